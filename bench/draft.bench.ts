@@ -1,0 +1,52 @@
+import { planOf } from '../core/chart/plan'
+import { unrolled } from '../core/chart/unrolled'
+import type { Design } from '../core/design/design'
+import { newDesign } from '../core/design/starter'
+import { draft } from '../core/draft/draft'
+import { patternOf } from '../core/words/pattern'
+
+/** A bag of about ten thousand stitches. */
+const starter = newDesign('Bench bag')
+const big: Design = {
+  ...starter,
+  gauge: { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } },
+  base: { ...starter.base, increases: 6, size: { pin: { rounds: 30 } } },
+  wall: [{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 40 } }, colour: 'main' }],
+}
+
+/** The middle of many timings, in milliseconds, after a warm-up. */
+function median(run: () => unknown, turns = 300): number {
+  for (let i = 0; i < turns; i++) run()
+  const timings = Array.from({ length: turns }, () => {
+    const from = performance.now()
+    run()
+    return performance.now() - from
+  }).sort((a, b) => a - b)
+  return timings[Math.floor(turns / 2)]!
+}
+
+const drafted = draft(big)
+const counts = drafted.rounds.map(({ worked }) => worked.edge.count)
+let sink = 0
+
+/** The least that any program could do: look at every stitch once. */
+function bareLoop(): number {
+  let sum = 0
+  for (const { worked } of drafted.rounds) for (let i = 0; i < worked.stitches.length; i++) sum += worked.stitches[i]!
+  return sum
+}
+
+const bare = median(() => (sink += bareLoop()))
+const redraft = median(() => (sink += draft(big).sizes.stitches))
+const written = median(() => {
+  sink += patternOf(drafted, 'us').sections.length + planOf(drafted).kinds.length + unrolled(drafted).kinds.length
+}, 60)
+
+function line(name: string, ms: number, goalMs: number): void {
+  console.log(`${name.padEnd(24)} ${ms.toFixed(3).padStart(8)} ms   ${(ms / bare).toFixed(0).padStart(6)} x the bare loop   goal ${goalMs} ms  ${ms <= goalMs ? 'met' : 'MISSED'}`)
+}
+
+console.log(`${counts.reduce((a, b) => a + b, 0).toLocaleString('en')} stitches in ${counts.length} rounds; bare loop ${(bare * 1000).toFixed(1)} µs`)
+line('redraft', redraft, 2)
+line('words and chart', written, 20)
+if (sink === 0) console.log('nothing was measured')

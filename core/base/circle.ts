@@ -1,0 +1,111 @@
+import type { StitchSize } from '../gauge/gauge'
+import { type Length, times } from '../measure/length'
+import type { Finding } from '../part/finding'
+import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type PartSize, type Setting, type Size, type Start, stopped, workUp } from '../part/part'
+import { type Edge, foundation, halves } from '../round/edge'
+import { type Step, each, inOne, repeat } from '../round/step'
+import { inStyle } from '../round/style'
+import type { FabricKind } from '../stitch/dictionary'
+import { flatIncreases, flatness, flatnessFinding } from './flatness'
+
+/** Stitches a base is worked in. */
+export const BASE_STITCHES = ['sc', 'hdc', 'dc'] as const
+export type BaseStitch = (typeof BASE_STITCHES)[number]
+
+export const CIRCLE_STARTS = ['ring', 'chain-ring', 'chain'] as const
+export const PLACINGS = ['stacked', 'staggered'] as const
+export const INCREASE_ENDS = ['first', 'last'] as const
+
+/** A round floor as the maker asks for it (handbook 5, circle). */
+export interface CircleSpec {
+  readonly form: 'circle'
+  readonly stitch: BaseStitch
+  /** Increases a round, and the stitches of round 1: a school's number, or what lies flattest in this gauge. */
+  readonly increases: number | 'by-gauge'
+  readonly size: Size<{ readonly diameterCm: number }, { readonly rounds: number }>
+  readonly start: (typeof CIRCLE_STARTS)[number]
+  /** Increases one above the other make a polygon; shifted by half a group every second round they make it rounder. */
+  readonly placing: (typeof PLACINGS)[number]
+  /** Whether a group opens or closes with its increase. */
+  readonly increaseAt: (typeof INCREASE_ENDS)[number]
+  readonly colour: string
+}
+
+/** The increases a round that a spec comes to in this gauge. */
+export function increasesOf(spec: CircleSpec, stitch: StitchSize): number {
+  return spec.increases === 'by-gauge' ? flatIncreases(stitch) : spec.increases
+}
+
+/**
+ * The steps of round `r` of a disc: `increases` groups of one increase and `r - 2` plain stitches (handbook 5).
+ * Staggered discs shift the increase by half a group in every second round.
+ */
+export function circleRound(r: number, increases: number, kind: FabricKind, placing: CircleSpec['placing'], increaseAt: CircleSpec['increaseAt']): Step[] {
+  if (r === 1) return [inOne(kind, increases)]
+  const plain = r - 2
+  const shift = placing === 'staggered' && r % 2 === 0 ? Math.floor(plain / 2) : 0
+  const before = increaseAt === 'last' ? plain - shift : shift
+  const group = [each(kind, before), inOne(kind, 2), each(kind, plain - before)]
+  return [repeat(increases, ...group.filter(step => step.do !== 'stitch' || step.times > 0))]
+}
+
+/** What a disc of so many rounds measures. */
+export interface DiscSize extends PartSize {
+  readonly diameter: Length
+}
+
+/**
+ * The size of a disc. With edge enough or to spare it is as wide as its rounds reach; with too little it stands as a
+ * shallow cone, as wide as its edge allows (handbook 5). A floor adds nothing to the bag's height.
+ */
+export function discSize(rounds: number, increases: number, stitch: StitchSize): DiscSize {
+  const circumference = times(stitch.width, increases * rounds)
+  const across = flatness(increases, stitch).ratio < 1 ? times(circumference, 1 / Math.PI) : times(stitch.height, 2 * rounds)
+  return { height: times(stitch.height, 0), circumference, diameter: across }
+}
+
+/** The rounds whose disc comes nearest to a wanted diameter; a disc's diameter grows evenly with its rounds. */
+export function roundsForDiameter(diameterCm: number, increases: number, stitch: StitchSize): number {
+  return Math.max(1, Math.round(diameterCm / discSize(1, increases, stitch).diameter.cm))
+}
+
+function startOf(spec: CircleSpec, increases: number, startingChains: number): Start {
+  if (spec.start === 'ring') return { kind: 'ring', chains: 0 }
+  if (spec.start === 'chain') return { kind: 'chain', chains: Math.max(2, startingChains + 1) }
+  return { kind: 'chain-ring', chains: Math.max(4, Math.round(increases / 3)) }
+}
+
+function tooMany(rounds: number, increases: number): Finding | undefined {
+  const total = (increases * rounds * (rounds + 1)) / 2
+  if (rounds <= MOST_ROUNDS && total <= MOST_STITCHES) return undefined
+  return {
+    code: 'base-too-big', weight: 'stop',
+    what: `This base would take ${rounds.toLocaleString('en')} rounds and ${total.toLocaleString('en')} stitches. Ask for a smaller base, or check the swatch: its stitches may be counted over too small a width.`,
+  }
+}
+
+/** Works a round floor from its middle out. */
+export function circle(spec: CircleSpec, setting: Setting): PartResult {
+  const stitch = setting.gauge[spec.stitch]
+  const increases = increasesOf(spec, stitch)
+  const count = 'pin' in spec.size ? spec.size.pin.rounds : roundsForDiameter(spec.size.want.diameterCm, increases, stitch)
+  const middle = foundation(spec.start === 'chain' ? 'chain' : 'ring', 1)
+  const size = discSize(count, increases, stitch)
+  const tooBig = tooMany(count, increases)
+  if (tooBig) return stopped(middle, size, tooBig)
+
+  const { rounds, edge, stop } = workUp(middle, count, setting, i =>
+    inStyle(setting.rounds, setting.index + i, spec.stitch, spec.colour, circleRound(i + 1, increases, spec.stitch, spec.placing, spec.increaseAt)))
+  return {
+    rounds,
+    edge: foldedAtStart(edge),
+    size,
+    findings: [flatnessFinding(increases, stitch, stitch.height.cm * count), ...(stop ? [stop] : [])],
+    start: startOf(spec, increases, rounds[0]?.round.begin.chains ?? 0),
+  }
+}
+
+/** A round floor has no sides of its own: the bag folds where its rounds start, and half way round. */
+function foldedAtStart(edge: Edge): Edge {
+  return { ...edge, sides: halves(edge.count) }
+}

@@ -1,0 +1,66 @@
+import type { StitchSize } from '../gauge/gauge'
+import { combinedShare, relativeUncertainty } from '../measure/length'
+import type { Finding } from '../part/finding'
+
+/** What a number of increases a round makes of a disc. */
+export interface Flatness {
+  /** Edge there is to the edge a flat disc needs: `n·w / (2πh)` (handbook 5). 1 lies flat. */
+  readonly ratio: number
+  readonly plusMinus: number
+  readonly judgement: Judgement
+}
+
+export type Judgement = 'dish' | 'flat' | 'ripple' | 'ruffle'
+
+/** Within these a base lies flat, or ripples so mildly that the wall tames it (handbook 5; from memory). */
+export const FLAT_SHARE = 0.07
+export const RIPPLE_SHARE = 0.3
+
+function judge(ratio: number): Judgement {
+  if (ratio < 1 - FLAT_SHARE) return 'dish'
+  if (ratio <= 1 + FLAT_SHARE) return 'flat'
+  return ratio <= 1 + RIPPLE_SHARE ? 'ripple' : 'ruffle'
+}
+
+/** The flatness of a disc that gains `increases` stitches of this size each round. */
+export function flatness(increases: number, stitch: StitchSize): Flatness {
+  const ratio = (increases * stitch.width.cm) / (2 * Math.PI * stitch.height.cm)
+  const share = combinedShare(relativeUncertainty(stitch.width), relativeUncertainty(stitch.height))
+  return { ratio, plusMinus: ratio * share, judgement: judge(ratio) }
+}
+
+/** The whole number of increases a round with which a disc of this stitch lies flattest. */
+export function flatIncreases(stitch: StitchSize): number {
+  return Math.max(3, Math.round((2 * Math.PI * stitch.height.cm) / stitch.width.cm))
+}
+
+/**
+ * How deep a disc with too few increases stands, if the fabric were a rigid sheet: a cone whose slant is the worked
+ * radius and whose rim has the edge that there is. 0 when there is edge enough.
+ */
+export function dishDepthCm(slantCm: number, ratio: number): number {
+  return ratio >= 1 ? 0 : slantCm * Math.sqrt(1 - ratio * ratio)
+}
+
+const SAYS: Record<Judgement, (times: string, depth: string) => string> = {
+  dish: (times, depth) => `will cup: its edge is only ${times} of what a flat disc needs. A rigid sheet would stand ${depth} cm deep; fabric gives a little.`,
+  flat: times => `will lie flat: its edge is ${times} of what a flat disc needs.`,
+  ripple: times => `will warp a little at the edge, which is ${times} of what a flat disc needs. Makers call that normal: it settles with patting, and the wall draws it in.`,
+  ruffle: times => `will ruffle: its edge is ${times} of what a flat disc needs.`,
+}
+
+const WEIGHT: Record<Judgement, Finding['weight']> = { dish: 'caution', flat: 'note', ripple: 'watch', ruffle: 'caution' }
+
+/** What the maker should know of a disc's flatness, with the number of increases that would mend it. */
+export function flatnessFinding(increases: number, stitch: StitchSize, slantCm: number): Finding {
+  const { ratio, plusMinus, judgement } = flatness(increases, stitch)
+  const times = `${ratio.toFixed(2)} ± ${Math.max(plusMinus, 0.01).toFixed(2)}`
+  const depth = dishDepthCm(slantCm, ratio).toFixed(1)
+  const what = `With ${increases} increases a round the base ${SAYS[judgement](times, depth)} (Flat within 7 %, mild to 30 %: rules of thumb, from memory.)`
+  const better = flatIncreases(stitch)
+  if (judgement === 'flat' || better === increases) return { code: `base-${judgement}`, weight: WEIGHT[judgement], what }
+  return {
+    code: `base-${judgement}`, weight: WEIGHT[judgement], what,
+    fix: { label: `Use ${better} increases a round`, changes: [{ path: ['increases'], value: better }] },
+  }
+}

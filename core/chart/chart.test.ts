@@ -1,0 +1,117 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { anyDesign, SEED } from '../../tests/arbitraries/designs'
+import type { Design } from '../design/design'
+import { newDesign } from '../design/starter'
+import { draft } from '../draft/draft'
+import { STITCH_KINDS } from '../stitch/dictionary'
+import type { Chart } from './chart'
+import { coursePath, elevation } from './elevation'
+import { markPath, roundPaths } from './marks'
+import { planOf } from './plan'
+import { asSvg } from './svg'
+import { unrolled } from './unrolled'
+
+const pouch: Design = { ...newDesign('Seed-head pouch'), base: { ...newDesign('x').base, increases: 6, size: { pin: { rounds: 5 } } } }
+
+const perRound = (chart: Chart) => chart.rounds.map(({ number, from, to }) => [number, to - from])
+
+describe('law 1: the chart holds the stitches of the edges', () => {
+  it('for any design', () => {
+    fc.assert(fc.property(anyDesign, (design) => {
+      const drafted = draft(design)
+      const drawn = [...perRound(planOf(drafted)), ...perRound(unrolled(drafted))]
+      expect(drawn).toEqual(drafted.rounds.map(({ number, worked }) => [number, worked.edge.count]))
+    }), { ...SEED, numRuns: 60 })
+  })
+
+  it('with a mark for each', () => {
+    const plan = planOf(draft(pouch))
+    const stems = plan.rounds.map(round => Object.values(roundPaths(plan, round)).join('').split('M').length - 1)
+    // A single crochet is a stem and a bar: two strokes a stitch.
+    expect(stems).toEqual([6, 12, 18, 24, 30].map(count => 2 * count))
+  })
+})
+
+describe('the plan', () => {
+  it('is to scale: the outermost heads lie just inside the floor\'s edge', () => {
+    fc.assert(fc.property(anyDesign, (design) => {
+      const drafted = draft(design)
+      const plan = planOf(drafted)
+      const radius = drafted.sizes.diameter.cm / 2
+      const farthest = Math.max(...plan.headX.map((x, i) => Math.hypot(x, plan.headY[i]!)))
+      expect(farthest).toBeLessThanOrEqual(radius + 1e-4)
+      expect(farthest).toBeGreaterThan(radius * (1 - 1 / drafted.parts[0]!.rounds.length))
+      expect(plan.box.width).toBeCloseTo(2 * radius, 5)
+    }), { ...SEED, numRuns: 30 })
+  })
+
+  it('runs against the clock for right hands, and is mirrored for left ones', () => {
+    const right = planOf(draft(pouch))
+    const left = planOf(draft({ ...pouch, hands: 'left' }))
+    expect(right.headX[0]!).toBeLessThan(0)
+    right.headX.forEach((x, i) => {
+      expect(left.headX[i]).toBeCloseTo(-x, 5)
+      expect(left.headY[i]).toBeCloseTo(right.headY[i]!, 5)
+    })
+  })
+
+  it('stands the two stitches of an increase on one foot', () => {
+    const plan = planOf(draft(pouch))
+    const [first, second] = [plan.rounds[1]!.from, plan.rounds[1]!.from + 1]
+    const apart = (xs: Float32Array, ys: Float32Array) => Math.hypot(xs[first]! - xs[second]!, ys[first]! - ys[second]!)
+    expect(apart(plan.footX, plan.footY)).toBeLessThan(apart(plan.headX, plan.headY) / 2)
+    expect([plan.marks[first], plan.marks[second]]).toEqual([0, 1])
+  })
+})
+
+describe('the wall unrolled', () => {
+  it('is as tall and as wide as the wall', () => {
+    const drafted = draft(pouch)
+    const { box } = unrolled(drafted)
+    expect(box.height).toBeCloseTo(drafted.sizes.height.cm, 5)
+    expect(box.width).toBeCloseTo(drafted.sizes.mouth.cm, 5)
+  })
+
+  it('runs from right to left for right hands, back again where turned, and is mirrored for left hands', () => {
+    const turned = draft({ ...pouch, rounds: { style: 'turned', startingChainCounts: false } })
+    const wall = unrolled(turned)
+    const order = wall.rounds.slice(0, 4).map(({ from }) => Math.sign(wall.headX[from + 3]! - wall.headX[from + 2]!))
+    expect(order).toEqual(turned.rounds.slice(5, 9).map(({ worked }) => worked.round.facing === 'right' ? -1 : 1))
+    const left = unrolled(draft({ ...pouch, hands: 'left' }))
+    const right = unrolled(draft(pouch))
+    expect([...left.headX].every((x, i) => Math.abs(x + right.headX[i]!) < 1e-4)).toBe(true)
+  })
+
+  it('keeps every foot near its head', () => {
+    fc.assert(fc.property(anyDesign, (design) => {
+      const drafted = draft(design)
+      const wall = unrolled(drafted)
+      wall.headX.forEach((x, i) => expect(Math.abs(x - wall.footX[i]!)).toBeLessThan(drafted.sizes.mouth.cm / 3 + 0.01))
+    }), { ...SEED, numRuns: 20 })
+  })
+})
+
+describe('pictures', () => {
+  it('draw every kind without a bad number', () => {
+    for (const kind of STITCH_KINDS) expect(markPath(kind, 0, 0, 0.3, -1, 0.5)).toMatch(/^M[-\d.]/)
+    fc.assert(fc.property(anyDesign, (design) => {
+      expect(asSvg(draft(design))).not.toMatch(/NaN|Infinity|undefined/)
+    }), { ...SEED, numRuns: 20 })
+  })
+
+  it('hold names that could break them', () => {
+    const svg = asSvg(draft({ ...pouch, name: '<script>"&' }))
+    expect(svg).toContain('&lt;script&gt;&quot;&amp;')
+    expect(svg).not.toContain('<script>')
+  })
+
+  it('stand the bag up: as wide as its edge is round, course on course', () => {
+    const drafted = draft(pouch)
+    const courses = elevation(drafted)
+    expect(courses).toHaveLength(drafted.rounds.length - 5)
+    expect(courses[0]!.radiusCm * 2 * Math.PI).toBeCloseTo(drafted.sizes.mouth.cm, 9)
+    courses.slice(1).forEach((course, i) => expect(course.bottomCm).toBeCloseTo(courses[i]!.bottomCm + courses[i]!.heightCm, 9))
+    expect(coursePath(courses[0]!).split('M').length - 1).toBe(courses[0]!.stitches / 2)
+  })
+})

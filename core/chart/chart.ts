@@ -1,0 +1,59 @@
+import type { Edge } from '../round/edge'
+import type { Worked } from '../round/work'
+
+/**
+ * Where every stitch lies on paper, in centimetres, x to the right and y downwards.
+ *
+ * A stitch is drawn from its foot, on the round below, to its head; stitches that share a place share a foot, so
+ * increases and decreases show by themselves. The arrays run over all the stitches of all the rounds drawn.
+ */
+export interface Chart {
+  readonly rounds: readonly ChartRound[]
+  readonly kinds: Uint8Array
+  readonly headX: Float32Array
+  readonly headY: Float32Array
+  readonly footX: Float32Array
+  readonly footY: Float32Array
+  /** 1 for the second and further stitches of an increase, 2 for stitches drawn together. */
+  readonly marks: Uint8Array
+  readonly box: { readonly left: number, readonly top: number, readonly width: number, readonly height: number }
+}
+
+/** A round of a chart: its stitches are `from` up to but not with `to` in the chart's arrays. */
+export interface ChartRound {
+  readonly number: number
+  readonly part: string
+  readonly from: number
+  readonly to: number
+  readonly colour: string
+  /** Where the round starts: the place for its number. */
+  readonly startX: number
+  readonly startY: number
+}
+
+export const INCREASED = 1
+export const DECREASED = 2
+
+/**
+ * How far along its round a thing made lies, in places, seen from the right side: turned rounds are worked the other
+ * way, from the same first place.
+ */
+export function slotOf(made: number, count: number, worked: Worked): number {
+  if (worked.round.facing === 'right' || made === 0) return made
+  return worked.edge.closed ? count - made : count - 1 - made
+}
+
+/** Empty arrays for a chart of so many stitches. */
+export function blank(count: number): Omit<Chart, 'rounds' | 'box'> {
+  return {
+    kinds: new Uint8Array(count), marks: new Uint8Array(count),
+    headX: new Float32Array(count), headY: new Float32Array(count), footX: new Float32Array(count), footY: new Float32Array(count),
+  }
+}
+
+/** Whether a thing made is part of an increase, a decrease or neither. */
+export function markOf(edge: Edge, made: number): number {
+  const from = edge.from[made]
+  if (from !== edge.to[made]) return DECREASED
+  return made > 0 && edge.from[made - 1] === from && edge.to[made - 1] === from ? INCREASED : 0
+}

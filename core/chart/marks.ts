@@ -1,0 +1,77 @@
+import { STITCH_KINDS, type StitchKind } from '../stitch/dictionary'
+import { type Chart, type ChartRound, INCREASED } from './chart'
+
+/*
+ * The drawing marks of stitches, after the published chart symbols of the craft (Craft Yarn Council, "Crochet Chart
+ * Symbols", from memory): a cross for sc, a T for hdc, a T with one bar for dc, with two for tr, an oval for ch, a dot
+ * for sl st. Each is drawn along the line from its foot to its head, so that it leans as its stitch does.
+ */
+
+/** Where along the stem the bars of a mark cross it (0 foot, 1 head), and how long they are in stems. */
+interface Bars {
+  readonly across: readonly number[]
+  readonly slanted: readonly number[]
+}
+
+const BARS: Record<StitchKind, Bars> = {
+  ch: { across: [], slanted: [] },
+  slst: { across: [], slanted: [] },
+  sc: { across: [0.55], slanted: [] },
+  hdc: { across: [1], slanted: [] },
+  dc: { across: [1], slanted: [0.5] },
+  tr: { across: [1], slanted: [0.4, 0.6] },
+}
+
+/** Half a bar's length as a share of the room a stitch has to its sides. */
+const HALF_BAR = 0.36
+
+function n(value: number): string {
+  return String(Math.round(value * 1000) / 1000)
+}
+
+function segment(x: number, y: number, dx: number, dy: number): string {
+  return `M${n(x - dx)} ${n(y - dy)}L${n(x + dx)} ${n(y + dy)}`
+}
+
+function oval(x: number, y: number, wide: number, tall: number): string {
+  return `M${n(x - wide)} ${n(y)}a${n(wide)} ${n(tall)} 0 1 0 ${n(2 * wide)} 0a${n(wide)} ${n(tall)} 0 1 0 ${n(-2 * wide)} 0`
+}
+
+/** The path of one stitch's mark, from its foot to its head, with `roomCm` of width to itself. */
+export function markPath(kind: StitchKind, footX: number, footY: number, headX: number, headY: number, roomCm: number): string {
+  const stemX = headX - footX
+  const stemY = headY - footY
+  const length = Math.hypot(stemX, stemY) || 1
+  if (kind === 'ch') return oval((headX + footX) / 2, (headY + footY) / 2, roomCm * 0.4, length * 0.25)
+  if (kind === 'slst') return oval(footX, footY, roomCm * 0.12, roomCm * 0.12)
+  const reach = HALF_BAR * roomCm
+  const acrossX = (-stemY / length) * reach
+  const acrossY = (stemX / length) * reach
+  const slantX = acrossX * 0.7 + (stemX / length) * reach * 0.4
+  const slantY = acrossY * 0.7 + (stemY / length) * reach * 0.4
+  const { across, slanted } = BARS[kind]
+  const stem = `M${n(footX)} ${n(footY)}L${n(headX)} ${n(headY)}`
+  return stem
+    + across.map(t => segment(footX + stemX * t, footY + stemY * t, acrossX, acrossY)).join('')
+    + slanted.map(t => segment(footX + stemX * t, footY + stemY * t, slantX, slantY)).join('')
+}
+
+/** A round's marks as two paths: its plain stitches, and those that make an increase or a decrease. */
+export function roundPaths(chart: Chart, round: ChartRound): { plain: string, shaped: string } {
+  const plain: string[] = []
+  const shaped: string[] = []
+  const room = roomOf(chart, round)
+  for (let i = round.from; i < round.to; i++) {
+    const path = markPath(STITCH_KINDS[chart.kinds[i]!]!, chart.footX[i]!, chart.footY[i]!, chart.headX[i]!, chart.headY[i]!, room)
+    const doubled = chart.marks[i] !== 0 || (i + 1 < round.to && chart.marks[i + 1] === INCREASED)
+    ;(doubled ? shaped : plain).push(path)
+  }
+  return { plain: plain.join(''), shaped: shaped.join('') }
+}
+
+/** The width that one stitch of a round has to itself: the distance between two heads, or a share of a small ring. */
+function roomOf(chart: Chart, round: ChartRound): number {
+  if (round.to - round.from < 2) return 0.5
+  const first = round.from
+  return Math.hypot(chart.headX[first + 1]! - chart.headX[first]!, chart.headY[first + 1]! - chart.headY[first]!)
+}

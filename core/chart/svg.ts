@@ -1,0 +1,44 @@
+import type { Draft } from '../draft/draft'
+import { figure } from '../measure/format'
+import type { Chart } from './chart'
+import { roundPaths } from './marks'
+import { planOf } from './plan'
+import { unrolled } from './unrolled'
+
+const INK = '#2b2a28'
+const ACCENT = '#7c1f4e'
+const MARGIN_CM = 1
+
+function escaped(text: string): string {
+  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
+}
+
+/** Numbers where rounds start: all of them in a small chart, every fifth in a large one. */
+function labels(chart: Chart): string {
+  const every = chart.rounds.length > 20 ? 5 : 1
+  return chart.rounds.filter((round, i) => i === 0 || round.number % every === 0)
+    .map(round => `<text x="${round.startX.toFixed(2)}" y="${round.startY.toFixed(2)}">${round.number}</text>`).join('')
+}
+
+function group(chart: Chart, x: number, y: number, title: string): string {
+  const rounds = chart.rounds.map((round) => {
+    const { plain, shaped } = roundPaths(chart, round)
+    return (plain && `<path d="${plain}"/>`) + (shaped && `<path d="${shaped}" stroke="${ACCENT}" stroke-width="0.05"/>`)
+  })
+  return `<g transform="translate(${x.toFixed(2)} ${y.toFixed(2)})"><title>${escaped(title)}</title>${rounds.join('')}`
+    + `<g fill="${INK}" stroke="none" font-family="sans-serif" font-size="0.32" text-anchor="middle" dominant-baseline="middle">${labels(chart)}</g></g>`
+}
+
+/** The whole chart as one SVG picture, to scale: the floor from above, the wall unrolled below it. */
+export function asSvg(draft: Draft): string {
+  const plan = planOf(draft)
+  const wall = unrolled(draft)
+  const width = Math.max(plan.box.width, wall.box.width) + 2 * MARGIN_CM
+  const height = plan.box.height + wall.box.height + 3 * MARGIN_CM
+  const about = `${draft.design.name}: floor ${figure(plan.box.width, draft.design.units)} ${draft.design.units} across, ${draft.rounds.length} rounds`
+  return `<svg xmlns="http://www.w3.org/2000/svg" width="${width.toFixed(2)}cm" height="${height.toFixed(2)}cm" viewBox="0 0 ${width.toFixed(2)} ${height.toFixed(2)}" role="img">`
+    + `<title>${escaped(about)}</title><g fill="none" stroke="${INK}" stroke-width="0.04" stroke-linecap="round">`
+    + group(plan, width / 2, MARGIN_CM + plan.box.height / 2, 'Floor, from above')
+    + group(wall, width / 2, height - MARGIN_CM, 'Wall, unrolled, from outside')
+    + '</g></svg>\n'
+}

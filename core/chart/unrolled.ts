@@ -1,0 +1,66 @@
+import type { Draft, DraftPart } from '../draft/draft'
+import type { Worked } from '../round/work'
+import { STITCH_KINDS } from '../stitch/dictionary'
+import { blank, type Chart, type ChartRound, markOf, slotOf } from './chart'
+
+/** The shares of a round's height that stitches leave free above and below. */
+const HEAD = 0.06
+const FOOT = 0.06
+
+function roundHeight(part: DraftPart): number {
+  return part.rounds.length > 0 ? part.size.height.cm / part.rounds.length : 0
+}
+
+/** How far round the bag each thing made lies: 0 at the round's start, 1 back there again. */
+function wayRound(worked: Worked): Float32Array {
+  const count = worked.edge.count
+  return Float32Array.from({ length: count }, (_, made) => (slotOf(made, count, worked) + 0.5) / count)
+}
+
+/** The way round of what a stitch stands on; its own where the seam lies between the two. */
+function footing(own: number, from: number, to: number): number {
+  const parent = (from + to) / 2
+  return Math.abs(parent - own) > 0.25 ? own : parent
+}
+
+/**
+ * The wall cut open at the round's start and laid flat, seen from outside, its lower edge at y = 0 and its middle at
+ * x = 0. Right-handed rounds run from right to left; turned rounds run back.
+ */
+export function unrolled(draft: Draft): Chart {
+  const walls = draft.parts.slice(1).filter(part => part.rounds.length > 0)
+  const chart = blank(walls.reduce((sum, part) => sum + part.rounds.reduce((all, worked) => all + worked.edge.count, 0), 0))
+  const rounds: ChartRound[] = []
+  const side = draft.design.hands === 'left' ? 1 : -1
+  let at = 0
+  let y = 0
+  let widest = 0
+  const floor = draft.parts[0]!.rounds
+  let below = floor.length > 0 ? wayRound(floor[floor.length - 1]!) : new Float32Array(1)
+  for (const part of walls) {
+    const height = roundHeight(part)
+    part.rounds.forEach((worked, i) => {
+      const count = worked.edge.count
+      const width = count * draft.gauge[STITCH_KINDS[worked.stitches[0]!]!].width.cm
+      const way = wayRound(worked)
+      const from = at
+      for (let made = 0; made < count; made++, at++) {
+        const own = way[made]!
+        chart.kinds[at] = worked.stitches[made]!
+        chart.marks[at] = markOf(worked.edge, made)
+        chart.headX[at] = side * (own - 0.5) * width
+        chart.headY[at] = y - (1 - HEAD) * height
+        chart.footX[at] = side * (footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) - 0.5) * width
+        chart.footY[at] = y - FOOT * height
+      }
+      rounds.push({
+        number: part.firstRound + i, part: part.id, from, to: at, colour: worked.round.colour,
+        startX: side * -0.5 * width, startY: y - height / 2,
+      })
+      widest = Math.max(widest, width)
+      below = way
+      y -= height
+    })
+  }
+  return { ...chart, rounds, box: { left: -widest / 2, top: y, width: widest, height: -y } }
+}

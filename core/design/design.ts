@@ -1,0 +1,53 @@
+import type { BaseSpec } from '../base/base'
+import type { Swatch } from '../gauge/gauge'
+import type { Units } from '../measure/format'
+import type { Rounds } from '../round/style'
+import type { BandSpec } from '../wall/band'
+import type { TurnUp } from '../wall/turnUp'
+
+/** Version of the open design document that this program writes. */
+export const DESIGN_VERSION = 1
+
+export const HANDS = ['right', 'left'] as const
+export type Hands = (typeof HANDS)[number]
+
+/** A yarn of the bag, named in plain words. */
+export interface Yarn {
+  /** How parts refer to it: `main`, `moss`. */
+  readonly id: string
+  readonly name: string
+  /** `#rrggbb`, for drawing. */
+  readonly colour: string
+}
+
+/** The gauge a design is drafted in: a swatch, and whether its rounds were turned. */
+export interface DesignGauge extends Swatch {
+  /** Turned and unturned rounds differ a little in height, so a swatch says which it was. */
+  readonly worked?: 'turned' | 'unturned'
+}
+
+/** The maker's document: what they want and what they pinned. Nothing in it can be derived. */
+export interface Design {
+  readonly fairHollow: 'design'
+  readonly version: typeof DESIGN_VERSION
+  readonly name: string
+  readonly note: string
+  readonly hands: Hands
+  readonly units: Units
+  readonly gauge: DesignGauge
+  readonly yarns: readonly Yarn[]
+  readonly rounds: Rounds
+  readonly base: BaseSpec
+  readonly turnUp: TurnUp
+  readonly wall: readonly BandSpec[]
+}
+
+/** A swatch on its own, kept to start further bags from. */
+export interface SwatchDocument {
+  readonly fairHollow: 'swatch'
+  readonly version: 1
+  readonly name: string
+  readonly note: string
+  readonly yarn: string
+  readonly gauge: DesignGauge
+}

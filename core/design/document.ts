@@ -1,0 +1,132 @@
+import 'reflect-metadata'
+import { Type } from 'class-transformer'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsDefined, IsObject, IsOptional, ValidateIf, ValidateNested } from 'class-validator'
+import { BASE_FORMS } from '../base/base'
+import { BASE_STITCHES, CIRCLE_STARTS, INCREASE_ENDS, PLACINGS } from '../base/circle'
+import { ROUND_STYLES } from '../round/style'
+import { BAND_KINDS } from '../wall/band'
+import { SOLID_STITCHES } from '../wall/solid'
+import { TURN_UPS } from '../wall/turnUp'
+import { DESIGN_VERSION, HANDS } from './design'
+import { Between, HexColour, OneOf, Text, Whole, WantedOrPinned, YarnId, YesNo } from './rules'
+
+/*
+ * The open documents as class-validator sees them: one class an object, one rule a field. They exist to check what
+ * comes from people and files; the program itself works with the plain types in design.ts. A default here is what a
+ * document means when it leaves the field out.
+ */
+
+const nested = { message: 'must be an object' }
+
+/** An object of a document, checked by its own class. */
+function Part(type: () => new () => object): PropertyDecorator {
+  return (target, property) => {
+    for (const rule of [IsDefined({ message: 'is missing' }), IsObject(nested), ValidateNested(nested), Type(type)]) rule(target, property as string)
+  }
+}
+
+class MeasuredDocument {
+  @Between(1, 1000) stitches!: number
+  @Between(1, 1000) rounds!: number
+  @Between(1, 200, 'cm') overCm!: number
+  @IsOptional() @Between(1, 200, 'cm') tallCm?: number
+}
+
+class MeasuredKindsDocument {
+  @IsOptional() @Part(() => MeasuredDocument) sc?: MeasuredDocument
+  @IsOptional() @Part(() => MeasuredDocument) hdc?: MeasuredDocument
+  @IsOptional() @Part(() => MeasuredDocument) dc?: MeasuredDocument
+  @IsOptional() @Part(() => MeasuredDocument) tr?: MeasuredDocument
+}
+
+export class GaugeDocument {
+  @Between(0.5, 40, 'mm') hookMm!: number
+  @Whole(1, 12) strands: number = 1
+  @Part(() => MeasuredKindsDocument) measured!: MeasuredKindsDocument
+  @IsOptional() @YesNo() assumed?: boolean
+  @IsOptional() @OneOf(['turned', 'unturned']) worked?: string
+}
+
+class YarnDocument {
+  @YarnId() id: string = 'main'
+  @Text(1, 80) name: string = 'main yarn'
+  @HexColour() colour: string = '#d9c8a5'
+}
+
+class RoundsDocument {
+  @OneOf(ROUND_STYLES) style: string = 'joined'
+  @YesNo() startingChainCounts: boolean = false
+}
+
+class RoundsPin {
+  @Whole(1, 1000) rounds!: number
+}
+
+class DiameterWant {
+  @Between(1, 150, 'cm') diameterCm!: number
+}
+
+class HeightWant {
+  @Between(0.2, 200, 'cm') heightCm!: number
+}
+
+class DiscSizeDocument {
+  @IsOptional() @Part(() => DiameterWant) want?: DiameterWant
+  @IsOptional() @Part(() => RoundsPin) pin?: RoundsPin
+}
+
+class HeightSizeDocument {
+  @IsOptional() @Part(() => HeightWant) want?: HeightWant
+  @IsOptional() @Part(() => RoundsPin) pin?: RoundsPin
+}
+
+class BaseDocument {
+  @OneOf(BASE_FORMS) form!: string
+  @OneOf(BASE_STITCHES) stitch: string = 'sc'
+  @ValidateIf((base: BaseDocument) => base.increases !== 'by-gauge') @Whole(3, 48) increases: number | string = 'by-gauge'
+  @WantedOrPinned() @Part(() => DiscSizeDocument) size!: DiscSizeDocument
+  @OneOf(CIRCLE_STARTS) start: string = 'ring'
+  @OneOf(PLACINGS) placing: string = 'stacked'
+  @OneOf(INCREASE_ENDS) increaseAt: string = 'last'
+  @YarnId() colour: string = 'main'
+}
+
+class BandDocument {
+  @OneOf(BAND_KINDS) band!: string
+  @OneOf(SOLID_STITCHES) stitch: string = 'sc'
+  @WantedOrPinned() @Part(() => HeightSizeDocument) size!: HeightSizeDocument
+  @YarnId() colour: string = 'main'
+}
+
+/** A design as it is written to a file. */
+export class DesignDocument {
+  @OneOf(['design']) fairHollow!: string
+  @Whole(DESIGN_VERSION, DESIGN_VERSION) version!: number
+  @Text(1, 80) name!: string
+  @Text(0, 4000) note: string = ''
+  @OneOf(HANDS) hands: string = 'right'
+  @OneOf(['cm', 'in']) units: string = 'cm'
+  @Part(() => GaugeDocument) gauge!: GaugeDocument
+
+  @IsArray({ message: 'must be a list of yarns' }) @ArrayMinSize(1, { message: 'must name at least one yarn' })
+  @ArrayMaxSize(12, { message: 'must hold at most 12 yarns' }) @ValidateNested({ each: true, ...nested }) @Type(() => YarnDocument)
+  yarns: YarnDocument[] = [new YarnDocument()]
+
+  @Part(() => RoundsDocument) rounds: RoundsDocument = new RoundsDocument()
+  @Part(() => BaseDocument) base!: BaseDocument
+  @OneOf(TURN_UPS) turnUp: string = 'plain'
+
+  @IsArray({ message: 'must be a list of bands' }) @ArrayMaxSize(40, { message: 'must hold at most 40 bands' })
+  @ValidateNested({ each: true, ...nested }) @Type(() => BandDocument)
+  wall: BandDocument[] = []
+}
+
+/** A swatch as it is written to a file. */
+export class SwatchFile {
+  @OneOf(['swatch']) fairHollow!: string
+  @Whole(1, 1) version!: number
+  @Text(1, 80) name!: string
+  @Text(0, 4000) note: string = ''
+  @Text(0, 120) yarn: string = ''
+  @Part(() => GaugeDocument) gauge!: GaugeDocument
+}

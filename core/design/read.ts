@@ -1,0 +1,92 @@
+import 'reflect-metadata'
+import { instanceToPlain, plainToInstance } from 'class-transformer'
+import { validateSync, type ValidationError } from 'class-validator'
+import { FABRIC_KINDS } from '../stitch/dictionary'
+import type { Design, DesignGauge, SwatchDocument } from './design'
+import { DesignDocument, SwatchFile } from './document'
+import { isFromTheFuture, migrate } from './migrate'
+
+/** A field that cannot stay as it is: where it is, `base.size.want.diameterCm`, and what to change. */
+export interface Problem {
+  readonly field: string
+  readonly message: string
+}
+
+export type Reading<Document> = { readonly ok: true, readonly document: Document } | { readonly ok: false, readonly problems: readonly Problem[] }
+
+/** Stitches narrower or wider than this are a slip of the pen, whatever the yarn (from memory). */
+const STITCH_CM = { least: 0.05, most: 12 }
+
+function problemsOf(errors: readonly ValidationError[], above = ''): Problem[] {
+  return errors.flatMap((error) => {
+    const field = above ? `${above}.${error.property}` : error.property
+    const own = Object.entries(error.constraints ?? {}).map(([rule, message]) =>
+      rule === 'whitelistValidation' ? 'is not a field of this document; remove it' : message)
+    return [...own.slice(0, 1).map(message => ({ field, message })), ...problemsOf(error.children ?? [], field)]
+  })
+}
+
+function gaugeProblems(gauge: DesignGauge): Problem[] {
+  const measured = FABRIC_KINDS.filter(kind => gauge.measured[kind])
+  if (measured.length === 0) return [{ field: 'gauge.measured', message: 'must hold at least one measured stitch: sc, hdc, dc or tr' }]
+  return measured.flatMap((kind) => {
+    const { stitches, rounds, overCm, tallCm } = gauge.measured[kind]!
+    const sizes = { stitches: overCm / stitches, rounds: (tallCm ?? overCm) / rounds }
+    return (['stitches', 'rounds'] as const).filter(what => sizes[what] < STITCH_CM.least || sizes[what] > STITCH_CM.most).map(what => ({
+      field: `gauge.measured.${kind}.${what}`,
+      message: `makes a ${kind} ${sizes[what].toPrecision(2)} cm ${what === 'stitches' ? 'wide' : 'tall'}; count again, or measure over another width`,
+    }))
+  })
+}
+
+function designProblems(design: Design): Problem[] {
+  const ids = design.yarns.map(yarn => yarn.id)
+  const twice = ids.findIndex((id, i) => ids.indexOf(id) !== i)
+  const unknown = (field: string, id: string) => ids.includes(id) ? [] : [{ field, message: `names a yarn "${id}" that is not in the list of yarns` }]
+  return [
+    ...gaugeProblems(design.gauge),
+    ...(twice >= 0 ? [{ field: `yarns.${twice}.id`, message: 'is used by two yarns; give each its own' }] : []),
+    ...unknown('base.colour', design.base.colour),
+    ...design.wall.flatMap((band, i) => unknown(`wall.${i}.colour`, band.colour)),
+  ]
+}
+
+function isObject(input: unknown): input is Record<string, unknown> {
+  return typeof input === 'object' && input !== null && !Array.isArray(input)
+}
+
+function refuse<D>(field: string, message: string): Reading<D> {
+  return { ok: false, problems: [{ field, message }] }
+}
+
+/** Checks a plain object against a document class; a sound one comes back plain, with the defaults filled in. */
+function check<D>(input: Record<string, unknown>, type: new () => object, further: (document: D) => Problem[]): Reading<D> {
+  const instance = plainToInstance(type, input, { exposeDefaultValues: true })
+  const problems = problemsOf(validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }))
+  if (problems.length > 0) return { ok: false, problems }
+  const document = instanceToPlain(instance, { exposeUnsetFields: false }) as D
+  const more = further(document)
+  return more.length > 0 ? { ok: false, problems: more } : { ok: true, document }
+}
+
+/**
+ * Reads a design from what a file or a request held, already parsed from JSON.
+ *
+ * @returns the design with defaults filled in and brought to the current version, or every field that must change
+ */
+export function readDesign(input: unknown): Reading<Design> {
+  if (!isObject(input) || input.fairHollow !== 'design') return refuse('fairHollow', 'this is not a Fair Hollow design: its "fairHollow" field must say "design"')
+  if (isFromTheFuture(input)) return refuse('version', `is ${String(input.version)}, from a later version of this program; open it there and export it anew`)
+  return check<Design>(migrate(input), DesignDocument, designProblems)
+}
+
+/** Reads a swatch likewise. */
+export function readSwatch(input: unknown): Reading<SwatchDocument> {
+  if (!isObject(input) || input.fairHollow !== 'swatch') return refuse('fairHollow', 'this is not a Fair Hollow swatch: its "fairHollow" field must say "swatch"')
+  return check<SwatchDocument>(input, SwatchFile, swatch => gaugeProblems(swatch.gauge))
+}
+
+/** Problems as lines for people: `base.form: must be circle`. */
+export function problemLines(problems: readonly Problem[]): string[] {
+  return problems.map(({ field, message }) => `${field}: ${message}`)
+}

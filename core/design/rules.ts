@@ -1,0 +1,63 @@
+import 'reflect-metadata'
+import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Matches, MaxLength, Max, Min, MinLength, ValidateBy } from 'class-validator'
+
+/*
+ * The rules a field of a document can have, each with one message that says what to change. Messages are read behind
+ * the field's path: "base.size.want.diameterCm: must be a number from 1 to 150 (cm)".
+ */
+
+type Rule = PropertyDecorator
+
+function all(...rules: Rule[]): Rule {
+  return (target, property) => rules.forEach(rule => rule(target, property))
+}
+
+/** A number within bounds. */
+export function Between(min: number, max: number, unit = ''): Rule {
+  const message = `must be a number from ${min} to ${max}${unit && ` (${unit})`}`
+  return all(IsNumber({}, { message }), Min(min, { message }), Max(max, { message }))
+}
+
+/** A whole number within bounds. */
+export function Whole(min: number, max: number): Rule {
+  const message = `must be a whole number from ${min} to ${max}`
+  return all(IsInt({ message }), Min(min, { message }), Max(max, { message }))
+}
+
+/** One of a list of words. */
+export function OneOf(words: readonly string[]): Rule {
+  return IsIn([...words], { message: `must be ${words.length === 1 ? words[0] : `one of: ${words.join(', ')}`}` })
+}
+
+/** Text of a bounded length. */
+export function Text(min: number, max: number): Rule {
+  const message = min > 0 ? `must be text of ${min} to ${max} characters` : `must be text of at most ${max} characters`
+  return all(IsString({ message }), MinLength(min, { message }), MaxLength(max, { message }))
+}
+
+export function YesNo(): Rule {
+  return IsBoolean({ message: 'must be true or false' })
+}
+
+/** A yarn's id: what parts refer to it by. */
+export function YarnId(): Rule {
+  const message = 'must be 1 to 24 small letters, digits or dashes'
+  return all(IsString({ message }), Matches(/^[a-z0-9-]{1,24}$/, { message }))
+}
+
+export function HexColour(): Rule {
+  const message = 'must be a colour such as #7d8f5b'
+  return all(IsString({ message }), Matches(/^#[0-9a-f]{6}$/i, { message }))
+}
+
+/** A size is wanted or pinned, not both and not neither. */
+export function WantedOrPinned(): Rule {
+  return ValidateBy({
+    name: 'wantedOrPinned',
+    validator: {
+      validate: (size: unknown) => typeof size === 'object' && size !== null
+        && (('want' in size && size.want !== undefined) !== ('pin' in size && size.pin !== undefined)),
+      defaultMessage: () => 'must hold either "want" or "pin"',
+    },
+  })
+}

@@ -1,0 +1,93 @@
+import { combinedShare, type Length, withUncertainty } from '../measure/length'
+import { FABRIC_KINDS, type FabricKind, STITCHES, type StitchKind } from '../stitch/dictionary'
+
+/** What the maker counted on a swatch in one stitch kind. */
+export interface Measured {
+  /** Stitches across `overCm`. */
+  readonly stitches: number
+  /** Rounds (or rows) up `tallCm`. */
+  readonly rounds: number
+  readonly overCm: number
+  /** Height the rounds were counted over; as tall as it is wide if left out. */
+  readonly tallCm?: number
+}
+
+/** A swatch: the hook and yarn it was worked with and what was counted, per stitch kind. */
+export interface Swatch {
+  readonly hookMm: number
+  readonly strands: number
+  readonly measured: Readonly<Partial<Record<FabricKind, Measured>>>
+  /** True while these are the house's starting figures and nobody has measured anything. */
+  readonly assumed?: boolean
+}
+
+/** How wide and how tall one stitch of a kind is, and how that is known. */
+export interface StitchSize {
+  readonly width: Length
+  readonly height: Length
+  readonly known: 'measured' | 'estimated' | 'assumed'
+  /** The measured kind an estimate was taken from. */
+  readonly from?: FabricKind
+}
+
+/** The size of every stitch kind on this maker's hook. */
+export type Gauge = Readonly<Record<StitchKind, StitchSize>>
+
+/** What a count is good to: half a stitch, or half a round (handbook 4; common practice, no source). */
+const COUNT_ERROR = 0.5
+
+/** Further doubt in a kind that was not itself measured (from memory). */
+const ESTIMATE_SHARE = 0.1
+
+/** Doubt in figures that nobody measured at all (from memory: tensions differ by that much and more). */
+const ASSUMED_SHARE = 0.15
+
+function fromCount(kind: FabricKind, measured: Measured, assumed: boolean): StitchSize {
+  const doubt = assumed ? ASSUMED_SHARE : 0
+  return {
+    width: withUncertainty(measured.overCm / measured.stitches, combinedShare(COUNT_ERROR / measured.stitches, doubt)),
+    height: withUncertainty((measured.tallCm ?? measured.overCm) / measured.rounds, combinedShare(COUNT_ERROR / measured.rounds, doubt)),
+    known: assumed ? 'assumed' : 'measured',
+    from: kind,
+  }
+}
+
+/** A kind that was not measured, from one that was: as wide, and taller in proportion (handbook 4; from memory). */
+function estimate(kind: StitchKind, base: StitchSize, from: FabricKind): StitchSize {
+  const ratio = STITCHES[kind].heightInSc / STITCHES[from].heightInSc
+  const doubt = (length: Length) => combinedShare(length.plusMinusCm / length.cm, ESTIMATE_SHARE)
+  return {
+    width: withUncertainty(base.width.cm, doubt(base.width)),
+    height: withUncertainty(base.height.cm * ratio, doubt(base.height)),
+    known: base.known === 'assumed' ? 'assumed' : 'estimated',
+    from,
+  }
+}
+
+/** The measured kind whose height is nearest to this one's. */
+function nearestMeasured(kind: StitchKind, swatch: Swatch): FabricKind | undefined {
+  const distance = (other: FabricKind) => Math.abs(Math.log(STITCHES[other].heightInSc / (STITCHES[kind].heightInSc || 1)))
+  return FABRIC_KINDS.filter(other => swatch.measured[other]).sort((a, b) => distance(a) - distance(b))[0]
+}
+
+/**
+ * Width and height of every stitch kind from a swatch.
+ *
+ * Measured kinds come from their own count, the others are estimated from the nearest measured one. A chain is as
+ * long as a single crochet is wide; chains and slip stitches add no height to a round.
+ *
+ * @throws if nothing was measured: a design is validated before it gets here
+ */
+export function gaugeOf(swatch: Swatch): Gauge {
+  const sizes = {} as Record<StitchKind, StitchSize>
+  const kinds = Object.keys(STITCHES) as StitchKind[]
+  for (const kind of kinds) {
+    const own = swatch.measured[kind as FabricKind]
+    const from = nearestMeasured(kind, swatch)
+    if (!from) throw new Error('a gauge needs one measured stitch kind')
+    sizes[kind] = own
+      ? fromCount(kind as FabricKind, own, swatch.assumed === true)
+      : estimate(kind, fromCount(from, swatch.measured[from]!, swatch.assumed === true), from)
+  }
+  return sizes
+}

@@ -1,0 +1,74 @@
+import type { Gauge } from '../gauge/gauge'
+import type { Length } from '../measure/length'
+import type { Edge } from '../round/edge'
+import type { Round } from '../round/round'
+import type { Rounds } from '../round/style'
+import { explain, work, type Worked } from '../round/work'
+import type { Finding } from './finding'
+
+/** A size that is either wanted in centimetres (the count is found) or pinned as a count (the size is told). */
+export type Size<Want, Pin> = { readonly want: Want } | { readonly pin: Pin }
+
+/** What a part knows of the bag besides its own spec and the edge it stands on. */
+export interface Setting {
+  readonly gauge: Gauge
+  readonly rounds: Rounds
+  /** How many rounds of the bag lie below this part. */
+  readonly index: number
+}
+
+/** What the first round of a bag is worked into. */
+export interface Start {
+  readonly kind: 'ring' | 'chain-ring' | 'chain'
+  /** Chains made before the first round; 0 for a ring of yarn. */
+  readonly chains: number
+}
+
+/** What a part measures once worked. */
+export interface PartSize {
+  /** How much it adds to the bag's height. */
+  readonly height: Length
+  /** Its upper edge, all the way round. */
+  readonly circumference: Length
+  /** Across a floor; walls have none of their own. */
+  readonly diameter?: Length
+}
+
+/** A part worked onto the edge below: its rounds, the edge it leaves, its size and what it noticed. */
+export interface PartResult {
+  readonly rounds: readonly Worked[]
+  readonly edge: Edge
+  readonly size: PartSize
+  readonly findings: readonly Finding[]
+  readonly start?: Start
+}
+
+/** More than this a round of a bag cannot sensibly hold, nor a browser draw. */
+export const MOST_STITCHES = 200_000
+export const MOST_ROUNDS = 1_000
+
+/** A part that cannot be worked: it leaves the edge as it was and says why. */
+export function stopped(edge: Edge, size: PartSize, ...findings: Finding[]): PartResult {
+  return { rounds: [], edge, size, findings }
+}
+
+/**
+ * Works rounds one onto the other.
+ *
+ * @param roundFor the round to work as the `i`-th of the part, given the edge it goes onto
+ * @returns the rounds that came out, and a stop finding if one did not
+ */
+export function workUp(edge: Edge, count: number, setting: Setting, roundFor: (i: number, on: Edge) => Round): { rounds: Worked[], edge: Edge, stop?: Finding } {
+  const rounds: Worked[] = []
+  let on = edge
+  for (let i = 0; i < count; i++) {
+    const result = work(roundFor(i, on), on)
+    if (!result.ok) {
+      const round = setting.index + i + 1
+      return { rounds, edge: on, stop: { code: result.error.code, weight: 'stop', round, what: `Round ${round}: ${explain(result.error)}.` } }
+    }
+    rounds.push(result.worked)
+    on = result.worked.edge
+  }
+  return { rounds, edge: on }
+}

@@ -1,0 +1,51 @@
+/** The kinds of place that a round can work into, as kept in an edge's bytes. */
+export const PLACE_KINDS = ['stitch', 'space', 'ring', 'chain', 'underside', 'rowEnd'] as const
+export type PlaceKind = (typeof PLACE_KINDS)[number]
+
+export const PLACE_CODE = Object.fromEntries(PLACE_KINDS.map((kind, code) => [kind, code])) as Readonly<Record<PlaceKind, number>>
+
+/**
+ * The ordered places that the next round can work into.
+ *
+ * Places are numbered from 0 in the order in which they were made; place 0 is where the round started. A boundary
+ * `b` lies just before place `b`. An edge is immutable: the arrays are never written after `work` returns them.
+ */
+export interface Edge {
+  readonly count: number
+  /** A `PLACE_CODE` per place. */
+  readonly kinds: Uint8Array
+  /** Chains in a space, per place; 0 for everything else. */
+  readonly chains: Uint16Array
+  /** First and last place of the edge below that each place stands on; -1 where there is nothing below. */
+  readonly from: Int32Array
+  readonly to: Int32Array
+  /** The boundaries at the bag's two sides, where it folds when it lies flat. */
+  readonly sides: readonly [number, number]
+  /** A round that closes on itself, not a row. */
+  readonly closed: boolean
+}
+
+/** An edge of equal places that stands on nothing: a ring, a chain, a foundation. */
+export function foundation(kind: PlaceKind, count: number, closed = true): Edge {
+  return {
+    count,
+    kinds: new Uint8Array(count).fill(PLACE_CODE[kind]),
+    chains: new Uint16Array(count),
+    from: new Int32Array(count).fill(-1),
+    to: new Int32Array(count).fill(-1),
+    sides: halves(count),
+    closed,
+  }
+}
+
+/** The sides of an edge that folds in half at its round's start. */
+export function halves(count: number): readonly [number, number] {
+  return [0, Math.round(count / 2)]
+}
+
+/** How many places of a kind an edge has. */
+export function placesOf(edge: Edge, kind: PlaceKind): number {
+  let found = 0
+  for (const code of edge.kinds) if (code === PLACE_CODE[kind]) found++
+  return found
+}

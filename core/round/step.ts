@@ -1,0 +1,97 @@
+import type { StitchKind } from '../stitch/dictionary'
+
+/**
+ * Which threads of a place the hook picks up (handbook 2). `backAndThird` is the back loop with the third loop
+ * behind it; the posts are entered around the stitch's stem; `bump` is the ridge on a chain's back.
+ */
+export const LOOPS = ['both', 'back', 'front', 'backAndThird', 'frontPost', 'backPost', 'bump'] as const
+export type Loop = (typeof LOOPS)[number]
+
+/**
+ * Where the hook goes, seen from where it is.
+ *
+ * - `next`: the next place in order, whatever it is; uses it up
+ * - `space`: the next chain space or loop, passing any stitch tops on the way; uses it up
+ * - `chains`: the next single chain of a chain space, one stitch a chain
+ * - `gap`: between the place just passed and the one to come; uses nothing up
+ * - `same`: again into the place used last
+ * - `below`: down past the next place, into what that place stands on (a long stitch); uses the next place up
+ * - `gapBelow`: down through the gap into the middle of what the round below skipped there; uses nothing up
+ */
+export const AIMS = ['next', 'space', 'chains', 'gap', 'same', 'below', 'gapBelow'] as const
+export type Aim = (typeof AIMS)[number]
+
+/** `times` stitches of a kind, each in a place of its own. */
+export interface StitchStep {
+  readonly do: 'stitch'
+  readonly kind: StitchKind
+  readonly times: number
+  readonly aim?: Aim
+  readonly loop?: Loop
+}
+
+/** One stitch drawn together over `over` places: a decrease. */
+export interface TogetherStep {
+  readonly do: 'together'
+  readonly kind: StitchKind
+  readonly over: number
+  readonly loop?: Loop
+}
+
+/** Several stitches, and chains between them, all in one place: increases, V's, fans, the first round in a ring. */
+export interface GroupStep {
+  readonly do: 'group'
+  readonly steps: readonly (StitchStep | ChainStep)[]
+  readonly aim?: Aim
+  readonly loop?: Loop
+}
+
+/** Pass over places without working them. */
+export interface SkipStep {
+  readonly do: 'skip'
+  readonly places: number
+}
+
+/** A run of chains: one space for the next round, or `chains` single chains to work into. */
+export interface ChainStep {
+  readonly do: 'chain'
+  readonly chains: number
+}
+
+/** Steps worked `times` times over. Repeats nest. */
+export interface RepeatStep {
+  readonly do: 'repeat'
+  readonly times: number
+  readonly steps: readonly Step[]
+}
+
+/** What the hook does once, or so many times over. */
+export type Step = StitchStep | TogetherStep | GroupStep | SkipStep | ChainStep | RepeatStep
+
+/** `times` stitches, one in each of the next places. */
+export function each(kind: StitchKind, times: number, loop?: Loop): StitchStep {
+  return loop ? { do: 'stitch', kind, times, loop } : { do: 'stitch', kind, times }
+}
+
+/** `stitches` stitches in the next place: an increase if more than one. */
+export function inOne(kind: StitchKind, stitches: number, loop?: Loop): GroupStep {
+  const steps = [{ do: 'stitch', kind, times: stitches } as const]
+  return loop ? { do: 'group', steps, loop } : { do: 'group', steps }
+}
+
+/** One stitch over the next `over` places: a decrease. */
+export function together(kind: StitchKind, over = 2): TogetherStep {
+  return { do: 'together', kind, over }
+}
+
+export function skip(places: number): SkipStep {
+  return { do: 'skip', places }
+}
+
+export function chain(chains: number): ChainStep {
+  return { do: 'chain', chains }
+}
+
+export function repeat(times: number, ...steps: readonly Step[]): RepeatStep {
+  return { do: 'repeat', times, steps }
+}

@@ -1,0 +1,362 @@
+import { STITCH_CODE, STITCH_KINDS, type StitchKind } from '../stitch/dictionary'
+import { type Edge, PLACE_CODE } from './edge'
+import type { Round } from './round'
+import { type Aim, type ChainStep, type GroupStep, type Loop, LOOPS, type Step, type StitchStep } from './step'
+
+/*
+ * How a round is worked
+ * =====================
+ *
+ * `work` is the only thing in the program that counts stitches. It does what the maker's hands do: it walks along the
+ * edge below with one finger on the next unworked place, and carries out the steps one after the other.
+ *
+ *     edge below   0  1  2  3  4  5           places, in the order they were made
+ *                     ^ the finger
+ *     made so far  0  1  2                    each thing made is a place of the new edge
+ *
+ * Reading order. Unturned rounds read the edge below as it was made: 0, 1, 2, ... In turned work the round runs back:
+ * the join has left the hook at place 0, so the round starts there and then meets the others from the last one down:
+ * 0, n-1, n-2, ..., 1. A turned row starts at its very end: n-1, ..., 0. Inside this file a position in reading order
+ * is a *reading*, and `placeAt` turns it into a place; everything that leaves the file speaks of places.
+ *
+ * What a step leaves. A stitch, and a stitch drawn together, leaves one place: its top. A run of chains leaves one
+ * place too, a space, which remembers its number of chains: the next round may work into the space as a whole, or
+ * (aim `chains`) into its chains one at a time, in which case the finger stays on the space until its chains are used
+ * up. So thing made number i and place number i of the new edge are the same thing, and for each we write down the
+ * first and the last place of the edge below that it stands on: the same place twice for a plain stitch, two different
+ * ones for a decrease, the two neighbours for a stitch into a gap. A run of chains stands on nothing of its own; it is
+ * given the places that it springs from and goes to.
+ *
+ * A ring never fills up: it is one place, and the first round is one group in it.
+ *
+ * The end. A round must use up the edge below, or skip what it leaves. Rounds that aim at spaces pass over the stitch
+ * tops between them, so for those rounds only spaces left over are an error. A round that does not come out is the
+ * maker's (or a part's) mistake, and is returned, not thrown.
+ *
+ * The sides of the bag ride up with the stitches: a boundary moves to the first thing made on or after it.
+ *
+ * For speed the things made are kept in flat arrays of numbers, gathered in buffers that are reused from round to
+ * round and copied out at the end.
+ */
+
+/** A round as it stands after working: what was made, on what, and the edge it leaves. */
+export interface Worked {
+  readonly round: Round
+  readonly on: Edge
+  readonly edge: Edge
+  /** A `STITCH_CODE` per thing made; a run of chains is one `ch`. */
+  readonly stitches: Uint8Array
+  /** Index into `LOOPS` of how each was entered. */
+  readonly loops: Uint8Array
+  /** 1 where a stitch reaches one round deeper than the edge below. */
+  readonly deep: Uint8Array
+}
+
+/** Why a round does not come out on its edge. */
+export type WorkError =
+  | { readonly code: 'ran-out', readonly made: number, readonly places: number }
+  | { readonly code: 'left-over', readonly left: number, readonly places: number }
+  | { readonly code: 'no-space', readonly made: number }
+  | { readonly code: 'nothing-skipped', readonly made: number }
+  | { readonly code: 'nothing-before', readonly made: number }
+  | { readonly code: 'empty' }
+
+export type WorkResult = { readonly ok: true, readonly worked: Worked } | { readonly ok: false, readonly error: WorkError }
+
+/** A work error in a maker's words. */
+export function explain(error: WorkError): string {
+  switch (error.code) {
+    case 'ran-out': return `ran out of stitches after stitch ${error.made}: the round below has only ${error.places}`
+    case 'left-over': return `${error.left} of ${error.places} stitches of the round below left unworked`
+    case 'no-space': return `no chain space left to work into after stitch ${error.made}`
+    case 'nothing-skipped': return `nothing was skipped in the round below to reach down to after stitch ${error.made}`
+    case 'nothing-before': return `no place has been used yet that stitch ${error.made + 1} could share`
+    case 'empty': return 'the round makes no stitches'
+  }
+}
+
+const SPACE = PLACE_CODE.space
+const STITCH = PLACE_CODE.stitch
+const RING = PLACE_CODE.ring
+const CHAIN_STITCH = STITCH_CODE.ch
+const LOOP_CODE = Object.fromEntries(LOOPS.map((loop, code) => [loop, code])) as Record<Loop, number>
+
+let capacity = 1024
+let stitches = new Uint8Array(capacity)
+let loops = new Uint8Array(capacity)
+let deep = new Uint8Array(capacity)
+let kinds = new Uint8Array(capacity)
+let chains = new Uint16Array(capacity)
+let from = new Int32Array(capacity)
+let to = new Int32Array(capacity)
+
+function grown<A extends Uint8Array | Uint16Array | Int32Array>(old: A, bigger: A): A {
+  bigger.set(old)
+  return bigger
+}
+
+function grow(): void {
+  capacity *= 2
+  stitches = grown(stitches, new Uint8Array(capacity))
+  loops = grown(loops, new Uint8Array(capacity))
+  deep = grown(deep, new Uint8Array(capacity))
+  kinds = grown(kinds, new Uint8Array(capacity))
+  chains = grown(chains, new Uint16Array(capacity))
+  from = grown(from, new Int32Array(capacity))
+  to = grown(to, new Int32Array(capacity))
+}
+
+/** The hook on its way round: the finger on the edge below, and how much is made. */
+class Hook {
+  /** The next unworked place, in reading order. */
+  private reading = 0
+  /** Chains of that place already worked into one at a time. */
+  private chainsUsed = 0
+  /** The place used last, -1 before the first. */
+  private used = -1
+  private passesTops = false
+  made = 0
+  error: WorkError | undefined
+
+  constructor(private readonly on: Edge, private readonly turn: boolean) {}
+
+  /** The place at a reading from 0 up to but not with the edge's count. */
+  private placeAt(reading: number): number {
+    if (!this.turn) return reading
+    if (!this.on.closed) return this.on.count - 1 - reading
+    return reading === 0 ? 0 : this.on.count - reading
+  }
+
+  /** The place at any reading: round the corner in a round, -1 beyond the ends of a row. */
+  private neighbourAt(reading: number): number {
+    const { count, closed } = this.on
+    if (closed) return this.placeAt((reading + count) % count)
+    return reading < 0 || reading >= count ? -1 : this.placeAt(reading)
+  }
+
+  private isRing(place: number): boolean {
+    return this.on.kinds[place] === RING
+  }
+
+  private fail(error: WorkError): false {
+    this.error ??= error
+    return false
+  }
+
+  private make(stitch: number, loop: number, first: number, last: number): void {
+    if (this.made === capacity) grow()
+    const at = this.made++
+    stitches[at] = stitch
+    loops[at] = loop
+    deep[at] = 0
+    kinds[at] = STITCH
+    chains[at] = 0
+    from[at] = first
+    to[at] = last
+  }
+
+  private makeChains(run: number): void {
+    const before = Math.max(this.used, 0)
+    this.make(CHAIN_STITCH, 0, before, Math.max(this.placeAt(Math.min(this.reading, this.on.count - 1)), 0))
+    kinds[this.made - 1] = SPACE
+    chains[this.made - 1] = run
+  }
+
+  /** Puts the finger on what an aim means and says which place that is; -1 and an error if there is none. */
+  private take(aim: Aim): number {
+    if (aim === 'same') {
+      if (this.used < 0) this.fail({ code: 'nothing-before', made: this.made })
+      return this.used
+    }
+    if (aim === 'space') this.passTops()
+    if (this.reading >= this.on.count) {
+      this.fail(aim === 'space'
+        ? { code: 'no-space', made: this.made }
+        : { code: 'ran-out', made: this.made, places: this.on.count })
+      return -1
+    }
+    const place = this.placeAt(this.reading)
+    this.used = place
+    if (aim === 'chains') this.useChain(place)
+    else if (!this.isRing(place)) this.reading++
+    return place
+  }
+
+  private passTops(): void {
+    this.passesTops = true
+    while (this.reading < this.on.count && this.on.kinds[this.placeAt(this.reading)] !== SPACE) this.reading++
+  }
+
+  private useChain(place: number): void {
+    if (++this.chainsUsed < Math.max(this.on.chains[place]!, 1)) return
+    this.chainsUsed = 0
+    this.reading++
+  }
+
+  private stitch(step: StitchStep): boolean {
+    const code = STITCH_CODE[step.kind]
+    const loop = step.loop ? LOOP_CODE[step.loop] : 0
+    const aim = step.aim ?? 'next'
+    for (let i = 0; i < step.times; i++) if (!this.one(code, loop, aim)) return false
+    return true
+  }
+
+  private one(code: number, loop: number, aim: Aim): boolean {
+    if (aim === 'gap' || aim === 'gapBelow') return this.intoGap(code, loop, aim)
+    const place = this.take(aim)
+    if (place < 0) return false
+    this.make(code, loop, place, place)
+    if (aim === 'below') return this.reachDown(place)
+    return true
+  }
+
+  private intoGap(code: number, loop: number, aim: Aim): boolean {
+    const before = this.neighbourAt(this.reading - 1)
+    const after = this.neighbourAt(this.reading)
+    this.make(code, loop, before < 0 ? after : before, after < 0 ? before : after)
+    if (aim === 'gap') return true
+    deep[this.made - 1] = 1
+    return skippedBetween(this.on, before, after) >= 0 || this.fail({ code: 'nothing-skipped', made: this.made - 1 })
+  }
+
+  private reachDown(place: number): boolean {
+    deep[this.made - 1] = 1
+    return this.on.from[place]! >= 0 || this.fail({ code: 'nothing-skipped', made: this.made - 1 })
+  }
+
+  private group(step: GroupStep): boolean {
+    const place = step.aim === 'gap' ? this.neighbourAt(this.reading - 1) : this.take(step.aim ?? 'next')
+    if (place < 0) return this.fail({ code: 'ran-out', made: this.made, places: this.on.count })
+    const last = step.aim === 'gap' ? this.neighbourAt(this.reading) : place
+    const loop = step.loop ? LOOP_CODE[step.loop] : 0
+    for (const part of step.steps) this.groupPart(part, loop, place, last)
+    if (step.aim === 'below') for (let i = 1; i <= groupSize(step); i++) deep[this.made - i] = 1
+    return true
+  }
+
+  private groupPart(part: StitchStep | ChainStep, loop: number, place: number, last: number): void {
+    if (part.do === 'chain') {
+      this.make(CHAIN_STITCH, 0, place, last)
+      kinds[this.made - 1] = SPACE
+      chains[this.made - 1] = part.chains
+      return
+    }
+    for (let i = 0; i < part.times; i++) this.make(STITCH_CODE[part.kind], loop, place, last)
+  }
+
+  private drawTogether(kind: StitchKind, over: number, loop: Loop | undefined): boolean {
+    const first = this.take('next')
+    let last = first
+    for (let i = 1; i < over && last >= 0; i++) last = this.take('next')
+    if (last < 0) return false
+    this.make(STITCH_CODE[kind], loop ? LOOP_CODE[loop] : 0, first, last)
+    return true
+  }
+
+  private pass(places: number): boolean {
+    this.reading += places
+    return this.reading <= this.on.count || this.fail({ code: 'ran-out', made: this.made, places: this.on.count })
+  }
+
+  run(steps: readonly Step[]): boolean {
+    for (const step of steps) if (!this.carryOut(step)) return false
+    return true
+  }
+
+  private carryOut(step: Step): boolean {
+    switch (step.do) {
+      case 'stitch': return this.stitch(step)
+      case 'group': return this.group(step)
+      case 'together': return this.drawTogether(step.kind, step.over, step.loop)
+      case 'skip': return this.pass(step.places)
+      case 'chain': this.makeChains(step.chains); return true
+      case 'repeat':
+        for (let i = 0; i < step.times; i++) if (!this.run(step.steps)) return false
+        return true
+    }
+  }
+
+  /** Whether the edge below is used up. */
+  finish(): boolean {
+    if (this.made === 0) return this.fail({ code: 'empty' })
+    let left = 0
+    for (let reading = this.reading; reading < this.on.count; reading++) {
+      const kind = this.on.kinds[this.placeAt(reading)]
+      if (kind !== RING && (!this.passesTops || kind === SPACE)) left++
+    }
+    return left === 0 || this.fail({ code: 'left-over', left, places: this.on.count })
+  }
+
+  /** Where a boundary of the edge below has moved to: before the first thing made on or after it. */
+  carry(side: number): number {
+    const { count, closed } = this.on
+    const wanted = !this.turn ? side : closed ? (side === 0 ? 1 : count - side + 1) : count - side
+    let low = 0
+    let high = this.made
+    while (low < high) {
+      const middle = (low + high) >> 1
+      if (this.readingOf(from[middle]!) < wanted) low = middle + 1
+      else high = middle
+    }
+    return low === this.made && closed ? 0 : low
+  }
+
+  private readingOf(place: number): number {
+    const { count, closed } = this.on
+    if (!this.turn) return place
+    if (closed) return place === 0 ? 0 : count - place
+    return count - 1 - place
+  }
+}
+
+function groupSize(step: GroupStep): number {
+  return step.steps.reduce((sum, part) => sum + (part.do === 'chain' ? 1 : part.times), 0)
+}
+
+/** The middle of the places of the edge below that were skipped between two neighbours; -1 if there were none. */
+function skippedBetween(on: Edge, before: number, after: number): number {
+  if (before < 0 || after < 0) return -1
+  const low = Math.min(on.to[before]!, on.from[after]!)
+  const high = Math.max(on.to[before]!, on.from[after]!)
+  if (low < 0 || high - low < 2) return -1
+  return (low + high) >> 1
+}
+
+/** The place two rounds below that a deep stitch is anchored in; -1 for a stitch that is not deep. */
+export function anchorBelow(worked: Worked, made: number): number {
+  if (!worked.deep[made]) return -1
+  const first = worked.edge.from[made]!
+  const last = worked.edge.to[made]!
+  return first === last ? worked.on.from[first]! : skippedBetween(worked.on, first, last)
+}
+
+/** Executes a round on an edge: what it makes and the edge it leaves, or why it does not come out. */
+export function work(round: Round, on: Edge): WorkResult {
+  const hook = new Hook(on, round.begin.turn)
+  if (!hook.run(round.steps) || !hook.finish()) return { ok: false, error: hook.error! }
+  const count = hook.made
+  const edge: Edge = {
+    count,
+    kinds: kinds.slice(0, count),
+    chains: chains.slice(0, count),
+    from: from.slice(0, count),
+    to: to.slice(0, count),
+    sides: [hook.carry(on.sides[0]), hook.carry(on.sides[1])],
+    closed: round.join !== 'open',
+  }
+  return {
+    ok: true,
+    worked: { round, on, edge, stitches: stitches.slice(0, count), loops: loops.slice(0, count), deep: deep.slice(0, count) },
+  }
+}
+
+/** The kind of a thing made. */
+export function kindAt(worked: Worked, made: number): StitchKind {
+  return STITCH_KINDS[worked.stitches[made]!]!
+}
+
+/** Whether a thing made shares its place with the one before it: the second half of an increase. */
+export function sharesPlace(worked: Worked, made: number): boolean {
+  return made > 0 && worked.edge.from[made] === worked.edge.from[made - 1] && worked.edge.to[made] === worked.edge.to[made - 1]
+}
+

@@ -1,0 +1,42 @@
+import type { Draft } from '../draft/draft'
+import { stitchName, type Terms } from '../stitch/dictionary'
+
+/** What comes before the first round: the ring or the chain that it is worked into. */
+export function startWords(draft: Draft, terms: Terms): string {
+  const { kind, chains } = draft.start
+  const yarn = draft.design.yarns.find(({ id }) => id === draft.design.base.colour)?.name
+  const withYarn = yarn ? `With ${yarn}: ` : ''
+  if (kind === 'ring') return `${withYarn}make an adjustable ring; pull it closed when round 1 is done.`
+  if (kind === 'chain') return `${withYarn}ch ${chains}.`
+  return `${withYarn}ch ${chains}, join with ${stitchName('slst', terms).abbreviation} to first ch to form a ring.`
+}
+
+function styleNotes(draft: Draft, terms: Terms): string[] {
+  const { style, startingChainCounts } = draft.design.rounds
+  const slip = stitchName('slst', terms).abbreviation
+  if (style === 'spiral') {
+    return [
+      'Worked in a spiral: rounds are not joined. Put a marker in the first stitch of every round and move it up as you go.',
+      `The round ends in a half-step; one ${slip} in the next stitch evens it before you fasten off.`,
+    ]
+  }
+  const chain = startingChainCounts
+    ? 'The starting chain counts as the first stitch: it stands on the stitch you joined to, so the next stitch goes in the next one. The last round-end join goes in its top chain.'
+    : 'The starting chain does not count: the first stitch goes in the stitch you joined to. Do not work into the chain or the join.'
+  const marker = 'Put a marker in the first stitch of each round: it shows where to join.'
+  if (style === 'turned') return [`Rounds are joined and turned: the seam stays straight and both sides look alike. An odd number of rounds ends with the right side facing.`, chain, marker]
+  return ['Rounds are joined, with the same side facing: the seam will lean a little, steadily.', chain, marker]
+}
+
+/** What holds for the whole bag: how rounds go, which way, how increases lie. */
+export function notesOf(draft: Draft, terms: Terms): string[] {
+  const { design } = draft
+  return [
+    `Written in ${terms === 'us' ? 'US' : 'UK'} terms.`,
+    ...styleNotes(draft, terms),
+    ...(design.base.placing === 'stacked'
+      ? ['Increases lie one above the other, so the floor becomes a soft polygon.']
+      : ['Increases shift by half a group every second round, so the floor stays round.']),
+    ...(design.hands === 'left' ? ['Left-handed: work clockwise, and read the chart as drawn.'] : []),
+  ]
+}

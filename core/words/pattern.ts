@@ -1,0 +1,149 @@
+import type { Draft, DraftPart, DraftRound } from '../draft/draft'
+import { formatLength } from '../measure/format'
+import { type FabricKind, STITCH_KINDS, stitchName, STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
+import { hookLabel } from '../stitch/hooks'
+import { yarnNeeds } from '../yarn/yarn'
+import { notesOf, startWords } from './notes'
+import { capitalised } from './numbers'
+import { countWords, roundWords } from './roundWords'
+
+/** One line of a pattern: a round, or rounds alike one after the other. */
+export interface PatternLine {
+  readonly from: number
+  readonly to: number
+  /** `Round 5`, `Rounds 14–43`. */
+  readonly label: string
+  readonly words: string
+  readonly count: string
+  readonly stitches: number
+  /** Said after the round: a change of yarn. */
+  readonly note?: string
+}
+
+/** A part of the bag in a pattern. */
+export interface PatternSection {
+  readonly part: string
+  readonly title: string
+  /** Said before the rounds. */
+  readonly lead?: string
+  readonly lines: readonly PatternLine[]
+}
+
+/** A bag written out the way makers read it. */
+export interface Pattern {
+  readonly title: string
+  readonly terms: Terms
+  readonly facts: readonly { readonly name: string, readonly value: string }[]
+  readonly abbreviations: readonly { readonly short: string, readonly long: string }[]
+  readonly notes: readonly string[]
+  readonly sections: readonly PatternSection[]
+  readonly care: readonly string[]
+}
+
+function gaugeFact(draft: Draft, terms: Terms): string {
+  const { measured, assumed } = draft.design.gauge
+  const counted = (Object.keys(measured) as FabricKind[]).map((kind) => {
+    const { stitches, rounds, overCm, tallCm } = measured[kind]!
+    const over = tallCm && tallCm !== overCm ? `${overCm} cm wide, ${tallCm} cm tall` : `${overCm} cm`
+    return `${stitches} ${stitchName(kind, terms).abbreviation} and ${rounds} rounds in ${over}`
+  })
+  return counted.join('; ') + (assumed ? ' (assumed: measure your own swatch)' : '')
+}
+
+function facts(draft: Draft, terms: Terms): Pattern['facts'] {
+  const { design, sizes } = draft
+  const { units } = design
+  return [
+    { name: 'Hook', value: hookLabel(design.gauge.hookMm) },
+    { name: 'Gauge', value: gaugeFact(draft, terms) },
+    { name: 'Floor', value: `${formatLength(sizes.diameter, units)} across` },
+    { name: 'Lying flat', value: `${formatLength(sizes.flatWidth, units)} wide, ${formatLength(sizes.height, units)} tall` },
+    { name: 'Yarn', value: yarnNeeds(draft).map(({ yarn, metres }) => `${yarn.name}: about ${Math.ceil(metres)} m`).join('; ') + ' (estimate; add a margin)' },
+    { name: 'Stitches', value: `${sizes.stitches.toLocaleString('en')} in ${sizes.rounds} rounds` },
+  ]
+}
+
+/** The stitches a pattern speaks of: what its rounds make, and what starts and joins them. */
+function kindsSpoken(draft: Draft): StitchKind[] {
+  const found = new Set<StitchKind>()
+  for (const { worked } of draft.rounds) {
+    for (const code of worked.stitches) found.add(STITCH_KINDS[code]!)
+    if (worked.round.join === 'slip') found.add('slst')
+    if (worked.round.begin.chains > 0) found.add('ch')
+  }
+  if (draft.start.chains > 0) found.add('ch')
+  return STITCH_KINDS.filter(kind => found.has(kind))
+}
+
+function abbreviations(draft: Draft, terms: Terms): Pattern['abbreviations'] {
+  const other: Terms = terms === 'us' ? 'uk' : 'us'
+  const stitches = kindsSpoken(draft).map((kind) => {
+    const here = STITCHES[kind][terms]
+    const there = STITCHES[kind][other]
+    const differs = here.name !== there.name ? ` (${other.toUpperCase()}: ${there.name})` : ''
+    return { short: here.abbreviation, long: `${here.name}${differs}` }
+  })
+  return [...stitches, { short: 'st, sts', long: 'stitch, stitches' }]
+}
+
+function colourNote(draft: Draft, index: number): string | undefined {
+  const here = draft.rounds[index]!.worked.round.colour
+  const next = draft.rounds[index + 1]?.worked.round.colour
+  if (next === undefined || next === here) return undefined
+  const yarn = draft.design.yarns.find(({ id }) => id === next)
+  return `Change to ${yarn?.name ?? next} on the last pull-through.`
+}
+
+function lineFor(draft: Draft, round: DraftRound, terms: Terms): PatternLine {
+  const note = colourNote(draft, round.number - 1)
+  const { worked, number } = round
+  return {
+    from: number, to: number, label: `Round ${number}`, stitches: worked.edge.count,
+    words: capitalised(roundWords(worked, terms, draft.start)), count: countWords(worked), ...(note ? { note } : {}),
+  }
+}
+
+/** Rounds that read alike, one after the other, become one line. */
+function gathered(lines: readonly PatternLine[]): PatternLine[] {
+  const found: PatternLine[] = []
+  for (const line of lines) {
+    const last = found[found.length - 1]
+    if (last && last.words === line.words && last.count === line.count && !last.note) {
+      const merged = { ...last, to: line.to, label: `Rounds ${last.from}–${line.to}` }
+      found[found.length - 1] = line.note ? { ...merged, note: line.note } : merged
+    }
+    else found.push(line)
+  }
+  return found
+}
+
+function section(draft: Draft, part: DraftPart, terms: Terms): PatternSection {
+  const lines = part.rounds.map((_, i) => lineFor(draft, draft.rounds[part.firstRound - 1 + i]!, terms))
+  return {
+    part: part.id, title: part.name, lines: gathered(lines),
+    ...(part.id === 'base' ? { lead: startWords(draft, terms) } : {}),
+  }
+}
+
+/** Every round of a bag on a line of its own, in order. */
+export function roundLines(draft: Draft, terms: Terms): PatternLine[] {
+  return draft.rounds.map(round => lineFor(draft, round, terms))
+}
+
+/** Writes a bag's pattern in one of the two vocabularies. */
+export function patternOf(draft: Draft, terms: Terms): Pattern {
+  return {
+    title: draft.design.name,
+    terms,
+    facts: facts(draft, terms),
+    abbreviations: abbreviations(draft, terms),
+    notes: notesOf(draft, terms),
+    sections: draft.parts.filter(part => part.rounds.length > 0).map(part => section(draft, part, terms)),
+    care: [
+      'Rest your hands: a pause every half hour. Pain is for a clinician, not for another round.',
+      'Keep hooks, scissors and stitch markers away from small children.',
+      'Steam burns and melts acrylic: block cotton only, from the back, with the iron held off.',
+      'A handmade bag has no rated load: try it low over the floor first.',
+    ],
+  }
+}

@@ -1,0 +1,52 @@
+import type { Start } from '../part/part'
+import { PLACE_CODE } from '../round/edge'
+import type { Begin } from '../round/round'
+import { kindAt, type Worked } from '../round/work'
+import { type StitchKind, stitchName, type Terms } from '../stitch/dictionary'
+import { ordinal } from './numbers'
+import { withoutFirstStitch } from './peel'
+import { stepsWords } from './stepWords'
+
+/** How a round gets up to its height, in words; empty for a spiral. */
+function beginWords(begin: Begin, kind: StitchKind, terms: Terms): string {
+  if (begin.chains === 0) return ''
+  const counts = begin.counts ? `counts as first ${stitchName(kind, terms).abbreviation}` : 'does not count'
+  return `ch ${begin.chains} (${counts})${begin.turn ? ', turn' : ''}; `
+}
+
+/** Chains skipped at the start of a round worked into a chain stand in for its starting chain. */
+function skippedWords(begin: Begin, kind: StitchKind, terms: Terms): string {
+  return begin.counts ? `skipped chs count as first ${stitchName(kind, terms).abbreviation}; ` : ''
+}
+
+function joinWords(worked: Worked, terms: Terms): string {
+  if (worked.round.join !== 'slip') return ''
+  const { begin } = worked.round
+  const first = stitchName(kindAt(worked, 0), terms).abbreviation
+  const into = begin.counts ? `${ordinal(begin.chains)} ch of starting chain` : `first ${first}`
+  return `; join with ${stitchName('slst', terms).abbreviation} to ${into}`
+}
+
+/** What a round leaves, as makers count it: `(40 sts)`, or stitches and spaces apart. */
+export function countWords(worked: Worked): string {
+  let spaces = 0
+  for (const kind of worked.edge.kinds) if (kind === PLACE_CODE.space) spaces++
+  const stitches = worked.edge.count - spaces
+  if (spaces === 0) return `(${stitches} sts)`
+  return stitches === 0 ? `(${spaces} ch-sps)` : `(${stitches} sts, ${spaces} ch-sps)`
+}
+
+/**
+ * A round in words, by the published abbreviations of the vocabulary, without its number and count:
+ * `ch 1 (does not count); sc in next 3, 2 sc in next, eight times; join with sl st to first sc`.
+ */
+export function roundWords(worked: Worked, terms: Terms, start: Start): string {
+  const { begin, steps } = worked.round
+  const kind = kindAt(worked, 0)
+  const intoFoundation = worked.on.count === 1
+  const intoChain = intoFoundation && worked.on.kinds[0] === PLACE_CODE.chain
+  const speech = { terms, on: worked.on, chainFromHook: start.chains }
+  const said = begin.counts ? withoutFirstStitch(steps, intoFoundation) : steps
+  const opening = intoChain ? skippedWords(begin, kind, terms) : beginWords(begin, kind, terms)
+  return `${opening}${stepsWords(said, speech)}${joinWords(worked, terms)}`
+}

@@ -1,0 +1,114 @@
+import type { Edge } from '../round/edge'
+import { PLACE_KINDS } from '../round/edge'
+import type { ChainStep, GroupStep, Loop, Step, StitchStep } from '../round/step'
+import { type StitchKind, stitchName, type Terms } from '../stitch/dictionary'
+import { ordinal, timesInWords } from './numbers'
+
+/** What the words of a step depend on besides the step. */
+export interface Speech {
+  readonly terms: Terms
+  /** The edge that the round is worked on. */
+  readonly on: Edge
+  /** For a round into a single chain: which chain from the hook that is. */
+  readonly chainFromHook: number
+}
+
+const IN_LOOP: Record<Loop, string> = {
+  both: '',
+  back: 'back loop of ',
+  front: 'front loop of ',
+  backAndThird: 'back and third loops of ',
+  frontPost: '',
+  backPost: '',
+  bump: 'back bump of ',
+}
+
+const POST: Partial<Record<Loop, string>> = { frontPost: 'FP', backPost: 'BP' }
+
+function named(kind: StitchKind, loop: Loop | undefined, terms: Terms): string {
+  return `${POST[loop ?? 'both'] ?? ''}${stitchName(kind, terms).abbreviation}`
+}
+
+/** `next`, `next 3`, `next ch-sp`, `each of next 2 chs`: where a run of plain stitches goes. */
+function places(step: StitchStep): string {
+  const n = step.times
+  switch (step.aim ?? 'next') {
+    case 'space': return n === 1 ? 'next ch-sp' : `each of next ${n} ch-sps`
+    case 'chains': return n === 1 ? 'next ch' : `each of next ${n} chs`
+    case 'gap': return 'gap between sts'
+    case 'gapBelow': return 'skipped st of the round below'
+    case 'same': return 'same st'
+    case 'below': return n === 1 ? 'st below next' : `st below each of next ${n}`
+    case 'next': return n === 1 ? 'next' : `next ${n}`
+  }
+}
+
+function preposition(loop: Loop | undefined): string {
+  return POST[loop ?? 'both'] ? 'around' : 'in'
+}
+
+function stitchWords(step: StitchStep, speech: Speech): string {
+  const name = named(step.kind, step.loop, speech.terms)
+  const wholeRound = (step.aim ?? 'next') === 'next' && step.times === speech.on.count && step.times > 1
+  const where = wholeRound ? 'each st around' : places(step)
+  const count = step.times > 1 && ['gap', 'gapBelow', 'same'].includes(step.aim ?? 'next') ? `${step.times} ` : ''
+  return `${count}${name} ${preposition(step.loop)} ${IN_LOOP[step.loop ?? 'both']}${where}`
+}
+
+/** The one place that a group is worked into. */
+function groupPlace(step: GroupStep, speech: Speech): string {
+  if (step.aim === 'same') return 'same st'
+  if (step.aim === 'space') return 'next ch-sp'
+  if (step.aim === 'gap') return 'gap between sts'
+  const foundation = speech.on.count === 1 ? PLACE_KINDS[speech.on.kinds[0]!] : undefined
+  if (foundation === 'ring') return 'ring'
+  if (foundation === 'chain') return `${ordinal(speech.chainFromHook)} ch from hook`
+  return 'next'
+}
+
+function groupPart(part: StitchStep | ChainStep, terms: Terms): string {
+  if (part.do === 'chain') return `ch ${part.chains}`
+  const name = stitchName(part.kind, terms).abbreviation
+  return part.times === 1 ? name : `${part.times} ${name}`
+}
+
+function groupWords(step: GroupStep, speech: Speech, where = groupPlace(step, speech)): string {
+  const parts = step.steps.map(part => groupPart(part, speech.terms))
+  const what = parts.length === 1 ? parts[0]! : `(${parts.join(', ')})`
+  return `${what} ${preposition(step.loop)} ${IN_LOOP[step.loop ?? 'both']}${where}`
+}
+
+/** A group repeated on its own is said in one breath: `2 sc in each st around`, `2 sc in each of next 5`. */
+function repeatedGroup(group: GroupStep, times: number, speech: Speech): string | undefined {
+  if ((group.aim ?? 'next') !== 'next' || speech.on.count === 1) return undefined
+  if (times === speech.on.count) return groupWords(group, speech, 'each st around')
+  return groupWords(group, speech, times === 1 ? 'next' : `each of next ${times}`)
+}
+
+function repeatWords(steps: readonly Step[], times: number, speech: Speech, alone: boolean): string {
+  const only = steps.length === 1 ? steps[0]! : undefined
+  const inOneBreath = only?.do === 'group' ? repeatedGroup(only, times, speech) : undefined
+  if (inOneBreath) return inOneBreath
+  const inside = stepsWords(steps, speech)
+  if (times === 1) return inside
+  return alone ? `${inside}, ${timesInWords(times)}` : `[${inside}] ${timesInWords(times)}`
+}
+
+function stepWords(step: Step, speech: Speech, alone: boolean): string {
+  switch (step.do) {
+    case 'stitch': return stitchWords(step, speech)
+    case 'group': return groupWords(step, speech)
+    case 'together': return `${named(step.kind, step.loop, speech.terms)}${step.over}tog`
+    case 'skip': return `${speech.terms === 'us' ? 'sk' : 'miss'} ${step.places === 1 ? 'next st' : `next ${step.places} sts`}`
+    case 'chain': return `ch ${step.chains}`
+    case 'repeat': return repeatWords(step.steps, step.times, speech, alone)
+  }
+}
+
+/**
+ * Steps in the published abbreviations, in order. A round that is one repeat from end to end needs no brackets:
+ * `sc in next 3, 2 sc in next, eight times`; within other steps a repeat stands in square ones.
+ */
+export function stepsWords(steps: readonly Step[], speech: Speech): string {
+  return steps.map(step => stepWords(step, speech, steps.length === 1)).join(', ')
+}

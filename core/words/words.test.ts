@@ -1,0 +1,140 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { anyDesign, SEED } from '../../tests/arbitraries/designs'
+import type { Design } from '../design/design'
+import { newDesign } from '../design/starter'
+import { draft } from '../draft/draft'
+import { edgeFor, said } from '../../tests/oracle/saidByMaker'
+import { asCsv } from './asCsv'
+import { asRecord } from './asJson'
+import { asMarkdown, asText } from './asText'
+import { ordinal, timesInWords } from './numbers'
+import { patternOf, roundLines } from './pattern'
+import { chain, each, inOne, repeat, skip, together } from '../round/step'
+import { stepsWords } from './stepWords'
+
+const pouch: Design = { ...newDesign('Seed-head pouch'), base: { ...newDesign('x').base, increases: 8, size: { pin: { rounds: 6 } } } }
+const wordsOf = (design: Design, terms: 'us' | 'uk' = 'us') => roundLines(draft(design), terms).map(({ words }) => words)
+
+describe('round 5 of the school of 8', () => {
+  it('reads as makers write it', () => {
+    const line = roundLines(draft(pouch), 'us')[4]!
+    expect(line.words).toContain('sc in next 3, 2 sc in next, eight times')
+    expect(line.count).toBe('(40 sts)')
+  })
+
+  it('reads correctly in UK terms', () => {
+    expect(wordsOf(pouch, 'uk')[4]).toBe('Ch 1 (does not count); dc in next 3, 2 dc in next, eight times; join with ss to first dc')
+  })
+
+  it('leaves out chain and join in a spiral', () => {
+    expect(wordsOf({ ...pouch, rounds: { style: 'spiral', startingChainCounts: false } })[4]).toBe('Sc in next 3, 2 sc in next, eight times')
+  })
+
+  it('takes the first stitch off when the starting chain counts', () => {
+    const words = wordsOf({ ...pouch, base: { ...pouch.base, stitch: 'dc', increases: 12 }, rounds: { style: 'joined', startingChainCounts: true } })
+    expect(words[0]).toBe('Ch 3 (counts as first dc); 11 dc in ring; join with sl st to 3rd ch of starting chain')
+    expect(words[1]).toContain('dc in same st, 2 dc in each of next 11')
+    expect(words[4]).toContain('dc in next 2, 2 dc in next, [dc in next 3, 2 dc in next] eleven times')
+  })
+
+  it('turns where the work is turned', () => {
+    const words = wordsOf({ ...pouch, rounds: { style: 'turned', startingChainCounts: false } })
+    expect(words[0]).not.toContain('turn')
+    expect(words[1]).toBe('Ch 1 (does not count), turn; 2 sc in each st around; join with sl st to first sc')
+  })
+})
+
+describe('steps in words', () => {
+  const speech = { terms: 'us', on: edgeFor(48), chainFromHook: 2 } as const
+  it.each([
+    [[each('sc', 48)], 'sc in each st around'],
+    [[each('sc', 8), together('sc')], 'sc in next 8, sc2tog'],
+    [[repeat(24, each('dc', 1), chain(1), skip(1))], 'dc in next, ch 1, sk next st, 24 times'],
+    [[each('hdc', 3, 'back'), inOne('hdc', 3)], 'hdc in back loop of next 3, 3 hdc in next'],
+    [[{ do: 'group', steps: [each('dc', 1), chain(2), each('dc', 1)] }, skip(2)], '(dc, ch 2, dc) in next, sk next 2 sts'],
+    [[each('dc', 2, 'frontPost'), each('dc', 1, 'backPost')], 'FPdc around next 2, BPdc around next'],
+    [[{ do: 'stitch', kind: 'sc', times: 1, aim: 'space' }, { do: 'stitch', kind: 'sc', times: 32, aim: 'chains', loop: 'bump' }], 'sc in next ch-sp, sc in back bump of each of next 32 chs'],
+    [[repeat(5, inOne('sc', 2)), repeat(2, each('sc', 1), each('dc', 1))], '2 sc in each of next 5, [sc in next, dc in next] twice'],
+  ] as const)('%#', (steps, words) => expect(stepsWords(steps, speech)).toBe(words))
+
+  it('says miss for skip in UK terms', () => {
+    expect(stepsWords([skip(2), together('sc')], { ...speech, terms: 'uk' })).toBe('miss next 2 sts, dc2tog')
+  })
+
+  it('counts in words', () => {
+    expect([1, 2, 8, 20, 21].map(timesInWords)).toEqual(['once', 'twice', 'eight times', 'twenty times', '21 times'])
+    expect([1, 2, 3, 4, 11, 12, 13, 21, 102].map(ordinal)).toEqual(['1st', '2nd', '3rd', '4th', '11th', '12th', '13th', '21st', '102nd'])
+  })
+})
+
+describe('law 1: what the words say is what the edge holds', () => {
+  it.each(['us', 'uk'] as const)('in %s terms, for any design', (terms) => {
+    fc.assert(fc.property(anyDesign, (design) => {
+      const drafted = draft(design)
+      roundLines(drafted, terms).forEach((line, i) => {
+        const { edge, on } = drafted.rounds[i]!.worked
+        expect(said(line.words, on.count), line.words).toEqual({ made: edge.count, used: on.count })
+        expect(line.count).toBe(`(${edge.count} sts)`)
+      })
+    }), { ...SEED, numRuns: 60 })
+  })
+})
+
+describe('the pattern', () => {
+  const striped: Design = {
+    ...pouch,
+    yarns: [...pouch.yarns, { id: 'moss', name: 'moss green cotton', colour: '#71834f' }],
+    wall: [pouch.wall[0]!, { ...pouch.wall[0]!, colour: 'moss', size: { pin: { rounds: 4 } } }],
+  }
+
+  it('gathers rounds that read alike, and never loses one', () => {
+    fc.assert(fc.property(anyDesign, (design) => {
+      const drafted = draft(design)
+      let next = 1
+      for (const { lines } of patternOf(drafted, 'us').sections) {
+        for (const line of lines) {
+          expect(line.from).toBe(next)
+          next = line.to + 1
+        }
+      }
+      expect(next).toBe(drafted.rounds.length + 1)
+    }), { ...SEED, numRuns: 40 })
+  })
+
+  it('says where the yarn changes', () => {
+    const noted = patternOf(draft(striped), 'us').sections.flatMap(({ lines }) => lines).filter(({ note }) => note)
+    expect(noted.map(({ note }) => note)).toEqual(['Change to moss green cotton on the last pull-through.'])
+  })
+
+  it('lists the stitches it uses, and no others', () => {
+    const shorts = (terms: 'us' | 'uk') => patternOf(draft(pouch), terms).abbreviations.map(({ short }) => short)
+    expect(shorts('us')).toEqual(['ch', 'sl st', 'sc', 'st, sts'])
+    expect(shorts('uk')).toEqual(['ch', 'ss', 'dc', 'st, sts'])
+  })
+
+  it('says how it starts', () => {
+    const lead = (start: 'ring' | 'chain-ring' | 'chain') => patternOf(draft({ ...pouch, base: { ...pouch.base, start } }), 'us').sections[0]!.lead
+    expect(lead('ring')).toContain('adjustable ring')
+    expect(lead('chain-ring')).toContain('ch 4, join with sl st')
+    expect(lead('chain')).toContain('ch 2.')
+    expect(wordsOf({ ...pouch, base: { ...pouch.base, start: 'chain' } })[0]).toBe('8 sc in 2nd ch from hook; join with sl st to first sc')
+  })
+
+  it('goes out as text, Markdown, a table and a record', () => {
+    const drafted = draft({ ...striped, name: '=2+2 *bold*' })
+    expect(asText(patternOf(drafted, 'us'))).toContain('Round 5: Ch 1')
+    expect(asMarkdown(patternOf(drafted, 'us'))).toContain('# =2+2 \\*bold\\*')
+    const rows = asCsv(drafted, 'us').trimEnd().split('\r\n')
+    expect(rows).toHaveLength(drafted.rounds.length + 1)
+    expect(rows[5]).toBe('5,base,40,main,right,"Ch 1 (does not count); sc in next 3, 2 sc in next, eight times; join with sl st to first sc",')
+    const record = asRecord(drafted, 'us')
+    expect(record.rounds[4]).toMatchObject({ number: 5, part: 'base', stitches: 40 })
+  })
+
+  it('keeps a table from running formulas', () => {
+    const rows = asCsv(draft({ ...striped, yarns: [{ ...striped.yarns[0]! }, { id: 'moss', name: '=cmd()', colour: '#71834f' }] }), 'us')
+    expect(rows).toContain('Change to =cmd()')
+    expect(rows).not.toMatch(/(^|,)"?=/m)
+  })
+})

@@ -1,0 +1,34 @@
+import type { Design } from '../design/design'
+import type { Draft } from '../draft/draft'
+import { STITCH_CODE, STITCH_KINDS, STITCHES } from '../stitch/dictionary'
+
+/** What a bag takes of one yarn. */
+export interface YarnNeed {
+  readonly yarn: Design['yarns'][number]
+  readonly stitches: number
+  /** An estimate from memory until the maker unravels a few stitches of their own; no margin added. */
+  readonly metres: number
+}
+
+/** A tail left to weave in, at each end of a yarn (handbook 12). */
+const END_CM = 15
+
+/**
+ * Metres of each yarn: every stitch eats its kind's multiple of its width (handbook 12; from memory), starting chains
+ * and joins included, and each yarn has two ends.
+ */
+export function yarnNeeds(draft: Draft): YarnNeed[] {
+  const cmOf = STITCH_KINDS.map(kind => STITCHES[kind].yarnPerWidth * draft.gauge[kind].width.cm)
+  const used = new Map(draft.design.yarns.map(yarn => [yarn.id, { cm: 0, stitches: 0 }]))
+  for (const { worked } of draft.rounds) {
+    const tally = used.get(worked.round.colour)
+    if (!tally) continue
+    const { begin, join } = worked.round
+    if (!begin.counts) tally.cm += begin.chains * cmOf[STITCH_CODE.ch]!
+    if (join === 'slip') tally.cm += cmOf[STITCH_CODE.slst]!
+    tally.stitches += worked.edge.count
+    for (let i = 0; i < worked.stitches.length; i++) tally.cm += cmOf[worked.stitches[i]!]! * Math.max(1, worked.edge.chains[i]!)
+  }
+  return draft.design.yarns.map(yarn => ({ yarn, ...used.get(yarn.id)! })).filter(({ stitches }) => stitches > 0)
+    .map(({ yarn, stitches, cm }) => ({ yarn, stitches, metres: (cm + 2 * END_CM) / 100 }))
+}

@@ -1,0 +1,65 @@
+import vuetify, { transformAssetUrls } from 'vite-plugin-vuetify'
+
+/** class-validator's decorators need the older decorator semantics in every compiler that meets them. */
+const tsconfigRaw = { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } }
+const decorators = { compilerOptions: { experimentalDecorators: true } }
+
+export default defineNuxtConfig({
+  modules: ['@pinia/nuxt', '@nuxt/eslint'],
+  ssr: false,
+  devtools: { enabled: false },
+  app: {
+    head: {
+      title: 'Fair Hollow',
+      htmlAttrs: { lang: 'en' },
+      meta: [
+        { name: 'viewport', content: 'width=device-width, initial-scale=1' },
+        { name: 'description', content: 'A bench for people who crochet bags in the round.' },
+      ],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+    },
+  },
+  css: [
+    '@fontsource-variable/atkinson-hyperlegible-next',
+    '@fontsource-variable/atkinson-hyperlegible-mono',
+    '@fontsource-variable/bricolage-grotesque',
+    'vuetify/styles',
+    '~/assets/main.css',
+  ],
+  build: { transpile: ['vuetify'] },
+  compatibilityDate: '2026-11-01',
+  nitro: {
+    compressPublicAssets: true,
+    moduleSideEffects: ['reflect-metadata'],
+    esbuild: { options: { tsconfigRaw } },
+    typescript: { tsConfig: decorators },
+    serverAssets: [
+      { baseName: 'migrations', dir: './db/migrations' },
+      { baseName: 'demo', dir: '../demo' },
+    ],
+  },
+  vite: {
+    vue: { template: { transformAssetUrls } },
+    esbuild: { tsconfigRaw },
+    worker: { format: 'es' },
+    optimizeDeps: { include: ['@mdi/js', 'class-transformer', 'class-validator', 'immer', 'reflect-metadata'] },
+  },
+  typescript: {
+    strict: true,
+    tsConfig: decorators,
+    sharedTsConfig: decorators,
+    nodeTsConfig: {
+      ...decorators,
+      include: ['../tests/**/*.ts', '../core/**/*.ts', '../cli/**/*.ts', '../bench/**/*.ts', '../vitest.config.ts', '../playwright*.config.ts'],
+    },
+  },
+  postcss: { plugins: { cssnano: false } },
+  telemetry: false,
+  hooks: {
+    'vite:extendConfig': (config) => {
+      // @ts-expect-error the type says readonly, the hook is there to write it
+      config.plugins.push(vuetify({ autoImport: true }))
+    },
+  },
+  eslint: { config: { stylistic: { semi: false, quotes: 'single', indent: 2 } } },
+})

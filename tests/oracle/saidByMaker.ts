@@ -1,0 +1,64 @@
+import { type Edge, foundation } from '../../core/round/edge'
+
+/** An edge of plain stitches, for speaking about. */
+export function edgeFor(count: number): Edge {
+  return foundation('stitch', count)
+}
+
+const NUMBERS = ['', '', 'twice', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen', 'twenty']
+
+interface Said { made: number, used: number }
+
+function timesOf(word: string): number {
+  const n = NUMBERS.indexOf(word.replace(' times', ''))
+  return n > 0 ? n : Number(word.replace(' times', ''))
+}
+
+/** One instruction as a maker takes it: how many stitches it makes and how many of the round below it uses. */
+function one(text: string, below: number): Said {
+  const match = /^(?:(\d+) )?(?:sc|hdc|dc|tr|htr|dtr) in (?:back and third loops of )?(.+)$/i.exec(text)
+  if (!match) throw new Error(`cannot read "${text}"`)
+  const by = Number(match[1] ?? 1)
+  const where = match[2]!
+  if (where === 'ring' || where.endsWith('ch from hook')) return { made: by, used: 1 }
+  if (where === 'same st') return { made: by, used: 0 }
+  if (where === 'each st around') return { made: by * below, used: below }
+  const n = Number(/next(?: (\d+))?$/.exec(where)![1] ?? 1)
+  return { made: by * n, used: n }
+}
+
+function list(text: string, below: number): Said {
+  return text.split(', ').map(item => one(item, below)).reduce((a, b) => ({ made: a.made + b.made, used: a.used + b.used }))
+}
+
+function body(text: string, below: number): Said {
+  const whole = /^(.*), (twice|\w+ times)$/.exec(text)
+  if (whole && !text.includes('[')) {
+    const inside = list(whole[1]!, below)
+    const times = timesOf(whole[2]!)
+    return { made: inside.made * times, used: inside.used * times }
+  }
+  const sum = { made: 0, used: 0 }
+  const pieces = text.split(/,? ?(\[[^\]]*\] (?:twice|\w+ times))/).filter(Boolean)
+  for (const piece of pieces) {
+    const repeated = /^\[(.*)\] (twice|\w+ times)$/.exec(piece)
+    const inside = list((repeated?.[1] ?? piece).replace(/^, /, ''), below)
+    const times = repeated ? timesOf(repeated[2]!) : 1
+    sum.made += inside.made * times
+    sum.used += inside.used * times
+  }
+  return sum
+}
+
+/**
+ * Reads a round's words the way a maker does, knowing nothing of steps: a check on the words from outside, for tests.
+ * A counting starting chain is a stitch of its own, standing on the first place.
+ */
+export function said(words: string, below: number): Said {
+  const clauses = words.split('; ')
+  const counts = clauses.some(clause => /count(s)? as first/.test(clause))
+  const steps = clauses.filter(clause => !/^(ch \d|skipped chs|join with)/i.test(clause))
+  const sum = steps.length > 0 ? body(steps.join('; '), below) : { made: 0, used: 0 }
+  const intoFoundation = below === 1
+  return { made: sum.made + (counts ? 1 : 0), used: sum.used + (counts && !intoFoundation ? 1 : 0) }
+}

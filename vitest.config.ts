@@ -1,0 +1,8 @@
+import { fileURLToPath } from 'node:url'
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  resolve: { alias: { '~~': fileURLToPath(new URL('.', import.meta.url)) } },
+  esbuild: { tsconfigRaw: JSON.stringify({ compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } }) as never },
+  test: { include: ['core/**/*.test.ts', 'tests/unit/**/*.test.ts', 'tests/server/**/*.test.ts'] },
+})
