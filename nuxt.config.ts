@@ -29,14 +29,11 @@ export default defineNuxtConfig({
   build: { transpile: ['vuetify'] },
   compatibilityDate: '2026-11-01',
   nitro: {
+    // @ts-expect-error Nitro knows it; the type that Nuxt falls back to leaves it out
     compressPublicAssets: true,
     moduleSideEffects: ['reflect-metadata'],
     esbuild: { options: { tsconfigRaw } },
     typescript: { tsConfig: decorators },
-    serverAssets: [
-      { baseName: 'migrations', dir: './db/migrations' },
-      { baseName: 'demo', dir: '../demo' },
-    ],
   },
   vite: {
     vue: { template: { transformAssetUrls } },

@@ -1,1 +1,3 @@
-<template><v-app><NuxtPage /></v-app></template>
+<template>
+  <v-app><NuxtPage /></v-app>
+</template>

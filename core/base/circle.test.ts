@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { BufferGeometry, ConeGeometry, EllipseCurve, Float32BufferAttribute, Vector3 } from 'three'
+import type { BufferGeometry, Float32BufferAttribute } from 'three'
+import { ConeGeometry, EllipseCurve, Vector3 } from 'three'
 import { describe, expect, it } from 'vitest'
 import { SEED } from '../../tests/arbitraries/designs'
 import { gaugeOf, type StitchSize } from '../gauge/gauge'

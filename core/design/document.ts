@@ -7,6 +7,7 @@ import { ROUND_STYLES } from '../round/style'
 import { BAND_KINDS } from '../wall/band'
 import { SOLID_STITCHES } from '../wall/solid'
 import { TURN_UPS } from '../wall/turnUp'
+import { DIAMETER_CM, HEIGHT_CM, HOOK_MM, INCREASES, MOST_BANDS, MOST_YARNS, PINNED_ROUNDS, STRANDS, SWATCH_CM, SWATCH_COUNT } from './bounds'
 import { DESIGN_VERSION, HANDS } from './design'
 import { Between, HexColour, OneOf, Text, Whole, WantedOrPinned, YarnId, YesNo } from './rules'
 
@@ -26,10 +27,10 @@ function Part(type: () => new () => object): PropertyDecorator {
 }
 
 class MeasuredDocument {
-  @Between(1, 1000) stitches!: number
-  @Between(1, 1000) rounds!: number
-  @Between(1, 200, 'cm') overCm!: number
-  @IsOptional() @Between(1, 200, 'cm') tallCm?: number
+  @Between(SWATCH_COUNT) stitches!: number
+  @Between(SWATCH_COUNT) rounds!: number
+  @Between(SWATCH_CM, 'cm') overCm!: number
+  @IsOptional() @Between(SWATCH_CM, 'cm') tallCm?: number
 }
 
 class MeasuredKindsDocument {
@@ -40,8 +41,8 @@ class MeasuredKindsDocument {
 }
 
 export class GaugeDocument {
-  @Between(0.5, 40, 'mm') hookMm!: number
-  @Whole(1, 12) strands: number = 1
+  @Between(HOOK_MM, 'mm') hookMm!: number
+  @Whole(STRANDS) strands: number = 1
   @Part(() => MeasuredKindsDocument) measured!: MeasuredKindsDocument
   @IsOptional() @YesNo() assumed?: boolean
   @IsOptional() @OneOf(['turned', 'unturned']) worked?: string
@@ -59,15 +60,15 @@ class RoundsDocument {
 }
 
 class RoundsPin {
-  @Whole(1, 1000) rounds!: number
+  @Whole(PINNED_ROUNDS) rounds!: number
 }
 
 class DiameterWant {
-  @Between(1, 150, 'cm') diameterCm!: number
+  @Between(DIAMETER_CM, 'cm') diameterCm!: number
 }
 
 class HeightWant {
-  @Between(0.2, 200, 'cm') heightCm!: number
+  @Between(HEIGHT_CM, 'cm') heightCm!: number
 }
 
 class DiscSizeDocument {
@@ -83,7 +84,7 @@ class HeightSizeDocument {
 class BaseDocument {
   @OneOf(BASE_FORMS) form!: string
   @OneOf(BASE_STITCHES) stitch: string = 'sc'
-  @ValidateIf((base: BaseDocument) => base.increases !== 'by-gauge') @Whole(3, 48) increases: number | string = 'by-gauge'
+  @ValidateIf((base: BaseDocument) => base.increases !== 'by-gauge') @Whole(INCREASES) increases: number | string = 'by-gauge'
   @WantedOrPinned() @Part(() => DiscSizeDocument) size!: DiscSizeDocument
   @OneOf(CIRCLE_STARTS) start: string = 'ring'
   @OneOf(PLACINGS) placing: string = 'stacked'
@@ -101,7 +102,7 @@ class BandDocument {
 /** A design as it is written to a file. */
 export class DesignDocument {
   @OneOf(['design']) fairHollow!: string
-  @Whole(DESIGN_VERSION, DESIGN_VERSION) version!: number
+  @Whole({ least: 1, most: DESIGN_VERSION }) version!: number
   @Text(1, 80) name!: string
   @Text(0, 4000) note: string = ''
   @OneOf(HANDS) hands: string = 'right'
@@ -109,14 +110,14 @@ export class DesignDocument {
   @Part(() => GaugeDocument) gauge!: GaugeDocument
 
   @IsArray({ message: 'must be a list of yarns' }) @ArrayMinSize(1, { message: 'must name at least one yarn' })
-  @ArrayMaxSize(12, { message: 'must hold at most 12 yarns' }) @ValidateNested({ each: true, ...nested }) @Type(() => YarnDocument)
+  @ArrayMaxSize(MOST_YARNS, { message: `must hold at most ${MOST_YARNS} yarns` }) @ValidateNested({ each: true, ...nested }) @Type(() => YarnDocument)
   yarns: YarnDocument[] = [new YarnDocument()]
 
   @Part(() => RoundsDocument) rounds: RoundsDocument = new RoundsDocument()
   @Part(() => BaseDocument) base!: BaseDocument
   @OneOf(TURN_UPS) turnUp: string = 'plain'
 
-  @IsArray({ message: 'must be a list of bands' }) @ArrayMaxSize(40, { message: 'must hold at most 40 bands' })
+  @IsArray({ message: 'must be a list of bands' }) @ArrayMaxSize(MOST_BANDS, { message: `must hold at most ${MOST_BANDS} bands` })
   @ValidateNested({ each: true, ...nested }) @Type(() => BandDocument)
   wall: BandDocument[] = []
 }
@@ -124,7 +125,7 @@ export class DesignDocument {
 /** A swatch as it is written to a file. */
 export class SwatchFile {
   @OneOf(['swatch']) fairHollow!: string
-  @Whole(1, 1) version!: number
+  @Whole({ least: 1, most: 1 }) version!: number
   @Text(1, 80) name!: string
   @Text(0, 4000) note: string = ''
   @Text(0, 120) yarn: string = ''

@@ -51,7 +51,9 @@ describe('edits', () => {
     const start = newDesign('Pouch')
     let state = { design: start, history: NO_HISTORY }
     for (const diameterCm of [1, 15, 150]) {
-      const { design, edit: made } = edit(state.design, 'Diameter', (d) => { d.base.size = { want: { diameterCm } } }, 'base.size')
+      const { design, edit: made } = edit(state.design, 'Diameter', (d) => {
+        d.base.size = { want: { diameterCm } }
+      }, 'base.size')
       state = { design, history: record(state.history, made!) }
     }
     expect(state.history.past).toHaveLength(1)

@@ -2,6 +2,7 @@ import 'reflect-metadata'
 import { instanceToPlain, plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import { FABRIC_KINDS } from '../stitch/dictionary'
+import { STITCH_CM } from './bounds'
 import type { Design, DesignGauge, SwatchDocument } from './design'
 import { DesignDocument, SwatchFile } from './document'
 import { isFromTheFuture, migrate } from './migrate'
@@ -13,9 +14,6 @@ export interface Problem {
 }
 
 export type Reading<Document> = { readonly ok: true, readonly document: Document } | { readonly ok: false, readonly problems: readonly Problem[] }
-
-/** Stitches narrower or wider than this are a slip of the pen, whatever the yarn (from memory). */
-const STITCH_CM = { least: 0.05, most: 12 }
 
 function problemsOf(errors: readonly ValidationError[], above = ''): Problem[] {
   return errors.flatMap((error) => {

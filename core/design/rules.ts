@@ -1,5 +1,6 @@
 import 'reflect-metadata'
 import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Matches, MaxLength, Max, Min, MinLength, ValidateBy } from 'class-validator'
+import type { Bounds } from './bounds'
 
 /*
  * The rules a field of a document can have, each with one message that says what to change. Messages are read behind
@@ -13,13 +14,13 @@ function all(...rules: Rule[]): Rule {
 }
 
 /** A number within bounds. */
-export function Between(min: number, max: number, unit = ''): Rule {
+export function Between({ least: min, most: max }: Bounds, unit = ''): Rule {
   const message = `must be a number from ${min} to ${max}${unit && ` (${unit})`}`
   return all(IsNumber({}, { message }), Min(min, { message }), Max(max, { message }))
 }
 
 /** A whole number within bounds. */
-export function Whole(min: number, max: number): Rule {
+export function Whole({ least: min, most: max }: Bounds): Rule {
   const message = `must be a whole number from ${min} to ${max}`
   return all(IsInt({ message }), Min(min, { message }), Max(max, { message }))
 }

@@ -160,8 +160,14 @@ function slowly(steps: readonly Step[], count: number): { from: number[], left: 
   let at = 0
   const go = (list: readonly Step[]): void => list.forEach((step) => {
     if (step.do === 'stitch') for (let i = 0; i < step.times; i++) from.push(at++)
-    if (step.do === 'group') { step.steps.forEach(part => part.do === 'stitch' && from.push(...Array(part.times).fill(at) as number[])); at++ }
-    if (step.do === 'together') { from.push(at); at += step.over }
+    if (step.do === 'group') {
+      for (const part of step.steps) if (part.do === 'stitch') from.push(...Array<number>(part.times).fill(at))
+      at++
+    }
+    if (step.do === 'together') {
+      from.push(at)
+      at += step.over
+    }
     if (step.do === 'skip') at += step.places
     if (step.do === 'repeat') for (let i = 0; i < step.times; i++) go(step.steps)
   })

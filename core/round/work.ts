@@ -53,13 +53,13 @@ export interface Worked {
 }
 
 /** Why a round does not come out on its edge. */
-export type WorkError =
-  | { readonly code: 'ran-out', readonly made: number, readonly places: number }
-  | { readonly code: 'left-over', readonly left: number, readonly places: number }
-  | { readonly code: 'no-space', readonly made: number }
-  | { readonly code: 'nothing-skipped', readonly made: number }
-  | { readonly code: 'nothing-before', readonly made: number }
-  | { readonly code: 'empty' }
+export type WorkError
+  = | { readonly code: 'ran-out', readonly made: number, readonly places: number }
+    | { readonly code: 'left-over', readonly left: number, readonly places: number }
+    | { readonly code: 'no-space', readonly made: number }
+    | { readonly code: 'nothing-skipped', readonly made: number }
+    | { readonly code: 'nothing-before', readonly made: number }
+    | { readonly code: 'empty' }
 
 export type WorkResult = { readonly ok: true, readonly worked: Worked } | { readonly ok: false, readonly error: WorkError }
 
@@ -155,11 +155,12 @@ class Hook {
     to[at] = last
   }
 
-  private makeChains(run: number): void {
+  private makeChains(run: number): true {
     const before = Math.max(this.used, 0)
     this.make(CHAIN_STITCH, 0, before, Math.max(this.placeAt(Math.min(this.reading, this.on.count - 1)), 0))
     kinds[this.made - 1] = SPACE
     chains[this.made - 1] = run
+    return true
   }
 
   /** Puts the finger on what an aim means and says which place that is; -1 and an error if there is none. */
@@ -269,7 +270,7 @@ class Hook {
       case 'group': return this.group(step)
       case 'together': return this.drawTogether(step.kind, step.over, step.loop)
       case 'skip': return this.pass(step.places)
-      case 'chain': this.makeChains(step.chains); return true
+      case 'chain': return this.makeChains(step.chains)
       case 'repeat':
         for (let i = 0; i < step.times; i++) if (!this.run(step.steps)) return false
         return true
@@ -359,4 +360,3 @@ export function kindAt(worked: Worked, made: number): StitchKind {
 export function sharesPlace(worked: Worked, made: number): boolean {
   return made > 0 && worked.edge.from[made] === worked.edge.from[made - 1] && worked.edge.to[made] === worked.edge.to[made - 1]
 }
-

@@ -1,0 +1,18 @@
+/** Least and most of a number in a document: files, requests and the page's fields all keep to these. */
+export interface Bounds {
+  readonly least: number
+  readonly most: number
+}
+
+export const HOOK_MM: Bounds = { least: 0.5, most: 40 }
+export const STRANDS: Bounds = { least: 1, most: 12 }
+export const SWATCH_COUNT: Bounds = { least: 1, most: 1000 }
+export const SWATCH_CM: Bounds = { least: 1, most: 200 }
+export const DIAMETER_CM: Bounds = { least: 1, most: 150 }
+export const HEIGHT_CM: Bounds = { least: 0.2, most: 200 }
+export const INCREASES: Bounds = { least: 3, most: 48 }
+export const PINNED_ROUNDS: Bounds = { least: 1, most: 1000 }
+/** Stitches narrower or wider than this are a slip of the pen, whatever the yarn (from memory). */
+export const STITCH_CM: Bounds = { least: 0.05, most: 12 }
+export const MOST_BANDS = 40
+export const MOST_YARNS = 12

@@ -1,0 +1,9 @@
+import { designs } from '../../db/shelves'
+import { refuseUnknown } from '../../requests/refuse'
+
+/** Throws a design away. */
+export default defineEventHandler((event) => {
+  if (!designs().remove(getRouterParam(event, 'id')!)) refuseUnknown('design')
+  setResponseStatus(event, 204)
+  return null
+})

@@ -1,0 +1,13 @@
+import { readDesign } from '../../../core/design/read'
+import { designs } from '../../db/shelves'
+import { asked, SaveRequest } from '../../requests/asked'
+import { jsonBody } from '../../requests/body'
+import { refuseOvertaken, refuseUnknown, soundOr422 } from '../../requests/refuse'
+
+/** Saves a design over the revision it started from. */
+export default defineEventHandler(async (event) => {
+  const { revision, document } = asked(SaveRequest, await jsonBody(event))
+  const saved = designs().save(getRouterParam(event, 'id')!, revision, soundOr422(readDesign(document)))
+  if (saved.kept) return { revision: saved.revision, updatedAt: saved.updatedAt }
+  return saved.why === 'gone' ? refuseUnknown('design') : refuseOvertaken('design')
+})

@@ -1,0 +1,4 @@
+import { designs } from '../../db/shelves'
+
+/** Every design, the last changed first. */
+export default defineEventHandler(() => designs().list())

@@ -1,0 +1,12 @@
+import designsAndSwatches from './001-designs-and-swatches.sql'
+
+/** A numbered change of the tables. */
+export interface Migration {
+  readonly number: number
+  readonly sql: string
+}
+
+/** Every change of the tables, in order and without gaps. */
+export const MIGRATIONS: readonly Migration[] = [
+  { number: 1, sql: designsAndSwatches },
+]

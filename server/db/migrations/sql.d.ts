@@ -1,0 +1,5 @@
+/** Migrations are read in as text by the build. */
+declare module '*.sql' {
+  const text: string
+  export default text
+}

@@ -1,0 +1,27 @@
+import 'reflect-metadata'
+import { plainToInstance } from 'class-transformer'
+import { validateSync } from 'class-validator'
+import { OneOf, Whole } from '../../core/design/rules'
+import { EXPORTS, type ExportAs } from '../../core/export/exportDraft'
+import type { Terms } from '../../core/stitch/dictionary'
+import { refuseProblems } from './refuse'
+
+/** A save: which revision it started from, and the document. */
+export class SaveRequest {
+  @Whole({ least: 1, most: Number.MAX_SAFE_INTEGER }) revision!: number
+  document!: unknown
+}
+
+/** An export: in which form and vocabulary; `design` is the open document itself. */
+export class ExportQuery {
+  @OneOf([...EXPORTS, 'design']) as: ExportAs | 'design' = 'text'
+  @OneOf(['us', 'uk']) terms: Terms = 'us'
+}
+
+/** What a request asked, checked by its class; answers 422 naming the fields that are off. */
+export function asked<R extends object>(type: new () => R, input: unknown): R {
+  const plain = typeof input === 'object' && input !== null && !Array.isArray(input) ? input : {}
+  const request = plainToInstance(type, plain, { exposeDefaultValues: true })
+  const problems = validateSync(request).map(({ property, constraints }) => ({ field: property, message: Object.values(constraints ?? {})[0] ?? 'is off' }))
+  return problems.length > 0 ? refuseProblems(problems) : request
+}

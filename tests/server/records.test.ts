@@ -1,0 +1,106 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import type { Design } from '../../core/design/design'
+import { newDesign } from '../../core/design/starter'
+import { draft } from '../../core/draft/draft'
+import { open } from '../../server/db/connection'
+import { DEMO_DESIGNS, layOutDemoWorld } from '../../server/db/demoWorld'
+import { shelf } from '../../server/db/documents'
+import { migrate } from '../../server/db/migrate'
+import { MIGRATIONS } from '../../server/db/migrations'
+
+let folder: string
+let path: string
+
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'fair-hollow-'))
+  path = join(folder, 'deep', 'records.sqlite')
+})
+afterEach(() => rmSync(folder, { recursive: true }))
+
+describe('the records', () => {
+  it('are written ahead, synced in full, with foreign keys', () => {
+    const db = open(path)
+    expect(db.pragma('journal_mode', { simple: true })).toBe('wal')
+    expect(db.pragma('synchronous', { simple: true })).toBe(2)
+    expect(db.pragma('foreign_keys', { simple: true })).toBe(1)
+    db.close()
+  })
+
+  it('keep a design through closing and opening', () => {
+    const db = open(path)
+    const { id } = shelf<Design>(db, 'designs').add(newDesign('Pouch'))
+    db.close()
+    const again = open(path)
+    expect(shelf<Design>(again, 'designs').find(id)!.document).toEqual(newDesign('Pouch'))
+    again.close()
+  })
+
+  it('save over the revision a save started from, and no other', () => {
+    const db = open(':memory:')
+    const designs = shelf<Design>(db, 'designs')
+    const { id } = designs.add(newDesign('Pouch'))
+    expect(designs.save(id, 1, newDesign('Second'))).toMatchObject({ kept: true, revision: 2 })
+    expect(designs.save(id, 1, newDesign('Third'))).toEqual({ kept: false, why: 'overtaken' })
+    expect(designs.find(id)!.document.name).toBe('Second')
+    expect(designs.remove(id)).toBe(true)
+    expect(designs.remove(id)).toBe(false)
+    expect(designs.save(id, 2, newDesign('Fourth'))).toEqual({ kept: false, why: 'gone' })
+  })
+
+  it('list the last changed first', async () => {
+    const designs = shelf<Design>(open(':memory:'), 'designs')
+    const first = designs.add(newDesign('First'))
+    designs.add(newDesign('Second'))
+    await new Promise(done => setTimeout(done, 5))
+    designs.save(first.id, 1, newDesign('First, changed'))
+    expect(designs.list().map(({ document }) => document.name)).toEqual(['First, changed', 'Second'])
+  })
+})
+
+describe('migrations', () => {
+  it('run once each, and leave a database of this version alone', () => {
+    const db = open(path)
+    expect(db.pragma('user_version', { simple: true })).toBe(MIGRATIONS.length)
+    expect(() => migrate(db, MIGRATIONS)).not.toThrow()
+    db.close()
+  })
+
+  it('refuse a gap, and a database from a later version', () => {
+    const db = open(path)
+    expect(() => migrate(db, [...MIGRATIONS, { number: MIGRATIONS.length + 2, sql: '' }])).toThrow('is missing')
+    db.pragma('user_version = 99')
+    expect(() => migrate(db, MIGRATIONS)).toThrow('of version 99')
+    db.close()
+  })
+
+  it('leave nothing half done when one fails', () => {
+    const db = open(path)
+    const broken = [...MIGRATIONS, { number: MIGRATIONS.length + 1, sql: 'CREATE TABLE half (a); CREATE TABLE designs (a);' }]
+    expect(() => migrate(db, broken)).toThrow()
+    expect(db.pragma('user_version', { simple: true })).toBe(MIGRATIONS.length)
+    expect(db.prepare('SELECT count(*) AS n FROM sqlite_master WHERE name = \'half\'').get()).toEqual({ n: 0 })
+    db.close()
+  })
+})
+
+describe('the demo world', () => {
+  it('is laid out once, and stays away once thrown away', () => {
+    const db = open(':memory:')
+    layOutDemoWorld(db)
+    const designs = shelf<Design>(db, 'designs')
+    expect(designs.list()).toHaveLength(DEMO_DESIGNS.length)
+    designs.list().forEach(({ id }) => designs.remove(id))
+    layOutDemoWorld(db)
+    expect(designs.list()).toHaveLength(0)
+  })
+
+  it('drafts without a stop or a caution', () => {
+    for (const design of DEMO_DESIGNS) {
+      const heavy = draft(design).findings.filter(({ weight }) => weight === 'stop' || weight === 'caution')
+      expect(heavy, design.name).toEqual([])
+    }
+  })
+})
