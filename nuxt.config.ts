@@ -1,3 +1,4 @@
+import { sqlAsText } from './scripts/sqlAsText.mjs'
 import vuetify, { transformAssetUrls } from 'vite-plugin-vuetify'
 
 /** class-validator's decorators need the older decorator semantics in every compiler that meets them. */
@@ -7,6 +8,7 @@ const decorators = { compilerOptions: { experimentalDecorators: true } }
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@nuxt/eslint'],
   ssr: false,
+  components: [{ path: '~/components', pathPrefix: false }],
   devtools: { enabled: false },
   app: {
     head: {
@@ -29,8 +31,8 @@ export default defineNuxtConfig({
   build: { transpile: ['vuetify'] },
   compatibilityDate: '2026-11-01',
   nitro: {
-    // @ts-expect-error Nitro knows it; the type that Nuxt falls back to leaves it out
     compressPublicAssets: true,
+    rollupConfig: { output: {}, plugins: [sqlAsText()] },
     moduleSideEffects: ['reflect-metadata'],
     esbuild: { options: { tsconfigRaw } },
     typescript: { tsConfig: decorators },

@@ -1,3 +1,31 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watchEffect } from 'vue'
+import { useTheme } from 'vuetify'
+import { useWays } from '~/stores/ways'
+
+const ways = useWays()
+const theme = useTheme()
+const machineIsDark = ref(false)
+const lit = computed(() => ways.light === 'machine' ? (machineIsDark.value ? 'dark' : 'light') : ways.light)
+watchEffect(() => theme.change(lit.value))
+
+onMounted(() => {
+  const asked = window.matchMedia('(prefers-color-scheme: dark)')
+  machineIsDark.value = asked.matches
+  asked.addEventListener('change', ({ matches }) => (machineIsDark.value = matches))
+})
+</script>
+
 <template>
-  <v-app><NuxtPage /></v-app>
+  <v-app>
+    <TopBar class="not-on-paper" />
+    <main class="page">
+      <NuxtPage />
+    </main>
+  </v-app>
 </template>
+
+<style>
+.page { padding-top: 3.25rem; min-height: 100dvh; }
+@media print { .page { padding-top: 0; } }
+</style>

@@ -44,14 +44,14 @@ function n(value: number): string {
 export function coursePath(course: Course): string {
   const half = Math.floor(course.stitches / 2)
   const top = -(course.bottomCm + course.heightCm * 0.94)
-  const neck = -(course.bottomCm + course.heightCm * (course.kind === 'sc' ? 0.1 : 0.6))
+  const neck = -(course.bottomCm + course.heightCm * (course.kind === 'sc' ? 0.16 : 0.6))
   const foot = -(course.bottomCm + course.heightCm * 0.04)
   const xAt = (stitch: number) => -course.radiusCm * Math.cos((Math.PI * stitch) / half)
   let path = ''
   for (let i = 0; i < half; i++) {
-    const left = xAt(i + 0.12)
+    const left = xAt(i + 0.04)
     const middle = xAt(i + 0.5)
-    const right = xAt(i + 0.88)
+    const right = xAt(i + 0.96)
     path += `M${n(left)} ${n(top)}L${n(middle)} ${n(neck)}L${n(right)} ${n(top)}`
     if (course.kind !== 'sc') path += `M${n(middle)} ${n(neck)}V${n(foot)}`
   }

@@ -6,10 +6,10 @@ export type Units = 'cm' | 'in'
 /** Centimetres in an inch: exact by the international yard and pound agreement of 1959. */
 export const CM_PER_INCH = 2.54
 
-const EIGHTHS = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'] as const
+const EIGHTHS = ['', '1/8', '1/4', '3/8', '1/2', '5/8', '3/4', '7/8'] as const
 
 /**
- * Inches as makers read them off a tape: whole inches and eighths, `4 ¾`.
+ * Inches as makers read them off a tape: whole inches and eighths, `4 3/4`.
  * A length under a sixteenth of an inch reads `0`.
  */
 export function inEighths(cm: number): string {
@@ -32,13 +32,13 @@ export function figure(cm: number, units: Units): string {
   return units === 'in' ? inEighths(cm) : inMillimetreSteps(cm)
 }
 
-/** `12.4 cm` or `4 ⅞ in`. */
+/** `12.4 cm` or `4 7/8 in`. */
 export function formatCm(cm: number, units: Units): string {
   return `${figure(cm, units)} ${units}`
 }
 
 /**
- * A length with its uncertainty: `26 ± 0.6 cm`, `10 ¼ ± ¼ in`. The uncertainty rounds up, never to nothing:
+ * A length with its uncertainty: `26 ± 0.6 cm`, `10 1/4 ± 1/4 in`. The uncertainty rounds up, never to nothing:
  * a millimetre, or an eighth of an inch, is the least a tape can promise.
  */
 export function formatLength(length: Length, units: Units): string {

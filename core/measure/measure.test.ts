@@ -18,13 +18,13 @@ describe('lengths', () => {
 })
 
 describe('formatting', () => {
-  it.each([[26, 'cm', '26'], [12.38, 'cm', '12.4'], [-0.01, 'cm', '0'], [2.54, 'in', '1'], [12.38, 'in', '4 ⅞'], [0.3175, 'in', '⅛'], [0.05, 'in', '0'], [-6.35, 'in', '-2 ½']] as const)(
+  it.each([[26, 'cm', '26'], [12.38, 'cm', '12.4'], [-0.01, 'cm', '0'], [2.54, 'in', '1'], [12.38, 'in', '4 7/8'], [0.3175, 'in', '1/8'], [0.05, 'in', '0'], [-6.35, 'in', '-2 1/2']] as const)(
     '%s cm in %s reads %s', (cm, units, said) => expect(figure(cm, units)).toBe(said))
 
   it('never promises more than a tape can', () => {
     expect(formatLength({ cm: 26, plusMinusCm: 0.6 }, 'cm')).toBe('26 ± 0.6 cm')
     expect(formatLength({ cm: 26, plusMinusCm: 0.01 }, 'cm')).toBe('26 ± 0.1 cm')
-    expect(formatLength({ cm: 26, plusMinusCm: 0.01 }, 'in')).toBe('10 ¼ ± ⅛ in')
+    expect(formatLength({ cm: 26, plusMinusCm: 0.01 }, 'in')).toBe('10 1/4 ± 1/8 in')
     expect(formatLength(exactly(26), 'cm')).toBe('26 cm')
   })
 

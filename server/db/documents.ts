@@ -38,7 +38,7 @@ function kept<D>(row: Row): Kept<D> {
 /** A shelf of documents that have a name: designs and swatches stand in tables of the same shape. */
 export function shelf<D extends { readonly name: string }>(db: Database.Database, table: 'designs' | 'swatches'): Shelf<D> {
   const columns = 'id, document, revision, created_at, updated_at'
-  const list = db.prepare<[], Row>(`SELECT ${columns} FROM ${table} ORDER BY updated_at DESC, id`)
+  const list = db.prepare<[], Row>(`SELECT ${columns} FROM ${table} ORDER BY updated_at DESC, rowid DESC`)
   const find = db.prepare<[string], Row>(`SELECT ${columns} FROM ${table} WHERE id = ?`)
   const add = db.prepare<[string, string, string, string, string]>(`INSERT INTO ${table} (id, name, document, created_at, updated_at) VALUES (?, ?, ?, ?, ?)`)
   const save = db.prepare<[string, string, string, string, number]>(

@@ -1,4 +1,6 @@
-import designsAndSwatches from './001-designs-and-swatches.sql'
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- tests and the page's types meet this file outside the server's project
+/// <reference path="./sql.d.ts" />
+import designsAndSwatches from './001-designs-and-swatches.sql?text'
 
 /** A numbered change of the tables. */
 export interface Migration {

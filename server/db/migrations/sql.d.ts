@@ -1,5 +1,5 @@
 /** Migrations are read in as text by the build. */
-declare module '*.sql' {
+declare module '*.sql?text' {
   const text: string
   export default text
 }

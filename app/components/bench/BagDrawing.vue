@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Draft } from '~~/core/draft/draft'
+import { useBox } from '~/composables/useBox'
+import { spreadLabels } from '~/composables/spreadLabels'
+
+/** The bag drawn to scale and standing on a tape: elevation above, floor below, every part labelled. It is the menu. */
+const props = defineProps<{ draft: Draft, selected: string }>()
+const emit = defineEmits<{ select: [part: string] }>()
+
+const box = ref<HTMLElement>()
+const { width, height } = useBox(box)
+
+const LABELS_PX = 218
+const TAPE_PX = 20
+const TOP_PX = 22
+const BETWEEN_PX = 52
+const BELOW_PX = 14
+
+const narrow = computed(() => width.value < 620)
+const tallCm = computed(() => Math.max(props.draft.sizes.height.cm, 0.1))
+const floorCm = computed(() => Math.max(props.draft.sizes.diameter.cm, 0.1))
+const wideCm = computed(() => Math.max(floorCm.value, props.draft.sizes.mouth.cm / Math.PI))
+
+const scale = computed(() => {
+  const across = width.value - 2 * TAPE_PX - 24 - (narrow.value ? 0 : LABELS_PX)
+  const up = height.value - TOP_PX - BETWEEN_PX - BELOW_PX
+  return Math.max(0.5, Math.min(across / (wideCm.value + 1), up / (tallCm.value + floorCm.value), 60))
+})
+const middleX = computed(() => {
+  const drawn = wideCm.value * scale.value
+  const room = width.value - (narrow.value ? 0 : LABELS_PX)
+  return Math.max(drawn / 2 + 2 * TAPE_PX + 12, room / 2 + TAPE_PX / 2)
+})
+const usedPx = computed(() => TOP_PX + BETWEEN_PX + BELOW_PX + (tallCm.value + floorCm.value) * scale.value)
+const spareY = computed(() => Math.max(0, (height.value - usedPx.value) / 2))
+const floorY = computed(() => spareY.value + TOP_PX + tallCm.value * scale.value)
+const planY = computed(() => floorY.value + BETWEEN_PX + (floorCm.value / 2) * scale.value)
+const halfPx = computed(() => (wideCm.value / 2) * scale.value)
+
+/** Where each part's label points: the middle of its band, or of the floor below. */
+const labels = computed(() => {
+  let bottom = 0
+  const pointed = props.draft.parts.map((part) => {
+    if (part.id === 'base') return { part, y: planY.value, x: middleX.value + (floorCm.value / 2) * scale.value }
+    const middle = bottom + part.size.height.cm / 2
+    bottom += part.size.height.cm
+    return { part, y: floorY.value - middle * scale.value, x: middleX.value + (part.size.circumference.cm / Math.PI / 2) * scale.value }
+  }).reverse()
+  const placed = spreadLabels(pointed.map(({ y }) => y), 56, 24, Math.max(60, height.value - 30))
+  return pointed.map((label, i) => ({ ...label, labelY: placed[i]! }))
+})
+const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + halfPx.value + 44))
+</script>
+
+<template>
+  <div
+    class="drawing"
+    :class="{ narrow }"
+  >
+    <div
+      ref="box"
+      class="canvas"
+    >
+      <svg
+        v-if="width > 0"
+        :width="width"
+        :height="height"
+        role="img"
+        :aria-label="`${draft.design.name}, drawn to scale: the standing bag above, its floor below`"
+      >
+        <TapeMeasure
+          upright
+          :length-cm="tallCm"
+          :scale="scale"
+          :units="draft.design.units"
+          :transform="`translate(${middleX - halfPx - 12} ${floorY})`"
+        />
+        <TapeMeasure
+          :length-cm="wideCm"
+          :scale="scale"
+          :units="draft.design.units"
+          :transform="`translate(${middleX - halfPx} ${floorY + 3})`"
+        />
+        <g :transform="`translate(${middleX} ${floorY}) scale(${scale})`">
+          <BagElevation
+            :draft="draft"
+            :scale="scale"
+            :selected="selected"
+            @select="emit('select', $event)"
+          />
+        </g>
+        <g
+          :transform="`translate(${middleX} ${planY}) scale(${scale})`"
+          class="floor"
+          @click="emit('select', 'base')"
+        >
+          <FloorPlan
+            :draft="draft"
+            :scale="scale"
+            :selected="selected === 'base'"
+          />
+        </g>
+        <g
+          v-if="!narrow"
+          class="leaders"
+        >
+          <path
+            v-for="{ part, x, y, labelY } in labels"
+            :key="part.id"
+            :class="{ chosen: part.id === selected }"
+            :d="`M${x + 3} ${y}L${(x + labelX) / 2 + 6} ${y}L${labelX - 6} ${labelY}`"
+          />
+        </g>
+      </svg>
+    </div>
+    <nav
+      class="labels"
+      aria-label="Parts of the bag, from the top down"
+    >
+      <PartLabel
+        v-for="{ part, labelY } in labels"
+        :key="part.id"
+        :part="part"
+        :units="draft.design.units"
+        :chosen="part.id === selected"
+        :style="narrow ? {} : { position: 'absolute', left: `${labelX}px`, top: `${labelY - 25}px`, width: `${LABELS_PX - 10}px` }"
+        @click="emit('select', part.id)"
+      />
+    </nav>
+  </div>
+</template>
+
+<style scoped>
+.drawing { position: relative; height: 100%; min-height: 0; display: flex; flex-direction: column; }
+.canvas { flex: 1; min-height: 0; overflow: hidden; }
+svg { display: block; }
+.floor { cursor: pointer; }
+.leaders path { fill: none; stroke: var(--strong-line); stroke-width: 1; }
+.leaders .chosen { stroke: var(--accent); stroke-width: 2; }
+.narrow .labels { display: flex; gap: 0.4rem; overflow-x: auto; padding: 0.4rem 0.7rem; scrollbar-width: thin; }
+.narrow .canvas { min-height: 22rem; }
+</style>

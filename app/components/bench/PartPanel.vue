@@ -1,0 +1,78 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { useBench } from '~/stores/bench'
+
+/** What a part is asked for, what it comes to and what to watch: three blocks, always in this order. */
+const bench = useBench()
+
+const draft = computed(() => bench.draft!)
+const part = computed(() => draft.value.parts.find(({ id }) => id === bench.selected))
+const bandIndex = computed(() => bench.selected.startsWith('wall.') ? Number(bench.selected.slice(5)) : -1)
+const band = computed(() => draft.value.design.wall[bandIndex.value])
+const title = computed(() => part.value?.name ?? (bench.selected === 'bag' ? 'The whole bag' : band.value ? `Wall ${bandIndex.value + 1}` : 'The whole bag'))
+const findings = computed(() => part.value ? part.value.findings : draft.value.findings)
+</script>
+
+<template>
+  <aside
+    class="panel"
+    aria-label="The part in hand"
+  >
+    <header>
+      <h2>{{ title }}</h2>
+      <v-btn
+        v-if="bench.selected !== 'bag'"
+        size="small"
+        @click="bench.selected = 'bag'"
+      >
+        The whole bag
+      </v-btn>
+    </header>
+    <section aria-labelledby="want">
+      <h3
+        id="want"
+        class="ruled"
+      >
+        What you want
+      </h3>
+      <WantBase v-if="bench.selected === 'base'" />
+      <WantTurnUp v-else-if="bench.selected === 'turnUp'" />
+      <WantBand
+        v-else-if="band"
+        :key="bandIndex"
+        :band="band"
+        :index="bandIndex"
+      />
+      <WantBag v-else />
+    </section>
+    <section aria-labelledby="work">
+      <h3
+        id="work"
+        class="ruled"
+      >
+        What you'll work
+      </h3>
+      <WorkBlock
+        :draft="draft"
+        :part="part"
+      />
+    </section>
+    <section aria-labelledby="watch">
+      <h3
+        id="watch"
+        class="ruled"
+      >
+        What to watch
+      </h3>
+      <WatchBlock
+        :findings="findings"
+        @fix="bench.applyFix"
+      />
+    </section>
+  </aside>
+</template>
+
+<style scoped>
+.panel { display: flex; flex-direction: column; gap: 1.4rem; padding: 1.1rem 1.2rem 1.6rem; }
+header { display: flex; align-items: baseline; justify-content: space-between; gap: 0.5rem; }
+</style>

@@ -1,0 +1,64 @@
+<script setup lang="ts">
+import { mdiAlert, mdiAlertOctagon, mdiCheck, mdiEyeOutline } from '@mdi/js'
+import type { Finding, Fix, Weight } from '~~/core/part/finding'
+
+/** Findings, the heaviest first, each with the fix it offers. */
+const props = defineProps<{ findings: readonly Finding[] }>()
+const emit = defineEmits<{ fix: [fix: Fix] }>()
+
+const LOOKS: Record<Weight, { icon: string, word: string }> = {
+  stop: { icon: mdiAlertOctagon, word: 'Stopped' },
+  caution: { icon: mdiAlert, word: 'Take care' },
+  watch: { icon: mdiEyeOutline, word: 'Keep an eye' },
+  note: { icon: mdiCheck, word: 'Good to know' },
+}
+const ORDER: readonly Weight[] = ['stop', 'caution', 'watch', 'note']
+const sorted = () => [...props.findings].sort((a, b) => ORDER.indexOf(a.weight) - ORDER.indexOf(b.weight))
+</script>
+
+<template>
+  <p
+    v-if="findings.length === 0"
+    class="soft"
+  >
+    Nothing stands out here.
+  </p>
+  <ul
+    v-else
+    class="findings"
+  >
+    <li
+      v-for="finding in sorted()"
+      :key="`${finding.part}-${finding.code}`"
+      :class="finding.weight"
+      :data-code="finding.code"
+    >
+      <v-icon
+        :icon="LOOKS[finding.weight].icon"
+        size="20"
+      />
+      <div>
+        <strong>{{ LOOKS[finding.weight].word }}</strong>
+        <p>{{ finding.what }}</p>
+        <v-btn
+          v-if="finding.fix"
+          variant="tonal"
+          color="primary"
+          size="small"
+          @click="emit('fix', finding.fix)"
+        >
+          {{ finding.fix.label }}
+        </v-btn>
+      </div>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.findings { list-style: none; margin: 0; padding: 0; display: flex; flex-direction: column; gap: 0.9rem; }
+li { display: flex; gap: 0.6rem; }
+p { margin: 0.1rem 0 0.45rem; line-height: 1.4; font-size: 0.95rem; }
+.note .v-icon { color: rgb(var(--v-theme-success)); }
+.watch .v-icon { color: rgb(var(--v-theme-warning)); }
+.caution .v-icon, .stop .v-icon { color: rgb(var(--v-theme-error)); }
+</style>

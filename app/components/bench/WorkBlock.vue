@@ -1,0 +1,81 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Draft, DraftPart } from '~~/core/draft/draft'
+import { formatLength } from '~~/core/measure/format'
+import { patternOf } from '~~/core/words/pattern'
+import { useWays } from '~/stores/ways'
+
+/** What a part, or the whole bag, comes to: counts and sizes first, then the words. */
+const props = defineProps<{ draft: Draft, part?: DraftPart }>()
+const ways = useWays()
+
+const units = computed(() => props.draft.design.units)
+const pattern = computed(() => patternOf(props.draft, ways.terms))
+const section = computed(() => pattern.value.sections.find(({ part }) => part === props.part?.id))
+const figures = computed(() => {
+  const { part, draft } = props
+  if (!part) {
+    return [
+      ['Floor', formatLength(draft.sizes.diameter, units.value)],
+      ['Lies flat, wide', formatLength(draft.sizes.flatWidth, units.value)],
+      ['Tall', formatLength(draft.sizes.height, units.value)],
+      ['Mouth, around', formatLength(draft.sizes.mouth, units.value)],
+    ]
+  }
+  const { size, rounds, edge } = part
+  return [
+    ['Rounds', String(rounds.length)],
+    ['Stitches at its edge', String(edge.count)],
+    size.diameter ? ['Across', formatLength(size.diameter, units.value)] : ['Tall', formatLength(size.height, units.value)],
+    ['Flat width there', formatLength({ cm: size.circumference.cm / 2, plusMinusCm: size.circumference.plusMinusCm / 2 }, units.value)],
+  ]
+})
+</script>
+
+<template>
+  <dl class="sums">
+    <div
+      v-for="[name, value] in figures"
+      :key="name"
+    >
+      <dt>{{ name }}</dt>
+      <dd class="figures">
+        {{ value }}
+      </dd>
+    </div>
+  </dl>
+  <template v-if="section">
+    <p
+      v-if="section.lead"
+      class="lead"
+    >
+      {{ section.lead }}
+    </p>
+    <ol class="words">
+      <li
+        v-for="line in section.lines"
+        :key="line.from"
+      >
+        <span class="number">{{ line.from === line.to ? line.from : `${line.from}–${line.to}` }}</span>
+        <span>{{ line.words }}. <span class="figures">{{ line.count }}</span> {{ line.note }}</span>
+      </li>
+    </ol>
+  </template>
+  <p
+    v-else-if="part"
+    class="soft"
+  >
+    No round of its own.
+  </p>
+</template>
+
+<style scoped>
+.sums { display: grid; grid-template-columns: 1fr 1fr; gap: 0.35rem 1rem; margin: 0; }
+.sums div { display: flex; flex-direction: column; }
+dt { font-size: 0.84rem; color: var(--soft-ink); }
+dd { margin: 0; font-weight: 600; }
+.lead { margin: 0.9rem 0 0.3rem; }
+.words { list-style: none; margin: 0.7rem 0 0; padding: 0; font-size: 0.93rem; line-height: 1.4; }
+.words li { display: grid; grid-template-columns: 3.1rem 1fr; gap: 0.3rem; padding: 0.3rem 0; border-top: 1px solid var(--line); }
+.number { font-family: var(--figures); font-weight: 640; color: var(--accent); white-space: nowrap; letter-spacing: -0.04em; }
+</style>

@@ -1,0 +1,53 @@
+<script setup lang="ts">
+import { ref, useId, watch } from 'vue'
+import type { Bounds } from '~~/core/design/bounds'
+import { parseNumber } from '~~/core/measure/parse'
+
+/** A number typed, whole unless `parts` are allowed; up and down keys count. Only a sound one leaves the field. */
+const props = defineProps<{ label: string, value: number, bounds: Bounds, suffix?: string, parts?: boolean }>()
+const emit = defineEmits<{ change: [value: number] }>()
+
+const text = ref(String(props.value))
+const trouble = ref('')
+const id = useId()
+
+watch(() => props.value, (value) => {
+  if (parseNumber(text.value) !== value) {
+    text.value = String(value)
+    trouble.value = ''
+  }
+})
+
+function take(typed: string): void {
+  text.value = typed
+  const value = parseNumber(typed)
+  const { least, most } = props.bounds
+  const sound = value !== undefined && value >= least && value <= most && (props.parts || Number.isInteger(value))
+  trouble.value = sound ? '' : `A ${props.parts ? 'number' : 'whole number'} from ${least} to ${most}`
+  if (sound && value !== props.value) emit('change', value)
+}
+
+function count(by: number): void {
+  take(String(Math.min(props.bounds.most, Math.max(props.bounds.least, props.value + by))))
+}
+</script>
+
+<template>
+  <v-text-field
+    :id="id"
+    :label="label"
+    :model-value="text"
+    :suffix="suffix"
+    :error-messages="trouble"
+    inputmode="decimal"
+    autocomplete="off"
+    class="figure-field"
+    @keydown.up.prevent="count(1)"
+    @keydown.down.prevent="count(-1)"
+    @update:model-value="take"
+  />
+</template>
+
+<style scoped>
+.figure-field :deep(input) { font-family: var(--figures); }
+</style>

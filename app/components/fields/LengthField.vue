@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed, ref, useId, watch } from 'vue'
+import type { Bounds } from '~~/core/design/bounds'
+import { figure, formatCm, type Units } from '~~/core/measure/format'
+import { parseLengthCm } from '~~/core/measure/parse'
+
+/** A length typed in the maker's units. Only a length within bounds leaves the field; anything else is told beside it. */
+const props = defineProps<{ label: string, cm: number, units: Units, bounds: Bounds }>()
+const emit = defineEmits<{ change: [cm: number] }>()
+
+const text = ref(figure(props.cm, props.units))
+const focused = ref(false)
+const trouble = ref('')
+const id = useId()
+const unit = computed(() => props.units === 'in' ? 'in' : 'cm')
+
+function show(): void {
+  text.value = figure(props.cm, props.units)
+  trouble.value = ''
+}
+
+watch(() => [props.cm, props.units] as const, ([cm, units], [, oldUnits]) => {
+  const typed = parseLengthCm(text.value, units)
+  if (!focused.value || oldUnits !== units || typed === undefined || Math.abs(typed - cm) > 1e-6) show()
+})
+
+function take(typed: string): void {
+  text.value = typed
+  const cm = parseLengthCm(typed, props.units)
+  const { least, most } = props.bounds
+  if (cm === undefined) {
+    trouble.value = props.units === 'in' ? 'Type a length, such as 4 3/4' : 'Type a length, such as 12.5'
+    return
+  }
+  if (cm < least - 1e-9 || cm > most + 1e-9) {
+    trouble.value = `From ${formatCm(least, props.units)} to ${formatCm(most, props.units)}`
+    return
+  }
+  trouble.value = ''
+  if (Math.abs(cm - props.cm) > 1e-6) emit('change', Math.round(cm * 1000) / 1000)
+}
+
+function leave(): void {
+  focused.value = false
+  if (!trouble.value) show()
+}
+</script>
+
+<template>
+  <v-text-field
+    :id="id"
+    :label="label"
+    :model-value="text"
+    :suffix="unit"
+    :error-messages="trouble"
+    inputmode="decimal"
+    autocomplete="off"
+    class="figure-field"
+    @focus="focused = true"
+    @blur="leave"
+    @update:model-value="take"
+  />
+</template>
+
+<style scoped>
+.figure-field :deep(input) { font-family: var(--figures); }
+</style>

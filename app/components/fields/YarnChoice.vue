@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import type { Yarn } from '~~/core/design/design'
+
+defineProps<{ yarns: readonly Yarn[], value: string }>()
+const emit = defineEmits<{ change: [id: string] }>()
+</script>
+
+<template>
+  <v-select
+    label="Yarn"
+    :model-value="value"
+    :items="yarns.map(yarn => ({ value: yarn.id, title: yarn.name }))"
+    @update:model-value="emit('change', $event)"
+  >
+    <template #prepend-inner>
+      <span
+        class="dot"
+        :style="{ background: yarns.find(({ id }) => id === value)?.colour }"
+      />
+    </template>
+  </v-select>
+</template>
+
+<style scoped>
+.dot { width: 1.1rem; height: 1.1rem; border-radius: 50%; border: 1px solid var(--strong-line); margin-right: 0.3rem; }
+</style>

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { roundPaths } from '~~/core/chart/marks'
+import { unrolled } from '~~/core/chart/unrolled'
+import type { Draft } from '~~/core/draft/draft'
+import { useBox } from '~/composables/useBox'
+
+/** The chart beside the words: the floor from above, the wall cut open at the round's start and laid flat. */
+const props = defineProps<{ draft: Draft, lit?: number }>()
+
+const frame = ref<HTMLElement>()
+const { width } = useBox(frame)
+const floorCm = computed(() => Math.max(1, props.draft.sizes.diameter.cm))
+const floorScale = computed(() => Math.min(480, Math.max(200, width.value)) / (floorCm.value + 0.6))
+const wall = computed(() => unrolled(props.draft))
+const wallMarks = computed(() => wall.value.rounds.map(round => ({ ...round, ...roundPaths(wall.value, round) })))
+const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed: rounds run clockwise' : 'right-handed: rounds run anticlockwise')
+</script>
+
+<template>
+  <aside
+    ref="frame"
+    class="chart"
+    aria-label="Chart"
+  >
+    <figure>
+      <svg
+        :viewBox="`${-floorCm / 2 - 0.3} ${-floorCm / 2 - 0.3} ${floorCm + 0.6} ${floorCm + 0.6}`"
+        class="floor"
+        role="img"
+        :aria-label="`The floor from above, ${draft.parts[0]!.rounds.length} rounds`"
+      >
+        <FloorPlan
+          :draft="draft"
+          :scale="floorScale"
+          :selected="false"
+          :lit="lit"
+        />
+      </svg>
+      <figcaption>The floor from above; {{ hands }}. Dashed: where rounds start. Heavier marks: increases.</figcaption>
+    </figure>
+    <figure v-if="wall.rounds.length > 0">
+      <svg
+        :viewBox="`${wall.box.left - 1.6} ${wall.box.top - 0.3} ${wall.box.width + 3.2} ${wall.box.height + 0.6}`"
+        class="wall"
+        role="img"
+        :aria-label="`The wall unrolled, ${wall.rounds.length} rounds`"
+      >
+        <g
+          v-for="round in wallMarks"
+          :key="round.number"
+          :class="{ lit: round.number === lit }"
+        >
+          <path :d="round.plain" />
+          <path
+            v-if="round.shaped"
+            :d="round.shaped"
+            class="shaped"
+          />
+        </g>
+        <text
+          v-for="round in wallMarks.filter(({ number }, i) => i === 0 || number % 5 === 0)"
+          :key="`number-${round.number}`"
+          :x="round.startX + Math.sign(round.startX) * 0.8"
+          :y="round.startY"
+        >{{ round.number }}</text>
+      </svg>
+      <figcaption>The wall from outside, cut open at the start of its rounds.</figcaption>
+    </figure>
+  </aside>
+</template>
+
+<style scoped>
+.chart { position: sticky; top: 4.2rem; display: flex; flex-direction: column; gap: 1.6rem; }
+figure { margin: 0; }
+svg { display: block; width: 100%; }
+.floor { max-width: 30rem; margin: 0 auto; }
+.wall path { fill: none; stroke: var(--ink); stroke-width: 0.05; stroke-linecap: round; }
+.wall .shaped { stroke: var(--accent); stroke-width: 0.1; }
+.wall .lit path { stroke: var(--accent); stroke-width: 0.12; }
+text { font: 600 0.75px var(--figures); fill: var(--ink); text-anchor: middle; dominant-baseline: central; }
+figcaption { font-size: 0.86rem; color: var(--soft-ink); margin-top: 0.5rem; }
+@media (max-width: 860px) { .chart { position: static; } }
+@media print { .chart { position: static; break-before: page; } figure { break-inside: avoid; } .floor { max-width: 14cm; } }
+</style>

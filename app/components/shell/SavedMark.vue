@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { mdiAlertCircleOutline, mdiCheck, mdiDotsHorizontal } from '@mdi/js'
+import { computed } from 'vue'
+import { type Saving, useBench } from '~/stores/bench'
+
+const bench = useBench()
+const SAYS: Record<Saving, string> = {
+  saved: 'Saved', waiting: 'Saving', saving: 'Saving', failed: 'Not saved, trying again', overtaken: 'Not saved', refused: 'Not saved',
+}
+const icon = computed(() => bench.saving === 'saved' ? mdiCheck : bench.saving === 'waiting' || bench.saving === 'saving' ? mdiDotsHorizontal : mdiAlertCircleOutline)
+const bad = computed(() => ['failed', 'overtaken', 'refused'].includes(bench.saving))
+</script>
+
+<template>
+  <span
+    class="saved"
+    :class="{ bad }"
+    role="status"
+    :data-saving="bench.saving"
+  >
+    <v-icon
+      :icon="icon"
+      size="18"
+    />
+    <span class="text">{{ SAYS[bench.saving] }}</span>
+  </span>
+</template>
+
+<style scoped>
+.saved { display: inline-flex; align-items: center; gap: 0.3rem; color: var(--soft-ink); font-size: 0.9rem; margin-right: 0.4rem; min-width: 5rem; justify-content: flex-end; }
+.bad { color: rgb(var(--v-theme-error)); font-weight: 620; }
+@media (max-width: 640px) { .saved { min-width: 0; } .text { display: none; } .bad .text { display: inline; } }
+</style>

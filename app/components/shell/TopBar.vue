@@ -1,0 +1,151 @@
+<script setup lang="ts">
+import { mdiHelp, mdiRedo, mdiUndo, mdiThemeLightDark } from '@mdi/js'
+import { computed, ref } from 'vue'
+import { useBench } from '~/stores/bench'
+import { type Light, useWays } from '~/stores/ways'
+import { type Shortcut, useShortcuts } from '~/composables/useShortcuts'
+
+const bench = useBench()
+const ways = useWays()
+const route = useRoute()
+const router = useRouter()
+const helping = ref(false)
+
+const onBag = computed(() => route.path.startsWith('/bags/') && bench.design !== undefined)
+const LIGHTS: readonly Light[] = ['machine', 'light', 'dark']
+const LIGHT_NAMES: Record<Light, string> = { machine: 'as this machine', light: 'by day', dark: 'by lamp' }
+
+function nextLight(): void {
+  ways.light = LIGHTS[(LIGHTS.indexOf(ways.light) + 1) % LIGHTS.length]!
+}
+
+function along(by: number): void {
+  const parts = ['bag', ...(bench.draft?.parts.map(({ id }) => id) ?? [])]
+  bench.selected = parts[(parts.indexOf(bench.selected) + by + parts.length) % parts.length]!
+}
+
+const shortcuts = computed<Shortcut[]>(() => [
+  { key: '?', does: 'Show these keys', run: () => (helping.value = true) },
+  { key: 'a', does: 'All bags', run: () => void router.push('/') },
+  { key: 's', does: 'Swatches', run: () => void router.push('/swatches') },
+  { key: 't', does: 'Switch between US and UK terms', run: ways.otherTerms },
+  ...(onBag.value
+    ? [
+        { key: 'd', does: 'Draft the bag, on the bench', run: () => void router.push(`/bags/${bench.id}`) },
+        { key: 'w', does: 'The written pattern', run: () => void router.push(`/bags/${bench.id}/pattern`) },
+        { key: 'u', does: 'Undo', run: bench.undo },
+        { key: 'r', does: 'Redo', run: bench.redo },
+        { key: ']', does: 'Select the next part up', run: () => along(1) },
+        { key: '[', does: 'Select the part below', run: () => along(-1) },
+      ]
+    : []),
+])
+useShortcuts(() => shortcuts.value)
+</script>
+
+<template>
+  <header class="bar">
+    <NuxtLink
+      to="/"
+      class="home"
+    >
+      <img
+        src="/mark.svg"
+        alt=""
+        width="26"
+        height="26"
+      >
+      <span>Fair Hollow</span>
+    </NuxtLink>
+    <nav
+      class="ways"
+      aria-label="Screens"
+    >
+      <template v-if="onBag">
+        <NuxtLink
+          :to="`/bags/${bench.id}`"
+          class="way"
+        >
+          Bench
+        </NuxtLink>
+        <NuxtLink
+          :to="`/bags/${bench.id}/pattern`"
+          class="way"
+        >
+          Pattern
+        </NuxtLink>
+      </template>
+      <NuxtLink
+        to="/"
+        class="way"
+      >
+        All bags
+      </NuxtLink>
+      <NuxtLink
+        to="/swatches"
+        class="way"
+      >
+        Swatches
+      </NuxtLink>
+    </nav>
+    <span class="spring" />
+    <template v-if="onBag">
+      <SavedMark />
+      <v-btn
+        :icon="mdiUndo"
+        size="small"
+        :disabled="!bench.undoLabel"
+        :aria-label="bench.undoLabel ? `Undo: ${bench.undoLabel}` : 'Nothing to undo'"
+        :title="bench.undoLabel ? `Undo: ${bench.undoLabel} (u)` : 'Nothing to undo'"
+        @click="bench.undo"
+      />
+      <v-btn
+        :icon="mdiRedo"
+        size="small"
+        :disabled="!bench.redoLabel"
+        :aria-label="bench.redoLabel ? `Redo: ${bench.redoLabel}` : 'Nothing to redo'"
+        :title="bench.redoLabel ? `Redo: ${bench.redoLabel} (r)` : 'Nothing to redo'"
+        @click="bench.redo"
+      />
+    </template>
+    <v-btn
+      :icon="mdiThemeLightDark"
+      size="small"
+      class="wide-only"
+      :aria-label="`Light: ${LIGHT_NAMES[ways.light]}`"
+      :title="`Light: ${LIGHT_NAMES[ways.light]}`"
+      @click="nextLight"
+    />
+    <v-btn
+      :icon="mdiHelp"
+      size="small"
+      class="wide-only"
+      aria-label="Keys"
+      title="Keys (?)"
+      @click="helping = true"
+    />
+    <KeysDialog
+      v-model="helping"
+      :shortcuts="shortcuts"
+    />
+  </header>
+</template>
+
+<style scoped>
+.bar {
+  position: fixed; inset: 0 0 auto; z-index: 10; height: 3.25rem; display: flex; align-items: center; gap: 0.35rem;
+  padding: 0 0.9rem; background: var(--sheet); border-bottom: 1px solid var(--line);
+}
+.home { display: flex; align-items: center; gap: 0.55rem; margin-right: 0.9rem; font-family: var(--v-font-heading); font-weight: 700; color: var(--ink); text-decoration: none; }
+.ways { display: flex; height: 100%; }
+.way { display: flex; align-items: center; padding: 0 0.75rem; color: var(--soft-ink); text-decoration: none; border-bottom: 3px solid transparent; border-top: 3px solid transparent; white-space: nowrap; }
+.way:hover { color: var(--ink); }
+.way.router-link-exact-active { color: var(--ink); font-weight: 620; border-bottom-color: var(--accent); }
+.spring { flex: 1; }
+@media (max-width: 640px) {
+  .home span, .wide-only { display: none; }
+  .home { margin-right: 0.1rem; }
+  .way { padding: 0 0.42rem; font-size: 0.92rem; }
+  .bar { padding: 0 0.5rem; gap: 0; }
+}
+</style>

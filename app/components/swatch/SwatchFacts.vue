@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { DesignGauge } from '~~/core/design/design'
+import { gaugeOf } from '~~/core/gauge/gauge'
+import { FABRIC_KINDS, stitchName } from '~~/core/stitch/dictionary'
+import { hookLabel } from '~~/core/stitch/hooks'
+import { relativeUncertainty } from '~~/core/measure/length'
+import { useWays } from '~/stores/ways'
+
+const props = defineProps<{ gauge: DesignGauge }>()
+const ways = useWays()
+
+const lines = computed(() => {
+  const sizes = gaugeOf(props.gauge)
+  return FABRIC_KINDS.filter(kind => props.gauge.measured[kind]).map((kind) => {
+    const { stitches, rounds, overCm } = props.gauge.measured[kind]!
+    const { width, height } = sizes[kind]
+    return {
+      kind,
+      counted: `${stitches} ${stitchName(kind, ways.terms).abbreviation} × ${rounds} rounds in ${overCm} cm`,
+      one: `one is ${(width.cm * 10).toFixed(1)} mm wide ± ${(relativeUncertainty(width) * 100).toFixed(1)} %, ${(height.cm * 10).toFixed(1)} mm tall`,
+    }
+  })
+})
+</script>
+
+<template>
+  <p
+    v-for="line in lines"
+    :key="line.kind"
+  >
+    <strong class="figures">{{ line.counted }}</strong><br>
+    <span class="soft">{{ line.one }}</span>
+  </p>
+  <p class="soft">
+    {{ hookLabel(gauge.hookMm) }}, {{ gauge.strands === 1 ? 'one strand' : `${gauge.strands} strands` }}
+  </p>
+</template>
+
+<style scoped>
+p { margin: 0.3rem 0; }
+</style>

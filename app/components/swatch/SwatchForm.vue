@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef } from 'vue'
+import type { DesignGauge, SwatchDocument } from '~~/core/design/design'
+
+/** Entering a swatch, with the square it makes beside it. */
+const props = defineProps<{ document: SwatchDocument }>()
+const emit = defineEmits<{ keep: [document: SwatchDocument], leave: [] }>()
+
+const name = ref(props.document.name)
+const yarn = ref(props.document.yarn)
+const note = ref(props.document.note)
+const gauge = shallowRef<DesignGauge>(props.document.gauge)
+const nameTrouble = computed(() => name.value.trim() ? '' : 'Give it a name, to find it again')
+
+function keep(): void {
+  if (nameTrouble.value) return
+  emit('keep', { ...props.document, name: name.value.trim(), yarn: yarn.value.trim(), note: note.value.trim(), gauge: gauge.value })
+}
+</script>
+
+<template>
+  <form
+    class="form"
+    @submit.prevent="keep"
+  >
+    <div class="entry">
+      <v-text-field
+        v-model="name"
+        label="Name"
+        maxlength="80"
+        :error-messages="nameTrouble"
+      />
+      <v-text-field
+        v-model="yarn"
+        label="Yarn, in plain words"
+        maxlength="120"
+        placeholder="undyed cotton, DK"
+      />
+      <GaugeFields
+        :gauge="gauge"
+        units="cm"
+        @change="gauge = $event"
+      />
+      <v-textarea
+        v-model="note"
+        label="Notes"
+        rows="2"
+        auto-grow
+        maxlength="4000"
+      />
+      <div class="row">
+        <v-btn
+          type="submit"
+          variant="flat"
+          color="primary"
+        >
+          Keep this swatch
+        </v-btn>
+        <v-btn
+          variant="outlined"
+          @click="emit('leave')"
+        >
+          Leave it
+        </v-btn>
+      </div>
+    </div>
+    <div class="seen">
+      <SwatchSquare
+        :gauge="gauge"
+        large
+      />
+      <SwatchFacts :gauge="gauge" />
+      <p class="soft">
+        Wash and dry the square as you will the bag, lay it flat, and count in its middle, away from the edges. Half a
+        stitch is the best anybody can count: the wider the square, the surer the sizes.
+      </p>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.form { display: grid; grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr); gap: 1.6rem; padding: 1.2rem; background: var(--sheet); border: 1px solid var(--line); border-radius: 6px; }
+.entry { display: flex; flex-direction: column; gap: 0.9rem; }
+.row { display: flex; flex-wrap: wrap; gap: 0.5rem; }
+.seen p { line-height: 1.45; }
+@media (max-width: 700px) { .form { grid-template-columns: minmax(0, 1fr); } }
+</style>

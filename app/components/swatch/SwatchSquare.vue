@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { markPath } from '~~/core/chart/marks'
+import type { DesignGauge } from '~~/core/design/design'
+import { gaugeOf } from '~~/core/gauge/gauge'
+import { FABRIC_KINDS } from '~~/core/stitch/dictionary'
+
+/** A few centimetres of a swatch's fabric, to scale, in its first measured stitch. */
+const props = defineProps<{ gauge: DesignGauge, large?: boolean }>()
+
+const SIDE_CM = 5
+const kind = computed(() => FABRIC_KINDS.find(one => props.gauge.measured[one])!)
+const square = computed(() => {
+  const { width, height } = gaugeOf(props.gauge)[kind.value]
+  const across = Math.min(60, Math.floor(SIDE_CM / width.cm + 0.01))
+  const up = Math.min(60, Math.floor(SIDE_CM / height.cm + 0.01))
+  let path = ''
+  for (let row = 0; row < up; row++) {
+    for (let stitch = 0; stitch < across; stitch++) {
+      const x = (stitch + 0.5) * width.cm
+      path += markPath(kind.value, x, SIDE_CM - (row + 0.06) * height.cm, x, SIDE_CM - (row + 0.94) * height.cm, width.cm)
+    }
+  }
+  return path
+})
+</script>
+
+<template>
+  <svg
+    class="square"
+    :class="{ large }"
+    :viewBox="`-0.1 -0.1 ${SIDE_CM + 0.2} ${SIDE_CM + 0.2}`"
+    role="img"
+    :aria-label="`${SIDE_CM} cm square of this swatch`"
+  >
+    <rect
+      :width="SIDE_CM"
+      :height="SIDE_CM"
+    />
+    <path :d="square" />
+  </svg>
+</template>
+
+<style scoped>
+.square { width: 6.5rem; flex: none; align-self: flex-start; }
+.large { width: 100%; max-width: 18rem; }
+rect { fill: #e3d5b4; stroke: #8f7c4e; stroke-width: 0.05; }
+path { fill: none; stroke: #4a3d1e; stroke-width: 0.06; stroke-linecap: round; }
+.large path { stroke-width: 0.04; }
+</style>

@@ -1,0 +1,28 @@
+import { onBeforeUnmount, onMounted } from 'vue'
+
+/** A single key and what it does; listed under `?`. */
+export interface Shortcut {
+  readonly key: string
+  readonly does: string
+  readonly run: () => void
+}
+
+const CLICKED = ['radio', 'checkbox', 'color']
+
+function isTyping(target: EventTarget | null): boolean {
+  if (target instanceof HTMLInputElement) return !CLICKED.includes(target.type)
+  return target instanceof HTMLElement && (target.isContentEditable || ['TEXTAREA', 'SELECT'].includes(target.tagName))
+}
+
+/** Listens for single keys while nobody is typing; takes them back when the component leaves. */
+export function useShortcuts(shortcuts: () => readonly Shortcut[]): void {
+  function onKey(event: KeyboardEvent): void {
+    if (isTyping(event.target) || event.altKey || event.metaKey || event.ctrlKey || document.querySelector('[role="dialog"]')) return
+    const found = shortcuts().find(({ key }) => key === event.key)
+    if (!found) return
+    event.preventDefault()
+    found.run()
+  }
+  onMounted(() => window.addEventListener('keydown', onKey))
+  onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+}

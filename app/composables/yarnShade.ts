@@ -1,0 +1,13 @@
+/** How light a `#rrggbb` colour looks, 0 to 1 (relative luminance as WCAG 2 defines it). */
+export function lightness(hex: string): number {
+  const [r, g, b] = [1, 3, 5].map((at) => {
+    const share = parseInt(hex.slice(at, at + 2), 16) / 255
+    return share <= 0.03928 ? share / 12.92 : ((share + 0.055) / 1.055) ** 2.4
+  }) as [number, number, number]
+  return 0.2126 * r + 0.7152 * g + 0.0722 * b
+}
+
+/** The colour for the lines of stitches on a yarn: its own shadow, or its own shine on a dark one. */
+export function threadLine(hex: string): string {
+  return lightness(hex) > 0.08 ? `color-mix(in srgb, ${hex}, black 30%)` : `color-mix(in srgb, ${hex}, white 38%)`
+}

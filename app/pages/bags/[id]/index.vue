@@ -1,0 +1,41 @@
+<script setup lang="ts">
+import { useBagPage } from '~/composables/useBagPage'
+
+const bench = useBagPage()
+</script>
+
+<template>
+  <div class="bench">
+    <OpenTrouble />
+    <template v-if="bench.draft">
+      <h1 class="only-heard">
+        {{ bench.design!.name }}, on the bench
+      </h1>
+      <BagDrawing
+        class="stage"
+        :draft="bench.draft"
+        :selected="bench.selected"
+        @select="bench.selected = $event"
+      />
+      <PartPanel class="side" />
+      <BagTally
+        class="foot"
+        :draft="bench.draft"
+      />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.bench { display: grid; grid-template: auto minmax(0, 1fr) auto / minmax(0, 1fr) 25.5rem; height: calc(100dvh - 3.25rem); }
+.bench > :deep(.trouble) { grid-column: 1 / -1; }
+.stage { grid-row: 2; min-width: 0; }
+.side { grid-row: 2; overflow-y: auto; background: var(--sheet); border-left: 1px solid var(--line); scrollbar-width: thin; }
+.foot { grid-row: 3; grid-column: 1 / -1; }
+@media (max-width: 860px) {
+  .bench { display: flex; flex-direction: column; height: auto; }
+  .stage { height: auto; }
+  .side { border-left: 0; border-top: 1px solid var(--line); overflow: visible; }
+  .foot { position: sticky; bottom: 0; z-index: 5; }
+}
+</style>

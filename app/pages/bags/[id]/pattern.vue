@@ -1,0 +1,122 @@
+<script setup lang="ts">
+import { mdiContentCopy, mdiPrinterOutline, mdiTrayArrowUp } from '@mdi/js'
+import { computed, ref } from 'vue'
+import { asText } from '~~/core/words/asText'
+import { patternOf } from '~~/core/words/pattern'
+import { useBagPage } from '~/composables/useBagPage'
+import { useWays } from '~/stores/ways'
+
+const bench = useBagPage()
+const ways = useWays()
+const lit = ref<number>()
+const copied = ref('')
+
+const pattern = computed(() => bench.draft && patternOf(bench.draft, ways.terms))
+
+const FILES = [
+  { as: 'text', name: 'Pattern as text', hint: '.txt' },
+  { as: 'md', name: 'Pattern as Markdown', hint: '.md' },
+  { as: 'csv', name: 'Rounds as a table', hint: '.csv' },
+  { as: 'svg', name: 'Chart as a picture', hint: '.svg' },
+  { as: 'json', name: 'Draft for other programs', hint: '.draft.json' },
+  { as: 'design', name: 'The bag itself, to bring in again', hint: '.design.json' },
+] as const
+
+async function copy(): Promise<void> {
+  try {
+    await navigator.clipboard.writeText(asText(pattern.value!))
+    copied.value = 'Copied'
+  }
+  catch {
+    copied.value = 'This browser does not let pages copy; take the text file instead'
+  }
+  setTimeout(() => (copied.value = ''), 4000)
+}
+
+async function download(as: string): Promise<void> {
+  await bench.flush()
+  window.location.assign(`/api/designs/${bench.id}/export?as=${as}&terms=${ways.terms}`)
+}
+
+function print(): void {
+  window.print()
+}
+</script>
+
+<template>
+  <div class="sheet">
+    <OpenTrouble />
+    <template v-if="bench.draft && pattern">
+      <div class="tools not-on-paper">
+        <ChoiceField
+          class="terms"
+          label="Terms"
+          :value="ways.terms"
+          :choices="[{ value: 'us', name: 'US' }, { value: 'uk', name: 'UK' }]"
+          @change="ways.terms = $event as 'us' | 'uk'"
+        />
+        <span class="spring" />
+        <span
+          role="status"
+          class="soft"
+        >{{ copied }}</span>
+        <v-btn
+          variant="outlined"
+          :prepend-icon="mdiContentCopy"
+          @click="copy"
+        >
+          Copy
+        </v-btn>
+        <v-menu>
+          <template #activator="{ props: activator }">
+            <v-btn
+              v-bind="activator"
+              variant="outlined"
+              :prepend-icon="mdiTrayArrowUp"
+            >
+              Download
+            </v-btn>
+          </template>
+          <v-list density="compact">
+            <v-list-item
+              v-for="file in FILES"
+              :key="file.as"
+              :title="file.name"
+              :subtitle="file.hint"
+              @click="download(file.as)"
+            />
+          </v-list>
+        </v-menu>
+        <v-btn
+          variant="flat"
+          color="primary"
+          :prepend-icon="mdiPrinterOutline"
+          @click="print"
+        >
+          Print
+        </v-btn>
+      </div>
+      <div class="both">
+        <PatternWords
+          :pattern="pattern"
+          :note="bench.design!.note"
+          :lit="lit"
+          @light="lit = $event"
+        />
+        <PatternChart
+          :draft="bench.draft"
+          :lit="lit"
+        />
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.sheet { max-width: 80rem; margin: 0 auto; padding: 1.2rem 1.4rem 4rem; }
+.tools { display: flex; flex-wrap: wrap; align-items: flex-end; gap: 0.6rem; padding-bottom: 1rem; }
+.spring { flex: 1; }
+.both { display: grid; grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr); gap: 2.4rem; align-items: start; }
+@media (max-width: 860px) { .both { grid-template-columns: minmax(0, 1fr); } .sheet { padding: 0.9rem 0.9rem 3rem; } }
+@media print { .both { display: block; } .sheet { padding: 0; max-width: none; } }
+</style>

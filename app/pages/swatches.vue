@@ -1,0 +1,103 @@
+<script setup lang="ts">
+import { mdiDeleteOutline, mdiPencilOutline, mdiPlus } from '@mdi/js'
+import { onMounted, shallowRef } from 'vue'
+import type { SwatchDocument } from '~~/core/design/design'
+import { ASSUMED_GAUGE } from '~~/core/design/starter'
+import type { Kept } from '~/stores/records'
+import { useSwatches } from '~/stores/swatches'
+
+useHead({ title: 'Swatches · Fair Hollow' })
+const shelf = useSwatches()
+onMounted(() => void shelf.load())
+
+/** The swatch being entered; `kept` when it is an old one. */
+const entering = shallowRef<{ document: SwatchDocument, kept?: Kept<SwatchDocument> }>()
+
+function start(): void {
+  const { assumed: _, ...gauge } = ASSUMED_GAUGE
+  entering.value = { document: { fairHollow: 'swatch', version: 1, name: 'New swatch', note: '', yarn: '', gauge } }
+}
+
+async function keep(document: SwatchDocument): Promise<void> {
+  const kept = entering.value?.kept
+  const done = kept ? await shelf.save(kept, document) : await shelf.add(document)
+  if (done) entering.value = undefined
+}
+</script>
+
+<template>
+  <div class="swatches">
+    <header>
+      <div>
+        <h1>Swatches</h1>
+        <p class="soft">
+          Count a square you worked: a bag drafted from your own gauge comes out the size you asked for.
+        </p>
+      </div>
+      <v-btn
+        variant="flat"
+        color="primary"
+        :prepend-icon="mdiPlus"
+        @click="start"
+      >
+        Enter a swatch
+      </v-btn>
+    </header>
+    <TroubleNote
+      :lines="shelf.trouble"
+      title="That did not work"
+    />
+    <SwatchForm
+      v-if="entering"
+      :key="entering.kept?.id ?? 'new'"
+      :document="entering.document"
+      @keep="keep"
+      @leave="entering = undefined"
+    />
+    <ul>
+      <li
+        v-for="kept in shelf.swatches"
+        :key="kept.id"
+      >
+        <SwatchSquare :gauge="kept.document.gauge" />
+        <div class="about">
+          <h2>{{ kept.document.name }}</h2>
+          <p>{{ kept.document.yarn }}</p>
+          <SwatchFacts :gauge="kept.document.gauge" />
+          <p
+            v-if="kept.document.note"
+            class="soft"
+          >
+            {{ kept.document.note }}
+          </p>
+        </div>
+        <div>
+          <v-btn
+            :icon="mdiPencilOutline"
+            size="small"
+            :aria-label="`Change ${kept.document.name}`"
+            title="Change"
+            @click="entering = { document: kept.document, kept }"
+          />
+          <v-btn
+            :icon="mdiDeleteOutline"
+            size="small"
+            :aria-label="`Delete ${kept.document.name}`"
+            title="Delete"
+            @click="shelf.remove(kept.id)"
+          />
+        </div>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+.swatches { max-width: 60rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.4rem; }
+header { display: flex; flex-wrap: wrap; gap: 1rem; align-items: flex-end; justify-content: space-between; }
+header p { margin: 0.3rem 0 0; }
+ul { list-style: none; margin: 0; padding: 0; }
+li { display: flex; gap: 1.2rem; padding: 1.1rem 0; border-top: 1px solid var(--line); }
+.about { flex: 1; min-width: 0; }
+.about p { margin: 0.15rem 0; }
+</style>

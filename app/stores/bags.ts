@@ -1,0 +1,64 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import type { Design } from '~~/core/design/design'
+import { newDesign } from '~~/core/design/starter'
+import { type Kept, useTrying } from './records'
+
+/** The bags kept in the house: listing, starting, bringing in and throwing away. */
+export const useBags = defineStore('bags', () => {
+  const bags = shallowRef<readonly Kept<Design>[]>([])
+  const { trouble, trying } = useTrying()
+  const loaded = ref(false)
+
+  async function load(): Promise<void> {
+    const found = await trying(() => $fetch<Kept<Design>[]>('/api/designs'))
+    if (found) bags.value = found
+    loaded.value = true
+  }
+
+  async function add(document: unknown): Promise<Kept<Design> | undefined> {
+    const kept = await trying(() => $fetch<Kept<Design>>('/api/designs', { method: 'POST', body: JSON.stringify(document), headers: { 'Content-Type': 'application/json' } }))
+    if (kept) bags.value = [kept, ...bags.value]
+    return kept
+  }
+
+  /** A new bag, named so that it can be told from the others. */
+  function start(): Promise<Kept<Design> | undefined> {
+    const names = new Set(bags.value.map(({ document }) => document.name))
+    let number = 1
+    while (names.has(number === 1 ? 'New bag' : `New bag ${number}`)) number++
+    return add(newDesign(number === 1 ? 'New bag' : `New bag ${number}`))
+  }
+
+  /** Brings in a file that somebody exported. */
+  async function bringIn(file: File): Promise<Kept<Design> | undefined> {
+    const document = await readJson(file)
+    return document === undefined ? undefined : add(document)
+  }
+
+  async function readJson(file: File): Promise<unknown> {
+    if (file.size > 1_000_000) {
+      trouble.value = [`${file.name} is ${Math.ceil(file.size / 1e6)} MB; a bag's file is at most 1 MB. Is it the right one?`]
+      return undefined
+    }
+    try {
+      return JSON.parse(await file.text())
+    }
+    catch {
+      trouble.value = [`${file.name} is not JSON: it may be cut short, or another kind of file. Choose one that ends in .design.json.`]
+      return undefined
+    }
+  }
+
+  async function remove(id: string): Promise<Kept<Design> | undefined> {
+    const gone = bags.value.find(bag => bag.id === id)
+    const done = await trying(async () => {
+      await $fetch(`/api/designs/${id}`, { method: 'DELETE' })
+      return true
+    })
+    if (done) bags.value = bags.value.filter(bag => bag.id !== id)
+    return done ? gone : undefined
+  }
+
+  return { bags, trouble, loaded, load, add, start, bringIn, remove }
+})

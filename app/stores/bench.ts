@@ -1,0 +1,132 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { Design } from '~~/core/design/design'
+import { applyFix as fixed, edit as edited, type Edit, type Writable } from '~~/core/design/edit'
+import { type History, NO_HISTORY, record, redo as redone, undo as undone } from '~~/core/design/history'
+import { draft as drafted } from '~~/core/draft/draft'
+import type { Fix } from '~~/core/part/finding'
+import { type Kept, refusalLines, statusOf } from './records'
+
+/** How a bag's latest state stands with the server. */
+export type Saving = 'saved' | 'waiting' | 'saving' | 'failed' | 'overtaken' | 'refused'
+
+/** Typing rests this long before it is saved; a failed save is tried again after the longer while. */
+const REST_MS = 350
+const RETRY_MS = 3000
+
+/** The bag on the bench: its design, what can be undone, what follows from it, and whether it is saved. */
+export const useBench = defineStore('bench', () => {
+  const id = ref<string>()
+  const design = shallowRef<Design>()
+  const history = shallowRef<History>(NO_HISTORY)
+  const selected = ref('bag')
+  const saving = ref<Saving>('saved')
+  const trouble = ref<string[]>([])
+  const draft = computed(() => design.value && drafted(design.value))
+  const undoLabel = computed(() => history.value.past.at(-1)?.label)
+  const redoLabel = computed(() => history.value.future[0]?.label)
+
+  let revision = 0
+  let onServer: Design | undefined
+  let timer: ReturnType<typeof setTimeout> | undefined
+  let inFlight: Promise<void> | undefined
+
+  async function open(wanted: string): Promise<void> {
+    if (id.value === wanted && design.value) return
+    await flush()
+    id.value = wanted
+    design.value = undefined
+    history.value = NO_HISTORY
+    selected.value = 'bag'
+    trouble.value = []
+    try {
+      const kept = await $fetch<Kept<Design>>(`/api/designs/${encodeURIComponent(wanted)}`)
+      if (id.value !== wanted) return
+      revision = kept.revision
+      onServer = kept.document
+      design.value = kept.document
+      saving.value = 'saved'
+    }
+    catch (error) {
+      id.value = undefined
+      trouble.value = refusalLines(error)
+    }
+  }
+
+  function put(next: Design): void {
+    design.value = next
+    if (saving.value === 'overtaken') return
+    saving.value = 'waiting'
+    clearTimeout(timer)
+    timer = setTimeout(() => void flush(), REST_MS)
+  }
+
+  function take(change: { design: Design, edit?: Edit }): void {
+    if (!change.edit) return
+    history.value = record(history.value, change.edit)
+    put(change.design)
+  }
+
+  /** Changes the bag; edits of one group, such as the keystrokes in a field, are undone together. */
+  function edit(label: string, recipe: (design: Writable<Design>) => void, group?: string): void {
+    if (design.value) take(edited(design.value, label, recipe, group))
+  }
+
+  function applyFix(fix: Fix): void {
+    if (design.value) take(fixed(design.value, fix))
+  }
+
+  function step(move: typeof undone): void {
+    if (!design.value) return
+    const after = move(design.value, history.value)
+    if (after.design === design.value) return
+    history.value = after.history
+    put(after.design)
+  }
+
+  async function send(state: Design): Promise<void> {
+    saving.value = 'saving'
+    try {
+      const saved = await $fetch<{ revision: number }>(`/api/designs/${id.value}`, { method: 'PUT', body: { revision, document: state }, keepalive: true })
+      revision = saved.revision
+      onServer = state
+      trouble.value = []
+      saving.value = design.value === state ? 'saved' : 'waiting'
+    }
+    catch (error) {
+      const status = statusOf(error)
+      trouble.value = refusalLines(error)
+      saving.value = status === 409 || status === 404 ? 'overtaken' : status === 422 ? 'refused' : 'failed'
+      if (saving.value === 'failed') timer = setTimeout(() => void flush(), RETRY_MS)
+    }
+  }
+
+  /** Saves what is not saved yet, one save after the other, until nothing is left or one fails. */
+  async function flush(): Promise<void> {
+    clearTimeout(timer)
+    if (inFlight) await inFlight
+    while (design.value && design.value !== onServer && saving.value !== 'overtaken') {
+      inFlight = send(design.value)
+      await inFlight
+      inFlight = undefined
+      if (saving.value !== 'saved' && saving.value !== 'waiting') return
+    }
+  }
+
+  /** Lets go of the bag: what was changed elsewhere can then be opened afresh. */
+  function close(): void {
+    clearTimeout(timer)
+    id.value = undefined
+    design.value = undefined
+    history.value = NO_HISTORY
+    saving.value = 'saved'
+    trouble.value = []
+  }
+
+  return {
+    id, design, draft, selected, saving, trouble, undoLabel, redoLabel,
+    open, edit, applyFix, flush, close,
+    undo: () => step(undone),
+    redo: () => step(redone),
+  }
+})

@@ -1,0 +1,44 @@
+import { ref } from 'vue'
+
+/** A document as the server keeps it. */
+export interface Kept<D> {
+  readonly id: string
+  readonly revision: number
+  readonly createdAt: string
+  readonly updatedAt: string
+  readonly document: D
+}
+
+interface Refusal {
+  readonly statusCode?: number
+  readonly data?: { readonly message?: string, readonly data?: { readonly problems?: readonly { readonly field: string, readonly message: string }[] } }
+}
+
+/** Why the server refused, in words for the maker; each field that must change on a line of its own. */
+export function refusalLines(error: unknown): string[] {
+  const { statusCode, data } = error as Refusal
+  const problems = data?.data?.problems
+  if (problems?.length) return problems.map(({ field, message }) => `${field}: ${message}`)
+  if (statusCode === undefined) return ['The program does not answer. Is it still running?']
+  return [data?.message ?? `The program answered with ${statusCode}.`]
+}
+
+export function statusOf(error: unknown): number | undefined {
+  return (error as Refusal).statusCode
+}
+
+/** Runs what talks to the server; what goes wrong is told in `trouble`, not thrown. */
+export function useTrying() {
+  const trouble = ref<string[]>([])
+  async function trying<T>(work: () => Promise<T>): Promise<T | undefined> {
+    trouble.value = []
+    try {
+      return await work()
+    }
+    catch (error) {
+      trouble.value = refusalLines(error)
+      return undefined
+    }
+  }
+  return { trouble, trying }
+}

@@ -1,0 +1,37 @@
+import { defineStore } from 'pinia'
+import { shallowRef } from 'vue'
+import type { SwatchDocument } from '~~/core/design/design'
+import { type Kept, useTrying } from './records'
+
+/** The swatches kept in the house. */
+export const useSwatches = defineStore('swatches', () => {
+  const swatches = shallowRef<readonly Kept<SwatchDocument>[]>([])
+  const { trouble, trying } = useTrying()
+
+  async function load(): Promise<void> {
+    const found = await trying(() => $fetch<Kept<SwatchDocument>[]>('/api/swatches'))
+    if (found) swatches.value = found
+  }
+
+  async function add(document: SwatchDocument): Promise<boolean> {
+    const kept = await trying(() => $fetch<Kept<SwatchDocument>>('/api/swatches', { method: 'POST', body: document }))
+    if (kept) swatches.value = [kept, ...swatches.value]
+    return kept !== undefined
+  }
+
+  async function save(old: Kept<SwatchDocument>, document: SwatchDocument): Promise<boolean> {
+    const saved = await trying(() => $fetch<{ revision: number, updatedAt: string }>(`/api/swatches/${old.id}`, { method: 'PUT', body: { revision: old.revision, document } }))
+    if (saved) swatches.value = swatches.value.map(kept => kept.id === old.id ? { ...kept, ...saved, document } : kept)
+    return saved !== undefined
+  }
+
+  async function remove(id: string): Promise<void> {
+    const done = await trying(async () => {
+      await $fetch(`/api/swatches/${id}`, { method: 'DELETE' })
+      return true
+    })
+    if (done) swatches.value = swatches.value.filter(kept => kept.id !== id)
+  }
+
+  return { swatches, trouble, load, add, save, remove }
+})
