@@ -7,6 +7,16 @@ export function lightness(hex: string): number {
   return 0.2126 * r + 0.7152 * g + 0.0722 * b
 }
 
+/** The colour for stitches that stand out, such as increases: damson on a light yarn, cream on a dark one. */
+export function standOutLine(hex: string): string {
+  return lightness(hex) > 0.3 ? '#7c1f4e' : '#fff1d8'
+}
+
+/** The shadow inside a bag of this yarn. */
+export function insideShade(hex: string): string {
+  return `color-mix(in srgb, ${hex}, black 62%)`
+}
+
 /** The colour for the lines of stitches on a yarn: its own shadow, or its own shine on a dark one. */
 export function threadLine(hex: string): string {
   return lightness(hex) > 0.08 ? `color-mix(in srgb, ${hex}, black 30%)` : `color-mix(in srgb, ${hex}, white 38%)`

@@ -37,23 +37,23 @@ function n(value: number): string {
   return String(Math.round(value * 1000) / 1000)
 }
 
-/**
- * The front stitches of a course as the eye sees them: a V a stitch, narrower towards the bag's sides, on the stems
- * that tall stitches have. y runs downwards, as SVG has it.
- */
+/** A stitch as it looks on the fabric's right side: a V, on a stem if it is a tall one. y runs downwards. */
+export function frontOfStitch(kind: StitchKind, leftX: number, rightX: number, bottomY: number, heightCm: number): string {
+  const middle = (leftX + rightX) / 2
+  const top = bottomY - heightCm * 0.94
+  const neck = bottomY - heightCm * (kind === 'sc' ? 0.16 : 0.6)
+  const v = `M${n(leftX)} ${n(top)}L${n(middle)} ${n(neck)}L${n(rightX)} ${n(top)}`
+  return kind === 'sc' ? v : `${v}M${n(middle)} ${n(neck)}V${n(bottomY - heightCm * 0.04)}`
+}
+
+/** The share of a stitch's width that it leaves free at each side. */
+const GAP = 0.04
+
+/** The front stitches of a course as the eye sees them: narrower towards the bag's sides. */
 export function coursePath(course: Course): string {
   const half = Math.floor(course.stitches / 2)
-  const top = -(course.bottomCm + course.heightCm * 0.94)
-  const neck = -(course.bottomCm + course.heightCm * (course.kind === 'sc' ? 0.16 : 0.6))
-  const foot = -(course.bottomCm + course.heightCm * 0.04)
   const xAt = (stitch: number) => -course.radiusCm * Math.cos((Math.PI * stitch) / half)
   let path = ''
-  for (let i = 0; i < half; i++) {
-    const left = xAt(i + 0.04)
-    const middle = xAt(i + 0.5)
-    const right = xAt(i + 0.96)
-    path += `M${n(left)} ${n(top)}L${n(middle)} ${n(neck)}L${n(right)} ${n(top)}`
-    if (course.kind !== 'sc') path += `M${n(middle)} ${n(neck)}V${n(foot)}`
-  }
+  for (let i = 0; i < half; i++) path += frontOfStitch(course.kind, xAt(i + GAP), xAt(i + 1 - GAP), -course.bottomCm, course.heightCm)
   return path
 }

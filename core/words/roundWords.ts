@@ -7,11 +7,15 @@ import { ordinal } from './numbers'
 import { withoutFirstStitch } from './peel'
 import { stepsWords } from './stepWords'
 
-/** How a round gets up to its height, in words; empty for a spiral. */
-function beginWords(begin: Begin, kind: StitchKind, terms: Terms): string {
+/**
+ * How a round gets up to its height, in words; empty for a spiral. A chain that counts says so in every round, since it
+ * takes a stitch's place; one that does not says so once, in the bag's first round.
+ */
+function beginWords(begin: Begin, kind: StitchKind, terms: Terms, first: boolean): string {
   if (begin.chains === 0) return ''
-  const counts = begin.counts ? `counts as first ${stitchName(kind, terms).abbreviation}` : 'does not count'
-  return `ch ${begin.chains} (${counts})${begin.turn ? ', turn' : ''}; `
+  const uncounted = first ? ' (does not count)' : ''
+  const counts = begin.counts ? ` (counts as first ${stitchName(kind, terms).abbreviation})` : uncounted
+  return `ch ${begin.chains}${counts}${begin.turn ? ', turn' : ''}; `
 }
 
 /** Chains skipped at the start of a round worked into a chain stand in for its starting chain. */
@@ -38,7 +42,7 @@ export function countWords(worked: Worked): string {
 
 /**
  * A round in words, by the published abbreviations of the vocabulary, without its number and count:
- * `ch 1 (does not count); sc in next 3, 2 sc in next, eight times; join with sl st to first sc`.
+ * `ch 1; sc in next 3, 2 sc in next, eight times; join with sl st to first sc`.
  */
 export function roundWords(worked: Worked, terms: Terms, start: Start): string {
   const { begin, steps } = worked.round
@@ -47,6 +51,6 @@ export function roundWords(worked: Worked, terms: Terms, start: Start): string {
   const intoChain = intoFoundation && worked.on.kinds[0] === PLACE_CODE.chain
   const speech = { terms, on: worked.on, chainFromHook: start.chains }
   const said = begin.counts ? withoutFirstStitch(steps, intoFoundation) : steps
-  const opening = intoChain ? skippedWords(begin, kind, terms) : beginWords(begin, kind, terms)
+  const opening = intoChain ? skippedWords(begin, kind, terms) : beginWords(begin, kind, terms, intoFoundation)
   return `${opening}${stepsWords(said, speech)}${joinWords(worked, terms)}`
 }

@@ -24,7 +24,7 @@ describe('round 5 of the school of 8', () => {
   })
 
   it('reads correctly in UK terms', () => {
-    expect(wordsOf(pouch, 'uk')[4]).toBe('Ch 1 (does not count); dc in next 3, 2 dc in next, eight times; join with ss to first dc')
+    expect(wordsOf(pouch, 'uk')[4]).toBe('Ch 1; dc in next 3, 2 dc in next, eight times; join with ss to first dc')
   })
 
   it('leaves out chain and join in a spiral', () => {
@@ -41,7 +41,7 @@ describe('round 5 of the school of 8', () => {
   it('turns where the work is turned', () => {
     const words = wordsOf({ ...pouch, rounds: { style: 'turned', startingChainCounts: false } })
     expect(words[0]).not.toContain('turn')
-    expect(words[1]).toBe('Ch 1 (does not count), turn; 2 sc in each st around; join with sl st to first sc')
+    expect(words[1]).toBe('Ch 1, turn; 2 sc in each st around; join with sl st to first sc')
   })
 })
 
@@ -127,7 +127,7 @@ describe('the pattern', () => {
     expect(asMarkdown(patternOf(drafted, 'us'))).toContain('# =2+2 \\*bold\\*')
     const rows = asCsv(drafted, 'us').trimEnd().split('\r\n')
     expect(rows).toHaveLength(drafted.rounds.length + 1)
-    expect(rows[5]).toBe('5,base,40,main,right,"Ch 1 (does not count); sc in next 3, 2 sc in next, eight times; join with sl st to first sc",')
+    expect(rows[5]).toBe('5,base,40,main,right,"Ch 1; sc in next 3, 2 sc in next, eight times; join with sl st to first sc",')
     const record = asRecord(drafted, 'us')
     expect(record.rounds[4]).toMatchObject({ number: 5, part: 'base', stitches: 40 })
   })

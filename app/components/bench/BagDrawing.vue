@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Draft } from '~~/core/draft/draft'
+import { CM_PER_INCH } from '~~/core/measure/format'
 import { useBox } from '~/composables/useBox'
 import { spreadLabels } from '~/composables/spreadLabels'
 
@@ -11,30 +12,32 @@ const emit = defineEmits<{ select: [part: string] }>()
 const box = ref<HTMLElement>()
 const { width, height } = useBox(box)
 
-const LABELS_PX = 218
+const LABELS_PX = 252
 const TAPE_PX = 20
-const TOP_PX = 22
+const TOP_PX = 20
 const BETWEEN_PX = 52
 const BELOW_PX = 14
 
 const narrow = computed(() => width.value < 620)
 const tallCm = computed(() => Math.max(props.draft.sizes.height.cm, 0.1))
 const floorCm = computed(() => Math.max(props.draft.sizes.diameter.cm, 0.1))
+/** The upright tape runs on to the next whole mark above the mouth. */
+const tapeCm = computed(() => props.draft.design.units === 'in' ? Math.ceil(tallCm.value / CM_PER_INCH) * CM_PER_INCH : Math.ceil(tallCm.value))
 const wideCm = computed(() => Math.max(floorCm.value, props.draft.sizes.mouth.cm / Math.PI))
 
 const scale = computed(() => {
   const across = width.value - 2 * TAPE_PX - 24 - (narrow.value ? 0 : LABELS_PX)
   const up = height.value - TOP_PX - BETWEEN_PX - BELOW_PX
-  return Math.max(0.5, Math.min(across / (wideCm.value + 1), up / (tallCm.value + floorCm.value), 60))
+  return Math.max(0.5, Math.min(across / (wideCm.value + 1), up / (tapeCm.value + floorCm.value), 60))
 })
 const middleX = computed(() => {
   const drawn = wideCm.value * scale.value
   const room = width.value - (narrow.value ? 0 : LABELS_PX)
   return Math.max(drawn / 2 + 2 * TAPE_PX + 12, room / 2 + TAPE_PX / 2)
 })
-const usedPx = computed(() => TOP_PX + BETWEEN_PX + BELOW_PX + (tallCm.value + floorCm.value) * scale.value)
+const usedPx = computed(() => TOP_PX + BETWEEN_PX + BELOW_PX + (tapeCm.value + floorCm.value) * scale.value)
 const spareY = computed(() => Math.max(0, (height.value - usedPx.value) / 2))
-const floorY = computed(() => spareY.value + TOP_PX + tallCm.value * scale.value)
+const floorY = computed(() => spareY.value + TOP_PX + tapeCm.value * scale.value)
 const planY = computed(() => floorY.value + BETWEEN_PX + (floorCm.value / 2) * scale.value)
 const halfPx = computed(() => (wideCm.value / 2) * scale.value)
 

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { coursePath, type Course, elevation } from '~~/core/chart/elevation'
 import type { Draft } from '~~/core/draft/draft'
-import { threadLine } from '~/composables/yarnShade'
+import { insideShade, threadLine } from '~/composables/yarnShade'
 
 /** The bag standing, from the front, in centimetres with its floor's middle at (0, 0). */
 const props = defineProps<{ draft: Draft, scale: number, selected: string }>()
@@ -77,6 +77,7 @@ const bands = computed(() => {
       :cy="-(top.bottomCm + top.heightCm)"
       :rx="top.radiusCm * 0.985"
       :ry="top.radiusCm * 0.085"
+      :style="{ fill: insideShade(colours[top.colour] ?? '#cccccc') }"
     />
     <g
       v-for="(band, i) in bands"
@@ -117,7 +118,6 @@ const bands = computed(() => {
 </template>
 
 <style scoped>
-.inside { fill: #2b2320; }
 .band { cursor: pointer; }
 .stitches { fill: none; stroke-width: 0.085; stroke-linejoin: round; }
 .frame { fill: none; stroke: var(--accent); stroke-width: 2.5px; vector-effect: non-scaling-stroke; }

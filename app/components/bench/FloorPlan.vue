@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { roundPaths } from '~~/core/chart/marks'
 import { planOf } from '~~/core/chart/plan'
 import type { Draft } from '~~/core/draft/draft'
-import { threadLine } from '~/composables/yarnShade'
+import { standOutLine, threadLine } from '~/composables/yarnShade'
 
 /** The floor from above, in centimetres with its middle at (0, 0): rounds, increases, where rounds start. */
 const props = defineProps<{ draft: Draft, scale: number, selected: boolean, lit?: number }>()
@@ -54,6 +54,7 @@ const numbered = computed(() => {
       <path
         :d="round.shaped"
         class="shaped"
+        :style="{ stroke: standOutLine(colour) }"
       />
     </g>
     <line
@@ -79,7 +80,7 @@ const numbered = computed(() => {
 .ring { fill: none; stroke-width: 0.02; opacity: 0.55; }
 .lit { fill: none; stroke: var(--accent); opacity: 0.28; }
 .marks path { fill: none; stroke-width: 0.045; stroke-linecap: round; }
-.marks .shaped { stroke: #7c1f4e; stroke-width: 0.085; }
+.marks .shaped { stroke-width: 0.085; }
 .seam { stroke: #26231f; stroke-width: 1px; stroke-dasharray: 3 3; vector-effect: non-scaling-stroke; }
 text { font: 600 10px var(--figures); fill: #26231f; text-anchor: middle; dominant-baseline: central; paint-order: stroke; stroke: #fffaf0; stroke-width: 3px; }
 .frame { fill: none; stroke: var(--accent); stroke-width: 2.5px; vector-effect: non-scaling-stroke; }

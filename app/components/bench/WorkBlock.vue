@@ -57,7 +57,7 @@ const figures = computed(() => {
         :key="line.from"
       >
         <span class="number">{{ line.from === line.to ? line.from : `${line.from}–${line.to}` }}</span>
-        <span>{{ line.words }}. <span class="figures">{{ line.count }}</span> {{ line.note }}</span>
+        <span>{{ line.words }}. <strong>{{ line.count }}</strong> {{ line.note }}</span>
       </li>
     </ol>
   </template>

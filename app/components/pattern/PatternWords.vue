@@ -46,7 +46,7 @@ const emit = defineEmits<{ light: [round: number | undefined] }>()
           @blur="emit('light', undefined)"
         >
           <span class="number">{{ line.label }}</span>
-          <span>{{ line.words }}. <span class="figures count">{{ line.count }}</span>
+          <span>{{ line.words }}. <span class="count">{{ line.count }}</span>
             <em v-if="line.note">{{ line.note }}</em>
           </span>
         </li>
@@ -108,7 +108,7 @@ ol { list-style: none; margin: 0; padding: 0; }
 ol li { display: grid; grid-template-columns: 6.5rem 1fr; padding: 0.35rem 0.4rem 0.35rem 0; border-top: 1px solid var(--line); break-inside: avoid; }
 ol li:hover, ol li.lit { background: var(--wash); }
 .number { font-weight: 640; white-space: nowrap; }
-.count { white-space: nowrap; }
+.count { white-space: nowrap; font-weight: 640; font-variant-numeric: tabular-nums; }
 em { display: block; color: var(--accent); font-style: normal; font-weight: 600; }
 ul { margin: 0; padding-left: 1.1rem; }
 .short div { display: grid; grid-template-columns: 6.5rem 1fr; }

@@ -78,12 +78,14 @@ useShortcuts(() => shortcuts.value)
       <NuxtLink
         to="/"
         class="way"
+        :class="{ 'wide-only': onBag }"
       >
         All bags
       </NuxtLink>
       <NuxtLink
         to="/swatches"
         class="way"
+        :class="{ 'wide-only': onBag }"
       >
         Swatches
       </NuxtLink>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { markPath } from '~~/core/chart/marks'
+import { frontOfStitch } from '~~/core/chart/elevation'
 import type { DesignGauge } from '~~/core/design/design'
 import { gaugeOf } from '~~/core/gauge/gauge'
 import { FABRIC_KINDS } from '~~/core/stitch/dictionary'
@@ -17,8 +17,7 @@ const square = computed(() => {
   let path = ''
   for (let row = 0; row < up; row++) {
     for (let stitch = 0; stitch < across; stitch++) {
-      const x = (stitch + 0.5) * width.cm
-      path += markPath(kind.value, x, SIDE_CM - (row + 0.06) * height.cm, x, SIDE_CM - (row + 0.94) * height.cm, width.cm)
+      path += frontOfStitch(kind.value, (stitch + 0.06) * width.cm, (stitch + 0.94) * width.cm, SIDE_CM - row * height.cm, height.cm)
     }
   }
   return path
@@ -45,6 +44,6 @@ const square = computed(() => {
 .square { width: 6.5rem; flex: none; align-self: flex-start; }
 .large { width: 100%; max-width: 18rem; }
 rect { fill: #e3d5b4; stroke: #8f7c4e; stroke-width: 0.05; }
-path { fill: none; stroke: #4a3d1e; stroke-width: 0.06; stroke-linecap: round; }
-.large path { stroke-width: 0.04; }
+path { fill: none; stroke: #7d6a3c; stroke-width: 0.11; stroke-linecap: round; stroke-linejoin: round; }
+.large path { stroke-width: 0.1; }
 </style>

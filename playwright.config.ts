@@ -1,0 +1,28 @@
+import { defineConfig } from '@playwright/test'
+
+const PORT = 3177
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  outputDir: 'test-results/browser',
+  timeout: 30_000,
+  workers: 1,
+  forbidOnly: Boolean(process.env.CI),
+  reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${PORT}`,
+    viewport: { width: 1280, height: 800 },
+    permissions: ['clipboard-read', 'clipboard-write'],
+    screenshot: 'only-on-failure',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync'],
+    },
+  },
+  webServer: {
+    command: 'node .output/server/index.mjs',
+    url: `http://127.0.0.1:${PORT}/api/designs`,
+    env: { PORT: String(PORT), FAIR_HOLLOW_DB: `test-results/e2e-${Date.now()}.sqlite` },
+    reuseExistingServer: false,
+  },
+})

@@ -1,0 +1,45 @@
+import { type APIRequestContext, expect, type Page, test as plain } from '@playwright/test'
+import { newDesign } from '../../core/design/starter'
+
+/**
+ * A test that also fails if the page writes an error to its console, or asks anything of another machine. Browsers
+ * write a line for every answer of 400 and above; a test that provokes one says so in `expected`.
+ */
+export const test = plain.extend<{ expected: RegExp[] }>({
+  expected: [[], { option: true }],
+  page: async ({ page, baseURL, expected }, use) => {
+    const wrong: string[] = []
+    page.on('console', message => message.type() === 'error' && wrong.push(message.text()))
+    page.on('pageerror', error => wrong.push(error.message))
+    page.on('request', (request) => {
+      const { origin, protocol } = new URL(request.url())
+      if (origin !== baseURL && protocol !== 'data:' && protocol !== 'blob:') wrong.push(`asked ${request.url()}`)
+    })
+    await use(page)
+    expect(wrong.filter(text => !expected.some(pattern => pattern.test(text)))).toEqual([])
+  },
+})
+
+export { expect }
+
+/** The id of a kept bag, by its name. */
+export async function idOf(request: APIRequestContext, name: string): Promise<string> {
+  const bags = await (await request.get('/api/designs')).json() as { id: string, document: { name: string } }[]
+  return bags.find(({ document }) => document.name === name)!.id
+}
+
+/** A bag of one's own to change, so that tests do not meet in the demo. */
+export async function freshBag(request: APIRequestContext, name: string, over: object = {}): Promise<string> {
+  const answer = await request.post('/api/designs', { data: { ...newDesign(name), ...over } })
+  expect(answer.status()).toBe(201)
+  return ((await answer.json()) as { id: string }).id
+}
+
+/** One of the figures along the foot of the bench. */
+export function tally(page: Page, name: string) {
+  return page.locator('.tally > div').filter({ has: page.getByText(name, { exact: true }) }).locator('dd')
+}
+
+export async function saved(page: Page): Promise<void> {
+  await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved')
+}

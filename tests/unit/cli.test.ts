@@ -1,0 +1,56 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { afterAll, describe, expect, it } from 'vitest'
+import { newDesign } from '../../core/design/starter'
+import { draft } from '../../core/draft/draft'
+import { EXPORTS, exportDraft } from '../../core/export/exportDraft'
+
+const root = fileURLToPath(new URL('../..', import.meta.url))
+const folder = mkdtempSync(join(tmpdir(), 'fair-hollow-'))
+afterAll(() => rmSync(folder, { recursive: true }))
+
+function draftFile(contents: string, ...args: string[]) {
+  const file = join(folder, 'bag.json')
+  writeFileSync(file, contents)
+  return spawnSync('npm', ['run', '-s', 'draft', '--', file, ...args], { cwd: root, encoding: 'utf8' })
+}
+
+const design = newDesign('By command')
+
+describe('the command line', () => {
+  it('prints the same draft as the core, in every form', () => {
+    for (const as of EXPORTS) {
+      const { stdout, status } = draftFile(JSON.stringify(design), '--as', as, '--terms', 'uk')
+      expect(status).toBe(0)
+      expect(stdout).toBe(exportDraft(draft(design), as, 'uk').body)
+    }
+  }, 60_000)
+
+  it('prints rounds, sizes and findings as JSON', () => {
+    const record = JSON.parse(draftFile(JSON.stringify(design), '--as', 'json').stdout) as { rounds: object[], sizes: object, findings: object[] }
+    expect(Object.keys(record)).toEqual(['rounds', 'sizes', 'findings'])
+    expect(record.rounds[4]).toEqual({ number: 5, part: 'base', stitches: 30, words: 'Ch 1; sc in next 3, 2 sc in next, six times; join with sl st to first sc' })
+  }, 30_000)
+
+  it.each([
+    [JSON.stringify({ ...design, base: { ...design.base, size: { want: { diameterCm: -1 } } } }), [], 'base.size.want.diameterCm'],
+    ['{"cut', [], 'not JSON'],
+    [JSON.stringify(design), ['--as', 'pdf'], '--as: must be one of'],
+    [JSON.stringify(design), ['--terms', 'fr'], '--terms'],
+    [JSON.stringify(design), ['--unknown'], '--unknown'],
+  ] as const)('refuses with exit code 2 and names what is wrong: %#', (contents, args, says) => {
+    const { status, stderr, stdout } = draftFile(contents, ...args)
+    expect(status).toBe(2)
+    expect(stdout).toBe('')
+    expect(stderr).toContain(says)
+  }, 30_000)
+
+  it('refuses a file that is not there', () => {
+    const { status, stderr } = spawnSync('npm', ['run', '-s', 'draft', '--', join(folder, 'nowhere.json')], { cwd: root, encoding: 'utf8' })
+    expect(status).toBe(2)
+    expect(stderr).toContain('cannot be read')
+  }, 30_000)
+})
