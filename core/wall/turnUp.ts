@@ -1,8 +1,10 @@
 import { times } from '../measure/length'
+import type { Finding } from '../part/finding'
 import { type PartResult, type Setting, workUp } from '../part/part'
 import type { Edge } from '../round/edge'
 import { each, type Loop } from '../round/step'
 import { inStyle } from '../round/style'
+import type { Worked } from '../round/work'
 import type { FabricKind } from '../stitch/dictionary'
 
 /** How the base becomes the wall (handbook 6). */
@@ -21,5 +23,14 @@ export function turnUp(spec: TurnUp, kind: FabricKind, colour: string, edge: Edg
   if (spec === 'plain') return { rounds: [], edge, size: { height: times(stitch.height, 0), circumference }, findings: [] }
   const { rounds, edge: top, stop } = workUp(edge, 1, setting, (i, on) =>
     inStyle(setting.rounds, setting.index + i, kind, colour, [each(kind, on.count, LOOP[spec])]))
-  return { rounds, edge: top, size: { height: stitch.height, circumference }, findings: stop ? [stop] : [] }
+  return { rounds, edge: top, size: { height: stitch.height, circumference }, findings: stop ? [stop] : foldFindings(rounds[0]!) }
+}
+
+/** The loop left free stands towards the maker: on a wrong-side round the fold's line ends up inside the bag. */
+function foldFindings({ round }: Worked): Finding[] {
+  if (round.facing === 'right') return []
+  return [{
+    code: 'turn-up-inside', weight: 'watch',
+    what: 'The turn-up falls on a wrong-side round, so the line of free loops will stand inside the bag. One round more or less in the base puts it outside.',
+  }]
 }

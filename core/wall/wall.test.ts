@@ -45,6 +45,11 @@ describe('the turn-up', () => {
     expect(size.height).toEqual(gauge.sc.height)
   })
 
+  it('is watched when it falls on a wrong-side round', () => {
+    const codes = (index: number) => turnUp('back-and-third-loop', 'sc', 'main', edge, { ...setting, index }).findings.map(({ code }) => code)
+    expect([codes(3), codes(4)]).toEqual([['turn-up-inside'], []])
+  })
+
   it('is nothing at all when plain', () => {
     const { rounds, edge: same, size } = turnUp('plain', 'sc', 'main', edge, setting)
     expect(rounds).toHaveLength(0)

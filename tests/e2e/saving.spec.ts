@@ -30,7 +30,7 @@ test.describe('when the program does not answer', () => {
     }
     await expect(other.getByRole('alert')).toContainText('changed elsewhere')
     await other.getByRole('button', { name: 'Keep mine as a copy' }).click()
-    await expect(other.getByLabel('Name')).toHaveValue('Contested pouch, my copy')
+    await expect(other.getByLabel('Name', { exact: true })).toHaveValue('Contested pouch, my copy')
     const sizes = await Promise.all([id, new URL(other.url()).pathname.split('/')[2]!].map(async one =>
       ((await (await request.get(`/api/designs/${one}`)).json()) as { document: { base: { size: object } } }).document.base.size))
     expect(sizes).toEqual([{ want: { diameterCm: 14 } }, { want: { diameterCm: 18 } }])

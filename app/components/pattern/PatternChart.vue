@@ -14,6 +14,7 @@ const floorCm = computed(() => Math.max(1, props.draft.sizes.diameter.cm))
 const floorScale = computed(() => Math.min(480, Math.max(200, width.value)) / (floorCm.value + 0.6))
 const wall = computed(() => unrolled(props.draft))
 const wallMarks = computed(() => wall.value.rounds.map(round => ({ ...round, ...roundPaths(wall.value, round) })))
+const numbered = computed(() => wall.value.rounds.filter(({ number }, i) => i === 0 || (number % 5 === 0 && i > 2)))
 const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed: rounds run clockwise' : 'right-handed: rounds run anticlockwise')
 </script>
 
@@ -59,7 +60,7 @@ const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed:
           />
         </g>
         <text
-          v-for="round in wallMarks.filter(({ number }, i) => i === 0 || number % 5 === 0)"
+          v-for="round in numbered"
           :key="`number-${round.number}`"
           :x="round.startX + Math.sign(round.startX) * 0.8"
           :y="round.startY"

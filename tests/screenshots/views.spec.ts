@@ -1,0 +1,44 @@
+import { expect, idOf, tally, test } from '../e2e/bag'
+
+const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` })
+
+test('the list of bags', async ({ page }) => {
+  await page.goto('/')
+  await expect(page.getByRole('heading', { name: 'Seed-head pouch' })).toBeVisible()
+  await page.screenshot(shot('bags'))
+})
+
+test('the bench', async ({ page, request }) => {
+  await page.goto(`/bags/${await idOf(request, 'Seed-head pouch')}`)
+  await expect(tally(page, 'Rounds')).toBeVisible()
+  await page.getByRole('button', { name: /^Base/ }).click()
+  await page.screenshot(shot('bench'))
+})
+
+test('the bench by lamplight, on a tape in inches', async ({ page, request }) => {
+  await page.emulateMedia({ colorScheme: 'dark' })
+  await page.goto(`/bags/${await idOf(request, 'Windfall apple tidy')}`)
+  await expect(tally(page, 'Rounds')).toBeVisible()
+  await page.getByRole('button', { name: /^Wall 1/ }).click()
+  await page.screenshot(shot('bench-dark'))
+})
+
+test('the pattern', async ({ page, request }) => {
+  await page.goto(`/bags/${await idOf(request, 'Seed-head pouch')}/pattern`)
+  await expect(page.getByText('Round 13')).toBeVisible()
+  await page.screenshot(shot('pattern'))
+})
+
+test('the pattern on a phone', async ({ page, request }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`/bags/${await idOf(request, 'Twine tub')}/pattern`)
+  await expect(page.getByText('Round 1', { exact: true })).toBeVisible()
+  await page.screenshot(shot('pattern-phone'))
+})
+
+test('entering a swatch', async ({ page }) => {
+  await page.goto('/swatches')
+  await page.getByRole('button', { name: 'Enter a swatch' }).click()
+  await page.getByLabel('Name').fill('Barn twine')
+  await page.screenshot(shot('swatch'))
+})
