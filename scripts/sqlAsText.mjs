@@ -7,14 +7,14 @@ import { fileURLToPath, pathToFileURL } from 'node:url'
  * The server's bundler can import .sql files by itself, but then marks the chunk they land in as not to be rewritten,
  * and that chunk is the whole server, which then looks for its public files in the wrong folder.
  *
- * @returns {{ name: string, enforce: 'pre', resolveId: (id: string, importer: string) => string | undefined, load: (id: string) => Promise<string | undefined> }} a Rollup and Vite plugin
+ * @returns {import('rollup').Plugin & { enforce: 'pre' }} a plugin for Rollup and Vite
  */
 export function sqlAsText() {
   return {
     name: 'sql-as-text',
     enforce: 'pre',
     resolveId(id, importer) {
-      return id.endsWith('.sql?text') ? `${fileURLToPath(new URL(id.replace('?text', ''), pathToFileURL(importer)))}?text` : undefined
+      return importer && id.endsWith('.sql?text') ? `${fileURLToPath(new URL(id.replace('?text', ''), pathToFileURL(importer)))}?text` : undefined
     },
     async load(id) {
       if (!id.endsWith('.sql?text')) return undefined
