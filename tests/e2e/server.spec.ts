@@ -8,7 +8,7 @@ import { newDesign } from '../../core/design/starter'
 const sound = newDesign('Over the wire')
 
 test('what is off is answered with what to change, and never with a 500', async ({ request }) => {
-  const post = (data: string) => request.post('/api/designs', { data, headers: { 'Content-Type': 'application/json' } })
+  const post = (data: string) => request.post('/api/designs', { data: Buffer.from(data), headers: { 'Content-Type': 'application/json' } })
   const cases: [string, number, RegExp][] = [
     ['{"cut', 400, /not JSON/],
     ['', 400, /not JSON/],
