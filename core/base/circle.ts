@@ -1,10 +1,13 @@
 import type { StitchSize } from '../gauge/gauge'
-import { type Length, times } from '../measure/length'
+import { times } from '../measure/length'
 import type { Finding } from '../part/finding'
+import type { Floor } from '../part/floor'
+import type { LayOut } from '../part/layOut'
 import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type PartSize, type Setting, type Size, type Start, stopped, workUp } from '../part/part'
 import { type Edge, foundation, halves } from '../round/edge'
 import { type Step, each, inOne, repeat } from '../round/step'
 import { inStyle } from '../round/style'
+import type { Worked } from '../round/work'
 import type { FabricKind } from '../stitch/dictionary'
 import { flatIncreases, flatness, flatnessFinding } from './flatness'
 
@@ -51,7 +54,7 @@ export function circleRound(r: number, increases: number, kind: FabricKind, plac
 
 /** What a disc of so many rounds measures. */
 export interface DiscSize extends PartSize {
-  readonly diameter: Length
+  readonly floor: Floor
 }
 
 /**
@@ -61,21 +64,21 @@ export interface DiscSize extends PartSize {
 export function discSize(rounds: number, increases: number, stitch: StitchSize): DiscSize {
   const circumference = times(stitch.width, increases * rounds)
   const across = flatness(increases, stitch).ratio < 1 ? times(circumference, 1 / Math.PI) : times(stitch.height, 2 * rounds)
-  return { height: times(stitch.height, 0), circumference, diameter: across }
+  return { height: times(stitch.height, 0), circumference, floor: { shape: 'disc', length: across, width: across } }
 }
 
 /** The rounds whose disc comes nearest to a wanted diameter; a disc's diameter grows evenly with its rounds. */
 export function roundsForDiameter(diameterCm: number, increases: number, stitch: StitchSize): number {
-  return Math.max(1, Math.round(diameterCm / discSize(1, increases, stitch).diameter.cm))
+  return Math.max(1, Math.round(diameterCm / discSize(1, increases, stitch).floor.length.cm))
 }
 
-function startOf(spec: CircleSpec, increases: number, startingChains: number): Start {
+export function startOf(spec: Pick<CircleSpec, 'start'>, increases: number, startingChains: number): Start {
   if (spec.start === 'ring') return { kind: 'ring', chains: 0 }
-  if (spec.start === 'chain') return { kind: 'chain', chains: Math.max(2, startingChains + 1) }
+  if (spec.start === 'chain') return { kind: 'chain', chains: Math.max(2, startingChains + 1), firstInto: Math.max(2, startingChains + 1) }
   return { kind: 'chain-ring', chains: Math.max(4, Math.round(increases / 3)) }
 }
 
-function tooMany(rounds: number, increases: number): Finding | undefined {
+export function tooMany(rounds: number, increases: number): Finding | undefined {
   const total = (increases * rounds * (rounds + 1)) / 2
   if (rounds <= MOST_ROUNDS && total <= MOST_STITCHES) return undefined
   return {
@@ -95,17 +98,29 @@ export function circle(spec: CircleSpec, setting: Setting): PartResult {
   if (tooBig) return stopped(middle, size, tooBig)
 
   const { rounds, edge, stop } = workUp(middle, count, setting, i =>
-    inStyle(setting.rounds, setting.index + i, spec.stitch, spec.colour, circleRound(i + 1, increases, spec.stitch, spec.placing, spec.increaseAt)))
+    inStyle(setting.rounds, setting.turns + i, spec.stitch, spec.colour, circleRound(i + 1, increases, spec.stitch, spec.placing, spec.increaseAt)))
   return {
     rounds,
     edge: foldedAtStart(edge),
     size,
     findings: [flatnessFinding(increases, stitch, stitch.height.cm * count), ...(stop ? [stop] : [])],
     start: startOf(spec, increases, rounds[0]?.round.begin.chains ?? 0),
+    layOut: discLayOut(rounds, size.floor.length.cm / 2 / Math.max(1, count)),
+    markers: rounds.map(() => [0]),
+  }
+}
+
+/** Where a disc's stitches lie: ring after ring, each round's stitches evenly spread, starting at the top. */
+export function discLayOut(rounds: readonly Worked[], reachCm: number): LayOut {
+  return (round, slot) => {
+    if (round < 0) return { x: 0, y: 0 }
+    const angle = ((slot + 0.5) / rounds[round]!.edge.count) * 2 * Math.PI
+    const out = (round + 1) * reachCm
+    return { x: -Math.sin(angle) * out, y: -Math.cos(angle) * out }
   }
 }
 
 /** A round floor has no sides of its own: the bag folds where its rounds start, and half way round. */
-function foldedAtStart(edge: Edge): Edge {
+export function foldedAtStart(edge: Edge): Edge {
   return { ...edge, sides: halves(edge.count) }
 }

@@ -1,53 +1,68 @@
-import type { Draft } from '../draft/draft'
+import type { Draft, DraftPart } from '../draft/draft'
+import type { Spot } from '../part/layOut'
+import type { Worked } from '../round/work'
 import { blank, type Chart, type ChartRound, markOf, slotOf } from './chart'
 
-/** How far a foot moves from under its own stitch to the stitch it stands on. */
-const LEAN = 0.7
+/** How far a head stays inside the line that its round reaches, towards its foot. */
+const HEAD = 0.08
 
-/** How far from a round's outer line its stitches' heads stay, as a share of the round. */
-const HEAD = 0.06
+/** What a stitch of a floor's round stands on: a spot on the round below, or of what the round is worked into. */
+function footOf(base: DraftPart, round: number, worked: Worked, made: number, head: Spot): Spot {
+  const below = base.rounds[round - 1]
+  const { from, to } = worked.edge
+  if (below && worked.on.count === below.edge.count && worked.on.from[0] !== -1) {
+    const first = base.layOut!(round - 1, slotOf(from[made]!, worked.on.count, below))
+    const last = base.layOut!(round - 1, slotOf(to[made]!, worked.on.count, below))
+    return { x: (first.x + last.x) / 2, y: (first.y + last.y) / 2 }
+  }
+  if (round === 0 || worked.on.count === 1) return base.layOut!(-1, from[made]!)
+  return towardsMiddle(base, head)
+}
+
+/** The nearest spot on the worked rows, for a round that goes about them. */
+function towardsMiddle(base: DraftPart, head: Spot): Spot {
+  const floor = base.size.floor!
+  const within = (value: number, half: number) => Math.max(-half, Math.min(half, value))
+  return { x: within(head.x, floor.length.cm / 2), y: within(head.y, floor.width.cm / 2) }
+}
+
+/** The smallest box about every head, at least as large as the floor. */
+function boxOf(chart: Omit<Chart, 'rounds' | 'box'>, base: DraftPart): Chart['box'] {
+  const floor = base.size.floor
+  let x = (floor?.length.cm ?? 0) / 2
+  let y = (floor?.width.cm ?? 0) / 2
+  for (let i = 0; i < chart.headX.length; i++) {
+    x = Math.max(x, Math.abs(chart.headX[i]!))
+    y = Math.max(y, Math.abs(chart.headY[i]!))
+  }
+  return { left: -x, top: -y, width: 2 * x, height: 2 * y }
+}
 
 /**
- * The floor seen from above, its middle at (0, 0), to scale: round `r` fills the ring between `r - 1` and `r` times a
- * round's reach. Rounds start at the top; right-handed work runs against the clock, left-handed with it.
+ * The floor seen from above, its middle at (0, 0), to scale. Right-handed work runs against the clock, left-handed
+ * with it.
  */
 export function planOf(draft: Draft): Chart {
   const base = draft.parts[0]!
-  const reach = base.rounds.length > 0 ? (base.size.diameter?.cm ?? 0) / 2 / base.rounds.length : 0
-  const count = base.rounds.reduce((sum, worked) => sum + worked.edge.count, 0)
-  const chart = blank(count)
+  const chart = blank(base.rounds.reduce((sum, worked) => sum + worked.edge.count, 0))
   const rounds: ChartRound[] = []
-  const side = draft.design.hands === 'left' ? 1 : -1
-  let below = new Float32Array(1)
+  const side = draft.design.hands === 'left' ? -1 : 1
   let at = 0
   base.rounds.forEach((worked, r) => {
-    const n = worked.edge.count
-    const angles = new Float32Array(n)
-    const inner = r * reach
-    const outer = (r + 1 - HEAD) * reach
     const from = at
-    for (let made = 0; made < n; made++, at++) {
-      const angle = ((slotOf(made, n, worked) + 0.5) / n) * 2 * Math.PI
-      angles[made] = angle
-      const footAngle = r === 0 ? angle : leant(angle, (below[worked.edge.from[made]!]! + below[worked.edge.to[made]!]!) / 2)
+    for (let made = 0; made < worked.edge.count; made++, at++) {
+      const head = base.layOut!(r, slotOf(made, worked.edge.count, worked))
+      const foot = footOf(base, r, worked, made, head)
       chart.kinds[at] = worked.stitches[made]!
-      chart.marks[at] = r === 0 ? 0 : markOf(worked.edge, made)
-      chart.headX[at] = side * Math.sin(angle) * outer
-      chart.headY[at] = -Math.cos(angle) * outer
-      chart.footX[at] = side * Math.sin(footAngle) * inner
-      chart.footY[at] = -Math.cos(footAngle) * inner
+      chart.marks[at] = r === 0 && worked.on.count === 1 ? 0 : markOf(worked.edge, made)
+      chart.headX[at] = side * (head.x + (foot.x - head.x) * HEAD)
+      chart.headY[at] = head.y + (foot.y - head.y) * HEAD
+      chart.footX[at] = side * foot.x
+      chart.footY[at] = foot.y
     }
-    below = angles
-    rounds.push({ number: r + 1, part: base.id, from, to: at, colour: worked.round.colour, startX: 0, startY: -(r + 0.5) * reach })
+    const [first, last] = [base.layOut!(r, 0), base.layOut!(r, worked.edge.count - 1)]
+    const start = worked.round.join === 'open' ? first : { x: (first.x + last.x) / 2, y: (first.y + last.y) / 2 }
+    rounds.push({ number: base.firstRound + r, part: base.id, from, to: at, colour: worked.round.colour, startX: side * start.x, startY: start.y })
   })
-  const radius = reach * base.rounds.length
-  return { ...chart, rounds, box: { left: -radius, top: -radius, width: 2 * radius, height: 2 * radius } }
-}
-
-/** An angle moved towards its parent's, the short way round. */
-function leant(own: number, parent: number): number {
-  let apart = parent - own
-  if (apart > Math.PI) apart -= 2 * Math.PI
-  if (apart < -Math.PI) apart += 2 * Math.PI
-  return own + apart * LEAN
+  return { ...chart, rounds, box: boxOf(chart, base) }
 }

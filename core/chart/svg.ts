@@ -35,7 +35,7 @@ export function asSvg(draft: Draft): string {
   const wall = unrolled(draft)
   const width = Math.max(plan.box.width, wall.box.width) + 2 * MARGIN_CM
   const height = plan.box.height + wall.box.height + 3 * MARGIN_CM
-  const about = `${draft.design.name}: floor ${figure(plan.box.width, draft.design.units)} ${draft.design.units} across, ${draft.rounds.length} rounds`
+  const about = `${draft.design.name}: floor ${figure(plan.box.width, draft.design.units)} by ${figure(plan.box.height, draft.design.units)} ${draft.design.units}, ${draft.rounds.length} rounds`
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width.toFixed(2)}cm" height="${height.toFixed(2)}cm" viewBox="0 0 ${width.toFixed(2)} ${height.toFixed(2)}" role="img">`
     + `<title>${escaped(about)}</title><g fill="none" stroke="${INK}" stroke-width="0.04" stroke-linecap="round">`
     + group(plan, width / 2, MARGIN_CM + plan.box.height / 2, 'Floor, from above')

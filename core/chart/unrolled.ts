@@ -36,13 +36,14 @@ export function unrolled(draft: Draft): Chart {
   let y = 0
   let widest = 0
   const floor = draft.parts[0]!.rounds
-  let below = floor.length > 0 ? wayRound(floor[floor.length - 1]!) : new Float32Array(1)
+  let below = floor.length > 0 ? wayRound(floor[floor.length - 1]!) : new Float32Array(0)
   for (const part of walls) {
     const height = roundHeight(part)
     part.rounds.forEach((worked, i) => {
       const count = worked.edge.count
       const width = count * draft.gauge[STITCH_KINDS[worked.stitches[0]!]!].width.cm
       const way = wayRound(worked)
+      const known = below.length === worked.on.count
       const from = at
       for (let made = 0; made < count; made++, at++) {
         const own = way[made]!
@@ -50,7 +51,7 @@ export function unrolled(draft: Draft): Chart {
         chart.marks[at] = markOf(worked.edge, made)
         chart.headX[at] = side * (own - 0.5) * width
         chart.headY[at] = y - (1 - HEAD) * height
-        chart.footX[at] = side * (footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) - 0.5) * width
+        chart.footX[at] = side * ((known ? footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) : own) - 0.5) * width
         chart.footY[at] = y - FOOT * height
       }
       rounds.push({

@@ -14,5 +14,17 @@ export const INCREASES: Bounds = { least: 3, most: 48 }
 export const PINNED_ROUNDS: Bounds = { least: 1, most: 1000 }
 /** Stitches narrower or wider than this are a slip of the pen, whatever the yarn (from memory). */
 export const STITCH_CM: Bounds = { least: 0.05, most: 12 }
+export const PER_END: Bounds = { least: 2, most: 24 }
+export const BOAT_PER_END: Bounds = { least: 1, most: 8 }
+export const SIDE_STITCHES: Bounds = { least: 1, most: 600 }
+export const ROW_STITCHES: Bounds = { least: 2, most: 1200 }
+export const HOLES: Bounds = { least: 4, most: 400 }
+export const PER_HOLE: Bounds = { least: 1, most: 6 }
+export const DOUBLED_HOLES: Bounds = { least: 0, most: 100 }
+export const REPEAT: Bounds = { least: 1, most: 60 }
+export const EDGE_STITCHES: Bounds = { least: -20, most: 40 }
+export const REPEATS: Bounds = { least: 1, most: 600 }
+export const CONTENT_CM: Bounds = { least: 0.5, most: 150 }
+export const BALLS: Bounds = { least: 1, most: 200 }
 export const MOST_BANDS = 40
 export const MOST_YARNS = 12

@@ -1,4 +1,6 @@
 import type { BaseSpec } from '../base/base'
+import type { MeasuredBase } from '../base/evidence'
+import type { Contents } from '../contents/contents'
 import type { Swatch } from '../gauge/gauge'
 import type { Units } from '../measure/format'
 import type { Rounds } from '../round/style'
@@ -37,7 +39,11 @@ export interface Design {
   readonly gauge: DesignGauge
   readonly yarns: readonly Yarn[]
   readonly rounds: Rounds
+  /** What the bag must hold. */
+  readonly contents?: Contents
   readonly base: BaseSpec
+  /** What the finished base measured, with its counts pinned. */
+  readonly measuredBase?: MeasuredBase
   readonly turnUp: TurnUp
   readonly wall: readonly BandSpec[]
 }

@@ -1,15 +1,15 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
-import { ArrayMaxSize, ArrayMinSize, IsArray, IsDefined, IsObject, IsOptional, ValidateIf, ValidateNested } from 'class-validator'
-import { BASE_FORMS } from '../base/base'
-import { BASE_STITCHES, CIRCLE_STARTS, INCREASE_ENDS, PLACINGS } from '../base/circle'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, ValidateNested } from 'class-validator'
 import { ROUND_STYLES } from '../round/style'
 import { BAND_KINDS } from '../wall/band'
 import { SOLID_STITCHES } from '../wall/solid'
 import { TURN_UPS } from '../wall/turnUp'
-import { DIAMETER_CM, HEIGHT_CM, HOOK_MM, INCREASES, MOST_BANDS, MOST_YARNS, PINNED_ROUNDS, STRANDS, SWATCH_CM, SWATCH_COUNT } from './bounds'
+import { HEIGHT_CM, HOOK_MM, MOST_BANDS, MOST_YARNS, PINNED_ROUNDS, STRANDS, SWATCH_CM, SWATCH_COUNT } from './bounds'
 import { DESIGN_VERSION, HANDS } from './design'
-import { Between, HexColour, OneOf, Text, Whole, WantedOrPinned, YarnId, YesNo } from './rules'
+import { Base, type BaseDocument } from './baseDocuments'
+import { Held, MeasuredBaseDocument } from './contentsDocuments'
+import { Between, HexColour, OneOf, Part, Text, Whole, WantedOrPinned, YarnId, YesNo } from './rules'
 
 /*
  * The open documents as class-validator sees them: one class an object, one rule a field. They exist to check what
@@ -18,13 +18,6 @@ import { Between, HexColour, OneOf, Text, Whole, WantedOrPinned, YarnId, YesNo }
  */
 
 const nested = { message: 'must be an object' }
-
-/** An object of a document, checked by its own class. */
-function Part(type: () => new () => object): PropertyDecorator {
-  return (target, property) => {
-    for (const rule of [IsDefined({ message: 'is missing' }), IsObject(nested), ValidateNested(nested), Type(type)]) rule(target, property as string)
-  }
-}
 
 class MeasuredDocument {
   @Between(SWATCH_COUNT) stitches!: number
@@ -63,33 +56,13 @@ class RoundsPin {
   @Whole(PINNED_ROUNDS) rounds!: number
 }
 
-class DiameterWant {
-  @Between(DIAMETER_CM, 'cm') diameterCm!: number
-}
-
 class HeightWant {
   @Between(HEIGHT_CM, 'cm') heightCm!: number
-}
-
-class DiscSizeDocument {
-  @IsOptional() @Part(() => DiameterWant) want?: DiameterWant
-  @IsOptional() @Part(() => RoundsPin) pin?: RoundsPin
 }
 
 class HeightSizeDocument {
   @IsOptional() @Part(() => HeightWant) want?: HeightWant
   @IsOptional() @Part(() => RoundsPin) pin?: RoundsPin
-}
-
-class BaseDocument {
-  @OneOf(BASE_FORMS) form!: string
-  @OneOf(BASE_STITCHES) stitch: string = 'sc'
-  @ValidateIf((base: BaseDocument) => base.increases !== 'by-gauge') @Whole(INCREASES) increases: number | string = 'by-gauge'
-  @WantedOrPinned() @Part(() => DiscSizeDocument) size!: DiscSizeDocument
-  @OneOf(CIRCLE_STARTS) start: string = 'ring'
-  @OneOf(PLACINGS) placing: string = 'stacked'
-  @OneOf(INCREASE_ENDS) increaseAt: string = 'last'
-  @YarnId() colour: string = 'main'
 }
 
 class BandDocument {
@@ -114,7 +87,9 @@ export class DesignDocument {
   yarns: YarnDocument[] = [new YarnDocument()]
 
   @Part(() => RoundsDocument) rounds: RoundsDocument = new RoundsDocument()
-  @Part(() => BaseDocument) base!: BaseDocument
+  @IsOptional() @Held() contents?: object
+  @Base() base!: BaseDocument
+  @IsOptional() @Part(() => MeasuredBaseDocument) measuredBase?: MeasuredBaseDocument
   @OneOf(TURN_UPS) turnUp: string = 'plain'
 
   @IsArray({ message: 'must be a list of bands' }) @ArrayMaxSize(MOST_BANDS, { message: `must hold at most ${MOST_BANDS} bands` })

@@ -75,7 +75,11 @@ function check<D>(input: Record<string, unknown>, type: new () => object, furthe
 export function readDesign(input: unknown): Reading<Design> {
   if (!isObject(input) || input.fairHollow !== 'design') return refuse('fairHollow', 'this is not a Fair Hollow design: its "fairHollow" field must say "design"')
   if (isFromTheFuture(input)) return refuse('version', `is ${String(input.version)}, from a later version of this program; open it there and export it anew`)
-  return check<Design>(migrate(input), DesignDocument, designProblems)
+  const document = migrate(input)
+  // The classes of these are chosen by what is in them, which takes an object to begin with.
+  const shapeless = ['base', 'contents'].find(field => document[field] !== undefined && !isObject(document[field]))
+  if (shapeless) return refuse(shapeless, 'must be an object')
+  return check<Design>(document, DesignDocument, designProblems)
 }
 
 /** Reads a swatch likewise. */

@@ -1,5 +1,6 @@
 import 'reflect-metadata'
-import { IsBoolean, IsIn, IsInt, IsNumber, IsString, Matches, MaxLength, Max, Min, MinLength, ValidateBy } from 'class-validator'
+import { Type, type TypeOptions } from 'class-transformer'
+import { IsBoolean, IsDefined, IsIn, IsInt, IsNumber, IsObject, IsString, Matches, Max, MaxLength, Min, MinLength, ValidateBy, ValidateNested } from 'class-validator'
 import type { Bounds } from './bounds'
 
 /*
@@ -61,4 +62,13 @@ export function WantedOrPinned(): Rule {
       defaultMessage: () => 'must hold either "want" or "pin"',
     },
   })
+}
+
+const nested = { message: 'must be an object' }
+
+/** An object of a document, checked by its own class. */
+export function Part(type: () => new () => object, options?: TypeOptions): Rule {
+  return (target, property) => {
+    for (const rule of [IsDefined({ message: 'is missing' }), IsObject(nested), ValidateNested(nested), Type(type, options)]) rule(target, property as string)
+  }
 }

@@ -18,7 +18,7 @@ describe('the draft of a pouch, by hand', () => {
 
   it('measures it', () => {
     // Floor 13 * 2 * 10/21; flat width 78 * 0.5 / 2; height 30 rounds of 10/21; volume pi r^2 H with 2 pi r = 39.
-    expect(sizes.diameter.cm).toBeCloseTo(12.381, 3)
+    expect(sizes.floor.length.cm).toBeCloseTo(12.381, 3)
     expect(sizes.flatWidth.cm).toBe(19.5)
     expect(sizes.flatWidth.plusMinusCm).toBeCloseTo(0.4875, 9)
     expect(sizes.height.cm).toBeCloseTo(14.2857, 4)
@@ -34,7 +34,8 @@ describe('every draft', () => {
     fc.assert(fc.property(anyDesign, (design) => {
       const { rounds } = draft(design)
       rounds.forEach(({ worked }, i) => {
-        if (i > 0) expect(worked.on.count).toBe(rounds[i - 1]!.worked.edge.count)
+        // A pick-up round, a second disc and the mouth of a folded bag stand on a foundation of their own.
+        if (i > 0 && worked.on.from[0] !== -1) expect(worked.on.count).toBe(rounds[i - 1]!.worked.edge.count)
         expect(worked.edge.from.length).toBe(worked.edge.count)
         expect(Math.max(...worked.edge.to)).toBeLessThan(worked.on.count)
       })
@@ -53,7 +54,7 @@ describe('every draft', () => {
       const { findings, rounds, sizes } = draft(design)
       for (const stop of findings.filter(({ weight }) => weight === 'stop')) expect(stop.part).toBeTruthy()
       if (!findings.some(({ weight }) => weight === 'stop')) expect(rounds.length).toBeGreaterThan(0)
-      for (const value of [sizes.diameter.cm, sizes.flatWidth.cm, sizes.height.cm, sizes.litres]) expect(Number.isFinite(value)).toBe(true)
+      for (const value of [sizes.floor.length.cm, sizes.floor.width.cm, sizes.flatWidth.cm, sizes.height.cm, sizes.litres]) expect(Number.isFinite(value)).toBe(true)
     }), { ...SEED, numRuns: 100 })
   })
 

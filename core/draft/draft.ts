@@ -1,13 +1,17 @@
 import { workBase } from '../base/base'
 import type { Design } from '../design/design'
-import { type Gauge, gaugeOf } from '../gauge/gauge'
+import { contentsFindings } from './contentsFit'
+import type { Gauge } from '../gauge/gauge'
 import type { Finding } from '../part/finding'
+import type { LayOut } from '../part/layOut'
 import type { PartResult, PartSize, Setting, Start } from '../part/part'
 import type { Edge } from '../round/edge'
 import type { Worked } from '../round/work'
 import { workBand } from '../wall/band'
 import { turnUp } from '../wall/turnUp'
+import { bagFindings } from './bagFindings'
 import { gaugeFindings } from './gaugeFindings'
+import { draftGauge, refinedFindings } from './refined'
 import { type BagSizes, sizesOf } from './sizes'
 
 /** A part of the bag as drafted. */
@@ -21,6 +25,13 @@ export interface DraftPart {
   readonly edge: Edge
   readonly size: PartSize
   readonly findings: readonly Finding[]
+  /** Of a base: where its stitches lie, seen from above. */
+  /** How many of its rounds, the last ones, stand up and make its height. */
+  readonly rising: number
+  readonly layOut?: LayOut
+  /** Stitches that carry a marker, a list a round. */
+  readonly markers?: readonly (readonly number[])[]
+  readonly advice: readonly string[]
 }
 
 /** A round with its number in the bag. */
@@ -75,7 +86,7 @@ function placed(findings: readonly Finding[], id: string, path: readonly (string
 function asPart(id: string, name: string, path: readonly (string | number)[], below: number, result: PartResult): DraftPart {
   return {
     id, name, firstRound: below + 1, rounds: result.rounds, edge: result.edge, size: result.size,
-    findings: placed(result.findings, id, path),
+    findings: placed(result.findings, id, path), rising: result.rising ?? result.rounds.length, layOut: result.layOut, markers: result.markers, advice: result.advice ?? [],
   }
 }
 
@@ -83,16 +94,23 @@ function isStopped(part: DraftPart): boolean {
   return part.findings.some(finding => finding.weight === 'stop')
 }
 
+/** The next turned round shows the other side of the last one. */
+function turnsAfter(parts: readonly DraftPart[]): number {
+  const last = parts.flatMap(part => part.rounds).at(-1)
+  if (!last) return 0
+  return last.round.facing === 'right' ? 1 : 2
+}
+
 /** The parts from the floor up, each worked onto the edge that the one below left; a stop ends the bag there. */
 function fold(design: Design, gauge: Gauge): { parts: DraftPart[], start: Start } {
-  const setting = (index: number): Setting => ({ gauge, rounds: design.rounds, index })
-  const base = workBase(design.base, setting(0))
+  const setting = (index: number, turns: number): Setting => ({ gauge, rounds: design.rounds, index, turns })
+  const base = workBase(design.base, setting(0, 0))
   const parts = [asPart('base', 'Base', ['base'], 0, base)]
   let below = base.rounds.length
   let edge = base.edge
   for (const waiting of partsAbove(design)) {
     if (isStopped(parts[parts.length - 1]!)) break
-    const result = waiting.work(edge, setting(below))
+    const result = waiting.work(edge, setting(below, turnsAfter(parts)))
     parts.push(asPart(waiting.id, waiting.name, waiting.path, below, result))
     below += result.rounds.length
     edge = result.edge
@@ -102,15 +120,16 @@ function fold(design: Design, gauge: Gauge): { parts: DraftPart[], start: Start 
 
 /** Drafts a bag: the fold over its parts (see docs: base, turn-up, wall, each leaves the edge that the next one takes). */
 export function draft(design: Design): Draft {
-  const gauge = gaugeOf(design.gauge)
+  const gauge = draftGauge(design)
   const { parts, start } = fold(design, gauge)
+  const sizes = sizesOf(parts)
   return {
     design,
     gauge,
     start,
     parts,
     rounds: parts.flatMap(part => part.rounds.map((worked, i) => ({ number: part.firstRound + i, part: part.id, worked }))),
-    sizes: sizesOf(parts),
-    findings: [...parts.flatMap(part => part.findings), ...gaugeFindings(design, gauge)],
+    sizes,
+    findings: [...parts.flatMap(part => part.findings), ...contentsFindings(design.contents, sizes), ...bagFindings(design, sizes), ...refinedFindings(design, gauge), ...gaugeFindings(design, gauge)],
   }
 }

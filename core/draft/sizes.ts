@@ -1,17 +1,18 @@
 import { type Length, plus, times } from '../measure/length'
+import { areaCm2, type Floor, noFloor, standing } from '../part/floor'
 import type { DraftPart } from './draft'
 
 /** What the bag measures, empty and unloaded. */
 export interface BagSizes {
-  /** Across the floor. */
-  readonly diameter: Length
+  /** What it stands on. */
+  readonly floor: Floor
   /** Across the bag lying flat: half its edge (handbook 5). */
   readonly flatWidth: Length
   /** From the floor to the mouth. */
   readonly height: Length
   /** Around the mouth. */
   readonly mouth: Length
-  /** What it holds when it stands up round, filled to the mouth. */
+  /** What it holds, filled to the mouth: standing on its floor, or bulging like a sack if it has none. */
   readonly litres: number
   readonly rounds: number
   readonly stitches: number
@@ -19,22 +20,37 @@ export interface BagSizes {
 
 const NOTHING: Length = { cm: 0, plusMinusCm: 0 }
 
-/** A round wall's share of the volume: height times the area of the circle its edge makes, in litres. */
-function litresOf(part: DraftPart): number {
-  const around = part.size.circumference.cm
-  return (part.size.height.cm * around * around) / (4 * Math.PI) / 1000
+/**
+ * What a flat sack holds when it bulges: half of a pillow twice as tall, by the "paper bag" (tea-bag) formula
+ * `w³ (h / (πw) − 0.142 (1 − 10^(−h/w)))` for sides `w ≤ h` (A. C. Robin, "Paper Bag Problem", Mathematics Today 2004;
+ * from memory).
+ */
+export function sackCm3(widthCm: number, heightCm: number): number {
+  const w = Math.min(widthCm, 2 * heightCm)
+  const h = Math.max(widthCm, 2 * heightCm)
+  if (w <= 0) return 0
+  return Math.max(0, w ** 3 * (h / (Math.PI * w) - 0.142 * (1 - 10 ** (-h / w)))) / 2
+}
+
+/** A wall's share of the volume: its height times the outline that its edge makes over the floor. */
+function wallCm3(part: DraftPart, floor: Floor): number {
+  return part.size.height.cm * areaCm2(floor.shape, standing(floor, part.size.circumference.cm))
 }
 
 /** Adds up the parts, from the floor to the mouth. */
 export function sizesOf(parts: readonly DraftPart[]): BagSizes {
   const worked = parts.filter(part => part.rounds.length > 0)
   const top = worked[worked.length - 1] ?? parts[0]!
+  const flatWidth = times(top.size.circumference, 0.5)
+  const floor = parts[0]!.size.floor ?? noFloor(flatWidth)
+  const height = worked.reduce((sum, part) => plus(sum, part.size.height), NOTHING)
+  const cm3 = floor.shape === 'none' ? sackCm3(flatWidth.cm, height.cm) : worked.reduce((sum, part) => sum + wallCm3(part, floor), 0)
   return {
-    diameter: parts[0]!.size.diameter ?? NOTHING,
-    flatWidth: times(top.size.circumference, 0.5),
-    height: worked.reduce((sum, part) => plus(sum, part.size.height), NOTHING),
+    floor,
+    flatWidth,
+    height,
     mouth: top.size.circumference,
-    litres: worked.reduce((sum, part) => sum + litresOf(part), 0),
+    litres: cm3 / 1000,
     rounds: parts.reduce((sum, part) => sum + part.rounds.length, 0),
     stitches: parts.reduce((sum, part) => sum + part.rounds.reduce((all, round) => all + round.edge.count, 0), 0),
   }

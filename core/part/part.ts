@@ -1,5 +1,7 @@
 import type { Gauge } from '../gauge/gauge'
 import type { Length } from '../measure/length'
+import type { Floor } from './floor'
+import type { LayOut } from './layOut'
 import type { Edge } from '../round/edge'
 import type { Round } from '../round/round'
 import type { Rounds } from '../round/style'
@@ -15,13 +17,19 @@ export interface Setting {
   readonly rounds: Rounds
   /** How many rounds of the bag lie below this part. */
   readonly index: number
+  /** Turned work so far, as `inStyle` counts it: even if the next turned round has the right side facing. */
+  readonly turns: number
 }
 
 /** What the first round of a bag is worked into. */
 export interface Start {
-  readonly kind: 'ring' | 'chain-ring' | 'chain'
-  /** Chains made before the first round; 0 for a ring of yarn. */
+  readonly kind: 'ring' | 'chain-ring' | 'chain' | 'foundation-chain' | 'foundation-sc' | 'chain-loop' | 'bought'
+  /** Chains made before the first round, turning chain included; 0 for a ring of yarn; holes of a bought floor. */
   readonly chains: number
+  /** Which of those chains, from the hook, the first stitch goes into. */
+  readonly firstInto?: number
+  /** How long the foundation should be before anything is worked into it: it shrinks a little (handbook 4). */
+  readonly beforeCm?: number
 }
 
 /** What a part measures once worked. */
@@ -30,8 +38,8 @@ export interface PartSize {
   readonly height: Length
   /** Its upper edge, all the way round. */
   readonly circumference: Length
-  /** Across a floor; walls have none of their own. */
-  readonly diameter?: Length
+  /** Of a base: what the bag stands on. */
+  readonly floor?: Floor
 }
 
 /** A part worked onto the edge below: its rounds, the edge it leaves, its size and what it noticed. */
@@ -41,6 +49,13 @@ export interface PartResult {
   readonly size: PartSize
   readonly findings: readonly Finding[]
   readonly start?: Start
+  /** How many of its rounds, the last ones, stand up and make its height; all of them if left out. */
+  readonly rising?: number
+  readonly layOut?: LayOut
+  /** Stitches that carry a marker, a list a round, by order of working. */
+  readonly markers?: readonly (readonly number[])[]
+  /** What to do before, between or after the rounds that steps do not say. */
+  readonly advice?: readonly string[]
 }
 
 /** More than this a round of a bag cannot sensibly hold, nor a browser draw. */

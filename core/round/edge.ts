@@ -1,5 +1,5 @@
 /** The kinds of place that a round can work into, as kept in an edge's bytes. */
-export const PLACE_KINDS = ['stitch', 'space', 'ring', 'chain', 'underside', 'rowEnd'] as const
+export const PLACE_KINDS = ['stitch', 'space', 'ring', 'chain', 'underside', 'rowEnd', 'hole'] as const
 export type PlaceKind = (typeof PLACE_KINDS)[number]
 
 export const PLACE_CODE = Object.fromEntries(PLACE_KINDS.map((kind, code) => [kind, code])) as Readonly<Record<PlaceKind, number>>
@@ -36,6 +36,29 @@ export function foundation(kind: PlaceKind, count: number, closed = true): Edge 
     sides: halves(count),
     closed,
   }
+}
+
+/** A run of equal places of a foundation. */
+export interface Run {
+  readonly kind: PlaceKind
+  readonly count: number
+}
+
+/** A foundation of several runs of places, one after the other: along a chain, round its end, back along its underside. */
+export function foundationOf(runs: readonly Run[], closed = true): Edge {
+  const edge = foundation('stitch', runs.reduce((sum, { count }) => sum + count, 0), closed)
+  let at = 0
+  for (const { kind, count } of runs) {
+    edge.kinds.fill(PLACE_CODE[kind], at, at + count)
+    at += count
+  }
+  return edge
+}
+
+/** The same edge, folding elsewhere when the bag lies flat. */
+export function withSides(edge: Edge, sides: readonly [number, number]): Edge {
+  const wrap = (side: number) => ((Math.round(side) % edge.count) + edge.count) % edge.count
+  return { ...edge, sides: [wrap(sides[0]), wrap(sides[1])] }
 }
 
 /** The sides of an edge that folds in half at its round's start. */

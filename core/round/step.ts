@@ -2,9 +2,10 @@ import type { StitchKind } from '../stitch/dictionary'
 
 /**
  * Which threads of a place the hook picks up (handbook 2). `backAndThird` is the back loop with the third loop
- * behind it; the posts are entered around the stitch's stem; `bump` is the ridge on a chain's back.
+ * behind it; the posts are entered around the stitch's stem; `bump` is the ridge on a chain's back;
+ * `bothLayers` goes through two fabrics at once.
  */
-export const LOOPS = ['both', 'back', 'front', 'backAndThird', 'frontPost', 'backPost', 'bump'] as const
+export const LOOPS = ['both', 'back', 'front', 'backAndThird', 'frontPost', 'backPost', 'bump', 'bothLayers'] as const
 export type Loop = (typeof LOOPS)[number]
 
 /**
@@ -21,6 +22,16 @@ export type Loop = (typeof LOOPS)[number]
 export const AIMS = ['next', 'space', 'chains', 'gap', 'same', 'below', 'gapBelow'] as const
 export type Aim = (typeof AIMS)[number]
 
+/**
+ * A place with a name of its own, for the words alone: `work` knows places by their order.
+ *
+ * - `firstChain`: the chain that the hook meets first, `lastChain` the one at the other end
+ * - `chains`: along a chain; `underside`: back along its other side; `firstChainAgain`: where it began
+ * - `rowEnds`: the side of worked rows; `holes`: the holes of a bought floor
+ */
+export const LANDMARKS = ['firstChain', 'chains', 'lastChain', 'underside', 'firstChainAgain', 'rowEnds', 'holes'] as const
+export type Landmark = (typeof LANDMARKS)[number]
+
 /** `times` stitches of a kind, each in a place of its own. */
 export interface StitchStep {
   readonly do: 'stitch'
@@ -28,6 +39,7 @@ export interface StitchStep {
   readonly times: number
   readonly aim?: Aim
   readonly loop?: Loop
+  readonly landmark?: Landmark
 }
 
 /** One stitch drawn together over `over` places: a decrease. */
@@ -44,6 +56,7 @@ export interface GroupStep {
   readonly steps: readonly (StitchStep | ChainStep)[]
   readonly aim?: Aim
   readonly loop?: Loop
+  readonly landmark?: Landmark
 }
 
 /** Pass over places without working them. */
@@ -94,4 +107,9 @@ export function chain(chains: number): ChainStep {
 
 export function repeat(times: number, ...steps: readonly Step[]): RepeatStep {
   return { do: 'repeat', times, steps }
+}
+
+/** Steps that happen at a named place. */
+export function at<S extends StitchStep | GroupStep>(landmark: Landmark, step: S): S {
+  return { ...step, landmark }
 }

@@ -22,17 +22,17 @@ export function startingChains(kind: FabricKind, counts: boolean): number {
 /**
  * A round of these steps in the maker's style.
  *
- * @param index how many rounds of the bag lie below: in turned work it decides which side faces
+ * @param turns how often turned work has been turned by then: it decides which side faces; 0 is the very first round
  */
-export function inStyle(rounds: Rounds, index: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
+export function inStyle(rounds: Rounds, turns: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
   const joined = rounds.style !== 'spiral'
   const counts = joined && rounds.startingChainCounts
   const turned = rounds.style === 'turned'
   return {
     steps,
-    begin: { chains: joined ? startingChains(kind, counts) : 0, counts, turn: turned && index > 0 },
+    begin: { chains: joined ? startingChains(kind, counts) : 0, counts, turn: turned && turns > 0 },
     join: joined ? 'slip' : 'spiral',
-    facing: turned && index % 2 === 1 ? 'wrong' : 'right',
+    facing: turned && turns % 2 === 1 ? 'wrong' : 'right',
     colour,
   }
 }

@@ -31,6 +31,6 @@ export function solid(spec: SolidSpec, edge: Edge, setting: Setting): PartResult
     })
   }
   const { rounds, edge: top, stop } = workUp(edge, count, setting, (i, on) =>
-    inStyle(setting.rounds, setting.index + i, spec.stitch, spec.colour, [each(spec.stitch, on.count)]))
+    inStyle(setting.rounds, setting.turns + i, spec.stitch, spec.colour, [each(spec.stitch, on.count)]))
   return { rounds, edge: top, size, findings: stop ? [stop] : [] }
 }

@@ -8,10 +8,12 @@ import type { Worked } from '../round/work'
 import type { FabricKind } from '../stitch/dictionary'
 
 /** How the base becomes the wall (handbook 6). */
-export const TURN_UPS = ['plain', 'back-and-third-loop'] as const
+export const TURN_UPS = ['plain', 'back-loop', 'back-and-third-loop', 'post'] as const
 export type TurnUp = (typeof TURN_UPS)[number]
 
-const LOOP: Record<Exclude<TurnUp, 'plain'>, Loop> = { 'back-and-third-loop': 'backAndThird' }
+const LOOP: Record<Exclude<TurnUp, 'plain'>, Loop> = {
+  'back-loop': 'back', 'back-and-third-loop': 'backAndThird', 'post': 'backPost',
+}
 
 /**
  * Works the turn-up: one round whose stitches pick up other threads than usual, so that the fabric folds there. A plain
@@ -22,7 +24,7 @@ export function turnUp(spec: TurnUp, kind: FabricKind, colour: string, edge: Edg
   const circumference = times(stitch.width, edge.count)
   if (spec === 'plain') return { rounds: [], edge, size: { height: times(stitch.height, 0), circumference }, findings: [] }
   const { rounds, edge: top, stop } = workUp(edge, 1, setting, (i, on) =>
-    inStyle(setting.rounds, setting.index + i, kind, colour, [each(kind, on.count, LOOP[spec])]))
+    inStyle(setting.rounds, setting.turns + i, kind, colour, [each(kind, on.count, LOOP[spec])]))
   return { rounds, edge: top, size: { height: stitch.height, circumference }, findings: stop ? [stop] : foldFindings(rounds[0]!) }
 }
 

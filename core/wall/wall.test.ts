@@ -7,7 +7,7 @@ import { roundsForHeight, solid } from './solid'
 import { turnUp } from './turnUp'
 
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } })
-const setting: Setting = { gauge, rounds: { style: 'turned', startingChainCounts: false }, index: 3 }
+const setting: Setting = { gauge, rounds: { style: 'turned', startingChainCounts: false }, index: 3, turns: 3 }
 const edge = foundation('stitch', 78)
 
 describe('a solid band', () => {
@@ -46,7 +46,7 @@ describe('the turn-up', () => {
   })
 
   it('is watched when it falls on a wrong-side round', () => {
-    const codes = (index: number) => turnUp('back-and-third-loop', 'sc', 'main', edge, { ...setting, index }).findings.map(({ code }) => code)
+    const codes = (turns: number) => turnUp('back-and-third-loop', 'sc', 'main', edge, { ...setting, turns }).findings.map(({ code }) => code)
     expect([codes(3), codes(4)]).toEqual([['turn-up-inside'], []])
   })
 

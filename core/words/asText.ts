@@ -7,7 +7,7 @@ function lineText(line: PatternLine): string {
 /** A pattern as plain text, for a letter or a message. */
 export function asText(pattern: Pattern): string {
   const sections = pattern.sections.flatMap(section => [
-    section.title.toUpperCase(), ...(section.lead ? [section.lead] : []), ...section.lines.map(lineText), '',
+    section.title.toUpperCase(), ...(section.lead ? [section.lead] : []), ...section.advice, ...section.lines.map(lineText), '',
   ])
   return [
     pattern.title, '',
@@ -27,7 +27,7 @@ function escaped(text: string): string {
 /** A pattern as Markdown. */
 export function asMarkdown(pattern: Pattern): string {
   const sections = pattern.sections.flatMap(section => [
-    `## ${section.title}`, '', ...(section.lead ? [escaped(section.lead), ''] : []),
+    `## ${section.title}`, '', ...[...(section.lead ? [section.lead] : []), ...section.advice].flatMap(text => [escaped(text), '']),
     ...section.lines.map(line => `- **${line.label}:** ${escaped(line.words)}. ${line.count}${line.note ? ` *${escaped(line.note)}*` : ''}`), '',
   ])
   return [

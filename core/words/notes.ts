@@ -1,5 +1,11 @@
 import type { Draft } from '../draft/draft'
+import { formatCm } from '../measure/format'
 import { stitchName, type Terms } from '../stitch/dictionary'
+
+/** A starting chain shrinks once it is worked into, so it is measured before (handbook 4). */
+function lengthBefore({ start, design }: Draft): string {
+  return start.beforeCm ? ` (about ${formatCm(start.beforeCm, design.units)} long before you work into it; it draws in a little)` : ''
+}
 
 /** What comes before the first round: the ring or the chain that it is worked into. */
 export function startWords(draft: Draft, terms: Terms): string {
@@ -8,6 +14,10 @@ export function startWords(draft: Draft, terms: Terms): string {
   const withYarn = yarn ? `With ${yarn}: ` : ''
   if (kind === 'ring') return `${withYarn}make an adjustable ring; pull it closed when round 1 is done.`
   if (kind === 'chain') return `${withYarn}ch ${chains}.`
+  if (kind === 'foundation-chain') return `${withYarn}ch ${chains}${lengthBefore(draft)}.`
+  if (kind === 'foundation-sc') return `${withYarn}work ${chains} foundation ${stitchName('sc', terms).abbreviation}, chain and stitch in one.`
+  if (kind === 'chain-loop') return `${withYarn}ch ${chains}${lengthBefore(draft)}; join with ${stitchName('slst', terms).abbreviation} to first ch, taking care not to twist it.`
+  if (kind === 'bought') return `${withYarn}draw up a loop through a hole at the middle of a short side; the floor has ${chains} holes.`
   return `${withYarn}ch ${chains}, join with ${stitchName('slst', terms).abbreviation} to first ch to form a ring.`
 }
 
@@ -34,9 +44,14 @@ export function notesOf(draft: Draft, terms: Terms): string[] {
   return [
     `Written in ${terms === 'us' ? 'US' : 'UK'} terms.`,
     ...styleNotes(draft, terms),
-    ...(design.base.placing === 'stacked'
-      ? ['Increases lie one above the other, so the floor becomes a soft polygon.']
-      : ['Increases shift by half a group every second round, so the floor stays round.']),
+    ...placingNote(design.base),
     ...(design.hands === 'left' ? ['Left-handed: work clockwise, and read the chart as drawn.'] : []),
   ]
+}
+
+function placingNote(base: Draft['design']['base']): string[] {
+  if (!('placing' in base)) return []
+  return base.placing === 'stacked'
+    ? ['Increases lie one above the other, so the floor becomes a soft polygon.']
+    : ['Increases shift by half a group every second round, so the floor stays round.']
 }

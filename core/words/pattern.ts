@@ -3,6 +3,7 @@ import { formatLength } from '../measure/format'
 import { type FabricKind, STITCH_KINDS, stitchName, STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
 import { hookLabel } from '../stitch/hooks'
 import { yarnNeeds } from '../yarn/yarn'
+import { floorWords } from './floorWords'
 import { notesOf, startWords } from './notes'
 import { capitalised } from './numbers'
 import { countWords, roundWords } from './roundWords'
@@ -26,6 +27,8 @@ export interface PatternSection {
   readonly title: string
   /** Said before the rounds. */
   readonly lead?: string
+  /** What steps do not say: markers, seams, joining. */
+  readonly advice: readonly string[]
   readonly lines: readonly PatternLine[]
 }
 
@@ -56,7 +59,7 @@ function facts(draft: Draft, terms: Terms): Pattern['facts'] {
   return [
     { name: 'Hook', value: hookLabel(design.gauge.hookMm) },
     { name: 'Gauge', value: gaugeFact(draft, terms) },
-    { name: 'Floor', value: `${formatLength(sizes.diameter, units)} across` },
+    { name: 'Floor', value: floorWords(sizes.floor, units) },
     { name: 'Lying flat', value: `${formatLength(sizes.flatWidth, units)} wide, ${formatLength(sizes.height, units)} tall` },
     { name: 'Yarn', value: yarnNeeds(draft).map(({ yarn, metres }) => `${yarn.name}: about ${Math.ceil(metres)} m`).join('; ') + ' (estimate; add a margin)' },
     { name: 'Stitches', value: `${sizes.stitches.toLocaleString('en')} in ${sizes.rounds} rounds` },
@@ -94,11 +97,18 @@ function colourNote(draft: Draft, index: number): string | undefined {
   return `Change to ${yarn?.name ?? next} on the last pull-through.`
 }
 
+/** Where a round carries more markers than the one at its start; they are counted from its first stitch. */
+function markerNote(draft: Draft, round: DraftRound): string | undefined {
+  const part = draft.parts.find(({ id }) => id === round.part)!
+  const markers = part.markers?.[round.number - part.firstRound] ?? []
+  return markers.length > 1 ? `Markers in sts ${markers.map(made => made + 1).join(', ')}.` : undefined
+}
+
 function lineFor(draft: Draft, round: DraftRound, terms: Terms): PatternLine {
-  const note = colourNote(draft, round.number - 1)
+  const note = [markerNote(draft, round), colourNote(draft, round.number - 1)].filter(Boolean).join(' ')
   const { worked, number } = round
   return {
-    from: number, to: number, label: `Round ${number}`, stitches: worked.edge.count,
+    from: number, to: number, label: `${worked.round.join === 'open' ? 'Row' : 'Round'} ${number}`, stitches: worked.edge.count,
     words: capitalised(roundWords(worked, terms, draft.start)), count: countWords(worked), ...(note ? { note } : {}),
   }
 }
@@ -108,8 +118,8 @@ function gathered(lines: readonly PatternLine[]): PatternLine[] {
   const found: PatternLine[] = []
   for (const line of lines) {
     const last = found[found.length - 1]
-    if (last && last.words === line.words && last.count === line.count && !last.note) {
-      const merged = { ...last, to: line.to, label: `Rounds ${last.from}–${line.to}` }
+    if (last && last.words === line.words && last.label.startsWith('Row ') === line.label.startsWith('Row ') && last.count === line.count && !last.note) {
+      const merged = { ...last, to: line.to, label: `${line.label.startsWith('Row') ? 'Rows' : 'Rounds'} ${last.from}–${line.to}` }
       found[found.length - 1] = line.note ? { ...merged, note: line.note } : merged
     }
     else found.push(line)
@@ -121,7 +131,7 @@ function section(draft: Draft, part: DraftPart, terms: Terms): PatternSection {
   const lines = part.rounds.map((_, i) => lineFor(draft, draft.rounds[part.firstRound - 1 + i]!, terms))
   return {
     part: part.id, title: part.name, lines: gathered(lines),
-    ...(part.id === 'base' ? { lead: startWords(draft, terms) } : {}),
+    ...(part.id === 'base' ? { lead: startWords(draft, terms) } : {}), advice: part.advice,
   }
 }
 

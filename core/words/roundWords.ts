@@ -19,8 +19,10 @@ function beginWords(begin: Begin, kind: StitchKind, terms: Terms, first: boolean
 }
 
 /** Chains skipped at the start of a round worked into a chain stand in for its starting chain. */
-function skippedWords(begin: Begin, kind: StitchKind, terms: Terms): string {
-  return begin.counts ? `skipped chs count as first ${stitchName(kind, terms).abbreviation}; ` : ''
+function skippedWords(worked: Worked, kind: StitchKind, terms: Terms, start: Start): string {
+  if (!worked.round.begin.counts) return ''
+  const first = stitchName(kind, terms).abbreviation
+  return worked.on.count === 1 ? `skipped chs count as first ${first}; ` : `${terms === 'us' ? 'sk' : 'miss'} ${start.firstInto} chs (they count as first ${first}); `
 }
 
 function joinWords(worked: Worked, terms: Terms): string {
@@ -47,10 +49,12 @@ export function countWords(worked: Worked): string {
 export function roundWords(worked: Worked, terms: Terms, start: Start): string {
   const { begin, steps } = worked.round
   const kind = kindAt(worked, 0)
-  const intoFoundation = worked.on.count === 1
-  const intoChain = intoFoundation && worked.on.kinds[0] === PLACE_CODE.chain
-  const speech = { terms, on: worked.on, chainFromHook: start.chains }
-  const said = begin.counts ? withoutFirstStitch(steps, intoFoundation) : steps
-  const opening = intoChain ? skippedWords(begin, kind, terms) : beginWords(begin, kind, terms, intoFoundation)
+  const onFoundation = worked.on.from[0] === -1
+  const inOnePlace = worked.on.count === 1
+  const fromChain = start.kind === 'chain' || start.kind === 'foundation-chain'
+  const intoChain = onFoundation && fromChain && worked.on.kinds[0] === PLACE_CODE.chain
+  const speech = { terms, on: worked.on, start, across: worked.round.join === 'open' }
+  const said = begin.counts ? withoutFirstStitch(steps, inOnePlace) : steps
+  const opening = intoChain ? skippedWords(worked, kind, terms, start) : beginWords(begin, kind, terms, onFoundation)
   return `${opening}${stepsWords(said, speech)}${joinWords(worked, terms)}`
 }

@@ -1,6 +1,6 @@
-import type { Edge } from '../round/edge'
-import { PLACE_KINDS } from '../round/edge'
-import type { ChainStep, GroupStep, Loop, Step, StitchStep } from '../round/step'
+import type { Start } from '../part/part'
+import { type Edge, PLACE_KINDS } from '../round/edge'
+import type { ChainStep, GroupStep, Landmark, Loop, Step, StitchStep } from '../round/step'
 import { type StitchKind, stitchName, type Terms } from '../stitch/dictionary'
 import { ordinal, timesInWords } from './numbers'
 
@@ -9,8 +9,10 @@ export interface Speech {
   readonly terms: Terms
   /** The edge that the round is worked on. */
   readonly on: Edge
-  /** For a round into a single chain: which chain from the hook that is. */
-  readonly chainFromHook: number
+  /** What the bag starts from, and so what its landmarks are called. */
+  readonly start: Start
+  /** A row: it goes across, not around. */
+  readonly across?: boolean
 }
 
 const IN_LOOP: Record<Loop, string> = {
@@ -21,6 +23,7 @@ const IN_LOOP: Record<Loop, string> = {
   frontPost: '',
   backPost: '',
   bump: 'back bump of ',
+  bothLayers: 'both layers at ',
 }
 
 const POST: Partial<Record<Loop, string>> = { frontPost: 'FP', backPost: 'BP' }
@@ -43,6 +46,29 @@ function places(step: StitchStep): string {
   }
 }
 
+/** What a landmark is called: along a plain chain, or along a foundation of single crochet. */
+function landmarkPlaces(landmark: Landmark, n: number, speech: Speech): string {
+  const { start } = speech
+  const sc = start.kind === 'foundation-sc'
+  const next = n === 1 ? 'next' : `each of next ${n}`
+  switch (landmark) {
+    case 'firstChain': return sc ? 'first foundation st' : `${ordinal(start.firstInto ?? 2)} ch from hook`
+    case 'chains': return alongChain(n, speech, sc)
+    case 'lastChain': return sc ? 'last foundation st' : 'last ch'
+    case 'underside': return `${next} along the underside`
+    case 'firstChainAgain': return sc ? 'first foundation st again' : 'the ch you began in'
+    case 'rowEnds': return n === 1 ? 'next row end' : `each of next ${n} row ends`
+    case 'holes': return n === 1 ? 'next hole' : `each of next ${n} holes`
+  }
+}
+
+function alongChain(n: number, { start, on }: Speech, sc: boolean): string {
+  if (n === on.count && start.kind === 'chain-loop') return 'each ch around'
+  if (n === on.count) return `${ordinal(start.firstInto ?? 2)} ch from hook and in each ch across`
+  const what = sc ? 'st' : 'ch'
+  return n === 1 ? `next ${what}` : `each of next ${n} ${what}s`
+}
+
 function preposition(loop: Loop | undefined): string {
   return POST[loop ?? 'both'] ? 'around' : 'in'
 }
@@ -50,19 +76,21 @@ function preposition(loop: Loop | undefined): string {
 function stitchWords(step: StitchStep, speech: Speech): string {
   const name = named(step.kind, step.loop, speech.terms)
   const wholeRound = (step.aim ?? 'next') === 'next' && step.times === speech.on.count && step.times > 1
-  const where = wholeRound ? 'each st around' : places(step)
+  const all = speech.across ? 'each st across' : 'each st around'
+  const where = step.landmark ? landmarkPlaces(step.landmark, step.times, speech) : wholeRound ? all : places(step)
   const count = step.times > 1 && ['gap', 'gapBelow', 'same'].includes(step.aim ?? 'next') ? `${step.times} ` : ''
   return `${count}${name} ${preposition(step.loop)} ${IN_LOOP[step.loop ?? 'both']}${where}`
 }
 
 /** The one place that a group is worked into. */
 function groupPlace(step: GroupStep, speech: Speech): string {
+  if (step.landmark) return landmarkPlaces(step.landmark, 1, speech)
   if (step.aim === 'same') return 'same st'
   if (step.aim === 'space') return 'next ch-sp'
   if (step.aim === 'gap') return 'gap between sts'
   const foundation = speech.on.count === 1 ? PLACE_KINDS[speech.on.kinds[0]!] : undefined
   if (foundation === 'ring') return 'ring'
-  if (foundation === 'chain') return `${ordinal(speech.chainFromHook)} ch from hook`
+  if (foundation === 'chain') return `${ordinal(speech.start.firstInto ?? speech.start.chains)} ch from hook`
   return 'next'
 }
 
@@ -81,7 +109,8 @@ function groupWords(step: GroupStep, speech: Speech, where = groupPlace(step, sp
 /** A group repeated on its own is said in one breath: `2 sc in each st around`, `2 sc in each of next 5`. */
 function repeatedGroup(group: GroupStep, times: number, speech: Speech): string | undefined {
   if ((group.aim ?? 'next') !== 'next' || speech.on.count === 1) return undefined
-  if (times === speech.on.count) return groupWords(group, speech, 'each st around')
+  if (group.landmark) return groupWords(group, speech, landmarkPlaces(group.landmark, times, speech))
+  if (times === speech.on.count) return groupWords(group, speech, speech.across ? 'each st across' : 'each st around')
   return groupWords(group, speech, times === 1 ? 'next' : `each of next ${times}`)
 }
 

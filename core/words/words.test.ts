@@ -46,7 +46,7 @@ describe('round 5 of the school of 8', () => {
 })
 
 describe('steps in words', () => {
-  const speech = { terms: 'us', on: edgeFor(48), chainFromHook: 2 } as const
+  const speech = { terms: 'us', on: edgeFor(48), start: { kind: 'ring', chains: 0 } } as const
   it.each([
     [[each('sc', 48)], 'sc in each st around'],
     [[each('sc', 8), together('sc')], 'sc in next 8, sc2tog'],

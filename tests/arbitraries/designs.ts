@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import type { Contents } from '../../core/contents/contents'
 import type { Design } from '../../core/design/design'
 
 const colour = fc.integer({ min: 0, max: 0xffffff }).map(n => `#${n.toString(16).padStart(6, '0')}`)
@@ -21,6 +22,50 @@ const band = fc.record({
   colour: fc.constantFrom('main', 'moss'),
 })
 
+const cm = (min: number, max: number) => fc.double({ min, max, noNaN: true })
+const wantOrPin = (want: Record<string, fc.Arbitrary<number>>, pin: Record<string, fc.Arbitrary<number>>) =>
+  fc.oneof(fc.record({ want: fc.record(want) }), fc.record({ pin: fc.record(pin) }))
+const common = { stitch, colour: fc.constantFrom('main', 'moss') }
+const growing = { placing: fc.constantFrom('stacked', 'staggered'), increaseAt: fc.constantFrom('first', 'last') }
+const disc = {
+  ...common, ...growing,
+  increases: fc.oneof(fc.constant('by-gauge'), fc.integer({ min: 3, max: 20 })),
+  size: wantOrPin({ diameterCm: cm(1, 40) }, { rounds: fc.integer({ min: 1, max: 25 }) }),
+  start: fc.constantFrom('ring', 'chain-ring', 'chain'),
+}
+
+/** A base of any form. */
+export const anyBase = fc.oneof(
+  fc.record({ form: fc.constantFrom('circle', 'double-disc'), ...disc }),
+  fc.record({
+    form: fc.constant('oval'), ...common, ...growing,
+    perEnd: fc.oneof(fc.constant('by-gauge'), fc.integer({ min: 2, max: 8 })),
+    size: wantOrPin({ lengthCm: cm(1, 50), widthCm: cm(1, 30) }, { sideStitches: fc.integer({ min: 1, max: 40 }), rounds: fc.integer({ min: 1, max: 12 }) }),
+    start: fc.constantFrom('chain', 'foundation-sc'),
+  }),
+  fc.record({ form: fc.constant('boat'), ...common, perEnd: fc.integer({ min: 1, max: 6 }), size: wantOrPin({ flatWidthCm: cm(1, 50) }, { sideStitches: fc.integer({ min: 1, max: 60 }) }) }),
+  fc.record({
+    form: fc.constant('rectangle'), ...common, rowEnds: fc.constantFrom('one-each', 'by-gauge'), corners: fc.constantFrom('none', 'one-extra'),
+    size: wantOrPin({ lengthCm: cm(1, 50), widthCm: cm(1, 30) }, { stitches: fc.integer({ min: 2, max: 60 }), rows: fc.integer({ min: 1, max: 20 }) }),
+  }),
+  fc.record({ form: fc.constant('tube'), ...common, size: wantOrPin({ flatWidthCm: cm(1, 50) }, { stitches: fc.integer({ min: 2, max: 120 }) }) }),
+  fc.record({
+    form: fc.constant('bought'), ...common, shape: fc.constantFrom('round', 'oblong'), holes: fc.integer({ min: 4, max: 120 }), perHole: fc.integer({ min: 1, max: 3 }),
+    doubledHoles: fc.integer({ min: 0, max: 40 }), lengthCm: cm(5, 40), widthCm: cm(5, 40),
+  }),
+  fc.record({
+    form: fc.constant('folded'), ...common, repeat: fc.integer({ min: 1, max: 12 }), edgeStitches: fc.integer({ min: -4, max: 6 }),
+    size: wantOrPin({ widthCm: cm(1, 40), heightCm: cm(1, 40) }, { repeats: fc.integer({ min: 1, max: 12 }), rows: fc.integer({ min: 1, max: 30 }) }),
+  }),
+)
+
+/** Things to carry. */
+export const anyContents = fc.oneof(
+  fc.record({ kind: fc.constantFrom('box', 'cloth'), lengthCm: cm(1, 60), widthCm: cm(1, 60), heightCm: cm(1, 60) }),
+  fc.record({ kind: fc.constant('bottle'), acrossCm: cm(1, 30), heightCm: cm(1, 50) }),
+  fc.record({ kind: fc.constant('balls'), count: fc.integer({ min: 1, max: 40 }), acrossCm: cm(1, 20) }),
+) as fc.Arbitrary<Contents>
+
 /** Any design that a maker could have, of a size that a test can afford. */
 export const anyDesign: fc.Arbitrary<Design> = fc.record({
   fairHollow: fc.constant('design'),
@@ -35,22 +80,12 @@ export const anyDesign: fc.Arbitrary<Design> = fc.record({
   }, { requiredKeys: ['hookMm', 'strands', 'measured'] }),
   yarns: fc.tuple(colour, colour).map(([a, b]) => [{ id: 'main', name: 'undyed cotton', colour: a }, { id: 'moss', name: 'moss green cotton', colour: b }]),
   rounds: fc.record({ style: fc.constantFrom('spiral', 'joined', 'turned'), startingChainCounts: fc.boolean() }),
-  base: fc.record({
-    form: fc.constant('circle'),
-    stitch,
-    increases: fc.oneof(fc.constant('by-gauge'), fc.integer({ min: 3, max: 20 })),
-    size: fc.oneof(
-      fc.record({ want: fc.record({ diameterCm: fc.double({ min: 1, max: 40, noNaN: true }) }) }),
-      fc.record({ pin: fc.record({ rounds: fc.integer({ min: 1, max: 25 }) }) }),
-    ),
-    start: fc.constantFrom('ring', 'chain-ring', 'chain'),
-    placing: fc.constantFrom('stacked', 'staggered'),
-    increaseAt: fc.constantFrom('first', 'last'),
-    colour: fc.constantFrom('main', 'moss'),
-  }),
-  turnUp: fc.constantFrom('plain', 'back-and-third-loop'),
+  contents: anyContents,
+  base: anyBase,
+  measuredBase: fc.record({ lengthCm: cm(5, 60), widthCm: cm(1, 30) }, { requiredKeys: ['lengthCm'] }),
+  turnUp: fc.constantFrom('plain', 'back-loop', 'back-and-third-loop', 'post'),
   wall: fc.array(band, { maxLength: 4 }),
-}) as fc.Arbitrary<Design>
+}, { noNullPrototype: true, requiredKeys: ['fairHollow', 'version', 'name', 'note', 'hands', 'units', 'gauge', 'yarns', 'rounds', 'base', 'turnUp', 'wall'] }) as fc.Arbitrary<Design>
 
 /** Fixed, so that a failure can be run again. */
 export const SEED = { seed: 20261124 }

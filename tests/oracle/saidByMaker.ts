@@ -9,6 +9,10 @@ const NUMBERS = ['', '', 'twice', 'three', 'four', 'five', 'six', 'seven', 'eigh
 
 interface Said { made: number, used: number }
 
+/** Places that have a name, and hold one lot of stitches. */
+const ONE_PLACE = /^(ring|last ch|the ch you began in|(first|last) foundation st( again)?|\d+\w\w ch from hook)$/
+const ALL = /^(each (st|ch) (around|across)|\d+\w\w ch from hook and in each ch across)$/
+
 function timesOf(word: string): number {
   const n = NUMBERS.indexOf(word.replace(' times', ''))
   return n > 0 ? n : Number(word.replace(' times', ''))
@@ -16,14 +20,16 @@ function timesOf(word: string): number {
 
 /** One instruction as a maker takes it: how many stitches it makes and how many of the round below it uses. */
 function one(text: string, below: number): Said {
-  const match = /^(?:(\d+) )?(?:sc|hdc|dc|tr|htr|dtr) in (?:back and third loops of )?(.+)$/i.exec(text)
+  const drawn = /^(?:sc|hdc|dc|tr|htr|dtr)(\d+)tog$/i.exec(text)
+  if (drawn) return { made: 1, used: Number(drawn[1]) }
+  const match = /^(?:(\d+) )?(?:[FB]P)?(?:sc|hdc|dc|tr|htr|dtr) (?:in|around) (?:back and third loops of |back loop of |both layers at )?(.+)$/i.exec(text)
   if (!match) throw new Error(`cannot read "${text}"`)
   const by = Number(match[1] ?? 1)
   const where = match[2]!
-  if (where === 'ring' || where.endsWith('ch from hook')) return { made: by, used: 1 }
+  if (ONE_PLACE.test(where)) return { made: by, used: 1 }
   if (where === 'same st') return { made: by, used: 0 }
-  if (where === 'each st around') return { made: by * below, used: below }
-  const n = Number(/next(?: (\d+))?$/.exec(where)![1] ?? 1)
+  if (ALL.test(where)) return { made: by * below, used: below }
+  const n = Number(/next(?: (\d+))?(?: (?:chs?|sts?|holes?|row ends?|along the underside))?$/.exec(where)![1] ?? 1)
   return { made: by * n, used: n }
 }
 
@@ -56,8 +62,8 @@ function body(text: string, below: number): Said {
  */
 export function said(words: string, below: number): Said {
   const clauses = words.split('; ')
-  const counts = clauses.some(clause => /count(s)? as first/.test(clause))
-  const steps = clauses.filter(clause => !/^(ch \d|skipped chs|join with)/i.test(clause))
+  const counts = clauses.some(clause => /counts? as first/.test(clause))
+  const steps = clauses.filter(clause => !/^(ch \d|skipped chs|(sk|miss) \d+ chs|join with)/i.test(clause))
   const sum = steps.length > 0 ? body(steps.join('; '), below) : { made: 0, used: 0 }
   const intoFoundation = below === 1
   return { made: sum.made + (counts ? 1 : 0), used: sum.used + (counts && !intoFoundation ? 1 : 0) }

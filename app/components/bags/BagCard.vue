@@ -2,8 +2,10 @@
 import { mdiContentCopy, mdiDeleteOutline } from '@mdi/js'
 import { computed } from 'vue'
 import type { Design } from '~~/core/design/design'
+import { standing } from '~~/core/part/floor'
 import { draft } from '~~/core/draft/draft'
 import { formatCm } from '~~/core/measure/format'
+import { floorShort } from '~~/core/words/floorWords'
 import type { Kept } from '~/stores/records'
 
 /** A bag on its shelf: drawn to the scale of all the others, so that big ones look big. */
@@ -16,10 +18,10 @@ const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'sh
 /** A shelf is this wide and tall; a bag that is larger is drawn smaller to stay on it. */
 const SHELF_CM = 30
 const TALL_CM = 24
-const scale = computed(() => Math.min(1, TALL_CM / Math.max(1, drafted.value.sizes.height.cm), SHELF_CM / Math.max(1, drafted.value.sizes.mouth.cm / Math.PI)))
+const scale = computed(() => Math.min(1, TALL_CM / Math.max(1, drafted.value.sizes.height.cm), SHELF_CM / Math.max(1, standing(drafted.value.sizes.floor, drafted.value.sizes.mouth.cm).lengthCm)))
 const facts = computed(() => {
   const { sizes, design } = drafted.value
-  return `${formatCm(sizes.diameter.cm, design.units)} floor, ${formatCm(sizes.height.cm, design.units)} tall, ${sizes.rounds} rounds`
+  return `${floorShort(sizes.floor, design.units)}, ${formatCm(sizes.height.cm, design.units)} tall, ${sizes.rounds} rounds`
 })
 </script>
 

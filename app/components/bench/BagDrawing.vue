@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Draft } from '~~/core/draft/draft'
+import { planOf } from '~~/core/chart/plan'
+import type { Draft, DraftPart } from '~~/core/draft/draft'
+import { standing } from '~~/core/part/floor'
 import { CM_PER_INCH } from '~~/core/measure/format'
 import { useBox } from '~/composables/useBox'
 import { spreadLabels } from '~/composables/spreadLabels'
@@ -20,10 +22,11 @@ const BELOW_PX = 14
 
 const narrow = computed(() => width.value < 620)
 const tallCm = computed(() => Math.max(props.draft.sizes.height.cm, 0.1))
-const floorCm = computed(() => Math.max(props.draft.sizes.diameter.cm, 0.1))
+const plan = computed(() => planOf(props.draft).box)
+const floorCm = computed(() => Math.max(plan.value.height, 0.1))
 /** The upright tape runs on to the next whole mark above the mouth. */
 const tapeCm = computed(() => props.draft.design.units === 'in' ? Math.ceil(tallCm.value / CM_PER_INCH) * CM_PER_INCH : Math.ceil(tallCm.value))
-const wideCm = computed(() => Math.max(floorCm.value, props.draft.sizes.mouth.cm / Math.PI))
+const wideCm = computed(() => Math.max(plan.value.width, ...props.draft.parts.map(part => acrossCm(part))))
 
 const scale = computed(() => {
   const across = width.value - 2 * TAPE_PX - 24 - (narrow.value ? 0 : LABELS_PX)
@@ -41,14 +44,22 @@ const floorY = computed(() => spareY.value + TOP_PX + tapeCm.value * scale.value
 const planY = computed(() => floorY.value + BETWEEN_PX + (floorCm.value / 2) * scale.value)
 const halfPx = computed(() => (wideCm.value / 2) * scale.value)
 
+/** How wide a part stands, seen from the bag's long side. */
+function acrossCm({ size }: DraftPart): number {
+  return standing(props.draft.sizes.floor, size.circumference.cm).lengthCm
+}
+
 /** Where each part's label points: the middle of its band, or of the floor below. */
 const labels = computed(() => {
   let bottom = 0
   const pointed = props.draft.parts.map((part) => {
-    if (part.id === 'base') return { part, y: planY.value, x: middleX.value + (floorCm.value / 2) * scale.value }
+    if (part.id === 'base') {
+      bottom += part.size.height.cm
+      return { part, y: planY.value, x: middleX.value + (plan.value.width / 2) * scale.value }
+    }
     const middle = bottom + part.size.height.cm / 2
     bottom += part.size.height.cm
-    return { part, y: floorY.value - middle * scale.value, x: middleX.value + (part.size.circumference.cm / Math.PI / 2) * scale.value }
+    return { part, y: floorY.value - middle * scale.value, x: middleX.value + (acrossCm(part) / 2) * scale.value }
   }).reverse()
   const placed = spreadLabels(pointed.map(({ y }) => y), 56, 24, Math.max(60, height.value - 30))
   return pointed.map((label, i) => ({ ...label, labelY: placed[i]! }))

@@ -11,6 +11,7 @@ const emit = defineEmits<{ select: [part: string] }>()
 const courses = computed(() => elevation(props.draft))
 const colours = computed(() => Object.fromEntries(props.draft.design.yarns.map(({ id, colour }) => [id, colour])))
 const top = computed(() => courses.value.at(-1))
+const rounded = computed(() => props.draft.sizes.floor.shape === 'disc' || props.draft.sizes.floor.shape === 'stadium')
 
 /** Stitches under this many pixels wide are a blur; the band's colour alone is sharper. */
 const LEAST_PX = 2.4
@@ -25,15 +26,16 @@ const bands = computed(() => {
   return found.map(({ part, colour, courses: own }) => {
     const first = own[0]!
     const end = own.at(-1)!
-    const stitchPx = (2 * first.radiusCm * Math.PI / first.stitches) * props.scale
+    const half = first.outline.lengthCm / 2
+    const stitchPx = (4 * half / first.stitches) * props.scale
     return {
       part,
       colour: colours.value[colour] ?? '#cccccc',
-      x: -first.radiusCm,
+      x: -half,
       y: -(end.bottomCm + end.heightCm),
-      width: 2 * first.radiusCm,
+      width: 2 * half,
       height: end.bottomCm + end.heightCm - first.bottomCm,
-      stitches: stitchPx >= LEAST_PX ? own.map(coursePath).join('') : own.map(course => `M${-course.radiusCm} ${-course.bottomCm}h${2 * course.radiusCm}`).join(''),
+      stitches: stitchPx >= LEAST_PX ? own.map(coursePath).join('') : own.map(course => `M${-half} ${-course.bottomCm}h${2 * half}`).join(''),
     }
   })
 })
@@ -75,8 +77,8 @@ const bands = computed(() => {
       class="inside"
       cx="0"
       :cy="-(top.bottomCm + top.heightCm)"
-      :rx="top.radiusCm * 0.985"
-      :ry="top.radiusCm * 0.085"
+      :rx="top.outline.lengthCm * 0.4925"
+      :ry="Math.min(top.outline.widthCm, top.outline.lengthCm) * 0.0425"
       :style="{ fill: insideShade(colours[top.colour] ?? '#cccccc') }"
     />
     <g
@@ -103,7 +105,7 @@ const bands = computed(() => {
         :y="band.y"
         :width="band.width"
         :height="band.height"
-        fill="url(#roundness)"
+        :fill="rounded ? 'url(#roundness)' : 'none'"
       />
       <rect
         v-if="band.part === selected"

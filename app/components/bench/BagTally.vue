@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Draft } from '~~/core/draft/draft'
 import { figure, formatLength } from '~~/core/measure/format'
+import { floorShort } from '~~/core/words/floorWords'
 import { yarnNeeds } from '~~/core/yarn/yarn'
 
 const props = defineProps<{ draft: Draft }>()
@@ -23,7 +24,7 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
     </div>
     <div>
       <dt>Floor</dt>
-      <dd>{{ formatLength(sizes.diameter, units) }}</dd>
+      <dd>{{ sizes.floor.shape === 'none' ? 'none' : sizes.floor.shape === 'disc' ? formatLength(sizes.floor.length, units) : floorShort(sizes.floor, units) }}</dd>
     </div>
     <div>
       <dt>Lies flat</dt>

@@ -5,42 +5,71 @@ import { planOf } from '~~/core/chart/plan'
 import type { Draft } from '~~/core/draft/draft'
 import { standOutLine, threadLine } from '~/composables/yarnShade'
 
-/** The floor from above, in centimetres with its middle at (0, 0): rounds, increases, where rounds start. */
+/** The floor from above, in centimetres with its middle at (0, 0): rounds, increases, markers, where rounds start, the fold. */
 const props = defineProps<{ draft: Draft, scale: number, selected: boolean, lit?: number }>()
 
 const plan = computed(() => planOf(props.draft))
-const radius = computed(() => plan.value.box.width / 2)
-const reach = computed(() => radius.value / Math.max(1, plan.value.rounds.length))
+const base = computed(() => props.draft.parts[0]!)
 const colour = computed(() => props.draft.design.yarns.find(({ id }) => id === props.draft.design.base.colour)?.colour ?? '#cccccc')
+const reach = computed(() => Math.min(plan.value.box.width, plan.value.box.height) / 2 / Math.max(1, plan.value.rounds.length))
 
-/** Rounds under this many pixels deep are drawn as rings alone. */
-const LEAST_PX = 3.2
-const inDetail = computed(() => reach.value * props.scale >= LEAST_PX && plan.value.kinds.length <= 20_000)
+/** Rounds under this many pixels deep are drawn as outlines alone. */
+const LEAST_PX = 2.6
+const inDetail = computed(() => reach.value * props.scale * 2 >= LEAST_PX && plan.value.kinds.length <= 20_000)
 const rounds = computed(() => inDetail.value ? plan.value.rounds.map(round => ({ number: round.number, ...roundPaths(plan.value, round) })) : [])
+
+/** A line through the heads of a round. */
+function lineOf({ from, to }: { from: number, to: number }, closed: boolean): string {
+  const { headX, headY } = plan.value
+  let path = ''
+  for (let i = from; i < to; i++) path += `${i === from ? 'M' : 'L'}${headX[i]!.toFixed(3)} ${headY[i]!.toFixed(3)}`
+  return closed ? `${path}Z` : path
+}
+const outlines = computed(() => plan.value.rounds.map((round, i) => ({ number: round.number, path: lineOf(round, base.value.rounds[i]!.edge.closed) })))
+const ground = computed(() => {
+  const { left, top, width, height } = plan.value.box
+  const rows = base.value.rounds.some(({ edge }) => !edge.closed)
+  return { left, top, width, height, corner: rows ? 0.15 : Math.min(width, height) / 2 }
+})
 const numbered = computed(() => {
-  const every = reach.value * props.scale >= 15 ? 1 : 5
-  return plan.value.rounds.filter(({ number }) => number === 1 || number % every === 0)
+  const every = reach.value * props.scale >= 7.5 ? 1 : 5
+  return plan.value.rounds.filter(({ number }, i) => i === 0 || number % every === 0)
+})
+
+/** Where the last round's markers sit, and where the bag folds when it lies flat. */
+const pins = computed(() => {
+  const { headX, headY, rounds: all } = plan.value
+  const last = all.at(-1)
+  const marked = base.value.markers?.at(-1) ?? []
+  return last && marked.length > 1 ? marked.map(made => ({ made, x: headX[last.from + made]!, y: headY[last.from + made]! })) : []
+})
+const fold = computed(() => {
+  const { headX, headY, rounds: all } = plan.value
+  const last = all.at(-1)
+  const { sides, count } = base.value.edge
+  if (!last || last.to - last.from !== count) return undefined
+  const [a, b] = sides.map(side => last.from + (side % count)) as [number, number]
+  return { x1: headX[a]!, y1: headY[a]!, x2: headX[b]!, y2: headY[b]! }
 })
 </script>
 
 <template>
   <g>
-    <circle
-      :r="radius"
+    <rect
+      :x="ground.left"
+      :y="ground.top"
+      :width="ground.width"
+      :height="ground.height"
+      :rx="ground.corner"
       :fill="colour"
     />
-    <circle
-      v-for="round in plan.rounds"
-      :key="round.number"
+    <path
+      v-for="line in outlines"
+      :key="line.number"
       class="ring"
-      :r="round.number * reach"
-      :style="{ stroke: threadLine(colour) }"
-    />
-    <circle
-      v-if="lit && lit <= plan.rounds.length"
-      class="lit"
-      :r="(lit - 0.5) * reach"
-      :style="{ strokeWidth: reach }"
+      :class="{ lit: line.number === lit }"
+      :d="line.path"
+      :style="line.number === lit ? { strokeWidth: reach } : { stroke: threadLine(colour) }"
     />
     <g
       v-for="round in rounds"
@@ -58,9 +87,27 @@ const numbered = computed(() => {
       />
     </g>
     <line
-      class="seam"
-      :y2="-radius"
+      v-if="fold"
+      class="fold"
+      v-bind="fold"
+      :style="{ stroke: standOutLine(colour) }"
     />
+    <path
+      v-if="plan.rounds.length > 1"
+      class="seam"
+      :d="plan.rounds.map(({ startX, startY }, i) => `${i === 0 ? 'M' : 'L'}${startX} ${startY}`).join('')"
+      :style="{ stroke: standOutLine(colour) }"
+    />
+    <g
+      v-for="pin in pins"
+      :key="`pin-${pin.made}`"
+      :transform="`translate(${pin.x} ${pin.y}) scale(${1 / scale})`"
+    >
+      <path
+        class="pin"
+        d="M0 -6L5 0L0 6L-5 0Z"
+      />
+    </g>
     <g
       v-for="round in numbered"
       :key="`number-${round.number}`"
@@ -68,20 +115,26 @@ const numbered = computed(() => {
     >
       <text>{{ round.number }}</text>
     </g>
-    <circle
+    <rect
       v-if="selected"
       class="frame"
-      :r="radius"
+      :x="ground.left"
+      :y="ground.top"
+      :width="ground.width"
+      :height="ground.height"
+      :rx="ground.corner"
     />
   </g>
 </template>
 
 <style scoped>
 .ring { fill: none; stroke-width: 0.02; opacity: 0.55; }
-.lit { fill: none; stroke: var(--accent); opacity: 0.28; }
+.ring.lit { stroke: var(--accent); opacity: 0.3; }
+.fold { stroke-width: 1px; stroke-dasharray: 9 4; vector-effect: non-scaling-stroke; opacity: 0.7; }
+.pin { fill: #f2b632; stroke: #2b2a28; stroke-width: 1.2; }
 .marks path { fill: none; stroke-width: 0.045; stroke-linecap: round; }
 .marks .shaped { stroke-width: 0.085; }
-.seam { stroke: #26231f; stroke-width: 1px; stroke-dasharray: 3 3; vector-effect: non-scaling-stroke; }
+.seam { fill: none; stroke-width: 1px; stroke-dasharray: 3 3; vector-effect: non-scaling-stroke; }
 text { font: 600 10px var(--figures); fill: #26231f; text-anchor: middle; dominant-baseline: central; paint-order: stroke; stroke: #fffaf0; stroke-width: 3px; }
 .frame { fill: none; stroke: var(--accent); stroke-width: 2.5px; vector-effect: non-scaling-stroke; }
 </style>

@@ -3,11 +3,12 @@ import { mdiAlert, mdiAlertOctagon, mdiEyeOutline } from '@mdi/js'
 import { computed } from 'vue'
 import type { DraftPart } from '~~/core/draft/draft'
 import { formatCm, type Units } from '~~/core/measure/format'
+import { floorShort } from '~~/core/words/floorWords'
 
 const props = defineProps<{ part: DraftPart, units: Units, chosen: boolean }>()
 
-const size = computed(() => props.part.size.diameter
-  ? `${formatCm(props.part.size.diameter.cm, props.units)} across`
+const size = computed(() => props.part.size.floor && props.part.size.floor.shape !== 'none'
+  ? floorShort(props.part.size.floor, props.units)
   : formatCm(props.part.size.height.cm, props.units))
 const rounds = computed(() => props.part.rounds.length === 1 ? '1 round' : `${props.part.rounds.length} rounds`)
 const sign = computed(() => {

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Draft, DraftPart } from '~~/core/draft/draft'
 import { formatLength } from '~~/core/measure/format'
+import { floorWords } from '~~/core/words/floorWords'
 import { patternOf } from '~~/core/words/pattern'
 import { useWays } from '~/stores/ways'
 
@@ -16,7 +17,7 @@ const figures = computed(() => {
   const { part, draft } = props
   if (!part) {
     return [
-      ['Floor', formatLength(draft.sizes.diameter, units.value)],
+      ['Floor', floorWords(draft.sizes.floor, units.value)],
       ['Lies flat, wide', formatLength(draft.sizes.flatWidth, units.value)],
       ['Tall', formatLength(draft.sizes.height, units.value)],
       ['Mouth, around', formatLength(draft.sizes.mouth, units.value)],
@@ -26,7 +27,7 @@ const figures = computed(() => {
   return [
     ['Rounds', String(rounds.length)],
     ['Stitches at its edge', String(edge.count)],
-    size.diameter ? ['Across', formatLength(size.diameter, units.value)] : ['Tall', formatLength(size.height, units.value)],
+    size.floor && size.floor.shape !== 'none' ? ['Floor', floorWords(size.floor, units.value)] : ['Tall', formatLength(size.height, units.value)],
     ['Flat width there', formatLength({ cm: size.circumference.cm / 2, plusMinusCm: size.circumference.plusMinusCm / 2 }, units.value)],
   ]
 })
@@ -50,6 +51,13 @@ const figures = computed(() => {
       class="lead"
     >
       {{ section.lead }}
+    </p>
+    <p
+      v-for="text in section.advice"
+      :key="text"
+      class="lead"
+    >
+      {{ text }}
     </p>
     <ol class="words">
       <li

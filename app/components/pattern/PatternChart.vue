@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { roundPaths } from '~~/core/chart/marks'
+import { planOf } from '~~/core/chart/plan'
 import { unrolled } from '~~/core/chart/unrolled'
 import type { Draft } from '~~/core/draft/draft'
 import { useBox } from '~/composables/useBox'
@@ -10,8 +11,8 @@ const props = defineProps<{ draft: Draft, lit?: number }>()
 
 const frame = ref<HTMLElement>()
 const { width } = useBox(frame)
-const floorCm = computed(() => Math.max(1, props.draft.sizes.diameter.cm))
-const floorScale = computed(() => Math.min(480, Math.max(200, width.value)) / (floorCm.value + 0.6))
+const floor = computed(() => planOf(props.draft).box)
+const floorScale = computed(() => Math.min(480, Math.max(200, width.value)) / (floor.value.width + 0.6))
 const wall = computed(() => unrolled(props.draft))
 const wallMarks = computed(() => wall.value.rounds.map(round => ({ ...round, ...roundPaths(wall.value, round) })))
 const numbered = computed(() => wall.value.rounds.filter(({ number }, i) => i === 0 || (number % 5 === 0 && i > 2)))
@@ -26,7 +27,7 @@ const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed:
   >
     <figure>
       <svg
-        :viewBox="`${-floorCm / 2 - 0.3} ${-floorCm / 2 - 0.3} ${floorCm + 0.6} ${floorCm + 0.6}`"
+        :viewBox="`${floor.left - 0.3} ${floor.top - 0.3} ${floor.width + 0.6} ${floor.height + 0.6}`"
         class="floor"
         role="img"
         :aria-label="`The floor from above, ${draft.parts[0]!.rounds.length} rounds`"

@@ -34,6 +34,12 @@ const emit = defineEmits<{ light: [round: number | undefined] }>()
       <p v-if="section.lead">
         {{ section.lead }}
       </p>
+      <p
+        v-for="text in section.advice"
+        :key="text"
+      >
+        {{ text }}
+      </p>
       <ol>
         <li
           v-for="line in section.lines"

@@ -1,0 +1,94 @@
+import { exactly, times } from '../measure/length'
+import type { Finding } from '../part/finding'
+import { type Floor, perimeterCm } from '../part/floor'
+import type { PartResult, Setting } from '../part/part'
+import { stopped } from '../part/part'
+import { foundation, halves, withSides } from '../round/edge'
+import { inMultiples } from '../round/multiples'
+import { at, type Step } from '../round/step'
+import { inStyle } from '../round/style'
+import { work } from '../round/work'
+import type { BaseStitch } from './circle'
+import { onStadium } from './stadium'
+import { FAR, NEAR, SIDE_ONE, SIDE_TWO } from './ends'
+
+export const BOUGHT_SHAPES = ['round', 'oblong'] as const
+
+/** A stiff floor of leather or board with punched holes, worked into (handbook 5, bought base). */
+export interface BoughtSpec {
+  readonly form: 'bought'
+  readonly shape: (typeof BOUGHT_SHAPES)[number]
+  readonly stitch: BaseStitch
+  readonly holes: number
+  /** Stitches in each hole. */
+  readonly perHole: number
+  /** Holes at the rounded corners of an oblong floor that take twice as many, in all; none on a round one. */
+  readonly doubledHoles: number
+  readonly lengthCm: number
+  readonly widthCm: number
+  readonly colour: string
+}
+
+/** Stitches in each hole, in order: holes at the four corners take twice as many. */
+export function holeMultiples(spec: BoughtSpec): number[] {
+  const multiples = Array<number>(spec.holes).fill(spec.perHole)
+  if (spec.shape === 'round') return multiples
+  const corners = [0.125, 0.375, 0.625, 0.875].map(share => share * spec.holes)
+  const order = corners.flatMap((centre, corner) => Array.from({ length: Math.floor(spec.doubledHoles / 4) + (corner < spec.doubledHoles % 4 ? 1 : 0) }, (_, i, all = Math.floor(spec.doubledHoles / 4)) => Math.floor(centre + i - all / 2)))
+  for (const hole of order) multiples[((hole % spec.holes) + spec.holes) % spec.holes] = 2 * spec.perHole
+  return multiples
+}
+
+/** Too little edge puckers the wall over a stiff floor, too much ripples it: within a tenth makes no odds (from memory). */
+const GIVE = 0.1
+
+function fullness(edgeCm: number, floor: Floor): Finding[] {
+  const ratio = edgeCm / perimeterCm(floor)
+  if (Math.abs(ratio - 1) <= GIVE) return []
+  const what = ratio < 1
+    ? `The stitches make ${edgeCm.toFixed(1)} cm of edge, the floor has ${perimeterCm(floor).toFixed(1)} cm: the wall will pull in over it. Work more stitches in each hole.`
+    : `The stitches make ${edgeCm.toFixed(1)} cm of edge, the floor has only ${perimeterCm(floor).toFixed(1)} cm: the wall will stand fuller than the floor. Work fewer stitches in each hole.`
+  return [{ code: ratio < 1 ? 'bought-tight' : 'bought-full', weight: 'watch', what: `${what} (Within a tenth is fine: from memory.)` }]
+}
+
+/** Works the first round into a bought floor's holes. */
+export function bought(spec: BoughtSpec, setting: Setting): PartResult {
+  const stitch = setting.gauge[spec.stitch]
+  const multiples = holeMultiples(spec)
+  const widthCm = spec.shape === 'round' ? spec.lengthCm : Math.min(spec.widthCm, spec.lengthCm)
+  const floor: Floor = { shape: spec.shape === 'round' ? 'disc' : 'stadium', length: exactly(spec.lengthCm), width: exactly(widthCm) }
+  const steps = inMultiples(multiples, spec.stitch).map(intoHoles)
+  const result = work(inStyle(setting.rounds, setting.turns, spec.stitch, spec.colour, steps), foundation('hole', spec.holes))
+  const circumference = times(stitch.width, multiples.reduce((sum, n) => sum + n, 0))
+  const size = { height: stitch.height, circumference, floor }
+  if (!result.ok) return stopped(foundation('hole', spec.holes), size, { code: result.error.code, weight: 'stop', what: 'The holes of this floor cannot be worked.' })
+  const { edge } = result.worked
+  const half = (floor.length.cm - floor.width.cm) / 2
+  return {
+    rounds: [result.worked],
+    edge: withSides(edge, halves(edge.count)),
+    size,
+    findings: fullness(circumference.cm, floor),
+    start: { kind: 'bought', chains: spec.holes },
+    layOut: (round, slot) => onRim(half, floor.width.cm / 2 - (round < 0 ? 0.4 : 0), (slot + 0.5) / (round < 0 ? spec.holes : edge.count)),
+    markers: [[0, Math.floor(edge.count / 2)]],
+    advice: ['Start at the middle of a short side, so that the start of the rounds lies at the bag\'s side.'],
+  }
+}
+
+function intoHoles(step: Step): Step {
+  if (step.do === 'repeat') return { ...step, steps: step.steps.map(intoHoles) }
+  return step.do === 'stitch' || step.do === 'group' ? at('holes', step) : step
+}
+
+/** A share of the way round a stadium's rim, from the middle of its near end. */
+function onRim(half: number, out: number, share: number) {
+  const end = Math.PI * out
+  const whole = 4 * half + 2 * end
+  const along = share * whole
+  if (along < end / 2) return onStadium(NEAR, 0.5 + along / end, half, out)
+  if (along < end / 2 + 2 * half) return onStadium(SIDE_ONE, (along - end / 2) / (2 * half), half, out)
+  if (along < 1.5 * end + 2 * half) return onStadium(FAR, (along - end / 2 - 2 * half) / end, half, out)
+  if (along < 1.5 * end + 4 * half) return onStadium(SIDE_TWO, (along - 1.5 * end - 2 * half) / (2 * half), half, out)
+  return onStadium(NEAR, (along - 1.5 * end - 4 * half) / end, half, out)
+}

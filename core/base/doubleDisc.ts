@@ -1,0 +1,41 @@
+import { plus } from '../measure/length'
+import type { PartResult, Setting } from '../part/part'
+import { stopped } from '../part/part'
+import { each } from '../round/step'
+import { inStyle } from '../round/style'
+import { work } from '../round/work'
+import { circle, type CircleSpec, discLayOut, foldedAtStart } from './circle'
+
+/** A firm floor of two equal discs, joined by one round through both, which stands as a ridge (handbook 5). */
+export type DoubleDiscSpec = Omit<CircleSpec, 'form'> & { readonly form: 'double-disc' }
+
+/** Works both discs and the round that joins them. */
+export function doubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
+  const disc = { ...spec, form: 'circle' } as const
+  const first = circle(disc, setting)
+  const last = first.rounds[first.rounds.length - 1]
+  if (!last) return stopped(first.edge, first.size, ...first.findings)
+  const count = first.rounds.length
+  // Each disc is started afresh, with its right side facing; they are laid together with the wrong sides inside.
+  const second = circle(disc, setting)
+  const joining = work({
+    ...inStyle({ ...setting.rounds, style: setting.rounds.style === 'turned' ? 'joined' : setting.rounds.style }, 0, spec.stitch, spec.colour, [each(spec.stitch, last.edge.count, 'bothLayers')]),
+  }, second.edge)
+  const rounds = joining.ok ? [...first.rounds, ...second.rounds, joining.worked] : first.rounds
+  const reach = first.size.floor!.length.cm / 2 / count
+  const onDisc = discLayOut(first.rounds, reach)
+  return {
+    ...first,
+    rounds,
+    edge: joining.ok ? foldedAtStart(joining.worked.edge) : first.edge,
+    size: { ...first.size, height: plus(first.size.height, setting.gauge[spec.stitch].height) },
+    layOut: (round, slot) => {
+      if (round < 2 * count) return onDisc(round < count ? round : round - count, slot)
+      const { x, y } = onDisc(count - 1, slot)
+      return { x: x * (1 + 0.5 / count), y: y * (1 + 0.5 / count) }
+    },
+    rising: 1,
+    markers: rounds.map(() => [0]),
+    advice: [`Rounds 1 to ${count} make one disc; fasten off. Rounds ${count + 1} to ${2 * count} make the other, just like it. Lay them together, wrong sides inside, and work round ${2 * count + 1} through both: it stands as a ridge, and the floor sits square.`],
+  }
+}

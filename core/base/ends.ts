@@ -1,0 +1,109 @@
+import type { Edge } from '../round/edge'
+import { inMultiples } from '../round/multiples'
+import type { Step } from '../round/step'
+import type { FabricKind } from '../stitch/dictionary'
+
+/*
+ * An oval grows at its two ends only, and its rounds start at the near end, one group of stitches before the first
+ * side. So a round meets, in order: the last group of the near end, a side, the far end, the other side, and the rest
+ * of the near end. In turned work it meets them the other way about, from the same first stitch.
+ *
+ * To know which is which in any style, every place of the edge carries the name of its stretch. Names are kept in
+ * *slots*: the way round the floor against the clock from the round's start, whichever way the last round was worked.
+ */
+
+/** The stretches of an oval's edge. */
+export const NEAR = 0
+export const SIDE_ONE = 1
+export const FAR = 2
+export const SIDE_TWO = 3
+
+/** The name of the stretch that each slot of an edge belongs to. */
+export type Stretches = Uint8Array
+
+/** What each slot of an edge takes in the next round, and the edge's names after it. */
+export interface Grown {
+  readonly steps: readonly Step[]
+  readonly stretches: Stretches
+}
+
+/** The order in which a round meets the slots. */
+function meeting(count: number, wrong: boolean): number[] {
+  return Array.from({ length: count }, (_, i) => wrong && i > 0 ? count - i : i)
+}
+
+/** How long an oval's ends are, and how they lie about the round's start. */
+interface Ends {
+  readonly near: number
+  readonly far: number
+  readonly farFirst: number
+  /** Slots of the near end after the second side; the others come before the first side. */
+  readonly rest: number
+}
+
+function endsOf(stretches: Stretches): Ends {
+  let near = 0
+  let far = 0
+  for (const name of stretches) {
+    if (name === NEAR) near++
+    else if (name === FAR) far++
+  }
+  return { near, far, farFirst: stretches.indexOf(FAR), rest: stretches.length - 1 - stretches.lastIndexOf(SIDE_TWO) }
+}
+
+/** Where in its own end a slot lies, counted against the clock from the side before it. */
+function placeInEnd(stretches: Stretches, ends: Ends, slot: number): { readonly at: number, readonly of: number } {
+  if (stretches[slot] === FAR) return { at: slot - ends.farFirst, of: ends.far }
+  const { near: of, rest } = ends
+  return { at: slot < of - rest ? rest + slot : slot - (stretches.length - rest), of }
+}
+
+/**
+ * The next round of an oval: sides as they are, each end growing by `multipleAt` of its places. Every stretch is said
+ * for itself, so that makers find their sides in the words.
+ */
+export function growEnds(stretches: Stretches, wrong: boolean, kind: FabricKind, multipleAt: (at: number, of: number) => number): Grown {
+  const steps: Step[] = []
+  const made: number[] = []
+  let stretch: number[] = []
+  let name = -1
+  const ends = endsOf(stretches)
+  const say = () => steps.push(...(stretch.length > 0 ? inMultiples(stretch, kind) : []))
+  for (const slot of meeting(stretches.length, wrong)) {
+    const here = stretches[slot]!
+    if (here !== name) {
+      say()
+      stretch = []
+      name = here
+    }
+    const place = placeInEnd(stretches, ends, slot)
+    const multiple = here === NEAR || here === FAR ? multipleAt(place.at, place.of) : 1
+    stretch.push(multiple)
+    for (let i = 0; i < multiple; i++) made.push(here)
+  }
+  say()
+  return { steps, stretches: Uint8Array.from(meeting(made.length, wrong), i => made[i]!) }
+}
+
+/** The slot half way along an end: where an oval folds when it lies flat. */
+function middleOf(stretches: Stretches, name: number): number {
+  const ends = endsOf(stretches)
+  const middle = Math.floor((name === FAR ? ends.far : ends.near) / 2)
+  for (let slot = 0; slot < stretches.length; slot++) {
+    if (stretches[slot] === name && placeInEnd(stretches, ends, slot).at === middle) return slot
+  }
+  return 0
+}
+
+/** The two sides of a bag on an oval floor: the middles of its ends, as boundaries of the edge. */
+export function endMiddles(stretches: Stretches, edge: Edge, wrong: boolean): readonly [number, number] {
+  const place = (slot: number) => wrong && slot > 0 ? edge.count - slot : slot
+  return [place(middleOf(stretches, NEAR)), place(middleOf(stretches, FAR))]
+}
+
+/** The first and last stitch of both sides, by order of working: where markers go, and move up every round. */
+export function sideMarkers(stretches: Stretches, wrong: boolean): number[] {
+  const made = (slot: number) => wrong && slot > 0 ? stretches.length - slot : slot
+  return [stretches.indexOf(SIDE_ONE), stretches.lastIndexOf(SIDE_ONE), stretches.indexOf(SIDE_TWO), stretches.lastIndexOf(SIDE_TWO)]
+    .filter(slot => slot >= 0).map(made).sort((a, b) => a - b)
+}

@@ -1,0 +1,125 @@
+import type { StitchSize } from '../gauge/gauge'
+import { times } from '../measure/length'
+import type { Floor } from '../part/floor'
+import type { LayOut, Spot } from '../part/layOut'
+import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, type Size, type Start, stopped, workUp } from '../part/part'
+import { type Edge, foundation, foundationOf, withSides } from '../round/edge'
+import { spreadOver } from '../round/multiples'
+import type { Round } from '../round/round'
+import { at, each, inOne, type Step } from '../round/step'
+import { inStyle, startingChains } from '../round/style'
+import { work, type Worked } from '../round/work'
+import type { BaseStitch } from './circle'
+
+export const ROW_ENDS = ['one-each', 'by-gauge'] as const
+export const CORNERS = ['none', 'one-extra'] as const
+
+/** A rectangular floor: rows to and fro, then one round about it (handbook 5, rectangle). */
+export interface RectangleSpec {
+  readonly form: 'rectangle'
+  readonly stitch: BaseStitch
+  readonly size: Size<{ readonly lengthCm: number, readonly widthCm: number }, { readonly stitches: number, readonly rows: number }>
+  /** Stitches picked up along the row ends: one in each, or as many as the gauge says, spread evenly. */
+  readonly rowEnds: (typeof ROW_ENDS)[number]
+  readonly corners: (typeof CORNERS)[number]
+  readonly colour: string
+}
+
+/** Counts of a rectangle: stitches a row, rows. */
+export interface RectangleCounts {
+  readonly stitches: number
+  readonly rows: number
+}
+
+/** The counts nearest to a wanted rectangle: length and width each on their own, nothing ties them. */
+export function countsForRectangle(want: { lengthCm: number, widthCm: number }, stitch: StitchSize): RectangleCounts {
+  return { stitches: Math.max(2, Math.round(want.lengthCm / stitch.width.cm)), rows: Math.max(1, Math.round(want.widthCm / stitch.height.cm)) }
+}
+
+export function rectangleFloor(counts: RectangleCounts, stitch: StitchSize): Floor {
+  return { shape: 'rectangle', length: times(stitch.width, counts.stitches), width: times(stitch.height, counts.rows) }
+}
+
+/** A row, to and fro: the next one turns. The last of `of` rows has the wrong side facing, so that what follows it, turned, has the right side. */
+export function row(setting: Setting, index: number, of: number, kind: BaseStitch, colour: string, steps: readonly Step[]): Round {
+  const counts = setting.rounds.style !== 'spiral' && setting.rounds.startingChainCounts
+  return {
+    steps, colour, join: 'open', facing: (of - index) % 2 === 1 ? 'wrong' : 'right',
+    begin: { chains: startingChains(kind, counts), counts, turn: index > 0 },
+  }
+}
+
+/** The chains of a foundation for rows: one a stitch and the turning chain. */
+export function rowStart(stitches: number, stitch: StitchSize, turning: number): Start {
+  return { kind: 'foundation-chain', chains: stitches + turning, firstInto: turning + 1, beforeCm: stitches * stitch.width.cm * (1 + 1 / 26) }
+}
+
+/** Stitches along one side of row ends. */
+function alongRowEnds(spec: RectangleSpec, rows: number, stitch: StitchSize): number {
+  return spec.rowEnds === 'one-each' ? rows : Math.max(1, Math.round((rows * stitch.height.cm) / stitch.width.cm))
+}
+
+/** One stretch of the pick-up round; with an extra stitch in its last place if corners ask for it. */
+function stretch(spec: RectangleSpec, places: number, stitches: number, landmark?: 'rowEnds' | 'underside'): Step[] {
+  const named = (step: Step): Step => landmark && (step.do === 'stitch' || step.do === 'group') ? at(landmark, step) : step
+  if (spec.corners === 'none') return spreadOver(places, stitches, spec.stitch).map(named)
+  const plain = places > 1 ? spreadOver(places - 1, Math.max(1, stitches - 1), spec.stitch) : []
+  return [...plain, inOne(spec.stitch, 2)].map(named)
+}
+
+/** The round about the rows: across the last one, down the row ends, along the chain's underside, up the other ends. */
+function pickUp(spec: RectangleSpec, counts: RectangleCounts, perSide: number): { steps: Step[], on: Edge } {
+  const { stitches, rows } = counts
+  const steps = [
+    ...stretch(spec, stitches, stitches), ...stretch(spec, rows, perSide, 'rowEnds'),
+    ...stretch(spec, stitches, stitches, 'underside'), ...stretch(spec, rows, perSide, 'rowEnds'),
+  ]
+  return { steps, on: foundationOf([{ kind: 'stitch', count: stitches }, { kind: 'rowEnd', count: rows }, { kind: 'underside', count: stitches }, { kind: 'rowEnd', count: rows }]) }
+}
+
+/** Works a rectangular floor and the round that turns its four sides into one edge. */
+export function rectangle(spec: RectangleSpec, setting: Setting): PartResult {
+  const stitch = setting.gauge[spec.stitch]
+  const counts = 'pin' in spec.size ? spec.size.pin : countsForRectangle(spec.size.want, stitch)
+  const perSide = alongRowEnds(spec, counts.rows, stitch)
+  const extra = spec.corners === 'one-extra' ? 1 : 0
+  const [long, short] = [counts.stitches + extra, perSide + extra]
+  const size = { height: times(stitch.height, 0), circumference: times(stitch.width, 2 * (long + short)), floor: rectangleFloor(counts, stitch) }
+  const chain = foundation('chain', counts.stitches, false)
+  if (counts.rows > MOST_ROUNDS || counts.rows * counts.stitches > MOST_STITCHES) {
+    return stopped(chain, size, { code: 'base-too-big', weight: 'stop', what: `This base would take ${counts.rows} rows of ${counts.stitches} stitches. Ask for a smaller base, or check the swatch.` })
+  }
+  const { rounds: rows, stop } = workUp(chain, counts.rows, setting, i =>
+    row(setting, i, counts.rows, spec.stitch, spec.colour, [i === 0 ? at('chains', each(spec.stitch, counts.stitches)) : each(spec.stitch, counts.stitches)]))
+  const { steps, on } = pickUp(spec, counts, perSide)
+  const about = work(inStyle({ ...setting.rounds, style: setting.rounds.style === 'turned' ? 'joined' : setting.rounds.style }, 0, spec.stitch, spec.colour, steps), on)
+  const rounds = about.ok ? [...rows, about.worked] : rows
+  const { begin } = rows[0]!.round
+  return {
+    rounds,
+    edge: about.ok ? withSides(about.worked.edge, [long + short / 2, 2 * long + 1.5 * short]) : chain,
+    size,
+    findings: stop ? [stop] : [],
+    start: rowStart(counts.stitches, stitch, begin.chains),
+    layOut: rectangleLayOut(counts, stitch, rounds, [long, short]),
+    markers: rounds.map((_, i) => i < counts.rows ? [] : [0, long, long + short, 2 * long + short]),
+    advice: [`After the last row, ch 1 and turn, then work one round about all four sides; put a marker in each corner. ${spec.corners === 'none' ? 'Without extra corner stitches the edge turns up at once, into box corners.' : 'One more stitch at each corner keeps the floor flat to its edge.'}`],
+  }
+}
+
+/** Where the stitches lie: rows from below upwards, then the round about them, from the corner above right. */
+function rectangleLayOut(counts: RectangleCounts, stitch: StitchSize, rounds: readonly Worked[], [long, short]: readonly [number, number]): LayOut {
+  const [w, h] = [stitch.width.cm, stitch.height.cm]
+  const [right, down] = [(counts.stitches * w) / 2, (counts.rows * h) / 2]
+  const inRow = (rowIndex: number, slot: number): Spot => ({ x: right - (slot + 0.5) * w, y: down - (rowIndex + 1) * h })
+  return (round, slot) => {
+    if (round < 0) return { ...inRow(0, slot), y: down }
+    if (round < counts.rows || rounds.length <= counts.rows) return inRow(round, slot)
+    const out = h / 2
+    const share = (at: number, of: number) => (at + 0.5) / of
+    if (slot < long) return { x: right - share(slot, long) * 2 * right, y: -down - out }
+    if (slot < long + short) return { x: -right - out, y: -down + share(slot - long, short) * 2 * down }
+    if (slot < 2 * long + short) return { x: -right + share(slot - long - short, long) * 2 * right, y: down + out }
+    return { x: right + out, y: down - share(slot - 2 * long - short, short) * 2 * down }
+  }
+}

@@ -1,0 +1,42 @@
+import type { LayOut, Spot } from '../part/layOut'
+import { FAR, NEAR, SIDE_ONE, SIDE_TWO, type Stretches } from './ends'
+
+/** Running places of every slot within its stretch, worked out once a round. */
+function shares(stretches: Stretches): Float32Array {
+  const of = [0, 0, 0, 0]
+  for (const name of stretches) of[name]!++
+  const rest = stretches.length - 1 - stretches.lastIndexOf(SIDE_TWO)
+  const seen = [rest, 0, 0, 0]
+  return Float32Array.from(stretches, (name, slot) => {
+    const at = name === NEAR && slot >= stretches.length - rest ? slot - (stretches.length - rest) : seen[name]!++
+    return (at + 0.5) / of[name]!
+  })
+}
+
+/** A spot on the stadium at distance `out` from its spine, which runs from `-half` to `half`. */
+export function onStadium(name: number, share: number, half: number, out: number): Spot {
+  const turn = share * Math.PI
+  switch (name) {
+    case SIDE_ONE: return { x: (2 * share - 1) * half, y: out }
+    case FAR: return { x: half + out * Math.sin(turn), y: out * Math.cos(turn) }
+    case SIDE_TWO: return { x: (1 - 2 * share) * half, y: -out }
+    default: return { x: -half - out * Math.sin(turn), y: -out * Math.cos(turn) }
+  }
+}
+
+/**
+ * Lays out rounds about a foundation chain: side one below it, running to the right, the far end, side two above it,
+ * running back, the near end.
+ *
+ * @param ring how far each round reaches beyond the last
+ */
+export function stadiumLayOut(half: number, ring: number, counts: { sideStitches: number }, stretches: readonly Stretches[]): LayOut {
+  const along = stretches.map(shares)
+  const side = counts.sideStitches
+  return (round, slot) => {
+    if (round >= 0) return onStadium(stretches[round]![slot]!, along[round]![slot]!, half, (round + 1) * ring)
+    if (slot === 0 || slot > 2 * side + 1) return { x: -half, y: 0 }
+    if (slot === side + 1) return { x: half, y: 0 }
+    return slot <= side ? { x: ((slot - 0.5) / side - 0.5) * 2 * half, y: 0 } : { x: (0.5 - (slot - side - 1.5) / side) * 2 * half, y: 0 }
+  }
+}

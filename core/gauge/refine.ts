@@ -1,0 +1,50 @@
+import type { Length } from '../measure/length'
+import type { FabricKind } from '../stitch/dictionary'
+import type { Gauge } from './gauge'
+
+/** A size of one kind's stitch taken from finished work: the finished base is the best swatch (handbook 4). */
+export interface Evidence {
+  readonly kind: FabricKind
+  readonly width?: Length
+  readonly height?: Length
+}
+
+/** What a tape laid over finished work is good to (from memory). */
+export const TAPE_CM = 0.3
+
+/** A stitch's size from a length of so many stitches, as sure as the tape. */
+export function perStitch(measuredCm: number, stitches: number): Length {
+  return { cm: measuredCm / stitches, plusMinusCm: TAPE_CM / stitches }
+}
+
+/**
+ * Two measurements of one thing made into one, each weighing as the inverse of its uncertainty squared, which is the
+ * least uncertain way to combine them (standard inverse-variance weighting; e.g. Taylor, An Introduction to Error
+ * Analysis, chapter 7).
+ */
+export function weighted(a: Length, b: Length): Length {
+  const [wa, wb] = [1 / (a.plusMinusCm * a.plusMinusCm), 1 / (b.plusMinusCm * b.plusMinusCm)]
+  return { cm: (a.cm * wa + b.cm * wb) / (wa + wb), plusMinusCm: 1 / Math.sqrt(wa + wb) }
+}
+
+/** A length scaled, with the share of uncertainty of what it is scaled by. */
+function scaled(length: Length, before: Length, after: Length): Length {
+  const share = Math.min(length.plusMinusCm / length.cm, Math.hypot(length.plusMinusCm / length.cm - before.plusMinusCm / before.cm, after.plusMinusCm / after.cm))
+  return { cm: (length.cm * after.cm) / before.cm, plusMinusCm: ((length.cm * after.cm) / before.cm) * share }
+}
+
+/**
+ * A gauge refined by finished work. The measured kind takes the weighted mean of swatch and work; kinds that were not
+ * measured on the swatch follow in proportion, and those that were stay as they are.
+ */
+export function refine(gauge: Gauge, { kind, width, height }: Evidence): Gauge {
+  const own = gauge[kind]
+  const better = { width: width ? weighted(own.width, width) : own.width, height: height ? weighted(own.height, height) : own.height }
+  const refined = { ...gauge, [kind]: { ...own, ...better, known: 'measured' as const } }
+  for (const other of Object.keys(gauge) as (keyof Gauge)[]) {
+    const size = gauge[other]
+    if (other === kind || size.known === 'measured' || size.height.cm === 0) continue
+    refined[other] = { ...size, width: scaled(size.width, own.width, better.width), height: scaled(size.height, own.height, better.height) }
+  }
+  return refined
+}
