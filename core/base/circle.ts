@@ -35,7 +35,7 @@ export interface CircleSpec {
 }
 
 /** The increases a round that a spec comes to in this gauge. */
-export function increasesOf(spec: CircleSpec, stitch: StitchSize): number {
+export function increasesOf(spec: Pick<CircleSpec, 'increases'>, stitch: StitchSize): number {
   return spec.increases === 'by-gauge' ? flatIncreases(stitch) : spec.increases
 }
 

@@ -26,25 +26,24 @@ export function evidenceOf(spec: BaseSpec, measured: MeasuredBase, setting: Sett
   switch (spec.form) {
     case 'circle':
     case 'double-disc': {
-      const { rounds } = spec.size.pin as { rounds: number }
+      const { rounds } = spec.size.pin
       const increases = discIncreases(spec, setting.gauge)!
       return flatness(increases, stitch).ratio < 1
         ? { kind, width: perStitch(Math.PI * lengthCm, increases * rounds) }
         : { kind, height: perStitch(lengthCm, 2 * rounds) }
     }
     case 'oval': {
-      const { sideStitches, rounds } = spec.size.pin as { sideStitches: number, rounds: number }
+      const { sideStitches, rounds } = spec.size.pin
       const foundation = spec.start === 'foundation-sc' ? 1 : 0
       if (widthCm === undefined || lengthCm <= widthCm) return undefined
       return { kind, width: perStitch(lengthCm - widthCm, sideStitches), height: perStitch(widthCm, 2 * rounds + foundation) }
     }
     case 'rectangle': {
-      const { stitches, rows } = spec.size.pin as { stitches: number, rows: number }
+      const { stitches, rows } = spec.size.pin
       return { kind, width: perStitch(lengthCm, stitches), ...(widthCm === undefined ? {} : { height: perStitch(widthCm, rows) }) }
     }
-    case 'boat': return { kind, width: perStitch(lengthCm, (spec.size.pin as { sideStitches: number }).sideStitches + spec.perEnd) }
-    case 'tube': return { kind, width: perStitch(2 * lengthCm, (spec.size.pin as { stitches: number }).stitches) }
-    case 'folded': return { kind, width: perStitch(lengthCm, (spec.size.pin as { repeats: number }).repeats * spec.repeat + spec.edgeStitches) }
-    case 'bought': return undefined
+    case 'boat': return { kind, width: perStitch(lengthCm, spec.size.pin.sideStitches + spec.perEnd) }
+    case 'tube': return { kind, width: perStitch(2 * lengthCm, spec.size.pin.stitches) }
+    case 'folded': return { kind, width: perStitch(lengthCm, spec.size.pin.repeats * spec.repeat + spec.edgeStitches) }
   }
 }

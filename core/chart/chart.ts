@@ -36,11 +36,12 @@ export const DECREASED = 2
 
 /**
  * How far along its round a thing made lies, in places, seen from the right side: turned rounds are worked the other
- * way, from the same first place.
+ * way: rounds from the same first place, rows from the other end.
  */
 export function slotOf(made: number, count: number, worked: Worked): number {
-  if (worked.round.facing === 'right' || made === 0) return made
-  return worked.edge.closed ? count - made : count - 1 - made
+  if (worked.round.facing === 'right') return made
+  if (!worked.edge.closed) return count - 1 - made
+  return made === 0 ? 0 : count - made
 }
 
 /** Empty arrays for a chart of so many stitches. */

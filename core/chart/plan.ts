@@ -15,7 +15,7 @@ function footOf(base: DraftPart, round: number, worked: Worked, made: number, he
     const last = base.layOut!(round - 1, slotOf(to[made]!, worked.on.count, below))
     return { x: (first.x + last.x) / 2, y: (first.y + last.y) / 2 }
   }
-  if (round === 0 || worked.on.count === 1) return base.layOut!(-1, from[made]!)
+  if (round === 0 || worked.on.count === 1) return base.layOut!(-1, slotOf(from[made]!, worked.on.count, worked))
   return towardsMiddle(base, head)
 }
 

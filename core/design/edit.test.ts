@@ -4,12 +4,12 @@ import { anyDesign, SEED } from '../../tests/arbitraries/designs'
 import { draft } from '../draft/draft'
 import type { Design } from './design'
 import { apply, applyFix, edit, undo, type Writable } from './edit'
-import { NO_HISTORY, record, redo, undo as undoLast } from './history'
+import { type History, NO_HISTORY, record, redo, undo as undoLast } from './history'
 import { newDesign } from './starter'
 
 const recipes: Record<string, (design: Writable<Design>) => void> = {
   rename: (design) => { design.name = 'Another' },
-  widen: (design) => { design.base.size = { want: { diameterCm: 21 } } },
+  widen: (design) => { design.base = { ...newDesign('x').base, size: { want: { diameterCm: 21 } } } },
   addBand: (design) => { design.wall.push({ band: 'solid', stitch: 'dc', size: { pin: { rounds: 3 } }, colour: 'main' }) },
   dropBand: (design) => { design.wall.splice(0, 1) },
   reorder: (design) => { design.wall.reverse() },
@@ -49,10 +49,10 @@ describe('edits', () => {
 
   it('of one group are undone together', () => {
     const start = newDesign('Pouch')
-    let state = { design: start, history: NO_HISTORY }
+    let state: { design: Design, history: History } = { design: start, history: NO_HISTORY }
     for (const diameterCm of [1, 15, 150]) {
       const { design, edit: made } = edit(state.design, 'Diameter', (d) => {
-        d.base.size = { want: { diameterCm } }
+        d.base = { ...newDesign('x').base, size: { want: { diameterCm } } }
       }, 'base.size')
       state = { design, history: record(state.history, made!) }
     }

@@ -1,3 +1,4 @@
+import type { CircleSpec } from '../base/circle'
 import { DESIGN_VERSION, type Design, type DesignGauge } from './design'
 
 /**
@@ -12,7 +13,7 @@ export const ASSUMED_GAUGE: DesignGauge = {
 }
 
 /** A new bag: a small round pouch, which asks for nothing before it can be drawn. */
-export function newDesign(name: string): Design {
+export function newDesign(name: string): Design & { readonly base: CircleSpec } {
   return {
     fairHollow: 'design',
     version: DESIGN_VERSION,

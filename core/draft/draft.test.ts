@@ -6,7 +6,7 @@ import { newDesign } from '../design/starter'
 import { draft } from './draft'
 
 const swatch = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } } as const
-const pouch: Design = { ...newDesign('Seed-head pouch'), gauge: swatch }
+const pouch = { ...newDesign('Seed-head pouch'), gauge: swatch } satisfies Design
 
 describe('the draft of a pouch, by hand', () => {
   const { sizes, parts, rounds } = draft(pouch)

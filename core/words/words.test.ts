@@ -13,7 +13,7 @@ import { patternOf, roundLines } from './pattern'
 import { chain, each, inOne, repeat, skip, together } from '../round/step'
 import { stepsWords } from './stepWords'
 
-const pouch: Design = { ...newDesign('Seed-head pouch'), base: { ...newDesign('x').base, increases: 8, size: { pin: { rounds: 6 } } } }
+const pouch = { ...newDesign('Seed-head pouch'), base: { ...newDesign('x').base, increases: 8, size: { pin: { rounds: 6 } } } } satisfies Design
 const wordsOf = (design: Design, terms: 'us' | 'uk' = 'us') => roundLines(draft(design), terms).map(({ words }) => words)
 
 describe('round 5 of the school of 8', () => {
@@ -82,7 +82,7 @@ describe('law 1: what the words say is what the edge holds', () => {
 })
 
 describe('the pattern', () => {
-  const striped: Design = {
+  const striped = {
     ...pouch,
     yarns: [...pouch.yarns, { id: 'moss', name: 'moss green cotton', colour: '#71834f' }],
     wall: [pouch.wall[0]!, { ...pouch.wall[0]!, colour: 'moss', size: { pin: { rounds: 4 } } }],

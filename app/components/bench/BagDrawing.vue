@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { roomOf } from '~~/core/contents/contents'
 import { planOf } from '~~/core/chart/plan'
 import type { Draft, DraftPart } from '~~/core/draft/draft'
 import { standing } from '~~/core/part/floor'
@@ -12,6 +13,8 @@ const props = defineProps<{ draft: Draft, selected: string }>()
 const emit = defineEmits<{ select: [part: string] }>()
 
 const box = ref<HTMLElement>()
+/** What the stitch pointed at is. */
+const reading = ref('')
 const { width, height } = useBox(box)
 
 const LABELS_PX = 252
@@ -21,12 +24,13 @@ const BETWEEN_PX = 52
 const BELOW_PX = 14
 
 const narrow = computed(() => width.value < 620)
-const tallCm = computed(() => Math.max(props.draft.sizes.height.cm, 0.1))
+const held = computed(() => props.draft.design.contents && roomOf(props.draft.design.contents))
+const tallCm = computed(() => Math.max(props.draft.sizes.height.cm, held.value?.heightCm ?? 0, 0.1))
 const plan = computed(() => planOf(props.draft).box)
 const floorCm = computed(() => Math.max(plan.value.height, 0.1))
 /** The upright tape runs on to the next whole mark above the mouth. */
 const tapeCm = computed(() => props.draft.design.units === 'in' ? Math.ceil(tallCm.value / CM_PER_INCH) * CM_PER_INCH : Math.ceil(tallCm.value))
-const wideCm = computed(() => Math.max(plan.value.width, ...props.draft.parts.map(part => acrossCm(part))))
+const wideCm = computed(() => Math.max(plan.value.width, held.value?.lengthCm ?? 0, ...props.draft.parts.map(part => acrossCm(part))))
 
 const scale = computed(() => {
   const across = width.value - 2 * TAPE_PX - 24 - (narrow.value ? 0 : LABELS_PX)
@@ -103,6 +107,10 @@ const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + 
             :selected="selected"
             @select="emit('select', $event)"
           />
+          <ContentsGhost
+            v-if="draft.design.contents"
+            :contents="draft.design.contents"
+          />
         </g>
         <g
           :transform="`translate(${middleX} ${planY}) scale(${scale})`"
@@ -113,6 +121,11 @@ const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + 
             :draft="draft"
             :scale="scale"
             :selected="selected === 'base'"
+          />
+          <StitchReader
+            :draft="draft"
+            :scale="scale"
+            @read="reading = $event"
           />
         </g>
         <g
@@ -128,6 +141,12 @@ const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + 
         </g>
       </svg>
     </div>
+    <p
+      class="reading"
+      role="status"
+    >
+      {{ reading }}
+    </p>
     <nav
       class="labels"
       aria-label="Parts of the bag, from the top down"
@@ -152,6 +171,8 @@ svg { display: block; }
 .floor { cursor: pointer; }
 .leaders path { fill: none; stroke: var(--strong-line); stroke-width: 1; }
 .leaders .chosen { stroke: var(--accent); stroke-width: 2; }
+.reading { position: absolute; left: 0.9rem; bottom: 0.3rem; margin: 0; padding: 0.1rem 0.5rem; font-size: 0.88rem; background: var(--paper); color: var(--ink); max-width: calc(100% - 1.8rem); }
+.reading:empty { display: none; }
 .narrow .labels { display: flex; gap: 0.4rem; overflow-x: auto; padding: 0.4rem 0.7rem; scrollbar-width: thin; }
 .narrow .canvas { min-height: 22rem; }
 </style>

@@ -10,7 +10,7 @@ const part = computed(() => draft.value.parts.find(({ id }) => id === bench.sele
 const bandIndex = computed(() => bench.selected.startsWith('wall.') ? Number(bench.selected.slice(5)) : -1)
 const band = computed(() => draft.value.design.wall[bandIndex.value])
 const title = computed(() => part.value?.name ?? (bench.selected === 'bag' ? 'The whole bag' : band.value ? `Wall ${bandIndex.value + 1}` : 'The whole bag'))
-const findings = computed(() => part.value ? part.value.findings : draft.value.findings)
+const findings = computed(() => part.value ? draft.value.findings.filter(finding => finding.part === part.value!.id) : draft.value.findings)
 </script>
 
 <template>
@@ -68,6 +68,7 @@ const findings = computed(() => part.value ? part.value.findings : draft.value.f
         :findings="findings"
         @fix="bench.applyFix"
       />
+      <FlatnessTable v-if="bench.selected === 'base'" />
     </section>
   </aside>
 </template>

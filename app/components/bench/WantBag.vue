@@ -36,6 +36,7 @@ function addWall(): void {
     >
       Add a wall
     </v-btn>
+    <WantContents />
     <WantGauge />
     <ChoiceField
       label="Rounds go"

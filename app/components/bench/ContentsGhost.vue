@@ -1,0 +1,63 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { type Contents, roomOf } from '~~/core/contents/contents'
+
+/** What the bag must hold, faintly, standing on the floor's middle at (0, 0), in centimetres. */
+const props = defineProps<{ contents: Contents }>()
+const room = computed(() => roomOf(props.contents))
+
+const balls = computed(() => {
+  if (props.contents.kind !== 'balls') return []
+  const { count, acrossCm: d } = props.contents
+  const { each } = room.value.layers!
+  const rise = d * Math.sqrt(2 / 3)
+  return Array.from({ length: count }, (_, i) => {
+    const layer = Math.floor(i / each)
+    const inLayer = Math.min(each, count - layer * each)
+    const spread = Math.max(0, room.value.lengthCm - d)
+    const at = i - layer * each
+    return { x: inLayer === 1 ? 0 : (at / (inLayer - 1) - 0.5) * spread * (layer % 2 === 0 ? 1 : 0.7), y: -(d / 2 + layer * rise), r: d / 2 }
+  })
+})
+</script>
+
+<template>
+  <g
+    class="ghost"
+    role="img"
+    aria-label="What it must hold, to scale"
+  >
+    <g
+      v-for="stroke in ['halo', 'line']"
+      :key="stroke"
+      :class="stroke"
+    >
+      <circle
+        v-for="(ball, i) in balls"
+        :key="i"
+        :cx="ball.x"
+        :cy="ball.y"
+        :r="ball.r"
+      />
+      <path
+        v-if="contents.kind === 'bottle'"
+        :d="`M${-room.lengthCm / 2} 0V${-room.heightCm * 0.62}Q${-room.lengthCm / 2} ${-room.heightCm * 0.74} ${-room.lengthCm * 0.18} ${-room.heightCm * 0.8}V${-room.heightCm}H${room.lengthCm * 0.18}V${-room.heightCm * 0.8}Q${room.lengthCm / 2} ${-room.heightCm * 0.74} ${room.lengthCm / 2} ${-room.heightCm * 0.62}V0Z`"
+      />
+      <rect
+        v-else-if="contents.kind !== 'balls'"
+        :x="-room.lengthCm / 2"
+        :y="-room.heightCm"
+        :width="room.lengthCm"
+        :height="room.heightCm"
+        :rx="contents.kind === 'cloth' ? 1 : 0.15"
+      />
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.ghost { pointer-events: none; }
+.ghost g > * { vector-effect: non-scaling-stroke; }
+.halo > * { fill: rgba(255, 252, 240, 0.16); stroke: #fffaf0; stroke-width: 3.5px; stroke-opacity: 0.75; }
+.line > * { fill: none; stroke: #2b2a28; stroke-width: 1.3px; stroke-dasharray: 6 4; }
+</style>

@@ -1,0 +1,100 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Judgement } from '~~/core/base/flatness'
+import { dishDepthCm } from '~~/core/base/flatness'
+import { compareSchools, withIncreases } from '~~/core/base/schools'
+import { useBench } from '~/stores/bench'
+
+/** What each school would do in this gauge, each with the profile it predicts. Pick one to use it. */
+const bench = useBench()
+const oval = computed(() => bench.design!.base.form === 'oval')
+const schools = computed(() => compareSchools(bench.design!.base, bench.draft!.gauge))
+const SAYS: Record<Judgement, string> = { dish: 'cups', flat: 'lies flat', ripple: 'warps mildly', ruffle: 'ruffles' }
+
+/** The base from the side, 40 units across: a cone's slope where it cups, a wave of as much more edge where it ripples. */
+function profile(ratio: number): string {
+  if (ratio < 1) {
+    const depth = Math.min(14, dishDepthCm(20, ratio))
+    const reach = 20 * ratio
+    return `M${20 - reach} ${16 - depth}L20 16L${20 + reach} ${16 - depth}`
+  }
+  const wave = Math.min(7, 9 * (ratio - 1))
+  const points = Array.from({ length: 41 }, (_, x) => `${x === 0 ? 'M' : 'L'}${x} ${(12 - wave * Math.abs(x - 20) / 20 * Math.sin(x * 1.2)).toFixed(2)}`)
+  return points.join('')
+}
+
+function use(increases: number): void {
+  const spec = withIncreases(bench.design!.base, increases)
+  bench.edit('Increases a round', (design) => {
+    design.base = JSON.parse(JSON.stringify(spec)) as typeof design.base
+  })
+}
+</script>
+
+<template>
+  <table
+    v-if="schools.length > 0"
+    class="schools"
+  >
+    <caption>The schools in this gauge</caption>
+    <thead>
+      <tr>
+        <th scope="col">
+          {{ oval ? 'Each end' : 'A round' }}
+        </th>
+        <th scope="col">
+          Edge
+        </th>
+        <th scope="col">
+          From the side
+        </th>
+        <th scope="col">
+          It
+        </th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr
+        v-for="school in schools"
+        :key="school.increases"
+        :class="{ used: school.inUse }"
+      >
+        <th scope="row">
+          <button
+            type="button"
+            :aria-pressed="school.inUse"
+            :aria-label="`Use ${oval ? school.increases / 2 : school.increases}`"
+            @click="use(school.increases)"
+          >
+            {{ oval ? school.increases / 2 : school.increases }}
+          </button>
+        </th>
+        <td class="figures">
+          × {{ school.flatness.ratio.toFixed(2) }}
+        </td>
+        <td>
+          <svg
+            viewBox="0 0 40 20"
+            width="60"
+            height="30"
+            aria-hidden="true"
+          ><path :d="profile(school.flatness.ratio)" /></svg>
+        </td>
+        <td>{{ SAYS[school.flatness.judgement] }}<span v-if="school.flattest">, flattest</span></td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.schools { width: 100%; border-collapse: collapse; margin-top: 1rem; font-size: 0.92rem; }
+caption { text-align: left; font-size: 0.84rem; color: var(--soft-ink); padding-bottom: 0.3rem; }
+thead th { font-weight: 500; font-size: 0.82rem; color: var(--soft-ink); text-align: left; }
+tr { border-top: 1px solid var(--line); }
+thead tr { border: 0; }
+.used { background: var(--wash); }
+th, td { padding: 0.1rem 0.4rem; }
+button { min-width: 2.6rem; padding: 0.15rem 0.5rem; border: 1px solid var(--line); border-radius: 4px; cursor: pointer; font: 600 0.95rem var(--figures); background: none; color: inherit; }
+.used button { border-color: var(--accent); }
+path { fill: none; stroke: var(--ink); stroke-width: 1.5; stroke-linejoin: round; }
+</style>

@@ -1,0 +1,55 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { neighbours } from '~~/core/base/sizing'
+import { formatCm } from '~~/core/measure/format'
+import { floorShort } from '~~/core/words/floorWords'
+import { useBaseSetting } from '~/composables/useBaseSetting'
+import { useBench } from '~/stores/bench'
+
+/** The sizes that whole stitches and rounds allow, on either side of the one in hand: pick one and its counts are pinned. */
+const bench = useBench()
+const setting = useBaseSetting()
+const sizes = computed(() => neighbours(bench.design!.base, setting.value).map(({ spec, worked, here }) => {
+  const { floor, circumference, height } = worked.size
+  const { units } = bench.design!
+  const flat = `${formatCm(circumference.cm / 2, units)} wide`
+  const size = floor && floor.shape !== 'none' ? floorShort(floor, units) : bench.design!.base.form === 'folded' ? `${flat}, ${formatCm(height.cm, units)} tall` : flat
+  return { spec, here, size, stitches: worked.edge.count }
+}))
+
+function pick(index: number): void {
+  const { spec } = sizes.value[index]!
+  bench.edit('Pick a size', (design) => {
+    design.base = JSON.parse(JSON.stringify(spec)) as typeof design.base
+  })
+}
+</script>
+
+<template>
+  <div
+    v-if="sizes.length > 1"
+    class="near"
+    role="group"
+    aria-label="Sizes that come out whole"
+  >
+    <span class="soft">Sizes that come out whole:</span>
+    <button
+      v-for="(one, i) in sizes"
+      :key="i"
+      type="button"
+      :aria-pressed="one.here"
+      :class="{ here: one.here }"
+      @click="pick(i)"
+    >
+      {{ one.size }} <span class="soft">· {{ one.stitches }} sts</span>
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.near { display: flex; flex-wrap: wrap; gap: 0.3rem; font-size: 0.88rem; }
+.near > span { width: 100%; font-size: 0.84rem; }
+button { padding: 0.2rem 0.55rem; border: 1px dashed var(--strong-line); border-radius: 4px; cursor: pointer; background: none; color: inherit; font: inherit; }
+button:hover { border-style: solid; }
+.here { border-style: solid; border-color: var(--accent); font-weight: 620; }
+</style>

@@ -1,0 +1,96 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Contents } from '~~/core/contents/contents'
+import { propose } from '~~/core/contents/contents'
+import { BALLS, CONTENT_CM } from '~~/core/design/bounds'
+import { useBench } from '~/stores/bench'
+
+/** What the bag must hold: named, kept, drawn inside the bag; on request it proposes base and height. */
+const bench = useBench()
+const contents = computed(() => bench.design!.contents)
+const kind = computed(() => contents.value?.kind ?? 'nothing')
+
+const STARTS: Record<Contents['kind'], Contents> = {
+  box: { kind: 'box', lengthCm: 24, widthCm: 9, heightCm: 30 },
+  bottle: { kind: 'bottle', acrossCm: 8, heightCm: 30 },
+  balls: { kind: 'balls', count: 6, acrossCm: 7 },
+  cloth: { kind: 'cloth', lengthCm: 30, widthCm: 20, heightCm: 10 },
+}
+const LABELS: Record<string, string> = { lengthCm: 'Length', widthCm: 'Width', heightCm: 'Height', acrossCm: 'Across' }
+const lengths = computed(() => Object.entries(contents.value ?? {}).filter(([name]) => name in LABELS) as [string, number][])
+
+function choose(choice: string): void {
+  bench.edit('What it must hold', (design) => {
+    if (choice === 'nothing') delete design.contents
+    else design.contents = { ...STARTS[choice as Contents['kind']] }
+  })
+}
+
+function put(name: string, value: number): void {
+  bench.edit('What it must hold', design => void Object.assign(design.contents!, { [name]: value }), `contents.${name}`)
+}
+
+function proposeBag(): void {
+  const { base, wall } = bench.design!
+  const { base: spec, heightCm } = propose(contents.value!, base.stitch, base.colour)
+  bench.edit('A bag for what it must hold', (design) => {
+    design.base = JSON.parse(JSON.stringify(spec)) as typeof design.base
+    delete design.measuredBase
+    const others = bench.draft!.parts.slice(1, -1).reduce((sum, part) => sum + part.size.height.cm, 0)
+    const last = wall.length - 1
+    const own = Math.max(1, Math.round((heightCm - others) * 10) / 10)
+    if (last >= 0) design.wall[last]!.size = { want: { heightCm: own } }
+    else design.wall.push({ band: 'solid', stitch: base.stitch, size: { want: { heightCm } }, colour: base.colour })
+  })
+}
+</script>
+
+<template>
+  <div class="contents">
+    <ChoiceField
+      label="It must hold"
+      :value="kind"
+      :choices="[
+        { value: 'nothing', name: 'nothing in particular' }, { value: 'box', name: 'a box' }, { value: 'bottle', name: 'a bottle or jar' },
+        { value: 'balls', name: 'apples, balls' }, { value: 'cloth', name: 'folded cloth' },
+      ]"
+      @change="choose"
+    />
+    <div
+      v-if="contents"
+      class="row"
+    >
+      <CountField
+        v-if="contents.kind === 'balls'"
+        label="How many"
+        :value="contents.count"
+        :bounds="BALLS"
+        @change="put('count', $event)"
+      />
+      <LengthField
+        v-for="[name, cm] in lengths"
+        :key="`${kind}-${name}`"
+        :label="LABELS[name]!"
+        :cm="cm"
+        :units="bench.design!.units"
+        :bounds="CONTENT_CM"
+        @change="put(name, $event)"
+      />
+    </div>
+    <v-btn
+      v-if="contents"
+      variant="tonal"
+      color="primary"
+      class="propose"
+      @click="proposeBag"
+    >
+      Propose a bag for it
+    </v-btn>
+  </div>
+</template>
+
+<style scoped>
+.contents { display: flex; flex-direction: column; gap: 0.7rem; }
+.row { display: grid; grid-template-columns: repeat(auto-fit, minmax(6.6rem, 1fr)); gap: 0.5rem; align-items: start; }
+.propose { align-self: flex-start; }
+</style>
