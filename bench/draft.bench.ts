@@ -1,3 +1,5 @@
+import { compareSchools } from '../core/base/schools'
+import { neighbours } from '../core/base/sizing'
 import { planOf } from '../core/chart/plan'
 import { unrolled } from '../core/chart/unrolled'
 import type { Design } from '../core/design/design'
@@ -46,7 +48,17 @@ function line(name: string, ms: number, goalMs: number): void {
   console.log(`${name.padEnd(24)} ${ms.toFixed(3).padStart(8)} ms   ${(ms / bare).toFixed(0).padStart(6)} x the bare loop   goal ${goalMs} ms  ${ms <= goalMs ? 'met' : 'MISSED'}`)
 }
 
+/** An oval floor of about five thousand stitches, with nothing above it. */
+const ovalFloor: Design = { ...big, wall: [], turnUp: 'plain', base: { form: 'oval', stitch: 'sc', perEnd: 3, size: { pin: { sideStitches: 40, rounds: 32 } }, start: 'chain', placing: 'stacked', increaseAt: 'last', colour: 'main' } }
+const ovalDraft = draft(ovalFloor)
+const redraftOval = median(() => (sink += draft(ovalFloor).sizes.stitches), 100)
+const schools = median(() => (sink += compareSchools(ovalFloor.base, ovalDraft.gauge).length), 100)
+const choices = median(() => (sink += neighbours(ovalFloor.base, { gauge: ovalDraft.gauge, rounds: ovalFloor.rounds, index: 0, turns: 0 }).length), 60)
+
 console.log(`${counts.reduce((a, b) => a + b, 0).toLocaleString('en')} stitches in ${counts.length} rounds; bare loop ${(bare * 1000).toFixed(1)} µs`)
 line('redraft', redraft, 2)
 line('words and chart', written, 20)
+line(`oval floor, ${ovalDraft.sizes.stitches} sts`, redraftOval, 16)
+line('schools compared', schools, 16)
+line('sizes on either side', choices, 16)
 if (sink === 0) console.log('nothing was measured')

@@ -27,11 +27,6 @@ export interface Grown {
   readonly stretches: Stretches
 }
 
-/** The order in which a round meets the slots. */
-function meeting(count: number, wrong: boolean): number[] {
-  return Array.from({ length: count }, (_, i) => wrong && i > 0 ? count - i : i)
-}
-
 /** How long an oval's ends are, and how they lie about the round's start. */
 interface Ends {
   readonly near: number
@@ -52,37 +47,35 @@ function endsOf(stretches: Stretches): Ends {
 }
 
 /** Where in its own end a slot lies, counted against the clock from the side before it. */
-function placeInEnd(stretches: Stretches, ends: Ends, slot: number): { readonly at: number, readonly of: number } {
-  if (stretches[slot] === FAR) return { at: slot - ends.farFirst, of: ends.far }
-  const { near: of, rest } = ends
-  return { at: slot < of - rest ? rest + slot : slot - (stretches.length - rest), of }
+function placeInEnd(stretches: Stretches, ends: Ends, slot: number): number {
+  if (stretches[slot] === FAR) return slot - ends.farFirst
+  return slot < ends.near - ends.rest ? ends.rest + slot : slot - (stretches.length - ends.rest)
 }
 
 /**
  * The next round of an oval: sides as they are, each end growing by `multipleAt` of its places. Every stretch is said
  * for itself, so that makers find their sides in the words.
  */
-export function growEnds(stretches: Stretches, wrong: boolean, kind: FabricKind, multipleAt: (at: number, of: number) => number): Grown {
+export function growEnds(stretches: Stretches, wrong: boolean, kind: FabricKind, multipleAt: (at: number) => number): Grown {
+  const count = stretches.length
+  const ends = endsOf(stretches)
   const steps: Step[] = []
   const made: number[] = []
   let stretch: number[] = []
-  let name = -1
-  const ends = endsOf(stretches)
-  const say = () => steps.push(...(stretch.length > 0 ? inMultiples(stretch, kind) : []))
-  for (const slot of meeting(stretches.length, wrong)) {
-    const here = stretches[slot]!
-    if (here !== name) {
-      say()
-      stretch = []
-      name = here
-    }
-    const place = placeInEnd(stretches, ends, slot)
-    const multiple = here === NEAR || here === FAR ? multipleAt(place.at, place.of) : 1
+  for (let i = 0; i < count; i++) {
+    const slot = wrong && i > 0 ? count - i : i
+    const name = stretches[slot]!
+    const multiple = name === NEAR || name === FAR ? multipleAt(placeInEnd(stretches, ends, slot)) : 1
     stretch.push(multiple)
-    for (let i = 0; i < multiple; i++) made.push(here)
+    for (let stitch = 0; stitch < multiple; stitch++) made.push(name)
+    const next = wrong ? count - i - 1 : i + 1
+    if (i + 1 < count && stretches[next] === name) continue
+    steps.push(...inMultiples(stretch, kind))
+    stretch = []
   }
-  say()
-  return { steps, stretches: Uint8Array.from(meeting(made.length, wrong), i => made[i]!) }
+  const after = new Uint8Array(made.length)
+  for (let slot = 0; slot < made.length; slot++) after[slot] = made[wrong && slot > 0 ? made.length - slot : slot]!
+  return { steps, stretches: after }
 }
 
 /** The slot half way along an end: where an oval folds when it lies flat. */
@@ -90,7 +83,7 @@ function middleOf(stretches: Stretches, name: number): number {
   const ends = endsOf(stretches)
   const middle = Math.floor((name === FAR ? ends.far : ends.near) / 2)
   for (let slot = 0; slot < stretches.length; slot++) {
-    if (stretches[slot] === name && placeInEnd(stretches, ends, slot).at === middle) return slot
+    if (stretches[slot] === name && placeInEnd(stretches, ends, slot) === middle) return slot
   }
   return 0
 }

@@ -94,7 +94,7 @@ function firstRound(spec: OvalSpec, side: number, perEnd: number): { steps: Step
 }
 
 /** The multiple of each place of an end in round `r`: one increase in each group of `r - 1`, as in a disc cut in two. */
-function groupMultiple(r: number, spec: Pick<OvalSpec, 'placing' | 'increaseAt'>): (at: number, of: number) => number {
+function groupMultiple(r: number, spec: Pick<OvalSpec, 'placing' | 'increaseAt'>): (at: number) => number {
   const plain = r - 2
   const shift = spec.placing === 'staggered' && r % 2 === 0 ? Math.floor(plain / 2) : 0
   const before = spec.increaseAt === 'last' ? plain - shift : shift

@@ -7,10 +7,13 @@ function shares(stretches: Stretches): Float32Array {
   for (const name of stretches) of[name]!++
   const rest = stretches.length - 1 - stretches.lastIndexOf(SIDE_TWO)
   const seen = [rest, 0, 0, 0]
-  return Float32Array.from(stretches, (name, slot) => {
+  const found = new Float32Array(stretches.length)
+  for (let slot = 0; slot < stretches.length; slot++) {
+    const name = stretches[slot]!
     const at = name === NEAR && slot >= stretches.length - rest ? slot - (stretches.length - rest) : seen[name]!++
-    return (at + 0.5) / of[name]!
-  })
+    found[slot] = (at + 0.5) / of[name]!
+  }
+  return found
 }
 
 /** A spot on the stadium at distance `out` from its spine, which runs from `-half` to `half`. */
@@ -31,10 +34,12 @@ export function onStadium(name: number, share: number, half: number, out: number
  * @param ring how far each round reaches beyond the last
  */
 export function stadiumLayOut(half: number, ring: number, counts: { sideStitches: number }, stretches: readonly Stretches[]): LayOut {
-  const along = stretches.map(shares)
+  // Worked out when a round is first drawn: a draft that nobody draws has no use for it.
+  const known: Float32Array[] = []
+  const along = (round: number) => known[round] ??= shares(stretches[round]!)
   const side = counts.sideStitches
   return (round, slot) => {
-    if (round >= 0) return onStadium(stretches[round]![slot]!, along[round]![slot]!, half, (round + 1) * ring)
+    if (round >= 0) return onStadium(stretches[round]![slot]!, along(round)[slot]!, half, (round + 1) * ring)
     if (slot === 0 || slot > 2 * side + 1) return { x: -half, y: 0 }
     if (slot === side + 1) return { x: half, y: 0 }
     return slot <= side ? { x: ((slot - 0.5) / side - 0.5) * 2 * half, y: 0 } : { x: (0.5 - (slot - side - 1.5) / side) * 2 * half, y: 0 }

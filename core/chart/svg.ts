@@ -20,12 +20,22 @@ function labels(chart: Chart): string {
     .map(round => `<text x="${round.startX.toFixed(2)}" y="${round.startY.toFixed(2)}">${round.number}</text>`).join('')
 }
 
-function group(chart: Chart, x: number, y: number, title: string): string {
+/** A diamond at each marker of the floor's last round, and a dashed line through the starts of its rounds. */
+function floorSigns(draft: Draft, plan: Chart): string {
+  const last = plan.rounds[plan.rounds.length - 1]
+  if (!last) return ''
+  const markers = draft.parts[0]!.markers?.[plan.rounds.length - 1] ?? []
+  const diamonds = markers.map(made => `<path d="M${(plan.headX[last.from + made]!).toFixed(2)} ${(plan.headY[last.from + made]! - 0.25).toFixed(2)}l0.2 0.25l-0.2 0.25l-0.2 -0.25z" fill="#f2b632"/>`)
+  const starts = plan.rounds.map(({ startX, startY }, i) => `${i === 0 ? 'M' : 'L'}${startX.toFixed(2)} ${startY.toFixed(2)}`).join('')
+  return `<path d="${starts}" stroke-dasharray="0.15 0.15"/>${diamonds.join('')}`
+}
+
+function group(chart: Chart, x: number, y: number, title: string, signs = ''): string {
   const rounds = chart.rounds.map((round) => {
     const { plain, shaped } = roundPaths(chart, round)
     return (plain && `<path d="${plain}"/>`) + (shaped && `<path d="${shaped}" stroke="${ACCENT}" stroke-width="0.05"/>`)
   })
-  return `<g transform="translate(${x.toFixed(2)} ${y.toFixed(2)})"><title>${escaped(title)}</title>${rounds.join('')}`
+  return `<g transform="translate(${x.toFixed(2)} ${y.toFixed(2)})"><title>${escaped(title)}</title>${rounds.join('')}${signs}`
     + `<g fill="${INK}" stroke="none" font-family="sans-serif" font-size="0.32" text-anchor="middle" dominant-baseline="middle">${labels(chart)}</g></g>`
 }
 
@@ -38,7 +48,7 @@ export function asSvg(draft: Draft): string {
   const about = `${draft.design.name}: floor ${figure(plan.box.width, draft.design.units)} by ${figure(plan.box.height, draft.design.units)} ${draft.design.units}, ${draft.rounds.length} rounds`
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width.toFixed(2)}cm" height="${height.toFixed(2)}cm" viewBox="0 0 ${width.toFixed(2)} ${height.toFixed(2)}" role="img">`
     + `<title>${escaped(about)}</title><g fill="none" stroke="${INK}" stroke-width="0.04" stroke-linecap="round">`
-    + group(plan, width / 2, MARGIN_CM + plan.box.height / 2, 'Floor, from above')
+    + group(plan, width / 2, MARGIN_CM + plan.box.height / 2, 'Floor, from above', floorSigns(draft, plan))
     + group(wall, width / 2, height - MARGIN_CM, 'Wall, unrolled, from outside')
     + '</g></svg>\n'
 }

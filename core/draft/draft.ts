@@ -1,7 +1,7 @@
 import { workBase } from '../base/base'
 import type { Design } from '../design/design'
 import { contentsFindings } from './contentsFit'
-import type { Gauge } from '../gauge/gauge'
+import { type Gauge, gaugeOf } from '../gauge/gauge'
 import type { Finding } from '../part/finding'
 import type { LayOut } from '../part/layOut'
 import type { PartResult, PartSize, Setting, Start } from '../part/part'
@@ -11,7 +11,7 @@ import { workBand } from '../wall/band'
 import { turnUp } from '../wall/turnUp'
 import { bagFindings } from './bagFindings'
 import { gaugeFindings } from './gaugeFindings'
-import { draftGauge, refinedFindings } from './refined'
+import { draftGauge, type Redone, refinedFindings } from './refined'
 import { type BagSizes, sizesOf } from './sizes'
 
 /** A part of the bag as drafted. */
@@ -118,6 +118,13 @@ function fold(design: Design, gauge: Gauge): { parts: DraftPart[], start: Start 
   return { parts, start: base.start ?? { kind: 'ring', chains: 0 } }
 }
 
+/** What the measured base changed above it, against a draft by the swatch alone. */
+function redoneBy(design: Design, parts: readonly DraftPart[]): Redone[] {
+  if (!design.measuredBase) return []
+  const before = fold(design, gaugeOf(design.gauge)).parts
+  return parts.slice(1).map((part, i) => ({ name: part.name, before: before[i + 1]?.rounds.length ?? 0, now: part.rounds.length }))
+}
+
 /** Drafts a bag: the fold over its parts (see docs: base, turn-up, wall, each leaves the edge that the next one takes). */
 export function draft(design: Design): Draft {
   const gauge = draftGauge(design)
@@ -130,6 +137,6 @@ export function draft(design: Design): Draft {
     parts,
     rounds: parts.flatMap(part => part.rounds.map((worked, i) => ({ number: part.firstRound + i, part: part.id, worked }))),
     sizes,
-    findings: [...parts.flatMap(part => part.findings), ...contentsFindings(design.contents, sizes), ...bagFindings(design, sizes), ...refinedFindings(design, gauge), ...gaugeFindings(design, gauge)],
+    findings: [...parts.flatMap(part => part.findings), ...contentsFindings(design.contents, sizes), ...bagFindings(design, sizes), ...refinedFindings(design, gauge, redoneBy(design, parts)), ...gaugeFindings(design, gauge)],
   }
 }

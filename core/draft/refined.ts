@@ -15,8 +15,20 @@ export function draftGauge(design: Design): Gauge {
   return evidence ? refine(gauge, evidence) : gauge
 }
 
-/** What measuring the base changed. */
-export function refinedFindings(design: Design, gauge: Gauge): Finding[] {
+/** How many rounds a part took by the swatch alone, and takes now. */
+export interface Redone {
+  readonly name: string
+  readonly before: number
+  readonly now: number
+}
+
+function redoneWords(redone: readonly Redone[]): string {
+  const changed = redone.filter(({ before, now }) => before !== now).map(({ name, before, now }) => `${name} takes ${now} rounds instead of ${before}`)
+  return changed.length > 0 ? `${changed.join('; ')}.` : 'No count above changes by it.'
+}
+
+/** What measuring the base changed: the gauge, and the counts above. */
+export function refinedFindings(design: Design, gauge: Gauge, redone: readonly Redone[]): Finding[] {
   if (!design.measuredBase) return []
   const before = gaugeOf(design.gauge)
   const kind = design.base.stitch
@@ -26,6 +38,6 @@ export function refinedFindings(design: Design, gauge: Gauge): Finding[] {
   const from = (what: 'width' | 'height') => `${(before[kind][what].cm * 10).toFixed(2)} to ${(gauge[kind][what].cm * 10).toFixed(2)} mm ± ${((gauge[kind][what].plusMinusCm / gauge[kind][what].cm) * 100).toFixed(1)} %`
   return [{
     code: 'gauge-refined', weight: 'note', part: 'base',
-    what: `Your base measured ${formatCm(design.measuredBase.lengthCm, design.units)}${design.measuredBase.widthCm ? ` by ${formatCm(design.measuredBase.widthCm, design.units)}` : ''}: a ${kind} goes from ${from('width')} wide, and from ${from('height')} tall. Everything above is drafted anew with that.`,
+    what: `Your base measured ${formatCm(design.measuredBase.lengthCm, design.units)}${design.measuredBase.widthCm ? ` by ${formatCm(design.measuredBase.widthCm, design.units)}` : ''}: a ${kind} goes from ${from('width')} wide, and from ${from('height')} tall. ${redoneWords(redone)}`,
   }]
 }

@@ -9,7 +9,7 @@ test.describe('when the program does not answer', () => {
     await expect(tally(page, 'Rounds')).toBeVisible()
     await page.route('**/api/designs/**', route => route.request().method() === 'PUT' ? route.abort() : route.continue())
     await page.getByRole('button', { name: /^Base/ }).click()
-    await page.getByLabel('Across the floor').fill('20')
+    await page.getByRole('textbox', { name: 'Across the floor' }).fill('20')
     await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'failed')
     await expect(page.getByRole('alert')).toContainText('does not answer')
     await page.unroute('**/api/designs/**')
@@ -25,7 +25,7 @@ test.describe('when the program does not answer', () => {
     await other.goto(`/bags/${id}`)
     for (const [window, diameter] of [[page, '14'], [other, '18']] as const) {
       await window.getByRole('button', { name: /^Base/ }).click()
-      await window.getByLabel('Across the floor').fill(diameter)
+      await window.getByRole('textbox', { name: 'Across the floor' }).fill(diameter)
       if (window === page) await saved(page)
     }
     await expect(other.getByRole('alert')).toContainText('changed elsewhere')

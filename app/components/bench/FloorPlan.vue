@@ -33,7 +33,9 @@ const ground = computed(() => {
 })
 const numbered = computed(() => {
   const every = reach.value * props.scale >= 7.5 ? 1 : 5
-  return plan.value.rounds.filter(({ number }, i) => i === 0 || number % every === 0)
+  // Of two discs the upper one hides the other, and its numbers.
+  const hidden = props.draft.design.base.form === 'double-disc' ? (plan.value.rounds.length - 1) / 2 : 0
+  return plan.value.rounds.slice(hidden).filter(({ number }, i) => i === 0 || number % every === 0)
 })
 
 /** Where the last round's markers sit, and where the bag folds when it lies flat. */
