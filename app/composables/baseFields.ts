@@ -102,7 +102,8 @@ export function stitchField(terms: Terms): Field {
 /** What sizes a base: its wanted measures or its pinned counts. */
 export function sizeFields(base: BaseSpec): readonly Field[] {
   if (base.form === 'bought') return []
-  return 'want' in base.size ? WANTS[base.form] : PINS[base.form]
+  if ('pin' in base.size) return PINS[base.form]
+  return 'flatWidthCm' in base.size.want ? [length('Width lying flat', 'size', 'want', 'flatWidthCm')] : WANTS[base.form]
 }
 
 /** What else a form asks. */

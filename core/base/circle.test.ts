@@ -74,6 +74,13 @@ describe('a wanted diameter of 12 cm, 20 stitches and 21 rounds over 10 cm', () 
   })
 })
 
+describe('a wanted flat width', () => {
+  // By hand: 20 cm lying flat is 40 cm of edge, 80 stitches of 0.5 cm; at 6 a round 13.3 rounds, so 13: 78 stitches, 19.5 cm.
+  it('of 20 cm takes 13 rounds', () => {
+    expect(circle({ ...spec, increases: 6, size: { want: { flatWidthCm: 20 } } }, setting).edge.count).toBe(78)
+  })
+})
+
 describe('flatness', () => {
   // Handbook 5: f = n w / (2 pi h); bands from memory.
   it('judges by the ratio', () => {

@@ -25,7 +25,8 @@ export interface CircleSpec {
   readonly stitch: BaseStitch
   /** Increases a round, and the stitches of round 1: a school's number, or what lies flattest in this gauge. */
   readonly increases: number | 'by-gauge'
-  readonly size: Size<{ readonly diameterCm: number }, { readonly rounds: number }>
+  /** Wanted across the floor, or across the bag lying flat. */
+  readonly size: Size<{ readonly diameterCm: number } | { readonly flatWidthCm: number }, { readonly rounds: number }>
   readonly start: (typeof CIRCLE_STARTS)[number]
   /** Increases one above the other make a polygon; shifted by half a group every second round they make it rounder. */
   readonly placing: (typeof PLACINGS)[number]
@@ -87,11 +88,22 @@ export function tooMany(rounds: number, increases: number): Finding | undefined 
   }
 }
 
+/** The rounds whose edge, lying flat, comes nearest to a wanted width: half of `increases` stitches a round. */
+export function roundsForFlatWidth(flatWidthCm: number, increases: number, stitch: StitchSize): number {
+  return Math.max(1, Math.round((2 * flatWidthCm) / (increases * stitch.width.cm)))
+}
+
+/** The rounds that a spec comes to. */
+function roundsOf({ size }: CircleSpec, increases: number, stitch: StitchSize): number {
+  if ('pin' in size) return size.pin.rounds
+  return 'diameterCm' in size.want ? roundsForDiameter(size.want.diameterCm, increases, stitch) : roundsForFlatWidth(size.want.flatWidthCm, increases, stitch)
+}
+
 /** Works a round floor from its middle out. */
 export function circle(spec: CircleSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const increases = increasesOf(spec, stitch)
-  const count = 'pin' in spec.size ? spec.size.pin.rounds : roundsForDiameter(spec.size.want.diameterCm, increases, stitch)
+  const count = roundsOf(spec, increases, stitch)
   const middle = foundation(spec.start === 'chain' ? 'chain' : 'ring', 1)
   const size = discSize(count, increases, stitch)
   const tooBig = tooMany(count, increases)
@@ -105,19 +117,45 @@ export function circle(spec: CircleSpec, setting: Setting): PartResult {
     size,
     findings: [flatnessFinding(increases, stitch, stitch.height.cm * count), ...(stop ? [stop] : [])],
     start: startOf(spec, increases, rounds[0]?.round.begin.chains ?? 0),
-    layOut: discLayOut(rounds, size.floor.length.cm / 2 / Math.max(1, count)),
+    layOut: discLayOut(rounds, size.floor.length.cm / 2 / Math.max(1, count), spec.placing === 'stacked' ? { corners: increases, increaseAt: spec.increaseAt } : undefined),
     markers: rounds.map(() => [0]),
   }
 }
 
+/** The polygon that increases one above the other make of a disc: a corner at each of them. */
+export interface Polygon {
+  readonly corners: number
+  readonly increaseAt: CircleSpec['increaseAt']
+}
+
+/** How far a disc gives in to its polygon: fabric rounds the corners off (from memory). */
+const GIVES_IN = 0.6
+
+/**
+ * How far out a polygon's edge lies, in radii of the disc with the same edge all round, at a share of the way from one
+ * corner to the next. A regular polygon of `n` sides around an incircle of radius `ρ` has the edge `2nρ·tan(π/n)`.
+ */
+function outOnPolygon(corners: number, share: number): number {
+  const inner = Math.PI / (corners * Math.tan(Math.PI / corners))
+  return inner / Math.cos((share - 0.5) * ((2 * Math.PI) / corners))
+}
+
 /** Where a disc's stitches lie: ring after ring, each round's stitches evenly spread, starting at the top. */
-export function discLayOut(rounds: readonly Worked[], reachCm: number): LayOut {
+export function discLayOut(rounds: readonly Worked[], reachCm: number, polygon?: Polygon): LayOut {
   return (round, slot) => {
     if (round < 0) return { x: 0, y: 0 }
-    const angle = ((slot + 0.5) / rounds[round]!.edge.count) * 2 * Math.PI
-    const out = (round + 1) * reachCm
+    const count = rounds[round]!.edge.count
+    const angle = ((slot + 0.5) / count) * 2 * Math.PI
+    const out = (round + 1) * reachCm * (polygon ? bulge(polygon, round + 1, (slot + 0.5) / count) : 1)
     return { x: -Math.sin(angle) * out, y: -Math.cos(angle) * out }
   }
+}
+
+/** How far a stacked disc reaches at a share of the way round, against a round one. Its corners are its increases. */
+function bulge({ corners, increaseAt }: Polygon, r: number, wayRound: number): number {
+  const corner = increaseAt === 'last' ? (r - 1) / r : Math.min(1, 1 / r)
+  const share = wayRound * corners - corner
+  return 1 + GIVES_IN * (outOnPolygon(corners, share - Math.floor(share)) - 1)
 }
 
 /** A round floor has no sides of its own: the bag folds where its rounds start, and half way round. */

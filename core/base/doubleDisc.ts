@@ -23,7 +23,7 @@ export function doubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
   }, second.edge)
   const rounds = joining.ok ? [...first.rounds, ...second.rounds, joining.worked] : first.rounds
   const reach = first.size.floor!.length.cm / 2 / count
-  const onDisc = discLayOut(first.rounds, reach)
+  const onDisc = discLayOut(first.rounds, reach, spec.placing === 'stacked' ? { corners: last.edge.count / count, increaseAt: spec.increaseAt } : undefined)
   return {
     ...first,
     rounds,

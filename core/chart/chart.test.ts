@@ -36,7 +36,7 @@ describe('law 1: the chart holds the stitches of the edges', () => {
 describe('the plan', () => {
   it('is to scale: the outermost heads lie just inside the floor\'s edge', () => {
     fc.assert(fc.property(anyDesign, fc.integer({ min: 1, max: 20 }), (design, rounds) => {
-      const drafted = draft({ ...design, base: { ...pouch.base, size: { pin: { rounds } } } } as Design)
+      const drafted = draft({ ...design, base: { ...pouch.base, placing: 'staggered', size: { pin: { rounds } } } } as Design)
       const plan = planOf(drafted)
       const radius = drafted.sizes.floor.length.cm / 2
       const farthest = Math.max(...plan.headX.map((x, i) => Math.hypot(x, plan.headY[i]!)))
@@ -44,6 +44,22 @@ describe('the plan', () => {
       expect(farthest).toBeGreaterThan(radius * (1 - 1 / drafted.parts[0]!.rounds.length))
       expect(plan.box.width).toBeCloseTo(2 * radius, 5)
     }), { ...SEED, numRuns: 30 })
+  })
+
+  it('draws the soft polygon that stacked increases make: corners at the increases, as long an edge as the disc', () => {
+    const plan = planOf(draft({ ...pouch, base: { ...pouch.base, size: { pin: { rounds: 20 } } } } as Design))
+    const { from, to } = plan.rounds[19]!
+    const out = Array.from({ length: to - from }, (_, i) => Math.hypot(plan.headX[from + i]!, plan.headY[from + i]!))
+    const farthest = out.indexOf(Math.max(...out))
+    const nearest = Math.min(...out.map((distance, i) => distance === out[farthest] ? 99 : Math.abs(i - farthest)))
+    expect(nearest).toBeGreaterThan(0)
+    expect(plan.marks[from + farthest] === 1 || plan.marks[from + farthest + 1] === 1).toBe(true)
+    expect(Math.max(...out) / Math.min(...out)).toBeGreaterThan(1.05)
+    const edge = out.reduce((sum, _, i) => {
+      const j = (i + 1) % out.length
+      return sum + Math.hypot(plan.headX[from + i]! - plan.headX[from + j]!, plan.headY[from + i]! - plan.headY[from + j]!)
+    }, 0)
+    expect(edge / (Math.PI * plan.rounds.length * 2 * 10 / 22)).toBeCloseTo(1, 1)
   })
 
   it('runs against the clock for right hands, and is mirrored for left ones', () => {

@@ -6,14 +6,16 @@ import { BASE_STITCHES, CIRCLE_STARTS, INCREASE_ENDS, PLACINGS } from '../base/c
 import { OVAL_STARTS } from '../base/oval'
 import { CORNERS, ROW_ENDS } from '../base/rectangle'
 import { BOAT_PER_END, DIAMETER_CM, DOUBLED_HOLES, EDGE_STITCHES, HEIGHT_CM, HOLES, INCREASES, PER_END, PER_HOLE, PINNED_ROUNDS, REPEAT, REPEATS, ROW_STITCHES, SIDE_STITCHES } from './bounds'
-import { Between, OneOf, Part, WantedOrPinned, Whole, YarnId } from './rules'
+import { Between, OneOf, OneWant, Part, WantedOrPinned, Whole, YarnId } from './rules'
 
 /*
  * The bases of the open design document, one class a form, told apart by their `form`.
  */
 
-class DiameterWant {
-  @Between(DIAMETER_CM, 'cm') diameterCm!: number
+/** Across the floor, or across the bag lying flat: one of the two. */
+class AcrossWant {
+  @ValidateIf((want: AcrossWant) => want.flatWidthCm === undefined) @Between(DIAMETER_CM, 'cm') diameterCm?: number
+  @ValidateIf((want: AcrossWant) => want.diameterCm === undefined) @Between(DIAMETER_CM, 'cm') flatWidthCm?: number
 }
 
 class FlatWidthWant {
@@ -58,7 +60,7 @@ class FoldedPin {
 }
 
 class DiscSize {
-  @IsOptional() @Part(() => DiameterWant) want?: DiameterWant
+  @IsOptional() @OneWant() @Part(() => AcrossWant) want?: AcrossWant
   @IsOptional() @Part(() => RoundsPin) pin?: RoundsPin
 }
 

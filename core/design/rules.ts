@@ -52,16 +52,26 @@ export function HexColour(): Rule {
   return all(IsString({ message }), Matches(/^#[0-9a-f]{6}$/i, { message }))
 }
 
-/** A size is wanted or pinned, not both and not neither. */
-export function WantedOrPinned(): Rule {
+/** An object that holds exactly one of two fields. */
+function EitherOr(a: string, b: string): Rule {
   return ValidateBy({
-    name: 'wantedOrPinned',
+    name: 'eitherOr',
     validator: {
-      validate: (size: unknown) => typeof size === 'object' && size !== null
-        && (('want' in size && size.want !== undefined) !== ('pin' in size && size.pin !== undefined)),
-      defaultMessage: () => 'must hold either "want" or "pin"',
+      validate: (holder: unknown) => typeof holder === 'object' && holder !== null
+        && (((holder as Record<string, unknown>)[a] !== undefined) !== ((holder as Record<string, unknown>)[b] !== undefined)),
+      defaultMessage: () => `must hold either "${a}" or "${b}"`,
     },
   })
+}
+
+/** A size is wanted or pinned, not both and not neither. */
+export function WantedOrPinned(): Rule {
+  return EitherOr('want', 'pin')
+}
+
+/** A disc is wanted by its diameter or by the width of the bag lying flat. */
+export function OneWant(): Rule {
+  return EitherOr('diameterCm', 'flatWidthCm')
 }
 
 const nested = { message: 'must be an object' }

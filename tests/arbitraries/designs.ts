@@ -30,7 +30,7 @@ const growing = { placing: fc.constantFrom('stacked', 'staggered'), increaseAt: 
 const disc = {
   ...common, ...growing,
   increases: fc.oneof(fc.constant('by-gauge'), fc.integer({ min: 3, max: 20 })),
-  size: wantOrPin({ diameterCm: cm(1, 40) }, { rounds: fc.integer({ min: 1, max: 25 }) }),
+  size: fc.oneof(wantOrPin({ diameterCm: cm(1, 40) }, { rounds: fc.integer({ min: 1, max: 25 }) }), fc.record({ want: fc.record({ flatWidthCm: cm(1, 60) }) })),
   start: fc.constantFrom('ring', 'chain-ring', 'chain'),
 }
 

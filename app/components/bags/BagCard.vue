@@ -38,7 +38,7 @@ const facts = computed(() => {
         <g :transform="`scale(${scale})`">
           <BagElevation
             :draft="drafted"
-            :scale="6"
+            :scale="9"
             selected=""
           />
         </g>

@@ -19,7 +19,10 @@ function profile(ratio: number): string {
     return `M${20 - reach} ${16 - depth}L20 16L${20 + reach} ${16 - depth}`
   }
   const wave = Math.min(7, 9 * (ratio - 1))
-  const points = Array.from({ length: 41 }, (_, x) => `${x === 0 ? 'M' : 'L'}${x} ${(12 - wave * Math.abs(x - 20) / 20 * Math.sin(x * 1.2)).toFixed(2)}`)
+  const points = Array.from({ length: 121 }, (_, i) => {
+    const x = i / 3
+    return `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${(11 - wave * (Math.abs(x - 20) / 20) ** 0.7 * Math.cos((x - 20) * 0.94)).toFixed(2)}`
+  })
   return points.join('')
 }
 

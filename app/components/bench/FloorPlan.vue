@@ -26,10 +26,11 @@ function lineOf({ from, to }: { from: number, to: number }, closed: boolean): st
   return closed ? `${path}Z` : path
 }
 const outlines = computed(() => plan.value.rounds.map((round, i) => ({ number: round.number, path: lineOf(round, base.value.rounds[i]!.edge.closed) })))
+/** The floor's own outline: its last round, or the box of its rows. */
 const ground = computed(() => {
   const { left, top, width, height } = plan.value.box
-  const rows = base.value.rounds.some(({ edge }) => !edge.closed)
-  return { left, top, width, height, corner: rows ? 0.15 : Math.min(width, height) / 2 }
+  const last = base.value.rounds.at(-1)
+  return last?.edge.closed ? outlines.value.at(-1)!.path : `M${left} ${top}h${width}v${height}h${-width}Z`
 })
 const numbered = computed(() => {
   const every = reach.value * props.scale >= 7.5 ? 1 : 5
@@ -57,13 +58,10 @@ const fold = computed(() => {
 
 <template>
   <g>
-    <rect
-      :x="ground.left"
-      :y="ground.top"
-      :width="ground.width"
-      :height="ground.height"
-      :rx="ground.corner"
-      :fill="colour"
+    <path
+      :d="ground"
+      class="ground"
+      :style="{ fill: colour, stroke: colour, strokeWidth: reach * 0.3 }"
     />
     <path
       v-for="line in outlines"
@@ -117,14 +115,10 @@ const fold = computed(() => {
     >
       <text>{{ round.number }}</text>
     </g>
-    <rect
+    <path
       v-if="selected"
       class="frame"
-      :x="ground.left"
-      :y="ground.top"
-      :width="ground.width"
-      :height="ground.height"
-      :rx="ground.corner"
+      :d="ground"
     />
   </g>
 </template>
@@ -138,5 +132,6 @@ const fold = computed(() => {
 .marks .shaped { stroke-width: 0.085; }
 .seam { fill: none; stroke-width: 1px; stroke-dasharray: 3 3; vector-effect: non-scaling-stroke; }
 text { font: 600 10px var(--figures); fill: #26231f; text-anchor: middle; dominant-baseline: central; paint-order: stroke; stroke: #fffaf0; stroke-width: 3px; }
-.frame { fill: none; stroke: var(--accent); stroke-width: 2.5px; vector-effect: non-scaling-stroke; }
+.ground { stroke-linejoin: round; }
+.frame { fill: none; stroke-linejoin: round; stroke: var(--accent); stroke-width: 2.5px; vector-effect: non-scaling-stroke; }
 </style>

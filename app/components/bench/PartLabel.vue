@@ -10,7 +10,13 @@ const props = defineProps<{ part: DraftPart, units: Units, chosen: boolean }>()
 const size = computed(() => props.part.size.floor && props.part.size.floor.shape !== 'none'
   ? floorShort(props.part.size.floor, props.units)
   : formatCm(props.part.size.height.cm, props.units))
-const rounds = computed(() => props.part.rounds.length === 1 ? '1 round' : `${props.part.rounds.length} rounds`)
+function counted(n: number, what: string): string {
+  return n === 0 ? '' : `${n} ${what}${n === 1 ? '' : 's'}`
+}
+const rounds = computed(() => {
+  const rows = props.part.rounds.filter(({ round }) => round.join === 'open').length
+  return [counted(rows, 'row'), counted(props.part.rounds.length - rows, 'round')].filter(Boolean).join(', ')
+})
 const sign = computed(() => {
   const weights = props.part.findings.map(({ weight }) => weight)
   if (weights.includes('stop')) return { icon: mdiAlertOctagon, says: 'stopped' }

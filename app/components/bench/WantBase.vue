@@ -4,6 +4,7 @@ import type { BaseForm, BaseSpec } from '~~/core/base/base'
 import { workBase } from '~~/core/base/base'
 import { pinned, wanted } from '~~/core/base/sizing'
 import { startBase } from '~~/core/base/starters'
+import { DIAMETER_CM } from '~~/core/design/bounds'
 import { FORMS, furtherFields, sizeFields, stitchField } from '~/composables/baseFields'
 import { useBaseSetting } from '~/composables/useBaseSetting'
 import { useBench } from '~/stores/bench'
@@ -28,9 +29,18 @@ function setForm(form: BaseForm): void {
   put(`Base: ${FORMS.find(({ value }) => value === form)!.name}`, startBase(form, { stitch, colour, lengthCm, widthCm: floor.width.cm, heightCm: height.cm }))
 }
 
-function setMode(mode: string): void {
+const disc = computed(() => base.value.form === 'circle' || base.value.form === 'double-disc')
+const mode = computed(() => {
+  if (!('size' in base.value) || 'pin' in base.value.size) return 'pin'
+  return disc.value && 'flatWidthCm' in base.value.size.want ? 'flat' : 'want'
+})
+
+function setMode(wish: string): void {
   const worked = workBase(base.value, setting.value)
-  put(mode === 'want' ? 'Want a size' : 'Pin the counts', mode === 'want' ? wanted(base.value, worked) : pinned(base.value, setting.value, worked))
+  if (wish === 'pin') return put('Pin the counts', pinned(base.value, setting.value, worked))
+  if (wish === 'want') return put('Want a size', wanted(base.value, worked))
+  const flatWidthCm = Math.min(DIAMETER_CM.most, Math.max(DIAMETER_CM.least, Math.round(worked.size.circumference.cm * 5) / 10))
+  put('Want a flat width', { ...base.value, size: { want: { flatWidthCm } } } as BaseSpec)
 }
 </script>
 
@@ -45,9 +55,10 @@ function setMode(mode: string): void {
     <ChoiceField
       v-if="'size' in base"
       label="Decide by"
-      :value="'want' in base.size ? 'want' : 'pin'"
+      :value="mode"
       :choices="[
-        { value: 'want', name: 'a size', does: 'You say how large, the counts are found. A new gauge finds new counts.' },
+        { value: 'want', name: disc ? 'a diameter' : 'a size', does: 'You say how large, the counts are found. A new gauge finds new counts.' },
+        ...(disc ? [{ value: 'flat', name: 'the bag lying flat', does: 'You say how wide the bag lies, half its edge; the floor follows.' }] : []),
         { value: 'pin', name: 'counts', does: 'You pin the counts, the size is told. A new gauge keeps the counts.' },
       ]"
       @change="setMode"

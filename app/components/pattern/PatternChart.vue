@@ -39,7 +39,7 @@ const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed:
           :lit="lit"
         />
       </svg>
-      <figcaption>The floor from above; {{ hands }}. Dashed: where rounds start. Heavier marks: increases.</figcaption>
+      <figcaption>The floor from above; {{ hands }}. Short dashes: where rounds start; long ones: the fold when it lies flat. Heavier marks: increases. Diamonds: markers.</figcaption>
     </figure>
     <figure v-if="wall.rounds.length > 0">
       <svg
