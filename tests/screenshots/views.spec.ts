@@ -42,3 +42,19 @@ test('entering a swatch', async ({ page }) => {
   await page.getByLabel('Name').fill('Barn twine')
   await page.screenshot(shot('swatch'))
 })
+
+test('an oval tote with what it must hold', async ({ page, request }) => {
+  await page.goto(`/bags/${await idOf(request, 'Windfall apple tote')}`)
+  await expect(tally(page, 'Rounds')).toBeVisible()
+  await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
+  await page.locator('.schools').scrollIntoViewIfNeeded()
+  await page.screenshot(shot('bench-oval'))
+})
+
+test('the bench on a phone', async ({ page, request }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`/bags/${await idOf(request, 'Loaf bag')}`)
+  await expect(tally(page, 'Rounds')).toBeVisible()
+  await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
+  await page.screenshot(shot('bench-phone'))
+})

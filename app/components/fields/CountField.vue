@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { ref, useId, watch } from 'vue'
+import { ref, watch } from 'vue'
 import type { Bounds } from '~~/core/design/bounds'
 import { parseNumber } from '~~/core/measure/parse'
 
@@ -9,7 +9,6 @@ const emit = defineEmits<{ change: [value: number] }>()
 
 const text = ref(String(props.value))
 const trouble = ref('')
-const id = useId()
 
 watch(() => props.value, (value) => {
   if (parseNumber(text.value) !== value) {
@@ -33,21 +32,13 @@ function count(by: number): void {
 </script>
 
 <template>
-  <v-text-field
-    :id="id"
+  <FigureField
     :label="label"
-    :model-value="text"
+    :text="text"
     :suffix="suffix"
-    :error-messages="trouble"
-    inputmode="decimal"
-    autocomplete="off"
-    class="figure-field"
+    :trouble="trouble"
     @keydown.up.prevent="count(1)"
     @keydown.down.prevent="count(-1)"
-    @update:model-value="take"
+    @type="take"
   />
 </template>
-
-<style scoped>
-.figure-field :deep(input) { font-family: var(--figures); }
-</style>

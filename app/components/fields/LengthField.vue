@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, useId, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Bounds } from '~~/core/design/bounds'
 import { figure, formatCm, type Units } from '~~/core/measure/format'
 import { parseLengthCm } from '~~/core/measure/parse'
@@ -11,7 +11,6 @@ const emit = defineEmits<{ change: [cm: number] }>()
 const text = ref(figure(props.cm, props.units))
 const focused = ref(false)
 const trouble = ref('')
-const id = useId()
 const unit = computed(() => props.units === 'in' ? 'in' : 'cm')
 
 function show(): void {
@@ -47,21 +46,13 @@ function leave(): void {
 </script>
 
 <template>
-  <v-text-field
-    :id="id"
+  <FigureField
     :label="label"
-    :model-value="text"
+    :text="text"
     :suffix="unit"
-    :error-messages="trouble"
-    inputmode="decimal"
-    autocomplete="off"
-    class="figure-field"
+    :trouble="trouble"
     @focus="focused = true"
     @blur="leave"
-    @update:model-value="take"
+    @type="take"
   />
 </template>
-
-<style scoped>
-.figure-field :deep(input) { font-family: var(--figures); }
-</style>
