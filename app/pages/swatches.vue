@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { mdiDeleteOutline, mdiPencilOutline, mdiPlus } from '@mdi/js'
-import { onMounted, shallowRef } from 'vue'
+import { mdiDeleteOutline, mdiPencilOutline, mdiPlus, mdiTrayArrowDown, mdiTrayArrowUp } from '@mdi/js'
+import { onMounted, ref, shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/design/design'
 import { ASSUMED_GAUGE } from '~~/core/design/starter'
 import type { Kept } from '~/stores/records'
@@ -16,6 +16,15 @@ const entering = shallowRef<{ document: SwatchDocument, kept?: Kept<SwatchDocume
 function start(): void {
   const { assumed: _, ...gauge } = ASSUMED_GAUGE
   entering.value = { document: { fairHollow: 'swatch', version: 1, name: 'New swatch', note: '', yarn: '', gauge } }
+}
+
+const picker = ref<HTMLInputElement>()
+
+async function bringIn(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (file) await shelf.bringIn(file)
 }
 
 async function keep(document: SwatchDocument): Promise<void> {
@@ -34,14 +43,32 @@ async function keep(document: SwatchDocument): Promise<void> {
           Count a square you worked: a bag drafted from your own gauge comes out the size you asked for.
         </p>
       </div>
-      <v-btn
-        variant="flat"
-        color="primary"
-        :prepend-icon="mdiPlus"
-        @click="start"
+      <div class="doing">
+        <v-btn
+          variant="outlined"
+          :prepend-icon="mdiTrayArrowDown"
+          @click="picker?.click()"
+        >
+          Bring in a file
+        </v-btn>
+        <v-btn
+          variant="flat"
+          color="primary"
+          :prepend-icon="mdiPlus"
+          @click="start"
+        >
+          Enter a swatch
+        </v-btn>
+      </div>
+      <input
+        ref="picker"
+        type="file"
+        accept=".json,application/json"
+        class="only-heard"
+        tabindex="-1"
+        aria-label="A swatch's file"
+        @change="bringIn"
       >
-        Enter a swatch
-      </v-btn>
     </header>
     <TroubleNote
       :lines="shelf.trouble"
@@ -73,6 +100,13 @@ async function keep(document: SwatchDocument): Promise<void> {
         </div>
         <div>
           <v-btn
+            :icon="mdiTrayArrowUp"
+            size="small"
+            :href="`/api/swatches/${kept.id}/export`"
+            :aria-label="`Download ${kept.document.name}`"
+            title="Download"
+          />
+          <v-btn
             :icon="mdiPencilOutline"
             size="small"
             :aria-label="`Change ${kept.document.name}`"
@@ -95,6 +129,7 @@ async function keep(document: SwatchDocument): Promise<void> {
 <style scoped>
 .swatches { max-width: 60rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.4rem; }
 header { display: flex; flex-wrap: wrap; gap: 1rem; align-items: flex-end; justify-content: space-between; }
+.doing { display: flex; flex-wrap: wrap; gap: 0.6rem; }
 header p { margin: 0.3rem 0 0; }
 ul { list-style: none; margin: 0; padding: 0; }
 li { display: flex; gap: 1.2rem; padding: 1.1rem 0; border-top: 1px solid var(--line); }

@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { newDesign } from '~~/core/design/starter'
+import { readJson } from '~/composables/readJson'
 import { type Kept, useTrying } from './records'
 
 /** The bags kept in the house: listing, starting, bringing in and throwing away. */
@@ -32,22 +33,10 @@ export const useBags = defineStore('bags', () => {
 
   /** Brings in a file that somebody exported. */
   async function bringIn(file: File): Promise<Kept<Design> | undefined> {
-    const document = await readJson(file)
-    return document === undefined ? undefined : add(document)
-  }
-
-  async function readJson(file: File): Promise<unknown> {
-    if (file.size > 1_000_000) {
-      trouble.value = [`${file.name} is ${Math.ceil(file.size / 1e6)} MB; a bag's file is at most 1 MB. Is it the right one?`]
-      return undefined
-    }
-    try {
-      return JSON.parse(await file.text())
-    }
-    catch {
-      trouble.value = [`${file.name} is not JSON: it may be cut short, or another kind of file. Choose one that ends in .design.json.`]
-      return undefined
-    }
+    const read = await readJson(file, '.design.json')
+    if (read.ok) return add(read.value)
+    trouble.value = [read.why]
+    return undefined
   }
 
   async function remove(id: string): Promise<Kept<Design> | undefined> {

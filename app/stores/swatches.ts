@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/design/design'
+import { readJson } from '~/composables/readJson'
 import { type Kept, useTrying } from './records'
 
 /** The swatches kept in the house. */
@@ -13,10 +14,17 @@ export const useSwatches = defineStore('swatches', () => {
     if (found) swatches.value = found
   }
 
-  async function add(document: SwatchDocument): Promise<boolean> {
-    const kept = await trying(() => $fetch<Kept<SwatchDocument>>('/api/swatches', { method: 'POST', body: document }))
+  async function add(document: unknown): Promise<boolean> {
+    const kept = await trying(() => $fetch<Kept<SwatchDocument>>('/api/swatches', { method: 'POST', body: JSON.stringify(document), headers: { 'Content-Type': 'application/json' } }))
     if (kept) swatches.value = [kept, ...swatches.value]
     return kept !== undefined
+  }
+
+  /** Brings in a file that somebody exported. */
+  async function bringIn(file: File): Promise<void> {
+    const read = await readJson(file, '.swatch.json')
+    if (read.ok) await add(read.value)
+    else trouble.value = [read.why]
   }
 
   async function save(old: Kept<SwatchDocument>, document: SwatchDocument): Promise<boolean> {
@@ -33,5 +41,5 @@ export const useSwatches = defineStore('swatches', () => {
     if (done) swatches.value = swatches.value.filter(kept => kept.id !== id)
   }
 
-  return { swatches, trouble, load, add, save, remove }
+  return { swatches, trouble, load, add, bringIn, save, remove }
 })

@@ -10,6 +10,9 @@ export interface MeasuredBase {
   readonly lengthCm: number
   /** Its width, where it has one of its own. */
   readonly widthCm?: number
+  /** The rounds and the stitches at the edge of the base that was measured: another base is not this one. */
+  readonly rounds: number
+  readonly stitches: number
 }
 
 /**
@@ -18,7 +21,7 @@ export interface MeasuredBase {
  *
  * @returns nothing for a base whose counts are not pinned, since they would move with the gauge, or one that was bought
  */
-export function evidenceOf(spec: BaseSpec, measured: MeasuredBase, setting: Setting): Evidence | undefined {
+export function evidenceOf(spec: BaseSpec, measured: Pick<MeasuredBase, 'lengthCm' | 'widthCm'>, setting: Setting): Evidence | undefined {
   if (!('size' in spec) || !('pin' in spec.size)) return undefined
   const kind = spec.stitch
   const stitch = setting.gauge[kind]

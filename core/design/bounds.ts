@@ -25,6 +25,9 @@ export const REPEAT: Bounds = { least: 1, most: 60 }
 export const EDGE_STITCHES: Bounds = { least: -20, most: 40 }
 export const REPEATS: Bounds = { least: 1, most: 600 }
 export const CONTENT_CM: Bounds = { least: 0.5, most: 150 }
+/** Two discs of a thousand rounds and the one that joins them. */
+export const MEASURED_ROUNDS: Bounds = { least: 1, most: 2001 }
+export const MEASURED_STITCHES: Bounds = { least: 1, most: 200_000 }
 export const BALLS: Bounds = { least: 1, most: 200 }
 export const MOST_BANDS = 40
 export const MOST_YARNS = 12

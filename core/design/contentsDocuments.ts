@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { IsOptional } from 'class-validator'
 import { CONTENT_KINDS } from '../contents/contents'
-import { BALLS, CONTENT_CM } from './bounds'
+import { BALLS, CONTENT_CM, MEASURED_ROUNDS, MEASURED_STITCHES } from './bounds'
 import { Between, OneOf, Part, Whole } from './rules'
 
 /*
@@ -34,6 +34,8 @@ class BallsDocument extends ContentsDocument {
 export class MeasuredBaseDocument {
   @Between(CONTENT_CM, 'cm') lengthCm!: number
   @IsOptional() @Between(CONTENT_CM, 'cm') widthCm?: number
+  @Whole(MEASURED_ROUNDS) rounds!: number
+  @Whole(MEASURED_STITCHES) stitches!: number
 }
 
 /** The contents of a design: checked by the class of their kind. */

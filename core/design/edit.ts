@@ -29,7 +29,8 @@ export function applyFix(design: Design, fix: Fix): { design: Design, edit?: Edi
     for (const { path, value } of fix.changes) {
       const holder = path.slice(0, -1).reduce<unknown>((at, key) => (at as Record<string | number, unknown>)[key], draft)
       const key = path[path.length - 1]!
-      ;(holder as Record<string | number, unknown>)[key] = value
+      if (value === undefined) Reflect.deleteProperty(holder as object, key)
+      else (holder as Record<string | number, unknown>)[key] = value
     }
   })
 }

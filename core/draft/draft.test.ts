@@ -92,6 +92,20 @@ describe('stops and notes', () => {
     expect(codes({ ...pouch, gauge: { ...swatch, worked: 'unturned' } })).toEqual(['base-flat'])
   })
 
+  it('learns from a measured base, says what changes above, and forgets it with another base', () => {
+    const pinned = { ...pouch, base: { ...pouch.base, increases: 6, size: { pin: { rounds: 13 } } } } satisfies Design
+    const measured: Design = { ...pinned, measuredBase: { lengthCm: 13.6, rounds: 13, stitches: 78 } }
+    const { gauge, parts, findings } = draft(measured)
+    // By hand: swatch 0.47619 ± 0.01134 cm, base 13.6 / 26 = 0.52308 ± 0.01154 cm: they weigh nearly the same, 0.4992.
+    expect(gauge.sc.height.cm).toBeCloseTo(0.4992, 3)
+    // 14 cm of wall at 0.4992 are 28.04 rounds.
+    expect(parts.at(-1)!.rounds).toHaveLength(28)
+    expect(findings.find(({ code }) => code === 'gauge-refined')!.what).toContain('Wall takes 28 rounds instead of 29')
+    const other = draft({ ...measured, base: { ...pinned.base, size: { pin: { rounds: 14 } } } })
+    expect(other.gauge).toEqual(draft(pinned).gauge)
+    expect(other.findings.map(({ code }) => code)).toContain('measured-unused')
+  })
+
   it('points a fix at the part\'s place in the design', () => {
     const finding = draft({ ...pouch, base: { ...pouch.base, increases: 8 } }).findings.find(({ fix }) => fix)!
     expect(finding.fix!.changes).toEqual([{ path: ['base', 'increases'], value: 6 }])

@@ -1,3 +1,4 @@
+import { workBase } from '../base/base'
 import { evidenceOf } from '../base/evidence'
 import type { Design } from '../design/design'
 import { type Gauge, gaugeOf } from '../gauge/gauge'
@@ -10,9 +11,33 @@ import type { Setting } from '../part/part'
 export function draftGauge(design: Design): Gauge {
   const gauge = gaugeOf(design.gauge)
   if (!design.measuredBase) return gauge
-  const setting: Setting = { gauge, rounds: design.rounds, index: 0, turns: 0 }
-  const evidence = evidenceOf(design.base, design.measuredBase, setting)
+  const setting = swatchSetting(design, gauge)
+  const evidence = isMeasuredOne(design, setting) ? evidenceOf(design.base, design.measuredBase, setting) : undefined
   return evidence ? refine(gauge, evidence) : gauge
+}
+
+/** What the base is worked in by the swatch alone. */
+function swatchSetting(design: Design, gauge: Gauge): Setting {
+  return { gauge, rounds: design.rounds, index: 0, turns: 0 }
+}
+
+/** Whether the base is still the one that was measured, by its rounds and stitches. */
+function isMeasuredOne(design: Design, setting: Setting): boolean {
+  const { rounds, edge } = workBase(design.base, setting)
+  return rounds.length === design.measuredBase?.rounds && edge.count === design.measuredBase.stitches
+}
+
+/** Why a measured base says nothing. */
+function unused(design: Design): Finding {
+  const { rounds, stitches } = design.measuredBase!
+  const other = !isMeasuredOne(design, swatchSetting(design, gaugeOf(design.gauge)))
+  return {
+    code: 'measured-unused', weight: 'watch', part: 'base',
+    what: other
+      ? `The base that was measured had ${rounds} rounds and ${stitches} stitches; this is another one, so the gauge is the swatch's alone again. Measure this one once it is worked.`
+      : 'The measured base says nothing of the gauge: for an oval give a length greater than its width.',
+    fix: { label: 'Forget the measured base', changes: [{ path: ['measuredBase'], value: undefined }] },
+  }
 }
 
 /** How many rounds a part took by the swatch alone, and takes now. */
@@ -33,7 +58,7 @@ export function refinedFindings(design: Design, gauge: Gauge, redone: readonly R
   const before = gaugeOf(design.gauge)
   const kind = design.base.stitch
   if (before[kind].width.cm === gauge[kind].width.cm && before[kind].height.cm === gauge[kind].height.cm) {
-    return [{ code: 'measured-unused', weight: 'watch', part: 'base', what: 'The measured base says nothing of the gauge: pin its counts first, and for an oval give a length greater than its width.' }]
+    return [unused(design)]
   }
   const from = (what: 'width' | 'height') => `${(before[kind][what].cm * 10).toFixed(2)} to ${(gauge[kind][what].cm * 10).toFixed(2)} mm ± ${((gauge[kind][what].plusMinusCm / gauge[kind][what].cm) * 100).toFixed(1)} %`
   return [{

@@ -2,7 +2,7 @@
 export const WEIGHTS = ['note', 'watch', 'caution', 'stop'] as const
 export type Weight = (typeof WEIGHTS)[number]
 
-/** A value put in one place of a document. In a part's own findings the path starts at the part's spec. */
+/** A value put in one place of a document; `undefined` takes the place away. In a part's own findings the path starts at the part's spec. */
 export interface Change {
   readonly path: readonly (string | number)[]
   readonly value: unknown

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { STITCH_CODE, STITCH_KINDS, stitchName, STITCHES } from './dictionary'
 import { HOOK_SIZES, hookLabel } from './hooks'
-import { YARN_WEIGHTS } from './yarnWeights'
+import { YARN_WEIGHTS, yarnWeightFor } from './yarnWeights'
 
 describe('the dictionary', () => {
   // The vocabulary table of the handbook, section 2 (names by the Craft Yarn Council's abbreviations list; heights common practice, no source).
@@ -38,6 +38,11 @@ describe('hooks and yarns', () => {
   it('labels hooks by millimetres first', () => {
     expect(hookLabel(3.5)).toBe('3.5 mm (US E-4, UK 9)')
     expect(hookLabel(3.8)).toBe('3.8 mm')
+  })
+
+  // Craft Yarn Council, Standard Yarn Weight System (from memory): medium is 11 to 14 sc in 4 inches, light 12 to 17, super bulky 7 to 9.
+  it.each([[12.5 / 10.16, 3], [11 / 10.16, 4], [18 / 10.16, 2], [8.5 / 10.16, 5], [2 / 10.16, 7], [60 / 10.16, 1]])('finds the class for %s sc a cm: %s', (perCm, number) => {
+    expect(yarnWeightFor(perCm).number).toBe(number)
   })
 
   it('runs in order of size', () => {

@@ -21,3 +21,16 @@ export const YARN_WEIGHTS: readonly YarnWeight[] = [
   { number: 6, name: 'Super bulky', stitchesIn4Inches: [7, 9], gaugeStitch: 'sc', hookMm: [9, 15] },
   { number: 7, name: 'Jumbo', stitchesIn4Inches: [5, 6], gaugeStitch: 'sc', hookMm: [15, 30] },
 ]
+
+/** Centimetres in four inches. */
+const FOUR_INCHES_CM = 10.16
+
+/**
+ * The class of yarn whose usual gauge comes nearest to so many single crochet in a centimetre. A rule of thumb: a firm
+ * hand or a small hook, as bags want, reads a class or two finer than the label would.
+ */
+export function yarnWeightFor(stitchesPerCm: number): YarnWeight {
+  const stitches = stitchesPerCm * FOUR_INCHES_CM
+  const miss = ({ stitchesIn4Inches: [from, to] }: YarnWeight) => Math.max(0, from - stitches, stitches - to)
+  return YARN_WEIGHTS.filter(({ gaugeStitch }) => gaugeStitch === 'sc').reduce((best, one) => miss(one) < miss(best) ? one : best)
+}

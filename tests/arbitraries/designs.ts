@@ -82,7 +82,7 @@ export const anyDesign: fc.Arbitrary<Design> = fc.record({
   rounds: fc.record({ style: fc.constantFrom('spiral', 'joined', 'turned'), startingChainCounts: fc.boolean() }),
   contents: anyContents,
   base: anyBase,
-  measuredBase: fc.record({ lengthCm: cm(5, 60), widthCm: cm(1, 30) }, { requiredKeys: ['lengthCm'] }),
+  measuredBase: fc.record({ lengthCm: cm(5, 60), widthCm: cm(1, 30), rounds: fc.integer({ min: 1, max: 20 }), stitches: fc.integer({ min: 1, max: 120 }) }, { requiredKeys: ['lengthCm', 'rounds', 'stitches'] }),
   turnUp: fc.constantFrom('plain', 'back-loop', 'back-and-third-loop', 'post'),
   wall: fc.array(band, { maxLength: 4 }),
 }, { noNullPrototype: true, requiredKeys: ['fairHollow', 'version', 'name', 'note', 'hands', 'units', 'gauge', 'yarns', 'rounds', 'base', 'turnUp', 'wall'] }) as fc.Arbitrary<Design>

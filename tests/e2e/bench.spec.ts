@@ -202,6 +202,15 @@ test('the first screen loads at most 220 KB of JavaScript', async ({ page }) => 
   expect(bytes).toBeLessThan(220 * 1024)
 })
 
+test('a swatch leaves as a file and comes back', async ({ page }) => {
+  await page.goto('/swatches')
+  const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Download Cone cotton, firm' }).click()])
+  expect(file.suggestedFilename()).toBe('cone-cotton-firm.swatch.json')
+  const before = await page.getByRole('heading', { name: 'Cone cotton, firm' }).count()
+  await page.getByLabel('A swatch\'s file').setInputFiles({ name: 'cone.swatch.json', mimeType: 'application/json', buffer: readFileSync(await file.path()) })
+  await expect(page.getByRole('heading', { name: 'Cone cotton, firm' })).toHaveCount(before + 1)
+})
+
 test('a swatch entered is kept, and a bag can take it', async ({ page, request }) => {
   await page.goto('/swatches')
   await page.getByRole('button', { name: 'Enter a swatch' }).click()

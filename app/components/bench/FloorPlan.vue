@@ -33,7 +33,7 @@ const ground = computed(() => {
   return last?.edge.closed ? outlines.value.at(-1)!.path : `M${left} ${top}h${width}v${height}h${-width}Z`
 })
 const numbered = computed(() => {
-  const every = reach.value * props.scale >= 7.5 ? 1 : 5
+  const every = reach.value * props.scale >= 11 ? 1 : 5
   // Of two discs the upper one hides the other, and its numbers.
   const hidden = props.draft.design.base.form === 'double-disc' ? (plan.value.rounds.length - 1) / 2 : 0
   return plan.value.rounds.slice(hidden).filter(({ number }, i) => i === 0 || number % every === 0)

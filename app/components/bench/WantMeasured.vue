@@ -24,11 +24,13 @@ watch(() => [base.value.form, kept.value, floor.value.length.cm, floor.value.wid
 
 function use(): void {
   // Counts are pinned as the swatch alone has them: that is what was worked.
-  const asWorked = kept.value ? setting.value : { ...setting.value, gauge: gaugeOf(bench.design!.gauge) }
-  const spec = pinned(base.value, asWorked, workBase(base.value, asWorked))
+  const bySwatch = { ...setting.value, gauge: gaugeOf(bench.design!.gauge) }
+  const worked = workBase(base.value, bySwatch)
+  const spec = pinned(base.value, bySwatch, worked)
+  const counts = { rounds: worked.rounds.length, stitches: worked.edge.count }
   bench.edit('Measured base', (design) => {
     design.base = JSON.parse(JSON.stringify(spec)) as typeof design.base
-    design.measuredBase = both.value ? { lengthCm: lengthCm.value, widthCm: widthCm.value } : { lengthCm: lengthCm.value }
+    design.measuredBase = both.value ? { lengthCm: lengthCm.value, widthCm: widthCm.value, ...counts } : { lengthCm: lengthCm.value, ...counts }
   })
 }
 </script>

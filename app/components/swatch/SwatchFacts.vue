@@ -4,11 +4,15 @@ import type { DesignGauge } from '~~/core/design/design'
 import { gaugeOf } from '~~/core/gauge/gauge'
 import { FABRIC_KINDS, stitchName } from '~~/core/stitch/dictionary'
 import { hookLabel } from '~~/core/stitch/hooks'
+import { yarnWeightFor } from '~~/core/stitch/yarnWeights'
 import { relativeUncertainty } from '~~/core/measure/length'
 import { useWays } from '~/stores/ways'
 
 const props = defineProps<{ gauge: DesignGauge }>()
 const ways = useWays()
+
+/** The class of yarn, by the published standard, that usually comes to this gauge. */
+const weight = computed(() => yarnWeightFor(1 / gaugeOf(props.gauge).sc.width.cm))
 
 const lines = computed(() => {
   const sizes = gaugeOf(props.gauge)
@@ -33,7 +37,7 @@ const lines = computed(() => {
     <span class="soft">{{ line.one }}</span>
   </p>
   <p class="soft">
-    {{ hookLabel(gauge.hookMm) }}, {{ gauge.strands === 1 ? 'one strand' : `${gauge.strands} strands` }}
+    {{ hookLabel(gauge.hookMm) }}, {{ gauge.strands === 1 ? 'one strand' : `${gauge.strands} strands` }}; worked like a {{ weight.number }} ({{ weight.name.toLowerCase() }}) yarn
   </p>
 </template>
 
