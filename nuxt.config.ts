@@ -55,7 +55,10 @@ export default defineNuxtConfig({
   postcss: { plugins: { cssnano: false } },
   telemetry: false,
   hooks: {
-    'vite:extendConfig': (config) => {
+    'vite:extendConfig': (config, { isClient }) => {
+      // Without server rendering the development server still asks the page's own build for a server entry.
+      const { input } = config.build?.rollupOptions ?? {}
+      if (isClient && input && typeof input === 'object' && 'entry' in input) Object.assign(input, process.env.NODE_ENV === 'development' ? { server: input.entry } : {})
       // @ts-expect-error the type says readonly, the hook is there to write it
       config.plugins.push(vuetify({ autoImport: true }))
     },

@@ -4,7 +4,7 @@ import { sqlAsText } from './scripts/sqlAsText.mjs'
 
 export default defineConfig({
   plugins: [sqlAsText()],
-  resolve: { alias: { '~~': fileURLToPath(new URL('.', import.meta.url)) } },
+  resolve: { alias: { '~~': fileURLToPath(new URL('.', import.meta.url)), '~': fileURLToPath(new URL('app', import.meta.url)) } },
   esbuild: { tsconfigRaw: JSON.stringify({ compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } }) as never },
-  test: { include: ['core/**/*.test.ts', 'tests/unit/**/*.test.ts', 'tests/server/**/*.test.ts'] },
+  test: { include: ['core/**/*.test.ts', 'tests/unit/**/*.test.ts', 'tests/server/**/*.test.ts', 'tests/app/**/*.test.ts'] },
 })

@@ -7,9 +7,15 @@ export function lightness(hex: string): number {
   return 0.2126 * r + 0.7152 * g + 0.0722 * b
 }
 
+const DAMSON = '#64163d'
+const CREAM = '#fff6e6'
+
 /** The colour for stitches that stand out, such as increases: damson on a light yarn, cream on a dark one. */
 export function standOutLine(hex: string): string {
-  return lightness(hex) > 0.3 ? '#7c1f4e' : '#fff1d8'
+  const yarn = lightness(hex)
+  const damson = (yarn + 0.05) / (lightness(DAMSON) + 0.05)
+  const cream = (lightness(CREAM) + 0.05) / (yarn + 0.05)
+  return damson > cream ? DAMSON : CREAM
 }
 
 /** The shadow inside a bag of this yarn. */

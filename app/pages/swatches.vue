@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { mdiDeleteOutline, mdiPencilOutline, mdiPlus, mdiTrayArrowDown, mdiTrayArrowUp } from '@mdi/js'
-import { onMounted, ref, shallowRef } from 'vue'
+import { mdiDeleteOutline, mdiPencilOutline, mdiTrayArrowUp } from '@mdi/js'
+import { onMounted, shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/design/design'
 import { ASSUMED_GAUGE } from '~~/core/design/starter'
 import type { Kept } from '~/stores/records'
@@ -18,15 +18,6 @@ function start(): void {
   entering.value = { document: { fairHollow: 'swatch', version: 1, name: 'New swatch', note: '', yarn: '', gauge } }
 }
 
-const picker = ref<HTMLInputElement>()
-
-async function bringIn(event: Event): Promise<void> {
-  const input = event.target as HTMLInputElement
-  const file = input.files?.[0]
-  input.value = ''
-  if (file) await shelf.bringIn(file)
-}
-
 async function keep(document: SwatchDocument): Promise<void> {
   const kept = entering.value?.kept
   const done = kept ? await shelf.save(kept, document) : await shelf.add(document)
@@ -36,40 +27,14 @@ async function keep(document: SwatchDocument): Promise<void> {
 
 <template>
   <div class="swatches">
-    <header>
-      <div>
-        <h1>Swatches</h1>
-        <p class="soft">
-          Count a square you worked: a bag drafted from your own gauge comes out the size you asked for.
-        </p>
-      </div>
-      <div class="doing">
-        <v-btn
-          variant="outlined"
-          :prepend-icon="mdiTrayArrowDown"
-          @click="picker?.click()"
-        >
-          Bring in a file
-        </v-btn>
-        <v-btn
-          variant="flat"
-          color="primary"
-          :prepend-icon="mdiPlus"
-          @click="start"
-        >
-          Enter a swatch
-        </v-btn>
-      </div>
-      <input
-        ref="picker"
-        type="file"
-        accept=".json,application/json"
-        class="only-heard"
-        tabindex="-1"
-        aria-label="A swatch's file"
-        @change="bringIn"
-      >
-    </header>
+    <ShelfHeader
+      title="Swatches"
+      about="Count a square you worked: a bag drafted from your own gauge comes out the size you asked for."
+      start="Enter a swatch"
+      file-label="A swatch's file"
+      @start="start"
+      @file="shelf.bringIn"
+    />
     <TroubleNote
       :lines="shelf.trouble"
       title="That did not work"
@@ -128,9 +93,6 @@ async function keep(document: SwatchDocument): Promise<void> {
 
 <style scoped>
 .swatches { max-width: 60rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.4rem; }
-header { display: flex; flex-wrap: wrap; gap: 1rem; align-items: flex-end; justify-content: space-between; }
-.doing { display: flex; flex-wrap: wrap; gap: 0.6rem; }
-header p { margin: 0.3rem 0 0; }
 ul { list-style: none; margin: 0; padding: 0; }
 li { display: flex; gap: 1.2rem; padding: 1.1rem 0; border-top: 1px solid var(--line); }
 .about { flex: 1; min-width: 0; }

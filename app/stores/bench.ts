@@ -29,7 +29,7 @@ export const useBench = defineStore('bench', () => {
   let revision = 0
   let onServer: Design | undefined
   let timer: ReturnType<typeof setTimeout> | undefined
-  let inFlight: Promise<void> | undefined
+  let flushing: Promise<void> | undefined
 
   async function open(wanted: string): Promise<void> {
     if (id.value === wanted && design.value) return
@@ -102,13 +102,15 @@ export const useBench = defineStore('bench', () => {
   }
 
   /** Saves what is not saved yet, one save after the other, until nothing is left or one fails. */
-  async function flush(): Promise<void> {
+  function flush(): Promise<void> {
     clearTimeout(timer)
-    if (inFlight) await inFlight
+    // Whoever asks while saves are under way waits for those: they go on until the latest state is kept.
+    return flushing ??= saveUntilKept().finally(() => (flushing = undefined))
+  }
+
+  async function saveUntilKept(): Promise<void> {
     while (design.value && design.value !== onServer && saving.value !== 'overtaken') {
-      inFlight = send(design.value)
-      await inFlight
-      inFlight = undefined
+      await send(design.value)
       if (saving.value !== 'saved' && saving.value !== 'waiting') return
     }
   }

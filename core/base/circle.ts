@@ -146,14 +146,16 @@ export function discLayOut(rounds: readonly Worked[], reachCm: number, polygon?:
     if (round < 0) return { x: 0, y: 0 }
     const count = rounds[round]!.edge.count
     const angle = ((slot + 0.5) / count) * 2 * Math.PI
-    const out = (round + 1) * reachCm * (polygon ? bulge(polygon, round + 1, (slot + 0.5) / count) : 1)
+    const out = (round + 1) * reachCm * (polygon ? bulge(polygon, round + 1, (slot + 0.5) / count, rounds[round]!.round.facing === 'wrong') : 1)
     return { x: -Math.sin(angle) * out, y: -Math.cos(angle) * out }
   }
 }
 
 /** How far a stacked disc reaches at a share of the way round, against a round one. Its corners are its increases. */
-function bulge({ corners, increaseAt }: Polygon, r: number, wayRound: number): number {
-  const corner = increaseAt === 'last' ? (r - 1) / r : Math.min(1, 1 / r)
+function bulge({ corners, increaseAt }: Polygon, r: number, wayRound: number, wrong: boolean): number {
+  const worked = increaseAt === 'last' ? (r - 1) / r : Math.min(1, 1 / r)
+  // A turned round meets its groups from the other end.
+  const corner = wrong ? 1 - worked : worked
   const share = wayRound * corners - corner
   return 1 + GIVES_IN * (outOnPolygon(corners, share - Math.floor(share)) - 1)
 }

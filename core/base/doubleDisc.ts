@@ -18,9 +18,10 @@ export function doubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
   const count = first.rounds.length
   // Each disc is started afresh, with its right side facing; they are laid together with the wrong sides inside.
   const second = circle(disc, setting)
-  const joining = work({
-    ...inStyle({ ...setting.rounds, style: setting.rounds.style === 'turned' ? 'joined' : setting.rounds.style }, 0, spec.stitch, spec.colour, [each(spec.stitch, last.edge.count, 'bothLayers')]),
-  }, second.edge)
+  // The joining round has the right side facing: turned work turns for it only if the disc ended on its wrong side.
+  const turns = last.round.facing === 'wrong'
+  const style = setting.rounds.style === 'turned' && !turns ? 'joined' : setting.rounds.style
+  const joining = work(inStyle({ ...setting.rounds, style }, turns ? 2 : 0, spec.stitch, spec.colour, [each(spec.stitch, last.edge.count, 'bothLayers')]), second.edge)
   const rounds = joining.ok ? [...first.rounds, ...second.rounds, joining.worked] : first.rounds
   const reach = first.size.floor!.length.cm / 2 / count
   const onDisc = discLayOut(first.rounds, reach, spec.placing === 'stacked' ? { corners: last.edge.count / count, increaseAt: spec.increaseAt } : undefined)

@@ -5,7 +5,8 @@ import type { LayOut } from './layOut'
 import type { Edge } from '../round/edge'
 import type { Round } from '../round/round'
 import type { Rounds } from '../round/style'
-import { explain, work, type Worked } from '../round/work'
+import { work, type Worked } from '../round/work'
+import { explain } from '../round/workError'
 import type { Finding } from './finding'
 
 /** A size that is either wanted in centimetres (the count is found) or pinned as a count (the size is told). */
