@@ -45,10 +45,11 @@ export default defineNuxtConfig({
   },
   typescript: {
     strict: true,
-    tsConfig: decorators,
+    tsConfig: { ...decorators, include: ['../tests/app/**/*.ts', '../tests/arbitraries/**/*.ts'] },
     sharedTsConfig: decorators,
     nodeTsConfig: {
       ...decorators,
+      exclude: ['../tests/app/**/*.ts'],
       include: ['../tests/**/*.ts', '../core/**/*.ts', '../cli/**/*.ts', '../bench/**/*.ts', '../vitest.config.ts', '../playwright*.config.ts'],
     },
   },
