@@ -12,7 +12,7 @@ import { BASE_FORMS, type BaseSpec, workBase } from './base'
 import { holeMultiples, type BoughtSpec } from './bought'
 import { evidenceOf } from './evidence'
 import { countsForOval, ovalFloor, type OvalSpec } from './oval'
-import { countsForRectangle, type RectangleSpec } from './rectangle'
+import { countsForRectangle, rectangleEdge, type RectangleSpec } from './rectangle'
 import { compareSchools, withIncreases } from './schools'
 import { neighbours, pinned, wanted } from './sizing'
 import { startBase } from './starters'
@@ -100,6 +100,18 @@ describe('a rectangle (common practice, no source)', () => {
   it('picks up row ends by gauge: by hand, 8 rows of 1 cm beside stitches of 0.5 cm are 16 a side', () => {
     const square = setting({ sc: { stitches: 20, rounds: 10, overCm: 10 } })
     expect(workBase({ ...rectangle, rowEnds: 'by-gauge' }, square).edge.count).toBe(50 + 16 + 50 + 16)
+  })
+
+  it('has as many stitches round it as its counts say, however few its rows', () => {
+    fc.assert(fc.property(fc.integer({ min: 2, max: 30 }), fc.integer({ min: 1, max: 8 }), fc.constantFrom('one-each', 'by-gauge'), fc.constantFrom('none', 'one-extra'), fc.constantFrom('sc', 'hdc', 'dc'),
+      (stitches, rows, rowEnds, corners, stitch) => {
+        const spec = { ...rectangle, size: { pin: { stitches, rows } }, rowEnds, corners, stitch } as RectangleSpec
+        for (const one of [at, setting({ sc: { stitches: 30, rounds: 10, overCm: 10 } }), setting({ sc: { stitches: 10, rounds: 40, overCm: 10 } })]) {
+          const { edge, findings } = workBase(spec, one)
+          expect(findings).toEqual([])
+          expect(edge.count).toBe(rectangleEdge(spec, { stitches, rows }, one.gauge[stitch as 'sc']))
+        }
+      }), { ...SEED, numRuns: 80 })
   })
 
   it('folds at the middles of its short sides', () => expect(workBase(rectangle, at).edge.sides).toEqual([54, 112]))

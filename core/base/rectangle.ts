@@ -6,7 +6,7 @@ import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, type Size, t
 import { type Edge, foundation, foundationOf, withSides } from '../round/edge'
 import { spreadOver } from '../round/multiples'
 import type { Round } from '../round/round'
-import { at, each, inOne, type Step } from '../round/step'
+import { at, each, inOne, skip, type Step } from '../round/step'
 import { inStyle, startingChains } from '../round/style'
 import { work, type Worked } from '../round/work'
 import type { BaseStitch } from './circle'
@@ -59,12 +59,17 @@ function alongRowEnds(spec: RectangleSpec, rows: number, stitch: StitchSize): nu
   return spec.rowEnds === 'one-each' ? rows : Math.max(1, Math.round((rows * stitch.height.cm) / stitch.width.cm))
 }
 
+/** Stitches all the way round the edge that counts come to. */
+export function rectangleEdge(spec: RectangleSpec, { stitches, rows }: RectangleCounts, stitch: StitchSize): number {
+  return 2 * (stitches + alongRowEnds(spec, rows, stitch)) + (spec.corners === 'one-extra' ? 4 : 0)
+}
+
 /** One stretch of the pick-up round; with an extra stitch in its last place if corners ask for it. */
 function stretch(spec: RectangleSpec, places: number, stitches: number, landmark?: 'rowEnds' | 'underside'): Step[] {
   const named = (step: Step): Step => landmark && (step.do === 'stitch' || step.do === 'group') ? at(landmark, step) : step
   if (spec.corners === 'none') return spreadOver(places, stitches, spec.stitch).map(named)
-  const plain = places > 1 ? spreadOver(places - 1, Math.max(1, stitches - 1), spec.stitch) : []
-  return [...plain, inOne(spec.stitch, 2)].map(named)
+  const [plain, corner] = places > 1 && stitches > 1 ? [spreadOver(places - 1, stitches - 1, spec.stitch), 2] : [[], stitches + 1]
+  return [...plain, ...(places > 1 && stitches === 1 ? [skip(places - 1)] : []), inOne(spec.stitch, corner)].map(named)
 }
 
 /** The round about the rows: across the last one, down the row ends, along the chain's underside, up the other ends. */

@@ -6,7 +6,9 @@ import { newDesign } from '../design/starter'
 import { draft } from '../draft/draft'
 import { STITCH_KINDS } from '../stitch/dictionary'
 import type { Chart } from './chart'
-import { coursePath, elevation } from './elevation'
+import { elevation } from './elevation'
+import { frontOf } from './front'
+import { sideLines } from './sides'
 import { markPath, roundPaths } from './marks'
 import { planOf } from './plan'
 import { asSvg } from './svg'
@@ -128,6 +130,45 @@ describe('pictures', () => {
     expect(courses).toHaveLength(drafted.rounds.length - 5)
     expect(courses[0]!.outline.lengthCm * Math.PI).toBeCloseTo(drafted.sizes.mouth.cm, 9)
     courses.slice(1).forEach((course, i) => expect(course.bottomCm).toBeCloseTo(courses[i]!.bottomCm + courses[i]!.heightCm, 9))
-    expect(coursePath(courses[0]!).split('M').length - 1).toBe(courses[0]!.stitches / 2)
+    // Of 30 stitches the front shows 15: each a V.
+    expect(frontOf(courses[0]!).threads.split('M').length - 1).toBe(15)
+  })
+})
+
+describe('the front of a texture', () => {
+  const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } } as const
+  const base = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' } as const
+  const size = { pin: { rounds: 2 } } as const
+  const front = (band: Design['wall'][number], over: Partial<Design> = {}) => frontOf(elevation(draft({ ...newDesign('Pouch'), gauge, base, turnUp: 'plain', wall: [band], ...over })).at(-1)!)
+
+  it('shows the inside through boxes: twelve on the front of 48 stitches', () => {
+    const { holes, threads } = front({ band: 'boxes', size, colour: 'main' })
+    expect(holes.split('M').length - 1).toBe(12)
+    expect(threads).not.toMatch(/NaN|undefined/)
+  })
+
+  it('has posts stand out where they are worked from the front, and from behind on the wrong side', () => {
+    const rib = { band: 'rib', stitch: 'dc', front: 1, back: 1, size, colour: 'main' } as const
+    expect(front(rib).posts.split('M').length - 1).toBe(12)
+    expect(front(rib, { rounds: { style: 'turned', startingChainCounts: false } }).posts.split('M').length - 1).toBe(12)
+  })
+
+  it('lies at the same place whichever hand, mirrored', () => {
+    const xs = (path: string) => [...path.matchAll(/[ML](-?[\d.]+) /g)].map(([, x]) => Number(x)).sort((a, b) => a - b)
+    const courses = elevation(draft({ ...newDesign('Pouch'), gauge, base, turnUp: 'plain', wall: [{ band: 'vees', size, colour: 'main' }] }))
+    const [right, left] = [xs(frontOf(courses.at(-1)!).threads), xs(frontOf(courses.at(-1)!, true).threads)]
+    expect(left.map(x => -x).reverse()).toEqual(right.map(x => x === 0 ? -0 : x))
+  })
+})
+
+describe('the sides of the unrolled wall', () => {
+  it('stand still in a spiral; by hand, 3 stitches in ten rounds move them 9 stitches of 0.5 cm in 30 rounds', () => {
+    const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } } as const
+    const design = { ...newDesign('Pouch'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 80 } }, colour: 'main' }, turnUp: 'plain', wall: [{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 30 } }, colour: 'main' }] } as const
+    const [, still] = sideLines(draft(design))
+    expect(new Set(still.map(({ x }) => x)).size).toBe(1)
+    const [, leaning] = sideLines(draft({ ...design, rounds: { ...design.rounds, leanPerTen: 3 } }))
+    expect(leaning.at(-1)!.x - still.at(-1)!.x).toBeCloseTo(-9 * 0.5, 6)
+    expect(leaning.at(-1)!.y).toBeCloseTo(-15, 9)
   })
 })

@@ -1,5 +1,4 @@
-import type { Edge } from '../round/edge'
-import type { Worked } from '../round/work'
+import { isDrawnTogether, sharesPlace, type Worked } from '../round/work'
 
 /**
  * Where every stitch lies on paper, in centimetres, x to the right and y downwards.
@@ -44,6 +43,18 @@ export function slotOf(made: number, count: number, worked: Worked): number {
   return made === 0 ? 0 : count - made
 }
 
+/** How far round the bag each thing made lies: 0 at the round's start, 1 back there again. */
+export function wayRound(worked: Worked): Float32Array {
+  const count = worked.edge.count
+  return Float32Array.from({ length: count }, (_, made) => (slotOf(made, count, worked) + 0.5) / count)
+}
+
+/** The way round of what a stitch stands on, the short way from one end of it to the other; its own where the seam lies between. */
+export function footing(own: number, from: number, to: number): number {
+  const parent = Math.abs(from - to) > 0.5 ? ((from + to + 1) / 2) % 1 : (from + to) / 2
+  return Math.abs(parent - own) > 0.25 ? own : parent
+}
+
 /** Empty arrays for a chart of so many stitches. */
 export function blank(count: number): Omit<Chart, 'rounds' | 'box'> {
   return {
@@ -52,9 +63,22 @@ export function blank(count: number): Omit<Chart, 'rounds' | 'box'> {
   }
 }
 
-/** Whether a thing made is part of an increase, a decrease or neither. */
-export function markOf(edge: Edge, made: number): number {
-  const from = edge.from[made]
-  if (from !== edge.to[made]) return DECREASED
-  return made > 0 && edge.from[made - 1] === from && edge.to[made - 1] === from ? INCREASED : 0
+/** Whether a round shapes the fabric: stitches doubled or drawn together in a round that skips nothing, not a texture's groups. */
+export function shapes({ edge, on, aims }: Worked): boolean {
+  if (edge.count === on.count) return false
+  let covered = 0
+  let last = -1
+  for (let made = 0; made < edge.count; made++) {
+    if (aims[made] !== 0) return false
+    const apart = Math.abs(edge.to[made]! - edge.from[made]!)
+    if (edge.from[made] !== last) covered += Math.min(apart, on.count - apart) + 1
+    last = edge.from[made]!
+  }
+  return covered === on.count
+}
+
+/** Whether a thing made in a round that shapes is part of an increase, a decrease or neither. */
+export function markOf(worked: Worked, made: number): number {
+  if (isDrawnTogether(worked, made)) return DECREASED
+  return sharesPlace(worked, made) ? INCREASED : 0
 }

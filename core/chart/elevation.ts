@@ -1,6 +1,8 @@
 import type { Draft } from '../draft/draft'
+import { aroundOf, riseOf } from '../draft/part'
 import { type FloorShape, type Footprint, standing } from '../part/floor'
-import { STITCH_KINDS, type StitchKind } from '../stitch/dictionary'
+import type { Worked } from '../round/work'
+import { wayRound } from './chart'
 
 /** A round of the standing bag seen from the front, in centimetres; y runs upwards from the floor. */
 export interface Course {
@@ -12,8 +14,12 @@ export interface Course {
   /** What the round encloses: how far it reaches to the sides, and from front to back. */
   readonly outline: Footprint
   readonly shape: FloorShape
-  readonly stitches: number
-  readonly kind: StitchKind
+  readonly worked: Worked
+  /** How far round each thing of this round lies, and each of the round below; none where the round below is of another kind. */
+  readonly way: Float32Array
+  readonly below?: Float32Array
+  /** How much the round below rises: what long stitches reach down. */
+  readonly belowCm: number
 }
 
 /** The standing bag, round by round from the floor up, on its long side; a floor lies flat and adds nothing. */
@@ -21,17 +27,20 @@ export function elevation(draft: Draft): Course[] {
   const courses: Course[] = []
   const { floor } = draft.sizes
   let bottomCm = 0
+  let last: { readonly way: Float32Array, readonly worked: Worked } | undefined
   for (const part of draft.parts) {
-    const heightCm = part.rising > 0 ? part.size.height.cm / part.rising : 0
-    if (heightCm === 0) continue
-    const lying = part.rounds.length - part.rising
-    part.rounds.slice(lying).forEach((worked, i) => {
-      const kind = STITCH_KINDS[worked.stitches[0]!]!
-      courses.push({
-        number: part.firstRound + lying + i, part: part.id, colour: worked.round.colour, bottomCm, heightCm, kind, stitches: worked.edge.count,
-        shape: floor.shape, outline: standing(floor, part.size.circumference.cm),
-      })
+    part.rounds.forEach((worked, i) => {
+      const heightCm = riseOf(part, i)
+      const way = wayRound(worked)
+      if (heightCm > 0) {
+        courses.push({
+          number: part.firstRound + i, part: part.id, colour: worked.round.colour, bottomCm, heightCm, worked, way,
+          ...(last && last.worked.edge.count === worked.on.count ? { below: last.way } : {}), belowCm: courses.at(-1)?.heightCm ?? 0,
+          shape: floor.shape, outline: standing(floor, aroundOf(part, i)),
+        })
+      }
       bottomCm += heightCm
+      last = { way, worked }
     })
   }
   return courses
@@ -47,32 +56,4 @@ export function frontX({ lengthCm: l, widthCm: w }: Footprint, shape: FloorShape
   if (along < arc) return -straight / 2 - (w / 2) * Math.cos(along / (w / 2))
   if (along < arc + straight) return along - arc - straight / 2
   return straight / 2 + (w / 2) * Math.sin((along - arc - straight) / (w / 2))
-}
-
-function n(value: number): string {
-  return String(Math.round(value * 1000) / 1000)
-}
-
-/** A stitch as it looks on the fabric's right side: a V, on a stem if it is a tall one. y runs downwards. */
-export function frontOfStitch(kind: StitchKind, leftX: number, rightX: number, bottomY: number, heightCm: number): string {
-  const middle = (leftX + rightX) / 2
-  const top = bottomY - heightCm * 0.94
-  const neck = bottomY - heightCm * (kind === 'sc' ? 0.16 : 0.6)
-  const v = `M${n(leftX)} ${n(top)}L${n(middle)} ${n(neck)}L${n(rightX)} ${n(top)}`
-  return kind === 'sc' ? v : `${v}M${n(middle)} ${n(neck)}V${n(bottomY - heightCm * 0.04)}`
-}
-
-/** The share of a stitch's width that it leaves free at each side. */
-const GAP = 0.04
-
-/** The front stitches of a course as the eye sees them: narrower towards the bag's sides. */
-export function coursePath(course: Course): string {
-  const { outline, shape } = course
-  // Of a box the front alone is seen; of the others half the way round.
-  const seen = shape === 'rectangle' ? outline.lengthCm / (outline.lengthCm + outline.widthCm) : 1
-  const half = Math.max(1, Math.floor((course.stitches / 2) * seen))
-  const xAt = (stitch: number) => frontX(outline, shape, stitch / half)
-  let path = ''
-  for (let i = 0; i < half; i++) path += frontOfStitch(course.kind, xAt(i + GAP), xAt(i + 1 - GAP), -course.bottomCm, course.heightCm)
-  return path
 }

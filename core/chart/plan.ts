@@ -1,7 +1,7 @@
 import type { Draft, DraftPart } from '../draft/draft'
 import type { Spot } from '../part/layOut'
 import type { Worked } from '../round/work'
-import { blank, type Chart, type ChartRound, markOf, slotOf } from './chart'
+import { blank, type Chart, type ChartRound, markOf, shapes, slotOf } from './chart'
 
 /** How far a head stays inside the line that its round reaches, towards its foot. */
 const HEAD = 0.08
@@ -50,11 +50,12 @@ export function planOf(draft: Draft): Chart {
   let at = 0
   base.rounds.forEach((worked, r) => {
     const from = at
+    const shaping = worked.on.count > 1 && shapes(worked)
     for (let made = 0; made < worked.edge.count; made++, at++) {
       const head = base.layOut!(r, slotOf(made, worked.edge.count, worked))
       const foot = footOf(base, r, worked, made, head)
       chart.kinds[at] = worked.stitches[made]!
-      chart.marks[at] = r === 0 && worked.on.count === 1 ? 0 : markOf(worked.edge, made)
+      chart.marks[at] = shaping ? markOf(worked, made) : 0
       chart.headX[at] = side * (head.x + (foot.x - head.x) * HEAD)
       chart.headY[at] = head.y + (foot.y - head.y) * HEAD
       chart.footX[at] = side * foot.x

@@ -1,27 +1,10 @@
-import type { Draft, DraftPart } from '../draft/draft'
-import type { Worked } from '../round/work'
-import { STITCH_KINDS } from '../stitch/dictionary'
-import { blank, type Chart, type ChartRound, markOf, slotOf } from './chart'
+import type { Draft } from '../draft/draft'
+import { aroundOf, riseOf } from '../draft/part'
+import { blank, type Chart, type ChartRound, footing, markOf, shapes, wayRound } from './chart'
 
 /** The shares of a round's height that stitches leave free above and below. */
 const HEAD = 0.06
 const FOOT = 0.06
-
-function roundHeight(part: DraftPart): number {
-  return part.rounds.length > 0 ? part.size.height.cm / part.rounds.length : 0
-}
-
-/** How far round the bag each thing made lies: 0 at the round's start, 1 back there again. */
-function wayRound(worked: Worked): Float32Array {
-  const count = worked.edge.count
-  return Float32Array.from({ length: count }, (_, made) => (slotOf(made, count, worked) + 0.5) / count)
-}
-
-/** The way round of what a stitch stands on; its own where the seam lies between the two. */
-function footing(own: number, from: number, to: number): number {
-  const parent = (from + to) / 2
-  return Math.abs(parent - own) > 0.25 ? own : parent
-}
 
 /**
  * The wall cut open at the round's start and laid flat, seen from outside, its lower edge at y = 0 and its middle at
@@ -38,17 +21,18 @@ export function unrolled(draft: Draft): Chart {
   const floor = draft.parts[0]!.rounds
   let below = floor.length > 0 ? wayRound(floor[floor.length - 1]!) : new Float32Array(0)
   for (const part of walls) {
-    const height = roundHeight(part)
     part.rounds.forEach((worked, i) => {
       const count = worked.edge.count
-      const width = count * draft.gauge[STITCH_KINDS[worked.stitches[0]!]!].width.cm
+      const height = riseOf(part, i)
+      const width = aroundOf(part, i)
       const way = wayRound(worked)
       const known = below.length === worked.on.count
       const from = at
+      const shaping = shapes(worked)
       for (let made = 0; made < count; made++, at++) {
         const own = way[made]!
         chart.kinds[at] = worked.stitches[made]!
-        chart.marks[at] = markOf(worked.edge, made)
+        chart.marks[at] = shaping ? markOf(worked, made) : 0
         chart.headX[at] = side * (own - 0.5) * width
         chart.headY[at] = y - (1 - HEAD) * height
         chart.footX[at] = side * ((known ? footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) : own) - 0.5) * width

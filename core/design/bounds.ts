@@ -29,5 +29,16 @@ export const CONTENT_CM: Bounds = { least: 0.5, most: 150 }
 export const MEASURED_ROUNDS: Bounds = { least: 1, most: 2001 }
 export const MEASURED_STITCHES: Bounds = { least: 1, most: 200_000 }
 export const BALLS: Bounds = { least: 1, most: 200 }
+export const AROUND_CM: Bounds = { least: 2, most: 400 }
+export const WALL_STITCHES: Bounds = { least: 3, most: 2000 }
+export const CHANGE: Bounds = { least: -1000, most: 1000 }
+export const RIB: Bounds = { least: 1, most: 12 }
+export const STRIPE_ROUNDS: Bounds = { least: 1, most: 200 }
+export const MOUTH_DIVIDES: Bounds = { least: 1, most: 60 }
+/** Stitches that a seam leans over ten rounds, the way the rounds are worked; below 0 the other way. */
+export const LEAN: Bounds = { least: -20, most: 20 }
+export const MOST_STRIPES = 24
+export const MOST_REPEATS = 30
+export const MOST_REPEAT_LINES = 24
 export const MOST_BANDS = 40
 export const MOST_YARNS = 12

@@ -4,8 +4,9 @@ import type { Contents } from '../contents/contents'
 import type { Swatch } from '../gauge/gauge'
 import type { Units } from '../measure/format'
 import type { Rounds } from '../round/style'
-import type { BandSpec } from '../wall/band'
+import type { Repeat } from '../repeat/repeat'
 import type { TurnUp } from '../wall/turnUp'
+import type { WallSpec } from '../wall/wall'
 
 /** Version of the open design document that this program writes. */
 export const DESIGN_VERSION = 1
@@ -45,7 +46,11 @@ export interface Design {
   /** What the finished base measured, with its counts pinned. */
   readonly measuredBase?: MeasuredBase
   readonly turnUp: TurnUp
-  readonly wall: readonly BandSpec[]
+  readonly wall: readonly WallSpec[]
+  /** Stitch patterns of the maker's own, for bands to be worked in. */
+  readonly repeats: readonly Repeat[]
+  /** What the count at the mouth must divide by, for what will be worked on it: 4 for a casing with two cords, say. */
+  readonly mouth?: { readonly divides: number }
 }
 
 /** A swatch on its own, kept to start further bags from. */

@@ -2,14 +2,13 @@ import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsOptional, ValidateNested } from 'class-validator'
 import { ROUND_STYLES } from '../round/style'
-import { BAND_KINDS } from '../wall/band'
-import { SOLID_STITCHES } from '../wall/solid'
 import { TURN_UPS } from '../wall/turnUp'
-import { HEIGHT_CM, HOOK_MM, MOST_BANDS, MOST_YARNS, PINNED_ROUNDS, STRANDS, SWATCH_CM, SWATCH_COUNT } from './bounds'
+import { HOOK_MM, LEAN, MOST_BANDS, MOST_REPEATS, MOST_YARNS, STRANDS, SWATCH_CM, SWATCH_COUNT } from './bounds'
 import { DESIGN_VERSION, HANDS } from './design'
 import { Base, type BaseDocument } from './baseDocuments'
 import { Held, MeasuredBaseDocument } from './contentsDocuments'
-import { Between, HexColour, OneOf, Part, Text, Whole, WantedOrPinned, YarnId, YesNo } from './rules'
+import { Between, HexColour, OneOf, Part, Text, Whole, YarnId, YesNo } from './rules'
+import { MouthDocument, RepeatDocument, Wall, type WallDocument } from './wallDocuments'
 
 /*
  * The open documents as class-validator sees them: one class an object, one rule a field. They exist to check what
@@ -50,26 +49,7 @@ class YarnDocument {
 class RoundsDocument {
   @OneOf(ROUND_STYLES) style: string = 'joined'
   @YesNo() startingChainCounts: boolean = false
-}
-
-class RoundsPin {
-  @Whole(PINNED_ROUNDS) rounds!: number
-}
-
-class HeightWant {
-  @Between(HEIGHT_CM, 'cm') heightCm!: number
-}
-
-class HeightSizeDocument {
-  @IsOptional() @Part(() => HeightWant) want?: HeightWant
-  @IsOptional() @Part(() => RoundsPin) pin?: RoundsPin
-}
-
-class BandDocument {
-  @OneOf(BAND_KINDS) band!: string
-  @OneOf(SOLID_STITCHES) stitch: string = 'sc'
-  @WantedOrPinned() @Part(() => HeightSizeDocument) size!: HeightSizeDocument
-  @YarnId() colour: string = 'main'
+  @IsOptional() @Between(LEAN) leanPerTen?: number
 }
 
 /** A design as it is written to a file. */
@@ -93,8 +73,14 @@ export class DesignDocument {
   @OneOf(TURN_UPS) turnUp: string = 'plain'
 
   @IsArray({ message: 'must be a list of bands' }) @ArrayMaxSize(MOST_BANDS, { message: `must hold at most ${MOST_BANDS} bands` })
-  @ValidateNested({ each: true, ...nested }) @Type(() => BandDocument)
-  wall: BandDocument[] = []
+  @Wall()
+  wall: WallDocument[] = []
+
+  @IsArray({ message: 'must be a list of repeats' }) @ArrayMaxSize(MOST_REPEATS, { message: `must hold at most ${MOST_REPEATS} repeats` })
+  @ValidateNested({ each: true, ...nested }) @Type(() => RepeatDocument)
+  repeats: RepeatDocument[] = []
+
+  @IsOptional() @Part(() => MouthDocument) mouth?: MouthDocument
 }
 
 /** A swatch as it is written to a file. */

@@ -48,6 +48,9 @@ describe('reading a design', () => {
     ['gauge.hookMm', 0], ['gauge.strands', 1.5], ['gauge.measured', {}], ['gauge', undefined], ['gauge', 7],
     ['base.size.want.diameterCm', 300], ['base.size.want.diameterCm', '12'], ['base.size.want.diameterCm', null], ['base.form', 'trapeze'], ['base.increases', 2.5], ['base.increases', 'many'],
     ['base', []], ['base.colour', 'Unknown Yarn'], ['wall', {}], ['wall.0.stitch', 'knit'], ['wall.0.band', undefined], ['turnUp', 3], ['name', ''], ['name', 'x'.repeat(81)],
+    ['wall.0.stripes', []], ['wall.0.stripes', [{ colour: 'main', rounds: 0 }]], ['wall.0', { band: 'rib', front: 0, size: { pin: { rounds: 3 } } }], ['wall.0', { band: 'adjust', to: { want: { divides: false } } }],
+    ['wall.0', { band: 'adjust', to: { pin: { stitches: 40, change: 2 } } }], ['wall.0', { band: 'adjust', to: {} }], ['wall.0', { band: 'taper', size: { want: { heightCm: 4 } } }], ['wall.0', 7],
+    ['repeats', [{ id: 'own', name: 'x', lines: [] }]], ['repeats', [{ id: 'own', name: 'x', lines: [3] }]], ['repeats', 'sc in next'], ['mouth', { divides: 0 }], ['rounds.leanPerTen', 99],
     ['hands', 'both'], ['units', 'ell'], ['rounds.style', 'square'], ['rounds.startingChainCounts', 'yes'], ['yarns', []], ['yarns.0.colour', 'red'], ['version', 0],
   ] as const)('refuses %s: %j, and names the field', (path, value) => {
     const found = fields(with_(path, value))
@@ -63,6 +66,9 @@ describe('reading a design', () => {
 
   it('checks what no single field can tell', () => {
     expect(fields(with_('wall.0.colour', 'plum'))).toEqual(['wall.0.colour'])
+    expect(fields(with_('wall.0', { band: 'solid', size: { pin: { rounds: 2 } }, stripes: [{ colour: 'plum', rounds: 2 }] }))).toEqual(['wall.0.stripes.0.colour'])
+    expect(fields(with_('wall.0', { band: 'own', repeat: 'nubs', size: { pin: { rounds: 2 } } }))).toEqual(['wall.0.repeat'])
+    expect(fields(with_('repeats', [{ id: 'a', name: 'a', lines: ['sc in next'] }, { id: 'a', name: 'b', lines: ['sc in next'] }]))).toEqual(['repeats.1.id'])
     expect(fields(with_('yarns', [{ id: 'main', name: 'a', colour: '#ffffff' }, { id: 'main', name: 'b', colour: '#000000' }]))).toEqual(['yarns.1.id'])
     expect(fields(with_('gauge.measured.sc', { stitches: 1000, rounds: 20, overCm: 10 }))).toEqual(['gauge.measured.sc.stitches'])
   })

@@ -46,6 +46,17 @@ function designProblems(design: Design): Problem[] {
     ...(twice >= 0 ? [{ field: `yarns.${twice}.id`, message: 'is used by two yarns; give each its own' }] : []),
     ...unknown('base.colour', design.base.colour),
     ...design.wall.flatMap((band, i) => unknown(`wall.${i}.colour`, band.colour)),
+    ...design.wall.flatMap((band, i) => ('stripes' in band ? band.stripes ?? [] : []).flatMap((stripe, j) => unknown(`wall.${i}.stripes.${j}.colour`, stripe.colour))),
+    ...repeatProblems(design),
+  ]
+}
+
+function repeatProblems({ wall, repeats }: Design): Problem[] {
+  const ids = repeats.map(({ id }) => id)
+  const twice = ids.findIndex((id, i) => ids.indexOf(id) !== i)
+  return [
+    ...(twice >= 0 ? [{ field: `repeats.${twice}.id`, message: 'is used by two repeats; give each its own' }] : []),
+    ...wall.flatMap((band, i) => band.band === 'own' && !ids.includes(band.repeat) ? [{ field: `wall.${i}.repeat`, message: `names a repeat "${band.repeat}" that is not in the list of repeats` }] : []),
   ]
 }
 
@@ -79,6 +90,9 @@ export function readDesign(input: unknown): Reading<Design> {
   // The classes of these are chosen by what is in them, which takes an object to begin with.
   const shapeless = ['base', 'contents'].find(field => document[field] !== undefined && !isObject(document[field]))
   if (shapeless) return refuse(shapeless, 'must be an object')
+  const { wall } = document
+  const odd = Array.isArray(wall) ? wall.findIndex(part => !isObject(part)) : -1
+  if (odd >= 0) return refuse(`wall.${odd}`, 'must be an object')
   return check<Design>(document, DesignDocument, designProblems)
 }
 

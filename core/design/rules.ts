@@ -53,7 +53,7 @@ export function HexColour(): Rule {
 }
 
 /** An object that holds exactly one of two fields. */
-function EitherOr(a: string, b: string): Rule {
+export function EitherOr(a: string, b: string): Rule {
   return ValidateBy({
     name: 'eitherOr',
     validator: {

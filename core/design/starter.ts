@@ -27,5 +27,6 @@ export function newDesign(name: string): Design & { readonly base: CircleSpec } 
     base: { form: 'circle', stitch: 'sc', increases: 'by-gauge', size: { want: { diameterCm: 12 } }, start: 'ring', placing: 'stacked', increaseAt: 'last', colour: 'main' },
     turnUp: 'back-and-third-loop',
     wall: [{ band: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main' }],
+    repeats: [],
   }
 }

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyDesign, SEED } from '../../tests/arbitraries/designs'
 import type { Design } from '../design/design'
+import { applyFix, edit } from '../design/edit'
 import { newDesign } from '../design/starter'
 import { draft } from './draft'
 
@@ -74,6 +75,81 @@ describe('every draft', () => {
       const spiral = countsIn('spiral', false)
       for (const style of ['joined', 'turned'] as const) for (const counts of [true, false]) expect(countsIn(style, counts)).toBe(spiral)
     }), { ...SEED, numRuns: 30 })
+  })
+})
+
+describe('a draft from an earlier one', () => {
+  const wall = [
+    { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }, { band: 'boxes', size: { pin: { rounds: 2 } }, colour: 'main' },
+    { band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: false, colour: 'main' }, { band: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' },
+  ] as const
+  const stacked: Design = { ...pouch, wall }
+  const bare = (one: ReturnType<typeof draft>) => JSON.stringify({ ...one, fold: undefined })
+
+  it('is the same as one from nothing, whatever changed (law 4)', () => {
+    fc.assert(fc.property(anyDesign, anyDesign, fc.constantFrom('gauge', 'rounds', 'base', 'turnUp', 'wall', 'mouth', 'hands', 'measuredBase', 'contents'), (a, b, field) => {
+      const before = draft(a)
+      const changed = { ...a, [field]: b[field] }
+      expect(bare(draft(changed, before))).toBe(bare(draft(changed)))
+    }), { ...SEED, numRuns: 80 })
+  })
+
+  it('takes over what lies below the first change, and works the rest anew', () => {
+    const before = draft(stacked)
+    const { design } = edit(stacked, 'Taller', (one) => { one.wall[3]!.size = { pin: { rounds: 5 } } })
+    const after = draft(design, before)
+    expect(after.parts.map((part, i) => part === before.parts[i])).toEqual([true, true, true, true, false, false])
+    expect(after.parts.at(-1)!.rounds).toHaveLength(5)
+  })
+
+  it('works an adjusting round anew when what it adjusts for has changed', () => {
+    const before = draft(stacked)
+    const { design } = edit(stacked, 'Waves', (one) => { one.wall[3] = { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' } })
+    const after = draft(design, before)
+    expect([before.parts[4]!.edge.count, after.parts[4]!.edge.count]).toEqual([78, 80])
+  })
+})
+
+describe('the wall as a whole', () => {
+  const turned = { ...pouch, rounds: { style: 'turned', startingChainCounts: false } } satisfies Design
+  const code = (design: Design, wanted: string) => draft(design).findings.find(found => found.code === wanted)
+
+  it('does not divide: both ways to adjust are offered, with what they cost', () => {
+    const found = code({ ...pouch, wall: [...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }] }, 'does-not-divide')!
+    expect(found.what).toContain('asks for a multiple of 4, and 78 stitches come up from below. 76 or 80 would do')
+    expect([found.fix!, ...found.otherFixes!].map(({ label }) => label)).toEqual(['2 fewer in a round below: 76, 0.5 cm narrower lying flat', '2 more in a round below: 80, 0.5 cm wider lying flat'])
+    const { design } = applyFix({ ...pouch, wall: [...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }] }, found.fix!)
+    expect(draft(design).findings.filter(({ weight }) => weight === 'stop')).toEqual([])
+  })
+
+  it('ends on the wrong side in turned work: one round more or fewer mends it', () => {
+    const found = code(turned, 'ends-on-wrong-side') ?? code({ ...turned, turnUp: 'plain' }, 'ends-on-wrong-side')!
+    const design = code(turned, 'ends-on-wrong-side') ? turned : { ...turned, turnUp: 'plain' as const }
+    for (const fix of [found.fix!, ...found.otherFixes!]) {
+      const { rounds, findings } = draft(applyFix(design, fix).design)
+      expect(rounds.at(-1)!.worked.round.facing).toBe('right')
+      expect(findings.map(one => one.code)).not.toContain('ends-on-wrong-side')
+    }
+  })
+
+  it('has a mouth that must divide, and can be adjusted in a last round', () => {
+    const design = { ...pouch, mouth: { divides: 4 } }
+    const found = code(design, 'mouth-does-not-divide')!
+    expect(found.what).toContain('78 stitches, and 4 does not go into them: 2 too many, or 2 too few')
+    expect(draft(applyFix(design, found.fix!).design).parts.at(-1)!.edge.count).toBe(80)
+  })
+
+  it('tells the ends that stripes leave', () => {
+    const wall = [{ ...pouch.wall[0]!, band: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } }, stripes: [{ colour: 'main', rounds: 2 }, { colour: 'moss', rounds: 1 }] }] as const
+    expect(code({ ...pouch, turnUp: 'plain', yarns: [...pouch.yarns, { id: 'moss', name: 'moss', colour: '#00ff00' }], wall }, 'yarn-changes')!.what).toContain('3 changes of yarn. At 2 the old yarn is carried')
+  })
+
+  it('has its sides further on where the seam leans: by hand, 3 in ten rounds are 9 after the 30 rounds of the wall', () => {
+    const sides = (leanPerTen?: number, style: Design['rounds']['style'] = 'joined') => draft({ ...pouch, rounds: { style, startingChainCounts: false, ...(leanPerTen === undefined ? {} : { leanPerTen }) } }).parts.at(-1)!.edge.sides
+    expect(sides()).toEqual([0, 39])
+    expect(sides(3)).toEqual([9, 48])
+    expect(sides(-3)).toEqual([69, 30])
+    expect(sides(3, 'spiral')).toEqual(sides(undefined, 'spiral'))
   })
 })
 

@@ -1,45 +1,18 @@
-import { workBase } from '../base/base'
 import type { Design } from '../design/design'
-import { contentsFindings } from './contentsFit'
 import { type Gauge, gaugeOf } from '../gauge/gauge'
 import type { Finding } from '../part/finding'
-import type { LayOut } from '../part/layOut'
-import type { PartResult, PartSize, Setting, Start } from '../part/part'
-import type { Edge } from '../round/edge'
-import type { Worked } from '../round/work'
-import { workBand } from '../wall/band'
-import { turnUp } from '../wall/turnUp'
+import type { Start } from '../part/part'
 import { bagFindings } from './bagFindings'
+import { contentsFindings } from './contentsFit'
+import { type Fold, fold } from './fold'
 import { gaugeFindings } from './gaugeFindings'
+import type { DraftPart, DraftRound } from './part'
 import { draftGauge, type Redone, refinedFindings } from './refined'
 import { type BagSizes, sizesOf } from './sizes'
+import { wallFindings } from './wallFindings'
+import { withWallFixes } from './wallFixes'
 
-/** A part of the bag as drafted. */
-export interface DraftPart {
-  /** `base`, `turnUp`, `wall.0`: also where its spec is in the design. */
-  readonly id: string
-  readonly name: string
-  /** Number of its first round in the bag; the part has `rounds.length` of them, which may be none. */
-  readonly firstRound: number
-  readonly rounds: readonly Worked[]
-  readonly edge: Edge
-  readonly size: PartSize
-  readonly findings: readonly Finding[]
-  /** Of a base: where its stitches lie, seen from above. */
-  /** How many of its rounds, the last ones, stand up and make its height. */
-  readonly rising: number
-  readonly layOut?: LayOut
-  /** Stitches that carry a marker, a list a round. */
-  readonly markers?: readonly (readonly number[])[]
-  readonly advice: readonly string[]
-}
-
-/** A round with its number in the bag. */
-export interface DraftRound {
-  readonly number: number
-  readonly part: string
-  readonly worked: Worked
-}
+export type { DraftPart, DraftRound } from './part'
 
 /** Everything that follows from a design: a pure function of it, never saved. */
 export interface Draft {
@@ -50,72 +23,8 @@ export interface Draft {
   readonly rounds: readonly DraftRound[]
   readonly sizes: BagSizes
   readonly findings: readonly Finding[]
-}
-
-/** A part waiting to be worked onto the edge below. */
-interface Waiting {
-  readonly id: string
-  readonly name: string
-  readonly path: readonly (string | number)[]
-  readonly work: (edge: Edge, setting: Setting) => PartResult
-}
-
-function partsAbove(design: Design): Waiting[] {
-  const first = design.wall[0]
-  return [
-    {
-      id: 'turnUp', name: 'Turn-up', path: ['turnUp'],
-      work: (edge, setting) => turnUp(design.turnUp, first?.stitch ?? design.base.stitch, first?.colour ?? design.base.colour, edge, setting),
-    },
-    ...design.wall.map((band, i): Waiting => ({
-      id: `wall.${i}`, name: design.wall.length > 1 ? `Wall ${i + 1}` : 'Wall', path: ['wall', i],
-      work: (edge, setting) => workBand(band, edge, setting),
-    })),
-  ]
-}
-
-/** A part's findings, with its name on them and their fixes pointed at the part's place in the design. */
-function placed(findings: readonly Finding[], id: string, path: readonly (string | number)[]): Finding[] {
-  return findings.map(finding => ({
-    ...finding,
-    part: id,
-    ...(finding.fix ? { fix: { ...finding.fix, changes: finding.fix.changes.map(change => ({ ...change, path: [...path, ...change.path] })) } } : {}),
-  }))
-}
-
-function asPart(id: string, name: string, path: readonly (string | number)[], below: number, result: PartResult): DraftPart {
-  return {
-    id, name, firstRound: below + 1, rounds: result.rounds, edge: result.edge, size: result.size,
-    findings: placed(result.findings, id, path), rising: result.rising ?? result.rounds.length, layOut: result.layOut, markers: result.markers, advice: result.advice ?? [],
-  }
-}
-
-function isStopped(part: DraftPart): boolean {
-  return part.findings.some(finding => finding.weight === 'stop')
-}
-
-/** The next turned round shows the other side of the last one. */
-function turnsAfter(parts: readonly DraftPart[]): number {
-  const last = parts.flatMap(part => part.rounds).at(-1)
-  if (!last) return 0
-  return last.round.facing === 'right' ? 1 : 2
-}
-
-/** The parts from the floor up, each worked onto the edge that the one below left; a stop ends the bag there. */
-function fold(design: Design, gauge: Gauge): { parts: DraftPart[], start: Start } {
-  const setting = (index: number, turns: number): Setting => ({ gauge, rounds: design.rounds, index, turns })
-  const base = workBase(design.base, setting(0, 0))
-  const parts = [asPart('base', 'Base', ['base'], 0, base)]
-  let below = base.rounds.length
-  let edge = base.edge
-  for (const waiting of partsAbove(design)) {
-    if (isStopped(parts[parts.length - 1]!)) break
-    const result = waiting.work(edge, setting(below, turnsAfter(parts)))
-    parts.push(asPart(waiting.id, waiting.name, waiting.path, below, result))
-    below += result.rounds.length
-    edge = result.edge
-  }
-  return { parts, start: base.start ?? { kind: 'ring', chains: 0 } }
+  /** What a later draft of the same bag can take over. */
+  readonly fold: Fold
 }
 
 /** What the measured base changed above it, against a draft by the swatch alone. */
@@ -125,10 +34,23 @@ function redoneBy(design: Design, parts: readonly DraftPart[]): Redone[] {
   return parts.slice(1).map((part, i) => ({ name: part.name, before: before[i + 1]?.rounds.length ?? 0, now: part.rounds.length }))
 }
 
-/** Drafts a bag: the fold over its parts (see docs: base, turn-up, wall, each leaves the edge that the next one takes). */
-export function draft(design: Design): Draft {
-  const gauge = draftGauge(design)
-  const { parts, start } = fold(design, gauge)
+/** The gauge depends on the swatch, and on the base once that was measured: as long as they stay, so does it. */
+function gaugeFor(design: Design, before: Draft | undefined): Gauge {
+  const same = before && before.design.gauge === design.gauge && before.design.measuredBase === design.measuredBase
+    && (!design.measuredBase || (before.design.base === design.base && before.design.rounds === design.rounds))
+  return same ? before.gauge : draftGauge(design)
+}
+
+/**
+ * Drafts a bag: the fold over its parts, each of which takes the edge that the one below left.
+ *
+ * @param before an earlier draft of the bag: what is the same up to the first change is taken over, not worked again; the
+ * outcome is the same with and without it
+ */
+export function draft(design: Design, before?: Draft): Draft {
+  const gauge = gaugeFor(design, before)
+  const folded = fold(design, gauge, before?.fold)
+  const { parts, start } = folded
   const sizes = sizesOf(parts)
   return {
     design,
@@ -137,6 +59,10 @@ export function draft(design: Design): Draft {
     parts,
     rounds: parts.flatMap(part => part.rounds.map((worked, i) => ({ number: part.firstRound + i, part: part.id, worked }))),
     sizes,
-    findings: [...parts.flatMap(part => part.findings), ...contentsFindings(design.contents, sizes), ...bagFindings(design, sizes), ...refinedFindings(design, gauge, redoneBy(design, parts)), ...gaugeFindings(design, gauge)],
+    findings: [
+      ...withWallFixes(design, parts, gauge), ...contentsFindings(design.contents, sizes), ...bagFindings(design, sizes), ...wallFindings(design, parts),
+      ...refinedFindings(design, gauge, redoneBy(design, parts)), ...gaugeFindings(design, gauge),
+    ],
+    fold: folded,
   }
 }

@@ -1,9 +1,11 @@
 import type { Design } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
 import type { Finding } from '../part/finding'
+import type { FabricKind } from '../stitch/dictionary'
+import { mainStitch } from '../wall/wall'
 
-function kindsWorked(design: Design): ('sc' | 'hdc' | 'dc')[] {
-  return [...new Set([design.base.stitch, ...design.wall.map(band => band.stitch)])]
+function kindsWorked(design: Design): FabricKind[] {
+  return [...new Set([design.base.stitch, ...design.wall.map(spec => mainStitch(spec, design.repeats))])]
 }
 
 function estimated(design: Design, gauge: Gauge): Finding[] {

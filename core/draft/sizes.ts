@@ -1,6 +1,6 @@
 import { type Length, plus, times } from '../measure/length'
 import { areaCm2, type Floor, noFloor, standing } from '../part/floor'
-import type { DraftPart } from './draft'
+import { aroundOf, type DraftPart, riseOf } from './part'
 
 /** What the bag measures, empty and unloaded. */
 export interface BagSizes {
@@ -34,7 +34,8 @@ export function sackCm3(widthCm: number, heightCm: number): number {
 
 /** A wall's share of the volume: its height times the outline that its edge makes over the floor. */
 function wallCm3(part: DraftPart, floor: Floor): number {
-  return part.size.height.cm * areaCm2(floor.shape, standing(floor, part.size.circumference.cm))
+  if (!part.arounds) return part.size.height.cm * areaCm2(floor.shape, standing(floor, part.size.circumference.cm))
+  return part.rounds.reduce((sum, _, i) => sum + riseOf(part, i) * areaCm2(floor.shape, standing(floor, aroundOf(part, i))), 0)
 }
 
 /** Adds up the parts, from the floor to the mouth. */

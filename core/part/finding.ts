@@ -24,4 +24,6 @@ export interface Finding {
   readonly round?: number
   readonly what: string
   readonly fix?: Fix
+  /** Other ways to mend it, where makers would choose. */
+  readonly otherFixes?: readonly Fix[]
 }

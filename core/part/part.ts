@@ -55,6 +55,10 @@ export interface PartResult {
   readonly layOut?: LayOut
   /** Stitches that carry a marker, a list a round, by order of working. */
   readonly markers?: readonly (readonly number[])[]
+  /** How much each round rises, in centimetres, where they differ. */
+  readonly rises?: readonly number[]
+  /** How far round each round goes, in centimetres, where they differ. */
+  readonly arounds?: readonly number[]
   /** What to do before, between or after the rounds that steps do not say. */
   readonly advice?: readonly string[]
 }

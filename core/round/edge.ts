@@ -23,6 +23,8 @@ export interface Edge {
   readonly sides: readonly [number, number]
   /** A round that closes on itself, not a row. */
   readonly closed: boolean
+  /** How many places the edge below has; 0 where there is none. */
+  readonly over: number
 }
 
 /** An edge of equal places that stands on nothing: a ring, a chain, a foundation. */
@@ -35,6 +37,7 @@ export function foundation(kind: PlaceKind, count: number, closed = true): Edge 
     to: new Int32Array(count).fill(-1),
     sides: halves(count),
     closed,
+    over: 0,
   }
 }
 

@@ -11,6 +11,11 @@ export interface Rounds {
   readonly style: RoundStyle
   /** Both schools exist; without a join there is no starting chain and this says nothing. */
   readonly startingChainCounts: boolean
+  /**
+   * Stitches that the seam of joined, unturned rounds leaned over ten rounds, measured by the maker; above 0 it leaned back
+   * from the way the rounds are worked, to the right for right hands.
+   */
+  readonly leanPerTen?: number
 }
 
 /** The chains that start a joined round of a stitch: an uncounted double is started lower, with 2 (handbook 2). */
@@ -19,18 +24,38 @@ export function startingChains(kind: FabricKind, counts: boolean): number {
   return STITCHES[kind].heightChains
 }
 
+/** Whether a round opens with a plain stitch in the place it starts at, which a starting chain can stand for. */
+function opensPlainly(steps: readonly Step[]): boolean {
+  const [first] = steps
+  if (!first) return false
+  if (first.do === 'repeat') return opensPlainly(first.steps)
+  if (first.do === 'group') return (first.aim ?? 'next') === 'next' && first.steps[0]?.do === 'stitch'
+  return first.do === 'stitch' && (first.aim ?? 'next') === 'next' && first.loop !== 'frontPost' && first.loop !== 'backPost'
+}
+
+/** The kind of the first stitch that a round works: its starting chain stands as tall. */
+function firstKind(steps: readonly Step[]): FabricKind | undefined {
+  for (const step of steps) {
+    if ('kind' in step && STITCHES[step.kind].heightInSc > 0) return step.kind as FabricKind
+    const inside = 'steps' in step ? firstKind(step.steps) : undefined
+    if (inside) return inside
+  }
+  return undefined
+}
+
 /**
- * A round of these steps in the maker's style.
+ * A round of these steps in the maker's style. Where a round does not open with a plain stitch, its starting chain cannot
+ * stand for one, and does not count.
  *
  * @param turns how often turned work has been turned by then: it decides which side faces; 0 is the very first round
  */
 export function inStyle(rounds: Rounds, turns: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
   const joined = rounds.style !== 'spiral'
-  const counts = joined && rounds.startingChainCounts
+  const counts = joined && rounds.startingChainCounts && opensPlainly(steps)
   const turned = rounds.style === 'turned'
   return {
     steps,
-    begin: { chains: joined ? startingChains(kind, counts) : 0, counts, turn: turned && turns > 0 },
+    begin: { chains: joined ? startingChains(firstKind(steps) ?? kind, counts) : 0, counts, turn: turned && turns > 0 },
     join: joined ? 'slip' : 'spiral',
     facing: turned && turns % 2 === 1 ? 'wrong' : 'right',
     colour,

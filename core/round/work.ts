@@ -2,7 +2,7 @@ import { STITCH_CODE, STITCH_KINDS, type StitchKind } from '../stitch/dictionary
 import { type Edge, PLACE_CODE } from './edge'
 import type { Round } from './round'
 import type { WorkError } from './workError'
-import { type Aim, type ChainStep, type GroupStep, type Loop, LOOPS, type Step, type StitchStep } from './step'
+import { type Aim, AIMS, type ChainStep, type GroupStep, type Loop, LOOPS, type Step, type StitchStep } from './step'
 
 /*
  * How a round is worked
@@ -49,8 +49,8 @@ export interface Worked {
   readonly stitches: Uint8Array
   /** Index into `LOOPS` of how each was entered. */
   readonly loops: Uint8Array
-  /** 1 where a stitch reaches one round deeper than the edge below. */
-  readonly deep: Uint8Array
+  /** Index into `AIMS` of where the hook went for each. */
+  readonly aims: Uint8Array
 }
 
 export type WorkResult = { readonly ok: true, readonly worked: Worked } | { readonly ok: false, readonly error: WorkError }
@@ -59,16 +59,19 @@ const SPACE = PLACE_CODE.space
 const STITCH = PLACE_CODE.stitch
 const RING = PLACE_CODE.ring
 const CHAIN_STITCH = STITCH_CODE.ch
+const AIM_CODE = Object.fromEntries(AIMS.map((aim, code) => [aim, code])) as Record<Aim, number>
 const LOOP_CODE = Object.fromEntries(LOOPS.map((loop, code) => [loop, code])) as Record<Loop, number>
 
 let capacity = 1024
 let stitches = new Uint8Array(capacity)
 let loops = new Uint8Array(capacity)
-let deep = new Uint8Array(capacity)
+let aims = new Uint8Array(capacity)
 let kinds = new Uint8Array(capacity)
 let chains = new Uint16Array(capacity)
 let from = new Int32Array(capacity)
 let to = new Int32Array(capacity)
+/** Where the finger was when each was made: grows along the round, whatever the stitches stand on. */
+let met = new Int32Array(capacity)
 
 function grown<A extends Uint8Array | Uint16Array | Int32Array>(old: A, bigger: A): A {
   bigger.set(old)
@@ -79,11 +82,12 @@ function grow(): void {
   capacity *= 2
   stitches = grown(stitches, new Uint8Array(capacity))
   loops = grown(loops, new Uint8Array(capacity))
-  deep = grown(deep, new Uint8Array(capacity))
+  aims = grown(aims, new Uint8Array(capacity))
   kinds = grown(kinds, new Uint8Array(capacity))
   chains = grown(chains, new Uint16Array(capacity))
   from = grown(from, new Int32Array(capacity))
   to = grown(to, new Int32Array(capacity))
+  met = grown(met, new Int32Array(capacity))
 }
 
 /** The hook on its way round: the finger on the edge below, and how much is made. */
@@ -95,6 +99,8 @@ class Hook {
   /** The place used last, -1 before the first. */
   private used = -1
   private passesTops = false
+  /** The reading that the step in hand began at. */
+  private begun = 0
   made = 0
   error: WorkError | undefined
 
@@ -123,12 +129,13 @@ class Hook {
     return false
   }
 
-  private make(stitch: number, loop: number, first: number, last: number): void {
+  private make(stitch: number, loop: number, aim: number, first: number, last: number): void {
     if (this.made === capacity) grow()
     const at = this.made++
     stitches[at] = stitch
     loops[at] = loop
-    deep[at] = 0
+    aims[at] = aim
+    met[at] = this.begun
     kinds[at] = STITCH
     chains[at] = 0
     from[at] = first
@@ -137,7 +144,8 @@ class Hook {
 
   private makeChains(run: number): true {
     const before = Math.max(this.used, 0)
-    this.make(CHAIN_STITCH, 0, before, Math.max(this.placeAt(Math.min(this.reading, this.on.count - 1)), 0))
+    this.begun = this.reading
+    this.make(CHAIN_STITCH, 0, 0, before, Math.max(this.placeAt(Math.min(this.reading, this.on.count - 1)), 0))
     kinds[this.made - 1] = SPACE
     chains[this.made - 1] = run
     return true
@@ -158,6 +166,7 @@ class Hook {
     }
     const place = this.placeAt(this.reading)
     this.used = place
+    this.begun = this.reading
     if (aim === 'chains') this.useChain(place)
     else if (!this.isRing(place)) this.reading++
     return place
@@ -186,51 +195,47 @@ class Hook {
     if (aim === 'gap' || aim === 'gapBelow') return this.intoGap(code, loop, aim)
     const place = this.take(aim)
     if (place < 0) return false
-    this.make(code, loop, place, place)
-    if (aim === 'below') return this.reachDown(place)
-    return true
+    this.make(code, loop, AIM_CODE[aim], place, place)
+    return aim !== 'below' || this.on.from[place]! >= 0 || this.fail({ code: 'nothing-skipped', made: this.made - 1 })
   }
 
   private intoGap(code: number, loop: number, aim: Aim): boolean {
     const before = this.neighbourAt(this.reading - 1)
     const after = this.neighbourAt(this.reading)
-    this.make(code, loop, before < 0 ? after : before, after < 0 ? before : after)
-    if (aim === 'gap') return true
-    deep[this.made - 1] = 1
-    return skippedBetween(this.on, before, after) >= 0 || this.fail({ code: 'nothing-skipped', made: this.made - 1 })
-  }
-
-  private reachDown(place: number): boolean {
-    deep[this.made - 1] = 1
-    return this.on.from[place]! >= 0 || this.fail({ code: 'nothing-skipped', made: this.made - 1 })
+    this.begun = this.reading
+    this.make(code, loop, AIM_CODE[aim], before < 0 ? after : before, after < 0 ? before : after)
+    return aim === 'gap' || skippedBetween(this.on, before, after) >= 0 || this.fail({ code: 'nothing-skipped', made: this.made - 1 })
   }
 
   private group(step: GroupStep): boolean {
-    const place = step.aim === 'gap' ? this.neighbourAt(this.reading - 1) : this.take(step.aim ?? 'next')
+    const aim = step.aim ?? 'next'
+    if (aim === 'gap') this.begun = this.reading
+    const place = aim === 'gap' ? this.neighbourAt(this.reading - 1) : this.take(aim)
     if (place < 0) return this.fail({ code: 'ran-out', made: this.made, places: this.on.count })
-    const last = step.aim === 'gap' ? this.neighbourAt(this.reading) : place
+    const last = aim === 'gap' ? this.neighbourAt(this.reading) : place
     const loop = step.loop ? LOOP_CODE[step.loop] : 0
-    for (const part of step.steps) this.groupPart(part, loop, place, last)
-    if (step.aim === 'below') for (let i = 1; i <= groupSize(step); i++) deep[this.made - i] = 1
+    for (const part of step.steps) this.groupPart(part, loop, AIM_CODE[aim], place, last)
     return true
   }
 
-  private groupPart(part: StitchStep | ChainStep, loop: number, place: number, last: number): void {
+  private groupPart(part: StitchStep | ChainStep, loop: number, aim: number, place: number, last: number): void {
     if (part.do === 'chain') {
-      this.make(CHAIN_STITCH, 0, place, last)
+      this.make(CHAIN_STITCH, 0, aim, place, last)
       kinds[this.made - 1] = SPACE
       chains[this.made - 1] = part.chains
       return
     }
-    for (let i = 0; i < part.times; i++) this.make(STITCH_CODE[part.kind], loop, place, last)
+    for (let i = 0; i < part.times; i++) this.make(STITCH_CODE[part.kind], loop, aim, place, last)
   }
 
   private drawTogether(kind: StitchKind, over: number, loop: Loop | undefined): boolean {
     const first = this.take('next')
+    const { begun } = this
     let last = first
     for (let i = 1; i < over && last >= 0; i++) last = this.take('next')
     if (last < 0) return false
-    this.make(STITCH_CODE[kind], loop ? LOOP_CODE[loop] : 0, first, last)
+    this.begun = begun
+    this.make(STITCH_CODE[kind], loop ? LOOP_CODE[loop] : 0, 0, first, last)
     return true
   }
 
@@ -276,39 +281,28 @@ class Hook {
     let high = this.made
     while (low < high) {
       const middle = (low + high) >> 1
-      if (this.readingOf(from[middle]!) < wanted) low = middle + 1
+      if (met[middle]! < wanted) low = middle + 1
       else high = middle
     }
     return low === this.made && closed ? 0 : low
   }
-
-  private readingOf(place: number): number {
-    const { count, closed } = this.on
-    if (!this.turn) return place
-    if (closed) return place === 0 ? 0 : count - place
-    return count - 1 - place
-  }
 }
 
-function groupSize(step: GroupStep): number {
-  return step.steps.reduce((sum, part) => sum + (part.do === 'chain' ? 1 : part.times), 0)
-}
-
-/** The middle of the places of the edge below that were skipped between two neighbours; -1 if there were none. */
-function skippedBetween(on: Edge, before: number, after: number): number {
-  if (before < 0 || after < 0) return -1
-  const low = Math.min(on.to[before]!, on.from[after]!)
-  const high = Math.max(on.to[before]!, on.from[after]!)
-  if (low < 0 || high - low < 2) return -1
-  return (low + high) >> 1
+/** The middle of the places of the edge below that were skipped between two neighbours, the short way round; -1 if there were none. */
+function skippedBetween({ from, to, over, closed }: Edge, before: number, after: number): number {
+  if (before < 0 || after < 0 || over === 0) return -1
+  const onwards = (a: number, b: number) => closed ? (b - a + over) % over : Math.abs(b - a)
+  const ahead = onwards(to[before]!, from[after]!)
+  const back = onwards(to[after]!, from[before]!)
+  const [start, wide] = ahead <= back ? [to[before]!, ahead] : [to[after]!, back]
+  return wide < 2 ? -1 : (start + (wide >> 1)) % over
 }
 
 /** The place two rounds below that a deep stitch is anchored in; -1 for a stitch that is not deep. */
 export function anchorBelow(worked: Worked, made: number): number {
-  if (!worked.deep[made]) return -1
-  const first = worked.edge.from[made]!
-  const last = worked.edge.to[made]!
-  return first === last ? worked.on.from[first]! : skippedBetween(worked.on, first, last)
+  const aim = AIMS[worked.aims[made]!]
+  if (aim === 'below') return worked.on.from[worked.edge.from[made]!]!
+  return aim === 'gapBelow' ? skippedBetween(worked.on, worked.edge.from[made]!, worked.edge.to[made]!) : -1
 }
 
 /** Executes a round on an edge: what it makes and the edge it leaves, or why it does not come out. */
@@ -324,16 +318,22 @@ export function work(round: Round, on: Edge): WorkResult {
     to: to.slice(0, count),
     sides: [hook.carry(on.sides[0]), hook.carry(on.sides[1])],
     closed: round.join !== 'open',
+    over: on.count,
   }
   return {
     ok: true,
-    worked: { round, on, edge, stitches: stitches.slice(0, count), loops: loops.slice(0, count), deep: deep.slice(0, count) },
+    worked: { round, on, edge, stitches: stitches.slice(0, count), loops: loops.slice(0, count), aims: aims.slice(0, count) },
   }
 }
 
 /** The kind of a thing made. */
 export function kindAt(worked: Worked, made: number): StitchKind {
   return STITCH_KINDS[worked.stitches[made]!]!
+}
+
+/** Whether a thing made is drawn together over several places: a decrease. */
+export function isDrawnTogether({ edge, aims: how }: Worked, made: number): boolean {
+  return how[made] === 0 && edge.from[made] !== edge.to[made] && edge.kinds[made] === STITCH
 }
 
 /** Whether a thing made shares its place with the one before it: the second half of an increase. */

@@ -1,17 +1,59 @@
-import type { PartResult, Setting } from '../part/part'
-import type { Edge } from '../round/edge'
-import { solid, type SolidSpec } from './solid'
+import type { Size } from '../part/part'
+import type { Repeat } from '../repeat/repeat'
+import { ownTexture } from './own'
+import type { Texture } from './texture'
+import { boxes, groups, moss, pairs, rib, ridges, solid, sprigs, vees, waves } from './textures'
 
-/** The kinds of band a wall is stacked from. */
-export const BAND_KINDS = ['solid'] as const
+/** Stitches that a plain band can be worked in. */
+export const SOLID_STITCHES = ['sc', 'hdc', 'dc'] as const
+/** Stitches with a post tall enough to go around. */
+export const RIB_STITCHES = ['hdc', 'dc'] as const
 
-export type BandSpec = SolidSpec
+/** A stripe: so many rounds of a yarn. */
+export interface Stripe {
+  readonly colour: string
+  readonly rounds: number
+}
 
-type Bands = { [B in BandSpec['band']]: (spec: Extract<BandSpec, { band: B }>, edge: Edge, setting: Setting) => PartResult }
+/** What every band says: how tall it is, and in which yarn; or in which stripes, from its first round up, over and over. */
+export interface Bandlike {
+  readonly size: Size<{ readonly heightCm: number }, { readonly rounds: number }>
+  readonly colour: string
+  readonly stripes?: readonly Stripe[]
+}
 
-const BANDS: Bands = { solid }
+export type SolidSpec = Bandlike & { readonly band: 'solid' | 'ridges', readonly stitch: (typeof SOLID_STITCHES)[number] }
+export type RibSpec = Bandlike & { readonly band: 'rib', readonly stitch: (typeof RIB_STITCHES)[number], readonly front: number, readonly back: number }
+export type PatternSpec = Bandlike & { readonly band: 'pairs' | 'groups' | 'vees' | 'waves' | 'boxes' | 'moss' }
+export type SprigsSpec = Bandlike & { readonly band: 'sprigs', readonly seamStitch: boolean }
+/** A band in a repeat of the maker's own, by its id in the design. */
+export type OwnSpec = Bandlike & { readonly band: 'own', readonly repeat: string }
 
-/** Works a band of any kind onto an edge. */
-export function workBand(spec: BandSpec, edge: Edge, setting: Setting): PartResult {
-  return BANDS[spec.band](spec, edge, setting)
+/** A band of a wall: a texture, a height and a yarn. */
+export type BandSpec = SolidSpec | RibSpec | PatternSpec | SprigsSpec | OwnSpec
+export type BandKind = BandSpec['band']
+export const BAND_KINDS = ['solid', 'ridges', 'rib', 'pairs', 'groups', 'vees', 'sprigs', 'waves', 'boxes', 'moss', 'own'] as const satisfies readonly BandKind[]
+
+type Textures = { [B in BandKind]: (spec: Extract<BandSpec, { band: B }>, repeats: readonly Repeat[]) => Texture | undefined }
+
+const TEXTURES: Textures = {
+  solid: ({ stitch }) => solid(stitch),
+  ridges: ({ stitch }) => ridges(stitch),
+  rib: ({ stitch, front, back }) => rib(stitch, front, back),
+  pairs: () => pairs,
+  groups: () => groups,
+  vees: () => vees,
+  sprigs: ({ seamStitch }) => sprigs(seamStitch),
+  waves: () => waves,
+  boxes: () => boxes,
+  moss: () => moss,
+  own: ({ repeat }, repeats) => {
+    const own = repeats.find(({ id }) => id === repeat)
+    return own && ownTexture(own)
+  },
+}
+
+/** The texture of a band; none if it is in a repeat of the maker's that cannot be worked. */
+export function textureOf<B extends BandKind>(spec: Extract<BandSpec, { band: B }>, repeats: readonly Repeat[]): Texture | undefined {
+  return TEXTURES[spec.band as B](spec, repeats)
 }

@@ -1,5 +1,7 @@
 import type { Draft, DraftPart, DraftRound } from '../draft/draft'
+import { draftYarnChanges } from '../draft/wallFindings'
 import { formatLength } from '../measure/format'
+import type { YarnChange } from '../round/yarnChanges'
 import { type FabricKind, STITCH_KINDS, stitchName, STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
 import { hookLabel } from '../stitch/hooks'
 import { yarnNeeds } from '../yarn/yarn'
@@ -78,6 +80,26 @@ function kindsSpoken(draft: Draft): StitchKind[] {
   return STITCH_KINDS.filter(kind => found.has(kind))
 }
 
+/** Other abbreviations that a pattern may use: how each looks in its words, and what it stands for. */
+const FURTHER: readonly { readonly looks: RegExp, readonly short: (found: string) => string, readonly long: (found: string, terms: Terms) => string }[] = [
+  { looks: /\b(?:FP|BP)(?=[a-z])[a-z]+\b/g, short: found => found, long: (found, terms) => `${nameOf(found.slice(2), terms)} around the post, from the ${found.startsWith('FP') ? 'front' : 'back'}` },
+  { looks: /\b[a-z]+\d+tog\b/g, short: found => found, long: (found, terms) => `${Number(/\d+/.exec(found)![0]) === 2 ? 'two' : /\d+/.exec(found)![0]} ${nameOf(/^[a-z]+/.exec(found)![0], terms)} worked together, a decrease` },
+  { looks: /\bch-sps?\b/g, short: () => 'ch-sp', long: () => 'chain space' },
+  { looks: /\bsk\b/g, short: () => 'sk', long: () => 'skip (UK: miss)' },
+]
+
+function nameOf(abbreviation: string, terms: Terms): string {
+  return Object.values(STITCHES).find(stitch => stitch[terms].abbreviation === abbreviation)?.[terms].name ?? abbreviation
+}
+
+/** The further abbreviations in a pattern's words, each once. */
+function furtherSpoken(draft: Draft, terms: Terms): Pattern['abbreviations'] {
+  const words = roundLines(draft, terms).map(line => line.words).join(' ').replace(/\bSk\b/g, 'sk')
+  const found = new Map<string, string>()
+  for (const { looks, short, long } of FURTHER) for (const [one] of words.matchAll(looks)) found.set(short(one), long(one, terms))
+  return [...found].map(([short, long]) => ({ short, long }))
+}
+
 function abbreviations(draft: Draft, terms: Terms): Pattern['abbreviations'] {
   const other: Terms = terms === 'us' ? 'uk' : 'us'
   const stitches = kindsSpoken(draft).map((kind) => {
@@ -86,15 +108,25 @@ function abbreviations(draft: Draft, terms: Terms): Pattern['abbreviations'] {
     const differs = here.name !== there.name ? ` (${other.toUpperCase()}: ${there.name})` : ''
     return { short: here.abbreviation, long: `${here.name}${differs}` }
   })
-  return [...stitches, { short: 'st, sts', long: 'stitch, stitches' }]
+  return [...stitches, ...furtherSpoken(draft, terms), { short: 'st, sts', long: 'stitch, stitches' }]
 }
 
+/** Said after the last round in a yarn: what to change to, and what becomes of the old one. */
 function colourNote(draft: Draft, index: number): string | undefined {
-  const here = draft.rounds[index]!.worked.round.colour
-  const next = draft.rounds[index + 1]?.worked.round.colour
-  if (next === undefined || next === here) return undefined
-  const yarn = draft.design.yarns.find(({ id }) => id === next)
-  return `Change to ${yarn?.name ?? next} on the last pull-through.`
+  const change = changesOf(draft).get(index + 1)
+  if (!change) return undefined
+  const name = (id: string) => draft.design.yarns.find(yarn => yarn.id === id)?.name ?? id
+  const old = change.carried ? `Carry ${name(change.from)} up inside, slack.` : `Cut ${name(change.from)}.`
+  return `Change to ${name(change.to)} on the last pull-through. ${old}`
+}
+
+const known = new WeakMap<Draft, ReadonlyMap<number, YarnChange>>()
+
+/** A draft's changes of yarn by the index of the first round in the new one; worked out once a draft. */
+function changesOf(draft: Draft): ReadonlyMap<number, YarnChange> {
+  let found = known.get(draft)
+  if (!found) known.set(draft, found = new Map(draftYarnChanges(draft.parts).changes.map(change => [change.at, change])))
+  return found
 }
 
 /** Where a round carries more markers than the one at its start; they are counted from its first stitch. */
@@ -109,7 +141,7 @@ function lineFor(draft: Draft, round: DraftRound, terms: Terms): PatternLine {
   const { worked, number } = round
   return {
     from: number, to: number, label: `${worked.round.join === 'open' ? 'Row' : 'Round'} ${number}`, stitches: worked.edge.count,
-    words: capitalised(roundWords(worked, terms, draft.start)), count: countWords(worked), ...(note ? { note } : {}),
+    words: capitalised(roundWords(worked, terms, draft.start, draft.design.rounds.startingChainCounts && worked.round.join === 'slip')), count: countWords(worked), ...(note ? { note } : {}),
   }
 }
 

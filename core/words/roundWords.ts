@@ -9,11 +9,11 @@ import { stepsWords } from './stepWords'
 
 /**
  * How a round gets up to its height, in words; empty for a spiral. A chain that counts says so in every round, since it
- * takes a stitch's place; one that does not says so once, in the bag's first round.
+ * takes a stitch's place; one that does not says so in the bag's first round, and wherever others of the bag do count.
  */
-function beginWords(begin: Begin, kind: StitchKind, terms: Terms, first: boolean): string {
+function beginWords(begin: Begin, kind: StitchKind, terms: Terms, say: boolean): string {
   if (begin.chains === 0) return ''
-  const uncounted = first ? ' (does not count)' : ''
+  const uncounted = say ? ' (does not count)' : ''
   const counts = begin.counts ? ` (counts as first ${stitchName(kind, terms).abbreviation})` : uncounted
   return `ch ${begin.chains}${counts}${begin.turn ? ', turn' : ''}; `
 }
@@ -23,6 +23,13 @@ function skippedWords(worked: Worked, kind: StitchKind, terms: Terms, start: Sta
   if (!worked.round.begin.counts) return ''
   const first = stitchName(kind, terms).abbreviation
   return worked.on.count === 1 ? `skipped chs count as first ${first}; ` : `${terms === 'us' ? 'sk' : 'miss'} ${start.firstInto} chs (they count as first ${first}); `
+}
+
+/** The kind of the first thing made that is a stitch: what a starting chain stands for. */
+function firstStitch(worked: Worked): StitchKind {
+  let made = 0
+  while (kindAt(worked, made) === 'ch' && made + 1 < worked.edge.count) made++
+  return kindAt(worked, made)
 }
 
 function joinWords(worked: Worked, terms: Terms): string {
@@ -46,15 +53,15 @@ export function countWords(worked: Worked): string {
  * A round in words, by the published abbreviations of the vocabulary, without its number and count:
  * `ch 1; sc in next 3, 2 sc in next, eight times; join with sl st to first sc`.
  */
-export function roundWords(worked: Worked, terms: Terms, start: Start): string {
+export function roundWords(worked: Worked, terms: Terms, start: Start, othersCount = false): string {
   const { begin, steps } = worked.round
-  const kind = kindAt(worked, 0)
+  const kind = firstStitch(worked)
   const onFoundation = worked.on.from[0] === -1
   const inOnePlace = worked.on.count === 1
   const fromChain = start.kind === 'chain' || start.kind === 'foundation-chain'
   const intoChain = onFoundation && fromChain && worked.on.kinds[0] === PLACE_CODE.chain
   const speech = { terms, on: worked.on, start, across: worked.round.join === 'open' }
   const said = begin.counts ? withoutFirstStitch(steps, inOnePlace) : steps
-  const opening = intoChain ? skippedWords(worked, kind, terms, start) : beginWords(begin, kind, terms, onFoundation)
+  const opening = intoChain ? skippedWords(worked, kind, terms, start) : beginWords(begin, kind, terms, onFoundation || othersCount)
   return `${opening}${stepsWords(said, speech)}${joinWords(worked, terms)}`
 }

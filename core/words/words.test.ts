@@ -10,6 +10,7 @@ import { asRecord } from './asJson'
 import { asMarkdown, asText } from './asText'
 import { ordinal, timesInWords } from './numbers'
 import { patternOf, roundLines } from './pattern'
+import { PLACE_CODE } from '../round/edge'
 import { chain, each, inOne, repeat, skip, together } from '../round/step'
 import { stepsWords } from './stepWords'
 
@@ -74,8 +75,11 @@ describe('law 1: what the words say is what the edge holds', () => {
       const drafted = draft(design)
       roundLines(drafted, terms).forEach((line, i) => {
         const { edge, on } = drafted.rounds[i]!.worked
-        expect(said(line.words, on.count), line.words).toEqual({ made: edge.count, used: on.count })
-        expect(line.count).toBe(`(${edge.count} sts)`)
+        const { made, used } = said(line.words, on.count)
+        expect(made, line.words).toBe(edge.count)
+        if (!Number.isNaN(used)) expect(used, line.words).toBe(on.count)
+        const spaces = edge.kinds.filter(kind => kind === PLACE_CODE.space).length
+        expect(line.count).toBe(spaces > 0 ? `(${edge.count - spaces} sts, ${spaces} ch-sps)` : `(${edge.count} sts)`)
       })
     }), { ...SEED, numRuns: 60 })
   })
@@ -104,7 +108,7 @@ describe('the pattern', () => {
 
   it('says where the yarn changes', () => {
     const noted = patternOf(draft(striped), 'us').sections.flatMap(({ lines }) => lines).filter(({ note }) => note)
-    expect(noted.map(({ note }) => note)).toEqual(['Change to moss green cotton on the last pull-through.'])
+    expect(noted.map(({ note }) => note)).toEqual(['Change to moss green cotton on the last pull-through. Cut undyed cotton, DK.'])
   })
 
   it('lists the stitches it uses, and no others', () => {
@@ -136,5 +140,26 @@ describe('the pattern', () => {
     const rows = asCsv(draft({ ...striped, yarns: [{ ...striped.yarns[0]! }, { id: 'moss', name: '=cmd()', colour: '#71834f' }] }), 'us')
     expect(rows).toContain('Change to =cmd()')
     expect(rows).not.toMatch(/(^|,)"?=/m)
+  })
+})
+
+describe('the abbreviations of textures', () => {
+  const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } } as const
+  const size = { pin: { rounds: 2 } } as const
+  const bag: Design = {
+    ...newDesign('Bag'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }, turnUp: 'plain',
+    wall: [{ band: 'rib', stitch: 'dc', front: 1, back: 1, size, colour: 'main' }, { band: 'vees', size, colour: 'main' }, { band: 'adjust', stitch: 'sc', to: { pin: { change: -4 } }, mirrored: false, colour: 'main' }],
+  }
+  const shorts = (terms: 'us' | 'uk') => patternOf(draft(bag), terms).abbreviations.map(({ short }) => short)
+
+  it('are listed where the words use them, and only there', () => {
+    expect(shorts('us')).toEqual(expect.arrayContaining(['FPdc', 'BPdc', 'sc2tog', 'ch-sp', 'sk']))
+    expect(shorts('uk')).toEqual(expect.arrayContaining(['FPtr', 'BPtr', 'dc2tog', 'ch-sp']))
+    expect(patternOf(draft(pouch), 'us').abbreviations.map(({ short }) => short)).not.toContain('sk')
+    expect(patternOf(draft(bag), 'uk').abbreviations.find(({ short }) => short === 'FPtr')!.long).toBe('treble around the post, from the front')
+  })
+
+  it('are written by makers\' words for an adjusting round', () => {
+    expect(roundLines(draft(bag), 'us').at(-1)!.words).toBe('Ch 1; sc in next 10, sc2tog, four times; join with sl st to first sc')
   })
 })

@@ -1,11 +1,14 @@
 import type { Design } from '../design/design'
 import type { Draft } from '../draft/draft'
+import { draftYarnChanges } from '../draft/wallFindings'
 import { STITCH_CODE, STITCH_KINDS, STITCHES } from '../stitch/dictionary'
 
 /** What a bag takes of one yarn. */
 export interface YarnNeed {
   readonly yarn: Design['yarns'][number]
   readonly stitches: number
+  /** Ends to weave in. */
+  readonly ends: number
   /** An estimate from memory until the maker unravels a few stitches of their own; no margin added. */
   readonly metres: number
 }
@@ -15,7 +18,8 @@ const END_CM = 15
 
 /**
  * Metres of each yarn: every stitch eats its kind's multiple of its width (handbook 12; from memory), starting chains
- * and joins included, and each yarn has two ends.
+ * and joins included, and each yarn has two ends wherever it is joined
+ * anew.
  */
 export function yarnNeeds(draft: Draft): YarnNeed[] {
   const cmOf = STITCH_KINDS.map(kind => STITCHES[kind].yarnPerWidth * draft.gauge[kind].width.cm)
@@ -29,6 +33,7 @@ export function yarnNeeds(draft: Draft): YarnNeed[] {
     tally.stitches += worked.edge.count
     for (let i = 0; i < worked.stitches.length; i++) tally.cm += cmOf[worked.stitches[i]!]! * Math.max(1, worked.edge.chains[i]!)
   }
+  const { ends } = draftYarnChanges(draft.parts)
   return draft.design.yarns.map(yarn => ({ yarn, ...used.get(yarn.id)! })).filter(({ stitches }) => stitches > 0)
-    .map(({ yarn, stitches, cm }) => ({ yarn, stitches, metres: (cm + 2 * END_CM) / 100 }))
+    .map(({ yarn, stitches, cm }) => ({ yarn, stitches, ends: ends[yarn.id] ?? 2, metres: (cm + (ends[yarn.id] ?? 2) * END_CM) / 100 }))
 }

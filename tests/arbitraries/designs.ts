@@ -12,16 +12,6 @@ const kinds = fc.record({ sc: measured, hdc: measured, dc: measured, tr: measure
 
 const stitch = fc.constantFrom('sc', 'hdc', 'dc')
 
-const band = fc.record({
-  band: fc.constant('solid'),
-  stitch,
-  size: fc.oneof(
-    fc.record({ want: fc.record({ heightCm: fc.double({ min: 0.2, max: 40, noNaN: true }) }) }),
-    fc.record({ pin: fc.record({ rounds: fc.integer({ min: 1, max: 30 }) }) }),
-  ),
-  colour: fc.constantFrom('main', 'moss'),
-})
-
 const cm = (min: number, max: number) => fc.double({ min, max, noNaN: true })
 const wantOrPin = (want: Record<string, fc.Arbitrary<number>>, pin: Record<string, fc.Arbitrary<number>>) =>
   fc.oneof(fc.record({ want: fc.record(want) }), fc.record({ pin: fc.record(pin) }))
@@ -59,6 +49,36 @@ export const anyBase = fc.oneof(
   }),
 )
 
+const yarnId = fc.constantFrom('main', 'moss')
+const tall = wantOrPin({ heightCm: cm(0.2, 30) }, { rounds: fc.integer({ min: 1, max: 20 }) })
+const stripes = fc.array(fc.record({ colour: yarnId, rounds: fc.integer({ min: 1, max: 4 }) }), { minLength: 1, maxLength: 3 })
+const banded = { size: tall, colour: yarnId, stripes }
+const bandKeys = { requiredKeys: ['band', 'size', 'colour'] as never[] }
+
+/** A part of a wall of any kind. */
+export const anyWallPart = fc.oneof(
+  { weight: 4, arbitrary: fc.record({ band: fc.constantFrom('solid', 'ridges'), stitch, ...banded }, { requiredKeys: ['band', 'stitch', 'size', 'colour'] }) },
+  { weight: 3, arbitrary: fc.record({ band: fc.constantFrom('pairs', 'groups', 'vees', 'waves', 'boxes', 'moss'), ...banded }, bandKeys) },
+  fc.record({ band: fc.constant('rib'), stitch: fc.constantFrom('hdc', 'dc'), front: fc.integer({ min: 1, max: 3 }), back: fc.integer({ min: 1, max: 3 }), size: tall, colour: yarnId }),
+  fc.record({ band: fc.constant('sprigs'), seamStitch: fc.boolean(), size: tall, colour: yarnId }),
+  fc.record({ band: fc.constant('own'), repeat: fc.constantFrom('nubs', 'slants'), size: tall, colour: yarnId }),
+  fc.record({ band: fc.constant('adjust'), stitch, mirrored: fc.boolean(), colour: yarnId, to: fc.oneof(
+    { weight: 3, arbitrary: fc.constant({ want: { divides: true } }) },
+    { weight: 1, arbitrary: fc.record({ pin: fc.record({ stitches: fc.integer({ min: 3, max: 200 }) }) }) },
+    { weight: 1, arbitrary: fc.record({ pin: fc.record({ change: fc.integer({ min: -12, max: 12 }) }) }) },
+  ) }),
+  fc.record({ band: fc.constant('taper'), stitch, mirrored: fc.boolean(), colour: yarnId, stripes, size: fc.oneof(
+    fc.record({ want: fc.record({ heightCm: cm(0.5, 25), aroundCm: cm(5, 120) }) }),
+    fc.record({ pin: fc.record({ rounds: fc.integer({ min: 1, max: 20 }), stitches: fc.integer({ min: 3, max: 150 }) }) }),
+  ) }, { requiredKeys: ['band', 'stitch', 'mirrored', 'colour', 'size'] }),
+)
+
+/** Repeats of a maker's own. */
+export const REPEATS = [
+  { id: 'nubs', name: 'nubs', lines: ['sc in next, (sc, ch 1, sc) in next, sk next 2 sts', 'sc in next 2, sk next ch-sp, 2 sc in next'] },
+  { id: 'slants', name: 'slants', lines: ['once: sc in next 2', 'sk next st, dc in next, dc in same st'] },
+] as const
+
 /** Things to carry. */
 export const anyContents = fc.oneof(
   fc.record({ kind: fc.constantFrom('box', 'cloth'), lengthCm: cm(1, 60), widthCm: cm(1, 60), heightCm: cm(1, 60) }),
@@ -79,13 +99,15 @@ export const anyDesign: fc.Arbitrary<Design> = fc.record({
     worked: fc.constantFrom('turned', 'unturned'), assumed: fc.boolean(),
   }, { requiredKeys: ['hookMm', 'strands', 'measured'] }),
   yarns: fc.tuple(colour, colour).map(([a, b]) => [{ id: 'main', name: 'undyed cotton', colour: a }, { id: 'moss', name: 'moss green cotton', colour: b }]),
-  rounds: fc.record({ style: fc.constantFrom('spiral', 'joined', 'turned'), startingChainCounts: fc.boolean() }),
+  rounds: fc.record({ style: fc.constantFrom('spiral', 'joined', 'turned'), startingChainCounts: fc.boolean(), leanPerTen: cm(-6, 6) }, { requiredKeys: ['style', 'startingChainCounts'] }),
   contents: anyContents,
   base: anyBase,
   measuredBase: fc.record({ lengthCm: cm(5, 60), widthCm: cm(1, 30), rounds: fc.integer({ min: 1, max: 20 }), stitches: fc.integer({ min: 1, max: 120 }) }, { requiredKeys: ['lengthCm', 'rounds', 'stitches'] }),
   turnUp: fc.constantFrom('plain', 'back-loop', 'back-and-third-loop', 'post'),
-  wall: fc.array(band, { maxLength: 4 }),
-}, { noNullPrototype: true, requiredKeys: ['fairHollow', 'version', 'name', 'note', 'hands', 'units', 'gauge', 'yarns', 'rounds', 'base', 'turnUp', 'wall'] }) as fc.Arbitrary<Design>
+  wall: fc.array(anyWallPart, { maxLength: 4 }),
+  repeats: fc.constant(REPEATS),
+  mouth: fc.record({ divides: fc.integer({ min: 1, max: 12 }) }),
+}, { noNullPrototype: true, requiredKeys: ['fairHollow', 'version', 'name', 'note', 'hands', 'units', 'gauge', 'yarns', 'rounds', 'base', 'turnUp', 'wall', 'repeats'] }) as fc.Arbitrary<Design>
 
 /** Fixed, so that a failure can be run again. */
 export const SEED = { seed: 20261124 }

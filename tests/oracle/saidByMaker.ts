@@ -18,23 +18,40 @@ function timesOf(word: string): number {
   return n > 0 ? n : Number(word.replace(' times', ''))
 }
 
-/** One instruction as a maker takes it: how many stitches it makes and how many of the round below it uses. */
+/** What is in one place: `dc, ch 2, dc` is three things, a run of chains being one space. */
+function inOnePlace(text: string): number {
+  return text.split(', ').reduce((sum, part) => sum + (/^ch \d+$/.test(part) ? 1 : Number(/^(\d+) /.exec(part)?.[1] ?? 1)), 0)
+}
+
+/** Places that use nothing up. */
+const NOTHING = /^(same st|gap between sts|skipped st of the round below)$/
+
+/** One instruction as a maker takes it: how many stitches it makes and how many of the round below it uses; no number if it goes into chain spaces. */
 function one(text: string, below: number): Said {
+  if (/^ch \d+$/i.test(text)) return { made: 1, used: 0 }
+  const skipped = /^(?:sk|miss) next(?: (\d+))? sts?$/i.exec(text)
+  if (skipped) return { made: 0, used: Number(skipped[1] ?? 1) }
+  if (/^(?:sk|miss) next ch-sp$/i.test(text)) return { made: 0, used: 1 }
   const drawn = /^(?:sc|hdc|dc|tr|htr|dtr)(\d+)tog$/i.exec(text)
   if (drawn) return { made: 1, used: Number(drawn[1]) }
-  const match = /^(?:(\d+) )?(?:[FB]P)?(?:sc|hdc|dc|tr|htr|dtr) (?:in|around) (?:back and third loops of |back loop of |both layers at )?(.+)$/i.exec(text)
+  const match = /^(?:(\d+) )?(?:\((.*)\)|(?:[FB]P)?(?:sc|hdc|dc|tr|htr|dtr)) (?:in|around) (?:back and third loops of |back loop of |both layers at )?(.+)$/i.exec(text)
   if (!match) throw new Error(`cannot read "${text}"`)
-  const by = Number(match[1] ?? 1)
-  const where = match[2]!
+  const by = match[2] === undefined ? Number(match[1] ?? 1) : inOnePlace(match[2])
+  const where = match[3]!
   if (ONE_PLACE.test(where)) return { made: by, used: 1 }
-  if (where === 'same st') return { made: by, used: 0 }
+  if (NOTHING.test(where)) return { made: by, used: 0 }
   if (ALL.test(where)) return { made: by * below, used: below }
-  const n = Number(/next(?: (\d+))?(?: (?:chs?|sts?|holes?|row ends?|along the underside))?$/.exec(where)![1] ?? 1)
-  return { made: by * n, used: n }
+  const n = Number(/(?:each of )?next(?: (\d+))?(?: (?:chs?|sts?|ch-sps?|holes?|row ends?|along the underside))?$/.exec(where)![1] ?? 1)
+  return { made: by * n, used: where.includes('ch-sp') ? NaN : n }
+}
+
+/** A list cut at its commas, round brackets left whole. */
+function items(text: string): string[] {
+  return text.split(/, (?![^(]*\))/)
 }
 
 function list(text: string, below: number): Said {
-  return text.split(', ').map(item => one(item, below)).reduce((a, b) => ({ made: a.made + b.made, used: a.used + b.used }))
+  return items(text).map(item => one(item, below)).reduce((a, b) => ({ made: a.made + b.made, used: a.used + b.used }))
 }
 
 function body(text: string, below: number): Said {
@@ -63,7 +80,7 @@ function body(text: string, below: number): Said {
 export function said(words: string, below: number): Said {
   const clauses = words.split('; ')
   const counts = clauses.some(clause => /counts? as first/.test(clause))
-  const steps = clauses.filter(clause => !/^(ch \d|skipped chs|(sk|miss) \d+ chs|join with)/i.test(clause))
+  const steps = clauses.filter(clause => !/^(ch \d+( \(.*\))?(, turn)?$|skipped chs|(sk|miss) \d+ chs|join with)/i.test(clause))
   const sum = steps.length > 0 ? body(steps.join('; '), below) : { made: 0, used: 0 }
   const intoFoundation = below === 1
   return { made: sum.made + (counts ? 1 : 0), used: sum.used + (counts && !intoFoundation ? 1 : 0) }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { coursePath, type Course, elevation } from '~~/core/chart/elevation'
+import { type Course, elevation } from '~~/core/chart/elevation'
+import { frontOf } from '~~/core/chart/front'
 import type { Draft } from '~~/core/draft/draft'
 import { insideShade, threadLine } from '~/composables/yarnShade'
 
@@ -16,28 +17,46 @@ const rounded = computed(() => props.draft.sizes.floor.shape === 'disc' || props
 /** Stitches under this many pixels wide are a blur; the band's colour alone is sharper. */
 const LEAST_PX = 2.4
 
+/** The outline of rounds one above the other, as they widen and narrow, with its left and right edges met at the top. */
+function outlineOf(own: readonly Course[], below: Course | undefined): string {
+  const half = (course: Course) => course.outline.lengthCm / 2
+  const first = own[0]!
+  const start = below && Math.abs(half(below) - half(first)) < half(first) * 0.2 ? half(below) : half(first)
+  const right = [`${start} ${-first.bottomCm}`, ...own.map(course => `${half(course)} ${-(course.bottomCm + course.heightCm)}`)]
+  const left = [...own].reverse().map(course => `${-half(course)} ${-(course.bottomCm + course.heightCm)}`)
+  return `M${[...right, ...left, `${-start} ${-first.bottomCm}`].join('L')}Z`
+}
+
+const mirrored = computed(() => props.draft.design.hands === 'left')
+
 const bands = computed(() => {
-  const found: { part: string, colour: string, courses: Course[] }[] = []
-  for (const course of courses.value) {
+  const found: { part: string, colour: string, from: number, courses: Course[] }[] = []
+  courses.value.forEach((course, i) => {
     const last = found.at(-1)
     if (last && last.part === course.part && last.colour === course.colour) last.courses.push(course)
-    else found.push({ part: course.part, colour: course.colour, courses: [course] })
-  }
-  return found.map(({ part, colour, courses: own }) => {
-    const first = own[0]!
-    const end = own.at(-1)!
-    const half = first.outline.lengthCm / 2
-    const stitchPx = (4 * half / first.stitches) * props.scale
+    else found.push({ part: course.part, colour: course.colour, from: i, courses: [course] })
+  })
+  return found.map(({ part, colour, from, courses: own }) => {
+    const stitchPx = (2 * own[0]!.outline.lengthCm / own[0]!.worked.edge.count) * props.scale
+    const fronts = stitchPx >= LEAST_PX ? own.map(course => frontOf(course, mirrored.value)) : []
+    const lines = own.map(course => `M${-course.outline.lengthCm / 2} ${-course.bottomCm}h${course.outline.lengthCm}`).join('')
     return {
       part,
       colour: colours.value[colour] ?? '#cccccc',
-      x: -half,
-      y: -(end.bottomCm + end.heightCm),
-      width: 2 * half,
-      height: end.bottomCm + end.heightCm - first.bottomCm,
-      stitches: stitchPx >= LEAST_PX ? own.map(coursePath).join('') : own.map(course => `M${-half} ${-course.bottomCm}h${2 * half}`).join(''),
+      outline: outlineOf(own, courses.value[from - 1]),
+      threads: fronts.length > 0 ? fronts.map(({ threads }) => threads).join('') : lines,
+      posts: fronts.map(({ posts }) => posts).join(''),
+      ridges: fronts.map(({ ridges }) => ridges).join(''),
+      holes: fronts.map(({ holes }) => holes).join(''),
+      stitchCm: own[0]!.outline.lengthCm * 2 / own[0]!.worked.edge.count,
     }
   })
+})
+
+/** The frame of the part in hand, whatever its yarns. */
+const frame = computed(() => {
+  const own = courses.value.filter(({ part }) => part === props.selected)
+  return own.length > 0 ? outlineOf(own, courses.value[courses.value.indexOf(own[0]!) - 1]) : ''
 })
 </script>
 
@@ -88,39 +107,55 @@ const bands = computed(() => {
       :class="{ chosen: band.part === selected }"
       @click="emit('select', band.part)"
     >
-      <rect
-        :x="band.x"
-        :y="band.y"
-        :width="band.width"
-        :height="band.height"
+      <path
+        :d="band.outline"
         :fill="band.colour"
       />
       <path
-        :d="band.stitches"
+        v-if="band.holes"
+        :d="band.holes"
+        :style="{ fill: insideShade(band.colour) }"
+      />
+      <path
+        v-if="band.ridges"
+        :d="band.ridges"
+        class="ridges"
+        :style="{ stroke: threadLine(band.colour) }"
+      />
+      <path
+        :d="band.threads"
         class="stitches"
         :style="{ stroke: threadLine(band.colour) }"
       />
-      <rect
-        :x="band.x"
-        :y="band.y"
-        :width="band.width"
-        :height="band.height"
+      <template v-if="band.posts">
+        <path
+          :d="band.posts"
+          class="posts"
+          :style="{ stroke: threadLine(band.colour), strokeWidth: band.stitchCm * 0.62 }"
+        />
+        <path
+          :d="band.posts"
+          class="posts"
+          :style="{ stroke: band.colour, strokeWidth: band.stitchCm * 0.42 }"
+        />
+      </template>
+      <path
+        :d="band.outline"
         :fill="rounded ? 'url(#roundness)' : 'none'"
       />
-      <rect
-        v-if="band.part === selected"
-        class="frame"
-        :x="band.x"
-        :y="band.y"
-        :width="band.width"
-        :height="band.height"
-      />
     </g>
+    <path
+      v-if="frame"
+      class="frame"
+      :d="frame"
+    />
   </g>
 </template>
 
 <style scoped>
 .band { cursor: pointer; }
 .stitches { fill: none; stroke-width: 0.085; stroke-linejoin: round; }
-.frame { fill: none; stroke: var(--accent); stroke-width: 2.5px; vector-effect: non-scaling-stroke; }
+.ridges { fill: none; stroke-width: 0.05; }
+.posts { fill: none; }
+.frame { fill: none; pointer-events: none; stroke: var(--accent); stroke-width: 2.5px; vector-effect: non-scaling-stroke; }
 </style>

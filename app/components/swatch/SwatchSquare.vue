@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { frontOfStitch } from '~~/core/chart/elevation'
+import { frontOfStitch } from '~~/core/chart/front'
 import type { DesignGauge } from '~~/core/design/design'
 import { gaugeOf } from '~~/core/gauge/gauge'
 import { FABRIC_KINDS } from '~~/core/stitch/dictionary'

@@ -1,0 +1,149 @@
+import 'reflect-metadata'
+import { Type } from 'class-transformer'
+import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, IsString, MaxLength, ValidateIf, ValidateNested } from 'class-validator'
+import { RIB_STITCHES, SOLID_STITCHES } from '../wall/band'
+import { WALL_KINDS } from '../wall/wall'
+import { AROUND_CM, CHANGE, HEIGHT_CM, MOST_REPEAT_LINES, MOST_STRIPES, MOUTH_DIVIDES, PINNED_ROUNDS, RIB, STRIPE_ROUNDS, WALL_STITCHES } from './bounds'
+import { Between, EitherOr, OneOf, Part, Text, Whole, WantedOrPinned, YarnId, YesNo } from './rules'
+
+/*
+ * The wall of the open design document, one class a kind of part, told apart by its `band`; and the maker's own repeats.
+ */
+
+const nested = { message: 'must be an object' }
+
+class RoundsPin {
+  @Whole(PINNED_ROUNDS) rounds!: number
+}
+
+class HeightWant {
+  @Between(HEIGHT_CM, 'cm') heightCm!: number
+}
+
+class HeightSize {
+  @IsOptional() @Part(() => HeightWant) want?: HeightWant
+  @IsOptional() @Part(() => RoundsPin) pin?: RoundsPin
+}
+
+class TaperWant {
+  @Between(HEIGHT_CM, 'cm') heightCm!: number
+  @Between(AROUND_CM, 'cm') aroundCm!: number
+}
+
+class TaperPin {
+  @Whole(PINNED_ROUNDS) rounds!: number
+  @Whole(WALL_STITCHES) stitches!: number
+}
+
+class TaperSize {
+  @IsOptional() @Part(() => TaperWant) want?: TaperWant
+  @IsOptional() @Part(() => TaperPin) pin?: TaperPin
+}
+
+class DividesWant {
+  @IsIn([true], { message: 'must be true' }) divides!: boolean
+}
+
+class AdjustPin {
+  @ValidateIf((pin: AdjustPin) => pin.change === undefined) @Whole(WALL_STITCHES) stitches?: number
+  @ValidateIf((pin: AdjustPin) => pin.stitches === undefined) @Whole(CHANGE) change?: number
+}
+
+class AdjustTo {
+  @IsOptional() @Part(() => DividesWant) want?: DividesWant
+  @IsOptional() @EitherOr('stitches', 'change') @Part(() => AdjustPin) pin?: AdjustPin
+}
+
+class StripeDocument {
+  @YarnId() colour!: string
+  @Whole(STRIPE_ROUNDS) rounds!: number
+}
+
+/** What every part of a wall says. A kind that no class knows is refused by this one. */
+export class WallDocument {
+  @OneOf(WALL_KINDS) band!: string
+  @YarnId() colour: string = 'main'
+
+  @IsOptional() @IsArray({ message: 'must be a list of stripes' }) @ArrayMinSize(1, { message: 'must hold at least one stripe; leave it out for one yarn' })
+  @ArrayMaxSize(MOST_STRIPES, { message: `must hold at most ${MOST_STRIPES} stripes` }) @ValidateNested({ each: true, ...nested }) @Type(() => StripeDocument)
+  stripes?: StripeDocument[]
+}
+
+class BandDocument extends WallDocument {
+  @WantedOrPinned() @Part(() => HeightSize) size!: HeightSize
+}
+
+class SolidDocument extends BandDocument {
+  @OneOf(SOLID_STITCHES) stitch: string = 'sc'
+}
+
+/* A class of its own for each kind, since the kind is written back by its class. */
+class RidgesDocument extends SolidDocument {}
+class PairsDocument extends BandDocument {}
+class GroupsDocument extends BandDocument {}
+class VeesDocument extends BandDocument {}
+class WavesDocument extends BandDocument {}
+class BoxesDocument extends BandDocument {}
+class MossDocument extends BandDocument {}
+
+class RibDocument extends BandDocument {
+  @OneOf(RIB_STITCHES) stitch: string = 'hdc'
+  @Whole(RIB) front: number = 1
+  @Whole(RIB) back: number = 1
+}
+
+class SprigsDocument extends BandDocument {
+  @YesNo() seamStitch: boolean = false
+}
+
+class OwnDocument extends BandDocument {
+  @YarnId() repeat!: string
+}
+
+class AdjustDocument extends WallDocument {
+  @OneOf(SOLID_STITCHES) stitch: string = 'sc'
+  @WantedOrPinned() @Part(() => AdjustTo) to!: AdjustTo
+  @YesNo() mirrored: boolean = false
+  @IsOptional() @YesNo() counted?: boolean
+}
+
+class TaperDocument extends WallDocument {
+  @OneOf(SOLID_STITCHES) stitch: string = 'sc'
+  @WantedOrPinned() @Part(() => TaperSize) size!: TaperSize
+  @YesNo() mirrored: boolean = false
+}
+
+/** The wall of a design: each part checked by the class of its kind. */
+export function Wall(): PropertyDecorator {
+  const options = {
+    keepDiscriminatorProperty: true,
+    discriminator: {
+      property: 'band',
+      subTypes: [
+        { name: 'solid', value: SolidDocument }, { name: 'ridges', value: RidgesDocument }, { name: 'rib', value: RibDocument }, { name: 'pairs', value: PairsDocument },
+        { name: 'groups', value: GroupsDocument }, { name: 'vees', value: VeesDocument }, { name: 'sprigs', value: SprigsDocument }, { name: 'waves', value: WavesDocument },
+        { name: 'boxes', value: BoxesDocument }, { name: 'moss', value: MossDocument }, { name: 'own', value: OwnDocument }, { name: 'adjust', value: AdjustDocument }, { name: 'taper', value: TaperDocument },
+      ],
+    },
+  }
+  return (target, property) => {
+    ValidateNested({ each: true, ...nested })(target, property as string)
+    Type(() => WallDocument, options)(target, property as string)
+  }
+}
+
+/** A repeat of a maker's own. */
+export class RepeatDocument {
+  @YarnId() id!: string
+  @Text(1, 80) name!: string
+
+  @IsArray({ message: 'must be a list of lines' }) @ArrayMinSize(1, { message: 'must hold at least one line' })
+  @ArrayMaxSize(MOST_REPEAT_LINES, { message: `must hold at most ${MOST_REPEAT_LINES} lines` })
+  @IsString({ each: true, message: 'must be lines of text' }) @MaxLength(300, { each: true, message: 'must be lines of at most 300 characters' })
+  lines!: string[]
+}
+
+/** What the mouth's count must divide by, for what is to be worked on it. */
+export class MouthDocument {
+  @Whole(MOUTH_DIVIDES) divides!: number
+}

@@ -1,0 +1,172 @@
+import { workBase } from '../base/base'
+import type { Design } from '../design/design'
+import type { Gauge } from '../gauge/gauge'
+import type { PartResult, Setting, Start } from '../part/part'
+import { type Edge, withSides } from '../round/edge'
+import { comesOut, mainStitch, type WallSpec, workWall } from '../wall/wall'
+import { turnUp } from '../wall/turnUp'
+import type { DraftPart } from './part'
+
+/** What a part was worked from: two parts from the same things are the same, and need not be worked twice. */
+interface From {
+  readonly spec: unknown
+  readonly edge: Edge | undefined
+  readonly index: number
+  readonly turns: number
+  /** What else it looked at, part by part. */
+  readonly saw: readonly unknown[]
+}
+
+/** A part worked, and what from. */
+interface WorkedPart {
+  readonly part: DraftPart
+  readonly from: From
+}
+
+/** The parts of a bag from the floor up, with what the next fold can take over from them. */
+export interface Fold {
+  readonly parts: readonly DraftPart[]
+  readonly start: Start
+  readonly worked: readonly WorkedPart[]
+  readonly gauge: Gauge
+  readonly rounds: Design['rounds']
+}
+
+const NO_START: Start = { kind: 'ring', chains: 0 }
+
+/** A part waiting to be worked onto the edge below. */
+interface Waiting {
+  readonly id: string
+  readonly name: string
+  readonly path: readonly (string | number)[]
+  readonly spec: unknown
+  readonly saw: readonly unknown[]
+  readonly work: (edge: Edge, setting: Setting) => PartResult
+}
+
+const NAMES: Partial<Record<WallSpec['band'], string>> = {
+  ridges: 'ridges', rib: 'rib', pairs: 'pairs', groups: 'groups of three', vees: 'open V\'s', sprigs: 'sprigs', waves: 'waves', boxes: 'boxes', moss: 'moss', adjust: 'adjusting round', taper: 'taper',
+}
+
+/** What a part of a wall is called: by its place, and by its texture if it has one. */
+function nameOf(design: Design, i: number): string {
+  const spec = design.wall[i]!
+  const place = design.wall.length > 1 ? `Wall ${i + 1}` : 'Wall'
+  const kind = spec.band === 'adjust' && spec.counted ? 'as counted' : spec.band === 'own' ? design.repeats.find(({ id }) => id === spec.repeat)?.name : NAMES[spec.band]
+  return kind ? `${place}, ${kind}` : place
+}
+
+function mouthDivides({ mouth }: Design, count: number): boolean {
+  return !mouth || count % mouth.divides === 0
+}
+
+/** Whether all the parts above one divide when so many stitches come up to them, the mouth included. */
+export function accepts(design: Design, above: number): (count: number) => boolean {
+  const rest = design.wall.slice(above)
+  return (count) => {
+    const out = comesOut(rest, design.repeats, count)
+    if ('stuckAt' in out) return false
+    // A part that finds its own count sees to the mouth itself.
+    const settles = rest.some(spec => (spec.band === 'adjust' && 'want' in spec.to) || (spec.band === 'taper' && 'want' in spec.size))
+    return settles || mouthDivides(design, out.count)
+  }
+}
+
+function partsAbove(design: Design): Waiting[] {
+  const [first] = design.wall
+  const kind = first ? mainStitch(first, design.repeats) : design.base.stitch
+  const colour = first?.colour ?? design.base.colour
+  return [
+    {
+      id: 'turnUp', name: 'Turn-up', path: ['turnUp'], spec: design.turnUp, saw: [kind, colour],
+      work: (edge, setting) => turnUp(design.turnUp, kind, colour, edge, setting),
+    },
+    ...design.wall.map((spec, i): Waiting => {
+      const looksUp = spec.band === 'adjust' && 'want' in spec.to
+      return {
+        id: `wall.${i}`, name: nameOf(design, i), path: ['wall', i], spec,
+        saw: [...(spec.band === 'own' ? [design.repeats] : []), ...(looksUp ? [...design.wall.slice(i + 1), design.repeats, design.mouth?.divides] : [])],
+        work: (edge, setting) => workWall(spec, edge, setting, design.repeats, accepts(design, i + 1)),
+      }
+    }),
+  ]
+}
+
+function asPart({ id, name, path }: Pick<Waiting, 'id' | 'name' | 'path'>, below: number, result: PartResult): DraftPart {
+  const findings = result.findings.map(finding => ({
+    ...finding,
+    part: id,
+    ...(finding.fix ? { fix: { ...finding.fix, changes: finding.fix.changes.map(change => ({ ...change, path: [...path, ...change.path] })) } } : {}),
+  }))
+  return {
+    id, name, firstRound: below + 1, rounds: result.rounds, edge: result.edge, size: result.size, findings, rising: result.rising ?? result.rounds.length,
+    layOut: result.layOut, markers: result.markers, advice: result.advice ?? [], rises: result.rises, arounds: result.arounds,
+  }
+}
+
+function isStopped(part: DraftPart): boolean {
+  return part.findings.some(finding => finding.weight === 'stop')
+}
+
+/** The next turned round shows the other side of the last one. */
+function turnsAfter(parts: readonly DraftPart[]): number {
+  const last = parts.flatMap(part => part.rounds).at(-1)
+  if (!last) return 0
+  return last.round.facing === 'right' ? 1 : 2
+}
+
+/**
+ * The edge with its sides where they are after a part whose seam leaned: the start of the rounds moves back, so the
+ * bag's sides lie as many stitches further along (handbook 10). Shifts are taken from the whole way up, so that they add
+ * up to whole stitches without drifting.
+ */
+function leaned(edge: Edge, rounds: Design['rounds'], before: number, after: number): Edge {
+  const { style, leanPerTen = 0 } = rounds
+  if (style !== 'joined' || leanPerTen === 0) return edge
+  const shift = Math.round((leanPerTen * after) / 10) - Math.round((leanPerTen * before) / 10)
+  return shift === 0 ? edge : withSides(edge, [edge.sides[0] + shift, edge.sides[1] + shift])
+}
+
+function alike(a: From, b: From): boolean {
+  return a.spec === b.spec && a.edge === b.edge && a.index === b.index && a.turns === b.turns
+    && a.saw.length === b.saw.length && a.saw.every((one, i) => one === b.saw[i])
+}
+
+/**
+ * The parts from the floor up, each worked onto the edge that the one below left; a stop ends the bag there.
+ *
+ * @param before an earlier fold: parts worked from the very same things are taken over from it
+ */
+export function fold(design: Design, gauge: Gauge, before?: Fold): Fold {
+  const known = before && before.gauge === gauge && before.rounds === design.rounds ? before.worked : []
+  const worked: WorkedPart[] = []
+  let below = 0
+  let edge: Edge | undefined
+  let start: Start = before?.start ?? NO_START
+  /** Rounds above the base so far: the seam leans in these. */
+  let risen = 0
+
+  const take = (waiting: Omit<Waiting, 'work'>, work: (setting: Setting) => PartResult) => {
+    const setting: Setting = { gauge, rounds: design.rounds, index: below, turns: turnsAfter(worked.map(({ part }) => part)) }
+    const from: From = { spec: waiting.spec, edge, index: below, turns: setting.turns, saw: [waiting.name, ...waiting.saw] }
+    const earlier = known[worked.length]
+    const same = earlier && alike(earlier.from, from)
+    const result = same ? undefined : work(setting)
+    if (result && worked.length === 0) start = result.start ?? NO_START
+    const above = worked.length > 0
+    const part = same ? earlier.part : asPart(waiting, below, above ? { ...result!, edge: leaned(result!.edge, design.rounds, risen, risen + result!.rounds.length) } : result!)
+    worked.push({ part, from })
+    below += part.rounds.length
+    if (above) risen += part.rounds.length
+    edge = part.edge
+    return part
+  }
+
+  const base = take({ id: 'base', name: 'Base', path: ['base'], spec: design.base, saw: [] }, setting => workBase(design.base, setting))
+  let stopped = isStopped(base)
+  for (const waiting of partsAbove(design)) {
+    if (stopped) break
+    stopped = isStopped(take(waiting, setting => waiting.work(edge!, setting)))
+  }
+  return { parts: worked.map(({ part }) => part), start, worked, gauge, rounds: design.rounds }
+}

@@ -1,0 +1,68 @@
+import type { Design } from '../design/design'
+import { formatCm } from '../measure/format'
+import type { Finding, Fix } from '../part/finding'
+import type { WallSpec } from '../wall/wall'
+import { CARRY_CM, type YarnChanges, yarnChanges } from '../round/yarnChanges'
+import { type DraftPart, riseOf } from './part'
+
+/** Bands whose rounds can be one more or fewer without anything else changing. */
+function plainBands(design: Design, parts: readonly DraftPart[]): { readonly index: number, readonly rounds: number, readonly spec: WallSpec }[] {
+  return design.wall.map((spec, index) => ({ spec, index, rounds: parts.find(({ id }) => id === `wall.${index}`)?.rounds.length ?? 0 }))
+    .filter(({ spec }) => spec.band === 'solid' || spec.band === 'ridges')
+}
+
+/** Makers want the right side facing before an edging: in turned work the last round may face the other way (handbook 2). */
+function facing(design: Design, parts: readonly DraftPart[]): Finding[] {
+  const last = parts.flatMap(({ rounds }) => rounds).at(-1)
+  if (design.rounds.style !== 'turned' || design.wall.length === 0 || last?.round.facing !== 'wrong' || last.round.join === 'open') return []
+  const band = plainBands(design, parts).sort((a, b) => b.rounds - a.rounds)[0]
+  const fix = (by: number): Fix => ({
+    label: `${by > 0 ? 'One round more' : 'One round fewer'} in wall ${band!.index + 1}`,
+    changes: [{ path: ['wall', band!.index, 'size'], value: { pin: { rounds: band!.rounds + by } } }],
+  })
+  return [{
+    code: 'ends-on-wrong-side', weight: 'watch', part: parts.at(-1)!.id,
+    what: 'The last round has the wrong side facing. An edging or casing wants the right side: work one round more or one fewer below it.',
+    ...(band && band.rounds > 1 ? { fix: fix(1), otherFixes: [fix(-1)] } : {}),
+  }]
+}
+
+/** The mouth has to divide by what will be worked on it. */
+function mouth(design: Design, parts: readonly DraftPart[]): Finding[] {
+  const top = parts.at(-1)!
+  if (!design.mouth || top.findings.some(({ weight }) => weight === 'stop')) return []
+  const { divides } = design.mouth
+  const over = top.edge.count % divides
+  if (over === 0) return []
+  const adjusting: WallSpec = { band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true, colour: design.wall.at(-1)?.colour ?? design.base.colour }
+  return [{
+    code: 'mouth-does-not-divide', weight: 'caution', part: top.id,
+    what: `The mouth has ${top.edge.count} stitches, and ${divides} does not go into them: ${over} too many, or ${divides - over} too few. Look for counts that fit, or adjust in a last round.`,
+    fix: { label: 'Adjust in a last round', changes: [{ path: ['wall'], value: [...design.wall, adjusting] }] },
+  }]
+}
+
+/** Every change of yarn in a draft's rounds. */
+export function draftYarnChanges(parts: readonly DraftPart[]): YarnChanges {
+  return yarnChanges(parts.flatMap(part => part.rounds.map(({ round }, i) => ({ colour: round.colour, riseCm: riseOf(part, i) }))))
+}
+
+/** Yarn changes: what to carry, what to cut. */
+function colours(design: Design, parts: readonly DraftPart[]): Finding[] {
+  const { changes, ends } = draftYarnChanges(parts)
+  if (changes.length === 0) return []
+  const carried = changes.filter(change => change.carried).length
+  const cut = changes.length - carried
+  const words = [
+    `${changes.length} ${changes.length === 1 ? 'change' : 'changes'} of yarn.`,
+    carried > 0 ? `At ${carried} the old yarn is carried up inside, slack and caught every second round (it rests for at most ${formatCm(CARRY_CM, design.units)}; from memory).` : '',
+    cut > 0 ? `At ${cut} it is cut.` : '',
+    `${Object.values(ends).reduce((a, b) => a + b, 0)} ends to weave in, in all.`,
+  ]
+  return [{ code: 'yarn-changes', weight: 'note', part: 'yarn', what: words.filter(Boolean).join(' ') }]
+}
+
+/** What the wall as a whole should be watched for. */
+export function wallFindings(design: Design, parts: readonly DraftPart[]): Finding[] {
+  return [...facing(design, parts), ...mouth(design, parts), ...colours(design, parts)]
+}

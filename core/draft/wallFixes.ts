@@ -1,0 +1,51 @@
+import type { Design } from '../design/design'
+import { formatCm } from '../measure/format'
+import type { Finding, Fix } from '../part/finding'
+import type { Gauge } from '../gauge/gauge'
+import type { DraftPart } from './part'
+import { accepts } from './fold'
+import { mainStitch, type WallSpec } from '../wall/wall'
+
+/** How far an adjusting round may be looked for: further than this nobody would adjust. */
+const FURTHEST = 60
+
+function nearest(count: number, by: 1 | -1, good: (count: number) => boolean): number | undefined {
+  for (let n = 1; n <= FURTHEST && count + by * n >= 3; n++) if (good(count + by * n)) return count + by * n
+  return undefined
+}
+
+/** A design with an adjusting round before a part of its wall. */
+export function withAdjusting(design: Design, before: number, stitches: number): readonly WallSpec[] {
+  const below = design.wall[before - 1] ?? design.wall[before]
+  const stitch = below ? mainStitch(below, design.repeats) : design.base.stitch
+  const round: WallSpec = {
+    band: 'adjust', stitch: stitch === 'tr' ? 'dc' : stitch, to: { pin: { stitches } }, mirrored: true, colour: below?.colour ?? design.base.colour,
+  }
+  return [...design.wall.slice(0, before), round, ...design.wall.slice(before)]
+}
+
+/**
+ * The ways to make a band divide that what stands above it allows too: an adjusting round to the nearest number below, or
+ * above, each with what it costs round the bag.
+ */
+function fixesFor(design: Design, wall: number, count: number, gauge: Gauge): { fix?: Fix, otherFixes?: Fix[] } {
+  const good = accepts(design, wall)
+  const fixes = ([-1, 1] as const).map(by => nearest(count, by, good)).filter(to => to !== undefined).map((to): Fix => {
+    const width = gauge[mainStitch(design.wall[wall]!, design.repeats)].width.cm
+    const change = to - count
+    const cost = formatCm(Math.abs(change) * width / 2, design.units)
+    return {
+      label: `${Math.abs(change)} ${change > 0 ? 'more' : 'fewer'} in a round below: ${to}, ${cost} ${change > 0 ? 'wider' : 'narrower'} lying flat`,
+      changes: [{ path: ['wall'], value: withAdjusting(design, wall, to) }],
+    }
+  })
+  const [fix, ...otherFixes] = fixes.sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))
+  return { ...(fix ? { fix } : {}), ...(otherFixes.length > 0 ? { otherFixes } : {}) }
+}
+
+/** Findings of parts with the ways to mend those that do not divide, which take the whole wall to see. */
+export function withWallFixes(design: Design, parts: readonly DraftPart[], gauge: Gauge): Finding[] {
+  return parts.flatMap(({ id, findings, edge }) => findings.map(finding => finding.code === 'does-not-divide' && id.startsWith('wall.')
+    ? { ...finding, ...fixesFor(design, Number(id.slice(5)), edge.count, gauge) }
+    : finding))
+}

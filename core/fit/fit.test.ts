@@ -1,0 +1,155 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { anyBase, anyWallPart, REPEATS, SEED } from '../../tests/arbitraries/designs'
+import { type BaseSpec, workBase } from '../base/base'
+import type { Design } from '../design/design'
+import { newDesign } from '../design/starter'
+import { draft } from '../draft/draft'
+import { gaugeOf } from '../gauge/gauge'
+import { nearestCounts } from '../wall/asks'
+import { textureOf } from '../wall/band'
+import type { WallSpec } from '../wall/wall'
+import { baseChoices } from './baseChoices'
+import { bareWall, fit, type FitWish } from './fit'
+import { collisionWords, fittingWords, searchWords } from './fitWords'
+import { ADJUSTING_CM, UNEVEN_CM } from './plans'
+
+const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } } as const
+const setting = { gauge: gaugeOf(gauge), rounds: { style: 'joined', startingChainCounts: false }, index: 0, turns: 0 } as const
+const size = { pin: { rounds: 2 } } as const
+const band = (kind: 'pairs' | 'groups' | 'vees' | 'waves' | 'boxes' | 'moss') => ({ band: kind, size, colour: 'main' }) as const
+const solid = { band: 'solid', stitch: 'sc', size, colour: 'main' } as const
+const oval: BaseSpec = { form: 'oval', stitch: 'sc', perEnd: 3, size: { want: { lengthCm: 26, widthCm: 9.5 } }, start: 'chain', placing: 'stacked', increaseAt: 'last', colour: 'main' }
+const bag = (over: Partial<Design>): Design => ({ ...newDesign('Tote'), gauge, base: oval, turnUp: 'plain', wall: [], repeats: REPEATS, ...over })
+const run = (design: Design, wish: FitWish = { toleranceCm: 1.5, mostAdjusting: 1 }) => fit(design, setting.gauge, wish)
+
+describe('the bases within reach', () => {
+  it('have the counts and sizes that working them gives', () => {
+    fc.assert(fc.property(anyBase as unknown as fc.Arbitrary<BaseSpec>, (spec) => {
+      for (const { base, stitches, errorCm, off } of baseChoices(spec, setting, 0.8).slice(0, 12)) {
+        const { edge, size: worked } = workBase(base, setting)
+        expect(edge.count, JSON.stringify(base)).toBe(stitches)
+        expect(off.every(({ cm }) => Math.abs(cm) <= 0.8 + 1e-6)).toBe(true)
+        expect(errorCm).toBeGreaterThanOrEqual(0)
+        if ('size' in spec && 'want' in spec.size && 'lengthCm' in spec.size.want) {
+          expect(off[0]!.cm).toBeCloseTo(worked.floor!.length.cm - spec.size.want.lengthCm, 6)
+          expect(off[1]!.cm).toBeCloseTo(worked.floor!.width.cm - spec.size.want.widthCm, 6)
+        }
+        if ('size' in spec && 'want' in spec.size && 'flatWidthCm' in spec.size.want) expect(off[0]!.cm).toBeCloseTo(worked.circumference.cm / 2 - spec.size.want.flatWidthCm, 6)
+      }
+    }), { ...SEED, numRuns: 150 })
+  })
+
+  it('are all of them: none of the neighbours that also lie within reach is missing', () => {
+    const found = baseChoices(oval, setting, 1)
+    // By hand: widths within 1 cm of 9.5 at 2 · 10/21 a round are 9, 10 and 11 rounds; five lengths each at 0.5 cm a stitch, or four.
+    expect(new Set(found.map(({ base }) => 'size' in base && 'pin' in base.size && 'rounds' in base.size.pin ? base.size.pin.rounds : 0))).toEqual(new Set([9, 10, 11]))
+    expect(found.every(({ stitches }) => stitches % 2 === 0)).toBe(true)
+    expect(found.length).toBeGreaterThanOrEqual(12)
+  })
+})
+
+describe('the fit', () => {
+  it('finds a base on which groups, then boxes over four, divide with nothing to adjust', () => {
+    const { found } = run(bag({ wall: [solid, band('groups'), band('boxes')], mouth: { divides: 4 } }))
+    const [best] = found
+    expect(best!.adjusting).toEqual([])
+    expect(best!.stitches % 4).toBe(0)
+    expect((best!.stitches * 3) / 4 % 4).toBe(0)
+    expect(fittingWords(best!, 'cm')).toMatch(/^\d+ stitches, .*, nothing to adjust$/)
+  })
+
+  it('offers to keep the base and adjust, in words', () => {
+    const pinnedTube: BaseSpec = { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 23.5 } }, colour: 'main' }
+    const { found, weighed } = run(bag({ base: pinnedTube, wall: [solid, band('vees')] }), { toleranceCm: 0.2, mostAdjusting: 1 })
+    expect(found.map(one => fittingWords(one, 'cm'))).toEqual(['94 stitches, as wanted, before wall 2 a round of 1 decrease, to 93'])
+    expect(weighed).toBeGreaterThan(1)
+    expect(searchWords({ found, weighed })).toContain('the best shown')
+  })
+
+  it('says which asks collide when nothing fits', () => {
+    const design = bag({ base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 10 } }, colour: 'main' }, wall: [band('groups'), band('waves')], mouth: { divides: 60 } })
+    const { found, collision } = run(design, { toleranceCm: 0.4, mostAdjusting: 0 })
+    expect(found).toEqual([])
+    expect(collisionWords(design, collision!)).toContain('wall 1 asks for a multiple of 4 and leaves 3 for each 4')
+    expect(collisionWords(design, { at: 2, bases: 3 })).toContain('the mouth asks for a multiple of 60')
+    expect(collisionWords(design, { at: 0, bases: 0 })).toContain('Allow more centimetres')
+  })
+
+  it('puts in its own adjusting rounds afresh, and leaves those that the maker counted', () => {
+    const counted: WallSpec = { band: 'adjust', stitch: 'sc', to: { pin: { change: 2 } }, mirrored: false, counted: true, colour: 'main' }
+    const old: WallSpec = { band: 'adjust', stitch: 'sc', to: { pin: { stitches: 90 } }, mirrored: false, colour: 'main' }
+    expect(bareWall([solid, counted, old, band('vees')])).toEqual([solid, counted, band('vees')])
+  })
+})
+
+/** A wall that may be tried: as it is, or with an adjusting round to a count before one of its parts (its length: at the mouth). */
+interface Trial {
+  readonly wall: readonly WallSpec[]
+  readonly at?: number
+  readonly to: number
+}
+
+function trials(bare: readonly WallSpec[], stitches: number, wish: FitWish): Trial[] {
+  const plain: Trial = { wall: bare, to: 0 }
+  if (wish.mostAdjusting === 0) return [plain]
+  const counts = Array.from({ length: 2 * stitches }, (_, i) => i + 3)
+  return [plain, ...[...bare, undefined].flatMap((_, at) => counts.map((to): Trial => ({
+    at, to, wall: [...bare.slice(0, at), { band: 'adjust', stitch: 'sc', to: { pin: { stitches: to } }, mirrored: true, colour: 'main' }, ...bare.slice(at)],
+  })))]
+}
+
+/** What an adjusting round costs by the rule in the fit's prose; no end if it is out of reach: a sixth of the count, or one repeat. */
+function slowCost(from: number, to: number, spec: WallSpec | undefined, design: Design): number {
+  const texture = spec && spec.band !== 'taper' && spec.band !== 'adjust' ? textureOf(spec, design.repeats) : undefined
+  const repeat = spec ? texture!.asks.multiple : design.mouth!.divides
+  const change = Math.abs(to - from)
+  const plain = from - change * (to > from ? 1 : 2)
+  if (change === 0 || plain < 0 || change > Math.max(Math.floor(from / 6), repeat)) return Infinity
+  return ADJUSTING_CM + (change * setting.gauge[texture?.main ?? 'sc'].width.cm) / 2 + (plain % change === 0 ? 0 : UNEVEN_CM)
+}
+
+/** A slow oracle: every base in reach, and with it every trial wall, drafted in full; the cheapest that comes out without a stop. */
+function slowly(design: Design, wish: FitWish): number {
+  const bare = bareWall(design.wall)
+  let best = Infinity
+  for (const { base, stitches, errorCm } of baseChoices(design.base, setting, wish.toleranceCm)) {
+    for (const { wall, at, to } of trials(bare, stitches, wish)) {
+      const { parts, findings } = draft({ ...design, base, wall })
+      if (findings.some(({ weight, code }) => weight === 'stop' || code === 'mouth-does-not-divide')) continue
+      best = Math.min(best, errorCm + (at === undefined ? 0 : slowCost(parts[at + 1]!.edge.count, to, bare[at], design)))
+    }
+  }
+  return best
+}
+
+describe('against brute force (law 7)', () => {
+  const parts = fc.constantFrom<WallSpec>(solid, band('pairs'), band('groups'), band('vees'), band('waves'), { band: 'sprigs', seamStitch: true, size, colour: 'main' }, { band: 'own', repeat: 'nubs', size, colour: 'main' })
+  const bases = fc.oneof(
+    fc.integer({ min: 5, max: 9 }).map((flatWidthCm): BaseSpec => ({ form: 'tube', stitch: 'sc', size: { want: { flatWidthCm } }, colour: 'main' })),
+    fc.tuple(fc.integer({ min: 6, max: 9 }), fc.integer({ min: 2, max: 4 })).map(([lengthCm, widthCm]): BaseSpec => ({ ...oval, size: { want: { lengthCm, widthCm } } } as BaseSpec)),
+    fc.tuple(fc.integer({ min: 4, max: 7 }), fc.integer({ min: 1, max: 2 })).map(([lengthCm, widthCm]): BaseSpec => ({ form: 'rectangle', stitch: 'sc', size: { want: { lengthCm, widthCm } }, rowEnds: 'one-each', corners: 'none', colour: 'main' })),
+  )
+
+  it('finds nothing worse than trying everything', () => {
+    fc.assert(fc.property(bases, fc.array(parts, { minLength: 1, maxLength: 3 }), fc.constantFrom(1, 2, 3, 4), fc.constantFrom(0, 1), (base, wall, divides, mostAdjusting) => {
+      const design = bag({ base, wall, mouth: { divides } })
+      const wish = { toleranceCm: 0.6, mostAdjusting }
+      const { found } = run(design, wish)
+      expect(found[0]?.costCm ?? Infinity).toBeCloseTo(slowly(design, wish), 9)
+    }), { ...SEED, numRuns: 12 })
+  })
+
+  it('only offers what comes out when it is drafted', () => {
+    fc.assert(fc.property(anyBase as unknown as fc.Arbitrary<BaseSpec>, fc.array(anyWallPart as unknown as fc.Arbitrary<WallSpec>, { maxLength: 3 }), fc.integer({ min: 1, max: 6 }), (base, wall, divides) => {
+      const design = bag({ base, wall: wall.filter(spec => spec.band !== 'taper'), mouth: { divides }, yarns: [{ id: 'main', name: 'a', colour: '#ffffff' }, { id: 'moss', name: 'b', colour: '#00ff00' }] })
+      for (const { base: spec, wall: fitted, mouth } of run(design, { toleranceCm: 0.5, mostAdjusting: 2 }).found.slice(0, 2)) {
+        const { parts, findings } = draft({ ...design, base: spec, wall: fitted })
+        const stops = findings.filter(({ weight, code }) => weight === 'stop' && code !== 'adjust-impossible')
+        expect(stops, JSON.stringify(fitted)).toEqual([])
+        if (!findings.some(({ weight }) => weight === 'stop')) expect(parts.at(-1)!.edge.count).toBe(mouth)
+      }
+    }), { ...SEED, numRuns: 60 })
+    expect(nearestCounts(7, { multiple: 2, plus: 0 })).toEqual({ below: 6, above: 8 })
+  })
+})

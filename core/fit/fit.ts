@@ -1,0 +1,150 @@
+import type { BaseSpec } from '../base/base'
+import type { Design } from '../design/design'
+import type { Gauge } from '../gauge/gauge'
+import type { Setting } from '../part/part'
+import { mainStitch, type WallSpec } from '../wall/wall'
+import { type BaseChoice, baseChoices } from './baseChoices'
+import { type Adjusting, stuckAt, type WallPlan, wallPlans, type WallProblem } from './plans'
+
+/*
+ * The fit: counts with which everything divides at once
+ * =====================================================
+ *
+ * A bag's counts hang together from the floor to the mouth: the base leaves so many stitches, each band asks for a multiple of
+ * its repeat and leaves another number, and a casing or a pair of slots at the top asks once more. The fit goes through every
+ * base within a tolerance of the wanted sizes, and for each through every way up the wall: straight on where the count divides,
+ * by an adjusting round to any count in reach where it does not.
+ *
+ * What a choice costs is said in centimetres, so that it can be weighed by hand: what the base's sizes miss, half a centimetre
+ * for each adjusting round and what it makes the wall wider or narrower lying flat, and a tenth if its changes cannot lie evenly.
+ * The cheapest come first.
+ *
+ * The ways up a wall depend only on the count that the base leaves, so they are listed once a count (plans.ts); then every
+ * combination of base and way is weighed, one by one.
+ */
+
+/** What the maker will put up with. */
+export interface FitWish {
+  /** How far each size of the base may be off. */
+  readonly toleranceCm: number
+  /** Adjusting rounds at most. */
+  readonly mostAdjusting: number
+}
+
+export const USUAL_WISH: FitWish = { toleranceCm: 1.5, mostAdjusting: 2 }
+
+/** One way to make everything divide: an edit of base and wall, and what it costs. */
+export interface Fitting {
+  readonly base: BaseSpec
+  readonly wall: readonly WallSpec[]
+  /** Stitches at the base's edge, and at the mouth. */
+  readonly stitches: number
+  readonly mouth: number
+  readonly off: BaseChoice['off']
+  readonly adjusting: readonly Adjusting[]
+  readonly costCm: number
+}
+
+/** Where counts collide when nothing fits: no base in reach gets past this part of the wall (its length: the mouth). */
+export interface Collision {
+  readonly at: number
+  /** How many bases were tried. */
+  readonly bases: number
+}
+
+/** What a search found: the best ways, cheapest first, or why there is none. */
+export interface FitResult {
+  readonly found: readonly Fitting[]
+  readonly collision?: Collision
+  /** Combinations of base and way up the wall that were weighed. */
+  readonly weighed: number
+}
+
+/** The wall without the adjusting rounds that a fit may put in anew; those that say what the maker counted stay. */
+export function bareWall(wall: readonly WallSpec[]): WallSpec[] {
+  return wall.filter(spec => spec.band !== 'adjust' || spec.counted)
+}
+
+function problemOf(design: Design, gauge: Gauge, { mostAdjusting }: FitWish): WallProblem {
+  return { wall: bareWall(design.wall), repeats: design.repeats, gauge, mouthDivides: design.mouth?.divides ?? 1, mostAdjusting }
+}
+
+/** The wall of a plan: adjusting rounds put in where the plan says, in the stitch and yarn of what lies below. */
+function wallOf({ wall, repeats }: WallProblem, base: BaseSpec, adjusting: readonly Adjusting[]): WallSpec[] {
+  const round = ({ before, to }: Adjusting): WallSpec => {
+    const below = wall[before - 1]
+    const stitch = below ? mainStitch(below, repeats) : base.stitch
+    return { band: 'adjust', stitch: stitch === 'tr' ? 'dc' : stitch, to: { pin: { stitches: to } }, mirrored: true, colour: below?.colour ?? base.colour }
+  }
+  const at = (i: number) => adjusting.filter(({ before }) => before === i).map(round)
+  return [...wall.flatMap((spec, i) => [...at(i), spec]), ...at(wall.length)]
+}
+
+interface Weighed {
+  readonly choice: BaseChoice
+  readonly plan: WallPlan
+  readonly costCm: number
+}
+
+/** Alternatives that a maker would call the same: the same counts below, and as many rounds of adjusting. */
+function likeness({ choice, plan }: Weighed): string {
+  return `${choice.stitches} ${plan.adjusting.length}`
+}
+
+/** How many alternatives are shown. */
+const SHOWN = 6
+
+/** Keeps the cheapest of each likeness. */
+class Best {
+  private readonly kept = new Map<string, Weighed>()
+
+  offer(one: Weighed): void {
+    const key = likeness(one)
+    const held = this.kept.get(key)
+    if (!held || one.costCm < held.costCm) this.kept.set(key, one)
+  }
+
+  list(): Weighed[] {
+    return [...this.kept.values()].sort((a, b) => a.costCm - b.costCm).slice(0, SHOWN)
+  }
+}
+
+function collisionOf(problem: WallProblem, choices: readonly BaseChoice[]): Collision {
+  const stuck = stuckAt(problem)
+  const furthest = Math.max(-1, ...choices.map(({ stitches }) => stuck(stitches) ?? -1))
+  return { at: furthest, bases: choices.length }
+}
+
+/**
+ * Searches all counts, a base at a time.
+ *
+ * @yields the share of the bases that have been tried, so that a worker can tell how far it is
+ */
+export function* searching(design: Design, gauge: Gauge, wish: FitWish): Generator<number, FitResult> {
+  const setting: Setting = { gauge, rounds: design.rounds, index: 0, turns: 0 }
+  const choices = baseChoices(design.base, setting, wish.toleranceCm)
+  const problem = problemOf(design, gauge, wish)
+  const plansFor = wallPlans(problem)
+  const best = new Best()
+  let weighed = 0
+  for (const [i, choice] of choices.entries()) {
+    for (const plan of plansFor(choice.stitches)) {
+      weighed++
+      best.offer({ choice, plan, costCm: choice.errorCm + plan.costCm })
+    }
+    if (i % 64 === 63) yield (i + 1) / choices.length
+  }
+  const found = best.list().map(({ choice, plan, costCm }): Fitting => ({
+    base: choice.base, wall: wallOf(problem, choice.base, plan.adjusting), stitches: choice.stitches, mouth: plan.mouth, off: choice.off, adjusting: plan.adjusting, costCm,
+  }))
+  return { found, weighed, ...(found.length === 0 ? { collision: collisionOf(problem, choices) } : {}) }
+}
+
+/** The whole search at once. */
+export function fit(design: Design, gauge: Gauge, wish: FitWish = USUAL_WISH): FitResult {
+  const search = searching(design, gauge, wish)
+  for (;;) {
+    const step = search.next()
+    if (step.done) return step.value
+  }
+}

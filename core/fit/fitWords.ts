@@ -1,0 +1,49 @@
+import type { Design } from '../design/design'
+import { formatCm, type Units } from '../measure/format'
+import { asksWords } from '../wall/asks'
+import { textureOf } from '../wall/band'
+import { bareWall, type Collision, type FitResult, type Fitting } from './fit'
+
+function offWords(off: Fitting['off'], units: Units): string {
+  const told = off.filter(({ cm }) => Math.abs(cm) >= 0.05)
+  if (told.length === 0) return 'as wanted'
+  const more = { 'length': ['longer', 'shorter'], 'width': ['wider', 'narrower'], 'across': ['wider across', 'narrower across'], 'flat width': ['wider lying flat', 'narrower lying flat'] } as const
+  return told.map(({ size, cm }) => `${formatCm(Math.abs(cm), units)} ${more[size][cm > 0 ? 0 : 1]}`).join(', ')
+}
+
+function adjustingWords({ adjusting, wall }: Fitting): string {
+  if (adjusting.length === 0) return 'nothing to adjust'
+  const bare = bareWall(wall)
+  return adjusting.map(({ before, from, to }) => {
+    const where = before === bare.length ? 'at the mouth' : before === 0 ? 'above the base' : `before wall ${before + 1}`
+    const changes = Math.abs(to - from)
+    return `${where} a round of ${changes} ${to > from ? (changes === 1 ? 'increase' : 'increases') : (changes === 1 ? 'decrease' : 'decreases')}, to ${to}`
+  }).join('; ')
+}
+
+/** An alternative in one line: `96 stitches, 0.4 cm longer, nothing to adjust`. */
+export function fittingWords(fitting: Fitting, units: Units): string {
+  return `${fitting.stitches} stitches, ${offWords(fitting.off, units)}, ${adjustingWords(fitting)}`
+}
+
+/** What everything up to a part asks, part by part. */
+function asksUpTo(design: Design, at: number): string {
+  const wall = bareWall(design.wall)
+  const said = wall.slice(0, at + 1).flatMap((spec, i) => {
+    const texture = spec.band === 'adjust' || spec.band === 'taper' ? undefined : textureOf(spec, design.repeats)
+    return texture && (texture.asks.multiple > 1 || texture.asks.plus !== 0) ? [`wall ${i + 1} asks for ${asksWords(texture.asks)} and leaves ${texture.gives} for each ${texture.asks.multiple}`] : []
+  })
+  if (at >= wall.length && design.mouth) said.push(`the mouth asks for ${asksWords({ multiple: design.mouth.divides, plus: 0 })}`)
+  return said.join('; ')
+}
+
+/** Why nothing fits. */
+export function collisionWords(design: Design, { at, bases }: Collision): string {
+  if (bases === 0) return 'No base of this form comes as near to the wanted size. Allow more centimetres.'
+  return `None of ${bases} bases gets further than ${at >= bareWall(design.wall).length ? 'the mouth' : `wall ${at + 1}`}: ${asksUpTo(design, at)}. Allow more centimetres or an adjusting round, or give one of these another repeat.`
+}
+
+/** How far a search went, in a line. */
+export function searchWords({ weighed, found }: FitResult): string {
+  return `${weighed.toLocaleString('en')} combinations weighed; the ${found.length === 1 ? 'best' : `best ${found.length}`} shown, what costs least first.`
+}

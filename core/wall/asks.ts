@@ -1,0 +1,28 @@
+/** What a band asks of the count it stands on: a multiple of so many stitches, and so many more. */
+export interface Asks {
+  readonly multiple: number
+  readonly plus: number
+}
+
+export const ANY: Asks = { multiple: 1, plus: 0 }
+
+/** Whether a count is one that is asked for: at least one whole repeat. */
+export function divides(count: number, { multiple, plus }: Asks): boolean {
+  return count >= multiple + plus && (count - plus) % multiple === 0
+}
+
+/** The nearest counts that are asked for: below (or at) and above a count; none below one repeat. */
+export function nearestCounts(count: number, asks: Asks): { readonly below?: number, readonly above: number } {
+  const { multiple, plus } = asks
+  const below = Math.floor((count - plus) / multiple) * multiple + plus
+  const least = multiple + plus
+  return divides(count, asks) ? { below: count, above: count } : { ...(below >= least ? { below } : {}), above: Math.max(least, below + multiple) }
+}
+
+/** An ask in a maker's words: `a multiple of 4`, `a multiple of 3 and 1 more`. */
+export function asksWords({ multiple, plus }: Asks): string {
+  if (multiple === 1) return plus > 0 ? `at least ${1 + plus}` : 'any number'
+  const times = multiple === 2 && plus === 0 ? 'an even number' : `a multiple of ${multiple}`
+  if (plus === 0) return times
+  return plus > 0 ? `${times} and ${plus} more` : `${times} less ${-plus}`
+}

@@ -1,0 +1,79 @@
+import type { Gauge } from '../gauge/gauge'
+import type { Step } from '../round/step'
+import type { FabricKind } from '../stitch/dictionary'
+import type { Asks } from './asks'
+
+/** One round of a texture: what opens the round, and its repeat, worked as often as the count holds it. */
+export interface TextureRound {
+  readonly first?: readonly Step[]
+  readonly repeat: readonly Step[]
+}
+
+/** Rounds worked once, then rounds worked over and over. */
+export interface Flow {
+  readonly setUp: readonly TextureRound[]
+  readonly cycle: readonly TextureRound[]
+}
+
+/**
+ * A stitch pattern as a declaration: what it asks of the count below, its repeat in steps round by round, and what it
+ * gives. `workTexture` turns it into rounds; nothing else is needed for a further one.
+ *
+ * In turned rounds the edge below is met from its other end, so a repeat that is not the same both ways says how it is
+ * worked then (`turned`).
+ */
+export interface Texture {
+  readonly asks: Asks
+  /** Places a repeat leaves for the next part; what is asked `plus` is left as it was. */
+  readonly gives: number
+  /** The stitch that gives the fabric its width, and stands at a round's start. */
+  readonly main: FabricKind
+  /** How many of its stitches wide a repeat lies; as many as it stands on if left out, since skipped ones still hold it open. */
+  readonly across?: number
+  readonly straight: Flow
+  readonly turned?: Flow
+}
+
+/** The `i`-th round of a flow, counted from 0. */
+export function roundOf({ setUp, cycle }: Flow, i: number): TextureRound {
+  return setUp[i] ?? cycle[(i - setUp.length) % cycle.length]!
+}
+
+/** The same round over and over. */
+export function always(...repeat: readonly Step[]): Flow {
+  return { setUp: [], cycle: [{ repeat }] }
+}
+
+/** A repeat worked `times` over; one run of plain stitches stays one run. */
+export function workedOver({ first = [], repeat }: TextureRound, times: number): Step[] {
+  const [only] = repeat
+  const run = repeat.length === 1 && only!.do === 'stitch' && (only.aim ?? 'next') !== 'gap' && only.aim !== 'same'
+  return [...first, run ? { ...only, times: only.times * times } : { do: 'repeat', times, steps: repeat }]
+}
+
+/** Every stitch of steps, with how far it reaches. */
+function stitchesOf(steps: readonly Step[]): { kind: FabricKind, times: number, deep: boolean }[] {
+  return steps.flatMap((step) => {
+    switch (step.do) {
+      case 'stitch': return [{ kind: step.kind as FabricKind, times: step.times, deep: step.aim === 'below' || step.aim === 'gapBelow' }]
+      case 'group': return stitchesOf(step.steps)
+      case 'together': return [{ kind: step.kind as FabricKind, times: 1, deep: false }]
+      case 'repeat': return stitchesOf(step.steps).map(one => ({ ...one, times: one.times * step.times }))
+      default: return []
+    }
+  })
+}
+
+/**
+ * How much a round of these steps rises, in stitch heights of each kind: the mean of its stitches, since taller ones bow
+ * over shorter ones (from memory). Long stitches reach down and add nothing of their own; a round of chains and slip
+ * stitches alone hardly rises.
+ */
+export function riseCm(steps: readonly Step[], gauge: Gauge): { readonly cm: number, readonly plusMinusCm: number } {
+  const all = stitchesOf(steps)
+  const own = all.filter(({ deep, kind }) => !deep && gauge[kind].height.cm > 0)
+  const counted = own.length > 0 ? own : all
+  const count = counted.reduce((sum, { times }) => sum + times, 0) || 1
+  const mean = (what: 'cm' | 'plusMinusCm') => counted.reduce((sum, { kind, times }) => sum + times * gauge[kind].height[what], 0) / count
+  return { cm: mean('cm'), plusMinusCm: mean('plusMinusCm') }
+}

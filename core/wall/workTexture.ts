@@ -1,0 +1,88 @@
+import { times } from '../measure/length'
+import type { Finding } from '../part/finding'
+import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, workUp } from '../part/part'
+import { type Edge, placesOf } from '../round/edge'
+import type { Round } from '../round/round'
+import type { Loop, Step } from '../round/step'
+import { inStyle } from '../round/style'
+import { asksWords, divides, nearestCounts } from './asks'
+import type { Bandlike } from './band'
+import { riseCm, roundOf, type Texture, workedOver } from './texture'
+
+const OPPOSITE: Partial<Record<Loop, Loop>> = { frontPost: 'backPost', backPost: 'frontPost' }
+
+/** Posts that stand out on the right side are worked from behind when the wrong side faces, and the other way about. */
+function fromBehind(steps: readonly Step[]): Step[] {
+  return steps.map((step) => {
+    if (step.do === 'repeat') return { ...step, steps: fromBehind(step.steps) }
+    const loop = 'loop' in step && step.loop ? OPPOSITE[step.loop] : undefined
+    return loop ? { ...step, loop } : step
+  })
+}
+
+/** The yarn of a band's `i`-th round. */
+export function colourAt({ colour, stripes }: Bandlike, i: number): string {
+  if (!stripes || stripes.length === 0) return colour
+  let left = i % stripes.reduce((sum, { rounds }) => sum + rounds, 0)
+  for (const stripe of stripes) {
+    if (left < stripe.rounds) return stripe.colour
+    left -= stripe.rounds
+  }
+  return colour
+}
+
+/** The rounds whose heights add up nearest to a wanted one; at least one, and no more than can be worked. */
+export function roundsForHeight(heightCm: number, rise: (i: number) => number): number {
+  let tall = rise(0)
+  let count = 1
+  while (count <= MOST_ROUNDS && Math.abs(tall + rise(count) - heightCm) < Math.abs(tall - heightCm)) tall += rise(count++)
+  return count
+}
+
+/** Where a count does not divide by what a texture asks. */
+function notDividing(texture: Texture, count: number): Finding {
+  const { below, above } = nearestCounts(count, texture.asks)
+  const nearest = below === undefined ? `${above}` : `${below} or ${above}`
+  return {
+    code: 'does-not-divide', weight: 'stop',
+    what: `This band asks for ${asksWords(texture.asks)}, and ${count} stitches come up from below. ${nearest} would do: add an adjusting round below it, or change the base.`,
+  }
+}
+
+/** Posts and long stitches want stitches below them, not chains. */
+function overSpaces(texture: Texture, edge: Edge): Finding[] {
+  if (!placesOf(edge, 'space')) return []
+  const first = texture.straight.setUp[0] ?? texture.straight.cycle[0]!
+  const grips = first.repeat.some(step => 'loop' in step && (step.loop === 'frontPost' || step.loop === 'backPost'))
+  return grips ? [{ code: 'posts-on-spaces', weight: 'watch', what: 'Its first round goes around posts, and there are chain spaces below it: work one plain round first, a stitch in each stitch and each space.' }] : []
+}
+
+/** Works a band of any texture: its repeat as often as the edge holds it, round upon round. */
+export function workTexture(texture: Texture, spec: Bandlike, edge: Edge, setting: Setting): PartResult {
+  const turned = setting.rounds.style === 'turned'
+  const flow = turned ? texture.turned ?? texture.straight : texture.straight
+  const width = setting.gauge[texture.main].width
+  const rises = [...flow.setUp, ...flow.cycle].map(round => riseCm(round.repeat, setting.gauge))
+  const riseAt = (i: number) => rises[i < flow.setUp.length ? i : flow.setUp.length + ((i - flow.setUp.length) % flow.cycle.length)]!
+  const count = 'pin' in spec.size ? spec.size.pin.rounds : roundsForHeight(spec.size.want.heightCm, i => riseAt(i).cm)
+  const { multiple, plus } = texture.asks
+  const repeats = Math.floor((edge.count - plus) / multiple)
+  const height = { cm: 0, plusMinusCm: 0 }
+  for (let i = 0; i < Math.min(count, MOST_ROUNDS); i++) {
+    height.cm += riseAt(i).cm
+    height.plusMinusCm += riseAt(i).plusMinusCm
+  }
+  const size = { height, circumference: times(width, Math.max(0, repeats) * (texture.across ?? multiple) + plus) }
+  if (!divides(edge.count, texture.asks)) return stopped(edge, { height: times(width, 0), circumference: times(width, edge.count) }, notDividing(texture, edge.count))
+  if (count > MOST_ROUNDS || count * edge.count > MOST_STITCHES) {
+    return stopped(edge, size, {
+      code: 'band-too-tall', weight: 'stop',
+      what: `This band would take ${count.toLocaleString('en')} rounds of ${edge.count.toLocaleString('en')} stitches. Ask for a lower band, or check the swatch.`,
+    })
+  }
+  const { rounds, edge: top, stop } = workUp(edge, count, setting, (i): Round => {
+    const round = inStyle(setting.rounds, setting.turns + i, texture.main, colourAt(spec, i), workedOver(roundOf(flow, i), repeats))
+    return round.facing === 'wrong' ? { ...round, steps: fromBehind(round.steps) } : round
+  })
+  return { rounds, edge: top, size, rises: rounds.map((_, i) => riseAt(i).cm), findings: stop ? [stop] : overSpaces(texture, edge) }
+}
