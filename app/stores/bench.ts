@@ -3,7 +3,7 @@ import { computed, ref, shallowRef } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { applyFix as fixed, edit as edited, type Edit, type Writable } from '~~/core/design/edit'
 import { type History, NO_HISTORY, record, redo as redone, undo as undone } from '~~/core/design/history'
-import { draft as drafted } from '~~/core/draft/draft'
+import { type Draft, draft as drafted } from '~~/core/draft/draft'
 import type { Fix } from '~~/core/part/finding'
 import { type Kept, refusalLines, statusOf } from './records'
 
@@ -22,7 +22,11 @@ export const useBench = defineStore('bench', () => {
   const selected = ref('bag')
   const saving = ref<Saving>('saved')
   const trouble = ref<string[]>([])
-  const draft = computed(() => design.value && drafted(design.value))
+  /** What is the same up to the first change is taken over from the draft before. */
+  const draft = computed<Draft | undefined>(before => design.value && drafted(design.value, before))
+  /** A design that is only looked at: drawn in the place of the bag's own until it is let go. */
+  const looked = shallowRef<Design>()
+  const shown = computed(() => looked.value ? drafted(looked.value, draft.value) : draft.value)
   const undoLabel = computed(() => history.value.past.at(-1)?.label)
   const redoLabel = computed(() => history.value.future[0]?.label)
 
@@ -53,8 +57,14 @@ export const useBench = defineStore('bench', () => {
     }
   }
 
+  /** Shows what the bag would be with a fix, without changing it; nothing to show the bag itself again. */
+  function look(fix?: Fix): void {
+    looked.value = fix && design.value ? fixed(design.value, fix).design : undefined
+  }
+
   function put(next: Design): void {
     design.value = next
+    looked.value = undefined
     if (saving.value === 'overtaken') return
     saving.value = 'waiting'
     clearTimeout(timer)
@@ -121,13 +131,14 @@ export const useBench = defineStore('bench', () => {
     id.value = undefined
     design.value = undefined
     history.value = NO_HISTORY
+    looked.value = undefined
     saving.value = 'saved'
     trouble.value = []
   }
 
   return {
-    id, design, draft, selected, saving, trouble, undoLabel, redoLabel,
-    open, edit, applyFix, flush, close,
+    id, design, draft, shown, selected, saving, trouble, undoLabel, redoLabel,
+    open, edit, applyFix, look, flush, close,
     undo: () => step(undone),
     redo: () => step(redone),
   }

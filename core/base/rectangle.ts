@@ -66,7 +66,10 @@ export function rectangleEdge(spec: RectangleSpec, { stitches, rows }: Rectangle
 
 /** One stretch of the pick-up round; with an extra stitch in its last place if corners ask for it. */
 function stretch(spec: RectangleSpec, places: number, stitches: number, landmark?: 'rowEnds' | 'underside'): Step[] {
-  const named = (step: Step): Step => landmark && (step.do === 'stitch' || step.do === 'group') ? at(landmark, step) : step
+  const named = (step: Step): Step => {
+    if (step.do === 'repeat') return { ...step, steps: step.steps.map(named) }
+    return landmark && (step.do === 'stitch' || step.do === 'group') ? at(landmark, step) : step
+  }
   if (spec.corners === 'none') return spreadOver(places, stitches, spec.stitch).map(named)
   const [plain, corner] = places > 1 && stitches > 1 ? [spreadOver(places - 1, stitches - 1, spec.stitch), 2] : [[], stitches + 1]
   return [...plain, ...(places > 1 && stitches === 1 ? [skip(places - 1)] : []), inOne(spec.stitch, corner)].map(named)

@@ -1,4 +1,5 @@
 import type { CircleSpec } from '../base/circle'
+import type { SolidSpec } from '../wall/band'
 import { DESIGN_VERSION, type Design, type DesignGauge } from './design'
 
 /**
@@ -13,7 +14,7 @@ export const ASSUMED_GAUGE: DesignGauge = {
 }
 
 /** A new bag: a small round pouch, which asks for nothing before it can be drawn. */
-export function newDesign(name: string): Design & { readonly base: CircleSpec } {
+export function newDesign(name: string): Design & { readonly base: CircleSpec, readonly wall: readonly SolidSpec[] } {
   return {
     fairHollow: 'design',
     version: DESIGN_VERSION,

@@ -96,7 +96,7 @@ describe('a draft from an earlier one', () => {
 
   it('takes over what lies below the first change, and works the rest anew', () => {
     const before = draft(stacked)
-    const { design } = edit(stacked, 'Taller', (one) => { one.wall[3]!.size = { pin: { rounds: 5 } } })
+    const { design } = edit(stacked, 'Taller', one => void Object.assign(one.wall[3]!, { size: { pin: { rounds: 5 } } }))
     const after = draft(design, before)
     expect(after.parts.map((part, i) => part === before.parts[i])).toEqual([true, true, true, true, false, false])
     expect(after.parts.at(-1)!.rounds).toHaveLength(5)
@@ -104,7 +104,7 @@ describe('a draft from an earlier one', () => {
 
   it('works an adjusting round anew when what it adjusts for has changed', () => {
     const before = draft(stacked)
-    const { design } = edit(stacked, 'Waves', (one) => { one.wall[3] = { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' } })
+    const { design } = edit(stacked, 'Waves', one => void one.wall.splice(3, 1, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }))
     const after = draft(design, before)
     expect([before.parts[4]!.edge.count, after.parts[4]!.edge.count]).toEqual([78, 80])
   })
@@ -116,8 +116,8 @@ describe('the wall as a whole', () => {
 
   it('does not divide: both ways to adjust are offered, with what they cost', () => {
     const found = code({ ...pouch, wall: [...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }] }, 'does-not-divide')!
-    expect(found.what).toContain('asks for a multiple of 4, and 78 stitches come up from below. 76 or 80 would do')
-    expect([found.fix!, ...found.otherFixes!].map(({ label }) => label)).toEqual(['2 fewer in a round below: 76, 0.5 cm narrower lying flat', '2 more in a round below: 80, 0.5 cm wider lying flat'])
+    expect(found.what).toContain('asks for a multiple of 4, and 78 stitches come up from below; it could be worked on 76 or 80')
+    expect([found.fix!, ...found.otherFixes!].map(({ label }) => label)).toEqual(['2 fewer in a round below: 76, right for all above, 0.5 cm narrower lying flat', '2 more in a round below: 80, right for all above, 0.5 cm wider lying flat'])
     const { design } = applyFix({ ...pouch, wall: [...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }] }, found.fix!)
     expect(draft(design).findings.filter(({ weight }) => weight === 'stop')).toEqual([])
   })

@@ -35,7 +35,7 @@ function fixesFor(design: Design, wall: number, count: number, gauge: Gauge): { 
     const change = to - count
     const cost = formatCm(Math.abs(change) * width / 2, design.units)
     return {
-      label: `${Math.abs(change)} ${change > 0 ? 'more' : 'fewer'} in a round below: ${to}, ${cost} ${change > 0 ? 'wider' : 'narrower'} lying flat`,
+      label: `${Math.abs(change)} ${change > 0 ? 'more' : 'fewer'} in a round below: ${to}, right for all above, ${cost} ${change > 0 ? 'wider' : 'narrower'} lying flat`,
       changes: [{ path: ['wall'], value: withAdjusting(design, wall, to) }],
     }
   })

@@ -87,8 +87,8 @@ interface Weighed {
 }
 
 /** Alternatives that a maker would call the same: the same counts below, and as many rounds of adjusting. */
-function likeness({ choice, plan }: Weighed): string {
-  return `${choice.stitches} ${plan.adjusting.length}`
+function likeness(choice: BaseChoice, plan: WallPlan): number {
+  return choice.stitches * 16 + plan.adjusting.length
 }
 
 /** How many alternatives are shown. */
@@ -96,12 +96,13 @@ const SHOWN = 6
 
 /** Keeps the cheapest of each likeness. */
 class Best {
-  private readonly kept = new Map<string, Weighed>()
+  private readonly kept = new Map<number, Weighed>()
 
-  offer(one: Weighed): void {
-    const key = likeness(one)
+  offer(choice: BaseChoice, plan: WallPlan): void {
+    const key = likeness(choice, plan)
+    const costCm = choice.errorCm + plan.costCm
     const held = this.kept.get(key)
-    if (!held || one.costCm < held.costCm) this.kept.set(key, one)
+    if (!held || costCm < held.costCm) this.kept.set(key, { choice, plan, costCm })
   }
 
   list(): Weighed[] {
@@ -130,7 +131,7 @@ export function* searching(design: Design, gauge: Gauge, wish: FitWish): Generat
   for (const [i, choice] of choices.entries()) {
     for (const plan of plansFor(choice.stitches)) {
       weighed++
-      best.offer({ choice, plan, costCm: choice.errorCm + plan.costCm })
+      best.offer(choice, plan)
     }
     if (i % 64 === 63) yield (i + 1) / choices.length
   }

@@ -1,4 +1,5 @@
 import type { FabricKind } from '../stitch/dictionary'
+import { changeEvenly, mostChange } from './changes'
 import { each, inOne, repeat, type Step, together } from './step'
 
 /** The steps for a list of multiples alike from end to end: `[1, 1, 1]` is a stitch in each of the next three. */
@@ -45,8 +46,10 @@ export function spreadOver(places: number, stitches: number, kind: FabricKind): 
   if (stitches >= places) {
     return inMultiples(Array.from({ length: places }, (_, i) => Math.floor(((i + 1) * stitches) / places) - Math.floor((i * stitches) / places)), kind)
   }
+  const fewer = stitches - places
+  // Up to half as many are plain stitches and pairs drawn together; fewer still are all drawn together, over more.
+  if (-fewer <= mostChange(places, fewer)) return changeEvenly(places, fewer, kind)
   const widths = Array.from({ length: stitches }, (_, i) => Math.floor(((i + 1) * places) / stitches) - Math.floor((i * places) / stitches))
   const length = period(widths)
-  const one = widths.slice(0, length).map(width => width === 1 ? each(kind, 1) : together(kind, width))
-  return [repeat(stitches / length, ...one)]
+  return [repeat(stitches / length, ...widths.slice(0, length).map(width => together(kind, width)))]
 }

@@ -22,9 +22,11 @@ export interface Bandlike {
   readonly stripes?: readonly Stripe[]
 }
 
-export type SolidSpec = Bandlike & { readonly band: 'solid' | 'ridges', readonly stitch: (typeof SOLID_STITCHES)[number] }
+type InStitch<B extends string> = Bandlike & { readonly band: B, readonly stitch: (typeof SOLID_STITCHES)[number] }
+export type SolidSpec = InStitch<'solid'> | InStitch<'ridges'>
 export type RibSpec = Bandlike & { readonly band: 'rib', readonly stitch: (typeof RIB_STITCHES)[number], readonly front: number, readonly back: number }
-export type PatternSpec = Bandlike & { readonly band: 'pairs' | 'groups' | 'vees' | 'waves' | 'boxes' | 'moss' }
+type Pattern = 'pairs' | 'groups' | 'vees' | 'waves' | 'boxes' | 'moss'
+export type PatternSpec = { [B in Pattern]: Bandlike & { readonly band: B } }[Pattern]
 export type SprigsSpec = Bandlike & { readonly band: 'sprigs', readonly seamStitch: boolean }
 /** A band in a repeat of the maker's own, by its id in the design. */
 export type OwnSpec = Bandlike & { readonly band: 'own', readonly repeat: string }

@@ -46,9 +46,9 @@ export function always(...repeat: readonly Step[]): Flow {
 
 /** A repeat worked `times` over; one run of plain stitches stays one run. */
 export function workedOver({ first = [], repeat }: TextureRound, times: number): Step[] {
-  const [only] = repeat
-  const run = repeat.length === 1 && only!.do === 'stitch' && (only.aim ?? 'next') !== 'gap' && only.aim !== 'same'
-  return [...first, run ? { ...only, times: only.times * times } : { do: 'repeat', times, steps: repeat }]
+  const only = repeat.length === 1 ? repeat[0] : undefined
+  const run = only?.do === 'stitch' && only.aim !== 'gap' && only.aim !== 'same' ? { ...only, times: only.times * times } : undefined
+  return [...first, run ?? { do: 'repeat', times, steps: repeat }]
 }
 
 /** Every stitch of steps, with how far it reaches. */

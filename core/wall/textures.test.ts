@@ -9,6 +9,7 @@ import type { RoundStyle } from '../round/style'
 import { anchorBelow, kindAt, work, type Worked } from '../round/work'
 import { divides } from './asks'
 import { BAND_KINDS, type BandSpec, textureOf } from './band'
+import { solid } from './textures'
 import { workTexture } from './workTexture'
 
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } } })
@@ -90,7 +91,7 @@ describe('common practice, no source', () => {
   it('V\'s on 48 are 16, and filled make 48 again', () => {
     const { edge } = worked({ band: 'vees', ...common }, 48)
     expect(placesOf(edge, 'space')).toBe(16)
-    expect(workTexture(textureOf({ band: 'solid', stitch: 'sc', ...common }, [])!, common, edge, setting()).edge.count).toBe(48)
+    expect(workTexture(solid('sc'), common, edge, setting()).edge.count).toBe(48)
   })
 })
 

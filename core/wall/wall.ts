@@ -38,8 +38,10 @@ export function mainStitch(spec: WallSpec, repeats: readonly Repeat[]): FabricKi
 export function comesOut(wall: readonly WallSpec[], repeats: readonly Repeat[], count: number): { readonly count: number } | { readonly stuckAt: number } {
   for (const [i, spec] of wall.entries()) {
     // An adjusting round that finds its own count takes any, and so does everything above it.
-    if (spec.band === 'adjust' && 'want' in spec.to) return { count }
-    if (spec.band === 'adjust') count = 'stitches' in spec.to.pin ? spec.to.pin.stitches : count + spec.to.pin.change
+    if (spec.band === 'adjust') {
+      if ('want' in spec.to) return { count }
+      count = 'stitches' in spec.to.pin ? spec.to.pin.stitches : count + spec.to.pin.change
+    }
     else if (spec.band === 'taper') {
       if (!('pin' in spec.size)) return { count }
       count = spec.size.pin.stitches

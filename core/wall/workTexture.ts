@@ -42,10 +42,10 @@ export function roundsForHeight(heightCm: number, rise: (i: number) => number): 
 /** Where a count does not divide by what a texture asks. */
 function notDividing(texture: Texture, count: number): Finding {
   const { below, above } = nearestCounts(count, texture.asks)
-  const nearest = below === undefined ? `${above}` : `${below} or ${above}`
+  const nearest = below === undefined ? `at least ${above}` : `${below} or ${above}`
   return {
     code: 'does-not-divide', weight: 'stop',
-    what: `This band asks for ${asksWords(texture.asks)}, and ${count} stitches come up from below. ${nearest} would do: add an adjusting round below it, or change the base.`,
+    what: `This band asks for ${asksWords(texture.asks)}, and ${count} stitches come up from below; it could be worked on ${nearest}. Add an adjusting round below it, or change the base.`,
   }
 }
 

@@ -46,6 +46,8 @@ describe('the words of a base', () => {
   it('gather rows with rows and rounds with rounds', () => {
     const labels = patternOf(draft(bag(rectangle)), 'us').sections.flatMap(({ lines }) => lines.map(({ label }) => label))
     expect(labels).toEqual(['Row 1', 'Rows 2–3', 'Round 4', expect.stringMatching(/^Rounds 5–/)])
+    const deeper = { ...rectangle, size: { pin: { stitches: 20, rows: 9 } } } as BaseSpec
+    expect(patternOf(draft(bag(deeper)), 'us').sections[0]!.lines.map(({ label }) => label)).toEqual(['Row 1', 'Rows 2–9', 'Round 10'])
   })
 
   it('say how each form starts, with a chain a little longer than it will be', () => {

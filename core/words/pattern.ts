@@ -145,13 +145,17 @@ function lineFor(draft: Draft, round: DraftRound, terms: Terms): PatternLine {
   }
 }
 
+function isRow({ label }: PatternLine): boolean {
+  return label.startsWith('Row')
+}
+
 /** Rounds that read alike, one after the other, become one line. */
 function gathered(lines: readonly PatternLine[]): PatternLine[] {
   const found: PatternLine[] = []
   for (const line of lines) {
     const last = found[found.length - 1]
-    if (last && last.words === line.words && last.label.startsWith('Row ') === line.label.startsWith('Row ') && last.count === line.count && !last.note) {
-      const merged = { ...last, to: line.to, label: `${line.label.startsWith('Row') ? 'Rows' : 'Rounds'} ${last.from}–${line.to}` }
+    if (last && last.words === line.words && isRow(last) === isRow(line) && last.count === line.count && !last.note) {
+      const merged = { ...last, to: line.to, label: `${isRow(line) ? 'Rows' : 'Rounds'} ${last.from}–${line.to}` }
       found[found.length - 1] = line.note ? { ...merged, note: line.note } : merged
     }
     else found.push(line)

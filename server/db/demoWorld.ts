@@ -5,6 +5,7 @@ import appleTidy from '../../demo/apple-tidy.json'
 import appleTote from '../../demo/apple-tote.json'
 import bulbSling from '../../demo/bulb-sling.json'
 import coneCotton from '../../demo/swatch-cone-cotton.json'
+import harvestStripe from '../../demo/harvest-stripe.json'
 import loafBag from '../../demo/loaf-bag.json'
 import doubleStrand from '../../demo/swatch-double-strand.json'
 import seedHeadPouch from '../../demo/seed-head-pouch.json'
@@ -17,7 +18,7 @@ function sound<D>(reading: Reading<D>): D {
 }
 
 /** The bags and swatches of the demo world, the one to look at first last, since lists show the newest first. */
-export const DEMO_DESIGNS: readonly Design[] = [twineTub, appleTidy, bulbSling, loafBag, appleTote, seedHeadPouch].map(document => sound(readDesign(document)))
+export const DEMO_DESIGNS: readonly Design[] = [twineTub, appleTidy, bulbSling, loafBag, harvestStripe, appleTote, seedHeadPouch].map(document => sound(readDesign(document)))
 export const DEMO_SWATCHES: readonly SwatchDocument[] = [doubleStrand, coneCotton].map(document => sound(readSwatch(document)))
 
 /** Lays out the demo world in a database that never had it. Thrown away, it stays away. */

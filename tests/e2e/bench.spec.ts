@@ -118,7 +118,7 @@ test('a base that ruffles is seen, mended by one click, and the mending undone',
 test('bands: add, give another stitch and yarn, remove, by hand and back', async ({ page, request }) => {
   const id = await freshBag(request, 'Banded pouch', { gauge: swatch, yarns: [{ id: 'main', name: 'undyed cotton', colour: '#dccba6' }, { id: 'moss', name: 'moss green cotton', colour: '#71834f' }] })
   await page.goto(`/bags/${id}`)
-  await page.getByRole('button', { name: /^Wall/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /^Wall/ }).click()
   await page.getByRole('button', { name: 'Band above' }).click()
   await expect(page.getByRole('heading', { name: 'Wall 2' })).toBeVisible()
   await page.getByRole('radio', { name: 'rounds' }).check()
@@ -128,7 +128,7 @@ test('bands: add, give another stitch and yarn, remove, by hand and back', async
   await page.getByRole('combobox', { name: 'Yarn' }).click({ force: true })
   await page.getByRole('option', { name: 'moss green cotton' }).click()
   await expect(page.locator('.tally')).toContainText('moss green cotton')
-  await page.getByRole('button', { name: 'Remove' }).click()
+  await page.getByRole('button', { name: 'Remove Wall 2' }).click()
   await expect(page.locator('.tally')).not.toContainText('moss green cotton')
   await page.keyboard.press('u')
   await expect(page.locator('.tally')).toContainText('moss green cotton')

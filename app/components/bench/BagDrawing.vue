@@ -53,6 +53,10 @@ function acrossCm({ size }: DraftPart): number {
   return standing(props.draft.sizes.floor, size.circumference.cm).lengthCm
 }
 
+/** Labels stand this far apart; closer, and on one line each, where there are many. */
+const gap = computed(() => Math.min(56, Math.max(22, (height.value - 54) / props.draft.parts.length)))
+const tight = computed(() => gap.value < 50)
+
 /** Where each part's label points: the middle of its band, or of the floor below. */
 const labels = computed(() => {
   let bottom = 0
@@ -65,7 +69,7 @@ const labels = computed(() => {
     bottom += part.size.height.cm
     return { part, y: floorY.value - middle * scale.value, x: middleX.value + (acrossCm(part) / 2) * scale.value }
   }).reverse()
-  const placed = spreadLabels(pointed.map(({ y }) => y), 56, 24, Math.max(60, height.value - 30))
+  const placed = spreadLabels(pointed.map(({ y }) => y), gap.value, 24, Math.max(60, height.value - 30))
   return pointed.map((label, i) => ({ ...label, labelY: placed[i]! }))
 })
 const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + halfPx.value + 44))
@@ -157,7 +161,8 @@ const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + 
         :part="part"
         :units="draft.design.units"
         :chosen="part.id === selected"
-        :style="narrow ? {} : { position: 'absolute', left: `${labelX}px`, top: `${labelY - 25}px`, width: `${LABELS_PX - 10}px` }"
+        :tight="tight && !narrow"
+        :style="narrow ? {} : { position: 'absolute', left: `${labelX}px`, top: `${labelY - (tight ? 12 : 25)}px`, width: `${LABELS_PX - 10}px` }"
         @click="emit('select', part.id)"
       />
     </nav>

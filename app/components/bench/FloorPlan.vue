@@ -51,8 +51,13 @@ const fold = computed(() => {
   const last = all.at(-1)
   const { sides, count } = base.value.edge
   if (!last || last.to - last.from !== count) return undefined
-  const [a, b] = sides.map(side => last.from + (side % count)) as [number, number]
-  return { x1: headX[a]!, y1: headY[a]!, x2: headX[b]!, y2: headY[b]! }
+  // A side is a boundary: it lies half way between the stitch before it and the one after.
+  const spot = (side: number) => {
+    const [before, after] = [last.from + ((side + count - 1) % count), last.from + (side % count)]
+    return { x: (headX[before]! + headX[after]!) / 2, y: (headY[before]! + headY[after]!) / 2 }
+  }
+  const [a, b] = [spot(sides[0]), spot(sides[1])]
+  return { x1: a.x, y1: a.y, x2: b.x, y2: b.y }
 })
 </script>
 

@@ -5,7 +5,7 @@ import type { DraftPart } from '~~/core/draft/draft'
 import { formatCm, type Units } from '~~/core/measure/format'
 import { floorShort } from '~~/core/words/floorWords'
 
-const props = defineProps<{ part: DraftPart, units: Units, chosen: boolean }>()
+const props = defineProps<{ part: DraftPart, units: Units, chosen: boolean, tight?: boolean }>()
 
 const size = computed(() => props.part.size.floor && props.part.size.floor.shape !== 'none'
   ? floorShort(props.part.size.floor, props.units)
@@ -23,23 +23,24 @@ const sign = computed(() => {
   if (weights.includes('caution')) return { icon: mdiAlert, says: 'take care' }
   return weights.includes('watch') ? { icon: mdiEyeOutline, says: 'keep an eye on it' } : undefined
 })
+const facts = computed(() => {
+  if (props.part.rounds.length > 0) return `${rounds.value} · ${props.part.edge.count} sts · ${size.value}`
+  return sign.value?.says === 'stopped' ? 'cannot be worked yet' : 'no round of its own'
+})
 </script>
 
 <template>
   <button
     type="button"
     class="label"
-    :class="{ chosen }"
+    :class="{ chosen, tight }"
     :aria-pressed="chosen"
   >
-    <span class="name">{{ part.name }}<v-icon
-      v-if="sign"
+    <span class="name">{{ part.name }}<template v-if="sign"><v-icon
       :icon="sign.icon"
       size="16"
-      :aria-label="sign.says"
-      role="img"
-    /></span>
-    <span class="facts">{{ part.rounds.length === 0 ? 'no round of its own' : `${rounds} · ${part.edge.count} sts · ${size}` }}</span>
+    /><span class="only-heard">({{ sign.says }})</span></template></span>
+    <span class="facts">{{ facts }}</span>
   </button>
 </template>
 
@@ -50,4 +51,6 @@ const sign = computed(() => {
 .name { font-family: var(--v-font-heading); font-weight: 640; display: flex; gap: 0.35rem; align-items: center; }
 .name .v-icon { color: rgb(var(--v-theme-warning)); }
 .facts { font-size: 0.86rem; font-variant-numeric: tabular-nums; color: var(--soft-ink); }
+.tight { flex-direction: row; align-items: baseline; gap: 0.5rem; min-height: 24px; padding-block: 0; overflow: hidden; }
+.tight .name, .tight .facts { font-size: 0.84rem; }
 </style>

@@ -10,6 +10,7 @@ const part = computed(() => draft.value.parts.find(({ id }) => id === bench.sele
 const bandIndex = computed(() => bench.selected.startsWith('wall.') ? Number(bench.selected.slice(5)) : -1)
 const band = computed(() => draft.value.design.wall[bandIndex.value])
 const title = computed(() => part.value?.name ?? (bench.selected === 'bag' ? 'The whole bag' : band.value ? `Wall ${bandIndex.value + 1}` : 'The whole bag'))
+const hasStop = computed(() => findings.value.some(({ weight, code }) => weight === 'stop' || code === 'mouth-does-not-divide'))
 const findings = computed(() => part.value ? draft.value.findings.filter(finding => finding.part === part.value!.id) : draft.value.findings)
 </script>
 
@@ -37,10 +38,10 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
       </h3>
       <WantBase v-if="bench.selected === 'base'" />
       <WantTurnUp v-else-if="bench.selected === 'turnUp'" />
-      <WantBand
+      <WantPart
         v-else-if="band"
         :key="bandIndex"
-        :band="band"
+        :spec="band"
         :index="bandIndex"
       />
       <WantBag v-else />
@@ -56,6 +57,12 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
         :draft="draft"
         :part="part"
       />
+      <CountDrift
+        v-if="part && part.rounds.length > 0"
+        :key="part.id"
+        :draft="draft"
+        :part="part"
+      />
     </section>
     <section aria-labelledby="watch">
       <h3
@@ -67,7 +74,9 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
       <WatchBlock
         :findings="findings"
         @fix="bench.applyFix"
+        @look="bench.look"
       />
+      <FitFinder v-if="draft.design.wall.length > 0 && (!part || hasStop)" />
       <FlatnessTable v-if="bench.selected === 'base'" />
     </section>
   </aside>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { mdiPlus } from '@mdi/js'
 import { ref } from 'vue'
+import { LEAN } from '~~/core/design/bounds'
 import { useBench } from '~/stores/bench'
 
 const bench = useBench()
@@ -12,9 +12,18 @@ function rename(name: string): void {
   if (!nameTrouble.value && plain !== bench.design!.name) bench.edit('Name', d => void (d.name = plain), 'name')
 }
 
-function addWall(): void {
-  bench.edit('Add a wall', design => void design.wall.push({ band: 'solid', stitch: 'sc', size: { want: { heightCm: 12 } }, colour: design.base.colour }))
-  bench.selected = 'wall.0'
+function setMouth(divides: number): void {
+  bench.edit('What the mouth divides by', (design) => {
+    if (divides > 1) design.mouth = { divides }
+    else delete design.mouth
+  })
+}
+
+function setLean(stitches: number): void {
+  bench.edit('How the seam leans', (design) => {
+    if (stitches === 0) delete design.rounds.leanPerTen
+    else design.rounds.leanPerTen = stitches
+  }, 'lean')
 }
 </script>
 
@@ -27,15 +36,7 @@ function addWall(): void {
       maxlength="90"
       @update:model-value="rename"
     />
-    <v-btn
-      v-if="bench.design!.wall.length === 0"
-      :prepend-icon="mdiPlus"
-      variant="tonal"
-      color="primary"
-      @click="addWall"
-    >
-      Add a wall
-    </v-btn>
+    <WallStack />
     <WantContents />
     <WantGauge />
     <ChoiceField
@@ -57,6 +58,25 @@ function addWall(): void {
         { value: true, name: 'counts as a stitch', does: 'The chain is the first stitch; the next one goes in the next stitch.' },
       ]"
       @change="(counts) => bench.edit('Starting chain', (d) => { d.rounds.startingChainCounts = counts })"
+    />
+    <CountField
+      v-if="bench.design!.rounds.style === 'joined'"
+      label="The seam leaned, in ten rounds"
+      suffix="sts"
+      parts
+      :value="bench.design!.rounds.leanPerTen ?? 0"
+      :bounds="LEAN"
+      @change="setLean"
+    />
+    <ChoiceField
+      label="The mouth must divide by"
+      :value="bench.design!.mouth?.divides ?? 1"
+      :choices="[
+        { value: 1, name: 'nothing', does: 'Any number of stitches will do at the top.' }, { value: 2, name: '2', does: 'For a casing with one cord, or an edging over two.' },
+        { value: 4, name: '4', does: 'For a casing with two opposed cords, or two slots alike.' }, { value: 6, name: '6', does: 'For a shell edging over six.' },
+        { value: 12, name: '12', does: 'For two cords and a shell edging both.' },
+      ]"
+      @change="setMouth"
     />
     <WantYarns />
     <ChoiceField

@@ -31,15 +31,15 @@ function put(name: string, value: number): void {
 }
 
 function proposeBag(): void {
-  const { base, wall } = bench.design!
+  const { base } = bench.design!
   const { base: spec, heightCm } = propose(contents.value!, base.stitch, base.colour)
   bench.edit('A bag for what it must hold', (design) => {
     design.base = JSON.parse(JSON.stringify(spec)) as typeof design.base
     delete design.measuredBase
     const others = bench.draft!.parts.slice(1, -1).reduce((sum, part) => sum + part.size.height.cm, 0)
-    const last = wall.length - 1
+    const top = design.wall.at(-1)
     const own = Math.max(1, Math.round((heightCm - others) * 10) / 10)
-    if (last >= 0) design.wall[last]!.size = { want: { heightCm: own } }
+    if (top && top.band !== 'adjust' && top.band !== 'taper') top.size = { want: { heightCm: own } }
     else design.wall.push({ band: 'solid', stitch: base.stitch, size: { want: { heightCm } }, colour: base.colour })
   })
 }

@@ -4,7 +4,7 @@ import type { Finding, Fix, Weight } from '~~/core/part/finding'
 
 /** Findings, the heaviest first, each with the fix it offers. */
 const props = defineProps<{ findings: readonly Finding[] }>()
-const emit = defineEmits<{ fix: [fix: Fix] }>()
+const emit = defineEmits<{ fix: [fix: Fix], look: [fix?: Fix] }>()
 
 const LOOKS: Record<Weight, { icon: string, word: string }> = {
   stop: { icon: mdiAlertOctagon, word: 'Stopped' },
@@ -40,15 +40,26 @@ const sorted = () => [...props.findings].sort((a, b) => ORDER.indexOf(a.weight) 
       <div>
         <strong>{{ LOOKS[finding.weight].word }}</strong>
         <p>{{ finding.what }}</p>
-        <v-btn
+        <div
           v-if="finding.fix"
-          variant="tonal"
-          color="primary"
-          size="small"
-          @click="emit('fix', finding.fix)"
+          class="fixes"
         >
-          {{ finding.fix.label }}
-        </v-btn>
+          <v-btn
+            v-for="fix in [finding.fix, ...finding.otherFixes ?? []]"
+            :key="fix.label"
+            variant="tonal"
+            color="primary"
+            size="small"
+            class="fix"
+            @click="emit('fix', fix)"
+            @mouseenter="emit('look', fix)"
+            @mouseleave="emit('look')"
+            @focus="emit('look', fix)"
+            @blur="emit('look')"
+          >
+            {{ fix.label }}
+          </v-btn>
+        </div>
       </div>
     </li>
   </ul>
@@ -61,4 +72,7 @@ p { margin: 0.1rem 0 0.45rem; line-height: 1.4; font-size: 0.95rem; }
 .note .v-icon { color: rgb(var(--v-theme-success)); }
 .watch .v-icon { color: rgb(var(--v-theme-warning)); }
 .caution .v-icon, .stop .v-icon { color: rgb(var(--v-theme-error)); }
+.fixes { display: flex; flex-wrap: wrap; gap: 0.4rem; }
+.fix { height: auto; min-height: 1.75rem; padding-block: 0.25rem; }
+.fix :deep(.v-btn__content) { white-space: normal; text-align: left; }
 </style>

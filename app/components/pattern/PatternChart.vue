@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { roundPaths } from '~~/core/chart/marks'
 import { planOf } from '~~/core/chart/plan'
+import { sideLines } from '~~/core/chart/sides'
 import { unrolled } from '~~/core/chart/unrolled'
 import type { Draft } from '~~/core/draft/draft'
 import { useBox } from '~/composables/useBox'
@@ -16,6 +17,8 @@ const floorScale = computed(() => Math.min(480, Math.max(200, width.value)) / (f
 const wall = computed(() => unrolled(props.draft))
 const wallMarks = computed(() => wall.value.rounds.map(round => ({ ...round, ...roundPaths(wall.value, round) })))
 const numbered = computed(() => wall.value.rounds.filter(({ number }, i) => i === 0 || (number % 5 === 0 && i > 2)))
+const sides = computed(() => sideLines(props.draft).map(spots => spots.map(({ x, y }, i) => `${i === 0 || Math.abs(x - spots[i - 1]!.x) > wall.value.box.width / 2 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('')))
+const leaning = computed(() => props.draft.design.rounds.style === 'joined' && Boolean(props.draft.design.rounds.leanPerTen))
 const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed: rounds run clockwise' : 'right-handed: rounds run anticlockwise')
 </script>
 
@@ -60,6 +63,12 @@ const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed:
             class="shaped"
           />
         </g>
+        <path
+          v-for="(line, i) in sides"
+          :key="`side-${i}`"
+          class="side"
+          :d="line"
+        />
         <text
           v-for="round in numbered"
           :key="`number-${round.number}`"
@@ -67,7 +76,7 @@ const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed:
           :y="round.startY"
         >{{ round.number }}</text>
       </svg>
-      <figcaption>The wall from outside, cut open at the start of its rounds.</figcaption>
+      <figcaption>The wall from outside, cut open at the start of its rounds. Dashed: the bag's sides{{ leaning ? ', which the leaning seam leaves behind' : '' }}.</figcaption>
     </figure>
   </aside>
 </template>
@@ -78,6 +87,7 @@ figure { margin: 0; }
 svg { display: block; width: 100%; }
 .floor { max-width: 30rem; margin: 0 auto; }
 .wall path { fill: none; stroke: var(--ink); stroke-width: 0.05; stroke-linecap: round; }
+.wall .side { stroke: var(--accent); stroke-width: 0.12; stroke-dasharray: 0.5 0.35; }
 .wall .shaped { stroke: var(--accent); stroke-width: 0.1; }
 .wall .lit path { stroke: var(--accent); stroke-width: 0.12; }
 text { font: 600 0.75px var(--figures); fill: var(--ink); text-anchor: middle; dominant-baseline: central; }

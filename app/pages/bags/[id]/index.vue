@@ -13,14 +13,14 @@ const bench = useBagPage()
       </h1>
       <BagDrawing
         class="stage"
-        :draft="bench.draft"
+        :draft="bench.shown!"
         :selected="bench.selected"
         @select="bench.selected = $event"
       />
       <PartPanel class="side" />
       <BagTally
         class="foot"
-        :draft="bench.draft"
+        :draft="bench.shown!"
       />
     </template>
   </div>

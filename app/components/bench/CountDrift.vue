@@ -1,0 +1,105 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { WALL_STITCHES } from '~~/core/design/bounds'
+import type { Draft, DraftPart } from '~~/core/draft/draft'
+import { drift } from '~~/core/draft/drift'
+import { stepsWords } from '~~/core/words/stepWords'
+import { useBench } from '~/stores/bench'
+import { useWays } from '~/stores/ways'
+
+/** "I have 118, not 116": what that does to the mouth, where it may have come from, and what can be done about it. */
+const props = defineProps<{ draft: Draft, part: DraftPart }>()
+const bench = useBench()
+const ways = useWays()
+const open = ref(false)
+const rounds = computed(() => ({ least: props.part.firstRound, most: props.part.firstRound + props.part.rounds.length - 1 }))
+const wanted = ref(rounds.value.most)
+const round = computed(() => Math.min(rounds.value.most, Math.max(rounds.value.least, wanted.value)))
+const planned = computed(() => props.draft.rounds[round.value - 1]!.worked.edge.count)
+const typed = ref<number>()
+const counted = computed(() => typed.value ?? planned.value)
+const found = computed(() => drift(props.draft, round.value, counted.value))
+
+function words(index: number): string {
+  const way = found.value!.ways[index]!
+  if (!way.steps) return way.what
+  const { edge } = props.draft.rounds[round.value - 1]!.worked
+  return `${way.what} ${stepsWords(way.steps, { terms: ways.terms, on: edge, start: props.draft.start })}.`
+}
+</script>
+
+<template>
+  <details
+    class="drift"
+    :open="open"
+    @toggle="open = ($event.target as HTMLDetailsElement).open"
+  >
+    <summary>Counted something else?</summary>
+    <div class="row">
+      <CountField
+        label="In round"
+        :value="round"
+        :bounds="rounds"
+        @change="wanted = $event"
+      />
+      <CountField
+        label="You have, instead of planned"
+        :value="counted"
+        :bounds="WALL_STITCHES"
+        :suffix="`not ${planned}`"
+        @change="typed = $event"
+      />
+    </div>
+    <div
+      v-if="found"
+      role="status"
+      class="told"
+    >
+      <p><strong>{{ found.mouth }}</strong></p>
+      <p>It may come from:</p>
+      <ul>
+        <li
+          v-for="cause in found.causes"
+          :key="cause"
+        >
+          {{ cause }}
+        </li>
+      </ul>
+      <p>What you can do:</p>
+      <ul>
+        <li
+          v-for="(way, i) in found.ways"
+          :key="way.way"
+        >
+          {{ words(i) }}
+          <v-btn
+            v-if="way.fix"
+            variant="tonal"
+            color="primary"
+            size="small"
+            @click="bench.applyFix(way.fix)"
+            @mouseenter="bench.look(way.fix)"
+            @mouseleave="bench.look()"
+          >
+            {{ way.fix.label }}
+          </v-btn>
+        </li>
+      </ul>
+    </div>
+    <p
+      v-else
+      class="soft"
+    >
+      {{ planned }} is what the pattern says.
+    </p>
+  </details>
+</template>
+
+<style scoped>
+.drift { margin-top: 0.9rem; border-top: 1px solid var(--line); padding-top: 0.5rem; }
+summary { cursor: pointer; font-weight: 560; }
+.row { display: grid; grid-template-columns: 7rem 1fr; gap: 0.5rem; margin-top: 0.7rem; align-items: start; }
+.told { margin-top: 0.6rem; font-size: 0.93rem; line-height: 1.4; }
+p { margin: 0.4rem 0 0.2rem; }
+ul { margin: 0; padding-left: 1.1rem; display: flex; flex-direction: column; gap: 0.35rem; }
+</style>

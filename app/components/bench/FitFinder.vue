@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { mdiMagnify } from '@mdi/js'
+import { computed, ref, watch } from 'vue'
+import { type Fitting, USUAL_WISH } from '~~/core/fit/fit'
+import { collisionWords, fittingWords, searchWords } from '~~/core/fit/fitWords'
+import type { Fix } from '~~/core/part/finding'
+import { useFit } from '~/composables/useFit'
+import { useBench } from '~/stores/bench'
+
+/** Looks for counts with which everything divides at once, and lays the best ways out to be looked at and taken. */
+const bench = useBench()
+const { result, searching, progress, search, stop } = useFit()
+const toleranceCm = ref(USUAL_WISH.toleranceCm)
+const mostAdjusting = ref(USUAL_WISH.mostAdjusting)
+const units = computed(() => bench.design!.units)
+const TOLERANCE = { least: 0.2, most: 10 }
+
+// What was found holds for the bag as it was then.
+watch(() => bench.design, () => {
+  result.value = undefined
+  stop()
+})
+
+function start(): void {
+  void search(bench.design!, bench.draft!.gauge, { toleranceCm: toleranceCm.value, mostAdjusting: mostAdjusting.value })
+}
+
+function fixOf(fitting: Fitting): Fix {
+  return { label: `Counts that fit: ${fitting.stitches} stitches`, changes: [{ path: ['base'], value: fitting.base }, { path: ['wall'], value: fitting.wall }, { path: ['measuredBase'], value: undefined }] }
+}
+</script>
+
+<template>
+  <fieldset class="fit">
+    <legend>Counts that fit, all the way up</legend>
+    <div class="row">
+      <LengthField
+        label="The base may be off by"
+        :cm="toleranceCm"
+        :units="units"
+        :bounds="TOLERANCE"
+        @change="toleranceCm = $event"
+      />
+      <ChoiceField
+        label="Adjusting rounds, at most"
+        :value="mostAdjusting"
+        :choices="[{ value: 0, name: 'none' }, { value: 1, name: '1' }, { value: 2, name: '2' }]"
+        @change="mostAdjusting = $event"
+      />
+    </div>
+    <div class="row">
+      <v-btn
+        v-if="!searching"
+        :prepend-icon="mdiMagnify"
+        variant="tonal"
+        color="primary"
+        @click="start"
+      >
+        Look for counts that fit
+      </v-btn>
+      <template v-else>
+        <v-btn
+          variant="outlined"
+          @click="stop"
+        >
+          Call it off
+        </v-btn>
+        <progress
+          :value="progress"
+          max="1"
+          aria-label="How far the search is"
+        />
+      </template>
+    </div>
+    <div
+      v-if="result"
+      role="status"
+    >
+      <p
+        v-if="result.collision"
+        class="collision"
+      >
+        {{ collisionWords(bench.design!, result.collision) }}
+      </p>
+      <p
+        v-else
+        class="soft"
+      >
+        {{ searchWords(result) }}
+      </p>
+      <ol
+        v-if="result.found.length > 0"
+        aria-label="Counts that fit"
+      >
+        <li
+          v-for="(fitting, i) in result.found"
+          :key="i"
+        >
+          <button
+            type="button"
+            @click="bench.applyFix(fixOf(fitting))"
+            @mouseenter="bench.look(fixOf(fitting))"
+            @mouseleave="bench.look()"
+            @focus="bench.look(fixOf(fitting))"
+            @blur="bench.look()"
+          >
+            {{ fittingWords(fitting, units) }}
+          </button>
+        </li>
+      </ol>
+    </div>
+  </fieldset>
+</template>
+
+<style scoped>
+.fit { border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem 0.8rem; margin: 1rem 0 0; display: flex; flex-direction: column; gap: 0.7rem; min-width: 0; }
+legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0 0.3rem; }
+.row { display: flex; flex-wrap: wrap; gap: 0.8rem; align-items: flex-start; }
+.row > :deep(.v-input) { flex: 1 1 9rem; }
+progress { flex: 1; height: 2.2rem; accent-color: var(--accent); }
+p { margin: 0 0 0.4rem; font-size: 0.88rem; line-height: 1.4; }
+.collision { color: rgb(var(--v-theme-error)); font-weight: 560; }
+ol { list-style: none; margin: 0; padding: 0; border-bottom: 1px solid var(--line); }
+li { border-top: 1px solid var(--line); }
+button { width: 100%; padding: 0.45rem 0.4rem; border: 0; background: none; color: inherit; font: inherit; font-size: 0.93rem; line-height: 1.35; text-align: left; cursor: pointer; }
+li:first-child button { font-weight: 640; }
+li button:hover, li button:focus-visible { background: var(--wash); }
+</style>

@@ -1,0 +1,133 @@
+<script setup lang="ts">
+import { mdiPlus } from '@mdi/js'
+import { computed, ref, watch } from 'vue'
+import { MOST_REPEATS } from '~~/core/design/bounds'
+import type { Repeat } from '~~/core/repeat/repeat'
+import { asksWords } from '~~/core/wall/asks'
+import { checkRepeat } from '~~/core/wall/own'
+import { linesIn, typedIn } from '~/composables/ownLines'
+import { firstRepeat } from '~/composables/wallKinds'
+import { useBench } from '~/stores/bench'
+import { useWays } from '~/stores/ways'
+
+/** A repeat of the maker's own: typed a line a round, worked as it is typed, kept when it comes out. */
+const props = defineProps<{ repeatId: string }>()
+const emit = defineEmits<{ pick: [id: string] }>()
+const bench = useBench()
+const ways = useWays()
+
+const kept = computed(() => bench.design!.repeats.find(({ id }) => id === props.repeatId))
+const text = ref('')
+const read = computed(() => linesIn(text.value, ways.terms))
+const checked = computed(() => {
+  if (!read.value.ok) return { ok: false as const, trouble: read.value.trouble }
+  return checkRepeat({ id: props.repeatId, name: '', lines: read.value.lines })
+})
+/** Where the trouble is: the line itself, with what cannot be read marked in it. */
+const pointed = computed(() => {
+  if (checked.value.ok) return undefined
+  const { line, at, length, what } = checked.value.trouble
+  const whole = text.value.split('\n')[line] ?? ''
+  return { line: line + 1, before: whole.slice(0, at), marked: whole.slice(at, at + length) || ' ', after: whole.slice(at + length), what }
+})
+
+watch([() => kept.value?.id, () => ways.terms], () => void (text.value = kept.value ? typedIn(kept.value.lines, ways.terms) : ''), { immediate: true })
+// Undo and redo change the kept lines while the text stays: show what is kept then.
+watch(() => kept.value?.lines, (lines) => {
+  if (lines && (!read.value.ok || JSON.stringify(read.value.lines) !== JSON.stringify(lines))) text.value = typedIn(lines, ways.terms)
+})
+
+function change(label: string, recipe: (repeat: { -readonly [K in keyof Repeat]: K extends 'lines' ? string[] : Repeat[K] }) => void, group: string): void {
+  bench.edit(label, (design) => {
+    const own = design.repeats.find(({ id }) => id === props.repeatId)
+    if (own) recipe(own)
+  }, `repeats.${props.repeatId}.${group}`)
+}
+
+function type(typed: string): void {
+  text.value = typed
+  if (checked.value.ok && read.value.ok) {
+    const { lines } = read.value
+    change('Your repeat', own => void (own.lines = [...lines]), 'lines')
+  }
+}
+
+function addAnother(): void {
+  const ids = bench.design!.repeats.map(({ id }) => id)
+  let number = ids.length + 1
+  while (ids.includes(`own-${number}`)) number++
+  const id = `own-${number}`
+  const { lines, ...rest } = firstRepeat(id)
+  bench.edit('Another repeat', design => void design.repeats.push({ ...rest, name: `my repeat ${number}`, lines: [...lines] }))
+  emit('pick', id)
+}
+</script>
+
+<template>
+  <fieldset class="own">
+    <legend>The repeat</legend>
+    <div class="row">
+      <v-select
+        label="Your repeats"
+        :model-value="repeatId"
+        :items="bench.design!.repeats.map(({ id, name }) => ({ value: id, title: name }))"
+        @update:model-value="emit('pick', $event)"
+      />
+      <v-btn
+        :icon="mdiPlus"
+        size="small"
+        variant="outlined"
+        :disabled="bench.design!.repeats.length >= MOST_REPEATS"
+        aria-label="Another repeat"
+        @click="addAnother"
+      />
+    </div>
+    <v-text-field
+      v-if="kept"
+      label="What you call it"
+      :model-value="kept.name"
+      maxlength="80"
+      @update:model-value="(name: string) => name.trim() && change('Name of a repeat', (own) => { own.name = name }, 'name')"
+    />
+    <v-textarea
+      label="One repeat, a line a round"
+      :model-value="text"
+      rows="3"
+      auto-grow
+      class="lines"
+      spellcheck="false"
+      :error="!checked.ok"
+      @update:model-value="type"
+    />
+    <p
+      v-if="checked.ok"
+      role="status"
+      class="sound"
+    >
+      It works: it asks for {{ asksWords(checked.texture.asks) }}{{ checked.texture.gives === checked.texture.asks.multiple ? '' : ` and leaves ${checked.texture.gives}` }}. Kept.
+    </p>
+    <div
+      v-else-if="pointed"
+      role="alert"
+      class="wrong"
+    >
+      <p>Line {{ pointed.line }}: {{ pointed.what }}. The last repeat that works is kept until this one does.</p>
+      <code>{{ pointed.before }}<mark>{{ pointed.marked }}</mark>{{ pointed.after }}</code>
+    </div>
+    <p class="soft hint">
+      Write as the pattern does: {{ ways.terms === 'us' ? 'sc in next 3, sk next st, (dc, ch 2, dc) in next' : 'dc in next 3, miss next st, (tr, ch 2, tr) in next' }}. Begin a line with "once:" if it is worked the first time only.
+    </p>
+  </fieldset>
+</template>
+
+<style scoped>
+.own { border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem 0.8rem; margin: 0; display: flex; flex-direction: column; gap: 0.7rem; min-width: 0; }
+legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0 0.3rem; }
+.row { display: flex; gap: 0.5rem; align-items: center; }
+.lines :deep(textarea) { font-family: var(--figures); font-size: 0.9rem; line-height: 1.45; }
+.sound { margin: 0; font-size: 0.9rem; color: rgb(var(--v-theme-success)); font-weight: 560; }
+.wrong p { margin: 0 0 0.3rem; font-size: 0.9rem; color: rgb(var(--v-theme-error)); font-weight: 560; }
+code { display: block; overflow-x: auto; white-space: pre; font-family: var(--figures); font-size: 0.85rem; padding: 0.3rem 0.4rem; background: var(--paper); }
+mark { background: rgb(var(--v-theme-error)); color: var(--sheet); border-radius: 2px; }
+.hint { margin: 0; font-size: 0.84rem; line-height: 1.35; }
+</style>

@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { mdiArrowDown, mdiArrowUp, mdiContentDuplicate, mdiDeleteOutline, mdiDragVertical, mdiPlus } from '@mdi/js'
+import { computed } from 'vue'
+import { VueDraggable } from 'vue-draggable-plus'
+import { useWall } from '~/composables/useWall'
+import { useBench } from '~/stores/bench'
+
+/** The wall's parts from the mouth down, to be picked, dragged, doubled and thrown out; by keyboard with Alt and the arrows. */
+const bench = useBench()
+const { wall, full, select, addAbove, duplicate, remove, move } = useWall()
+
+const rows = computed(() => wall.value.map((spec, index) => {
+  const part = bench.draft!.parts.find(({ id }) => id === `wall.${index}`)
+  const colours = [...new Set(spec.band !== 'adjust' && spec.stripes ? spec.stripes.map(({ colour }) => colour) : [spec.colour])]
+  return {
+    key: `${index}-${spec.band}`, index, colours: colours.map(id => bench.design!.yarns.find(yarn => yarn.id === id)?.colour ?? '#ccc'),
+    name: part?.name ?? `Wall ${index + 1}`, facts: part ? `${part.rounds.length} × ${part.edge.count} sts` : 'not reached',
+    stopped: part?.findings.some(({ weight }) => weight === 'stop') ?? true,
+  }
+}).reverse())
+
+/** The part in hand, if it is one of the wall's: a new band goes above it. */
+const inHand = computed(() => bench.selected.startsWith('wall.') ? Number(bench.selected.slice(5)) : undefined)
+
+/** The list runs from the top down, the wall from the floor up. */
+const fromBottom = (row: number) => wall.value.length - 1 - row
+
+function dropped({ oldIndex, newIndex }: { oldIndex?: number, newIndex?: number }): void {
+  if (oldIndex !== undefined && newIndex !== undefined) move(fromBottom(oldIndex), fromBottom(newIndex))
+}
+
+function onKey(event: KeyboardEvent, index: number): void {
+  if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
+  event.preventDefault()
+  move(index, index + (event.key === 'ArrowUp' ? 1 : -1))
+}
+</script>
+
+<template>
+  <fieldset class="stack">
+    <legend>The wall, from the mouth down</legend>
+    <VueDraggable
+      :model-value="rows"
+      handle=".handle"
+      :animation="120"
+      tag="ol"
+      @end="dropped"
+    >
+      <li
+        v-for="row in rows"
+        :key="row.key"
+        :class="{ chosen: bench.selected === `wall.${row.index}` }"
+      >
+        <v-icon
+          :icon="mdiDragVertical"
+          class="handle"
+          size="20"
+          aria-hidden="true"
+        />
+        <button
+          type="button"
+          class="pick"
+          :aria-pressed="bench.selected === `wall.${row.index}`"
+          :aria-label="`${row.name}: ${row.facts}. Alt and up or down arrow moves it`"
+          @click="select(row.index)"
+          @keydown="onKey($event, row.index)"
+        >
+          <span class="dots"><span
+            v-for="colour in row.colours"
+            :key="colour"
+            :style="{ background: colour }"
+          /></span>
+          <span class="name">{{ row.name }}</span>
+          <span
+            class="facts"
+            :class="{ stopped: row.stopped }"
+          >{{ row.facts }}</span>
+        </button>
+        <span
+          v-if="bench.selected === `wall.${row.index}`"
+          class="verbs"
+        >
+          <v-btn
+            :icon="mdiArrowUp"
+            size="x-small"
+            :disabled="row.index === wall.length - 1"
+            :aria-label="`Move ${row.name} up`"
+            @click="move(row.index, row.index + 1)"
+          />
+          <v-btn
+            :icon="mdiArrowDown"
+            size="x-small"
+            :disabled="row.index === 0"
+            :aria-label="`Move ${row.name} down`"
+            @click="move(row.index, row.index - 1)"
+          />
+          <v-btn
+            :icon="mdiContentDuplicate"
+            size="x-small"
+            :disabled="full"
+            :aria-label="`Double ${row.name}`"
+            @click="duplicate(row.index)"
+          />
+          <v-btn
+            :icon="mdiDeleteOutline"
+            size="x-small"
+            :aria-label="`Remove ${row.name}`"
+            @click="remove(row.index)"
+          />
+        </span>
+      </li>
+    </VueDraggable>
+    <v-btn
+      :prepend-icon="mdiPlus"
+      size="small"
+      variant="outlined"
+      :disabled="full"
+      @click="addAbove(inHand)"
+    >
+      {{ wall.length === 0 ? 'Add a wall' : inHand === undefined ? 'Band on top' : 'Band above' }}
+    </v-btn>
+  </fieldset>
+</template>
+
+<style scoped>
+.stack { border: 0; padding: 0; margin: 0; min-width: 0; }
+legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.25rem; }
+ol { list-style: none; margin: 0 0 0.5rem; padding: 0; border-bottom: 1px solid var(--line); }
+ol:empty { display: none; }
+li { display: flex; flex-wrap: wrap; align-items: center; border-top: 1px solid var(--line); background: var(--sheet); }
+.chosen { background: var(--wash); box-shadow: inset 3px 0 0 var(--accent); }
+.handle { cursor: grab; color: var(--soft-ink); margin: 0 0.1rem 0 0.25rem; touch-action: none; }
+.pick { flex: 1; min-width: 0; display: flex; align-items: center; gap: 0.5rem; min-height: 2.3rem; padding: 0.2rem 0.5rem 0.2rem 0.2rem; border: 0; background: none; color: inherit; font: inherit; text-align: left; cursor: pointer; }
+.dots { display: inline-flex; flex: none; }
+.dots span { width: 0.85rem; height: 0.85rem; border-radius: 50%; border: 1px solid var(--strong-line); margin-left: -0.25rem; }
+.dots span:first-child { margin-left: 0; }
+.name { flex: 1; min-width: 0; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; font-weight: 560; }
+.facts { font-size: 0.85rem; color: var(--soft-ink); font-variant-numeric: tabular-nums; white-space: nowrap; }
+.stopped { color: rgb(var(--v-theme-error)); }
+.verbs { flex: 1 0 100%; display: flex; justify-content: flex-end; padding: 0 0.3rem 0.25rem; }
+</style>

@@ -1,0 +1,56 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { WallSpec } from '~~/core/wall/wall'
+import { useWall } from '~/composables/useWall'
+import { asksOf } from '~/composables/wallKinds'
+import { useBench } from '~/stores/bench'
+
+/** A part of the wall: its kind, what it asks, and the questions of that kind. */
+const props = defineProps<{ spec: WallSpec, index: number }>()
+const bench = useBench()
+const { put, turnInto } = useWall()
+const colour = computed(() => bench.design!.yarns.find(({ id }) => id === props.spec.colour)?.colour ?? '#cccccc')
+const asks = computed(() => asksOf(props.spec, bench.design!))
+</script>
+
+<template>
+  <div class="fields">
+    <KindPicker
+      :value="spec.band"
+      :colour="colour"
+      :asks="asks"
+      @pick="turnInto(index, $event)"
+    />
+    <WantAdjust
+      v-if="spec.band === 'adjust'"
+      :spec="spec"
+      :index="index"
+    />
+    <WantTaper
+      v-else-if="spec.band === 'taper'"
+      :spec="spec"
+      :index="index"
+    />
+    <WantBand
+      v-else
+      :band="spec"
+      :index="index"
+    />
+    <WantStripes
+      v-if="spec.band !== 'adjust'"
+      :spec="spec"
+      :index="index"
+    />
+    <YarnChoice
+      v-else
+      :yarns="bench.design!.yarns"
+      :value="spec.colour"
+      @change="put(index, 'Yarn of a round', (s) => { s.colour = $event })"
+    />
+    <WallStack />
+  </div>
+</template>
+
+<style scoped>
+.fields { display: flex; flex-direction: column; gap: 0.95rem; }
+</style>

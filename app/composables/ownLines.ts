@@ -1,0 +1,38 @@
+import { readSteps } from '~~/core/repeat/read'
+import { type LineTrouble, openingOf } from '~~/core/repeat/repeat'
+import { foundation } from '~~/core/round/edge'
+import type { Step } from '~~/core/round/step'
+import type { Terms } from '~~/core/stitch/dictionary'
+import { stepsWords } from '~~/core/words/stepWords'
+
+/** Lines of a repeat as the document keeps them, or the first one that cannot be read. */
+export type Lines = { readonly ok: true, readonly lines: readonly string[] } | { readonly ok: false, readonly trouble: LineTrouble }
+
+/** An edge that no repeat covers from end to end, so that the words always say how many. */
+const LONG = foundation('stitch', 20_000)
+
+function written(steps: readonly Step[], terms: Terms): string {
+  return stepsWords(steps, { terms, on: LONG, start: { kind: 'ring', chains: 0 } })
+}
+
+/** What a maker typed, a line a round in their vocabulary, as the document's lines. Empty lines at the end are none. */
+export function linesIn(text: string, terms: Terms): Lines {
+  const typed = text.replace(/\s+$/, '').split('\n')
+  const lines: string[] = []
+  for (const [line, one] of typed.entries()) {
+    const { once, from } = openingOf(one)
+    const read = readSteps(one.slice(from), terms)
+    if (!read.ok) return { ok: false, trouble: { line, at: from + read.at, length: read.length, what: read.what } }
+    lines.push(`${once ? 'once: ' : ''}${written(read.steps, 'us')}`)
+  }
+  return { ok: true, lines }
+}
+
+/** The document's lines as a maker reads them in their vocabulary; one that cannot be read stays as it is. */
+export function typedIn(lines: readonly string[], terms: Terms): string {
+  return lines.map((line) => {
+    const { once, from } = openingOf(line)
+    const read = readSteps(line.slice(from), 'us')
+    return read.ok ? `${once ? 'once: ' : ''}${written(read.steps, terms)}` : line
+  }).join('\n')
+}

@@ -1,0 +1,37 @@
+import { proxy, wrap } from 'comlink'
+import { onBeforeUnmount, ref, shallowRef } from 'vue'
+import type { Design } from '~~/core/design/design'
+import type { Gauge } from '~~/core/gauge/gauge'
+import type { FitResult, FitWish } from '~~/core/fit/fit'
+import type { FitSearch } from '~/workers/fit.worker'
+
+/** A search for counts that fit, run in a worker: its progress, what it found, and a way to call it off. */
+export function useFit() {
+  const result = shallowRef<FitResult>()
+  const searching = ref(false)
+  const progress = ref(0)
+  let worker: Worker | undefined
+
+  function stop(): void {
+    worker?.terminate()
+    worker = undefined
+    searching.value = false
+  }
+
+  async function search(design: Design, gauge: Gauge, wish: FitWish): Promise<void> {
+    stop()
+    result.value = undefined
+    searching.value = true
+    progress.value = 0
+    const own = worker = new Worker(new URL('../workers/fit.worker.ts', import.meta.url), { type: 'module' })
+    // What comes from the document is frozen and reactive-free; a plain copy crosses to the worker.
+    const plain = JSON.parse(JSON.stringify({ design, gauge, wish })) as { design: Design, gauge: Gauge, wish: FitWish }
+    const found = await wrap<FitSearch>(own).run(plain.design, plain.gauge, plain.wish, proxy((share: number) => void (progress.value = share)))
+    if (worker !== own) return
+    result.value = found
+    stop()
+  }
+
+  onBeforeUnmount(stop)
+  return { result, searching, progress, search, stop }
+}

@@ -1,0 +1,85 @@
+import type { Design } from '~~/core/design/design'
+import { asksWords } from '~~/core/wall/asks'
+import { type Bandlike, textureOf } from '~~/core/wall/band'
+import type { WallSpec } from '~~/core/wall/wall'
+
+/** A kind of part that a wall can have, as it is offered. */
+export interface WallKind {
+  readonly value: WallSpec['band']
+  readonly name: string
+  readonly does: string
+}
+
+/** The kinds of part, in the order and the words they are offered. */
+export const WALL_KINDS: readonly WallKind[] = [
+  { value: 'solid', name: 'plain', does: 'A stitch in every stitch, round upon round.' },
+  { value: 'ridges', name: 'ridges', does: 'The same in the back loop alone: the free loops stand as fine ridges.' },
+  { value: 'rib', name: 'rib', does: 'Columns around the post, some standing out, some standing back: thick, and it gives.' },
+  { value: 'pairs', name: 'pairs', does: 'Two half doubles together, and two between each two of the round below: a close, cushioned fabric.' },
+  { value: 'groups', name: 'groups of three', does: 'Three doubles into each gap, the middle one reaching down a round. Gaps serve as eyelets.' },
+  { value: 'vees', name: 'open V\'s', does: 'Two doubles with two chains between, over three stitches: airy.' },
+  { value: 'sprigs', name: 'sprigs', does: 'A single and two half doubles in one place, two skipped: a slanting, speckled fabric.' },
+  { value: 'waves', name: 'waves', does: 'Fans of three with a single between, each standing on the other.' },
+  { value: 'boxes', name: 'boxes', does: 'A double, a chain, one skipped: a square mesh that keeps its width.' },
+  { value: 'moss', name: 'moss', does: 'Short stitches and long ones that reach down a round, alternating: dense, pebbled.' },
+  { value: 'own', name: 'a repeat of your own', does: 'Typed in the same abbreviations as the pattern, and checked as you type.' },
+  { value: 'adjust', name: 'adjusting round', does: 'One plain round with increases or decreases spread over it, so that what comes above divides.' },
+  { value: 'taper', name: 'taper', does: 'Draws in or opens out to a wanted circumference, evenly over its height.' },
+]
+
+export function kindOf(value: WallSpec['band']): WallKind {
+  return WALL_KINDS.find(kind => kind.value === value)!
+}
+
+/** What a part asks of the stitches below it; nothing if it takes any. */
+export function asksOf(spec: WallSpec, design: Design): string {
+  if (spec.band === 'adjust' || spec.band === 'taper') return ''
+  const texture = textureOf(spec, design.repeats)
+  if (!texture) return ''
+  const { asks, gives } = texture
+  if (asks.multiple === 1 && asks.plus === 0) return ''
+  return `Asks for ${asksWords(asks)}${gives === asks.multiple ? '' : `, leaves ${gives} for each ${asks.multiple}`}.`
+}
+
+/** What a part keeps when it becomes one of another kind. */
+interface Keeps {
+  readonly stitch: 'sc' | 'hdc' | 'dc'
+  readonly size: Bandlike['size']
+  readonly yarn: Pick<Bandlike, 'colour' | 'stripes'>
+  readonly design: Design
+  /** How far round the part below it goes. */
+  readonly aroundCm: number
+}
+
+const STARTS: { readonly [K in WallSpec['band']]: (keeps: Keeps) => Extract<WallSpec, { band: K }> } = {
+  solid: ({ stitch, size, yarn }) => ({ band: 'solid', stitch, size, ...yarn }),
+  ridges: ({ stitch, size, yarn }) => ({ band: 'ridges', stitch, size, ...yarn }),
+  rib: ({ stitch, size, yarn }) => ({ band: 'rib', stitch: stitch === 'sc' ? 'hdc' : stitch, front: 1, back: 1, size, ...yarn }),
+  pairs: ({ size, yarn }) => ({ band: 'pairs', size, ...yarn }),
+  groups: ({ size, yarn }) => ({ band: 'groups', size, ...yarn }),
+  vees: ({ size, yarn }) => ({ band: 'vees', size, ...yarn }),
+  sprigs: ({ size, yarn }) => ({ band: 'sprigs', seamStitch: false, size, ...yarn }),
+  waves: ({ size, yarn }) => ({ band: 'waves', size, ...yarn }),
+  boxes: ({ size, yarn }) => ({ band: 'boxes', size, ...yarn }),
+  moss: ({ size, yarn }) => ({ band: 'moss', size, ...yarn }),
+  own: ({ size, yarn, design }) => ({ band: 'own', repeat: design.repeats[0]?.id ?? 'own-1', size, ...yarn }),
+  adjust: ({ stitch, yarn: { colour } }) => ({ band: 'adjust', stitch, to: { want: { divides: true } }, mirrored: true, colour }),
+  taper: ({ stitch, size, yarn, aroundCm }) => ({
+    band: 'taper', stitch, size: { want: { heightCm: 'want' in size ? size.want.heightCm : 6, aroundCm: Math.round(aroundCm * 8.5) / 10 } }, mirrored: false, ...yarn,
+  }),
+}
+
+/** A part of another kind in the place of one, keeping what both have: height, yarn, stripes, stitch. */
+export function ofKind(band: WallSpec['band'], like: WallSpec, design: Design, aroundCm: number): WallSpec {
+  return STARTS[band]({
+    stitch: 'stitch' in like ? like.stitch : 'sc',
+    size: like.band === 'adjust' || like.band === 'taper' ? { want: { heightCm: 6 } } : like.size,
+    yarn: { colour: like.colour, ...(like.band !== 'adjust' && like.stripes ? { stripes: like.stripes } : {}) },
+    design, aroundCm,
+  })
+}
+
+/** The repeat that a new one of the maker's own starts from. */
+export function firstRepeat(id: string): Design['repeats'][number] {
+  return { id, name: 'my repeat', lines: ['sc in next, (sc, ch 1, sc) in next, sk next 2 sts', 'sc in next 2, sk next ch-sp, 2 sc in next'] }
+}

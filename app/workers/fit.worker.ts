@@ -1,0 +1,20 @@
+import { expose } from 'comlink'
+import type { Design } from '~~/core/design/design'
+import type { Gauge } from '~~/core/gauge/gauge'
+import { type FitResult, type FitWish, searching } from '~~/core/fit/fit'
+
+/** Searches counts away from the page; ended from outside by ending the worker. */
+const search = {
+  run(design: Design, gauge: Gauge, wish: FitWish, progress: (share: number) => void): FitResult {
+    const steps = searching(design, gauge, wish)
+    for (;;) {
+      const step = steps.next()
+      if (step.done) return step.value
+      progress(step.value)
+    }
+  },
+}
+
+export type FitSearch = typeof search
+
+expose(search)
