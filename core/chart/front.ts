@@ -24,7 +24,7 @@ function n(value: number): string {
 /** The share of a stitch's width that it leaves free at each side. */
 const GAP = 0.04
 
-/** Where on the front a share of the way round lies; beyond its ends for what is on the far side. */
+/** Where on the front a share of the way round lies; at its ends for what is on the far side. */
 type Across = (way: number) => number
 
 /** A stitch as it looks on the fabric's right side: a V, on a stem if it is a tall one, leaning from its foot. */
@@ -72,7 +72,7 @@ export function frontOf(course: Course, mirrored = false): Front {
   // Of a box the front alone is seen; of the others half the way round.
   const seen = shape === 'rectangle' ? outline.lengthCm / (outline.lengthCm + outline.widthCm) : 1
   const side = mirrored ? 1 : -1
-  const across: Across = way => side * frontX(outline, shape, (2 * way) / seen)
+  const across: Across = way => side * frontX(outline, shape, Math.min(1, Math.max(0, (2 * way) / seen)))
   const [top, bottom] = [-(bottomCm + heightCm), -bottomCm]
   const half = widthOf(worked) / 2
   const front = { threads: '', posts: '', ridges: '', holes: '' }

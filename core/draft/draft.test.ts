@@ -139,6 +139,13 @@ describe('the wall as a whole', () => {
     expect(draft(applyFix(design, found.fix!).design).parts.at(-1)!.edge.count).toBe(80)
   })
 
+  it('says where the bag draws in at once: by hand, groups leave 57 of 76 stitches, 28.5 cm around for 38', () => {
+    const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 76 } }, colour: 'main' } as const
+    const wall = [{ band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }, pouch.wall[0]!] as const
+    expect(code({ ...pouch, base: tube, turnUp: 'plain', wall }, 'draws-in')!.what).toContain('from 19 cm to 14.3 cm lying flat')
+    expect(code({ ...pouch, base: tube, turnUp: 'plain' }, 'draws-in')).toBeUndefined()
+  })
+
   it('tells the ends that stripes leave', () => {
     const wall = [{ ...pouch.wall[0]!, band: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } }, stripes: [{ colour: 'main', rounds: 2 }, { colour: 'moss', rounds: 1 }] }] as const
     expect(code({ ...pouch, turnUp: 'plain', yarns: [...pouch.yarns, { id: 'moss', name: 'moss', colour: '#00ff00' }], wall }, 'yarn-changes')!.what).toContain('3 changes of yarn. At 2 the old yarn is carried')

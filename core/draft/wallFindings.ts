@@ -62,7 +62,25 @@ function colours(design: Design, parts: readonly DraftPart[]): Finding[] {
   return [{ code: 'yarn-changes', weight: 'note', part: 'yarn', what: words.filter(Boolean).join(' ') }]
 }
 
+/** A step in width that the eye sees at once: more than a tenth from one part to the next (from memory). */
+const STEP_SHARE = 0.1
+
+/** Where the bag draws in or flares from one part to the next, without a taper to spread it. */
+function steps(design: Design, parts: readonly DraftPart[]): Finding[] {
+  return parts.slice(1).flatMap((part, i): Finding[] => {
+    const below = parts[i]!
+    const share = part.size.circumference.cm / below.size.circumference.cm - 1
+    const tapers = design.wall[Number(part.id.slice(5))]?.band === 'taper'
+    if (part.rounds.length === 0 || tapers || Math.abs(share) <= STEP_SHARE) return []
+    const [from, to] = [below, part].map(({ size }) => formatCm(size.circumference.cm / 2, design.units))
+    return [{
+      code: share < 0 ? 'draws-in' : 'flares', weight: 'watch', part: part.id,
+      what: `Here the bag goes from ${from} to ${to} lying flat at once: it will ${share < 0 ? 'draw in like a neck' : 'flare'}. If you do not want that, ${share < 0 ? 'add' : 'take away'} stitches in an adjusting round or a taper.`,
+    }]
+  })
+}
+
 /** What the wall as a whole should be watched for. */
 export function wallFindings(design: Design, parts: readonly DraftPart[]): Finding[] {
-  return [...facing(design, parts), ...mouth(design, parts), ...colours(design, parts)]
+  return [...facing(design, parts), ...mouth(design, parts), ...steps(design, parts), ...colours(design, parts)]
 }

@@ -26,7 +26,7 @@ export function layOutDemoWorld(db: Database.Database): void {
   db.transaction(() => {
     const { changes } = db.prepare('INSERT OR IGNORE INTO house (key, value) VALUES (\'demo-world\', ?)').run(new Date().toISOString())
     if (changes === 0) return
-    for (const design of DEMO_DESIGNS) shelf<Design>(db, 'designs').add(design)
-    for (const swatch of DEMO_SWATCHES) shelf<SwatchDocument>(db, 'swatches').add(swatch)
+    for (const design of DEMO_DESIGNS) shelf(db, 'designs', readDesign).add(design)
+    for (const swatch of DEMO_SWATCHES) shelf(db, 'swatches', readSwatch).add(swatch)
   })()
 }

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type Database from 'better-sqlite3'
+import type { Reading } from '../../core/design/read'
 
 /** A kept document with what the house knows of it. */
 export interface Kept<D> {
@@ -31,12 +32,22 @@ interface Row {
   updated_at: string
 }
 
-function kept<D>(row: Row): Kept<D> {
-  return { id: row.id, revision: row.revision, createdAt: row.created_at, updatedAt: row.updated_at, document: JSON.parse(row.document) as D }
+/** A row as a record, its document brought up to what this program writes: an older one gains the fields it did not know. */
+function keptBy<D>(read: (input: unknown) => Reading<D>): (row: Row) => Kept<D> {
+  return (row) => {
+    const document = JSON.parse(row.document) as D
+    const reading = read(document)
+    return { id: row.id, revision: row.revision, createdAt: row.created_at, updatedAt: row.updated_at, document: reading.ok ? reading.document : document }
+  }
 }
 
-/** A shelf of documents that have a name: designs and swatches stand in tables of the same shape. */
-export function shelf<D extends { readonly name: string }>(db: Database.Database, table: 'designs' | 'swatches'): Shelf<D> {
+/**
+ * A shelf of documents that have a name: designs and swatches stand in tables of the same shape.
+ *
+ * @param read how a document of this shelf is read
+ */
+export function shelf<D extends { readonly name: string }>(db: Database.Database, table: 'designs' | 'swatches', read: (input: unknown) => Reading<D>): Shelf<D> {
+  const kept = keptBy(read)
   const columns = 'id, document, revision, created_at, updated_at'
   const list = db.prepare<[], Row>(`SELECT ${columns} FROM ${table} ORDER BY updated_at DESC, rowid DESC`)
   const find = db.prepare<[string], Row>(`SELECT ${columns} FROM ${table} WHERE id = ?`)
@@ -45,10 +56,10 @@ export function shelf<D extends { readonly name: string }>(db: Database.Database
     `UPDATE ${table} SET name = ?, document = ?, updated_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?`)
   const remove = db.prepare<[string]>(`DELETE FROM ${table} WHERE id = ?`)
   return {
-    list: () => list.all().map(row => kept<D>(row)),
+    list: () => list.all().map(kept),
     find: (id) => {
       const row = find.get(id)
-      return row && kept<D>(row)
+      return row && kept(row)
     },
     add: (document) => {
       const id = randomUUID()

@@ -1,4 +1,5 @@
 import type { Design, SwatchDocument } from '../../core/design/design'
+import { readDesign, readSwatch } from '../../core/design/read'
 import { database } from './connection'
 import { type Shelf, shelf } from './documents'
 
@@ -7,10 +8,10 @@ let swatchShelf: Shelf<SwatchDocument> | undefined
 
 /** The designs kept in the house. */
 export function designs(): Shelf<Design> {
-  return designShelf ??= shelf<Design>(database(), 'designs')
+  return designShelf ??= shelf(database(), 'designs', readDesign)
 }
 
 /** The swatches kept in the house. */
 export function swatches(): Shelf<SwatchDocument> {
-  return swatchShelf ??= shelf<SwatchDocument>(database(), 'swatches')
+  return swatchShelf ??= shelf(database(), 'swatches', readSwatch)
 }

@@ -126,3 +126,34 @@ describe('the bench', () => {
     expect(bench.draft!.findings.map(({ code }) => code)).toContain('base-ruffle')
   })
 })
+
+describe('looking before taking', () => {
+  const fix = { label: 'Turn-up', changes: [{ path: ['turnUp'], value: 'plain' }] }
+
+  it('shows what a fix would do, saves nothing, and shows the bag again when it is let go', async () => {
+    const { server, bench } = await opened()
+    bench.look(fix)
+    expect(bench.shown!.design.turnUp).toBe('plain')
+    expect(bench.design!.turnUp).toBe('back-and-third-loop')
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(server.saves).toHaveLength(0)
+    bench.look()
+    expect(bench.shown).toBe(bench.draft)
+  })
+
+  it('is over once something is taken', async () => {
+    const { bench } = await opened()
+    bench.look(fix)
+    bench.applyFix(fix)
+    expect(bench.shown).toBe(bench.draft)
+    expect(bench.undoLabel).toBe('Turn-up')
+  })
+
+  it('takes over from the draft before what an edit leaves as it was', async () => {
+    const { bench } = await opened()
+    const [base] = bench.draft!.parts
+    bench.edit('Taller', design => void Object.assign(design.wall[0]!, { size: { pin: { rounds: 4 } } }))
+    expect(bench.draft!.parts[0]).toBe(base)
+    expect(bench.draft!.parts.at(-1)!.rounds).toHaveLength(4)
+  })
+})

@@ -19,7 +19,7 @@ test('the bench by lamplight, on a tape in inches', async ({ page, request }) =>
   await page.emulateMedia({ colorScheme: 'dark' })
   await page.goto(`/bags/${await idOf(request, 'Windfall apple tidy')}`)
   await expect(tally(page, 'Rounds')).toBeVisible()
-  await page.getByRole('button', { name: /^Wall 1/ }).click()
+  await page.getByRole('button', { name: /^Wall 1/ }).first().click()
   await page.screenshot(shot('bench-dark'))
 })
 
@@ -57,4 +57,22 @@ test('the bench on a phone', async ({ page, request }) => {
   await expect(tally(page, 'Rounds')).toBeVisible()
   await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
   await page.screenshot(shot('bench-phone'))
+})
+
+test('a striped wall and its textures', async ({ page, request }) => {
+  await page.goto(`/bags/${await idOf(request, 'Harvest-week market bag')}`)
+  await expect(tally(page, 'Rounds')).toBeVisible()
+  await page.locator('nav.labels').getByRole('button', { name: /waves/ }).click()
+  await page.screenshot(shot('bench-wall'))
+})
+
+test('counts that fit', async ({ page, request }) => {
+  await page.goto(`/bags/${await idOf(request, 'Harvest-week market bag')}`)
+  await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
+  await page.getByLabel('Side stitches').fill('31')
+  await page.locator('nav.labels').getByRole('button', { name: /waves/ }).click()
+  await page.getByRole('button', { name: 'Look for counts that fit' }).click()
+  await page.locator('.fit li').last().scrollIntoViewIfNeeded()
+  await page.locator('.fit li button').nth(1).hover()
+  await page.screenshot(shot('fit'))
 })

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import type { Design } from '../../core/design/design'
+import { readDesign } from '../../core/design/read'
 import { newDesign } from '../../core/design/starter'
 import { draft } from '../../core/draft/draft'
 import { open } from '../../server/db/connection'
@@ -31,16 +31,16 @@ describe('the records', () => {
 
   it('keep a design through closing and opening', () => {
     const db = open(path)
-    const { id } = shelf<Design>(db, 'designs').add(newDesign('Pouch'))
+    const { id } = shelf(db, 'designs', readDesign).add(newDesign('Pouch'))
     db.close()
     const again = open(path)
-    expect(shelf<Design>(again, 'designs').find(id)!.document).toEqual(newDesign('Pouch'))
+    expect(shelf(again, 'designs', readDesign).find(id)!.document).toEqual(newDesign('Pouch'))
     again.close()
   })
 
   it('save over the revision a save started from, and no other', () => {
     const db = open(':memory:')
-    const designs = shelf<Design>(db, 'designs')
+    const designs = shelf(db, 'designs', readDesign)
     const { id } = designs.add(newDesign('Pouch'))
     expect(designs.save(id, 1, newDesign('Second'))).toMatchObject({ kept: true, revision: 2 })
     expect(designs.save(id, 1, newDesign('Third'))).toEqual({ kept: false, why: 'overtaken' })
@@ -50,8 +50,17 @@ describe('the records', () => {
     expect(designs.save(id, 2, newDesign('Fourth'))).toEqual({ kept: false, why: 'gone' })
   })
 
+  it('bring a design up to date that was kept before some of its fields were known', () => {
+    const db = open(':memory:')
+    const designs = shelf(db, 'designs', readDesign)
+    const { id } = designs.add(newDesign('Old'))
+    db.prepare('UPDATE designs SET document = json_remove(document, \'$.repeats\') WHERE id = ?').run(id)
+    expect(designs.find(id)!.document).toEqual(newDesign('Old'))
+    expect(designs.list()[0]!.document.repeats).toEqual([])
+  })
+
   it('list the last changed first', async () => {
-    const designs = shelf<Design>(open(':memory:'), 'designs')
+    const designs = shelf(open(':memory:'), 'designs', readDesign)
     const first = designs.add(newDesign('First'))
     designs.add(newDesign('Second'))
     await new Promise(done => setTimeout(done, 5))
@@ -90,7 +99,7 @@ describe('the demo world', () => {
   it('is laid out once, and stays away once thrown away', () => {
     const db = open(':memory:')
     layOutDemoWorld(db)
-    const designs = shelf<Design>(db, 'designs')
+    const designs = shelf(db, 'designs', readDesign)
     expect(designs.list()).toHaveLength(DEMO_DESIGNS.length)
     designs.list().forEach(({ id }) => designs.remove(id))
     layOutDemoWorld(db)

@@ -5,6 +5,7 @@ import { describe, expect, it } from 'vitest'
 import { BASE_FORMS } from '../../core/base/base'
 import { readDesign, readSwatch } from '../../core/design/read'
 import { draft } from '../../core/draft/draft'
+import { WALL_KINDS } from '../../core/wall/wall'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const read = (path: string) => readFileSync(root + path, 'utf8')
@@ -32,9 +33,9 @@ describe('the documentation', () => {
     for (const block of blocks) expect((block.fairHollow === 'design' ? readDesign(block) : readSwatch(block)).ok).toBe(true)
   })
 
-  it('names every form of base', () => {
+  it('names every form of base and every kind of wall', () => {
     const formats = read('docs/formats.md')
-    for (const form of BASE_FORMS) expect(formats).toContain(`\`${form}\``)
+    for (const form of [...BASE_FORMS, ...WALL_KINDS]) expect(formats).toContain(`\`${form}\``)
   })
 
   it('links only to what is there, and to every picture', () => {

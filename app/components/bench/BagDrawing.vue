@@ -17,7 +17,7 @@ const box = ref<HTMLElement>()
 const reading = ref('')
 const { width, height } = useBox(box)
 
-const LABELS_PX = 252
+const LABELS_PX = 264
 const TAPE_PX = 20
 const TOP_PX = 20
 const BETWEEN_PX = 52

@@ -17,11 +17,11 @@ const rounded = computed(() => props.draft.sizes.floor.shape === 'disc' || props
 /** Stitches under this many pixels wide are a blur; the band's colour alone is sharper. */
 const LEAST_PX = 2.4
 
-/** The outline of rounds one above the other, as they widen and narrow, with its left and right edges met at the top. */
+/** The outline of rounds one above the other, as they widen and narrow from the round below them. */
 function outlineOf(own: readonly Course[], below: Course | undefined): string {
   const half = (course: Course) => course.outline.lengthCm / 2
   const first = own[0]!
-  const start = below && Math.abs(half(below) - half(first)) < half(first) * 0.2 ? half(below) : half(first)
+  const start = half(below ?? first)
   const right = [`${start} ${-first.bottomCm}`, ...own.map(course => `${half(course)} ${-(course.bottomCm + course.heightCm)}`)]
   const left = [...own].reverse().map(course => `${-half(course)} ${-(course.bottomCm + course.heightCm)}`)
   return `M${[...right, ...left, `${-start} ${-first.bottomCm}`].join('L')}Z`
