@@ -33,7 +33,7 @@ const START: Field = {
 const OVAL_START: Field = {
   kind: 'choice', label: 'Start with', path: ['start'], choices: [
     { value: 'chain', name: 'a chain', does: 'Worked along, around its end, and back along its underside.' },
-    { value: 'foundation-sc', name: 'foundation single', does: 'Chain and first row in one: even, and it does not draw in. Adds a row to the width.' },
+    { value: 'foundation-sc', name: 'foundation {sc}', does: 'Chain and first row in one: even, and it does not draw in. Adds a row to the width.' },
   ],
 }
 const PLACING: Field = {
@@ -45,7 +45,7 @@ const PLACING: Field = {
 const INCREASE_AT: Field = { kind: 'choice', label: 'In each group, the increase comes', path: ['increaseAt'], choices: [{ value: 'first', name: 'first' }, { value: 'last', name: 'last' }] }
 const ROW_ENDS: Field = {
   kind: 'choice', label: 'Along the row ends', path: ['rowEnds'], choices: [
-    { value: 'one-each', name: 'one in each row', does: 'Usual in single crochet, whose rows are about as tall as stitches are wide.' },
+    { value: 'one-each', name: 'one in each row', does: 'Usual in {sc.name}, whose rows are about as tall as stitches are wide.' },
     { value: 'by-gauge', name: 'by gauge', does: 'As many as the sides are long in your gauge, spread evenly.' },
   ],
 }

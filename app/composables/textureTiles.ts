@@ -27,13 +27,13 @@ function drawn(band: WallSpec['band']): Tile {
   const like: WallSpec = { band: 'solid', stitch: 'sc', size: { want: { heightCm: 3 } }, colour: 'main' }
   const spec = ofKind(band, like, SAMPLE, 12)
   // An adjusting round shows as what it does: fewer stitches above it than below.
-  const wall: WallSpec[] = spec.band === 'adjust' ? [like, { ...spec, to: { pin: { change: -6 } } }, like] : spec.band === 'taper' ? [{ ...spec, size: { pin: { rounds: 7, stitches: 12 } } }] : [spec]
+  const wall: WallSpec[] = spec.band === 'adjust' ? [like, { ...spec, to: { pin: { change: -6 } } }, like] : spec.band === 'loops' ? [{ ...spec, skip: 2, hold: { pin: { chains: 4 } }, size: { pin: { rounds: 6 } }, finish: undefined } as WallSpec] : spec.band === 'taper' ? [{ ...spec, size: { pin: { rounds: 7, stitches: 12 } } }] : [spec]
   const courses = elevation(draft({ ...SAMPLE, wall }))
   const fronts = courses.map(course => frontOf(course))
   const join = (what: keyof Front) => fronts.map(front => front[what]).join('')
   const right = courses.flatMap(({ outline, bottomCm, heightCm }) => [`${outline.lengthCm / 2} ${-bottomCm}`, `${outline.lengthCm / 2} ${-(bottomCm + heightCm)}`])
   const left = [...right].reverse().map(spot => `-${spot}`)
-  return { outline: `M${[...right, ...left].join('L')}Z`, threads: join('threads'), posts: join('posts'), ridges: join('ridges'), holes: join('holes'), left: -3.1, top: -3.6, width: 6.2, height: 3.5 }
+  return { outline: `M${[...right, ...left].join('L')}Z`, threads: join('threads'), posts: join('posts'), ridges: join('ridges'), holes: join('holes'), net: join('net'), left: -3.1, top: -3.6, width: 6.2, height: 3.5 }
 }
 
 /** The tile of a kind; drawn once. */

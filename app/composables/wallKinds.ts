@@ -1,7 +1,7 @@
 import type { Design } from '~~/core/design/design'
-import { asksWords } from '~~/core/wall/asks'
-import { type Bandlike, textureOf } from '~~/core/wall/band'
-import type { WallSpec } from '~~/core/wall/wall'
+import { asksWords } from '~~/core/part/asks'
+import type { Bandlike } from '~~/core/wall/band'
+import { demandOf, type WallSpec } from '~~/core/wall/wall'
 
 /** A kind of part that a wall can have, as it is offered. */
 export interface WallKind {
@@ -15,12 +15,13 @@ export const WALL_KINDS: readonly WallKind[] = [
   { value: 'solid', name: 'plain', does: 'A stitch in every stitch, round upon round.' },
   { value: 'ridges', name: 'ridges', does: 'The same in the back loop alone: the free loops stand as fine ridges.' },
   { value: 'rib', name: 'rib', does: 'Columns around the post, some standing out, some standing back: thick, and it gives.' },
-  { value: 'pairs', name: 'pairs', does: 'Two half doubles together, and two between each two of the round below: a close, cushioned fabric.' },
-  { value: 'groups', name: 'groups of three', does: 'Three doubles into each gap, the middle one reaching down a round. Gaps serve as eyelets.' },
-  { value: 'vees', name: 'open V\'s', does: 'Two doubles with two chains between, over three stitches: airy.' },
-  { value: 'sprigs', name: 'sprigs', does: 'A single and two half doubles in one place, two skipped: a slanting, speckled fabric.' },
-  { value: 'waves', name: 'waves', does: 'Fans of three with a single between, each standing on the other.' },
-  { value: 'boxes', name: 'boxes', does: 'A double, a chain, one skipped: a square mesh that keeps its width.' },
+  { value: 'pairs', name: 'pairs', does: 'Two {hdc} together, and two between each two of the round below: a close, cushioned fabric.' },
+  { value: 'groups', name: 'groups of three', does: 'Three {dc} into each gap, the middle one reaching down a round. Gaps serve as eyelets.' },
+  { value: 'vees', name: 'open V\'s', does: 'Two {dc} with two chains between, over three stitches: airy.' },
+  { value: 'sprigs', name: 'sprigs', does: 'One {sc} and two {hdc} in one place, two skipped: a slanting, speckled fabric.' },
+  { value: 'waves', name: 'waves', does: 'Fans of three {dc} with one {sc} between, each standing on the other.' },
+  { value: 'boxes', name: 'boxes', does: 'One {dc}, chains, as many skipped: a square mesh that keeps its width.' },
+  { value: 'loops', name: 'net', does: 'Loops of chains, each caught in the middle of one below: it hangs in diamonds and gives.' },
   { value: 'moss', name: 'moss', does: 'Short stitches and long ones that reach down a round, alternating: dense, pebbled.' },
   { value: 'own', name: 'a repeat of your own', does: 'Typed in the same abbreviations as the pattern, and checked as you type.' },
   { value: 'adjust', name: 'adjusting round', does: 'One plain round with increases or decreases spread over it, so that what comes above divides.' },
@@ -34,11 +35,12 @@ export function kindOf(value: WallSpec['band']): WallKind {
 /** What a part asks of the stitches below it; nothing if it takes any. */
 export function asksOf(spec: WallSpec, design: Design): string {
   if (spec.band === 'adjust' || spec.band === 'taper') return ''
-  const texture = textureOf(spec, design.repeats)
-  if (!texture) return ''
-  const { asks, gives } = texture
-  if (asks.multiple === 1 && asks.plus === 0) return ''
-  return `Asks for ${asksWords(asks)}${gives === asks.multiple ? '' : `, leaves ${gives} for each ${asks.multiple}`}.`
+  const demand = demandOf(spec, design.repeats)
+  if (!demand) return ''
+  const { asks: { multiple, plus }, gives } = demand
+  if (multiple === 1 && plus === 0) return ''
+  const left = gives(multiple + plus) - plus
+  return `Asks for ${asksWords(demand.asks)}${left === multiple ? '' : `, leaves ${left} for each ${multiple}`}.`
 }
 
 /** What a part keeps when it becomes one of another kind. */
@@ -60,7 +62,8 @@ const STARTS: { readonly [K in WallSpec['band']]: (keeps: Keeps) => Extract<Wall
   vees: ({ size, yarn }) => ({ band: 'vees', size, ...yarn }),
   sprigs: ({ size, yarn }) => ({ band: 'sprigs', seamStitch: false, size, ...yarn }),
   waves: ({ size, yarn }) => ({ band: 'waves', size, ...yarn }),
-  boxes: ({ size, yarn }) => ({ band: 'boxes', size, ...yarn }),
+  boxes: ({ size, yarn }) => ({ band: 'boxes', chains: 1, finish: false, size, ...yarn }),
+  loops: ({ size, yarn: { colour } }) => ({ band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 6 } }, size, ends: 'closed', finish: { inLoop: 1, inStitch: 1 }, colour }),
   moss: ({ size, yarn }) => ({ band: 'moss', size, ...yarn }),
   own: ({ size, yarn, design }) => ({ band: 'own', repeat: design.repeats[0]?.id ?? 'own-1', size, ...yarn }),
   adjust: ({ stitch, yarn: { colour } }) => ({ band: 'adjust', stitch, to: { want: { divides: true } }, mirrored: true, colour }),
@@ -74,7 +77,7 @@ export function ofKind(band: WallSpec['band'], like: WallSpec, design: Design, a
   return STARTS[band]({
     stitch: 'stitch' in like ? like.stitch : 'sc',
     size: like.band === 'adjust' || like.band === 'taper' ? { want: { heightCm: 6 } } : like.size,
-    yarn: { colour: like.colour, ...(like.band !== 'adjust' && like.stripes ? { stripes: like.stripes } : {}) },
+    yarn: { colour: like.colour, ...('stripes' in like && like.stripes ? { stripes: like.stripes } : {}) },
     design, aroundCm,
   })
 }

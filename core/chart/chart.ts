@@ -28,6 +28,10 @@ export interface ChartRound {
   /** Where the round starts: the place for its number. */
   readonly startX: number
   readonly startY: number
+  /** The width that one of its stitches has to itself, where heads side by side do not tell. */
+  readonly roomCm?: number
+  /** Of a round of loops: how many chains each has. A loop is drawn from its left knot (its foot) over its top (its head). */
+  readonly loopChains?: number
 }
 
 export const INCREASED = 1
@@ -41,12 +45,6 @@ export function slotOf(made: number, count: number, worked: Worked): number {
   if (worked.round.facing === 'right') return made
   if (!worked.edge.closed) return count - 1 - made
   return made === 0 ? 0 : count - made
-}
-
-/** How far round the bag each thing made lies: 0 at the round's start, 1 back there again. */
-export function wayRound(worked: Worked): Float32Array {
-  const count = worked.edge.count
-  return Float32Array.from({ length: count }, (_, made) => (slotOf(made, count, worked) + 0.5) / count)
 }
 
 /** The way round of what a stitch stands on, the short way from one end of it to the other; its own where the seam lies between. */

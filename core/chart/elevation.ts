@@ -1,8 +1,8 @@
 import type { Draft } from '../draft/draft'
-import { aroundOf, riseOf } from '../draft/part'
+import { aroundOf, type DraftPart, riseOf } from '../draft/part'
 import { type FloorShape, type Footprint, standing } from '../part/floor'
 import type { Worked } from '../round/work'
-import { wayRound } from './chart'
+import { type Ways, waysOf } from './ways'
 
 /** A round of the standing bag seen from the front, in centimetres; y runs upwards from the floor. */
 export interface Course {
@@ -22,16 +22,28 @@ export interface Course {
   readonly belowCm: number
 }
 
+/** The ways of every part's rounds: those of the base on their own, those of the wall one onto the other. */
+export function waysByPart({ parts }: Draft): ReadonlyMap<DraftPart, readonly Ways[]> {
+  const [base, ...walls] = parts
+  const found = new Map<DraftPart, readonly Ways[]>([[base!, base!.rounds.map(worked => waysOf([worked])[0]!)]])
+  const all = waysOf(walls.flatMap(({ rounds }) => rounds), base!.rounds.at(-1))
+  let at = 0
+  for (const part of walls) found.set(part, all.slice(at, at += part.rounds.length))
+  return found
+}
+
 /** The standing bag, round by round from the floor up, on its long side; a floor lies flat and adds nothing. */
 export function elevation(draft: Draft): Course[] {
   const courses: Course[] = []
   const { floor } = draft.sizes
+  const waysIn = waysByPart(draft)
   let bottomCm = 0
   let last: { readonly way: Float32Array, readonly worked: Worked } | undefined
   for (const part of draft.parts) {
+    const ways = waysIn.get(part)!
     part.rounds.forEach((worked, i) => {
       const heightCm = riseOf(part, i)
-      const way = wayRound(worked)
+      const { way } = ways[i]!
       if (heightCm > 0) {
         courses.push({
           number: part.firstRound + i, part: part.id, colour: worked.round.colour, bottomCm, heightCm, worked, way,

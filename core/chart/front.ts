@@ -1,3 +1,4 @@
+import { PLACE_CODE } from '../round/edge'
 import { LOOPS } from '../round/step'
 import { anchorBelow, kindAt, type Worked } from '../round/work'
 import type { StitchKind } from '../stitch/dictionary'
@@ -15,6 +16,8 @@ export interface Front {
   readonly posts: string
   readonly ridges: string
   readonly holes: string
+  /** The loops of a net, with nothing behind them. */
+  readonly net: string
 }
 
 function n(value: number): string {
@@ -66,6 +69,20 @@ function widthOf(worked: Worked): number {
   return 1 / worked.edge.count
 }
 
+/** The loops of a net's front, each from knot over its top to the next knot. */
+function netOf({ worked, way, bottomCm, heightCm }: Course, across: Across, seen: number): string {
+  const half = 1 / worked.edge.count
+  let path = ''
+  for (let made = 0; made < worked.edge.count; made++) {
+    const at = way[made]!
+    if (at > seen / 2 + half || worked.edge.kinds[made] !== PLACE_CODE.space) continue
+    const [left, middle, right] = [across(at - half), across(at), across(at + half)]
+    const arm = (x: number) => `M${n(x)} ${n(-bottomCm)}Q${n((x + middle) / 2 + (x - middle) * 0.1)} ${n(-(bottomCm + heightCm * 0.62))} ${n(middle)} ${n(-(bottomCm + heightCm))}`
+    path += arm(left) + arm(right)
+  }
+  return path
+}
+
 /** Draws the front of a course. `mirrored` for left hands, whose rounds run the other way. */
 export function frontOf(course: Course, mirrored = false): Front {
   const { worked, outline, shape, bottomCm, heightCm, belowCm } = course
@@ -75,7 +92,8 @@ export function frontOf(course: Course, mirrored = false): Front {
   const across: Across = way => side * frontX(outline, shape, Math.min(1, Math.max(0, (2 * way) / seen)))
   const [top, bottom] = [-(bottomCm + heightCm), -bottomCm]
   const half = widthOf(worked) / 2
-  const front = { threads: '', posts: '', ridges: '', holes: '' }
+  const front = { threads: '', posts: '', ridges: '', holes: '', net: '' }
+  if (worked.round.inLoops) return { ...front, net: netOf(course, across, seen) }
   for (let made = 0; made < worked.edge.count; made++) {
     const way = course.way[made]!
     if (way > seen / 2) continue

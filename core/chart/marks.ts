@@ -56,8 +56,39 @@ export function markPath(kind: StitchKind, footX: number, footY: number, headX: 
     + slanted.map(t => segment(footX + stemX * t, footY + stemY * t, slantX, slantY)).join('')
 }
 
+/**
+ * A loop of a net, from its left knot over its top to its right one. One that a taller stitch closes is chains up to its
+ * top, and the stitch's own mark down to the round's first knot.
+ */
+function loopMark(kind: StitchKind, knotX: number, knotY: number, topX: number, topY: number, roomCm: number): { readonly loop: string, readonly closing: string } {
+  const otherX = 2 * topX - knotX
+  const arm = (x: number) => `Q${n((x + topX) / 2 + (x - topX) * 0.12)} ${n((knotY + topY) / 2 + (topY - knotY) * 0.22)} ${n(topX)} ${n(topY)}`
+  const left = `M${n(knotX)} ${n(knotY)}${arm(knotX)}`
+  if (kind === 'ch') return { loop: `${left}M${n(otherX)} ${n(knotY)}${arm(otherX)}`, closing: '' }
+  return { loop: left, closing: markPath(kind, otherX, knotY, topX, topY, roomCm) }
+}
+
+/** A round of loops as two paths: loops and knots, and the stitch that closes the last loop. */
+function loopPaths(chart: Chart, round: ChartRound): { plain: string, shaped: string } {
+  let plain = ''
+  let shaped = ''
+  const room = roomOf(chart, round)
+  for (let i = round.from; i < round.to; i++) {
+    const kind = STITCH_KINDS[chart.kinds[i]!]!
+    const [footX, footY, headX, headY] = [chart.footX[i]!, chart.footY[i]!, chart.headX[i]!, chart.headY[i]!]
+    if (footX === headX) plain += markPath(kind, footX, footY, headX, headY, room * 0.7)
+    else {
+      const { loop, closing } = loopMark(kind, footX, footY, headX, headY, room * 0.8)
+      plain += loop
+      shaped += closing
+    }
+  }
+  return { plain, shaped }
+}
+
 /** A round's marks as two paths: its plain stitches, and those that make an increase or a decrease. */
 export function roundPaths(chart: Chart, round: ChartRound): { plain: string, shaped: string } {
+  if (round.loopChains !== undefined) return loopPaths(chart, round)
   const plain: string[] = []
   const shaped: string[] = []
   const room = roomOf(chart, round)
@@ -71,6 +102,7 @@ export function roundPaths(chart: Chart, round: ChartRound): { plain: string, sh
 
 /** The width that one stitch of a round has to itself: the distance between two heads, or a share of a small ring. */
 function roomOf(chart: Chart, round: ChartRound): number {
+  if (round.roomCm !== undefined) return round.roomCm
   if (round.to - round.from < 2) return 0.5
   const first = round.from
   return Math.hypot(chart.headX[first + 1]! - chart.headX[first]!, chart.headY[first + 1]! - chart.headY[first]!)

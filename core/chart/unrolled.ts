@@ -1,51 +1,89 @@
 import type { Draft } from '../draft/draft'
 import { aroundOf, riseOf } from '../draft/part'
-import { blank, type Chart, type ChartRound, footing, markOf, shapes, wayRound } from './chart'
+import { PLACE_CODE } from '../round/edge'
+import type { Worked } from '../round/work'
+import { blank, type Chart, type ChartRound, footing, markOf, shapes } from './chart'
+import { waysOf } from './ways'
+
+type Bare = Omit<Chart, 'rounds' | 'box'>
 
 /** The shares of a round's height that stitches leave free above and below. */
 const HEAD = 0.06
 const FOOT = 0.06
 
+/** A round being drawn: how high it starts, how tall and how wide it is. */
+interface Room {
+  readonly y: number
+  readonly height: number
+  readonly width: number
+  /** -1 for right hands, whose rounds run to the left. */
+  readonly side: number
+}
+
+/** Draws the stitches of a round from what they stand on to their heads. */
+function drawStitches(chart: Bare, at: number, worked: Worked, way: Float32Array, below: Float32Array | undefined, { y, height, width, side }: Room): void {
+  const shaping = shapes(worked)
+  for (let made = 0; made < worked.edge.count; made++) {
+    const i = at + made
+    const own = way[made]!
+    chart.kinds[i] = worked.stitches[made]!
+    chart.marks[i] = shaping ? markOf(worked, made) : 0
+    chart.headX[i] = side * (own - 0.5) * width
+    chart.headY[i] = y - (1 - HEAD) * height
+    chart.footX[i] = side * ((below ? footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) : own) - 0.5) * width
+    chart.footY[i] = y - FOOT * height
+  }
+}
+
+/** How much of a net's round its knots take up. */
+const KNOT = 0.16
+
+/** Draws a round of loops: knots low down, where they hold the loops below; loops from knot over their top to the next knot. */
+function drawLoops(chart: Bare, at: number, worked: Worked, way: Float32Array, { y, height, width, side }: Room): void {
+  const half = 1 / worked.edge.count
+  for (let made = 0; made < worked.edge.count; made++) {
+    const i = at + made
+    const x = side * (way[made]! - 0.5) * width
+    const loop = worked.edge.kinds[made] === PLACE_CODE.space
+    chart.kinds[i] = worked.stitches[made]!
+    chart.headX[i] = x
+    chart.headY[i] = y - (loop ? height : KNOT * height)
+    chart.footX[i] = loop ? x - side * half * width : x
+    chart.footY[i] = loop ? y : y + KNOT * height
+  }
+}
+
 /**
- * The wall cut open at the round's start and laid flat, seen from outside, its lower edge at y = 0 and its middle at
- * x = 0. Right-handed rounds run from right to left; turned rounds run back.
+ * The wall cut open where it starts and laid flat, seen from outside, its lower edge at y = 0 and its middle at x = 0.
+ * Right-handed rounds run from right to left; turned rounds run back. In a net the start of the rounds climbs round the bag.
  */
 export function unrolled(draft: Draft): Chart {
   const walls = draft.parts.slice(1).filter(part => part.rounds.length > 0)
-  const chart = blank(walls.reduce((sum, part) => sum + part.rounds.reduce((all, worked) => all + worked.edge.count, 0), 0))
+  const all = walls.flatMap(part => part.rounds)
+  const floor = draft.parts[0]!.rounds.at(-1)
+  const ways = waysOf(all, floor)
+  const chart = blank(all.reduce((sum, worked) => sum + worked.edge.count, 0))
   const rounds: ChartRound[] = []
   const side = draft.design.hands === 'left' ? 1 : -1
-  let at = 0
-  let y = 0
-  let widest = 0
-  const floor = draft.parts[0]!.rounds
-  let below = floor.length > 0 ? wayRound(floor[floor.length - 1]!) : new Float32Array(0)
+  let [at, y, widest, n] = [0, 0, 0, 0]
+  let below = floor && waysOf([floor])[0]!.way
   for (const part of walls) {
-    part.rounds.forEach((worked, i) => {
-      const count = worked.edge.count
-      const height = riseOf(part, i)
-      const width = aroundOf(part, i)
-      const way = wayRound(worked)
-      const known = below.length === worked.on.count
-      const from = at
-      const shaping = shapes(worked)
-      for (let made = 0; made < count; made++, at++) {
-        const own = way[made]!
-        chart.kinds[at] = worked.stitches[made]!
-        chart.marks[at] = shaping ? markOf(worked, made) : 0
-        chart.headX[at] = side * (own - 0.5) * width
-        chart.headY[at] = y - (1 - HEAD) * height
-        chart.footX[at] = side * ((known ? footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) : own) - 0.5) * width
-        chart.footY[at] = y - FOOT * height
-      }
+    for (const [i, worked] of part.rounds.entries()) {
+      const { way, start } = ways[n++]!
+      const room = { y, height: riseOf(part, i), width: aroundOf(part, i), side }
+      const { count } = worked.edge
+      if (worked.round.inLoops) drawLoops(chart, at, worked, way, room)
+      else drawStitches(chart, at, worked, way, below?.length === worked.on.count ? below : undefined, room)
       rounds.push({
-        number: part.firstRound + i, part: part.id, from, to: at, colour: worked.round.colour,
-        startX: side * -0.5 * width, startY: y - height / 2,
+        number: part.firstRound + i, part: part.id, from: at, to: at + count, colour: worked.round.colour, roomCm: room.width / count,
+        ...(worked.round.inLoops ? { loopChains: worked.edge.chains.find(chains => chains > 0) ?? 0 } : {}),
+        startX: side * (start - Math.floor(start) - 0.5) * room.width, startY: y - room.height / 2,
       })
-      widest = Math.max(widest, width)
+      at += count
+      widest = Math.max(widest, room.width)
+      y -= room.height
       below = way
-      y -= height
-    })
+    }
   }
   return { ...chart, rounds, box: { left: -widest / 2, top: y, width: widest, height: -y } }
 }

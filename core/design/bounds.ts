@@ -37,6 +37,16 @@ export const STRIPE_ROUNDS: Bounds = { least: 1, most: 200 }
 export const MOUTH_DIVIDES: Bounds = { least: 1, most: 60 }
 /** Stitches that a seam leans over ten rounds, the way the rounds are worked; below 0 the other way. */
 export const LEAN: Bounds = { least: -20, most: 20 }
+export const BOX_CHAINS: Bounds = { least: 1, most: 12 }
+export const LOOP_CHAINS: Bounds = { least: 2, most: 60 }
+export const LOOP_SKIP: Bounds = { least: 0, most: 12 }
+export const IN_LOOP: Bounds = { least: 1, most: 40 }
+export const IN_STITCH: Bounds = { least: 0, most: 4 }
+export const FANS_BETWEEN: Bounds = { least: 1, most: 40 }
+export const FAN_STITCHES: Bounds = { least: 2, most: 20 }
+export const FAN_ROWS: Bounds = { least: 1, most: 9 }
+export const FANS_EVERY: Bounds = { least: 1, most: 40 }
+export const SEAM_CM: Bounds = { least: 0.5, most: 5 }
 export const MOST_STRIPES = 24
 export const MOST_REPEATS = 30
 export const MOST_REPEAT_LINES = 24

@@ -8,7 +8,7 @@ import { DESIGN_VERSION, HANDS } from './design'
 import { Base, type BaseDocument } from './baseDocuments'
 import { Held, MeasuredBaseDocument } from './contentsDocuments'
 import { Between, HexColour, OneOf, Part, Text, Whole, YarnId, YesNo } from './rules'
-import { MouthDocument, RepeatDocument, Wall, type WallDocument } from './wallDocuments'
+import { LiningDocument, MouthDocument, RepeatDocument, Wall, type WallDocument } from './wallDocuments'
 
 /*
  * The open documents as class-validator sees them: one class an object, one rule a field. They exist to check what
@@ -25,6 +25,11 @@ class MeasuredDocument {
   @IsOptional() @Between(SWATCH_CM, 'cm') tallCm?: number
 }
 
+class ChainDocument {
+  @Between(SWATCH_COUNT) chains!: number
+  @Between(SWATCH_CM, 'cm') overCm!: number
+}
+
 class MeasuredKindsDocument {
   @IsOptional() @Part(() => MeasuredDocument) sc?: MeasuredDocument
   @IsOptional() @Part(() => MeasuredDocument) hdc?: MeasuredDocument
@@ -36,6 +41,7 @@ export class GaugeDocument {
   @Between(HOOK_MM, 'mm') hookMm!: number
   @Whole(STRANDS) strands: number = 1
   @Part(() => MeasuredKindsDocument) measured!: MeasuredKindsDocument
+  @IsOptional() @Part(() => ChainDocument) chain?: ChainDocument
   @IsOptional() @YesNo() assumed?: boolean
   @IsOptional() @OneOf(['turned', 'unturned']) worked?: string
 }
@@ -81,6 +87,7 @@ export class DesignDocument {
   repeats: RepeatDocument[] = []
 
   @IsOptional() @Part(() => MouthDocument) mouth?: MouthDocument
+  @IsOptional() @Part(() => LiningDocument) lining?: LiningDocument
 }
 
 /** A swatch as it is written to a file. */

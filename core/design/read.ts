@@ -27,14 +27,20 @@ function problemsOf(errors: readonly ValidationError[], above = ''): Problem[] {
 function gaugeProblems(gauge: DesignGauge): Problem[] {
   const measured = FABRIC_KINDS.filter(kind => gauge.measured[kind])
   if (measured.length === 0) return [{ field: 'gauge.measured', message: 'must hold at least one measured stitch: sc, hdc, dc or tr' }]
-  return measured.flatMap((kind) => {
+  return [...chainProblems(gauge), ...measured.flatMap((kind) => {
     const { stitches, rounds, overCm, tallCm } = gauge.measured[kind]!
     const sizes = { stitches: overCm / stitches, rounds: (tallCm ?? overCm) / rounds }
     return (['stitches', 'rounds'] as const).filter(what => sizes[what] < STITCH_CM.least || sizes[what] > STITCH_CM.most).map(what => ({
       field: `gauge.measured.${kind}.${what}`,
       message: `makes a ${kind} ${sizes[what].toPrecision(2)} cm ${what === 'stitches' ? 'wide' : 'tall'}; count again, or measure over another width`,
     }))
-  })
+  })]
+}
+
+function chainProblems({ chain }: DesignGauge): Problem[] {
+  if (!chain) return []
+  const cm = chain.overCm / chain.chains
+  return cm < STITCH_CM.least || cm > STITCH_CM.most ? [{ field: 'gauge.chain.chains', message: `makes a chain ${cm.toPrecision(2)} cm long; count again, or measure over another length` }] : []
 }
 
 function designProblems(design: Design): Problem[] {

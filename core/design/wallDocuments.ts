@@ -3,7 +3,8 @@ import { Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, IsString, MaxLength, ValidateIf, ValidateNested } from 'class-validator'
 import { RIB_STITCHES, SOLID_STITCHES } from '../wall/band'
 import { WALL_KINDS } from '../wall/wall'
-import { AROUND_CM, CHANGE, HEIGHT_CM, MOST_REPEAT_LINES, MOST_STRIPES, MOUTH_DIVIDES, PINNED_ROUNDS, RIB, STRIPE_ROUNDS, WALL_STITCHES } from './bounds'
+import { LOOP_ENDS } from '../mesh/loops'
+import { AROUND_CM, BOX_CHAINS, CHANGE, DIAMETER_CM, FAN_ROWS, FAN_STITCHES, FANS_BETWEEN, FANS_EVERY, HEIGHT_CM, IN_LOOP, IN_STITCH, LOOP_CHAINS, LOOP_SKIP, MOST_REPEAT_LINES, MOST_STRIPES, MOUTH_DIVIDES, PINNED_ROUNDS, RIB, SEAM_CM, STRIPE_ROUNDS, WALL_STITCHES } from './bounds'
 import { Between, EitherOr, OneOf, Part, Text, Whole, WantedOrPinned, YarnId, YesNo } from './rules'
 
 /*
@@ -83,7 +84,6 @@ class PairsDocument extends BandDocument {}
 class GroupsDocument extends BandDocument {}
 class VeesDocument extends BandDocument {}
 class WavesDocument extends BandDocument {}
-class BoxesDocument extends BandDocument {}
 class MossDocument extends BandDocument {}
 
 class RibDocument extends BandDocument {
@@ -94,6 +94,56 @@ class RibDocument extends BandDocument {
 
 class SprigsDocument extends BandDocument {
   @YesNo() seamStitch: boolean = false
+}
+
+class BoxesDocument extends BandDocument {
+  @Whole(BOX_CHAINS) chains: number = 1
+  @YesNo() finish: boolean = false
+}
+
+class FlatWidthWant {
+  @Between(DIAMETER_CM, 'cm') flatWidthCm!: number
+}
+
+class MouthWant {
+  @Between(AROUND_CM, 'cm') mouthCm!: number
+}
+
+class ChainsPin {
+  @Whole(LOOP_CHAINS) chains!: number
+}
+
+class HoldSize {
+  @IsOptional() @Part(() => FlatWidthWant) want?: FlatWidthWant
+  @IsOptional() @Part(() => ChainsPin) pin?: ChainsPin
+}
+
+class LastSize {
+  @IsOptional() @Part(() => MouthWant) want?: MouthWant
+  @IsOptional() @Part(() => ChainsPin) pin?: ChainsPin
+}
+
+class MotifDocument {
+  @Whole(FANS_BETWEEN) between: number = 3
+  @Whole(FAN_STITCHES) stitches: number = 4
+  @Whole(FAN_ROWS) rows: number = 3
+  @Whole(FANS_EVERY) every: number = 4
+}
+
+class FinishDocument {
+  @Whole(IN_LOOP) inLoop: number = 4
+  @Whole(IN_STITCH) inStitch: number = 1
+}
+
+class LoopsDocument extends WallDocument {
+  @Whole(LOOP_SKIP) skip: number = 1
+  @Whole(LOOP_CHAINS) first: number = 3
+  @WantedOrPinned() @Part(() => HoldSize) hold!: HoldSize
+  @IsOptional() @WantedOrPinned() @Part(() => LastSize) last?: LastSize
+  @WantedOrPinned() @Part(() => HeightSize) size!: HeightSize
+  @OneOf(LOOP_ENDS) ends: string = 'closed'
+  @IsOptional() @Part(() => MotifDocument) motif?: MotifDocument
+  @IsOptional() @Part(() => FinishDocument) finish?: FinishDocument
 }
 
 class OwnDocument extends BandDocument {
@@ -122,7 +172,7 @@ export function Wall(): PropertyDecorator {
       subTypes: [
         { name: 'solid', value: SolidDocument }, { name: 'ridges', value: RidgesDocument }, { name: 'rib', value: RibDocument }, { name: 'pairs', value: PairsDocument },
         { name: 'groups', value: GroupsDocument }, { name: 'vees', value: VeesDocument }, { name: 'sprigs', value: SprigsDocument }, { name: 'waves', value: WavesDocument },
-        { name: 'boxes', value: BoxesDocument }, { name: 'moss', value: MossDocument }, { name: 'own', value: OwnDocument }, { name: 'adjust', value: AdjustDocument }, { name: 'taper', value: TaperDocument },
+        { name: 'boxes', value: BoxesDocument }, { name: 'moss', value: MossDocument }, { name: 'own', value: OwnDocument }, { name: 'loops', value: LoopsDocument }, { name: 'adjust', value: AdjustDocument }, { name: 'taper', value: TaperDocument },
       ],
     },
   }
@@ -141,6 +191,11 @@ export class RepeatDocument {
   @ArrayMaxSize(MOST_REPEAT_LINES, { message: `must hold at most ${MOST_REPEAT_LINES} lines` })
   @IsString({ each: true, message: 'must be lines of text' }) @MaxLength(300, { each: true, message: 'must be lines of at most 300 characters' })
   lines!: string[]
+}
+
+/** A lining: what its pieces get all round for their seams. */
+export class LiningDocument {
+  @Between(SEAM_CM, 'cm') seamCm: number = 1.5
 }
 
 /** What the mouth's count must divide by, for what is to be worked on it. */

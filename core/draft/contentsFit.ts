@@ -1,3 +1,5 @@
+import { squareSpread } from '../mesh/diamond'
+import type { DraftPart } from './part'
 import type { BagSizes } from './sizes'
 import type { Finding } from '../part/finding'
 import { type Contents, roomOf } from '../contents/contents'
@@ -25,11 +27,49 @@ function shortfalls(contents: Contents, sizes: BagSizes): Shortfall[] {
   return [...across, { what: 'up to the mouth', needCm: room.heightCm, haveCm: sizes.height.cm }].filter(({ needCm, haveCm }) => haveCm < needCm)
 }
 
+/** What a bag with a net can hold: a net gives, so neither its floor nor its empty width says. */
+interface NetHold {
+  /** As far round as its longest loops stretch, nearly flat. */
+  readonly aroundCm: number
+  /** The net alone, its diamonds square. */
+  readonly litres: number
+}
+
+/** Loops are not pulled quite flat by what is carried (from memory). */
+const STRETCHED = 0.9
+
+function netHold(parts: readonly DraftPart[]): NetHold | undefined {
+  const nets = parts.flatMap(({ net }) => net ? [net] : [])
+  if (nets.length === 0) return undefined
+  const rows = nets.flatMap(({ loops, loopsCm }) => loopsCm.map(loopCm => ({ loopCm, loops })))
+  const netCm3 = rows.reduce((sum, { loopCm, loops }) => {
+    const around = squareSpread(loopCm) * loops
+    return sum + (around * around) / (4 * Math.PI) * (squareSpread(loopCm) / 2)
+  }, 0)
+  return { aroundCm: Math.max(...rows.map(({ loopCm, loops }) => loopCm * loops * STRETCHED)), litres: netCm3 / 1000 }
+}
+
+/** Loose balls fill about this much of the room they are poured into (the random packing of equal spheres is about 0.64; from memory). */
+const PACKED = 0.6
+
+function netShortfalls(contents: Contents, hold: NetHold): string[] {
+  if (contents.kind === 'balls') {
+    const litres = (contents.count * (Math.PI / 6) * contents.acrossCm ** 3) / PACKED / 1000
+    return litres > hold.litres ? [`poured in they take about ${litres.toFixed(1)} litres, and the net, its diamonds square, holds about ${hold.litres.toFixed(1)}`] : []
+  }
+  const room = roomOf(contents)
+  const girth = room.round ? Math.PI * room.lengthCm : 2 * (room.lengthCm + room.widthCm)
+  return girth > hold.aroundCm ? [`around it ${girth.toFixed(1)} cm are needed, and the net stretches to ${hold.aroundCm.toFixed(1)} cm`] : []
+}
+
 /** Whether the contents fit: a caution that says where they do not and by how much, or a note that they do. */
-export function contentsFindings(contents: Contents | undefined, sizes: BagSizes): Finding[] {
+export function contentsFindings(contents: Contents | undefined, sizes: BagSizes, parts: readonly DraftPart[]): Finding[] {
   if (!contents) return []
-  const short = shortfalls(contents, sizes)
-  if (short.length === 0) return [{ code: 'contents-fit', weight: 'note', part: 'contents', what: 'What it must hold fits inside.' }]
-  const where = short.map(({ what, needCm, haveCm }) => `${what} ${needCm.toFixed(1)} cm is needed and there is ${haveCm.toFixed(1)} cm`).join('; ')
+  const hold = netHold(parts)
+  const short = hold
+    ? netShortfalls(contents, hold)
+    : shortfalls(contents, sizes).map(({ what, needCm, haveCm }) => `${what} ${needCm.toFixed(1)} cm is needed and there is ${haveCm.toFixed(1)} cm`)
+  if (short.length === 0) return [{ code: 'contents-fit', weight: 'note', part: 'contents', what: hold ? 'What it must hold fits inside: a net gives.' : 'What it must hold fits inside.' }]
+  const where = short.join('; ')
   return [{ code: 'contents-outgrow', weight: 'caution', part: 'contents', what: `What it must hold no longer fits: ${where}. Make those larger, or let the contents propose a bag.` }]
 }

@@ -80,7 +80,7 @@ describe('every draft', () => {
 
 describe('a draft from an earlier one', () => {
   const wall = [
-    { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }, { band: 'boxes', size: { pin: { rounds: 2 } }, colour: 'main' },
+    { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }, { band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' },
     { band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: false, colour: 'main' }, { band: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' },
   ] as const
   const stacked: Design = { ...pouch, wall }

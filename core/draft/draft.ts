@@ -6,6 +6,7 @@ import { bagFindings } from './bagFindings'
 import { contentsFindings } from './contentsFit'
 import { type Fold, fold } from './fold'
 import { gaugeFindings } from './gaugeFindings'
+import { loadedHeightCm, meshFindings } from './meshFindings'
 import type { DraftPart, DraftRound } from './part'
 import { draftGauge, type Redone, refinedFindings } from './refined'
 import { type BagSizes, sizesOf } from './sizes'
@@ -51,7 +52,7 @@ export function draft(design: Design, before?: Draft): Draft {
   const gauge = gaugeFor(design, before)
   const folded = fold(design, gauge, before?.fold)
   const { parts, start } = folded
-  const sizes = sizesOf(parts)
+  const sizes = sizesOf(parts, loadedHeightCm(design, parts))
   return {
     design,
     gauge,
@@ -60,7 +61,7 @@ export function draft(design: Design, before?: Draft): Draft {
     rounds: parts.flatMap(part => part.rounds.map((worked, i) => ({ number: part.firstRound + i, part: part.id, worked }))),
     sizes,
     findings: [
-      ...withWallFixes(design, parts, gauge), ...contentsFindings(design.contents, sizes), ...bagFindings(design, sizes), ...wallFindings(design, parts),
+      ...withWallFixes(design, parts, gauge), ...contentsFindings(design.contents, sizes, parts), ...bagFindings(design, sizes), ...wallFindings(design, parts), ...meshFindings(design, parts, sizes, gauge),
       ...refinedFindings(design, gauge, redoneBy(design, parts)), ...gaugeFindings(design, gauge),
     ],
     fold: folded,

@@ -45,7 +45,7 @@ interface Waiting {
 }
 
 const NAMES: Partial<Record<WallSpec['band'], string>> = {
-  ridges: 'ridges', rib: 'rib', pairs: 'pairs', groups: 'groups of three', vees: 'open V\'s', sprigs: 'sprigs', waves: 'waves', boxes: 'boxes', moss: 'moss', adjust: 'adjusting round', taper: 'taper',
+  ridges: 'ridges', rib: 'rib', pairs: 'pairs', groups: 'groups of three', vees: 'open V\'s', sprigs: 'sprigs', waves: 'waves', boxes: 'boxes', moss: 'moss', loops: 'net', adjust: 'adjusting round', taper: 'taper',
 }
 
 /** What a part of a wall is called: by its place, and by its texture if it has one. */
@@ -100,7 +100,7 @@ function asPart({ id, name, path }: Pick<Waiting, 'id' | 'name' | 'path'>, below
   }))
   return {
     id, name, firstRound: below + 1, rounds: result.rounds, edge: result.edge, size: result.size, findings, rising: result.rising ?? result.rounds.length,
-    layOut: result.layOut, markers: result.markers, advice: result.advice ?? [], rises: result.rises, arounds: result.arounds,
+    layOut: result.layOut, markers: result.markers, advice: result.advice ?? [], rises: result.rises, arounds: result.arounds, notes: result.notes, net: result.net,
   }
 }
 
@@ -147,8 +147,8 @@ export function fold(design: Design, gauge: Gauge, before?: Fold): Fold {
   let risen = 0
 
   const take = (waiting: Omit<Waiting, 'work'>, work: (setting: Setting) => PartResult) => {
-    const setting: Setting = { gauge, rounds: design.rounds, index: below, turns: turnsAfter(worked.map(({ part }) => part)) }
-    const from: From = { spec: waiting.spec, edge, index: below, turns: setting.turns, saw: [waiting.name, ...waiting.saw] }
+    const setting: Setting = { gauge, rounds: design.rounds, index: below, turns: turnsAfter(worked.map(({ part }) => part)), ...(worked.length > 0 ? { belowCm: worked.at(-1)!.part.size.circumference.cm } : {}) }
+    const from: From = { spec: waiting.spec, edge, index: below, turns: setting.turns, saw: [waiting.name, setting.belowCm, ...waiting.saw] }
     const earlier = known[worked.length]
     const same = earlier && alike(earlier.from, from)
     const result = same ? undefined : work(setting)

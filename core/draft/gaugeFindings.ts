@@ -11,7 +11,7 @@ function kindsWorked(design: Design): FabricKind[] {
 function estimated(design: Design, gauge: Gauge): Finding[] {
   return kindsWorked(design).filter(kind => gauge[kind].known === 'estimated').map(kind => ({
     code: 'gauge-estimated', weight: 'note', part: 'gauge',
-    what: `No ${kind} was measured: its size is estimated from your ${gauge[kind].from} (ratios from memory). A swatch in ${kind} makes the sizes surer.`,
+    what: `No {${kind}} was measured: its size is estimated from your {${gauge[kind].from}} (ratios from memory). A swatch in {${kind}} makes the sizes surer.`,
   }))
 }
 

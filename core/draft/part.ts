@@ -1,6 +1,6 @@
 import type { LayOut } from '../part/layOut'
 import type { Finding } from '../part/finding'
-import type { PartSize } from '../part/part'
+import type { Net, PartSize } from '../part/part'
 import type { Edge } from '../round/edge'
 import type { Worked } from '../round/work'
 
@@ -26,6 +26,10 @@ export interface DraftPart {
   readonly rises?: readonly number[]
   /** How far round each round goes, where they differ; `size.circumference` otherwise. */
   readonly arounds?: readonly number[]
+  /** What is said beside each round. */
+  readonly notes?: readonly (string | undefined)[]
+  /** Of a net: its loops. */
+  readonly net?: Net
 }
 
 /** How much the `i`-th of a part's rounds rises, in centimetres; nothing for a round of a floor. */

@@ -63,6 +63,6 @@ export function refinedFindings(design: Design, gauge: Gauge, redone: readonly R
   const from = (what: 'width' | 'height') => `${(before[kind][what].cm * 10).toFixed(2)} to ${(gauge[kind][what].cm * 10).toFixed(2)} mm ± ${((gauge[kind][what].plusMinusCm / gauge[kind][what].cm) * 100).toFixed(1)} %`
   return [{
     code: 'gauge-refined', weight: 'note', part: 'base',
-    what: `Your base measured ${formatCm(design.measuredBase.lengthCm, design.units)}${design.measuredBase.widthCm ? ` by ${formatCm(design.measuredBase.widthCm, design.units)}` : ''}: a ${kind} goes from ${from('width')} wide, and from ${from('height')} tall. ${redoneWords(redone)}`,
+    what: `Your base measured ${formatCm(design.measuredBase.lengthCm, design.units)}${design.measuredBase.widthCm ? ` by ${formatCm(design.measuredBase.widthCm, design.units)}` : ''}: {${kind}} goes from ${from('width')} wide, and from ${from('height')} tall. ${redoneWords(redone)}`,
   }]
 }

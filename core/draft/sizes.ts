@@ -14,6 +14,8 @@ export interface BagSizes {
   readonly mouth: Length
   /** What it holds, filled to the mouth: standing on its floor, or bulging like a sack if it has none. */
   readonly litres: number
+  /** How tall it hangs with a load in it, if it has a net: an estimate. */
+  readonly loadedHeightCm?: number
   readonly rounds: number
   readonly stitches: number
 }
@@ -39,7 +41,7 @@ function wallCm3(part: DraftPart, floor: Floor): number {
 }
 
 /** Adds up the parts, from the floor to the mouth. */
-export function sizesOf(parts: readonly DraftPart[]): BagSizes {
+export function sizesOf(parts: readonly DraftPart[], loadedHeightCm?: number): BagSizes {
   const worked = parts.filter(part => part.rounds.length > 0)
   const top = worked[worked.length - 1] ?? parts[0]!
   const flatWidth = times(top.size.circumference, 0.5)
@@ -52,6 +54,7 @@ export function sizesOf(parts: readonly DraftPart[]): BagSizes {
     height,
     mouth: top.size.circumference,
     litres: cm3 / 1000,
+    ...(loadedHeightCm === undefined ? {} : { loadedHeightCm }),
     rounds: parts.reduce((sum, part) => sum + part.rounds.length, 0),
     stitches: parts.reduce((sum, part) => sum + part.rounds.reduce((all, round) => all + round.edge.count, 0), 0),
   }

@@ -70,7 +70,9 @@ function steps(design: Design, parts: readonly DraftPart[]): Finding[] {
   return parts.slice(1).flatMap((part, i): Finding[] => {
     const below = parts[i]!
     const share = part.size.circumference.cm / below.size.circumference.cm - 1
-    const tapers = design.wall[Number(part.id.slice(5))]?.band === 'taper'
+    // A taper is meant to; a net widens row by row, and its findings say how it hangs.
+    const spec = design.wall[Number(part.id.slice(5))]
+    const tapers = spec?.band === 'taper' || spec?.band === 'loops'
     if (part.rounds.length === 0 || tapers || Math.abs(share) <= STEP_SHARE) return []
     const [from, to] = [below, part].map(({ size }) => formatCm(size.circumference.cm / 2, design.units))
     return [{

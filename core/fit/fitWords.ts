@@ -1,7 +1,7 @@
 import type { Design } from '../design/design'
 import { formatCm, type Units } from '../measure/format'
-import { asksWords } from '../wall/asks'
-import { textureOf } from '../wall/band'
+import { asksWords } from '../part/asks'
+import { demandOf } from '../wall/wall'
 import { bareWall, type Collision, type FitResult, type Fitting } from './fit'
 
 function offWords(off: Fitting['off'], units: Units): string {
@@ -30,8 +30,9 @@ export function fittingWords(fitting: Fitting, units: Units): string {
 function asksUpTo(design: Design, at: number): string {
   const wall = bareWall(design.wall)
   const said = wall.slice(0, at + 1).flatMap((spec, i) => {
-    const texture = spec.band === 'adjust' || spec.band === 'taper' ? undefined : textureOf(spec, design.repeats)
-    return texture && (texture.asks.multiple > 1 || texture.asks.plus !== 0) ? [`wall ${i + 1} asks for ${asksWords(texture.asks)} and leaves ${texture.gives} for each ${texture.asks.multiple}`] : []
+    const demand = demandOf(spec, design.repeats)
+    const { multiple, plus } = demand?.asks ?? { multiple: 1, plus: 0 }
+    return demand && (multiple > 1 || plus !== 0) ? [`wall ${i + 1} asks for ${asksWords(demand.asks)} and leaves ${demand.gives(multiple + plus) - plus} for each ${multiple}`] : []
   })
   if (at >= wall.length && design.mouth) said.push(`the mouth asks for ${asksWords({ multiple: design.mouth.divides, plus: 0 })}`)
   return said.join('; ')

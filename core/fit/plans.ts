@@ -2,9 +2,8 @@ import type { Gauge } from '../gauge/gauge'
 import type { Repeat } from '../repeat/repeat'
 import { gaps } from '../round/spread'
 import { STITCHES_A_CHANGE } from '../wall/adjust'
-import { divides } from '../wall/asks'
-import { textureOf } from '../wall/band'
-import { mainStitch, type WallSpec } from '../wall/wall'
+import { divides } from '../part/asks'
+import { demandOf, mainStitch, type WallSpec } from '../wall/wall'
 
 /** An adjusting round in a plan: before which part of the wall, counted from 0, and from how many stitches to how many. */
 export interface Adjusting {
@@ -70,10 +69,9 @@ function passageOf(spec: WallSpec, { repeats, gauge }: WallProblem): Passage {
     const stitches = 'pin' in spec.size ? spec.size.pin.stitches : Math.max(1, Math.round(spec.size.want.aroundCm / stitchCm))
     return { ...any, gives: () => stitches }
   }
-  const texture = textureOf(spec, repeats)
-  if (!texture) return { takes: () => false, repeat: 1, gives: count => count, stitchCm }
-  const { asks, gives } = texture
-  return { takes: count => divides(count, asks), repeat: asks.multiple, gives: count => ((count - asks.plus) / asks.multiple) * gives + asks.plus, stitchCm }
+  const demand = demandOf(spec, repeats)
+  if (!demand) return { takes: () => false, repeat: 1, gives: count => count, stitchCm }
+  return { takes: count => divides(count, demand.asks), repeat: demand.asks.multiple, gives: demand.gives, stitchCm }
 }
 
 /**

@@ -17,6 +17,8 @@ export interface Swatch {
   readonly hookMm: number
   readonly strands: number
   readonly measured: Readonly<Partial<Record<FabricKind, Measured>>>
+  /** A length of chain counted: what the loops of a net are made of. */
+  readonly chain?: { readonly chains: number, readonly overCm: number }
   /** True while these are the house's starting figures and nobody has measured anything. */
   readonly assumed?: boolean
 }
@@ -89,5 +91,11 @@ export function gaugeOf(swatch: Swatch): Gauge {
       ? fromCount(kind as FabricKind, own, swatch.assumed === true)
       : estimate(kind, fromCount(from, swatch.measured[from]!, swatch.assumed === true), from)
   }
+  if (swatch.chain) sizes.ch = { ...sizes.ch, width: chainWidth(swatch.chain, swatch.assumed === true), known: swatch.assumed ? 'assumed' : 'measured' }
   return sizes
+}
+
+/** How long a chain is, from a length of them: good to half a chain, as any count. */
+function chainWidth({ chains, overCm }: NonNullable<Swatch['chain']>, assumed: boolean): Length {
+  return withUncertainty(overCm / chains, combinedShare(COUNT_ERROR / chains, assumed ? ASSUMED_SHARE : 0))
 }

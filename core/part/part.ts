@@ -20,6 +20,8 @@ export interface Setting {
   readonly index: number
   /** Turned work so far, as `inStyle` counts it: even if the next turned round has the right side facing. */
   readonly turns: number
+  /** How far round the part below goes, in centimetres; of a base there is none. */
+  readonly belowCm?: number
 }
 
 /** What the first round of a bag is worked into. */
@@ -43,6 +45,13 @@ export interface PartSize {
   readonly floor?: Floor
 }
 
+/** A net's loops. */
+export interface Net {
+  readonly loops: number
+  /** The length of a loop, round by round, in centimetres. */
+  readonly loopsCm: readonly number[]
+}
+
 /** A part worked onto the edge below: its rounds, the edge it leaves, its size and what it noticed. */
 export interface PartResult {
   readonly rounds: readonly Worked[]
@@ -59,6 +68,10 @@ export interface PartResult {
   readonly rises?: readonly number[]
   /** How far round each round goes, in centimetres, where they differ. */
   readonly arounds?: readonly number[]
+  /** What is said beside each round: markers, counts to check. */
+  readonly notes?: readonly (string | undefined)[]
+  /** Of a net: how many loops a round has, and how long each round's loops are. */
+  readonly net?: Net
   /** What to do before, between or after the rounds that steps do not say. */
   readonly advice?: readonly string[]
 }

@@ -37,7 +37,7 @@ describe('reading what the words write (law 2)', () => {
   })
 
   it.each(['us', 'uk'] as const)('reads every texture of the house, in %s terms', (terms) => {
-    const more = { colour: 'main', size: { pin: { rounds: 1 } }, stitch: 'dc', front: 1, back: 2, seamStitch: true, repeat: REPEATS[0].id }
+    const more = { colour: 'main', size: { pin: { rounds: 1 } }, stitch: 'dc', front: 1, back: 2, seamStitch: true, chains: 2, finish: true, repeat: REPEATS[0].id }
     for (const band of BAND_KINDS) {
       const { straight, turned } = textureOf({ ...more, band } as unknown as BandSpec, REPEATS)!
       for (const round of [straight, turned ?? straight].flatMap(({ setUp, cycle }) => [...setUp, ...cycle])) {

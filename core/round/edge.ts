@@ -7,8 +7,8 @@ export const PLACE_CODE = Object.fromEntries(PLACE_KINDS.map((kind, code) => [ki
 /**
  * The ordered places that the next round can work into.
  *
- * Places are numbered from 0 in the order in which they were made; place 0 is where the round started. A boundary
- * `b` lies just before place `b`. An edge is immutable: the arrays are never written after `work` returns them.
+ * Places are numbered from 0 in the order in which they were made; place 0 is where the round started, and where the next
+ * one starts unless the round was closed elsewhere (`start`). A boundary `b` lies just before place `b`. An edge is immutable: the arrays are never written after `work` returns them.
  */
 export interface Edge {
   readonly count: number
@@ -23,6 +23,8 @@ export interface Edge {
   readonly sides: readonly [number, number]
   /** A round that closes on itself, not a row. */
   readonly closed: boolean
+  /** The place that the hook stands at: the first that the next round meets. */
+  readonly start: number
   /** How many places the edge below has; 0 where there is none. */
   readonly over: number
 }
@@ -37,6 +39,7 @@ export function foundation(kind: PlaceKind, count: number, closed = true): Edge 
     to: new Int32Array(count).fill(-1),
     sides: halves(count),
     closed,
+    start: 0,
     over: 0,
   }
 }

@@ -1,3 +1,4 @@
+import type { FabricKind } from '../stitch/dictionary'
 import type { Step } from './step'
 
 /** How a round starts and ends: the three schools of handbook 2, and rows. */
@@ -13,11 +14,26 @@ export interface Begin {
   readonly turn: boolean
 }
 
+/**
+ * How a round of loops is closed: its last loop is made of fewer chains and a taller stitch into the round's first one, which
+ * together are as long as a loop, so that the next round starts at the loop's top (handbook 8).
+ */
+export interface Closing {
+  readonly chains: number
+  readonly kind: FabricKind
+  /** Chains of a whole loop: what the two together stand for. */
+  readonly loop: number
+}
+
 /** One round (or row) as it is worked. The steps always hold every stitch, a counting starting chain included. */
 export interface Round {
   readonly steps: readonly Step[]
   readonly begin: Begin
   readonly join: Join
+  /** Instead of a join: the last loop, closed by a taller stitch. */
+  readonly closing?: Closing
+  /** Counted by its loops rather than its stitches, as makers do in mesh. */
+  readonly inLoops?: boolean
   readonly facing: 'right' | 'wrong'
   /** The yarn, by its id in the design. */
   readonly colour: string

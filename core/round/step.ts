@@ -28,8 +28,9 @@ export type Aim = (typeof AIMS)[number]
  * - `firstChain`: the chain that the hook meets first, `lastChain` the one at the other end
  * - `chains`: along a chain; `underside`: back along its other side; `firstChainAgain`: where it began
  * - `rowEnds`: the side of worked rows; `holes`: the holes of a bought floor
+ * - `loop`: a loop of a mesh; `thisLoop`: the one that the hook stands at
  */
-export const LANDMARKS = ['firstChain', 'chains', 'lastChain', 'underside', 'firstChainAgain', 'rowEnds', 'holes'] as const
+export const LANDMARKS = ['firstChain', 'chains', 'lastChain', 'underside', 'firstChainAgain', 'rowEnds', 'holes', 'loop', 'thisLoop'] as const
 export type Landmark = (typeof LANDMARKS)[number]
 
 /** `times` stitches of a kind, each in a place of its own. */
@@ -54,6 +55,8 @@ export interface TogetherStep {
 export interface GroupStep {
   readonly do: 'group'
   readonly steps: readonly (StitchStep | ChainStep)[]
+  /** Worked back and forth so many rows, the work turned between them; one if left out. Only the last row is met again. */
+  readonly rows?: number
   readonly aim?: Aim
   readonly loop?: Loop
   readonly landmark?: Landmark

@@ -1,6 +1,6 @@
 import { STITCH_CODE, STITCH_KINDS, type StitchKind } from '../stitch/dictionary'
 import { type Edge, PLACE_CODE } from './edge'
-import type { Round } from './round'
+import type { Closing, Round } from './round'
 import type { WorkError } from './workError'
 import { type Aim, AIMS, type ChainStep, type GroupStep, type Loop, LOOPS, type Step, type StitchStep } from './step'
 
@@ -17,7 +17,8 @@ import { type Aim, AIMS, type ChainStep, type GroupStep, type Loop, LOOPS, type 
  *
  * Reading order. Unturned rounds read the edge below as it was made: 0, 1, 2, ... In turned work the round runs back:
  * the join has left the hook at place 0, so the round starts there and then meets the others from the last one down:
- * 0, n-1, n-2, ..., 1. A turned row starts at its very end: n-1, ..., 0. Inside this file a position in reading order
+ * 0, n-1, n-2, ..., 1. A turned row starts at its very end: n-1, ..., 0. A round of loops is closed half way along its
+ * last loop, and the next one starts there: n-1, 0, 1, ... Inside this file a position in reading order
  * is a *reading*, and `placeAt` turns it into a place; everything that leaves the file speaks of places.
  *
  * What a step leaves. A stitch, and a stitch drawn together, leaves one place: its top. A run of chains leaves one
@@ -29,6 +30,9 @@ import { type Aim, AIMS, type ChainStep, type GroupStep, type Loop, LOOPS, type 
  * given the places that it springs from and goes to.
  *
  * A ring never fills up: it is one place, and the first round is one group in it.
+ *
+ * The last loop of a mesh round is a place like the others, made of a few chains and a taller stitch: the edge remembers
+ * it as a loop of the full length, and `stitches` which stitch closes it.
  *
  * The end. A round must use up the edge below, or skip what it leaves. Rounds that aim at spaces pass over the stitch
  * tops between them, so for those rounds only spaces left over are an error. A round that does not come out is the
@@ -108,9 +112,10 @@ class Hook {
 
   /** The place at a reading from 0 up to but not with the edge's count. */
   private placeAt(reading: number): number {
-    if (!this.turn) return reading
-    if (!this.on.closed) return this.on.count - 1 - reading
-    return reading === 0 ? 0 : this.on.count - reading
+    const { count, start, closed } = this.on
+    if (!closed) return this.turn ? count - 1 - reading : reading
+    const place = this.turn ? start - reading : start + reading
+    return place < 0 ? place + count : place < count ? place : place - count
   }
 
   /** The place at any reading: round the corner in a round, -1 beyond the ends of a row. */
@@ -244,6 +249,12 @@ class Hook {
     return this.reading <= this.on.count || this.fail({ code: 'ran-out', made: this.made, places: this.on.count })
   }
 
+  /** Closes the last loop into the round's first stitch: one more loop, whose top the hook stands at. */
+  close({ kind, loop }: Closing): void {
+    this.makeChains(loop)
+    stitches[this.made - 1] = STITCH_CODE[kind]
+  }
+
   run(steps: readonly Step[]): boolean {
     for (const step of steps) if (!this.carryOut(step)) return false
     return true
@@ -275,8 +286,10 @@ class Hook {
 
   /** Where a boundary of the edge below has moved to: before the first thing made on or after it. */
   carry(side: number): number {
-    const { count, closed } = this.on
-    const wanted = !this.turn ? side : closed ? (side === 0 ? 1 : count - side + 1) : count - side
+    const { count, closed, start } = this.on
+    // Unturned, the boundary before place `side`; turned, the one after it, on the way back.
+    const reading = (place: number) => (place + 2 * count) % count
+    const wanted = !closed ? (this.turn ? count - side : side) : this.turn ? reading(start - side) + 1 : reading(side - start)
     let low = 0
     let high = this.made
     while (low < high) {
@@ -308,7 +321,9 @@ export function anchorBelow(worked: Worked, made: number): number {
 /** Executes a round on an edge: what it makes and the edge it leaves, or why it does not come out. */
 export function work(round: Round, on: Edge): WorkResult {
   const hook = new Hook(on, round.begin.turn)
-  if (!hook.run(round.steps) || !hook.finish()) return { ok: false, error: hook.error! }
+  if (!hook.run(round.steps)) return { ok: false, error: hook.error! }
+  if (round.closing) hook.close(round.closing)
+  if (!hook.finish()) return { ok: false, error: hook.error! }
   const count = hook.made
   const edge: Edge = {
     count,
@@ -318,6 +333,7 @@ export function work(round: Round, on: Edge): WorkResult {
     to: to.slice(0, count),
     sides: [hook.carry(on.sides[0]), hook.carry(on.sides[1])],
     closed: round.join !== 'open',
+    start: round.closing ? count - 1 : 0,
     over: on.count,
   }
   return {

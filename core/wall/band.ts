@@ -25,14 +25,16 @@ export interface Bandlike {
 type InStitch<B extends string> = Bandlike & { readonly band: B, readonly stitch: (typeof SOLID_STITCHES)[number] }
 export type SolidSpec = InStitch<'solid'> | InStitch<'ridges'>
 export type RibSpec = Bandlike & { readonly band: 'rib', readonly stitch: (typeof RIB_STITCHES)[number], readonly front: number, readonly back: number }
-type Pattern = 'pairs' | 'groups' | 'vees' | 'waves' | 'boxes' | 'moss'
+type Pattern = 'pairs' | 'groups' | 'vees' | 'waves' | 'moss'
 export type PatternSpec = { [B in Pattern]: Bandlike & { readonly band: B } }[Pattern]
 export type SprigsSpec = Bandlike & { readonly band: 'sprigs', readonly seamStitch: boolean }
+/** A box mesh: chains of a box, and whether a solid round closes it off. */
+export type BoxesSpec = Bandlike & { readonly band: 'boxes', readonly chains: number, readonly finish: boolean }
 /** A band in a repeat of the maker's own, by its id in the design. */
 export type OwnSpec = Bandlike & { readonly band: 'own', readonly repeat: string }
 
 /** A band of a wall: a texture, a height and a yarn. */
-export type BandSpec = SolidSpec | RibSpec | PatternSpec | SprigsSpec | OwnSpec
+export type BandSpec = SolidSpec | RibSpec | PatternSpec | SprigsSpec | BoxesSpec | OwnSpec
 export type BandKind = BandSpec['band']
 export const BAND_KINDS = ['solid', 'ridges', 'rib', 'pairs', 'groups', 'vees', 'sprigs', 'waves', 'boxes', 'moss', 'own'] as const satisfies readonly BandKind[]
 
@@ -47,7 +49,7 @@ const TEXTURES: Textures = {
   vees: () => vees,
   sprigs: ({ seamStitch }) => sprigs(seamStitch),
   waves: () => waves,
-  boxes: () => boxes,
+  boxes: ({ chains, finish }) => boxes(chains, finish),
   moss: () => moss,
   own: ({ repeat }, repeats) => {
     const own = repeats.find(({ id }) => id === repeat)

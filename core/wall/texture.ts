@@ -1,7 +1,7 @@
 import type { Gauge } from '../gauge/gauge'
 import type { Step } from '../round/step'
 import type { FabricKind } from '../stitch/dictionary'
-import type { Asks } from './asks'
+import type { Asks } from '../part/asks'
 
 /** One round of a texture: what opens the round, and its repeat, worked as often as the count holds it. */
 export interface TextureRound {
@@ -32,6 +32,8 @@ export interface Texture {
   readonly across?: number
   readonly straight: Flow
   readonly turned?: Flow
+  /** A round that closes the band off, on top of its others. */
+  readonly finish?: TextureRound
 }
 
 /** The `i`-th round of a flow, counted from 0. */

@@ -1,6 +1,6 @@
 import { chain, each, inOne, skip, type GroupStep, type Loop, type StitchStep } from '../round/step'
 import type { FabricKind } from '../stitch/dictionary'
-import { ANY } from './asks'
+import { ANY } from '../part/asks'
 import { always, type Texture } from './texture'
 
 /*
@@ -92,10 +92,16 @@ export const waves: Texture = {
   },
 }
 
-/** A double, a chain, one skipped; then doubles on doubles. */
-export const boxes: Texture = {
-  asks: { multiple: 2, plus: 0 }, gives: 2, main: 'dc',
-  straight: always(each('dc', 1), chain(1), skip(1)),
+/**
+ * A double, so many chains and as many skipped; then doubles on doubles. Closed off, if asked, by a round with a stitch in each
+ * double and as many in each space as it has chains.
+ */
+export function boxes(chains: number, finish: boolean): Texture {
+  return {
+    asks: { multiple: 1 + chains, plus: 0 }, gives: finish ? 1 + chains : 2, main: 'dc',
+    straight: { setUp: [{ repeat: [each('dc', 1), chain(chains), skip(chains)] }], cycle: [{ repeat: [each('dc', 1), chain(chains), skip(1)] }] },
+    ...(finish ? { finish: { repeat: chains === 1 ? [each('sc', 2)] : [each('sc', 1), inOne('sc', chains)] } } : {}),
+  }
 }
 
 /** Singles, and doubles that reach down a round, alternating; long ones over short ones. */

@@ -5,7 +5,7 @@ import { type Edge, placesOf } from '../round/edge'
 import type { Round } from '../round/round'
 import type { Loop, Step } from '../round/step'
 import { inStyle } from '../round/style'
-import { asksWords, divides, nearestCounts } from './asks'
+import { asksWords, divides, nearestCounts } from '../part/asks'
 import type { Bandlike } from './band'
 import { riseCm, roundOf, type Texture, workedOver } from './texture'
 
@@ -63,14 +63,17 @@ export function workTexture(texture: Texture, spec: Bandlike, edge: Edge, settin
   const flow = turned ? texture.turned ?? texture.straight : texture.straight
   const width = setting.gauge[texture.main].width
   const rises = [...flow.setUp, ...flow.cycle].map(round => riseCm(round.repeat, setting.gauge))
+  const finishRise = texture.finish && riseCm(texture.finish.repeat, setting.gauge)
   const riseAt = (i: number) => rises[i < flow.setUp.length ? i : flow.setUp.length + ((i - flow.setUp.length) % flow.cycle.length)]!
-  const count = 'pin' in spec.size ? spec.size.pin.rounds : roundsForHeight(spec.size.want.heightCm, i => riseAt(i).cm)
+  const flowing = 'pin' in spec.size ? spec.size.pin.rounds : roundsForHeight(spec.size.want.heightCm - (finishRise?.cm ?? 0), i => riseAt(i).cm)
+  const count = flowing + (finishRise ? 1 : 0)
+  const riseOf = (i: number) => finishRise && i === flowing ? finishRise : riseAt(i)
   const { multiple, plus } = texture.asks
   const repeats = Math.floor((edge.count - plus) / multiple)
   const height = { cm: 0, plusMinusCm: 0 }
   for (let i = 0; i < Math.min(count, MOST_ROUNDS); i++) {
-    height.cm += riseAt(i).cm
-    height.plusMinusCm += riseAt(i).plusMinusCm
+    height.cm += riseOf(i).cm
+    height.plusMinusCm += riseOf(i).plusMinusCm
   }
   const size = { height, circumference: times(width, Math.max(0, repeats) * (texture.across ?? multiple) + plus) }
   if (!divides(edge.count, texture.asks)) return stopped(edge, { height: times(width, 0), circumference: times(width, edge.count) }, notDividing(texture, edge.count))
@@ -81,8 +84,8 @@ export function workTexture(texture: Texture, spec: Bandlike, edge: Edge, settin
     })
   }
   const { rounds, edge: top, stop } = workUp(edge, count, setting, (i): Round => {
-    const round = inStyle(setting.rounds, setting.turns + i, texture.main, colourAt(spec, i), workedOver(roundOf(flow, i), repeats))
+    const round = inStyle(setting.rounds, setting.turns + i, texture.main, colourAt(spec, i), workedOver(texture.finish && i === flowing ? texture.finish : roundOf(flow, i), repeats))
     return round.facing === 'wrong' ? { ...round, steps: fromBehind(round.steps) } : round
   })
-  return { rounds, edge: top, size, rises: rounds.map((_, i) => riseAt(i).cm), findings: stop ? [stop] : overSpaces(texture, edge) }
+  return { rounds, edge: top, size, rises: rounds.map((_, i) => riseOf(i).cm), findings: stop ? [stop] : overSpaces(texture, edge) }
 }

@@ -2,6 +2,7 @@ import type { BagSizes } from '../draft/sizes'
 import type { Draft } from '../draft/draft'
 import type { Finding } from '../part/finding'
 import type { Terms } from '../stitch/dictionary'
+import { inTerms } from './inTerms'
 import { roundLines } from './pattern'
 
 /** A draft for other programs to read. */
@@ -16,5 +17,5 @@ export function asRecord(draft: Draft, terms: Terms): DraftRecord {
   const rounds = roundLines(draft, terms).map((line, i) => ({
     number: line.from, part: draft.rounds[i]!.part, stitches: line.stitches, words: line.words,
   }))
-  return { rounds, sizes: draft.sizes, findings: draft.findings }
+  return { rounds, sizes: draft.sizes, findings: draft.findings.map(finding => ({ ...finding, what: inTerms(finding.what, terms) })) }
 }

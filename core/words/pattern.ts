@@ -1,11 +1,13 @@
 import type { Draft, DraftPart, DraftRound } from '../draft/draft'
+import { liningOf, pieceWords } from '../draft/meshFindings'
 import { draftYarnChanges } from '../draft/wallFindings'
-import { formatLength } from '../measure/format'
+import { formatCm, formatLength } from '../measure/format'
 import type { YarnChange } from '../round/yarnChanges'
 import { type FabricKind, STITCH_KINDS, stitchName, STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
 import { hookLabel } from '../stitch/hooks'
 import { yarnNeeds } from '../yarn/yarn'
 import { floorWords } from './floorWords'
+import { inTerms } from './inTerms'
 import { notesOf, startWords } from './notes'
 import { capitalised } from './numbers'
 import { countWords, roundWords } from './roundWords'
@@ -64,6 +66,8 @@ function facts(draft: Draft, terms: Terms): Pattern['facts'] {
     { name: 'Floor', value: floorWords(sizes.floor, units) },
     { name: 'Lying flat', value: `${formatLength(sizes.flatWidth, units)} wide, ${formatLength(sizes.height, units)} tall` },
     { name: 'Yarn', value: yarnNeeds(draft).map(({ yarn, metres }) => `${yarn.name}: about ${Math.ceil(metres)} m`).join('; ') + ' (estimate; add a margin)' },
+    ...(sizes.loadedHeightCm === undefined ? [] : [{ name: 'Loaded', value: `about ${formatCm(sizes.loadedHeightCm, units)} tall (estimate)` }]),
+    ...(design.lining ? [{ name: 'Lining', value: `${liningOf(design, draft.parts, sizes).map(piece => pieceWords(piece, units)).join('; ')} (seams and hem included)` }] : []),
     { name: 'Stitches', value: `${sizes.stitches.toLocaleString('en')} in ${sizes.rounds} rounds` },
   ]
 }
@@ -73,6 +77,7 @@ function kindsSpoken(draft: Draft): StitchKind[] {
   const found = new Set<StitchKind>()
   for (const { worked } of draft.rounds) {
     for (const code of worked.stitches) found.add(STITCH_KINDS[code]!)
+    if (worked.round.closing && worked.round.closing.chains > 0) found.add('ch')
     if (worked.round.join === 'slip') found.add('slst')
     if (worked.round.begin.chains > 0) found.add('ch')
   }
@@ -130,18 +135,18 @@ function changesOf(draft: Draft): ReadonlyMap<number, YarnChange> {
 }
 
 /** Where a round carries more markers than the one at its start; they are counted from its first stitch. */
-function markerNote(draft: Draft, round: DraftRound): string | undefined {
-  const part = draft.parts.find(({ id }) => id === round.part)!
+function markerNote(part: DraftPart, round: DraftRound): string | undefined {
   const markers = part.markers?.[round.number - part.firstRound] ?? []
   return markers.length > 1 ? `Markers in sts ${markers.map(made => made + 1).join(', ')}.` : undefined
 }
 
 function lineFor(draft: Draft, round: DraftRound, terms: Terms): PatternLine {
-  const note = [markerNote(draft, round), colourNote(draft, round.number - 1)].filter(Boolean).join(' ')
+  const part = draft.parts.find(({ id }) => id === round.part)!
+  const note = [markerNote(part, round), part.notes?.[round.number - part.firstRound], colourNote(draft, round.number - 1)].filter(Boolean).join(' ')
   const { worked, number } = round
   return {
     from: number, to: number, label: `${worked.round.join === 'open' ? 'Row' : 'Round'} ${number}`, stitches: worked.edge.count,
-    words: capitalised(roundWords(worked, terms, draft.start, draft.design.rounds.startingChainCounts && worked.round.join === 'slip')), count: countWords(worked), ...(note ? { note } : {}),
+    words: capitalised(roundWords(worked, terms, draft.start, draft.design.rounds.startingChainCounts && worked.round.join === 'slip')), count: countWords(worked), ...(note ? { note: inTerms(note, terms) } : {}),
   }
 }
 
@@ -154,7 +159,7 @@ function gathered(lines: readonly PatternLine[]): PatternLine[] {
   const found: PatternLine[] = []
   for (const line of lines) {
     const last = found[found.length - 1]
-    if (last && last.words === line.words && isRow(last) === isRow(line) && last.count === line.count && !last.note) {
+    if (last && last.words === line.words && isRow(last) === isRow(line) && last.count === line.count && (!last.note || last.note === line.note)) {
       const merged = { ...last, to: line.to, label: `${isRow(line) ? 'Rows' : 'Rounds'} ${last.from}–${line.to}` }
       found[found.length - 1] = line.note ? { ...merged, note: line.note } : merged
     }
@@ -167,7 +172,7 @@ function section(draft: Draft, part: DraftPart, terms: Terms): PatternSection {
   const lines = part.rounds.map((_, i) => lineFor(draft, draft.rounds[part.firstRound - 1 + i]!, terms))
   return {
     part: part.id, title: part.name, lines: gathered(lines),
-    ...(part.id === 'base' ? { lead: startWords(draft, terms) } : {}), advice: part.advice,
+    ...(part.id === 'base' ? { lead: startWords(draft, terms) } : {}), advice: part.advice.map(text => inTerms(text, terms)),
   }
 }
 

@@ -32,7 +32,15 @@ function firstStitch(worked: Worked): StitchKind {
   return kindAt(worked, made)
 }
 
+/** How the last loop is closed: `; ch 1, hdc in first sc to close the last loop`. */
+function closingWords({ round: { closing } }: Worked, terms: Terms): string {
+  if (!closing) return ''
+  const chains = closing.chains > 0 ? `ch ${closing.chains}, ` : ''
+  return `; ${chains}${stitchName(closing.kind, terms).abbreviation} in first ${stitchName('sc', terms).abbreviation} to close the last loop`
+}
+
 function joinWords(worked: Worked, terms: Terms): string {
+  if (worked.round.closing) return closingWords(worked, terms)
   if (worked.round.join !== 'slip') return ''
   const { begin } = worked.round
   const first = stitchName(kindAt(worked, 0), terms).abbreviation
@@ -45,6 +53,7 @@ export function countWords(worked: Worked): string {
   let spaces = 0
   for (const kind of worked.edge.kinds) if (kind === PLACE_CODE.space) spaces++
   const stitches = worked.edge.count - spaces
+  if (worked.round.inLoops) return `(${spaces} loops)`
   if (spaces === 0) return `(${stitches} sts)`
   return stitches === 0 ? `(${spaces} ch-sps)` : `(${stitches} sts, ${spaces} ch-sps)`
 }

@@ -1,7 +1,7 @@
 import type { Start } from '../part/part'
 import { type Edge, PLACE_KINDS } from '../round/edge'
 import type { ChainStep, GroupStep, Landmark, Loop, Step, StitchStep } from '../round/step'
-import { type StitchKind, stitchName, type Terms } from '../stitch/dictionary'
+import { type StitchKind, stitchName, STITCHES, type Terms } from '../stitch/dictionary'
 import { ordinal, timesInWords } from './numbers'
 
 /** What the words of a step depend on besides the step. */
@@ -46,20 +46,27 @@ function places(step: StitchStep): string {
   }
 }
 
-/** What a landmark is called: along a plain chain, or along a foundation of single crochet. */
+type Called = (n: number, speech: Speech) => string
+
+const ofSc = ({ start }: Speech) => start.kind === 'foundation-sc'
+/** `next row end`, `each of next 3 row ends`. */
+const several = (what: string): Called => n => n === 1 ? `next ${what}` : `each of next ${n} ${what}s`
+
+/** What landmarks are called: along a plain chain, or along a foundation of single crochet. */
+const LANDMARK_WORDS: Readonly<Record<Landmark, Called>> = {
+  firstChain: (_, speech) => ofSc(speech) ? 'first foundation st' : `${ordinal(speech.start.firstInto ?? 2)} ch from hook`,
+  chains: (n, speech) => alongChain(n, speech, ofSc(speech)),
+  lastChain: (_, speech) => ofSc(speech) ? 'last foundation st' : 'last ch',
+  underside: n => `${n === 1 ? 'next' : `each of next ${n}`} along the underside`,
+  firstChainAgain: (_, speech) => ofSc(speech) ? 'first foundation st again' : 'the ch you began in',
+  rowEnds: several('row end'),
+  holes: several('hole'),
+  loop: several('loop'),
+  thisLoop: () => 'the loop you are in',
+}
+
 function landmarkPlaces(landmark: Landmark, n: number, speech: Speech): string {
-  const { start } = speech
-  const sc = start.kind === 'foundation-sc'
-  const next = n === 1 ? 'next' : `each of next ${n}`
-  switch (landmark) {
-    case 'firstChain': return sc ? 'first foundation st' : `${ordinal(start.firstInto ?? 2)} ch from hook`
-    case 'chains': return alongChain(n, speech, sc)
-    case 'lastChain': return sc ? 'last foundation st' : 'last ch'
-    case 'underside': return `${next} along the underside`
-    case 'firstChainAgain': return sc ? 'first foundation st again' : 'the ch you began in'
-    case 'rowEnds': return n === 1 ? 'next row end' : `each of next ${n} row ends`
-    case 'holes': return n === 1 ? 'next hole' : `each of next ${n} holes`
-  }
+  return LANDMARK_WORDS[landmark](n, speech)
 }
 
 function alongChain(n: number, { start, on }: Speech, sc: boolean): string {
@@ -100,8 +107,18 @@ function groupPart(part: StitchStep | ChainStep, terms: Terms): string {
   return part.times === 1 ? name : `${part.times} ${name}`
 }
 
+/** A group worked back and forth: its rows over its own stitches, each begun with a chain as tall. */
+function rowsWords({ steps, rows = 1 }: GroupStep, terms: Terms): string {
+  const [first] = steps
+  if (rows < 2 || first?.do !== 'stitch') return ''
+  const name = stitchName(first.kind, terms).abbreviation
+  return `, then [turn, ch ${STITCHES[first.kind].heightChains}, ${first.times === 2 ? name : `${name} in next ${first.times - 1}`}] ${timesInWords(rows - 1)}`
+}
+
 function groupWords(step: GroupStep, speech: Speech, where = groupPlace(step, speech)): string {
   const parts = step.steps.map(part => groupPart(part, speech.terms))
+  const rows = rowsWords(step, speech.terms)
+  if (rows) return `(${parts.join(', ')} in ${where}${rows})`
   const what = parts.length === 1 ? parts[0]! : `(${parts.join(', ')})`
   return `${what} ${preposition(step.loop)} ${IN_LOOP[step.loop ?? 'both']}${where}`
 }

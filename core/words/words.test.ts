@@ -79,7 +79,7 @@ describe('law 1: what the words say is what the edge holds', () => {
         expect(made, line.words).toBe(edge.count)
         if (!Number.isNaN(used)) expect(used, line.words).toBe(on.count)
         const spaces = edge.kinds.filter(kind => kind === PLACE_CODE.space).length
-        expect(line.count).toBe(spaces > 0 ? `(${edge.count - spaces} sts, ${spaces} ch-sps)` : `(${edge.count} sts)`)
+        expect(line.count).toBe(drafted.rounds[i]!.worked.round.inLoops ? `(${spaces} loops)` : spaces > 0 ? `(${edge.count - spaces} sts, ${spaces} ch-sps)` : `(${edge.count} sts)`)
       })
     }), { ...SEED, numRuns: 60 })
   })

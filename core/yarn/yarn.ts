@@ -1,6 +1,7 @@
 import type { Design } from '../design/design'
 import type { Draft } from '../draft/draft'
 import { draftYarnChanges } from '../draft/wallFindings'
+import type { Step } from '../round/step'
 import { STITCH_CODE, STITCH_KINDS, STITCHES } from '../stitch/dictionary'
 
 /** What a bag takes of one yarn. */
@@ -15,6 +16,18 @@ export interface YarnNeed {
 
 /** A tail left to weave in, at each end of a yarn (handbook 12). */
 const END_CM = 15
+
+const CH = STITCH_CODE.ch
+
+/** Yarn in the rows of fans below their last, which alone is met again. */
+function rowsBelow(steps: readonly Step[], cmOf: readonly number[]): number {
+  return steps.reduce((sum, step) => {
+    if (step.do === 'repeat') return sum + step.times * rowsBelow(step.steps, cmOf)
+    if (step.do !== 'group' || !step.rows) return sum
+    const row = step.steps.reduce((cm, part) => cm + (part.do === 'stitch' ? part.times * cmOf[STITCH_CODE[part.kind]]! : part.chains * cmOf[CH]!), 0)
+    return sum + (step.rows - 1) * row
+  }, 0)
+}
 
 /**
  * Metres of each yarn: every stitch eats its kind's multiple of its width (handbook 12; from memory), starting chains
@@ -31,7 +44,9 @@ export function yarnNeeds(draft: Draft): YarnNeed[] {
     if (!begin.counts) tally.cm += begin.chains * cmOf[STITCH_CODE.ch]!
     if (join === 'slip') tally.cm += cmOf[STITCH_CODE.slst]!
     tally.stitches += worked.edge.count
-    for (let i = 0; i < worked.stitches.length; i++) tally.cm += cmOf[worked.stitches[i]!]! * Math.max(1, worked.edge.chains[i]!)
+    // A run of chains is one thing made; the stitch that closes a loop stands for the loop's length, and is one stitch.
+    for (let i = 0; i < worked.stitches.length; i++) tally.cm += cmOf[worked.stitches[i]!]! * (worked.stitches[i] === CH ? worked.edge.chains[i]! : 1)
+    tally.cm += (worked.round.closing?.chains ?? 0) * cmOf[CH]! + rowsBelow(worked.round.steps, cmOf)
   }
   const { ends } = draftYarnChanges(draft.parts)
   return draft.design.yarns.map(yarn => ({ yarn, ...used.get(yarn.id)! })).filter(({ stitches }) => stitches > 0)

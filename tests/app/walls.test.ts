@@ -12,7 +12,7 @@ const likes: WallSpec[] = [
   { band: 'solid', stitch: 'dc', size: { pin: { rounds: 3 } }, colour: 'main', stripes: [{ colour: 'main', rounds: 2 }] },
   { band: 'adjust', stitch: 'hdc', to: { pin: { change: 2 } }, mirrored: false, colour: 'main' },
   { band: 'taper', stitch: 'sc', size: { pin: { rounds: 3, stitches: 40 } }, mirrored: false, colour: 'main' },
-  { band: 'boxes', size: { want: { heightCm: 4 } }, colour: 'main' },
+  { band: 'boxes', chains: 1, finish: false, size: { want: { heightCm: 4 } }, colour: 'main' },
 ]
 
 describe('the kinds of part that are offered', () => {

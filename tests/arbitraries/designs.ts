@@ -55,12 +55,23 @@ const stripes = fc.array(fc.record({ colour: yarnId, rounds: fc.integer({ min: 1
 const banded = { size: tall, colour: yarnId, stripes }
 const bandKeys = { requiredKeys: ['band', 'size', 'colour'] as never[] }
 
+const chains = fc.integer({ min: 2, max: 9 })
+/** A net of loops. */
+export const anyLoops = fc.record({
+  band: fc.constant('loops'), skip: fc.integer({ min: 0, max: 3 }), first: chains, ends: fc.constantFrom('closed', 'spiral'), colour: yarnId,
+  hold: wantOrPin({ flatWidthCm: cm(5, 60) }, { chains }), last: wantOrPin({ mouthCm: cm(5, 60) }, { chains }), size: wantOrPin({ heightCm: cm(1, 30) }, { rounds: fc.integer({ min: 1, max: 15 }) }),
+  motif: fc.record({ between: fc.integer({ min: 1, max: 4 }), stitches: fc.integer({ min: 2, max: 5 }), rows: fc.integer({ min: 1, max: 3 }), every: fc.integer({ min: 1, max: 4 }) }),
+  finish: fc.record({ inLoop: fc.integer({ min: 1, max: 5 }), inStitch: fc.integer({ min: 0, max: 2 }) }),
+}, { requiredKeys: ['band', 'skip', 'first', 'ends', 'colour', 'hold', 'size'] })
+
 /** A part of a wall of any kind. */
 export const anyWallPart = fc.oneof(
   { weight: 4, arbitrary: fc.record({ band: fc.constantFrom('solid', 'ridges'), stitch, ...banded }, { requiredKeys: ['band', 'stitch', 'size', 'colour'] }) },
-  { weight: 3, arbitrary: fc.record({ band: fc.constantFrom('pairs', 'groups', 'vees', 'waves', 'boxes', 'moss'), ...banded }, bandKeys) },
+  { weight: 3, arbitrary: fc.record({ band: fc.constantFrom('pairs', 'groups', 'vees', 'waves', 'moss'), ...banded }, bandKeys) },
   fc.record({ band: fc.constant('rib'), stitch: fc.constantFrom('hdc', 'dc'), front: fc.integer({ min: 1, max: 3 }), back: fc.integer({ min: 1, max: 3 }), size: tall, colour: yarnId }),
   fc.record({ band: fc.constant('sprigs'), seamStitch: fc.boolean(), size: tall, colour: yarnId }),
+  fc.record({ band: fc.constant('boxes'), chains: fc.integer({ min: 1, max: 4 }), finish: fc.boolean(), size: tall, colour: yarnId }),
+  { weight: 2, arbitrary: anyLoops },
   fc.record({ band: fc.constant('own'), repeat: fc.constantFrom('nubs', 'slants'), size: tall, colour: yarnId }),
   fc.record({ band: fc.constant('adjust'), stitch, mirrored: fc.boolean(), colour: yarnId, to: fc.oneof(
     { weight: 3, arbitrary: fc.constant({ want: { divides: true } }) },
@@ -95,7 +106,7 @@ export const anyDesign: fc.Arbitrary<Design> = fc.record({
   hands: fc.constantFrom('right', 'left'),
   units: fc.constantFrom('cm', 'in'),
   gauge: fc.record({
-    hookMm: fc.constantFrom(2.5, 3.5, 5, 8), strands: fc.integer({ min: 1, max: 4 }), measured: kinds,
+    hookMm: fc.constantFrom(2.5, 3.5, 5, 8), strands: fc.integer({ min: 1, max: 4 }), measured: kinds, chain: fc.record({ chains: fc.integer({ min: 5, max: 40 }), overCm: fc.integer({ min: 5, max: 20 }) }),
     worked: fc.constantFrom('turned', 'unturned'), assumed: fc.boolean(),
   }, { requiredKeys: ['hookMm', 'strands', 'measured'] }),
   yarns: fc.tuple(colour, colour).map(([a, b]) => [{ id: 'main', name: 'undyed cotton', colour: a }, { id: 'moss', name: 'moss green cotton', colour: b }]),
@@ -107,6 +118,7 @@ export const anyDesign: fc.Arbitrary<Design> = fc.record({
   wall: fc.array(anyWallPart, { maxLength: 4 }),
   repeats: fc.constant(REPEATS),
   mouth: fc.record({ divides: fc.integer({ min: 1, max: 12 }) }),
+  lining: fc.record({ seamCm: cm(0.5, 5) }),
 }, { noNullPrototype: true, requiredKeys: ['fairHollow', 'version', 'name', 'note', 'hands', 'units', 'gauge', 'yarns', 'rounds', 'base', 'turnUp', 'wall', 'repeats'] }) as fc.Arbitrary<Design>
 
 /** Fixed, so that a failure can be run again. */

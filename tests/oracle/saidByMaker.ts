@@ -10,8 +10,10 @@ const NUMBERS = ['', '', 'twice', 'three', 'four', 'five', 'six', 'seven', 'eigh
 interface Said { made: number, used: number }
 
 /** Places that have a name, and hold one lot of stitches. */
-const ONE_PLACE = /^(ring|last ch|the ch you began in|(first|last) foundation st( again)?|\d+\w\w ch from hook)$/
+const ONE_PLACE = /^(ring|the loop you are in|last ch|the ch you began in|(first|last) foundation st( again)?|\d+\w\w ch from hook)$/
 const ALL = /^(each (st|ch) (around|across)|\d+\w\w ch from hook and in each ch across)$/
+
+const CLOSING = /in first (sc|dc) to close the last loop$/
 
 function timesOf(word: string): number {
   const n = NUMBERS.indexOf(word.replace(' times', ''))
@@ -38,11 +40,11 @@ function one(text: string, below: number): Said {
   if (!match) throw new Error(`cannot read "${text}"`)
   const by = match[2] === undefined ? Number(match[1] ?? 1) : inOnePlace(match[2])
   const where = match[3]!
-  if (ONE_PLACE.test(where)) return { made: by, used: 1 }
+  if (ONE_PLACE.test(where)) return { made: by, used: where.includes('loop') ? NaN : 1 }
   if (NOTHING.test(where)) return { made: by, used: 0 }
   if (ALL.test(where)) return { made: by * below, used: below }
-  const n = Number(/(?:each of )?next(?: (\d+))?(?: (?:chs?|sts?|ch-sps?|holes?|row ends?|along the underside))?$/.exec(where)![1] ?? 1)
-  return { made: by * n, used: where.includes('ch-sp') ? NaN : n }
+  const n = Number(/(?:each of )?next(?: (\d+))?(?: (?:chs?|sts?|ch-sps?|loops?|holes?|row ends?|along the underside))?$/.exec(where)![1] ?? 1)
+  return { made: by * n, used: /ch-sp|loop/.test(where) ? NaN : n }
 }
 
 /** A list cut at its commas, round brackets left whole. */
@@ -78,10 +80,12 @@ function body(text: string, below: number): Said {
  * A counting starting chain is a stitch of its own, standing on the first place.
  */
 export function said(words: string, below: number): Said {
-  const clauses = words.split('; ')
+  // A fan worked back and forth is met again by its last row alone; a closing makes one loop more.
+  const clauses = words.replace(/\((\d+ \w+ in next loop), then \[[^\]]*\] [\w ]+?\)/g, '$1').split('; ')
+  const closings = clauses.filter(clause => CLOSING.test(clause)).length
   const counts = clauses.some(clause => /counts? as first/.test(clause))
-  const steps = clauses.filter(clause => !/^(ch \d+( \(.*\))?(, turn)?$|skipped chs|(sk|miss) \d+ chs|join with)/i.test(clause))
+  const steps = clauses.filter(clause => !CLOSING.test(clause) && !/^(ch \d+( \(.*\))?(, turn)?$|skipped chs|(sk|miss) \d+ chs|join with)/i.test(clause))
   const sum = steps.length > 0 ? body(steps.join('; '), below) : { made: 0, used: 0 }
   const intoFoundation = below === 1
-  return { made: sum.made + (counts ? 1 : 0), used: sum.used + (counts && !intoFoundation ? 1 : 0) }
+  return { made: sum.made + closings + (counts ? 1 : 0), used: sum.used + (counts && !intoFoundation ? 1 : 0) }
 }

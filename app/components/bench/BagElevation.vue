@@ -27,13 +27,15 @@ function outlineOf(own: readonly Course[], below: Course | undefined): string {
   return `M${[...right, ...left, `${-start} ${-first.bottomCm}`].join('L')}Z`
 }
 
+/** A chain is about half as thick as it is long. */
+const netCm = computed(() => props.draft.gauge.ch.width.cm * 0.4)
 const mirrored = computed(() => props.draft.design.hands === 'left')
 
 const bands = computed(() => {
   const found: { part: string, colour: string, from: number, courses: Course[] }[] = []
   courses.value.forEach((course, i) => {
     const last = found.at(-1)
-    if (last && last.part === course.part && last.colour === course.colour) last.courses.push(course)
+    if (last && last.part === course.part && last.colour === course.colour && Boolean(last.courses[0]!.worked.round.inLoops) === Boolean(course.worked.round.inLoops)) last.courses.push(course)
     else found.push({ part: course.part, colour: course.colour, from: i, courses: [course] })
   })
   return found.map(({ part, colour, from, courses: own }) => {
@@ -48,6 +50,8 @@ const bands = computed(() => {
       posts: fronts.map(({ posts }) => posts).join(''),
       ridges: fronts.map(({ ridges }) => ridges).join(''),
       holes: fronts.map(({ holes }) => holes).join(''),
+      net: fronts.map(({ net }) => net).join(''),
+      open: own.every(({ worked }) => worked.round.inLoops),
       stitchCm: own[0]!.outline.lengthCm * 2 / own[0]!.worked.edge.count,
     }
   })
@@ -109,7 +113,7 @@ const frame = computed(() => {
     >
       <path
         :d="band.outline"
-        :fill="band.colour"
+        :style="band.open ? { fill: insideShade(band.colour), fillOpacity: 0.22 } : { fill: band.colour }"
       />
       <path
         v-if="band.holes"
@@ -127,6 +131,18 @@ const frame = computed(() => {
         class="stitches"
         :style="{ stroke: threadLine(band.colour) }"
       />
+      <template v-if="band.net">
+        <path
+          :d="band.net"
+          class="net"
+          :style="{ stroke: threadLine(band.colour), strokeWidth: netCm * 1.5 }"
+        />
+        <path
+          :d="band.net"
+          class="net"
+          :style="{ stroke: band.colour, strokeWidth: netCm }"
+        />
+      </template>
       <template v-if="band.posts">
         <path
           :d="band.posts"
@@ -141,7 +157,7 @@ const frame = computed(() => {
       </template>
       <path
         :d="band.outline"
-        :fill="rounded ? 'url(#roundness)' : 'none'"
+        :fill="rounded && !band.open ? 'url(#roundness)' : 'none'"
       />
     </g>
     <path
@@ -157,5 +173,6 @@ const frame = computed(() => {
 .stitches { fill: none; stroke-width: 0.085; stroke-linejoin: round; }
 .ridges { fill: none; stroke-width: 0.05; }
 .posts { fill: none; }
+.net { fill: none; stroke-linecap: round; }
 .frame { fill: none; pointer-events: none; stroke: var(--accent); stroke-width: 2.5px; vector-effect: non-scaling-stroke; }
 </style>

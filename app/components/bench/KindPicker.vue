@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import type { WallSpec } from '~~/core/wall/wall'
+import { inTerms } from '~~/core/words/inTerms'
 import { tileOf } from '~/composables/textureTiles'
 import { kindOf, WALL_KINDS } from '~/composables/wallKinds'
 import { insideShade, threadLine } from '~/composables/yarnShade'
+import { useWays } from '~/stores/ways'
 
 /** The kinds of part that a wall can have, each drawn in the part's own yarn. */
 const props = defineProps<{ value: WallSpec['band'], colour: string, asks: string }>()
 const emit = defineEmits<{ pick: [band: WallSpec['band']] }>()
+const ways = useWays()
 const name = useId()
 const tiles = computed(() => WALL_KINDS.map(kind => ({ ...kind, tile: tileOf(kind.value) })))
 </script>
@@ -20,7 +23,7 @@ const tiles = computed(() => WALL_KINDS.map(kind => ({ ...kind, tile: tileOf(kin
         v-for="kind in tiles"
         :key="kind.value"
         :class="{ chosen: kind.value === value }"
-        :title="kind.does"
+        :title="inTerms(kind.does, ways.terms)"
       >
         <input
           type="radio"
@@ -35,7 +38,13 @@ const tiles = computed(() => WALL_KINDS.map(kind => ({ ...kind, tile: tileOf(kin
         >
           <path
             :d="kind.tile.outline"
-            :fill="colour"
+            :style="kind.value === 'loops' ? { fill: insideShade(colour), fillOpacity: 0.25 } : { fill: colour }"
+          />
+          <path
+            :d="kind.tile.net"
+            fill="none"
+            :stroke="threadLine(colour)"
+            stroke-width="0.2"
           />
           <path
             :d="kind.tile.holes"
@@ -67,7 +76,7 @@ const tiles = computed(() => WALL_KINDS.map(kind => ({ ...kind, tile: tileOf(kin
       </label>
     </div>
     <p class="does">
-      {{ kindOf(props.value).does }} <strong v-if="asks">{{ asks }}</strong>
+      {{ inTerms(kindOf(props.value).does, ways.terms) }} <strong v-if="asks">{{ asks }}</strong>
     </p>
   </fieldset>
 </template>

@@ -11,7 +11,7 @@ const { wall, full, select, addAbove, duplicate, remove, move } = useWall()
 
 const rows = computed(() => wall.value.map((spec, index) => {
   const part = bench.draft!.parts.find(({ id }) => id === `wall.${index}`)
-  const colours = [...new Set(spec.band !== 'adjust' && spec.stripes ? spec.stripes.map(({ colour }) => colour) : [spec.colour])]
+  const colours = [...new Set('stripes' in spec && spec.stripes ? spec.stripes.map(({ colour }) => colour) : [spec.colour])]
   return {
     key: `${index}-${spec.band}`, index, colours: colours.map(id => bench.design!.yarns.find(yarn => yarn.id === id)?.colour ?? '#ccc'),
     name: part?.name ?? `Wall ${index + 1}`, facts: part ? `${part.rounds.length} × ${part.edge.count} sts` : 'not reached',

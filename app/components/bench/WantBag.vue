@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { LEAN } from '~~/core/design/bounds'
+import { LEAN, SEAM_CM } from '~~/core/design/bounds'
 import { useBench } from '~/stores/bench'
 
 const bench = useBench()
@@ -16,6 +16,13 @@ function setMouth(divides: number): void {
   bench.edit('What the mouth divides by', (design) => {
     if (divides > 1) design.mouth = { divides }
     else delete design.mouth
+  })
+}
+
+function setLining(lined: boolean): void {
+  bench.edit(lined ? 'Line the bag' : 'No lining', (design) => {
+    if (lined) design.lining = { seamCm: 1.5 }
+    else delete design.lining
   })
 }
 
@@ -77,6 +84,20 @@ function setLean(stitches: number): void {
         { value: 12, name: '12', does: 'For two cords and a shell edging both.' },
       ]"
       @change="setMouth"
+    />
+    <ChoiceField
+      label="Lining"
+      :value="bench.design!.lining !== undefined"
+      :choices="[{ value: false, name: 'none' }, { value: true, name: 'lined', does: 'Stops small things falling through mesh and takes the strain; the pieces to cut are told below.' }]"
+      @change="setLining"
+    />
+    <LengthField
+      v-if="bench.design!.lining"
+      label="Seams of the lining"
+      :cm="bench.design!.lining.seamCm"
+      :units="bench.design!.units"
+      :bounds="SEAM_CM"
+      @change="(seamCm) => bench.edit('Seams of the lining', (d) => { d.lining = { seamCm } }, 'lining')"
     />
     <WantYarns />
     <ChoiceField

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { HEIGHT_CM, PINNED_ROUNDS, RIB } from '~~/core/design/bounds'
+import { BOX_CHAINS, HEIGHT_CM, PINNED_ROUNDS, RIB } from '~~/core/design/bounds'
 import { type BandSpec, RIB_STITCHES, SOLID_STITCHES } from '~~/core/wall/band'
 import { stitchName } from '~~/core/stitch/dictionary'
 import { useWall } from '~/composables/useWall'
@@ -76,11 +76,25 @@ function set(label: string, change: object, group?: string): void {
       @change="set('Rib', { back: $event }, 'back')"
     />
   </div>
+  <template v-if="band.band === 'boxes'">
+    <CountField
+      label="Chains in a box"
+      :value="band.chains"
+      :bounds="BOX_CHAINS"
+      @change="set('Chains in a box', { chains: $event }, 'chains')"
+    />
+    <ChoiceField
+      label="On top"
+      :value="band.finish"
+      :choices="[{ value: false, name: 'boxes to the end' }, { value: true, name: 'a solid round', does: 'One {sc} in each {dc} and in each chain: closes the boxes off.' }]"
+      @change="set('Boxes closed off', { finish: $event })"
+    />
+  </template>
   <ChoiceField
     v-if="band.band === 'sprigs'"
     label="At the seam"
     :value="band.seamStitch"
-    :choices="[{ value: false, name: 'nothing more', does: 'The repeat goes all the way round.' }, { value: true, name: 'a single of its own', does: 'Keeps the join out of the sprigs; takes one stitch more.' }]"
+    :choices="[{ value: false, name: 'nothing more', does: 'The repeat goes all the way round.' }, { value: true, name: 'one {sc} of its own', does: 'Keeps the join out of the sprigs; takes one stitch more.' }]"
     @change="set('Seam stitch', { seamStitch: $event })"
   />
   <OwnRepeat

@@ -16,15 +16,15 @@ const flattest = computed(() => {
 
 const SCHOOLS = {
   disc: [
-    { value: '6', name: '6', does: 'The school of six, usual for single crochet: soft hexagon, slow to grow.' },
-    { value: '8', name: '8', does: 'The school of eight: grows faster, and in single crochet the edge often warps a little until the wall tames it.' },
-    { value: '12', name: '12', does: 'Usual for double crochet, whose rounds are twice as tall.' },
+    { value: '6', name: '6', does: 'The school of six, usual for {sc.name}: soft hexagon, slow to grow.' },
+    { value: '8', name: '8', does: 'The school of eight: grows faster, and in {sc.name} the edge often warps a little until the wall tames it.' },
+    { value: '12', name: '12', does: 'Usual for {dc.name}, whose rounds are twice as tall.' },
   ],
   oval: [
     { value: '3', name: '3', does: 'Half of the school of six.' },
     { value: '4', name: '4', does: 'Half of the school of eight: the ends may warp a little.' },
-    { value: '5', name: '5', does: 'Between the schools: used in half double crochet.' },
-    { value: '6', name: '6', does: 'Half of twelve: usual for double crochet.' },
+    { value: '5', name: '5', does: 'Between the schools: used in {hdc.name}.' },
+    { value: '6', name: '6', does: 'Half of twelve: usual for {dc.name}.' },
   ],
 }
 const taught = computed(() => oval.value ? SCHOOLS.oval : SCHOOLS.disc)

@@ -31,13 +31,18 @@ const asks = computed(() => asksOf(props.spec, bench.design!))
       :spec="spec"
       :index="index"
     />
+    <WantLoops
+      v-else-if="spec.band === 'loops'"
+      :spec="spec"
+      :index="index"
+    />
     <WantBand
       v-else
       :band="spec"
       :index="index"
     />
     <WantStripes
-      v-if="spec.band !== 'adjust'"
+      v-if="spec.band !== 'adjust' && spec.band !== 'loops'"
       :spec="spec"
       :index="index"
     />

@@ -14,7 +14,7 @@ const stripes = computed(() => props.spec.stripes ?? [])
 
 function set(next: readonly Stripe[], label: string, group?: string): void {
   put(props.index, label, (spec) => {
-    if (spec.band === 'adjust') return
+    if (spec.band === 'adjust' || spec.band === 'loops') return
     if (next.length === 0) delete spec.stripes
     else spec.stripes = next.map(stripe => ({ ...stripe }))
   }, group)

@@ -16,7 +16,7 @@ function add(): void {
 
 function inUse(id: string): boolean {
   const { base, wall } = bench.design!
-  return base.colour === id || wall.some(part => part.colour === id || (part.band !== 'adjust' && part.stripes?.some(stripe => stripe.colour === id)))
+  return base.colour === id || wall.some(part => part.colour === id || ('stripes' in part && part.stripes?.some(stripe => stripe.colour === id)))
 }
 
 function rename(index: number, name: string): void {

@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import { mdiAlert, mdiAlertOctagon, mdiCheck, mdiEyeOutline } from '@mdi/js'
 import type { Finding, Fix, Weight } from '~~/core/part/finding'
+import { inTerms } from '~~/core/words/inTerms'
+import { useWays } from '~/stores/ways'
 
 /** Findings, the heaviest first, each with the fix it offers. */
 const props = defineProps<{ findings: readonly Finding[] }>()
 const emit = defineEmits<{ fix: [fix: Fix], look: [fix?: Fix] }>()
 
+const ways = useWays()
 const LOOKS: Record<Weight, { icon: string, word: string }> = {
   stop: { icon: mdiAlertOctagon, word: 'Stopped' },
   caution: { icon: mdiAlert, word: 'Take care' },
@@ -39,7 +42,7 @@ const sorted = () => [...props.findings].sort((a, b) => ORDER.indexOf(a.weight) 
       />
       <div>
         <strong>{{ LOOKS[finding.weight].word }}</strong>
-        <p>{{ finding.what }}</p>
+        <p>{{ inTerms(finding.what, ways.terms) }}</p>
         <div
           v-if="finding.fix"
           class="fixes"

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Draft, DraftPart } from '~~/core/draft/draft'
-import { formatLength } from '~~/core/measure/format'
+import { openingOf } from '~~/core/draft/meshFindings'
+import { formatCm, formatLength } from '~~/core/measure/format'
 import { floorWords } from '~~/core/words/floorWords'
 import { patternOf } from '~~/core/words/pattern'
 import { useWays } from '~/stores/ways'
@@ -13,6 +14,7 @@ const ways = useWays()
 const units = computed(() => props.draft.design.units)
 const pattern = computed(() => patternOf(props.draft, ways.terms))
 const section = computed(() => pattern.value.sections.find(({ part }) => part === props.part?.id))
+const opening = computed(() => props.part && openingOf(props.part, props.draft.design, props.draft.gauge))
 const figures = computed(() => {
   const { part, draft } = props
   if (!part) {
@@ -21,6 +23,7 @@ const figures = computed(() => {
       ['Lies flat, wide', formatLength(draft.sizes.flatWidth, units.value)],
       ['Tall', formatLength(draft.sizes.height, units.value)],
       ['Mouth, around', formatLength(draft.sizes.mouth, units.value)],
+      ...(draft.sizes.loadedHeightCm === undefined ? [] : [['Tall, loaded', `about ${formatCm(draft.sizes.loadedHeightCm, units.value)}`]]),
     ]
   }
   const { size, rounds, edge } = part
@@ -28,6 +31,8 @@ const figures = computed(() => {
     ['Rounds', String(rounds.length)],
     ['Stitches at its edge', String(edge.count)],
     size.floor && size.floor.shape !== 'none' ? ['Floor', floorWords(size.floor, units.value)] : ['Tall', formatLength(size.height, units.value)],
+    ...(part.net ? [['Loops a round', String(part.net.loops)]] : []),
+    ...(opening.value ? [['A ball pushed through', formatCm(opening.value.ballCm, units.value)], ['A rod falling through', formatCm(opening.value.rodCm, units.value)]] : []),
     ['Flat width there', formatLength({ cm: size.circumference.cm / 2, plusMinusCm: size.circumference.plusMinusCm / 2 }, units.value)],
   ]
 })

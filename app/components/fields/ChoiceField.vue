@@ -1,7 +1,9 @@
 <script setup lang="ts" generic="V extends string | number | boolean">
 import { computed, useId } from 'vue'
+import { inTerms } from '~~/core/words/inTerms'
+import { useWays } from '~/stores/ways'
 
-/** One of a few, all in sight; what the chosen one does is said below. */
+/** One of a few, all in sight; what the chosen one does is said below, stitches in the maker's vocabulary. */
 const props = defineProps<{
   label: string
   value: V
@@ -10,7 +12,8 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [value: V] }>()
 
 const name = useId()
-const does = computed(() => props.choices.find(({ value }) => value === props.value)?.does)
+const ways = useWays()
+const does = computed(() => inTerms(props.choices.find(({ value }) => value === props.value)?.does ?? '', ways.terms))
 </script>
 
 <template>
@@ -28,7 +31,7 @@ const does = computed(() => props.choices.find(({ value }) => value === props.va
           :checked="choice.value === value"
           @change="emit('change', choice.value)"
         >
-        <span>{{ choice.name }}</span>
+        <span>{{ inTerms(choice.name, ways.terms) }}</span>
       </label>
     </div>
     <p

@@ -16,6 +16,16 @@ const floor = computed(() => planOf(props.draft).box)
 const floorScale = computed(() => Math.min(480, Math.max(200, width.value)) / (floor.value.width + 0.6))
 const wall = computed(() => unrolled(props.draft))
 const wallMarks = computed(() => wall.value.rounds.map(round => ({ ...round, ...roundPaths(wall.value, round) })))
+/** How many chains each loop has, written in it; in the first loop alone where there are very many. */
+const loopNumbers = computed(() => {
+  const { rounds, kinds, headX, headY, footX, footY } = wall.value
+  const nets = rounds.filter(({ loopChains }) => loopChains !== undefined)
+  const all = nets.reduce((sum, { from, to }) => sum + to - from, 0) <= 3000
+  return nets.flatMap(({ from, to, loopChains, roomCm = 1 }) => {
+    const loops = Array.from({ length: to - from }, (_, i) => from + i).filter(i => footX[i] !== headX[i] && kinds[i] !== undefined)
+    return (all ? loops : loops.slice(0, 1)).map(i => ({ x: headX[i]!, y: headY[i]! * 0.4 + footY[i]! * 0.6, chains: loopChains!, size: Math.min(0.75, roomCm * 0.9) }))
+  })
+})
 const numbered = computed(() => wall.value.rounds.filter(({ number }, i) => i === 0 || (number % 5 === 0 && i > 2)))
 const sides = computed(() => sideLines(props.draft).map(spots => spots.map(({ x, y }, i) => `${i === 0 || Math.abs(x - spots[i - 1]!.x) > wall.value.box.width / 2 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('')))
 const leaning = computed(() => props.draft.design.rounds.style === 'joined' && Boolean(props.draft.design.rounds.leanPerTen))
@@ -63,6 +73,14 @@ const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed:
             class="shaped"
           />
         </g>
+        <text
+          v-for="(one, i) in loopNumbers"
+          :key="`loop-${i}`"
+          class="loop"
+          :x="one.x"
+          :y="one.y"
+          :style="{ fontSize: `${one.size}px` }"
+        >{{ one.chains }}</text>
         <path
           v-for="(line, i) in sides"
           :key="`side-${i}`"
@@ -76,7 +94,7 @@ const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed:
           :y="round.startY"
         >{{ round.number }}</text>
       </svg>
-      <figcaption>The wall from outside, cut open at the start of its rounds. Dashed: the bag's sides{{ leaning ? ', which the leaning seam leaves behind' : '' }}.</figcaption>
+      <figcaption>The wall from outside, cut open at the start of its rounds. {{ loopNumbers.length > 0 ? 'In a net the figure in a loop is its chains, and the heavy stitch closes the round. ' : '' }}Dashed: the bag's sides{{ leaning ? ', which the leaning seam leaves behind' : '' }}.</figcaption>
     </figure>
   </aside>
 </template>
@@ -91,6 +109,7 @@ svg { display: block; width: 100%; }
 .wall .shaped { stroke: var(--accent); stroke-width: 0.1; }
 .wall .lit path { stroke: var(--accent); stroke-width: 0.12; }
 text { font: 600 0.75px var(--figures); fill: var(--ink); text-anchor: middle; dominant-baseline: central; }
+.loop { font-weight: 500; fill: var(--soft-ink); }
 figcaption { font-size: 0.86rem; color: var(--soft-ink); margin-top: 0.5rem; }
 @media (max-width: 860px) { .chart { position: static; } }
 @media print { .chart { position: static; break-before: page; } figure { break-inside: avoid; } .floor { max-width: 14cm; } }

@@ -83,7 +83,37 @@ const hooks = computed(() => `Hook: ${hookLabel(props.gauge.hookMm)}`)
       </div>
     </div>
     <div
-      v-if="missing.length > 0"
+      v-if="gauge.chain"
+      class="kind"
+    >
+      <div class="kind-name">
+        <span>chain</span>
+        <v-btn
+          :icon="mdiClose"
+          size="x-small"
+          aria-label="Leave out chain"
+          @click="put({ chain: undefined }, 'drop.chain')"
+        />
+      </div>
+      <div class="two">
+        <CountField
+          label="Chains"
+          :value="gauge.chain.chains"
+          :bounds="SWATCH_COUNT"
+          parts
+          @change="put({ chain: { ...gauge.chain, chains: $event } }, 'chain.chains')"
+        />
+        <LengthField
+          label="Over a length of"
+          :cm="gauge.chain.overCm"
+          :units="units"
+          :bounds="SWATCH_CM"
+          @change="put({ chain: { ...gauge.chain, overCm: $event } }, 'chain.overCm')"
+        />
+      </div>
+    </div>
+    <div
+      v-if="missing.length > 0 || !gauge.chain"
       class="more"
     >
       <span class="soft">Also measured:</span>
@@ -96,6 +126,15 @@ const hooks = computed(() => `Hook: ${hookLabel(props.gauge.hookMm)}`)
         @click="add(kind)"
       >
         {{ stitchName(kind, ways.terms).abbreviation }}
+      </v-btn>
+      <v-btn
+        v-if="!gauge.chain"
+        size="small"
+        variant="outlined"
+        aria-label="Also measured chain"
+        @click="put({ chain: { chains: gauge.measured[kinds[0]!]!.stitches, overCm: gauge.measured[kinds[0]!]!.overCm } }, 'add.chain')"
+      >
+        ch
       </v-btn>
     </div>
     <div class="two">

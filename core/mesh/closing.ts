@@ -1,0 +1,22 @@
+import type { Closing } from '../round/round'
+import { STITCHES } from '../stitch/dictionary'
+
+/** The taller stitches that close a loop, each as long as so many chains (handbook 8; common practice, no source). */
+const TALLER = ['hdc', 'dc', 'tr'] as const
+
+/**
+ * Ways to close the last loop of a round by chains and a taller stitch: those nearest to half and half first, of two as near
+ * the taller stitch. Every one is as long as the loop.
+ *
+ * @param loop chains of a whole loop, at least 2
+ */
+export function closingWays(loop: number): Closing[] {
+  const ways = TALLER.map((kind): Closing => ({ kind, chains: loop - STITCHES[kind].heightChains, loop })).filter(({ chains }) => chains >= 0)
+  const far = ({ chains }: Closing) => Math.abs(chains - loop / 2)
+  return ways.sort((a, b) => far(a) - far(b) || STITCHES[b.kind].heightChains - STITCHES[a.kind].heightChains)
+}
+
+/** The usual way to close a loop: about half in chains, the rest in the stitch. */
+export function closingOf(loop: number): Closing {
+  return closingWays(loop)[0]!
+}
