@@ -88,6 +88,15 @@ const enumerated = median(() => {
 }, 20)
 const fitting = median(() => (sink += fit(tote, fine, wish).weighed), 10)
 
+/** A net of 60 loops in 100 rounds. */
+const net: Design = { ...big, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 120 } }, colour: 'main' }, turnUp: 'plain', wall: [
+  { band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 7 } }, last: { pin: { chains: 5 } }, size: { pin: { rounds: 100 } }, ends: 'closed', finish: { inLoop: 2, inStitch: 1 }, colour: 'main' },
+] }
+const netDraft = draft(net)
+const redraftNet = median(() => (sink += draft(net).sizes.stitches), 100)
+const wordsOfNet = median(() => (sink += patternOf(netDraft, 'us').sections.length), 60)
+const chartOfNet = median(() => (sink += unrolled(netDraft).kinds.length), 60)
+
 console.log(`${counts.reduce((a, b) => a + b, 0).toLocaleString('en')} stitches in ${counts.length} rounds; bare loop ${(bare * 1000).toFixed(1)} µs`)
 line('redraft', redraft, 2)
 line('words and chart', written, 20)
@@ -98,4 +107,7 @@ line('change in the top band', fromBefore, 2)
 console.log(`  ${reused} of ${tallDraft.parts.length} parts taken over; ${(fromBefore / fromNothing).toFixed(2)} of the time from nothing`)
 line('fit', fitting, 200)
 console.log(`  ${fitted.weighed.toLocaleString('en')} combinations weighed (goal: at least 100,000${fitted.weighed >= 100_000 ? ', met' : ', MISSED'}); ${(fitting / enumerated).toFixed(1)} x the bare enumeration`)
+line('net, redraft', redraftNet, 16)
+line('net, words', wordsOfNet, 16)
+line('net, chart', chartOfNet, 16)
 if (sink === 0) console.log('nothing was measured')

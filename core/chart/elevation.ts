@@ -13,6 +13,8 @@ export interface Course {
   readonly heightCm: number
   /** What the round encloses: how far it reaches to the sides, and from front to back. */
   readonly outline: Footprint
+  /** What the round below encloses; its own for the first. */
+  readonly under: Footprint
   readonly shape: FloorShape
   readonly worked: Worked
   /** How far round each thing of this round lies, and each of the round below; none where the round below is of another kind. */
@@ -48,7 +50,7 @@ export function elevation(draft: Draft): Course[] {
         courses.push({
           number: part.firstRound + i, part: part.id, colour: worked.round.colour, bottomCm, heightCm, worked, way,
           ...(last && last.worked.edge.count === worked.on.count ? { below: last.way } : {}), belowCm: courses.at(-1)?.heightCm ?? 0,
-          shape: floor.shape, outline: standing(floor, aroundOf(part, i)),
+          shape: floor.shape, outline: standing(floor, aroundOf(part, i)), under: courses.at(-1)?.outline ?? standing(floor, aroundOf(part, i)),
         })
       }
       bottomCm += heightCm

@@ -3,6 +3,7 @@ import { LOOPS } from '../round/step'
 import { anchorBelow, kindAt, type Worked } from '../round/work'
 import type { StitchKind } from '../stitch/dictionary'
 import { footing } from './chart'
+import type { Footprint } from '../part/floor'
 import { type Course, frontX } from './elevation'
 
 /*
@@ -70,15 +71,17 @@ function widthOf(worked: Worked): number {
 }
 
 /** The loops of a net's front, each from knot over its top to the next knot. */
-function netOf({ worked, way, bottomCm, heightCm }: Course, across: Across, seen: number): string {
+function netOf({ worked, way, bottomCm, heightCm }: Course, below: Across, across: Across, seen: number): string {
   const half = 1 / worked.edge.count
   let path = ''
   for (let made = 0; made < worked.edge.count; made++) {
     const at = way[made]!
-    if (at > seen / 2 + half || worked.edge.kinds[made] !== PLACE_CODE.space) continue
-    const [left, middle, right] = [across(at - half), across(at), across(at + half)]
+    if (at > seen / 2 || worked.edge.kinds[made] !== PLACE_CODE.space) continue
+    const [left, middle, right] = [below(at - half), across(at), below(at + half)]
     const arm = (x: number) => `M${n(x)} ${n(-bottomCm)}Q${n((x + middle) / 2 + (x - middle) * 0.1)} ${n(-(bottomCm + heightCm * 0.62))} ${n(middle)} ${n(-(bottomCm + heightCm))}`
-    path += arm(left) + arm(right)
+    // At the bag's sides half a loop lies round the corner.
+    if (at - half >= 0) path += arm(left)
+    if (at + half <= seen / 2) path += arm(right)
   }
   return path
 }
@@ -89,11 +92,12 @@ export function frontOf(course: Course, mirrored = false): Front {
   // Of a box the front alone is seen; of the others half the way round.
   const seen = shape === 'rectangle' ? outline.lengthCm / (outline.lengthCm + outline.widthCm) : 1
   const side = mirrored ? 1 : -1
-  const across: Across = way => side * frontX(outline, shape, Math.min(1, Math.max(0, (2 * way) / seen)))
+  const acrossOn = (footprint: Footprint): Across => way => side * frontX(footprint, shape, Math.min(1, Math.max(0, (2 * way) / seen)))
+  const across = acrossOn(outline)
   const [top, bottom] = [-(bottomCm + heightCm), -bottomCm]
   const half = widthOf(worked) / 2
   const front = { threads: '', posts: '', ridges: '', holes: '', net: '' }
-  if (worked.round.inLoops) return { ...front, net: netOf(course, across, seen) }
+  if (worked.round.inLoops) return { ...front, net: netOf(course, acrossOn(course.under), across, seen) }
   for (let made = 0; made < worked.edge.count; made++) {
     const way = course.way[made]!
     if (way > seen / 2) continue

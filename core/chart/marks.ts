@@ -60,12 +60,18 @@ export function markPath(kind: StitchKind, footX: number, footY: number, headX: 
  * A loop of a net, from its left knot over its top to its right one. One that a taller stitch closes is chains up to its
  * top, and the stitch's own mark down to the round's first knot.
  */
-function loopMark(kind: StitchKind, knotX: number, knotY: number, topX: number, topY: number, roomCm: number): { readonly loop: string, readonly closing: string } {
-  const otherX = 2 * topX - knotX
+function loopMark(kind: StitchKind, knotX: number, otherX: number, knotY: number, topX: number, topY: number, roomCm: number): { readonly loop: string, readonly closing: string } {
   const arm = (x: number) => `Q${n((x + topX) / 2 + (x - topX) * 0.12)} ${n((knotY + topY) / 2 + (topY - knotY) * 0.22)} ${n(topX)} ${n(topY)}`
   const left = `M${n(knotX)} ${n(knotY)}${arm(knotX)}`
   if (kind === 'ch') return { loop: `${left}M${n(otherX)} ${n(knotY)}${arm(otherX)}`, closing: '' }
   return { loop: left, closing: markPath(kind, otherX, knotY, topX, topY, roomCm) }
+}
+
+/** How far a loop's two knots lie apart, from its left knot to its right one: what most neighbours say, since one loop lies across the cut. */
+function knotsApart(chart: Chart, { from, to }: ChartRound): number {
+  const loops = Array.from({ length: to - from }, (_, i) => from + i).filter(i => chart.footX[i] !== chart.headX[i])
+  const steps = loops.slice(1).map((i, k) => chart.footX[i]! - chart.footX[loops[k]!]!).sort((a, b) => a - b)
+  return steps[steps.length >> 1] ?? 2 * (chart.headX[from]! - chart.footX[from]!)
 }
 
 /** A round of loops as two paths: loops and knots, and the stitch that closes the last loop. */
@@ -73,12 +79,13 @@ function loopPaths(chart: Chart, round: ChartRound): { plain: string, shaped: st
   let plain = ''
   let shaped = ''
   const room = roomOf(chart, round)
+  const wide = knotsApart(chart, round)
   for (let i = round.from; i < round.to; i++) {
     const kind = STITCH_KINDS[chart.kinds[i]!]!
     const [footX, footY, headX, headY] = [chart.footX[i]!, chart.footY[i]!, chart.headX[i]!, chart.headY[i]!]
     if (footX === headX) plain += markPath(kind, footX, footY, headX, headY, room * 0.7)
     else {
-      const { loop, closing } = loopMark(kind, footX, footY, headX, headY, room * 0.8)
+      const { loop, closing } = loopMark(kind, footX, footX + wide, footY, headX, headY, room * 0.8)
       plain += loop
       shaped += closing
     }

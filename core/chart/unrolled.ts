@@ -16,6 +16,8 @@ interface Room {
   readonly y: number
   readonly height: number
   readonly width: number
+  /** How wide the round below is. */
+  readonly belowWidth: number
   /** -1 for right hands, whose rounds run to the left. */
   readonly side: number
 }
@@ -39,16 +41,17 @@ function drawStitches(chart: Bare, at: number, worked: Worked, way: Float32Array
 const KNOT = 0.16
 
 /** Draws a round of loops: knots low down, where they hold the loops below; loops from knot over their top to the next knot. */
-function drawLoops(chart: Bare, at: number, worked: Worked, way: Float32Array, { y, height, width, side }: Room): void {
+function drawLoops(chart: Bare, at: number, worked: Worked, way: Float32Array, { y, height, width, belowWidth, side }: Room): void {
   const half = 1 / worked.edge.count
   for (let made = 0; made < worked.edge.count; made++) {
     const i = at + made
     const x = side * (way[made]! - 0.5) * width
+    const knotX = side * (way[made]! - 0.5) * belowWidth
     const loop = worked.edge.kinds[made] === PLACE_CODE.space
     chart.kinds[i] = worked.stitches[made]!
-    chart.headX[i] = x
+    chart.headX[i] = loop ? x : knotX
     chart.headY[i] = y - (loop ? height : KNOT * height)
-    chart.footX[i] = loop ? x - side * half * width : x
+    chart.footX[i] = loop ? knotX - side * half * belowWidth : knotX
     chart.footY[i] = loop ? y : y + KNOT * height
   }
 }
@@ -65,12 +68,14 @@ export function unrolled(draft: Draft): Chart {
   const chart = blank(all.reduce((sum, worked) => sum + worked.edge.count, 0))
   const rounds: ChartRound[] = []
   const side = draft.design.hands === 'left' ? 1 : -1
-  let [at, y, widest, n] = [0, 0, 0, 0]
+  let [at, y, widest, n, lastWidth] = [0, 0, 0, 0, 0]
   let below = floor && waysOf([floor])[0]!.way
   for (const part of walls) {
     for (const [i, worked] of part.rounds.entries()) {
       const { way, start } = ways[n++]!
-      const room = { y, height: riseOf(part, i), width: aroundOf(part, i), side }
+      const width = aroundOf(part, i)
+      const room = { y, height: riseOf(part, i), width, belowWidth: rounds.length > 0 ? lastWidth : width, side }
+      lastWidth = width
       const { count } = worked.edge
       if (worked.round.inLoops) drawLoops(chart, at, worked, way, room)
       else drawStitches(chart, at, worked, way, below?.length === worked.on.count ? below : undefined, room)

@@ -64,13 +64,16 @@ class StripeDocument {
 export class WallDocument {
   @OneOf(WALL_KINDS) band!: string
   @YarnId() colour: string = 'main'
+}
 
+/** What bands and tapers say besides: one yarn or several by turns. */
+class StripedDocument extends WallDocument {
   @IsOptional() @IsArray({ message: 'must be a list of stripes' }) @ArrayMinSize(1, { message: 'must hold at least one stripe; leave it out for one yarn' })
   @ArrayMaxSize(MOST_STRIPES, { message: `must hold at most ${MOST_STRIPES} stripes` }) @ValidateNested({ each: true, ...nested }) @Type(() => StripeDocument)
   stripes?: StripeDocument[]
 }
 
-class BandDocument extends WallDocument {
+class BandDocument extends StripedDocument {
   @WantedOrPinned() @Part(() => HeightSize) size!: HeightSize
 }
 
@@ -157,7 +160,7 @@ class AdjustDocument extends WallDocument {
   @IsOptional() @YesNo() counted?: boolean
 }
 
-class TaperDocument extends WallDocument {
+class TaperDocument extends StripedDocument {
   @OneOf(SOLID_STITCHES) stitch: string = 'sc'
   @WantedOrPinned() @Part(() => TaperSize) size!: TaperSize
   @YesNo() mirrored: boolean = false

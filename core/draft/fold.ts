@@ -1,4 +1,5 @@
 import { workBase } from '../base/base'
+import { roomOf } from '../contents/contents'
 import type { Design } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
 import type { PartResult, Setting, Start } from '../part/part'
@@ -127,6 +128,13 @@ function leaned(edge: Edge, rounds: Design['rounds'], before: number, after: num
   return shift === 0 ? edge : withSides(edge, [edge.sides[0] + shift, edge.sides[1] + shift])
 }
 
+/** What the bag must hold, as far as it still stands up above so many centimetres; folded cloth gives way. */
+function insideAt({ contents }: Design, tallCm: number): Setting['inside'] {
+  if (!contents || contents.kind === 'cloth') return undefined
+  const { round, lengthCm, widthCm, heightCm } = roomOf(contents)
+  return heightCm > tallCm ? { aroundCm: round ? Math.PI * lengthCm : 2 * (lengthCm + widthCm), heightCm: heightCm - tallCm } : undefined
+}
+
 function alike(a: From, b: From): boolean {
   return a.spec === b.spec && a.edge === b.edge && a.index === b.index && a.turns === b.turns
     && a.saw.length === b.saw.length && a.saw.every((one, i) => one === b.saw[i])
@@ -145,10 +153,12 @@ export function fold(design: Design, gauge: Gauge, before?: Fold): Fold {
   let start: Start = before?.start ?? NO_START
   /** Rounds above the base so far: the seam leans in these. */
   let risen = 0
+  let tall = 0
 
   const take = (waiting: Omit<Waiting, 'work'>, work: (setting: Setting) => PartResult) => {
-    const setting: Setting = { gauge, rounds: design.rounds, index: below, turns: turnsAfter(worked.map(({ part }) => part)), ...(worked.length > 0 ? { belowCm: worked.at(-1)!.part.size.circumference.cm } : {}) }
-    const from: From = { spec: waiting.spec, edge, index: below, turns: setting.turns, saw: [waiting.name, setting.belowCm, ...waiting.saw] }
+    const inside = insideAt(design, tall)
+    const setting: Setting = { gauge, rounds: design.rounds, index: below, turns: turnsAfter(worked.map(({ part }) => part)), ...(worked.length > 0 ? { belowCm: worked.at(-1)!.part.size.circumference.cm } : {}), ...(inside ? { inside } : {}) }
+    const from: From = { spec: waiting.spec, edge, index: below, turns: setting.turns, saw: [waiting.name, setting.belowCm, inside?.aroundCm, inside?.heightCm, ...waiting.saw] }
     const earlier = known[worked.length]
     const same = earlier && alike(earlier.from, from)
     const result = same ? undefined : work(setting)
@@ -157,6 +167,7 @@ export function fold(design: Design, gauge: Gauge, before?: Fold): Fold {
     const part = same ? earlier.part : asPart(waiting, below, above ? { ...result!, edge: leaned(result!.edge, design.rounds, risen, risen + result!.rounds.length) } : result!)
     worked.push({ part, from })
     below += part.rounds.length
+    tall += part.size.height.cm
     if (above) risen += part.rounds.length
     edge = part.edge
     return part

@@ -103,7 +103,7 @@ export function meshFindings(design: Design, parts: readonly DraftPart[], sizes:
     ? []
     : [{
         code: 'hangs', weight: 'note', part: parts.find(({ net }) => net)!.id,
-        what: `Empty it hangs ${formatCm(sizes.height.cm, design.units)} tall; with a load it draws narrow above what it holds and hangs about ${formatCm(loaded, design.units)} (an estimate, from memory). Mesh gives: it holds more than it looks, and handles lengthen. Test it low over the floor.`,
+        what: `${design.contents ? 'Around what it must hold it stands' : 'Empty it hangs'} ${formatCm(sizes.height.cm, design.units)} tall; hung up with a load it draws narrow above that and is about ${formatCm(loaded, design.units)} (an estimate, from memory). Mesh gives: it holds more than it looks, and handles lengthen. Test it low over the floor.`,
       }]
   const pieces = liningOf(design, parts, sizes)
   const lining: Finding[] = pieces.length > 0

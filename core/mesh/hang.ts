@@ -6,27 +6,49 @@ export interface Row {
   readonly riseCm: number
 }
 
-/** What carries a net: the edge it grows from, and the rim above it; without a rim it goes straight up. */
+/** Something round or angular within a net, standing on the floor below it. */
+export interface Inside {
+  readonly aroundCm: number
+  /** How far it stands up above where the net begins. */
+  readonly heightCm: number
+}
+
+/** What carries a net: the edge it grows from, the rim above it, and what is inside; without a rim it goes straight up. */
 export interface Carried {
   readonly belowCm: number
   readonly aboveCm?: number
+  readonly inside?: Inside
 }
 
 /** No row is stretched quite flat. */
 const MOST_STRETCHED = 0.98
 
+/** A net bellies out from its floor no flatter than this: so much wider in radius as it rises (from memory). */
+const STEEPEST = 1.3
+
 /**
- * How a net hangs, empty: its rows lie evenly between the edge below and the rim above, as wide as those hold it open,
- * or as wide as their loops reach.
+ * How a net hangs: its rows lie evenly between the edge below and the rim above, as wide as those hold it open; where
+ * something stands inside, as wide as that, easing in above it to the rim. No row is wider than its loops reach.
  *
  * @param loopsCm the length of each row's loops, from below up
  * @param loops how many loops there are in a row
  */
-export function hang(loopsCm: readonly number[], loops: number, { belowCm, aboveCm = belowCm }: Carried): Row[] {
-  return loopsCm.map((loopCm, i) => {
-    const wanted = belowCm + ((aboveCm - belowCm) * (i + 0.5)) / loopsCm.length
-    return rowOf(loopCm, loops, wanted)
-  })
+export function hang(loopsCm: readonly number[], loops: number, { belowCm, aboveCm = belowCm, inside }: Carried): Row[] {
+  const rows: Row[] = []
+  const count = loopsCm.length
+  let tall = 0
+  /** The row at which what is inside ends, and how wide the net is there. */
+  let end = { at: 0, aroundCm: belowCm }
+  for (const [i, loopCm] of loopsCm.entries()) {
+    const free = end.aroundCm + ((aboveCm - end.aroundCm) * (i + 0.5 - end.at)) / (count - end.at)
+    const filled = inside !== undefined && tall < inside.heightCm
+    const widest = (rows[i - 1]?.aroundCm ?? belowCm) + 2 * Math.PI * STEEPEST * (rows[i - 1]?.riseCm ?? loopCm / 4)
+    const row = rowOf(loopCm, loops, filled ? Math.max(free, Math.min(inside.aroundCm, widest)) : free)
+    rows.push(row)
+    tall += row.riseCm
+    if (filled) end = { at: i + 1, aroundCm: row.aroundCm }
+  }
+  return rows
 }
 
 function rowOf(loopCm: number, loops: number, aroundCm: number): Row {
@@ -37,12 +59,8 @@ function rowOf(loopCm: number, loops: number, aroundCm: number): Row {
 /** How narrow a loaded net draws where nothing fills it: its loops half as wide as they are long (from memory). */
 const DRAWN_SHARE = 0.5
 
-/**
- * How a net hangs with a load in it: as wide as what it holds up to that thing's height, and drawn narrow above it.
- *
- * @param insideCm how far round what it holds goes, and how tall it stands above where the net begins
- */
-export function hangLoaded(loopsCm: readonly number[], loops: number, inside?: { readonly aroundCm: number, readonly heightCm: number }): Row[] {
+/** How a net hangs from its rim with a load in it: as wide as what it holds up to that thing's height, and drawn narrow above it. */
+export function hangLoaded(loopsCm: readonly number[], loops: number, inside?: Inside): Row[] {
   let tall = 0
   return loopsCm.map((loopCm) => {
     const filled = inside && tall < inside.heightCm

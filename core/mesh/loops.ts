@@ -1,4 +1,3 @@
-import type { Gauge } from '../gauge/gauge'
 import { type Length, times } from '../measure/length'
 import type { Asks } from '../part/asks'
 import type { Finding } from '../part/finding'
@@ -85,10 +84,10 @@ interface Plan {
   readonly rows: readonly Row[]
 }
 
-function planFor(spec: LoopsSpec, rounds: number, loops: number, gauge: Gauge, belowCm: number, ends: { readonly hold: number, readonly last?: number }): Plan {
+function planFor(spec: LoopsSpec, rounds: number, loops: number, { gauge, inside }: Setting, belowCm: number, ends: { readonly hold: number, readonly last?: number }): Plan {
   const chains = loopChains(spec, ends, rounds)
   const aboveCm = spec.finish ? loops * (spec.finish.inLoop + spec.finish.inStitch) * gauge.sc.width.cm : undefined
-  return { chains, rows: hang(chains.map(n => n * gauge.ch.width.cm), loops, { belowCm, ...(aboveCm === undefined ? {} : { aboveCm }) }) }
+  return { chains, rows: hang(chains.map(n => n * gauge.ch.width.cm), loops, { belowCm, ...(aboveCm === undefined ? {} : { aboveCm }), ...(inside ? { inside } : {}) }) }
 }
 
 const tallOf = ({ rows }: Plan) => rows.reduce((sum, { riseCm }) => sum + riseCm, 0)
@@ -215,7 +214,7 @@ export function loops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult
   }
   const belowCm = setting.belowCm ?? edge.count * gauge.sc.width.cm
   const ends = chainEnds(spec, count, chainWidth.cm)
-  const planOf = (rounds: number) => planFor(spec, rounds, count, gauge, belowCm, ends)
+  const planOf = (rounds: number) => planFor(spec, rounds, count, setting, belowCm, ends)
   const plan = 'pin' in spec.size ? planOf(Math.min(spec.size.pin.rounds, MOST_ROUNDS + 1)) : wantedPlan(spec, spec.size.want.heightCm, planOf)
   const rounds = plan.chains.length
   const height = heightOf(plan, chainWidth)

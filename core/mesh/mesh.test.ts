@@ -155,6 +155,16 @@ describe('how a net hangs', () => {
     }), SEED)
   })
 
+  it('bellies out around what stands inside, and eases in above it to the rim', () => {
+    const rows = hang(Array<number>(10).fill(4), 12, { belowCm: 20, aboveCm: 20, inside: { aroundCm: 40, heightCm: 6 } })
+    expect(Math.max(...rows.map(({ aroundCm }) => aroundCm))).toBeCloseTo(40, 6)
+    expect(rows[0]!.aroundCm).toBeLessThan(40)
+    expect(rows.at(-1)!.aroundCm).toBeLessThan(25)
+    const tops = rows.map(({ aroundCm }) => aroundCm)
+    const widest = tops.indexOf(Math.max(...tops))
+    expect(tops.slice(widest + 4).every((around, i, list) => i === 0 || around < list[i - 1]!)).toBe(true)
+  })
+
   it('draws narrow and long above what it holds', () => {
     const [filled, above] = hangLoaded([4, 4], 10, { aroundCm: 35, heightCm: 0.5 })
     expect(filled!.aroundCm).toBe(35)

@@ -22,6 +22,8 @@ export interface Setting {
   readonly turns: number
   /** How far round the part below goes, in centimetres; of a base there is none. */
   readonly belowCm?: number
+  /** What stands inside from here up: how far round it goes, and how tall it still is. */
+  readonly inside?: { readonly aroundCm: number, readonly heightCm: number }
 }
 
 /** What the first round of a bag is worked into. */

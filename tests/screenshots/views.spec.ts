@@ -76,3 +76,10 @@ test('counts that fit', async ({ page, request }) => {
   await page.locator('.fit li button').nth(1).hover()
   await page.screenshot(shot('fit'))
 })
+
+test('an onion net, hanging', async ({ page, request }) => {
+  await page.goto(`/bags/${await idOf(request, 'Onion net')}`)
+  await expect(tally(page, 'Rounds')).toBeVisible()
+  await page.locator('nav.labels').getByRole('button', { name: /net/ }).click()
+  await page.screenshot(shot('bench-net'))
+})

@@ -49,8 +49,8 @@ const planY = computed(() => floorY.value + BETWEEN_PX + (floorCm.value / 2) * s
 const halfPx = computed(() => (wideCm.value / 2) * scale.value)
 
 /** How wide a part stands, seen from the bag's long side. */
-function acrossCm({ size }: DraftPart): number {
-  return standing(props.draft.sizes.floor, size.circumference.cm).lengthCm
+function acrossCm({ size, arounds = [] }: DraftPart): number {
+  return standing(props.draft.sizes.floor, Math.max(size.circumference.cm, ...arounds)).lengthCm
 }
 
 /** Labels stand this far apart; closer, and on one line each, where there are many. */

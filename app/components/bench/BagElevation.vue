@@ -28,7 +28,7 @@ function outlineOf(own: readonly Course[], below: Course | undefined): string {
 }
 
 /** A chain is about half as thick as it is long. */
-const netCm = computed(() => props.draft.gauge.ch.width.cm * 0.4)
+const netCm = computed(() => props.draft.gauge.ch.width.cm * 0.32)
 const mirrored = computed(() => props.draft.design.hands === 'left')
 
 const bands = computed(() => {
