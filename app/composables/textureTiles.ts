@@ -3,7 +3,7 @@ import { type Front, frontOf } from '~~/core/chart/front'
 import type { Design } from '~~/core/design/design'
 import { newDesign } from '~~/core/design/starter'
 import { draft } from '~~/core/draft/draft'
-import type { WallSpec } from '~~/core/wall/wall'
+import { isEdging, type WallSpec } from '~~/core/wall/wall'
 import { firstRepeat, ofKind } from './wallKinds'
 
 /** A little piece of a kind of wall, drawn as the bench draws it, in a box that starts at the top left. */
@@ -28,7 +28,8 @@ function drawn(band: WallSpec['band']): Tile {
   const spec = ofKind(band, like, SAMPLE, 12)
   // An adjusting round shows as what it does: fewer stitches above it than below.
   const wall: WallSpec[] = spec.band === 'adjust' ? [like, { ...spec, to: { pin: { change: -6 } } }, like] : spec.band === 'loops' ? [{ ...spec, skip: 2, hold: { pin: { chains: 4 } }, size: { pin: { rounds: 6 } }, finish: undefined } as WallSpec] : spec.band === 'taper' ? [{ ...spec, size: { pin: { rounds: 7, stitches: 12 } } }] : [spec]
-  const courses = elevation(draft({ ...SAMPLE, wall }))
+  const whole: WallSpec[] = isEdging(spec) || spec.band === 'eyelets' ? [{ ...like, size: { want: { heightCm: 2 } } }, spec] : wall
+  const courses = elevation(draft({ ...SAMPLE, wall: whole }))
   const fronts = courses.map(course => frontOf(course))
   const join = (what: keyof Front) => fronts.map(front => front[what]).join('')
   const right = courses.flatMap(({ outline, bottomCm, heightCm }) => [`${outline.lengthCm / 2} ${-bottomCm}`, `${outline.lengthCm / 2} ${-(bottomCm + heightCm)}`])

@@ -1,6 +1,6 @@
 import type { Design } from '~~/core/design/design'
 import { asksWords } from '~~/core/part/asks'
-import type { Bandlike } from '~~/core/wall/band'
+import type { Bandlike } from '~~/core/texture/bandlike'
 import { demandOf, type WallSpec } from '~~/core/wall/wall'
 
 /** A kind of part that a wall can have, as it is offered. */
@@ -24,6 +24,11 @@ export const WALL_KINDS: readonly WallKind[] = [
   { value: 'loops', name: 'net', does: 'Loops of chains, each caught in the middle of one below: it hangs in diamonds and gives.' },
   { value: 'moss', name: 'moss', does: 'Short stitches and long ones that reach down a round, alternating: dense, pebbled.' },
   { value: 'own', name: 'a repeat of your own', does: 'Typed in the same abbreviations as the pattern, and checked as you type.' },
+  { value: 'eyelets', name: 'casing', does: 'A round of eyelets for drawstrings, with the cords, how they are threaded, and how the mouth closes.' },
+  { value: 'ruffle', name: 'ruffle', does: 'So many stitches in each box or every second stitch, then increases: it ripples.' },
+  { value: 'picots', name: 'picots', does: 'Little points of chain between {sc}.' },
+  { value: 'shells', name: 'shells', does: 'A shell of {dc}, one {sc} between, over six stitches.' },
+  { value: 'rim', name: 'firm rim', does: 'A last round of {slst} or of {sc} worked backwards: it keeps the mouth from stretching.' },
   { value: 'adjust', name: 'adjusting round', does: 'One plain round with increases or decreases spread over it, so that what comes above divides.' },
   { value: 'taper', name: 'taper', does: 'Draws in or opens out to a wanted circumference, evenly over its height.' },
 ]
@@ -66,6 +71,11 @@ const STARTS: { readonly [K in WallSpec['band']]: (keeps: Keeps) => Extract<Wall
   loops: ({ size, yarn: { colour } }) => ({ band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 6 } }, size, ends: 'closed', finish: { inLoop: 1, inStitch: 1 }, colour }),
   moss: ({ size, yarn }) => ({ band: 'moss', size, ...yarn }),
   own: ({ size, yarn, design }) => ({ band: 'own', repeat: design.repeats[0]?.id ?? 'own-1', size, ...yarn }),
+  eyelets: ({ yarn: { colour } }) => ({ band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour }, colour }),
+  ruffle: ({ stitch, yarn: { colour } }) => ({ band: 'ruffle', stitch, inEach: 3, every: 3, colour }),
+  picots: ({ yarn: { colour } }) => ({ band: 'picots', chains: 3, between: 1, colour }),
+  shells: ({ yarn: { colour } }) => ({ band: 'shells', stitches: 4, colour }),
+  rim: ({ yarn: { colour } }) => ({ band: 'rim', rim: 'slip', colour }),
   adjust: ({ stitch, yarn: { colour } }) => ({ band: 'adjust', stitch, to: { want: { divides: true } }, mirrored: true, colour }),
   taper: ({ stitch, size, yarn, aroundCm }) => ({
     band: 'taper', stitch, size: { want: { heightCm: 'want' in size ? size.want.heightCm : 6, aroundCm: Math.round(aroundCm * 8.5) / 10 } }, mirrored: false, ...yarn,
@@ -76,7 +86,7 @@ const STARTS: { readonly [K in WallSpec['band']]: (keeps: Keeps) => Extract<Wall
 export function ofKind(band: WallSpec['band'], like: WallSpec, design: Design, aroundCm: number): WallSpec {
   return STARTS[band]({
     stitch: 'stitch' in like ? like.stitch : 'sc',
-    size: like.band === 'adjust' || like.band === 'taper' ? { want: { heightCm: 6 } } : like.size,
+    size: 'size' in like && like.band !== 'taper' ? like.size : { want: { heightCm: 6 } },
     yarn: { colour: like.colour, ...('stripes' in like && like.stripes ? { stripes: like.stripes } : {}) },
     design, aroundCm,
   })

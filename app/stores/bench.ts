@@ -27,6 +27,9 @@ export const useBench = defineStore('bench', () => {
   /** A design that is only looked at: drawn in the place of the bag's own until it is let go. */
   const looked = shallowRef<Design>()
   const shown = computed(() => looked.value ? drafted(looked.value, draft.value) : draft.value)
+  /** How far the cords of a casing are pulled in the drawing, 0 open to 1 tight; and how far they are threaded, 1 all the way. Neither is saved. */
+  const pulled = ref(0)
+  const threaded = ref(1)
   const undoLabel = computed(() => history.value.past.at(-1)?.label)
   const redoLabel = computed(() => history.value.future[0]?.label)
 
@@ -42,6 +45,8 @@ export const useBench = defineStore('bench', () => {
     design.value = undefined
     history.value = NO_HISTORY
     selected.value = 'bag'
+    pulled.value = 0
+    threaded.value = 1
     trouble.value = []
     try {
       const kept = await $fetch<Kept<Design>>(`/api/designs/${encodeURIComponent(wanted)}`)
@@ -137,7 +142,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
-    id, design, draft, shown, selected, saving, trouble, undoLabel, redoLabel,
+    id, design, draft, shown, selected, pulled, threaded, saving, trouble, undoLabel, redoLabel,
     open, edit, applyFix, look, flush, close,
     undo: () => step(undone),
     redo: () => step(redone),

@@ -51,6 +51,8 @@ export interface Design {
   readonly repeats: readonly Repeat[]
   /** What the count at the mouth must divide by, for what will be worked on it: 4 for a casing with two cords, say. */
   readonly mouth?: { readonly divides: number }
+  /** Made for a child: cords, beads and small parts then want more care. */
+  readonly forChild?: boolean
   /** A lining, and what its pieces get all round for their seams. */
   readonly lining?: { readonly seamCm: number }
 }

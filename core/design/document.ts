@@ -87,6 +87,7 @@ export class DesignDocument {
   repeats: RepeatDocument[] = []
 
   @IsOptional() @Part(() => MouthDocument) mouth?: MouthDocument
+  @IsOptional() @YesNo() forChild?: boolean
   @IsOptional() @Part(() => LiningDocument) lining?: LiningDocument
 }
 

@@ -53,6 +53,7 @@ function designProblems(design: Design): Problem[] {
     ...unknown('base.colour', design.base.colour),
     ...design.wall.flatMap((band, i) => unknown(`wall.${i}.colour`, band.colour)),
     ...design.wall.flatMap((band, i) => ('stripes' in band ? band.stripes ?? [] : []).flatMap((stripe, j) => unknown(`wall.${i}.stripes.${j}.colour`, stripe.colour))),
+    ...design.wall.flatMap((part, i) => part.band === 'eyelets' && part.cords ? unknown(`wall.${i}.cords.colour`, part.cords.colour) : []),
     ...repeatProblems(design),
   ]
 }

@@ -4,7 +4,10 @@ import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, IsString, MaxLen
 import { RIB_STITCHES, SOLID_STITCHES } from '../wall/band'
 import { WALL_KINDS } from '../wall/wall'
 import { LOOP_ENDS } from '../mesh/loops'
-import { AROUND_CM, BOX_CHAINS, CHANGE, DIAMETER_CM, FAN_ROWS, FAN_STITCHES, FANS_BETWEEN, FANS_EVERY, HEIGHT_CM, IN_LOOP, IN_STITCH, LOOP_CHAINS, LOOP_SKIP, MOST_REPEAT_LINES, MOST_STRIPES, MOUTH_DIVIDES, PINNED_ROUNDS, RIB, SEAM_CM, STRIPE_ROUNDS, WALL_STITCHES } from './bounds'
+import { CORD_KINDS } from '../mouth/cords'
+import { RIMS, RUFFLE_STITCHES } from '../mouth/edging'
+import { EYELET_KINDS } from '../mouth/eyelets'
+import { AROUND_CM, BOX_CHAINS, CHANGE, CORD_CM, DIAMETER_CM, FAN_ROWS, FAN_STITCHES, FANS_BETWEEN, FANS_EVERY, HEIGHT_CM, IN_LOOP, IN_STITCH, LOOP_CHAINS, LOOP_SKIP, MOST_REPEAT_LINES, MOST_STRIPES, MOUTH_DIVIDES, PINNED_ROUNDS, RIB, PICOT_BETWEEN, PICOT_CHAINS, RUFFLE_EACH, RUFFLE_EVERY, SEAM_CM, SHELL_STITCHES, SLIT_BETWEEN, SLIT_CHAINS, STRIPE_ROUNDS, TAIL_CM, WALL_STITCHES } from './bounds'
 import { Between, EitherOr, OneOf, Part, Text, Whole, WantedOrPinned, YarnId, YesNo } from './rules'
 
 /*
@@ -149,6 +152,54 @@ class LoopsDocument extends WallDocument {
   @IsOptional() @Part(() => FinishDocument) finish?: FinishDocument
 }
 
+class TailWant {
+  @Between(TAIL_CM, 'cm') tailCm!: number
+}
+
+class LengthPin {
+  @Between(CORD_CM, 'cm') lengthCm!: number
+}
+
+class CordSize {
+  @IsOptional() @Part(() => TailWant) want?: TailWant
+  @IsOptional() @Part(() => LengthPin) pin?: LengthPin
+}
+
+class CordsDocument {
+  @IsIn([1, 2], { message: 'must be 1 or 2' }) number: number = 2
+  @OneOf(CORD_KINDS) kind: string = 'chain'
+  @WantedOrPinned() @Part(() => CordSize) size!: CordSize
+  @YesNo() opening: boolean = false
+  @YarnId() colour: string = 'main'
+}
+
+class EyeletsDocument extends WallDocument {
+  @OneOf(EYELET_KINDS) eyelets: string = 'boxes'
+  @Whole(SLIT_BETWEEN) between: number = 4
+  @Whole(SLIT_CHAINS) chains: number = 2
+  @YesNo() evenOut: boolean = false
+  @IsOptional() @Part(() => CordsDocument) cords?: CordsDocument
+}
+
+class RuffleDocument extends WallDocument {
+  @OneOf(RUFFLE_STITCHES) stitch: string = 'sc'
+  @Whole(RUFFLE_EACH) inEach: number = 3
+  @Whole(RUFFLE_EVERY) every: number = 3
+}
+
+class PicotsDocument extends WallDocument {
+  @Whole(PICOT_CHAINS) chains: number = 3
+  @Whole(PICOT_BETWEEN) between: number = 1
+}
+
+class ShellsDocument extends WallDocument {
+  @Whole(SHELL_STITCHES) stitches: number = 4
+}
+
+class RimDocument extends WallDocument {
+  @OneOf(RIMS) rim: string = 'slip'
+}
+
 class OwnDocument extends BandDocument {
   @YarnId() repeat!: string
 }
@@ -175,7 +226,9 @@ export function Wall(): PropertyDecorator {
       subTypes: [
         { name: 'solid', value: SolidDocument }, { name: 'ridges', value: RidgesDocument }, { name: 'rib', value: RibDocument }, { name: 'pairs', value: PairsDocument },
         { name: 'groups', value: GroupsDocument }, { name: 'vees', value: VeesDocument }, { name: 'sprigs', value: SprigsDocument }, { name: 'waves', value: WavesDocument },
-        { name: 'boxes', value: BoxesDocument }, { name: 'moss', value: MossDocument }, { name: 'own', value: OwnDocument }, { name: 'loops', value: LoopsDocument }, { name: 'adjust', value: AdjustDocument }, { name: 'taper', value: TaperDocument },
+        { name: 'boxes', value: BoxesDocument }, { name: 'moss', value: MossDocument }, { name: 'own', value: OwnDocument }, { name: 'loops', value: LoopsDocument },
+        { name: 'eyelets', value: EyeletsDocument }, { name: 'ruffle', value: RuffleDocument }, { name: 'picots', value: PicotsDocument }, { name: 'shells', value: ShellsDocument }, { name: 'rim', value: RimDocument },
+        { name: 'adjust', value: AdjustDocument }, { name: 'taper', value: TaperDocument },
       ],
     },
   }

@@ -3,6 +3,7 @@ import { type Gauge, gaugeOf } from '../gauge/gauge'
 import type { Finding } from '../part/finding'
 import type { Start } from '../part/part'
 import { bagFindings } from './bagFindings'
+import { casingFindings } from './casing'
 import { contentsFindings } from './contentsFit'
 import { type Fold, fold } from './fold'
 import { gaugeFindings } from './gaugeFindings'
@@ -61,7 +62,7 @@ export function draft(design: Design, before?: Draft): Draft {
     rounds: parts.flatMap(part => part.rounds.map((worked, i) => ({ number: part.firstRound + i, part: part.id, worked }))),
     sizes,
     findings: [
-      ...withWallFixes(design, parts, gauge), ...contentsFindings(design.contents, sizes, parts), ...bagFindings(design, sizes), ...wallFindings(design, parts), ...meshFindings(design, parts, sizes, gauge),
+      ...withWallFixes(design, parts, gauge), ...contentsFindings(design.contents, sizes, parts), ...bagFindings(design, sizes), ...wallFindings(design, parts), ...meshFindings(design, parts, sizes, gauge), ...casingFindings(design, parts, gauge),
       ...refinedFindings(design, gauge, redoneBy(design, parts)), ...gaugeFindings(design, gauge),
     ],
     fold: folded,

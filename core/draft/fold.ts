@@ -2,6 +2,7 @@ import { workBase } from '../base/base'
 import { roomOf } from '../contents/contents'
 import type { Design } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
+import type { Fix } from '../part/finding'
 import type { PartResult, Setting, Start } from '../part/part'
 import { type Edge, withSides } from '../round/edge'
 import { comesOut, mainStitch, type WallSpec, workWall } from '../wall/wall'
@@ -46,7 +47,7 @@ interface Waiting {
 }
 
 const NAMES: Partial<Record<WallSpec['band'], string>> = {
-  ridges: 'ridges', rib: 'rib', pairs: 'pairs', groups: 'groups of three', vees: 'open V\'s', sprigs: 'sprigs', waves: 'waves', boxes: 'boxes', moss: 'moss', loops: 'net', adjust: 'adjusting round', taper: 'taper',
+  ridges: 'ridges', rib: 'rib', pairs: 'pairs', groups: 'groups of three', vees: 'open V\'s', sprigs: 'sprigs', waves: 'waves', boxes: 'boxes', moss: 'moss', loops: 'net', eyelets: 'casing', ruffle: 'ruffle', picots: 'picots', shells: 'shells', rim: 'rim', adjust: 'adjusting round', taper: 'taper',
 }
 
 /** What a part of a wall is called: by its place, and by its texture if it has one. */
@@ -93,15 +94,21 @@ function partsAbove(design: Design): Waiting[] {
   ]
 }
 
+/** A part's fix, pointed at the part's place in the design. */
+function placed(fix: Fix, path: readonly (string | number)[]): Fix {
+  return { ...fix, changes: fix.changes.map(change => ({ ...change, path: [...path, ...change.path] })) }
+}
+
 function asPart({ id, name, path }: Pick<Waiting, 'id' | 'name' | 'path'>, below: number, result: PartResult): DraftPart {
   const findings = result.findings.map(finding => ({
     ...finding,
     part: id,
-    ...(finding.fix ? { fix: { ...finding.fix, changes: finding.fix.changes.map(change => ({ ...change, path: [...path, ...change.path] })) } } : {}),
+    ...(finding.fix ? { fix: placed(finding.fix, path) } : {}),
+    ...(finding.otherFixes ? { otherFixes: finding.otherFixes.map(fix => placed(fix, path)) } : {}),
   }))
   return {
     id, name, firstRound: below + 1, rounds: result.rounds, edge: result.edge, size: result.size, findings, rising: result.rising ?? result.rounds.length,
-    layOut: result.layOut, markers: result.markers, advice: result.advice ?? [], rises: result.rises, arounds: result.arounds, notes: result.notes, net: result.net,
+    layOut: result.layOut, markers: result.markers, advice: result.advice ?? [], rises: result.rises, arounds: result.arounds, notes: result.notes, net: result.net, casing: result.casing,
   }
 }
 

@@ -30,6 +30,8 @@ export interface DraftPart {
   readonly notes?: readonly (string | undefined)[]
   /** Of a net: its loops. */
   readonly net?: Net
+  /** Of a casing: its eyelets. */
+  readonly casing?: { readonly eyelets: number }
 }
 
 /** How much the `i`-th of a part's rounds rises, in centimetres; nothing for a round of a floor. */

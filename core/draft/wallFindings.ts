@@ -1,7 +1,7 @@
 import type { Design } from '../design/design'
 import { formatCm } from '../measure/format'
 import type { Finding, Fix } from '../part/finding'
-import type { WallSpec } from '../wall/wall'
+import { isEdging, type WallSpec } from '../wall/wall'
 import { CARRY_CM, type YarnChanges, yarnChanges } from '../round/yarnChanges'
 import { type DraftPart, riseOf } from './part'
 
@@ -72,7 +72,7 @@ function steps(design: Design, parts: readonly DraftPart[]): Finding[] {
     const share = part.size.circumference.cm / below.size.circumference.cm - 1
     // A taper is meant to; a net widens row by row, and its findings say how it hangs.
     const spec = design.wall[Number(part.id.slice(5))]
-    const tapers = spec?.band === 'taper' || spec?.band === 'loops'
+    const tapers = spec?.band === 'taper' || spec?.band === 'loops' || (spec !== undefined && isEdging(spec))
     if (part.rounds.length === 0 || tapers || Math.abs(share) <= STEP_SHARE) return []
     const [from, to] = [below, part].map(({ size }) => formatCm(size.circumference.cm / 2, design.units))
     return [{

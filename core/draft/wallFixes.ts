@@ -43,9 +43,15 @@ function fixesFor(design: Design, wall: number, count: number, gauge: Gauge): { 
   return { ...(fix ? { fix } : {}), ...(otherFixes.length > 0 ? { otherFixes } : {}) }
 }
 
+/** The wall's ways to mend a finding, and those that the part itself offered behind them. */
+function withOwn(found: { fix?: Fix, otherFixes?: Fix[] }, { otherFixes: own = [] }: Finding): { fix?: Fix, otherFixes?: Fix[] } {
+  const [fix, ...otherFixes] = [...(found.fix ? [found.fix] : []), ...(found.otherFixes ?? []), ...own]
+  return { ...(fix ? { fix } : {}), ...(otherFixes.length > 0 ? { otherFixes } : {}) }
+}
+
 /** Findings of parts with the ways to mend those that do not divide, which take the whole wall to see. */
 export function withWallFixes(design: Design, parts: readonly DraftPart[], gauge: Gauge): Finding[] {
   return parts.flatMap(({ id, findings, edge }) => findings.map(finding => finding.code === 'does-not-divide' && id.startsWith('wall.')
-    ? { ...finding, ...fixesFor(design, Number(id.slice(5)), edge.count, gauge) }
+    ? { ...finding, ...withOwn(fixesFor(design, Number(id.slice(5)), edge.count, gauge), finding) }
     : finding))
 }

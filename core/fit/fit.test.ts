@@ -7,8 +7,7 @@ import { newDesign } from '../design/starter'
 import { draft } from '../draft/draft'
 import { gaugeOf } from '../gauge/gauge'
 import { nearestCounts } from '../part/asks'
-import { textureOf } from '../wall/band'
-import type { WallSpec } from '../wall/wall'
+import { demandOf, mainStitch, type WallSpec } from '../wall/wall'
 import { baseChoices } from './baseChoices'
 import { bareWall, fit, type FitWish } from './fit'
 import { collisionWords, fittingWords, searchWords } from './fitWords'
@@ -101,12 +100,12 @@ function trials(bare: readonly WallSpec[], stitches: number, wish: FitWish): Tri
 
 /** What an adjusting round costs by the rule in the fit's prose; no end if it is out of reach: a sixth of the count, or one repeat. */
 function slowCost(from: number, to: number, spec: WallSpec | undefined, design: Design): number {
-  const texture = spec && spec.band !== 'taper' && spec.band !== 'adjust' && spec.band !== 'loops' ? textureOf(spec, design.repeats) : undefined
+  const texture = spec ? demandOf(spec, design.repeats) : undefined
   const repeat = spec ? texture!.asks.multiple : design.mouth!.divides
   const change = Math.abs(to - from)
   const plain = from - change * (to > from ? 1 : 2)
   if (change === 0 || plain < 0 || change > Math.max(Math.floor(from / 6), repeat)) return Infinity
-  return ADJUSTING_CM + (change * setting.gauge[texture?.main ?? 'sc'].width.cm) / 2 + (plain % change === 0 ? 0 : UNEVEN_CM)
+  return ADJUSTING_CM + (change * setting.gauge[spec ? mainStitch(spec, design.repeats) : 'sc'].width.cm) / 2 + (plain % change === 0 ? 0 : UNEVEN_CM)
 }
 
 /** A slow oracle: every base in reach, and with it every trial wall, drafted in full; the cheapest that comes out without a stop. */

@@ -72,6 +72,8 @@ export interface PartResult {
   readonly arounds?: readonly number[]
   /** What is said beside each round: markers, counts to check. */
   readonly notes?: readonly (string | undefined)[]
+  /** Of a casing: how many eyelets a cord can run through. */
+  readonly casing?: { readonly eyelets: number }
   /** Of a net: how many loops a round has, and how long each round's loops are. */
   readonly net?: Net
   /** What to do before, between or after the rounds that steps do not say. */

@@ -340,6 +340,11 @@ export function anchorBelow(worked: Worked, made: number): number {
   return aim === 'gapBelow' ? skippedBetween(worked.on, worked.edge.from[made]!, worked.edge.to[made]!) : -1
 }
 
+/** Two sides that whole stitches have brought together are set half a round apart again. */
+function apart(a: number, b: number, count: number): readonly [number, number] {
+  return a !== b || count < 2 ? [a, b] : [a, (a + (count >> 1)) % count]
+}
+
 /** Executes a round on an edge: what it makes and the edge it leaves, or why it does not come out. */
 export function work(round: Round, on: Edge): WorkResult {
   const hook = new Hook(on, round.begin.turn)
@@ -353,7 +358,7 @@ export function work(round: Round, on: Edge): WorkResult {
     chains: chains.slice(0, count),
     from: from.slice(0, count),
     to: to.slice(0, count),
-    sides: [hook.carry(on.sides[0]), hook.carry(on.sides[1])],
+    sides: apart(hook.carry(on.sides[0]), hook.carry(on.sides[1]), count),
     closed: round.join !== 'open',
     start: round.closing ? count - 1 : 0,
     over: on.count,

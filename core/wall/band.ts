@@ -1,26 +1,13 @@
-import type { Size } from '../part/part'
 import type { Repeat } from '../repeat/repeat'
+import type { Bandlike } from '../texture/bandlike'
+import type { Texture } from '../texture/texture'
 import { ownTexture } from './own'
-import type { Texture } from './texture'
 import { boxes, groups, moss, pairs, rib, ridges, solid, sprigs, vees, waves } from './textures'
 
 /** Stitches that a plain band can be worked in. */
 export const SOLID_STITCHES = ['sc', 'hdc', 'dc'] as const
 /** Stitches with a post tall enough to go around. */
 export const RIB_STITCHES = ['hdc', 'dc'] as const
-
-/** A stripe: so many rounds of a yarn. */
-export interface Stripe {
-  readonly colour: string
-  readonly rounds: number
-}
-
-/** What every band says: how tall it is, and in which yarn; or in which stripes, from its first round up, over and over. */
-export interface Bandlike {
-  readonly size: Size<{ readonly heightCm: number }, { readonly rounds: number }>
-  readonly colour: string
-  readonly stripes?: readonly Stripe[]
-}
 
 type InStitch<B extends string> = Bandlike & { readonly band: B, readonly stitch: (typeof SOLID_STITCHES)[number] }
 export type SolidSpec = InStitch<'solid'> | InStitch<'ridges'>

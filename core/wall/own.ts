@@ -5,7 +5,7 @@ import type { Step } from '../round/step'
 import { work } from '../round/work'
 import { explain } from '../round/workError'
 import { FABRIC_KINDS, type FabricKind } from '../stitch/dictionary'
-import { type Flow, roundOf, type Texture, type TextureRound, workedOver } from './texture'
+import { type Flow, roundOf, type Texture, type TextureRound, workedOver } from '../texture/texture'
 
 /** A repeat of a maker's own, checked: its texture, or what is wrong with which line. */
 export type Checked = { readonly ok: true, readonly texture: Texture } | { readonly ok: false, readonly trouble: LineTrouble }

@@ -5,8 +5,9 @@ import { changeEvenly, mostChange } from '../round/changes'
 import type { Edge } from '../round/edge'
 import { inStyle } from '../round/style'
 import { STITCHES_A_CHANGE } from './adjust'
-import type { SOLID_STITCHES, Bandlike } from './band'
-import { colourAt } from './workTexture'
+import type { SOLID_STITCHES } from './band'
+import type { Bandlike } from '../texture/bandlike'
+import { colourAt } from '../texture/workTexture'
 
 /** A plain band that draws in or opens out to a wanted circumference over its height (handbook 7, shaping). */
 export interface TaperSpec extends Pick<Bandlike, 'colour' | 'stripes'> {

@@ -10,7 +10,7 @@ import { anchorBelow, kindAt, work, type Worked } from '../round/work'
 import { divides } from '../part/asks'
 import { BAND_KINDS, type BandSpec, textureOf } from './band'
 import { solid } from './textures'
-import { workTexture } from './workTexture'
+import { workTexture } from '../texture/workTexture'
 
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } } })
 const setting = (style: RoundStyle = 'joined', startingChainCounts = false): Setting => ({ gauge, rounds: { style, startingChainCounts }, index: 3, turns: 1 })

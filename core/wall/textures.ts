@@ -1,7 +1,7 @@
 import { chain, each, inOne, skip, type GroupStep, type Loop, type StitchStep } from '../round/step'
 import type { FabricKind } from '../stitch/dictionary'
 import { ANY } from '../part/asks'
-import { always, type Texture } from './texture'
+import { always, type Texture } from '../texture/texture'
 
 /*
  * The stitch patterns of handbook 7, each a declaration of its repeat. What they ask and give is common practice, with no

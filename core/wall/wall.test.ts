@@ -11,7 +11,7 @@ import type { SolidSpec } from './band'
 import { taper, taperCounts, type TaperSpec } from './taper'
 import { turnUp } from './turnUp'
 import { comesOut, type WallSpec, workWall } from './wall'
-import { colourAt, roundsForHeight } from './workTexture'
+import { colourAt, roundsForHeight } from '../texture/workTexture'
 
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } })
 const setting: Setting = { gauge, rounds: { style: 'turned', startingChainCounts: false }, index: 3, turns: 3 }

@@ -1,27 +1,51 @@
 import { times } from '../measure/length'
 import { type PartResult, type Setting, stopped } from '../part/part'
 import type { Repeat } from '../repeat/repeat'
-import type { Edge } from '../round/edge'
+import type { Finding } from '../part/finding'
+import { EDGING_KINDS, edgingOf, type EdgingSpec } from '../mouth/edging'
+import { eyelets, eyeletsAsks, eyeletsGive, type EyeletsSpec } from '../mouth/eyelets'
+import { type Edge, placesOf } from '../round/edge'
 import type { FabricKind } from '../stitch/dictionary'
 import { type Asks, divides } from '../part/asks'
 import { loops, loopsAsks, loopsGive, type LoopsSpec } from '../mesh/loops'
 import { adjust, type AdjustSpec } from './adjust'
 import { BAND_KINDS, type BandSpec, textureOf } from './band'
 import { taper, type TaperSpec } from './taper'
-import { workTexture } from './workTexture'
+import { workTexture } from '../texture/workTexture'
 
-/** What a wall is stacked from: bands, adjusting rounds and tapers. */
-export type WallSpec = BandSpec | LoopsSpec | AdjustSpec | TaperSpec
-export const WALL_KINDS = [...BAND_KINDS, 'loops', 'adjust', 'taper'] as const
+/** What a wall is stacked from: bands, nets, casings, edgings, adjusting rounds and tapers. */
+export type WallSpec = BandSpec | LoopsSpec | EyeletsSpec | EdgingSpec | AdjustSpec | TaperSpec
+export const WALL_KINDS = [...BAND_KINDS, 'loops', 'eyelets', ...EDGING_KINDS, 'adjust', 'taper'] as const
 
 /** What is worked above, as far as a part below needs to know: whether all of it divides when so many stitches come up. */
 export type Accepts = (count: number) => boolean
+
+/** Whether a part is an edging: so many rounds, not a height. */
+export function isEdging(spec: WallSpec): spec is EdgingSpec {
+  return (EDGING_KINDS as readonly string[]).includes(spec.band)
+}
+
+/** How full an edging is: its edge to the edge it stands on, by the same ratio as a floor's flatness (handbook 5 and 9). */
+function fullness(ratio: number): Finding[] {
+  const does = ratio < 0.93 ? 'draws the mouth in a little' : ratio <= 1.07 ? 'lies flat' : ratio <= 1.3 ? 'waves gently' : 'ruffles'
+  return [{ code: 'edging-fullness', weight: 'note', what: `Its edge is ${ratio.toFixed(2)} times what it stands on: it ${does} (flat within 7 %: from memory).` }]
+}
+
+/** Works an edging's rounds. */
+function workEdging(spec: EdgingSpec, edge: Edge, setting: Setting): PartResult {
+  const { texture, rounds, advice } = edgingOf(spec, placesOf(edge, 'space') > 0)
+  const result = workTexture(texture, { colour: spec.colour, size: { pin: { rounds } } }, edge, setting)
+  const stopped = result.findings.some(({ weight }) => weight === 'stop')
+  return { ...result, advice, findings: stopped ? result.findings : [...result.findings, ...fullness(result.edge.count / edge.count)] }
+}
 
 /** Works any part of a wall onto an edge. */
 export function workWall(spec: WallSpec, edge: Edge, setting: Setting, repeats: readonly Repeat[], accepts: Accepts): PartResult {
   if (spec.band === 'adjust') return adjust(spec, edge, setting, accepts)
   if (spec.band === 'taper') return taper(spec, edge, setting)
   if (spec.band === 'loops') return loops(spec, edge, setting)
+  if (spec.band === 'eyelets') return eyelets(spec, edge, setting)
+  if (isEdging(spec)) return workEdging(spec, edge, setting)
   const texture = textureOf(spec, repeats)
   if (texture) return workTexture(texture, spec, edge, setting)
   const { width, height } = setting.gauge.sc
@@ -40,7 +64,8 @@ export interface Demand {
 export function demandOf(spec: WallSpec, repeats: readonly Repeat[]): Demand | undefined {
   if (spec.band === 'adjust' || spec.band === 'taper') return undefined
   if (spec.band === 'loops') return { asks: loopsAsks(spec), gives: count => loopsGive(spec, count) }
-  const texture = textureOf(spec, repeats)
+  if (spec.band === 'eyelets') return { asks: eyeletsAsks(spec), gives: count => eyeletsGive(spec, count) }
+  const texture = isEdging(spec) ? edgingOf(spec, true).texture : textureOf(spec, repeats)
   return texture && { asks: texture.asks, gives: count => ((count - texture.asks.plus) / texture.asks.multiple) * texture.gives + texture.asks.plus }
 }
 
@@ -48,6 +73,8 @@ export function demandOf(spec: WallSpec, repeats: readonly Repeat[]): Demand | u
 export function mainStitch(spec: WallSpec, repeats: readonly Repeat[]): FabricKind {
   if ('stitch' in spec) return spec.stitch
   if (spec.band === 'loops') return 'sc'
+  if (spec.band === 'eyelets') return spec.eyelets === 'boxes' ? 'dc' : 'sc'
+  if (isEdging(spec)) return edgingOf(spec, true).texture.main
   return textureOf(spec, repeats)?.main ?? 'sc'
 }
 

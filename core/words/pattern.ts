@@ -6,6 +6,7 @@ import type { YarnChange } from '../round/yarnChanges'
 import { type FabricKind, STITCH_KINDS, stitchName, STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
 import { hookLabel } from '../stitch/hooks'
 import { yarnNeeds } from '../yarn/yarn'
+import { cordLines } from './cordWords'
 import { floorWords } from './floorWords'
 import { inTerms } from './inTerms'
 import { notesOf, startWords } from './notes'
@@ -176,6 +177,11 @@ function section(draft: Draft, part: DraftPart, terms: Terms): PatternSection {
   }
 }
 
+function cordSection(draft: Draft, terms: Terms): PatternSection[] {
+  const advice = cordLines(draft, terms)
+  return advice.length > 0 ? [{ part: 'cords', title: 'Cords', advice, lines: [] }] : []
+}
+
 /** Every round of a bag on a line of its own, in order. */
 export function roundLines(draft: Draft, terms: Terms): PatternLine[] {
   return draft.rounds.map(round => lineFor(draft, round, terms))
@@ -189,12 +195,13 @@ export function patternOf(draft: Draft, terms: Terms): Pattern {
     facts: facts(draft, terms),
     abbreviations: abbreviations(draft, terms),
     notes: notesOf(draft, terms),
-    sections: draft.parts.filter(part => part.rounds.length > 0).map(part => section(draft, part, terms)),
+    sections: [...draft.parts.filter(part => part.rounds.length > 0 || part.casing).map(part => section(draft, part, terms)), ...cordSection(draft, terms)],
     care: [
       'Rest your hands: a pause every half hour. Pain is for a clinician, not for another round.',
       'Keep hooks, scissors and stitch markers away from small children.',
       'Steam burns and melts acrylic: block cotton only, from the back, with the iron held off.',
       'A handmade bag has no rated load: try it low over the floor first.',
+      ...(draft.design.forChild ? ['For a child: no long cords or loops, no beads or buttons that come off. Your local safety law decides.'] : []),
     ],
   }
 }

@@ -1,4 +1,5 @@
 import type { Design } from '../design/design'
+import { casingsOf } from '../draft/casing'
 import type { Draft } from '../draft/draft'
 import { draftYarnChanges } from '../draft/wallFindings'
 import type { Step } from '../round/step'
@@ -48,7 +49,11 @@ export function yarnNeeds(draft: Draft): YarnNeed[] {
     for (let i = 0; i < worked.stitches.length; i++) tally.cm += cmOf[worked.stitches[i]!]! * (worked.stitches[i] === CH ? worked.edge.chains[i]! : 1)
     tally.cm += (worked.round.closing?.chains ?? 0) * cmOf[CH]! + rowsBelow(worked.round.steps, cmOf)
   }
+  for (const { spec, yarnCm } of casingsOf(draft.design, draft.parts, draft.gauge)) {
+    const tally = used.get(spec.colour)
+    if (tally) tally.cm += yarnCm
+  }
   const { ends } = draftYarnChanges(draft.parts)
-  return draft.design.yarns.map(yarn => ({ yarn, ...used.get(yarn.id)! })).filter(({ stitches }) => stitches > 0)
+  return draft.design.yarns.map(yarn => ({ yarn, ...used.get(yarn.id)! })).filter(({ cm }) => cm > 0)
     .map(({ yarn, stitches, cm }) => ({ yarn, stitches, ends: ends[yarn.id] ?? 2, metres: (cm + (ends[yarn.id] ?? 2) * END_CM) / 100 }))
 }

@@ -64,6 +64,12 @@ export const anyLoops = fc.record({
   finish: fc.record({ inLoop: fc.integer({ min: 1, max: 5 }), inStitch: fc.integer({ min: 0, max: 2 }) }),
 }, { requiredKeys: ['band', 'skip', 'first', 'ends', 'colour', 'hold', 'size'] })
 
+/** A casing, with cords or without. */
+export const anyEyelets = fc.record({
+  band: fc.constant('eyelets'), eyelets: fc.constantFrom('boxes', 'slits', 'gaps'), between: fc.integer({ min: 1, max: 6 }), chains: fc.integer({ min: 1, max: 4 }), evenOut: fc.boolean(), colour: yarnId,
+  cords: fc.record({ number: fc.constantFrom(1, 2), kind: fc.constantFrom('chain', 'slip-stitched', 'doubled', 'bought'), size: wantOrPin({ tailCm: cm(2, 40) }, { lengthCm: fc.integer({ min: 10, max: 200 }) }), opening: fc.boolean(), colour: yarnId }),
+}, { requiredKeys: ['band', 'eyelets', 'between', 'chains', 'evenOut', 'colour'] })
+
 /** A part of a wall of any kind. */
 export const anyWallPart = fc.oneof(
   { weight: 4, arbitrary: fc.record({ band: fc.constantFrom('solid', 'ridges'), stitch, ...banded }, { requiredKeys: ['band', 'stitch', 'size', 'colour'] }) },
@@ -72,6 +78,11 @@ export const anyWallPart = fc.oneof(
   fc.record({ band: fc.constant('sprigs'), seamStitch: fc.boolean(), size: tall, colour: yarnId }),
   fc.record({ band: fc.constant('boxes'), chains: fc.integer({ min: 1, max: 4 }), finish: fc.boolean(), size: tall, colour: yarnId }),
   { weight: 2, arbitrary: anyLoops },
+  { weight: 2, arbitrary: anyEyelets },
+  fc.record({ band: fc.constant('ruffle'), stitch, inEach: fc.integer({ min: 1, max: 5 }), every: fc.integer({ min: 0, max: 5 }), colour: yarnId }),
+  fc.record({ band: fc.constant('picots'), chains: fc.integer({ min: 2, max: 5 }), between: fc.integer({ min: 1, max: 4 }), colour: yarnId }),
+  fc.record({ band: fc.constant('shells'), stitches: fc.integer({ min: 3, max: 7 }), colour: yarnId }),
+  fc.record({ band: fc.constant('rim'), rim: fc.constantFrom('slip', 'reverse'), colour: yarnId }),
   fc.record({ band: fc.constant('own'), repeat: fc.constantFrom('nubs', 'slants'), size: tall, colour: yarnId }),
   fc.record({ band: fc.constant('adjust'), stitch, mirrored: fc.boolean(), colour: yarnId, to: fc.oneof(
     { weight: 3, arbitrary: fc.constant({ want: { divides: true } }) },
@@ -119,6 +130,7 @@ export const anyDesign: fc.Arbitrary<Design> = fc.record({
   repeats: fc.constant(REPEATS),
   mouth: fc.record({ divides: fc.integer({ min: 1, max: 12 }) }),
   lining: fc.record({ seamCm: cm(0.5, 5) }),
+  forChild: fc.boolean(),
 }, { noNullPrototype: true, requiredKeys: ['fairHollow', 'version', 'name', 'note', 'hands', 'units', 'gauge', 'yarns', 'rounds', 'base', 'turnUp', 'wall', 'repeats'] }) as fc.Arbitrary<Design>
 
 /** Fixed, so that a failure can be run again. */

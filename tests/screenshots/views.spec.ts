@@ -83,3 +83,13 @@ test('an onion net, hanging', async ({ page, request }) => {
   await page.locator('nav.labels').getByRole('button', { name: /net/ }).click()
   await page.screenshot(shot('bench-net'))
 })
+
+test('a pouch drawn together', async ({ page, request }) => {
+  await page.goto(`/bags/${await idOf(request, 'Seed-head pouch')}`)
+  await expect(tally(page, 'Rounds')).toBeVisible()
+  await page.locator('nav.labels').getByRole('button', { name: /casing/ }).click()
+  await page.getByLabel('Pull the cords').fill('0.8')
+  await page.locator('.threading').scrollIntoViewIfNeeded()
+  await page.getByLabel('How far the cords are threaded').fill('0.8')
+  await page.screenshot(shot('bench-mouth'))
+})

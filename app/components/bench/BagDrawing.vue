@@ -9,7 +9,7 @@ import { useBox } from '~/composables/useBox'
 import { spreadLabels } from '~/composables/spreadLabels'
 
 /** The bag drawn to scale and standing on a tape: elevation above, floor below, every part labelled. It is the menu. */
-const props = defineProps<{ draft: Draft, selected: string }>()
+const props = defineProps<{ draft: Draft, selected: string, pulled?: number, threaded?: number }>()
 const emit = defineEmits<{ select: [part: string] }>()
 
 const box = ref<HTMLElement>()
@@ -109,6 +109,8 @@ const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + 
             :draft="draft"
             :scale="scale"
             :selected="selected"
+            :pulled="pulled"
+            :threaded="threaded"
             @select="emit('select', $event)"
           />
           <ContentsGhost

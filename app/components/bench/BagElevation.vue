@@ -1,15 +1,34 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { type Course, elevation } from '~~/core/chart/elevation'
+import { cordsFront, pullOf } from '~~/core/chart/cords'
 import { frontOf } from '~~/core/chart/front'
+import { gather } from '~~/core/chart/gather'
+import { casingsOf } from '~~/core/draft/casing'
 import type { Draft } from '~~/core/draft/draft'
 import { insideShade, threadLine } from '~/composables/yarnShade'
 
 /** The bag standing, from the front, in centimetres with its floor's middle at (0, 0). */
-const props = defineProps<{ draft: Draft, scale: number, selected: string }>()
+const props = defineProps<{ draft: Draft, scale: number, selected: string, pulled?: number, threaded?: number }>()
 const emit = defineEmits<{ select: [part: string] }>()
 
-const courses = computed(() => elevation(props.draft))
+const mirrored = computed(() => props.draft.design.hands === 'left')
+
+/** Casings with cords, and how high each lies: half way up its round, or at the top of the round whose gaps serve. */
+const casings = computed(() => casingsOf(props.draft.design, props.draft.parts, props.draft.gauge).map((casing) => {
+  let heightCm = 0
+  for (const part of props.draft.parts) {
+    if (part === casing.part) break
+    heightCm += part.size.height.cm
+  }
+  return { casing, heightCm: heightCm + casing.part.size.height.cm / 2 }
+}))
+const courses = computed(() => casings.value.reduce((drawn, { casing, heightCm }) => gather(drawn, pullOf(casing, heightCm, props.pulled ?? 0)), elevation(props.draft)))
+const cords = computed(() => casings.value.flatMap(({ casing, heightCm }) => {
+  const course = courses.value.find(({ bottomCm, heightCm: tall }) => bottomCm + tall >= heightCm - 1e-6)
+  if (!course) return []
+  return cordsFront(casing, { heightCm, outline: course.outline, shape: course.shape, side: mirrored.value ? 1 : -1 }, props.pulled ?? 0, props.threaded ?? 1)
+}))
 const colours = computed(() => Object.fromEntries(props.draft.design.yarns.map(({ id, colour }) => [id, colour])))
 const top = computed(() => courses.value.at(-1))
 const rounded = computed(() => props.draft.sizes.floor.shape === 'disc' || props.draft.sizes.floor.shape === 'stadium')
@@ -29,7 +48,6 @@ function outlineOf(own: readonly Course[], below: Course | undefined): string {
 
 /** A chain is about half as thick as it is long. */
 const netCm = computed(() => props.draft.gauge.ch.width.cm * 0.32)
-const mirrored = computed(() => props.draft.design.hands === 'left')
 
 const bands = computed(() => {
   const found: { part: string, colour: string, from: number, courses: Course[] }[] = []
@@ -160,6 +178,25 @@ const frame = computed(() => {
         :fill="rounded && !band.open ? 'url(#roundness)' : 'none'"
       />
     </g>
+    <g
+      v-for="(cord, i) in cords"
+      :key="`cord-${i}`"
+      class="cord"
+    >
+      <path
+        v-for="layer in ['edge', 'core']"
+        :key="layer"
+        :d="cord.over + cord.ends"
+        :style="{ stroke: layer === 'edge' ? threadLine(colours[cord.colour] ?? '#cccccc') : colours[cord.colour], strokeWidth: cord.thickCm * (layer === 'edge' ? 1.25 : 0.85) }"
+      />
+      <circle
+        v-if="cord.ends"
+        :cx="cord.knot.x"
+        :cy="cord.knot.y"
+        :r="cord.thickCm * 0.9"
+        :style="{ fill: colours[cord.colour], stroke: threadLine(colours[cord.colour] ?? '#cccccc'), strokeWidth: cord.thickCm * 0.2 }"
+      />
+    </g>
     <path
       v-if="frame"
       class="frame"
@@ -173,6 +210,8 @@ const frame = computed(() => {
 .stitches { fill: none; stroke-width: 0.085; stroke-linejoin: round; }
 .ridges { fill: none; stroke-width: 0.05; }
 .posts { fill: none; }
+.cord { pointer-events: none; }
+.cord path { fill: none; stroke-linecap: round; stroke-linejoin: round; }
 .net { fill: none; stroke-linecap: round; }
 .frame { fill: none; pointer-events: none; stroke: var(--accent); stroke-width: 2.5px; vector-effect: non-scaling-stroke; }
 </style>

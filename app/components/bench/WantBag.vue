@@ -86,6 +86,12 @@ function setLean(stitches: number): void {
       @change="setMouth"
     />
     <ChoiceField
+      label="Made for"
+      :value="bench.design!.forChild === true"
+      :choices="[{ value: false, name: 'grown people' }, { value: true, name: 'a child', does: 'Cords, loops and small parts are watched more closely. Your local safety law decides.' }]"
+      @change="(child) => bench.edit('Made for', (d) => { if (child) d.forChild = true; else delete d.forChild })"
+    />
+    <ChoiceField
       label="Lining"
       :value="bench.design!.lining !== undefined"
       :choices="[{ value: false, name: 'none' }, { value: true, name: 'lined', does: 'Stops small things falling through mesh and takes the strain; the pieces to cut are told below.' }]"

@@ -39,7 +39,7 @@ function proposeBag(): void {
     const others = bench.draft!.parts.slice(1, -1).reduce((sum, part) => sum + part.size.height.cm, 0)
     const top = design.wall.at(-1)
     const own = Math.max(1, Math.round((heightCm - others) * 10) / 10)
-    if (top && top.band !== 'adjust' && top.band !== 'taper') top.size = { want: { heightCm: own } }
+    if (top && 'size' in top && top.band !== 'taper') top.size = { want: { heightCm: own } }
     else design.wall.push({ band: 'solid', stitch: base.stitch, size: { want: { heightCm } }, colour: base.colour })
   })
 }

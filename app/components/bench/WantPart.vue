@@ -36,18 +36,28 @@ const asks = computed(() => asksOf(props.spec, bench.design!))
       :spec="spec"
       :index="index"
     />
+    <WantEyelets
+      v-else-if="spec.band === 'eyelets'"
+      :spec="spec"
+      :index="index"
+    />
+    <WantEdging
+      v-else-if="spec.band === 'ruffle' || spec.band === 'picots' || spec.band === 'shells' || spec.band === 'rim'"
+      :spec="spec"
+      :index="index"
+    />
     <WantBand
       v-else
       :band="spec"
       :index="index"
     />
     <WantStripes
-      v-if="spec.band !== 'adjust' && spec.band !== 'loops'"
+      v-if="'size' in spec && spec.band !== 'loops'"
       :spec="spec"
       :index="index"
     />
     <YarnChoice
-      v-else
+      v-else-if="spec.band !== 'loops'"
       :yarns="bench.design!.yarns"
       :value="spec.colour"
       @change="put(index, 'Yarn of a round', (s) => { s.colour = $event })"

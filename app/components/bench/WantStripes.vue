@@ -2,7 +2,7 @@
 import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
 import { MOST_STRIPES, STRIPE_ROUNDS } from '~~/core/design/bounds'
-import type { Bandlike, Stripe } from '~~/core/wall/band'
+import type { Bandlike, Stripe } from '~~/core/texture/bandlike'
 import { useWall } from '~/composables/useWall'
 import { useBench } from '~/stores/bench'
 
@@ -14,7 +14,7 @@ const stripes = computed(() => props.spec.stripes ?? [])
 
 function set(next: readonly Stripe[], label: string, group?: string): void {
   put(props.index, label, (spec) => {
-    if (spec.band === 'adjust' || spec.band === 'loops') return
+    if (!('size' in spec) || spec.band === 'loops') return
     if (next.length === 0) delete spec.stripes
     else spec.stripes = next.map(stripe => ({ ...stripe }))
   }, group)

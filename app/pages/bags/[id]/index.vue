@@ -15,6 +15,8 @@ const bench = useBagPage()
         class="stage"
         :draft="bench.shown!"
         :selected="bench.selected"
+        :pulled="bench.pulled"
+        :threaded="bench.threaded"
         @select="bench.selected = $event"
       />
       <PartPanel class="side" />

@@ -50,6 +50,7 @@ export function always(...repeat: readonly Step[]): Flow {
 export function workedOver({ first = [], repeat }: TextureRound, times: number): Step[] {
   const only = repeat.length === 1 ? repeat[0] : undefined
   const run = only?.do === 'stitch' && only.aim !== 'gap' && only.aim !== 'same' ? { ...only, times: only.times * times } : undefined
+  if (only?.do === 'repeat') return [...first, { ...only, times: only.times * times }]
   return [...first, run ?? { do: 'repeat', times, steps: repeat }]
 }
 

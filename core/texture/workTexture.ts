@@ -6,7 +6,7 @@ import type { Round } from '../round/round'
 import type { Loop, Step } from '../round/step'
 import { inStyle } from '../round/style'
 import { asksWords, divides, nearestCounts } from '../part/asks'
-import type { Bandlike } from './band'
+import type { Bandlike } from './bandlike'
 import { riseCm, roundOf, type Texture, workedOver } from './texture'
 
 const OPPOSITE: Partial<Record<Loop, Loop>> = { frontPost: 'backPost', backPost: 'frontPost' }

@@ -1,0 +1,74 @@
+import type { Design } from '../design/design'
+import type { Gauge } from '../gauge/gauge'
+import { formatCm } from '../measure/format'
+import { type Cord, cordsYarnCm, type CordsSpec, drawstring, openingCord } from '../mouth/cords'
+import { drawnBy, type Gathered, THICK_SHARE } from '../mouth/drawn'
+import { type Threading, thread } from '../mouth/threading'
+import type { Finding } from '../part/finding'
+import type { DraftPart } from './part'
+
+/** A casing with its cords, as drafted. */
+export interface Casing {
+  readonly part: DraftPart
+  /** Its place in the wall. */
+  readonly index: number
+  readonly spec: CordsSpec
+  readonly eyelets: number
+  readonly mouthCm: number
+  readonly threading: Threading
+  readonly cord: Cord
+  readonly opening?: Cord
+  readonly gathered: Gathered
+  readonly yarnCm: number
+}
+
+/** Every casing of a bag that has cords. */
+export function casingsOf(design: Design, parts: readonly DraftPart[], gauge: Gauge): Casing[] {
+  return parts.flatMap((part): Casing[] => {
+    const index = part.id.startsWith('wall.') ? Number(part.id.slice(5)) : -1
+    const wall = design.wall[index]
+    if (!part.casing || wall?.band !== 'eyelets' || !wall.cords) return []
+    const { eyelets } = part.casing
+    const mouthCm = part.size.circumference.cm
+    const cord = drawstring(wall.cords, mouthCm, gauge)
+    return [{
+      part, index, spec: wall.cords, eyelets, mouthCm, cord, threading: thread(eyelets, wall.cords.number), yarnCm: cordsYarnCm(wall.cords, mouthCm, gauge),
+      ...(wall.cords.opening ? { opening: openingCord(wall.cords, gauge) } : {}),
+      gathered: { mouthCm, eyelets, fabricCm: THICK_SHARE * gauge.sc.width.cm, cords: wall.cords.number, cordCm: cord.thickCm, lengthCm: cord.lengthCm },
+    }]
+  })
+}
+
+/**
+ * A loop or a free end longer than this can go round a small neck: the limit for cords on toys for children under three in
+ * EN 71-1 (from memory; check your local rules).
+ */
+const FREE_CM = 22
+
+function cautions({ part, index, spec, gathered, cord }: Casing, design: Design): Finding[] {
+  const tight = drawnBy(gathered, 1).tailCm
+  const free = Math.max(tight, cord.tailCm)
+  if (!design.forChild && free <= 2 * FREE_CM) return []
+  const told = `Pulled tight, each end of the cords hangs out ${formatCm(tight, design.units)}.`
+  const rule = `Cords and loops can strangle, beads can be swallowed: never on a cot or a young child's bag. EN 71-1 allows cords of ${formatCm(FREE_CM, design.units)} on toys for children under three (from memory); goods for children fall under your local safety law, which decides.`
+  const shorter = Math.max(2, Math.floor(cord.tailCm - (tight - FREE_CM)))
+  return [{
+    code: design.forChild ? 'cords-for-a-child' : 'cords-long', weight: 'caution', part: part.id, what: `${told} ${rule}`,
+    ...(tight > FREE_CM && shorter < cord.tailCm && 'want' in spec.size ? { fix: { label: `Ends of ${formatCm(shorter, design.units)}`, changes: [{ path: ['wall', index, 'cords', 'size'], value: { want: { tailCm: shorter } } }] } } : {}),
+  }]
+}
+
+function lengths({ part, cord, mouthCm, gathered }: Casing, design: Design): Finding[] {
+  const mouths = cord.lengthCm / mouthCm
+  const { openingCm, tailCm } = drawnBy(gathered, 1)
+  const usual = mouths < 1.3 ? 'That is short: the bag may not open all the way, or the ends slip in.' : mouths > 2.4 ? 'That is long.' : 'Usual is 1.6 to 2 (common practice).'
+  return [
+    { code: mouths < 1.3 ? 'cord-short' : 'cord-length', weight: mouths < 1.3 ? 'watch' : 'note', part: part.id, what: `Each cord is ${formatCm(cord.lengthCm, design.units)} long, ${mouths.toFixed(1)} times round the mouth. ${usual}` },
+    { code: 'mouth-closes', weight: 'note', part: part.id, what: `Pulled tight, the mouth closes to a hole of about ${formatCm(openingCm, design.units)}, and each end hangs out ${formatCm(tailCm, design.units)}. An estimate: posts side by side, each as thick as the fabric, and the cords within (from memory).` },
+  ]
+}
+
+/** What casings should be watched for. */
+export function casingFindings(design: Design, parts: readonly DraftPart[], gauge: Gauge): Finding[] {
+  return casingsOf(design, parts, gauge).flatMap(casing => [...cautions(casing, design), ...lengths(casing, design)])
+}

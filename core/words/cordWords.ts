@@ -1,0 +1,45 @@
+import type { Draft } from '../draft/draft'
+import { type Casing, casingsOf } from '../draft/casing'
+import { formatCm } from '../measure/format'
+import type { Cord, CordKind } from '../mouth/cords'
+import type { CordWay } from '../mouth/threading'
+import { stitchName, type Terms } from '../stitch/dictionary'
+
+function cordWords(kind: CordKind, { chains, lengthCm }: Cord, draft: Draft, terms: Terms): string {
+  const long = `${formatCm(lengthCm, draft.design.units)} long once it is knotted`
+  const slip = stitchName('slst', terms).abbreviation
+  switch (kind) {
+    case 'bought': return `a bought cord, ${long}`
+    case 'doubled': return `with the yarn double, ch ${chains}: ${long}`
+    case 'slip-stitched': return `ch ${chains}, then ${slip} in the back bump of each ch: ${long}`
+    case 'chain': return `ch ${chains}: ${long}`
+  }
+}
+
+/** How a cord runs, eyelet by eyelet; eyelets are counted from 1 at the start of the round. */
+function runWords({ start, direction, passes }: CordWay, which: string): string {
+  const [a, b, c] = passes.slice(0, 3).map(({ eyelet }) => eyelet + 1)
+  const last = passes.at(-1)!.eyelet + 1
+  return `${which}: begin outside at eyelet ${start + 1}; in through ${a}, behind the post, out through ${b}, over the post, in through ${c}, and so on ${direction === 1 ? 'round' : 'the other way round'}, to come out of ${last} and over to where it began. Both ends hang there.`
+}
+
+function casingLines(casing: Casing, draft: Draft, terms: Terms): string[] {
+  const { spec, cord, opening, threading, eyelets } = casing
+  const yarn = draft.design.yarns.find(({ id }) => id === spec.colour)?.name
+  const of = spec.kind === 'bought' || !yarn ? '' : `, of ${yarn}`
+  if (!threading.ok) return [threading.why]
+  const [first, second] = threading.cords
+  return [
+    `${spec.number === 2 ? 'Two cords, each' : 'One cord'}${of}: ${cordWords(spec.kind, cord, draft, terms)}.`,
+    `There are ${eyelets} eyelets; count them from the start of the round. Put a marker in ${threading.cords.map(({ start }) => start + 1).join(' and ')}${second ? `, ${eyelets / 2} apart` : ''}.`,
+    runWords(first!, second ? 'First cord' : 'The cord'),
+    ...(second ? [`${runWords(second, 'Second cord')} It lies behind the same posts as the first.`] : []),
+    ...(opening ? [`Two opening cords besides: ${cordWords(spec.kind, opening, draft, terms)}. Loop one around the post after eyelet ${threading.quarters[0]! + 1} and one around the post after eyelet ${threading.quarters[1]! + 1}, and knot their ends: pulling them opens the bag.`] : []),
+    'Knot each pair of ends together, tight against the fabric, with 1 to 1.5 cm beyond; or hide the joint in a bead, or turn the ends inside. Beads and cords are not for small children.',
+  ]
+}
+
+/** What is said of a bag's cords: how to make them, how to thread them, how to finish them. */
+export function cordLines(draft: Draft, terms: Terms): string[] {
+  return casingsOf(draft.design, draft.parts, draft.gauge).flatMap(casing => casingLines(casing, draft, terms))
+}
