@@ -1,6 +1,8 @@
 import type { BaseForm, BaseSpec } from '~~/core/base/base'
 import * as bounds from '~~/core/design/bounds'
-import { stitchName, type Terms } from '~~/core/stitch/dictionary'
+import { BASE_STITCHES } from '~~/core/base/circle'
+import type { Terms } from '~~/core/stitch/dictionary'
+import { stitchChoices } from './stitchChoices'
 
 /** One thing that a base can be asked, and where the answer goes in its spec. */
 export type Field = { readonly path: readonly string[], readonly label: string } & (
@@ -95,7 +97,7 @@ const FURTHER: Record<BaseForm, readonly Field[]> = {
 export function stitchField(terms: Terms): Field {
   return {
     kind: 'choice', label: 'Stitch', path: ['stitch'],
-    choices: (['sc', 'hdc', 'dc'] as const).map(value => ({ value, name: stitchName(value, terms).abbreviation, does: stitchName(value, terms).name })),
+    choices: stitchChoices(BASE_STITCHES, terms),
   }
 }
 

@@ -50,11 +50,6 @@ export function useWall() {
     select(to)
   }
 
-  /** Changes one part in place; keystrokes in one field are one edit. */
-  function put(index: number, label: string, recipe: (spec: WritableWall[number]) => void, group?: string): void {
-    bench.edit(label, design => recipe(design.wall[index]!), group && `wall.${index}.${group}`)
-  }
-
   /** Makes a part one of another kind. */
   function turnInto(index: number, band: WallSpec['band']): void {
     const below = bench.draft!.parts.find(({ id }) => id === (index > 0 ? `wall.${index - 1}` : 'turnUp')) ?? bench.draft!.parts[0]!
@@ -64,5 +59,5 @@ export function useWall() {
     })
   }
 
-  return { wall, full, select, insert, addAbove, duplicate, remove, move, put, turnInto }
+  return { wall, full, select, insert, addAbove, duplicate, remove, move, turnInto }
 }

@@ -7,7 +7,7 @@ import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type PartSize, type Settin
 import { type Edge, foundation, halves } from '../round/edge'
 import { type Step, each, inOne, repeat } from '../round/step'
 import { inStyle } from '../round/style'
-import type { Worked } from '../round/work'
+import type { Worked } from '../round/worked'
 import type { FabricKind } from '../stitch/dictionary'
 import { flatIncreases, flatness, flatnessFinding } from './flatness'
 

@@ -8,7 +8,8 @@ import { spreadOver } from '../round/multiples'
 import type { Round } from '../round/round'
 import { at, each, inOne, skip, type Step } from '../round/step'
 import { inStyle, startingChains } from '../round/style'
-import { work, type Worked } from '../round/work'
+import { work } from '../round/work'
+import type { Worked } from '../round/worked'
 import type { BaseStitch } from './circle'
 
 export const ROW_ENDS = ['one-each', 'by-gauge'] as const

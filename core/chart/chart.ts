@@ -1,4 +1,4 @@
-import { isDrawnTogether, sharesPlace, type Worked } from '../round/work'
+import { isDrawnTogether, sharesPlace, type Worked } from '../round/worked'
 
 /**
  * Where every stitch lies on paper, in centimetres, x to the right and y downwards.

@@ -1,7 +1,7 @@
 import type { Draft } from '../draft/draft'
 import { aroundOf, type DraftPart, riseOf } from '../draft/part'
 import { type FloorShape, type Footprint, standing } from '../part/floor'
-import type { Worked } from '../round/work'
+import type { Worked } from '../round/worked'
 import { type Ways, waysOf } from './ways'
 
 /** A round of the standing bag seen from the front, in centimetres; y runs upwards from the floor. */

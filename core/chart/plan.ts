@@ -1,6 +1,6 @@
 import type { Draft, DraftPart } from '../draft/draft'
 import type { Spot } from '../part/layOut'
-import type { Worked } from '../round/work'
+import type { Worked } from '../round/worked'
 import { blank, type Chart, type ChartRound, markOf, shapes, slotOf } from './chart'
 
 /** How far a head stays inside the line that its round reaches, towards its foot. */

@@ -1,6 +1,6 @@
 import type { Draft } from '../draft/draft'
 import { aroundOf, riseOf } from '../draft/part'
-import type { Worked } from '../round/work'
+import type { Worked } from '../round/worked'
 import { waysByPart } from './elevation'
 
 /** A spot on a side of the bag, on the unrolled wall: x and y as there, in centimetres. */

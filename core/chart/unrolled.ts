@@ -1,7 +1,7 @@
 import type { Draft } from '../draft/draft'
 import { aroundOf, riseOf } from '../draft/part'
 import { PLACE_CODE } from '../round/edge'
-import type { Worked } from '../round/work'
+import type { Worked } from '../round/worked'
 import { blank, type Chart, type ChartRound, footing, markOf, shapes } from './chart'
 import { waysOf } from './ways'
 

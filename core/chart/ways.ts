@@ -1,5 +1,6 @@
+import { PLACE_CODE } from '../round/edge'
 import { AIMS } from '../round/step'
-import type { Worked } from '../round/work'
+import type { Worked } from '../round/worked'
 import { slotOf } from './chart'
 
 /*
@@ -35,13 +36,16 @@ function apart(from: number, to: number): number {
 
 /** How much a round has to turn for its stitches to stand upright over what they stand on, on the mean. */
 function turnOf({ edge }: Worked, own: Float32Array, below: Float32Array): number {
-  let sum = 0
+  let [sum, stitches] = [0, 0]
   for (let made = 0; made < own.length; made++) {
+    // Chains stand on nothing of their own.
+    if (edge.kinds[made] === PLACE_CODE.space) continue
+    stitches++
     const first = below[edge.from[made]!]!
     const middle = first + apart(first, below[edge.to[made]!]!) / 2
     sum += apart(own[made]!, middle)
   }
-  return sum / own.length
+  return stitches > 0 ? sum / stitches : 0
 }
 
 function within(way: number): number {

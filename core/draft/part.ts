@@ -2,7 +2,7 @@ import type { LayOut } from '../part/layOut'
 import type { Finding } from '../part/finding'
 import type { Net, PartSize } from '../part/part'
 import type { Edge } from '../round/edge'
-import type { Worked } from '../round/work'
+import type { Worked } from '../round/worked'
 
 /** A part of the bag as drafted. */
 export interface DraftPart {

@@ -4,7 +4,8 @@ import { SEED } from '../../tests/arbitraries/designs'
 import { changeEvenly, mostChange } from './changes'
 import { foundation } from './edge'
 import { each, inOne, repeat, type Step, together } from './step'
-import { work, type Worked } from './work'
+import { work } from './work'
+import type { Worked } from './worked'
 
 function worked(steps: readonly Step[], places: number): Worked {
   const result = work({ steps, begin: { chains: 0, counts: false, turn: false }, join: 'spiral', facing: 'right', colour: 'main' }, foundation('stitch', places))

@@ -4,7 +4,8 @@ import { SEED } from '../../tests/arbitraries/designs'
 import { type Edge, foundation, halves, PLACE_CODE, placesOf } from './edge'
 import type { Begin, Join, Round } from './round'
 import { chain, each, inOne, repeat, skip, type Step, together } from './step'
-import { anchorBelow, kindAt, sharesPlace, work, type Worked } from './work'
+import { work } from './work'
+import { anchorBelow, kindAt, sharesPlace, type Worked } from './worked'
 import { explain } from './workError'
 
 const still: Begin = { chains: 0, counts: false, turn: false }

@@ -4,7 +4,7 @@ import { type PartResult, type Setting, workUp } from '../part/part'
 import type { Edge } from '../round/edge'
 import { each, type Loop } from '../round/step'
 import { inStyle } from '../round/style'
-import type { Worked } from '../round/work'
+import type { Worked } from '../round/worked'
 import type { FabricKind } from '../stitch/dictionary'
 
 /** How the base becomes the wall (handbook 6). */

@@ -1,7 +1,7 @@
 import type { Start } from '../part/part'
 import { PLACE_CODE } from '../round/edge'
 import type { Begin } from '../round/round'
-import { kindAt, type Worked } from '../round/work'
+import { kindAt, type Worked } from '../round/worked'
 import { type StitchKind, stitchName, type Terms } from '../stitch/dictionary'
 import { ordinal } from './numbers'
 import { withoutFirstStitch } from './peel'

@@ -1,6 +1,6 @@
 import type { DraftRound } from '../draft/draft'
 import { PLACE_KINDS } from '../round/edge'
-import { kindAt, sharesPlace } from '../round/work'
+import { kindAt, sharesPlace } from '../round/worked'
 import { stitchName, type Terms } from '../stitch/dictionary'
 
 const FOUNDATION: Partial<Record<(typeof PLACE_KINDS)[number], string>> = {

@@ -3,22 +3,15 @@ import { computed } from 'vue'
 import { CHANGE, WALL_STITCHES } from '~~/core/design/bounds'
 import type { AdjustSpec } from '~~/core/wall/adjust'
 import { SOLID_STITCHES } from '~~/core/wall/band'
-import { stitchName } from '~~/core/stitch/dictionary'
-import { useWall } from '~/composables/useWall'
-import { useBench } from '~/stores/bench'
+import { stitchChoices } from '~/composables/stitchChoices'
+import { useWallPart } from '~/composables/useWallPart'
 import { useWays } from '~/stores/ways'
 
 /** An adjusting round's questions: to what, and how its changes lie. */
 const props = defineProps<{ spec: AdjustSpec, index: number }>()
-const bench = useBench()
 const ways = useWays()
-const { put } = useWall()
-const part = computed(() => bench.draft!.parts.find(({ id }) => id === `wall.${props.index}`))
+const { part, set } = useWallPart(() => props.index)
 const mode = computed(() => 'want' in props.spec.to ? 'divides' : 'stitches' in props.spec.to.pin ? 'stitches' : 'change')
-
-function set(label: string, change: object, group?: string): void {
-  put(props.index, label, spec => void Object.assign(spec, change), group)
-}
 
 function setMode(wish: string): void {
   const now = part.value?.edge.count ?? 60
@@ -54,7 +47,7 @@ function setMode(wish: string): void {
   <ChoiceField
     label="Stitch"
     :value="spec.stitch"
-    :choices="SOLID_STITCHES.map(value => ({ value, name: stitchName(value, ways.terms).abbreviation, does: stitchName(value, ways.terms).name }))"
+    :choices="stitchChoices(SOLID_STITCHES, ways.terms)"
     @change="set('Stitch of a round', { stitch: $event })"
   />
   <ChoiceField

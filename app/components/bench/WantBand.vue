@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { BOX_CHAINS, HEIGHT_CM, PINNED_ROUNDS, RIB } from '~~/core/design/bounds'
 import { type BandSpec, RIB_STITCHES, SOLID_STITCHES } from '~~/core/wall/band'
-import { stitchName } from '~~/core/stitch/dictionary'
-import { useWall } from '~/composables/useWall'
+import { stitchChoices } from '~/composables/stitchChoices'
+import { useWallPart } from '~/composables/useWallPart'
 import { useBench } from '~/stores/bench'
 import { useWays } from '~/stores/ways'
 
@@ -11,19 +11,14 @@ import { useWays } from '~/stores/ways'
 const props = defineProps<{ band: BandSpec, index: number }>()
 const bench = useBench()
 const ways = useWays()
-const { put } = useWall()
-const part = computed(() => bench.draft!.parts.find(({ id }) => id === `wall.${props.index}`))
-const stitches = computed(() => (props.band.band === 'rib' ? RIB_STITCHES : SOLID_STITCHES).map(value => ({ value, name: stitchName(value, ways.terms).abbreviation, does: stitchName(value, ways.terms).name })))
+const { part, set } = useWallPart(() => props.index)
+const stitches = computed(() => stitchChoices(props.band.band === 'rib' ? RIB_STITCHES : SOLID_STITCHES, ways.terms))
 
 function setMode(mode: string): void {
   const heightCm = Math.round((part.value?.size.height.cm || 6) * 10) / 10
-  put(props.index, mode === 'want' ? 'Want a height' : 'Pin the rounds', spec => void Object.assign(spec, {
+  set(mode === 'want' ? 'Want a height' : 'Pin the rounds', {
     size: mode === 'want' ? { want: { heightCm: Math.min(HEIGHT_CM.most, Math.max(HEIGHT_CM.least, heightCm)) } } : { pin: { rounds: Math.max(1, part.value?.rounds.length ?? 1) } },
-  }))
-}
-
-function set(label: string, change: object, group?: string): void {
-  put(props.index, label, spec => void Object.assign(spec, change), group)
+  })
 }
 </script>
 

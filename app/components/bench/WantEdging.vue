@@ -1,18 +1,16 @@
 <script setup lang="ts">
 import { PICOT_BETWEEN, PICOT_CHAINS, RUFFLE_EACH, RUFFLE_EVERY, SHELL_STITCHES } from '~~/core/design/bounds'
 import { type EdgingSpec, RUFFLE_STITCHES } from '~~/core/mouth/edging'
-import { stitchName } from '~~/core/stitch/dictionary'
-import { useWall } from '~/composables/useWall'
+import { stitchChoices } from '~/composables/stitchChoices'
+import { useWallPart } from '~/composables/useWallPart'
 import { useWays } from '~/stores/ways'
 
 /** An edging's questions. */
 const props = defineProps<{ spec: EdgingSpec, index: number }>()
 const ways = useWays()
-const { put } = useWall()
+const { set: put } = useWallPart(() => props.index)
 
-function set(change: object, group?: string): void {
-  put(props.index, 'Edging', spec => void Object.assign(spec, change), group)
-}
+const set = (change: object, group?: string) => put('Edging', change, group)
 </script>
 
 <template>
@@ -35,7 +33,7 @@ function set(change: object, group?: string): void {
     <ChoiceField
       label="Stitch"
       :value="spec.stitch"
-      :choices="RUFFLE_STITCHES.map(value => ({ value, name: stitchName(value, ways.terms).abbreviation, does: stitchName(value, ways.terms).name }))"
+      :choices="stitchChoices(RUFFLE_STITCHES, ways.terms)"
       @change="set({ stitch: $event })"
     />
   </template>

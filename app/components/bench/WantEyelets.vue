@@ -6,25 +6,18 @@ import { formatCm } from '~~/core/measure/format'
 import type { CordsSpec } from '~~/core/mouth/cords'
 import { drawnBy } from '~~/core/mouth/drawn'
 import type { EyeletsSpec } from '~~/core/mouth/eyelets'
-import { useWall } from '~/composables/useWall'
+import { useWallPart } from '~/composables/useWallPart'
 import { useBench } from '~/stores/bench'
 
 /** A casing's questions: its eyelets, its cords, how they are threaded and what they do when they are pulled. */
 const props = defineProps<{ spec: EyeletsSpec, index: number }>()
 const bench = useBench()
-const { put } = useWall()
+const { set: put } = useWallPart(() => props.index)
 const units = computed(() => bench.design!.units)
 const casing = computed(() => casingsOf(bench.design!, bench.draft!.parts, bench.draft!.gauge).find(({ index }) => index === props.index))
 const drawn = computed(() => casing.value && drawnBy(casing.value.gathered, bench.pulled))
 
-function set(label: string, change: Partial<EyeletsSpec>, group?: string): void {
-  put(props.index, label, (spec) => {
-    if (spec.band !== 'eyelets') return
-    Object.assign(spec, JSON.parse(JSON.stringify(change)))
-    if ('cords' in change && change.cords === undefined) delete spec.cords
-  }, group)
-}
-
+const set = (label: string, change: Partial<EyeletsSpec>, group?: string) => put(label, change, group)
 const cord = (label: string, change: Partial<CordsSpec>, group?: string) => set(label, { cords: { ...props.spec.cords!, ...change } }, group && `cords.${group}`)
 const setCords = (choice: string) => set('Cords', {
   cords: choice === 'none' ? undefined : { kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour: props.spec.colour, ...props.spec.cords, number: choice === 'one' ? 1 : 2 },

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { AROUND_CM, DIAMETER_CM, FAN_ROWS, FAN_STITCHES, FANS_BETWEEN, FANS_EVERY, HEIGHT_CM, IN_LOOP, IN_STITCH, LOOP_CHAINS, LOOP_SKIP, PINNED_ROUNDS } from '~~/core/design/bounds'
 import type { LoopsSpec, Motif } from '~~/core/mesh/loops'
 import { stitchName } from '~~/core/stitch/dictionary'
-import { useWall } from '~/composables/useWall'
+import { useWallPart } from '~/composables/useWallPart'
 import { useBench } from '~/stores/bench'
 import { useWays } from '~/stores/ways'
 
@@ -11,21 +11,13 @@ import { useWays } from '~/stores/ways'
 const props = defineProps<{ spec: LoopsSpec, index: number }>()
 const bench = useBench()
 const ways = useWays()
-const { put } = useWall()
-const part = computed(() => bench.draft!.parts.find(({ id }) => id === `wall.${props.index}`))
+const { part, set: put } = useWallPart(() => props.index)
 const units = computed(() => bench.design!.units)
 /** The chains that the net holds, and narrows to, as drafted. */
 const longest = computed(() => Math.round(Math.max(2, ...(part.value?.net?.loopsCm ?? [3])) / bench.draft!.gauge.ch.width.cm))
 const tenth = (cm: number) => Math.min(HEIGHT_CM.most, Math.max(HEIGHT_CM.least, Math.round(cm * 10) / 10))
 
-function set(label: string, change: Partial<LoopsSpec>, group?: string): void {
-  put(props.index, label, (spec) => {
-    if (spec.band !== 'loops') return
-    Object.assign(spec, JSON.parse(JSON.stringify(change)))
-    for (const [field, value] of Object.entries(change)) if (value === undefined) Reflect.deleteProperty(spec, field)
-  }, group)
-}
-
+const set = (label: string, change: Partial<LoopsSpec>, group?: string) => put(label, change, group)
 const setTall = (mode: string) => set(mode === 'want' ? 'Want a height' : 'Pin the rounds', {
   size: mode === 'want' ? { want: { heightCm: tenth(part.value?.size.height.cm || 20) } } : { pin: { rounds: part.value?.net?.loopsCm.length ?? 8 } },
 })

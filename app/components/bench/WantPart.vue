@@ -2,13 +2,15 @@
 import { computed } from 'vue'
 import type { WallSpec } from '~~/core/wall/wall'
 import { useWall } from '~/composables/useWall'
+import { useWallPart } from '~/composables/useWallPart'
 import { asksOf } from '~/composables/wallKinds'
 import { useBench } from '~/stores/bench'
 
 /** A part of the wall: its kind, what it asks, and the questions of that kind. */
 const props = defineProps<{ spec: WallSpec, index: number }>()
 const bench = useBench()
-const { put, turnInto } = useWall()
+const { turnInto } = useWall()
+const { set } = useWallPart(() => props.index)
 const colour = computed(() => bench.design!.yarns.find(({ id }) => id === props.spec.colour)?.colour ?? '#cccccc')
 const asks = computed(() => asksOf(props.spec, bench.design!))
 </script>
@@ -60,7 +62,7 @@ const asks = computed(() => asksOf(props.spec, bench.design!))
       v-else-if="spec.band !== 'loops'"
       :yarns="bench.design!.yarns"
       :value="spec.colour"
-      @change="put(index, 'Yarn of a round', (s) => { s.colour = $event })"
+      @change="set('Yarn of a round', { colour: $event })"
     />
     <WallStack />
   </div>

@@ -3,22 +3,16 @@ import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
 import { MOST_STRIPES, STRIPE_ROUNDS } from '~~/core/design/bounds'
 import type { Bandlike, Stripe } from '~~/core/texture/bandlike'
-import { useWall } from '~/composables/useWall'
+import { useWallPart } from '~/composables/useWallPart'
 import { useBench } from '~/stores/bench'
 
 /** A band's yarn, or its stripes. */
 const props = defineProps<{ spec: Pick<Bandlike, 'colour' | 'stripes'>, index: number }>()
 const bench = useBench()
-const { put } = useWall()
+const { set: put } = useWallPart(() => props.index)
 const stripes = computed(() => props.spec.stripes ?? [])
 
-function set(next: readonly Stripe[], label: string, group?: string): void {
-  put(props.index, label, (spec) => {
-    if (!('size' in spec) || spec.band === 'loops') return
-    if (next.length === 0) delete spec.stripes
-    else spec.stripes = next.map(stripe => ({ ...stripe }))
-  }, group)
-}
+const set = (next: readonly Stripe[], label: string, group?: string) => put(label, { stripes: next.length > 0 ? next : undefined }, group)
 
 /** Two yarns by turns, the band's own first; with one yarn there is nothing to stripe with yet. */
 function start(): void {
@@ -42,7 +36,7 @@ function change(at: number, to: Partial<Stripe>, group?: string): void {
     v-if="stripes.length === 0"
     :yarns="bench.design!.yarns"
     :value="spec.colour"
-    @change="(colour) => put(index, 'Yarn of a band', (s) => { s.colour = colour })"
+    @change="put('Yarn of a band', { colour: $event })"
   />
   <div
     v-for="(stripe, i) in stripes"

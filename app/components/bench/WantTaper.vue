@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { computed } from 'vue'
 import { AROUND_CM, HEIGHT_CM, PINNED_ROUNDS, WALL_STITCHES } from '~~/core/design/bounds'
 import { SOLID_STITCHES } from '~~/core/wall/band'
 import type { TaperSpec } from '~~/core/wall/taper'
-import { stitchName } from '~~/core/stitch/dictionary'
-import { useWall } from '~/composables/useWall'
+import { stitchChoices } from '~/composables/stitchChoices'
+import { useWallPart } from '~/composables/useWallPart'
 import { useBench } from '~/stores/bench'
 import { useWays } from '~/stores/ways'
 
@@ -12,13 +11,8 @@ import { useWays } from '~/stores/ways'
 const props = defineProps<{ spec: TaperSpec, index: number }>()
 const bench = useBench()
 const ways = useWays()
-const { put } = useWall()
-const part = computed(() => bench.draft!.parts.find(({ id }) => id === `wall.${props.index}`))
+const { part, set } = useWallPart(() => props.index)
 const tenth = (cm: number, { least, most }: { least: number, most: number }) => Math.min(most, Math.max(least, Math.round(cm * 10) / 10))
-
-function set(label: string, change: object, group?: string): void {
-  put(props.index, label, spec => void Object.assign(spec, change), group)
-}
 
 function setMode(mode: string): void {
   const size = part.value?.size
@@ -80,7 +74,7 @@ function size(change: object): void {
   <ChoiceField
     label="Stitch"
     :value="spec.stitch"
-    :choices="SOLID_STITCHES.map(value => ({ value, name: stitchName(value, ways.terms).abbreviation, does: stitchName(value, ways.terms).name }))"
+    :choices="stitchChoices(SOLID_STITCHES, ways.terms)"
     @change="set('Stitch of a taper', { stitch: $event })"
   />
   <ChoiceField
