@@ -9,7 +9,9 @@ import { cordsFront, pullOf } from './cords'
 import { elevation } from './elevation'
 import { frontOf } from './front'
 import { gather } from './gather'
+import { loopNumbers } from './loopNumbers'
 import { roundPaths } from './marks'
+import { asSvg } from './svg'
 import { unrolled } from './unrolled'
 import { waysOf } from './ways'
 
@@ -50,6 +52,15 @@ describe('a net in the chart', () => {
       // 23 loops of two arms and one of one: 47 arms.
       expect(loops.split('Q').length - 1).toBe(47)
     }
+  })
+
+  it('has its chains in every loop, in the picture that is saved too', () => {
+    // Five rounds of 24 loops.
+    expect(loopNumbers(chart)).toHaveLength(5 * 24)
+    expect(new Set(loopNumbers(chart).map(({ chains }) => chains))).toEqual(new Set([4, 5, 6]))
+    expect(asSvg(drafted).match(/fill-opacity="0.7">6</g)).toHaveLength(3 * 24)
+    const huge = unrolled(draft(bag([{ ...net, size: { pin: { rounds: 90 } } }])))
+    expect(loopNumbers(huge)).toHaveLength(90)
   })
 
   it('shows its front loops alone, with nothing behind them', () => {

@@ -1,6 +1,7 @@
 import type { Draft } from '../draft/draft'
 import { figure } from '../measure/format'
 import type { Chart } from './chart'
+import { loopNumbers } from './loopNumbers'
 import { roundPaths } from './marks'
 import { planOf } from './plan'
 import { unrolled } from './unrolled'
@@ -35,8 +36,9 @@ function group(chart: Chart, x: number, y: number, title: string, signs = ''): s
     const { plain, shaped } = roundPaths(chart, round)
     return (plain && `<path d="${plain}"/>`) + (shaped && `<path d="${shaped}" stroke="${ACCENT}" stroke-width="0.05"/>`)
   })
+  const chains = loopNumbers(chart).map(one => `<text x="${one.x.toFixed(2)}" y="${one.y.toFixed(2)}" font-size="${one.sizeCm.toFixed(2)}" fill-opacity="0.7">${one.chains}</text>`)
   return `<g transform="translate(${x.toFixed(2)} ${y.toFixed(2)})"><title>${escaped(title)}</title>${rounds.join('')}${signs}`
-    + `<g fill="${INK}" stroke="none" font-family="sans-serif" font-size="0.32" text-anchor="middle" dominant-baseline="middle">${labels(chart)}</g></g>`
+    + `<g fill="${INK}" stroke="none" font-family="sans-serif" font-size="0.32" text-anchor="middle" dominant-baseline="middle">${chains.join('')}${labels(chart)}</g></g>`
 }
 
 /** The whole chart as one SVG picture, to scale: the floor from above, the wall unrolled below it. */

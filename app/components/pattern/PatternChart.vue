@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { loopNumbers } from '~~/core/chart/loopNumbers'
 import { roundPaths } from '~~/core/chart/marks'
 import { planOf } from '~~/core/chart/plan'
 import { sideLines } from '~~/core/chart/sides'
@@ -16,16 +17,7 @@ const floor = computed(() => planOf(props.draft).box)
 const floorScale = computed(() => Math.min(480, Math.max(200, width.value)) / (floor.value.width + 0.6))
 const wall = computed(() => unrolled(props.draft))
 const wallMarks = computed(() => wall.value.rounds.map(round => ({ ...round, ...roundPaths(wall.value, round) })))
-/** How many chains each loop has, written in it; in the first loop alone where there are very many. */
-const loopNumbers = computed(() => {
-  const { rounds, kinds, headX, headY, footX, footY } = wall.value
-  const nets = rounds.filter(({ loopChains }) => loopChains !== undefined)
-  const all = nets.reduce((sum, { from, to }) => sum + to - from, 0) <= 3000
-  return nets.flatMap(({ from, to, loopChains, roomCm = 1 }) => {
-    const loops = Array.from({ length: to - from }, (_, i) => from + i).filter(i => footX[i] !== headX[i] && kinds[i] !== undefined)
-    return (all ? loops : loops.slice(0, 1)).map(i => ({ x: headX[i]!, y: headY[i]! * 0.4 + footY[i]! * 0.6, chains: loopChains!, size: Math.min(0.75, roomCm * 0.9) }))
-  })
-})
+const numbers = computed(() => loopNumbers(wall.value))
 const numbered = computed(() => wall.value.rounds.filter(({ number }, i) => i === 0 || (number % 5 === 0 && i > 2)))
 const sides = computed(() => sideLines(props.draft).map(spots => spots.map(({ x, y }, i) => `${i === 0 || Math.abs(x - spots[i - 1]!.x) > wall.value.box.width / 2 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('')))
 const leaning = computed(() => props.draft.design.rounds.style === 'joined' && Boolean(props.draft.design.rounds.leanPerTen))
@@ -74,12 +66,12 @@ const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed:
           />
         </g>
         <text
-          v-for="(one, i) in loopNumbers"
+          v-for="(one, i) in numbers"
           :key="`loop-${i}`"
           class="loop"
           :x="one.x"
           :y="one.y"
-          :style="{ fontSize: `${one.size}px` }"
+          :style="{ fontSize: `${one.sizeCm}px` }"
         >{{ one.chains }}</text>
         <path
           v-for="(line, i) in sides"
@@ -94,7 +86,7 @@ const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed:
           :y="round.startY"
         >{{ round.number }}</text>
       </svg>
-      <figcaption>The wall from outside, cut open at the start of its rounds. {{ loopNumbers.length > 0 ? 'In a net the figure in a loop is its chains, and the heavy stitch closes the round. ' : '' }}Dashed: the bag's sides{{ leaning ? ', which the leaning seam leaves behind' : '' }}.</figcaption>
+      <figcaption>The wall from outside, cut open at the start of its rounds. {{ numbers.length > 0 ? 'In a net the figure in a loop is its chains, and the heavy stitch closes the round. ' : '' }}Dashed: the bag's sides{{ leaning ? ', which the leaning seam leaves behind' : '' }}.</figcaption>
     </figure>
   </aside>
 </template>
