@@ -137,7 +137,8 @@ function repeatWords(steps: readonly Step[], times: number, speech: Speech, alon
   if (inOneBreath) return inOneBreath
   const inside = stepsWords(steps, speech)
   if (times === 1) return inside
-  return alone ? `${inside}, ${timesInWords(times)}` : `[${inside}] ${timesInWords(times)}`
+  // With brackets inside, how often would be taken to be said of the last of them.
+  return alone && !inside.includes('[') ? `${inside}, ${timesInWords(times)}` : `[${inside}] ${timesInWords(times)}`
 }
 
 function stepWords(step: Step, speech: Speech, alone: boolean): string {

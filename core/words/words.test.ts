@@ -81,7 +81,7 @@ describe('law 1: what the words say is what the edge holds', () => {
         const spaces = edge.kinds.filter(kind => kind === PLACE_CODE.space).length
         expect(line.count).toBe(drafted.rounds[i]!.worked.round.inLoops ? `(${spaces} loops)` : spaces > 0 ? `(${edge.count - spaces} sts, ${spaces} ch-sps)` : `(${edge.count} sts)`)
       })
-    }), { ...SEED, numRuns: 60 })
+    }), { ...SEED, numRuns: 100 })
   })
 })
 

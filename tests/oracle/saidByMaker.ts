@@ -36,7 +36,7 @@ function one(text: string, below: number): Said {
   if (/^(?:sk|miss) next ch-sp$/i.test(text)) return { made: 0, used: 1 }
   const drawn = /^(?:sc|hdc|dc|tr|htr|dtr)(\d+)tog$/i.exec(text)
   if (drawn) return { made: 1, used: Number(drawn[1]) }
-  const match = /^(?:(\d+) )?(?:\((.*)\)|(?:[FB]P)?(?:sc|hdc|dc|tr|htr|dtr)) (?:in|around) (?:back and third loops of |back loop of |both layers at )?(.+)$/i.exec(text)
+  const match = /^(?:(\d+) )?(?:\((.*)\)|(?:[FB]P)?(?:sc|hdc|dc|tr|htr|dtr|sl st|ss)) (?:in|around) (?:back and third loops of |back loop of |both layers at )?(.+)$/i.exec(text)
   if (!match) throw new Error(`cannot read "${text}"`)
   const by = match[2] === undefined ? Number(match[1] ?? 1) : inOnePlace(match[2])
   const where = match[3]!
@@ -52,27 +52,19 @@ function items(text: string): string[] {
   return text.split(/, (?![^(]*\))/)
 }
 
-function list(text: string, below: number): Said {
-  return items(text).map(item => one(item, below)).reduce((a, b) => ({ made: a.made + b.made, used: a.used + b.used }))
-}
-
+/** Repeats in square brackets, innermost first: each is worked out and stands as `#0`, `#1`, ... in what is left. */
 function body(text: string, below: number): Said {
-  const whole = /^(.*), (twice|\w+ times)$/.exec(text)
-  if (whole && !text.includes('[')) {
-    const inside = list(whole[1]!, below)
-    const times = timesOf(whole[2]!)
-    return { made: inside.made * times, used: inside.used * times }
+  const done: Said[] = []
+  const counted = (inside: string) => items(inside).map(item => item.startsWith('#') ? done[Number(item.slice(1))]! : one(item, below)).reduce((a, b) => ({ made: a.made + b.made, used: a.used + b.used }))
+  const overAgain = ({ made, used }: Said, times: number) => ({ made: made * times, used: used * times })
+  const innermost = /\[([^[\]]*)\] (twice|\w+ times)/
+  let left = text
+  for (let found = innermost.exec(left); found; found = innermost.exec(left)) {
+    done.push(overAgain(counted(found[1]!), timesOf(found[2]!)))
+    left = left.replace(found[0], `#${done.length - 1}`)
   }
-  const sum = { made: 0, used: 0 }
-  const pieces = text.split(/,? ?(\[[^\]]*\] (?:twice|\w+ times))/).filter(Boolean)
-  for (const piece of pieces) {
-    const repeated = /^\[(.*)\] (twice|\w+ times)$/.exec(piece)
-    const inside = list((repeated?.[1] ?? piece).replace(/^, /, ''), below)
-    const times = repeated ? timesOf(repeated[2]!) : 1
-    sum.made += inside.made * times
-    sum.used += inside.used * times
-  }
-  return sum
+  const whole = done.length === 0 ? /^(.*), (twice|\w+ times)$/.exec(left) : undefined
+  return whole ? overAgain(counted(whole[1]!), timesOf(whole[2]!)) : counted(left)
 }
 
 /**
