@@ -27,8 +27,10 @@ describe('every base, laid out', () => {
       const wide = drafted.gauge[base.stitch].width.cm
       for (let i = 0; i < plan.headX.length; i++) {
         const apart = Math.hypot(plan.headX[i]! - plan.footX[i]!, plan.headY[i]! - plan.footY[i]!)
+        // The holes of a bought floor lie as far apart as they were punched.
+        const punched = base.form === 'bought' ? (Math.PI * base.lengthCm) / base.holes : 0
         // A ruffled or cupped floor is drawn flat, so a stitch may lean; it never reaches across the floor.
-        expect(apart, `${base.form} stitch ${i}`).toBeLessThan(2.5 * tall + 8 * wide)
+        expect(apart, `${base.form} stitch ${i}`).toBeLessThan(2.5 * tall + 8 * wide + punched)
       }
     }), { ...SEED, numRuns: 100 })
   })

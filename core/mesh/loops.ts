@@ -1,5 +1,5 @@
 import { type Length, times } from '../measure/length'
-import type { Asks } from '../part/asks'
+import { type Asks, asksWords, divides, nearestCounts } from '../part/asks'
 import type { Finding } from '../part/finding'
 import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, type Size, stopped, workUp } from '../part/part'
 import type { Edge } from '../round/edge'
@@ -44,7 +44,7 @@ export interface LoopsSpec {
 
 /** What a net asks of the count below: a whole number of loops, and a whole number of fans. */
 export function loopsAsks({ skip: skipped, motif }: LoopsSpec): Asks {
-  return { multiple: (skipped + 1) * (motif ? motif.between + 1 : 1), plus: 0 }
+  return { multiple: (skipped + 1) * (motif ? motif.between + 1 : 1), plus: 0, least: 2 * (skipped + 1) }
 }
 
 /** The loops that so many stitches make. */
@@ -202,14 +202,13 @@ export function loops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult
   const { gauge } = setting
   const chainWidth = gauge.ch.width
   const nothing = { height: times(chainWidth, 0), circumference: times(gauge.sc.width, edge.count) }
-  const { multiple } = loopsAsks(spec)
+  const asks = loopsAsks(spec)
   const count = loopsOn(spec, edge.count)
-  if (edge.count % multiple !== 0 || count < 2) {
-    const below = Math.floor(edge.count / multiple) * multiple
-    const least = multiple * Math.max(1, Math.ceil((2 * (spec.skip + 1)) / multiple))
+  if (!divides(edge.count, asks)) {
+    const { below, above } = nearestCounts(edge.count, asks)
     return stopped(edge, nothing, {
       code: 'does-not-divide', weight: 'stop',
-      what: `This net asks for a multiple of ${multiple}${spec.motif ? ` (${spec.skip + 1} a loop, ${spec.motif.between + 1} loops a fan)` : ''}, and ${edge.count} stitches come up from below; it could be worked on ${below >= least ? `${below} or ` : 'at least '}${Math.max(least, below + multiple)}. Add an adjusting round below it, or change the base.`,
+      what: `This net asks for ${asksWords(asks)}${spec.motif ? ` (${spec.skip + 1} a loop, ${spec.motif.between + 1} loops a fan)` : ''}, and ${edge.count} stitches come up from below; it could be worked on ${below === undefined ? 'at least ' : `${below} or `}${above}. Add an adjusting round below it, or change the base.`,
     })
   }
   const belowCm = setting.belowCm ?? edge.count * gauge.sc.width.cm

@@ -68,7 +68,7 @@ describe('a net of loops (common practice, no source)', () => {
   it('asks for a whole number of loops, and of fans', () => {
     expect(on(49).findings[0]).toMatchObject({ code: 'does-not-divide', weight: 'stop' })
     const motif = { between: 3, stitches: 4, rows: 3, every: 2 }
-    expect(loopsAsks({ ...spec, motif })).toEqual({ multiple: 8, plus: 0 })
+    expect(loopsAsks({ ...spec, motif })).toEqual({ multiple: 8, plus: 0, least: 4 })
     expect(on(52, { motif }).findings[0]!.what).toContain('48 or 56')
   })
 

@@ -37,7 +37,8 @@ const FEWEST = 4
  * count will do.
  */
 export function eyeletsAsks(spec: EyeletsSpec): Asks {
-  return spec.evenOut && spec.eyelets !== 'gaps' ? { multiple: 1, plus: 0 } : { multiple: 2 * wide(spec), plus: 0 }
+  const least = FEWEST * wide(spec)
+  return spec.evenOut && spec.eyelets !== 'gaps' ? { multiple: 1, plus: 0, least } : { multiple: 2 * wide(spec), plus: 0, least }
 }
 
 /** How many eyelets so many stitches make: with `evenOut` the nearest even number below. */
@@ -97,7 +98,7 @@ export function eyelets(spec: EyeletsSpec, edge: Edge, setting: Setting): PartRe
   const { gauge } = setting
   const around = setting.belowCm ?? edge.count * gauge.sc.width.cm
   const nothing = { height: times(gauge.sc.height, 0), circumference: { cm: around, plusMinusCm: (around * gauge.sc.width.plusMinusCm) / gauge.sc.width.cm } }
-  if (!divides(edge.count, eyeletsAsks(spec)) || eyeletsOn(spec, edge.count) < FEWEST) return stopped(edge, nothing, refused(spec, edge.count))
+  if (!divides(edge.count, eyeletsAsks(spec))) return stopped(edge, nothing, refused(spec, edge.count))
   const count = eyeletsOn(spec, edge.count)
   const casing = { eyelets: count }
   if (spec.eyelets === 'gaps') return { rounds: [], edge, size: nothing, findings: gapsMissing(edge), casing, advice: [`The ${count} gaps between the groups below serve as eyelets: no round of its own.`] }

@@ -63,7 +63,8 @@ describe('eyelets (common practice, no source)', () => {
     fc.assert(fc.property(anyEyelets as unknown as fc.Arbitrary<EyeletsSpec>, fc.integer({ min: 8, max: 160 }), (spec, count) => {
       const { edge, findings, casing: made } = eyelets(spec, plain(count), setting)
       const stopped = findings.some(({ weight }) => weight === 'stop')
-      expect(stopped).toBe(!divides(count, eyeletsAsks(spec)) || eyeletsOn(spec, count) < 4)
+      expect(stopped).toBe(!divides(count, eyeletsAsks(spec)))
+      expect(divides(count, eyeletsAsks(spec))).toBe(count % (spec.evenOut && spec.eyelets !== 'gaps' ? 1 : eyeletsAsks(spec).multiple) === 0 && eyeletsOn(spec, count) >= 4)
       if (stopped) return
       expect(made!.eyelets % 2).toBe(0)
       expect(edge.count).toBe(eyeletsGive(spec, count))

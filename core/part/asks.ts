@@ -2,20 +2,26 @@
 export interface Asks {
   readonly multiple: number
   readonly plus: number
+  /** The fewest it can be worked on, where one repeat is not enough. */
+  readonly least?: number
+}
+
+function leastOf({ multiple, plus, least = 0 }: Asks): number {
+  return Math.max(multiple + plus, least)
 }
 
 export const ANY: Asks = { multiple: 1, plus: 0 }
 
 /** Whether a count is one that is asked for: at least one whole repeat. */
-export function divides(count: number, { multiple, plus }: Asks): boolean {
-  return count >= multiple + plus && (count - plus) % multiple === 0
+export function divides(count: number, asks: Asks): boolean {
+  return count >= leastOf(asks) && (count - asks.plus) % asks.multiple === 0
 }
 
 /** The nearest counts that are asked for: below (or at) and above a count; none below one repeat. */
 export function nearestCounts(count: number, asks: Asks): { readonly below?: number, readonly above: number } {
   const { multiple, plus } = asks
   const below = Math.floor((count - plus) / multiple) * multiple + plus
-  const least = multiple + plus
+  const least = Math.ceil((leastOf(asks) - plus) / multiple) * multiple + plus
   return divides(count, asks) ? { below: count, above: count } : { ...(below >= least ? { below } : {}), above: Math.max(least, below + multiple) }
 }
 
