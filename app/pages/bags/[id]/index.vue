@@ -19,7 +19,7 @@ const bench = useBagPage()
         :threaded="bench.threaded"
         @select="bench.selected = $event"
       />
-      <PartPanel class="side" />
+      <LazyPartPanel class="side" />
       <BagTally
         class="foot"
         :draft="bench.shown!"
