@@ -60,7 +60,7 @@ test('bands are moved by dragging, by keyboard and by button, doubled and thrown
   const wall = [{ band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }, { band: 'boxes', size: rounds(3), colour: 'moss' }, { band: 'moss', size: rounds(4), colour: 'main' }]
   const id = await freshBag(request, 'Shuffled tote', { gauge, yarns, base: tube(48), turnUp: 'plain', wall })
   await page.goto(`/bags/${id}`)
-  expect(await stack(page)).toEqual(['Wall 3, moss', 'Wall 2, boxes', 'Wall 1'])
+  await expect.poll(() => stack(page)).toEqual(['Wall 3, moss', 'Wall 2, boxes', 'Wall 1'])
   const handles = page.locator('.stack .handle')
   const [from, to] = [(await handles.nth(2).boundingBox())!, (await handles.nth(0).boundingBox())!]
   await page.mouse.move(from.x + 8, from.y + 8)
