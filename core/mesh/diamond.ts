@@ -9,11 +9,6 @@ export function riseOfLoop(loopCm: number, spreadCm: number): number {
   return Math.sqrt(Math.max(0, (loopCm / 2) ** 2 - (spreadCm / 2) ** 2))
 }
 
-/** How wide each loop is spread when a row rises so much. */
-export function spreadOfLoop(loopCm: number, riseCm: number): number {
-  return Math.sqrt(Math.max(0, loopCm ** 2 - (2 * riseCm) ** 2))
-}
-
 /** A square diamond: as wide as tall. Mesh that nothing pulls lies about so (from memory). */
 export function squareSpread(loopCm: number): number {
   return loopCm / Math.SQRT2

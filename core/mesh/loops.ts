@@ -138,7 +138,7 @@ function loopSteps(spec: LoopsSpec, i: number, chains: number, loops: number, fa
   return [intoThisLoop, ...firstPlain, ...fan, ...(groups > 1 ? [repeat(groups - 1, ...plain, ...fan)] : [])]
 }
 
-function loopRound(spec: LoopsSpec, setting: Setting, i: number, chains: number, loops: number, fans: boolean): Round {
+function loopRound(spec: LoopsSpec, i: number, chains: number, loops: number, fans: boolean): Round {
   const closed = spec.ends === 'closed'
   return {
     steps: loopSteps(spec, i, chains, loops, fans), colour: spec.colour, facing: 'right', inLoops: true,
@@ -219,7 +219,7 @@ export function loops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult
   const height = heightOf(plan, chainWidth)
   if (rounds > MOST_ROUNDS || rounds * count * 2 > MOST_STITCHES) return stopped(edge, { ...nothing, height }, { code: 'band-too-tall', weight: 'stop', what: `This net would take ${rounds.toLocaleString('en')} rounds of ${count} loops. Ask for a lower one.` })
   const total = rounds + (spec.finish ? 1 : 0)
-  const worked = workUp(edge, total, setting, i => i < rounds ? loopRound(spec, setting, i, plan.chains[i]!, count, isFanRound(spec, i, rounds)) : finishRound(spec, setting, count, spec.ends === 'closed'))
+  const worked = workUp(edge, total, setting, i => i < rounds ? loopRound(spec, i, plan.chains[i]!, count, isFanRound(spec, i, rounds)) : finishRound(spec, setting, count, spec.ends === 'closed'))
   const rim = spec.finish ? loopsGive(spec, edge.count) * gauge.sc.width.cm : plan.rows.at(-1)!.aroundCm
   const finishCm = spec.finish ? gauge.sc.height.cm : 0
   return {

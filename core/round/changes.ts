@@ -1,5 +1,5 @@
 import type { FabricKind } from '../stitch/dictionary'
-import { gaps } from './spread'
+import { gaps, readsTheSame } from './spread'
 import { each, inOne, repeat, type Step, together } from './step'
 
 /** How increases or decreases lie in a round. */
@@ -8,12 +8,6 @@ export interface Lie {
   readonly mirrored?: boolean
   /** Begins with half a gap, so that the changes of the next such round fall between these. */
   readonly halfGapFirst?: boolean
-}
-
-/** Whether a list reads the same from both ends, from an index on. */
-function palindrome(list: readonly number[], from: number): boolean {
-  for (let i = from, j = list.length - 1; i < j; i++, j--) if (list[i] !== list[j]) return false
-  return true
 }
 
 /** The plain stitches before each change, and after the last one. */
@@ -28,7 +22,7 @@ interface Plan {
  */
 function plan(changes: number, plain: number, { mirrored = false, halfGapFirst = false }: Lie): Plan {
   const found = gaps(changes, plain, mirrored)
-  if (mirrored && !palindrome(found, 1)) return { before: [0, ...found.slice(0, -1)], after: found[changes - 1]! }
+  if (mirrored && !readsTheSame(found, 1)) return { before: [0, ...found.slice(0, -1)], after: found[changes - 1]! }
   if (!mirrored && !halfGapFirst) return { before: found, after: 0 }
   const half = Math.floor(found[0]! / 2)
   return { before: [half, ...found.slice(1)], after: found[0]! - half }

@@ -17,7 +17,8 @@ export function gaps(changes: number, plain: number, mirrored = false): number[]
   return mirrored ? mirror(found) : found
 }
 
-function readsTheSame(list: readonly number[], from: number): boolean {
+/** Whether a list reads the same from both ends, from an index on. */
+export function readsTheSame(list: readonly number[], from: number): boolean {
   for (let i = from, j = list.length - 1; i < j; i++, j--) if (list[i] !== list[j]) return false
   return true
 }
