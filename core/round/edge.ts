@@ -5,6 +5,17 @@ export type PlaceKind = (typeof PLACE_KINDS)[number]
 export const PLACE_CODE = Object.fromEntries(PLACE_KINDS.map((kind, code) => [kind, code])) as Readonly<Record<PlaceKind, number>>
 
 /**
+ * A run of an edge that hangs free of the bag, from one foot to the other: a handle worked in the round. It goes from boundary
+ * `from` on to boundary `to`, in the order its places were made, over the start if need be.
+ */
+export interface FreeRun {
+  readonly from: number
+  readonly to: number
+  /** Stitches of the bag's own rim that it bridges. */
+  readonly bridges: number
+}
+
+/**
  * The ordered places that the next round can work into.
  *
  * Places are numbered from 0 in the order in which they were made; place 0 is where the round started, and where the next
@@ -27,6 +38,8 @@ export interface Edge {
   readonly start: number
   /** How many places the edge below has; 0 where there is none. */
   readonly over: number
+  /** Handles worked in the round; none if left out. */
+  readonly free?: readonly FreeRun[]
 }
 
 /** An edge of equal places that stands on nothing: a ring, a chain, a foundation. */

@@ -1,5 +1,5 @@
 import { STITCH_CODE, type StitchKind } from '../stitch/dictionary'
-import { type Edge, PLACE_CODE } from './edge'
+import { type Edge, type FreeRun, PLACE_CODE } from './edge'
 import type { Closing, Round } from './round'
 import { skippedBetween, type Worked } from './worked'
 import type { WorkError } from './workError'
@@ -39,7 +39,8 @@ import { type Aim, AIMS, type ChainStep, type GroupStep, type Loop, LOOPS, type 
  * tops between them, so for those rounds only spaces left over are an error. A round that does not come out is the
  * maker's (or a part's) mistake, and is returned, not thrown.
  *
- * The sides of the bag ride up with the stitches: a boundary moves to the first thing made on or after it.
+ * The sides of the bag ride up with the stitches, and so do the feet of its handles: a boundary moves to the first thing made
+ * on or after it.
  *
  * For speed the things made are kept in flat arrays of numbers, gathered in buffers that are reused from round to
  * round and copied out at the end.
@@ -95,12 +96,17 @@ class Hook {
   private begun = 0
   made = 0
   error: WorkError | undefined
+  /** The place of reading 0: where the hook stood, or got to by slip stitches along the edge. */
+  private readonly start: number
 
-  constructor(private readonly on: Edge, private readonly turn: boolean) {}
+  constructor(private readonly on: Edge, private readonly turn: boolean, along: number) {
+    this.start = (((on.start + (turn ? -along : along)) % on.count) + on.count) % on.count
+  }
 
   /** The place at a reading from 0 up to but not with the edge's count. */
   private placeAt(reading: number): number {
-    const { count, start, closed } = this.on
+    const { start } = this
+    const { count, closed } = this.on
     if (!closed) return this.turn ? count - 1 - reading : reading
     const place = this.turn ? start - reading : start + reading
     return place < 0 ? place + count : place < count ? place : place - count
@@ -187,7 +193,7 @@ class Hook {
 
   /** Whether so many next places lie one after the other as they were made: the common case, and the fast one. */
   private straightOn(places: number): boolean {
-    return !this.turn && this.on.start === 0 && this.reading + places <= this.on.count && this.on.kinds[this.reading] !== RING
+    return !this.turn && this.start === 0 && this.reading + places <= this.on.count && this.on.kinds[this.reading] !== RING
   }
 
   /** A stitch in each of the next places, straight on. */
@@ -296,7 +302,8 @@ class Hook {
 
   /** Where a boundary of the edge below has moved to: before the first thing made on or after it. */
   carry(side: number): number {
-    const { count, closed, start } = this.on
+    const { start } = this
+    const { count, closed } = this.on
     // Unturned, the boundary before place `side`; turned, the one after it, on the way back.
     const reading = (place: number) => (place + 2 * count) % count
     const wanted = !closed ? (this.turn ? count - side : side) : this.turn ? reading(start - side) + 1 : reading(side - start)
@@ -316,9 +323,14 @@ function apart(a: number, b: number, count: number): readonly [number, number] {
   return a !== b || count < 2 ? [a, b] : [a, (a + (count >> 1)) % count]
 }
 
+/** Where the handles of the edge below have moved to; turned work meets each from its other foot. */
+function carryFree(hook: Hook, free: readonly FreeRun[], turn: boolean): FreeRun[] {
+  return free.map(({ from, to, bridges }) => ({ from: hook.carry(turn ? to : from), to: hook.carry(turn ? from : to), bridges }))
+}
+
 /** Executes a round on an edge: what it makes and the edge it leaves, or why it does not come out. */
 export function work(round: Round, on: Edge): WorkResult {
-  const hook = new Hook(on, round.begin.turn)
+  const hook = new Hook(on, round.begin.turn, round.begin.along ?? 0)
   if (!hook.run(round.steps)) return { ok: false, error: hook.error! }
   if (round.closing) hook.close(round.closing)
   if (!hook.finish()) return { ok: false, error: hook.error! }
@@ -333,6 +345,7 @@ export function work(round: Round, on: Edge): WorkResult {
     closed: round.join !== 'open',
     start: round.closing ? count - 1 : 0,
     over: on.count,
+    ...(on.free ? { free: carryFree(hook, on.free, round.begin.turn) } : {}),
   }
   return {
     ok: true,
