@@ -32,6 +32,13 @@ export function useWall() {
     insert(index + 1, plain, 'Add a band')
   }
 
+  /** Slots with handles over them, on top of all: the kind that most makers start from. */
+  function addHandles(): void {
+    const top = bench.draft!.parts.at(-1)!
+    const below: WallSpec = wall.value.at(-1) ?? { band: 'solid', stitch: 'sc', size: { want: { heightCm: 6 } }, colour: bench.design!.base.colour }
+    insert(wall.value.length, ofKind('slots', below, bench.design!, top.size.circumference.cm), 'Add handles')
+  }
+
   function duplicate(index: number): void {
     insert(index + 1, wall.value[index]!, 'Double a band')
   }
@@ -59,5 +66,5 @@ export function useWall() {
     })
   }
 
-  return { wall, full, select, insert, addAbove, duplicate, remove, move, turnInto }
+  return { wall, full, select, insert, addAbove, addHandles, duplicate, remove, move, turnInto }
 }

@@ -1,3 +1,4 @@
+import { gaugeOf } from '~~/core/gauge/gauge'
 import type { Design } from '~~/core/design/design'
 import { asksWords } from '~~/core/part/asks'
 import type { Bandlike } from '~~/core/texture/bandlike'
@@ -29,6 +30,17 @@ export const WALL_KINDS: readonly WallKind[] = [
   { value: 'picots', name: 'picots', does: 'Little points of chain between {sc}.' },
   { value: 'shells', name: 'shells', does: 'A shell of {dc}, one {sc} between, over six stitches.' },
   { value: 'rim', name: 'firm rim', does: 'A last round of {slst} or of {sc} worked backwards: it keeps the mouth from stretching.' },
+  { value: 'slots', name: 'slots', does: 'Openings with a chain over each: hand holes, or handles where the chain is longer than what it skips.' },
+  { value: 'chain-straps', name: 'chain straps', does: 'A long chain from corner to corner on each face, and a round worked over everything.' },
+  { value: 'grown-strap', name: 'grown strap', does: 'Rows grown from the rim at one side, over the mouth, joined to the other.' },
+  { value: 'knot-straps', name: 'knot straps', does: 'A short strap around one end of the rim and a long one around the other: the long one passes through the short one.' },
+  { value: 'sewn-straps', name: 'sewn straps', does: 'Straps worked on their own and sewn on, so far in from each side.' },
+  { value: 'under-strap', name: 'strap under the bag', does: 'One strap under the whole bag, sewn up both sides: the load hangs in it. The strongest for weight.' },
+  { value: 'cross-body', name: 'cross-body cord', does: 'A long cord from side to side, worn across the body.' },
+  { value: 'bought-handles', name: 'bought handles', does: 'Handles with rings or holes: where their ends go, and how to fix them.' },
+  { value: 'button-loop', name: 'button and loop', does: 'A chain loop at the middle of the back over a button on the front.' },
+  { value: 'tab', name: 'tab', does: 'A tab grown from the back, with a buttonhole of chains.' },
+  { value: 'zip', name: 'zip', does: 'Two facings for a zip, sewn inside the rim.' },
   { value: 'adjust', name: 'adjusting round', does: 'One plain round with increases or decreases spread over it, so that what comes above divides.' },
   { value: 'taper', name: 'taper', does: 'Draws in or opens out to a wanted circumference, evenly over its height.' },
 ]
@@ -40,7 +52,7 @@ export function kindOf(value: WallSpec['band']): WallKind {
 /** What a part asks of the stitches below it; nothing if it takes any. */
 export function asksOf(spec: WallSpec, design: Design): string {
   if (spec.band === 'adjust' || spec.band === 'taper') return ''
-  const demand = demandOf(spec, design.repeats)
+  const demand = demandOf(spec, design.repeats, gaugeOf(design.gauge))
   if (!demand) return ''
   const { asks: { multiple, plus }, gives } = demand
   if (multiple === 1 && plus === 0) return ''
@@ -58,26 +70,49 @@ interface Keeps {
   readonly aroundCm: number
 }
 
+function tenths(cm: number): number {
+  return Math.round(cm * 10) / 10
+}
+
+function onRim({ stitch, yarn: { colour } }: Keeps) {
+  return { stitch, nudge: 0, colour }
+}
+
+function slotsFrom(keeps: Keeps) {
+  return { number: 2, chains: { want: { dropCm: 12 } }, into: 'chains', corners: 1, rounds: 4, ...onRim(keeps) } as const
+}
+
 const STARTS: { readonly [K in WallSpec['band']]: (keeps: Keeps) => Extract<WallSpec, { band: K }> } = {
-  solid: ({ stitch, size, yarn }) => ({ band: 'solid', stitch, size, ...yarn }),
-  ridges: ({ stitch, size, yarn }) => ({ band: 'ridges', stitch, size, ...yarn }),
-  rib: ({ stitch, size, yarn }) => ({ band: 'rib', stitch: stitch === 'sc' ? 'hdc' : stitch, front: 1, back: 1, size, ...yarn }),
-  pairs: ({ size, yarn }) => ({ band: 'pairs', size, ...yarn }),
-  groups: ({ size, yarn }) => ({ band: 'groups', size, ...yarn }),
-  vees: ({ size, yarn }) => ({ band: 'vees', size, ...yarn }),
-  sprigs: ({ size, yarn }) => ({ band: 'sprigs', seamStitch: false, size, ...yarn }),
-  waves: ({ size, yarn }) => ({ band: 'waves', size, ...yarn }),
-  boxes: ({ size, yarn }) => ({ band: 'boxes', chains: 1, finish: false, size, ...yarn }),
-  loops: ({ size, yarn: { colour } }) => ({ band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 6 } }, size, ends: 'closed', finish: { inLoop: 1, inStitch: 1 }, colour }),
-  moss: ({ size, yarn }) => ({ band: 'moss', size, ...yarn }),
-  own: ({ size, yarn, design }) => ({ band: 'own', repeat: design.repeats[0]?.id ?? 'own-1', size, ...yarn }),
-  eyelets: ({ yarn: { colour } }) => ({ band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour }, colour }),
-  ruffle: ({ stitch, yarn: { colour } }) => ({ band: 'ruffle', stitch, inEach: 3, every: 3, colour }),
-  picots: ({ yarn: { colour } }) => ({ band: 'picots', chains: 3, between: 1, colour }),
-  shells: ({ yarn: { colour } }) => ({ band: 'shells', stitches: 4, colour }),
-  rim: ({ yarn: { colour } }) => ({ band: 'rim', rim: 'slip', colour }),
-  adjust: ({ stitch, yarn: { colour } }) => ({ band: 'adjust', stitch, to: { want: { divides: true } }, mirrored: true, colour }),
-  taper: ({ stitch, size, yarn, aroundCm }) => ({
+  'solid': ({ stitch, size, yarn }) => ({ band: 'solid', stitch, size, ...yarn }),
+  'ridges': ({ stitch, size, yarn }) => ({ band: 'ridges', stitch, size, ...yarn }),
+  'rib': ({ stitch, size, yarn }) => ({ band: 'rib', stitch: stitch === 'sc' ? 'hdc' : stitch, front: 1, back: 1, size, ...yarn }),
+  'pairs': ({ size, yarn }) => ({ band: 'pairs', size, ...yarn }),
+  'groups': ({ size, yarn }) => ({ band: 'groups', size, ...yarn }),
+  'vees': ({ size, yarn }) => ({ band: 'vees', size, ...yarn }),
+  'sprigs': ({ size, yarn }) => ({ band: 'sprigs', seamStitch: false, size, ...yarn }),
+  'waves': ({ size, yarn }) => ({ band: 'waves', size, ...yarn }),
+  'boxes': ({ size, yarn }) => ({ band: 'boxes', chains: 1, finish: false, size, ...yarn }),
+  'loops': ({ size, yarn: { colour } }) => ({ band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 6 } }, size, ends: 'closed', finish: { inLoop: 1, inStitch: 1 }, colour }),
+  'moss': ({ size, yarn }) => ({ band: 'moss', size, ...yarn }),
+  'own': ({ size, yarn, design }) => ({ band: 'own', repeat: design.repeats[0]?.id ?? 'own-1', size, ...yarn }),
+  'eyelets': ({ yarn: { colour } }) => ({ band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour }, colour }),
+  'ruffle': ({ stitch, yarn: { colour } }) => ({ band: 'ruffle', stitch, inEach: 3, every: 3, colour }),
+  'picots': ({ yarn: { colour } }) => ({ band: 'picots', chains: 3, between: 1, colour }),
+  'shells': ({ yarn: { colour } }) => ({ band: 'shells', stitches: 4, colour }),
+  'rim': ({ yarn: { colour } }) => ({ band: 'rim', rim: 'slip', colour }),
+  'slots': keeps => ({ band: 'slots', ...slotsFrom(keeps), width: { want: { widthCm: Math.max(4, Math.min(12, tenths(keeps.aroundCm / 4))) } } }),
+  'chain-straps': keeps => ({ band: 'chain-straps', ...slotsFrom(keeps), width: { want: { widthCm: Math.max(4, tenths(keeps.aroundCm / 3.2)) } }, into: 'over', chains: { want: { dropCm: 20 } } }),
+  'grown-strap': keeps => ({ band: 'grown-strap', foot: 7, wide: 7, length: { want: { dropCm: 28 } }, join: 'sewn', ...onRim(keeps) }),
+  'knot-straps': keeps => ({ band: 'knot-straps', foot: 7, wide: 7, width: { want: { widthCm: Math.max(2, tenths(keeps.aroundCm / 6)) } }, short: { want: { dropCm: 10 } }, long: { want: { dropCm: 22 } }, join: 'sewn', ...onRim(keeps) }),
+  'sewn-straps': keeps => ({ band: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { want: { dropCm: 24 } }, inCm: Math.max(1, tenths(keeps.aroundCm / 12)), overlapCm: 4, lines: 2, reinforced: 'none', ...onRim(keeps) }),
+  'under-strap': keeps => ({ band: 'under-strap', worked: 'along', wide: 8, length: { want: { dropCm: 28 } }, lines: 2, ...onRim(keeps) }),
+  'cross-body': ({ yarn: { colour } }) => ({ band: 'cross-body', cord: 'slip-stitched', length: { want: { dropCm: 60 } }, nudge: 0, colour }),
+  'bought-handles': ({ yarn: { colour }, aroundCm }) => ({ band: 'bought-handles', number: 2, holds: 'rings', lengthCm: 38, apartCm: Math.max(2, Math.min(12, tenths(aroundCm / 6))), foot: 3, nudge: 0, colour }),
+  'button-loop': ({ yarn: { colour } }) => ({ band: 'button-loop', buttonCm: 2.5, colour }),
+  'tab': ({ stitch, yarn: { colour } }) => ({ band: 'tab', stitch, wide: 9, lengthCm: 8, buttonCm: 2.5, colour }),
+  'zip': ({ stitch, yarn: { colour } }) => ({ band: 'zip', stitch, facingCm: 3, colour }),
+  'adjust': ({ stitch, yarn: { colour } }) => ({ band: 'adjust', stitch, to: { want: { divides: true } }, mirrored: true, colour }),
+  'taper': ({ stitch, size, yarn, aroundCm }) => ({
     band: 'taper', stitch, size: { want: { heightCm: 'want' in size ? size.want.heightCm : 6, aroundCm: Math.round(aroundCm * 8.5) / 10 } }, mirrored: false, ...yarn,
   }),
 }

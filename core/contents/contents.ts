@@ -6,11 +6,15 @@ import type { Footprint } from '../part/floor'
 export const CONTENT_KINDS = ['box', 'bottle', 'balls', 'cloth'] as const
 
 /** What a bag must hold, as a maker would say it. */
-export type Contents
-  = | { readonly kind: 'box', readonly lengthCm: number, readonly widthCm: number, readonly heightCm: number }
-    | { readonly kind: 'bottle', readonly acrossCm: number, readonly heightCm: number }
-    | { readonly kind: 'balls', readonly count: number, readonly acrossCm: number }
-    | { readonly kind: 'cloth', readonly lengthCm: number, readonly widthCm: number, readonly heightCm: number }
+export type Contents = (
+  | { readonly kind: 'box', readonly lengthCm: number, readonly widthCm: number, readonly heightCm: number }
+  | { readonly kind: 'bottle', readonly acrossCm: number, readonly heightCm: number }
+  | { readonly kind: 'balls', readonly count: number, readonly acrossCm: number }
+  | { readonly kind: 'cloth', readonly lengthCm: number, readonly widthCm: number, readonly heightCm: number }
+) & {
+  /** What all of it weighs, if the maker says. */
+  readonly weightKg?: number
+}
 
 /** The room that contents take up, standing. */
 export interface Room extends Footprint {

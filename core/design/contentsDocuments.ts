@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { IsOptional } from 'class-validator'
 import { CONTENT_KINDS } from '../contents/contents'
-import { BALLS, CONTENT_CM, MEASURED_ROUNDS, MEASURED_STITCHES } from './bounds'
+import { BALLS, CONTENT_CM, MEASURED_ROUNDS, MEASURED_STITCHES, WEIGHT_KG } from './bounds'
 import { Between, OneOf, Part, Whole } from './rules'
 
 /*
@@ -10,6 +10,7 @@ import { Between, OneOf, Part, Whole } from './rules'
 
 class ContentsDocument {
   @OneOf(CONTENT_KINDS) kind!: string
+  @IsOptional() @Between(WEIGHT_KG, 'kg') weightKg?: number
 }
 
 class BoxDocument extends ContentsDocument {

@@ -2,6 +2,7 @@ import type { BaseSpec } from '../base/base'
 import type { MeasuredBase } from '../base/evidence'
 import type { Contents } from '../contents/contents'
 import type { Swatch } from '../gauge/gauge'
+import type { StretchTest } from '../handle/drop'
 import type { Units } from '../measure/format'
 import type { Rounds } from '../round/style'
 import type { Repeat } from '../repeat/repeat'
@@ -53,6 +54,8 @@ export interface Design {
   readonly mouth?: { readonly divides: number }
   /** Made for a child: cords, beads and small parts then want more care. */
   readonly forChild?: boolean
+  /** A strip that the maker hung up with a weight on it: how much handles will lengthen. */
+  readonly stretch?: StretchTest
   /** A lining, and what its pieces get all round for their seams. */
   readonly lining?: { readonly seamCm: number }
 }

@@ -8,7 +8,9 @@ import { DESIGN_VERSION, HANDS } from './design'
 import { Base, type BaseDocument } from './baseDocuments'
 import { Held, MeasuredBaseDocument } from './contentsDocuments'
 import { Between, HexColour, OneOf, Part, Text, Whole, YarnId, YesNo } from './rules'
-import { LiningDocument, MouthDocument, RepeatDocument, Wall, type WallDocument } from './wallDocuments'
+import { StretchDocument } from './handleDocuments'
+import { LiningDocument, MouthDocument, RepeatDocument, Wall } from './wallDocuments'
+import type { WallDocument } from './wallPart'
 
 /*
  * The open documents as class-validator sees them: one class an object, one rule a field. They exist to check what
@@ -88,6 +90,7 @@ export class DesignDocument {
 
   @IsOptional() @Part(() => MouthDocument) mouth?: MouthDocument
   @IsOptional() @YesNo() forChild?: boolean
+  @IsOptional() @Part(() => StretchDocument) stretch?: StretchDocument
   @IsOptional() @Part(() => LiningDocument) lining?: LiningDocument
 }
 

@@ -54,6 +54,7 @@ function designProblems(design: Design): Problem[] {
     ...design.wall.flatMap((band, i) => unknown(`wall.${i}.colour`, band.colour)),
     ...design.wall.flatMap((band, i) => ('stripes' in band ? band.stripes ?? [] : []).flatMap((stripe, j) => unknown(`wall.${i}.stripes.${j}.colour`, stripe.colour))),
     ...design.wall.flatMap((part, i) => part.band === 'eyelets' && part.cords ? unknown(`wall.${i}.cords.colour`, part.cords.colour) : []),
+    ...(design.stretch && design.stretch.afterCm < design.stretch.beforeCm ? [{ field: 'stretch.afterCm', message: `must be at least as long as before, ${design.stretch.beforeCm} (cm): a strip does not get shorter under a weight` }] : []),
     ...repeatProblems(design),
   ]
 }

@@ -2,13 +2,14 @@ import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { ArrayMaxSize, ArrayMinSize, IsArray, IsIn, IsOptional, IsString, MaxLength, ValidateIf, ValidateNested } from 'class-validator'
 import { RIB_STITCHES, SOLID_STITCHES } from '../wall/band'
-import { WALL_KINDS } from '../wall/wall'
 import { LOOP_ENDS } from '../mesh/loops'
 import { CORD_KINDS } from '../mouth/cords'
 import { RIMS, RUFFLE_STITCHES } from '../mouth/edging'
 import { EYELET_KINDS } from '../mouth/eyelets'
 import { AROUND_CM, BOX_CHAINS, CHANGE, CORD_CM, DIAMETER_CM, FAN_ROWS, FAN_STITCHES, FANS_BETWEEN, FANS_EVERY, HEIGHT_CM, IN_LOOP, IN_STITCH, LOOP_CHAINS, LOOP_SKIP, MOST_REPEAT_LINES, MOST_STRIPES, MOUTH_DIVIDES, PINNED_ROUNDS, RIB, PICOT_BETWEEN, PICOT_CHAINS, RUFFLE_EACH, RUFFLE_EVERY, SEAM_CM, SHELL_STITCHES, SLIT_BETWEEN, SLIT_CHAINS, STRIPE_ROUNDS, TAIL_CM, WALL_STITCHES } from './bounds'
+import { BoughtHandlesDocument, ButtonLoopDocument, ChainStrapsDocument, CrossBodyDocument, GrownStrapDocument, KnotStrapsDocument, SewnStrapsDocument, SlotsDocument, TabDocument, UnderStrapDocument, ZipDocument } from './handleDocuments'
 import { Between, EitherOr, OneOf, Part, Text, Whole, WantedOrPinned, YarnId, YesNo } from './rules'
+import { WallDocument } from './wallPart'
 
 /*
  * The wall of the open design document, one class a kind of part, told apart by its `band`; and the maker's own repeats.
@@ -61,12 +62,6 @@ class AdjustTo {
 class StripeDocument {
   @YarnId() colour!: string
   @Whole(STRIPE_ROUNDS) rounds!: number
-}
-
-/** What every part of a wall says. A kind that no class knows is refused by this one. */
-export class WallDocument {
-  @OneOf(WALL_KINDS) band!: string
-  @YarnId() colour: string = 'main'
 }
 
 /** What bands and tapers say besides: one yarn or several by turns. */
@@ -228,6 +223,9 @@ export function Wall(): PropertyDecorator {
         { name: 'groups', value: GroupsDocument }, { name: 'vees', value: VeesDocument }, { name: 'sprigs', value: SprigsDocument }, { name: 'waves', value: WavesDocument },
         { name: 'boxes', value: BoxesDocument }, { name: 'moss', value: MossDocument }, { name: 'own', value: OwnDocument }, { name: 'loops', value: LoopsDocument },
         { name: 'eyelets', value: EyeletsDocument }, { name: 'ruffle', value: RuffleDocument }, { name: 'picots', value: PicotsDocument }, { name: 'shells', value: ShellsDocument }, { name: 'rim', value: RimDocument },
+        { name: 'slots', value: SlotsDocument }, { name: 'chain-straps', value: ChainStrapsDocument }, { name: 'grown-strap', value: GrownStrapDocument }, { name: 'knot-straps', value: KnotStrapsDocument },
+        { name: 'sewn-straps', value: SewnStrapsDocument }, { name: 'under-strap', value: UnderStrapDocument }, { name: 'cross-body', value: CrossBodyDocument }, { name: 'bought-handles', value: BoughtHandlesDocument },
+        { name: 'button-loop', value: ButtonLoopDocument }, { name: 'tab', value: TabDocument }, { name: 'zip', value: ZipDocument },
         { name: 'adjust', value: AdjustDocument }, { name: 'taper', value: TaperDocument },
       ],
     },

@@ -7,6 +7,8 @@ import { casingFindings } from './casing'
 import { contentsFindings } from './contentsFit'
 import { type Fold, fold } from './fold'
 import { gaugeFindings } from './gaugeFindings'
+import { handleFindings } from './handleFindings'
+import { hangingsOf } from './handles'
 import { loadedHeightCm, meshFindings } from './meshFindings'
 import type { DraftPart, DraftRound } from './part'
 import { draftGauge, type Redone, refinedFindings } from './refined'
@@ -53,7 +55,7 @@ export function draft(design: Design, before?: Draft): Draft {
   const gauge = gaugeFor(design, before)
   const folded = fold(design, gauge, before?.fold)
   const { parts, start } = folded
-  const sizes = sizesOf(parts, loadedHeightCm(design, parts))
+  const sizes = sizesOf(parts, hangingsOf(design, parts), loadedHeightCm(design, parts))
   return {
     design,
     gauge,
@@ -62,7 +64,7 @@ export function draft(design: Design, before?: Draft): Draft {
     rounds: parts.flatMap(part => part.rounds.map((worked, i) => ({ number: part.firstRound + i, part: part.id, worked }))),
     sizes,
     findings: [
-      ...withWallFixes(design, parts, gauge), ...contentsFindings(design.contents, sizes, parts), ...bagFindings(design, sizes), ...wallFindings(design, parts), ...meshFindings(design, parts, sizes, gauge), ...casingFindings(design, parts, gauge),
+      ...withWallFixes(design, parts, gauge), ...contentsFindings(design.contents, sizes, parts), ...bagFindings(design, sizes), ...wallFindings(design, parts), ...meshFindings(design, parts, sizes, gauge), ...casingFindings(design, parts, gauge), ...handleFindings(design, parts, sizes, gauge),
       ...refinedFindings(design, gauge, redoneBy(design, parts)), ...gaugeFindings(design, gauge),
     ],
     fold: folded,

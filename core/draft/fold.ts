@@ -2,9 +2,11 @@ import { workBase } from '../base/base'
 import { roomOf } from '../contents/contents'
 import type { Design } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
+import { times } from '../measure/length'
 import type { Fix } from '../part/finding'
 import type { PartResult, Setting, Start } from '../part/part'
 import { type Edge, withSides } from '../round/edge'
+import { liesOver } from '../round/freeRuns'
 import { comesOut, mainStitch, type WallSpec, workWall } from '../wall/wall'
 import { turnUp } from '../wall/turnUp'
 import type { DraftPart } from './part'
@@ -47,7 +49,7 @@ interface Waiting {
 }
 
 const NAMES: Partial<Record<WallSpec['band'], string>> = {
-  ridges: 'ridges', rib: 'rib', pairs: 'pairs', groups: 'groups of three', vees: 'open V\'s', sprigs: 'sprigs', waves: 'waves', boxes: 'boxes', moss: 'moss', loops: 'net', eyelets: 'casing', ruffle: 'ruffle', picots: 'picots', shells: 'shells', rim: 'rim', adjust: 'adjusting round', taper: 'taper',
+  'ridges': 'ridges', 'rib': 'rib', 'pairs': 'pairs', 'groups': 'groups of three', 'vees': 'open V\'s', 'sprigs': 'sprigs', 'waves': 'waves', 'boxes': 'boxes', 'moss': 'moss', 'loops': 'net', 'eyelets': 'casing', 'ruffle': 'ruffle', 'picots': 'picots', 'shells': 'shells', 'rim': 'rim', 'slots': 'slots', 'chain-straps': 'chain straps', 'grown-strap': 'grown strap', 'knot-straps': 'knot straps', 'sewn-straps': 'sewn straps', 'under-strap': 'strap under the bag', 'cross-body': 'cross-body cord', 'bought-handles': 'bought handles', 'button-loop': 'button and loop', 'tab': 'tab', 'zip': 'zip', 'adjust': 'adjusting round', 'taper': 'taper',
 }
 
 /** What a part of a wall is called: by its place, and by its texture if it has one. */
@@ -63,10 +65,10 @@ function mouthDivides({ mouth }: Design, count: number): boolean {
 }
 
 /** Whether all the parts above one divide when so many stitches come up to them, the mouth included. */
-export function accepts(design: Design, above: number): (count: number) => boolean {
+export function accepts(design: Design, above: number, gauge: Gauge): (count: number) => boolean {
   const rest = design.wall.slice(above)
   return (count) => {
-    const out = comesOut(rest, design.repeats, count)
+    const out = comesOut(rest, design.repeats, count, gauge)
     if ('stuckAt' in out) return false
     // A part that finds its own count sees to the mouth itself.
     const settles = rest.some(spec => (spec.band === 'adjust' && 'want' in spec.to) || (spec.band === 'taper' && 'want' in spec.size))
@@ -74,7 +76,7 @@ export function accepts(design: Design, above: number): (count: number) => boole
   }
 }
 
-function partsAbove(design: Design): Waiting[] {
+function partsAbove(design: Design, gauge: Gauge): Waiting[] {
   const [first] = design.wall
   const kind = first ? mainStitch(first, design.repeats) : design.base.stitch
   const colour = first?.colour ?? design.base.colour
@@ -88,7 +90,7 @@ function partsAbove(design: Design): Waiting[] {
       return {
         id: `wall.${i}`, name: nameOf(design, i), path: ['wall', i], spec,
         saw: [...(spec.band === 'own' ? [design.repeats] : []), ...(looksUp ? [...design.wall.slice(i + 1), design.repeats, design.mouth?.divides] : [])],
-        work: (edge, setting) => workWall(spec, edge, setting, design.repeats, accepts(design, i + 1)),
+        work: (edge, setting) => workWall(spec, edge, setting, design.repeats, accepts(design, i + 1, gauge)),
       }
     }),
   ]
@@ -106,9 +108,12 @@ function asPart({ id, name, path }: Pick<Waiting, 'id' | 'name' | 'path'>, below
     ...(finding.fix ? { fix: placed(finding.fix, path) } : {}),
     ...(finding.otherFixes ? { otherFixes: finding.otherFixes.map(fix => placed(fix, path)) } : {}),
   }))
+  // Handles worked in the round are no part of the mouth: there the rim is as wide as what they bridge.
+  const flat = result.rounds.length > 0 && result.edge.free ? liesOver(result.edge) / result.edge.count : 1
   return {
-    id, name, firstRound: below + 1, rounds: result.rounds, edge: result.edge, size: result.size, findings, rising: result.rising ?? result.rounds.length,
-    layOut: result.layOut, markers: result.markers, advice: result.advice ?? [], rises: result.rises, arounds: result.arounds, notes: result.notes, net: result.net, casing: result.casing,
+    id, name, firstRound: below + 1, rounds: result.rounds, edge: result.edge, size: { ...result.size, circumference: times(result.size.circumference, flat) }, findings, rising: result.rising ?? result.rounds.length,
+    layOut: result.layOut, markers: result.markers, advice: result.advice ?? [], rises: result.rises, arounds: flat === 1 ? result.arounds : result.arounds?.map(cm => cm * flat), notes: result.notes, net: result.net, casing: result.casing,
+    handles: result.handles ?? [], pieces: result.pieces ?? [],
   }
 }
 
@@ -164,8 +169,8 @@ export function fold(design: Design, gauge: Gauge, before?: Fold): Fold {
 
   const take = (waiting: Omit<Waiting, 'work'>, work: (setting: Setting) => PartResult) => {
     const inside = insideAt(design, tall)
-    const setting: Setting = { gauge, rounds: design.rounds, index: below, turns: turnsAfter(worked.map(({ part }) => part)), ...(worked.length > 0 ? { belowCm: worked.at(-1)!.part.size.circumference.cm } : {}), ...(inside ? { inside } : {}) }
-    const from: From = { spec: waiting.spec, edge, index: below, turns: setting.turns, saw: [waiting.name, setting.belowCm, inside?.aroundCm, inside?.heightCm, ...waiting.saw] }
+    const setting: Setting = { gauge, rounds: design.rounds, index: below, turns: turnsAfter(worked.map(({ part }) => part)), ...(worked.length > 0 ? { belowCm: worked.at(-1)!.part.size.circumference.cm, tallCm: tall } : {}), ...(worked[0]?.part.size.floor ? { floor: worked[0].part.size.floor } : {}), ...(inside ? { inside } : {}) }
+    const from: From = { spec: waiting.spec, edge, index: below, turns: setting.turns, saw: [waiting.name, setting.belowCm, setting.tallCm, setting.floor, inside?.aroundCm, inside?.heightCm, ...waiting.saw] }
     const earlier = known[worked.length]
     const same = earlier && alike(earlier.from, from)
     const result = same ? undefined : work(setting)
@@ -182,7 +187,7 @@ export function fold(design: Design, gauge: Gauge, before?: Fold): Fold {
 
   const base = take({ id: 'base', name: 'Base', path: ['base'], spec: design.base, saw: [] }, setting => workBase(design.base, setting))
   let stopped = isStopped(base)
-  for (const waiting of partsAbove(design)) {
+  for (const waiting of partsAbove(design, gauge)) {
     if (stopped) break
     stopped = isStopped(take(waiting, setting => waiting.work(edge!, setting)))
   }

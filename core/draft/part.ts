@@ -1,6 +1,8 @@
 import type { LayOut } from '../part/layOut'
 import type { Finding } from '../part/finding'
+import type { Handle } from '../part/handle'
 import type { Net, PartSize } from '../part/part'
+import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
 import type { Worked } from '../round/worked'
 
@@ -32,6 +34,9 @@ export interface DraftPart {
   readonly net?: Net
   /** Of a casing: its eyelets. */
   readonly casing?: { readonly eyelets: number }
+  /** Handles that hang on it, and what is worked on its own for it. */
+  readonly handles: readonly Handle[]
+  readonly pieces: readonly Piece[]
 }
 
 /** How much the `i`-th of a part's rounds rises, in centimetres; nothing for a round of a floor. */

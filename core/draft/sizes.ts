@@ -1,5 +1,6 @@
 import { type Length, plus, times } from '../measure/length'
 import { areaCm2, type Floor, noFloor, standing } from '../part/floor'
+import { type Hanging, withHandles, type WithHandles } from './handles'
 import { aroundOf, type DraftPart, riseOf } from './part'
 
 /** What the bag measures, empty and unloaded. */
@@ -16,6 +17,8 @@ export interface BagSizes {
   readonly litres: number
   /** How tall it hangs with a load in it, if it has a net: an estimate. */
   readonly loadedHeightCm?: number
+  /** To the top of its handles held up: empty, and under the stated load. */
+  readonly withHandles?: WithHandles
   readonly rounds: number
   readonly stitches: number
 }
@@ -41,12 +44,13 @@ function wallCm3(part: DraftPart, floor: Floor): number {
 }
 
 /** Adds up the parts, from the floor to the mouth. */
-export function sizesOf(parts: readonly DraftPart[], loadedHeightCm?: number): BagSizes {
+export function sizesOf(parts: readonly DraftPart[], hangings: readonly Hanging[] = [], loadedHeightCm?: number): BagSizes {
   const worked = parts.filter(part => part.rounds.length > 0)
   const top = worked[worked.length - 1] ?? parts[0]!
   const flatWidth = times(top.size.circumference, 0.5)
   const floor = parts[0]!.size.floor ?? noFloor(flatWidth)
   const height = worked.reduce((sum, part) => plus(sum, part.size.height), NOTHING)
+  const handles = withHandles(hangings, height.cm, loadedHeightCm)
   const cm3 = floor.shape === 'none' ? sackCm3(flatWidth.cm, height.cm) : worked.reduce((sum, part) => sum + wallCm3(part, floor), 0)
   return {
     floor,
@@ -54,7 +58,7 @@ export function sizesOf(parts: readonly DraftPart[], loadedHeightCm?: number): B
     height,
     mouth: top.size.circumference,
     litres: cm3 / 1000,
-    ...(loadedHeightCm === undefined ? {} : { loadedHeightCm }),
+    ...(loadedHeightCm === undefined ? {} : { loadedHeightCm }), ...(handles ? { withHandles: handles } : {}),
     rounds: parts.reduce((sum, part) => sum + part.rounds.length, 0),
     stitches: parts.reduce((sum, part) => sum + part.rounds.reduce((all, round) => all + round.edge.count, 0), 0),
   }

@@ -29,7 +29,7 @@ export function withAdjusting(design: Design, before: number, stitches: number):
  * above, each with what it costs round the bag.
  */
 function fixesFor(design: Design, wall: number, count: number, gauge: Gauge): { fix?: Fix, otherFixes?: Fix[] } {
-  const good = accepts(design, wall)
+  const good = accepts(design, wall, gauge)
   const fixes = ([-1, 1] as const).map(by => nearest(count, by, good)).filter(to => to !== undefined).map((to): Fix => {
     const width = gauge[mainStitch(design.wall[wall]!, design.repeats)].width.cm
     const change = to - count

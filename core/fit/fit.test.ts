@@ -99,7 +99,7 @@ function trials(bare: readonly WallSpec[], stitches: number, wish: FitWish): Tri
 
 /** What an adjusting round costs by the rule in the fit's prose; no end if it is out of reach: a sixth of the count, or one repeat. */
 function slowCost(from: number, to: number, spec: WallSpec | undefined, design: Design): number {
-  const texture = spec ? demandOf(spec, design.repeats) : undefined
+  const texture = spec ? demandOf(spec, design.repeats, setting.gauge) : undefined
   const repeat = spec ? texture!.asks.multiple : design.mouth!.divides
   const change = Math.abs(to - from)
   const plain = from - change * (to > from ? 1 : 2)

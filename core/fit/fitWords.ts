@@ -1,4 +1,5 @@
 import type { Design } from '../design/design'
+import { gaugeOf } from '../gauge/gauge'
 import { formatCm, type Units } from '../measure/format'
 import { asksWords } from '../part/asks'
 import { demandOf } from '../wall/wall'
@@ -29,8 +30,9 @@ export function fittingWords(fitting: Fitting, units: Units): string {
 /** What everything up to a part asks, part by part. */
 function asksUpTo(design: Design, at: number): string {
   const wall = bareWall(design.wall)
+  const gauge = gaugeOf(design.gauge)
   const said = wall.slice(0, at + 1).flatMap((spec, i) => {
-    const demand = demandOf(spec, design.repeats)
+    const demand = demandOf(spec, design.repeats, gauge)
     const { multiple, plus } = demand?.asks ?? { multiple: 1, plus: 0 }
     return demand && (multiple > 1 || plus !== 0) ? [`wall ${i + 1} asks for ${asksWords(demand.asks)} and leaves ${demand.gives(multiple + plus) - plus} for each ${multiple}`] : []
   })

@@ -69,7 +69,7 @@ function passageOf(spec: WallSpec, { repeats, gauge }: WallProblem): Passage {
     const stitches = 'pin' in spec.size ? spec.size.pin.stitches : Math.max(1, Math.round(spec.size.want.aroundCm / stitchCm))
     return { ...any, gives: () => stitches }
   }
-  const demand = demandOf(spec, repeats)
+  const demand = demandOf(spec, repeats, gauge)
   if (!demand) return { takes: () => false, repeat: 1, gives: count => count, stitchCm }
   return { takes: count => divides(count, demand.asks), repeat: demand.asks.multiple, gives: demand.gives, stitchCm }
 }

@@ -50,7 +50,8 @@ function yarnPer(kind: CordKind): number {
   }
 }
 
-function cordOf(kind: CordKind, lengthCm: number, aroundCm: number, gauge: Gauge): Cord {
+/** A cord so long from end to end; its ends hang out beyond a mouth so far round. */
+export function cordOf(kind: CordKind, lengthCm: number, aroundCm: number, gauge: Gauge): Cord {
   const worked = lengthCm + (kind === 'bought' ? 0 : KNOTS_CM)
   // Yarn taken double makes a chain about a third longer (from memory).
   const chainCm = gauge.ch.width.cm * (kind === 'doubled' ? 1.35 : 1)

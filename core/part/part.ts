@@ -9,6 +9,8 @@ import { work } from '../round/work'
 import type { Worked } from '../round/worked'
 import { explain } from '../round/workError'
 import type { Finding } from './finding'
+import type { Handle } from './handle'
+import type { Piece } from './piece'
 
 /** A size that is either wanted in centimetres (the count is found) or pinned as a count (the size is told). */
 export type Size<Want, Pin> = { readonly want: Want } | { readonly pin: Pin }
@@ -23,6 +25,9 @@ export interface Setting {
   readonly turns: number
   /** How far round the part below goes, in centimetres; of a base there is none. */
   readonly belowCm?: number
+  /** The floor, and how tall the bag is, below this part; of a base there is neither. */
+  readonly floor?: Floor
+  readonly tallCm?: number
   /** What stands inside from here up: how far round it goes, and how tall it still is. */
   readonly inside?: { readonly aroundCm: number, readonly heightCm: number }
 }
@@ -77,6 +82,10 @@ export interface PartResult {
   readonly casing?: { readonly eyelets: number }
   /** Of a net: how many loops a round has, and how long each round's loops are. */
   readonly net?: Net
+  /** Handles that hang on it. */
+  readonly handles?: readonly Handle[]
+  /** What is worked on its own for it. */
+  readonly pieces?: readonly Piece[]
   /** What to do before, between or after the rounds that steps do not say. */
   readonly advice?: readonly string[]
 }

@@ -1,5 +1,6 @@
 import { STITCH_CODE, type StitchKind } from '../stitch/dictionary'
 import { type Edge, type FreeRun, PLACE_CODE } from './edge'
+import { runAt, runsFrom } from './freeRuns'
 import type { Closing, Round } from './round'
 import { skippedBetween, type Worked } from './worked'
 import type { WorkError } from './workError'
@@ -39,8 +40,8 @@ import { type Aim, AIMS, type ChainStep, type GroupStep, type Loop, LOOPS, type 
  * tops between them, so for those rounds only spaces left over are an error. A round that does not come out is the
  * maker's (or a part's) mistake, and is returned, not thrown.
  *
- * The sides of the bag ride up with the stitches, and so do the feet of its handles: a boundary moves to the first thing made
- * on or after it.
+ * The sides of the bag ride up with the stitches: a boundary moves to the first thing made on or after it. So do handles worked
+ * in the round: what stands on a handle alone belongs to it, what is drawn together over its foot belongs to the bag.
  *
  * For speed the things made are kept in flat arrays of numbers, gathered in buffers that are reused from round to
  * round and copied out at the end.
@@ -323,9 +324,12 @@ function apart(a: number, b: number, count: number): readonly [number, number] {
   return a !== b || count < 2 ? [a, b] : [a, (a + (count >> 1)) % count]
 }
 
-/** Where the handles of the edge below have moved to; turned work meets each from its other foot. */
-function carryFree(hook: Hook, free: readonly FreeRun[], turn: boolean): FreeRun[] {
-  return free.map(({ from, to, bridges }) => ({ from: hook.carry(turn ? to : from), to: hook.carry(turn ? from : to), bridges }))
+/** What became of the handles of the edge below: a thing made belongs to one if all that it stands on does. */
+function carryFree(on: Edge, count: number): FreeRun[] {
+  const below = runAt(on)
+  const at = new Uint8Array(count)
+  for (let i = 0; i < count; i++) at[i] = below[from[i]!] === below[to[i]!] ? below[from[i]!]! : 0
+  return runsFrom(at, on.free!.map(({ bridges }) => bridges))
 }
 
 /** Executes a round on an edge: what it makes and the edge it leaves, or why it does not come out. */
@@ -345,7 +349,7 @@ export function work(round: Round, on: Edge): WorkResult {
     closed: round.join !== 'open',
     start: round.closing ? count - 1 : 0,
     over: on.count,
-    ...(on.free ? { free: carryFree(hook, on.free, round.begin.turn) } : {}),
+    ...(on.free ? { free: carryFree(on, count) } : {}),
   }
   return {
     ok: true,

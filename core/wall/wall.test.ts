@@ -163,7 +163,7 @@ describe('a stack, without working it', () => {
         }
         on = top
       }
-      const told = comesOut(wall, REPEATS, count)
+      const told = comesOut(wall, REPEATS, count, setting.gauge)
       fc.pre(!(stuckAt >= 0 && ['taper', 'adjust'].includes(wall[stuckAt]!.band)))
       expect(told).toEqual(stuckAt >= 0 ? { stuckAt } : { count: on.count })
     }), { ...SEED, numRuns: 300 })

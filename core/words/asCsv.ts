@@ -1,5 +1,5 @@
 import type { Draft } from '../draft/draft'
-import { roundLines } from './pattern'
+import { roundLines, rowLines } from './pattern'
 import type { Terms } from '../stitch/dictionary'
 
 /** A field as RFC 4180 wants it; one that a spreadsheet would run as a formula gets an apostrophe before it. */
@@ -14,5 +14,7 @@ export function asCsv(draft: Draft, terms: Terms): string {
     const { part, worked } = draft.rounds[i]!
     return [line.from, part, worked.edge.count, worked.round.colour, worked.round.facing, line.words, line.note ?? '']
   })
-  return [['round', 'part', 'stitches', 'yarn', 'facing', 'words', 'note'], ...rows].map(row => row.map(field).join(',') + '\r\n').join('')
+  const pieces = draft.parts.flatMap(({ id, pieces }) => pieces.flatMap(piece => rowLines(piece, terms).map((line, i) =>
+    [line.from, `${id}.${piece.id}`, line.stitches, piece.colour, piece.rows[i]!.round.facing, line.words, ''])))
+  return [['round', 'part', 'stitches', 'yarn', 'facing', 'words', 'note'], ...rows, ...pieces].map(row => row.map(field).join(',') + '\r\n').join('')
 }

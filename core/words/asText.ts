@@ -7,7 +7,7 @@ function lineText(line: PatternLine): string {
 /** A pattern as plain text, for a letter or a message. */
 export function asText(pattern: Pattern): string {
   const sections = pattern.sections.flatMap(section => [
-    section.title.toUpperCase(), ...(section.lead ? [section.lead] : []), ...section.advice, ...section.lines.map(lineText), '',
+    section.title.toUpperCase(), ...(section.lead ? [section.lead] : []), ...section.advice, ...section.lines.map(lineText), ...section.finish ?? [], '',
   ])
   return [
     pattern.title, '',
@@ -28,7 +28,7 @@ function escaped(text: string): string {
 export function asMarkdown(pattern: Pattern): string {
   const sections = pattern.sections.flatMap(section => [
     `## ${section.title}`, '', ...[...(section.lead ? [section.lead] : []), ...section.advice].flatMap(text => [escaped(text), '']),
-    ...section.lines.map(line => `- **${line.label}:** ${escaped(line.words)}. ${line.count}${line.note ? ` *${escaped(line.note)}*` : ''}`), '',
+    ...section.lines.map(line => `- **${line.label}:** ${escaped(line.words)}. ${line.count}${line.note ? ` *${escaped(line.note)}*` : ''}`), ...(section.finish?.length ? ['', ...section.finish.flatMap(text => [escaped(text), ''])] : ['']),
   ])
   return [
     `# ${escaped(pattern.title)}`, '',

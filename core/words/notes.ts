@@ -1,22 +1,28 @@
 import type { Draft } from '../draft/draft'
+import type { Start } from '../part/part'
 import { formatCm } from '../measure/format'
 import { stitchName, type Terms } from '../stitch/dictionary'
 
 /** A starting chain shrinks once it is worked into, so it is measured before (handbook 4). */
-function lengthBefore({ start, design }: Draft): string {
+function lengthBefore(start: Start, { design }: Draft): string {
   return start.beforeCm ? ` (about ${formatCm(start.beforeCm, design.units)} long before you work into it; it draws in a little)` : ''
 }
 
 /** What comes before the first round: the ring or the chain that it is worked into. */
 export function startWords(draft: Draft, terms: Terms): string {
-  const { kind, chains } = draft.start
-  const yarn = draft.design.yarns.find(({ id }) => id === draft.design.base.colour)?.name
+  return startOf(draft.start, draft.design.base.colour, draft, terms)
+}
+
+/** A start in words, in the yarn that it is made of. */
+export function startOf(start: Start, colour: string, draft: Draft, terms: Terms): string {
+  const { kind, chains } = start
+  const yarn = draft.design.yarns.find(({ id }) => id === colour)?.name
   const withYarn = yarn ? `With ${yarn}: ` : ''
   if (kind === 'ring') return `${withYarn}make an adjustable ring; pull it closed when round 1 is done.`
   if (kind === 'chain') return `${withYarn}ch ${chains}.`
-  if (kind === 'foundation-chain') return `${withYarn}ch ${chains}${lengthBefore(draft)}.`
+  if (kind === 'foundation-chain') return `${withYarn}ch ${chains}${lengthBefore(start, draft)}.`
   if (kind === 'foundation-sc') return `${withYarn}work ${chains} foundation ${stitchName('sc', terms).abbreviation}, chain and stitch in one.`
-  if (kind === 'chain-loop') return `${withYarn}ch ${chains}${lengthBefore(draft)}; join with ${stitchName('slst', terms).abbreviation} to first ch, taking care not to twist it.`
+  if (kind === 'chain-loop') return `${withYarn}ch ${chains}${lengthBefore(start, draft)}; join with ${stitchName('slst', terms).abbreviation} to first ch, taking care not to twist it.`
   if (kind === 'bought') return `${withYarn}draw up a loop through a hole at the middle of a short side; the floor has ${chains} holes.`
   return `${withYarn}ch ${chains}, join with ${stitchName('slst', terms).abbreviation} to first ch to form a ring.`
 }

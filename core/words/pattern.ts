@@ -2,6 +2,8 @@ import type { Draft, DraftPart, DraftRound } from '../draft/draft'
 import { liningOf, pieceWords } from '../draft/meshFindings'
 import { draftYarnChanges } from '../draft/wallFindings'
 import { formatCm, formatLength } from '../measure/format'
+import type { Piece } from '../part/piece'
+import type { Worked } from '../round/worked'
 import type { YarnChange } from '../round/yarnChanges'
 import { type FabricKind, STITCH_KINDS, stitchName, STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
 import { hookLabel } from '../stitch/hooks'
@@ -9,7 +11,7 @@ import { yarnNeeds } from '../yarn/yarn'
 import { cordLines } from './cordWords'
 import { floorWords } from './floorWords'
 import { inTerms } from './inTerms'
-import { notesOf, startWords } from './notes'
+import { notesOf, startOf, startWords } from './notes'
 import { capitalised } from './numbers'
 import { countWords, roundWords } from './roundWords'
 
@@ -35,6 +37,10 @@ export interface PatternSection {
   /** What steps do not say: markers, seams, joining. */
   readonly advice: readonly string[]
   readonly lines: readonly PatternLine[]
+  /** Of something worked on its own: its rows are numbered for themselves. */
+  readonly piece?: string
+  /** Said after the rounds: how a piece is joined to the bag. */
+  readonly finish?: readonly string[]
 }
 
 /** A bag written out the way makers read it. */
@@ -68,9 +74,15 @@ function facts(draft: Draft, terms: Terms): Pattern['facts'] {
     { name: 'Lying flat', value: `${formatLength(sizes.flatWidth, units)} wide, ${formatLength(sizes.height, units)} tall` },
     { name: 'Yarn', value: yarnNeeds(draft).map(({ yarn, metres }) => `${yarn.name}: about ${Math.ceil(metres)} m`).join('; ') + ' (estimate; add a margin)' },
     ...(sizes.loadedHeightCm === undefined ? [] : [{ name: 'Loaded', value: `about ${formatCm(sizes.loadedHeightCm, units)} tall (estimate)` }]),
+    ...(sizes.withHandles ? [{ name: 'With handles', value: `${formatCm(sizes.withHandles.emptyCm, units)} to the top of the handles, about ${formatCm(sizes.withHandles.loadedCm, units)} loaded (estimate)` }] : []),
     ...(design.lining ? [{ name: 'Lining', value: `${liningOf(design, draft.parts, sizes).map(piece => pieceWords(piece, units)).join('; ')} (seams and hem included)` }] : []),
     { name: 'Stitches', value: `${sizes.stitches.toLocaleString('en')} in ${sizes.rounds} rounds` },
   ]
+}
+
+/** Everything worked on its own, in the order of the parts it is for. */
+export function piecesOf(draft: Draft): Piece[] {
+  return draft.parts.flatMap(({ pieces }) => pieces)
 }
 
 /** The stitches a pattern speaks of: what its rounds make, and what starts and joins them. */
@@ -83,6 +95,11 @@ function kindsSpoken(draft: Draft): StitchKind[] {
     if (worked.round.begin.chains > 0) found.add('ch')
   }
   if (draft.start.chains > 0) found.add('ch')
+  for (const { rows, start, cordYarnCm } of piecesOf(draft)) {
+    for (const { stitches } of rows) for (const code of stitches) found.add(STITCH_KINDS[code]!)
+    if (start.chains > 0 || rows.length > 1) found.add('ch')
+    if (cordYarnCm) found.add('slst')
+  }
   return STITCH_KINDS.filter(kind => found.has(kind))
 }
 
@@ -100,7 +117,7 @@ function nameOf(abbreviation: string, terms: Terms): string {
 
 /** The further abbreviations in a pattern's words, each once. */
 function furtherSpoken(draft: Draft, terms: Terms): Pattern['abbreviations'] {
-  const words = roundLines(draft, terms).map(line => line.words).join(' ').replace(/\bSk\b/g, 'sk')
+  const words = [...roundLines(draft, terms), ...piecesOf(draft).flatMap(piece => rowLines(piece, terms))].map(line => line.words).join(' ').replace(/\bSk\b/g, 'sk')
   const found = new Map<string, string>()
   for (const { looks, short, long } of FURTHER) for (const [one] of words.matchAll(looks)) found.set(short(one), long(one, terms))
   return [...found].map(([short, long]) => ({ short, long }))
@@ -169,6 +186,27 @@ function gathered(lines: readonly PatternLine[]): PatternLine[] {
   return found
 }
 
+/** A row of a piece, numbered in the piece. */
+function rowLine({ start }: Piece, worked: Worked, i: number, terms: Terms): PatternLine {
+  return { from: i + 1, to: i + 1, label: `Row ${i + 1}`, stitches: worked.edge.count, words: capitalised(roundWords(worked, terms, start)), count: countWords(worked) }
+}
+
+/** Every row of a piece on a line of its own. */
+export function rowLines(piece: Piece, terms: Terms): PatternLine[] {
+  return piece.rows.map((worked, i) => rowLine(piece, worked, i, terms))
+}
+
+/** What is worked on its own for a part, a section each. */
+function pieceSections(draft: Draft, part: DraftPart, terms: Terms): PatternSection[] {
+  return part.pieces.map((piece): PatternSection => {
+    const size = `${formatCm(piece.lengthCm, draft.design.units)} by ${formatCm(piece.widthCm, draft.design.units)}`
+    return {
+      part: part.id, piece: piece.id, title: piece.times > 1 ? `${piece.name}: make ${piece.times}` : piece.name, lead: inTerms(piece.lead ?? startOf(piece.start, piece.colour, draft, terms), terms),
+      advice: [...piece.advice, ...(piece.rows.length > 0 ? [`${size}.`] : [])].map(text => inTerms(text, terms)), lines: gathered(rowLines(piece, terms)), finish: piece.finish.map(text => inTerms(text, terms)),
+    }
+  })
+}
+
 function section(draft: Draft, part: DraftPart, terms: Terms): PatternSection {
   const lines = part.rounds.map((_, i) => lineFor(draft, draft.rounds[part.firstRound - 1 + i]!, terms))
   return {
@@ -195,7 +233,7 @@ export function patternOf(draft: Draft, terms: Terms): Pattern {
     facts: facts(draft, terms),
     abbreviations: abbreviations(draft, terms),
     notes: notesOf(draft, terms),
-    sections: [...draft.parts.filter(part => part.rounds.length > 0 || part.casing).map(part => section(draft, part, terms)), ...cordSection(draft, terms)],
+    sections: [...draft.parts.filter(part => part.rounds.length > 0 || part.casing || part.advice.length > 0).flatMap(part => [section(draft, part, terms), ...pieceSections(draft, part, terms)]), ...cordSection(draft, terms)],
     care: [
       'Rest your hands: a pause every half hour. Pain is for a clinician, not for another round.',
       'Keep hooks, scissors and stitch markers away from small children.',

@@ -15,7 +15,7 @@ function beginWords(begin: Begin, kind: StitchKind, terms: Terms, say: boolean):
   if (begin.chains === 0) return ''
   const uncounted = say ? ' (does not count)' : ''
   const counts = begin.counts ? ` (counts as first ${stitchName(kind, terms).abbreviation})` : uncounted
-  return `ch ${begin.chains}${counts}${begin.turn ? ', turn' : ''}; `
+  return `ch ${begin.chains}${counts}${begin.turn && !begin.along ? ', turn' : ''}; `
 }
 
 /** Chains skipped at the start of a round worked into a chain stand in for its starting chain. */
@@ -23,6 +23,12 @@ function skippedWords(worked: Worked, kind: StitchKind, terms: Terms, start: Sta
   if (!worked.round.begin.counts) return ''
   const first = stitchName(kind, terms).abbreviation
   return worked.on.count === 1 ? `skipped chs count as first ${first}; ` : `${terms === 'us' ? 'sk' : 'miss'} ${start.firstInto} chs (they count as first ${first}); `
+}
+
+/** The way along the edge below to where the round is to start. */
+function alongWords({ along = 0, turn }: Begin, terms: Terms): string {
+  if (along === 0) return ''
+  return `${turn ? 'turn, ' : ''}${stitchName('slst', terms).abbreviation} in next ${along === 1 ? 'st' : `${along} sts`} to the new start; `
 }
 
 /** The kind of the first thing made that is a stitch: what a starting chain stands for. */
@@ -72,5 +78,5 @@ export function roundWords(worked: Worked, terms: Terms, start: Start, othersCou
   const speech = { terms, on: worked.on, start, across: worked.round.join === 'open' }
   const said = begin.counts ? withoutFirstStitch(steps, inOnePlace) : steps
   const opening = intoChain ? skippedWords(worked, kind, terms, start) : beginWords(begin, kind, terms, onFoundation || othersCount)
-  return `${opening}${stepsWords(said, speech)}${joinWords(worked, terms)}`
+  return `${alongWords(begin, terms)}${opening}${stepsWords(said, speech)}${joinWords(worked, terms)}`
 }

@@ -61,6 +61,8 @@ const LANDMARK_WORDS: Readonly<Record<Landmark, Called>> = {
   firstChainAgain: (_, speech) => ofSc(speech) ? 'first foundation st again' : 'the ch you began in',
   rowEnds: several('row end'),
   holes: several('hole'),
+  bridge: n => n === 1 ? 'the ch' : `each of the ${n} chs`,
+  overBridge: () => 'the ch-loop, over the chain',
   loop: several('loop'),
   thisLoop: () => 'the loop you are in',
 }

@@ -2,6 +2,7 @@ import type { Design } from '../design/design'
 import { casingsOf } from '../draft/casing'
 import type { Draft } from '../draft/draft'
 import { draftYarnChanges } from '../draft/wallFindings'
+import type { Worked } from '../round/worked'
 import type { Step } from '../round/step'
 import { STITCH_CODE, STITCH_KINDS, STITCHES } from '../stitch/dictionary'
 
@@ -18,6 +19,9 @@ export interface YarnNeed {
 /** A tail left to weave in, at each end of a yarn (handbook 12). */
 const END_CM = 15
 
+/** Yarn to sew a piece on with, both its ends (from memory). */
+const SEWING_CM = 60
+
 const CH = STITCH_CODE.ch
 
 /** Yarn in the rows of fans below their last, which alone is met again. */
@@ -28,6 +32,17 @@ function rowsBelow(steps: readonly Step[], cmOf: readonly number[]): number {
     const row = step.steps.reduce((cm, part) => cm + (part.do === 'stitch' ? part.times * cmOf[STITCH_CODE[part.kind]]! : part.chains * cmOf[CH]!), 0)
     return sum + (step.rows - 1) * row
   }, 0)
+}
+
+/** Adds what a round or row takes. */
+function addRound(tally: { cm: number, stitches: number }, worked: Worked, cmOf: readonly number[]): void {
+  const { begin, join } = worked.round
+  if (!begin.counts) tally.cm += begin.chains * cmOf[CH]!
+  tally.cm += ((join === 'slip' ? 1 : 0) + (begin.along ?? 0)) * cmOf[STITCH_CODE.slst]!
+  tally.stitches += worked.edge.count
+  // A run of chains is one thing made; the stitch that closes a loop stands for the loop's length, and is one stitch.
+  for (let i = 0; i < worked.stitches.length; i++) tally.cm += cmOf[worked.stitches[i]!]! * (worked.stitches[i] === CH ? worked.edge.chains[i]! : 1)
+  tally.cm += (worked.round.closing?.chains ?? 0) * cmOf[CH]! + rowsBelow(worked.round.steps, cmOf)
 }
 
 /**
@@ -41,13 +56,15 @@ export function yarnNeeds(draft: Draft): YarnNeed[] {
   for (const { worked } of draft.rounds) {
     const tally = used.get(worked.round.colour)
     if (!tally) continue
-    const { begin, join } = worked.round
-    if (!begin.counts) tally.cm += begin.chains * cmOf[STITCH_CODE.ch]!
-    if (join === 'slip') tally.cm += cmOf[STITCH_CODE.slst]!
-    tally.stitches += worked.edge.count
-    // A run of chains is one thing made; the stitch that closes a loop stands for the loop's length, and is one stitch.
-    for (let i = 0; i < worked.stitches.length; i++) tally.cm += cmOf[worked.stitches[i]!]! * (worked.stitches[i] === CH ? worked.edge.chains[i]! : 1)
-    tally.cm += (worked.round.closing?.chains ?? 0) * cmOf[CH]! + rowsBelow(worked.round.steps, cmOf)
+    addRound(tally, worked, cmOf)
+  }
+  for (const piece of draft.parts.flatMap(({ pieces }) => pieces)) {
+    const tally = used.get(piece.colour)
+    if (!tally) continue
+    const own = { cm: piece.cordYarnCm ?? piece.start.chains * cmOf[CH]!, stitches: 0 }
+    for (const row of piece.rows) addRound(own, row, cmOf)
+    tally.cm += piece.times * (own.cm + 2 * END_CM + SEWING_CM)
+    tally.stitches += piece.times * own.stitches
   }
   for (const { spec, yarnCm } of casingsOf(draft.design, draft.parts, draft.gauge)) {
     const tally = used.get(spec.colour)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Draft } from '~~/core/draft/draft'
-import { figure, formatLength } from '~~/core/measure/format'
+import { figure, formatCm, formatLength } from '~~/core/measure/format'
 import { floorShort } from '~~/core/words/floorWords'
 import { yarnNeeds } from '~~/core/yarn/yarn'
 
@@ -29,6 +29,10 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
     <div>
       <dt>Lies flat</dt>
       <dd>{{ figure(sizes.flatWidth.cm, units) }} × {{ figure(sizes.height.cm, units) }} {{ units }}</dd>
+    </div>
+    <div v-if="sizes.withHandles">
+      <dt>With handles</dt>
+      <dd>{{ formatCm(sizes.withHandles.emptyCm, units) }}</dd>
     </div>
     <div>
       <dt>Holds about</dt>

@@ -7,7 +7,7 @@ import { useBench } from '~/stores/bench'
 
 /** The wall's parts from the mouth down, to be picked, dragged, doubled and thrown out; by keyboard with Alt and the arrows. */
 const bench = useBench()
-const { wall, full, select, addAbove, duplicate, remove, move } = useWall()
+const { wall, full, select, addAbove, addHandles, duplicate, remove, move } = useWall()
 
 const rows = computed(() => wall.value.map((spec, index) => {
   const part = bench.draft!.parts.find(({ id }) => id === `wall.${index}`)
@@ -21,6 +21,8 @@ const rows = computed(() => wall.value.map((spec, index) => {
 
 /** The part in hand, if it is one of the wall's: a new band goes above it. */
 const inHand = computed(() => bench.selected.startsWith('wall.') ? Number(bench.selected.slice(5)) : undefined)
+
+const handled = computed(() => bench.draft!.parts.some(({ handles, findings }) => handles.length > 0 || findings.some(({ code }) => code === 'slot-runs')))
 
 /** The list runs from the top down, the wall from the floor up. */
 const fromBottom = (row: number) => wall.value.length - 1 - row
@@ -118,6 +120,17 @@ function onKey(event: KeyboardEvent, index: number): void {
       @click="addAbove(inHand)"
     >
       {{ wall.length === 0 ? 'Add a wall' : inHand === undefined ? 'Band on top' : 'Band above' }}
+    </v-btn>
+    <v-btn
+      v-if="wall.length > 0 && !handled"
+      :prepend-icon="mdiPlus"
+      size="small"
+      variant="outlined"
+      class="ml-2"
+      :disabled="full"
+      @click="addHandles"
+    >
+      Handles on top
     </v-btn>
   </fieldset>
 </template>

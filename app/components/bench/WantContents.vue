@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Contents } from '~~/core/contents/contents'
 import { propose } from '~~/core/contents/contents'
-import { BALLS, CONTENT_CM } from '~~/core/design/bounds'
+import { BALLS, CONTENT_CM, WEIGHT_KG } from '~~/core/design/bounds'
 import { useBench } from '~/stores/bench'
 
 /** What the bag must hold: named, kept, drawn inside the bag; on request it proposes base and height. */
@@ -22,12 +22,15 @@ const lengths = computed(() => Object.entries(contents.value ?? {}).filter(([nam
 function choose(choice: string): void {
   bench.edit('What it must hold', (design) => {
     if (choice === 'nothing') delete design.contents
-    else design.contents = { ...STARTS[choice as Contents['kind']] }
+    else design.contents = { ...STARTS[choice as Contents['kind']], ...(contents.value?.weightKg ? { weightKg: contents.value.weightKg } : {}) }
   })
 }
 
-function put(name: string, value: number): void {
-  bench.edit('What it must hold', design => void Object.assign(design.contents!, { [name]: value }), `contents.${name}`)
+function put(name: string, value: number | undefined): void {
+  bench.edit('What it must hold', (design) => {
+    if (value === undefined) Reflect.deleteProperty(design.contents!, name)
+    else Object.assign(design.contents!, { [name]: value })
+  }, `contents.${name}`)
 }
 
 function proposeBag(): void {
@@ -75,6 +78,16 @@ function proposeBag(): void {
         :units="bench.design!.units"
         :bounds="CONTENT_CM"
         @change="put(name, $event)"
+      />
+      <CountField
+        label="All of it weighs"
+        suffix="kg"
+        parts
+        may-be-empty
+        :value="contents.weightKg"
+        :bounds="WEIGHT_KG"
+        @change="put('weightKg', $event)"
+        @clear="put('weightKg', undefined)"
       />
     </div>
     <v-btn

@@ -48,6 +48,26 @@ const asks = computed(() => asksOf(props.spec, bench.design!))
       :spec="spec"
       :index="index"
     />
+    <WantSlots
+      v-else-if="spec.band === 'slots' || spec.band === 'chain-straps'"
+      :spec="spec"
+      :index="index"
+    />
+    <WantStraps
+      v-else-if="spec.band === 'grown-strap' || spec.band === 'knot-straps' || spec.band === 'sewn-straps' || spec.band === 'under-strap'"
+      :spec="spec"
+      :index="index"
+    />
+    <WantHung
+      v-else-if="spec.band === 'cross-body' || spec.band === 'bought-handles'"
+      :spec="spec"
+      :index="index"
+    />
+    <WantClosure
+      v-else-if="spec.band === 'button-loop' || spec.band === 'tab' || spec.band === 'zip'"
+      :spec="spec"
+      :index="index"
+    />
     <WantBand
       v-else
       :band="spec"

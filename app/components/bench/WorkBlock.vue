@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { Draft, DraftPart } from '~~/core/draft/draft'
+import { hangingsOf } from '~~/core/draft/handles'
 import { openingOf } from '~~/core/draft/meshFindings'
 import { formatCm, formatLength } from '~~/core/measure/format'
 import { floorWords } from '~~/core/words/floorWords'
@@ -13,7 +14,9 @@ const ways = useWays()
 
 const units = computed(() => props.draft.design.units)
 const pattern = computed(() => patternOf(props.draft, ways.terms))
-const section = computed(() => pattern.value.sections.find(({ part }) => part === props.part?.id))
+/** A part's own section, and one for each piece that is worked for it. */
+const sections = computed(() => pattern.value.sections.filter(({ part }) => part === props.part?.id))
+const hangings = computed(() => hangingsOf(props.draft.design, props.draft.parts))
 const opening = computed(() => props.part && openingOf(props.part, props.draft.design, props.draft.gauge))
 const figures = computed(() => {
   const { part, draft } = props
@@ -24,6 +27,7 @@ const figures = computed(() => {
       ['Tall', formatLength(draft.sizes.height, units.value)],
       ['Mouth, around', formatLength(draft.sizes.mouth, units.value)],
       ...(draft.sizes.loadedHeightCm === undefined ? [] : [['Tall, loaded', `about ${formatCm(draft.sizes.loadedHeightCm, units.value)}`]]),
+      ...(draft.sizes.withHandles ? [['Tall, with handles', formatCm(draft.sizes.withHandles.emptyCm, units.value)], ['With handles, loaded', `about ${formatCm(draft.sizes.withHandles.loadedCm, units.value)}`]] : []),
     ]
   }
   const { size, rounds, edge } = part
@@ -33,6 +37,9 @@ const figures = computed(() => {
     size.floor && size.floor.shape !== 'none' ? ['Floor', floorWords(size.floor, units.value)] : ['Tall', formatLength(size.height, units.value)],
     ...(part.net ? [['Loops a round', String(part.net.loops)]] : []),
     ...(opening.value ? [['A ball pushed through', formatCm(opening.value.ballCm, units.value)], ['A rod falling through', formatCm(opening.value.rodCm, units.value)]] : []),
+    ...hangings.value.filter(one => one.part === part).flatMap(({ handle, dropCm, loadedDropCm }, i, all) => i > 0 && handle.lengthCm === all[0]!.handle.lengthCm
+      ? []
+      : [[`${handle.lies === 'around' ? handle.name : 'Handle'}, foot to foot`, formatCm(handle.lengthCm, units.value)], ['Its drop, loaded', `${formatCm(dropCm, units.value)}, ${formatCm(loadedDropCm, units.value)}`]]),
     ['Flat width there', formatLength({ cm: size.circumference.cm / 2, plusMinusCm: size.circumference.plusMinusCm / 2 }, units.value)],
   ]
 })
@@ -50,7 +57,16 @@ const figures = computed(() => {
       </dd>
     </div>
   </dl>
-  <template v-if="section">
+  <template
+    v-for="(section, i) in sections"
+    :key="i"
+  >
+    <h4
+      v-if="i > 0"
+      class="piece"
+    >
+      {{ section.title }}
+    </h4>
     <p
       v-if="section.lead"
       class="lead"
@@ -73,9 +89,16 @@ const figures = computed(() => {
         <span>{{ line.words }}. <strong>{{ line.count }}</strong> {{ line.note }}</span>
       </li>
     </ol>
+    <p
+      v-for="text in section.finish"
+      :key="text"
+      class="lead"
+    >
+      {{ text }}
+    </p>
   </template>
   <p
-    v-else-if="part"
+    v-if="part && sections.length === 0"
     class="soft"
   >
     No round of its own.
@@ -88,6 +111,7 @@ const figures = computed(() => {
 dt { font-size: 0.84rem; color: var(--soft-ink); }
 dd { margin: 0; font-weight: 600; }
 .lead { margin: 0.9rem 0 0.3rem; }
+.piece { margin: 1.1rem 0 0; font-size: 1rem; }
 .words { list-style: none; margin: 0.7rem 0 0; padding: 0; font-size: 0.93rem; line-height: 1.4; }
 .words li { display: grid; grid-template-columns: 3.1rem 1fr; gap: 0.3rem; padding: 0.3rem 0; border-top: 1px solid var(--line); }
 .number { font-family: var(--figures); font-weight: 640; color: var(--accent); white-space: nowrap; letter-spacing: -0.04em; }

@@ -3,22 +3,28 @@ import { ref, watch } from 'vue'
 import type { Bounds } from '~~/core/design/bounds'
 import { parseNumber } from '~~/core/measure/parse'
 
-/** A number typed, whole unless `parts` are allowed; up and down keys count. Only a sound one leaves the field. */
-const props = defineProps<{ label: string, value: number, bounds: Bounds, suffix?: string, parts?: boolean }>()
-const emit = defineEmits<{ change: [value: number] }>()
+/** A number typed, whole unless `parts` are allowed, and left out if it may be empty; up and down keys count. Only a sound one leaves the field. */
+const props = defineProps<{ label: string, value: number | undefined, bounds: Bounds, suffix?: string, parts?: boolean, mayBeEmpty?: boolean }>()
+const emit = defineEmits<{ change: [value: number], clear: [] }>()
 
-const text = ref(String(props.value))
+const shown = (value: number | undefined) => value === undefined ? '' : String(value)
+const text = ref(shown(props.value))
 const trouble = ref('')
 
 watch(() => props.value, (value) => {
   if (parseNumber(text.value) !== value) {
-    text.value = String(value)
+    text.value = shown(value)
     trouble.value = ''
   }
 })
 
 function take(typed: string): void {
   text.value = typed
+  if (props.mayBeEmpty && typed.trim() === '') {
+    trouble.value = ''
+    if (props.value !== undefined) emit('clear')
+    return
+  }
   const value = parseNumber(typed)
   const { least, most } = props.bounds
   const sound = value !== undefined && value >= least && value <= most && (props.parts || Number.isInteger(value))
@@ -27,7 +33,7 @@ function take(typed: string): void {
 }
 
 function count(by: number): void {
-  take(String(Math.min(props.bounds.most, Math.max(props.bounds.least, props.value + by))))
+  take(String(Math.min(props.bounds.most, Math.max(props.bounds.least, (props.value ?? props.bounds.least) + by))))
 }
 </script>
 

@@ -26,7 +26,7 @@ const emit = defineEmits<{ light: [round: number | undefined] }>()
     </dl>
     <section
       v-for="section in pattern.sections"
-      :key="section.part"
+      :key="`${section.part}.${section.piece ?? ''}`"
     >
       <h2 class="ruled">
         {{ section.title }}
@@ -44,11 +44,11 @@ const emit = defineEmits<{ light: [round: number | undefined] }>()
         <li
           v-for="line in section.lines"
           :key="line.from"
-          :class="{ lit: lit !== undefined && lit >= line.from && lit <= line.to }"
+          :class="{ lit: !section.piece && lit !== undefined && lit >= line.from && lit <= line.to }"
           tabindex="0"
-          @mouseenter="emit('light', line.from)"
+          @mouseenter="emit('light', section.piece ? undefined : line.from)"
           @mouseleave="emit('light', undefined)"
-          @focus="emit('light', line.from)"
+          @focus="emit('light', section.piece ? undefined : line.from)"
           @blur="emit('light', undefined)"
         >
           <span class="number">{{ line.label }}</span>
@@ -57,6 +57,12 @@ const emit = defineEmits<{ light: [round: number | undefined] }>()
           </span>
         </li>
       </ol>
+      <p
+        v-for="text in section.finish"
+        :key="text"
+      >
+        {{ text }}
+      </p>
     </section>
     <section>
       <h2 class="ruled">

@@ -1,0 +1,67 @@
+import type { Finding } from '../part/finding'
+import type { Setting } from '../part/part'
+import type { Edge } from '../round/edge'
+import type { Placing } from './placing'
+
+/** How far round the bag a boundary of an edge lies, from 0 to 1, seen from the right side: turned rounds lie the other way about. */
+export function wayOf({ count, closed }: Edge, boundary: number, facing: 'right' | 'wrong'): number {
+  const slot = facing === 'wrong' ? count - boundary + (closed ? 1 : 0) : boundary
+  const way = slot / count
+  return way - Math.floor(way)
+}
+
+/** Which side of the fabric the last round below shows: in turned work every second one the wrong side. */
+export function facingBelow({ rounds, turns }: Pick<Setting, 'rounds' | 'turns'>): 'right' | 'wrong' {
+  return rounds.style === 'turned' && turns > 0 && turns % 2 === 0 ? 'wrong' : 'right'
+}
+
+/** How wide a stitch of the rim is: by how far round it goes, however it was worked. */
+export function rimStitchCm(edge: Edge, { belowCm, gauge }: Pick<Setting, 'belowCm' | 'gauge'>): number {
+  return belowCm === undefined ? gauge.sc.width.cm : belowCm / edge.count
+}
+
+/** A span of the rim by its face: the free part over it goes from foot to foot. */
+export interface OnFace {
+  readonly name: 'front' | 'back'
+  readonly feet: readonly [number, number]
+}
+
+/** Two opposite spans by the faces they lie on, each from its first boundary on, with the rounds as seen from the right side. */
+export function faces(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, firsts: readonly [number, number], places: number): [OnFace, OnFace] {
+  const facing = facingBelow(setting)
+  const side = wayOf(edge, edge.sides[0], facing)
+  const face = (first: number): OnFace => {
+    const [a, b] = [wayOf(edge, first, facing), wayOf(edge, first + places, facing)]
+    const feet = facing === 'wrong' ? [b, a] as const : [a, b] as const
+    const middle = feet[0] + places / edge.count / 2
+    return { name: middle - side - Math.floor(middle - side) < 0.5 ? 'front' : 'back', feet }
+  }
+  const [one, other] = [face(firsts[0]), face(firsts[1])]
+  return one.name === other.name ? [{ ...one, name: 'front' }, { ...other, name: 'back' }] : [one, other]
+}
+
+/** The places of a span as a maker finds them: counted along the last round from its start, as it was worked. */
+export function sts(first: number, places: number, count: number): string {
+  const at = (place: number) => ((place % count) + count) % count + 1
+  return places === 1 ? `st ${at(first)}` : `sts ${at(first)}–${at(first + places - 1)}`
+}
+
+/** How a part that is placed opposite itself says where. */
+interface Moved {
+  readonly nudge: number
+  readonly sideAt?: number
+}
+
+/** What there is to say of a placing that does not come out even: an odd stitch, an axis between two stitches, a nudge. */
+export function offPlace({ gaps, offSides }: Placing, { nudge }: Moved, what: string): Finding[] {
+  const apart = Math.abs(gaps[0] - gaps[1])
+  if (nudge !== 0) {
+    return [{
+      code: 'off-centre', weight: 'note', what: `Moved ${Math.abs(nudge)} ${Math.abs(nudge) === 1 ? 'stitch' : 'stitches'} from the middle of the bag: ${gaps[0]} and ${gaps[1]} stitches lie between at the sides.`,
+      fix: { label: 'Back to the middle', changes: [{ path: ['nudge'], value: 0 }] },
+    }]
+  }
+  if (apart === 1) return [{ code: 'odd-stitch', weight: 'note', what: `An odd stitch is left between: ${gaps[0]} on one side of the bag and ${gaps[1]} on the other. Nobody will see it; a slot of one stitch more or less does not mend it, a stitch more or fewer in the rim does.` }]
+  if (offSides >= 0.5) return [{ code: 'off-sides', weight: 'note', what: `${what}: half a stitch off the marked sides, both alike. One stitch wider or narrower would be dead on.` }]
+  return []
+}

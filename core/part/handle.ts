@@ -1,0 +1,24 @@
+/** A handle as it hangs on the bag, whatever it is made of. */
+export interface Handle {
+  readonly name: string
+  /** How far round the rim its two feet stand, from 0 to 1 with the rounds: where the free part begins and ends. */
+  readonly feet: readonly [number, number]
+  /** Along the rim on one face; from side to side over the mouth; or around one side, from face to face. */
+  readonly lies: 'along' | 'over' | 'around'
+  /** Its free part, from foot to foot, along its lower edge. */
+  readonly lengthCm: number
+  /** How far apart the feet stand, the bag lying flat. */
+  readonly gapCm: number
+  readonly widthCm: number
+  /** How many stitches, or rows of them, lie side by side across it and carry the load. */
+  readonly strands: number
+  /** Stitches of the rim that each foot holds on to. */
+  readonly footStitches: number
+  /** How far above the edge that its part stands on the feet are. */
+  readonly aboveCm: number
+  readonly colour: string
+  /** It runs on under the bag, which hangs in it. */
+  readonly under?: boolean
+  /** Not worked by the maker: it does not give. */
+  readonly bought?: boolean
+}

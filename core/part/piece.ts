@@ -1,0 +1,26 @@
+import type { Worked } from '../round/worked'
+import type { Start } from './part'
+
+/** Something worked on its own, in rows, and joined to the bag: a strap, a tab, a facing, a loop of chain. */
+export interface Piece {
+  /** Told apart from its part's other pieces by this. */
+  readonly id: string
+  readonly name: string
+  /** How many of them are made. */
+  readonly times: number
+  /** What its first row is worked into. */
+  readonly start: Start
+  /** Said instead of the start, where it grows from the bag or is no more than a chain. */
+  readonly lead?: string
+  readonly rows: readonly Worked[]
+  readonly lengthCm: number
+  readonly widthCm: number
+  /** Its first row runs along its length, not across it. */
+  readonly along: boolean
+  /** Yarn that its rows do not tell: of a cord. */
+  readonly cordYarnCm?: number
+  readonly colour: string
+  /** Said before its rows, and after them. */
+  readonly advice: readonly string[]
+  readonly finish: readonly string[]
+}
