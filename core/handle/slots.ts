@@ -46,6 +46,8 @@ export type SlotsSpec = Slotted<'slots'> | Slotted<'chain-straps'>
 
 /** What the slots of a spec come to on an edge. */
 export interface Slots {
+  /** Stitches that each is to skip; its place is within the rim even where it does not fit there. */
+  readonly skipped: number
   readonly placing: Placing
   readonly chains: number
   /** Chains for each stitch skipped are more than that: it hangs as a handle. */
@@ -72,17 +74,18 @@ export function slotsOn(spec: SlotsSpec, edge: Edge, setting: Pick<Setting, 'gau
   const marked = markedAnew(edge, turn, spec.sideAt)
   const skipped = skippedBy(spec, edge.count, stitchCm)
   const chains = chainsFor(spec, skipped, stitchCm)
-  const room = Math.max(0, nudgeRoom(edge, skipped) - 1)
-  return { placing: placed(marked, skipped, 'faces', Math.min(room, Math.max(-room, spec.nudge))), chains, hangs: chains > skipped }
+  const places = Math.min(skipped, Math.floor(edge.count / 2))
+  const room = Math.max(0, nudgeRoom(edge, places) - 1)
+  return { skipped, placing: placed(marked, places, 'faces', Math.min(room, Math.max(-room, spec.nudge))), chains, hangs: chains > skipped }
 }
 
 /** The slots in the order that the round meets them: how many stitches come before each. */
 function met(placing: Placing, number: 1 | 2, edge: Edge, turn: boolean): { readonly along: number, readonly before: number[] } {
-  const { places } = placing
+  const { places, gaps } = placing
   const before = placing.firsts.slice(0, number).map(first => stitchesBefore(edge, turn, first, places))
-  // A round cannot start within a slot, nor with its chain: the start moves to where that slot ends.
-  const over = before.find(one => one === 0 || one + places > edge.count)
-  const along = over === undefined ? 0 : (over + places) % edge.count
+  // A round cannot start within a slot, nor at its very foot, where corners are drawn together: the start moves on to the side.
+  const over = before.find(one => one < 2 || one + places >= edge.count)
+  const along = over === undefined ? 0 : (over + places + Math.max(1, Math.floor(Math.min(...gaps) / 2))) % edge.count
   return { along, before: before.map(one => (one - along + edge.count) % edge.count).sort((a, b) => a - b) }
 }
 
@@ -121,15 +124,11 @@ function overChains(on: Edge, turn: boolean, { stitch, into }: SlotsSpec): Step[
   return steps
 }
 
-/**
- * A round that works two together wherever body and handle meet: the last stitch of one and the first of the other. Where the
- * round starts just there, its first two are drawn together instead.
- */
+/** A round that works two together wherever body and handle meet: the last stitch of one and the first of the other. */
 function cornerRound(on: Edge, turn: boolean, { stitch }: SlotsSpec): Step[] {
   const mask = runAt(on)
   const order = metInOrder(on, turn).map(place => mask[place]!)
   const pairs = new Set(order.flatMap((run, i) => i > 0 && run !== order[i - 1] ? [i - 1] : []))
-  if (order[0] !== order.at(-1)) pairs.add(0)
   const steps: Step[] = []
   for (let i = 0; i < order.length; i += pairs.has(i) ? 2 : 1) {
     const last = steps.at(-1)
@@ -170,7 +169,7 @@ export function runsWords(before: readonly number[], places: number, count: numb
 
 const ROOMLESS = 'Ask for narrower slots, or widen the rim below.'
 
-function tooWide({ number }: SlotsSpec, { placing: { places }, chains }: Slots, count: number): Finding | undefined {
+function tooWide({ number }: SlotsSpec, { skipped: places, chains }: Slots, count: number): Finding | undefined {
   const most = Math.floor((count - 2 * LEAST_BETWEEN) / 2)
   if (places > most) return { code: 'slots-too-wide', weight: 'stop', what: `${number === 2 ? 'Two slots' : 'A slot'} of ${places} stitches ${number === 2 ? 'do' : 'does'} not fit on ${count}: at most ${Math.max(0, most)} leave ${LEAST_BETWEEN} between. ${ROOMLESS}`, ...(most > 0 ? { fix: { label: `Slots of ${most} stitches`, changes: [{ path: ['width'], value: { pin: { stitches: most } } }] } } : {}) }
   return chains < places
@@ -268,7 +267,7 @@ function chainWords({ chains, hangs, placing: { places } }: Slots, { number }: S
 function adviceFor({ placing: { places } }: Slots, along: number, before: readonly number[], count: number): string[] {
   return [
     `Flatten the bag and put markers where each slot begins and ends. From the start of the round: ${runsWords(before, places, count)}.`,
-    ...(along > 0 ? [`The old start lies within a slot: go on to the new one with ${along} {slst}, or fasten off and join there.`] : []),
+    ...(along > 0 ? [`The old start lies in a slot, or at its very foot: go on to the side with ${along} {slst}, or fasten off and join there.`] : []),
   ]
 }
 
@@ -277,12 +276,12 @@ export function slotsGive(spec: SlotsSpec, edge: Edge, gauge: Setting['gauge']):
   const found = slotsOn(spec, edge, { gauge }, false)
   if (tooWide(spec, found, edge.count)) return undefined
   const { placing: { places, gaps } } = found
-  let body = spec.number === 2 ? Math.min(...gaps) : edge.count - places
+  // What is drawn together at a corner belongs to the body, which so keeps its stitches; the handle loses one at each end.
+  const body = spec.number === 2 ? Math.min(...gaps) : edge.count - places
   let { chains } = found
   let count = edge.count + spec.number * (chains - places)
   for (let i = 1; i <= Math.min(spec.corners, spec.rounds - 1) && body >= CORNER_RUN && chains >= CORNER_RUN; i++) {
     count -= 2 * spec.number
-    body -= 2
     chains -= 2
   }
   return count

@@ -62,7 +62,7 @@ const LANDMARK_WORDS: Readonly<Record<Landmark, Called>> = {
   rowEnds: several('row end'),
   holes: several('hole'),
   bridge: n => n === 1 ? 'the ch' : `each of the ${n} chs`,
-  overBridge: () => 'the ch-loop, over the chain',
+  overBridge: () => 'the ch-loop over the slot',
   loop: several('loop'),
   thisLoop: () => 'the loop you are in',
 }

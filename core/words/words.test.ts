@@ -9,7 +9,7 @@ import { asCsv } from './asCsv'
 import { asRecord } from './asJson'
 import { asMarkdown, asText } from './asText'
 import { ordinal, timesInWords } from './numbers'
-import { patternOf, roundLines } from './pattern'
+import { patternOf, piecesOf, roundLines, rowLines } from './pattern'
 import { PLACE_CODE } from '../round/edge'
 import { chain, each, inOne, repeat, skip, together } from '../round/step'
 import { stepsWords } from './stepWords'
@@ -81,6 +81,12 @@ describe('law 1: what the words say is what the edge holds', () => {
         const spaces = edge.kinds.filter(kind => kind === PLACE_CODE.space).length
         expect(line.count).toBe(drafted.rounds[i]!.worked.round.inLoops ? `(${spaces} loops)` : spaces > 0 ? `(${edge.count - spaces} sts, ${spaces} ch-sps)` : `(${edge.count} sts)`)
       })
+      for (const piece of piecesOf(drafted)) {
+        rowLines(piece, terms).forEach((line, i) => {
+          const { edge, on } = piece.rows[i]!
+          expect(said(line.words, on.count), line.words).toEqual({ made: edge.count, used: on.count })
+        })
+      }
     }), { ...SEED, numRuns: 100 })
   })
 })
@@ -96,7 +102,12 @@ describe('the pattern', () => {
     fc.assert(fc.property(anyDesign, (design) => {
       const drafted = draft(design)
       let next = 1
-      for (const { lines } of patternOf(drafted, 'us').sections) {
+      for (const { lines, piece } of patternOf(drafted, 'us').sections) {
+        // Pieces number their rows for themselves.
+        if (piece) {
+          expect(lines[0]?.from ?? 1).toBe(1)
+          continue
+        }
         for (const line of lines) {
           expect(line.from).toBe(next)
           next = line.to + 1

@@ -70,6 +70,35 @@ export const anyEyelets = fc.record({
   cords: fc.record({ number: fc.constantFrom(1, 2), kind: fc.constantFrom('chain', 'slip-stitched', 'doubled', 'bought'), size: wantOrPin({ tailCm: cm(2, 40) }, { lengthCm: fc.integer({ min: 10, max: 200 }) }), opening: fc.boolean(), colour: yarnId }),
 }, { requiredKeys: ['band', 'eyelets', 'between', 'chains', 'evenOut', 'colour'] })
 
+const placed = { nudge: fc.integer({ min: -6, max: 6 }), sideAt: fc.integer({ min: 0, max: 80 }), colour: yarnId }
+const across = wantOrPin({ widthCm: cm(1, 25) }, { stitches: fc.integer({ min: 1, max: 40 }) })
+const long = wantOrPin({ dropCm: cm(1, 40) }, { count: fc.integer({ min: 1, max: 60 }) })
+const oneOrTwo = fc.constantFrom(1, 2)
+const feet = { foot: fc.integer({ min: 2, max: 12 }), wide: fc.integer({ min: 2, max: 12 }) }
+const strip = { worked: fc.constantFrom('across', 'along', 'bumps'), wide: fc.integer({ min: 1, max: 12 }), length: long, lines: oneOrTwo, stitch }
+const button = cm(0.5, 5)
+/** Where a side was marked anew is left out as often as not. */
+const part = (fields: Record<string, fc.Arbitrary<unknown>>) => fc.record(fields, { requiredKeys: Object.keys(fields).filter(key => key !== 'sideAt') as never[] })
+
+/** Slots and chain straps. */
+export const anySlots = part({
+  band: fc.constantFrom('slots', 'chain-straps'), number: oneOrTwo, width: across, into: fc.constantFrom('chains', 'bumps', 'over'), corners: fc.integer({ min: 0, max: 4 }), rounds: fc.integer({ min: 1, max: 6 }), stitch, ...placed,
+  chains: fc.oneof(fc.constant({ want: { hole: true } }), wantOrPin({ dropCm: cm(1, 30) }, { chains: fc.integer({ min: 1, max: 90 }) })),
+})
+
+/** Straps and closures: what is placed on the rim and works no round of it. */
+export const anyFitted = fc.oneof(
+  part({ band: fc.constant('grown-strap'), ...feet, length: long, join: fc.constantFrom('sewn', 'slip'), stitch, ...placed }),
+  part({ band: fc.constant('knot-straps'), ...feet, width: across, short: long, long, join: fc.constantFrom('sewn', 'slip'), stitch, ...placed }),
+  part({ band: fc.constant('sewn-straps'), ...strip, number: oneOrTwo, inCm: cm(0, 15), overlapCm: cm(0, 8), reinforced: fc.constantFrom('none', 'patch', 'tape'), ...placed }),
+  part({ band: fc.constant('under-strap'), ...strip, ...placed }),
+  part({ band: fc.constant('cross-body'), cord: fc.constantFrom('chain', 'slip-stitched', 'doubled', 'bought'), length: wantOrPin({ dropCm: cm(1, 80) }, { lengthCm: cm(10, 200) }), ...placed }),
+  part({ band: fc.constant('bought-handles'), number: oneOrTwo, holds: fc.constantFrom('rings', 'holes'), lengthCm: cm(3, 80), apartCm: cm(1, 30), foot: fc.integer({ min: 1, max: 6 }), ...placed }),
+  fc.record({ band: fc.constant('button-loop'), buttonCm: button, colour: yarnId }),
+  fc.record({ band: fc.constant('tab'), stitch, wide: fc.integer({ min: 1, max: 14 }), lengthCm: cm(1, 20), buttonCm: button, colour: yarnId }),
+  fc.record({ band: fc.constant('zip'), stitch, facingCm: cm(0.5, 6), colour: yarnId }),
+)
+
 /** A part of a wall of any kind. */
 export const anyWallPart = fc.oneof(
   { weight: 4, arbitrary: fc.record({ band: fc.constantFrom('solid', 'ridges'), stitch, ...banded }, { requiredKeys: ['band', 'stitch', 'size', 'colour'] }) },
@@ -79,6 +108,8 @@ export const anyWallPart = fc.oneof(
   fc.record({ band: fc.constant('boxes'), chains: fc.integer({ min: 1, max: 4 }), finish: fc.boolean(), size: tall, colour: yarnId }),
   { weight: 2, arbitrary: anyLoops },
   { weight: 2, arbitrary: anyEyelets },
+  { weight: 4, arbitrary: anySlots },
+  { weight: 4, arbitrary: anyFitted },
   fc.record({ band: fc.constant('ruffle'), stitch, inEach: fc.integer({ min: 1, max: 5 }), every: fc.integer({ min: 0, max: 5 }), colour: yarnId }),
   fc.record({ band: fc.constant('picots'), chains: fc.integer({ min: 2, max: 5 }), between: fc.integer({ min: 1, max: 4 }), colour: yarnId }),
   fc.record({ band: fc.constant('shells'), stitches: fc.integer({ min: 3, max: 7 }), colour: yarnId }),
@@ -101,11 +132,12 @@ export const REPEATS = [
   { id: 'slants', name: 'slants', lines: ['once: sc in next 2', 'sk next st, dc in next, dc in same st'] },
 ] as const
 
-/** Things to carry. */
+const weighed = { weightKg: cm(0.1, 12) }
+/** Things to carry, weighed or not. */
 export const anyContents = fc.oneof(
-  fc.record({ kind: fc.constantFrom('box', 'cloth'), lengthCm: cm(1, 60), widthCm: cm(1, 60), heightCm: cm(1, 60) }),
-  fc.record({ kind: fc.constant('bottle'), acrossCm: cm(1, 30), heightCm: cm(1, 50) }),
-  fc.record({ kind: fc.constant('balls'), count: fc.integer({ min: 1, max: 40 }), acrossCm: cm(1, 20) }),
+  fc.record({ kind: fc.constantFrom('box', 'cloth'), lengthCm: cm(1, 60), widthCm: cm(1, 60), heightCm: cm(1, 60), ...weighed }, { requiredKeys: ['kind', 'lengthCm', 'widthCm', 'heightCm'] }),
+  fc.record({ kind: fc.constant('bottle'), acrossCm: cm(1, 30), heightCm: cm(1, 50), ...weighed }, { requiredKeys: ['kind', 'acrossCm', 'heightCm'] }),
+  fc.record({ kind: fc.constant('balls'), count: fc.integer({ min: 1, max: 40 }), acrossCm: cm(1, 20), ...weighed }, { requiredKeys: ['kind', 'count', 'acrossCm'] }),
 ) as fc.Arbitrary<Contents>
 
 /** Any design that a maker could have, of a size that a test can afford. */
@@ -129,6 +161,7 @@ export const anyDesign: fc.Arbitrary<Design> = fc.record({
   wall: fc.array(anyWallPart, { maxLength: 4 }),
   repeats: fc.constant(REPEATS),
   mouth: fc.record({ divides: fc.integer({ min: 1, max: 12 }) }),
+  stretch: fc.record({ beforeCm: cm(5, 40), longerCm: cm(0, 10), kg: cm(0.1, 5), widthCm: cm(1, 8) }).map(({ beforeCm, longerCm, kg, widthCm }) => ({ beforeCm, afterCm: beforeCm + longerCm, kg, widthCm })),
   lining: fc.record({ seamCm: cm(0.5, 5) }),
   forChild: fc.boolean(),
 }, { noNullPrototype: true, requiredKeys: ['fairHollow', 'version', 'name', 'note', 'hands', 'units', 'gauge', 'yarns', 'rounds', 'base', 'turnUp', 'wall', 'repeats'] }) as fc.Arbitrary<Design>

@@ -13,6 +13,9 @@ interface Said { made: number, used: number }
 const ONE_PLACE = /^(ring|the loop you are in|last ch|the ch you began in|(first|last) foundation st( again)?|\d+\w\w ch from hook)$/
 const ALL = /^(each (st|ch) (around|across)|\d+\w\w ch from hook and in each ch across)$/
 
+/** The chain over a slot or a buttonhole, in its chains or as a whole: one place, whatever is worked into it. */
+const BRIDGE = /^(?:each of the (\d+) chs|the ch|the ch-loop over the slot)$/
+
 const CLOSING = /in first (sc|dc) to close the last loop$/
 
 function timesOf(word: string): number {
@@ -36,11 +39,13 @@ function one(text: string, below: number): Said {
   if (/^(?:sk|miss) next ch-sp$/i.test(text)) return { made: 0, used: 1 }
   const drawn = /^(?:sc|hdc|dc|tr|htr|dtr)(\d+)tog$/i.exec(text)
   if (drawn) return { made: 1, used: Number(drawn[1]) }
-  const match = /^(?:(\d+) )?(?:\((.*)\)|(?:[FB]P)?(?:sc|hdc|dc|tr|htr|dtr|sl st|ss)) (?:in|around) (?:back and third loops of |back loop of |both layers at )?(.+)$/i.exec(text)
+  const match = /^(?:(\d+) )?(?:\((.*)\)|(?:[FB]P)?(?:sc|hdc|dc|tr|htr|dtr|sl st|ss)) (?:in|around) (?:back and third loops of |back loop of |back bump of |both layers at )?(.+)$/i.exec(text)
   if (!match) throw new Error(`cannot read "${text}"`)
   const by = match[2] === undefined ? Number(match[1] ?? 1) : inOnePlace(match[2])
   const where = match[3]!
   if (ONE_PLACE.test(where)) return { made: by, used: where.includes('loop') ? NaN : 1 }
+  const bridge = BRIDGE.exec(where)
+  if (bridge) return { made: by * Number(bridge[1] ?? 1), used: 1 }
   if (NOTHING.test(where)) return { made: by, used: 0 }
   if (ALL.test(where)) return { made: by * below, used: below }
   const n = Number(/(?:each of )?next(?: (\d+))?(?: (?:chs?|sts?|ch-sps?|loops?|holes?|row ends?|along the underside))?$/.exec(where)![1] ?? 1)
@@ -76,7 +81,7 @@ export function said(words: string, below: number): Said {
   const clauses = words.replace(/\((\d+ \w+ in next loop), then \[[^\]]*\] [\w ]+?\)/g, '$1').split('; ')
   const closings = clauses.filter(clause => CLOSING.test(clause)).length
   const counts = clauses.some(clause => /counts? as first/.test(clause))
-  const steps = clauses.filter(clause => !CLOSING.test(clause) && !/^(ch \d+( \(.*\))?(, turn)?$|skipped chs|(sk|miss) \d+ chs|join with)/i.test(clause))
+  const steps = clauses.filter(clause => !CLOSING.test(clause) && !/to the new start$/.test(clause) && !/^(ch \d+( \(.*\))?(, turn)?$|skipped chs|(sk|miss) \d+ chs|join with)/i.test(clause))
   const sum = steps.length > 0 ? body(steps.join('; '), below) : { made: 0, used: 0 }
   const intoFoundation = below === 1
   return { made: sum.made + closings + (counts ? 1 : 0), used: sum.used + (counts && !intoFoundation ? 1 : 0) }

@@ -31,7 +31,7 @@ describe('the command line', () => {
 
   it('prints rounds, sizes and findings as JSON', () => {
     const record = JSON.parse(draftFile(JSON.stringify(design), '--as', 'json').stdout) as { rounds: object[], sizes: object, findings: object[] }
-    expect(Object.keys(record)).toEqual(['rounds', 'sizes', 'findings'])
+    expect(Object.keys(record)).toEqual(['rounds', 'pieces', 'handles', 'sizes', 'findings'])
     expect(record.rounds[4]).toEqual({ number: 5, part: 'base', stitches: 30, words: 'Ch 1; sc in next 3, 2 sc in next, six times; join with sl st to first sc' })
   }, 30_000)
 

@@ -1,0 +1,169 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { anySlots, SEED } from '../../tests/arbitraries/designs'
+import { gaugeOf } from '../gauge/gauge'
+import { edgingOf } from '../mouth/edging'
+import type { Setting } from '../part/part'
+import { type Edge, foundation, withSides } from '../round/edge'
+import { lengthOf, liesOver, runAt } from '../round/freeRuns'
+import { each } from '../round/step'
+import { ROUND_STYLES } from '../round/style'
+import { workTexture } from '../texture/workTexture'
+import { stepsWords } from '../words/stepWords'
+import { within } from './placing'
+import { slots, slotsGive, slotsOn, type SlotsSpec } from './slots'
+
+const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
+const setting: Setting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20 }
+const handles: SlotsSpec = { band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 3, stitch: 'sc', nudge: 0, colour: 'main' }
+const on = (count: number, over: Partial<SlotsSpec> = {}, edge: Edge = foundation('stitch', count), at: Setting = setting) => slots({ ...handles, ...over } as SlotsSpec, edge, at)
+const codes = ({ findings }: ReturnType<typeof slots>) => findings.map(({ code }) => code)
+
+/** The stitches that a round's steps leave plain, chain and skip, in order. */
+function runs({ rounds: [first] }: ReturnType<typeof slots>): string {
+  return first!.round.steps.map(step => step.do === 'stitch' ? step.times : step.do === 'chain' ? `ch ${step.chains}` : step.do === 'skip' ? `skip ${step.places}` : '?').join(', ')
+}
+
+describe('slots on 64 stitches (handbook 10; common practice, no source)', () => {
+  const result = on(64)
+
+  it('are worked 8, slot 16, 16, slot 16, 8', () => expect(runs(result)).toBe('8, ch 32, skip 16, 16, ch 32, skip 16, 8'))
+
+  it('with chains of 32 come to 96, and 92 once the four corners are drawn together', () => {
+    expect(result.rounds.map(({ edge }) => edge.count)).toEqual([34, 96, 92, 92])
+    expect(result.findings.find(({ code }) => code === 'rim-counts')!.what).toContain('from 64 stitches to 96, then 92, then 92')
+  })
+
+  it('say their runs, and in words how each chain is worked', () => {
+    expect(result.findings.find(({ code }) => code === 'slot-runs')!.what).toContain('8, slot 16, 16, slot 16, 8')
+    const words = (into: SlotsSpec['into']) => stepsWords(on(64, { into }).rounds[1]!.round.steps, { terms: 'us', on: on(64).rounds[1]!.on, start: { kind: 'ring', chains: 0 } })
+    expect(words('chains')).toBe('sc in next 8, sc in each of the 32 chs, sc in next 16, sc in each of the 32 chs, sc in next 8')
+    expect(words('bumps')).toContain('sc in back bump of each of the 32 chs')
+    expect(words('over')).toContain('32 sc in the ch-loop over the slot')
+  })
+
+  it('draw body and handle together at both ends of both', () => {
+    const { round } = result.rounds[2]!
+    expect(round.steps.filter(({ do: what }) => what === 'together')).toHaveLength(4)
+    expect(round.steps.map(step => step.do === 'stitch' ? step.times : 'tog')).toEqual([7, 'tog', 30, 'tog', 14, 'tog', 30, 'tog', 7])
+  })
+
+  it('leave a rim that lies as wide as what the handles bridge', () => {
+    // Each corner takes one from body and handle and gives one back to the body.
+    expect(liesOver(result.edge)).toBe(64)
+    expect(result.handles!.map(({ lengthCm, gapCm, widthCm, name }) => [name, lengthCm, gapCm, widthCm])).toEqual([['Handle, front', 16, 8, 1.5], ['Handle, back', 16, 8, 1.5]])
+  })
+})
+
+describe('a chain over a slot', () => {
+  it('as long as the slot is a hand hole: the rim keeps its count, and nothing hangs', () => {
+    const { edge, handles: none } = on(64, { chains: { want: { hole: true } }, corners: 0 })
+    expect(edge.count).toBe(64)
+    expect(none).toEqual([])
+  })
+
+  it('for a drop of 12 cm over 8 cm is 51 chains: by hand, sqrt(4·144 + 64) = 25.3 cm of half a centimetre each', () => {
+    expect(slotsOn({ ...handles, chains: { want: { dropCm: 12 } } }, foundation('stitch', 64), setting, false).chains).toBe(51)
+  })
+
+  it('shorter than its slot is refused, and a rim too small for two as well', () => {
+    expect(codes(on(64, { chains: { pin: { chains: 12 } } }))).toEqual(['slot-chain-short'])
+    const small = on(30)
+    expect(small.findings[0]).toMatchObject({ code: 'slots-too-wide', weight: 'stop' })
+    expect(small.findings[0]!.what).toContain('at most 12 leave 3 between')
+    expect(on(30, { width: { pin: { stitches: 12 } } }).rounds).toHaveLength(4)
+  })
+
+  it('without corners drawn together is told to flop, with what mends it', () => {
+    const { findings } = on(64, { corners: 0, rounds: 1 })
+    expect(findings.find(({ code }) => code === 'handles-flop')!.fix!.changes).toEqual([{ path: ['corners'], value: 1 }, { path: ['rounds'], value: 2 }])
+  })
+})
+
+describe('where slots lie', () => {
+  it('follows the sides: a bag that folds at 4 has its slots 8 on from there', () => {
+    expect(runs(on(64, {}, withSides(foundation('stitch', 64), [4, 36])))).toBe('12, ch 32, skip 16, 16, ch 32, skip 16, 4')
+  })
+
+  it('follows sides that the maker marked anew', () => {
+    expect(runs(on(64, { sideAt: 4 }))).toBe('12, ch 32, skip 16, 16, ch 32, skip 16, 4')
+  })
+
+  it('with a start inside a slot goes on by slip stitches to the side beyond it', () => {
+    const result = on(64, {}, withSides(foundation('stitch', 64), [16, 48]))
+    // The second slot ends at 8, and the side is 8 on from there.
+    expect(result.rounds[0]!.round.begin.along).toBe(16)
+    expect(runs(result)).toBe('8, ch 32, skip 16, 16, ch 32, skip 16, 8')
+    expect(result.rounds.map(({ edge }) => edge.count)).toEqual([34, 96, 92, 92])
+  })
+
+  it('tells the odd stitch, and half a stitch off the sides', () => {
+    expect(codes(on(65))).toContain('odd-stitch')
+    expect(codes(on(64, { width: { pin: { stitches: 15 } } }))).toContain('off-sides')
+    expect(codes(on(64))).not.toContain('odd-stitch')
+    expect(codes(on(64, { nudge: 2 }))).toContain('off-centre')
+  })
+})
+
+/** Every place of the free runs of an edge, run by run. */
+const freeOf = (edge: Edge) => (edge.free ?? []).map(run => lengthOf(run, edge.count))
+
+describe('slots of any kind', () => {
+  const anyRim = fc.record({ count: fc.integer({ min: 8, max: 160 }), side: fc.nat(300), start: fc.nat(300), style: fc.constantFrom(...ROUND_STYLES), turns: fc.nat(3), counts: fc.boolean() })
+
+  it('add up: what is skipped, chained and drawn together is what the rim comes to, whatever its count, its sides, its start and its style', () => {
+    fc.assert(fc.property(anySlots, anyRim, (spec, { count, side, start, style, turns, counts }) => {
+      const edge = { ...withSides(foundation('stitch', count), [side % count, (side + Math.floor(count / 2)) % count]), start: start % count }
+      const at: Setting = { ...setting, turns, rounds: { style, startingChainCounts: counts } }
+      const any = spec as SlotsSpec
+      const result = slots(any, edge, at)
+      if (result.findings.some(({ weight }) => weight === 'stop')) {
+        expect(result.edge).toBe(edge)
+        return
+      }
+      const turn = result.rounds[0]!.round.begin.turn
+      const { placing: { places, gaps }, chains } = slotsOn(any, edge, at, turn)
+      expect(gaps[0] + gaps[1] + 2 * places).toBe(count)
+      expect(result.rounds[0]!.edge.count).toBe(count - any.number * (places - 1))
+      expect(result.rounds[1]!.edge.count).toBe(count + any.number * (chains - places))
+      result.rounds.slice(2).forEach(({ edge: above, on: below }) => expect([0, 2 * any.number]).toContain(below.count - above.count))
+      // The handles lie where they should in every round: alike, and never more than what was chained.
+      for (const { edge: above } of result.rounds.slice(1)) {
+        const free = freeOf(above)
+        expect(free).toHaveLength(any.number)
+        for (const length of free) expect(length > 0 && length <= chains && chains - length <= 2 * any.corners).toBe(true)
+        expect(Math.abs(free[0]! - free.at(-1)!)).toBeLessThanOrEqual(any.corners)
+      }
+    }), { ...SEED, numRuns: 300 })
+  })
+
+  it('leave what is foretold without working them', () => {
+    fc.assert(fc.property(anySlots, fc.integer({ min: 8, max: 160 }), (spec, count) => {
+      const any = spec as SlotsSpec
+      const edge = foundation('stitch', count)
+      const result = slots(any, edge, setting)
+      expect(slotsGive(any, edge, gauge)).toBe(result.findings.some(({ weight }) => weight === 'stop') ? undefined : result.edge.count)
+    }), { ...SEED, numRuns: 300 })
+  })
+
+  it('skip the very stitches that lie opposite each other about the sides', () => {
+    fc.assert(fc.property(anyRim, fc.integer({ min: 1, max: 30 }), ({ count, side, start, style, turns }, stitches) => {
+      fc.pre(2 * stitches + 8 <= count && count % 4 === 0 && stitches % 2 === (count / 2) % 2)
+      const s0 = side % count
+      const edge = { ...withSides(foundation('stitch', count), [s0, (s0 + count / 2) % count]), start: start % count }
+      const { rounds: [first] } = on(count, { width: { pin: { stitches } }, chains: { want: { hole: true } }, corners: 0 }, edge, { ...setting, turns, rounds: { style, startingChainCounts: false } })
+      const used = new Set(Array.from(first!.edge.from).filter((_, i) => first!.edge.kinds[i] === 0))
+      const skipped = Array.from({ length: count }, (_, place) => place).filter(place => !used.has(place))
+      expect(skipped).toHaveLength(2 * stitches)
+      for (const place of skipped) expect(skipped).toContain(within(2 * s0 - 1 - place, count))
+    }), { ...SEED, numRuns: 150 })
+  })
+
+  it('keep their handles through what is worked above: a firm rim knows which of its stitches hang free', () => {
+    const below = on(64)
+    const rim = workTexture(edgingOf({ band: 'rim', rim: 'slip', colour: 'main' }, false).texture, { colour: 'main', size: { pin: { rounds: 2 } } }, below.edge, setting)
+    expect(freeOf(rim.edge)).toEqual(freeOf(below.edge))
+    expect(Array.from(runAt(rim.edge)).join('')).toBe(Array.from(runAt(below.edge)).join(''))
+    expect(rim.rounds[0]!.round.steps).toEqual([each('slst', 92)])
+  })
+})
