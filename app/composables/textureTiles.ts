@@ -34,7 +34,7 @@ function drawn(band: WallSpec['band']): Tile {
   const join = (what: keyof Front) => fronts.map(front => front[what]).join('')
   const right = courses.flatMap(({ outline, bottomCm, heightCm }) => [`${outline.lengthCm / 2} ${-bottomCm}`, `${outline.lengthCm / 2} ${-(bottomCm + heightCm)}`])
   const left = [...right].reverse().map(spot => `-${spot}`)
-  return { outline: `M${[...right, ...left].join('L')}Z`, threads: join('threads'), posts: join('posts'), ridges: join('ridges'), holes: join('holes'), net: join('net'), left: -3.1, top: -3.6, width: 6.2, height: 3.5 }
+  return { outline: `M${[...right, ...left].join('L')}Z`, threads: join('threads'), posts: join('posts'), ridges: join('ridges'), holes: join('holes'), net: join('net'), open: join('open'), left: -3.1, top: -3.6, width: 6.2, height: 3.5 }
 }
 
 /** The tile of a kind; drawn once. */

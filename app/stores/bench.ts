@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
+import type { HandlesAs } from '~~/core/chart/handles'
 import type { Design } from '~~/core/design/design'
 import { applyFix as fixed, edit as edited, type Edit, type Writable } from '~~/core/design/edit'
 import { type History, NO_HISTORY, record, redo as redone, undo as undone } from '~~/core/design/history'
@@ -30,6 +31,8 @@ export const useBench = defineStore('bench', () => {
   /** How far the cords of a casing are pulled in the drawing, 0 open to 1 tight; and how far they are threaded, 1 all the way. Neither is saved. */
   const pulled = ref(0)
   const threaded = ref(1)
+  /** How handles are drawn: held up, loaded or lying flat; not saved. */
+  const handlesAs = ref<HandlesAs>('held')
   const undoLabel = computed(() => history.value.past.at(-1)?.label)
   const redoLabel = computed(() => history.value.future[0]?.label)
 
@@ -142,7 +145,7 @@ export const useBench = defineStore('bench', () => {
   }
 
   return {
-    id, design, draft, shown, selected, pulled, threaded, saving, trouble, undoLabel, redoLabel,
+    id, design, draft, shown, selected, pulled, threaded, handlesAs, saving, trouble, undoLabel, redoLabel,
     open, edit, applyFix, look, flush, close,
     undo: () => step(undone),
     redo: () => step(redone),

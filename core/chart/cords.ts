@@ -2,7 +2,7 @@ import type { Casing } from '../draft/casing'
 import { drawnBy } from '../mouth/drawn'
 import type { Footprint, FloorShape } from '../part/floor'
 import type { Pull } from './gather'
-import { frontX } from './elevation'
+import { frontX, withinWay } from './elevation'
 
 /** A cord as the front of the bag shows it: what lies over posts, and its two ends with their knot, hanging. */
 export interface CordFront {
@@ -20,6 +20,8 @@ export interface CasingPlace {
   readonly shape: FloorShape
   /** 1 for left hands, -1 for right. */
   readonly side: 1 | -1
+  /** How far round the bag its front begins. */
+  readonly turn: number
 }
 
 /** How a casing pulls its mouth together. */
@@ -36,12 +38,12 @@ function n(value: number): string {
  * A casing's cords from the front, as far as they are threaded and pulled. Eyelets lie evenly round from the start of the
  * round; those of the near half are seen.
  */
-export function cordsFront(casing: Casing, { heightCm, outline, shape, side }: CasingPlace, pulled: number, threaded: number): CordFront[] {
+export function cordsFront(casing: Casing, { heightCm, outline, shape, side, turn }: CasingPlace, pulled: number, threaded: number): CordFront[] {
   const { threading, eyelets, cord, spec, gathered } = casing
   if (!threading.ok) return []
   const { tailCm } = drawnBy(gathered, pulled)
   const x = (way: number) => side * frontX(outline, shape, Math.min(1, Math.max(0, 2 * way)))
-  const wayOf = (eyelet: number) => (eyelet + 0.5) / eyelets
+  const wayOf = (eyelet: number) => withinWay((eyelet + 0.5) / eyelets - turn)
   const y = -heightCm
   return threading.cords.map(({ over, start }, i): CordFront => {
     const done = Math.min(eyelets, Math.max(0, Math.round(threaded * threading.cords.length * eyelets) - i * eyelets))

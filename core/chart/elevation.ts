@@ -1,3 +1,5 @@
+import { wayOf } from '../handle/rim'
+import { runAt } from '../round/freeRuns'
 import type { Draft } from '../draft/draft'
 import { aroundOf, type DraftPart, riseOf } from '../draft/part'
 import { type FloorShape, type Footprint, standing } from '../part/floor'
@@ -17,11 +19,16 @@ export interface Course {
   readonly under: Footprint
   readonly shape: FloorShape
   readonly worked: Worked
+  /** How far round, from where its wall starts, the bag's front begins at this round; ways are told from there. */
+  readonly turn: number
   /** How far round each thing of this round lies, and each of the round below; none where the round below is of another kind. */
   readonly way: Float32Array
   readonly below?: Float32Array
   /** How much the round below rises: what long stitches reach down. */
   readonly belowCm: number
+  /** Handles worked in the round: which of its things hang free, by the handle's number; and how much of the way round each thing takes. */
+  readonly free?: Uint8Array
+  readonly shares?: Float32Array
 }
 
 /** The ways of every part's rounds: those of the base on their own, those of the wall one onto the other. */
@@ -34,28 +41,58 @@ export function waysByPart({ parts }: Draft): ReadonlyMap<DraftPart, readonly Wa
   return found
 }
 
+/** A way brought between 0 and 1. */
+export function withinWay(way: number): number {
+  return way - Math.floor(way)
+}
+
+/**
+ * How far round the base the bag's front begins: at its first side; on a floor with corners at the corner beyond it, since there
+ * the front alone is seen.
+ */
+export function frontWay({ parts: [base], sizes: { floor } }: Draft): number {
+  const { edge, rounds } = base!
+  const side = wayOf(edge, edge.sides[0], rounds.at(-1)?.round.facing ?? 'right')
+  return floor.shape === 'rectangle' ? side + floor.width.cm / 4 / (floor.length.cm + floor.width.cm) : side
+}
+
+/** Stitches by which the seam has leaned after so many rounds of the wall: the sides of the bag lie so much further along. */
+export function leanedBy({ design: { rounds: { style, leanPerTen = 0 } } }: Draft, rounds: number): number {
+  return style === 'joined' ? (leanPerTen * rounds) / 10 : 0
+}
+
+function turnedBy(ways: Float32Array, by: number): Float32Array {
+  return by === 0 ? ways : ways.map(way => withinWay(way - by))
+}
+
 /** The standing bag, round by round from the floor up, on its long side; a floor lies flat and adds nothing. */
 export function elevation(draft: Draft): Course[] {
   const courses: Course[] = []
   const { floor } = draft.sizes
   const waysIn = waysByPart(draft)
   let bottomCm = 0
+  let risen = 0
   let last: { readonly way: Float32Array, readonly worked: Worked } | undefined
   for (const part of draft.parts) {
     const ways = waysIn.get(part)!
+    const arching = part.handles.some(({ aboveCm }) => aboveCm > 0) || courses.at(-1)?.free !== undefined
+    const leaned = (i: number) => part === draft.parts[0] ? 0 : leanedBy(draft, risen + i)
     part.rounds.forEach((worked, i) => {
       const heightCm = riseOf(part, i)
-      const { way } = ways[i]!
+      const turned = frontWay(draft) + leaned(i) / Math.max(1, worked.edge.count)
+      const way = turnedBy(ways[i]!.way, turned)
       if (heightCm > 0) {
         courses.push({
-          number: part.firstRound + i, part: part.id, colour: worked.round.colour, bottomCm, heightCm, worked, way,
+          number: part.firstRound + i, part: part.id, colour: worked.round.colour, bottomCm, heightCm, worked, way, turn: turned,
           ...(last && last.worked.edge.count === worked.on.count ? { below: last.way } : {}), belowCm: courses.at(-1)?.heightCm ?? 0,
+          ...(ways[i]!.shares ? { shares: ways[i]!.shares } : {}), ...(arching && worked.edge.free ? { free: runAt(worked.edge) } : {}),
           shape: floor.shape, outline: standing(floor, aroundOf(part, i)), under: courses.at(-1)?.outline ?? standing(floor, aroundOf(part, i)),
         })
       }
       bottomCm += heightCm
       last = { way, worked }
     })
+    if (part !== draft.parts[0]) risen += part.rounds.length
   }
   return courses
 }

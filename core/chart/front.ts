@@ -19,6 +19,8 @@ export interface Front {
   readonly holes: string
   /** The loops of a net, with nothing behind them. */
   readonly net: string
+  /** Where handles arch away: nothing is there. */
+  readonly open: string
 }
 
 function n(value: number): string {
@@ -66,8 +68,8 @@ function footOf({ worked, way, below }: Course, made: number): { readonly way: n
 }
 
 /** Places of a round's things side by side: each as wide as its share of the round. */
-function widthOf(worked: Worked): number {
-  return 1 / worked.edge.count
+function widthOf({ worked, shares }: Course, made: number): number {
+  return shares?.[made] ?? 1 / worked.edge.count
 }
 
 /** The loops of a net's front, each from knot over its top to the next knot. */
@@ -95,12 +97,16 @@ export function frontOf(course: Course, mirrored = false): Front {
   const acrossOn = (footprint: Footprint): Across => way => side * frontX(footprint, shape, Math.min(1, Math.max(0, (2 * way) / seen)))
   const across = acrossOn(outline)
   const [top, bottom] = [-(bottomCm + heightCm), -bottomCm]
-  const half = widthOf(worked) / 2
-  const front = { threads: '', posts: '', ridges: '', holes: '', net: '' }
+  const front = { threads: '', posts: '', ridges: '', holes: '', net: '', open: '' }
   if (worked.round.inLoops) return { ...front, net: netOf(course, acrossOn(course.under), across, seen) }
   for (let made = 0; made < worked.edge.count; made++) {
     const way = course.way[made]!
     if (way > seen / 2) continue
+    const half = widthOf(course, made) / 2
+    if (course.free?.[made]) {
+      front.open += `M${n(across(way - half))} ${n(top)}H${n(across(way + half))}V${n(bottom)}H${n(across(way - half))}Z`
+      continue
+    }
     const [left, right] = [across(way - half + GAP * half), across(way + half - GAP * half)]
     const kind = kindAt(worked, made)
     if (kind === 'ch') {

@@ -101,7 +101,7 @@ describe('a mouth drawn together, in the drawing', () => {
   })
 
   it('has both cords at opposite sides, their ends longer the tighter it is, and over half the front posts', () => {
-    const place = { heightCm, outline: courses.at(-1)!.outline, shape: courses.at(-1)!.shape, side: -1 } as const
+    const place = { heightCm, outline: courses.at(-1)!.outline, shape: courses.at(-1)!.shape, side: -1, turn: 0 } as const
     const [first, second] = cordsFront(made!, place, 0, 1)
     expect(Math.sign(first!.knot.x)).not.toBe(Math.sign(second!.knot.x))
     // 24 eyelets: twelve posts in front, six of them over.

@@ -1,7 +1,9 @@
 import type { Draft } from '../draft/draft'
 import { aroundOf, riseOf } from '../draft/part'
 import type { Worked } from '../round/worked'
+import { wayOf } from '../handle/rim'
 import { waysByPart } from './elevation'
+import type { Ways } from './ways'
 
 /** A spot on a side of the bag, on the unrolled wall: x and y as there, in centimetres. */
 export interface SideSpot {
@@ -9,10 +11,11 @@ export interface SideSpot {
   readonly y: number
 }
 
-/** How far round the bag a boundary of a round's edge lies, from 0 to 1. */
-function wayOf({ edge, round }: Worked, boundary: number, start: number): number {
-  const slot = round.facing === 'wrong' ? edge.count - boundary + 1 : boundary
-  const way = slot / edge.count + start
+/** How far round the bag a side of a round lies, so many stitches further than its edge says. */
+function sideWay({ edge, round }: Worked, side: 0 | 1, shift: number, { start, way: ways, shares }: Ways): number {
+  const boundary = edge.sides[side] + shift
+  // Where stitches differ in width, a side is where the stitch after it begins.
+  const way = shares ? ways[boundary % edge.count]! - (round.facing === 'wrong' ? -1 : 1) * shares[boundary % edge.count]! / 2 : wayOf(edge, boundary, round.facing) + start
   return way - Math.floor(way)
 }
 
@@ -32,7 +35,7 @@ export function sideLines(draft: Draft): readonly [readonly SideSpot[], readonly
     part.rounds.forEach((worked, i) => {
       y -= riseOf(part, i)
       const shift = Math.round((lean * (risen + i + 1)) / 10) - leanedBelow
-      for (const side of [0, 1] as const) lines[side].push({ x: hand * (wayOf(worked, worked.edge.sides[side] + shift, ways.get(part)![i]!.start) - 0.5) * aroundOf(part, i), y })
+      for (const side of [0, 1] as const) lines[side].push({ x: hand * (sideWay(worked, side, shift, ways.get(part)![i]!) - 0.5) * aroundOf(part, i), y })
     })
     risen += part.rounds.length
   }

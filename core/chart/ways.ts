@@ -1,5 +1,6 @@
 import { PLACE_CODE } from '../round/edge'
 import { AIMS } from '../round/step'
+import { lengthOf, liesOver } from '../round/freeRuns'
 import type { Worked } from '../round/worked'
 import { slotOf } from './chart'
 
@@ -17,6 +18,8 @@ import { slotOf } from './chart'
 export interface Ways {
   readonly way: Float32Array
   readonly start: number
+  /** How much of the way round each thing takes, where they differ: a handle's stitches share what it bridges. */
+  readonly shares?: Float32Array
 }
 
 const SPACE = AIMS.indexOf('space')
@@ -58,18 +61,40 @@ export function waysOf(rounds: readonly Worked[], below?: Worked): Ways[] {
   let start = 0
   let last = below && { worked: below, way: bareWay(below) }
   for (const worked of rounds) {
-    const own = bareWay(worked)
+    const shares = sharesOf(worked)
+    const own = bareWay(worked, shares)
     // Ways of the round below are taken as they lie when its start has not moved, so that the turn is measured afresh.
     if (last && last.way.length === worked.on.count && wanders(worked)) start += turnOf(worked, own, last.way)
     const way = start === 0 ? own : own.map(one => within(one + start))
-    found.push({ way, start })
+    found.push({ way, start, ...(shares ? { shares } : {}) })
     last = { worked, way: own }
   }
   return found
 }
 
 /** How far along its own round each thing lies. */
-function bareWay(worked: Worked): Float32Array {
+function bareWay(worked: Worked, shares = sharesOf(worked)): Float32Array {
   const { count } = worked.edge
-  return Float32Array.from({ length: count }, (_, made) => (slotOf(made, count, worked) + 0.5) / count)
+  if (!shares) return Float32Array.from({ length: count }, (_, made) => (slotOf(made, count, worked) + 0.5) / count)
+  const made = new Int32Array(count)
+  for (let i = 0; i < count; i++) made[slotOf(i, count, worked)] = i
+  const way = new Float32Array(count)
+  let at = 0
+  for (const i of made) {
+    way[i] = at + shares[i]! / 2
+    at += shares[i]!
+  }
+  return way
+}
+
+/** The share of the way round that each thing takes, on a rim with handles; nothing where all take the same. */
+function sharesOf({ edge }: Worked): Float32Array | undefined {
+  if (!edge.free) return undefined
+  const around = liesOver(edge)
+  const shares = new Float32Array(edge.count).fill(1 / around)
+  for (const run of edge.free) {
+    const length = lengthOf(run, edge.count)
+    for (let k = 0; k < length; k++) shares[(run.from + k) % edge.count] = run.bridges / length / around
+  }
+  return shares
 }

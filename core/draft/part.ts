@@ -1,6 +1,6 @@
 import type { LayOut } from '../part/layOut'
 import type { Finding } from '../part/finding'
-import type { Handle } from '../part/handle'
+import type { Grip, Handle } from '../part/handle'
 import type { Net, PartSize } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
@@ -36,6 +36,7 @@ export interface DraftPart {
   readonly casing?: { readonly eyelets: number }
   /** Handles that hang on it, and what is worked on its own for it. */
   readonly handles: readonly Handle[]
+  readonly grip?: Grip
   readonly pieces: readonly Piece[]
 }
 

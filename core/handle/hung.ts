@@ -6,7 +6,7 @@ import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
 import { lengthForDrop } from './drop'
 import { markedAnew, placed } from './placing'
-import { faces, facingBelow, offPlace, rimStitchCm, sts, wayOf } from './rim'
+import { faces, facingBelow, gripOf, offPlace, rimStitchCm, sts, wayOf } from './rim'
 import { nothingWorked, refusedOnHandles } from './unworked'
 
 /*
@@ -107,7 +107,7 @@ function boughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting): P
   }))
   return nothingWorked(edge, setting, [
     { code: 'strap-runs', weight: 'note', what: `Ends on ${at.join('; ')}.` }, ...shortHandle(spec), ...offPlace(placing, spec, 'The handles'),
-  ], { handles, advice: [`Markers, counted from the start of the last round: ${at.join('; ')}.`, holdingWords(spec), 'Pin both ends first and hold the bag up by them: they must hang level.'] })
+  ], { handles, grip: gripOf(edge, setting, placing), advice: [`Markers, counted from the start of the last round: ${at.join('; ')}.`, holdingWords(spec), 'Pin both ends first and hold the bag up by them: they must hang level.'] })
 }
 
 /** Works a cord across the body, or places bought handles; none on a rim that has handles worked in it. */

@@ -51,7 +51,7 @@ function wholeAxis(wanted: number, between: number): number {
  * Places two spans opposite each other.
  *
  * @param places of each span: at least 1, and two of them no more than the edge has
- * @param nudge places that the first span is moved on, the second one mirroring it
+ * @param nudge places that the first span is moved on, the second one mirroring it; no further than there is room
  */
 export function placed(edge: Edge, places: number, centred: Centred, nudge = 0): Placing {
   const { count } = edge
@@ -59,7 +59,8 @@ export function placed(edge: Edge, places: number, centred: Centred, nudge = 0):
   const between = count - 2 * places
   const axis = wholeAxis(wanted, between)
   const lesser = Math.floor(between / 2)
-  const x = (axis + ((axis - lesser) % 2 === 0 ? lesser : lesser + 1)) / 2 + nudge
+  const room = nudgeRoom(edge, places)
+  const x = (axis + ((axis - lesser) % 2 === 0 ? lesser : lesser + 1)) / 2 + Math.min(room, Math.max(-room, nudge))
   const gap = 2 * x - axis
   return {
     firsts: [within(x, count), within(axis - x - places, count)], places,
@@ -67,7 +68,7 @@ export function placed(edge: Edge, places: number, centred: Centred, nudge = 0):
   }
 }
 
-/** The most that a placing can be nudged either way before its spans meet. */
+/** The most that a placing can be nudged either way before its spans meet: half the lesser gap. */
 export function nudgeRoom(edge: Edge, places: number): number {
   return Math.floor((edge.count - 2 * places) / 4)
 }

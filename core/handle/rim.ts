@@ -1,4 +1,5 @@
 import type { Finding } from '../part/finding'
+import type { Grip } from '../part/handle'
 import type { Setting } from '../part/part'
 import type { Edge } from '../round/edge'
 import type { Placing } from './placing'
@@ -38,6 +39,18 @@ export function faces(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, fi
   }
   const [one, other] = [face(firsts[0]), face(firsts[1])]
   return one.name === other.name ? [{ ...one, name: 'front' }, { ...other, name: 'back' }] : [one, other]
+}
+
+/** What two opposite spans on the faces are taken hold of by, on the front. */
+export function gripOf(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, { firsts, places, gaps }: Placing): Grip {
+  const on = faces(edge, setting, firsts, places)
+  const first = on[0].name === 'front'
+  const onward = first === (facingBelow(setting) === 'right') ? 1 : -1
+  // Half of each gap lies on the front; the gap at the first span's own start is the second one.
+  const [nearer, further] = [gaps[1], gaps[0]]
+  const atStart = onward === 1 ? nearer : further
+  const half = (gap: number, up: boolean) => up ? Math.ceil(gap / 2) : Math.floor(gap / 2)
+  return { span: (first ? on[0] : on[1]).feet, count: edge.count, stitches: places, before: half(atStart, false), after: half(edge.count - 2 * places - atStart, true), onward }
 }
 
 /** The places of a span as a maker finds them: counted along the last round from its start, as it was worked. */

@@ -10,7 +10,7 @@ import { inStyle } from '../round/style'
 import type { Worked } from '../round/worked'
 import { lengthForDrop } from './drop'
 import { markedAnew, nudgeRoom, type Placing, placed, placesNear, stitchesBefore } from './placing'
-import { faces, offPlace } from './rim'
+import { faces, gripOf, offPlace } from './rim'
 
 /** Stitches a handle can be worked in. */
 export const HANDLE_STITCHES = ['sc', 'hdc', 'dc'] as const
@@ -246,6 +246,7 @@ export function slots(spec: SlotsSpec, edge: Edge, setting: Setting): PartResult
   return {
     rounds, edge: above.edge,
     size: { height: times(height, rounds.length), circumference: times(width, above.edge.count) },
+    grip: gripOf(edge, setting, found.placing),
     handles: handlesOf(spec, found, edge, setting),
     notes: rounds.map((_, i) => noteFor(i, spec, rounds)),
     advice: adviceFor(found, along, before, edge.count),

@@ -5,7 +5,7 @@ import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
 import { dropCm } from './drop'
 import { type Placing, placed, placesNear, markedAnew } from './placing'
-import { faces, facingBelow, offPlace, rimStitchCm, sts, wayOf } from './rim'
+import { faces, facingBelow, gripOf, offPlace, rimStitchCm, sts, wayOf } from './rim'
 import { type Free, freePart, growthCm, leastRows, type StrapLength, strip, stripFromRim, type StripStitch, type StripWay, stripWidthCm } from './strip'
 import { nothingWorked, refusedOnHandles } from './unworked'
 
@@ -244,7 +244,7 @@ function sewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): PartRes
   return nothingWorked(edge, setting, [
     { code: 'strap-runs', weight: 'note', what: `Feet of ${foot} stitches, ${inStitches} in from the sides, ${gap} stitches between them: ${at.map(pair => pair.join(' and ')).join('; ')}.` },
     ...offPlace(placing, spec, 'The straps'),
-  ], { pieces: [piece], handles, advice: [`Markers, counted from the start of the last round: ${at.map((pair, i) => `${pair.join(' and ')}${spec.number === 2 ? ` on the ${on[i]!.name}` : ''}`).join('; ')}.`] })
+  ], { pieces: [piece], handles, grip: gripOf(edge, setting, placing), advice: [`Markers, counted from the start of the last round: ${at.map((pair, i) => `${pair.join(' and ')}${spec.number === 2 ? ` on the ${on[i]!.name}` : ''}`).join('; ')}.`] })
 }
 
 /** What the two ends of a strap under the bag lie over each other (from memory). */

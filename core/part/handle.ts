@@ -22,3 +22,16 @@ export interface Handle {
   /** Not worked by the maker: it does not give. */
   readonly bought?: boolean
 }
+
+/** What a part that is placed on the bag's faces is taken hold of by: its span on the front, and what lies beside it there. */
+export interface Grip {
+  /** How far round the rim its span begins and ends, with the rounds as seen from the right side. */
+  readonly span: readonly [number, number]
+  /** Stitches of the rim, of the span, and from the first side to the span and from the span to the other side. */
+  readonly count: number
+  readonly stitches: number
+  readonly before: number
+  readonly after: number
+  /** 1 if moving it by a stitch more moves the front's span on with the rounds, -1 if back. */
+  readonly onward: 1 | -1
+}

@@ -9,7 +9,7 @@ import { work } from '../round/work'
 import type { Worked } from '../round/worked'
 import { explain } from '../round/workError'
 import type { Finding } from './finding'
-import type { Handle } from './handle'
+import type { Grip, Handle } from './handle'
 import type { Piece } from './piece'
 
 /** A size that is either wanted in centimetres (the count is found) or pinned as a count (the size is told). */
@@ -84,6 +84,8 @@ export interface PartResult {
   readonly net?: Net
   /** Handles that hang on it. */
   readonly handles?: readonly Handle[]
+  /** Of what is placed on the faces: what it is taken hold of by. */
+  readonly grip?: Grip
   /** What is worked on its own for it. */
   readonly pieces?: readonly Piece[]
   /** What to do before, between or after the rounds that steps do not say. */

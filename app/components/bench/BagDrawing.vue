@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { roomOf } from '~~/core/contents/contents'
+import type { HandlesAs } from '~~/core/chart/handles'
 import { planOf } from '~~/core/chart/plan'
 import type { Draft, DraftPart } from '~~/core/draft/draft'
 import { standing } from '~~/core/part/floor'
@@ -9,8 +10,8 @@ import { useBox } from '~/composables/useBox'
 import { spreadLabels } from '~/composables/spreadLabels'
 
 /** The bag drawn to scale and standing on a tape: elevation above, floor below, every part labelled. It is the menu. */
-const props = defineProps<{ draft: Draft, selected: string, pulled?: number, threaded?: number }>()
-const emit = defineEmits<{ select: [part: string] }>()
+const props = defineProps<{ draft: Draft, selected: string, pulled?: number, threaded?: number, handlesAs?: HandlesAs }>()
+const emit = defineEmits<{ select: [part: string], nudge: [part: string, to: number] }>()
 
 const box = ref<HTMLElement>()
 /** What the stitch pointed at is. */
@@ -25,7 +26,7 @@ const BELOW_PX = 14
 
 const narrow = computed(() => width.value < 620)
 const held = computed(() => props.draft.design.contents && roomOf(props.draft.design.contents))
-const tallCm = computed(() => Math.max(props.draft.sizes.height.cm, held.value?.heightCm ?? 0, 0.1))
+const tallCm = computed(() => Math.max(props.draft.sizes.height.cm, held.value?.heightCm ?? 0, 0.1, props.draft.sizes.withHandles?.emptyCm ?? 0, props.draft.sizes.withHandles?.loadedCm ?? 0))
 const plan = computed(() => planOf(props.draft).box)
 const floorCm = computed(() => Math.max(plan.value.height, 0.1))
 /** The upright tape runs on to the next whole mark above the mouth. */
@@ -111,6 +112,9 @@ const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + 
             :selected="selected"
             :pulled="pulled"
             :threaded="threaded"
+            :handles-as="handlesAs"
+            grips
+            @nudge="(part, to) => emit('nudge', part, to)"
             @select="emit('select', $event)"
           />
           <ContentsGhost

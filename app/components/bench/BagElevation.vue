@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { type Course, elevation } from '~~/core/chart/elevation'
+import { gripFronts, handleFronts, type HandlesAs } from '~~/core/chart/handles'
 import { cordsFront, pullOf } from '~~/core/chart/cords'
 import { frontOf } from '~~/core/chart/front'
 import { gather } from '~~/core/chart/gather'
@@ -9,8 +10,8 @@ import type { Draft } from '~~/core/draft/draft'
 import { insideShade, threadLine } from '~/composables/yarnShade'
 
 /** The bag standing, from the front, in centimetres with its floor's middle at (0, 0). */
-const props = defineProps<{ draft: Draft, scale: number, selected: string, pulled?: number, threaded?: number }>()
-const emit = defineEmits<{ select: [part: string] }>()
+const props = withDefaults(defineProps<{ draft: Draft, scale: number, selected: string, pulled?: number, threaded?: number, handlesAs?: HandlesAs, grips?: boolean }>(), { pulled: 0, threaded: 1, handlesAs: 'held' })
+const emit = defineEmits<{ select: [part: string], nudge: [part: string, to: number] }>()
 
 const mirrored = computed(() => props.draft.design.hands === 'left')
 
@@ -23,12 +24,20 @@ const casings = computed(() => casingsOf(props.draft.design, props.draft.parts, 
   }
   return { casing, heightCm: heightCm + casing.part.size.height.cm / 2 }
 }))
-const courses = computed(() => casings.value.reduce((drawn, { casing, heightCm }) => gather(drawn, pullOf(casing, heightCm, props.pulled ?? 0)), elevation(props.draft)))
+const courses = computed(() => casings.value.reduce((drawn, { casing, heightCm }) => gather(drawn, pullOf(casing, heightCm, props.pulled)), elevation(props.draft)))
 const cords = computed(() => casings.value.flatMap(({ casing, heightCm }) => {
   const course = courses.value.find(({ bottomCm, heightCm: tall }) => bottomCm + tall >= heightCm - 1e-6)
   if (!course) return []
-  return cordsFront(casing, { heightCm, outline: course.outline, shape: course.shape, side: mirrored.value ? 1 : -1 }, props.pulled ?? 0, props.threaded ?? 1)
+  return cordsFront(casing, { heightCm, outline: course.outline, shape: course.shape, side: mirrored.value ? 1 : -1, turn: course.turn }, props.pulled, props.threaded)
 }))
+const handles = computed(() => handleFronts(props.draft, props.handlesAs, courses.value))
+/** The part in hand can be taken hold of, if it is placed on the front. */
+const gripped = computed(() => props.grips ? gripFronts(props.draft, courses.value).filter(({ part }) => part === props.selected) : [])
+const nudgeOf = (part: string) => {
+  const spec = props.draft.design.wall[Number(part.slice(5))]
+  return spec && 'nudge' in spec ? spec.nudge : 0
+}
+const partOf = (id: string) => props.draft.parts.find(part => part.id === id)
 const colours = computed(() => Object.fromEntries(props.draft.design.yarns.map(({ id, colour }) => [id, colour])))
 const top = computed(() => courses.value.at(-1))
 const rounded = computed(() => props.draft.sizes.floor.shape === 'disc' || props.draft.sizes.floor.shape === 'stadium')
@@ -69,6 +78,7 @@ const bands = computed(() => {
       ridges: fronts.map(({ ridges }) => ridges).join(''),
       holes: fronts.map(({ holes }) => holes).join(''),
       net: fronts.map(({ net }) => net).join(''),
+      away: fronts.map(({ open }) => open).join(''),
       open: own.every(({ worked }) => worked.round.inLoops),
       stitchCm: own[0]!.outline.lengthCm * 2 / own[0]!.worked.edge.count,
     }
@@ -113,6 +123,13 @@ const frame = computed(() => {
         />
       </linearGradient>
     </defs>
+    <BagHandles
+      :handles="handles.filter(({ behind }) => behind)"
+      :colours="colours"
+      :selected="selected"
+      :stitch-cm="draft.gauge.sc.width.cm"
+      @select="emit('select', $event)"
+    />
     <ellipse
       v-if="top"
       class="inside"
@@ -177,6 +194,11 @@ const frame = computed(() => {
         :d="band.outline"
         :fill="rounded && !band.open ? 'url(#roundness)' : 'none'"
       />
+      <path
+        v-if="band.away"
+        :d="band.away"
+        class="away"
+      />
     </g>
     <g
       v-for="(cord, i) in cords"
@@ -202,6 +224,24 @@ const frame = computed(() => {
       class="frame"
       :d="frame"
     />
+    <BagHandles
+      :handles="handles.filter(({ behind }) => !behind)"
+      :colours="colours"
+      :selected="selected"
+      :stitch-cm="draft.gauge.sc.width.cm"
+      @select="emit('select', $event)"
+    />
+    <PlaceGrip
+      v-for="grip in gripped"
+      :key="grip.part"
+      :grip="grip"
+      :nudge="nudgeOf(grip.part)"
+      :name="partOf(grip.part)?.name ?? ''"
+      :rim-cm="grip.rimCm"
+      :scale="scale"
+      :units="draft.design.units"
+      @nudge="emit('nudge', grip.part, $event)"
+    />
   </g>
 </template>
 
@@ -210,6 +250,7 @@ const frame = computed(() => {
 .stitches { fill: none; stroke-width: 0.085; stroke-linejoin: round; }
 .ridges { fill: none; stroke-width: 0.05; }
 .posts { fill: none; }
+.away { fill: var(--paper); stroke: var(--paper); stroke-width: 0.06; }
 .cord { pointer-events: none; }
 .cord path { fill: none; stroke-linecap: round; stroke-linejoin: round; }
 .net { fill: none; stroke-linecap: round; }

@@ -2,6 +2,11 @@
 import { useBagPage } from '~/composables/useBagPage'
 
 const bench = useBagPage()
+
+/** What is dragged along the rim is one edit, however far. */
+function nudge(part: string, to: number): void {
+  bench.edit('Move the handles', design => void Object.assign(design.wall[Number(part.slice(5))]!, { nudge: to }), `${part}.nudge`)
+}
 </script>
 
 <template>
@@ -17,6 +22,8 @@ const bench = useBagPage()
         :selected="bench.selected"
         :pulled="bench.pulled"
         :threaded="bench.threaded"
+        :handles-as="bench.handlesAs"
+        @nudge="nudge"
         @select="bench.selected = $event"
       />
       <LazyPartPanel class="side" />
