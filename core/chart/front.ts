@@ -1,6 +1,6 @@
 import { PLACE_CODE } from '../round/edge'
 import { LOOPS } from '../round/step'
-import { anchorBelow, kindAt, type Worked } from '../round/worked'
+import { anchorBelow, kindAt } from '../round/worked'
 import type { StitchKind } from '../stitch/dictionary'
 import { footing } from './chart'
 import type { Footprint } from '../part/floor'

@@ -57,7 +57,7 @@ function narrow(hangings: readonly Hanging[], design: Design): Finding[] {
     const spec = design.wall[index]!
     const taped = spec.band === 'sewn-straps' && spec.reinforced === 'tape'
     const told = `${handle.strands} ${handle.strands === 1 ? 'strand carries' : isSlots(spec) || ('worked' in spec && spec.worked !== 'across') ? 'rows carry' : 'stitches carry'} ${kg.toFixed(1)} kg in each handle, ${formatCm(handle.widthCm, design.units)} wide: ${Number.isFinite(kgPerCm) ? `${kgPerCm.toFixed(1)} kg on each centimetre` : 'pulled straight, more than can be told'}.`
-    if (kgPerCm <= WATCH_KG_PER_CM || taped) return [{ code: 'handle-load', weight: 'note', part: part.id, what: `${told} ${taped ? 'The tape takes it.' : 'That is wide enough to watch nothing but the stitching.'} No handmade bag has a rated load: try it low over the floor.` }]
+    if (kgPerCm <= WATCH_KG_PER_CM || taped) return [{ code: 'handle-load', weight: 'note', part: part.id, what: `${told} ${taped ? 'The tape takes it.' : 'That is wide enough for it; watch the stitching at the feet.'} No handmade bag has a rated load: try it low over the floor.` }]
     const [fix, ...otherFixes] = Number.isFinite(kgPerCm) ? wider(spec, index, handle.strands, kgPerCm / WATCH_KG_PER_CM) : []
     return [{
       code: 'handle-narrow', weight: kgPerCm > CAUTION_KG_PER_CM ? 'caution' : 'watch', part: part.id,

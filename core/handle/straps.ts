@@ -268,7 +268,7 @@ function underStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): PartRes
   const piece: Piece = {
     id: 'strap', name: 'Strap', times: 1, ...made, along: spec.worked !== 'across', colour: spec.colour, advice: [],
     finish: [
-      `Join its ends to a ring, ${SEAM_CM} cm one over the other, with ${LINES[spec.lines]} there and back; lay that seam under the floor.`,
+      `Join its ends to a ring, ${SEAM_CM} cm one over the other, there and back with ${LINES[spec.lines]}; lay that seam under the floor.`,
       `Right side out, sew it across the floor from side to side, up one side to ${one} at the rim, and up the other to ${other}: both edges, there and back. ${free.lengthCm.toFixed(1)} cm stay free above the rim. See that it is not twisted.`,
     ],
   }
@@ -278,7 +278,7 @@ function underStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): PartRes
   return nothingWorked(edge, setting, [
     { code: 'strap-runs', weight: 'note', what: `${made.lengthCm.toFixed(1)} cm in all: ${below.toFixed(1)} under the bag and up its sides, ${free.lengthCm.toFixed(1)} free, ${SEAM_CM} for the seam. It passes the rim at ${one} and ${other}.` },
     ...offPlace(placing, spec, 'The strap'),
-  ], { pieces: [piece], handles: [handle], advice: [`Markers, counted from the start of the last round: ${one} and ${other}, with ${between(placing)} between; and the middle of the floor's two ends.`] })
+  ], { pieces: [piece], handles: [handle], advice: [`Markers, counted from the start of the last round: ${one} and ${other}; ${between(placing)} between them. Mark the middles of the floor's two ends as well.`] })
 }
 
 /** Works straps of any kind; none on a rim that has handles worked in it. */

@@ -60,8 +60,9 @@ export function countWords(worked: Worked): string {
   for (const kind of worked.edge.kinds) if (kind === PLACE_CODE.space) spaces++
   const stitches = worked.edge.count - spaces
   if (worked.round.inLoops) return `(${spaces} loops)`
+  const sps = spaces === 1 ? 'ch-sp' : 'ch-sps'
   if (spaces === 0) return `(${stitches} sts)`
-  return stitches === 0 ? `(${spaces} ch-sps)` : `(${stitches} sts, ${spaces} ch-sps)`
+  return stitches === 0 ? `(${spaces} ${sps})` : `(${stitches} sts, ${spaces} ${sps})`
 }
 
 /**

@@ -79,7 +79,7 @@ describe('law 1: what the words say is what the edge holds', () => {
         expect(made, line.words).toBe(edge.count)
         if (!Number.isNaN(used)) expect(used, line.words).toBe(on.count)
         const spaces = edge.kinds.filter(kind => kind === PLACE_CODE.space).length
-        expect(line.count).toBe(drafted.rounds[i]!.worked.round.inLoops ? `(${spaces} loops)` : spaces > 0 ? `(${edge.count - spaces} sts, ${spaces} ch-sps)` : `(${edge.count} sts)`)
+        expect(line.count).toBe(drafted.rounds[i]!.worked.round.inLoops ? `(${spaces} loops)` : spaces > 0 ? `(${edge.count - spaces} sts, ${spaces} ${spaces === 1 ? 'ch-sp' : 'ch-sps'})` : `(${edge.count} sts)`)
       })
       for (const piece of piecesOf(drafted)) {
         rowLines(piece, terms).forEach((line, i) => {

@@ -10,6 +10,10 @@ import loafBag from '../../demo/loaf-bag.json'
 import doubleStrand from '../../demo/swatch-double-strand.json'
 import onionNet from '../../demo/onion-net.json'
 import seedHeadPouch from '../../demo/seed-head-pouch.json'
+import ciderStallBag from '../../demo/cider-stall-bag.json'
+import nuttingBasket from '../../demo/nutting-basket.json'
+import rootSack from '../../demo/root-sack.json'
+import catalogueSatchel from '../../demo/seed-catalogue-satchel.json'
 import twineTub from '../../demo/twine-tub.json'
 import { shelf } from './documents'
 
@@ -19,7 +23,7 @@ function sound<D>(reading: Reading<D>): D {
 }
 
 /** The bags and swatches of the demo world, the one to look at first last, since lists show the newest first. */
-export const DEMO_DESIGNS: readonly Design[] = [twineTub, appleTidy, bulbSling, loafBag, harvestStripe, onionNet, appleTote, seedHeadPouch].map(document => sound(readDesign(document)))
+export const DEMO_DESIGNS: readonly Design[] = [nuttingBasket, catalogueSatchel, rootSack, ciderStallBag, twineTub, appleTidy, bulbSling, loafBag, harvestStripe, onionNet, appleTote, seedHeadPouch].map(document => sound(readDesign(document)))
 export const DEMO_SWATCHES: readonly SwatchDocument[] = [doubleStrand, coneCotton].map(document => sound(readSwatch(document)))
 
 /** Lays out the demo world in a database that never had it. Thrown away, it stays away. */

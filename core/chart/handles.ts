@@ -1,0 +1,162 @@
+import type { Draft } from '../draft/draft'
+import { type Hanging, hangingsOf } from '../draft/handles'
+import type { Footprint, FloorShape } from '../part/floor'
+import type { Grip } from '../part/handle'
+import { type Course, elevation, frontX, withinWay } from './elevation'
+
+/** How handles are drawn: held up by their middle, empty or with the load in; or lying as they fall, the bag lying flat. */
+export const HANDLES_AS = ['held', 'loaded', 'flat'] as const
+export type HandlesAs = (typeof HANDLES_AS)[number]
+
+/** A handle as the front of the bag shows it: the middle of its strip, in centimetres, y downwards from the floor. */
+export interface HandleFront {
+  readonly part: string
+  readonly name: string
+  readonly path: string
+  readonly widthCm: number
+  readonly colour: string
+  readonly bought: boolean
+  /** On the far side of the bag: drawn behind it. */
+  readonly behind: boolean
+}
+
+/** What a part that is placed on the front shows and can be taken hold of by. */
+export interface GripFront {
+  readonly part: string
+  readonly grip: Grip
+  /** Where its span begins and ends, left to right, how high its feet are, and where the sides are. */
+  readonly leftX: number
+  readonly rightX: number
+  readonly y: number
+  readonly outerLeftX: number
+  readonly outerRightX: number
+  /** How far across the front one stitch is, about the middle of the span; below 0 where moving it on goes to the left. */
+  readonly stitchCm: number
+  /** How far round the rim goes there. */
+  readonly rimCm: number
+}
+
+function n(value: number): string {
+  return String(Math.round(value * 1000) / 1000)
+}
+
+/** Where a way round the bag lies on the front, at some height; nothing if it is on the far side. */
+interface Place {
+  readonly outline: Footprint
+  readonly shape: FloorShape
+  readonly side: 1 | -1
+  /** What has to be taken off a way for the front to begin at 0. */
+  readonly turn: number
+}
+
+/** How much of the way round is seen from the front. */
+function seen({ outline, shape }: Place): number {
+  return shape === 'rectangle' ? outline.lengthCm / (outline.lengthCm + outline.widthCm) / 2 : 0.5
+}
+
+function xAt(place: Place, way: number): number {
+  return place.side * frontX(place.outline, place.shape, Math.min(1, Math.max(0, way / seen(place))))
+}
+
+/** A way on the far side, seen through the bag: it lies as far along as its mirror image on the front. */
+function xThrough(place: Place, way: number): number {
+  const on = withinWay(way - place.turn)
+  const front = seen(place)
+  return xAt(place, on <= front ? on : Math.max(0, front - (on - 0.5)))
+}
+
+function isBehind(place: Place, way: number): boolean {
+  return withinWay(way - place.turn) > 0.5
+}
+
+/** The rim a part stands on, or makes: its course nearest to a height. */
+function placeAt(draft: Draft, courses: readonly Course[], cm: number): Place | undefined {
+  const course = courses.find(({ bottomCm, heightCm }) => bottomCm + heightCm >= cm - 1e-6) ?? courses.at(-1)
+  if (!course) return undefined
+  return { outline: course.outline, shape: course.shape, side: draft.design.hands === 'left' ? 1 : -1, turn: course.turn }
+}
+
+/** Two straight legs to where a hand holds it, rounded there. */
+function heldUp(leftX: number, rightX: number, y: number, drop: number, lengthCm: number): string {
+  const [middle, top] = [(leftX + rightX) / 2, y - drop]
+  // The hand takes up a little of the strap: its bend begins so far down each leg.
+  const bend = Math.min(0.3, 3 / Math.max(6, lengthCm / 2))
+  const [lx, rx, by] = [middle + (leftX - middle) * bend, middle + (rightX - middle) * bend, top + drop * bend]
+  return `M${n(leftX)} ${n(y)}L${n(lx)} ${n(by)}Q${n(middle)} ${n(top)} ${n(rx)} ${n(by)}L${n(rightX)} ${n(y)}`
+}
+
+/** Half the angle of a circle's arc whose chord is so short against it: `sin(a)/a = chord/arc`, by halving. */
+function halfAngle(chordToArc: number): number {
+  let [low, high] = [1e-6, Math.PI]
+  for (let i = 0; i < 50; i++) {
+    const middle = (low + high) / 2
+    if (Math.sin(middle) / middle > chordToArc) low = middle
+    else high = middle
+  }
+  return (low + high) / 2
+}
+
+/** As it falls when nobody holds it: an arc of a circle, as long as the strap. */
+function lyingFlat(leftX: number, rightX: number, y: number, lengthCm: number): string {
+  const chord = Math.abs(rightX - leftX)
+  if (lengthCm <= chord) return `M${n(leftX)} ${n(y)}L${n(rightX)} ${n(y)}`
+  const half = halfAngle(chord / lengthCm)
+  const radius = lengthCm / 2 / half
+  return `M${n(leftX)} ${n(y)}A${n(radius)} ${n(radius)} 0 ${half > Math.PI / 2 ? 1 : 0} ${leftX < rightX ? 1 : 0} ${n(rightX)} ${n(y)}`
+}
+
+/** A strap with both feet in one place: a loop as long as itself. */
+function loop(x: number, y: number, drop: number, widthCm: number): string {
+  const bulge = Math.max(widthCm, drop * 0.22)
+  return `M${n(x)} ${n(y)}C${n(x - bulge)} ${n(y - drop * 0.5)} ${n(x - bulge)} ${n(y - drop)} ${n(x)} ${n(y - drop)}S${n(x + bulge)} ${n(y - drop * 0.5)} ${n(x)} ${n(y)}`
+}
+
+/** Half the width of a handle worked in the round lies above its lower edge. */
+function raisedCm({ handle: { aboveCm, widthCm } }: Hanging): number {
+  return aboveCm > 0 ? widthCm / 2 : 0
+}
+
+function dropOf({ dropCm, loadedDropCm }: Hanging, as: HandlesAs): number {
+  return as === 'loaded' ? loadedDropCm : dropCm
+}
+
+function pathOf(hanging: Hanging, place: Place, as: HandlesAs): string {
+  const { handle, feetCm } = hanging
+  const y = -(feetCm + raisedCm(hanging))
+  const [a, b] = handle.lies === 'over' ? [xAt(place, 0), xAt(place, seen(place))] : handle.feet.map(way => xThrough(place, way)) as [number, number]
+  const stretched = handle.lengthCm * (as === 'loaded' ? 1 + hanging.stretch : 1)
+  if (handle.lies === 'around') return loop((a + b) / 2, y, as === 'flat' ? stretched / 2.3 : dropOf(hanging, as), handle.widthCm)
+  return as === 'flat' ? lyingFlat(a, b, y, stretched) : heldUp(a, b, y, dropOf(hanging, as), stretched)
+}
+
+/** Every handle of a bag as its front shows it. */
+export function handleFronts(draft: Draft, as: HandlesAs, courses: readonly Course[] = elevation(draft)): HandleFront[] {
+  return hangingsOf(draft.design, draft.parts).flatMap((hanging): HandleFront[] => {
+    const { handle, part, feetCm } = hanging
+    const place = placeAt(draft, courses, feetCm)
+    if (!place) return []
+    const middle = handle.feet[0] + withinWay(handle.feet[1] - handle.feet[0]) / 2
+    return [{
+      part: part.id, name: handle.name, path: pathOf(hanging, place, as), widthCm: handle.widthCm, colour: handle.colour, bought: handle.bought === true,
+      behind: handle.lies === 'along' && isBehind(place, middle),
+    }]
+  })
+}
+
+/** What can be taken hold of on the front: the span of each part that is placed on the faces. */
+export function gripFronts(draft: Draft, courses: readonly Course[] = elevation(draft)): GripFront[] {
+  let tall = 0
+  return draft.parts.flatMap((part): GripFront[] => {
+    const below = tall
+    tall += part.size.height.cm
+    const { grip } = part
+    const place = grip && placeAt(draft, courses, below)
+    if (!grip || !place) return []
+    const [from, to] = grip.span.map(way => withinWay(way - place.turn)) as [number, number]
+    if (from > to) return []
+    const step = xAt(place, (from + to) / 2 + 0.5 / grip.count) - xAt(place, (from + to) / 2 - 0.5 / grip.count)
+    const [leftX, rightX] = [xAt(place, from), xAt(place, to)].sort((a, b) => a - b) as [number, number]
+    const [outerLeftX, outerRightX] = [xAt(place, 0), xAt(place, seen(place))].sort((a, b) => a - b) as [number, number]
+    return [{ part: part.id, grip, leftX, rightX, outerLeftX, outerRightX, y: -below, stitchCm: step * grip.onward, rimCm: draft.parts[draft.parts.indexOf(part) - 1]?.size.circumference.cm ?? part.size.circumference.cm }]
+  })
+}
