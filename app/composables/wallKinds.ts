@@ -9,40 +9,45 @@ export interface WallKind {
   readonly value: WallSpec['band']
   readonly name: string
   readonly does: string
+  readonly group: KindGroup
 }
+
+/** Kinds are offered by what they are for, from the floor up. */
+export const KIND_GROUPS = ['Fabric', 'Mesh', 'Mouth and edge', 'Handles', 'Closures', 'Shaping'] as const
+export type KindGroup = (typeof KIND_GROUPS)[number]
 
 /** The kinds of part, in the order and the words they are offered. */
 export const WALL_KINDS: readonly WallKind[] = [
-  { value: 'solid', name: 'plain', does: 'A stitch in every stitch, round upon round.' },
-  { value: 'ridges', name: 'ridges', does: 'The same in the back loop alone: the free loops stand as fine ridges.' },
-  { value: 'rib', name: 'rib', does: 'Columns around the post, some standing out, some standing back: thick, and it gives.' },
-  { value: 'pairs', name: 'pairs', does: 'Two {hdc} together, and two between each two of the round below: a close, cushioned fabric.' },
-  { value: 'groups', name: 'groups of three', does: 'Three {dc} into each gap, the middle one reaching down a round. Gaps serve as eyelets.' },
-  { value: 'vees', name: 'open V\'s', does: 'Two {dc} with two chains between, over three stitches: airy.' },
-  { value: 'sprigs', name: 'sprigs', does: 'One {sc} and two {hdc} in one place, two skipped: a slanting, speckled fabric.' },
-  { value: 'waves', name: 'waves', does: 'Fans of three {dc} with one {sc} between, each standing on the other.' },
-  { value: 'boxes', name: 'boxes', does: 'One {dc}, chains, as many skipped: a square mesh that keeps its width.' },
-  { value: 'loops', name: 'net', does: 'Loops of chains, each caught in the middle of one below: it hangs in diamonds and gives.' },
-  { value: 'moss', name: 'moss', does: 'Short stitches and long ones that reach down a round, alternating: dense, pebbled.' },
-  { value: 'own', name: 'a repeat of your own', does: 'Typed in the same abbreviations as the pattern, and checked as you type.' },
-  { value: 'eyelets', name: 'casing', does: 'A round of eyelets for drawstrings, with the cords, how they are threaded, and how the mouth closes.' },
-  { value: 'ruffle', name: 'ruffle', does: 'So many stitches in each box or every second stitch, then increases: it ripples.' },
-  { value: 'picots', name: 'picots', does: 'Little points of chain between {sc}.' },
-  { value: 'shells', name: 'shells', does: 'A shell of {dc}, one {sc} between, over six stitches.' },
-  { value: 'rim', name: 'firm rim', does: 'A last round of {slst} or of {sc} worked backwards: it keeps the mouth from stretching.' },
-  { value: 'slots', name: 'slots', does: 'Openings with a chain over each: hand holes, or handles where the chain is longer than what it skips.' },
-  { value: 'chain-straps', name: 'chain straps', does: 'A long chain from corner to corner on each face, and a round worked over everything.' },
-  { value: 'grown-strap', name: 'grown strap', does: 'Rows grown from the rim at one side, over the mouth, joined to the other.' },
-  { value: 'knot-straps', name: 'knot straps', does: 'A short strap around one end of the rim and a long one around the other: the long one passes through the short one.' },
-  { value: 'sewn-straps', name: 'sewn straps', does: 'Straps worked on their own and sewn on, so far in from each side.' },
-  { value: 'under-strap', name: 'strap under the bag', does: 'One strap under the whole bag, sewn up both sides: the load hangs in it. The strongest for weight.' },
-  { value: 'cross-body', name: 'cross-body cord', does: 'A long cord from side to side, worn across the body.' },
-  { value: 'bought-handles', name: 'bought handles', does: 'Handles with rings or holes: where their ends go, and how to fix them.' },
-  { value: 'button-loop', name: 'button and loop', does: 'A chain loop at the middle of the back over a button on the front.' },
-  { value: 'tab', name: 'tab', does: 'A tab grown from the back, with a buttonhole of chains.' },
-  { value: 'zip', name: 'zip', does: 'Two facings for a zip, sewn inside the rim.' },
-  { value: 'adjust', name: 'adjusting round', does: 'One plain round with increases or decreases spread over it, so that what comes above divides.' },
-  { value: 'taper', name: 'taper', does: 'Draws in or opens out to a wanted circumference, evenly over its height.' },
+  { value: 'solid', group: 'Fabric', name: 'plain', does: 'A stitch in every stitch, round upon round.' },
+  { value: 'ridges', group: 'Fabric', name: 'ridges', does: 'The same in the back loop alone: the free loops stand as fine ridges.' },
+  { value: 'rib', group: 'Fabric', name: 'rib', does: 'Columns around the post, some standing out, some standing back: thick, and it gives.' },
+  { value: 'pairs', group: 'Fabric', name: 'pairs', does: 'Two {hdc} together, and two between each two of the round below: a close, cushioned fabric.' },
+  { value: 'groups', group: 'Fabric', name: 'groups of three', does: 'Three {dc} into each gap, the middle one reaching down a round. Gaps serve as eyelets.' },
+  { value: 'vees', group: 'Mesh', name: 'open V\'s', does: 'Two {dc} with two chains between, over three stitches: airy.' },
+  { value: 'sprigs', group: 'Fabric', name: 'sprigs', does: 'One {sc} and two {hdc} in one place, two skipped: a slanting, speckled fabric.' },
+  { value: 'waves', group: 'Fabric', name: 'waves', does: 'Fans of three {dc} with one {sc} between, each standing on the other.' },
+  { value: 'boxes', group: 'Mesh', name: 'boxes', does: 'One {dc}, chains, as many skipped: a square mesh that keeps its width.' },
+  { value: 'loops', group: 'Mesh', name: 'net', does: 'Loops of chains, each caught in the middle of one below: it hangs in diamonds and gives.' },
+  { value: 'moss', group: 'Fabric', name: 'moss', does: 'Short stitches and long ones that reach down a round, alternating: dense, pebbled.' },
+  { value: 'own', group: 'Fabric', name: 'a repeat of your own', does: 'Typed in the same abbreviations as the pattern, and checked as you type.' },
+  { value: 'eyelets', group: 'Mouth and edge', name: 'casing', does: 'A round of eyelets for drawstrings, with the cords, how they are threaded, and how the mouth closes.' },
+  { value: 'ruffle', group: 'Mouth and edge', name: 'ruffle', does: 'So many stitches in each box or every second stitch, then increases: it ripples.' },
+  { value: 'picots', group: 'Mouth and edge', name: 'picots', does: 'Little points of chain between {sc}.' },
+  { value: 'shells', group: 'Mouth and edge', name: 'shells', does: 'A shell of {dc}, one {sc} between, over six stitches.' },
+  { value: 'rim', group: 'Mouth and edge', name: 'firm rim', does: 'A last round of {slst} or of {sc} worked backwards: it keeps the mouth from stretching.' },
+  { value: 'slots', group: 'Handles', name: 'slots', does: 'Openings with a chain over each: hand holes, or handles where the chain is longer than what it skips.' },
+  { value: 'chain-straps', group: 'Handles', name: 'chain straps', does: 'A long chain from corner to corner on each face, and a round worked over everything.' },
+  { value: 'grown-strap', group: 'Handles', name: 'grown strap', does: 'Rows grown from the rim at one side, over the mouth, joined to the other.' },
+  { value: 'knot-straps', group: 'Handles', name: 'knot straps', does: 'A short strap around one end of the rim and a long one around the other: the long one passes through the short one.' },
+  { value: 'sewn-straps', group: 'Handles', name: 'sewn straps', does: 'Straps worked on their own and sewn on, so far in from each side.' },
+  { value: 'under-strap', group: 'Handles', name: 'strap under the bag', does: 'One strap under the whole bag, sewn up both sides: the load hangs in it. The strongest for weight.' },
+  { value: 'cross-body', group: 'Handles', name: 'cross-body cord', does: 'A long cord from side to side, worn across the body.' },
+  { value: 'bought-handles', group: 'Handles', name: 'bought handles', does: 'Handles with rings or holes: where their ends go, and how to fix them.' },
+  { value: 'button-loop', group: 'Closures', name: 'button and loop', does: 'A chain loop at the middle of the back over a button on the front.' },
+  { value: 'tab', group: 'Closures', name: 'tab', does: 'A tab grown from the back, with a buttonhole of chains.' },
+  { value: 'zip', group: 'Closures', name: 'zip', does: 'Two facings for a zip, sewn inside the rim.' },
+  { value: 'adjust', group: 'Shaping', name: 'adjusting round', does: 'One plain round with increases or decreases spread over it, so that what comes above divides.' },
+  { value: 'taper', group: 'Shaping', name: 'taper', does: 'Draws in or opens out to a wanted circumference, evenly over its height.' },
 ]
 
 export function kindOf(value: WallSpec['band']): WallKind {

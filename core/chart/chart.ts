@@ -1,3 +1,4 @@
+import { AIMS } from '../round/step'
 import { isDrawnTogether, sharesPlace, type Worked } from '../round/worked'
 
 /**
@@ -34,6 +35,8 @@ export interface ChartRound {
   readonly loopChains?: number
 }
 
+const ALONG = AIMS.indexOf('chains')
+
 export const INCREASED = 1
 export const DECREASED = 2
 
@@ -51,6 +54,12 @@ export function slotOf(made: number, count: number, worked: Worked): number {
 export function footing(own: number, from: number, to: number): number {
   const parent = Math.abs(from - to) > 0.5 ? ((from + to + 1) / 2) % 1 : (from + to) / 2
   return Math.abs(parent - own) > 0.25 ? own : parent
+}
+
+/** Whether a stitch is worked along the chain of a handle or a buttonhole: it stands upright over its own chain, wherever that is. */
+export function isAlongChain({ on, edge, aims }: Worked, made: number): boolean {
+  const place = edge.from[made]!
+  return aims[made] === ALONG || (on.free !== undefined && place === edge.to[made] && on.chains[place]! > 0)
 }
 
 /** Empty arrays for a chart of so many stitches. */

@@ -2,7 +2,7 @@ import { PLACE_CODE } from '../round/edge'
 import { LOOPS } from '../round/step'
 import { anchorBelow, kindAt } from '../round/worked'
 import type { StitchKind } from '../stitch/dictionary'
-import { footing } from './chart'
+import { footing, isAlongChain } from './chart'
 import type { Footprint } from '../part/floor'
 import { type Course, frontX } from './elevation'
 
@@ -64,7 +64,7 @@ function space(left: number, right: number, top: number, bottom: number): { thre
 function footOf({ worked, way, below }: Course, made: number): { readonly way: number, readonly deep: boolean } {
   const own = way[made]!
   const deep = anchorBelow(worked, made) >= 0
-  return { way: below ? footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) : own, deep }
+  return { way: below && !isAlongChain(worked, made) ? footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) : own, deep }
 }
 
 /** Places of a round's things side by side: each as wide as its share of the round. */

@@ -105,12 +105,6 @@ function lyingFlat(leftX: number, rightX: number, y: number, lengthCm: number): 
   return `M${n(leftX)} ${n(y)}A${n(radius)} ${n(radius)} 0 ${half > Math.PI / 2 ? 1 : 0} ${leftX < rightX ? 1 : 0} ${n(rightX)} ${n(y)}`
 }
 
-/** A strap with both feet in one place: a loop as long as itself. */
-function loop(x: number, y: number, drop: number, widthCm: number): string {
-  const bulge = Math.max(widthCm, drop * 0.22)
-  return `M${n(x)} ${n(y)}C${n(x - bulge)} ${n(y - drop * 0.5)} ${n(x - bulge)} ${n(y - drop)} ${n(x)} ${n(y - drop)}S${n(x + bulge)} ${n(y - drop * 0.5)} ${n(x)} ${n(y)}`
-}
-
 /** Half the width of a handle worked in the round lies above its lower edge. */
 function raisedCm({ handle: { aboveCm, widthCm } }: Hanging): number {
   return aboveCm > 0 ? widthCm / 2 : 0
@@ -120,13 +114,35 @@ function dropOf({ dropCm, loadedDropCm }: Hanging, as: HandlesAs): number {
   return as === 'loaded' ? loadedDropCm : dropCm
 }
 
+/** A handle worked in the round runs along the rim up to its foot, and bends up from there; `roomCm` of rim lie beside each foot. */
+function fromRim(path: string, leftX: number, rightX: number, y: number, widthCm: number, roomCm: number): string {
+  const [along, bend] = [Math.min(roomCm, 1.4 * widthCm), Math.min(roomCm, 0.35 * widthCm)]
+  return `M${n(leftX - along)} ${n(y)}Q${n(leftX - bend)} ${n(y)} ${path.slice(1)}Q${n(rightX + bend)} ${n(y)} ${n(rightX + along)} ${n(y)}`
+}
+
+/** A strap comes up from where it lies on the bag. */
+function fromBelow(path: string, leftX: number, rightX: number, y: number, onBagCm: number): string {
+  return `M${n(leftX)} ${n(y + onBagCm)}L${path.slice(1)}L${n(rightX)} ${n(y + onBagCm)}`
+}
+
+/** A strap from side to side is folded around the sides: from the front half its width is seen. */
+function seenCm({ lies, widthCm, strands }: Hanging['handle']): number {
+  return lies === 'over' && strands > 1 ? widthCm / 2 : widthCm
+}
+
 function pathOf(hanging: Hanging, place: Place, as: HandlesAs): string {
   const { handle, feetCm } = hanging
   const y = -(feetCm + raisedCm(hanging))
-  const [a, b] = handle.lies === 'over' ? [xAt(place, 0), xAt(place, seen(place))] : handle.feet.map(way => xThrough(place, way)) as [number, number]
+  const half = place.outline.lengthCm / 2 - seenCm(handle) / 2
+  const [a, b] = handle.lies === 'over' ? [-half, half] : handle.feet.map(way => xThrough(place, way)) as [number, number]
   const stretched = handle.lengthCm * (as === 'loaded' ? 1 + hanging.stretch : 1)
-  if (handle.lies === 'around') return loop((a + b) / 2, y, as === 'flat' ? stretched / 2.3 : dropOf(hanging, as), handle.widthCm)
-  return as === 'flat' ? lyingFlat(a, b, y, stretched) : heldUp(a, b, y, dropOf(hanging, as), stretched)
+  // With one foot upon the other it is seen flat: up to its fold and down again behind.
+  if (handle.lies === 'around') return `M${n((a + b) / 2)} ${n(y)}V${n(y - dropOf(hanging, as))}`
+  if (handle.aboveCm === 0) return fromBelow(as === 'flat' ? lyingFlat(a, b, y, stretched) : heldUp(a, b, y, dropOf(hanging, as), stretched), a, b, y, Math.max(0.2, handle.onBagCm ?? 0))
+  // Its own width lies beside its lower edge, from foot to foot.
+  const [left, right, up] = [Math.min(a, b), Math.max(a, b), handle.widthCm * 0.5]
+  const legs = as === 'flat' ? lyingFlat(left, right, y - up, stretched) : heldUp(left, right, y - up, Math.max(0, dropOf(hanging, as) - up), stretched)
+  return fromRim(legs, left, right, y, handle.widthCm, Math.max(0, Math.min(place.outline.lengthCm / 2 - right, place.outline.lengthCm / 2 + left)))
 }
 
 /** Every handle of a bag as its front shows it. */
@@ -137,7 +153,7 @@ export function handleFronts(draft: Draft, as: HandlesAs, courses: readonly Cour
     if (!place) return []
     const middle = handle.feet[0] + withinWay(handle.feet[1] - handle.feet[0]) / 2
     return [{
-      part: part.id, name: handle.name, path: pathOf(hanging, place, as), widthCm: handle.widthCm, colour: handle.colour, bought: handle.bought === true,
+      part: part.id, name: handle.name, path: pathOf(hanging, place, as), widthCm: seenCm(handle), colour: handle.colour, bought: handle.bought === true,
       behind: handle.lies === 'along' && isBehind(place, middle),
     }]
   })

@@ -2,7 +2,7 @@ import type { Draft } from '../draft/draft'
 import { aroundOf, riseOf } from '../draft/part'
 import { PLACE_CODE } from '../round/edge'
 import type { Worked } from '../round/worked'
-import { blank, type Chart, type ChartRound, footing, markOf, shapes } from './chart'
+import { blank, type Chart, type ChartRound, footing, isAlongChain, markOf, shapes } from './chart'
 import { waysOf } from './ways'
 
 type Bare = Omit<Chart, 'rounds' | 'box'>
@@ -32,7 +32,7 @@ function drawStitches(chart: Bare, at: number, worked: Worked, way: Float32Array
     chart.marks[i] = shaping ? markOf(worked, made) : 0
     chart.headX[i] = side * (own - 0.5) * width
     chart.headY[i] = y - (1 - HEAD) * height
-    chart.footX[i] = side * ((below ? footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) : own) - 0.5) * width
+    chart.footX[i] = side * ((below && !isAlongChain(worked, made) ? footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) : own) - 0.5) * width
     chart.footY[i] = y - FOOT * height
   }
 }

@@ -177,7 +177,7 @@ function knotStraps(spec: KnotStrapsSpec, edge: Edge, setting: Setting): PartRes
     const name = which === 'short' ? 'Short strap' : 'Long strap'
     const facing = facingBelow(setting)
     const piece: Piece = { id: which, name, times: 1, ...worked, along: false, colour: spec.colour, lead: leadWords(one, spec.foot), advice: [], finish: [NO_TWIST, sewingWords(spec.join, spec.foot), `Its other end goes to ${other}.`] }
-    const handle: Handle = { name, feet: [wayOf(edge, first + spec.foot, facing), wayOf(edge, first + spec.foot + spanned, facing)], lies: 'around', lengthCm: free.lengthCm, gapCm: 0, widthCm: worked.widthCm, strands: wide, footStitches: spec.foot, aboveCm: 0, colour: spec.colour }
+    const handle: Handle = { name, feet: [wayOf(edge, first + spec.foot / 2, facing), wayOf(edge, first + 1.5 * spec.foot + spanned, facing)], lies: 'around', lengthCm: free.lengthCm, gapCm: 0, widthCm: worked.widthCm, strands: wide, footStitches: spec.foot, aboveCm: 0, colour: spec.colour }
     return { piece, handle, one, other, free }
   })
   const [short, long] = made as [typeof made[0], typeof made[0]]
@@ -239,7 +239,7 @@ function sewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): PartRes
   }
   const inner = (foot / edge.count)
   const handles = on.map(({ name, feet }): Handle => ({
-    name: spec.number === 2 ? `Strap, ${name}` : 'Strap', feet: [feet[0] + inner, feet[1] - inner], lies: 'along', lengthCm: free.lengthCm, gapCm: gap * stitchCm, widthCm: made.widthCm, strands: spec.wide, footStitches: foot, aboveCm: 0, colour: spec.colour,
+    name: spec.number === 2 ? `Strap, ${name}` : 'Strap', feet: [feet[0] + inner, feet[1] - inner], lies: 'along', lengthCm: free.lengthCm, gapCm: gap * stitchCm, widthCm: made.widthCm, strands: spec.wide, footStitches: foot, onBagCm: spec.overlapCm, aboveCm: 0, colour: spec.colour,
   }))
   return nothingWorked(edge, setting, [
     { code: 'strap-runs', weight: 'note', what: `Feet of ${foot} stitches, ${inStitches} in from the sides, ${gap} stitches between them: ${at.map(pair => pair.join(' and ')).join('; ')}.` },
@@ -273,7 +273,7 @@ function underStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): PartRes
     ],
   }
   const handle: Handle = {
-    name: 'Strap', feet: [middleWay(edge, setting, placing.firsts[0], foot), middleWay(edge, setting, placing.firsts[1], foot)], lies: 'over', lengthCm: free.lengthCm, gapCm, widthCm: made.widthCm, strands: spec.wide, footStitches: foot, aboveCm: 0, colour: spec.colour, under: true,
+    name: 'Strap', feet: [middleWay(edge, setting, placing.firsts[0], foot), middleWay(edge, setting, placing.firsts[1], foot)], lies: 'over', lengthCm: free.lengthCm, gapCm, widthCm: made.widthCm, strands: spec.wide, footStitches: foot, aboveCm: 0, onBagCm: setting.tallCm ?? 0, colour: spec.colour, under: true,
   }
   return nothingWorked(edge, setting, [
     { code: 'strap-runs', weight: 'note', what: `${made.lengthCm.toFixed(1)} cm in all: ${below.toFixed(1)} under the bag and up its sides, ${free.lengthCm.toFixed(1)} free, ${SEAM_CM} for the seam. It passes the rim at ${one} and ${other}.` },

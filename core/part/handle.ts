@@ -14,6 +14,8 @@ export interface Handle {
   readonly strands: number
   /** Stitches of the rim that each foot holds on to. */
   readonly footStitches: number
+  /** How much of each end lies on the bag, below the rim. */
+  readonly onBagCm?: number
   /** How far above the edge that its part stands on the feet are. */
   readonly aboveCm: number
   readonly colour: string

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { type Course, elevation } from '~~/core/chart/elevation'
+import { closureFronts } from '~~/core/chart/closures'
 import { gripFronts, handleFronts, type HandlesAs } from '~~/core/chart/handles'
 import { cordsFront, pullOf } from '~~/core/chart/cords'
 import { frontOf } from '~~/core/chart/front'
@@ -31,6 +32,7 @@ const cords = computed(() => casings.value.flatMap(({ casing, heightCm }) => {
   return cordsFront(casing, { heightCm, outline: course.outline, shape: course.shape, side: mirrored.value ? 1 : -1, turn: course.turn }, props.pulled, props.threaded)
 }))
 const handles = computed(() => handleFronts(props.draft, props.handlesAs, courses.value))
+const closures = computed(() => closureFronts(props.draft, courses.value))
 /** The part in hand can be taken hold of, if it is placed on the front. */
 const gripped = computed(() => props.grips ? gripFronts(props.draft, courses.value).filter(({ part }) => part === props.selected) : [])
 const nudgeOf = (part: string) => {
@@ -229,6 +231,12 @@ const frame = computed(() => {
       :colours="colours"
       :selected="selected"
       :stitch-cm="draft.gauge.sc.width.cm"
+      @select="emit('select', $event)"
+    />
+    <BagClosures
+      :closures="closures"
+      :colours="colours"
+      :selected="selected"
       @select="emit('select', $event)"
     />
     <PlaceGrip

@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed, useId } from 'vue'
+import { mdiChevronDown, mdiChevronRight } from '@mdi/js'
+import { computed, ref, useId } from 'vue'
 import type { WallSpec } from '~~/core/wall/wall'
 import { inTerms } from '~~/core/words/inTerms'
 import { tileOf } from '~/composables/textureTiles'
-import { kindOf, WALL_KINDS } from '~/composables/wallKinds'
+import { KIND_GROUPS, type KindGroup, kindOf, WALL_KINDS } from '~/composables/wallKinds'
 import { insideShade, threadLine } from '~/composables/yarnShade'
 import { useWays } from '~/stores/ways'
 
@@ -12,68 +13,120 @@ const props = defineProps<{ value: WallSpec['band'], colour: string, asks: strin
 const emit = defineEmits<{ pick: [band: WallSpec['band']] }>()
 const ways = useWays()
 const name = useId()
-const tiles = computed(() => WALL_KINDS.map(kind => ({ ...kind, tile: tileOf(kind.value) })))
+/** Tiles of a group are drawn when it is opened. */
+const opened = ref<readonly KindGroup[]>([])
+const groups = computed(() => KIND_GROUPS.map((group) => {
+  const own = kindOf(props.value).group === group
+  const open = own || opened.value.includes(group)
+  const kinds = WALL_KINDS.filter(kind => kind.group === group)
+  return { group, own, open, kinds: open ? kinds.map(kind => ({ ...kind, tile: tileOf(kind.value) })) : [], names: kinds.map(kind => kind.name).join(', ') }
+}))
+
+function toggle(group: KindGroup): void {
+  opened.value = opened.value.includes(group) ? opened.value.filter(one => one !== group) : [...opened.value, group]
+}
 </script>
 
 <template>
   <fieldset class="kinds">
     <legend>This part is</legend>
-    <div class="grid">
-      <label
-        v-for="kind in tiles"
-        :key="kind.value"
-        :class="{ chosen: kind.value === value }"
-        :title="inTerms(kind.does, ways.terms)"
+    <div
+      v-for="group in groups"
+      :key="group.group"
+      class="group"
+    >
+      <button
+        type="button"
+        class="heading"
+        :aria-expanded="group.open"
+        :disabled="group.own"
+        @click="toggle(group.group)"
       >
-        <input
-          type="radio"
-          :name="name"
-          :checked="kind.value === value"
-          @change="emit('pick', kind.value)"
-        >
-        <svg
-          :viewBox="`${kind.tile.left} ${kind.tile.top} ${kind.tile.width} ${kind.tile.height}`"
-          preserveAspectRatio="xMidYMid slice"
+        <v-icon
+          :icon="group.open ? mdiChevronDown : mdiChevronRight"
+          size="18"
           aria-hidden="true"
+        />
+        <strong>{{ group.group }}</strong>
+        <span v-if="!group.open">{{ group.names }}</span>
+      </button>
+      <div
+        v-if="group.open"
+        class="grid"
+      >
+        <label
+          v-for="kind in group.kinds"
+          :key="kind.value"
+          :class="{ chosen: kind.value === value }"
+          :title="inTerms(kind.does, ways.terms)"
         >
-          <path
-            :d="kind.tile.outline"
-            :style="kind.value === 'loops' ? { fill: insideShade(colour), fillOpacity: 0.25 } : { fill: colour }"
-          />
-          <path
-            :d="kind.tile.net"
-            fill="none"
-            :stroke="threadLine(colour)"
-            stroke-width="0.2"
-          />
-          <path
-            :d="kind.tile.holes"
-            :fill="insideShade(colour)"
-          />
-          <path
-            :d="kind.tile.ridges"
-            :stroke="threadLine(colour)"
-            stroke-width="0.09"
-          />
-          <path
-            :d="kind.tile.threads"
-            fill="none"
-            :stroke="threadLine(colour)"
-            stroke-width="0.1"
-          />
-          <path
-            :d="kind.tile.posts"
-            :stroke="threadLine(colour)"
-            stroke-width="0.32"
-          />
-          <path
-            :d="kind.tile.posts"
-            :stroke="colour"
-            stroke-width="0.2"
-          />
-        </svg>
-        <span>{{ kind.name }}</span>
-      </label>
+          <input
+            type="radio"
+            :name="name"
+            :checked="kind.value === value"
+            @change="emit('pick', kind.value)"
+          >
+          <svg
+            :viewBox="`${kind.tile.left} ${kind.tile.top} ${kind.tile.width} ${kind.tile.height}`"
+            preserveAspectRatio="xMidYMid slice"
+            aria-hidden="true"
+          >
+            <path
+              :d="kind.tile.outline"
+              :style="kind.value === 'loops' ? { fill: insideShade(colour), fillOpacity: 0.25 } : { fill: colour }"
+            />
+            <path
+              :d="kind.tile.net"
+              fill="none"
+              :stroke="threadLine(colour)"
+              stroke-width="0.2"
+            />
+            <path
+              :d="kind.tile.holes"
+              :fill="insideShade(colour)"
+            />
+            <path
+              :d="kind.tile.ridges"
+              :stroke="threadLine(colour)"
+              stroke-width="0.09"
+            />
+            <path
+              :d="kind.tile.threads"
+              fill="none"
+              :stroke="threadLine(colour)"
+              stroke-width="0.1"
+            />
+            <path
+              :d="kind.tile.posts"
+              :stroke="threadLine(colour)"
+              stroke-width="0.32"
+            />
+            <path
+              :d="kind.tile.posts"
+              :stroke="colour"
+              stroke-width="0.2"
+            />
+            <template
+              v-for="(sign, i) in kind.tile.signs"
+              :key="i"
+            >
+              <path
+                :d="sign.path"
+                fill="none"
+                :stroke="threadLine(colour)"
+                :stroke-width="sign.thick + 0.3"
+              />
+              <path
+                :d="sign.path"
+                fill="none"
+                :stroke="colour"
+                :stroke-width="sign.thick"
+              />
+            </template>
+          </svg>
+          <span>{{ kind.name }}</span>
+        </label>
+      </div>
     </div>
     <p class="does">
       {{ inTerms(kindOf(props.value).does, ways.terms) }} <strong v-if="asks">{{ asks }}</strong>
@@ -85,6 +138,12 @@ const tiles = computed(() => WALL_KINDS.map(kind => ({ ...kind, tile: tileOf(kin
 .kinds { border: 0; padding: 0; margin: 0; min-width: 0; }
 legend { font-size: 0.84rem; color: var(--soft-ink); margin-bottom: 0.3rem; padding: 0; }
 .grid { display: grid; grid-template-columns: repeat(auto-fill, minmax(4.3rem, 1fr)); gap: 0.35rem; }
+.group { border-top: 1px solid var(--line); }
+.heading { display: flex; align-items: center; gap: 0.3rem; width: 100%; min-height: 2.1rem; padding: 0; border: 0; background: none; color: inherit; font: inherit; font-size: 0.88rem; text-align: left; cursor: pointer; }
+.heading:disabled { cursor: default; color: inherit; }
+.heading strong { flex: none; }
+.heading span { flex: 1; min-width: 0; min-height: 0; display: block; padding: 0; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; color: var(--soft-ink); }
+.grid { margin-bottom: 0.5rem; }
 label { position: relative; display: flex; flex-direction: column; border: 1px solid var(--line); border-radius: 4px; overflow: hidden; cursor: pointer; background: var(--sheet); }
 label:hover { border-color: var(--strong-line); }
 label.chosen { border-color: var(--accent); box-shadow: inset 0 -3px 0 var(--accent); background: var(--wash); }

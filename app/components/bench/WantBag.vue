@@ -105,7 +105,10 @@ function setLean(stitches: number): void {
       :bounds="SEAM_CM"
       @change="(seamCm) => bench.edit('Seams of the lining', (d) => { d.lining = { seamCm } }, 'lining')"
     />
-    <WantStretch v-if="bench.draft!.parts.some(({ handles }) => handles.length > 0)" />
+    <template v-if="bench.draft!.parts.some(({ handles }) => handles.length > 0)">
+      <HandlesDrawn />
+      <WantStretch />
+    </template>
     <WantYarns />
     <ChoiceField
       label="You hold the hook in the"

@@ -10,7 +10,7 @@ import { useBench } from '~/stores/bench'
 const props = defineProps<{ spec: WallSpec, index: number }>()
 const bench = useBench()
 const { turnInto } = useWall()
-const { set } = useWallPart(() => props.index)
+const { part, set } = useWallPart(() => props.index)
 const colour = computed(() => bench.design!.yarns.find(({ id }) => id === props.spec.colour)?.colour ?? '#cccccc')
 const asks = computed(() => asksOf(props.spec, bench.design!))
 </script>
@@ -73,6 +73,7 @@ const asks = computed(() => asksOf(props.spec, bench.design!))
       :band="spec"
       :index="index"
     />
+    <HandlesDrawn v-if="part && part.handles.length > 0" />
     <WantStripes
       v-if="'size' in spec && spec.band !== 'loops'"
       :spec="spec"
