@@ -31,6 +31,8 @@ export interface ChartRound {
   readonly startY: number
   /** The width that one of its stitches has to itself, where heads side by side do not tell. */
   readonly roomCm?: number
+  /** Of a round with handles: the width that each of its things has. */
+  readonly roomsCm?: Float32Array
   /** Of a round of loops: how many chains each has. A loop is drawn from its left knot (its foot) over its top (its head). */
   readonly loopChains?: number
 }

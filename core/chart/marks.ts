@@ -100,7 +100,7 @@ export function roundPaths(chart: Chart, round: ChartRound): { plain: string, sh
   const shaped: string[] = []
   const room = roomOf(chart, round)
   for (let i = round.from; i < round.to; i++) {
-    const path = markPath(STITCH_KINDS[chart.kinds[i]!]!, chart.footX[i]!, chart.footY[i]!, chart.headX[i]!, chart.headY[i]!, room)
+    const path = markPath(STITCH_KINDS[chart.kinds[i]!]!, chart.footX[i]!, chart.footY[i]!, chart.headX[i]!, chart.headY[i]!, round.roomsCm?.[i - round.from] ?? room)
     const doubled = chart.marks[i] !== 0 || (i + 1 < round.to && chart.marks[i + 1] === INCREASED)
     ;(doubled ? shaped : plain).push(path)
   }

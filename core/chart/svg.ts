@@ -3,6 +3,7 @@ import { figure } from '../measure/format'
 import type { Chart } from './chart'
 import { loopNumbers } from './loopNumbers'
 import { roundPaths } from './marks'
+import { pieceChart } from './pieces'
 import { planOf } from './plan'
 import { unrolled } from './unrolled'
 
@@ -41,16 +42,48 @@ function group(chart: Chart, x: number, y: number, title: string, signs = ''): s
     + `<g fill="${INK}" stroke="none" font-family="sans-serif" font-size="0.32" text-anchor="middle" dominant-baseline="middle">${chains.join('')}${labels(chart)}</g></g>`
 }
 
-/** The whole chart as one SVG picture, to scale: the floor from above, the wall unrolled below it. */
+/** A piece lying along the page, whichever way its rows run. */
+interface Lying {
+  readonly name: string
+  readonly chart: Chart
+  readonly turned: boolean
+  readonly longCm: number
+  readonly wideCm: number
+}
+
+function lyingPieces({ design, parts }: Draft): Lying[] {
+  return parts.flatMap(({ pieces }) => pieces.filter(({ rows }) => rows.length > 0).map((piece): Lying => {
+    const chart = pieceChart(piece, design.hands === 'left')
+    const { width, height } = chart.box
+    const turned = height > width
+    return { name: piece.times > 1 ? `${piece.name}, ${piece.times} times` : piece.name, chart, turned, longCm: turned ? height : width, wideCm: turned ? width : height }
+  }))
+}
+
+function piecesBelow(pieces: readonly Lying[], middleX: number, belowCm: number): string {
+  let y = belowCm
+  return pieces.map(({ name, chart, turned, longCm, wideCm }) => {
+    y += wideCm + MARGIN_CM
+    const place = turned
+      ? `<g transform="translate(${(middleX - longCm / 2).toFixed(2)} ${(y - MARGIN_CM - wideCm / 2).toFixed(2)}) rotate(90)">`
+      : `<g transform="translate(${middleX.toFixed(2)} ${(y - MARGIN_CM).toFixed(2)})">`
+    return `${place}${group(chart, 0, 0, name)}</g>`
+  }).join('')
+}
+
+/** The whole chart as one SVG picture, to scale: the floor from above, the wall unrolled below it, what is worked on its own below that. */
 export function asSvg(draft: Draft): string {
   const plan = planOf(draft)
   const wall = unrolled(draft)
-  const width = Math.max(plan.box.width, wall.box.width) + 2 * MARGIN_CM
-  const height = plan.box.height + wall.box.height + 3 * MARGIN_CM
+  const pieces = lyingPieces(draft)
+  const width = Math.max(plan.box.width, wall.box.width, ...pieces.map(({ longCm }) => longCm)) + 2 * MARGIN_CM
+  const bagCm = plan.box.height + wall.box.height + 3 * MARGIN_CM
+  const height = pieces.reduce((sum, { wideCm }) => sum + wideCm + MARGIN_CM, bagCm)
   const about = `${draft.design.name}: floor ${figure(plan.box.width, draft.design.units)} by ${figure(plan.box.height, draft.design.units)} ${draft.design.units}, ${draft.rounds.length} rounds`
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${width.toFixed(2)}cm" height="${height.toFixed(2)}cm" viewBox="0 0 ${width.toFixed(2)} ${height.toFixed(2)}" role="img">`
     + `<title>${escaped(about)}</title><g fill="none" stroke="${INK}" stroke-width="0.04" stroke-linecap="round">`
     + group(plan, width / 2, MARGIN_CM + plan.box.height / 2, 'Floor, from above', floorSigns(draft, plan))
-    + group(wall, width / 2, height - MARGIN_CM, 'Wall, unrolled, from outside')
+    + group(wall, width / 2, bagCm - MARGIN_CM, 'Wall, unrolled, from outside')
+    + piecesBelow(pieces, width / 2, bagCm)
     + '</g></svg>\n'
 }

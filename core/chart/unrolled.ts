@@ -72,7 +72,7 @@ export function unrolled(draft: Draft): Chart {
   let below = floor && waysOf([floor])[0]!.way
   for (const part of walls) {
     for (const [i, worked] of part.rounds.entries()) {
-      const { way, start } = ways[n++]!
+      const { way, start, shares } = ways[n++]!
       const width = aroundOf(part, i)
       const room = { y, height: riseOf(part, i), width, belowWidth: rounds.length > 0 ? lastWidth : width, side }
       lastWidth = width
@@ -80,7 +80,7 @@ export function unrolled(draft: Draft): Chart {
       if (worked.round.inLoops) drawLoops(chart, at, worked, way, room)
       else drawStitches(chart, at, worked, way, below?.length === worked.on.count ? below : undefined, room)
       rounds.push({
-        number: part.firstRound + i, part: part.id, from: at, to: at + count, colour: worked.round.colour, roomCm: room.width / count,
+        number: part.firstRound + i, part: part.id, from: at, to: at + count, colour: worked.round.colour, roomCm: room.width / count, ...(shares ? { roomsCm: shares.map(share => share * room.width) } : {}),
         ...(worked.round.inLoops ? { loopChains: worked.edge.chains.find(chains => chains > 0) ?? 0 } : {}),
         startX: side * (start - Math.floor(start) - 0.5) * room.width, startY: y - room.height / 2,
       })

@@ -61,7 +61,9 @@ export function yarnNeeds(draft: Draft): YarnNeed[] {
   for (const piece of draft.parts.flatMap(({ pieces }) => pieces)) {
     const tally = used.get(piece.colour)
     if (!tally) continue
-    const own = { cm: piece.cordYarnCm ?? piece.start.chains * cmOf[CH]!, stitches: 0 }
+    // A first row's turning chain is among the chains that it starts from.
+    const chains = piece.start.kind === 'foundation-chain' ? piece.start.chains - (piece.rows[0]?.round.begin.chains ?? 0) : 0
+    const own = { cm: piece.cordYarnCm ?? chains * cmOf[CH]!, stitches: 0 }
     for (const row of piece.rows) addRound(own, row, cmOf)
     tally.cm += piece.times * (own.cm + 2 * END_CM + SEWING_CM)
     tally.stitches += piece.times * own.stitches

@@ -5,6 +5,7 @@ import { roundPaths } from '~~/core/chart/marks'
 import { planOf } from '~~/core/chart/plan'
 import { sideLines } from '~~/core/chart/sides'
 import { unrolled } from '~~/core/chart/unrolled'
+import { piecesOf } from '~~/core/words/pattern'
 import type { Draft } from '~~/core/draft/draft'
 import { useBox } from '~/composables/useBox'
 
@@ -21,6 +22,7 @@ const numbers = computed(() => loopNumbers(wall.value))
 const numbered = computed(() => wall.value.rounds.filter(({ number }, i) => i === 0 || (number % 5 === 0 && i > 2)))
 const sides = computed(() => sideLines(props.draft).map(spots => spots.map(({ x, y }, i) => `${i === 0 || Math.abs(x - spots[i - 1]!.x) > wall.value.box.width / 2 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('')))
 const leaning = computed(() => props.draft.design.rounds.style === 'joined' && Boolean(props.draft.design.rounds.leanPerTen))
+const pieces = computed(() => piecesOf(props.draft).filter(({ rows }) => rows.length > 0))
 const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed: rounds run clockwise' : 'right-handed: rounds run anticlockwise')
 </script>
 
@@ -88,11 +90,17 @@ const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed:
       </svg>
       <figcaption>The wall from outside, cut open at the start of its rounds. {{ numbers.length > 0 ? 'In a net the figure in a loop is its chains, and the heavy stitch closes the round. ' : '' }}Dashed: the bag's sides{{ leaning ? ', which the leaning seam leaves behind' : '' }}.</figcaption>
     </figure>
+    <PieceChart
+      v-for="piece in pieces"
+      :key="`${piece.id}-${piece.name}`"
+      :piece="piece"
+      :left-handed="draft.design.hands === 'left'"
+    />
   </aside>
 </template>
 
 <style scoped>
-.chart { position: sticky; top: 4.2rem; display: flex; flex-direction: column; gap: 1.6rem; }
+.chart { min-width: 0; position: sticky; top: 4.2rem; display: flex; flex-direction: column; gap: 1.6rem; }
 figure { margin: 0; }
 svg { display: block; width: 100%; }
 .floor { max-width: 30rem; margin: 0 auto; }

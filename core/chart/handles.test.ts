@@ -1,0 +1,126 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { anyDesign, anyFitted, anySlots, SEED } from '../../tests/arbitraries/designs'
+import type { Design } from '../design/design'
+import { newDesign } from '../design/starter'
+import { draft } from '../draft/draft'
+import { hangingsOf } from '../draft/handles'
+import type { SlotsSpec } from '../handle/slots'
+import type { WallSpec } from '../wall/wall'
+import { closureFronts } from './closures'
+import { elevation } from './elevation'
+import { frontOf } from './front'
+import { gripFronts, handleFronts, HANDLES_AS } from './handles'
+import { pieceChart } from './pieces'
+import { asSvg } from './svg'
+import { unrolled } from './unrolled'
+
+const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
+const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }
+const slots: SlotsSpec = { band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 40 } }, into: 'chains', corners: 1, rounds: 3, stitch: 'sc', nudge: 0, colour: 'main' }
+/** A tube of 64 stitches, 16 cm wide lying flat and 10 cm tall below what is put on it. */
+const bag = (top: WallSpec, over: Partial<Design> = {}): Design => ({ ...newDesign('Tube'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: [plain, top], ...over })
+
+/** Every number of a path. */
+const figures = (path: string) => [...path.matchAll(/-?\d+(?:\.\d+)?/g)].map(([text]) => Number(text))
+const SHAPES = ['circle', 'oval', 'rectangle'] as const
+const BASES: Record<(typeof SHAPES)[number], Design['base']> = {
+  circle: { form: 'circle', stitch: 'sc', increases: 6, size: { pin: { rounds: 10 } }, start: 'ring', placing: 'stacked', increaseAt: 'last', colour: 'main' },
+  oval: { form: 'oval', stitch: 'sc', perEnd: 3, size: { pin: { sideStitches: 16, rounds: 7 } }, start: 'chain', placing: 'stacked', increaseAt: 'last', colour: 'main' },
+  rectangle: { form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 24, rows: 12 } }, rowEnds: 'one-each', corners: 'none', colour: 'main' },
+}
+
+describe('a handle on the front', () => {
+  it('held up stands as far above its feet as it drops: by hand, 20 cm over 8 rise 9.2 cm above 11', () => {
+    const [front] = handleFronts(draft(bag(slots)), 'held').filter(({ behind }) => !behind)
+    const ys = figures(front!.path).filter((_, i) => i % 2 === 1)
+    // Its own half width lies above the lower edge; the curve at the hand keeps within its control point.
+    expect(Math.min(...ys)).toBeCloseTo(-(11 + Math.sqrt(100 - 16) + 0.75), 2)
+  })
+
+  it.each(SHAPES)('lies in the middle of the face of a bag on a %s, as long as its nudge is nothing', (shape) => {
+    const drafted = draft(bag({ ...slots, width: { want: { widthCm: 6 } } }, { base: BASES[shape] }))
+    const [grip] = gripFronts(drafted)
+    expect(grip!.leftX + grip!.rightX).toBeCloseTo(0, 0)
+    expect(grip!.rightX).toBeGreaterThan(grip!.leftX)
+    expect(grip!.grip.before + grip!.grip.after + grip!.grip.stitches).toBeGreaterThanOrEqual(Math.floor(grip!.grip.count / 2))
+  })
+
+  it.each(['right', 'left'] as const)('moves the way that its grip says, for %s hands and in turned rounds', (hands) => {
+    for (const style of ['joined', 'turned'] as const) {
+      for (const rounds of [20, 21]) {
+        const at = (nudge: number) => gripFronts(draft(bag({ ...slots, nudge }, { hands, rounds: { style, startingChainCounts: false }, wall: [{ ...plain, size: { pin: { rounds } } }, { ...slots, nudge }] })))[0]!
+        const [still, moved] = [at(0), at(3)]
+        const by = (moved.leftX + moved.rightX - still.leftX - still.rightX) / 2
+        expect(by, `${style} ${rounds}`).toBeCloseTo(3 * still.stitchCm, 1)
+        expect(Math.abs(by)).toBeGreaterThan(1)
+      }
+    }
+  })
+
+  it('stays with the sides as the seam leans: the drawing has it in the middle, the round elsewhere', () => {
+    const [straight, leaning] = [undefined, 2].map(leanPerTen => draft(bag(slots, { rounds: { style: 'joined', startingChainCounts: false, ...(leanPerTen ? { leanPerTen } : {}) } })))
+    const [one, other] = [gripFronts(straight!)[0]!, gripFronts(leaning!)[0]!]
+    expect(other.leftX + other.rightX).toBeCloseTo(one.leftX + one.rightX, 0)
+    // Two tens of rounds, two stitches each: the slots come four stitches later in the round.
+    const first = (drafted: ReturnType<typeof draft>) => drafted.parts.at(-1)!.rounds[0]!.round.steps[0]
+    expect(first(straight!)).toMatchObject({ times: 8 })
+    expect(first(leaning!)).toMatchObject({ times: 12 })
+  })
+
+  it('leaves the fabric open where it arches away, and a hand hole closed above', () => {
+    const open = (top: SlotsSpec) => elevation(draft(bag(top))).slice(-4).map(course => frontOf(course).open !== '')
+    expect(open(slots)).toEqual([true, true, true, true])
+    expect(open({ ...slots, chains: { want: { hole: true } }, corners: 0 })).toEqual([false, false, false, false])
+  })
+
+  it('is drawn in numbers, however it is shown and whatever it is', () => {
+    fc.assert(fc.property(fc.oneof(anySlots, anyFitted), fc.constantFrom(...SHAPES), fc.constantFrom('spiral', 'joined', 'turned'), (top, shape, style) => {
+      const drafted = draft(bag(top as WallSpec, { base: BASES[shape], rounds: { style: style as 'joined', startingChainCounts: false } }))
+      for (const as of HANDLES_AS) {
+        for (const { path, widthCm } of handleFronts(drafted, as)) {
+          expect(path).not.toContain('NaN')
+          expect(widthCm).toBeGreaterThan(0)
+        }
+      }
+      for (const { path } of closureFronts(drafted)) expect(path).not.toContain('NaN')
+      expect(handleFronts(drafted, 'held')).toHaveLength(hangingsOf(drafted.design, drafted.parts).length)
+    }), { ...SEED, numRuns: 150 })
+  })
+})
+
+describe('pieces in the chart', () => {
+  it('hold every stitch that their rows have, as numbers, within their box (law 1)', () => {
+    fc.assert(fc.property(anyDesign, (design) => {
+      const drafted = draft(design)
+      for (const piece of drafted.parts.flatMap(({ pieces }) => pieces)) {
+        const chart = pieceChart(piece, design.hands === 'left')
+        expect(chart.headX).toHaveLength(piece.rows.reduce((sum, { edge }) => sum + edge.count, 0))
+        for (let i = 0; i < chart.headX.length; i++) {
+          expect(Math.abs(chart.headX[i]!)).toBeLessThanOrEqual(chart.box.width / 2 + 1e-4)
+          expect(chart.headY[i]!).toBeGreaterThanOrEqual(chart.box.top - 1e-4)
+        }
+      }
+    }), { ...SEED, numRuns: 60 })
+  })
+
+  it('are in the picture, each by its name and to scale', () => {
+    const svg = asSvg(draft(bag({ band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main' })))
+    expect(svg).toContain('<title>Strap</title>')
+    // Sixty rows of half a centimetre are longer than the bag is wide round: 30 cm against 32, and a margin at both ends.
+    expect(svg).toContain('width="34.00cm"')
+    expect(svg).not.toContain('NaN')
+  })
+})
+
+describe('a handle in the unrolled wall', () => {
+  it('has its stitches side by side over what they bridge', () => {
+    const chart = unrolled(draft(bag(slots)))
+    const round = chart.rounds.at(-3)!
+    const xs = Array.from(chart.headX.slice(round.from, round.to))
+    for (let i = 1; i < xs.length; i++) expect(xs[i]!).toBeLessThan(xs[i - 1]!)
+    // 112 stitches on a rim that lies 64 wide: the handle's take 16/40 of a stitch each.
+    expect(xs[0]! - xs[1]!).toBeCloseTo(0.5, 2)
+    expect(xs[20]! - xs[21]!).toBeCloseTo(0.2, 2)
+  })
+})

@@ -1,0 +1,166 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { anyFitted, SEED } from '../../tests/arbitraries/designs'
+import { gaugeOf } from '../gauge/gauge'
+import type { Setting } from '../part/part'
+import { type Edge, foundation, withSides } from '../round/edge'
+import { workWall, type WallSpec } from '../wall/wall'
+import { dropCm } from './drop'
+import { slots } from './slots'
+import { leastRows, stripAlong, stripFromRim } from './strip'
+
+const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
+const length = (cm: number) => ({ cm, plusMinusCm: 0 })
+const setting: Setting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20, tallCm: 25, floor: { shape: 'stadium', length: length(30), width: length(12) } }
+const placed = { stitch: 'sc', nudge: 0, colour: 'main' } as const
+const fitted = (spec: WallSpec, count = 120, edge: Edge = foundation('stitch', count)) => workWall(spec, edge, { ...setting, belowCm: count / 2 }, [], () => true)
+const told = (spec: WallSpec, count = 120) => fitted(spec, count).findings.map(({ what }) => what).join(' ')
+const codes = (spec: WallSpec, count = 120) => fitted(spec, count).findings.map(({ code }) => code)
+
+const grown = { band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', ...placed } as const
+const knot = { band: 'knot-straps', foot: 9, wide: 7, width: { pin: { stitches: 12 } }, short: { pin: { count: 36 } }, long: { pin: { count: 90 } }, join: 'slip', ...placed } as const
+const sewn = { band: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { want: { dropCm: 24 } }, inCm: 5, overlapCm: 4, lines: 2, reinforced: 'none', ...placed } as const
+
+describe('a strap grown from the rim', () => {
+  it('of seven stitches a foot on 120 leaves 53 between the feet on each side (handbook 10; common practice, no source)', () => {
+    expect(told(grown)).toContain('53 stitches lie between them')
+    expect(fitted(grown).pieces![0]!.finish.join(' ')).toContain('7 marked stitches')
+  })
+
+  it('draws in from its foot, runs at its width, and opens out again: by hand', () => {
+    const counts = (foot: number, wide: number, rows: number) => stripFromRim('sc', foot, wide, rows, 'main', gauge).rows.map(({ edge }) => edge.count)
+    expect(counts(11, 7, 9)).toEqual([9, 7, 7, 7, 7, 7, 7, 9, 11])
+    expect(counts(10, 7, 7)).toEqual([8, 7, 7, 7, 7, 8, 10])
+    expect(counts(7, 7, 3)).toEqual([7, 7, 7])
+    expect(leastRows(10, 7)).toBe(5)
+  })
+
+  it('comes back to its foot whatever the two widths are, a stitch at either end at a time', () => {
+    fc.assert(fc.property(fc.integer({ min: 2, max: 30 }), fc.nat(20), fc.nat(30), (wide, more, plain) => {
+      const foot = wide + more
+      const rows = stripFromRim('sc', foot, wide, leastRows(foot, wide) + plain, 'main', gauge).rows
+      const counts = [foot, ...rows.map(({ edge }) => edge.count)]
+      expect(Math.min(...counts)).toBe(wide)
+      expect(counts.at(-1)).toBe(foot)
+      for (let i = 1; i < counts.length; i++) expect(Math.abs(counts[i]! - counts[i - 1]!)).toBeLessThanOrEqual(2)
+    }), SEED)
+  })
+
+  it('is as many rows as its drop takes: 28 cm over a gap of 26.5 is 124 rows of half a centimetre, by hand', () => {
+    const result = fitted({ ...grown, length: { want: { dropCm: 28 } } })
+    expect(result.pieces![0]!.rows).toHaveLength(124)
+    expect(dropCm(result.handles![0]!.lengthCm, result.handles![0]!.gapCm)).toBeCloseTo(28, 0)
+  })
+
+  it('says that a foot too wide does not fit, and that a strap is no wider than its foot', () => {
+    expect(fitted({ ...grown, foot: 12 }, 20).findings[0]).toMatchObject({ code: 'straps-too-wide', weight: 'stop' })
+    expect(codes({ ...grown, wide: 9 })).toContain('strap-wider-than-foot')
+  })
+})
+
+describe('knot straps', () => {
+  it('go around both ends alike: 120 less twice 12 and four feet of 9 leaves 30 on each face', () => {
+    expect(told(knot)).toContain('30 stitches lie free on each face')
+    expect(fitted(knot).handles!.map(({ name, lengthCm, gapCm }) => [name, lengthCm, gapCm])).toEqual([['Short strap', 18, 0], ['Long strap', 45, 0]])
+  })
+
+  it('want the long one longer, and room for both', () => {
+    expect(codes({ ...knot, long: { pin: { count: 40 } } })).toContain('knot-too-alike')
+    expect(fitted(knot, 50).findings[0]).toMatchObject({ code: 'straps-too-wide', weight: 'stop' })
+  })
+})
+
+describe('straps sewn on', () => {
+  it('stand in from the sides, and are long enough for drop and both ends: by hand', () => {
+    const result = fitted(sewn)
+    // 120 stitches of half a centimetre: 60 a face, 10 in from each side; feet of 3 cm are 6 stitches; 28 between.
+    expect(told(sewn)).toContain('Feet of 6 stitches, 10 in from the sides, 28 stitches between them')
+    const free = Math.round(Math.sqrt(4 * 24 * 24 + 14 * 14) / 0.5)
+    expect(result.pieces![0]!.rows[0]!.edge.count).toBe(free + 16)
+    expect(result.pieces![0]!.times).toBe(2)
+    expect(result.handles![0]).toMatchObject({ gapCm: 14, lengthCm: free / 2, strands: 6, widthCm: 3 })
+  })
+
+  it('that would meet in the middle are refused, with what fits', () => {
+    const { findings: [stop] } = fitted({ ...sewn, inCm: 14 })
+    expect(stop).toMatchObject({ code: 'straps-too-wide', weight: 'stop' })
+    const inCm = stop!.fix!.changes[0]!.value as number
+    expect(codes({ ...sewn, inCm })).not.toContain('straps-too-wide')
+  })
+
+  it('go into the bumps of their chain if asked to, and say what makes them stronger', () => {
+    const result = fitted({ ...sewn, worked: 'bumps', reinforced: 'tape' })
+    expect(result.pieces![0]!.rows[0]!.round.steps[0]).toMatchObject({ loop: 'bump', landmark: 'chains' })
+    expect(result.pieces![0]!.finish.join(' ')).toContain('woven tape')
+  })
+
+  it('a strip over 40 chains in 6 rows is 20 cm by 3: by hand', () => {
+    expect(stripAlong('sc', 40, 6, false, 'main', gauge)).toMatchObject({ lengthCm: 20, widthCm: 3, start: { kind: 'foundation-chain', chains: 41, firstInto: 2 } })
+  })
+})
+
+describe('a strap under the bag', () => {
+  it('is as long as floor, both sides, what is free and its seam: by hand, 30 and 50 and the free part and 3', () => {
+    const result = fitted({ band: 'under-strap', worked: 'along', wide: 8, length: { pin: { count: 120 } }, lines: 2, ...placed })
+    expect(result.pieces![0]!.lengthCm).toBe(30 + 2 * 25 + 60 + 3)
+    expect(result.handles![0]).toMatchObject({ lengthCm: 60, under: true })
+  })
+})
+
+describe('what is placed on the rim', () => {
+  it('leaves the edge as it was, whatever it is, and its feet stand opposite each other', () => {
+    fc.assert(fc.property(anyFitted, fc.integer({ min: 6, max: 160 }), fc.nat(200), (spec, count, side) => {
+      const edge = withSides(foundation('stitch', count), [side % count, (side + Math.floor(count / 2)) % count])
+      const result = fitted(spec as WallSpec, count, edge)
+      expect(result.edge).toBe(edge)
+      expect(result.rounds).toEqual([])
+      for (const { feet, lengthCm, gapCm, widthCm, strands } of result.handles ?? []) {
+        for (const value of [...feet, lengthCm, gapCm, widthCm]) expect(Number.isFinite(value)).toBe(true)
+        expect(strands).toBeGreaterThan(0)
+      }
+      for (const piece of result.pieces ?? []) expect(piece.lengthCm > 0 && piece.widthCm > 0 && piece.finish.length > 0).toBe(true)
+    }), { ...SEED, numRuns: 300 })
+  })
+
+  it('does not stand on handles that are worked in the round', () => {
+    const { edge } = slots({ band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 3, ...placed }, foundation('stitch', 64), setting)
+    for (const spec of [grown, sewn, { band: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2, colour: 'main' }, { band: 'cross-body', cord: 'chain', length: { want: { dropCm: 60 } }, nudge: 0, colour: 'main' }] as WallSpec[]) {
+      expect(fitted(spec, 92, edge).findings).toMatchObject([{ code: 'on-handles', weight: 'stop' }])
+    }
+    expect(fitted({ band: 'zip', stitch: 'sc', facingCm: 3, colour: 'main' }, 92, edge).findings.some(({ weight }) => weight === 'stop')).toBe(false)
+  })
+})
+
+describe('closures', () => {
+  const button = { band: 'button-loop', buttonCm: 2.5, colour: 'main' } as const
+
+  it('a loop for a button of 2.5 cm is 12 chains of half a centimetre: twice the button and 0.6 cm, by hand', () => {
+    const result = fitted(button)
+    expect(result.pieces![0]!.start.chains).toBe(12)
+    expect(told(button)).toContain('sts 90–91')
+    expect(told(button)).toContain('below sts 30–31')
+  })
+
+  it('a tab\'s hole is as wide as its button, with two stitches at each side, and every row keeps its count', () => {
+    const [piece] = fitted({ band: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2.5, colour: 'main' }).pieces!
+    expect(piece!.rows.map(({ edge }) => edge.count)).toEqual([...Array<number>(12).fill(9), 5, 9, 9, 9])
+    expect(piece!.rows[12]!.round.steps).toEqual([{ do: 'stitch', kind: 'sc', times: 2 }, { do: 'chain', chains: 5 }, { do: 'skip', places: 5 }, { do: 'stitch', kind: 'sc', times: 2 }])
+  })
+
+  it('a zip\'s facings are as long as the mouth lies wide, less what turns down at its ends', () => {
+    const [piece] = fitted({ band: 'zip', stitch: 'sc', facingCm: 3, colour: 'main' }).pieces!
+    expect(piece).toMatchObject({ times: 2, lengthCm: 28, widthCm: 3 })
+  })
+})
+
+describe('bought handles', () => {
+  it('stand with their ends as far apart as they are, on stitches of their own', () => {
+    const result = fitted({ band: 'bought-handles', number: 2, holds: 'rings', lengthCm: 40, apartCm: 12, foot: 3, nudge: 0, colour: 'main' })
+    expect(result.handles![0]).toMatchObject({ lengthCm: 40, gapCm: 12, bought: true })
+    expect(told({ band: 'bought-handles', number: 2, holds: 'rings', lengthCm: 40, apartCm: 12, foot: 3, nudge: 0, colour: 'main' })).toContain('sts 16–18 and sts 43–45 on the front')
+  })
+
+  it('shorter than they reach are questioned', () => {
+    expect(codes({ band: 'bought-handles', number: 1, holds: 'holes', lengthCm: 10, apartCm: 12, foot: 3, nudge: 0, colour: 'main' })).toContain('handle-short')
+  })
+})
