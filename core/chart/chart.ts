@@ -58,9 +58,10 @@ export function footing(own: number, from: number, to: number): number {
   return Math.abs(parent - own) > 0.25 ? own : parent
 }
 
-/** Whether a stitch is worked along the chain of a handle or a buttonhole: it stands upright over its own chain, wherever that is. */
+/** Whether a thing made is a handle's chain, or is worked along such a chain or a buttonhole's: it stands upright, wherever its foot is said to be. */
 export function isAlongChain({ on, edge, aims }: Worked, made: number): boolean {
   const place = edge.from[made]!
+  if (edge.free !== undefined && edge.chains[made]! > 0) return true
   return aims[made] === ALONG || (on.free !== undefined && place === edge.to[made] && on.chains[place]! > 0)
 }
 

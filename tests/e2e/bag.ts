@@ -43,3 +43,12 @@ export function tally(page: Page, name: string) {
 export async function saved(page: Page): Promise<void> {
   await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved')
 }
+
+/** Makes the part in hand one of another kind: opens the kind's group first, if it is closed. */
+export async function pickKind(page: Page, name: string): Promise<void> {
+  const kinds = page.getByRole('group', { name: 'This part is' })
+  await expect(kinds).toBeVisible()
+  const radio = kinds.getByRole('radio', { name, exact: true })
+  if (await radio.count() === 0) await kinds.getByRole('button', { expanded: false }).filter({ hasText: name }).click()
+  await radio.check()
+}

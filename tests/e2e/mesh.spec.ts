@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, freshBag, idOf, saved, test } from './bag'
+import { expect, freshBag, idOf, pickKind, saved, test } from './bag'
 
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }
@@ -33,7 +33,7 @@ test('a net from nothing: loops, a narrowing mouth, fans, a solid round, a chain
   const id = await freshBag(request, 'New net', { gauge, base: tube, turnUp: 'plain', wall: [{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }] })
   await page.goto(`/bags/${id}`)
   await label(page, /^Wall/).click()
-  await page.getByRole('group', { name: 'This part is' }).getByRole('radio', { name: 'net', exact: true }).check()
+  await pickKind(page, 'net')
   await expect(page.locator('.words')).toContainText('(24 loops)')
   await page.getByLabel('Rounds of loops').fill('10')
   await page.getByLabel('Chains of a full loop').fill('7')

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, freshBag, idOf, saved, tally, test } from './bag'
+import { expect, freshBag, idOf, pickKind, saved, tally, test } from './bag'
 
 const label = (page: Page, name: RegExp | string) => page.locator('nav.labels').getByRole('button', { name })
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
@@ -50,7 +50,7 @@ test('cords and edgings from nothing; one more skipped here and there, and shown
   await page.goto(`/bags/${id}`)
   const before = await tally(page, 'undyed cotton, DK').innerText()
   await page.getByRole('button', { name: 'Band on top' }).click()
-  await page.getByRole('group', { name: 'This part is' }).getByRole('radio', { name: 'casing' }).check()
+  await pickKind(page, 'casing')
   await page.getByRole('button', { name: /Skip a stitch more here and there/ }).click()
   await expect(page.locator('[data-code="eyelets-uneven"]')).toContainText('2 eyelets skip a stitch more')
   await page.getByRole('radio', { name: 'one', exact: true }).check()
@@ -58,10 +58,10 @@ test('cords and edgings from nothing; one more skipped here and there, and shown
   await expect(page.locator('[data-code="cord-length"]')).toContainText('48 cm long, 2.0 times round the mouth')
   expect(parseInt(await tally(page, 'undyed cotton, DK').innerText())).toBeGreaterThan(parseInt(before))
   await page.getByRole('button', { name: 'Band above' }).click()
-  await page.getByRole('group', { name: 'This part is' }).getByRole('radio', { name: 'ruffle' }).check()
+  await pickKind(page, 'ruffle')
   await expect(page.locator('[data-code="edging-fullness"]')).toContainText('2.00 times')
   await expect(page.locator('.words')).toContainText('3 sc in next ch-sp, 24 times')
-  await page.getByRole('group', { name: 'This part is' }).getByRole('radio', { name: 'shells' }).check()
+  await pickKind(page, 'shells')
   await expect(page.locator('.words')).toContainText('sc in next, sk next 2 sts, 4 dc in next, sk next 2 sts, eight times')
   await saved(page)
   await page.reload()

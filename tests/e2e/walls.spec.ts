@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, freshBag, saved, tally, test } from './bag'
+import { expect, freshBag, pickKind, saved, tally, test } from './bag'
 
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const yarns = [{ id: 'main', name: 'undyed cotton', colour: '#dccba6' }, { id: 'moss', name: 'moss green cotton', colour: '#71834f' }]
@@ -7,7 +7,6 @@ const tube = (stitches: number) => ({ form: 'tube', stitch: 'sc', size: { pin: {
 const rounds = (n: number) => ({ pin: { rounds: n } })
 
 const label = (page: Page, name: RegExp | string) => page.locator('nav.labels').getByRole('button', { name })
-const kind = (page: Page, name: string) => page.getByRole('group', { name: 'This part is' }).getByRole('radio', { name, exact: true })
 const stack = (page: Page) => page.locator('.stack .name').allTextContents()
 
 test('five bands, a base that breaks them, and the fit that mends them', async ({ page, request }) => {
@@ -16,7 +15,7 @@ test('five bands, a base that breaks them, and the fit that mends them', async (
   await page.getByRole('button', { name: 'Add a wall' }).click()
   for (const name of ['pairs', 'groups of three', 'open V\'s', 'boxes']) {
     await page.getByRole('button', { name: 'Band above' }).click()
-    await kind(page, name).check()
+    await pickKind(page, name)
     await expect(page.getByRole('heading', { level: 2 })).toContainText(name)
   }
   await expect(label(page, /^Wall 5, boxes/)).toContainText('72 sts')
@@ -85,7 +84,7 @@ test('a repeat of one\'s own: a wrong one points at the stitch, a sound one is w
   const id = await freshBag(request, 'Own tote', { gauge, base: tube(60), turnUp: 'plain', wall: [{ band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }] })
   await page.goto(`/bags/${id}`)
   await label(page, /^Wall/).click()
-  await kind(page, 'a repeat of your own').check()
+  await pickKind(page, 'a repeat of your own')
   const lines = page.getByLabel('One repeat, a line a round')
   await lines.fill('sc in next 2, dc in nxt, sk next st')
   await expect(page.locator('.wrong')).toContainText('Line 1: "nxt" is not a place')
@@ -129,7 +128,7 @@ test('a taper, stripes with their ends, and a seam that leans', async ({ page, r
   const id = await freshBag(request, 'Tapered tote', { gauge, yarns, base: tube(100), turnUp: 'plain', wall: [{ band: 'solid', stitch: 'sc', size: rounds(6), colour: 'main' }] })
   await page.goto(`/bags/${id}`)
   await page.getByRole('button', { name: 'Band on top' }).click()
-  await kind(page, 'taper').check()
+  await pickKind(page, 'taper')
   await page.getByLabel('Around its top').fill('40')
   await page.getByLabel('Height of the taper').fill('10')
   // By hand: 40 cm of 0.5 cm stitches are 80, in 20 rounds of 0.5 cm.

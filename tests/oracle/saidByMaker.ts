@@ -42,7 +42,11 @@ function one(text: string, below: number): Said {
   const match = /^(?:(\d+) )?(?:\((.*)\)|(?:[FB]P)?(?:sc|hdc|dc|tr|htr|dtr|sl st|ss)) (?:in|around) (?:back and third loops of |back loop of |back bump of |both layers at )?(.+)$/i.exec(text)
   if (!match) throw new Error(`cannot read "${text}"`)
   const by = match[2] === undefined ? Number(match[1] ?? 1) : inOnePlace(match[2])
-  const where = match[3]!
+  return into(match[3]!, by, below)
+}
+
+/** So many stitches in each of some places. */
+function into(where: string, by: number, below: number): Said {
   if (ONE_PLACE.test(where)) return { made: by, used: where.includes('loop') ? NaN : 1 }
   const bridge = BRIDGE.exec(where)
   if (bridge) return { made: by * Number(bridge[1] ?? 1), used: 1 }

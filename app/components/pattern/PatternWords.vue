@@ -113,11 +113,11 @@ const emit = defineEmits<{ light: [round: number | undefined] }>()
 section { margin-top: 1.5rem; }
 section p { margin: 0 0 0.5rem; }
 .facts { margin: 1rem 0 0; }
-.facts div { display: grid; grid-template-columns: 6.5rem 1fr; padding: 0.22rem 0; }
+.facts div { display: grid; grid-template-columns: 7.2rem 1fr; padding: 0.22rem 0; }
 dt { color: var(--soft-ink); }
 dd { margin: 0; }
 ol { list-style: none; margin: 0; padding: 0; }
-ol li { display: grid; grid-template-columns: 6.5rem 1fr; padding: 0.35rem 0.4rem 0.35rem 0; border-top: 1px solid var(--line); break-inside: avoid; }
+ol li { display: grid; grid-template-columns: 7.2rem 1fr; padding: 0.35rem 0.4rem 0.35rem 0; border-top: 1px solid var(--line); break-inside: avoid; }
 ol li:hover, ol li.lit { background: var(--wash); }
 .number { font-weight: 640; white-space: nowrap; }
 .count { white-space: nowrap; font-weight: 640; font-variant-numeric: tabular-nums; }
