@@ -31,7 +31,7 @@ test('the windfall tote from what it must hold to its handles: change the base, 
   }
   const first = await gaps()
   await label(page, /^Base/).click()
-  await page.getByLabel('Length', { exact: true }).fill('40')
+  await page.getByLabel('Length of the floor').fill('40')
   await label(page, /slots/).click()
   await expect.poll(async () => (await gaps()).count).toBeGreaterThan(first.count)
 
@@ -102,7 +102,7 @@ test('64 stitches: 8, slot 16, 16, slot 16, 8; chains of 32 come to 96; marked a
 
 test('the bulb sling: knot straps on a boat, longer by its drop, joined without a twist, drawn lying flat', async ({ page, request }) => {
   const document = await (await request.get(`/api/designs/${await idOf(request, 'Bulb sling')}/export?as=design`)).json() as { wall: { band: string }[] }
-  await page.goto(`/bags/${await freshBag(request, 'My bulb sling', { ...document, wall: document.wall.slice(0, 2) })}`)
+  await page.goto(`/bags/${await freshBag(request, 'My bulb sling', { ...document, name: 'My bulb sling', wall: document.wall.slice(0, 2) })}`)
   await label(page, /^Wall 2/).click()
   await page.getByRole('button', { name: 'Band above' }).click()
   await pickKind(page, 'knot straps')
