@@ -52,3 +52,10 @@ export async function pickKind(page: Page, name: string): Promise<void> {
   if (await radio.count() === 0) await kinds.getByRole('button', { expanded: false }).filter({ hasText: name }).click()
   await radio.check()
 }
+
+/** Opens the questions of the whole bag that are folded away, if they are. */
+export async function unfold(page: Page, title: string): Promise<void> {
+  await page.getByRole('button', { name: 'The whole bag' }).click()
+  const block = page.locator('details').filter({ hasText: title })
+  if (await block.getAttribute('open') === null) await block.locator('summary').click()
+}

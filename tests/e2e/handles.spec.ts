@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, freshBag, idOf, pickKind, saved, tally, test } from './bag'
+import { expect, freshBag, idOf, pickKind, saved, tally, test, unfold } from './bag'
 
 const label = (page: Page, name: RegExp | string) => page.locator('nav.labels').getByRole('button', { name })
 const runs = (page: Page) => page.locator('[data-code="slot-runs"]')
@@ -15,7 +15,7 @@ async function numbers(page: Page): Promise<number[]> {
 test('the windfall tote from what it must hold to its handles: change the base, enter a lean, drag a slot', async ({ page, request }) => {
   await page.goto(`/bags/${await freshBag(request, 'My windfall tote', { gauge })}`)
   await page.getByRole('radio', { name: 'folded cloth' }).check()
-  await page.getByLabel('All of it weighs').fill('4')
+  await page.getByLabel('Weighs').fill('4')
   await page.getByRole('button', { name: 'Propose a bag for it' }).click()
   await page.getByRole('button', { name: 'Handles on top' }).click()
   await expect(runs(page)).toContainText(/slot \d+, \d+, slot \d+/)
@@ -36,11 +36,11 @@ test('the windfall tote from what it must hold to its handles: change the base, 
   await expect.poll(async () => (await gaps()).count).toBeGreaterThan(first.count)
 
   const straight = await gaps()
-  await page.getByRole('button', { name: 'The whole bag' }).click()
+  await unfold(page, 'How you work')
   await page.getByLabel('The seam leaned, in ten rounds').fill('3')
   await label(page, /slots/).click()
   await expect.poll(async () => (await gaps()).before).toBeGreaterThan(straight.before)
-  await page.getByRole('button', { name: 'The whole bag' }).click()
+  await unfold(page, 'How you work')
   await page.getByLabel('The seam leaned, in ten rounds').fill('0')
   await label(page, /slots/).click()
   await expect.poll(async () => (await gaps()).before).toBe(straight.before)
@@ -152,4 +152,32 @@ test('a tab, a loop and a zip, each with its words and its place', async ({ page
   await pickKind(page, 'zip')
   await expect(page.locator('.side')).toContainText('Zip facings: make 2')
   await expect(page.locator('.drawing .closure')).toHaveCount(1)
+})
+
+test('a newcomer, from the first screen to the printed tote pattern in twenty ordinary actions', async ({ page }) => {
+  await page.addInitScript(() => {
+    window.print = () => void (document.body.dataset.printed = 'yes')
+  })
+  let actions = 0
+  const done = async (action: Promise<unknown>) => {
+    await action
+    actions++
+  }
+  await page.goto('/')
+  await done(page.getByRole('button', { name: 'Start a bag' }).click())
+  await done(page.getByLabel('Name', { exact: true }).fill('First tote'))
+  await done(page.getByRole('radio', { name: 'folded cloth' }).check())
+  await done(page.getByLabel('Weighs').fill('3'))
+  await done(page.getByRole('button', { name: 'Propose a bag for it' }).click())
+  await done(page.getByLabel('Stitches', { exact: true }).first().fill('16'))
+  await done(page.getByLabel('Rounds', { exact: true }).first().fill('17'))
+  await done(page.getByRole('button', { name: 'Handles on top' }).click())
+  await done(page.getByRole('button', { name: /over the shoulder/ }).click())
+  await expect(page.locator('[data-code="drop"]')).toContainText(/drops 2[78]/)
+  await done(page.getByRole('link', { name: 'Pattern' }).click())
+  await expect(page.locator('.pattern')).toContainText('First tote')
+  await expect(page.locator('.pattern')).toContainText(/Wall 2, slots/)
+  await done(page.getByRole('button', { name: 'Print' }).click())
+  await expect(page.locator('body')).toHaveAttribute('data-printed', 'yes')
+  expect(actions).toBeLessThanOrEqual(20)
 })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, freshBag, idOf, pickKind, saved, test } from './bag'
+import { expect, freshBag, idOf, pickKind, saved, test, unfold } from './bag'
 
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }
@@ -47,7 +47,7 @@ test('a net from nothing: loops, a narrowing mouth, fans, a solid round, a chain
   await page.getByLabel('Loops between').fill('4')
   await expect(page.locator('[data-code="does-not-divide"]')).toContainText('asks for a multiple of 10')
   await page.getByLabel('Loops between').fill('3')
-  await page.getByRole('button', { name: 'The whole bag' }).click()
+  await unfold(page, 'Mouth, lining')
   await page.getByRole('button', { name: 'Also measured chain' }).click()
   await page.getByLabel('Chains', { exact: true }).fill('22')
   await page.getByRole('radio', { name: 'lined', exact: true }).check()

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, freshBag, idOf, pickKind, saved, tally, test } from './bag'
+import { expect, freshBag, idOf, pickKind, saved, tally, test, unfold } from './bag'
 
 const label = (page: Page, name: RegExp | string) => page.locator('nav.labels').getByRole('button', { name })
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
@@ -35,7 +35,7 @@ test('the seed-head pouch, from swatch to cords: break the parity, take the fix,
   await expect(page.locator('.threading')).toContainText(/Cord 1: (in|out) through eyelet [4-9]/)
   await page.getByRole('button', { name: 'Stop' }).click()
 
-  await page.getByRole('button', { name: 'The whole bag' }).click()
+  await unfold(page, 'Mouth, lining')
   await page.getByRole('radio', { name: 'a child' }).check()
   await expect(page.locator('[data-code="cords-for-a-child"]')).toContainText('never on a cot or a young child\'s bag')
   await saved(page)

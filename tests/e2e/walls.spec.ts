@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, freshBag, pickKind, saved, tally, test } from './bag'
+import { expect, freshBag, pickKind, saved, tally, test, unfold } from './bag'
 
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const yarns = [{ id: 'main', name: 'undyed cotton', colour: '#dccba6' }, { id: 'moss', name: 'moss green cotton', colour: '#71834f' }]
@@ -137,7 +137,7 @@ test('a taper, stripes with their ends, and a seam that leans', async ({ page, r
   await label(page, /^Wall 1/).click()
   await page.getByRole('radio', { name: 'stripes' }).check()
   await expect(page.locator('.words')).toContainText('Change to moss green cotton on the last pull-through. Carry undyed cotton up inside, slack.')
-  await page.getByRole('button', { name: 'The whole bag' }).click()
+  await unfold(page, 'How you work')
   await expect(page.locator('[data-code="yarn-changes"]')).toContainText('ends to weave in')
   await page.getByLabel('The seam leaned, in ten rounds').fill('4')
   await saved(page)

@@ -39,11 +39,13 @@ function proposeBag(): void {
   bench.edit('A bag for what it must hold', (design) => {
     design.base = JSON.parse(JSON.stringify(spec)) as typeof design.base
     delete design.measuredBase
-    const others = bench.draft!.parts.slice(1, -1).reduce((sum, part) => sum + part.size.height.cm, 0)
-    const top = design.wall.at(-1)
+    // The topmost band with a height of its own takes up what the others leave: a rim, slots and casings stay as they are.
+    const index = design.wall.findLastIndex(part => 'size' in part && part.band !== 'taper')
+    const others = bench.draft!.parts.slice(1).reduce((sum, part) => part.id === `wall.${index}` ? sum : sum + part.size.height.cm, 0)
     const own = Math.max(1, Math.round((heightCm - others) * 10) / 10)
-    if (top && 'size' in top && top.band !== 'taper') top.size = { want: { heightCm: own } }
-    else design.wall.push({ band: 'solid', stitch: base.stitch, size: { want: { heightCm } }, colour: base.colour })
+    const band = design.wall[index]
+    if (band && 'size' in band && band.band !== 'taper') band.size = { want: { heightCm: own } }
+    else design.wall.unshift({ band: 'solid', stitch: base.stitch, size: { want: { heightCm: own } }, colour: base.colour })
   })
 }
 </script>
@@ -80,7 +82,7 @@ function proposeBag(): void {
         @change="put(name, $event)"
       />
       <CountField
-        label="All of it weighs"
+        label="Weighs"
         suffix="kg"
         parts
         may-be-empty

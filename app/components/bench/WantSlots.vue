@@ -108,7 +108,7 @@ function setWidth(mode: string): void {
       @change="set('Rounds above the slots', { rounds: $event }, 'rounds')"
     />
     <CountField
-      label="with corners drawn in"
+      label="Corners drawn in"
       :value="spec.corners"
       :bounds="CORNER_ROUNDS"
       @change="set('Corner rounds', { corners: $event }, 'corners')"

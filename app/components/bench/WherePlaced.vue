@@ -49,5 +49,5 @@ function setMarked(marked: boolean): void {
 
 <style scoped>
 .where { border: 0; padding: 0; margin: 0; min-width: 0; display: flex; flex-direction: column; gap: 0.6rem; }
-legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.4rem; }
+legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.6rem; }
 </style>

@@ -39,7 +39,7 @@ const figures = computed(() => {
     ...(opening.value ? [['A ball pushed through', formatCm(opening.value.ballCm, units.value)], ['A rod falling through', formatCm(opening.value.rodCm, units.value)]] : []),
     ...hangings.value.filter(one => one.part === part).flatMap(({ handle, dropCm, loadedDropCm }, i, all) => i > 0 && handle.lengthCm === all[0]!.handle.lengthCm
       ? []
-      : [[`${handle.lies === 'around' ? handle.name : 'Handle'}, foot to foot`, formatCm(handle.lengthCm, units.value)], ['Its drop, loaded', `${formatCm(dropCm, units.value)}, ${formatCm(loadedDropCm, units.value)}`]]),
+      : [[`${handle.lies === 'around' ? handle.name : 'Handle'}, foot to foot`, formatCm(handle.lengthCm, units.value)], ['Drop, empty', formatCm(dropCm, units.value)], ['Drop, loaded', `about ${formatCm(loadedDropCm, units.value)}`]]),
     ['Flat width there', formatLength({ cm: size.circumference.cm / 2, plusMinusCm: size.circumference.plusMinusCm / 2 }, units.value)],
   ]
 })

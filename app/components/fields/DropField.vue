@@ -39,5 +39,5 @@ const USUAL = [{ name: 'in the hand', cm: HAND_DROP_CM }, { name: 'over the shou
 </template>
 
 <style scoped>
-.usual { display: flex; flex-wrap: wrap; gap: 0.4rem; align-items: center; font-size: 0.86rem; color: var(--soft-ink); }
+.usual { margin-top: 0.45rem; display: flex; flex-wrap: wrap; gap: 0.4rem; align-items: center; font-size: 0.86rem; color: var(--soft-ink); }
 </style>
