@@ -1,6 +1,6 @@
 import type { Design } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
-import { slotsOn } from '../handle/slots'
+import { slotsOn } from '../handle/slotSpec'
 import { formatCm, type Units } from '../measure/format'
 import type { Finding, Fix } from '../part/finding'
 import { isSlots, type WallSpec } from '../wall/wall'

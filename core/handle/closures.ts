@@ -5,7 +5,7 @@ import { type Edge, foundation } from '../round/edge'
 import { at, chain, each, skip, type Step } from '../round/step'
 import { STITCHES } from '../stitch/dictionary'
 import { placed } from './placing'
-import { facingBelow, sts, wayOf } from './rim'
+import { faces, sts } from './rim'
 import { rowsOf, stripAlong, type StripStitch } from './strip'
 import { nothingWorked, refusedOnHandles } from './unworked'
 
@@ -43,15 +43,10 @@ const LOOP_EASE_CM = 0.6
 
 /** The middles of front and back, so many stitches wide each. */
 function middles(edge: Edge, setting: Setting, places: number): { readonly front: string, readonly back: string } {
-  const { firsts: [a, b] } = placed(edge, places, 'faces')
-  const facing = facingBelow(setting)
-  const side = wayOf(edge, edge.sides[0], facing)
-  const onFront = (first: number) => {
-    const way = wayOf(edge, first + places / 2, facing) - side
-    return way - Math.floor(way) < 0.5
-  }
-  const [front, back] = onFront(a) ? [a, b] : [b, a]
-  return { front: sts(front, places, edge.count), back: sts(back, places, edge.count) }
+  const { firsts } = placed(edge, places, 'faces')
+  const inOrder = faces(edge, setting, firsts, places)[0].name === 'front' ? firsts : [firsts[1], firsts[0]] as const
+  const [front, back] = inOrder.map(first => sts(first, places, edge.count)) as [string, string]
+  return { front, back }
 }
 
 const BUTTON = 'Sew the button on with the yarn or thread through a scrap of fabric behind it, several times, and round the stem. Buttons come off and can be swallowed: none on anything for a small child.'

@@ -5,7 +5,7 @@ import type { PartResult, Setting, Size } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
 import { lengthForDrop } from './drop'
-import { markedAnew, placed } from './placing'
+import { spansOn } from './onRim'
 import { faces, facingBelow, gripOf, offPlace, rimStitchCm, sts, wayOf } from './rim'
 import { nothingWorked, refusedOnHandles } from './unworked'
 
@@ -44,10 +44,6 @@ export interface BoughtHandlesSpec {
 export const HUNG_KINDS = ['cross-body', 'bought-handles'] as const
 export type HungSpec = CrossBodySpec | BoughtHandlesSpec
 
-function turnsNext({ rounds, turns }: Setting): boolean {
-  return rounds.style === 'turned' && turns > 0
-}
-
 function cordMaking({ cord }: CrossBodySpec, chains: number): string {
   switch (cord) {
     case 'bought': return 'A bought cord.'
@@ -58,8 +54,7 @@ function cordMaking({ cord }: CrossBodySpec, chains: number): string {
 }
 
 function crossBody(spec: CrossBodySpec, edge: Edge, setting: Setting): PartResult {
-  const marked = markedAnew(edge, turnsNext(setting), spec.sideAt)
-  const placing = placed(marked, 1, 'sides', spec.nudge)
+  const placing = spansOn(spec, edge, setting, 1, 'sides')
   const gapCm = Math.min(...placing.gaps) * rimStitchCm(edge, setting)
   const lengthCm = 'pin' in spec.length ? spec.length.pin.lengthCm : lengthForDrop(spec.length.want.dropCm, gapCm)
   const cord = cordOf(spec.cord, lengthCm, 0, setting.gauge)
@@ -96,8 +91,7 @@ function boughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting): P
     const cm = Math.floor((edge.count / 2 - 2 * spec.foot) * stitchCm * 10) / 10
     return nothingWorked(edge, setting, [{ code: 'straps-too-wide', weight: 'stop', what: `Handles whose ends are ${spec.apartCm} cm apart need ${places} stitches on each face, and the rim has ${edge.count} in all. ${cm > 1 ? `At most ${cm} cm would fit.` : 'Make the rim wider.'}` }])
   }
-  const marked = markedAnew(edge, turnsNext(setting), spec.sideAt)
-  const placing = placed(marked, places, 'faces', spec.nudge)
+  const placing = spansOn(spec, edge, setting, places, 'faces')
   const on = faces(edge, setting, placing.firsts, places).slice(0, spec.number)
   const inner = spec.foot / edge.count
   const at = placing.firsts.slice(0, spec.number).map((first, i) => `${sts(first, spec.foot, edge.count)} and ${sts(first + places - spec.foot, spec.foot, edge.count)}${spec.number === 2 ? ` on the ${on[i]!.name}` : ''}`)

@@ -16,6 +16,11 @@ export function facingBelow({ rounds, turns }: Pick<Setting, 'rounds' | 'turns'>
   return rounds.style === 'turned' && turns > 0 && turns % 2 === 0 ? 'wrong' : 'right'
 }
 
+/** Whether the next round would be turned. */
+export function turnsNext({ rounds, turns }: Pick<Setting, 'rounds' | 'turns'>): boolean {
+  return rounds.style === 'turned' && turns > 0
+}
+
 /** How wide a stitch of the rim is: by how far round it goes, however it was worked. */
 export function rimStitchCm(edge: Edge, { belowCm, gauge }: Pick<Setting, 'belowCm' | 'gauge'>): number {
   return belowCm === undefined ? gauge.sc.width.cm : belowCm / edge.count
@@ -60,7 +65,7 @@ export function sts(first: number, places: number, count: number): string {
 }
 
 /** How a part that is placed opposite itself says where. */
-interface Moved {
+export interface Moved {
   readonly nudge: number
   readonly sideAt?: number
 }

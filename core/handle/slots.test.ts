@@ -11,7 +11,8 @@ import { ROUND_STYLES } from '../round/style'
 import { workTexture } from '../texture/workTexture'
 import { stepsWords } from '../words/stepWords'
 import { within } from './placing'
-import { slots, slotsGive, slotsOn, type SlotsSpec } from './slots'
+import { slots } from './slots'
+import { slotsGive, slotsOn, type SlotsSpec } from './slotSpec'
 
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
 const setting: Setting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20 }

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { CORNER_ROUNDS, HANDLE_CHAINS, HANDLE_ROUNDS, SLOT_CM, SLOT_STITCHES } from '~~/core/design/bounds'
 import { HAND_DROP_CM } from '~~/core/draft/handleFindings'
-import { slotsOn, type SlotsSpec } from '~~/core/handle/slots'
+import { slotsOn, type SlotsSpec } from '~~/core/handle/slotSpec'
 import { SOLID_STITCHES } from '~~/core/wall/band'
 import { stitchChoices } from '~/composables/stitchChoices'
 import { useWallPart } from '~/composables/useWallPart'
