@@ -1,5 +1,8 @@
 import { compareSchools } from '../core/base/schools'
 import { neighbours } from '../core/base/sizing'
+import { elevation } from '../core/chart/elevation'
+import { frontOf } from '../core/chart/front'
+import { handleFronts } from '../core/chart/handles'
 import { planOf } from '../core/chart/plan'
 import { unrolled } from '../core/chart/unrolled'
 import type { Design } from '../core/design/design'
@@ -97,6 +100,15 @@ const redraftNet = median(() => (sink += draft(net).sizes.stitches), 100)
 const wordsOfNet = median(() => (sink += patternOf(netDraft, 'us').sections.length), 60)
 const chartOfNet = median(() => (sink += unrolled(netDraft).kinds.length), 60)
 
+/** A slot dragged by a stitch on the big bag: what is below is taken over, slots and rim are worked anew, the front is drawn afresh. */
+const handled = (nudge: number): Design => ({ ...big, wall: [...big.wall, { band: 'slots', number: 2, width: { want: { widthCm: 12 } }, chains: { want: { dropCm: 14 } }, into: 'chains', corners: 2, rounds: 5, stitch: 'sc', nudge, colour: 'main' }, { band: 'rim', rim: 'slip', colour: 'main' }] })
+const handledDraft = draft(handled(0))
+const dragged = handled(1)
+const drag = median(() => {
+  const moved = draft(dragged, handledDraft)
+  sink += elevation(moved).map(course => frontOf(course)).length + handleFronts(moved, 'held').length
+}, 60)
+
 console.log(`${counts.reduce((a, b) => a + b, 0).toLocaleString('en')} stitches in ${counts.length} rounds; bare loop ${(bare * 1000).toFixed(1)} µs`)
 line('redraft', redraft, 2)
 line('words and chart', written, 20)
@@ -105,6 +117,7 @@ line('schools compared', schools, 16)
 line('sizes on either side', choices, 16)
 line('change in the top band', fromBefore, 2)
 console.log(`  ${reused} of ${tallDraft.parts.length} parts taken over; ${(fromBefore / fromNothing).toFixed(2)} of the time from nothing`)
+line('a slot dragged', drag, 16)
 line('fit', fitting, 200)
 console.log(`  ${fitted.weighed.toLocaleString('en')} combinations weighed (goal: at least 100,000${fitted.weighed >= 100_000 ? ', met' : ', MISSED'}); ${(fitting / enumerated).toFixed(1)} x the bare enumeration`)
 line('net, redraft', redraftNet, 16)

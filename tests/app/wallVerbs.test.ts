@@ -50,6 +50,21 @@ describe('the stack of a wall', () => {
     expect(roundsOf()).toEqual([1, 2, 3])
   })
 
+  it('puts handles on top, sized to the rim below, and lets every other kind take their place', async () => {
+    const { bench, wall } = await opened([plain(12)])
+    wall.addHandles()
+    expect(bench.selected).toBe('wall.1')
+    expect(bench.design!.wall[1]).toMatchObject({ band: 'slots', number: 2, nudge: 0 })
+    expect(bench.draft!.findings.filter(({ weight }) => weight === 'stop')).toEqual([])
+    for (const band of ['chain-straps', 'grown-strap', 'knot-straps', 'sewn-straps', 'under-strap', 'cross-body', 'bought-handles'] as const) {
+      wall.turnInto(1, band)
+      expect(bench.draft!.findings.filter(({ weight }) => weight === 'stop'), band).toEqual([])
+      expect(bench.draft!.parts.at(-1)!.handles.length, band).toBeGreaterThan(0)
+    }
+    for (let i = 0; i < 8; i++) bench.undo()
+    expect(bench.design!.wall).toEqual([plain(12)])
+  })
+
   it('has the bag in hand once its last part is thrown out', async () => {
     const { bench, wall } = await opened([plain(1)])
     wall.remove(0)

@@ -43,8 +43,9 @@ describe('the kinds of part that are offered', () => {
   it('have a tile each that draws something, and is drawn once', () => {
     for (const { value } of WALL_KINDS) {
       const tile = tileOf(value)
-      expect(tile.threads + tile.posts, value).toMatch(/^M/)
-      expect(tile.outline + tile.threads + tile.holes).not.toMatch(/NaN|undefined|--/)
+      const signs = tile.signs.map(({ path }) => path).join('')
+      expect(tile.threads + tile.posts + signs, value).toMatch(/^M/)
+      expect(tile.outline + tile.threads + tile.holes + signs).not.toMatch(/NaN|undefined|--/)
       expect(tileOf(value)).toBe(tile)
     }
   })

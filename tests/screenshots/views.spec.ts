@@ -93,3 +93,16 @@ test('a pouch drawn together', async ({ page, request }) => {
   await page.getByLabel('How far the cords are threaded').fill('0.8')
   await page.screenshot(shot('bench-mouth'))
 })
+
+test('handles over the slots of a tote', async ({ page, request }) => {
+  await page.goto(`/bags/${await idOf(request, 'Windfall apple tote')}`)
+  await page.locator('nav.labels').getByRole('button', { name: /slots/ }).click()
+  await expect(page.getByRole('slider', { name: /place on the rim/ })).toBeVisible()
+  await page.screenshot(shot('bench-handles'))
+})
+
+test('sewn straps, a button and its loop', async ({ page, request }) => {
+  await page.goto(`/bags/${await idOf(request, 'Cider stall bag')}`)
+  await page.locator('nav.labels').getByRole('button', { name: /button and loop/ }).click()
+  await page.screenshot(shot('bench-straps'))
+})
