@@ -1,3 +1,4 @@
+import { tape } from '../measure/format'
 import { exactly, times } from '../measure/length'
 import type { Finding } from '../part/finding'
 import { type Floor, perimeterCm } from '../part/floor'
@@ -46,8 +47,8 @@ function fullness(edgeCm: number, floor: Floor): Finding[] {
   const ratio = edgeCm / perimeterCm(floor)
   if (Math.abs(ratio - 1) <= GIVE) return []
   const what = ratio < 1
-    ? `The stitches make ${edgeCm.toFixed(1)} cm of edge, the floor has ${perimeterCm(floor).toFixed(1)} cm: the wall will pull in over it. Work more stitches in each hole.`
-    : `The stitches make ${edgeCm.toFixed(1)} cm of edge, the floor has only ${perimeterCm(floor).toFixed(1)} cm: the wall will stand fuller than the floor. Work fewer stitches in each hole.`
+    ? `The stitches make ${tape(edgeCm)} of edge, the floor has ${tape(perimeterCm(floor))}: the wall will pull in over it. Work more stitches in each hole.`
+    : `The stitches make ${tape(edgeCm)} of edge, the floor has only ${tape(perimeterCm(floor))}: the wall will stand fuller than the floor. Work fewer stitches in each hole.`
   return [{ code: ratio < 1 ? 'bought-tight' : 'bought-full', weight: 'watch', what: `${what} (Within a tenth is fine: from memory.)` }]
 }
 

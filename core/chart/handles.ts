@@ -32,6 +32,8 @@ export interface GripFront {
   readonly outerRightX: number
   /** How far across the front one stitch is, about the middle of the span; below 0 where moving it on goes to the left. */
   readonly stitchCm: number
+  /** Whether the rounds run to the right on the front. */
+  readonly rightwards: boolean
   /** How far round the rim goes there. */
   readonly rimCm: number
 }
@@ -173,6 +175,6 @@ export function gripFronts(draft: Draft, courses: readonly Course[] = elevation(
     const step = xAt(place, (from + to) / 2 + 0.5 / grip.count) - xAt(place, (from + to) / 2 - 0.5 / grip.count)
     const [leftX, rightX] = [xAt(place, from), xAt(place, to)].sort((a, b) => a - b) as [number, number]
     const [outerLeftX, outerRightX] = [xAt(place, 0), xAt(place, seen(place))].sort((a, b) => a - b) as [number, number]
-    return [{ part: part.id, grip, leftX, rightX, outerLeftX, outerRightX, y: -below, stitchCm: step * grip.onward, rimCm: draft.parts[draft.parts.indexOf(part) - 1]?.size.circumference.cm ?? part.size.circumference.cm }]
+    return [{ part: part.id, grip, leftX, rightX, outerLeftX, outerRightX, y: -below, stitchCm: step * grip.onward, rightwards: step > 0, rimCm: draft.parts[draft.parts.indexOf(part) - 1]?.size.circumference.cm ?? part.size.circumference.cm }]
   })
 }

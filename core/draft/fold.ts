@@ -2,8 +2,10 @@ import { workBase } from '../base/base'
 import { roomOf } from '../contents/contents'
 import type { Design } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
+import { inUnits, type Units } from '../measure/format'
 import { times } from '../measure/length'
 import type { Fix } from '../part/finding'
+import type { Piece } from '../part/piece'
 import type { PartResult, Setting, Start } from '../part/part'
 import { type Edge, withSides } from '../round/edge'
 import { liesOver } from '../round/freeRuns'
@@ -97,23 +99,30 @@ function partsAbove(design: Design, gauge: Gauge): Waiting[] {
 }
 
 /** A part's fix, pointed at the part's place in the design. */
-function placed(fix: Fix, path: readonly (string | number)[]): Fix {
-  return { ...fix, changes: fix.changes.map(change => ({ ...change, path: [...path, ...change.path] })) }
+function placed(fix: Fix, path: readonly (string | number)[], units: Units): Fix {
+  return { label: inUnits(fix.label, units), changes: fix.changes.map(change => ({ ...change, path: [...path, ...change.path] })) }
 }
 
-function asPart({ id, name, path }: Pick<Waiting, 'id' | 'name' | 'path'>, below: number, result: PartResult): DraftPart {
+/** What is said of a piece, in the maker's units. */
+function pieceIn(piece: Piece, units: Units): Piece {
+  const told = (texts: readonly string[]) => texts.map(text => inUnits(text, units))
+  return { ...piece, advice: told(piece.advice), finish: told(piece.finish), ...(piece.lead ? { lead: inUnits(piece.lead, units) } : {}) }
+}
+
+function asPart({ id, name, path }: Pick<Waiting, 'id' | 'name' | 'path'>, below: number, result: PartResult, units: Units): DraftPart {
   const findings = result.findings.map(finding => ({
     ...finding,
     part: id,
-    ...(finding.fix ? { fix: placed(finding.fix, path) } : {}),
-    ...(finding.otherFixes ? { otherFixes: finding.otherFixes.map(fix => placed(fix, path)) } : {}),
+    what: inUnits(finding.what, units),
+    ...(finding.fix ? { fix: placed(finding.fix, path, units) } : {}),
+    ...(finding.otherFixes ? { otherFixes: finding.otherFixes.map(fix => placed(fix, path, units)) } : {}),
   }))
   // Handles worked in the round are no part of the mouth: there the rim is as wide as what they bridge.
   const flat = result.rounds.length > 0 && result.edge.free ? liesOver(result.edge) / result.edge.count : 1
   return {
     id, name, firstRound: below + 1, rounds: result.rounds, edge: result.edge, size: { ...result.size, circumference: times(result.size.circumference, flat) }, findings, rising: result.rising ?? result.rounds.length,
-    layOut: result.layOut, markers: result.markers, advice: result.advice ?? [], rises: result.rises, arounds: flat === 1 ? result.arounds : result.arounds?.map(cm => cm * flat), notes: result.notes, net: result.net, casing: result.casing,
-    handles: result.handles ?? [], grip: result.grip, pieces: result.pieces ?? [],
+    layOut: result.layOut, markers: result.markers, advice: (result.advice ?? []).map(text => inUnits(text, units)), rises: result.rises, arounds: flat === 1 ? result.arounds : result.arounds?.map(cm => cm * flat), notes: result.notes, net: result.net, casing: result.casing,
+    handles: result.handles ?? [], grip: result.grip, pieces: (result.pieces ?? []).map(piece => pieceIn(piece, units)),
   }
 }
 
@@ -170,13 +179,13 @@ export function fold(design: Design, gauge: Gauge, before?: Fold): Fold {
   const take = (waiting: Omit<Waiting, 'work'>, work: (setting: Setting) => PartResult) => {
     const inside = insideAt(design, tall)
     const setting: Setting = { gauge, rounds: design.rounds, index: below, turns: turnsAfter(worked.map(({ part }) => part)), ...(worked.length > 0 ? { belowCm: worked.at(-1)!.part.size.circumference.cm, tallCm: tall } : {}), ...(worked[0]?.part.size.floor ? { floor: worked[0].part.size.floor } : {}), ...(inside ? { inside } : {}) }
-    const from: From = { spec: waiting.spec, edge, index: below, turns: setting.turns, saw: [waiting.name, setting.belowCm, setting.tallCm, setting.floor, inside?.aroundCm, inside?.heightCm, ...waiting.saw] }
+    const from: From = { spec: waiting.spec, edge, index: below, turns: setting.turns, saw: [waiting.name, design.units, setting.belowCm, setting.tallCm, setting.floor, inside?.aroundCm, inside?.heightCm, ...waiting.saw] }
     const earlier = known[worked.length]
     const same = earlier && alike(earlier.from, from)
     const result = same ? undefined : work(setting)
     if (result && worked.length === 0) start = result.start ?? NO_START
     const above = worked.length > 0
-    const part = same ? earlier.part : asPart(waiting, below, above ? { ...result!, edge: leaned(result!.edge, design.rounds, risen, risen + result!.rounds.length) } : result!)
+    const part = same ? earlier.part : asPart(waiting, below, above ? { ...result!, edge: leaned(result!.edge, design.rounds, risen, risen + result!.rounds.length) } : result!, design.units)
     worked.push({ part, from })
     below += part.rounds.length
     tall += part.size.height.cm

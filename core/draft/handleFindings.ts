@@ -46,6 +46,13 @@ function wider(spec: WallSpec, index: number, strands: number, by: number): Fix[
   }
 }
 
+/** One strap under the bag in the place of what hangs on its rim. */
+function underInstead(spec: WallSpec, index: number): Fix[] {
+  if (spec.band === 'under-strap') return []
+  const strap: WallSpec = { band: 'under-strap', worked: 'along', wide: 8, length: { want: { dropCm: SHOULDER_DROP_CM } }, lines: 2, stitch: 'sc', nudge: 0, colour: spec.colour }
+  return [{ label: 'A strap under the whole bag instead', changes: [{ path: ['wall', index], value: strap }] }]
+}
+
 const OPTIONS = 'Makers widen the handles, sew a woven tape along them, line the bag so that the lining takes the strain, or run a strap under the whole bag.'
 
 function narrow(hangings: readonly Hanging[], design: Design): Finding[] {
@@ -58,7 +65,7 @@ function narrow(hangings: readonly Hanging[], design: Design): Finding[] {
     const taped = spec.band === 'sewn-straps' && spec.reinforced === 'tape'
     const told = `${handle.strands} ${handle.strands === 1 ? 'strand carries' : isSlots(spec) || ('worked' in spec && spec.worked !== 'across') ? 'rows carry' : 'stitches carry'} ${kg.toFixed(1)} kg in each handle, ${formatCm(handle.widthCm, design.units)} wide: ${Number.isFinite(kgPerCm) ? `${kgPerCm.toFixed(1)} kg on each centimetre` : 'pulled straight, more than can be told'}.`
     if (kgPerCm <= WATCH_KG_PER_CM || taped) return [{ code: 'handle-load', weight: 'note', part: part.id, what: `${told} ${taped ? 'The tape takes it.' : 'That is wide enough for it; watch the stitching at the feet.'} No handmade bag has a rated load: try it low over the floor.` }]
-    const [fix, ...otherFixes] = Number.isFinite(kgPerCm) ? wider(spec, index, handle.strands, kgPerCm / WATCH_KG_PER_CM) : []
+    const [fix, ...otherFixes] = [...(Number.isFinite(kgPerCm) ? wider(spec, index, handle.strands, kgPerCm / WATCH_KG_PER_CM) : []), ...underInstead(spec, index)]
     return [{
       code: 'handle-narrow', weight: kgPerCm > CAUTION_KG_PER_CM ? 'caution' : 'watch', part: part.id,
       what: `${told} That is much for a handle so narrow: more than about ${WATCH_KG_PER_CM} kg on a centimetre stretches and cuts in (from memory; nothing here is rated). ${OPTIONS} Try it low over the floor.`, ...(fix ? { fix } : {}), otherFixes,

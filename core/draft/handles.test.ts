@@ -139,4 +139,12 @@ describe('a bag with handles', () => {
     // 360 stitches of half a centimetre at 7.5 times their width, 61 chains and five more turning chains at 3.5, 90 cm of ends and sewing: by hand.
     expect(one).toBeCloseTo((360 * 0.5 * 7.5 + 66 * 0.5 * 3.5 + 90) / 100, 9)
   })
+
+  it('speaks in inches to those whose tape is in inches, in its pieces as well', () => {
+    const strap: WallSpec = { band: 'sewn-straps', number: 1, worked: 'along', wide: 4, length: { pin: { count: 60 } }, inCm: 2, overlapCm: 4, lines: 1, reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main' }
+    const said = (units: 'cm' | 'in') => JSON.stringify(draft(bag([strap], { units })).parts.at(-1)!.pieces.map(({ finish }) => finish))
+    expect(said('cm')).toContain('lay 4 cm of each end')
+    expect(said('in')).toContain('lay 1 5/8 in of each end')
+    expect(said('in')).not.toContain(' cm')
+  })
 })

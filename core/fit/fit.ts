@@ -1,5 +1,6 @@
 import type { BaseSpec } from '../base/base'
 import type { Design } from '../design/design'
+import { fold } from '../draft/fold'
 import type { Gauge } from '../gauge/gauge'
 import type { Setting } from '../part/part'
 import { mainStitch, type WallSpec } from '../wall/wall'
@@ -106,8 +107,22 @@ class Best {
   }
 
   list(): Weighed[] {
-    return [...this.kept.values()].sort((a, b) => a.costCm - b.costCm).slice(0, SHOWN)
+    return [...this.kept.values()].sort((a, b) => a.costCm - b.costCm)
   }
+}
+
+/** How many of the cheapest are worked in full at most, to find so many that come out. */
+const WORKED = 48
+
+/**
+ * The part of the wall that a bag stops at when it is worked in full; none if it comes out. Counts are not all: handles and straps
+ * also have to find room on the rim.
+ */
+function stopsAt(design: Design, gauge: Gauge, { base, wall }: Fitting): number | undefined {
+  const { parts } = fold({ ...design, base, wall }, gauge)
+  const stopped = parts.find(({ findings }) => findings.some(({ weight }) => weight === 'stop'))
+  if (!stopped) return undefined
+  return bareWall(wall.slice(0, Number(stopped.id.slice(5)) || 0)).length
 }
 
 function collisionOf(problem: WallProblem, choices: readonly BaseChoice[]): Collision {
@@ -135,10 +150,17 @@ export function* searching(design: Design, gauge: Gauge, wish: FitWish): Generat
     }
     if (i % 64 === 63) yield (i + 1) / choices.length
   }
-  const found = best.list().map(({ choice, plan, costCm }): Fitting => ({
-    base: choice.base, wall: wallOf(problem, choice.base, plan.adjusting), stitches: choice.stitches, mouth: plan.mouth, off: choice.off, adjusting: plan.adjusting, costCm,
-  }))
-  return { found, weighed, ...(found.length === 0 ? { collision: collisionOf(problem, choices) } : {}) }
+  const found: Fitting[] = []
+  let stopped: number | undefined
+  for (const { choice, plan, costCm } of best.list().slice(0, WORKED)) {
+    const fitting: Fitting = { base: choice.base, wall: wallOf(problem, choice.base, plan.adjusting), stitches: choice.stitches, mouth: plan.mouth, off: choice.off, adjusting: plan.adjusting, costCm }
+    const at = stopsAt(design, gauge, fitting)
+    if (at === undefined) found.push(fitting)
+    else stopped ??= at
+    if (found.length === SHOWN) break
+  }
+  if (found.length > 0) return { found, weighed }
+  return { found, weighed, collision: stopped === undefined ? collisionOf(problem, choices) : { at: stopped, bases: choices.length } }
 }
 
 /** The whole search at once. */

@@ -42,8 +42,9 @@ function asksUpTo(design: Design, at: number): string {
 
 /** Why nothing fits. */
 export function collisionWords(design: Design, { at, bases }: Collision): string {
+  const asks = asksUpTo(design, at)
   if (bases === 0) return 'No base of this form comes as near to the wanted size. Allow more centimetres.'
-  return `None of ${bases} bases gets further than ${at >= bareWall(design.wall).length ? 'the mouth' : `wall ${at + 1}`}: ${asksUpTo(design, at)}. Allow more centimetres or an adjusting round, or give one of these another repeat.`
+  return `None of ${bases} bases gets further than ${at >= bareWall(design.wall).length ? 'the mouth' : `wall ${at + 1}`}${asks ? `: ${asks}` : ', which finds no room there'}. Allow more centimetres or an adjusting round, or give one of these another repeat.`
 }
 
 /** How far a search went, in a line. */

@@ -1,3 +1,4 @@
+import { tape } from '../measure/format'
 import type { Finding } from '../part/finding'
 import type { PartResult, Setting } from '../part/part'
 import type { Piece } from '../part/piece'
@@ -60,9 +61,9 @@ function buttonLoop(spec: ButtonLoopSpec, edge: Edge, setting: Setting): PartRes
   const piece: Piece = {
     id: 'loop', name: 'Button loop', times: 1, start: { kind: 'chain', chains }, rows: [], lengthCm, widthCm: chainCm / 2, along: true, colour: spec.colour, cordYarnCm: lengthCm * (STITCHES.ch.yarnPerWidth + STITCHES.slst.yarnPerWidth),
     lead: `Join the yarn at the middle of the back (${back} of the last round), ch ${chains}, {slst} in the next stitch of the rim; turn, and {slst} in the back bump of each ch: the loop is firm. Try the button before you fasten off.`,
-    advice: [], finish: [`Sew a button of ${spec.buttonCm} cm on the middle of the front (below ${front}), about ${Math.max(0.5, reach).toFixed(1)} cm below the rim, where the loop reaches it without pulling.`, BUTTON],
+    advice: [], finish: [`Sew a button of ${tape(spec.buttonCm)} on the middle of the front (below ${front}), about ${tape(Math.max(0.5, reach))} below the rim, where the loop reaches it without pulling.`, BUTTON],
   }
-  return nothingWorked(edge, setting, [{ code: 'closure-place', weight: 'note', what: `The loop stands at the middle of the back, ${back}; the button on the front, below ${front}. ${chains} chains go over a button of ${spec.buttonCm} cm.` }], { pieces: [piece], advice: [`Markers, counted from the start of the last round: ${back} for the loop, ${front} for the button.`] })
+  return nothingWorked(edge, setting, [{ code: 'closure-place', weight: 'note', what: `The loop stands at the middle of the back, ${back}; the button on the front, below ${front}. ${chains} chains go over a button of ${tape(spec.buttonCm)}.` }], { pieces: [piece], advice: [`Markers, counted from the start of the last round: ${back} for the loop, ${front} for the button.`] })
 }
 
 /** Stitches at each side of a buttonhole, at least (from memory). */
@@ -92,10 +93,10 @@ function tab(spec: TabSpec, edge: Edge, setting: Setting): PartResult {
     id: 'tab', name: 'Tab', times: 1, start: { kind: 'chain', chains: 0 }, rows: rowsOf(foundation('stitch', wide, false), spec.stitch, spec.colour, steps), lengthCm: rows * height.cm, widthCm: wide * width.cm, along: false, colour: spec.colour,
     lead: `Right side facing, join the yarn in the first of the ${wide} stitches at the middle of the back (${back} of the last round).`,
     advice: [`The buttonhole is ${hole} ${hole === 1 ? 'chain' : 'chains'} over as many stitches skipped: try your button in it, it should go through with a push.`],
-    finish: [`Sew a button of ${spec.buttonCm} cm on the front, below ${front}, where the hole comes to lie with the bag full.`, BUTTON],
+    finish: [`Sew a button of ${tape(spec.buttonCm)} on the front, below ${front}, where the hole comes to lie with the bag full.`, BUTTON],
   }
-  const widened: Finding[] = wide > spec.wide ? [{ code: 'tab-widened', weight: 'note', what: `The tab is ${wide} stitches wide: a button of ${spec.buttonCm} cm takes a hole of ${hole}, with ${EDGE} at each side of it.` }] : []
-  return nothingWorked(edge, setting, [{ code: 'closure-place', weight: 'note', what: `The tab grows from the middle of the back, ${back}: ${rows} rows, ${(rows * height.cm).toFixed(1)} cm.` }, ...widened], { pieces: [piece], advice: [`Markers, counted from the start of the last round: ${back} for the tab, below ${front} for the button.`] })
+  const widened: Finding[] = wide > spec.wide ? [{ code: 'tab-widened', weight: 'note', what: `The tab is ${wide} stitches wide: a button of ${tape(spec.buttonCm)} takes a hole of ${hole}, with ${EDGE} at each side of it.` }] : []
+  return nothingWorked(edge, setting, [{ code: 'closure-place', weight: 'note', what: `The tab grows from the middle of the back, ${back}: ${rows} rows, ${tape(rows * height.cm)}.` }, ...widened], { pieces: [piece], advice: [`Markers, counted from the start of the last round: ${back} for the tab, below ${front} for the button.`] })
 }
 
 function zip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
@@ -105,13 +106,13 @@ function zip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
   const lengthCm = Math.max(3, halfCm - 2)
   const made = stripAlong(spec.stitch, Math.max(3, Math.round(lengthCm / width.cm)), Math.max(1, Math.round(spec.facingCm / height.cm)), false, spec.colour, setting.gauge)
   const piece: Piece = {
-    id: 'facing', name: 'Zip facings', times: 2, ...made, along: true, colour: spec.colour, advice: [`Take a zip of about ${Math.max(3, Math.round(made.lengthCm))} cm, or a longer one cut off: closed ends that can be sewn over.`],
+    id: 'facing', name: 'Zip facings', times: 2, ...made, along: true, colour: spec.colour, advice: [`Take a zip of about ${tape(Math.max(3, Math.round(made.lengthCm)))}, or a longer one cut off: closed ends that can be sewn over.`],
     finish: [
-      'Pin each facing along one side of the zip, its edge 0.5 cm from the teeth, and sew it with small back stitches: by hand, there and back at both ends.',
-      'Open the zip. Sew each facing inside the bag along its own face, a centimetre below the rim, from 1 cm off one side to 1 cm off the other; tuck the ends of the zip down inside and catch them.',
+      `Pin each facing along one side of the zip, its edge ${tape(0.5)} from the teeth, and sew it with small back stitches: by hand, there and back at both ends.`,
+      `Open the zip. Sew each facing inside the bag along its own face, ${tape(1)} below the rim, from ${tape(1)} off one side to ${tape(1)} off the other; tuck the ends of the zip down inside and catch them.`,
     ],
   }
-  return nothingWorked(edge, setting, [{ code: 'closure-place', weight: 'note', what: `Two facings of ${made.lengthCm.toFixed(1)} by ${made.widthCm.toFixed(1)} cm; the mouth is ${halfCm.toFixed(1)} cm across lying flat.` }], { pieces: [piece], advice: ['Mark both sides of the bag at the rim: the facings run from side to side.'] })
+  return nothingWorked(edge, setting, [{ code: 'closure-place', weight: 'note', what: `Two facings of ${tape(made.lengthCm)} by ${tape(made.widthCm)}; the mouth is ${tape(halfCm)} across lying flat.` }], { pieces: [piece], advice: ['Mark both sides of the bag at the rim: the facings run from side to side.'] })
 }
 
 /** Works a closure of any kind. */

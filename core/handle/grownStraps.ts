@@ -6,7 +6,7 @@ import type { Edge } from '../round/edge'
 import { dropCm } from './drop'
 import { between, markerPlan, middleWay, type OnRim, spansOn, strapsTooWide } from './onRim'
 import { placesNear } from './placing'
-import { facingBelow, offPlace, rimStitchCm, sts, wayOf } from './rim'
+import { facingBelow, gripBetween, offPlace, rimStitchCm, sts, wayOf } from './rim'
 import { type Free, freePart, leastRows, type StrapLength, stripFromRim } from './strip'
 import { nothingWorked } from './unworked'
 
@@ -72,7 +72,7 @@ export function grownStrap(spec: GrownStrapSpec, edge: Edge, setting: Setting): 
     lengthCm: free.lengthCm, gapCm, widthCm: made.widthCm, strands: wide, footStitches: spec.foot, aboveCm: 0, colour: spec.colour,
   }
   const runs: Finding = { code: 'strap-runs', weight: 'note', what: `Feet on ${one} and ${other}: ${between(placing)} between them. ${free.count} rows.` }
-  return nothingWorked(edge, setting, [runs, ...offPlace(placing, spec, 'The feet'), ...(spec.wide > spec.foot ? [widerThanFoot(spec.foot)] : [])], { pieces: [piece], handles: [handle], advice: markerPlan([one, other], placing) })
+  return nothingWorked(edge, setting, [runs, ...offPlace(placing, spec, 'The feet'), ...(spec.wide > spec.foot ? [widerThanFoot(spec.foot)] : [])], { pieces: [piece], handles: [handle], grip: gripBetween(edge, setting, placing), advice: markerPlan([one, other], placing) })
 }
 
 function widerThanFoot(foot: number): Finding {
@@ -111,7 +111,7 @@ export function knotStraps(spec: KnotStrapsSpec, edge: Edge, setting: Setting): 
   return nothingWorked(edge, setting, [
     { code: 'strap-runs', weight: 'note', what: `Short strap on ${short.one} and ${short.other}, long strap on ${long.one} and ${long.other}: each goes around ${spanned} stitches at its side, and ${between(placing)} free on each face.` },
     ...offPlace(placing, spec, 'The straps'), ...(spec.wide > spec.foot ? [widerThanFoot(spec.foot)] : []), ...knotFindings(short.free, long.free),
-  ], { pieces: made.map(({ piece }) => piece), handles: made.map(({ handle }) => handle), advice: [`Markers, counted from the start of the last round: ${short.one} and ${short.other} for the short strap, ${long.one} and ${long.other} for the long one. Flatten the bag: each pair lies one foot upon the other.`, 'To close the bag, pass the long strap through the short one and pull.'] })
+  ], { pieces: made.map(({ piece }) => piece), handles: made.map(({ handle }) => handle), grip: gripBetween(edge, setting, placing), advice: [`Markers, counted from the start of the last round: ${short.one} and ${short.other} for the short strap, ${long.one} and ${long.other} for the long one. Flatten the bag: each pair lies one foot upon the other.`, 'To close the bag, pass the long strap through the short one and pull.'] })
 }
 
 function knotFindings(short: Free, long: Free): Finding[] {

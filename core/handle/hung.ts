@@ -1,3 +1,4 @@
+import { tape } from '../measure/format'
 import { type CordKind, cordOf } from '../mouth/cords'
 import type { Finding } from '../part/finding'
 import type { Handle } from '../part/handle'
@@ -63,7 +64,7 @@ function crossBody(spec: CrossBodySpec, edge: Edge, setting: Setting): PartResul
   const ways = placing.firsts.map(first => wayOf(edge, first, facing)) as [number, number]
   const piece: Piece = {
     id: 'cord', name: 'Cord', times: 1, start: { kind: 'chain', chains: cord.chains }, rows: [], lengthCm, widthCm: cord.thickCm, along: true, cordYarnCm: cord.yarnCm, colour: spec.colour,
-    lead: `${cordMaking(spec, cord.chains)} It is ${lengthCm.toFixed(1)} cm long between its knots.`, advice: [],
+    lead: `${cordMaking(spec, cord.chains)} It is ${tape(lengthCm)} long between its knots.`, advice: [],
     finish: [`Draw one end through the rim at ${one}, from outside, under two strands, and knot it inside; the other at ${other}. See that it is not twisted. Hang the bag up and shorten it until it sits at your hip.`],
   }
   const handle: Handle = { name: 'Cord', feet: ways, lies: 'over', lengthCm, gapCm, widthCm: cord.thickCm, strands: 1, footStitches: 1, aboveCm: 0, colour: spec.colour, ...(spec.cord === 'bought' ? { bought: true } : {}) }
@@ -81,7 +82,7 @@ function holdingWords({ holds, foot }: BoughtHandlesSpec): string {
 function shortHandle({ lengthCm, apartCm }: BoughtHandlesSpec): Finding[] {
   return lengthCm > apartCm
     ? []
-    : [{ code: 'handle-short', weight: 'caution', what: `A handle ${lengthCm} cm long cannot reach from end to end ${apartCm} cm apart with any room for a hand. Check both.` }]
+    : [{ code: 'handle-short', weight: 'caution', what: `A handle ${tape(lengthCm)} long cannot reach from end to end ${tape(apartCm)} apart with any room for a hand. Check both.` }]
 }
 
 function boughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting): PartResult {
@@ -89,7 +90,7 @@ function boughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting): P
   const places = Math.max(1, Math.round(spec.apartCm / stitchCm)) + 2 * spec.foot
   if (2 * places > edge.count) {
     const cm = Math.floor((edge.count / 2 - 2 * spec.foot) * stitchCm * 10) / 10
-    return nothingWorked(edge, setting, [{ code: 'straps-too-wide', weight: 'stop', what: `Handles whose ends are ${spec.apartCm} cm apart need ${places} stitches on each face, and the rim has ${edge.count} in all. ${cm > 1 ? `At most ${cm} cm would fit.` : 'Make the rim wider.'}` }])
+    return nothingWorked(edge, setting, [{ code: 'straps-too-wide', weight: 'stop', what: `Handles whose ends are ${tape(spec.apartCm)} apart need ${places} stitches on each face, and the rim has ${edge.count} in all. ${cm > 1 ? `At most ${tape(cm)} would fit.` : 'Make the rim wider.'}` }])
   }
   const placing = spansOn(spec, edge, setting, places, 'faces')
   const on = faces(edge, setting, placing.firsts, places).slice(0, spec.number)

@@ -58,6 +58,19 @@ export function gripOf(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, {
   return { span: (first ? on[0] : on[1]).feet, count: edge.count, stitches: places, before: half(atStart, false), after: half(edge.count - 2 * places - atStart, true), onward }
 }
 
+/** What straps from side to side show on the front: what lies between their feet there; it is moved by keyboard alone, since both feet move. */
+export function gripBetween(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, { firsts: [a, b], places, gaps }: Placing): Grip {
+  const spans = [{ first: a + places, stitches: gaps[0] }, { first: b + places, stitches: gaps[1] }] as const
+  const [front] = spans.map(({ first, stitches }) => ({ stitches, face: faces(edge, setting, [first, first], stitches)[0] })).sort((one, other) => middleOf(edge, setting, one) - middleOf(edge, setting, other))
+  return { span: front!.face.feet, count: edge.count, stitches: front!.stitches, before: Math.floor(places / 2), after: Math.ceil(places / 2), onward: 0 }
+}
+
+/** How far from the middle of the front a span's middle lies. */
+function middleOf(edge: Edge, { rounds, turns }: Pick<Setting, 'rounds' | 'turns'>, { stitches, face }: { readonly stitches: number, readonly face: OnFace }): number {
+  const way = face.feet[0] + stitches / edge.count / 2 - wayOf(edge, edge.sides[0], facingBelow({ rounds, turns }))
+  return Math.abs(way - Math.floor(way) - 0.25)
+}
+
 /** The places of a span as a maker finds them: counted along the last round from its start, as it was worked. */
 export function sts(first: number, places: number, count: number): string {
   const at = (place: number) => ((place % count) + count) % count + 1

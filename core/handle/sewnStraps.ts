@@ -1,10 +1,11 @@
+import { tape } from '../measure/format'
 import type { Handle } from '../part/handle'
 import type { PartResult, Setting } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
 import { between, middleWay, type OnRim, spansOn, strapsTooWide } from './onRim'
 import { placesNear } from './placing'
-import { faces, gripOf, offPlace, rimStitchCm, sts } from './rim'
+import { faces, gripBetween, gripOf, offPlace, rimStitchCm, sts } from './rim'
 import { freePart, growthCm, type StrapLength, strip, type StripWay, stripWidthCm } from './strip'
 import { nothingWorked } from './unworked'
 
@@ -57,7 +58,7 @@ export function sewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): 
   const places = placesNear(edge.count, edge.count / 2 - (2 * spec.inCm) / stitchCm, 'faces')
   if (places < 2 * foot + 1 || 2 * places > edge.count) {
     const inCm = Math.max(0, Math.floor(((edge.count / 2 - 2 * foot - 3) * stitchCm) / 2 * 10) / 10)
-    return nothingWorked(edge, setting, [strapsTooWide(`Sewn so far in from the sides, the feet of a strap ${widthCm.toFixed(1)} cm wide would meet.`, { label: `${inCm} cm in from the sides`, changes: [{ path: ['inCm'], value: inCm }] })])
+    return nothingWorked(edge, setting, [strapsTooWide(`Sewn so far in from the sides, the feet of a strap ${tape(widthCm)} wide would meet.`, { label: `${tape(inCm)} in from the sides`, changes: [{ path: ['inCm'], value: inCm }] })])
   }
   const placing = spansOn(spec, edge, setting, places, 'faces')
   const gap = places - 2 * foot
@@ -74,7 +75,7 @@ export function sewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): 
       spec.worked === 'across' ? 'Short rows across: the edges are the row ends. An edging of {sc} along both keeps it from curling.' : spec.worked === 'bumps' ? 'The first row goes into the bumps on the back of the chain: both long edges then look alike.' : 'Long rows: chain loosely, or with a larger hook, or the first edge pulls.',
     ],
     finish: [
-      `Right side out, lay ${(spec.overlapCm).toFixed(1)} cm of each end flat on the bag, its outer edge ${inStitches} stitches in from the side. Pin all ends and hold the bag up by them before you sew: they must hang level.`,
+      `Right side out, lay ${tape(spec.overlapCm)} of each end flat on the bag, its outer edge ${inStitches} stitches in from the side. Pin all ends and hold the bag up by them before you sew: they must hang level.`,
       `Sew around each foot: down one side, across, up the other and along the rim, there and back, with ${LINES[spec.lines]}. ${spec.lines === 1 ? 'A second line inside the first holds more.' : ''}`.trim(),
       ...reinforcedWords(spec.reinforced),
     ],
@@ -98,7 +99,7 @@ export function underStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): 
   const stitchCm = rimStitchCm(edge, setting)
   const widthCm = stripWidthCm(spec.worked, size, spec.wide)
   const foot = Math.max(1, Math.round(widthCm / stitchCm))
-  if (2 * foot + 2 > edge.count) return nothingWorked(edge, setting, [strapsTooWide(`A strap ${widthCm.toFixed(1)} cm wide does not fit twice on this rim. Make it narrower.`)])
+  if (2 * foot + 2 > edge.count) return nothingWorked(edge, setting, [strapsTooWide(`A strap ${tape(widthCm)} wide does not fit twice on this rim. Make it narrower.`)])
   const placing = spansOn(spec, edge, setting, foot, 'sides')
   const gapCm = Math.min(...placing.gaps) * stitchCm
   const stepCm = growthCm(spec.worked, size)
@@ -110,15 +111,15 @@ export function underStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): 
   const piece: Piece = {
     id: 'strap', name: 'Strap', times: 1, ...made, along: spec.worked !== 'across', colour: spec.colour, advice: [],
     finish: [
-      `Join its ends to a ring, ${SEAM_CM} cm one over the other, there and back with ${LINES[spec.lines]}; lay that seam under the floor.`,
-      `Right side out, sew it across the floor from side to side, up one side to ${one} at the rim, and up the other to ${other}: both edges, there and back. ${free.lengthCm.toFixed(1)} cm stay free above the rim. See that it is not twisted.`,
+      `Join its ends to a ring, ${tape(SEAM_CM)} one over the other, there and back with ${LINES[spec.lines]}; lay that seam under the floor.`,
+      `Right side out, sew it across the floor from side to side, up one side to ${one} at the rim, and up the other to ${other}: both edges, there and back. ${tape(free.lengthCm)} stay free above the rim. See that it is not twisted.`,
     ],
   }
   const handle: Handle = {
     name: 'Strap', feet: [middleWay(edge, setting, placing.firsts[0], foot), middleWay(edge, setting, placing.firsts[1], foot)], lies: 'over', lengthCm: free.lengthCm, gapCm, widthCm: made.widthCm, strands: spec.wide, footStitches: foot, aboveCm: 0, onBagCm: setting.tallCm ?? 0, colour: spec.colour, under: true,
   }
   return nothingWorked(edge, setting, [
-    { code: 'strap-runs', weight: 'note', what: `${made.lengthCm.toFixed(1)} cm in all: ${below.toFixed(1)} under the bag and up its sides, ${free.lengthCm.toFixed(1)} free, ${SEAM_CM} for the seam. It passes the rim at ${one} and ${other}.` },
+    { code: 'strap-runs', weight: 'note', what: `${tape(made.lengthCm)} in all: ${tape(below)} under the bag and up its sides, ${tape(free.lengthCm)} free, ${tape(SEAM_CM)} for the seam. It passes the rim at ${one} and ${other}.` },
     ...offPlace(placing, spec, 'The strap'),
-  ], { pieces: [piece], handles: [handle], advice: [`Markers, counted from the start of the last round: ${one} and ${other}; ${between(placing)} between them. Mark the middles of the floor's two ends as well.`] })
+  ], { pieces: [piece], handles: [handle], grip: gripBetween(edge, setting, placing), advice: [`Markers, counted from the start of the last round: ${one} and ${other}; ${between(placing)} between them. Mark the middles of the floor's two ends as well.`] })
 }

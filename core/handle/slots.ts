@@ -45,6 +45,7 @@ function noteFor(i: number, spec: SlotsSpec, rounds: readonly Worked[]): string 
   if (i === 0) return 'Work the chains loosely: they are the inside of the handle.'
   const drawn = rounds[i - 1]!.edge.count - rounds[i]!.edge.count
   if (i > 1 && drawn > 0) return `Corners: ${drawn} fewer.`
+  if (i === 1 && spec.into === 'bumps') return 'The chains\' V\'s then lie along the lower edge of the handle, facing out.'
   return i === 1 && spec.into === 'chains' ? 'If the chains gap, work into their back bumps instead.' : undefined
 }
 

@@ -47,3 +47,13 @@ export function formatLength(length: Length, units: Units): string {
   const plusMinus = Math.max(1, Math.ceil(length.plusMinusCm / step - 1e-9)) * step
   return `${figure(length.cm, units)} ± ${figure(plusMinus, units)} ${units}`
 }
+
+/** A length in a text that is written before the maker's units are known: `{12.3 cm}`, put into words by `inUnits`. */
+export function tape(cm: number): string {
+  return `{${Math.round(cm * 100) / 100} cm}`
+}
+
+/** Lengths of a text in the maker's units. */
+export function inUnits(text: string, units: Units): string {
+  return text.replace(/\{(-?[\d.]+) cm\}/g, (_, cm: string) => formatCm(Number(cm), units))
+}

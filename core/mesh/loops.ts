@@ -1,3 +1,4 @@
+import { tape } from '../measure/format'
 import { type Length, times } from '../measure/length'
 import { type Asks, asksWords, divides, nearestCounts } from '../part/asks'
 import type { Finding } from '../part/finding'
@@ -167,7 +168,7 @@ function netFindings(spec: LoopsSpec, plan: Plan, loops: number, chainCm: number
   const found: Finding[] = []
   const tightest = Math.min(...plan.chains.map(n => n * chainCm * loops))
   if (tightest < belowCm * 0.98) {
-    found.push({ code: 'loops-tight', weight: 'watch', what: `Stretched flat, the shortest loops go ${tightest.toFixed(1)} cm round, and the edge below ${belowCm.toFixed(1)} cm: they draw it in. Give them more chains, or skip fewer stitches.` })
+    found.push({ code: 'loops-tight', weight: 'watch', what: `Stretched flat, the shortest loops go ${tape(tightest)} round, and the edge below ${tape(belowCm)}: they draw it in. Give them more chains, or skip fewer stitches.` })
   }
   if (spec.motif && !plan.chains.some((_, i) => isFanRound(spec, i, plan.chains.length))) {
     found.push({ code: 'fans-nowhere', weight: 'note', what: `No round of fans comes in so few rounds: the first would be round ${spec.motif.every + 1} of the net, and the last round has none.` })

@@ -1,3 +1,4 @@
+import { tape } from '../measure/format'
 import { times } from '../measure/length'
 import type { Finding } from '../part/finding'
 import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, type Size, stopped, workUp } from '../part/part'
@@ -29,7 +30,7 @@ function steepness(counts: readonly number[], from: number, stitchCm: number): F
   const wanted = Math.ceil((Math.abs(counts.at(-1)! - from) * STITCHES_A_CHANGE) / Math.min(from, counts.at(-1)!))
   return [{
     code: 'taper-steep', weight: 'caution',
-    what: `This ${counts.at(-1)! < from ? 'draws in' : 'opens out'} by one stitch in ${least.toFixed(1)} a round; more than about one in ${STITCHES_A_CHANGE} ${counts.at(-1)! < from ? 'puckers' : 'ripples'} (from memory). Give it ${wanted} rounds, about ${(wanted * stitchCm).toFixed(1)} cm.`,
+    what: `This ${counts.at(-1)! < from ? 'draws in' : 'opens out'} by one stitch in ${least.toFixed(1)} a round; more than about one in ${STITCHES_A_CHANGE} ${counts.at(-1)! < from ? 'puckers' : 'ripples'} (from memory). Give it ${wanted} rounds, about ${tape(wanted * stitchCm)}.`,
     fix: { label: `Give it ${wanted} rounds`, changes: [{ path: ['size'], value: { pin: { rounds: wanted, stitches: counts.at(-1)! } } }] },
   }]
 }

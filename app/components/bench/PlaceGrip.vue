@@ -20,13 +20,13 @@ const textCm = computed(() => 12.5 / props.scale)
 const spans = computed(() => {
   const { leftX, rightX, outerLeftX, outerRightX, grip } = props.grip
   // Ways run to the right or to the left, as the hands do: what lies before is on the side they come from.
-  const rightwards = props.grip.stitchCm * grip.onward > 0
+  const rightwards = props.grip.rightwards
   const [left, right] = rightwards ? [grip.before, grip.after] : [grip.after, grip.before]
   return [
     { key: 'left', from: outerLeftX, to: leftX, stitches: left }, { key: 'span', from: leftX, to: rightX, stitches: grip.stitches }, { key: 'right', from: rightX, to: outerRightX, stitches: right },
   ].map(span => ({ ...span, middle: (span.from + span.to) / 2, told: String(span.stitches), cm: formatCm(span.stitches * stitchCm.value, props.units), roomy: (span.to - span.from) * props.scale > 26 }))
 })
-const told = computed(() => `${spans.value.map(({ key, stitches }) => `${stitches} stitches ${key === 'span' ? 'taken' : `to the ${key}`}`).join(', ')}; moved ${props.nudge} from the middle`)
+const told = computed(() => `${spans.value.map(({ key, stitches }) => `${stitches} stitches ${key === 'span' ? props.grip.grip.onward === 0 ? 'between' : 'taken' : `to the ${key}`}`).join(', ')}; moved ${props.nudge} from the middle`)
 
 /** As far as there is room: half a gap, less what a corner holds on to. */
 const room = computed(() => Math.max(0, Math.floor((props.grip.grip.count - 2 * props.grip.grip.stitches) / 4) - 1))
@@ -42,7 +42,7 @@ function start(event: PointerEvent): void {
 }
 
 function drag(event: PointerEvent): void {
-  if (!from.value) return
+  if (!from.value || props.grip.grip.onward === 0) return
   const by = Math.round((event.clientX - from.value.x) / props.scale / props.grip.stitchCm)
   const to = from.value.nudge + by
   put(Math.abs(to) < SNAP ? 0 : to)
@@ -50,7 +50,7 @@ function drag(event: PointerEvent): void {
 
 /** The arrows move it where they point. */
 function onKey(event: KeyboardEvent): void {
-  const rightwards = props.grip.stitchCm > 0 ? 1 : -1
+  const rightwards = props.grip.stitchCm < 0 ? -1 : 1
   const by = { ArrowRight: rightwards, ArrowLeft: -rightwards, ArrowUp: 1, ArrowDown: -1 }[event.key]
   if (by === undefined && event.key !== 'Home') return
   event.preventDefault()

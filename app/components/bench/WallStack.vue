@@ -14,7 +14,7 @@ const rows = computed(() => wall.value.map((spec, index) => {
   const colours = [...new Set('stripes' in spec && spec.stripes ? spec.stripes.map(({ colour }) => colour) : [spec.colour])]
   return {
     key: `${index}-${spec.band}`, index, colours: colours.map(id => bench.design!.yarns.find(yarn => yarn.id === id)?.colour ?? '#ccc'),
-    name: part?.name ?? `Wall ${index + 1}`, facts: part ? `${part.rounds.length} × ${part.edge.count} sts` : 'not reached',
+    name: part?.name ?? `Wall ${index + 1}`, facts: !part ? 'not reached' : part.rounds.length > 0 ? `${part.rounds.length} × ${part.edge.count} sts` : 'no round',
     stopped: part?.findings.some(({ weight }) => weight === 'stop') ?? true,
   }
 }).reverse())
