@@ -19,7 +19,7 @@ export interface Course {
   readonly under: Footprint
   readonly shape: FloorShape
   readonly worked: Worked
-  /** How far round, from where its wall starts, the bag's front begins at this round; ways are told from there. */
+  /** How far round from this round's own start the bag's front begins: its things' ways are told from there. */
   readonly turn: number
   /** How far round each thing of this round lies, and each of the round below; none where the round below is of another kind. */
   readonly way: Float32Array
@@ -83,7 +83,7 @@ export function elevation(draft: Draft): Course[] {
       const way = turnedBy(ways[i]!.way, turned)
       if (heightCm > 0) {
         courses.push({
-          number: part.firstRound + i, part: part.id, colour: worked.round.colour, bottomCm, heightCm, worked, way, turn: turned,
+          number: part.firstRound + i, part: part.id, colour: worked.round.colour, bottomCm, heightCm, worked, way, turn: turned - ways[i]!.start,
           ...(last && last.worked.edge.count === worked.on.count ? { below: last.way } : {}), belowCm: courses.at(-1)?.heightCm ?? 0,
           ...(ways[i]!.shares ? { shares: ways[i]!.shares } : {}), ...(arching && worked.edge.free ? { free: runAt(worked.edge) } : {}),
           shape: floor.shape, outline: standing(floor, aroundOf(part, i)), under: courses.at(-1)?.outline ?? standing(floor, aroundOf(part, i)),

@@ -68,6 +68,15 @@ describe('a handle on the front', () => {
     expect(first(leaning!)).toMatchObject({ times: 12 })
   })
 
+  it('stands over the middle of a net as well, whose rounds start ever further on', () => {
+    for (const rounds of [6, 9]) {
+      const net: WallSpec = { band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 5 } }, size: { pin: { rounds } }, ends: 'closed', finish: { inLoop: 2, inStitch: 0 }, colour: 'main' }
+      const drafted = draft(bag(slots, { wall: [net, plain, { ...slots, width: { pin: { stitches: 8 } } }] }))
+      const [grip] = gripFronts(drafted)
+      expect(Math.abs(grip!.leftX + grip!.rightX)).toBeLessThan(1.5)
+    }
+  })
+
   it('leaves the fabric open where it arches away, and a hand hole closed above', () => {
     const open = (top: SlotsSpec) => elevation(draft(bag(top))).slice(-4).map(course => frontOf(course).open !== '')
     expect(open(slots)).toEqual([true, true, true, true])

@@ -47,7 +47,7 @@ interface Place {
   readonly outline: Footprint
   readonly shape: FloorShape
   readonly side: 1 | -1
-  /** What has to be taken off a way for the front to begin at 0. */
+  /** What has to be taken off a way from the round's start for the front to begin at 0. */
   readonly turn: number
 }
 
