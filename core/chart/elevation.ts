@@ -72,14 +72,16 @@ export function elevation(draft: Draft): Course[] {
   const waysIn = waysByPart(draft)
   let bottomCm = 0
   let risen = 0
+  let moved = 0
   let last: { readonly way: Float32Array, readonly worked: Worked } | undefined
   for (const part of draft.parts) {
     const ways = waysIn.get(part)!
     const arching = part.handles.some(({ aboveCm }) => aboveCm > 0) || courses.at(-1)?.free !== undefined
+    moved += part.sidesMoved
     const leaned = (i: number) => part === draft.parts[0] ? 0 : leanedBy(draft, risen + i)
     part.rounds.forEach((worked, i) => {
       const heightCm = riseOf(part, i)
-      const turned = frontWay(draft) + leaned(i) / Math.max(1, worked.edge.count)
+      const turned = frontWay(draft) + moved + leaned(i) / Math.max(1, worked.edge.count)
       const way = turnedBy(ways[i]!.way, turned)
       if (heightCm > 0) {
         courses.push({

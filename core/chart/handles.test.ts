@@ -68,6 +68,17 @@ describe('a handle on the front', () => {
     expect(first(leaning!)).toMatchObject({ times: 12 })
   })
 
+  it('is in the middle where the maker marked the sides anew, in slots and in straps', () => {
+    const sewn: WallSpec = { band: 'sewn-straps', number: 2, worked: 'along', wide: 4, length: { pin: { count: 60 } }, inCm: 3, overlapCm: 2, lines: 1, reinforced: 'none', stitch: 'sc', nudge: 0, sideAt: 4, colour: 'main' }
+    for (const top of [{ ...slots, sideAt: 4 }, sewn]) {
+      const drafted = draft(bag(top, { wall: [plain, top, ...(top === sewn ? [] : [{ band: 'rim', rim: 'slip', colour: 'main' } as const])] }))
+      const [grip] = gripFronts(drafted)
+      expect(grip!.leftX + grip!.rightX).toBeCloseTo(0, 0)
+      // What is worked above has its sides there too.
+      expect(drafted.parts.at(-1)!.edge.sides).not.toEqual(draft(bag({ ...top, sideAt: undefined } as WallSpec)).parts.at(-1)!.edge.sides)
+    }
+  })
+
   it('stands over the middle of a net as well, whose rounds start ever further on', () => {
     for (const rounds of [6, 9]) {
       const net: WallSpec = { band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 5 } }, size: { pin: { rounds } }, ends: 'closed', finish: { inLoop: 2, inStitch: 0 }, colour: 'main' }

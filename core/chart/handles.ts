@@ -1,5 +1,6 @@
 import type { Draft } from '../draft/draft'
 import { type Hanging, hangingsOf } from '../draft/handles'
+import type { DraftPart } from '../draft/part'
 import type { Footprint, FloorShape } from '../part/floor'
 import type { Grip } from '../part/handle'
 import { type Course, elevation, frontX, withinWay } from './elevation'
@@ -72,10 +73,10 @@ function isBehind(place: Place, way: number): boolean {
 }
 
 /** The rim a part stands on, or makes: its course nearest to a height. */
-function placeAt(draft: Draft, courses: readonly Course[], cm: number): Place | undefined {
+function placeAt(draft: Draft, courses: readonly Course[], part: DraftPart, cm: number): Place | undefined {
   const course = courses.find(({ bottomCm, heightCm }) => bottomCm + heightCm >= cm - 1e-6) ?? courses.at(-1)
   if (!course) return undefined
-  return { outline: course.outline, shape: course.shape, side: draft.design.hands === 'left' ? 1 : -1, turn: course.turn }
+  return { outline: course.outline, shape: course.shape, side: draft.design.hands === 'left' ? 1 : -1, turn: course.turn + (course.part === part.id ? 0 : part.sidesMoved) }
 }
 
 /** Two straight legs to where a hand holds it, rounded there. */
@@ -151,7 +152,7 @@ function pathOf(hanging: Hanging, place: Place, as: HandlesAs): string {
 export function handleFronts(draft: Draft, as: HandlesAs, courses: readonly Course[] = elevation(draft)): HandleFront[] {
   return hangingsOf(draft.design, draft.parts).flatMap((hanging): HandleFront[] => {
     const { handle, part, feetCm } = hanging
-    const place = placeAt(draft, courses, feetCm)
+    const place = placeAt(draft, courses, part, feetCm)
     if (!place) return []
     const middle = handle.feet[0] + withinWay(handle.feet[1] - handle.feet[0]) / 2
     return [{
@@ -168,7 +169,7 @@ export function gripFronts(draft: Draft, courses: readonly Course[] = elevation(
     const below = tall
     tall += part.size.height.cm
     const { grip } = part
-    const place = grip && placeAt(draft, courses, below)
+    const place = grip && placeAt(draft, courses, part, below)
     if (!grip || !place) return []
     const [from, to] = grip.span.map(way => withinWay(way - place.turn)) as [number, number]
     if (from > to) return []

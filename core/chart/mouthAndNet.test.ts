@@ -111,7 +111,7 @@ describe('a mouth drawn together, in the drawing', () => {
   })
 
   it('shows cords as far as they are threaded', () => {
-    const place = { heightCm, outline: courses.at(-1)!.outline, shape: courses.at(-1)!.shape, side: 1 } as const
+    const place = { heightCm, outline: courses.at(-1)!.outline, shape: courses.at(-1)!.shape, side: 1, turn: 0 } as const
     expect(cordsFront(made!, place, 0, 0).map(({ over, ends }) => over + ends)).toEqual(['', ''])
     const [first, second] = cordsFront(made!, place, 0, 0.5)
     expect([first!.ends !== '', second!.ends]).toEqual([true, ''])

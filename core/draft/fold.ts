@@ -122,7 +122,7 @@ function asPart({ id, name, path }: Pick<Waiting, 'id' | 'name' | 'path'>, below
   return {
     id, name, firstRound: below + 1, rounds: result.rounds, edge: result.edge, size: { ...result.size, circumference: times(result.size.circumference, flat) }, findings, rising: result.rising ?? result.rounds.length,
     layOut: result.layOut, markers: result.markers, advice: (result.advice ?? []).map(text => inUnits(text, units)), rises: result.rises, arounds: flat === 1 ? result.arounds : result.arounds?.map(cm => cm * flat), notes: result.notes, net: result.net, casing: result.casing,
-    handles: result.handles ?? [], grip: result.grip, pieces: (result.pieces ?? []).map(piece => pieceIn(piece, units)),
+    handles: result.handles ?? [], grip: result.grip, sidesMoved: result.sidesMoved ?? 0, pieces: (result.pieces ?? []).map(piece => pieceIn(piece, units)),
   }
 }
 

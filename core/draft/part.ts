@@ -37,6 +37,7 @@ export interface DraftPart {
   /** Handles that hang on it, and what is worked on its own for it. */
   readonly handles: readonly Handle[]
   readonly grip?: Grip
+  readonly sidesMoved: number
   readonly pieces: readonly Piece[]
 }
 

@@ -4,8 +4,8 @@ import type { PartResult, Setting, Size } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
 import { dropCm } from './drop'
-import { between, markerPlan, middleWay, type OnRim, spansOn, strapsTooWide } from './onRim'
-import { placesNear } from './placing'
+import { between, markerPlan, middleWay, type OnRim, strapsTooWide } from './onRim'
+import { placed, placesNear } from './placing'
 import { facingBelow, gripBetween, offPlace, rimStitchCm, sts, wayOf } from './rim'
 import { type Free, freePart, leastRows, type StrapLength, stripFromRim } from './strip'
 import { nothingWorked } from './unworked'
@@ -56,7 +56,7 @@ export function grownStrap(spec: GrownStrapSpec, edge: Edge, setting: Setting): 
   if (spec.foot > most) return nothingWorked(edge, setting, [strapsTooWide(`Two feet of ${spec.foot} stitches do not fit on ${edge.count}: at most ${most} each.`, { label: `Feet of ${most}`, changes: [{ path: ['foot'], value: most }, { path: ['wide'], value: Math.min(spec.wide, most) }] })])
   const wide = Math.min(spec.wide, spec.foot)
   const stitchCm = rimStitchCm(edge, setting)
-  const placing = spansOn(spec, edge, setting, spec.foot, 'sides')
+  const placing = placed(edge, spec.foot, 'sides', spec.nudge)
   const gapCm = Math.min(...placing.gaps) * stitchCm
   const { gauge } = setting
   const free = longEnough(freePart(spec.length, gauge[spec.stitch].height.cm, gapCm), spec.foot, wide, gauge[spec.stitch].height.cm, gapCm)
@@ -94,7 +94,7 @@ export function knotStraps(spec: KnotStrapsSpec, edge: Edge, setting: Setting): 
     return nothingWorked(edge, setting, [strapsTooWide(`Two straps that each go around ${spanned} stitches on feet of ${spec.foot} do not fit on ${edge.count} stitches: at most ${Math.max(0, most)}.`, most > 0 ? { label: `Around ${most} stitches`, changes: [{ path: ['width'], value: { pin: { stitches: most } } }] } : undefined)])
   }
   const wide = Math.min(spec.wide, spec.foot)
-  const placing = spansOn(spec, edge, setting, spanned + 2 * spec.foot, 'sides')
+  const placing = placed(edge, spanned + 2 * spec.foot, 'sides', spec.nudge)
   const stepCm = setting.gauge[spec.stitch].height.cm
   const made = (['short', 'long'] as const).map((which, i) => {
     const first = placing.firsts[i]!

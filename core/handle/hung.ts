@@ -6,8 +6,8 @@ import type { PartResult, Setting, Size } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
 import { lengthForDrop } from './drop'
-import { spansOn } from './onRim'
-import { faces, facingBelow, gripOf, offPlace, rimStitchCm, sts, wayOf } from './rim'
+import { placed } from './placing'
+import { asMarked, faces, facingBelow, gripOf, offPlace, rimStitchCm, sts, wayOf } from './rim'
 import { nothingWorked, refusedOnHandles } from './unworked'
 
 /*
@@ -55,7 +55,7 @@ function cordMaking({ cord }: CrossBodySpec, chains: number): string {
 }
 
 function crossBody(spec: CrossBodySpec, edge: Edge, setting: Setting): PartResult {
-  const placing = spansOn(spec, edge, setting, 1, 'sides')
+  const placing = placed(edge, 1, 'sides', spec.nudge)
   const gapCm = Math.min(...placing.gaps) * rimStitchCm(edge, setting)
   const lengthCm = 'pin' in spec.length ? spec.length.pin.lengthCm : lengthForDrop(spec.length.want.dropCm, gapCm)
   const cord = cordOf(spec.cord, lengthCm, 0, setting.gauge)
@@ -92,7 +92,7 @@ function boughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting): P
     const cm = Math.floor((edge.count / 2 - 2 * spec.foot) * stitchCm * 10) / 10
     return nothingWorked(edge, setting, [{ code: 'straps-too-wide', weight: 'stop', what: `Handles whose ends are ${tape(spec.apartCm)} apart need ${places} stitches on each face, and the rim has ${edge.count} in all. ${cm > 1 ? `At most ${tape(cm)} would fit.` : 'Make the rim wider.'}` }])
   }
-  const placing = spansOn(spec, edge, setting, places, 'faces')
+  const placing = placed(edge, places, 'faces', spec.nudge)
   const on = faces(edge, setting, placing.firsts, places).slice(0, spec.number)
   const inner = spec.foot / edge.count
   const at = placing.firsts.slice(0, spec.number).map((first, i) => `${sts(first, spec.foot, edge.count)} and ${sts(first + places - spec.foot, spec.foot, edge.count)}${spec.number === 2 ? ` on the ${on[i]!.name}` : ''}`)
@@ -101,12 +101,13 @@ function boughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting): P
     widthCm: 1.5, strands: spec.foot, footStitches: spec.foot, aboveCm: 0, colour: spec.colour, bought: true,
   }))
   return nothingWorked(edge, setting, [
-    { code: 'strap-runs', weight: 'note', what: `Ends on ${at.join('; ')}.` }, ...shortHandle(spec), ...offPlace(placing, spec, 'The handles'),
+    { code: 'strap-runs', weight: 'note', what: `Ends on ${at.join('; ')}.` }, ...shortHandle(spec), ...offPlace(placing, spec, 'The handles', spec.number === 2),
   ], { handles, grip: gripOf(edge, setting, placing), advice: [`Markers, counted from the start of the last round: ${at.join('; ')}.`, holdingWords(spec), 'Pin both ends first and hold the bag up by them: they must hang level.'] })
 }
 
 /** Works a cord across the body, or places bought handles; none on a rim that has handles worked in it. */
 export function hung(spec: HungSpec, edge: Edge, setting: Setting): PartResult {
   if (edge.free) return refusedOnHandles(edge, setting, spec.band === 'cross-body' ? 'This cord' : 'These handles')
-  return spec.band === 'cross-body' ? crossBody(spec, edge, setting) : boughtHandles(spec, edge, setting)
+  const { edge: marked, ...moved } = asMarked(edge, setting, spec.sideAt)
+  return { ...(spec.band === 'cross-body' ? crossBody(spec, marked, setting) : boughtHandles(spec, marked, setting)), ...moved }
 }

@@ -1,8 +1,8 @@
 import type { Finding } from '../part/finding'
 import type { Setting } from '../part/part'
 import type { Edge } from '../round/edge'
-import { type Centred, markedAnew, type Placing, placed } from './placing'
-import { facingBelow, type Moved, turnsNext, wayOf } from './rim'
+import type { Placing } from './placing'
+import { facingBelow, wayOf } from './rim'
 import type { StripStitch } from './strip'
 
 /** What straps placed on the rim all say. */
@@ -13,11 +13,6 @@ export interface OnRim {
   /** Where the maker marked the first side anew: so many stitches on from the start of the round. */
   readonly sideAt?: number
   readonly colour: string
-}
-
-/** Places two spans opposite each other, by the sides as the maker has them. */
-export function spansOn(spec: Moved, edge: Edge, setting: Setting, places: number, centred: Centred): Placing {
-  return placed(markedAnew(edge, turnsNext(setting), spec.sideAt), places, centred, spec.nudge)
 }
 
 /** How far round a span's middle lies. */

@@ -17,7 +17,7 @@ const edgeOf = ({ count, side, start, off }: Any) => rim(count, [side, side + Ma
 function owners(count: number, { firsts, places }: ReturnType<typeof placed>): number[] {
   const of = Array<number>(count).fill(0)
   firsts.forEach((first, i) => {
-    for (let k = 0; k < places; k++) of[(first + k) % count] += i + 1
+    for (let k = 0; k < places; k++) of[(first + k) % count]! += i + 1
   })
   return of
 }

@@ -2,7 +2,7 @@ import type { Finding } from '../part/finding'
 import type { Grip } from '../part/handle'
 import type { Setting } from '../part/part'
 import type { Edge } from '../round/edge'
-import type { Placing } from './placing'
+import { markedAnew, type Placing } from './placing'
 
 /** How far round the bag a boundary of an edge lies, from 0 to 1, seen from the right side: turned rounds lie the other way about. */
 export function wayOf({ count, closed }: Edge, boundary: number, facing: 'right' | 'wrong'): number {
@@ -19,6 +19,15 @@ export function facingBelow({ rounds, turns }: Pick<Setting, 'rounds' | 'turns'>
 /** Whether the next round would be turned. */
 export function turnsNext({ rounds, turns }: Pick<Setting, 'rounds' | 'turns'>): boolean {
   return rounds.style === 'turned' && turns > 0
+}
+
+/** A rim as the maker has it: with its sides where they were marked anew, if they were, and how far round that moved them. */
+export function asMarked(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, sideAt: number | undefined): { readonly edge: Edge, readonly sidesMoved?: number } {
+  if (sideAt === undefined) return { edge }
+  const marked = markedAnew(edge, turnsNext(setting), sideAt)
+  const facing = facingBelow(setting)
+  const moved = wayOf(marked, marked.sides[0], facing) - wayOf(edge, edge.sides[0], facing)
+  return { edge: marked, sidesMoved: moved - Math.round(moved) }
 }
 
 /** How wide a stitch of the rim is: by how far round it goes, however it was worked. */
@@ -77,21 +86,16 @@ export function sts(first: number, places: number, count: number): string {
   return places === 1 ? `st ${at(first)}` : `sts ${at(first)}–${at(first + places - 1)}`
 }
 
-/** How a part that is placed opposite itself says where. */
-export interface Moved {
-  readonly nudge: number
-  readonly sideAt?: number
-}
-
 /** What there is to say of a placing that does not come out even: an odd stitch, an axis between two stitches, a nudge. */
-export function offPlace({ gaps, offSides }: Placing, { nudge }: Moved, what: string): Finding[] {
+export function offPlace({ gaps, offSides }: Placing, { nudge }: { readonly nudge: number }, what: string, opposed = true): Finding[] {
   const apart = Math.abs(gaps[0] - gaps[1])
   if (nudge !== 0) {
     return [{
-      code: 'off-centre', weight: 'note', what: `Moved ${Math.abs(nudge)} ${Math.abs(nudge) === 1 ? 'stitch' : 'stitches'} from the middle of the bag: ${gaps[0]} and ${gaps[1]} stitches lie between at the sides.`,
+      code: 'off-centre', weight: 'note', what: `Moved ${Math.abs(nudge)} ${Math.abs(nudge) === 1 ? 'stitch' : 'stitches'} from the middle of the bag${opposed ? `: ${gaps[0]} and ${gaps[1]} stitches lie between at the sides` : ''}.`,
       fix: { label: 'Back to the middle', changes: [{ path: ['nudge'], value: 0 }] },
     }]
   }
+  if (!opposed) return []
   if (apart === 1) return [{ code: 'odd-stitch', weight: 'note', what: `An odd stitch is left between: ${gaps[0]} on one side of the bag and ${gaps[1]} on the other. Nobody will see it; a slot of one stitch more or less does not mend it, a stitch more or fewer in the rim does.` }]
   if (offSides >= 0.5) return [{ code: 'off-sides', weight: 'note', what: `${what}: half a stitch off the marked sides, both alike. One stitch wider or narrower would be dead on.` }]
   return []

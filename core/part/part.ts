@@ -84,6 +84,8 @@ export interface PartResult {
   readonly net?: Net
   /** Handles that hang on it. */
   readonly handles?: readonly Handle[]
+  /** How far round the bag its sides were marked anew beyond where they were drafted; they stay there above it. */
+  readonly sidesMoved?: number
   /** Of what is placed on the faces: what it is taken hold of by. */
   readonly grip?: Grip
   /** What is worked on its own for it. */
