@@ -35,7 +35,9 @@ export function closureFronts(draft: Draft, courses: readonly Course[] = elevati
     if (spec.band === 'tab') return [{ ...like, path: `M0 ${y}v${piece.lengthCm}`, widthCm: piece.widthCm, button: buttonOf(spec, piece.lengthCm, y)! }]
     if (spec.band !== 'button-loop') return []
     const down = piece.lengthCm / 2
-    const wide = Math.max(0.4, spec.buttonCm / 2)
-    return [{ ...like, path: `M-0.2 ${y}C${-wide * 1.3} ${y + down} ${wide * 1.3} ${y + down} 0.2 ${y}`, widthCm: piece.widthCm, button: buttonOf(spec, down + END_CM / 2, y)! }]
+    // The loop lies around the button, which keeps it where it is.
+    const around = spec.buttonCm / 2 + piece.widthCm / 2
+    const buttonY = y + Math.max(around + 0.2, down - around)
+    return [{ ...like, path: `M-0.3 ${y}L${-around} ${buttonY}A${around} ${around} 0 0 0 ${around} ${buttonY}L0.3 ${y}`, widthCm: piece.widthCm, button: { x: 0, y: buttonY, radiusCm: spec.buttonCm / 2 } }]
   })
 }

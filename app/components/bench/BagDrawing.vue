@@ -89,7 +89,7 @@ const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + 
         v-if="width > 0"
         :width="width"
         :height="height"
-        role="img"
+        role="group"
         :aria-label="`${draft.design.name}, drawn to scale: the standing bag above, its floor below`"
       >
         <TapeMeasure

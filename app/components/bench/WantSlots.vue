@@ -26,7 +26,7 @@ const chainsAre = computed(() => 'pin' in props.spec.chains ? 'pin' : 'hole' in 
 
 function setChains(how: string): void {
   const chains = how === 'hole' ? { want: { hole: true } } as const : how === 'drop' ? { want: { dropCm: HAND_DROP_CM } } : { pin: { chains: found.value?.chains ?? 30 } }
-  set('Length of the handles', { chains, ...(how !== 'hole' && props.spec.corners === 0 ? { corners: 1 } : {}) })
+  set('Length of the handles', { chains, ...(how === 'hole' ? { corners: 0 } : props.spec.corners === 0 ? { corners: 1, rounds: Math.max(2, props.spec.rounds) } : {}) })
 }
 
 function setWidth(mode: string): void {

@@ -27,6 +27,12 @@ function setMarked(marked: boolean): void {
       :bounds="NUDGE"
       @change="set('Move the handles', { nudge: $event }, 'nudge')"
     />
+    <p
+      v-if="part?.grip && part.grip.onward !== 0"
+      class="soft"
+    >
+      Or drag the marked span along the rim in the drawing; its mirror image goes along.
+    </p>
     <ChoiceField
       label="The bag's sides are"
       :value="spec.sideAt !== undefined"
@@ -48,6 +54,7 @@ function setMarked(marked: boolean): void {
 </template>
 
 <style scoped>
+p { margin: -0.3rem 0 0; font-size: 0.86rem; }
 .where { border: 0; padding: 0; margin: 0; min-width: 0; display: flex; flex-direction: column; gap: 0.6rem; }
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.6rem; }
 </style>
