@@ -64,6 +64,28 @@ describe('reading a design', () => {
     expect(fields(with_('base.size', {}))).toContain('base.size')
   })
 
+  it('checks handles and closures, each by its own kind, and says what to change', () => {
+    const told = (part: object) => {
+      const reading = readDesign(with_('wall', [part]))
+      return reading.ok ? reading.document.wall[0] : problemLines(reading.problems)
+    }
+    const slots = { band: 'slots', width: { want: { widthCm: 12 } }, chains: { want: { hole: true } } }
+    expect(told(slots)).toEqual({ ...slots, number: 2, into: 'chains', corners: 1, rounds: 3, stitch: 'sc', nudge: 0, colour: 'main' })
+    expect(told({ ...slots, number: 3 })).toEqual(['wall.0.number: must be 1 or 2'])
+    expect(told({ ...slots, chains: { want: { hole: true, dropCm: 12 } } })).toEqual(['wall.0.chains.want: must hold either "hole" or "dropCm"'])
+    expect(told({ ...slots, width: { want: { widthCm: 12 }, pin: { stitches: 16 } } })).toEqual(['wall.0.width: must hold either "want" or "pin"'])
+    expect(told({ band: 'knot-straps', width: { pin: { stitches: 8 } }, short: { pin: { count: 30 } } })).toEqual(['wall.0.long: is missing'])
+    expect(told({ band: 'sewn-straps', length: { pin: { count: 60 } }, reinforced: 'wire' })).toEqual(['wall.0.reinforced: must be one of: none, patch, tape'])
+    expect(told({ band: 'bought-handles', lengthCm: 40 })).toEqual(['wall.0.apartCm: must be a number from 1 to 100 (cm)'])
+    expect(told({ band: 'zip', colour: 'red' })).toEqual(['wall.0.colour: names a yarn "red" that is not in the list of yarns'])
+  })
+
+  it('does not believe a strip that got shorter under a weight', () => {
+    expect(fields(with_('stretch', { beforeCm: 20, afterCm: 19, kg: 1, widthCm: 2 }))).toEqual(['stretch.afterCm'])
+    expect(fields(with_('stretch', { beforeCm: 20, afterCm: 22, kg: 0, widthCm: 2 }))).toEqual(['stretch.kg'])
+    expect(fields(with_('contents', { kind: 'bottle', acrossCm: 8, heightCm: 30, weightKg: 90 }))).toEqual(['contents.weightKg'])
+  })
+
   it('checks what no single field can tell', () => {
     expect(fields(with_('wall.0.colour', 'plum'))).toEqual(['wall.0.colour'])
     expect(fields(with_('wall.0', { band: 'solid', size: { pin: { rounds: 2 } }, stripes: [{ colour: 'plum', rounds: 2 }] }))).toEqual(['wall.0.stripes.0.colour'])
