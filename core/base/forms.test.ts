@@ -116,6 +116,10 @@ describe('a rectangle (common practice, no source)', () => {
 
   it('folds at the middles of its short sides', () => expect(workBase(rectangle, at).edge.sides).toEqual([54, 112]))
 
+  it('folds at the middles of its rows where those are the short sides: 10 stitches by 20 rows at 5 and 35', () => {
+    expect(workBase({ ...rectangle, rowEnds: 'one-each', corners: 'none', size: { pin: { stitches: 10, rows: 20 } } } as BaseSpec, at).edge.sides).toEqual([5, 35])
+  })
+
   it('is the nearest to a wanted one, against trying all', () => {
     fc.assert(fc.property(fc.double({ min: 3, max: 40, noNaN: true }), fc.double({ min: 1, max: 25, noNaN: true }), (lengthCm, widthCm) => {
       const stitch = at.gauge.sc

@@ -106,7 +106,7 @@ export function rectangle(spec: RectangleSpec, setting: Setting): PartResult {
   const { begin } = rows[0]!.round
   return {
     rounds,
-    edge: about.ok ? withSides(about.worked.edge, [long + short / 2, 2 * long + 1.5 * short]) : chain,
+    edge: about.ok ? withSides(about.worked.edge, foldsAt(long, short, size.floor)) : chain,
     size,
     findings: stop ? [stop] : [],
     start: rowStart(counts.stitches, stitch, begin.chains),
@@ -114,6 +114,13 @@ export function rectangle(spec: RectangleSpec, setting: Setting): PartResult {
     markers: rounds.map((_, i) => i < counts.rows ? [] : [0, long, long + short, 2 * long + short]),
     advice: [`After the last row, ch 1 and turn, then work one round about all four sides; put a marker in each corner. ${spec.corners === 'none' ? 'Without extra corner stitches the edge turns up at once, into box corners.' : 'One more stitch at each corner keeps the floor flat to its edge.'}`],
   }
+}
+
+/** A bag on a rectangle folds at the middles of its short sides, whichever those are. */
+function foldsAt(alongRows: number, alongEnds: number, { length, width }: Floor): readonly [number, number] {
+  return length.cm >= width.cm
+    ? [alongRows + alongEnds / 2, 2 * alongRows + 1.5 * alongEnds]
+    : [alongRows / 2, 1.5 * alongRows + alongEnds]
 }
 
 /** Where the stitches lie: rows from below upwards, then the round about them, from the corner above right. */

@@ -53,7 +53,7 @@ export function withinWay(way: number): number {
 export function frontWay({ parts: [base], sizes: { floor } }: Draft): number {
   const { edge, rounds } = base!
   const side = wayOf(edge, edge.sides[0], rounds.at(-1)?.round.facing ?? 'right')
-  return floor.shape === 'rectangle' ? side + floor.width.cm / 4 / (floor.length.cm + floor.width.cm) : side
+  return floor.shape === 'rectangle' ? side + Math.min(floor.width.cm, floor.length.cm) / 4 / (floor.length.cm + floor.width.cm) : side
 }
 
 /** Stitches by which the seam has leaned after so many rounds of the wall: the sides of the bag lie so much further along. */

@@ -23,11 +23,13 @@ const bag = (top: WallSpec, over: Partial<Design> = {}): Design => ({ ...newDesi
 
 /** Every number of a path. */
 const figures = (path: string) => [...path.matchAll(/-?\d+(?:\.\d+)?/g)].map(([text]) => Number(text))
-const SHAPES = ['circle', 'oval', 'rectangle'] as const
+/** The last one is deeper than it is long: its rows make its long sides. */
+const SHAPES = ['circle', 'oval', 'rectangle', 'deep'] as const
 const BASES: Record<(typeof SHAPES)[number], Design['base']> = {
   circle: { form: 'circle', stitch: 'sc', increases: 6, size: { pin: { rounds: 10 } }, start: 'ring', placing: 'stacked', increaseAt: 'last', colour: 'main' },
   oval: { form: 'oval', stitch: 'sc', perEnd: 3, size: { pin: { sideStitches: 16, rounds: 7 } }, start: 'chain', placing: 'stacked', increaseAt: 'last', colour: 'main' },
   rectangle: { form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 24, rows: 12 } }, rowEnds: 'one-each', corners: 'none', colour: 'main' },
+  deep: { form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 12, rows: 24 } }, rowEnds: 'one-each', corners: 'none', colour: 'main' },
 }
 
 describe('a handle on the front', () => {

@@ -41,11 +41,11 @@ export function areaCm2(shape: FloorShape, { lengthCm, widthCm }: Footprint): nu
 }
 
 /**
- * How a wall with so much edge stands over a floor: a disc as a circle, the others as wide as the floor and as long as
- * the edge then allows; without a floor it lies flat.
+ * How a wall with so much edge stands over a floor, seen from its long side: a disc as a circle, the others as wide as the floor
+ * is across and as long as the edge then allows; without a floor it lies flat.
  */
 export function standing(floor: Floor, aroundCm: number): Footprint {
-  const widthCm = Math.min(floor.width.cm, aroundCm / Math.PI)
+  const widthCm = Math.min(floor.width.cm, floor.length.cm, aroundCm / Math.PI)
   switch (floor.shape) {
     case 'disc': return { lengthCm: aroundCm / Math.PI, widthCm: aroundCm / Math.PI }
     case 'stadium': return { lengthCm: (aroundCm - Math.PI * widthCm) / 2 + widthCm, widthCm }
