@@ -1,6 +1,6 @@
 import { PLACE_CODE } from '../round/edge'
 import { LOOPS } from '../round/step'
-import { anchorBelow, kindAt } from '../round/worked'
+import { anchorBelow, kindAt, type Worked } from '../round/worked'
 import type { StitchKind } from '../stitch/dictionary'
 import { footing, isAlongChain } from './chart'
 import type { Footprint } from '../part/floor'
@@ -88,8 +88,27 @@ function netOf({ worked, way, bottomCm, heightCm }: Course, below: Across, acros
   return path
 }
 
-/** Draws the front of a course. `mirrored` for left hands, whose rounds run the other way. */
+/** Everything besides the round itself that its front is drawn from. */
+function placeOf({ bottomCm, heightCm, outline, under, shape, belowCm, way, below, free }: Course, mirrored: boolean): string {
+  return [bottomCm, heightCm, outline.lengthCm, outline.widthCm, under.lengthCm, under.widthCm, shape, belowCm, way[0], below?.[0], free !== undefined, mirrored].join()
+}
+
+const drawn = new WeakMap<Worked, { readonly place: string, readonly front: Front }>()
+
+/**
+ * The front of a course; drawn once for as long as its round stays the same, and where it was. `mirrored` for left hands, whose
+ * rounds run the other way.
+ */
 export function frontOf(course: Course, mirrored = false): Front {
+  const place = placeOf(course, mirrored)
+  const known = drawn.get(course.worked)
+  if (known?.place === place) return known.front
+  const front = drawFront(course, mirrored)
+  drawn.set(course.worked, { place, front })
+  return front
+}
+
+function drawFront(course: Course, mirrored: boolean): Front {
   const { worked, outline, shape, bottomCm, heightCm, belowCm } = course
   // Of a box the front alone is seen; of the others half the way round.
   const seen = shape === 'rectangle' ? outline.lengthCm / (outline.lengthCm + outline.widthCm) : 1
