@@ -2,7 +2,7 @@ import 'reflect-metadata'
 import { IsIn, IsOptional } from 'class-validator'
 import { HOLDS } from '../handle/hung'
 import { REINFORCED } from '../handle/sewnStraps'
-import { HANDLE_STITCHES, INTO } from '../handle/slotSpec'
+import { INTO } from '../handle/slotSpec'
 import { STRAP_JOINS } from '../handle/grownStraps'
 import { STRIP_STITCHES, STRIP_WAYS } from '../handle/strip'
 import { CORD_KINDS } from '../mouth/cords'
@@ -59,7 +59,7 @@ export class SlotsDocument extends PlacedDocument {
   @OneOf(INTO) into: string = 'chains'
   @Whole(CORNER_ROUNDS) corners: number = 1
   @Whole(HANDLE_ROUNDS) rounds: number = 3
-  @OneOf(HANDLE_STITCHES) stitch: string = 'sc'
+  @OneOf(STRIP_STITCHES) stitch: string = 'sc'
 }
 
 /* A class of its own, since the kind is written back by its class. */

@@ -69,7 +69,7 @@ export function grownStrap(spec: GrownStrapSpec, edge: Edge, setting: Setting): 
   }
   const handle: Handle = {
     name: 'Strap', feet: [middleWay(edge, setting, placing.firsts[0], spec.foot), middleWay(edge, setting, placing.firsts[1], spec.foot)], lies: 'over',
-    lengthCm: free.lengthCm, gapCm, widthCm: made.widthCm, strands: wide, footStitches: spec.foot, aboveCm: 0, colour: spec.colour,
+    lengthCm: free.lengthCm, gapCm, widthCm: made.widthCm, strands: wide, aboveCm: 0, colour: spec.colour,
   }
   const runs: Finding = { code: 'strap-runs', weight: 'note', what: `Feet on ${one} and ${other}: ${between(placing)} between them. ${free.count} rows.` }
   return nothingWorked(edge, setting, [runs, ...offPlace(placing, spec, 'The feet'), ...(spec.wide > spec.foot ? [widerThanFoot(spec.foot)] : [])], { pieces: [piece], handles: [handle], grip: gripBetween(edge, setting, placing), advice: markerPlan([one, other], placing) })
@@ -104,7 +104,7 @@ export function knotStraps(spec: KnotStrapsSpec, edge: Edge, setting: Setting): 
     const name = which === 'short' ? 'Short strap' : 'Long strap'
     const facing = facingBelow(setting)
     const piece: Piece = { id: which, name, times: 1, ...worked, along: false, colour: spec.colour, lead: leadWords(one, spec.foot), advice: [], finish: [NO_TWIST, sewingWords(spec.join, spec.foot), `Its other end goes to ${other}.`] }
-    const handle: Handle = { name, feet: [wayOf(edge, first + spec.foot / 2, facing), wayOf(edge, first + 1.5 * spec.foot + spanned, facing)], lies: 'around', lengthCm: free.lengthCm, gapCm: 0, widthCm: worked.widthCm, strands: wide, footStitches: spec.foot, aboveCm: 0, colour: spec.colour }
+    const handle: Handle = { name, feet: [wayOf(edge, first + spec.foot / 2, facing), wayOf(edge, first + 1.5 * spec.foot + spanned, facing)], lies: 'around', lengthCm: free.lengthCm, gapCm: 0, widthCm: worked.widthCm, strands: wide, aboveCm: 0, colour: spec.colour }
     return { piece, handle, one, other, free }
   })
   const [short, long] = made as [typeof made[0], typeof made[0]]

@@ -67,7 +67,7 @@ function crossBody(spec: CrossBodySpec, edge: Edge, setting: Setting): PartResul
     lead: `${cordMaking(spec, cord.chains)} It is ${tape(lengthCm)} long between its knots.`, advice: [],
     finish: [`Draw one end through the rim at ${one}, from outside, under two strands, and knot it inside; the other at ${other}. See that it is not twisted. Hang the bag up and shorten it until it sits at your hip.`],
   }
-  const handle: Handle = { name: 'Cord', feet: ways, lies: 'over', lengthCm, gapCm, widthCm: cord.thickCm, strands: 1, footStitches: 1, aboveCm: 0, colour: spec.colour, ...(spec.cord === 'bought' ? { bought: true } : {}) }
+  const handle: Handle = { name: 'Cord', feet: ways, lies: 'over', lengthCm, gapCm, widthCm: cord.thickCm, strands: 1, aboveCm: 0, colour: spec.colour, ...(spec.cord === 'bought' ? { bought: true } : {}) }
   return nothingWorked(edge, setting, [
     { code: 'strap-runs', weight: 'note', what: `The cord leaves the rim at ${one} and ${other}.` }, ...offPlace(placing, spec, 'The cord'),
   ], { pieces: [piece], handles: [handle], advice: [`Markers, counted from the start of the last round: ${one} and ${other}, the bag's two sides.`] })
@@ -98,7 +98,7 @@ function boughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting): P
   const at = placing.firsts.slice(0, spec.number).map((first, i) => `${sts(first, spec.foot, edge.count)} and ${sts(first + places - spec.foot, spec.foot, edge.count)}${spec.number === 2 ? ` on the ${on[i]!.name}` : ''}`)
   const handles = on.map(({ name, feet }): Handle => ({
     name: spec.number === 2 ? `Handle, ${name}` : 'Handle', feet: [feet[0] + inner, feet[1] - inner], lies: 'along', lengthCm: spec.lengthCm, gapCm: (places - 2 * spec.foot) * stitchCm,
-    widthCm: 1.5, strands: spec.foot, footStitches: spec.foot, aboveCm: 0, colour: spec.colour, bought: true,
+    widthCm: 1.5, strands: spec.foot, aboveCm: 0, colour: spec.colour, bought: true,
   }))
   return nothingWorked(edge, setting, [
     { code: 'strap-runs', weight: 'note', what: `Ends on ${at.join('; ')}.` }, ...shortHandle(spec), ...offPlace(placing, spec, 'The handles', spec.number === 2),

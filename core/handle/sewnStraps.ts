@@ -82,7 +82,7 @@ export function sewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): 
   }
   const inner = (foot / edge.count)
   const handles = on.map(({ name, feet }): Handle => ({
-    name: spec.number === 2 ? `Strap, ${name}` : 'Strap', feet: [feet[0] + inner, feet[1] - inner], lies: 'along', lengthCm: free.lengthCm, gapCm: gap * stitchCm, widthCm: made.widthCm, strands: spec.wide, footStitches: foot, onBagCm: spec.overlapCm, aboveCm: 0, colour: spec.colour,
+    name: spec.number === 2 ? `Strap, ${name}` : 'Strap', feet: [feet[0] + inner, feet[1] - inner], lies: 'along', lengthCm: free.lengthCm, gapCm: gap * stitchCm, widthCm: made.widthCm, strands: spec.wide, onBagCm: spec.overlapCm, aboveCm: 0, colour: spec.colour,
   }))
   return nothingWorked(edge, setting, [
     { code: 'strap-runs', weight: 'note', what: `Feet of ${foot} stitches, ${inStitches} in from the sides, ${gap} stitches between them: ${at.map(pair => pair.join(' and ')).join('; ')}.` },
@@ -116,7 +116,7 @@ export function underStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): 
     ],
   }
   const handle: Handle = {
-    name: 'Strap', feet: [middleWay(edge, setting, placing.firsts[0], foot), middleWay(edge, setting, placing.firsts[1], foot)], lies: 'over', lengthCm: free.lengthCm, gapCm, widthCm: made.widthCm, strands: spec.wide, footStitches: foot, aboveCm: 0, onBagCm: setting.tallCm ?? 0, colour: spec.colour, under: true,
+    name: 'Strap', feet: [middleWay(edge, setting, placing.firsts[0], foot), middleWay(edge, setting, placing.firsts[1], foot)], lies: 'over', lengthCm: free.lengthCm, gapCm, widthCm: made.widthCm, strands: spec.wide, aboveCm: 0, onBagCm: setting.tallCm ?? 0, colour: spec.colour,
   }
   return nothingWorked(edge, setting, [
     { code: 'strap-runs', weight: 'note', what: `${tape(made.lengthCm)} in all: ${tape(below)} under the bag and up its sides, ${tape(free.lengthCm)} free, ${tape(SEAM_CM)} for the seam. It passes the rim at ${one} and ${other}.` },

@@ -3,9 +3,8 @@ import type { Setting, Size } from '../part/part'
 import type { Edge } from '../round/edge'
 import { lengthForDrop } from './drop'
 import { markedAnew, nudgeRoom, type Placing, placed, placesNear } from './placing'
+import type { StripStitch } from './strip'
 
-/** Stitches a handle can be worked in. */
-export const HANDLE_STITCHES = ['sc', 'hdc', 'dc'] as const
 /** How the round above works a handle's chain: into its chains, into the bumps on their backs, or around the chain as a whole. */
 export const INTO = ['chains', 'bumps', 'over'] as const
 
@@ -26,7 +25,7 @@ interface Slotted<B extends string> {
   readonly corners: number
   /** Rounds above the slots, the first of which works the chains: they give the handle its width. */
   readonly rounds: number
-  readonly stitch: (typeof HANDLE_STITCHES)[number]
+  readonly stitch: StripStitch
   /** Stitches that the first slot is moved on from the middle of its face, the second one mirroring it. */
   readonly nudge: number
   /** Where the maker marked the first side anew: so many stitches on from the start of the round. */

@@ -54,7 +54,7 @@ function handlesOf(spec: SlotsSpec, { placing, chains, hangs }: Slots, edge: Edg
   const { width, height } = setting.gauge[spec.stitch]
   return faces(edge, setting, placing.firsts, placing.places).slice(0, spec.number).map(({ name, feet }): Handle => ({
     name: spec.number === 2 ? `Handle, ${name}` : 'Handle', feet, lies: 'along', lengthCm: chains * width.cm, gapCm: placing.places * width.cm, widthCm: spec.rounds * height.cm,
-    strands: spec.rounds, footStitches: Math.floor(Math.min(...placing.gaps) / 2), aboveCm: height.cm, colour: spec.colour,
+    strands: spec.rounds, aboveCm: height.cm, colour: spec.colour,
   }))
 }
 

@@ -7,7 +7,7 @@ import { startingChains } from '../round/style'
 import { work } from '../round/work'
 import type { Worked } from '../round/worked'
 
-/** Stitches a strap can be worked in. */
+/** Stitches that handles, straps and tabs can be worked in. */
 export const STRIP_STITCHES = ['sc', 'hdc', 'dc'] as const
 export type StripStitch = (typeof STRIP_STITCHES)[number]
 

@@ -12,15 +12,11 @@ export interface Handle {
   readonly widthCm: number
   /** How many stitches, or rows of them, lie side by side across it and carry the load. */
   readonly strands: number
-  /** Stitches of the rim that each foot holds on to. */
-  readonly footStitches: number
   /** How much of each end lies on the bag, below the rim. */
   readonly onBagCm?: number
   /** How far above the edge that its part stands on the feet are. */
   readonly aboveCm: number
   readonly colour: string
-  /** It runs on under the bag, which hangs in it. */
-  readonly under?: boolean
   /** Not worked by the maker: it does not give. */
   readonly bought?: boolean
 }
