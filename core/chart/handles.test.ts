@@ -40,6 +40,39 @@ describe('a handle on the front', () => {
     expect(Math.min(...ys)).toBeCloseTo(-(11 + Math.sqrt(100 - 16) + 0.75), 2)
   })
 
+  it('lying flat is an arc as long as the strap: walked in a thousand steps', () => {
+    const strap: WallSpec = { band: 'sewn-straps', number: 1, worked: 'along', wide: 2, length: { pin: { count: 70 } }, inCm: 3, overlapCm: 0, lines: 1, reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main' }
+    const [flat] = handleFronts(draft(bag(strap)), 'flat')
+    const [, x0, y0, radius, , , large, sweep, x1, y1] = /L(\S+) (\S+)A(\S+) (\S+) (\S+) (\d) (\d) (\S+) ([^L]+)L/.exec(flat!.path)!.map(Number) as [number, number, number, number, number, number, number, number, number, number]
+    // The middle of the circle lies above or below the middle of the chord; the arc goes round it from foot to foot.
+    const half = Math.abs(x1 - x0) / 2
+    const below = Math.sqrt(radius * radius - half * half) * (large === 1 ? -1 : 1)
+    const middle = { x: (x0 + x1) / 2, y: y0 + below }
+    const [from, to] = [Math.atan2(y0 - middle.y, x0 - middle.x), Math.atan2(y1 - middle.y, x1 - middle.x)]
+    const turn = sweep === 1 ? (to - from + 2 * Math.PI) % (2 * Math.PI) : -((from - to + 2 * Math.PI) % (2 * Math.PI))
+    let walked = 0
+    for (let i = 0; i < 1000; i++) {
+      const at = (share: number) => [middle.x + radius * Math.cos(from + turn * share), middle.y + radius * Math.sin(from + turn * share)] as const
+      const [[ax, ay], [bx, by]] = [at(i / 1000), at((i + 1) / 1000)]
+      walked += Math.hypot(bx - ax, by - ay)
+    }
+    expect(walked).toBeCloseTo(35, 1)
+  })
+
+  it('is drawn in half its width where it is folded over a side, and as it lies on the bag', () => {
+    const under = draft(bag({ band: 'under-strap', worked: 'along', wide: 6, length: { pin: { count: 120 } }, lines: 2, stitch: 'sc', nudge: 0, colour: 'main' }))
+    const [strap] = handleFronts(under, 'held')
+    expect(strap!.widthCm).toBeCloseTo(1.5, 9)
+    // From the floor, up one side.
+    expect(figures(strap!.path).slice(0, 2)[1]).toBeCloseTo(0, 6)
+  })
+
+  it('is longer with the load in, by what it stretches', () => {
+    const rise = (as: 'held' | 'loaded') => -Math.min(...figures(handleFronts(draft(bag(slots)), as)[0]!.path).filter((_, i) => i % 2 === 1))
+    const { dropCm, loadedDropCm } = hangingsOf(draft(bag(slots)).design, draft(bag(slots)).parts)[0]!
+    expect(rise('loaded') - rise('held')).toBeCloseTo(loadedDropCm - dropCm, 2)
+  })
+
   it.each(SHAPES)('lies in the middle of the face of a bag on a %s, as long as its nudge is nothing', (shape) => {
     const drafted = draft(bag({ ...slots, width: { want: { widthCm: 6 } } }, { base: BASES[shape] }))
     const [grip] = gripFronts(drafted)

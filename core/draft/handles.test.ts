@@ -131,6 +131,18 @@ describe('a bag with handles', () => {
     }
   })
 
+  it('takes over what is below when its handles are moved, and works them alone anew', () => {
+    const before = draft(bag([slots, { band: 'rim', rim: 'slip', colour: 'main' }]))
+    const after = draft(bag([{ ...slots, nudge: 2 }, before.design.wall[2]!], { base: before.design.base, gauge: before.design.gauge, rounds: before.design.rounds }), before)
+    expect(after.parts.map((part, i) => part === before.parts[i])).toEqual([true, true, true, false, false])
+  })
+
+  it('shares its load among all that hang on it', () => {
+    const strap: WallSpec = { band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main' }
+    const { design, parts } = draft(bag([strap, { ...strap, nudge: 9 }], { contents: carried(6) }))
+    expect(hangingsOf(design, parts).map(({ kg }) => kg)).toEqual([3, 3])
+  })
+
   it('needs yarn for what is worked on its own: rows, chain and sewing, as often as it is made', () => {
     const metres = (wall: readonly WallSpec[]) => yarnNeeds(draft(bag(wall)))[0]!.metres
     const strap = (number: 1 | 2): WallSpec => ({ band: 'sewn-straps', number, worked: 'along', wide: 6, length: { pin: { count: 60 } }, inCm: 2, overlapCm: 0, lines: 1, reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main' })

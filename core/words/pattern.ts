@@ -117,7 +117,7 @@ function nameOf(abbreviation: string, terms: Terms): string {
 
 /** The further abbreviations in a pattern's words, each once. */
 function furtherSpoken(draft: Draft, terms: Terms): Pattern['abbreviations'] {
-  const words = [...roundLines(draft, terms), ...piecesOf(draft).flatMap(piece => rowLines(piece, terms))].map(line => line.words).join(' ').replace(/\bSk\b/g, 'sk')
+  const words = [...roundLines(draft, terms), ...piecesOf(draft).flatMap(piece => rowLines(piece, terms))].map(line => `${line.words} ${line.count}`).join(' ').replace(/\bSk\b/g, 'sk')
   const found = new Map<string, string>()
   for (const { looks, short, long } of FURTHER) for (const [one] of words.matchAll(looks)) found.set(short(one), long(one, terms))
   return [...found].map(([short, long]) => ({ short, long }))

@@ -181,3 +181,69 @@ test('a newcomer, from the first screen to the printed tote pattern in twenty or
   await expect(page.locator('body')).toHaveAttribute('data-printed', 'yes')
   expect(actions).toBeLessThanOrEqual(20)
 })
+
+test('every demo bag with handles opens at its part, says its drop and its feet, and gives them to other programs', async ({ page, request }) => {
+  const kinds: [string, RegExp, string][] = [
+    ['Windfall apple tote', /slots/, 'slot-runs'], ['Twine tub', /slots/, 'slot-runs'], ['Loaf bag', /chain straps/, 'slot-runs'], ['Onion net', /grown strap/, 'strap-runs'], ['Bulb sling', /knot straps/, 'strap-runs'],
+    ['Cider stall bag', /sewn straps/, 'strap-runs'], ['Root sack', /strap under the bag/, 'strap-runs'], ['Catalogue satchel', /cross-body cord/, 'strap-runs'], ['Nutting basket', /bought handles/, 'strap-runs'],
+  ]
+  for (const [name, part, code] of kinds) {
+    const id = await idOf(request, name)
+    await page.goto(`/bags/${id}`)
+    await label(page, part).click()
+    await expect(page.locator(`[data-code="${code}"]`), name).toHaveCount(1)
+    const record = await (await request.get(`/api/designs/${id}/export?as=json`)).json() as { handles: { lengthCm: number }[] }
+    // Hand holes are no handles: nothing hangs.
+    if (name === 'Twine tub') await expect(page.locator('.drawing .handle')).toHaveCount(0)
+    else await expect(page.locator('[data-code="drop"]').first(), name).toContainText('held up it drops')
+    expect(record.handles.length > 0, name).toBe(name !== 'Twine tub')
+  }
+})
+
+test('on a phone: straps from corner to corner, moved by a finger, shown with the load in', async ({ page, request }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  const document = await (await request.get(`/api/designs/${await idOf(request, 'Loaf bag')}/export?as=design`)).json() as object
+  await page.goto(`/bags/${await freshBag(request, 'Pocket loaf bag', { ...document, name: 'Pocket loaf bag' })}`)
+  await label(page, /chain straps/).click()
+  const width = page.getByLabel('From corner to corner', { exact: true })
+  await width.fill('16')
+  await expect(page.locator('[data-code="not-at-corners"]')).toContainText('from corner to corner')
+  const grip = page.getByRole('slider', { name: /place on the rim/ })
+  await grip.scrollIntoViewIfNeeded()
+  const box = (await grip.locator('rect').boundingBox())!
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2)
+  await page.mouse.down()
+  await page.mouse.move(box.x + box.width / 2 - 20, box.y + box.height / 2, { steps: 5 })
+  await page.mouse.up()
+  await expect(grip).not.toHaveAttribute('aria-valuenow', '0')
+  await page.locator('[data-code="not-at-corners"]').getByRole('button', { name: 'From corner to corner' }).click()
+  await expect(page.locator('[data-code="not-at-corners"]')).toHaveCount(0)
+  const held = await page.locator('.drawing .handle path').first().getAttribute('d')
+  await page.getByRole('radio', { name: 'with the load in' }).check()
+  await expect(page.locator('.drawing .handle path').first()).not.toHaveAttribute('d', held!)
+  // Undone and done again by hand: a drag is one step.
+  await saved(page)
+  await page.reload()
+  await label(page, /chain straps/).click()
+  await expect(grip).not.toHaveAttribute('aria-valuenow', '0')
+})
+
+test('what cannot be is told where it is asked, and nothing is lost', async ({ page, request }) => {
+  await page.goto(`/bags/${await freshBag(request, 'Impossible', { ...tube, wall: [...tube.wall, { band: 'slots', width: { pin: { stitches: 16 } }, chains: { pin: { chains: 8 } } }] })}`)
+  await label(page, /slots/).click()
+  await expect(page.locator('[data-code="slot-chain-short"]')).toContainText('Give it at least 16')
+  await page.getByRole('button', { name: 'A chain of 16' }).click()
+  await expect(page.locator('[data-code="slot-chain-short"]')).toHaveCount(0)
+  await page.getByLabel('Stitches skipped for each').fill('none')
+  await expect(page.getByText('A whole number from 1 to 600')).toBeVisible()
+  await expect(runs(page)).toContainText('slot 16')
+  await page.getByLabel('Stitches skipped for each').fill('14')
+  await page.getByRole('button', { name: 'Band above' }).click()
+  await pickKind(page, 'sewn straps')
+  await expect(page.locator('[data-code="on-handles"]')).toContainText('Move this part below them')
+  await page.getByRole('button', { name: /^Move Wall 3, sewn straps down/ }).click()
+  await expect(page.locator('[data-code="on-handles"]')).toHaveCount(0)
+  await page.getByRole('button', { name: 'Undo' }).click()
+  await label(page, /sewn straps/).click()
+  await expect(page.locator('[data-code="on-handles"]')).toHaveCount(1)
+})
