@@ -28,6 +28,13 @@ function drops(hangings: readonly Hanging[], design: Design): Finding[] {
   })
 }
 
+/** A strap no longer than what it bridges lies flat on the rim: no hand goes under it. */
+function tooShort(hangings: readonly Hanging[], { units }: Design): Finding[] {
+  return [...new Map(hangings.filter(({ handle }) => handle.lengthCm <= handle.gapCm).map(one => [one.part.id, one])).values()].map(({ handle, part }) => ({
+    code: 'handle-short', weight: 'caution', part: part.id, what: `${formatCm(handle.lengthCm, units)} of strap cannot rise over feet ${formatCm(handle.gapCm, units)} apart: no hand goes under it. Make it longer, or its feet closer together.`,
+  }))
+}
+
 /** Pull on each centimetre of a crocheted cotton handle from which to watch it, and from which to take care (from memory; nothing is rated). */
 const WATCH_KG_PER_CM = 1
 const CAUTION_KG_PER_CM = 2
@@ -112,7 +119,8 @@ function cornerToCorner(design: Design, parts: readonly DraftPart[], sizes: BagS
     if (spec?.band !== 'chain-straps' || !first || (sizes.floor.shape !== 'rectangle' && sizes.floor.shape !== 'stadium')) return []
     const { placing } = slotsOn(spec, first.on, { gauge }, first.round.begin.turn)
     const wideCm = placing.places * gauge[spec.stitch].width.cm
-    const longCm = sizes.floor.shape === 'rectangle' ? sizes.floor.length.cm : sizes.floor.length.cm - sizes.floor.width.cm
+    const { shape, length, width } = sizes.floor
+    const longCm = shape === 'rectangle' ? Math.max(length.cm, width.cm) : length.cm - width.cm
     if (longCm < 3 || Math.abs(wideCm - longCm) < 1.5) return []
     return [{ code: 'not-at-corners', weight: 'note', part: part.id, what: `The straps stand ${formatCm(wideCm, design.units)} apart; the bag's long side is ${formatCm(longCm, design.units)} from corner to corner.`, fix: { label: 'From corner to corner', changes: [{ path: ['wall', indexOf(part), 'width'], value: { want: { widthCm: Math.round(longCm * 10) / 10 } } }] } }]
   })
@@ -130,7 +138,7 @@ function curls(parts: readonly DraftPart[], units: Units): Finding[] {
 export function handleFindings(design: Design, parts: readonly DraftPart[], sizes: BagSizes, gauge: Gauge): Finding[] {
   const hangings = hangingsOf(design, parts)
   return [
-    ...drops(hangings, design), ...narrow(hangings, design), ...unweighed(hangings, design), ...handHoles(design, parts, gauge),
+    ...drops(hangings, design), ...tooShort(hangings, design), ...narrow(hangings, design), ...unweighed(hangings, design), ...handHoles(design, parts, gauge),
     ...childLoops(hangings, design), ...cornerToCorner(design, parts, sizes, gauge), ...curls(parts, design.units), ...buttonsForAChild(design, parts),
   ]
 }

@@ -76,6 +76,20 @@ describe('handles too narrow for what they carry', () => {
   it('ask for the weight where nobody said it', () => expect(found(bag([slots]), 'weight-unknown')!.weight).toBe('note'))
 })
 
+describe('a strap no longer than what it bridges', () => {
+  const strap: WallSpec = { band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 9 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main' }
+  const bought: WallSpec = { band: 'bought-handles', number: 1, holds: 'holes', lengthCm: 5, apartCm: 6, foot: 2, nudge: 0, colour: 'main' }
+
+  it('is cautioned against, and no figure of it is without sense, even by a strip that did not give', () => {
+    for (const top of [strap, bought]) {
+      const design = bag([top], { contents: carried(3), stretch: { beforeCm: 20, afterCm: 20, kg: 1, widthCm: 2 } })
+      expect(found(design, 'handle-short')!.weight).toBe('caution')
+      for (const { what } of draft(design).findings) expect(what).not.toMatch(/NaN|Infinity/)
+      expect(Number.isFinite(draft(design).sizes.withHandles!.loadedCm)).toBe(true)
+    }
+  })
+})
+
 describe('cautions', () => {
   it('for a child: long loops, and buttons', () => {
     expect(found(bag([slots], { forChild: true }), 'handles-for-a-child')!.what).toContain('EN 71-1')

@@ -84,5 +84,6 @@ describe('how much a strap lengthens', () => {
     expect(stretchShare(strip, 2, 4)).toBeCloseTo(0.1, 12)
     expect(stretchShare(strip, 2, 2)).toBeCloseTo(0.2, 12)
     expect(stretchShare(strip, 40, 2)).toBe(0.5)
+    expect(stretchShare({ ...strip, afterCm: 20 }, Infinity, 2)).toBe(0)
   })
 })

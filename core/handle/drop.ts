@@ -45,5 +45,7 @@ const MOST_STRETCH = 0.5
 export function stretchShare(test: StretchTest | undefined, pullKg: number, widthCm: number): number {
   if (!test) return ASSUMED_STRETCH
   const share = (test.afterCm - test.beforeCm) / test.beforeCm
-  return Math.min(MOST_STRETCH, Math.max(0, (share * (pullKg / widthCm)) / (test.kg / test.widthCm)))
+  // A strip that did not give says so for any pull, even one without end.
+  if (share <= 0) return 0
+  return Math.min(MOST_STRETCH, (share * (pullKg / widthCm)) / (test.kg / test.widthCm))
 }

@@ -3,7 +3,6 @@ import type { Handle } from '../part/handle'
 import type { PartResult, Setting, Size } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
-import { dropCm } from './drop'
 import { between, markerPlan, middleWay, type OnRim, strapsTooWide } from './onRim'
 import { placed, placesNear } from './placing'
 import { facingBelow, gripBetween, offPlace, rimStitchCm, sts, wayOf } from './rim'
@@ -59,7 +58,7 @@ export function grownStrap(spec: GrownStrapSpec, edge: Edge, setting: Setting): 
   const placing = placed(edge, spec.foot, 'sides', spec.nudge)
   const gapCm = Math.min(...placing.gaps) * stitchCm
   const { gauge } = setting
-  const free = longEnough(freePart(spec.length, gauge[spec.stitch].height.cm, gapCm), spec.foot, wide, gauge[spec.stitch].height.cm, gapCm)
+  const free = longEnough(freePart(spec.length, gauge[spec.stitch].height.cm, gapCm), spec.foot, wide, gauge[spec.stitch].height.cm)
   const made = stripFromRim(spec.stitch, spec.foot, wide, free.count, spec.colour, gauge)
   const [one, other] = placing.firsts.map(first => sts(first, spec.foot, edge.count)) as [string, string]
   const piece: Piece = {
@@ -80,9 +79,9 @@ function widerThanFoot(foot: number): Finding {
 }
 
 /** A strap from the rim cannot have fewer rows than it takes to draw in and open out again. */
-function longEnough(free: Free, foot: number, wide: number, stepCm: number, gapCm: number): Free {
+function longEnough(free: Free, foot: number, wide: number, stepCm: number): Free {
   const count = Math.max(free.count, leastRows(foot, wide))
-  return count === free.count ? free : { count, lengthCm: count * stepCm, dropCm: dropCm(count * stepCm, gapCm) }
+  return { count, lengthCm: count * stepCm }
 }
 
 /** Works a knot bag's two straps. */
@@ -98,7 +97,7 @@ export function knotStraps(spec: KnotStrapsSpec, edge: Edge, setting: Setting): 
   const stepCm = setting.gauge[spec.stitch].height.cm
   const made = (['short', 'long'] as const).map((which, i) => {
     const first = placing.firsts[i]!
-    const free = longEnough(freePart(spec[which], stepCm, 0), spec.foot, wide, stepCm, 0)
+    const free = longEnough(freePart(spec[which], stepCm, 0), spec.foot, wide, stepCm)
     const worked = stripFromRim(spec.stitch, spec.foot, wide, free.count, spec.colour, setting.gauge)
     const [one, other] = [sts(first, spec.foot, edge.count), sts(first + spec.foot + spanned, spec.foot, edge.count)]
     const name = which === 'short' ? 'Short strap' : 'Long strap'

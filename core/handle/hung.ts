@@ -1,13 +1,12 @@
 import { tape } from '../measure/format'
 import { type CordKind, cordOf } from '../mouth/cords'
-import type { Finding } from '../part/finding'
 import type { Handle } from '../part/handle'
 import type { PartResult, Setting, Size } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
 import { lengthForDrop } from './drop'
 import { placed } from './placing'
-import { asMarked, faces, facingBelow, gripOf, offPlace, rimStitchCm, sts, wayOf } from './rim'
+import { asMarked, facingBelow, gripOf, offPlace, rimStitchCm, sts, used, wayOf } from './rim'
 import { nothingWorked, refusedOnHandles } from './unworked'
 
 /*
@@ -79,12 +78,6 @@ function holdingWords({ holds, foot }: BoughtHandlesSpec): string {
     : `Sew each end on through its holes into the ${foot} marked stitches, with the yarn double: through every hole there, and through every hole back.`
 }
 
-function shortHandle({ lengthCm, apartCm }: BoughtHandlesSpec): Finding[] {
-  return lengthCm > apartCm
-    ? []
-    : [{ code: 'handle-short', weight: 'caution', what: `A handle ${tape(lengthCm)} long cannot reach from end to end ${tape(apartCm)} apart with any room for a hand. Check both.` }]
-}
-
 function boughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting): PartResult {
   const stitchCm = rimStitchCm(edge, setting)
   const places = Math.max(1, Math.round(spec.apartCm / stitchCm)) + 2 * spec.foot
@@ -93,15 +86,15 @@ function boughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting): P
     return nothingWorked(edge, setting, [{ code: 'straps-too-wide', weight: 'stop', what: `Handles whose ends are ${tape(spec.apartCm)} apart need ${places} stitches on each face, and the rim has ${edge.count} in all. ${cm > 1 ? `At most ${tape(cm)} would fit.` : 'Make the rim wider.'}` }])
   }
   const placing = placed(edge, places, 'faces', spec.nudge)
-  const on = faces(edge, setting, placing.firsts, places).slice(0, spec.number)
+  const on = used(edge, setting, placing, spec.number)
   const inner = spec.foot / edge.count
-  const at = placing.firsts.slice(0, spec.number).map((first, i) => `${sts(first, spec.foot, edge.count)} and ${sts(first + places - spec.foot, spec.foot, edge.count)}${spec.number === 2 ? ` on the ${on[i]!.name}` : ''}`)
-  const handles = on.map(({ name, feet }): Handle => ({
+  const at = on.map(({ first, face }) => `${sts(first, spec.foot, edge.count)} and ${sts(first + places - spec.foot, spec.foot, edge.count)}${spec.number === 2 ? ` on the ${face.name}` : ''}`)
+  const handles = on.map(({ face: { name, feet } }): Handle => ({
     name: spec.number === 2 ? `Handle, ${name}` : 'Handle', feet: [feet[0] + inner, feet[1] - inner], lies: 'along', lengthCm: spec.lengthCm, gapCm: (places - 2 * spec.foot) * stitchCm,
     widthCm: 1.5, strands: spec.foot, aboveCm: 0, colour: spec.colour, bought: true,
   }))
   return nothingWorked(edge, setting, [
-    { code: 'strap-runs', weight: 'note', what: `Ends on ${at.join('; ')}.` }, ...shortHandle(spec), ...offPlace(placing, spec, 'The handles', spec.number === 2),
+    { code: 'strap-runs', weight: 'note', what: `Ends on ${at.join('; ')}.` }, ...offPlace(placing, spec, 'The handles', spec.number === 2),
   ], { handles, grip: gripOf(edge, setting, placing), advice: [`Markers, counted from the start of the last round: ${at.join('; ')}.`, holdingWords(spec), 'Pin both ends first and hold the bag up by them: they must hang level.'] })
 }
 

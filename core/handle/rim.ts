@@ -55,6 +55,12 @@ export function faces(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, fi
   return one.name === other.name ? [{ ...one, name: 'front' }, { ...other, name: 'back' }] : [one, other]
 }
 
+/** The spans that are used, by where they begin and the face that each lies on: both, or the one on the front alone. */
+export function used(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, { firsts, places }: Placing, number: 1 | 2): { readonly first: number, readonly face: OnFace }[] {
+  const both = faces(edge, setting, firsts, places).map((face, i) => ({ first: firsts[i]!, face }))
+  return number === 2 ? both : both.filter(({ face }) => face.name === 'front')
+}
+
 /** What two opposite spans on the faces are taken hold of by, on the front. */
 export function gripOf(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, { firsts, places, gaps }: Placing): Grip {
   const on = faces(edge, setting, firsts, places)

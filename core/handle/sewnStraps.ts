@@ -5,7 +5,7 @@ import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
 import { between, middleWay, type OnRim, strapsTooWide } from './onRim'
 import { placed, placesNear } from './placing'
-import { faces, gripBetween, gripOf, offPlace, rimStitchCm, sts } from './rim'
+import { gripBetween, gripOf, offPlace, rimStitchCm, sts, used } from './rim'
 import { freePart, growthCm, type StrapLength, strip, type StripWay, stripWidthCm } from './strip'
 import { nothingWorked } from './unworked'
 
@@ -55,9 +55,10 @@ export function sewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): 
   const stitchCm = rimStitchCm(edge, setting)
   const widthCm = stripWidthCm(spec.worked, size, spec.wide)
   const foot = Math.max(1, Math.round(widthCm / stitchCm))
-  const places = placesNear(edge.count, edge.count / 2 - (2 * spec.inCm) / stitchCm, 'faces')
-  if (places < 2 * foot + 1 || 2 * places > edge.count) {
-    const inCm = Math.max(0, Math.floor(((edge.count / 2 - 2 * foot - 3) * stitchCm) / 2 * 10) / 10)
+  const places = Math.min(Math.floor(edge.count / 2), placesNear(edge.count, edge.count / 2 - (2 * spec.inCm) / stitchCm, 'faces'))
+  if (places < 2 * foot + 1) {
+    const inCm = Math.floor(((edge.count / 2 - 2 * foot - 3) * stitchCm) / 2 * 10) / 10
+    if (inCm < 0) return nothingWorked(edge, setting, [strapsTooWide(`Two feet of a strap ${tape(widthCm)} wide do not fit beside each other on a face of this rim. Make it narrower.`)])
     return nothingWorked(edge, setting, [strapsTooWide(`Sewn so far in from the sides, the feet of a strap ${tape(widthCm)} wide would meet.`, { label: `${tape(inCm)} in from the sides`, changes: [{ path: ['inCm'], value: inCm }] })])
   }
   const placing = placed(edge, places, 'faces', spec.nudge)
@@ -66,8 +67,8 @@ export function sewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): 
   const free = freePart(spec.length, stepCm, gap * stitchCm)
   const count = free.count + 2 * Math.max(0, Math.round(spec.overlapCm / stepCm))
   const made = strip(spec.worked, spec.stitch, spec.wide, count, spec.colour, setting.gauge)
-  const on = faces(edge, setting, placing.firsts, places).slice(0, spec.number)
-  const at = placing.firsts.slice(0, spec.number).map(first => [sts(first, foot, edge.count), sts(first + places - foot, foot, edge.count)])
+  const on = used(edge, setting, placing, spec.number)
+  const at = on.map(({ first }) => [sts(first, foot, edge.count), sts(first + places - foot, foot, edge.count)])
   const inStitches = Math.floor(placing.gaps[1] / 2)
   const piece: Piece = {
     id: 'strap', name: spec.number === 2 ? 'Straps' : 'Strap', times: spec.number, ...made, along: spec.worked !== 'across', colour: spec.colour,
@@ -81,13 +82,13 @@ export function sewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): 
     ],
   }
   const inner = (foot / edge.count)
-  const handles = on.map(({ name, feet }): Handle => ({
+  const handles = on.map(({ face: { name, feet } }): Handle => ({
     name: spec.number === 2 ? `Strap, ${name}` : 'Strap', feet: [feet[0] + inner, feet[1] - inner], lies: 'along', lengthCm: free.lengthCm, gapCm: gap * stitchCm, widthCm: made.widthCm, strands: spec.wide, onBagCm: spec.overlapCm, aboveCm: 0, colour: spec.colour,
   }))
   return nothingWorked(edge, setting, [
     { code: 'strap-runs', weight: 'note', what: `Feet of ${foot} stitches, ${inStitches} in from the sides, ${gap} stitches between them: ${at.map(pair => pair.join(' and ')).join('; ')}.` },
     ...offPlace(placing, spec, 'The straps', spec.number === 2),
-  ], { pieces: [piece], handles, grip: gripOf(edge, setting, placing), advice: [`Markers, counted from the start of the last round: ${at.map((pair, i) => `${pair.join(' and ')}${spec.number === 2 ? ` on the ${on[i]!.name}` : ''}`).join('; ')}.`] })
+  ], { pieces: [piece], handles, grip: gripOf(edge, setting, placing), advice: [`Markers, counted from the start of the last round: ${at.map((pair, i) => `${pair.join(' and ')}${spec.number === 2 ? ` on the ${on[i]!.face.name}` : ''}`).join('; ')}.`] })
 }
 
 /** What the two ends of a strap under the bag lie over each other (from memory). */
@@ -104,7 +105,7 @@ export function underStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): 
   const gapCm = Math.min(...placing.gaps) * stitchCm
   const stepCm = growthCm(spec.worked, size)
   const free = freePart(spec.length, stepCm, gapCm)
-  const below = 2 * (setting.tallCm ?? 0) + (setting.floor?.length.cm ?? 0)
+  const below = 2 * (setting.tallCm ?? 0) + Math.max(setting.floor?.length.cm ?? 0, setting.floor?.width.cm ?? 0)
   const count = free.count + Math.round((below + SEAM_CM) / stepCm)
   const made = strip(spec.worked, spec.stitch, spec.wide, count, spec.colour, setting.gauge)
   const [one, other] = placing.firsts.map(first => sts(first, foot, edge.count)) as [string, string]

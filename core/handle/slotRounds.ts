@@ -9,9 +9,8 @@ import { CORNER_RUN, type Slots, type SlotsSpec } from './slotSpec'
  */
 
 /** The slots in the order that the round meets them: how many stitches come before each. */
-export function met(placing: Placing, number: 1 | 2, edge: Edge, turn: boolean): { readonly along: number, readonly before: number[] } {
-  const { places, gaps } = placing
-  const before = placing.firsts.slice(0, number).map(first => stitchesBefore(edge, turn, first, places))
+export function met({ places, gaps }: Placing, firsts: readonly number[], edge: Edge, turn: boolean): { readonly along: number, readonly before: number[] } {
+  const before = firsts.map(first => stitchesBefore(edge, turn, first, places))
   // A round cannot start within a slot, nor at its very foot, where corners are drawn together: the start moves on to the side.
   const over = before.find(one => one < 2 || one + places >= edge.count)
   const along = over === undefined ? 0 : (over + places + Math.max(1, Math.floor(Math.min(...gaps) / 2))) % edge.count

@@ -7,7 +7,7 @@ import type { Begin, Round } from '../round/round'
 import { each, type Step } from '../round/step'
 import { inStyle } from '../round/style'
 import type { Worked } from '../round/worked'
-import { asMarked, faces, gripOf, offPlace } from './rim'
+import { asMarked, gripOf, offPlace, used } from './rim'
 import { cornerRound, hasCorners, met, overChains, slotSteps, withFree } from './slotRounds'
 import { type Slots, slotsOn, type SlotsSpec, tooWide } from './slotSpec'
 
@@ -52,7 +52,7 @@ function noteFor(i: number, spec: SlotsSpec, rounds: readonly Worked[]): string 
 function handlesOf(spec: SlotsSpec, { placing, chains, hangs }: Slots, edge: Edge, setting: Setting): Handle[] {
   if (!hangs) return []
   const { width, height } = setting.gauge[spec.stitch]
-  return faces(edge, setting, placing.firsts, placing.places).slice(0, spec.number).map(({ name, feet }): Handle => ({
+  return used(edge, setting, placing, spec.number).map(({ face: { name, feet } }): Handle => ({
     name: spec.number === 2 ? `Handle, ${name}` : 'Handle', feet, lies: 'along', lengthCm: chains * width.cm, gapCm: placing.places * width.cm, widthCm: spec.rounds * height.cm,
     strands: spec.rounds, aboveCm: height.cm, colour: spec.colour,
   }))
@@ -73,7 +73,7 @@ export function slots(spec: SlotsSpec, below: Edge, setting: Setting): PartResul
   const found = slotsOn(spec, edge, setting, turnFirst)
   const wide = tooWide(spec, found, edge.count)
   if (wide) return stopped(below, nothing, wide)
-  const { along, before } = met(found.placing, spec.number, edge, turnFirst)
+  const { along, before } = met(found.placing, used(edge, setting, found.placing, spec.number).map(({ first }) => first), edge, turnFirst)
   const first = workUp(edge, 1, setting, () => {
     const plain = round(0, slotSteps(spec, found, before, edge.count))
     return { ...plain, begin: inFrom(plain.begin, along) }

@@ -1,5 +1,5 @@
 import type { Gauge, StitchSize } from '../gauge/gauge'
-import { dropCm, lengthForDrop } from './drop'
+import { lengthForDrop } from './drop'
 import type { Start, Size } from '../part/part'
 import { type Edge, foundation } from '../round/edge'
 import { at, each, type Step, together, inOne } from '../round/step'
@@ -76,17 +76,16 @@ export function stripWidthCm(way: StripWay, { width, height }: StitchSize, wide:
   return wide * (way === 'across' ? width.cm : height.cm)
 }
 
-/** A strap's free part: its rows or chains, its length and how far it drops. */
+/** A strap's free part: its rows or chains, and its length. */
 export interface Free {
   readonly count: number
   readonly lengthCm: number
-  readonly dropCm: number
 }
 
 /** How long a strap's free part is between feet so far apart, in whole rows or chains. */
 export function freePart(length: StrapLength, stepCm: number, gapCm: number): Free {
   const count = 'pin' in length ? length.pin.count : Math.max(1, Math.round(lengthForDrop(length.want.dropCm, gapCm) / stepCm))
-  return { count, lengthCm: count * stepCm, dropCm: dropCm(count * stepCm, gapCm) }
+  return { count, lengthCm: count * stepCm }
 }
 
 /** Two stitches fewer: the first two and the last two of a row drawn together; or one fewer. */
