@@ -1,0 +1,125 @@
+import { createHash } from 'node:crypto'
+import { existsSync, mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import fc from 'fast-check'
+import type { Design } from '../core/design/design'
+import { readDesign } from '../core/design/read'
+import { draft } from '../core/draft/draft'
+import { EXPORTS, exportDraft } from '../core/export/exportDraft'
+import { anyDesign, SEED } from '../tests/arbitraries/designs'
+
+/*
+ * Whether a change of structure changed what the program says: `npm run snapshot -- take DIR` on the commit before, then
+ * `npm run snapshot -- compare DIR` on the one after. The designs are kept beside what they came to, as documents of the earlier
+ * commit, so that reading and migrating them is compared as well. In JSON the ids of parts and the order of findings may differ.
+ */
+
+const COUNT = 2000
+
+interface Shot {
+  readonly name: string
+  readonly document: unknown
+  readonly outputs: Readonly<Record<string, string>>
+}
+
+function hash(text: string): string {
+  return createHash('sha1').update(text).digest('hex')
+}
+
+function demos(): { name: string, document: unknown }[] {
+  return readdirSync('demo').filter(file => !file.startsWith('swatch')).map(file => ({ name: file, document: JSON.parse(readFileSync(join('demo', file), 'utf8')) as unknown }))
+}
+
+/** What of a draft can be read from outside, small enough to keep: texts whole, pictures and tables as their hash; or that it breaks. */
+function outputsOf(design: Design): Record<string, string> {
+  try {
+    return written(design)
+  }
+  catch (error) {
+    return { breaks: String(error) }
+  }
+}
+
+function written(design: Design): Record<string, string> {
+  const drafted = draft(design)
+  const outputs: Record<string, string> = {}
+  for (const terms of ['us', 'uk'] as const) {
+    for (const as of EXPORTS) {
+      const { body } = exportDraft(drafted, as, terms)
+      outputs[`${as}-${terms}`] = as === 'svg' || as === 'md' ? hash(body) : body
+    }
+  }
+  return outputs
+}
+
+function take(folder: string): void {
+  mkdirSync(folder, { recursive: true })
+  const random = fc.sample(anyDesign, { seed: SEED.seed, numRuns: COUNT }).map((document, i) => ({ name: `random-${i}`, document: JSON.parse(JSON.stringify(document)) as unknown }))
+  for (const { name, document } of [...demos(), ...random]) {
+    const read = readDesign(document)
+    if (!read.ok) throw new Error(`${name} cannot be read: ${JSON.stringify(read.problems)}`)
+    const shot: Shot = { name, document, outputs: outputsOf(read.document) }
+    writeFileSync(join(folder, `${name}.shot.json`), JSON.stringify(shot))
+  }
+}
+
+/** Ids of a wall's parts, as places in the wall: what an earlier version called them. */
+function withoutIds(text: string, ids: readonly string[]): string {
+  return ids.reduce((told, id, i) => told.replaceAll(`,${id},`, `,wall.${i},`).replaceAll(`,${id}.`, `,wall.${i}.`), text)
+}
+
+/** A JSON export with its keys in order, ids as places, findings sorted. */
+function plainJson(text: string, ids: readonly string[]): string {
+  const tidy = (value: unknown, key = ''): unknown => {
+    if (Array.isArray(value)) {
+      const list = value.map(one => tidy(one, key))
+      return key === 'path' ? list.map(one => ids.includes(String(one)) ? ids.indexOf(String(one)) : one) : list
+    }
+    if (typeof value === 'string' && key === 'part') {
+      const [id, ...more] = value.split('.')
+      return ids.includes(id!) ? [`wall.${ids.indexOf(id!)}`, ...more].join('.') : value
+    }
+    if (typeof value !== 'object' || value === null) return value
+    const entries = Object.entries(value).filter(([name]) => !(name === 'id' && 'band' in value)).sort(([a], [b]) => a < b ? -1 : 1)
+    return Object.fromEntries(entries.map(([name, one]) => [name, tidy(one, name)]))
+  }
+  const record = tidy(JSON.parse(text)) as { findings: object[] }
+  record.findings = record.findings.map(finding => JSON.stringify(finding)).sort() as never
+  return JSON.stringify(record, null, 1)
+}
+
+function compare(folder: string): void {
+  const differ = new Map<string, string[]>()
+  const files = readdirSync(folder).filter(file => file.endsWith('.shot.json'))
+  for (const file of files) {
+    const shot = JSON.parse(readFileSync(join(folder, file), 'utf8')) as Shot
+    const read = readDesign(shot.document)
+    if (!read.ok) {
+      differ.set(shot.name, [`cannot be read: ${JSON.stringify(read.problems)}`])
+      continue
+    }
+    const ids = read.document.wall.map((part, i) => 'id' in part ? String(part.id) : `wall.${i}`)
+    const now = outputsOf(read.document)
+    if ('breaks' in shot.outputs || 'breaks' in now) {
+      console.log(`${shot.name} breaks: before ${shot.outputs.breaks ?? 'not'}, now ${now.breaks ?? 'not'}`)
+      continue
+    }
+    for (const [output, then] of Object.entries(shot.outputs)) {
+      const [before, after] = output.startsWith('json')
+        ? [plainJson(then, []), plainJson(now[output]!, ids)]
+        : output.startsWith('csv') ? [then, withoutIds(now[output]!, ids)] : [then, now[output]!]
+      if (before === after) continue
+      const lines = [before.split('\n'), after.split('\n')] as const
+      const odd = lines[0].findIndex((line, i) => line !== lines[1][i])
+      differ.set(shot.name, [...differ.get(shot.name) ?? [], `${output}, line ${odd + 1}\n    - ${lines[0][odd]?.slice(0, 400)}\n    + ${lines[1][odd]?.slice(0, 400)}`])
+    }
+  }
+  console.log(`${files.length} designs compared, ${differ.size} differ`)
+  for (const [name, what] of [...differ].slice(0, 12)) console.log(`${name}\n  ${what.slice(0, 3).join('\n  ')}`)
+  if (differ.size > 0) process.exitCode = 1
+}
+
+const [verb, folder] = process.argv.slice(2)
+if (verb === 'take' && folder) take(folder)
+else if (verb === 'compare' && folder && existsSync(folder)) compare(folder)
+else console.log('usage: npm run snapshot -- take|compare DIR')
