@@ -1,3 +1,4 @@
+import { stacked } from '../core/design/partIds'
 import { compareSchools } from '../core/base/schools'
 import { neighbours } from '../core/base/sizing'
 import { elevation } from '../core/chart/elevation'
@@ -18,7 +19,7 @@ const big: Design = {
   ...starter,
   gauge: { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } },
   base: { ...starter.base, increases: 6, size: { pin: { rounds: 30 } } },
-  wall: [{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 40 } }, colour: 'main' }],
+  wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 40 } }, colour: 'main' }]),
 }
 
 /** The middle of many timings, in milliseconds, after a warm-up. */
@@ -63,15 +64,15 @@ const choices = median(() => (sink += neighbours(ovalFloor.base, { gauge: ovalDr
 /** A real tote: oval base, four bands, a casing over four above them; what lies below a change in the top band is not worked again. */
 const tote: Design = {
   ...big, base: { form: 'oval', stitch: 'sc', perEnd: 'by-gauge', size: { want: { lengthCm: 32, widthCm: 14 } }, start: 'chain', placing: 'stacked', increaseAt: 'last', colour: 'main' },
-  wall: [
+  wall: stacked([
     { band: 'solid', stitch: 'sc', size: { pin: { rounds: 12 } }, colour: 'main' }, { band: 'groups', size: { pin: { rounds: 6 } }, colour: 'main' },
     { band: 'waves', size: { pin: { rounds: 8 } }, colour: 'main' }, { band: 'vees', size: { pin: { rounds: 6 } }, colour: 'main' },
-  ],
+  ]),
   mouth: { divides: 4 },
 }
-const tall: Design = { ...big, wall: [...big.wall, { band: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour: 'main' }] }
+const tall: Design = { ...big, wall: stacked([...big.wall, { band: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour: 'main' }]) }
 const tallDraft = draft(tall)
-const taller: Design = { ...tall, wall: [tall.wall[0]!, { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }] }
+const taller: Design = { ...tall, wall: stacked([tall.wall[0]!, { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }]) }
 const fromNothing = median(() => (sink += draft(taller).sizes.stitches), 100)
 const fromBefore = median(() => (sink += draft(taller, tallDraft).sizes.stitches), 100)
 const reused = draft(taller, tallDraft).parts.filter((part, i) => part === tallDraft.parts[i]).length
@@ -92,16 +93,16 @@ const enumerated = median(() => {
 const fitting = median(() => (sink += fit(tote, fine, wish).weighed), 10)
 
 /** A net of 60 loops in 100 rounds. */
-const net: Design = { ...big, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 120 } }, colour: 'main' }, turnUp: 'plain', wall: [
+const net: Design = { ...big, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 120 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([
   { band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 7 } }, last: { pin: { chains: 5 } }, size: { pin: { rounds: 100 } }, ends: 'closed', finish: { inLoop: 2, inStitch: 1 }, colour: 'main' },
-] }
+]) }
 const netDraft = draft(net)
 const redraftNet = median(() => (sink += draft(net).sizes.stitches), 100)
 const wordsOfNet = median(() => (sink += patternOf(netDraft, 'us').sections.length), 60)
 const chartOfNet = median(() => (sink += unrolled(netDraft).kinds.length), 60)
 
 /** A slot dragged by a stitch on the big bag: what is below is taken over, slots and rim are worked anew, the front is drawn afresh. */
-const handled = (nudge: number): Design => ({ ...big, wall: [...big.wall, { band: 'slots', number: 2, width: { want: { widthCm: 12 } }, chains: { want: { dropCm: 14 } }, into: 'chains', corners: 2, rounds: 5, stitch: 'sc', nudge, colour: 'main' }, { band: 'rim', rim: 'slip', colour: 'main' }] })
+const handled = (nudge: number): Design => ({ ...big, wall: stacked([...big.wall, { band: 'slots', number: 2, width: { want: { widthCm: 12 } }, chains: { want: { dropCm: 14 } }, into: 'chains', corners: 2, rounds: 5, stitch: 'sc', nudge, colour: 'main' }, { band: 'rim', rim: 'slip', colour: 'main' }]) })
 const handledDraft = draft(handled(0))
 const dragged = handled(1)
 const drag = median(() => {

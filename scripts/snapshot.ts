@@ -68,6 +68,14 @@ function withoutIds(text: string, ids: readonly string[]): string {
   return ids.reduce((told, id, i) => told.replaceAll(`,${id},`, `,wall.${i},`).replaceAll(`,${id}.`, `,wall.${i}.`), text)
 }
 
+/** Which findings two JSON exports do not share, by code; nothing if something else differs too. */
+function findingsApart(before: string, after: string): string | undefined {
+  const [a, b] = [JSON.parse(before), JSON.parse(after)] as { findings: string[] }[]
+  if (JSON.stringify({ ...a, findings: [] }) !== JSON.stringify({ ...b, findings: [] })) return undefined
+  const apart = [...a!.findings.filter(one => !b!.findings.includes(one)), ...b!.findings.filter(one => !a!.findings.includes(one))]
+  return `findings: ${[...new Set(apart.map(one => (JSON.parse(one) as { code: string }).code))].sort().join(', ')}`
+}
+
 /** A JSON export with its keys in order, ids as places, findings sorted. */
 function plainJson(text: string, ids: readonly string[]): string {
   const tidy = (value: unknown, key = ''): unknown => {
@@ -90,6 +98,7 @@ function plainJson(text: string, ids: readonly string[]): string {
 
 function compare(folder: string): void {
   const differ = new Map<string, string[]>()
+  const findings = new Map<string, Set<string>>()
   const files = readdirSync(folder).filter(file => file.endsWith('.shot.json'))
   for (const file of files) {
     const shot = JSON.parse(readFileSync(join(folder, file), 'utf8')) as Shot
@@ -109,12 +118,18 @@ function compare(folder: string): void {
         ? [plainJson(then, []), plainJson(now[output]!, ids)]
         : output.startsWith('csv') ? [then, withoutIds(now[output]!, ids)] : [then, now[output]!]
       if (before === after) continue
+      const apart = output.startsWith('json') ? findingsApart(before, after) : undefined
+      if (apart) {
+        findings.set(apart, new Set([...findings.get(apart) ?? [], shot.name]))
+        continue
+      }
       const lines = [before.split('\n'), after.split('\n')] as const
       const odd = lines[0].findIndex((line, i) => line !== lines[1][i])
       differ.set(shot.name, [...differ.get(shot.name) ?? [], `${output}, line ${odd + 1}\n    - ${lines[0][odd]?.slice(0, 400)}\n    + ${lines[1][odd]?.slice(0, 400)}`])
     }
   }
-  console.log(`${files.length} designs compared, ${differ.size} differ`)
+  console.log(`${files.length} designs compared, ${differ.size} differ in more than findings`)
+  for (const [what, names] of findings) console.log(`  ${names.size} by ${what}: ${[...names].slice(0, 3).join(', ')}`)
   for (const [name, what] of [...differ].slice(0, 12)) console.log(`${name}\n  ${what.slice(0, 3).join('\n  ')}`)
   if (differ.size > 0) process.exitCode = 1
 }

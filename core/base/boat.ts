@@ -1,21 +1,40 @@
+import { between, count, length, pin, want, ways } from '../field/ask'
+import { DIAMETER_CM } from '../field/bounds'
+import { tenths } from '../field/now'
+import { perStitch } from '../gauge/refine'
 import { times } from '../measure/length'
 import { noFloor } from '../part/floor'
-import type { PartResult, Setting, Size } from '../part/part'
+import type { PartResult, Setting } from '../part/part'
 import { foundationOf, withSides } from '../round/edge'
-import type { BaseStitch } from './circle'
+import { flatChoices } from './choice'
+import { DECIDES } from './circle'
 import { endMiddles, sideMarkers } from './ends'
+import { form, type FormSpec, sizesLike } from './form'
 import { ovalRounds } from './oval'
 import { stadiumLayOut } from './stadium'
 
-/** A bag without a floor, which folds along its foundation chain: one oval round, then straight up (handbook 5, boat). */
-export interface BoatSpec {
-  readonly form: 'boat'
-  readonly stitch: BaseStitch
-  /** Stitches in each end: 3 to 5, or 1 for no extra ones at all. */
+/** A bag wanted by how wide it lies flat. */
+export const FLAT_WIDTH = want('a size', { flatWidthCm: length('Width lying flat', DIAMETER_CM, { usually: between(1, 50) }) }, {
+  does: DECIDES.want, from: (_, { part }) => ({ flatWidthCm: tenths(part?.size.floor?.length.cm ?? (part?.size.circumference.cm ?? 40) / 2, DIAMETER_CM) }),
+})
+
+/** What the questions look at of one another's answers. */
+interface Answered {
   readonly perEnd: number
-  readonly size: Size<{ readonly flatWidthCm: number }, { readonly sideStitches: number }>
-  readonly colour: string
 }
+
+const fields = {
+  size: ways('Decide by', [
+    FLAT_WIDTH,
+    pin('counts', { sideStitches: count('Side stitches', between(1, 600), { usually: between(1, 60) }) }, {
+      does: DECIDES.pin, from: (spec: Answered, { part }) => ({ sideStitches: Math.max(1, (part?.edge.count ?? 60) / 2 - spec.perEnd) }),
+    }),
+  ]),
+  perEnd: count('Stitches in each end (1: none extra)', between(1, 8), { begins: 3, usually: between(1, 6) }),
+} as const
+
+/** A bag without a floor, which folds along its foundation chain: one oval round, then straight up (handbook 5, boat). */
+export type BoatSpec = FormSpec<'boat', typeof fields>
 
 /** The side stitches with which a boat lies nearest to a wanted width: its edge, `2S + 2e` stitches, is twice the width. */
 export function sideForBoat(flatWidthCm: number, perEnd: number, widthCm: number): number {
@@ -23,11 +42,11 @@ export function sideForBoat(flatWidthCm: number, perEnd: number, widthCm: number
 }
 
 /** Works a boat's one round, around its foundation chain. */
-export function boat(spec: BoatSpec, setting: Setting): PartResult {
+function workBoat(spec: BoatSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const sideStitches = 'pin' in spec.size ? spec.size.pin.sideStitches : sideForBoat(spec.size.want.flatWidthCm, spec.perEnd, stitch.width.cm)
   const counts = { sideStitches, rounds: 1 }
-  const { rounds, stretches, stop } = ovalRounds({ ...spec, form: 'oval', size: { pin: counts }, start: 'chain', placing: 'stacked', increaseAt: 'last' }, counts, spec.perEnd, setting)
+  const { rounds, stretches, stop } = ovalRounds({ ...spec, placing: 'stacked', increaseAt: 'last' }, counts, spec.perEnd, setting)
   const edge = rounds[0]?.edge
   const circumference = times(stitch.width, 2 * sideStitches + 2 * spec.perEnd)
   const turning = Math.max(1, rounds[0]?.round.begin.chains ?? 0)
@@ -42,3 +61,15 @@ export function boat(spec: BoatSpec, setting: Setting): PartResult {
     advice: ['From here straight up: nothing grows any more.'],
   }
 }
+
+/** A boat (handbook 5). */
+export const boat = form({
+  form: 'boat', name: 'boat', does: 'No floor: one round about a chain, then straight up. It lies flat and folds along the chain.', fields,
+  begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }), work: workBoat, measures: 'length',
+  evidence: (spec, { sideStitches }, { lengthCm }) => ({ kind: spec.stitch, width: perStitch(lengthCm, sideStitches + spec.perEnd) }),
+  choices: (spec, { gauge }, toleranceCm) => {
+    const stitchCm = gauge[spec.stitch].width.cm
+    const askedCm = 'want' in spec.size ? spec.size.want.flatWidthCm : (spec.size.pin.sideStitches + spec.perEnd) * stitchCm
+    return flatChoices(askedCm, toleranceCm, stitchCm, 1, sideStitches => ({ ...spec, size: { pin: { sideStitches } } }), sides => sides + spec.perEnd)
+  },
+})

@@ -1,3 +1,5 @@
+import { between, choice, count, length } from '../field/ask'
+import { DIAMETER_CM } from '../field/bounds'
 import { tape } from '../measure/format'
 import { exactly, times } from '../measure/length'
 import type { Finding } from '../part/finding'
@@ -9,33 +11,30 @@ import { inMultiples } from '../round/multiples'
 import { at, type Step } from '../round/step'
 import { inStyle } from '../round/style'
 import { work } from '../round/work'
-import type { BaseStitch } from './circle'
+import { form, type FormSpec, sizesLike } from './form'
 import { onStadium } from './stadium'
 import { FAR, NEAR, SIDE_ONE, SIDE_TWO } from './ends'
 
-export const BOUGHT_SHAPES = ['round', 'oblong'] as const
+const fields = {
+  shape: choice('Its shape', [{ value: 'oblong', name: 'oblong' }, { value: 'round', name: 'round' }], { begins: 'oblong' }),
+  lengthCm: length('Its length', DIAMETER_CM, { usually: between(5, 40) }),
+  widthCm: length('Its width', DIAMETER_CM, { usually: between(5, 40) }),
+  holes: count('Holes', between(4, 400), { usually: between(4, 120) }),
+  perHole: count('Stitches in each hole', between(1, 6), { begins: 2, usually: between(1, 3) }),
+  doubledHoles: count('Holes at the corners, doubled', between(0, 100), { begins: 8, usually: between(0, 40), says: 'Holes at the rounded corners of an oblong floor that take twice as many, in all.' }),
+} as const
 
 /** A stiff floor of leather or board with punched holes, worked into (handbook 5, bought base). */
-export interface BoughtSpec {
-  readonly form: 'bought'
-  readonly shape: (typeof BOUGHT_SHAPES)[number]
-  readonly stitch: BaseStitch
-  readonly holes: number
-  /** Stitches in each hole. */
-  readonly perHole: number
-  /** Holes at the rounded corners of an oblong floor that take twice as many, in all; none on a round one. */
-  readonly doubledHoles: number
-  readonly lengthCm: number
-  readonly widthCm: number
-  readonly colour: string
-}
+export type BoughtSpec = FormSpec<'bought', typeof fields>
 
 /** Stitches in each hole, in order: holes at the four corners take twice as many. */
 export function holeMultiples(spec: BoughtSpec): number[] {
   const multiples = Array<number>(spec.holes).fill(spec.perHole)
   if (spec.shape === 'round') return multiples
-  const corners = [0.125, 0.375, 0.625, 0.875].map(share => share * spec.holes)
-  const order = corners.flatMap((centre, corner) => Array.from({ length: Math.floor(spec.doubledHoles / 4) + (corner < spec.doubledHoles % 4 ? 1 : 0) }, (_, i, all = Math.floor(spec.doubledHoles / 4)) => Math.floor(centre + i - all / 2)))
+  const each = Math.floor(spec.doubledHoles / 4)
+  // What four corners do not share evenly goes to the first ones.
+  const order = [0.125, 0.375, 0.625, 0.875].flatMap((share, corner) =>
+    Array.from({ length: each + (corner < spec.doubledHoles % 4 ? 1 : 0) }, (_, i) => Math.floor(share * spec.holes + i - each / 2)))
   for (const hole of order) multiples[((hole % spec.holes) + spec.holes) % spec.holes] = 2 * spec.perHole
   return multiples
 }
@@ -53,7 +52,7 @@ function fullness(edgeCm: number, floor: Floor): Finding[] {
 }
 
 /** Works the first round into a bought floor's holes. */
-export function bought(spec: BoughtSpec, setting: Setting): PartResult {
+function workBought(spec: BoughtSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const multiples = holeMultiples(spec)
   const widthCm = spec.shape === 'round' ? spec.lengthCm : Math.min(spec.widthCm, spec.lengthCm)
@@ -93,3 +92,13 @@ function onRim(half: number, out: number, share: number) {
   if (along < 1.5 * end + 4 * half) return onStadium(SIDE_TWO, (along - 1.5 * end - 2 * half) / (2 * half), half, out)
   return onStadium(NEAR, (along - 1.5 * end - 4 * half) / end, half, out)
 }
+
+/** A bought floor (handbook 5). */
+export const bought = form({
+  form: 'bought', name: 'bought floor', does: 'A stiff floor with punched holes; the first round goes into the holes.', fields,
+  begins: (like) => {
+    const { longerCm, widthCm } = sizesLike(like)
+    return { holes: Math.max(12, Math.round((2 * longerCm + widthCm) * 1.2)), lengthCm: longerCm, widthCm }
+  },
+  work: workBought, choices: (spec, setting) => [{ base: spec, stitches: workBought(spec, setting).edge.count, off: [], errorCm: 0 }],
+})

@@ -15,7 +15,7 @@ const spec: CircleSpec = {
   form: 'circle', stitch: 'sc', increases: 8, size: { pin: { rounds: 8 } }, start: 'ring', placing: 'stacked', increaseAt: 'last', colour: 'main',
 }
 
-const counts = (over: Partial<CircleSpec>) => circle({ ...spec, ...over }, setting).rounds.map(({ edge }) => edge.count)
+const counts = (over: Partial<CircleSpec>) => circle.work({ ...spec, ...over }, setting).rounds.map(({ edge }) => edge.count)
 
 function stitchOf(width: number, height: number): StitchSize {
   return { width: withUncertainty(width, 0.02), height: withUncertainty(height, 0.02), known: 'measured' }
@@ -35,7 +35,7 @@ describe('counts of a disc (common practice, no source)', () => {
 
   it('puts increases over each other when stacked, and between each other when staggered', () => {
     const doubledAt = (placing: CircleSpec['placing'], round: number) => {
-      const { edge } = circle({ ...spec, placing }, setting).rounds[round - 1]!
+      const { edge } = circle.work({ ...spec, placing }, setting).rounds[round - 1]!
       return [...edge.from].findIndex((from, i) => i > 0 && from === edge.from[i - 1]) / edge.count
     }
     expect(Math.abs(doubledAt('stacked', 8) - doubledAt('stacked', 7))).toBeLessThan(0.02)
@@ -47,7 +47,7 @@ describe('a wanted diameter of 12 cm, 20 stitches and 21 rounds over 10 cm', () 
   // By hand: h = 10/21 = 0.47619 cm, w = 0.5 cm; six a round: 6 * 0.5 = 3.0 cm of edge against 2 pi h = 2.992: flat.
   // 12 / (2 * 0.47619) = 12.6 rounds, so 13: 2 * 13 * 0.47619 = 12.381 cm; half a round in 21 is 2.381 %: 0.295 cm.
   // 13 * 6 = 78 stitches; flat width 78 * 0.5 / 2 = 19.5 cm; half a stitch in 20 is 2.5 %: 0.4875 cm.
-  const result = circle({ ...spec, increases: 6, size: { want: { diameterCm: 12 } } }, setting)
+  const result = circle.work({ ...spec, increases: 6, size: { want: { diameterCm: 12 } } }, setting)
 
   it('takes 13 rounds and 78 stitches', () => {
     expect(result.rounds).toHaveLength(13)
@@ -77,7 +77,7 @@ describe('a wanted diameter of 12 cm, 20 stitches and 21 rounds over 10 cm', () 
 describe('a wanted flat width', () => {
   // By hand: 20 cm lying flat is 40 cm of edge, 80 stitches of 0.5 cm; at 6 a round 13.3 rounds, so 13: 78 stitches, 19.5 cm.
   it('of 20 cm takes 13 rounds', () => {
-    expect(circle({ ...spec, increases: 6, size: { want: { flatWidthCm: 20 } } }, setting).edge.count).toBe(78)
+    expect(circle.work({ ...spec, increases: 6, size: { want: { flatWidthCm: 20 } } }, setting).edge.count).toBe(78)
   })
 })
 
@@ -144,7 +144,7 @@ describe('disc and cone, against an independent geometry library (three)', () =>
 
 describe('a base beyond reason', () => {
   it('is stopped, with what to change', () => {
-    const { findings, rounds } = circle({ ...spec, size: { want: { diameterCm: 150 } } }, {
+    const { findings, rounds } = circle.work({ ...spec, size: { want: { diameterCm: 150 } } }, {
       ...setting, gauge: gaugeOf({ hookMm: 0.6, strands: 1, measured: { sc: { stitches: 100, rounds: 100, overCm: 5 } } }),
     })
     expect(rounds).toHaveLength(0)

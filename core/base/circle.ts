@@ -1,42 +1,101 @@
-import type { StitchSize } from '../gauge/gauge'
+import { between, choice, count, countOr, length, pin, want, ways } from '../field/ask'
+import { DIAMETER_CM, PINNED_ROUNDS } from '../field/bounds'
+import { told } from '../field/field'
+import { type Now, tenths } from '../field/now'
+import type { ValuesOf } from '../field/spec'
+import type { Gauge, StitchSize } from '../gauge/gauge'
+import { type Evidence, perStitch } from '../gauge/refine'
 import { times } from '../measure/length'
 import type { Finding } from '../part/finding'
 import type { Floor } from '../part/floor'
 import type { LayOut } from '../part/layOut'
-import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type PartSize, type Setting, type Size, type Start, stopped, workUp } from '../part/part'
+import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type PartSize, type Setting, stopped, workUp } from '../part/part'
+import type { Start } from '../part/start'
 import { type Edge, foundation, halves } from '../round/edge'
 import { type Step, each, inOne, repeat } from '../round/step'
 import { inStyle } from '../round/style'
 import type { Worked } from '../round/worked'
 import type { FabricKind } from '../stitch/dictionary'
+import { type BaseChoice, countsWithin, increasesToTry, offBy } from './choice'
 import { flatIncreases, flatness, flatnessFinding } from './flatness'
+import { type BaseStitch, form, type FormSpec, type Like, sizesLike, type Taped } from './form'
 
-/** Stitches a base is worked in. */
-export const BASE_STITCHES = ['sc', 'hdc', 'dc'] as const
-export type BaseStitch = (typeof BASE_STITCHES)[number]
+const WANT_DOES = 'You say how large, the counts are found. A new gauge finds new counts.'
+const PIN_DOES = 'You pin the counts, the size is told. A new gauge keeps the counts.'
 
-export const CIRCLE_STARTS = ['ring', 'chain-ring', 'chain'] as const
-export const PLACINGS = ['stacked', 'staggered'] as const
-export const INCREASE_ENDS = ['first', 'last'] as const
+/** How a size is decided, as it is offered. */
+export const DECIDES = { want: WANT_DOES, pin: PIN_DOES } as const
 
-/** A round floor as the maker asks for it (handbook 5, circle). */
-export interface CircleSpec {
-  readonly form: 'circle'
-  readonly stitch: BaseStitch
-  /** Increases a round, and the stitches of round 1: a school's number, or what lies flattest in this gauge. */
-  readonly increases: number | 'by-gauge'
-  /** Wanted across the floor, or across the bag lying flat. */
-  readonly size: Size<{ readonly diameterCm: number } | { readonly flatWidthCm: number }, { readonly rounds: number }>
-  readonly start: (typeof CIRCLE_STARTS)[number]
-  /** Increases one above the other make a polygon; shifted by half a group every second round they make it rounder. */
-  readonly placing: (typeof PLACINGS)[number]
-  /** Whether a group opens or closes with its increase. */
-  readonly increaseAt: (typeof INCREASE_ENDS)[number]
-  readonly colour: string
+/** How a group's increase lies in it, and groups above each other. */
+export const GROWING = {
+  placing: choice('Increases lie', [
+    { value: 'stacked', name: 'one above the other', does: 'Easy to keep count of; a round floor becomes a soft polygon.' },
+    { value: 'staggered', name: 'staggered', does: 'Half a group apart every second round: the edge stays round.' },
+  ], { begins: 'stacked' }),
+  increaseAt: choice('In each group, the increase comes', [{ value: 'first', name: 'first' }, { value: 'last', name: 'last' }], { begins: 'last' }),
+} as const
+
+/** How groups lie, as a spec says it. */
+export type Growing = ValuesOf<typeof GROWING>
+
+/** What is said of the whole bag because of how its increases lie. */
+export function growingNotes({ placing }: Pick<Growing, 'placing'>): string[] {
+  return placing === 'stacked'
+    ? ['Increases lie one above the other, so the floor becomes a soft polygon.']
+    : ['Increases shift by half a group every second round, so the floor stays round.']
 }
 
+/** What the questions look at of one another's answers. */
+interface Answered {
+  readonly stitch: BaseStitch
+  readonly increases: number | 'by-gauge'
+}
+
+const across = (_: object, { part }: Now) => tenths(part?.size.floor?.length.cm ?? (part?.size.circumference.cm ?? 20) / 2, DIAMETER_CM)
+
+/** What discs ask; `rounds` says what their rounds are, and `pins` how many of a worked base's rounds are one disc's. */
+export function discFields(rounds: string, pins: (rounds: number) => number) {
+  return {
+    size: ways('Decide by', [
+      want('a diameter', { diameterCm: length('Across the floor', DIAMETER_CM, { usually: between(1, 40) }) }, {
+        does: WANT_DOES, from: (spec: object, now) => ({ diameterCm: across(spec, now) }),
+      }),
+      want('the bag lying flat', { flatWidthCm: length('Width lying flat', DIAMETER_CM, { usually: between(1, 60) }) }, {
+        does: 'You say how wide the bag lies, half its edge; the floor follows.',
+        from: (_, { part }) => ({ flatWidthCm: tenths((part?.size.circumference.cm ?? 40) / 2, DIAMETER_CM) }),
+      }),
+      pin('counts', { rounds: count(rounds, PINNED_ROUNDS, { usually: between(1, 25) }) }, {
+        does: PIN_DOES, from: (_, { part }) => ({ rounds: Math.max(1, pins(part?.rounds.length ?? 1)) }),
+        sets: (spec: Answered, { gauge }) => ({ increases: increasesOf(spec, gauge[spec.stitch]) }),
+      }),
+    ]),
+    increases: countOr('by-gauge', 'Increases a round', between(3, 48), {
+      usually: between(3, 20), says: 'A school\'s number, or what lies flattest in the gauge.',
+      orDoes: told((spec: Answered, { gauge }) => `${flatIncreases(gauge[spec.stitch])} lie flattest in this gauge.`),
+      taught: [
+        { value: 6, name: '6', does: 'The school of six, usual for {sc.name}: soft hexagon, slow to grow.' },
+        { value: 8, name: '8', does: 'The school of eight: grows faster, and in {sc.name} the edge often warps a little until the wall tames it.' },
+        { value: 12, name: '12', does: 'Usual for {dc.name}, whose rounds are twice as tall.' },
+      ],
+    }),
+    start: choice('Start with', [
+      { value: 'ring', name: 'adjustable ring', does: 'Closes to no hole at all; weave its end in well.' },
+      { value: 'chain-ring', name: 'ring of chains', does: 'Quick and firm; leaves a small hole in the middle.' },
+      { value: 'chain', name: 'one chain', does: 'The whole first round goes into one chain: nothing to pull closed.' },
+    ], { begins: 'ring' }),
+    ...GROWING,
+  } as const
+}
+
+const fields = discFields('Rounds', rounds => rounds)
+
+/** A round floor as the maker asks for it (handbook 5, circle). */
+export type CircleSpec = FormSpec<'circle', typeof fields>
+/** A disc, whether it is the whole floor or one of two. */
+export type DiscSpec = Omit<CircleSpec, 'form'>
+
 /** The increases a round that a spec comes to in this gauge. */
-export function increasesOf(spec: Pick<CircleSpec, 'increases'>, stitch: StitchSize): number {
+export function increasesOf(spec: { readonly increases: number | 'by-gauge' }, stitch: StitchSize): number {
   return spec.increases === 'by-gauge' ? flatIncreases(stitch) : spec.increases
 }
 
@@ -44,7 +103,7 @@ export function increasesOf(spec: Pick<CircleSpec, 'increases'>, stitch: StitchS
  * The steps of round `r` of a disc: `increases` groups of one increase and `r - 2` plain stitches (handbook 5).
  * Staggered discs shift the increase by half a group in every second round.
  */
-export function circleRound(r: number, increases: number, kind: FabricKind, placing: CircleSpec['placing'], increaseAt: CircleSpec['increaseAt']): Step[] {
+export function circleRound(r: number, increases: number, kind: FabricKind, { placing, increaseAt }: Growing): Step[] {
   if (r === 1) return [inOne(kind, increases)]
   const plain = r - 2
   const shift = placing === 'staggered' && r % 2 === 0 ? Math.floor(plain / 2) : 0
@@ -73,13 +132,13 @@ export function roundsForDiameter(diameterCm: number, increases: number, stitch:
   return Math.max(1, Math.round(diameterCm / discSize(1, increases, stitch).floor.length.cm))
 }
 
-export function startOf(spec: Pick<CircleSpec, 'start'>, increases: number, startingChains: number): Start {
+function startOf(spec: Pick<DiscSpec, 'start'>, increases: number, startingChains: number): Start {
   if (spec.start === 'ring') return { kind: 'ring', chains: 0 }
   if (spec.start === 'chain') return { kind: 'chain', chains: Math.max(2, startingChains + 1), firstInto: Math.max(2, startingChains + 1) }
   return { kind: 'chain-ring', chains: Math.max(4, Math.round(increases / 3)) }
 }
 
-export function tooMany(rounds: number, increases: number): Finding | undefined {
+function tooMany(rounds: number, increases: number): Finding | undefined {
   const total = (increases * rounds * (rounds + 1)) / 2
   if (rounds <= MOST_ROUNDS && total <= MOST_STITCHES) return undefined
   return {
@@ -94,13 +153,13 @@ export function roundsForFlatWidth(flatWidthCm: number, increases: number, stitc
 }
 
 /** The rounds that a spec comes to. */
-function roundsOf({ size }: CircleSpec, increases: number, stitch: StitchSize): number {
+function roundsOf({ size }: DiscSpec, increases: number, stitch: StitchSize): number {
   if ('pin' in size) return size.pin.rounds
   return 'diameterCm' in size.want ? roundsForDiameter(size.want.diameterCm, increases, stitch) : roundsForFlatWidth(size.want.flatWidthCm, increases, stitch)
 }
 
-/** Works a round floor from its middle out. */
-export function circle(spec: CircleSpec, setting: Setting): PartResult {
+/** Works a disc from its middle out. */
+export function workDisc(spec: DiscSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const increases = increasesOf(spec, stitch)
   const count = roundsOf(spec, increases, stitch)
@@ -110,7 +169,7 @@ export function circle(spec: CircleSpec, setting: Setting): PartResult {
   if (tooBig) return stopped(middle, size, tooBig)
 
   const { rounds, edge, stop } = workUp(middle, count, setting, i =>
-    inStyle(setting.rounds, setting.turns + i, spec.stitch, spec.colour, circleRound(i + 1, increases, spec.stitch, spec.placing, spec.increaseAt)))
+    inStyle(setting.rounds, setting.turns + i, spec.stitch, spec.colour, circleRound(i + 1, increases, spec.stitch, spec)))
   return {
     rounds,
     edge: foldedAtStart(edge),
@@ -118,14 +177,14 @@ export function circle(spec: CircleSpec, setting: Setting): PartResult {
     findings: [flatnessFinding(increases, stitch, stitch.height.cm * count), ...(stop ? [stop] : [])],
     start: startOf(spec, increases, rounds[0]?.round.begin.chains ?? 0),
     layOut: discLayOut(rounds, size.floor.length.cm / 2 / Math.max(1, count), spec.placing === 'stacked' ? { corners: increases, increaseAt: spec.increaseAt } : undefined),
-    markers: rounds.map(() => [0]),
+    markers: rounds.map(() => [0]), bagNotes: growingNotes(spec),
   }
 }
 
 /** The polygon that increases one above the other make of a disc: a corner at each of them. */
 export interface Polygon {
   readonly corners: number
-  readonly increaseAt: CircleSpec['increaseAt']
+  readonly increaseAt: Growing['increaseAt']
 }
 
 /** How far a disc gives in to its polygon: fabric rounds the corners off (from memory). */
@@ -164,3 +223,48 @@ function bulge({ corners, increaseAt }: Polygon, r: number, wayRound: number, wr
 export function foldedAtStart(edge: Edge): Edge {
   return { ...edge, sides: halves(edge.count) }
 }
+
+/**
+ * What a measured disc says of its stitches: their height (its rounds reach its radius), or, where it has too little edge and
+ * stands as a dish, their width.
+ */
+export function discEvidence(spec: DiscSpec, { rounds }: { readonly rounds: number }, { lengthCm }: Taped, { gauge }: Setting): Evidence {
+  const kind = spec.stitch
+  const increases = increasesOf(spec, gauge[kind])
+  return flatness(increases, gauge[kind]).ratio < 1
+    ? { kind, width: perStitch(Math.PI * lengthCm, increases * rounds) }
+    : { kind, height: perStitch(lengthCm, 2 * rounds) }
+}
+
+/** How large a disc is wanted, or is. */
+function discWantedCm({ size, ...spec }: DiscSpec, stitch: StitchSize): number {
+  if ('pin' in size) return size.pin.rounds * discSize(1, increasesOf(spec, stitch), stitch).floor.length.cm
+  return 'flatWidthCm' in size.want ? size.want.flatWidthCm : size.want.diameterCm
+}
+
+/** Every disc within a tolerance. */
+export function discChoices(spec: DiscSpec, { gauge }: Setting, toleranceCm: number): BaseChoice[] {
+  const stitch = gauge[spec.stitch]
+  const flat = 'want' in spec.size && 'flatWidthCm' in spec.size.want
+  const wantedCm = discWantedCm(spec, stitch)
+  return increasesToTry(spec.increases, stitch, false).flatMap((increases) => {
+    const unit = flat ? (increases * stitch.width.cm) / 2 : discSize(1, increases, stitch).floor.length.cm
+    return countsWithin(wantedCm, toleranceCm, unit).map((rounds): BaseChoice => ({
+      base: { ...spec, increases, size: { pin: { rounds } } }, stitches: increases * rounds,
+      ...offBy({ size: flat ? 'flat width' : 'across', cm: rounds * unit - wantedCm }),
+    }))
+  })
+}
+
+/** What both forms of disc say alike. */
+export const DISC = {
+  begins: (like: Like) => ({ size: { want: { diameterCm: sizesLike(like).lengthCm } } }),
+  increases: (spec: DiscSpec, gauge: Gauge) => increasesOf(spec, gauge[spec.stitch]), nearestIncreases: (increases: number) => increases,
+  measures: 'length', evidence: discEvidence, choices: discChoices,
+} as const
+
+/** A round floor (handbook 5, circle). */
+export const circle = form({
+  form: 'circle', name: 'round', does: 'A disc, worked from its middle out.', fields, ...DISC,
+  work: workDisc, withIncreases: (spec, increases) => ({ ...spec, increases }),
+})

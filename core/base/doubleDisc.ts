@@ -4,20 +4,23 @@ import { stopped } from '../part/part'
 import { each } from '../round/step'
 import { inStyle } from '../round/style'
 import { work } from '../round/work'
-import { circle, type CircleSpec, discLayOut, foldedAtStart } from './circle'
+import { DISC, discFields, discLayOut, foldedAtStart, workDisc } from './circle'
+import { form, type FormSpec } from './form'
+
+/** Both discs, and the round that joins them. */
+const fields = discFields('Rounds of each disc', rounds => (rounds - 1) / 2)
 
 /** A firm floor of two equal discs, joined by one round through both, which stands as a ridge (handbook 5). */
-export type DoubleDiscSpec = Omit<CircleSpec, 'form'> & { readonly form: 'double-disc' }
+export type DoubleDiscSpec = FormSpec<'double-disc', typeof fields>
 
 /** Works both discs and the round that joins them. */
-export function doubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
-  const disc = { ...spec, form: 'circle' } as const
-  const first = circle(disc, setting)
+function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
+  const first = workDisc(spec, setting)
   const last = first.rounds[first.rounds.length - 1]
   if (!last) return stopped(first.edge, first.size, ...first.findings)
   const count = first.rounds.length
   // Each disc is started afresh, with its right side facing; they are laid together with the wrong sides inside.
-  const second = circle(disc, setting)
+  const second = workDisc(spec, setting)
   // The joining round has the right side facing: turned work turns for it only if the disc ended on its wrong side.
   const turns = last.round.facing === 'wrong'
   const style = setting.rounds.style === 'turned' && !turns ? 'joined' : setting.rounds.style
@@ -40,3 +43,9 @@ export function doubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
     advice: [`Rounds 1 to ${count} make one disc; fasten off. Rounds ${count + 1} to ${2 * count} make the other, just like it. Lay them together, wrong sides inside, and work round ${2 * count + 1} through both: it stands as a ridge, and the floor sits square.`],
   }
 }
+
+/** A double disc (handbook 5). */
+export const doubleDisc = form({
+  form: 'double-disc', name: 'double disc', does: 'Two discs joined by a round through both: a firm floor with a ridge that sits square.', fields, ...DISC,
+  work: workDoubleDisc, withIncreases: (spec, increases) => ({ ...spec, increases }),
+})

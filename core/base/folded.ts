@@ -1,25 +1,47 @@
+import { between, count, length, pin, want, ways } from '../field/ask'
+import { DIAMETER_CM, HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
+import { tenths } from '../field/now'
+import { perStitch } from '../gauge/refine'
 import { times } from '../measure/length'
 import { noFloor } from '../part/floor'
-import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, type Size, stopped, workUp } from '../part/part'
+import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, workUp } from '../part/part'
 import { foundation, foundationOf, withSides } from '../round/edge'
 import { at, each } from '../round/step'
-import type { BaseStitch } from './circle'
+import { flatChoices } from './choice'
+import { DECIDES } from './circle'
+import { form, type FormSpec, sizesLike } from './form'
 import { row, rowStart } from './rectangle'
 
-/** A rectangle over a repeat, folded in half and seamed at two sides (handbook 5, flat and folded). */
-export interface FoldedSpec {
-  readonly form: 'folded'
-  readonly stitch: BaseStitch
-  /** The row is a whole number of repeats of this many stitches ... */
+/** What the questions look at of one another's answers. */
+interface Answered {
   readonly repeat: number
-  /** ... and this many at its edges, or fewer (handbook 5: plus or minus an edge). */
   readonly edgeStitches: number
-  readonly size: Size<{ readonly widthCm: number, readonly heightCm: number }, { readonly repeats: number, readonly rows: number }>
-  readonly colour: string
 }
 
+const fields = {
+  size: ways('Decide by', [
+    want('a size', {
+      widthCm: length('Width of the bag', DIAMETER_CM, { usually: between(1, 40) }), heightCm: length('Height of the bag', HEIGHT_CM, { usually: between(1, 40) }),
+    }, {
+      does: DECIDES.want,
+      from: (_, { part }) => ({ widthCm: tenths(part?.size.floor?.length.cm ?? 20, DIAMETER_CM), heightCm: tenths(part?.size.height.cm ?? 20, DIAMETER_CM) }),
+    }),
+    pin('counts', { repeats: count('Repeats', between(1, 600), { usually: between(1, 12) }), rows: count('Rows', PINNED_ROUNDS, { usually: between(1, 30) }) }, {
+      does: DECIDES.pin,
+      from: (spec: Answered, { part }) => ({
+        repeats: Math.max(1, Math.round(((part?.edge.count ?? 60) / 2 - spec.edgeStitches) / spec.repeat)), rows: Math.max(1, part?.rounds.length ?? 1),
+      }),
+    }),
+  ]),
+  repeat: count('Stitches of a repeat', between(1, 60), { begins: 6, usually: between(1, 12) }),
+  edgeStitches: count('Edge stitches besides', between(-20, 40), { begins: 1, usually: between(-4, 6), says: 'A row is repeats times repeat, and these; below 0 so many fewer.' }),
+} as const
+
+/** A rectangle over a repeat, folded in half and seamed at two sides (handbook 5, flat and folded). */
+export type FoldedSpec = FormSpec<'folded', typeof fields>
+
 /** Works the rows of a flat bag; its edge is the last row and the chain's underside, after folding and seaming. */
-export function folded(spec: FoldedSpec, setting: Setting): PartResult {
+function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const { repeats, rows: wanted } = 'pin' in spec.size
     ? spec.size.pin
@@ -50,3 +72,21 @@ export function folded(spec: FoldedSpec, setting: Setting): PartResult {
     advice: [`Fold the piece in half across its rows, right sides together, and seam both sides; turn it right side out. The fold is the bottom. ${spec.repeat > 1 ? `The row is ${repeats} repeats of ${spec.repeat}${spec.edgeStitches ? `, ${spec.edgeStitches > 0 ? 'and' : 'less'} ${Math.abs(spec.edgeStitches)}` : ''}.` : ''}`.trim()],
   }
 }
+
+/** A folded piece (handbook 5). */
+export const folded = form({
+  form: 'folded', name: 'folded piece', does: 'A flat piece, folded in half and seamed at two sides.', fields, tall: true,
+  begins: (like) => {
+    const { longerCm } = sizesLike(like)
+    return { size: { want: { widthCm: longerCm, heightCm: Math.max(5, tenths(like.heightCm, DIAMETER_CM)) } } }
+  },
+  work: workFolded, measures: 'length',
+  evidence: (spec, { repeats }, { lengthCm }) => ({ kind: spec.stitch, width: perStitch(lengthCm, repeats * spec.repeat + spec.edgeStitches) }),
+  choices: (spec, setting, toleranceCm) => {
+    const stitchCm = setting.gauge[spec.stitch].width.cm
+    const wide = (repeats: number) => repeats * spec.repeat + spec.edgeStitches
+    const askedCm = 'want' in spec.size ? spec.size.want.widthCm : wide(spec.size.pin.repeats) * stitchCm
+    const rows = 'pin' in spec.size ? spec.size.pin.rows : Math.max(1, workFolded(spec, setting).rounds.length)
+    return flatChoices(askedCm, toleranceCm, stitchCm, 1, repeats => ({ ...spec, size: { pin: { repeats, rows } } }), wide)
+  },
+})

@@ -1,8 +1,12 @@
+import { between, choice, count, pin, ways } from '../field/ask'
+import { PINNED_ROUNDS } from '../field/bounds'
 import type { StitchSize } from '../gauge/gauge'
+import { perStitch } from '../gauge/refine'
 import { times } from '../measure/length'
 import type { Floor } from '../part/floor'
 import type { LayOut, Spot } from '../part/layOut'
-import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, type Size, type Start, stopped, workUp } from '../part/part'
+import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, workUp } from '../part/part'
+import type { Start } from '../part/start'
 import { type Edge, foundation, foundationOf, withSides } from '../round/edge'
 import { spreadOver } from '../round/multiples'
 import type { Round } from '../round/round'
@@ -10,21 +14,32 @@ import { at, each, inOne, skip, type Step } from '../round/step'
 import { inStyle, startingChains } from '../round/style'
 import { work } from '../round/work'
 import type { Worked } from '../round/worked'
-import type { BaseStitch } from './circle'
+import { type BaseChoice, countsWithin, offBy } from './choice'
+import { DECIDES } from './circle'
+import { type BaseStitch, form, type FormSpec, sizesLike } from './form'
+import { LENGTH_AND_WIDTH } from './oval'
 
-export const ROW_ENDS = ['one-each', 'by-gauge'] as const
-export const CORNERS = ['none', 'one-extra'] as const
+const fields = {
+  size: ways('Decide by', [
+    LENGTH_AND_WIDTH,
+    pin('counts', {
+      stitches: count('Stitches a row', between(2, 1200), { usually: between(2, 60) }), rows: count('Rows', PINNED_ROUNDS, { usually: between(1, 20) }),
+    }, {
+      does: DECIDES.pin, from: (_, { part }) => ({ stitches: part?.rounds[0]?.edge.count ?? 2, rows: Math.max(1, Math.max(1, part?.rounds.length ?? 1) - 1) }),
+    }),
+  ]),
+  rowEnds: choice('Along the row ends', [
+    { value: 'one-each', name: 'one in each row', does: 'Usual in {sc.name}, whose rows are about as tall as stitches are wide.' },
+    { value: 'by-gauge', name: 'by gauge', does: 'As many as the sides are long in your gauge, spread evenly.' },
+  ], { begins: 'by-gauge' }),
+  corners: choice('At each corner', [
+    { value: 'none', name: 'none extra', does: 'The edge turns up at once, into box corners.' },
+    { value: 'one-extra', name: 'one extra', does: 'The floor stays flat to its very edge.' },
+  ], { begins: 'none' }),
+} as const
 
 /** A rectangular floor: rows to and fro, then one round about it (handbook 5, rectangle). */
-export interface RectangleSpec {
-  readonly form: 'rectangle'
-  readonly stitch: BaseStitch
-  readonly size: Size<{ readonly lengthCm: number, readonly widthCm: number }, { readonly stitches: number, readonly rows: number }>
-  /** Stitches picked up along the row ends: one in each, or as many as the gauge says, spread evenly. */
-  readonly rowEnds: (typeof ROW_ENDS)[number]
-  readonly corners: (typeof CORNERS)[number]
-  readonly colour: string
-}
+export type RectangleSpec = FormSpec<'rectangle', typeof fields>
 
 /** Counts of a rectangle: stitches a row, rows. */
 export interface RectangleCounts {
@@ -87,7 +102,7 @@ function pickUp(spec: RectangleSpec, counts: RectangleCounts, perSide: number): 
 }
 
 /** Works a rectangular floor and the round that turns its four sides into one edge. */
-export function rectangle(spec: RectangleSpec, setting: Setting): PartResult {
+function workRectangle(spec: RectangleSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const counts = 'pin' in spec.size ? spec.size.pin : countsForRectangle(spec.size.want, stitch)
   const perSide = alongRowEnds(spec, counts.rows, stitch)
@@ -139,3 +154,32 @@ function rectangleLayOut(counts: RectangleCounts, stitch: StitchSize, rounds: re
     return { x: right + out, y: down - share(slot - 2 * long - short, short) * 2 * down }
   }
 }
+
+/** Every rectangle within a tolerance of a wanted length and width. */
+function choices(spec: RectangleSpec, { gauge }: Setting, toleranceCm: number): BaseChoice[] {
+  const stitch = gauge[spec.stitch]
+  const { size } = spec
+  const wanted = 'pin' in size ? { lengthCm: size.pin.stitches * stitch.width.cm, widthCm: size.pin.rows * stitch.height.cm } : size.want
+  const choiceOf = (stitches: number, rows: number): BaseChoice => {
+    const floor = rectangleFloor({ stitches, rows }, stitch)
+    return {
+      base: { ...spec, size: { pin: { stitches, rows } } }, stitches: rectangleEdge(spec, { stitches, rows }, stitch),
+      ...offBy({ size: 'length', cm: floor.length.cm - wanted.lengthCm }, { size: 'width', cm: floor.width.cm - wanted.widthCm }),
+    }
+  }
+  return countsWithin(wanted.widthCm, toleranceCm, stitch.height.cm)
+    .flatMap(rows => countsWithin(wanted.lengthCm, toleranceCm, stitch.width.cm, 0, 2).map(stitches => choiceOf(stitches, rows)))
+}
+
+/** A rectangular floor (handbook 5, rectangle). */
+export const rectangle = form({
+  form: 'rectangle', name: 'rectangle', does: 'Rows to and fro, then one round about all four sides.', fields,
+  begins: (like) => {
+    const { longerCm, widthCm } = sizesLike(like)
+    return { size: { want: { lengthCm: longerCm, widthCm } } }
+  },
+  work: workRectangle, measures: 'length-and-width', choices,
+  evidence: (spec, { stitches, rows }, { lengthCm, widthCm }) => ({
+    kind: spec.stitch, width: perStitch(lengthCm, stitches), ...(widthCm === undefined ? {} : { height: perStitch(widthCm, rows) }),
+  }),
+})

@@ -1,8 +1,6 @@
 import type { Gauge } from '../gauge/gauge'
-import type { BaseSpec } from './base'
-import { increasesOf } from './circle'
+import { type BaseSpec, formOf } from './base'
 import { flatIncreases, flatness, type Flatness } from './flatness'
-import { perEndOf } from './oval'
 
 /** One way of increasing, and what it does in this maker's gauge. */
 export interface School {
@@ -20,23 +18,21 @@ const TAUGHT = [6, 8, 10, 12, 16]
 
 /** The increases a round of a base's disc, or of both ends of its oval; none for forms that have no disc. */
 export function discIncreases(spec: BaseSpec, gauge: Gauge): number | undefined {
-  if (spec.form === 'circle' || spec.form === 'double-disc') return increasesOf(spec, gauge[spec.stitch])
-  return spec.form === 'oval' ? 2 * perEndOf(spec, gauge[spec.stitch]) : undefined
+  return formOf(spec).increases?.(spec, gauge)
 }
 
 /** What each school, the flattest number and the one in use do in this gauge, from few increases to many. */
 export function compareSchools(spec: BaseSpec, gauge: Gauge): School[] {
   const inUse = discIncreases(spec, gauge)
-  if (inUse === undefined) return []
+  const { nearestIncreases } = formOf(spec)
+  if (inUse === undefined || !nearestIncreases) return []
   const stitch = gauge[spec.stitch]
-  const best = flatIncreases(stitch)
-  const flattest = spec.form === 'oval' ? 2 * Math.max(2, Math.round(best / 2)) : best
+  const flattest = nearestIncreases(flatIncreases(stitch))
   return [...new Set([...TAUGHT, flattest, inUse])].sort((a, b) => a - b)
     .map(increases => ({ increases, flatness: flatness(increases, stitch), flattest: increases === flattest, inUse: increases === inUse }))
 }
 
 /** A base with another number of increases a round. */
 export function withIncreases(spec: BaseSpec, increases: number): BaseSpec {
-  if (spec.form === 'circle' || spec.form === 'double-disc') return { ...spec, increases }
-  return spec.form === 'oval' ? { ...spec, perEnd: Math.round(increases / 2) } : spec
+  return formOf(spec).withIncreases?.(spec, increases) ?? spec
 }

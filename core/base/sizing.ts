@@ -1,41 +1,27 @@
+import type { Now } from '../field/now'
+import type { Way, WaysField } from '../field/field'
 import type { PartResult, Setting } from '../part/part'
-import { type BaseSpec, workBase } from './base'
-import { increasesOf } from './circle'
-import { ovalCounts, perEndOf } from './oval'
+import { type BaseSpec, formOf, workBase } from './base'
 
-/** A base with the counts it comes to pinned, increases by gauge included: it stays as it is whatever the gauge. */
-export function pinned(spec: BaseSpec, setting: Setting, worked: PartResult): BaseSpec {
-  const rounds = Math.max(1, worked.rounds.length)
-  switch (spec.form) {
-    case 'circle': return { ...spec, increases: increasesOf(spec, setting.gauge[spec.stitch]), size: { pin: { rounds } } }
-    case 'double-disc': return { ...spec, increases: increasesOf(spec, setting.gauge[spec.stitch]), size: { pin: { rounds: Math.max(1, (rounds - 1) / 2) } } }
-    case 'oval': return { ...spec, perEnd: perEndOf(spec, setting.gauge[spec.stitch]), size: { pin: ovalCounts(spec, setting) } }
-    case 'boat': return { ...spec, size: { pin: { sideStitches: Math.max(1, worked.edge.count / 2 - spec.perEnd) } } }
-    case 'rectangle': return { ...spec, size: { pin: { stitches: worked.rounds[0]?.edge.count ?? 2, rows: Math.max(1, rounds - 1) } } }
-    case 'tube': return { ...spec, size: { pin: { stitches: worked.edge.count } } }
-    case 'folded': return { ...spec, size: { pin: { repeats: Math.max(1, Math.round((worked.edge.count / 2 - spec.edgeStitches) / spec.repeat)), rows: rounds } } }
-    case 'bought': return spec
-  }
+/** The first way of deciding a base's size under a name; none of a form that has no size to decide. */
+function sizeWay(spec: BaseSpec, under: Way['under']): Way | undefined {
+  const { size } = formOf(spec).fields
+  return size?.is === 'ways' ? (size as WaysField).ways.find(way => way.under === under) : undefined
 }
 
-function tenth(cm: number): number {
-  return Math.min(150, Math.max(1, Math.round(cm * 10) / 10))
+function decidedBy(spec: BaseSpec, under: Way['under'], now: Now): BaseSpec {
+  const way = sizeWay(spec, under)
+  return way ? { ...spec, ...way.sets?.(spec, now), size: { [under]: way.from(spec, now) } } as unknown as BaseSpec : spec
+}
+
+/** A base with the counts it comes to pinned, increases by gauge included: it stays as it is whatever the gauge. */
+export function pinned(spec: BaseSpec, { gauge }: Pick<Setting, 'gauge'>, worked: PartResult): BaseSpec {
+  return decidedBy(spec, 'pin', { part: worked, gauge })
 }
 
 /** A base wanted in the size it has now. */
-export function wanted(spec: BaseSpec, worked: PartResult): BaseSpec {
-  const { floor, circumference, height } = worked.size
-  const [lengthCm, widthCm] = [tenth(floor?.length.cm ?? circumference.cm / 2), tenth(floor?.width.cm ?? 1)]
-  switch (spec.form) {
-    case 'circle':
-    case 'double-disc': return { ...spec, size: { want: { diameterCm: lengthCm } } }
-    case 'oval':
-    case 'rectangle': return { ...spec, size: { want: { lengthCm, widthCm } } }
-    case 'boat':
-    case 'tube': return { ...spec, size: { want: { flatWidthCm: lengthCm } } }
-    case 'folded': return { ...spec, size: { want: { widthCm: lengthCm, heightCm: tenth(height.cm) } } }
-    case 'bought': return spec
-  }
+export function wanted(spec: BaseSpec, { gauge }: Pick<Setting, 'gauge'>, worked: PartResult): BaseSpec {
+  return decidedBy(spec, 'want', { part: worked, gauge })
 }
 
 /** A base one count away from another: what it pins and how large it is. */

@@ -1,22 +1,31 @@
+import { between, count, pin, ways } from '../field/ask'
+import { perStitch } from '../gauge/refine'
 import { times } from '../measure/length'
 import { noFloor } from '../part/floor'
-import type { PartResult, Setting, Size } from '../part/part'
+import type { PartResult, Setting } from '../part/part'
 import { workUp } from '../part/part'
 import { foundation, halves, withSides } from '../round/edge'
 import { at, each } from '../round/step'
 import { inStyle } from '../round/style'
-import type { BaseStitch } from './circle'
+import { FLAT_WIDTH } from './boat'
+import { flatChoices } from './choice'
+import { DECIDES } from './circle'
+import { form, type FormSpec, sizesLike } from './form'
+
+const fields = {
+  size: ways('Decide by', [
+    FLAT_WIDTH,
+    pin('counts', { stitches: count('Stitches around', between(2, 1200), { usually: between(2, 120) }) }, {
+      does: DECIDES.pin, from: (_, { part }) => ({ stitches: part?.edge.count ?? 60 }),
+    }),
+  ]),
+} as const
 
 /** A bag worked up from a chain joined into a ring, and closed below afterwards (handbook 5, tube). */
-export interface TubeSpec {
-  readonly form: 'tube'
-  readonly stitch: BaseStitch
-  readonly size: Size<{ readonly flatWidthCm: number }, { readonly stitches: number }>
-  readonly colour: string
-}
+export type TubeSpec = FormSpec<'tube', typeof fields>
 
 /** Works a tube's first round, into its ring of chains. */
-export function tube(spec: TubeSpec, setting: Setting): PartResult {
+function workTube(spec: TubeSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const stitches = 'pin' in spec.size ? spec.size.pin.stitches : Math.max(3, Math.round((2 * spec.size.want.flatWidthCm) / stitch.width.cm))
   const { rounds, edge, stop } = workUp(foundation('chain', stitches), 1, setting, () =>
@@ -39,3 +48,15 @@ export function tube(spec: TubeSpec, setting: Setting): PartResult {
     advice: ['Place the start of the rounds at the bag\'s side. When the bag is done, close its lower edge by slip stitch or sewing, through both layers, one chain to one chain.'],
   }
 }
+
+/** A tube (handbook 5). */
+export const tube = form({
+  form: 'tube', name: 'tube', does: 'No floor: a ring of chains worked up, and closed below when it is done.', fields,
+  begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }), work: workTube, measures: 'length',
+  evidence: (spec, { stitches }, { lengthCm }) => ({ kind: spec.stitch, width: perStitch(2 * lengthCm, stitches) }),
+  choices: (spec, { gauge }, toleranceCm) => {
+    const stitchCm = gauge[spec.stitch].width.cm
+    const askedCm = 'want' in spec.size ? spec.size.want.flatWidthCm : (spec.size.pin.stitches / 2) * stitchCm
+    return flatChoices(askedCm, toleranceCm, stitchCm, 3, stitches => ({ ...spec, size: { pin: { stitches } } }), stitches => stitches / 2)
+  },
+})

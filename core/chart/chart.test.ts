@@ -1,3 +1,5 @@
+import { stacked } from '../design/partIds'
+import type { WallSpec } from '../wall/wall'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyDesign, SEED } from '../../tests/arbitraries/designs'
@@ -144,7 +146,7 @@ describe('the front of a texture', () => {
   const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } } as const
   const base = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' } as const
   const size = { pin: { rounds: 2 } } as const
-  const front = (band: Design['wall'][number], over: Partial<Design> = {}) => frontOf(elevation(draft({ ...newDesign('Pouch'), gauge, base, turnUp: 'plain', wall: [band], ...over })).at(-1)!)
+  const front = (band: WallSpec, over: Partial<Design> = {}) => frontOf(elevation(draft({ ...newDesign('Pouch'), gauge, base, turnUp: 'plain', wall: stacked([band]), ...over })).at(-1)!)
 
   it('shows the inside through boxes: twelve on the front of 48 stitches', () => {
     const { holes, threads } = front({ band: 'boxes', chains: 1, finish: false, size, colour: 'main' })
@@ -160,7 +162,7 @@ describe('the front of a texture', () => {
 
   it('lies at the same place whichever hand, mirrored', () => {
     const xs = (path: string) => [...path.matchAll(/[ML](-?[\d.]+) /g)].map(([, x]) => Number(x)).sort((a, b) => a - b)
-    const courses = elevation(draft({ ...newDesign('Pouch'), gauge, base, turnUp: 'plain', wall: [{ band: 'vees', size, colour: 'main' }] }))
+    const courses = elevation(draft({ ...newDesign('Pouch'), gauge, base, turnUp: 'plain', wall: stacked([{ band: 'vees', size, colour: 'main' }]) }))
     const [right, left] = [xs(frontOf(courses.at(-1)!).threads), xs(frontOf(courses.at(-1)!, true).threads)]
     expect(left.map(x => -x).reverse()).toEqual(right.map(x => x === 0 ? -0 : x))
   })
@@ -169,7 +171,7 @@ describe('the front of a texture', () => {
 describe('the sides of the unrolled wall', () => {
   it('stand still in a spiral; by hand, 3 stitches in ten rounds move them 9 stitches of 0.5 cm in 30 rounds', () => {
     const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } } as const
-    const design = { ...newDesign('Pouch'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 80 } }, colour: 'main' }, turnUp: 'plain', wall: [{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 30 } }, colour: 'main' }] } as const
+    const design = { ...newDesign('Pouch'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 80 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 30 } }, colour: 'main' }]) } as const
     const [, still] = sideLines(draft(design))
     expect(new Set(still.map(({ x }) => x)).size).toBe(1)
     const [, leaning] = sideLines(draft({ ...design, rounds: { ...design.rounds, leanPerTen: 3 } }))

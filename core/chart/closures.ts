@@ -1,5 +1,6 @@
 import type { Draft } from '../draft/draft'
-import type { WallSpec } from '../wall/wall'
+import type { Piece } from '../part/piece'
+import type { Closure } from '../part/roles'
 import { type Course, elevation } from './elevation'
 
 /** A closure as the front of the bag shows it, in centimetres, y downwards from the floor. */
@@ -16,28 +17,37 @@ export interface ClosureFront {
 /** A flat button lies so much above the end of its loop or tab. */
 const END_CM = 0.8
 
-function buttonOf(spec: WallSpec, downCm: number, y: number): ClosureFront['button'] {
-  return 'buttonCm' in spec ? { x: 0, y: y + downCm - END_CM - spec.buttonCm / 2, radiusCm: spec.buttonCm / 2 } : undefined
+/** How a closure is drawn, by what it closes with: hanging over from the middle of the back, at a rim so high and half so wide. */
+type Drawing = (closure: Closure, piece: Piece, y: number, half: number) => Pick<ClosureFront, 'path' | 'widthCm' | 'button'>
+
+function buttonUnder(buttonCm: number, y: number): NonNullable<ClosureFront['button']> {
+  return { x: 0, y, radiusCm: buttonCm / 2 }
 }
 
-/** Every closure of a bag as its front shows it, closed: they hang over from the middle of the back. */
+const strip: Drawing = ({ buttonCm = 0 }, { lengthCm, widthCm }, y) => ({
+  path: `M0 ${y}v${lengthCm}`, widthCm, button: buttonUnder(buttonCm, y + lengthCm - END_CM - buttonCm / 2),
+})
+
+const loop: Drawing = ({ buttonCm = 0 }, { lengthCm, widthCm }, y) => {
+  // The loop lies around the button, which keeps it where it is.
+  const around = buttonCm / 2 + widthCm / 2
+  const buttonY = y + Math.max(around + 0.2, lengthCm / 2 - around)
+  const path = `M-0.3 ${y}L${-around} ${buttonY}A${around} ${around} 0 0 0 ${around} ${buttonY}L0.3 ${y}`
+  return { path, widthCm, button: buttonUnder(buttonCm, buttonY) }
+}
+
+const teeth: Drawing = (_, __, y, half) => ({ path: `M${-half + 1} ${y + 0.3}H${half - 1}`, widthCm: 0.6 })
+
+const DRAWN: Readonly<Record<Closure['by'], Drawing>> = { strip, loop, teeth }
+
+/** Every closure of a bag as its front shows it, closed. */
 export function closureFronts(draft: Draft, courses: readonly Course[] = elevation(draft)): ClosureFront[] {
   let tall = 0
   return draft.parts.flatMap((part): ClosureFront[] => {
     tall += part.size.height.cm
-    const spec = part.id.startsWith('wall.') ? draft.design.wall[Number(part.id.slice(5))] : undefined
-    const [piece] = part.pieces
+    const { closure, pieces: [piece] } = part
+    if (!closure || !piece) return []
     const half = (courses.findLast(({ bottomCm }) => bottomCm <= tall)?.outline.lengthCm ?? 0) / 2
-    const y = -tall
-    const like = { part: part.id, colour: piece?.colour ?? '', teeth: false }
-    if (!spec || !piece) return []
-    if (spec.band === 'zip') return [{ ...like, path: `M${-half + 1} ${y + 0.3}H${half - 1}`, widthCm: 0.6, teeth: true }]
-    if (spec.band === 'tab') return [{ ...like, path: `M0 ${y}v${piece.lengthCm}`, widthCm: piece.widthCm, button: buttonOf(spec, piece.lengthCm, y)! }]
-    if (spec.band !== 'button-loop') return []
-    const down = piece.lengthCm / 2
-    // The loop lies around the button, which keeps it where it is.
-    const around = spec.buttonCm / 2 + piece.widthCm / 2
-    const buttonY = y + Math.max(around + 0.2, down - around)
-    return [{ ...like, path: `M-0.3 ${y}L${-around} ${buttonY}A${around} ${around} 0 0 0 ${around} ${buttonY}L0.3 ${y}`, widthCm: piece.widthCm, button: { x: 0, y: buttonY, radiusCm: spec.buttonCm / 2 } }]
+    return [{ part: part.id, colour: piece.colour, teeth: closure.by === 'teeth', ...DRAWN[closure.by](closure, piece, -tall, half) }]
   })
 }

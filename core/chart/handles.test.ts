@@ -1,3 +1,4 @@
+import { stacked } from '../design/partIds'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyDesign, anyFitted, anySlots, SEED } from '../../tests/arbitraries/designs'
@@ -19,7 +20,7 @@ const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitch
 const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }
 const slots: SlotsSpec = { band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 40 } }, into: 'chains', corners: 1, rounds: 3, stitch: 'sc', nudge: 0, colour: 'main' }
 /** A tube of 64 stitches, 16 cm wide lying flat and 10 cm tall below what is put on it. */
-const bag = (top: WallSpec, over: Partial<Design> = {}): Design => ({ ...newDesign('Tube'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: [plain, top], ...over })
+const bag = (top: WallSpec, over: Partial<Design> = {}): Design => ({ ...newDesign('Tube'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([plain, top]), ...over })
 
 /** Every number of a path. */
 const figures = (path: string) => [...path.matchAll(/-?\d+(?:\.\d+)?/g)].map(([text]) => Number(text))
@@ -84,7 +85,7 @@ describe('a handle on the front', () => {
   it.each(['right', 'left'] as const)('moves the way that its grip says, for %s hands and in turned rounds', (hands) => {
     for (const style of ['joined', 'turned'] as const) {
       for (const rounds of [20, 21]) {
-        const at = (nudge: number) => gripFronts(draft(bag({ ...slots, nudge }, { hands, rounds: { style, startingChainCounts: false }, wall: [{ ...plain, size: { pin: { rounds } } }, { ...slots, nudge }] })))[0]!
+        const at = (nudge: number) => gripFronts(draft(bag({ ...slots, nudge }, { hands, rounds: { style, startingChainCounts: false }, wall: stacked([{ ...plain, size: { pin: { rounds } } }, { ...slots, nudge }]) })))[0]!
         const [still, moved] = [at(0), at(3)]
         const by = (moved.leftX + moved.rightX - still.leftX - still.rightX) / 2
         expect(by, `${style} ${rounds}`).toBeCloseTo(3 * still.stitchCm, 1)
@@ -106,7 +107,7 @@ describe('a handle on the front', () => {
   it('is in the middle where the maker marked the sides anew, in slots and in straps', () => {
     const sewn: WallSpec = { band: 'sewn-straps', number: 2, worked: 'along', wide: 4, length: { pin: { count: 60 } }, inCm: 3, overlapCm: 2, lines: 1, reinforced: 'none', stitch: 'sc', nudge: 0, sideAt: 4, colour: 'main' }
     for (const top of [{ ...slots, sideAt: 4 }, sewn]) {
-      const drafted = draft(bag(top, { wall: [plain, top, ...(top === sewn ? [] : [{ band: 'rim', rim: 'slip', colour: 'main' } as const])] }))
+      const drafted = draft(bag(top, { wall: stacked([plain, top, ...(top === sewn ? [] : [{ band: 'rim', rim: 'slip', colour: 'main' } as const])]) }))
       const [grip] = gripFronts(drafted)
       expect(grip!.leftX + grip!.rightX).toBeCloseTo(0, 0)
       // What is worked above has its sides there too.
@@ -117,7 +118,7 @@ describe('a handle on the front', () => {
   it('stands over the middle of a net as well, whose rounds start ever further on', () => {
     for (const rounds of [6, 9]) {
       const net: WallSpec = { band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 5 } }, size: { pin: { rounds } }, ends: 'closed', finish: { inLoop: 2, inStitch: 0 }, colour: 'main' }
-      const drafted = draft(bag(slots, { wall: [net, plain, { ...slots, width: { pin: { stitches: 8 } } }] }))
+      const drafted = draft(bag(slots, { wall: stacked([net, plain, { ...slots, width: { pin: { stitches: 8 } } }]) }))
       const [grip] = gripFronts(drafted)
       expect(Math.abs(grip!.leftX + grip!.rightX)).toBeLessThan(1.5)
     }

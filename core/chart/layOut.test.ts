@@ -1,9 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyBase, SEED } from '../../tests/arbitraries/designs'
-import type { BaseSpec } from '../base/base'
-import { startBase } from '../base/starters'
-import { BASE_FORMS } from '../base/base'
+import { baseForms, beginBase, type BaseSpec } from '../base/base'
 import type { Design } from '../design/design'
 import { newDesign } from '../design/starter'
 import { draft } from '../draft/draft'
@@ -36,8 +34,8 @@ describe('every base, laid out', () => {
   })
 
   it('is mirrored for left hands', () => {
-    for (const form of BASE_FORMS) {
-      const base = startBase(form, { stitch: 'sc', colour: 'main', lengthCm: 16, widthCm: 9, heightCm: 12 })
+    for (const { form } of baseForms()) {
+      const base = beginBase(form, { stitch: 'sc', colour: 'main', lengthCm: 16, widthCm: 9, heightCm: 12 })
       const [right, left] = [planOf(draft(bag(base))), planOf(draft(bag(base, { hands: 'left' })))]
       right.headX.forEach((x, i) => expect(left.headX[i]).toBeCloseTo(-x, 5))
       expect([...left.headY]).toEqual([...right.headY])
@@ -46,7 +44,7 @@ describe('every base, laid out', () => {
 
   it('runs against the clock for right hands, in every form that goes round', () => {
     for (const form of ['circle', 'oval', 'rectangle', 'double-disc', 'bought'] as const) {
-      const plan = planOf(draft(bag(startBase(form, { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 9, heightCm: 12 }))))
+      const plan = planOf(draft(bag(beginBase(form, { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 9, heightCm: 12 }))))
       const { from, to } = plan.rounds.at(-1)!
       // The area that the heads go round, by the shoelace formula: with y downwards it is negative against the clock.
       let area = 0
@@ -60,7 +58,7 @@ describe('every base, laid out', () => {
 
   it('has an outline as long as the floor\'s edge', () => {
     for (const form of ['circle', 'oval', 'double-disc'] as const) {
-      const drafted = draft(bag({ ...startBase(form, { stitch: 'sc', colour: 'main', lengthCm: 30, widthCm: 16, heightCm: 12 }), placing: 'staggered' } as BaseSpec))
+      const drafted = draft(bag({ ...beginBase(form, { stitch: 'sc', colour: 'main', lengthCm: 30, widthCm: 16, heightCm: 12 }), placing: 'staggered' } as BaseSpec))
       const plan = planOf(drafted)
       const { from, to } = plan.rounds.at(-1)!
       let length = 0
@@ -77,14 +75,14 @@ describe('every base, laid out', () => {
     fc.assert(fc.property(bases, (base) => {
       expect(asSvg(draft(bag(base)))).not.toMatch(/NaN|Infinity|undefined/)
     }), { ...SEED, numRuns: 30 })
-    const svg = asSvg(draft(bag(startBase('oval', { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 9, heightCm: 12 }))))
+    const svg = asSvg(draft(bag(beginBase('oval', { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 9, heightCm: 12 }))))
     expect(svg.match(/fill="#f2b632"/g)).toHaveLength(4)
   })
 })
 
 describe('the stitch pointed at', () => {
   it('is the one whose mark is nearest, against looking at all of them', () => {
-    const plan = planOf(draft(bag(startBase('oval', { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 9, heightCm: 12 }))))
+    const plan = planOf(draft(bag(beginBase('oval', { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 9, heightCm: 12 }))))
     fc.assert(fc.property(fc.double({ min: -10, max: 10, noNaN: true }), fc.double({ min: -5, max: 5, noNaN: true }), (x, y) => {
       const found = nearestStitch(plan, x, y, 100)
       const distance = (i: number) => Math.hypot((plan.headX[i]! + plan.footX[i]!) / 2 - x, (plan.headY[i]! + plan.footY[i]!) / 2 - y)

@@ -1,3 +1,5 @@
+import { stacked } from '../design/partIds'
+import type { WallSpec } from '../wall/wall'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { SEED } from '../../tests/arbitraries/designs'
@@ -17,7 +19,7 @@ import { waysOf } from './ways'
 
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } } } as const
 const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' } as const
-const bag = (wall: Design['wall'], over: Partial<Design> = {}): Design => ({ ...newDesign('Pouch'), gauge, base: tube, turnUp: 'plain', wall, ...over })
+const bag = (wall: readonly WallSpec[], over: Partial<Design> = {}): Design => ({ ...newDesign('Pouch'), gauge, base: tube, turnUp: 'plain', wall: stacked(wall), ...over })
 const net = { band: 'loops', skip: 1, first: 4, hold: { pin: { chains: 6 } }, size: { pin: { rounds: 5 } }, ends: 'closed', colour: 'main' } as const
 const plain = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' } as const
 const casing = { band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main', cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour: 'main' } } as const
@@ -79,7 +81,7 @@ describe('a net in the chart', () => {
 
 describe('a mouth drawn together, in the drawing', () => {
   const drafted = draft(bag([plain, casing, { ...plain, size: { pin: { rounds: 3 } } }]))
-  const [made] = casingsOf(drafted.design, drafted.parts, drafted.gauge)
+  const [made] = casingsOf(drafted.parts, drafted.gauge)
   const courses = elevation(drafted)
   const heightCm = 10.5 + 0.5
 

@@ -1,3 +1,4 @@
+import { stacked } from '../design/partIds'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyContents, SEED } from '../../tests/arbitraries/designs'
@@ -5,13 +6,14 @@ import type { Design } from '../design/design'
 import { newDesign } from '../design/starter'
 import { draft } from '../draft/draft'
 import { sackCm3 } from '../draft/sizes'
-import { CIRCLE_FOR, type Contents, EASE_CM, propose, roomOf } from './contents'
+import { CIRCLE_FOR } from './balls'
+import { type Contents, EASE_CM, propose, roomOf } from './contents'
 
 const pouch = newDesign('Carrier')
 
 function bagFor(contents: Contents): Design {
   const { base, heightCm } = propose(contents, 'sc', 'main')
-  return { ...pouch, contents, base, wall: [{ band: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' }] }
+  return { ...pouch, contents, base, wall: stacked([{ band: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' }]) }
 }
 
 const codes = (design: Design) => draft(design).findings.map(({ code }) => code)

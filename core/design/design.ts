@@ -10,7 +10,7 @@ import type { TurnUp } from '../wall/turnUp'
 import type { WallSpec } from '../wall/wall'
 
 /** Version of the open design document that this program writes. */
-export const DESIGN_VERSION = 1
+export const DESIGN_VERSION = 2
 
 export const HANDS = ['right', 'left'] as const
 export type Hands = (typeof HANDS)[number]
@@ -30,6 +30,9 @@ export interface DesignGauge extends Swatch {
   readonly worked?: 'turned' | 'unturned'
 }
 
+/** A part of the wall in its place in a bag: known by its id wherever it is moved. */
+export type WallPart = WallSpec & { readonly id: string }
+
 /** The maker's document: what they want and what they pinned. Nothing in it can be derived. */
 export interface Design {
   readonly fairHollow: 'design'
@@ -47,7 +50,7 @@ export interface Design {
   /** What the finished base measured, with its counts pinned. */
   readonly measuredBase?: MeasuredBase
   readonly turnUp: TurnUp
-  readonly wall: readonly WallSpec[]
+  readonly wall: readonly WallPart[]
   /** Stitch patterns of the maker's own, for bands to be worked in. */
   readonly repeats: readonly Repeat[]
   /** What the count at the mouth must divide by, for what will be worked on it: 4 for a casing with two cords, say. */

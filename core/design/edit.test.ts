@@ -10,7 +10,7 @@ import { newDesign } from './starter'
 const recipes: Record<string, (design: Writable<Design>) => void> = {
   rename: (design) => { design.name = 'Another' },
   widen: (design) => { design.base = { ...newDesign('x').base, size: { want: { diameterCm: 21 } } } },
-  addBand: (design) => { design.wall.push({ band: 'solid', stitch: 'dc', size: { pin: { rounds: 3 } }, colour: 'main' }) },
+  addBand: (design) => { design.wall.push({ id: 'part-99', band: 'solid', stitch: 'dc', size: { pin: { rounds: 3 } }, colour: 'main' }) },
   dropBand: (design) => { design.wall.splice(0, 1) },
   reorder: (design) => { design.wall.reverse() },
   regauge: (design) => { design.gauge.measured = { dc: { stitches: 12, rounds: 7, overCm: 10 } } },

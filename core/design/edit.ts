@@ -1,5 +1,5 @@
 import { applyPatches, enablePatches, freeze, type Patch, produceWithPatches } from 'immer'
-import type { Fix } from '../part/finding'
+import type { Change, Fix } from '../part/finding'
 import type { Design } from './design'
 
 enablePatches()
@@ -23,16 +23,25 @@ export function edit(design: Design, label: string, recipe: (design: Writable<De
   return { design: next, edit: { label, forward, backward, ...(group ? { group } : {}) } }
 }
 
+type Holder = Record<string | number, unknown>
+
+/** Where in its holder a key lies: in a list, a word is the id of one of its things. */
+function keyIn(holder: unknown, key: string | number): string | number {
+  return Array.isArray(holder) && typeof key === 'string' ? holder.findIndex(one => (one as { id?: unknown }).id === key) : key
+}
+
+/** Puts a value in its place; a thing that takes the place of one with an id is known by the same. */
+function put(draft: object, { path, value }: Change): void {
+  const holder = path.slice(0, -1).reduce<unknown>((at, key) => (at as Holder)[keyIn(at, key)], draft) as Holder
+  const last = path.at(-1)!
+  const key = keyIn(holder, last)
+  if (value === undefined) Reflect.deleteProperty(holder, key)
+  else holder[key] = Array.isArray(holder) && typeof last === 'string' ? { ...value as object, id: last } : value
+}
+
 /** Changes a design as a finding's fix says. */
 export function applyFix(design: Design, fix: Fix): { design: Design, edit?: Edit } {
-  return edit(design, fix.label, (draft) => {
-    for (const { path, value } of fix.changes) {
-      const holder = path.slice(0, -1).reduce<unknown>((at, key) => (at as Record<string | number, unknown>)[key], draft)
-      const key = path[path.length - 1]!
-      if (value === undefined) Reflect.deleteProperty(holder as object, key)
-      else (holder as Record<string | number, unknown>)[key] = value
-    }
-  })
+  return edit(design, fix.label, draft => fix.changes.forEach(change => put(draft, change)))
 }
 
 export function apply(design: Design, change: Edit): Design {

@@ -2,13 +2,42 @@ import { DESIGN_VERSION } from './design'
 
 type Loose = Record<string, unknown>
 
-/** What turns a document of version `n` into one of version `n + 1`, at index `n - 1`. */
-const STEPS: readonly ((old: Loose) => Loose)[] = []
-
 /** Whether a document comes from a later version of the program than this one. */
 export function isFromTheFuture(document: Loose): boolean {
   return typeof document.version === 'number' && document.version > DESIGN_VERSION
 }
+
+/** What version 1 meant by fields that it left out, where version 2 begins with something else. */
+const MEANT_IN_1: Readonly<Record<string, Loose>> = {
+  'rectangle': { rowEnds: 'one-each' },
+  'folded': { repeat: 1, edgeStitches: 0 },
+  'bought': { perHole: 1, doubledHoles: 0 },
+  'slots': { rounds: 3 },
+  'chain-straps': { rounds: 3, into: 'chains' },
+  'under-strap': { wide: 6 },
+  'adjust': { mirrored: false },
+}
+
+function isObject(value: unknown): value is Loose {
+  return typeof value === 'object' && value !== null && !Array.isArray(value)
+}
+
+/** An object with what it left out said as version 1 meant it. */
+function said(part: unknown, by: string): unknown {
+  return isObject(part) ? { ...MEANT_IN_1[String(part[by])], ...part } : part
+}
+
+/** From version 1 to 2: parts of the wall get ids of their own, and some fields begin otherwise. */
+function withIds(old: Loose): Loose {
+  const { wall, base } = old
+  return {
+    ...old, base: said(base, 'form'),
+    ...(Array.isArray(wall) ? { wall: wall.map((part: unknown, i) => isObject(part) ? { id: `part-${i + 1}`, ...said(part, 'band') as Loose } : part) } : {}),
+  }
+}
+
+/** What turns a document of version `n` into one of version `n + 1`, at index `n - 1`. */
+const STEPS: readonly ((old: Loose) => Loose)[] = [withIds]
 
 /** A design document of any earlier version, brought up to this one; anything else comes back as it was. */
 export function migrate(document: Loose): Loose {

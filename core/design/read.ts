@@ -1,10 +1,12 @@
 import 'reflect-metadata'
 import { instanceToPlain, plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
+import { formOf } from '../base/base'
+import { type Answer, answersOf } from '../field/spec'
 import { FABRIC_KINDS } from '../stitch/dictionary'
-import { STITCH_CM } from './bounds'
+import { kindOf } from '../wall/wall'
+import { DesignDocument, SwatchFile } from './classes'
 import type { Design, DesignGauge, SwatchDocument } from './design'
-import { DesignDocument, SwatchFile } from './document'
 import { isFromTheFuture, migrate } from './migrate'
 
 /** A field that cannot stay as it is: where it is, `base.size.want.diameterCm`, and what to change. */
@@ -23,6 +25,9 @@ function problemsOf(errors: readonly ValidationError[], above = ''): Problem[] {
     return [...own.slice(0, 1).map(message => ({ field, message })), ...problemsOf(error.children ?? [], field)]
   })
 }
+
+/** Stitches narrower or wider than this are a slip of the pen, whatever the yarn (from memory). */
+const STITCH_CM = { least: 0.05, most: 12 }
 
 function gaugeProblems(gauge: DesignGauge): Problem[] {
   const measured = FABRIC_KINDS.filter(kind => gauge.measured[kind])
@@ -43,28 +48,37 @@ function chainProblems({ chain }: DesignGauge): Problem[] {
   return cm < STITCH_CM.least || cm > STITCH_CM.most ? [{ field: 'gauge.chain.chains', message: `makes a chain ${cm.toPrecision(2)} cm long; count again, or measure over another length` }] : []
 }
 
-function designProblems(design: Design): Problem[] {
-  const ids = design.yarns.map(yarn => yarn.id)
+/** The first of a list whose id another one before it has. */
+function sameIds(things: readonly { readonly id: string }[], field: string, what: string): Problem[] {
+  const ids = things.map(({ id }) => id)
   const twice = ids.findIndex((id, i) => ids.indexOf(id) !== i)
-  const unknown = (field: string, id: string) => ids.includes(id) ? [] : [{ field, message: `names a yarn "${id}" that is not in the list of yarns` }]
-  return [
-    ...gaugeProblems(design.gauge),
-    ...(twice >= 0 ? [{ field: `yarns.${twice}.id`, message: 'is used by two yarns; give each its own' }] : []),
-    ...unknown('base.colour', design.base.colour),
-    ...design.wall.flatMap((band, i) => unknown(`wall.${i}.colour`, band.colour)),
-    ...design.wall.flatMap((band, i) => ('stripes' in band ? band.stripes ?? [] : []).flatMap((stripe, j) => unknown(`wall.${i}.stripes.${j}.colour`, stripe.colour))),
-    ...design.wall.flatMap((part, i) => part.band === 'eyelets' && part.cords ? unknown(`wall.${i}.cords.colour`, part.cords.colour) : []),
-    ...(design.stretch && design.stretch.afterCm < design.stretch.beforeCm ? [{ field: 'stretch.afterCm', message: `must be at least as long as before, ${design.stretch.beforeCm} (cm): a strip does not get shorter under a weight` }] : []),
-    ...repeatProblems(design),
-  ]
+  return twice >= 0 ? [{ field: `${field}.${twice}.id`, message: `is used by two ${what}; give each its own` }] : []
 }
 
-function repeatProblems({ wall, repeats }: Design): Problem[] {
-  const ids = repeats.map(({ id }) => id)
-  const twice = ids.findIndex((id, i) => ids.indexOf(id) !== i)
+/** What the answers of a base or a part refer to and is not there: yarns, repeats. */
+function lost(answers: readonly Answer[], field: string, design: Design): Problem[] {
+  const known = { yarn: design.yarns, repeat: design.repeats }
+  return answers.flatMap(({ field: { is }, path, value }) => {
+    if (is !== 'yarn' && is !== 'repeat') return []
+    const there = known[is].some(({ id }) => id === value)
+    return there ? [] : [{ field: [field, ...path].join('.'), message: `names a ${is} "${String(value)}" that is not in the list of ${is}s` }]
+  })
+}
+
+function shorterStrip({ stretch }: Design): Problem[] {
+  if (!stretch || stretch.afterCm >= stretch.beforeCm) return []
+  return [{ field: 'stretch.afterCm', message: `must be at least as long as before, ${stretch.beforeCm} (cm): a strip does not get shorter under a weight` }]
+}
+
+/** What no single field can tell. */
+function designProblems(design: Design): Problem[] {
+  const { yarns, wall, repeats, base } = design
   return [
-    ...(twice >= 0 ? [{ field: `repeats.${twice}.id`, message: 'is used by two repeats; give each its own' }] : []),
-    ...wall.flatMap((band, i) => band.band === 'own' && !ids.includes(band.repeat) ? [{ field: `wall.${i}.repeat`, message: `names a repeat "${band.repeat}" that is not in the list of repeats` }] : []),
+    ...gaugeProblems(design.gauge),
+    ...sameIds(yarns, 'yarns', 'yarns'), ...sameIds(wall, 'wall', 'parts'), ...sameIds(repeats, 'repeats', 'repeats'),
+    ...lost(answersOf(formOf(base).fields, base), 'base', design),
+    ...wall.flatMap((part, i) => lost(answersOf(kindOf(part).fields, part), `wall.${i}`, design)),
+    ...shorterStrip(design),
   ]
 }
 

@@ -1,5 +1,5 @@
 import type { CircleSpec } from '../base/circle'
-import type { SolidSpec } from '../wall/band'
+import type { SolidSpec } from '../wall/solid'
 import { DESIGN_VERSION, type Design, type DesignGauge } from './design'
 
 /**
@@ -14,7 +14,7 @@ export const ASSUMED_GAUGE: DesignGauge = {
 }
 
 /** A new bag: a small round pouch, which asks for nothing before it can be drawn. */
-export function newDesign(name: string): Design & { readonly base: CircleSpec, readonly wall: readonly SolidSpec[] } {
+export function newDesign(name: string): Design & { readonly base: CircleSpec, readonly wall: readonly (SolidSpec & { readonly id: string })[] } {
   return {
     fairHollow: 'design',
     version: DESIGN_VERSION,
@@ -27,7 +27,7 @@ export function newDesign(name: string): Design & { readonly base: CircleSpec, r
     rounds: { style: 'joined', startingChainCounts: false },
     base: { form: 'circle', stitch: 'sc', increases: 'by-gauge', size: { want: { diameterCm: 12 } }, start: 'ring', placing: 'stacked', increaseAt: 'last', colour: 'main' },
     turnUp: 'back-and-third-loop',
-    wall: [{ band: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main' }],
+    wall: [{ id: 'part-1', band: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main' }],
     repeats: [],
   }
 }

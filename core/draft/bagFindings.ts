@@ -3,12 +3,14 @@ import { discIncreases } from '../base/schools'
 import type { Design } from '../design/design'
 import { gaugeOf } from '../gauge/gauge'
 import type { Finding } from '../part/finding'
+import { hasRound } from '../wall/turnUp'
 import { HOOK_SIZES, hookLabel } from '../stitch/hooks'
+import type { Bag } from './judge'
 import type { BagSizes } from './sizes'
 
 /** A bag that folds flat has no fold between floor and wall. */
 function needlessTurnUp(design: Design, sizes: BagSizes): Finding[] {
-  if (sizes.floor.shape !== 'none' || design.turnUp === 'plain') return []
+  if (sizes.floor.shape !== 'none' || !hasRound(design.turnUp)) return []
   return [{
     code: 'turn-up-needless', weight: 'watch', part: 'turnUp', what: 'A bag without a floor wants no turn-up: the round would show as a line across it.',
     fix: { label: 'Leave the turn-up plain', changes: [{ path: ['turnUp'], value: 'plain' }] },
@@ -44,6 +46,6 @@ function otherHook(design: Design): Finding[] {
 }
 
 /** Findings that take more than one part to see. */
-export function bagFindings(design: Design, sizes: BagSizes): Finding[] {
+export function bagFindings({ design, sizes }: Bag): Finding[] {
   return [...needlessTurnUp(design, sizes), ...otherHook(design)]
 }

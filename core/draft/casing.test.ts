@@ -1,3 +1,4 @@
+import { stacked } from '../design/partIds'
 import { describe, expect, it } from 'vitest'
 import type { Design } from '../design/design'
 import { applyFix } from '../design/edit'
@@ -13,11 +14,11 @@ const casing: EyeletsSpec = { band: 'eyelets', eyelets: 'boxes', between: 4, cha
 const plain = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } }, colour: 'main' } as const
 const pouch: Design = {
   ...newDesign('Pouch'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }, turnUp: 'plain',
-  yarns: [{ id: 'main', name: 'undyed cotton', colour: '#ffffff' }, { id: 'moss', name: 'moss green cotton', colour: '#00ff00' }], wall: [plain, casing],
+  yarns: [{ id: 'main', name: 'undyed cotton', colour: '#ffffff' }, { id: 'moss', name: 'moss green cotton', colour: '#00ff00' }], wall: stacked([plain, casing]),
 }
 const codes = (design: Design) => draft(design).findings.map(({ code }) => code)
 const cordsOf = (design: Design, terms: 'us' | 'uk' = 'us') => patternOf(draft(design), terms).sections.find(({ part }) => part === 'cords')
-const withCords = (over: Partial<NonNullable<EyeletsSpec['cords']>>): Design => ({ ...pouch, wall: [plain, { ...casing, cords: { ...casing.cords!, ...over } }] })
+const withCords = (over: Partial<NonNullable<EyeletsSpec['cords']>>): Design => ({ ...pouch, wall: stacked([plain, { ...casing, cords: { ...casing.cords!, ...over } }]) })
 
 describe('a pouch with cords', () => {
   it('tells their length, what the mouth does, and nothing more', () => expect(codes(pouch).filter(code => /cord|mouth/.test(code))).toEqual(['cord-length', 'mouth-closes']))
@@ -44,7 +45,7 @@ describe('a pouch with cords', () => {
     expect(us).toContain('1 to 1.5 cm beyond')
     expect(cordsOf(withCords({ kind: 'slip-stitched' }), 'uk')!.advice.join(' ')).toContain('then ss in the back bump')
     expect(cordsOf(withCords({ kind: 'bought', number: 1 }))!.advice[0]).toBe('One cord: a bought cord, 44 cm long once it is knotted.')
-    expect(cordsOf({ ...pouch, wall: [plain] })).toBeUndefined()
+    expect(cordsOf({ ...pouch, wall: stacked([plain]) })).toBeUndefined()
   })
 
   it('turns the second cord the other way where half the eyelets is odd', () => {
@@ -69,7 +70,7 @@ describe('a pouch with cords', () => {
   })
 
   it('runs through the gaps of groups, with no round of its own', () => {
-    const gaps: Design = { ...pouch, wall: [{ band: 'groups', size: { pin: { rounds: 3 } }, colour: 'main' }, { ...casing, eyelets: 'gaps' }] }
+    const gaps: Design = { ...pouch, wall: stacked([{ band: 'groups', size: { pin: { rounds: 3 } }, colour: 'main' }, { ...casing, eyelets: 'gaps' }]) }
     expect(draft(gaps).parts.at(-1)!.rounds).toHaveLength(0)
     expect(cordsOf(gaps)!.advice.join(' ')).toContain('There are 12 eyelets')
     expect(patternOf(draft(gaps), 'us').sections.map(({ title }) => title)).toContain('Wall 2, casing')

@@ -1,17 +1,17 @@
 import type { Design } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
 import { formatCm } from '../measure/format'
-import { type Cord, cordsYarnCm, type CordsSpec, drawstring, openingCord } from '../mouth/cords'
+import { type Cord, cordsYarnCm, drawstring, openingCord } from '../mouth/cords'
 import { drawnBy, type Gathered, THICK_SHARE } from '../mouth/drawn'
 import { type Threading, thread } from '../mouth/threading'
 import type { Finding } from '../part/finding'
+import type { CordsSpec } from '../part/roles'
+import type { Bag } from './judge'
 import type { DraftPart } from './part'
 
 /** A casing with its cords, as drafted. */
 export interface Casing {
   readonly part: DraftPart
-  /** Its place in the wall. */
-  readonly index: number
   readonly spec: CordsSpec
   readonly eyelets: number
   readonly mouthCm: number
@@ -23,18 +23,16 @@ export interface Casing {
 }
 
 /** Every casing of a bag that has cords. */
-export function casingsOf(design: Design, parts: readonly DraftPart[], gauge: Gauge): Casing[] {
+export function casingsOf(parts: readonly DraftPart[], gauge: Gauge): Casing[] {
   return parts.flatMap((part): Casing[] => {
-    const index = part.id.startsWith('wall.') ? Number(part.id.slice(5)) : -1
-    const wall = design.wall[index]
-    if (!part.casing || wall?.band !== 'eyelets' || !wall.cords) return []
-    const { eyelets } = part.casing
+    if (!part.casing?.cords) return []
+    const { eyelets, cords } = part.casing
     const mouthCm = part.size.circumference.cm
-    const cord = drawstring(wall.cords, mouthCm, gauge)
+    const cord = drawstring(cords, mouthCm, gauge)
     return [{
-      part, index, spec: wall.cords, eyelets, mouthCm, cord, threading: thread(eyelets, wall.cords.number), yarnCm: cordsYarnCm(wall.cords, mouthCm, gauge),
-      ...(wall.cords.opening ? { opening: openingCord(wall.cords, gauge) } : {}),
-      gathered: { mouthCm, eyelets, fabricCm: THICK_SHARE * gauge.sc.width.cm, cords: wall.cords.number, cordCm: cord.thickCm, lengthCm: cord.lengthCm },
+      part, spec: cords, eyelets, mouthCm, cord, threading: thread(eyelets, cords.number), yarnCm: cordsYarnCm(cords, mouthCm, gauge),
+      ...(cords.opening ? { opening: openingCord(cords, gauge) } : {}),
+      gathered: { mouthCm, eyelets, fabricCm: THICK_SHARE * gauge.sc.width.cm, cords: cords.number, cordCm: cord.thickCm, lengthCm: cord.lengthCm },
     }]
   })
 }
@@ -45,7 +43,7 @@ export function casingsOf(design: Design, parts: readonly DraftPart[], gauge: Ga
  */
 const FREE_CM = 22
 
-function cautions({ part, index, spec, gathered, cord }: Casing, design: Design): Finding[] {
+function cautions({ part, spec, gathered, cord }: Casing, design: Design): Finding[] {
   const tight = drawnBy(gathered, 1).tailCm
   const free = Math.max(tight, cord.tailCm)
   if (!design.forChild && free <= 2 * FREE_CM) return []
@@ -54,7 +52,7 @@ function cautions({ part, index, spec, gathered, cord }: Casing, design: Design)
   const shorter = Math.max(2, Math.floor(cord.tailCm - (tight - FREE_CM)))
   return [{
     code: design.forChild ? 'cords-for-a-child' : 'cords-long', weight: 'caution', part: part.id, what: `${told} ${rule}`,
-    ...(tight > FREE_CM && shorter < cord.tailCm && 'want' in spec.size ? { fix: { label: `Ends of ${formatCm(shorter, design.units)}`, changes: [{ path: ['wall', index, 'cords', 'size'], value: { want: { tailCm: shorter } } }] } } : {}),
+    ...(tight > FREE_CM && shorter < cord.tailCm && 'want' in spec.size ? { fix: { label: `Ends of ${formatCm(shorter, design.units)}`, changes: [{ path: ['wall', part.id, 'cords', 'size'], value: { want: { tailCm: shorter } } }] } } : {}),
   }]
 }
 
@@ -69,6 +67,6 @@ function lengths({ part, cord, mouthCm, gathered }: Casing, design: Design): Fin
 }
 
 /** What casings should be watched for. */
-export function casingFindings(design: Design, parts: readonly DraftPart[], gauge: Gauge): Finding[] {
-  return casingsOf(design, parts, gauge).flatMap(casing => [...cautions(casing, design), ...lengths(casing, design)])
+export function casingFindings({ design, parts, gauge }: Bag): Finding[] {
+  return casingsOf(parts, gauge).flatMap(casing => [...cautions(casing, design), ...lengths(casing, design)])
 }

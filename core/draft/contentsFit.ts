@@ -1,8 +1,9 @@
 import { squareSpread } from '../mesh/diamond'
+import type { Bag } from './judge'
 import type { DraftPart } from './part'
 import type { BagSizes } from './sizes'
 import type { Finding } from '../part/finding'
-import { type Contents, roomOf } from '../contents/contents'
+import { contentOf, type Contents, girthCm, roomOf } from '../contents/contents'
 
 interface Shortfall {
   readonly what: string
@@ -49,21 +50,17 @@ function netHold(parts: readonly DraftPart[]): NetHold | undefined {
   return { aroundCm: Math.max(...rows.map(({ loopCm, loops }) => loopCm * loops * STRETCHED)), litres: netCm3 / 1000 }
 }
 
-/** Loose balls fill about this much of the room they are poured into (the random packing of equal spheres is about 0.64; from memory). */
-const PACKED = 0.6
-
 function netShortfalls(contents: Contents, hold: NetHold): string[] {
-  if (contents.kind === 'balls') {
-    const litres = (contents.count * (Math.PI / 6) * contents.acrossCm ** 3) / PACKED / 1000
+  const litres = contentOf(contents).pouredLitres?.(contents)
+  if (litres !== undefined) {
     return litres > hold.litres ? [`poured in they take about ${litres.toFixed(1)} litres, and the net, its diamonds square, holds about ${hold.litres.toFixed(1)}`] : []
   }
-  const room = roomOf(contents)
-  const girth = room.round ? Math.PI * room.lengthCm : 2 * (room.lengthCm + room.widthCm)
+  const girth = girthCm(roomOf(contents))
   return girth > hold.aroundCm ? [`around it ${girth.toFixed(1)} cm are needed, and the net stretches to ${hold.aroundCm.toFixed(1)} cm`] : []
 }
 
 /** Whether the contents fit: a caution that says where they do not and by how much, or a note that they do. */
-export function contentsFindings(contents: Contents | undefined, sizes: BagSizes, parts: readonly DraftPart[]): Finding[] {
+export function contentsFindings({ design: { contents }, sizes, parts }: Bag): Finding[] {
   if (!contents) return []
   const hold = netHold(parts)
   const short = hold

@@ -1,3 +1,4 @@
+import { stacked } from '../design/partIds'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyDesign, SEED } from '../../tests/arbitraries/designs'
@@ -13,7 +14,7 @@ describe('the draft of a pouch, by hand', () => {
   const { sizes, parts, rounds } = draft(pouch)
 
   it('folds base, turn-up and wall', () => {
-    expect(parts.map(({ id, firstRound, rounds: own }) => [id, firstRound, own.length])).toEqual([['base', 1, 13], ['turnUp', 14, 1], ['wall.0', 15, 29]])
+    expect(parts.map(({ id, firstRound, rounds: own }) => [id, firstRound, own.length])).toEqual([['base', 1, 13], ['turnUp', 14, 1], ['part-1', 15, 29]])
     expect(rounds.map(({ number }) => number)).toEqual(Array.from({ length: 43 }, (_, i) => i + 1))
   })
 
@@ -83,7 +84,7 @@ describe('a draft from an earlier one', () => {
     { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }, { band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' },
     { band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: false, colour: 'main' }, { band: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' },
   ] as const
-  const stacked: Design = { ...pouch, wall }
+  const mixed: Design = { ...pouch, wall: stacked(wall) }
   const bare = (one: ReturnType<typeof draft>) => JSON.stringify({ ...one, fold: undefined })
 
   it('is the same as one from nothing, whatever changed (law 4)', () => {
@@ -95,16 +96,16 @@ describe('a draft from an earlier one', () => {
   })
 
   it('takes over what lies below the first change, and works the rest anew', () => {
-    const before = draft(stacked)
-    const { design } = edit(stacked, 'Taller', one => void Object.assign(one.wall[3]!, { size: { pin: { rounds: 5 } } }))
+    const before = draft(mixed)
+    const { design } = edit(mixed, 'Taller', one => void Object.assign(one.wall[3]!, { size: { pin: { rounds: 5 } } }))
     const after = draft(design, before)
     expect(after.parts.map((part, i) => part === before.parts[i])).toEqual([true, true, true, true, false, false])
     expect(after.parts.at(-1)!.rounds).toHaveLength(5)
   })
 
   it('works an adjusting round anew when what it adjusts for has changed', () => {
-    const before = draft(stacked)
-    const { design } = edit(stacked, 'Waves', one => void one.wall.splice(3, 1, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }))
+    const before = draft(mixed)
+    const { design } = edit(mixed, 'Waves', one => void one.wall.splice(3, 1, { id: 'part-9', band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }))
     const after = draft(design, before)
     expect([before.parts[4]!.edge.count, after.parts[4]!.edge.count]).toEqual([78, 80])
   })
@@ -115,10 +116,10 @@ describe('the wall as a whole', () => {
   const code = (design: Design, wanted: string) => draft(design).findings.find(found => found.code === wanted)
 
   it('does not divide: both ways to adjust are offered, with what they cost', () => {
-    const found = code({ ...pouch, wall: [...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }] }, 'does-not-divide')!
+    const found = code({ ...pouch, wall: stacked([...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }]) }, 'does-not-divide')!
     expect(found.what).toContain('asks for a multiple of 4, and 78 stitches come up from below; it could be worked on 76 or 80')
     expect([found.fix!, ...found.otherFixes!].map(({ label }) => label)).toEqual(['2 fewer in a round below: 76, right for all above, 0.5 cm narrower lying flat', '2 more in a round below: 80, right for all above, 0.5 cm wider lying flat'])
-    const { design } = applyFix({ ...pouch, wall: [...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }] }, found.fix!)
+    const { design } = applyFix({ ...pouch, wall: stacked([...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }]) }, found.fix!)
     expect(draft(design).findings.filter(({ weight }) => weight === 'stop')).toEqual([])
   })
 
@@ -142,7 +143,7 @@ describe('the wall as a whole', () => {
   it('says where the bag draws in at once: by hand, groups leave 57 of 76 stitches, 28.5 cm around for 38', () => {
     const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 76 } }, colour: 'main' } as const
     const wall = [{ band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }, pouch.wall[0]!] as const
-    expect(code({ ...pouch, base: tube, turnUp: 'plain', wall }, 'draws-in')!.what).toContain('from 19 cm to 14.3 cm lying flat')
+    expect(code({ ...pouch, base: tube, turnUp: 'plain', wall: stacked(wall) }, 'draws-in')!.what).toContain('from 19 cm to 14.3 cm lying flat')
     expect(code({ ...pouch, base: tube, turnUp: 'plain' }, 'draws-in')).toBeUndefined()
   })
 
@@ -170,7 +171,7 @@ describe('stops and notes', () => {
   it('says how well sizes are known', () => {
     const codes = (design: Design) => draft(design).findings.map(({ code }) => code)
     expect(codes({ ...pouch, gauge: { ...swatch, assumed: true } })).toContain('gauge-assumed')
-    expect(codes({ ...pouch, wall: [{ ...pouch.wall[0]!, stitch: 'dc' }] })).toContain('gauge-estimated')
+    expect(codes({ ...pouch, wall: stacked([{ ...pouch.wall[0]!, stitch: 'dc' }]) })).toContain('gauge-estimated')
     expect(codes({ ...pouch, gauge: { ...swatch, worked: 'turned' } })).toContain('gauge-other-way')
     expect(codes({ ...pouch, gauge: { ...swatch, worked: 'unturned' } })).toEqual(['base-flat'])
   })

@@ -1,7 +1,7 @@
 import type { Design } from '../design/design'
 import { type Gauge, gaugeOf } from '../gauge/gauge'
 import type { Finding } from '../part/finding'
-import type { Start } from '../part/part'
+import type { Start } from '../part/start'
 import { bagFindings } from './bagFindings'
 import { casingFindings } from './casing'
 import { contentsFindings } from './contentsFit'
@@ -10,6 +10,7 @@ import { gaugeFindings } from './gaugeFindings'
 import { handleFindings } from './handleFindings'
 import { hangingsOf } from './handles'
 import { loadedHeightCm, meshFindings } from './meshFindings'
+import type { Bag, Judge } from './judge'
 import type { DraftPart, DraftRound } from './part'
 import { draftGauge, type Redone, refinedFindings } from './refined'
 import { type BagSizes, sizesOf } from './sizes'
@@ -30,6 +31,9 @@ export interface Draft {
   /** What a later draft of the same bag can take over. */
   readonly fold: Fold
 }
+
+/** What takes more than one part to see, each by a judge of its own, in the order it is told. */
+const JUDGES: readonly Judge[] = [contentsFindings, bagFindings, wallFindings, meshFindings, casingFindings, handleFindings]
 
 /** What the measured base changed above it, against a draft by the swatch alone. */
 function redoneBy(design: Design, parts: readonly DraftPart[]): Redone[] {
@@ -56,6 +60,7 @@ export function draft(design: Design, before?: Draft): Draft {
   const folded = fold(design, gauge, before?.fold)
   const { parts, start } = folded
   const sizes = sizesOf(parts, hangingsOf(design, parts), loadedHeightCm(design, parts))
+  const bag: Bag = { design, parts, sizes, gauge }
   return {
     design,
     gauge,
@@ -64,7 +69,7 @@ export function draft(design: Design, before?: Draft): Draft {
     rounds: parts.flatMap(part => part.rounds.map((worked, i) => ({ number: part.firstRound + i, part: part.id, worked }))),
     sizes,
     findings: [
-      ...withWallFixes(design, parts, gauge), ...contentsFindings(design.contents, sizes, parts), ...bagFindings(design, sizes), ...wallFindings(design, parts), ...meshFindings(design, parts, sizes, gauge), ...casingFindings(design, parts, gauge), ...handleFindings(design, parts, sizes, gauge),
+      ...withWallFixes(design, parts, gauge), ...JUDGES.flatMap(judge => judge(bag)),
       ...refinedFindings(design, gauge, redoneBy(design, parts)), ...gaugeFindings(design, gauge),
     ],
     fold: folded,

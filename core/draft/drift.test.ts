@@ -1,3 +1,4 @@
+import { stacked } from '../design/partIds'
 import { describe, expect, it } from 'vitest'
 import type { Design } from '../design/design'
 import { applyFix } from '../design/edit'
@@ -9,7 +10,7 @@ const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds:
 const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 116 } }, colour: 'main' } as const
 const tote: Design = {
   ...newDesign('Tote'), gauge, base: tube, turnUp: 'plain', yarns: [{ id: 'main', name: 'a', colour: '#ffffff' }, { id: 'moss', name: 'b', colour: '#00ff00' }],
-  wall: [{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main', stripes: [{ colour: 'main', rounds: 3 }, { colour: 'moss', rounds: 2 }] }],
+  wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main', stripes: [{ colour: 'main', rounds: 3 }, { colour: 'moss', rounds: 2 }] }]),
 }
 const planned = draft(tote)
 /** Round 1 is the tube's own; round 11 is the wall's tenth. */
@@ -40,12 +41,12 @@ describe('a count that came out otherwise', () => {
   })
 
   it('says when something above no longer divides', () => {
-    const over = draft({ ...tote, wall: [...tote.wall, { band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }] })
+    const over = draft({ ...tote, wall: stacked([...tote.wall, { band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }]) })
     expect(drift(over, 11, 118)!.mouth).toContain('something above no longer divides')
   })
 
   it('in a base or a texture is put right by hand', () => {
-    const other = draft({ ...tote, wall: [{ band: 'groups', size: { pin: { rounds: 4 } }, colour: 'main' }] })
+    const other = draft({ ...tote, wall: stacked([{ band: 'groups', size: { pin: { rounds: 4 } }, colour: 'main' }]) })
     expect(drift(other, 3, 86)!.ways.map(({ way, fix }) => [way, Boolean(fix)])).toEqual([['next-round', false], ['rip-back', false]])
     const round = draft({ ...tote, base: { ...newDesign('x').base, increases: 6, size: { pin: { rounds: 8 } } } })
     expect(drift(round, 5, 31)!.ways[0]!.what).toContain('1 increase fewer')

@@ -1,14 +1,15 @@
-import type { Design } from '../design/design'
+import type { Design, WallPart } from '../design/design'
 import { formatCm } from '../measure/format'
 import type { Fix } from '../part/finding'
 import { changeEvenly, mostChange } from '../round/changes'
 import type { Step } from '../round/step'
-import type { AdjustSpec } from '../wall/adjust'
-import type { SolidSpec } from '../wall/band'
+import { adjustedTo, type AdjustSpec } from '../wall/adjust'
+import type { SolidSpec } from '../wall/solid'
 import type { Stripe } from '../texture/bandlike'
-import type { WallSpec } from '../wall/wall'
+import { asPartOf } from '../design/partIds'
+import { isPlain, type WallSpec } from '../wall/wall'
 import { type Draft, draft } from './draft'
-import { aroundOf, type DraftPart } from './part'
+import { aroundOf, type DraftPart, isBase, wallPartOf } from './part'
 
 /** Something that can be done about a count that came out otherwise than planned. */
 export interface DriftWay {
@@ -43,7 +44,7 @@ function causes({ design, parts }: Draft, part: DraftPart, inPart: number, by: n
     found.push(style === 'spiral' ? 'A stitch passed over, often at the marker.' : 'The last stitch of the round missed, or the first one hidden under the join. Recount by the V\'s on top.')
     if (each) found.push(`One missed in each of the ${inPart} rounds of this part fits that well.`)
   }
-  if (part.id === 'base' && parts.length > 0) found.push('In the base: an increase too many or too few. Count each group between increases.')
+  if (isBase(part) && parts.length > 0) found.push('In the base: an increase too many or too few. Count each group between increases.')
   return found
 }
 
@@ -67,7 +68,7 @@ function run(spec: SolidSpec, rounds: number, from: number): SolidSpec[] {
 /** A plain band cut at a round: as planned below it, as counted in it, and, if asked, put right in the next. */
 function cut(spec: SolidSpec, part: DraftPart, inPart: number, by: number, putRight: boolean): WallSpec[] {
   const adjusting = (change: number, round: number, counted: boolean): AdjustSpec => ({
-    band: 'adjust', stitch: spec.stitch, to: { pin: { change } }, mirrored: false, ...(counted ? { counted } : {}), colour: part.rounds[round - 1]?.round.colour ?? spec.colour,
+    ...adjustedTo({ pin: { change } }, spec.stitch, part.rounds[round - 1]?.round.colour ?? spec.colour), mirrored: false, ...(counted ? { counted } : {}),
   })
   const done = inPart + (putRight ? 1 : 0)
   return [
@@ -76,8 +77,13 @@ function cut(spec: SolidSpec, part: DraftPart, inPart: number, by: number, putRi
   ]
 }
 
-function wallEdit(design: Design, index: number, instead: readonly WallSpec[], label: string): Fix {
-  return { label, changes: [{ path: ['wall'], value: [...design.wall.slice(0, index), ...instead, ...design.wall.slice(index + 1)] }] }
+/** Other parts in the place of one: the first of its own kind is known by its id, the others are new. */
+function wallEdit({ wall }: Design, id: string, instead: readonly WallSpec[], label: string): Fix {
+  const index = wall.findIndex(part => part.id === id)
+  const own = instead.findIndex(isPlain)
+  const parts: WallPart[] = []
+  for (const [i, spec] of instead.entries()) parts.push(i === own ? { ...spec, id } : asPartOf([...wall, ...parts], spec))
+  return { label, changes: [{ path: ['wall'], value: [...wall.slice(0, index), ...parts, ...wall.slice(index + 1)] }] }
 }
 
 /** How much wider or narrower the mouth comes out if a fix is taken; or that something above no longer divides. */
@@ -110,16 +116,15 @@ export function drift(of: Draft, round: number, counted: number): Drift | undefi
   const part = of.parts.find(({ id }) => id === at.part)!
   const by = counted - planned
   const inPart = round - part.firstRound + 1
-  const index = part.id.startsWith('wall.') ? Number(part.id.slice(5)) : -1
-  const spec = of.design.wall[index]
-  const plain = spec && (spec.band === 'solid' || spec.band === 'ridges') ? spec : undefined
+  const spec = wallPartOf(part)
+  const plain = spec && isPlain(spec) ? spec : undefined
   const can = plain && Math.abs(by) <= mostChange(planned, by) && Math.abs(by) <= mostChange(counted, -by)
-  const live = can ? wallEdit(of.design, index, cut(plain, part, inPart, by, false), `Live with ${counted} from round ${round} on`) : undefined
+  const live = can ? wallEdit(of.design, part.id, cut(plain, part, inPart, by, false), `Live with ${counted} from round ${round} on`) : undefined
   const ways: DriftWay[] = []
   if (can && inPart < part.rounds.length) {
     ways.push({
       way: 'next-round', what: `Put it right in round ${round + 1}, spread where it shows least:`, steps: changeEvenly(counted, -by, plain.stitch),
-      fix: wallEdit(of.design, index, cut(plain, part, inPart, by, true), `Put it right in round ${round + 1}`),
+      fix: wallEdit(of.design, part.id, cut(plain, part, inPart, by, true), `Put it right in round ${round + 1}`),
     })
   }
   else ways.push({ way: 'next-round', what: nextRoundByHand(part, by) })
@@ -131,6 +136,6 @@ export function drift(of: Draft, round: number, counted: number): Drift | undefi
 /** Putting it right where no plain round follows: in a base, or in a texture. */
 function nextRoundByHand(part: DraftPart, by: number): string {
   const n = Math.abs(by)
-  if (part.id === 'base') return `In the next round of the base work ${n} ${n === 1 ? 'increase' : 'increases'} ${by > 0 ? 'fewer' : 'more'} than written, far apart.`
+  if (isBase(part)) return `In the next round of the base work ${n} ${n === 1 ? 'increase' : 'increases'} ${by > 0 ? 'fewer' : 'more'} than written, far apart.`
   return `In the next plain round ${by > 0 ? `draw ${n === 1 ? 'two stitches' : `${n} pairs of stitches`} together` : `work two in one, ${n === 1 ? 'once' : `${n} times, far apart`}`}, where it shows least. In a texture its repeat must come out: make up for it beside the start of the round.`
 }

@@ -4,12 +4,12 @@ import type { Finding } from '../part/finding'
 import type { FabricKind } from '../stitch/dictionary'
 import { mainStitch } from '../wall/wall'
 
-function kindsWorked(design: Design): FabricKind[] {
-  return [...new Set([design.base.stitch, ...design.wall.map(spec => mainStitch(spec, design.repeats))])]
+function kindsWorked(design: Design, gauge: Gauge): FabricKind[] {
+  return [...new Set([design.base.stitch, ...design.wall.map(spec => mainStitch(spec, { gauge, repeats: design.repeats }))])]
 }
 
 function estimated(design: Design, gauge: Gauge): Finding[] {
-  return kindsWorked(design).filter(kind => gauge[kind].known === 'estimated').map(kind => ({
+  return kindsWorked(design, gauge).filter(kind => gauge[kind].known === 'estimated').map(kind => ({
     code: 'gauge-estimated', weight: 'note', part: 'gauge',
     what: `No {${kind}} was measured: its size is estimated from your {${gauge[kind].from}} (ratios from memory). A swatch in {${kind}} makes the sizes surer.`,
   }))

@@ -1,3 +1,4 @@
+import { stacked } from '../design/partIds'
 import { describe, expect, it } from 'vitest'
 import appleTote from '../../demo/apple-tote.json'
 import { applyFix } from '../design/edit'
@@ -17,7 +18,7 @@ const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20
 const slots: SlotsSpec = { band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 52 } }, into: 'chains', corners: 1, rounds: 4, stitch: 'sc', nudge: 0, colour: 'main' }
 const carried = (weightKg?: number): Design['contents'] => ({ kind: 'cloth', lengthCm: 6, widthCm: 5, heightCm: 6, ...(weightKg ? { weightKg } : {}) })
 /** A tube of 64 stitches, 16 cm wide lying flat and 10.5 cm tall below what is put on it. */
-const bag = (wall: readonly WallSpec[], over: Partial<Design> = {}): Design => ({ ...newDesign('Tube'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: [plain, ...wall], ...over })
+const bag = (wall: readonly WallSpec[], over: Partial<Design> = {}): Design => ({ ...newDesign('Tube'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([plain, ...wall]), ...over })
 const found = (design: Design, code: string) => draft(design).findings.find(finding => finding.code === code)
 const hanging = (design: Design) => {
   const { parts } = draft(design)
@@ -129,8 +130,8 @@ describe('a bag with handles', () => {
   it('counts on above its slots without working them: what an adjusting round below looks for', () => {
     const wall: WallSpec[] = [slots, { band: 'shells', stitches: 4, colour: 'main' }]
     const { gauge: sizes, parts } = draft(bag([{ band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true, colour: 'main' }, ...wall]))
-    const below = parts.find(({ id }) => id === 'wall.1')!.edge.count
-    expect(comesOut(wall, [], below, sizes)).toEqual({ count: parts.at(-1)!.edge.count })
+    const below = parts.find(({ id }) => id === 'part-2')!.edge.count
+    expect(comesOut(wall, { gauge: sizes, repeats: [] }, below)).toEqual({ count: parts.at(-1)!.edge.count, steadied: false })
     expect(parts.at(-1)!.findings.filter(({ weight }) => weight === 'stop')).toEqual([])
   })
 
@@ -140,7 +141,7 @@ describe('a bag with handles', () => {
     const base = tote.document.base as Extract<Design['base'], { form: 'oval' }>
     for (const lengthCm of [24, 28, 36]) {
       const drafted = draft({ ...tote.document, base: { ...base, size: { want: { lengthCm, widthCm: 15 } } } })
-      const { grip } = drafted.parts.find(({ id }) => id === 'wall.2')!
+      const { grip } = drafted.parts.find(({ id }) => id === 'part-3')!
       expect(Math.abs(grip!.before - grip!.after)).toBeLessThanOrEqual(1)
     }
   })

@@ -1,54 +1,34 @@
-import { type Contents, roomOf } from '../contents/contents'
+import { contentOf, girthCm, leastThroughCm, roomOf } from '../contents/contents'
 import type { Design } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
 import { formatCm, type Units } from '../measure/format'
 import { hangLoaded } from '../mesh/hang'
 import { liningPieces, type Piece } from '../mesh/lining'
-import { boxOpening, leastThrough, netOpening, type Opening } from '../mesh/openings'
+import { SAFE_SHARE } from '../mesh/loops'
+import { netOpening } from '../mesh/openings'
 import type { Finding, Fix } from '../part/finding'
-import { type DraftPart, riseOf } from './part'
+import type { Opening } from '../part/roles'
+import { kindOf } from '../wall/wall'
+import type { Bag } from './judge'
+import { type DraftPart, riseOf, wallPartOf } from './part'
+import { fixesOf } from './told'
 import type { BagSizes } from './sizes'
 
-/** The holes of a part of the wall, if it has any that things could leave by. */
-export function openingOf(part: DraftPart, design: Design, gauge: Gauge): Opening | undefined {
-  if (part.net) return netOpening(part.net, part.arounds ?? [])
-  const spec = part.id.startsWith('wall.') ? design.wall[Number(part.id.slice(5))] : undefined
-  if (spec?.band === 'boxes') return boxOpening(spec.chains, gauge)
-  return spec?.band === 'vees' ? boxOpening(1, gauge) : undefined
+/** The holes of a part, if it has any that things could leave by: of a net by how it hangs. */
+export function openingOf({ net, arounds, opening }: DraftPart): Opening | undefined {
+  return net ? netOpening(net, arounds ?? []) : opening
 }
 
-/** Thread wears and knots slip: a hole should be this much smaller than what it must keep in (from memory). */
-const SAFE_SHARE = 0.85
-
-/** Ways to keep what is carried in: shorter loops, smaller holes, a lining. */
+/** Ways to keep what is carried in: what the part itself can do, or a lining. */
 function fixesFor(part: DraftPart, design: Design, gauge: Gauge, leastCm: number): Fix[] {
-  const index = Number(part.id.slice(5))
-  const spec = design.wall[index]!
-  const fixes: Fix[] = []
-  const chains = Math.floor((leastCm * SAFE_SHARE * Math.PI) / 2 / gauge.ch.width.cm)
-  if (spec.band === 'loops' && chains >= 2) {
-    fixes.push({
-      label: `Loops of at most ${chains} chains`,
-      changes: [
-        { path: ['wall', index, 'hold'], value: { pin: { chains } } }, { path: ['wall', index, 'first'], value: Math.min(spec.first, chains) },
-        ...(spec.last ? [{ path: ['wall', index, 'last'], value: { pin: { chains: Math.min(chains, 'pin' in spec.last ? spec.last.pin.chains : chains) } } }] : []),
-      ],
-    })
-  }
-  if (spec.band === 'loops' && boxOpening(1, gauge).ballCm < leastCm * SAFE_SHARE) {
-    fixes.push({ label: 'Boxes instead of loops', changes: [{ path: ['wall', index], value: { band: 'boxes', chains: 1, finish: true, size: spec.size, colour: spec.colour } }] })
-  }
-  return [...fixes, { label: 'Line the bag', changes: [{ path: ['lining'], value: { seamCm: 1.5 } }] }]
-}
-
-function named(contents: Contents): string {
-  if (contents.kind === 'balls') return contents.count === 1 ? 'The ball' : 'A ball'
-  return contents.kind === 'bottle' ? 'The bottle' : 'The box'
+  const spec = wallPartOf(part)
+  const own = spec ? kindOf(spec).tighten?.(spec, leastCm, gauge) ?? [] : []
+  return [...fixesOf(part, own, design.units), { label: 'Line the bag', changes: [{ path: ['lining'], value: { seamCm: 1.5 } }] }]
 }
 
 function holes(part: DraftPart, design: Design, gauge: Gauge): Finding[] {
-  const opening = openingOf(part, design, gauge)
-  const least = design.contents && leastThrough(design.contents)
+  const opening = openingOf(part)
+  const least = design.contents && leastThroughCm(design.contents)
   if (!opening || part.rounds.length === 0) return []
   const { units } = design
   const size = `Its holes let a ball of ${formatCm(opening.ballCm, units)} be pushed through, and a rod of ${formatCm(opening.rodCm, units)} fall through.`
@@ -58,7 +38,7 @@ function holes(part: DraftPart, design: Design, gauge: Gauge): Finding[] {
   const gone = opening.ballCm >= least
   return [{
     code: gone ? 'holes-too-large' : 'holes-nearly-too-large', weight: gone ? 'caution' : 'watch', part: part.id,
-    what: `${size} ${named(design.contents!)} of ${formatCm(least, units)} ${gone ? 'can leave by them' : 'only just stays in'}.`, ...(fix ? { fix } : {}), otherFixes,
+    what: `${size} ${contentOf(design.contents!).called(design.contents!)} of ${formatCm(least, units)} ${gone ? 'can leave by them' : 'only just stays in'}.`, ...(fix ? { fix } : {}), otherFixes,
   }]
 }
 
@@ -87,8 +67,7 @@ export function loadedHeightCm(design: Design, parts: readonly DraftPart[]): num
       continue
     }
     const { loops, loopsCm } = part.net
-    const girth = room && (room.round ? Math.PI * room.lengthCm : 2 * (room.lengthCm + room.widthCm))
-    const rows = hangLoaded(loopsCm, loops, room && { aroundCm: girth!, heightCm: room.heightCm - tall })
+    const rows = hangLoaded(loopsCm, loops, room && { aroundCm: girthCm(room), heightCm: room.heightCm - tall })
     tall += rows.reduce((sum, { riseCm }) => sum + riseCm, 0)
     // A solid round on top stays as it is.
     for (let i = loopsCm.length; i < part.rounds.length; i++) tall += riseOf(part, i)
@@ -97,7 +76,7 @@ export function loadedHeightCm(design: Design, parts: readonly DraftPart[]): num
 }
 
 /** What mesh should be watched for: its holes, how it hangs, its lining. */
-export function meshFindings(design: Design, parts: readonly DraftPart[], sizes: BagSizes, gauge: Gauge): Finding[] {
+export function meshFindings({ design, parts, sizes, gauge }: Bag): Finding[] {
   const loaded = sizes.loadedHeightCm
   const hangs: Finding[] = loaded === undefined
     ? []

@@ -1,16 +1,26 @@
-import type { LayOut } from '../part/layOut'
+import type { BaseSpec } from '../base/base'
+import type { WallPart } from '../design/design'
 import type { Finding } from '../part/finding'
-import type { Grip, Handle } from '../part/handle'
-import type { Net, PartSize } from '../part/part'
+import type { Handle } from '../part/handle'
+import type { PartSize, Roles } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
 import type { Worked } from '../round/worked'
+import type { TurnUp } from '../wall/turnUp'
+import { kindOf, type WallKind } from '../wall/wall'
+
+/** What a part was drafted from, and where that is in the design. */
+export type Drafted
+  = | { readonly in: 'base', readonly spec: BaseSpec }
+    | { readonly in: 'turnUp', readonly spec: TurnUp }
+    | { readonly in: 'wall', readonly spec: WallPart, readonly index: number }
 
 /** A part of the bag as drafted. */
-export interface DraftPart {
-  /** `base`, `turnUp`, `wall.0`: also where its spec is in the design. */
+export interface DraftPart extends Roles {
+  /** `base`, `turnUp`, or the id of a part of the wall. */
   readonly id: string
   readonly name: string
+  readonly from: Drafted
   /** Number of its first round in the bag; the part has `rounds.length` of them, which may be none. */
   readonly firstRound: number
   readonly rounds: readonly Worked[]
@@ -19,26 +29,31 @@ export interface DraftPart {
   readonly findings: readonly Finding[]
   /** How many of its rounds, the last ones, stand up and make its height. */
   readonly rising: number
-  /** Of a base: where its stitches lie, seen from above. */
-  readonly layOut?: LayOut
-  /** Stitches that carry a marker, a list a round. */
-  readonly markers?: readonly (readonly number[])[]
   readonly advice: readonly string[]
-  /** How much each round rises, where they differ; `size.height` shared out evenly otherwise. */
-  readonly rises?: readonly number[]
-  /** How far round each round goes, where they differ; `size.circumference` otherwise. */
-  readonly arounds?: readonly number[]
-  /** What is said beside each round. */
-  readonly notes?: readonly (string | undefined)[]
-  /** Of a net: its loops. */
-  readonly net?: Net
-  /** Of a casing: its eyelets. */
-  readonly casing?: { readonly eyelets: number }
-  /** Handles that hang on it, and what is worked on its own for it. */
   readonly handles: readonly Handle[]
-  readonly grip?: Grip
   readonly sidesMoved: number
   readonly pieces: readonly Piece[]
+}
+
+/** The part of the wall that a part was drafted from; nothing for base and turn-up. */
+export function wallPartOf({ from }: DraftPart): WallPart | undefined {
+  return from.in === 'wall' ? from.spec : undefined
+}
+
+/** The kind of a part of the wall; nothing for base and turn-up. */
+export function wallKindOf(part: DraftPart): WallKind | undefined {
+  const spec = wallPartOf(part)
+  return spec && kindOf(spec)
+}
+
+/** Whether a part is what the bag stands on. */
+export function isBase({ from }: DraftPart): boolean {
+  return from.in === 'base'
+}
+
+/** Whether a part could not be worked: the bag ends there. */
+export function isStopped({ findings }: Pick<DraftPart, 'findings'>): boolean {
+  return findings.some(({ weight }) => weight === 'stop')
 }
 
 /** How much the `i`-th of a part's rounds rises, in centimetres; nothing for a round of a floor. */

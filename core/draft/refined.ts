@@ -5,7 +5,7 @@ import { type Gauge, gaugeOf } from '../gauge/gauge'
 import { refine } from '../gauge/refine'
 import { formatCm } from '../measure/format'
 import type { Finding } from '../part/finding'
-import type { Setting } from '../part/part'
+import { fromNothing, type Setting } from '../part/part'
 
 /** The gauge a bag is drafted in: the swatch's, refined by the finished base once that is measured. */
 export function draftGauge(design: Design): Gauge {
@@ -18,7 +18,7 @@ export function draftGauge(design: Design): Gauge {
 
 /** What the base is worked in by the swatch alone. */
 function swatchSetting(design: Design, gauge: Gauge): Setting {
-  return { gauge, rounds: design.rounds, index: 0, turns: 0 }
+  return fromNothing(gauge, design.rounds)
 }
 
 /** Whether the base is still the one that was measured, by its rounds and stitches. */

@@ -1,44 +1,45 @@
 import type { Design } from '../design/design'
 import { formatCm } from '../measure/format'
 import type { Finding, Fix } from '../part/finding'
-import { isEdging, type WallSpec } from '../wall/wall'
+import { asPartOf } from '../design/partIds'
+import { adjustedTo } from '../wall/adjust'
 import { CARRY_CM, type YarnChanges, yarnChanges } from '../round/yarnChanges'
-import { type DraftPart, riseOf } from './part'
+import type { Bag } from './judge'
+import { type DraftPart, isStopped, riseOf, wallKindOf } from './part'
 
-/** Bands whose rounds can be one more or fewer without anything else changing. */
-function plainBands(design: Design, parts: readonly DraftPart[]): { readonly index: number, readonly rounds: number, readonly spec: WallSpec }[] {
-  return design.wall.map((spec, index) => ({ spec, index, rounds: parts.find(({ id }) => id === `wall.${index}`)?.rounds.length ?? 0 }))
-    .filter(({ spec }) => spec.band === 'solid' || spec.band === 'ridges')
+/** The plain band with the most rounds: one more or fewer changes nothing else. */
+function longestPlain(parts: readonly DraftPart[]): DraftPart | undefined {
+  return parts.filter(part => wallKindOf(part)?.plain).sort((a, b) => b.rounds.length - a.rounds.length)[0]
 }
 
 /** Makers want the right side facing before an edging: in turned work the last round may face the other way (handbook 2). */
 function facing(design: Design, parts: readonly DraftPart[]): Finding[] {
   const last = parts.flatMap(({ rounds }) => rounds).at(-1)
   if (design.rounds.style !== 'turned' || design.wall.length === 0 || last?.round.facing !== 'wrong' || last.round.join === 'open') return []
-  const band = plainBands(design, parts).sort((a, b) => b.rounds - a.rounds)[0]
-  const fix = (by: number): Fix => ({
-    label: `${by > 0 ? 'One round more' : 'One round fewer'} in wall ${band!.index + 1}`,
-    changes: [{ path: ['wall', band!.index, 'size'], value: { pin: { rounds: band!.rounds + by } } }],
+  const band = longestPlain(parts)
+  const fix = ({ id, rounds }: DraftPart, by: number): Fix => ({
+    label: `${by > 0 ? 'One round more' : 'One round fewer'} in wall ${design.wall.findIndex(part => part.id === id) + 1}`,
+    changes: [{ path: ['wall', id, 'size'], value: { pin: { rounds: rounds.length + by } } }],
   })
   return [{
     code: 'ends-on-wrong-side', weight: 'watch', part: parts.at(-1)!.id,
     what: 'The last round has the wrong side facing. An edging or casing wants the right side: work one round more or one fewer below it.',
-    ...(band && band.rounds > 1 ? { fix: fix(1), otherFixes: [fix(-1)] } : {}),
+    ...(band && band.rounds.length > 1 ? { fix: fix(band, 1), otherFixes: [fix(band, -1)] } : {}),
   }]
 }
 
 /** The mouth has to divide by what will be worked on it. */
 function mouth(design: Design, parts: readonly DraftPart[]): Finding[] {
   const top = parts.at(-1)!
-  if (!design.mouth || top.findings.some(({ weight }) => weight === 'stop')) return []
+  if (!design.mouth || isStopped(top)) return []
   const { divides } = design.mouth
   const over = top.edge.count % divides
   if (over === 0) return []
-  const adjusting: WallSpec = { band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true, colour: design.wall.at(-1)?.colour ?? design.base.colour }
+  const adjusting = adjustedTo({ want: { divides: true } }, 'sc', design.wall.at(-1)?.colour ?? design.base.colour)
   return [{
     code: 'mouth-does-not-divide', weight: 'caution', part: top.id,
     what: `The mouth has ${top.edge.count} stitches, and ${divides} does not go into them: ${over} too many, or ${divides - over} too few. Look for counts that fit, or adjust in a last round.`,
-    fix: { label: 'Adjust in a last round', changes: [{ path: ['wall'], value: [...design.wall, adjusting] }] },
+    fix: { label: 'Adjust in a last round', changes: [{ path: ['wall'], value: [...design.wall, asPartOf(design.wall, adjusting)] }] },
   }]
 }
 
@@ -70,10 +71,8 @@ function steps(design: Design, parts: readonly DraftPart[]): Finding[] {
   return parts.slice(1).flatMap((part, i): Finding[] => {
     const below = parts[i]!
     const share = part.size.circumference.cm / below.size.circumference.cm - 1
-    // A taper is meant to; a net widens row by row, and its findings say how it hangs.
-    const spec = design.wall[Number(part.id.slice(5))]
-    const tapers = spec?.band === 'taper' || spec?.band === 'loops' || (spec !== undefined && isEdging(spec))
-    if (part.rounds.length === 0 || tapers || Math.abs(share) <= STEP_SHARE) return []
+    // Where it is meant, a part's own findings say how it lies.
+    if (part.rounds.length === 0 || wallKindOf(part)?.shapes || Math.abs(share) <= STEP_SHARE) return []
     const [from, to] = [below, part].map(({ size }) => formatCm(size.circumference.cm / 2, design.units))
     return [{
       code: share < 0 ? 'draws-in' : 'flares', weight: 'watch', part: part.id,
@@ -83,6 +82,6 @@ function steps(design: Design, parts: readonly DraftPart[]): Finding[] {
 }
 
 /** What the wall as a whole should be watched for. */
-export function wallFindings(design: Design, parts: readonly DraftPart[]): Finding[] {
+export function wallFindings({ design, parts }: Bag): Finding[] {
   return [...facing(design, parts), ...mouth(design, parts), ...steps(design, parts), ...colours(design, parts)]
 }

@@ -1,10 +1,12 @@
-import type { Design } from '../design/design'
+import { withParts } from '../design/partIds'
+import type { Design, WallPart } from '../design/design'
+import type { Gauge } from '../gauge/gauge'
 import { formatCm } from '../measure/format'
 import type { Finding, Fix } from '../part/finding'
-import type { Gauge } from '../gauge/gauge'
+import { adjustedTo } from '../wall/adjust'
+import { mainStitch } from '../wall/wall'
+import { accepts } from './accepts'
 import type { DraftPart } from './part'
-import { accepts } from './fold'
-import { mainStitch, type WallSpec } from '../wall/wall'
 
 /** How far an adjusting round may be looked for: further than this nobody would adjust. */
 const FURTHEST = 60
@@ -14,14 +16,12 @@ function nearest(count: number, by: 1 | -1, good: (count: number) => boolean): n
   return undefined
 }
 
-/** A design with an adjusting round before a part of its wall. */
-export function withAdjusting(design: Design, before: number, stitches: number): readonly WallSpec[] {
+/** A wall with an adjusting round before one of its parts, in the stitch and yarn of what lies below. */
+export function withAdjusting(design: Design, before: number, stitches: number, gauge: Gauge): readonly WallPart[] {
   const below = design.wall[before - 1] ?? design.wall[before]
-  const stitch = below ? mainStitch(below, design.repeats) : design.base.stitch
-  const round: WallSpec = {
-    band: 'adjust', stitch: stitch === 'tr' ? 'dc' : stitch, to: { pin: { stitches } }, mirrored: true, colour: below?.colour ?? design.base.colour,
-  }
-  return [...design.wall.slice(0, before), round, ...design.wall.slice(before)]
+  const stitch = below ? mainStitch(below, { gauge, repeats: design.repeats }) : design.base.stitch
+  const round = adjustedTo({ pin: { stitches } }, stitch, below?.colour ?? design.base.colour)
+  return withParts(design.wall, [{ at: before, spec: round }])
 }
 
 /**
@@ -31,12 +31,12 @@ export function withAdjusting(design: Design, before: number, stitches: number):
 function fixesFor(design: Design, wall: number, count: number, gauge: Gauge): { fix?: Fix, otherFixes?: Fix[] } {
   const good = accepts(design, wall, gauge)
   const fixes = ([-1, 1] as const).map(by => nearest(count, by, good)).filter(to => to !== undefined).map((to): Fix => {
-    const width = gauge[mainStitch(design.wall[wall]!, design.repeats)].width.cm
+    const width = gauge[mainStitch(design.wall[wall]!, { gauge, repeats: design.repeats })].width.cm
     const change = to - count
     const cost = formatCm(Math.abs(change) * width / 2, design.units)
     return {
       label: `${Math.abs(change)} ${change > 0 ? 'more' : 'fewer'} in a round below: ${to}, right for all above, ${cost} ${change > 0 ? 'wider' : 'narrower'} lying flat`,
-      changes: [{ path: ['wall'], value: withAdjusting(design, wall, to) }],
+      changes: [{ path: ['wall'], value: withAdjusting(design, wall, to, gauge) }],
     }
   })
   const [fix, ...otherFixes] = fixes.sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))
@@ -51,7 +51,7 @@ function withOwn(found: { fix?: Fix, otherFixes?: Fix[] }, { otherFixes: own = [
 
 /** Findings of parts with the ways to mend those that do not divide, which take the whole wall to see. */
 export function withWallFixes(design: Design, parts: readonly DraftPart[], gauge: Gauge): Finding[] {
-  return parts.flatMap(({ id, findings, edge }) => findings.map(finding => finding.code === 'does-not-divide' && id.startsWith('wall.')
-    ? { ...finding, ...withOwn(fixesFor(design, Number(id.slice(5)), edge.count, gauge), finding) }
+  return parts.flatMap(({ from, findings, edge }) => findings.map(finding => finding.code === 'does-not-divide' && from.in === 'wall'
+    ? { ...finding, ...withOwn(fixesFor(design, from.index, edge.count, gauge), finding) }
     : finding))
 }

@@ -1,10 +1,13 @@
-import type { BaseSpec } from '../base/base'
-import type { Design } from '../design/design'
+import { baseChoices, type BaseSpec } from '../base/base'
+import type { BaseChoice } from '../base/choice'
+import type { Design, WallPart } from '../design/design'
+import { withParts } from '../design/partIds'
 import { fold } from '../draft/fold'
+import { isStopped } from '../draft/part'
 import type { Gauge } from '../gauge/gauge'
-import type { Setting } from '../part/part'
-import { mainStitch, type WallSpec } from '../wall/wall'
-import { type BaseChoice, baseChoices } from './baseChoices'
+import { fromNothing } from '../part/part'
+import { adjustedTo, isAdjusting } from '../wall/adjust'
+import { mainStitch } from '../wall/wall'
 import { type Adjusting, stuckAt, type WallPlan, wallPlans, type WallProblem } from './plans'
 
 /*
@@ -37,7 +40,7 @@ export const USUAL_WISH: FitWish = { toleranceCm: 1.5, mostAdjusting: 2 }
 /** One way to make everything divide: an edit of base and wall, and what it costs. */
 export interface Fitting {
   readonly base: BaseSpec
-  readonly wall: readonly WallSpec[]
+  readonly wall: readonly WallPart[]
   /** Stitches at the base's edge, and at the mouth. */
   readonly stitches: number
   readonly mouth: number
@@ -62,8 +65,8 @@ export interface FitResult {
 }
 
 /** The wall without the adjusting rounds that a fit may put in anew; those that say what the maker counted stay. */
-export function bareWall(wall: readonly WallSpec[]): WallSpec[] {
-  return wall.filter(spec => spec.band !== 'adjust' || spec.counted)
+export function bareWall(wall: readonly WallPart[]): WallPart[] {
+  return wall.filter(spec => !isAdjusting(spec))
 }
 
 function problemOf(design: Design, gauge: Gauge, { mostAdjusting }: FitWish): WallProblem {
@@ -71,18 +74,18 @@ function problemOf(design: Design, gauge: Gauge, { mostAdjusting }: FitWish): Wa
 }
 
 /** The wall of a plan: adjusting rounds put in where the plan says, in the stitch and yarn of what lies below. */
-function wallOf({ wall, repeats }: WallProblem, base: BaseSpec, adjusting: readonly Adjusting[]): WallSpec[] {
-  const round = ({ before, to }: Adjusting): WallSpec => {
+function wallOf({ wall, repeats, gauge }: WallProblem, base: BaseSpec, adjusting: readonly Adjusting[]): WallPart[] {
+  return withParts(wall, adjusting.map(({ before, to }) => {
     const below = wall[before - 1]
-    const stitch = below ? mainStitch(below, repeats) : base.stitch
-    return { band: 'adjust', stitch: stitch === 'tr' ? 'dc' : stitch, to: { pin: { stitches: to } }, mirrored: true, colour: below?.colour ?? base.colour }
-  }
-  const at = (i: number) => adjusting.filter(({ before }) => before === i).map(round)
-  return [...wall.flatMap((spec, i) => [...at(i), spec]), ...at(wall.length)]
+    const stitch = below ? mainStitch(below, { gauge, repeats }) : base.stitch
+    return { at: before, spec: adjustedTo({ pin: { stitches: to } }, stitch, below?.colour ?? base.colour) }
+  }))
 }
 
+type Choice = BaseChoice & { readonly base: BaseSpec }
+
 interface Weighed {
-  readonly choice: BaseChoice
+  readonly choice: Choice
   readonly plan: WallPlan
   readonly costCm: number
 }
@@ -99,7 +102,7 @@ const SHOWN = 6
 class Best {
   private readonly kept = new Map<number, Weighed>()
 
-  offer(choice: BaseChoice, plan: WallPlan): void {
+  offer(choice: Choice, plan: WallPlan): void {
     const key = likeness(choice, plan)
     const costCm = choice.errorCm + plan.costCm
     const held = this.kept.get(key)
@@ -120,9 +123,9 @@ const WORKED = 48
  */
 function stopsAt(design: Design, gauge: Gauge, { base, wall }: Fitting): number | undefined {
   const { parts } = fold({ ...design, base, wall }, gauge)
-  const stopped = parts.find(({ findings }) => findings.some(({ weight }) => weight === 'stop'))
+  const stopped = parts.find(isStopped)
   if (!stopped) return undefined
-  return bareWall(wall.slice(0, Number(stopped.id.slice(5)) || 0)).length
+  return stopped.from.in === 'wall' ? bareWall(wall.slice(0, stopped.from.index)).length : 0
 }
 
 function collisionOf(problem: WallProblem, choices: readonly BaseChoice[]): Collision {
@@ -137,8 +140,7 @@ function collisionOf(problem: WallProblem, choices: readonly BaseChoice[]): Coll
  * @yields the share of the bases that have been tried, so that a worker can tell how far it is
  */
 export function* searching(design: Design, gauge: Gauge, wish: FitWish): Generator<number, FitResult> {
-  const setting: Setting = { gauge, rounds: design.rounds, index: 0, turns: 0 }
-  const choices = baseChoices(design.base, setting, wish.toleranceCm)
+  const choices = baseChoices(design.base, fromNothing(gauge, design.rounds), wish.toleranceCm)
   const problem = problemOf(design, gauge, wish)
   const plansFor = wallPlans(problem)
   const best = new Best()

@@ -32,9 +32,9 @@ function asksUpTo(design: Design, at: number): string {
   const wall = bareWall(design.wall)
   const gauge = gaugeOf(design.gauge)
   const said = wall.slice(0, at + 1).flatMap((spec, i) => {
-    const demand = demandOf(spec, design.repeats, gauge)
+    const demand = demandOf(spec, { gauge, repeats: design.repeats })
     const { multiple, plus } = demand?.asks ?? { multiple: 1, plus: 0 }
-    return demand && (multiple > 1 || plus !== 0) ? [`wall ${i + 1} asks for ${asksWords(demand.asks)} and leaves ${demand.gives(multiple + plus) - plus} for each ${multiple}`] : []
+    return demand && (multiple > 1 || plus !== 0) ? [`wall ${i + 1} asks for ${asksWords(demand.asks)} and leaves ${demand.leaves(multiple + plus) - plus} for each ${multiple}`] : []
   })
   if (at >= wall.length && design.mouth) said.push(`the mouth asks for ${asksWords({ multiple: design.mouth.divides, plus: 0 })}`)
   return said.join('; ')

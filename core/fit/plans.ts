@@ -1,3 +1,4 @@
+import type { WallPart } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
 import type { Repeat } from '../repeat/repeat'
 import { gaps } from '../round/spread'
@@ -22,7 +23,7 @@ export interface WallPlan {
 
 /** What the wall and the mouth ask, and how much adjusting is allowed. */
 export interface WallProblem {
-  readonly wall: readonly WallSpec[]
+  readonly wall: readonly WallPart[]
   readonly repeats: readonly Repeat[]
   readonly gauge: Gauge
   readonly mouthDivides: number
@@ -59,19 +60,11 @@ interface Passage {
 }
 
 function passageOf(spec: WallSpec, { repeats, gauge }: WallProblem): Passage {
-  const stitchCm = gauge[mainStitch(spec, repeats)].width.cm
-  const any = { takes: () => true, repeat: 1, stitchCm }
-  if (spec.band === 'adjust') {
-    const { to } = spec
-    return { ...any, gives: count => 'want' in to ? count : 'stitches' in to.pin ? to.pin.stitches : count + to.pin.change }
-  }
-  if (spec.band === 'taper') {
-    const stitches = 'pin' in spec.size ? spec.size.pin.stitches : Math.max(1, Math.round(spec.size.want.aroundCm / stitchCm))
-    return { ...any, gives: () => stitches }
-  }
-  const demand = demandOf(spec, repeats, gauge)
+  const seen = { gauge, repeats }
+  const stitchCm = gauge[mainStitch(spec, seen)].width.cm
+  const demand = demandOf(spec, seen)
   if (!demand) return { takes: () => false, repeat: 1, gives: count => count, stitchCm }
-  return { takes: count => divides(count, demand.asks), repeat: demand.asks.multiple, gives: demand.gives, stitchCm }
+  return { takes: count => divides(count, demand.asks), repeat: demand.asks.multiple, gives: demand.leaves, stitchCm }
 }
 
 /**

@@ -49,3 +49,7 @@ export function stretchShare(test: StretchTest | undefined, pullKg: number, widt
   if (share <= 0) return 0
   return Math.min(MOST_STRETCH, (share * (pullKg / widthCm)) / (test.kg / test.widthCm))
 }
+
+/** Usual drops (handbook 10; from memory): in the hand, and over the shoulder. */
+export const HAND_DROP_CM = 12
+export const SHOULDER_DROP_CM = 28

@@ -1,18 +1,63 @@
-import type { Finding } from '../part/finding'
-import type { Setting } from '../part/part'
+import { between as bounds, choice, count, optional } from '../field/ask'
+import type { Fields } from '../field/field'
+import { type Keeps, kind, type PartKind, type PartSpec, type Sample, type Tool } from '../kind/kind'
+import { AS_IT_WAS } from '../part/asks'
+import type { Finding, Fix } from '../part/finding'
+import type { PartResult, Setting, WallSetting } from '../part/part'
 import type { Edge } from '../round/edge'
+import type { FabricKind } from '../stitch/dictionary'
 import type { Placing } from './placing'
-import { facingBelow, wayOf } from './rim'
-import type { StripStitch } from './strip'
+import { asMarked, facingBelow, wayOf } from './rim'
+import { refusedOnHandles } from './unworked'
 
-/** What straps placed on the rim all say. */
-export interface OnRim {
-  readonly stitch: StripStitch
-  /** Stitches that everything is moved on from where it is centred; opposite feet mirror it. */
+/** One, or one on each face. */
+export function oneOrTwo(label: string, two: string) {
+  return choice(label, [{ value: 2, name: 'two', does: two }, { value: 1, name: 'one', does: 'On the front alone.' }], { begins: 2 })
+}
+
+/** Where what is placed on the rim goes: in the middle or moved, by the sides as drafted or as the maker marked them anew. */
+export const WHERE = {
+  nudge: count('Moved from the middle', bounds(-500, 500), {
+    begins: 0, unasked: true, suffix: 'sts', usually: bounds(-6, 6), says: 'Stitches that it is moved on from where it is centred; what lies opposite mirrors it.',
+  }),
+  sideAt: optional(count('From the round\'s start to a side', bounds(0, 2000), {
+    unasked: true, suffix: 'sts', usually: bounds(0, 80), says: 'Where the maker marked the first side anew: so many stitches on from the start of the round.',
+  })),
+} as const
+
+/** What is placed on the rim says of where. */
+export interface Where {
   readonly nudge: number
-  /** Where the maker marked the first side anew: so many stitches on from the start of the round. */
   readonly sideAt?: number
-  readonly colour: string
+}
+
+/** What works no round of the bag, and is only placed on its rim. */
+interface Fitted<B extends string, F extends Fields, S = PartSpec<B, F>> {
+  readonly band: B
+  readonly name: string
+  readonly does: string
+  readonly fields: F
+  readonly group?: 'Handles' | 'Closures'
+  readonly tools?: readonly Tool[]
+  readonly sample?: Partial<Sample<S>>
+  readonly begins: (keeps: Keeps) => Partial<S>
+  /** Said where it would stand on handles that are worked in the round; left out, it can. */
+  readonly refusedAs?: string
+  readonly fit: (spec: S, edge: Edge, setting: Setting) => PartResult
+  readonly strengthen?: (spec: S, strands: number | undefined) => readonly Fix[]
+}
+
+/** Declares a strap or a closure: it leaves the edge as it was, with feet, pieces and advice. */
+export function fitted<const B extends string, const F extends Fields>({ fit, refusedAs, sample, ...named }: Fitted<B, F>): PartKind<B, F> & { readonly fields: F } {
+  return kind({
+    group: 'Handles', ...named, sample: { on: 'rim', ...sample },
+    demand: () => AS_IT_WAS, main: ({ stitch = 'sc' }: { stitch?: FabricKind }) => stitch,
+    work: (spec: Where, edge: Edge, setting: WallSetting) => {
+      if (refusedAs && edge.free) return refusedOnHandles(edge, setting, refusedAs)
+      const { edge: marked, ...moved } = asMarked(edge, setting, spec.sideAt)
+      return { ...fit(spec as never, marked, setting), ...moved }
+    },
+  } as never) as never
 }
 
 /** How far round a span's middle lies. */
@@ -22,7 +67,9 @@ export function middleWay(edge: Edge, setting: Setting, first: number, places: n
 }
 
 /** Why straps do not fit. */
-export const strapsTooWide = (what: string, fix?: Finding['fix']): Finding => ({ code: 'straps-too-wide', weight: 'stop', what, ...(fix ? { fix } : {}) })
+export function strapsTooWide(what: string, fix?: Fix): Finding {
+  return { code: 'straps-too-wide', weight: 'stop', what, ...(fix ? { fix } : {}) }
+}
 
 /** What lies between two spans, in words. */
 export function between({ gaps: [a, b] }: Placing): string {
@@ -31,5 +78,6 @@ export function between({ gaps: [a, b] }: Placing): string {
 
 /** Where markers go before feet are worked or sewn. */
 export function markerPlan(at: readonly string[], placing: Placing): string[] {
-  return [`Markers: flatten the bag and mark ${at.join(' and ')}, counted from the start of the last round; ${between(placing)} between the feet. Count between them on both sides before you begin.`]
+  return [`Markers: flatten the bag and mark ${at.join(' and ')}, counted from the start of the last round; ${between(placing)} between the feet. `
+    + 'Count between them on both sides before you begin.']
 }

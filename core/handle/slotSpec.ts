@@ -1,39 +1,96 @@
+import { always, between, choice, count, length, pin, want, ways } from '../field/ask'
+import { told } from '../field/field'
+import { type Now, tenths } from '../field/now'
+import type { PartSpec } from '../kind/kind'
+import type { Demand } from '../part/asks'
+import { ANY } from '../part/asks'
 import type { Finding } from '../part/finding'
-import type { Setting, Size } from '../part/part'
-import type { Edge } from '../round/edge'
-import { lengthForDrop } from './drop'
+import type { Setting } from '../part/part'
+import { type Edge, foundation } from '../round/edge'
+import { HAND_DROP_CM, lengthForDrop } from './drop'
+import { oneOrTwo, WHERE } from './onRim'
 import { markedAnew, nudgeRoom, type Placing, placed, placesNear } from './placing'
-import type { StripStitch } from './strip'
+import { DROP_CM, STRAP_STITCH, USUAL_DROPS } from './strapLength'
+
+export const SLOT_CM = between(1, 100)
+
+/** What the questions look at of one another's answers. */
+interface Answered {
+  readonly corners: number
+  readonly rounds: number
+}
+
+/** Where the slots lie as drafted now, whether they fit there or not. */
+function slotsNow(spec: object, { part, gauge }: Now): Slots | undefined {
+  const first = part?.rounds[0]
+  const edge = first?.on ?? part?.edge
+  return edge && slotsOn(spec as SlotsSpec, edge, { gauge }, first?.round.begin.turn ?? false)
+}
+
+/** A handle that hangs wants its corners drawn together. */
+function drawnAtCorners({ corners, rounds }: Answered): Partial<Answered> {
+  return corners === 0 ? { corners: 1, rounds: Math.max(2, rounds) } : {}
+}
+
+function stitchesNow(spec: object, now: Now): number {
+  return slotsNow(spec, now)?.placing.places ?? 16
+}
+
+function widthNow(spec: object, now: Now): number {
+  return tenths(stitchesNow(spec, now) * now.gauge[(spec as SlotsSpec).stitch].width.cm, SLOT_CM)
+}
+
+const CHAINS = ways('The chain over each is', [
+  want('a handle, by its drop', { dropCm: length('Drop, rim to hand', DROP_CM, { picks: USUAL_DROPS, usually: between(1, 30) }) }, {
+    does: told((spec, now) => `It hangs: chains of ${slotsNow(spec, now)?.chains ?? '?'}.`),
+    from: () => ({ dropCm: HAND_DROP_CM }), sets: drawnAtCorners,
+  }),
+  want('a hand hole', { hole: always(true, 'A hand hole') }, {
+    does: 'As long as what is skipped: the rim stays straight.', from: () => ({ hole: true as const }), sets: () => ({ corners: 0 }),
+  }),
+  pin('so many chains', { chains: count('Chains', between(1, 600), { usually: between(1, 90) }) }, {
+    does: 'You pin the chains, the drop is told.', from: (spec: Answered, now) => ({ chains: slotsNow(spec, now)?.chains ?? 30 }), sets: drawnAtCorners,
+  }),
+])
+
+/** What slots ask; `wide` says what their width is. */
+export function slotFields<const I extends Into>(wide: string, into: I) {
+  return {
+    number: oneOrTwo('How many', 'One on each face, mirror images about the sides.'),
+    width: ways('Decide their width by', [
+      want('centimetres', { widthCm: length(wide, SLOT_CM, { usually: between(1, 25) }) }, {
+        does: told((spec, now) => now.part ? `${stitchesNow(spec, now)} stitches are skipped for each.` : ''), from: (spec: object, now) => ({ widthCm: widthNow(spec, now) }),
+      }),
+      pin('stitches', { stitches: count('Stitches skipped for each', between(1, 600), { usually: between(1, 40) }) }, {
+        from: (spec: object, now) => ({ stitches: stitchesNow(spec, now) }),
+      }),
+    ]),
+    chains: CHAINS,
+    into: choice('The next round goes', [
+      { value: 'chains', name: 'into the chains', does: 'A stitch in each chain, under its two upper threads.' },
+      { value: 'bumps', name: 'into their back bumps', does: 'Under the bump on the chain\'s back: both edges look alike, and no holes show.' },
+      { value: 'over', name: 'around the chain', does: 'As many stitches over the chain as a whole: fast, and they can be pushed close.' },
+    ], { begins: into as Into }),
+    stitch: STRAP_STITCH,
+    rounds: count('Rounds above', between(1, 60), {
+      begins: 4, beside: true, usually: between(1, 6), says: 'Rounds above the slots, the first of which works the chains: they give the handle its width.',
+    }),
+    corners: count('Corners drawn in', between(0, 12), {
+      begins: 1, beside: true, usually: between(0, 4), says: 'Rounds above the one that works the chains which draw body and handle together at the corners.',
+    }),
+    ...WHERE,
+  } as const
+}
 
 /** How the round above works a handle's chain: into its chains, into the bumps on their backs, or around the chain as a whole. */
-export const INTO = ['chains', 'bumps', 'over'] as const
-
-/** How long a handle's chain is: as long as what it skips; long enough for a drop; or so many chains. */
-export type SlotChains = { readonly want: { readonly hole: true } } | { readonly want: { readonly dropCm: number } } | { readonly pin: { readonly chains: number } }
+export type Into = 'chains' | 'bumps' | 'over'
 
 /**
  * Openings in the rim with a chain over each: hand holes if the chain is as long as what is skipped, handles if it is longer
  * (handbook 10). Chain straps are the same from corner to corner, with a round worked over everything.
  */
-interface Slotted<B extends string> {
-  readonly band: B
-  readonly number: 1 | 2
-  readonly width: Size<{ readonly widthCm: number }, { readonly stitches: number }>
-  readonly chains: SlotChains
-  readonly into: (typeof INTO)[number]
-  /** Rounds above the one that works the chains which draw body and handle together at the corners. */
-  readonly corners: number
-  /** Rounds above the slots, the first of which works the chains: they give the handle its width. */
-  readonly rounds: number
-  readonly stitch: StripStitch
-  /** Stitches that the first slot is moved on from the middle of its face, the second one mirroring it. */
-  readonly nudge: number
-  /** Where the maker marked the first side anew: so many stitches on from the start of the round. */
-  readonly sideAt?: number
-  readonly colour: string
-}
-
-export type SlotsSpec = Slotted<'slots'> | Slotted<'chain-straps'>
+export type SlotsSpec = PartSpec<'slots', SlotFields> | PartSpec<'chain-straps', SlotFields>
+type SlotFields = ReturnType<typeof slotFields>
 
 /** What the slots of a spec come to on an edge. */
 export interface Slots {
@@ -103,4 +160,9 @@ export function slotsGive(spec: SlotsSpec, edge: Edge, gauge: Setting['gauge']):
 /** The fewest stitches that slots can be worked on: both slots, and what has to be left between them. */
 export function slotsNeed({ width, stitch }: SlotsSpec, gauge: Setting['gauge']): number {
   return 2 * (LEAST_BETWEEN + ('pin' in width ? width.pin.stitches : Math.max(1, Math.round(width.want.widthCm / gauge[stitch].width.cm))))
+}
+
+/** What slots ask of the count and leave of it. */
+export function slotsDemand(spec: SlotsSpec, gauge: Setting['gauge']): Demand {
+  return { asks: { ...ANY, least: slotsNeed(spec, gauge) }, leaves: stitches => slotsGive(spec, foundation('stitch', stitches), gauge) ?? stitches }
 }

@@ -2,26 +2,25 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anySlots, SEED } from '../../tests/arbitraries/designs'
 import { gaugeOf } from '../gauge/gauge'
-import { edgingOf } from '../mouth/edging'
-import type { Setting } from '../part/part'
+import { rim } from '../mouth/rim'
+import type { WallSetting } from '../part/part'
 import { type Edge, foundation, withSides } from '../round/edge'
 import { lengthOf, liesOver, runAt } from '../round/freeRuns'
 import { each } from '../round/step'
 import { ROUND_STYLES } from '../round/style'
-import { workTexture } from '../texture/workTexture'
 import { stepsWords } from '../words/stepWords'
 import { within } from './placing'
-import { slots } from './slots'
+import { workSlots } from './slots'
 import { slotsGive, slotsOn, type SlotsSpec } from './slotSpec'
 
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
-const setting: Setting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20 }
+const setting: WallSetting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20, repeats: [], accepts: () => true }
 const handles: SlotsSpec = { band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 3, stitch: 'sc', nudge: 0, colour: 'main' }
-const on = (count: number, over: Partial<SlotsSpec> = {}, edge: Edge = foundation('stitch', count), at: Setting = setting) => slots({ ...handles, ...over } as SlotsSpec, edge, at)
-const codes = ({ findings }: ReturnType<typeof slots>) => findings.map(({ code }) => code)
+const on = (count: number, over: Partial<SlotsSpec> = {}, edge: Edge = foundation('stitch', count), at: WallSetting = setting) => workSlots({ ...handles, ...over } as SlotsSpec, edge, at)
+const codes = ({ findings }: ReturnType<typeof workSlots>) => findings.map(({ code }) => code)
 
 /** The stitches that a round's steps leave plain, chain and skip, in order. */
-function runs({ rounds: [first] }: ReturnType<typeof slots>): string {
+function runs({ rounds: [first] }: ReturnType<typeof workSlots>): string {
   return first!.round.steps.map(step => step.do === 'stitch' ? step.times : step.do === 'chain' ? `ch ${step.chains}` : step.do === 'skip' ? `skip ${step.places}` : '?').join(', ')
 }
 
@@ -115,9 +114,9 @@ describe('slots of any kind', () => {
   it('add up: what is skipped, chained and drawn together is what the rim comes to, whatever its count, its sides, its start and its style', () => {
     fc.assert(fc.property(anySlots, anyRim, (spec, { count, side, start, style, turns, counts }) => {
       const edge = { ...withSides(foundation('stitch', count), [side % count, (side + Math.floor(count / 2)) % count]), start: start % count }
-      const at: Setting = { ...setting, turns, rounds: { style, startingChainCounts: counts } }
+      const at: WallSetting = { ...setting, turns, rounds: { style, startingChainCounts: counts } }
       const any = spec as unknown as SlotsSpec
-      const result = slots(any, edge, at)
+      const result = workSlots(any, edge, at)
       if (result.findings.some(({ weight }) => weight === 'stop')) {
         expect(result.edge).toBe(edge)
         return
@@ -142,7 +141,7 @@ describe('slots of any kind', () => {
     fc.assert(fc.property(anySlots, fc.integer({ min: 8, max: 160 }), (spec, count) => {
       const any = spec as unknown as SlotsSpec
       const edge = foundation('stitch', count)
-      const result = slots(any, edge, setting)
+      const result = workSlots(any, edge, setting)
       expect(slotsGive(any, edge, gauge)).toBe(result.findings.some(({ weight }) => weight === 'stop') ? undefined : result.edge.count)
     }), { ...SEED, numRuns: 300 })
   })
@@ -162,9 +161,9 @@ describe('slots of any kind', () => {
 
   it('keep their handles through what is worked above: a firm rim knows which of its stitches hang free', () => {
     const below = on(64)
-    const rim = workTexture(edgingOf({ band: 'rim', rim: 'slip', colour: 'main' }, false).texture, { colour: 'main', size: { pin: { rounds: 2 } } }, below.edge, setting)
-    expect(freeOf(rim.edge)).toEqual(freeOf(below.edge))
-    expect(Array.from(runAt(rim.edge)).join('')).toBe(Array.from(runAt(below.edge)).join(''))
-    expect(rim.rounds[0]!.round.steps).toEqual([each('slst', 92)])
+    const above = rim.work({ band: 'rim', rim: 'slip', colour: 'main' }, below.edge, setting)
+    expect(freeOf(above.edge)).toEqual(freeOf(below.edge))
+    expect(Array.from(runAt(above.edge)).join('')).toBe(Array.from(runAt(below.edge)).join(''))
+    expect(above.rounds[0]!.round.steps).toEqual([each('slst', 92)])
   })
 })

@@ -1,5 +1,7 @@
+import { kind } from '../kind/kind'
+import { tape } from '../measure/format'
 import { times } from '../measure/length'
-import type { Finding } from '../part/finding'
+import type { Finding, Fix } from '../part/finding'
 import type { Handle } from '../part/handle'
 import { type PartResult, type Setting, stopped, workUp } from '../part/part'
 import type { Edge } from '../round/edge'
@@ -9,7 +11,9 @@ import { inStyle } from '../round/style'
 import type { Worked } from '../round/worked'
 import { asMarked, gripOf, offPlace, used } from './rim'
 import { cornerRound, hasCorners, met, overChains, slotSteps, withFree } from './slotRounds'
-import { type Slots, slotsOn, type SlotsSpec, tooWide } from './slotSpec'
+import { SLOT_CM, slotFields, type Slots, slotsDemand, slotsOn, type SlotsSpec, tooWide } from './slotSpec'
+import { underInstead, widened } from './strapLength'
+import { tenths } from '../field/now'
 
 /** What was placed, as makers say it: `8, slot 16, 16, slot 16, 8`. */
 export function runsWords(before: readonly number[], places: number, count: number): string {
@@ -54,7 +58,7 @@ function handlesOf(spec: SlotsSpec, { placing, chains, hangs }: Slots, edge: Edg
   const { width, height } = setting.gauge[spec.stitch]
   return used(edge, setting, placing, spec.number).map(({ face: { name, feet } }): Handle => ({
     name: spec.number === 2 ? `Handle, ${name}` : 'Handle', feet, lies: 'along', lengthCm: chains * width.cm, gapCm: placing.places * width.cm, widthCm: spec.rounds * height.cm,
-    strands: spec.rounds, aboveCm: height.cm, colour: spec.colour,
+    strands: spec.rounds, aboveCm: height.cm, colour: spec.colour, bears: { strands: 'rows' },
   }))
 }
 
@@ -62,8 +66,25 @@ function inFrom(begin: Begin, along: number): Begin {
   return along > 0 ? { ...begin, along } : begin
 }
 
+/** A hand with its knuckles wants about so much room (from memory). */
+const HAND_CM = 9
+
+/** How wide a slot of a spec lies. */
+export function slotCm(spec: SlotsSpec, { placing }: Slots, gauge: Setting['gauge']): number {
+  return placing.places * gauge[spec.stitch].width.cm
+}
+
+function handHole(spec: SlotsSpec, found: Slots, { gauge }: Setting): Finding[] {
+  const wideCm = slotCm(spec, found, gauge)
+  if (found.hangs || wideCm >= HAND_CM) return []
+  return [{
+    code: 'hand-hole-small', weight: 'watch', what: `A hand hole ${tape(wideCm)} wide is narrow: a hand wants about ${tape(HAND_CM)} (from memory).`,
+    fix: { label: `Slots ${tape(HAND_CM + 1)} wide`, changes: [{ path: ['width'], value: { want: { widthCm: HAND_CM + 1 } } }] },
+  }]
+}
+
 /** Works slots: the round that leaves them, and the rounds above it. */
-export function slots(spec: SlotsSpec, below: Edge, setting: Setting): PartResult {
+export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartResult {
   const { edge, ...moved } = asMarked(below, setting, spec.sideAt)
   const { width, height } = setting.gauge[spec.stitch]
   const nothing = { height: times(height, 0), circumference: times(width, edge.count) }
@@ -101,7 +122,7 @@ export function slots(spec: SlotsSpec, below: Edge, setting: Setting): PartResul
       ? [above.stop]
       : [
           { code: 'slot-runs', weight: 'note', what: `From the start of the round: ${runsWords(before, found.placing.places, edge.count)}. ${chainWords(found, spec)}` },
-          tallies(rounds, edge.count), ...placeFindings(spec, found), ...flops(spec, found),
+          tallies(rounds, edge.count), ...placeFindings(spec, found), ...flops(spec, found), ...handHole(spec, found, setting),
           ...(short || wanting ? [{ code: 'corners-short', weight: 'watch' as const, what: wanting ? `Corners are drawn together in rounds above the one that works the chains: ${spec.corners} of them take at least ${spec.corners + 1} rounds. There are ${spec.rounds}.` : 'There are too few stitches left at the corners to draw together in every round that should.' }] : []),
         ],
   }
@@ -118,3 +139,19 @@ function adviceFor({ placing: { places } }: Slots, along: number, before: readon
     ...(along > 0 ? [`The old start lies in a slot, or at its very foot: go on to the side with ${along} {slst}, or fasten off and join there.`] : []),
   ]
 }
+
+/** Ways to make handles over slots bear more: more rounds above them, or a strap under the whole bag. */
+export function strongerSlots({ colour }: SlotsSpec, strands: number | undefined): Fix[] {
+  return [...widened('rounds', strands, rounds => `${rounds} rounds above the slots`), underInstead(colour)]
+}
+
+/** Slots (handbook 10). */
+export const slots = kind({
+  band: 'slots', group: 'Handles', name: 'slots', does: 'Openings with a chain over each: hand holes, or handles where the chain is longer than what it skips.',
+  fields: slotFields('Width of a slot', 'chains'), tools: ['where-placed'],
+  sample: { on: 'rim', spec: spec => ({ ...spec, chains: { want: { dropCm: 3.4 } }, width: { want: { widthCm: 3.6 } }, rounds: 2 }) },
+  begins: ({ stitch, aroundCm }) => ({
+    stitch, chains: { want: { dropCm: 12 } }, width: { want: { widthCm: Math.max(4, Math.min(12, tenths(aroundCm / 4, SLOT_CM))) } },
+  }),
+  demand: (spec, { gauge }) => slotsDemand(spec, gauge), main: spec => spec.stitch, work: workSlots, strengthen: strongerSlots,
+})

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyFitted, SEED } from '../../tests/arbitraries/designs'
 import { gaugeOf } from '../gauge/gauge'
-import type { Setting } from '../part/part'
+import type { WallSetting } from '../part/part'
 import { type Edge, foundation, withSides } from '../round/edge'
 import { workWall, type WallSpec } from '../wall/wall'
 import { dropCm } from './drop'
@@ -11,9 +11,9 @@ import { leastRows, stripAlong, stripFromRim } from './strip'
 
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
 const length = (cm: number) => ({ cm, plusMinusCm: 0 })
-const setting: Setting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20, tallCm: 25, floor: { shape: 'stadium', length: length(30), width: length(12) } }
+const setting: WallSetting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20, repeats: [], accepts: () => true, tallCm: 25, floor: { shape: 'stadium', length: length(30), width: length(12) } }
 const placed = { stitch: 'sc', nudge: 0, colour: 'main' } as const
-const fitted = (spec: WallSpec, count = 120, edge: Edge = foundation('stitch', count)) => workWall(spec, edge, { ...setting, belowCm: count / 2 }, [], () => true)
+const fitted = (spec: WallSpec, count = 120, edge: Edge = foundation('stitch', count)) => workWall(spec, edge, { ...setting, belowCm: count / 2 })
 const told = (spec: WallSpec, count = 120) => fitted(spec, count).findings.map(({ what }) => what).join(' ')
 const codes = (spec: WallSpec, count = 120) => fitted(spec, count).findings.map(({ code }) => code)
 
@@ -98,7 +98,7 @@ describe('straps sewn on', () => {
   it('one alone is on the front, whichever way the last round went', () => {
     for (const style of ['joined', 'turned'] as const) {
       for (const turns of [1, 2]) {
-        const { handles } = workWall({ ...sewn, number: 1 }, foundation('stitch', 120), { ...setting, turns, rounds: { style, startingChainCounts: false } }, [], () => true)
+        const { handles } = workWall({ ...sewn, number: 1 }, foundation('stitch', 120), { ...setting, turns, rounds: { style, startingChainCounts: false } })
         const middle = (handles![0]!.feet[0] + handles![0]!.feet[1]) / 2
         expect(middle - Math.floor(middle), `${style} ${turns}`).toBeCloseTo(0.25, 1)
       }
@@ -119,7 +119,7 @@ describe('straps sewn on', () => {
 describe('a strap under the bag', () => {
   it('runs along the longer way of a floor that is deeper than long', () => {
     const strap = { band: 'under-strap', worked: 'along', wide: 8, length: { pin: { count: 120 } }, lines: 2, ...placed } as const
-    const deep = workWall(strap, foundation('stitch', 120), { ...setting, floor: { shape: 'rectangle', length: length(12), width: length(30) } }, [], () => true)
+    const deep = workWall(strap, foundation('stitch', 120), { ...setting, floor: { shape: 'rectangle', length: length(12), width: length(30) } })
     expect(deep.pieces![0]!.lengthCm).toBe(30 + 2 * 25 + 60 + 3)
   })
 
@@ -146,7 +146,7 @@ describe('what is placed on the rim', () => {
   })
 
   it('does not stand on handles that are worked in the round', () => {
-    const { edge } = slots({ band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 3, ...placed }, foundation('stitch', 64), setting)
+    const { edge } = slots.work({ band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 3, ...placed }, foundation('stitch', 64), setting)
     for (const spec of [grown, sewn, { band: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2, colour: 'main' }, { band: 'cross-body', cord: 'chain', length: { want: { dropCm: 60 } }, nudge: 0, colour: 'main' }] as WallSpec[]) {
       expect(fitted(spec, 92, edge).findings).toMatchObject([{ code: 'on-handles', weight: 'stop' }])
     }

@@ -1,6 +1,7 @@
 import type { Gauge, StitchSize } from '../gauge/gauge'
 import { lengthForDrop } from './drop'
-import type { Start, Size } from '../part/part'
+import type { Size } from '../part/part'
+import type { Start } from '../part/start'
 import { type Edge, foundation } from '../round/edge'
 import { at, each, type Step, together, inOne } from '../round/step'
 import { startingChains } from '../round/style'

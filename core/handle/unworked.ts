@@ -4,7 +4,7 @@ import type { PartResult, Setting } from '../part/part'
 import type { Edge } from '../round/edge'
 
 /** A part that works no round of the bag and leaves the edge as it was: what hangs on it and what is made for it, and what it noticed. */
-export function nothingWorked(edge: Edge, setting: Setting, findings: readonly Finding[], fitted: Pick<PartResult, 'pieces' | 'handles' | 'grip' | 'advice'> = {}): PartResult {
+export function nothingWorked(edge: Edge, setting: Setting, findings: readonly Finding[], fitted: Pick<PartResult, 'pieces' | 'handles' | 'grip' | 'advice' | 'closure'> = {}): PartResult {
   const cm = setting.belowCm ?? edge.count * setting.gauge.sc.width.cm
   const { width, height } = setting.gauge.sc
   return { rounds: [], edge, size: { height: times(height, 0), circumference: { cm, plusMinusCm: (cm * width.plusMinusCm) / width.cm } }, findings, ...fitted }

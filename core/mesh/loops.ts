@@ -1,47 +1,92 @@
+import { between, choice, count, length, maybe, optional, pin, want, ways } from '../field/ask'
+import { AROUND_CM, DIAMETER_CM, HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
+import { type Now, tenths } from '../field/now'
+import { type Gauge } from '../gauge/gauge'
+import { kind, type PartSpec } from '../kind/kind'
 import { tape } from '../measure/format'
 import { type Length, times } from '../measure/length'
 import { type Asks, asksWords, divides, nearestCounts } from '../part/asks'
-import type { Finding } from '../part/finding'
-import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, type Size, stopped, workUp } from '../part/part'
+import type { Finding, Fix } from '../part/finding'
+import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, workUp } from '../part/part'
 import type { Edge } from '../round/edge'
 import type { Round } from '../round/round'
 import { at, chain, each, inOne, repeat, skip, type Step } from '../round/step'
 import { inStyle } from '../round/style'
 import { closingOf, closingWays } from './closing'
 import { hang, type Row } from './hang'
+import { boxOpening } from './openings'
 
-/** How rounds of loops end: closed half way along the last loop by a taller stitch, or on and on in a spiral. */
-export const LOOP_ENDS = ['closed', 'spiral'] as const
+const LOOP_CHAINS = between(2, 60)
+const usualChains = between(2, 9)
 
-/** Fans worked back and forth in every so many loops. */
-export interface Motif {
-  /** Plain loops between two fans. */
-  readonly between: number
-  /** Stitches in a fan, and rows it is worked back and forth. */
-  readonly stitches: number
-  readonly rows: number
-  /** Loop rounds from one round of fans to the next; the first one comes after as many. */
-  readonly every: number
+/** The chains of the longest loops, as drafted now. */
+function longestNow({ part, gauge }: Now): number {
+  return Math.round(Math.max(2, ...(part?.net?.loopsCm ?? [3])) / gauge.ch.width.cm)
 }
+
+const SIZE = ways('Decide by', [
+  want('a height', { heightCm: length('Height of the net', HEIGHT_CM, { usually: between(1, 30) }) }, {
+    does: 'As it hangs empty; the rounds are found.', from: (_, { part }) => ({ heightCm: tenths(part?.size.height.cm || 20, HEIGHT_CM) }),
+  }),
+  pin('rounds', { rounds: count('Rounds of loops', PINNED_ROUNDS, { usually: between(1, 15) }) }, { from: (_, { part }) => ({ rounds: part?.net?.loopsCm.length ?? 8 }) }),
+])
+
+const HOLD = ways('Loops grow by a chain a round up to', [
+  pin('so many chains', { chains: count('Chains of a full loop', LOOP_CHAINS, { usually: usualChains }) }, { from: (_, now) => ({ chains: longestNow(now) }) }),
+  want('a width', { flatWidthCm: length('Width lying flat', DIAMETER_CM, { usually: between(5, 60) }) }, {
+    does: 'As wide as the net lies where nothing pulls it: its diamonds square.', from: () => ({ flatWidthCm: 30 }),
+  }),
+])
+
+const LAST = optional(ways('Towards the mouth they', [
+  pin('get shorter', { chains: count('Chains at the mouth', LOOP_CHAINS, { usually: usualChains }) }, {
+    does: 'By a chain a round, to so many.', from: (_, now) => ({ chains: Math.max(2, longestNow(now) - 2) }),
+  }),
+  want('draw in to a mouth', { mouthCm: length('Around the mouth', AROUND_CM, { usually: between(5, 60) }) }, {
+    does: 'By a chain a round, to a mouth so far round.', from: () => ({ mouthCm: 40 }),
+  }),
+], { none: { name: 'stay' } }))
+
+const MOTIF = {
+  between: count('Loops between', between(1, 40), { begins: 3, beside: true, usually: between(1, 4), says: 'Plain loops between two fans.' }),
+  every: count('A round in every', between(1, 40), {
+    begins: 4, beside: true, usually: between(1, 4), says: 'Loop rounds from one round of fans to the next; the first one comes after as many.',
+  }),
+  stitches: count('Stitches of a fan', between(2, 20), { begins: 4, beside: true, usually: between(2, 5) }),
+  rows: count('Rows of a fan', between(1, 9), { begins: 3, beside: true, usually: between(1, 3), says: 'Rows that a fan is worked back and forth.' }),
+} as const
+
+const FINISH = {
+  inLoop: count('In each loop', between(1, 40), { begins: 4, beside: true, usually: between(1, 5) }),
+  inStitch: count('In each {sc}', between(0, 4), { begins: 1, beside: true, usually: between(0, 2) }),
+} as const
+
+const fields = {
+  size: SIZE,
+  skip: count('Skipped under a loop', between(0, 12), { begins: 1, beside: true, usually: between(0, 3), says: 'Stitches skipped under each loop of the first round.' }),
+  first: count('Chains at first', LOOP_CHAINS, { begins: 3, beside: true, usually: usualChains, says: 'Chains of the loops of the first round; each further round has one more, up to those that the net holds.' }),
+  hold: HOLD,
+  last: LAST,
+  ends: choice('Rounds are', [
+    { value: 'closed', name: 'closed each time', does: 'The last loop is fewer chains and a taller stitch, so that the next round starts at its top. Mark that stitch.' },
+    { value: 'spiral', name: 'on and on', does: 'No closing: loop after loop, climbing like a stair. Mark the last {sc} of each round.' },
+  ], { begins: 'closed' }),
+  motif: maybe('Fans', MOTIF, {
+    without: { name: 'none' },
+    having: { name: 'in some loops', does: 'Worked back and forth inside a loop, plain loops between; the loops must divide by the two together.' },
+    says: 'Fans worked back and forth in every so many loops.', begin: { between: 3, stitches: 4, rows: 3, every: 4 },
+  }),
+  finish: maybe('On top', FINISH, {
+    without: { name: 'loops to the end' },
+    having: { name: 'a solid round', does: 'So many stitches in each loop and in each {sc}: it sets how wide the rim holds the net.' },
+    says: 'A solid round on top: stitches in each loop, and in each single between.', begin: { inLoop: 2, inStitch: 1 },
+  }),
+} as const
 
 /** A net of loops that stay the same number and grow, hold and narrow by their chains (handbook 8, loop mesh). */
-export interface LoopsSpec {
-  readonly band: 'loops'
-  /** Stitches skipped under each loop of the first round. */
-  readonly skip: number
-  /** Chains of the first round's loops; each further round has one more, up to those that the net holds. */
-  readonly first: number
-  /** How long loops get: by their chains, or for a net so wide where nothing pulls it. */
-  readonly hold: Size<{ readonly flatWidthCm: number }, { readonly chains: number }>
-  /** Chains of the last round's loops, narrowing by one a round towards them; no narrowing if left out. */
-  readonly last?: Size<{ readonly mouthCm: number }, { readonly chains: number }>
-  readonly size: Size<{ readonly heightCm: number }, { readonly rounds: number }>
-  readonly ends: (typeof LOOP_ENDS)[number]
-  readonly motif?: Motif
-  /** A solid round on top: so many stitches in each loop, and in each single between. */
-  readonly finish?: { readonly inLoop: number, readonly inStitch: number }
-  readonly colour: string
-}
+export type LoopsSpec = PartSpec<'loops', typeof fields>
+/** Fans worked back and forth in every so many loops. */
+export type Motif = NonNullable<LoopsSpec['motif']>
 
 /** What a net asks of the count below: a whole number of loops, and a whole number of fans. */
 export function loopsAsks({ skip: skipped, motif }: LoopsSpec): Asks {
@@ -130,12 +175,12 @@ function loopSteps(spec: LoopsSpec, i: number, chains: number, loops: number, fa
       : [repeat(loops, chain(chains), ...pass, each('sc', 1))]
   }
   if (!fans) return closed ? [intoThisLoop, ...(loops > 1 ? [repeat(loops - 1, chain(chains), intoLoop)] : [])] : [repeat(loops, chain(chains), intoLoop)]
-  const { between } = spec.motif!
+  const plainLoops = spec.motif!.between
   const fan = [chain(chains), fanOf(spec.motif!)]
-  const plain = between > 0 ? [repeat(between, chain(chains), intoLoop)] : []
-  const groups = loops / (between + 1)
+  const plain = plainLoops > 0 ? [repeat(plainLoops, chain(chains), intoLoop)] : []
+  const groups = loops / (plainLoops + 1)
   if (!closed) return [repeat(groups, ...plain, ...fan)]
-  const firstPlain = between > 1 ? [repeat(between - 1, chain(chains), intoLoop)] : []
+  const firstPlain = plainLoops > 1 ? [repeat(plainLoops - 1, chain(chains), intoLoop)] : []
   return [intoThisLoop, ...firstPlain, ...fan, ...(groups > 1 ? [repeat(groups - 1, ...plain, ...fan)] : [])]
 }
 
@@ -199,12 +244,12 @@ function adviceFor(spec: LoopsSpec, plan: Plan, chain: 'measured' | 'estimated' 
 }
 
 /** Works a net of loops onto an edge, and its solid round if it has one. */
-export function loops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult {
+function workLoops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult {
   const { gauge } = setting
   const chainWidth = gauge.ch.width
   const nothing = { height: times(chainWidth, 0), circumference: times(gauge.sc.width, edge.count) }
   const asks = loopsAsks(spec)
-  const count = loopsOn(spec, edge.count)
+  const loops = loopsOn(spec, edge.count)
   if (!divides(edge.count, asks)) {
     const { below, above } = nearestCounts(edge.count, asks)
     return stopped(edge, nothing, {
@@ -213,14 +258,14 @@ export function loops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult
     })
   }
   const belowCm = setting.belowCm ?? edge.count * gauge.sc.width.cm
-  const ends = chainEnds(spec, count, chainWidth.cm)
-  const planOf = (rounds: number) => planFor(spec, rounds, count, setting, belowCm, ends)
+  const ends = chainEnds(spec, loops, chainWidth.cm)
+  const planOf = (rounds: number) => planFor(spec, rounds, loops, setting, belowCm, ends)
   const plan = 'pin' in spec.size ? planOf(Math.min(spec.size.pin.rounds, MOST_ROUNDS + 1)) : wantedPlan(spec, spec.size.want.heightCm, planOf)
   const rounds = plan.chains.length
   const height = heightOf(plan, chainWidth)
-  if (rounds > MOST_ROUNDS || rounds * count * 2 > MOST_STITCHES) return stopped(edge, { ...nothing, height }, { code: 'band-too-tall', weight: 'stop', what: `This net would take ${rounds.toLocaleString('en')} rounds of ${count} loops. Ask for a lower one.` })
+  if (rounds > MOST_ROUNDS || rounds * loops * 2 > MOST_STITCHES) return stopped(edge, { ...nothing, height }, { code: 'band-too-tall', weight: 'stop', what: `This net would take ${rounds.toLocaleString('en')} rounds of ${loops} loops. Ask for a lower one.` })
   const total = rounds + (spec.finish ? 1 : 0)
-  const worked = workUp(edge, total, setting, i => i < rounds ? loopRound(spec, i, plan.chains[i]!, count, isFanRound(spec, i, rounds)) : finishRound(spec, setting, count, spec.ends === 'closed'))
+  const worked = workUp(edge, total, setting, i => i < rounds ? loopRound(spec, i, plan.chains[i]!, loops, isFanRound(spec, i, rounds)) : finishRound(spec, setting, loops, spec.ends === 'closed'))
   const rim = spec.finish ? loopsGive(spec, edge.count) * gauge.sc.width.cm : plan.rows.at(-1)!.aroundCm
   const finishCm = spec.finish ? gauge.sc.height.cm : 0
   return {
@@ -228,9 +273,35 @@ export function loops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult
     size: { height: { cm: height.cm + finishCm, plusMinusCm: height.plusMinusCm + (spec.finish ? gauge.sc.height.plusMinusCm : 0) }, circumference: { cm: rim, plusMinusCm: rim * (chainWidth.plusMinusCm / chainWidth.cm) } },
     rises: [...plan.rows.map(({ riseCm }) => riseCm), ...(spec.finish ? [finishCm] : [])],
     arounds: [...plan.rows.map(({ aroundCm }) => aroundCm), ...(spec.finish ? [rim] : [])],
-    notes: notesFor(spec, plan, count),
+    notes: notesFor(spec, plan, loops),
     advice: adviceFor(spec, plan, gauge.ch.known),
-    net: { loops: count, loopsCm: plan.chains.map(n => n * chainWidth.cm) },
-    findings: worked.stop ? [worked.stop] : netFindings(spec, plan, count, chainWidth.cm, belowCm),
+    net: { loops, loopsCm: plan.chains.map(n => n * chainWidth.cm) },
+    findings: worked.stop ? [worked.stop] : netFindings(spec, plan, loops, chainWidth.cm, belowCm),
   }
 }
+
+/** A hole should be this much smaller than what it must keep in: thread wears and knots slip (from memory). */
+export const SAFE_SHARE = 0.85
+
+/** Loops of fewer chains, or boxes in their place. */
+function tighter(spec: LoopsSpec, ballCm: number, gauge: Gauge): Fix[] {
+  const chains = Math.floor((ballCm * SAFE_SHARE * Math.PI) / 2 / gauge.ch.width.cm)
+  const last = spec.last && { pin: { chains: Math.min(chains, 'pin' in spec.last ? spec.last.pin.chains : chains) } }
+  const shorter: Fix = {
+    label: `Loops of at most ${chains} chains`,
+    changes: [
+      { path: ['hold'], value: { pin: { chains } } }, { path: ['first'], value: Math.min(spec.first, chains) }, ...(last ? [{ path: ['last'], value: last }] : []),
+    ],
+  }
+  const boxes: Fix = { label: 'Boxes instead of loops', changes: [{ path: [], value: { band: 'boxes', chains: 1, finish: true, size: spec.size, colour: spec.colour } }] }
+  return [...(chains >= 2 ? [shorter] : []), ...(boxOpening(1, gauge).ballCm < ballCm * SAFE_SHARE ? [boxes] : [])]
+}
+
+/** A net of loops (handbook 8). */
+export const loops = kind({
+  band: 'loops', group: 'Mesh', name: 'net', does: 'Loops of chains, each caught in the middle of one below: it hangs in diamonds and gives.', fields,
+  shapes: true, sample: { on: 'itself', bare: true, spec: ({ finish: _, ...spec }) => ({ ...spec, skip: 2, hold: { pin: { chains: 4 } }, size: { pin: { rounds: 6 } } }) },
+  begins: ({ size }) => ({ hold: { pin: { chains: 6 } }, size, finish: { inLoop: 1, inStitch: 1 } }),
+  demand: spec => ({ asks: loopsAsks(spec), leaves: stitches => loopsGive(spec, stitches) }),
+  main: () => 'sc', work: workLoops, tighten: tighter,
+})

@@ -3,7 +3,7 @@ import { Path, Vector2 } from 'three'
 import { describe, expect, it } from 'vitest'
 import { anyLoops, SEED } from '../../tests/arbitraries/designs'
 import { gaugeOf } from '../gauge/gauge'
-import type { Setting } from '../part/part'
+import type { WallSetting } from '../part/part'
 import { type Edge, foundation, placesOf } from '../round/edge'
 import { work } from '../round/work'
 import { kindAt } from '../round/worked'
@@ -13,13 +13,14 @@ import { ballThrough, riseOfLoop, rodThrough, squareSpread } from './diamond'
 import { hang, hangLoaded } from './hang'
 import { liningPieces } from './lining'
 import { isFanRound, loopChains, loops, loopsAsks, loopsGive, type LoopsSpec } from './loops'
-import { boxOpening, leastThrough, netOpening } from './openings'
+import { leastThroughCm } from '../contents/contents'
+import { boxOpening, netOpening } from './openings'
 import { exactly } from '../measure/length'
 
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } } })
-const setting: Setting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 3, turns: 0 }
+const setting: WallSetting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 3, turns: 0, repeats: [], accepts: () => true }
 const spec: LoopsSpec = { band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 7 } }, size: { pin: { rounds: 8 } }, ends: 'closed', colour: 'main' }
-const on = (count: number, over: Partial<LoopsSpec> = {}, edge: Edge = foundation('stitch', count)) => loops({ ...spec, ...over }, edge, setting)
+const on = (count: number, over: Partial<LoopsSpec> = {}, edge: Edge = foundation('stitch', count)) => loops.work({ ...spec, ...over }, edge, setting)
 const loop = fc.double({ min: 0.5, max: 12, noNaN: true })
 const share = fc.double({ min: 0.02, max: 0.98, noNaN: true })
 
@@ -83,7 +84,7 @@ describe('a net of loops (common practice, no source)', () => {
   it('comes out whatever is asked of it, or stops and says why (laws 1 and 5)', () => {
     fc.assert(fc.property(anyLoops as unknown as fc.Arbitrary<LoopsSpec>, fc.integer({ min: 2, max: 150 }), fc.constantFrom('spiral', 'joined', 'turned'), (net, count, style) => {
       const below = work({ steps: [each('sc', count)], begin: { chains: 0, counts: false, turn: false }, join: 'slip', facing: 'right', colour: 'main' }, foundation('stitch', count))
-      const result = loops(net, below.ok ? below.worked.edge : foundation('stitch', count), { ...setting, rounds: { style, startingChainCounts: true } })
+      const result = loops.work(net, below.ok ? below.worked.edge : foundation('stitch', count), { ...setting, rounds: { style, startingChainCounts: true } })
       const stopped = result.findings.some(({ weight }) => weight === 'stop')
       if (stopped) expect(result.rounds).toHaveLength(0)
       else expect(result.edge.count).toBe(net.finish || !net.motif ? loopsGive(net, count) : result.edge.count)
@@ -192,7 +193,7 @@ describe('how a net hangs', () => {
   it('is as unsure as the chain: a measured one makes it surer', () => {
     const measured = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } }, chain: { chains: 30, overCm: 15 } })
     expect(measured.ch).toMatchObject({ known: 'measured', width: { cm: 0.5 } })
-    const sure = loops(spec, foundation('stitch', 48), { ...setting, gauge: measured })
+    const sure = loops.work(spec, foundation('stitch', 48), { ...setting, gauge: measured })
     expect(sure.size.height.cm).toBeCloseTo(on(48).size.height.cm, 9)
     expect(sure.size.height.plusMinusCm).toBeLessThan(on(48).size.height.plusMinusCm)
     expect([on(48).advice!.length, sure.advice!.length]).toEqual([2, 1])
@@ -209,9 +210,9 @@ describe('what passes a mesh', () => {
   })
 
   it('is measured against the smallest way round of what is carried', () => {
-    expect(leastThrough({ kind: 'balls', count: 6, acrossCm: 7 })).toBe(7)
-    expect(leastThrough({ kind: 'box', lengthCm: 24, widthCm: 9, heightCm: 30 })).toBeCloseTo(66 / Math.PI, 9)
-    expect(leastThrough({ kind: 'cloth', lengthCm: 24, widthCm: 9, heightCm: 30 })).toBeUndefined()
+    expect(leastThroughCm({ kind: 'balls', count: 6, acrossCm: 7 })).toBe(7)
+    expect(leastThroughCm({ kind: 'box', lengthCm: 24, widthCm: 9, heightCm: 30 })).toBeCloseTo(66 / Math.PI, 9)
+    expect(leastThroughCm({ kind: 'cloth', lengthCm: 24, widthCm: 9, heightCm: 30 })).toBeUndefined()
   })
 })
 

@@ -1,22 +1,50 @@
 import type { Gauge } from '../gauge/gauge'
+import type { CordKind, CordsSpec } from '../part/roles'
 import { STITCHES } from '../stitch/dictionary'
-import type { Size } from '../part/part'
 
-/** Ways to come by a cord: a chain; a chain with slip stitches along its back; a chain of yarn taken double; one bought. */
-export const CORD_KINDS = ['chain', 'slip-stitched', 'doubled', 'bought'] as const
-export type CordKind = (typeof CORD_KINDS)[number]
-
-/** The drawstrings of a casing as the maker asks for them. */
-export interface CordsSpec {
-  /** One, or two opposed. */
-  readonly number: 1 | 2
-  readonly kind: CordKind
-  /** How long the ends hang when the bag is open; or the whole cord's length. */
-  readonly size: Size<{ readonly tailCm: number }, { readonly lengthCm: number }>
-  /** Two short ones besides, looped around posts at the quarters: pulling them opens the bag. */
-  readonly opening: boolean
-  readonly colour: string
+/** A cord, however it is come by. */
+interface CordMaking {
+  readonly value: CordKind
+  readonly name: string
+  readonly does?: string
+  /** How it is made of so many chains, in words. */
+  readonly made: (chains: number) => string
+  /** How thick it is, in widths of a chain (from memory). */
+  readonly thick: number
+  /** Yarn in a length of it, in lengths: a chain eats three to four times its length (handbook 12; from memory). */
+  readonly yarn: number
+  /** How long its chains are against plain ones (from memory); none for a cord that is not worked. */
+  readonly stretch?: number
 }
+
+const CHAIN = STITCHES.ch.yarnPerWidth
+
+/** Ways to come by a cord. A further one is a further row. */
+export const CORDS: readonly CordMaking[] = [
+  { value: 'chain', name: 'a chain', does: 'Quick and round; it stretches a little.', made: chains => `ch ${chains}`, thick: 0.5, yarn: CHAIN, stretch: 1 },
+  {
+    value: 'slip-stitched', name: 'a chain, slip-stitched', does: 'With {slst} along its back: flatter and firmer.',
+    made: chains => `ch ${chains}, then {slst} in the back bump of each ch`, thick: 0.65, yarn: CHAIN + STITCHES.slst.yarnPerWidth, stretch: 1,
+  },
+  {
+    value: 'doubled', name: 'a double-yarn chain', does: 'Thick and fast.', made: chains => `with the yarn double, ch ${chains}`,
+    thick: 0.8, yarn: 2 * CHAIN, stretch: 1.35,
+  },
+  { value: 'bought', name: 'bought', made: () => 'a bought cord', thick: 0.6, yarn: 0 },
+]
+
+/** Everything there is to know of a way to come by a cord. */
+export function cordMaking(kind: CordKind): CordMaking {
+  return CORDS.find(({ value }) => value === kind)!
+}
+
+/** Whether a cord is worked by the maker. */
+export function isWorked(kind: CordKind): boolean {
+  return cordMaking(kind).stretch !== undefined
+}
+
+/** Cords to choose from. */
+export const CORD_OPTIONS = CORDS.map(({ value, name, does }) => ({ value, name, ...(does ? { does } : {}) }))
 
 /** What a cord comes to. */
 export interface Cord {
@@ -36,28 +64,12 @@ const KNOTS_CM = 6
 /** An opening cord, from its post and back, both ends (from memory). */
 const OPENING_CM = 24
 
-/** How thick a cord is, in widths of a chain (from memory). */
-const THICK: Record<CordKind, number> = { 'chain': 0.5, 'slip-stitched': 0.65, 'doubled': 0.8, 'bought': 0.6 }
-
-/** Yarn in a length of cord, in lengths of it: a chain eats three to four times its length (handbook 12; from memory). */
-function yarnPer(kind: CordKind): number {
-  const chain = STITCHES.ch.yarnPerWidth
-  switch (kind) {
-    case 'chain': return chain
-    case 'slip-stitched': return chain + STITCHES.slst.yarnPerWidth
-    case 'doubled': return 2 * chain
-    case 'bought': return 0
-  }
-}
-
 /** A cord so long from end to end; its ends hang out beyond a mouth so far round. */
 export function cordOf(kind: CordKind, lengthCm: number, aroundCm: number, gauge: Gauge): Cord {
-  const worked = lengthCm + (kind === 'bought' ? 0 : KNOTS_CM)
-  // Yarn taken double makes a chain about a third longer (from memory).
-  const chainCm = gauge.ch.width.cm * (kind === 'doubled' ? 1.35 : 1)
-  return {
-    lengthCm, tailCm: (lengthCm - aroundCm) / 2, chains: kind === 'bought' ? 0 : Math.ceil(worked / chainCm), yarnCm: worked * yarnPer(kind), thickCm: THICK[kind] * gauge.ch.width.cm,
-  }
+  const { thick, yarn, stretch } = cordMaking(kind)
+  const worked = lengthCm + (stretch === undefined ? 0 : KNOTS_CM)
+  const chains = stretch === undefined ? 0 : Math.ceil(worked / (gauge.ch.width.cm * stretch))
+  return { lengthCm, tailCm: (lengthCm - aroundCm) / 2, chains, yarnCm: worked * yarn, thickCm: thick * gauge.ch.width.cm }
 }
 
 /** The drawstring for a mouth: once round and its two ends (handbook 9). */

@@ -3,18 +3,19 @@ import { describe, expect, it } from 'vitest'
 import { anyEyelets, SEED } from '../../tests/arbitraries/designs'
 import { gaugeOf } from '../gauge/gauge'
 import { divides } from '../part/asks'
-import type { Setting } from '../part/part'
+import type { WallSetting } from '../part/part'
 import { type Edge, foundation, placesOf } from '../round/edge'
 import { each } from '../round/step'
 import { work } from '../round/work'
 import { workWall, type WallSpec } from '../wall/wall'
-import { cordsYarnCm, type CordsSpec, drawstring, openingCord } from './cords'
+import type { CordsSpec } from '../part/roles'
+import { cordsYarnCm, drawstring, openingCord } from './cords'
 import { drawnBy } from './drawn'
 import { eyelets, eyeletsAsks, eyeletsGive, eyeletsOn, type EyeletsSpec } from './eyelets'
 import { thread } from './threading'
 
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } } })
-const setting: Setting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 3, turns: 0 }
+const setting: WallSetting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 3, turns: 0, repeats: [], accepts: () => true }
 const casing: EyeletsSpec = { band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main' }
 const cords: CordsSpec = { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour: 'main' }
 
@@ -23,8 +24,8 @@ function plain(count: number): Edge {
   if (!result.ok) throw new Error(result.error.code)
   return result.worked.edge
 }
-const on = (count: number, over: Partial<EyeletsSpec> = {}) => eyelets({ ...casing, ...over }, plain(count), setting)
-const wall = (specs: WallSpec[], count: number) => specs.reduce((edge, spec) => workWall(spec, edge, setting, [], () => true).edge, plain(count))
+const on = (count: number, over: Partial<EyeletsSpec> = {}) => eyelets.work({ ...casing, ...over }, plain(count), setting)
+const wall = (specs: WallSpec[], count: number) => specs.reduce((edge, spec) => workWall(spec, edge, setting).edge, plain(count))
 
 describe('eyelets (common practice, no source)', () => {
   it('48 stitches make 24 boxes, a stitch and a space each', () => {
@@ -36,7 +37,7 @@ describe('eyelets (common practice, no source)', () => {
 
   it('twelve groups of three have twelve gaps, and starts six apart', () => {
     const groups = wall([{ band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }], 48)
-    const gaps = eyelets({ ...casing, eyelets: 'gaps' }, groups, setting)
+    const gaps = eyelets.work({ ...casing, eyelets: 'gaps' }, groups, setting)
     expect([groups.count, gaps.casing!.eyelets, gaps.rounds.length, gaps.findings.length]).toEqual([36, 12, 0, 0])
     const threading = thread(12, 2)
     expect(threading.ok && threading.cords.map(({ start }) => start)).toEqual([0, 6])
@@ -61,7 +62,7 @@ describe('eyelets (common practice, no source)', () => {
 
   it('come out on what they ask, and give what they say; and always an even number (laws 1 and 5)', () => {
     fc.assert(fc.property(anyEyelets as unknown as fc.Arbitrary<EyeletsSpec>, fc.integer({ min: 8, max: 160 }), (spec, count) => {
-      const { edge, findings, casing: made } = eyelets(spec, plain(count), setting)
+      const { edge, findings, casing: made } = eyelets.work(spec, plain(count), setting)
       const stopped = findings.some(({ weight }) => weight === 'stop')
       expect(stopped).toBe(!divides(count, eyeletsAsks(spec)))
       expect(divides(count, eyeletsAsks(spec))).toBe(count % (spec.evenOut && spec.eyelets !== 'gaps' ? 1 : eyeletsAsks(spec).multiple) === 0 && eyeletsOn(spec, count) >= 4)
@@ -158,7 +159,7 @@ describe('edgings (common practice, no source)', () => {
   const ruffle: WallSpec = { band: 'ruffle', stitch: 'sc', inEach: 3, every: 3, colour: 'main' }
 
   it('24 boxes with a ruffle of three each are 72, then 96: 1, 2, 1', () => {
-    const { rounds, findings } = workWall(ruffle, on(48).edge, setting, [], () => true)
+    const { rounds, findings } = workWall(ruffle, on(48).edge, setting)
     expect(rounds.map(({ edge }) => edge.count)).toEqual([72, 96])
     expect(rounds[1]!.round.steps).toMatchObject([{ do: 'repeat', times: 24, steps: [{ times: 1 }, { do: 'group' }, { times: 1 }] }])
     expect(findings[0]!.what).toContain('2.00 times what it stands on: it ruffles')
@@ -174,6 +175,6 @@ describe('edgings (common practice, no source)', () => {
   })
 
   it('is refused where it does not divide', () => {
-    expect(workWall({ band: 'shells', stitches: 4, colour: 'main' }, plain(50), setting, [], () => true).findings[0]).toMatchObject({ code: 'does-not-divide', weight: 'stop' })
+    expect(workWall({ band: 'shells', stitches: 4, colour: 'main' }, plain(50), setting).findings[0]).toMatchObject({ code: 'does-not-divide', weight: 'stop' })
   })
 })

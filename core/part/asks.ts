@@ -32,3 +32,15 @@ export function asksWords({ multiple, plus }: Asks): string {
   if (plus === 0) return times
   return plus > 0 ? `${times} and ${plus} more` : `${times} less ${-plus}`
 }
+
+/** What a part that works a repeat asks of the count below, and what it leaves. */
+export interface Demand {
+  readonly asks: Asks
+  /** The count it leaves of one that it can be worked on: what working it comes to, without working it. */
+  readonly leaves: (count: number) => number
+  /** What it leaves does not depend on what comes up from below: what stands above it is not touched by what lies under it. */
+  readonly steadies?: true
+}
+
+/** Takes any count and leaves it as it was. */
+export const AS_IT_WAS: Demand = { asks: ANY, leaves: count => count }

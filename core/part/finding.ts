@@ -2,7 +2,10 @@
 export const WEIGHTS = ['note', 'watch', 'caution', 'stop'] as const
 export type Weight = (typeof WEIGHTS)[number]
 
-/** A value put in one place of a document; `undefined` takes the place away. In a part's own findings the path starts at the part's spec. */
+/**
+ * A value put in one place of a document; `undefined` takes the place away. In a list, a word is the id of one of its things. In a
+ * part's own findings the path starts at the part's spec.
+ */
 export interface Change {
   readonly path: readonly (string | number)[]
   readonly value: unknown
@@ -18,7 +21,7 @@ export interface Fix {
 export interface Finding {
   readonly code: string
   readonly weight: Weight
-  /** Which part it is about, `base`, `wall.0`; the draft fills it in. */
+  /** Which part it is about, by its id; the draft fills it in. */
   readonly part?: string
   /** Number of the round it is about, counted from the bag's first. */
   readonly round?: number

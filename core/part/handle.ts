@@ -19,6 +19,18 @@ export interface Handle {
   readonly colour: string
   /** Not worked by the maker: it does not give. */
   readonly bought?: boolean
+  /** How it bears its load. */
+  readonly bears: Bearing
+}
+
+/** How a handle bears its load, as far as that is not its size. */
+export interface Bearing {
+  /** What its strands are. */
+  readonly strands: 'stitches' | 'rows'
+  /** A woven tape along its back takes the pull. */
+  readonly taped?: true
+  /** A long cord worn across the body. */
+  readonly acrossBody?: true
 }
 
 /** What a part that is placed on the bag's faces is taken hold of by: its span on the front, and what lies beside it there. */

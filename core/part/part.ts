@@ -1,7 +1,6 @@
 import type { Gauge } from '../gauge/gauge'
 import type { Length } from '../measure/length'
-import type { Floor } from './floor'
-import type { LayOut } from './layOut'
+import type { Repeat } from '../repeat/repeat'
 import type { Edge } from '../round/edge'
 import type { Round } from '../round/round'
 import type { Rounds } from '../round/style'
@@ -9,8 +8,12 @@ import { work } from '../round/work'
 import type { Worked } from '../round/worked'
 import { explain } from '../round/workError'
 import type { Finding } from './finding'
+import type { Floor } from './floor'
 import type { Grip, Handle } from './handle'
+import type { LayOut } from './layOut'
 import type { Piece } from './piece'
+import type { Closure, Eyelets, Net, Opening } from './roles'
+import type { Start } from './start'
 
 /** A size that is either wanted in centimetres (the count is found) or pinned as a count (the size is told). */
 export type Size<Want, Pin> = { readonly want: Want } | { readonly pin: Pin }
@@ -32,15 +35,15 @@ export interface Setting {
   readonly inside?: { readonly aroundCm: number, readonly heightCm: number }
 }
 
-/** What the first round of a bag is worked into. */
-export interface Start {
-  readonly kind: 'ring' | 'chain-ring' | 'chain' | 'foundation-chain' | 'foundation-sc' | 'chain-loop' | 'bought'
-  /** Chains made before the first round, turning chain included; 0 for a ring of yarn; holes of a bought floor. */
-  readonly chains: number
-  /** Which of those chains, from the hook, the first stitch goes into. */
-  readonly firstInto?: number
-  /** How long the foundation should be before anything is worked into it: it shrinks a little (handbook 4). */
-  readonly beforeCm?: number
+/** What a part of the wall knows besides: the maker's own repeats, and which counts all that stands above it can be worked on. */
+export interface WallSetting extends Setting {
+  readonly repeats: readonly Repeat[]
+  readonly accepts: (count: number) => boolean
+}
+
+/** What the very first part of a bag is worked in: nothing lies below it. */
+export function fromNothing(gauge: Gauge, rounds: Rounds): Setting {
+  return { gauge, rounds, index: 0, turns: 0 }
 }
 
 /** What a part measures once worked. */
@@ -53,41 +56,46 @@ export interface PartSize {
   readonly floor?: Floor
 }
 
-/** A net's loops. */
-export interface Net {
-  readonly loops: number
-  /** The length of a loop, round by round, in centimetres. */
-  readonly loopsCm: readonly number[]
+/** What a part has besides its rounds, if it has it: how it is drawn, said and judged, whatever kind of part it is. */
+export interface Roles {
+  /** What a base is worked into. */
+  readonly start?: Start
+  /** Of a base: where its stitches lie, seen from above. */
+  readonly layOut?: LayOut
+  /** Stitches that carry a marker, a list a round, by order of working. */
+  readonly markers?: readonly (readonly number[])[]
+  /** How much each round rises, in centimetres, where they differ; `size.height` shared out evenly otherwise. */
+  readonly rises?: readonly number[]
+  /** How far round each round goes, in centimetres, where they differ; `size.circumference` otherwise. */
+  readonly arounds?: readonly number[]
+  /** What is said beside each round: markers, counts to check. */
+  readonly notes?: readonly (string | undefined)[]
+  /** What holds for the whole bag because of it. */
+  readonly bagNotes?: readonly string[]
+  /** What a cord can run through. */
+  readonly casing?: Eyelets
+  /** Loops that hang as they are held open. */
+  readonly net?: Net
+  /** Holes that things can leave by, of a mesh that does not hang. */
+  readonly opening?: Opening
+  /** What closes the mouth. */
+  readonly closure?: Closure
+  /** Of what is placed on the faces: what it is taken hold of by. */
+  readonly grip?: Grip
 }
 
-/** A part worked onto the edge below: its rounds, the edge it leaves, its size and what it noticed. */
-export interface PartResult {
+/** A part worked onto the edge below: its rounds, the edge it leaves, its size, what it noticed, and the roles it plays. */
+export interface PartResult extends Roles {
   readonly rounds: readonly Worked[]
   readonly edge: Edge
   readonly size: PartSize
   readonly findings: readonly Finding[]
-  readonly start?: Start
   /** How many of its rounds, the last ones, stand up and make its height; all of them if left out. */
   readonly rising?: number
-  readonly layOut?: LayOut
-  /** Stitches that carry a marker, a list a round, by order of working. */
-  readonly markers?: readonly (readonly number[])[]
-  /** How much each round rises, in centimetres, where they differ. */
-  readonly rises?: readonly number[]
-  /** How far round each round goes, in centimetres, where they differ. */
-  readonly arounds?: readonly number[]
-  /** What is said beside each round: markers, counts to check. */
-  readonly notes?: readonly (string | undefined)[]
-  /** Of a casing: how many eyelets a cord can run through. */
-  readonly casing?: { readonly eyelets: number }
-  /** Of a net: how many loops a round has, and how long each round's loops are. */
-  readonly net?: Net
-  /** Handles that hang on it. */
-  readonly handles?: readonly Handle[]
   /** How far round the bag its sides were marked anew beyond where they were drafted; they stay there above it. */
   readonly sidesMoved?: number
-  /** Of what is placed on the faces: what it is taken hold of by. */
-  readonly grip?: Grip
+  /** Handles that hang on it. */
+  readonly handles?: readonly Handle[]
   /** What is worked on its own for it. */
   readonly pieces?: readonly Piece[]
   /** What to do before, between or after the rounds that steps do not say. */
@@ -103,13 +111,19 @@ export function stopped(edge: Edge, size: PartSize, ...findings: Finding[]): Par
   return { rounds: [], edge, size, findings }
 }
 
+/** Rounds worked one onto the other, and a stop finding if one did not come out. */
+export interface WorkedUp {
+  readonly rounds: Worked[]
+  readonly edge: Edge
+  readonly stop?: Finding
+}
+
 /**
  * Works rounds one onto the other.
  *
  * @param roundFor the round to work as the `i`-th of the part, given the edge it goes onto
- * @returns the rounds that came out, and a stop finding if one did not
  */
-export function workUp(edge: Edge, count: number, setting: Setting, roundFor: (i: number, on: Edge) => Round): { rounds: Worked[], edge: Edge, stop?: Finding } {
+export function workUp(edge: Edge, count: number, setting: Setting, roundFor: (i: number, on: Edge) => Round): WorkedUp {
   const rounds: Worked[] = []
   let on = edge
   for (let i = 0; i < count; i++) {

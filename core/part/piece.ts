@@ -1,5 +1,5 @@
 import type { Worked } from '../round/worked'
-import type { Start } from './part'
+import type { Start } from './start'
 
 /** Something worked on its own, in rows, and joined to the bag: a strap, a tab, a facing, a loop of chain. */
 export interface Piece {

@@ -4,7 +4,7 @@ import { REPEATS, SEED } from '../../tests/arbitraries/designs'
 import { edgeFor } from '../../tests/oracle/saidByMaker'
 import { chain, each, inOne, repeat, skip, type Step, together } from '../round/step'
 import type { Terms } from '../stitch/dictionary'
-import { BAND_KINDS, type BandSpec, textureOf } from '../wall/band'
+import { wallKinds, type WallSpec } from '../wall/wall'
 import { stepsWords } from '../words/stepWords'
 import { readSteps } from './read'
 
@@ -38,8 +38,8 @@ describe('reading what the words write (law 2)', () => {
 
   it.each(['us', 'uk'] as const)('reads every texture of the house, in %s terms', (terms) => {
     const more = { colour: 'main', size: { pin: { rounds: 1 } }, stitch: 'dc', front: 1, back: 2, seamStitch: true, chains: 2, finish: true, repeat: REPEATS[0].id }
-    for (const band of BAND_KINDS) {
-      const { straight, turned } = textureOf({ ...more, band } as unknown as BandSpec, REPEATS)!
+    for (const { band, texture } of wallKinds().filter(kind => kind.texture)) {
+      const { straight, turned } = texture!({ ...more, band } as unknown as WallSpec, REPEATS)!
       for (const round of [straight, turned ?? straight].flatMap(({ setUp, cycle }) => [...setUp, ...cycle])) {
         const again = readSteps(words(round.repeat, terms), terms)
         expect(again.ok && words(again.steps, terms), band).toBe(words(round.repeat, terms))

@@ -1,7 +1,7 @@
 import type { Gauge } from '../gauge/gauge'
 import type { Step } from '../round/step'
 import type { FabricKind } from '../stitch/dictionary'
-import type { Asks } from '../part/asks'
+import type { Asks, Demand } from '../part/asks'
 
 /** One round of a texture: what opens the round, and its repeat, worked as often as the count holds it. */
 export interface TextureRound {
@@ -79,4 +79,9 @@ export function riseCm(steps: readonly Step[], gauge: Gauge): { readonly cm: num
   const count = counted.reduce((sum, { times }) => sum + times, 0) || 1
   const mean = (what: 'cm' | 'plusMinusCm') => counted.reduce((sum, { kind, times }) => sum + times * gauge[kind].height[what], 0) / count
   return { cm: mean('cm'), plusMinusCm: mean('plusMinusCm') }
+}
+
+/** What a texture's count comes to: its repeats, each leaving so many. */
+export function demandOfTexture({ asks, gives }: Texture): Demand {
+  return { asks, leaves: stitches => ((stitches - asks.plus) / asks.multiple) * gives + asks.plus }
 }

@@ -21,7 +21,7 @@ function fromBehind(steps: readonly Step[]): Step[] {
 }
 
 /** The yarn of a band's `i`-th round. */
-export function colourAt({ colour, stripes }: Bandlike, i: number): string {
+export function colourAt({ colour, stripes }: Pick<Bandlike, 'colour' | 'stripes'>, i: number): string {
   if (!stripes || stripes.length === 0) return colour
   let left = i % stripes.reduce((sum, { rounds }) => sum + rounds, 0)
   for (const stripe of stripes) {

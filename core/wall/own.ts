@@ -1,3 +1,4 @@
+import { ownRepeat } from '../field/ask'
 import { foundation, type Edge } from '../round/edge'
 import { readSteps } from '../repeat/read'
 import { type LineTrouble, openingOf, type Repeat } from '../repeat/repeat'
@@ -6,6 +7,7 @@ import { work } from '../round/work'
 import { explain } from '../round/workError'
 import { FABRIC_KINDS, type FabricKind } from '../stitch/dictionary'
 import { type Flow, roundOf, type Texture, type TextureRound, workedOver } from '../texture/texture'
+import { textured } from './textured'
 
 /** A repeat of a maker's own, checked: its texture, or what is wrong with which line. */
 export type Checked = { readonly ok: true, readonly texture: Texture } | { readonly ok: false, readonly trouble: LineTrouble }
@@ -120,3 +122,20 @@ export function ownTexture(repeat: Repeat): Texture | undefined {
   if (!checked) known.set(repeat, checked = checkRepeat(repeat))
   return checked.ok ? checked.texture : undefined
 }
+
+/** The repeat that a new one of the maker's own starts from. */
+export function firstRepeat(id: string): Repeat {
+  return { id, name: 'my repeat', lines: ['sc in next, (sc, ch 1, sc) in next, sk next 2 sts', 'sc in next 2, sk next ch-sp, 2 sc in next'] }
+}
+
+/** A band in a repeat of the maker's own (handbook 7). */
+export const own = textured({
+  band: 'own', group: 'Fabric', name: 'a repeat of your own', does: 'Typed in the same abbreviations as the pattern, and checked as you type.',
+  title: ({ repeat }, repeats) => repeats.find(({ id }) => id === repeat)?.name ?? '',
+  fields: { repeat: ownRepeat({ unasked: true, says: 'The id of one of the design\'s repeats.' }) }, tools: ['own-repeat'],
+  begins: ({ repeats }) => ({ repeat: repeats[0]?.id ?? 'own-1' }),
+  texture: ({ repeat }, repeats) => {
+    const found = repeats.find(({ id }) => id === repeat)
+    return found && ownTexture(found)
+  },
+})

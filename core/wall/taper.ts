@@ -1,22 +1,49 @@
+import { between, choice, count, length, pin, stitch, want, ways } from '../field/ask'
+import { AROUND_CM, HEIGHT_CM, PINNED_ROUNDS, WALL_STITCHES } from '../field/bounds'
+import { tenths } from '../field/now'
+import type { StitchSize } from '../gauge/gauge'
+import { kind, type PartSpec } from '../kind/kind'
 import { tape } from '../measure/format'
 import { times } from '../measure/length'
 import type { Finding } from '../part/finding'
-import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, type Size, stopped, workUp } from '../part/part'
+import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, workUp } from '../part/part'
 import { changeEvenly, mostChange } from '../round/changes'
 import type { Edge } from '../round/edge'
 import { inStyle } from '../round/style'
 import { STITCHES_A_CHANGE } from './adjust'
-import type { SOLID_STITCHES } from './band'
-import type { Bandlike } from '../texture/bandlike'
+import { ANY } from '../part/asks'
+import { STRIPES } from './textured'
 import { colourAt } from '../texture/workTexture'
+import { SOLID_STITCHES } from './solid'
+
+const SIZE = ways('Decide by', [
+  want('a size', {
+    heightCm: length('Height of the taper', HEIGHT_CM, { beside: true, usually: between(0.5, 25) }),
+    aroundCm: length('Around its top', AROUND_CM, { beside: true, usually: between(5, 120) }),
+  }, {
+    does: 'You say how tall and how far round its top is, the counts are found.',
+    from: (_, { part }) => ({ heightCm: tenths(part?.size.height.cm ?? 6, HEIGHT_CM), aroundCm: tenths(part?.size.circumference.cm ?? 30, AROUND_CM) }),
+  }),
+  pin('counts', {
+    rounds: count('Rounds', PINNED_ROUNDS, { beside: true, usually: between(1, 20) }), stitches: count('Stitches at its top', WALL_STITCHES, { beside: true, usually: between(3, 150) }),
+  }, {
+    does: 'You pin rounds and stitches, the size is told.',
+    from: (_, { part }) => ({ rounds: Math.max(1, part?.rounds.length ?? 6), stitches: Math.max(3, part?.edge.count ?? 60) }),
+  }),
+])
+
+const fields = {
+  size: SIZE,
+  stitch: stitch(SOLID_STITCHES),
+  mirrored: choice('Its changes lie', [
+    { value: false, name: 'in turn', does: 'Those of every second round fall between those of the round before: no lines show.' },
+    { value: true, name: 'mirrored', does: 'The same from both ends of each round, about its start.' },
+  ], { begins: false }),
+  stripes: STRIPES,
+} as const
 
 /** A plain band that draws in or opens out to a wanted circumference over its height (handbook 7, shaping). */
-export interface TaperSpec extends Pick<Bandlike, 'colour' | 'stripes'> {
-  readonly band: 'taper'
-  readonly stitch: (typeof SOLID_STITCHES)[number]
-  readonly size: Size<{ readonly heightCm: number, readonly aroundCm: number }, { readonly rounds: number, readonly stitches: number }>
-  readonly mirrored: boolean
-}
+export type TaperSpec = PartSpec<'taper', typeof fields>
 
 /** The stitches after each of so many rounds on the way from one count to another, as evenly as whole stitches allow. */
 export function taperCounts(from: number, to: number, rounds: number): number[] {
@@ -35,15 +62,16 @@ function steepness(counts: readonly number[], from: number, stitchCm: number): F
   }]
 }
 
+/** The rounds of a taper, and the stitches at its top. */
+function countsOf({ size }: TaperSpec, { width, height }: StitchSize): { readonly rounds: number, readonly stitches: number } {
+  if ('pin' in size) return size.pin
+  return { rounds: Math.max(1, Math.round(size.want.heightCm / height.cm)), stitches: Math.max(1, Math.round(size.want.aroundCm / width.cm)) }
+}
+
 /** Works a taper: changes spread over the rounds, and over each round, those of every second one between those before. */
-export function taper(spec: TaperSpec, edge: Edge, setting: Setting): PartResult {
+function workTaper(spec: TaperSpec, edge: Edge, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
-  const { rounds: count, stitches: to } = 'pin' in spec.size
-    ? spec.size.pin
-    : {
-        rounds: Math.max(1, Math.round(spec.size.want.heightCm / stitch.height.cm)),
-        stitches: Math.max(1, Math.round(spec.size.want.aroundCm / stitch.width.cm)),
-      }
+  const { rounds: count, stitches: to } = countsOf(spec, stitch)
   const size = { height: times(stitch.height, count), circumference: times(stitch.width, to) }
   if (count > MOST_ROUNDS || count * Math.max(edge.count, to) > MOST_STITCHES) return stopped(edge, size, { code: 'band-too-tall', weight: 'stop', what: `This taper would take ${count} rounds. Ask for a lower one, or check the swatch.` })
   const counts = taperCounts(edge.count, to, count)
@@ -53,7 +81,18 @@ export function taper(spec: TaperSpec, edge: Edge, setting: Setting): PartResult
   const { rounds, edge: top, stop } = workUp(edge, count, setting, (i, on) => {
     const change = counts[i]! - on.count
     const halfGapFirst = change !== 0 && changing++ % 2 === 1
-    return inStyle(setting.rounds, setting.turns + i, spec.stitch, colourAt({ ...spec, size: { pin: { rounds: 1 } } }, i), changeEvenly(on.count, change, spec.stitch, { mirrored: spec.mirrored, halfGapFirst }))
+    return inStyle(setting.rounds, setting.turns + i, spec.stitch, colourAt(spec, i), changeEvenly(on.count, change, spec.stitch, { mirrored: spec.mirrored, halfGapFirst }))
   })
   return { rounds, edge: top, size, arounds: counts.map(n => n * stitch.width.cm), findings: stop ? [stop] : steepness(counts, edge.count, stitch.height.cm) }
 }
+
+/** A taper (handbook 7, shaping). */
+export const taper = kind({
+  band: 'taper', group: 'Shaping', name: 'taper', does: 'Draws in or opens out to a wanted circumference, evenly over its height.', fields,
+  tools: ['stripes'], shapes: true, sample: { on: 'itself', spec: spec => ({ ...spec, size: { pin: { rounds: 7, stitches: 12 } } }) },
+  begins: ({ stitch, size, yarn, aroundCm }) => ({
+    stitch, size: { want: { heightCm: 'want' in size ? size.want.heightCm : 6, aroundCm: Math.round(aroundCm * 8.5) / 10 } }, ...yarn,
+  }),
+  demand: (spec, { gauge }) => ({ asks: ANY, leaves: () => countsOf(spec, gauge[spec.stitch]).stitches, steadies: true }),
+  main: spec => spec.stitch, work: workTaper,
+})

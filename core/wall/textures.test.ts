@@ -2,19 +2,21 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { REPEATS, SEED } from '../../tests/arbitraries/designs'
 import { gaugeOf } from '../gauge/gauge'
-import type { Setting } from '../part/part'
+import type { WallSetting } from '../part/part'
 import { type Edge, foundation, placesOf } from '../round/edge'
 import { each } from '../round/step'
 import type { RoundStyle } from '../round/style'
 import { work } from '../round/work'
 import { anchorBelow, kindAt, type Worked } from '../round/worked'
 import { divides } from '../part/asks'
-import { BAND_KINDS, type BandSpec, textureOf } from './band'
-import { solid } from './textures'
+import type { Bandlike } from '../texture/bandlike'
+import type { Texture } from '../texture/texture'
+import { solidTexture } from './solid'
+import { kindOf, wallKinds, type WallSpec } from './wall'
 import { workTexture } from '../texture/workTexture'
 
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } } })
-const setting = (style: RoundStyle = 'joined', startingChainCounts = false): Setting => ({ gauge, rounds: { style, startingChainCounts }, index: 3, turns: 1 })
+const setting = (style: RoundStyle = 'joined', startingChainCounts = false): WallSetting => ({ gauge, rounds: { style, startingChainCounts }, index: 3, turns: 1, repeats: [], accepts: () => true })
 
 /** A round of single crochet over as many, so that long stitches have something to reach. */
 function plain(count: number): Edge {
@@ -24,6 +26,9 @@ function plain(count: number): Edge {
 }
 
 const common = { colour: 'main', size: { pin: { rounds: 5 } } } as const
+type BandSpec = Extract<WallSpec, Bandlike>
+const textureOf = (spec: BandSpec, repeats: typeof REPEATS): Texture | undefined => kindOf(spec).texture!(spec, repeats)
+
 const SPECS: BandSpec[] = [
   ...(['solid', 'ridges'] as const).map(band => ({ band, stitch: 'hdc' as const, ...common })),
   ...(['pairs', 'groups', 'vees', 'waves', 'moss'] as const).map(band => ({ band, ...common })),
@@ -40,7 +45,7 @@ function worked(spec: BandSpec, count: number, style: RoundStyle = 'joined', sta
 }
 
 describe('every texture', () => {
-  it('is tried here', () => expect(new Set(SPECS.map(({ band }) => band))).toEqual(new Set(BAND_KINDS)))
+  it('is tried here', () => expect(new Set(SPECS.map(({ band }) => band))).toEqual(new Set(wallKinds().filter(({ texture }) => texture).map(({ band }) => band))))
 
   it('comes out on what it asks, and gives what it says, in every style', () => {
     fc.assert(fc.property(anySpec, fc.integer({ min: 2, max: 30 }), anyStyle, fc.boolean(), fc.integer({ min: 1, max: 7 }), (spec, repeats, style, counts, rounds) => {
@@ -99,7 +104,7 @@ describe('common practice, no source', () => {
   it('V\'s on 48 are 16, and filled make 48 again', () => {
     const { edge } = worked({ band: 'vees', ...common }, 48)
     expect(placesOf(edge, 'space')).toBe(16)
-    expect(workTexture(solid('sc'), common, edge, setting()).edge.count).toBe(48)
+    expect(workTexture(solidTexture('sc'), common, edge, setting()).edge.count).toBe(48)
   })
 })
 

@@ -7,12 +7,35 @@ import { inStyle } from '../round/style'
 import type { Worked } from '../round/worked'
 import type { FabricKind } from '../stitch/dictionary'
 
-/** How the base becomes the wall (handbook 6). */
-export const TURN_UPS = ['plain', 'back-loop', 'back-and-third-loop', 'post'] as const
-export type TurnUp = (typeof TURN_UPS)[number]
+/** A way that the base becomes the wall (handbook 6): how it is offered, and which threads its round picks up; none without a round. */
+export interface TurnUpKind {
+  readonly value: string
+  readonly name: string
+  readonly does: string
+  readonly loop?: Loop
+}
 
-const LOOP: Record<Exclude<TurnUp, 'plain'>, Loop> = {
-  'back-loop': 'back', 'back-and-third-loop': 'backAndThird', 'post': 'backPost',
+/** The ways that the base becomes the wall. A further one is a further row. */
+export const TURN_UPS = [
+  { value: 'plain', name: 'nothing special', does: 'A soft edge: the wall simply starts, and the floor rounds into it.' },
+  { value: 'back-loop', name: 'back loop', does: 'One round in the back loop alone: folds well, but the single loop may leave holes.', loop: 'back' },
+  {
+    value: 'back-and-third-loop', name: 'back and third loops', loop: 'backAndThird',
+    does: 'One round in the back loop and the third loop behind it: a crisp fold, and no holes.',
+  },
+  { value: 'post', name: 'around the post', does: 'One round around the stems from behind: a ridge outside, and the floor sits square.', loop: 'backPost' },
+] as const satisfies readonly TurnUpKind[]
+
+export type TurnUp = (typeof TURN_UPS)[number]['value']
+
+function loopOf(turnUp: TurnUp): Loop | undefined {
+  const found: TurnUpKind | undefined = TURN_UPS.find(({ value }) => value === turnUp)
+  return found?.loop
+}
+
+/** Whether a turn-up works a round. */
+export function hasRound(turnUp: TurnUp): boolean {
+  return loopOf(turnUp) !== undefined
 }
 
 /**
@@ -22,9 +45,10 @@ const LOOP: Record<Exclude<TurnUp, 'plain'>, Loop> = {
 export function turnUp(spec: TurnUp, kind: FabricKind, colour: string, edge: Edge, setting: Setting): PartResult {
   const stitch = setting.gauge[kind]
   const circumference = times(stitch.width, edge.count)
-  if (spec === 'plain') return { rounds: [], edge, size: { height: times(stitch.height, 0), circumference }, findings: [] }
+  const loop = loopOf(spec)
+  if (!loop) return { rounds: [], edge, size: { height: times(stitch.height, 0), circumference }, findings: [] }
   const { rounds, edge: top, stop } = workUp(edge, 1, setting, (i, on) =>
-    inStyle(setting.rounds, setting.turns + i, kind, colour, [each(kind, on.count, LOOP[spec])]))
+    inStyle(setting.rounds, setting.turns + i, kind, colour, [each(kind, on.count, loop)]))
   return { rounds, edge: top, size: { height: stitch.height, circumference }, findings: stop ? [stop] : foldFindings(rounds[0]!) }
 }
 
@@ -33,6 +57,7 @@ function foldFindings({ round }: Worked): Finding[] {
   if (round.facing === 'right') return []
   return [{
     code: 'turn-up-inside', weight: 'watch',
-    what: 'The turn-up falls on a wrong-side round, so the line of free loops will stand inside the bag. One round more or less in the base puts it outside.',
+    what: 'The turn-up falls on a wrong-side round, so the line of free loops will stand inside the bag. '
+      + 'One round more or less in the base puts it outside.',
   }]
 }

@@ -18,7 +18,7 @@ export interface DraftRecord {
     readonly widthCm: number
     readonly rows: readonly { readonly number: number, readonly stitches: number, readonly words: string }[]
   }[]
-  readonly handles: readonly (Handle & { readonly part: string })[]
+  readonly handles: readonly (Omit<Handle, 'bears'> & { readonly part: string })[]
   readonly sizes: BagSizes
   readonly findings: readonly Finding[]
 }
@@ -32,6 +32,6 @@ export function asRecord(draft: Draft, terms: Terms): DraftRecord {
     part: part.id, name: piece.name, times: piece.times, lengthCm: piece.lengthCm, widthCm: piece.widthCm,
     rows: rowLines(piece, terms).map(line => ({ number: line.from, stitches: line.stitches, words: line.words })),
   })))
-  const handles = draft.parts.flatMap(part => part.handles.map(handle => ({ ...handle, part: part.id })))
+  const handles = draft.parts.flatMap(part => part.handles.map(({ bears: _, ...handle }) => ({ ...handle, part: part.id })))
   return { rounds, pieces, handles, sizes: draft.sizes, findings: draft.findings.map(finding => ({ ...finding, what: inTerms(finding.what, terms) })) }
 }

@@ -1,19 +1,15 @@
 import type { Draft } from '../draft/draft'
 import { type Casing, casingsOf } from '../draft/casing'
 import { formatCm } from '../measure/format'
-import type { Cord, CordKind } from '../mouth/cords'
+import { type Cord, cordMaking, isWorked } from '../mouth/cords'
 import type { CordWay } from '../mouth/threading'
-import { stitchName, type Terms } from '../stitch/dictionary'
+import type { CordKind } from '../part/roles'
+import type { Terms } from '../stitch/dictionary'
+import { inTerms } from './inTerms'
 
 function cordWords(kind: CordKind, { chains, lengthCm }: Cord, draft: Draft, terms: Terms): string {
   const long = `${formatCm(lengthCm, draft.design.units)} long once it is knotted`
-  const slip = stitchName('slst', terms).abbreviation
-  switch (kind) {
-    case 'bought': return `a bought cord, ${long}`
-    case 'doubled': return `with the yarn double, ch ${chains}: ${long}`
-    case 'slip-stitched': return `ch ${chains}, then ${slip} in the back bump of each ch: ${long}`
-    case 'chain': return `ch ${chains}: ${long}`
-  }
+  return `${inTerms(cordMaking(kind).made(chains), terms)}${isWorked(kind) ? ':' : ','} ${long}`
 }
 
 /** How a cord runs, eyelet by eyelet; eyelets are counted from 1 at the start of the round. */
@@ -26,7 +22,7 @@ function runWords({ start, direction, passes }: CordWay, which: string): string 
 function casingLines(casing: Casing, draft: Draft, terms: Terms): string[] {
   const { spec, cord, opening, threading, eyelets } = casing
   const yarn = draft.design.yarns.find(({ id }) => id === spec.colour)?.name
-  const of = spec.kind === 'bought' || !yarn ? '' : `, of ${yarn}`
+  const of = isWorked(spec.kind) && yarn ? `, of ${yarn}` : ''
   if (!threading.ok) return [threading.why]
   const [first, second] = threading.cords
   return [
@@ -41,5 +37,5 @@ function casingLines(casing: Casing, draft: Draft, terms: Terms): string[] {
 
 /** What is said of a bag's cords: how to make them, how to thread them, how to finish them. */
 export function cordLines(draft: Draft, terms: Terms): string[] {
-  return casingsOf(draft.design, draft.parts, draft.gauge).flatMap(casing => casingLines(casing, draft, terms))
+  return casingsOf(draft.parts, draft.gauge).flatMap(casing => casingLines(casing, draft, terms))
 }

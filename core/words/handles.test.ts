@@ -1,3 +1,4 @@
+import { stacked } from '../design/partIds'
 import { describe, expect, it } from 'vitest'
 import bulbSling from '../../demo/bulb-sling.json'
 import satchel from '../../demo/seed-catalogue-satchel.json'
@@ -18,7 +19,7 @@ const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitch
 const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }
 const slots: SlotsSpec = { band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 2, stitch: 'sc', nudge: 0, colour: 'main' }
 const joined: Rounds = { style: 'joined', startingChainCounts: false }
-const bag = (top: WallSpec, rounds: Rounds = joined): Design => ({ ...newDesign('Tube'), gauge, rounds, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: [plain, top] })
+const bag = (top: WallSpec, rounds: Rounds = joined): Design => ({ ...newDesign('Tube'), gauge, rounds, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([plain, top]) })
 const lastRounds = (design: Design, terms: 'us' | 'uk' = 'us') => roundLines(draft(design), terms).slice(-3).map(({ words, count }) => `${words} ${count}`)
 const demo = (document: unknown) => {
   const reading = readDesign(document)
@@ -55,7 +56,7 @@ describe('the rounds of slots, as makers write them', () => {
 
 describe('the pattern of a bag with straps', () => {
   const sling = demo(bulbSling)
-  const sections = patternOf(sling, 'us').sections.filter(({ part }) => part === 'wall.2')
+  const sections = patternOf(sling, 'us').sections.filter(({ part }) => part === 'part-3')
 
   it('has where they go first, then each strap with its rows and how it is joined', () => {
     expect(sections.map(({ title }) => title)).toEqual(['Wall 3, knot straps', 'Short strap', 'Long strap'])
@@ -81,7 +82,7 @@ describe('the pattern of a bag with straps', () => {
 
   it('is whole in the record for other programs', () => {
     const { pieces, handles, sizes } = asRecord(sling, 'us')
-    expect(pieces.map(({ part, name, times, rows }) => [part, name, times, rows.length])).toEqual([['wall.2', 'Short strap', 1, 31], ['wall.2', 'Long strap', 1, 82]])
+    expect(pieces.map(({ part, name, times, rows }) => [part, name, times, rows.length])).toEqual([['part-3', 'Short strap', 1, 31], ['part-3', 'Long strap', 1, 82]])
     expect(handles.map(({ name, lies }) => [name, lies])).toEqual([['Short strap', 'around'], ['Long strap', 'around']])
     expect(sizes.withHandles!.loadedCm).toBeGreaterThan(sizes.withHandles!.emptyCm)
   })

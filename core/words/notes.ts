@@ -1,5 +1,5 @@
 import type { Draft } from '../draft/draft'
-import type { Start } from '../part/part'
+import type { Start } from '../part/start'
 import { formatCm } from '../measure/format'
 import { stitchName, type Terms } from '../stitch/dictionary'
 
@@ -13,18 +13,22 @@ export function startWords(draft: Draft, terms: Terms): string {
   return startOf(draft.start, draft.design.base.colour, draft, terms)
 }
 
+/** How each sort of start is made, said in the yarn that it is made of. */
+const STARTS: Readonly<Record<Start['kind'], (start: Start, slip: string, sc: string, before: string) => string>> = {
+  'ring': () => 'make an adjustable ring; pull it closed when round 1 is done.',
+  'chain-ring': ({ chains }, slip) => `ch ${chains}, join with ${slip} to first ch to form a ring.`,
+  'chain': ({ chains }) => `ch ${chains}.`,
+  'foundation-chain': ({ chains }, _, __, before) => `ch ${chains}${before}.`,
+  'foundation-sc': ({ chains }, _, sc) => `work ${chains} foundation ${sc}, chain and stitch in one.`,
+  'chain-loop': ({ chains }, slip, _, before) => `ch ${chains}${before}; join with ${slip} to first ch, taking care not to twist it.`,
+  'bought': ({ chains }) => `draw up a loop through a hole at the middle of a short side; the floor has ${chains} holes.`,
+}
+
 /** A start in words, in the yarn that it is made of. */
 export function startOf(start: Start, colour: string, draft: Draft, terms: Terms): string {
-  const { kind, chains } = start
   const yarn = draft.design.yarns.find(({ id }) => id === colour)?.name
-  const withYarn = yarn ? `With ${yarn}: ` : ''
-  if (kind === 'ring') return `${withYarn}make an adjustable ring; pull it closed when round 1 is done.`
-  if (kind === 'chain') return `${withYarn}ch ${chains}.`
-  if (kind === 'foundation-chain') return `${withYarn}ch ${chains}${lengthBefore(start, draft)}.`
-  if (kind === 'foundation-sc') return `${withYarn}work ${chains} foundation ${stitchName('sc', terms).abbreviation}, chain and stitch in one.`
-  if (kind === 'chain-loop') return `${withYarn}ch ${chains}${lengthBefore(start, draft)}; join with ${stitchName('slst', terms).abbreviation} to first ch, taking care not to twist it.`
-  if (kind === 'bought') return `${withYarn}draw up a loop through a hole at the middle of a short side; the floor has ${chains} holes.`
-  return `${withYarn}ch ${chains}, join with ${stitchName('slst', terms).abbreviation} to first ch to form a ring.`
+  const [slip, sc] = [stitchName('slst', terms).abbreviation, stitchName('sc', terms).abbreviation]
+  return `${yarn ? `With ${yarn}: ` : ''}${STARTS[start.kind](start, slip, sc, lengthBefore(start, draft))}`
 }
 
 function styleNotes(draft: Draft, terms: Terms): string[] {
@@ -50,14 +54,7 @@ export function notesOf(draft: Draft, terms: Terms): string[] {
   return [
     `Written in ${terms === 'us' ? 'US' : 'UK'} terms.`,
     ...styleNotes(draft, terms),
-    ...placingNote(design.base),
+    ...draft.parts.flatMap(({ bagNotes = [] }) => bagNotes),
     ...(design.hands === 'left' ? ['Left-handed: work clockwise, and read the chart as drawn.'] : []),
   ]
-}
-
-function placingNote(base: Draft['design']['base']): string[] {
-  if (!('placing' in base)) return []
-  return base.placing === 'stacked'
-    ? ['Increases lie one above the other, so the floor becomes a soft polygon.']
-    : ['Increases shift by half a group every second round, so the floor stays round.']
 }

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { BaseSpec } from '../base/base'
-import { startBase } from '../base/starters'
+import { beginBase } from '../base/base'
 import type { Design } from '../design/design'
 import { newDesign } from '../design/starter'
 import { draft } from '../draft/draft'
@@ -13,8 +13,8 @@ import { stitchWords } from './stitchWords'
 
 const like = { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 8, heightCm: 12 } as const
 const bag = (base: BaseSpec, over: Partial<Design> = {}): Design => ({ ...newDesign('Pouch'), base, turnUp: 'plain', ...over })
-const oval = { ...startBase('oval', like), perEnd: 3, size: { pin: { sideStitches: 10, rounds: 3 } } } as BaseSpec
-const rectangle = { ...startBase('rectangle', like), rowEnds: 'one-each', size: { pin: { stitches: 20, rows: 3 } } } as BaseSpec
+const oval = { ...beginBase('oval', like), perEnd: 3, size: { pin: { sideStitches: 10, rounds: 3 } } } as BaseSpec
+const rectangle = { ...beginBase('rectangle', like), rowEnds: 'one-each', size: { pin: { stitches: 20, rows: 3 } } } as BaseSpec
 
 describe('the words of a base', () => {
   const words = (base: BaseSpec, over?: Partial<Design>) => roundLines(draft(bag(base, over)), 'us')
@@ -55,17 +55,17 @@ describe('the words of a base', () => {
     // 12 working chains and one to turn; 12 of 0.5 cm, and 1 cm more on every 26.
     expect(lead(oval)).toContain('ch 13 (about 6.2 cm long before you work into it')
     expect(lead({ ...oval, start: 'foundation-sc' } as BaseSpec)).toContain('work 12 foundation dc')
-    expect(lead(startBase('tube', like))).toContain('join with ss to first ch, taking care not to twist it')
-    expect(lead(startBase('bought', like))).toContain('holes')
+    expect(lead(beginBase('tube', like))).toContain('join with ss to first ch, taking care not to twist it')
+    expect(lead(beginBase('bought', like))).toContain('holes')
   })
 
   it('give advice that steps cannot', () => {
     const advice = (base: BaseSpec) => patternOf(draft(bag(base)), 'us').sections[0]!.advice.join(' ')
     expect(advice(oval)).toContain('move them up every round')
-    expect(advice(startBase('double-disc', like))).toContain('wrong sides inside')
-    expect(advice(startBase('tube', like))).toContain('close its lower edge')
-    expect(advice(startBase('folded', like))).toContain('repeats of 6, and 1')
-    expect(advice({ ...startBase('folded', like), edgeStitches: -2 } as BaseSpec)).toContain('less 2')
+    expect(advice(beginBase('double-disc', like))).toContain('wrong sides inside')
+    expect(advice(beginBase('tube', like))).toContain('close its lower edge')
+    expect(advice(beginBase('folded', like))).toContain('repeats of 6, and 1')
+    expect(advice({ ...beginBase('folded', like), edgeStitches: -2 } as BaseSpec)).toContain('less 2')
   })
 
   it('turn up in five ways', () => {
@@ -74,7 +74,7 @@ describe('the words of a base', () => {
     expect(turn('back-and-third-loop')).toContain('sc in back and third loops of each st around')
     expect(turn('post')).toContain('BPsc around each st around')
     expect(turn('plain')).toContain('sc in each st around')
-    expect(words(startBase('double-disc', like)).some(({ words: text }) => text.includes('in both layers at each st around'))).toBe(true)
+    expect(words(beginBase('double-disc', like)).some(({ words: text }) => text.includes('in both layers at each st around'))).toBe(true)
   })
 })
 
@@ -87,7 +87,7 @@ describe('a floor in words', () => {
 })
 
 describe('one stitch in words', () => {
-  const { rounds } = draft(bag({ ...startBase('circle', like), increases: 6, size: { pin: { rounds: 4 } } } as BaseSpec))
+  const { rounds } = draft(bag({ ...beginBase('circle', like), increases: 6, size: { pin: { rounds: 4 } } } as BaseSpec))
   it('says where it is, what it is and what it stands on', () => {
     expect(stitchWords(rounds[0]!, 2, 'us', false)).toBe('Round 1, stitch 3 of 6: sc, in the ring')
     expect(stitchWords(rounds[3]!, 0, 'uk', true)).toBe('Round 4, stitch 1 of 24: dc, on stitch 1 of round 3; carries a marker')

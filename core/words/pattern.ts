@@ -1,5 +1,6 @@
 import type { Draft, DraftPart, DraftRound } from '../draft/draft'
 import { liningOf, pieceWords } from '../draft/meshFindings'
+import { isBase } from '../draft/part'
 import { draftYarnChanges } from '../draft/wallFindings'
 import { formatCm, formatLength } from '../measure/format'
 import type { Piece } from '../part/piece'
@@ -211,7 +212,7 @@ function section(draft: Draft, part: DraftPart, terms: Terms): PatternSection {
   const lines = part.rounds.map((_, i) => lineFor(draft, draft.rounds[part.firstRound - 1 + i]!, terms))
   return {
     part: part.id, title: part.name, lines: gathered(lines),
-    ...(part.id === 'base' ? { lead: startWords(draft, terms) } : {}), advice: part.advice.map(text => inTerms(text, terms)),
+    ...(isBase(part) ? { lead: startWords(draft, terms) } : {}), advice: part.advice.map(text => inTerms(text, terms)),
   }
 }
 

@@ -1,4 +1,4 @@
-import type { Start } from '../part/part'
+import type { Start } from '../part/start'
 import { PLACE_CODE } from '../round/edge'
 import type { Begin } from '../round/round'
 import { kindAt, type Worked } from '../round/worked'

@@ -1,4 +1,4 @@
-import type { Start } from '../part/part'
+import type { Start } from '../part/start'
 import { type Edge, PLACE_KINDS } from '../round/edge'
 import type { ChainStep, GroupStep, Landmark, Loop, Step, StitchStep } from '../round/step'
 import { type StitchKind, stitchName, STITCHES, type Terms } from '../stitch/dictionary'

@@ -1,3 +1,4 @@
+import { stacked } from '../design/partIds'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyDesign, SEED } from '../../tests/arbitraries/designs'
@@ -95,7 +96,7 @@ describe('the pattern', () => {
   const striped = {
     ...pouch,
     yarns: [...pouch.yarns, { id: 'moss', name: 'moss green cotton', colour: '#71834f' }],
-    wall: [pouch.wall[0]!, { ...pouch.wall[0]!, colour: 'moss', size: { pin: { rounds: 4 } } }],
+    wall: stacked([pouch.wall[0]!, { ...pouch.wall[0]!, colour: 'moss', size: { pin: { rounds: 4 } } }]),
   }
 
   it('gathers rounds that read alike, and never loses one', () => {
@@ -159,7 +160,7 @@ describe('the abbreviations of textures', () => {
   const size = { pin: { rounds: 2 } } as const
   const bag: Design = {
     ...newDesign('Bag'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }, turnUp: 'plain',
-    wall: [{ band: 'rib', stitch: 'dc', front: 1, back: 1, size, colour: 'main' }, { band: 'vees', size, colour: 'main' }, { band: 'adjust', stitch: 'sc', to: { pin: { change: -4 } }, mirrored: false, colour: 'main' }],
+    wall: stacked([{ band: 'rib', stitch: 'dc', front: 1, back: 1, size, colour: 'main' }, { band: 'vees', size, colour: 'main' }, { band: 'adjust', stitch: 'sc', to: { pin: { change: -4 } }, mirrored: false, colour: 'main' }]),
   }
   const shorts = (terms: 'us' | 'uk') => patternOf(draft(bag), terms).abbreviations.map(({ short }) => short)
 

@@ -1,3 +1,4 @@
+import { stacked } from '../design/partIds'
 import { describe, expect, it } from 'vitest'
 import type { Design } from '../design/design'
 import { newDesign } from '../design/starter'
@@ -26,7 +27,7 @@ describe('yarn', () => {
   it('keeps yarns apart and leaves out what is not used', () => {
     const two = draft({
       ...ring, yarns: [...ring.yarns, { id: 'moss', name: 'moss', colour: '#71834f' }, { id: 'plum', name: 'plum', colour: '#553344' }],
-      wall: [{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'moss' }],
+      wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'moss' }]),
     })
     expect(yarnNeeds(two).map(({ yarn, stitches }) => [yarn.id, stitches])).toEqual([['main', 18], ['moss', 12]])
   })

@@ -68,7 +68,7 @@ export function yarnNeeds(draft: Draft): YarnNeed[] {
     tally.cm += piece.times * (own.cm + 2 * END_CM + SEWING_CM)
     tally.stitches += piece.times * own.stitches
   }
-  for (const { spec, yarnCm } of casingsOf(draft.design, draft.parts, draft.gauge)) {
+  for (const { spec, yarnCm } of casingsOf(draft.parts, draft.gauge)) {
     const tally = used.get(spec.colour)
     if (tally) tally.cm += yarnCm
   }

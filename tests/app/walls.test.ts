@@ -1,3 +1,4 @@
+import { stacked } from '../../core/design/partIds'
 import { describe, expect, it } from 'vitest'
 import { linesIn, typedIn } from '~/composables/ownLines'
 import { tileOf } from '~/composables/textureTiles'
@@ -23,7 +24,7 @@ describe('the kinds of part that are offered', () => {
       for (const { value } of WALL_KINDS) {
         const spec = ofKind(value, like, design, 40)
         expect(spec.band).toBe(value)
-        const reading = readDesign(JSON.parse(JSON.stringify({ ...design, wall: [spec] })))
+        const reading = readDesign(JSON.parse(JSON.stringify({ ...design, wall: stacked([spec]) })))
         expect(reading.ok || reading.problems, `${like.band} to ${value}`).toBe(true)
       }
     }

@@ -1,10 +1,11 @@
+import { stacked } from '../../core/design/partIds'
 import type { Page } from '@playwright/test'
 import { expect, freshBag, idOf, pickKind, saved, tally, test, unfold } from './bag'
 
 const label = (page: Page, name: RegExp | string) => page.locator('nav.labels').getByRole('button', { name })
 const runs = (page: Page) => page.locator('[data-code="slot-runs"]')
 const gauge = { hookMm: 4.5, strands: 1, measured: { sc: { stitches: 16, rounds: 16, overCm: 10 } } }
-const tube = { gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: [{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }] }
+const tube = { gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }]) }
 
 /** The numbers of a list of runs: what lies before, between and after the slots. */
 async function numbers(page: Page): Promise<number[]> {
@@ -229,7 +230,7 @@ test('on a phone: straps from corner to corner, moved by a finger, shown with th
 })
 
 test('what cannot be is told where it is asked, and nothing is lost', async ({ page, request }) => {
-  await page.goto(`/bags/${await freshBag(request, 'Impossible', { ...tube, wall: [...tube.wall, { band: 'slots', width: { pin: { stitches: 16 } }, chains: { pin: { chains: 8 } } }] })}`)
+  await page.goto(`/bags/${await freshBag(request, 'Impossible', { ...tube, wall: stacked([...tube.wall, { band: 'slots', width: { pin: { stitches: 16 } }, chains: { pin: { chains: 8 } } }]) })}`)
   await label(page, /slots/).click()
   await expect(page.locator('[data-code="slot-chain-short"]')).toContainText('Give it at least 16')
   await page.getByRole('button', { name: 'A chain of 16' }).click()

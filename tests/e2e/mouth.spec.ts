@@ -1,3 +1,4 @@
+import { stacked } from '../../core/design/partIds'
 import type { Page } from '@playwright/test'
 import { expect, freshBag, idOf, pickKind, saved, tally, test, unfold } from './bag'
 
@@ -46,7 +47,7 @@ test('the seed-head pouch, from swatch to cords: break the parity, take the fix,
 })
 
 test('cords and edgings from nothing; one more skipped here and there, and shown for what it is', async ({ page, request }) => {
-  const id = await freshBag(request, 'Corded pouch', { gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 50 } }, colour: 'main' }, turnUp: 'plain', wall: [{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 10 } }, colour: 'main' }] })
+  const id = await freshBag(request, 'Corded pouch', { gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 50 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 10 } }, colour: 'main' }]) })
   await page.goto(`/bags/${id}`)
   const before = await tally(page, 'undyed cotton, DK').innerText()
   await page.getByRole('button', { name: 'Band on top' }).click()

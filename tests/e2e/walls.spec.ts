@@ -1,3 +1,4 @@
+import { stacked } from '../../core/design/partIds'
 import type { Page } from '@playwright/test'
 import { expect, freshBag, pickKind, saved, tally, test, unfold } from './bag'
 
@@ -47,7 +48,7 @@ test('five bands, a base that breaks them, and the fit that mends them', async (
 })
 
 test('nothing fits: the asks that collide are named', async ({ page, request }) => {
-  const id = await freshBag(request, 'Colliding tote', { gauge, base: tube(50), turnUp: 'plain', wall: [{ band: 'groups', size: rounds(2), colour: 'main' }], mouth: { divides: 60 } })
+  const id = await freshBag(request, 'Colliding tote', { gauge, base: tube(50), turnUp: 'plain', wall: stacked([{ band: 'groups', size: rounds(2), colour: 'main' }]), mouth: { divides: 60 } })
   await page.goto(`/bags/${id}`)
   await page.getByLabel('The base may be off by').fill('1')
   await page.getByRole('group', { name: 'Adjusting rounds, at most' }).getByRole('radio', { name: 'none' }).check()
@@ -81,7 +82,7 @@ test('bands are moved by dragging, by keyboard and by button, doubled and thrown
 })
 
 test('a repeat of one\'s own: a wrong one points at the stitch, a sound one is worked, saved, and read in UK terms', async ({ page, request }) => {
-  const id = await freshBag(request, 'Own tote', { gauge, base: tube(60), turnUp: 'plain', wall: [{ band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }] })
+  const id = await freshBag(request, 'Own tote', { gauge, base: tube(60), turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }]) })
   await page.goto(`/bags/${id}`)
   await label(page, /^Wall/).click()
   await pickKind(page, 'a repeat of your own')
@@ -109,7 +110,7 @@ test('a repeat of one\'s own: a wrong one points at the stitch, a sound one is w
 })
 
 test('a count that came out otherwise: what it does, and putting it right', async ({ page, request }) => {
-  const id = await freshBag(request, 'Miscounted tote', { gauge, base: tube(116), turnUp: 'plain', wall: [{ band: 'solid', stitch: 'sc', size: rounds(20), colour: 'main' }] })
+  const id = await freshBag(request, 'Miscounted tote', { gauge, base: tube(116), turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(20), colour: 'main' }]) })
   await page.goto(`/bags/${id}`)
   await label(page, /^Wall/).click()
   await page.getByText('Counted something else?').click()
@@ -125,7 +126,7 @@ test('a count that came out otherwise: what it does, and putting it right', asyn
 })
 
 test('a taper, stripes with their ends, and a seam that leans', async ({ page, request }) => {
-  const id = await freshBag(request, 'Tapered tote', { gauge, yarns, base: tube(100), turnUp: 'plain', wall: [{ band: 'solid', stitch: 'sc', size: rounds(6), colour: 'main' }] })
+  const id = await freshBag(request, 'Tapered tote', { gauge, yarns, base: tube(100), turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(6), colour: 'main' }]) })
   await page.goto(`/bags/${id}`)
   await page.getByRole('button', { name: 'Band on top' }).click()
   await pickKind(page, 'taper')
@@ -149,10 +150,10 @@ test('a taper, stripes with their ends, and a seam that leans', async ({ page, r
 test('walls that cannot be are refused by name', async ({ request }) => {
   const sound = { fairHollow: 'design', version: 1, name: 'Odd', gauge, base: tube(48) }
   const cases: [object, RegExp][] = [
-    [{ wall: [{ band: 'tartan' }] }, /wall\.0\.band: must be one of/],
-    [{ wall: [{ band: 'own', repeat: 'none', size: rounds(2) }] }, /wall\.0\.repeat: names a repeat "none"/],
-    [{ wall: [{ band: 'rib', size: rounds(2), front: 0 }] }, /wall\.0\.front/],
-    [{ wall: ['boxes'] }, /wall\.0: must be an object/],
+    [{ wall: stacked([{ band: 'tartan' }]) }, /wall\.0\.band: must be one of/],
+    [{ wall: stacked([{ band: 'own', repeat: 'none', size: rounds(2) }]) }, /wall\.0\.repeat: names a repeat "none"/],
+    [{ wall: stacked([{ band: 'rib', size: rounds(2), front: 0 }]) }, /wall\.0\.front/],
+    [{ wall: stacked(['boxes']) }, /wall\.0: must be an object/],
     [{ repeats: [{ id: 'x', name: 'x', lines: 'sc' }] }, /repeats\.0\.lines/],
     [{ mouth: { divides: 1.5 } }, /mouth\.divides/],
   ]

@@ -1,0 +1,127 @@
+import 'reflect-metadata'
+import type { Field, Fields, KindsField, ListField, WaysField } from '../field/field'
+import { ID } from '../field/ask'
+import { DESIGN_FIELDS, SWATCH_FIELDS } from './fields'
+import {
+  AtLeast, AtMost, Between, EitherOr, IfGiven, Is, List, Lines, ListOf, OneOf, Part, type Rule, Text, UnlessWord, Whole, Word, YesNo,
+} from './rules'
+
+/*
+ * The open documents as class-validator sees them, made from their fields: a class an object, its rules by the sort of each field, and
+ * what a document means that leaves a field out as the value its instances begin with. They exist to check what comes from people and
+ * files; the program itself works with the plain types.
+ */
+
+type Class = new () => object
+
+/** The class of a group of fields. */
+export function documentClass(fields: Fields, also: Readonly<Record<string, Rule>> = {}): Class {
+  const made = Object.entries(fields).map(([name, field]) => ({ name, field, ...ruled(field) }))
+  const document = class {
+    constructor() {
+      for (const { name, field, begins } of made) if (!field.optional) (this as Record<string, unknown>)[name] = begins?.()
+    }
+  }
+  for (const [name, rule] of Object.entries(also)) rule(document.prototype, name)
+  for (const { name, field, rule } of made) {
+    rule(document.prototype, name)
+    if (field.optional) IfGiven()(document.prototype, name)
+  }
+  return document
+}
+
+/** The rule of a field, and what it begins with. */
+interface Ruled {
+  readonly rule: Rule
+  readonly begins?: () => unknown
+}
+
+function ruled(field: Field): Ruled {
+  const begins = 'begins' in field && field.begins !== undefined ? { begins: () => field.begins as unknown } : {}
+  switch (field.is) {
+    case 'count': return { rule: field.or === undefined ? Whole(field.bounds) : UnlessWord(field.or, Whole(field.bounds)), ...begins }
+    case 'figure': return { rule: Between(field.bounds, field.unit === 'sts' ? '' : field.unit), ...begins }
+    case 'length': return { rule: Between(field.bounds, 'cm'), ...begins }
+    case 'choice': return { rule: chosen(field.options.map(({ value }) => value)), ...begins }
+    case 'stitch': return { rule: OneOf(field.kinds), ...begins }
+    case 'yarn':
+    case 'repeat': return { rule: Word({ source: ID, message: 'must be 1 to 24 small letters, digits or dashes' }), ...begins }
+    case 'always': return { rule: Is(field.value) }
+    case 'text': return { rule: field.pattern ? Word(field.pattern) : Text(field.least, field.most), ...begins }
+    case 'lines': return { rule: Lines(field.most, field.longest) }
+    case 'ways': return { rule: decided(field) }
+    case 'maybe': return { rule: grouped(field.fields) }
+    case 'group': return groupOf(field.fields, field.begins !== undefined)
+    case 'list': return listed(field)
+    case 'kinds': return kinds(field)
+  }
+}
+
+function chosen(values: readonly (string | number | boolean)[]): Rule {
+  if (values.every(value => typeof value === 'boolean')) return YesNo()
+  return OneOf(values.every(value => typeof value === 'number') ? [...values].sort() : values)
+}
+
+function grouped(fields: Fields): Rule {
+  const type = documentClass(fields)
+  return Part(() => type)
+}
+
+function groupOf(fields: Fields, begins: boolean): Ruled {
+  const type = documentClass(fields)
+  return { rule: Part(() => type), ...(begins ? { begins: () => new type() } : {}) }
+}
+
+function listed({ of, one, all, least, most, begins }: ListField): Ruled {
+  const type = documentClass(of)
+  const rule: Rule = (target, property) => {
+    for (const each of [List(all), AtLeast(least, one), AtMost(most, all), ListOf(() => type)]) each(target, property)
+  }
+  return { rule, ...(begins ? { begins: () => begins === 'one' ? [new type()] : [] } : {}) }
+}
+
+/** What is decided in one of several ways: `want` or `pin`, and where several ways go by one of them, one of their fields. */
+function decided({ ways }: WaysField): Rule {
+  const unders = [...new Set(ways.map(({ under }) => under))]
+  const fields = Object.fromEntries(unders.map((under): [string, Field] => {
+    const own = ways.filter(way => way.under === under).map(way => way.fields)
+    const all = Object.assign({}, ...own) as Fields
+    return [under, { is: 'group', label: under, optional: true, fields: own.length > 1 ? allOptional(all) : all }]
+  }))
+  const also = Object.fromEntries(unders.flatMap((under): [string, Rule][] => {
+    const own = ways.filter(way => way.under === under).map(way => Object.keys(way.fields)[0]!)
+    return own.length > 1 ? [[under, EitherOr(own[0]!, own[1]!)]] : []
+  }))
+  const type = documentClass(fields, also)
+  return (target, property) => {
+    EitherOr('want', 'pin')(target, property)
+    Part(() => type)(target, property)
+  }
+}
+
+function allOptional(fields: Fields): Fields {
+  return Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, { ...field, optional: true }]))
+}
+
+/** One of several kinds, each checked by its own class; a kind that no class knows is refused by the one they have in common. */
+function kinds({ by, kinds: all, list }: KindsField): Ruled {
+  const named = OneOf(all.map(({ value }) => value))
+  const unknown = documentClass({}, { [by]: named })
+  const options = {
+    keepDiscriminatorProperty: true,
+    discriminator: { property: by, subTypes: all.map(({ value, fields }) => ({ name: value, value: documentClass(fields, { [by]: named }) })) },
+  }
+  if (!list) return { rule: Part(() => unknown, options) }
+  return {
+    begins: () => [],
+    rule: (target, property) => {
+      for (const each of [List(list.all), AtMost(list.most, list.all), ListOf(() => unknown, options)]) each(target, property)
+    },
+  }
+}
+
+/** A design as it is written to a file. */
+export const DesignDocument = documentClass(DESIGN_FIELDS)
+
+/** A swatch as it is written to a file. */
+export const SwatchFile = documentClass(SWATCH_FIELDS)

@@ -1,0 +1,85 @@
+import type { Bounds, Field, Fields, KindsField, TextField, WaysField } from '../field/field'
+import { ID } from '../field/ask'
+import { DESIGN_VERSION } from './design'
+import { DESIGN_FIELDS } from './fields'
+
+/*
+ * The open design document as JSON Schema (draft 07), made from its fields: docs/design.schema.json is written from here and never by
+ * hand, and a test holds it to what the program takes.
+ */
+
+type Schema = Readonly<Record<string, unknown>>
+
+function number(type: 'integer' | 'number', { least, most }: Bounds): Schema {
+  return { type, minimum: least, maximum: most }
+}
+
+/** An object with these fields and no others. */
+function object(fields: Fields, also: Readonly<Record<string, Schema>> = {}): Schema {
+  const required = [...Object.keys(also), ...Object.keys(fields).filter(name => !mayBeLeftOut(fields[name]!))]
+  const properties = { ...also, ...Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, described(field)])) }
+  return { type: 'object', additionalProperties: false, ...(required.length > 0 ? { required } : {}), properties }
+}
+
+function mayBeLeftOut(field: Field): boolean {
+  return field.optional === true || ('begins' in field && field.begins !== undefined) || (field.is === 'kinds' && field.list !== undefined)
+}
+
+function described(field: Field): Schema {
+  const begins = 'begins' in field && ['string', 'number', 'boolean'].includes(typeof field.begins) && field.is !== 'group' && field.is !== 'list'
+  return { ...schemaOf(field), ...(begins ? { default: field.begins } : {}), ...(field.says ? { description: field.says } : {}) }
+}
+
+function schemaOf(field: Field): Schema {
+  switch (field.is) {
+    case 'count': return field.or === undefined ? number('integer', field.bounds) : { oneOf: [{ const: field.or }, number('integer', field.bounds)] }
+    case 'figure':
+    case 'length': return number('number', field.bounds)
+    case 'choice': return chosen(field.options.map(({ value }) => value))
+    case 'stitch': return { enum: field.kinds }
+    case 'yarn':
+    case 'repeat': return { type: 'string', pattern: ID }
+    case 'always': return { const: field.value }
+    case 'text': return written(field)
+    case 'lines': return { type: 'array', minItems: 1, maxItems: field.most, items: { type: 'string', maxLength: field.longest } }
+    case 'ways': return ways(field)
+    case 'maybe':
+    case 'group': return object(field.fields)
+    case 'list': return { type: 'array', minItems: field.least, maxItems: field.most, items: object(field.of) }
+    case 'kinds': return kinds(field)
+  }
+}
+
+function chosen(values: readonly (string | number | boolean)[]): Schema {
+  return values.every(value => typeof value === 'boolean') ? { type: 'boolean' } : { enum: values }
+}
+
+/** The schema's patterns know no flags: what may be written large or small says both. */
+function written({ pattern, least, most }: TextField): Schema {
+  if (!pattern) return { type: 'string', minLength: least, maxLength: most }
+  const source = pattern.flags === 'i' ? pattern.source.replaceAll('a-z', 'A-Za-z').replaceAll('a-f', 'A-Fa-f') : pattern.source
+  return { type: 'string', pattern: source }
+}
+
+function ways({ ways: all }: WaysField): Schema {
+  return { oneOf: all.map(({ under, fields }) => object({}, { [under]: object(fields) })) }
+}
+
+function kinds({ by, kinds: all, list }: KindsField): Schema {
+  const one = { oneOf: all.map(({ value, fields }) => object(fields, { [by]: { const: value } })) }
+  return list ? { type: 'array', maxItems: list.most, items: one } : one
+}
+
+const ABOUT = 'A crocheted bag as its maker wants it. Lengths are in centimetres, hooks in millimetres. A size is either wanted (the program '
+  + 'finds the count) or pinned (a count, and the program tells the size).'
+
+/** The schema of a design of this version. */
+export function designSchema(): Schema {
+  const { version: _, ...fields } = DESIGN_FIELDS
+  const own = object({ fairHollow: fields.fairHollow, version: DESIGN_FIELDS.version, ...fields })
+  return {
+    $schema: 'http://json-schema.org/draft-07/schema#', $id: `fair-hollow-design-${DESIGN_VERSION}`,
+    title: `Fair Hollow design, version ${DESIGN_VERSION}`, description: ABOUT, ...own,
+    properties: { ...own.properties as object, version: { const: DESIGN_VERSION } },
+  }
+}

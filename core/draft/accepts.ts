@@ -1,0 +1,18 @@
+import type { Design } from '../design/design'
+import type { Gauge } from '../gauge/gauge'
+import { comesOut } from '../wall/wall'
+
+function mouthDivides({ mouth }: Design, count: number): boolean {
+  return !mouth || count % mouth.divides === 0
+}
+
+/** Whether all the parts above one divide when so many stitches come up to them, the mouth included. */
+export function accepts(design: Design, above: number, gauge: Gauge): (count: number) => boolean {
+  const rest = design.wall.slice(above)
+  const seen = { gauge, repeats: design.repeats }
+  return (count) => {
+    const out = comesOut(rest, seen, count)
+    if ('stuckAt' in out) return false
+    return out.steadied || mouthDivides(design, out.count)
+  }
+}

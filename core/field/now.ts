@@ -1,0 +1,14 @@
+import type { Gauge } from '../gauge/gauge'
+import type { PartResult } from '../part/part'
+
+/** What a question may look at besides the spec: what its part came to, in which gauge. */
+export interface Now {
+  /** Nothing where the bag stops below it. */
+  readonly part?: Omit<PartResult, 'findings'>
+  readonly gauge: Gauge
+}
+
+/** A length as it would be typed: to the millimetre, within bounds. */
+export function tenths(cm: number, { least, most }: { readonly least: number, readonly most: number }): number {
+  return Math.min(most, Math.max(least, Math.round(cm * 10) / 10))
+}

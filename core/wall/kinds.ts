@@ -1,0 +1,42 @@
+import { boughtHandles } from '../handle/boughtHandles'
+import { buttonLoop } from '../handle/buttonLoop'
+import { chainStraps } from '../handle/chainStraps'
+import { crossBody } from '../handle/crossBody'
+import { grownStrap } from '../handle/grownStrap'
+import { knotStraps } from '../handle/knotStraps'
+import { sewnStraps } from '../handle/sewnStraps'
+import { slots } from '../handle/slots'
+import { tab } from '../handle/tab'
+import { underStrap } from '../handle/underStrap'
+import { zip } from '../handle/zip'
+import type { SpecOf } from '../kind/kind'
+import { loops } from '../mesh/loops'
+import { eyelets } from '../mouth/eyelets'
+import { picots } from '../mouth/picots'
+import { rim } from '../mouth/rim'
+import { ruffle } from '../mouth/ruffle'
+import { shells } from '../mouth/shells'
+import { adjust } from './adjust'
+import { boxes } from './boxes'
+import { groups } from './groups'
+import { moss } from './moss'
+import { own } from './own'
+import { pairs } from './pairs'
+import { rib } from './rib'
+import { ridges, solid } from './solid'
+import { sprigs } from './sprigs'
+import { taper } from './taper'
+import { vees } from './vees'
+import { waves } from './waves'
+
+/** What a wall can be stacked from, in the order it is offered: the only list of it. A further kind is a line here and a file of its own. */
+export const WALL_KINDS = [
+  solid, ridges, rib, pairs, groups, vees, sprigs, waves, boxes, loops, moss, own,
+  eyelets, ruffle, picots, shells, rim,
+  slots, chainStraps, grownStrap, knotStraps, sewnStraps, underStrap, crossBody, boughtHandles,
+  buttonLoop, tab, zip,
+  adjust, taper,
+] as const
+
+/** The spec of a part of a wall, of any kind. */
+export type WallSpec = SpecOf<(typeof WALL_KINDS)[number]>

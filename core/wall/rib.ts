@@ -1,0 +1,35 @@
+import { between, count, stitch } from '../field/ask'
+import { each, type Loop, type StitchStep } from '../round/step'
+import type { FabricKind } from '../stitch/dictionary'
+import { always, type Texture } from '../texture/texture'
+import { textured } from './textured'
+
+/** Stitches with a post tall enough to go around. */
+export const RIB_STITCHES = ['hdc', 'dc'] as const
+const RIB = between(1, 12)
+const usually = between(1, 3)
+
+function around(kind: FabricKind, times: number, loop: Loop): StitchStep[] {
+  return times > 0 ? [each(kind, times, loop)] : []
+}
+
+/** Columns of stitches around the post, so many standing out and so many standing back. */
+export function ribTexture(stitch: FabricKind, front: number, back: number): Texture {
+  const out = around(stitch, front, 'frontPost')
+  const inward = around(stitch, back, 'backPost')
+  return {
+    asks: { multiple: front + back, plus: 0 }, gives: front + back, main: stitch,
+    straight: always(...out, ...inward),
+    turned: { setUp: [], cycle: [{ repeat: [...out, ...inward] }, { repeat: [...around(stitch, 1, 'frontPost'), ...inward, ...around(stitch, front - 1, 'frontPost')] }] },
+  }
+}
+
+/** Ribs around the post (handbook 7). */
+export const rib = textured({
+  band: 'rib', group: 'Fabric', name: 'rib', does: 'Columns around the post, some standing out, some standing back: thick, and it gives.',
+  fields: {
+    stitch: stitch(RIB_STITCHES),
+    front: count('Standing out', RIB, { begins: 1, beside: true, usually }), back: count('Standing back', RIB, { begins: 1, beside: true, usually }),
+  },
+  begins: ({ stitch }) => ({ stitch: stitch === 'sc' ? 'hdc' : stitch }), texture: spec => ribTexture(spec.stitch, spec.front, spec.back),
+})

@@ -1,0 +1,79 @@
+import { between, count, length, list, optional, pin, want, ways, yarn } from '../field/ask'
+import { HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
+import type { Fields } from '../field/field'
+import { tenths } from '../field/now'
+import type { Gauge } from '../gauge/gauge'
+import { type Keeps, kind, type KindGroup, type PartKind, type PartSpec, type Sample, type Tool } from '../kind/kind'
+import { times } from '../measure/length'
+import { type PartResult, stopped, type WallSetting } from '../part/part'
+import type { Opening } from '../part/roles'
+import type { Repeat } from '../repeat/repeat'
+import type { Edge } from '../round/edge'
+import type { Bandlike } from '../texture/bandlike'
+import { demandOfTexture, type Texture } from '../texture/texture'
+import { workTexture } from '../texture/workTexture'
+
+export const MOST_STRIPES = 24
+
+/** How tall a band is: wanted, or so many rounds. */
+export const HEIGHT = ways('Decide by', [
+  want('a height', { heightCm: length('Height of this band', HEIGHT_CM, { usually: between(0.2, 30) }) }, {
+    does: 'You say how tall, the rounds are found.', from: (_, { part }) => ({ heightCm: tenths(part?.size.height.cm || 6, HEIGHT_CM) }),
+  }),
+  pin('rounds', { rounds: count('Rounds', PINNED_ROUNDS, { usually: between(1, 20) }) }, {
+    does: 'You pin the rounds, the height is told.', from: (_, { part }) => ({ rounds: Math.max(1, part?.rounds.length ?? 1) }),
+  }),
+])
+
+/** One yarn, or several by turns: from the first round up, over and over. */
+export const STRIPES = optional(list('Stripes', { colour: yarn(), rounds: count('Rounds', between(1, 200), { usually: between(1, 4) }) }, {
+  one: 'stripe; leave it out for one yarn', all: 'stripes', least: 1, most: MOST_STRIPES, unasked: true,
+  says: 'Stripes from the first round up, over and over; left out, the part is of one yarn.',
+}))
+
+const BANDED = { size: HEIGHT, stripes: STRIPES } as const
+
+/** A band of a stitch pattern: what its kind says besides the pattern. */
+interface Textured<B extends string, F extends Fields, S = PartSpec<B, F & typeof BANDED>> {
+  readonly band: B
+  readonly group: KindGroup
+  readonly name: string
+  readonly does: string
+  readonly title?: (spec: S, repeats: readonly Repeat[]) => string
+  readonly fields: F
+  readonly tools?: readonly Tool[]
+  readonly sample?: Sample<S>
+  readonly begins?: (keeps: Keeps) => Partial<S>
+  /** Its pattern; none where a repeat of the maker's cannot be worked. */
+  readonly texture: (spec: S, repeats: readonly Repeat[]) => Texture | undefined
+  readonly opening?: (spec: S, gauge: Gauge) => Opening
+  readonly plain?: true
+}
+
+/** Declares a band of a stitch pattern: it has a height and a yarn, or stripes, and `workTexture` works it. */
+export function textured<const B extends string, const F extends Fields>(declared: Textured<B, F>): PartKind<B, F & typeof BANDED> & { readonly fields: F & typeof BANDED } {
+  const { texture, opening, begins, tools = [], sample, ...named } = declared as unknown as Textured<string, Fields, Bandlike & { readonly band: string }>
+  return kind({
+    ...named, texture, fields: { ...named.fields, ...BANDED }, tools: [...tools, 'stripes'], sample: sample ?? { on: 'itself' },
+    begins: (keeps: Keeps) => ({ size: keeps.size, ...keeps.yarn, ...begins?.(keeps) }),
+    demand: (spec: Bandlike & { readonly band: string }, { repeats }: { readonly repeats: readonly Repeat[] }) => {
+      const found = texture(spec, repeats)
+      return found && demandOfTexture(found)
+    },
+    main: (spec: Bandlike & { readonly band: string }, { repeats }: { readonly repeats: readonly Repeat[] }) => texture(spec, repeats)?.main ?? 'sc',
+    work: (spec: Bandlike & { readonly band: string }, edge: Edge, setting: WallSetting) => {
+      const found = texture(spec, setting.repeats)
+      if (!found) return broken(edge, setting)
+      const result = workTexture(found, spec, edge, setting)
+      return opening ? { ...result, opening: opening(spec, setting.gauge) } : result
+    },
+  } as never) as never
+}
+
+/** A band in a repeat of the maker's that cannot be worked. */
+function broken(edge: Edge, { gauge: { sc } }: WallSetting): PartResult {
+  return stopped(edge, { height: times(sc.height, 0), circumference: times(sc.width, edge.count) }, {
+    code: 'own-broken', weight: 'stop',
+    what: 'This band is in a repeat of your own that cannot be worked as it is written. Mend the repeat, or give the band another.',
+  })
+}

@@ -1,0 +1,19 @@
+import { boxOpening } from '../mesh/openings'
+import { chain, each, type GroupStep, skip } from '../round/step'
+import type { Texture } from '../texture/texture'
+import { textured } from './textured'
+
+const vee = (aim?: 'space'): GroupStep => ({ do: 'group', ...(aim ? { aim } : {}), steps: [each('dc', 1), chain(2), each('dc', 1)] })
+
+/** A double, two chains and a double over every three stitches; then the same into each space. */
+export const veesTexture: Texture = {
+  asks: { multiple: 3, plus: 0 }, gives: 3, main: 'dc',
+  straight: { setUp: [{ repeat: [skip(1), vee(), skip(1)] }], cycle: [{ repeat: [vee('space')] }] },
+}
+
+/** Open V's (handbook 7). */
+export const vees = textured({
+  band: 'vees', group: 'Mesh', name: 'open V\'s',
+  does: 'Two {dc} with two chains between, over three stitches: airy.',
+  fields: {}, texture: () => veesTexture, opening: (_, gauge) => boxOpening(1, gauge),
+})
