@@ -2,18 +2,18 @@
 import { onMounted, ref, shallowRef } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { useBags } from '~/stores/bags'
-import { useBench } from '~/stores/bench'
+import { useSaving } from '~/stores/saving'
 import type { Kept } from '~/stores/records'
 
 useHead({ title: 'All bags · Fair Hollow' })
 const shelf = useBags()
-const bench = useBench()
+const saving = useSaving()
 const router = useRouter()
 const gone = shallowRef<Kept<Design>>()
 const showGone = ref(false)
 
 onMounted(async () => {
-  await bench.flush()
+  await saving.flush()
   await shelf.load()
 })
 
@@ -24,7 +24,7 @@ async function go(kept: Kept<Design> | undefined): Promise<void> {
 async function throwAway(id: string): Promise<void> {
   gone.value = await shelf.remove(id)
   showGone.value = gone.value !== undefined
-  if (bench.id === id) bench.close()
+  if (saving.id === id) saving.close()
 }
 
 async function takeBack(): Promise<void> {

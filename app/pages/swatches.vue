@@ -39,7 +39,7 @@ async function keep(document: SwatchDocument): Promise<void> {
       :lines="shelf.trouble"
       title="That did not work"
     />
-    <SwatchForm
+    <LazySwatchForm
       v-if="entering"
       :key="entering.kept?.id ?? 'new'"
       :document="entering.document"

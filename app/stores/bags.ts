@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { newDesign } from '~~/core/design/starter'
-import { readJson } from '~/composables/readJson'
+import { readJson } from '~/reading/readJson'
 import { type Kept, useTrying } from './records'
 
 /** The bags kept in the house: listing, starting, bringing in and throwing away. */

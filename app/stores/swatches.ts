@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/design/design'
-import { readJson } from '~/composables/readJson'
+import { readJson } from '~/reading/readJson'
 import { type Kept, useTrying } from './records'
 
 /** The swatches kept in the house. */

@@ -46,6 +46,6 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
 
 /** A double disc (handbook 5). */
 export const doubleDisc = form({
-  form: 'double-disc', name: 'double disc', does: 'Two discs joined by a round through both: a firm floor with a ridge that sits square.', fields, ...DISC,
+  form: 'double-disc', name: 'double disc', does: 'Two discs joined by a round through both: a firm floor with a ridge that sits square.', fields, ...DISC, floors: 2,
   work: workDoubleDisc, withIncreases: (spec, increases) => ({ ...spec, increases }),
 })

@@ -59,6 +59,10 @@ export interface BaseKind<F extends string = string, Fs extends Fields = Fields,
   readonly withIncreases?: (spec: S, increases: number) => S
   /** Whole numbers of increases that come nearest to so many. */
   readonly nearestIncreases?: (increases: number) => number
+  /** It is of two floors, the upper of which hides the other from above. */
+  readonly floors?: 2
+  /** It grows at two ends alone, each with half of the increases. */
+  readonly ends?: 2
   /** What of a finished one can be measured; nothing of one that was bought. */
   readonly measures?: 'length' | 'length-and-width'
   /** What a finished one's measures say of its stitches, its counts being pinned. */

@@ -270,6 +270,6 @@ export const oval = form({
     return { size: { want: { lengthCm: longerCm, widthCm } } }
   },
   work: workOval, increases: (spec, gauge) => 2 * perEndOf(spec, gauge[spec.stitch]),
-  withIncreases: (spec, increases) => ({ ...spec, perEnd: Math.round(increases / 2) }), nearestIncreases: increases => 2 * Math.max(2, Math.round(increases / 2)),
+  withIncreases: (spec, increases) => ({ ...spec, perEnd: Math.round(increases / 2) }), ends: 2, nearestIncreases: increases => 2 * Math.max(2, Math.round(increases / 2)),
   measures: 'length-and-width', evidence, choices,
 })

@@ -1,4 +1,4 @@
-import { applyPatches, enablePatches, freeze, type Patch, produceWithPatches } from 'immer'
+import { applyPatches, enablePatches, freeze, type Patch, produce, produceWithPatches } from 'immer'
 import type { Change, Fix } from '../part/finding'
 import type { Design } from './design'
 
@@ -39,9 +39,14 @@ function put(draft: object, { path, value }: Change): void {
   else holder[key] = Array.isArray(holder) && typeof last === 'string' ? { ...value as object, id: last } : value
 }
 
-/** Changes a design as a finding's fix says. */
-export function applyFix(design: Design, fix: Fix): { design: Design, edit?: Edit } {
-  return edit(design, fix.label, draft => fix.changes.forEach(change => put(draft, change)))
+/** Something other than a design with values put in their places. */
+export function withChanges<T extends object>(value: T, changes: readonly Change[]): T {
+  return produce(value, draft => changes.forEach(change => put(draft as object, change)))
+}
+
+/** Changes a design as a finding's fix, or an answer to a question, says. */
+export function applyFix(design: Design, { label, changes }: Fix, group?: string): { design: Design, edit?: Edit } {
+  return edit(design, label, draft => changes.forEach(change => put(draft, change)), group)
 }
 
 export function apply(design: Design, change: Edit): Design {

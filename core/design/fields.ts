@@ -2,8 +2,10 @@ import { BASE_FORMS } from '../base/forms'
 import { CONTENT_KINDS } from '../contents/contents'
 import { between, choice, count, figure, group, idText, length, list, maybe, oneOfKinds, optional, text } from '../field/ask'
 import { CONTENT_CM, WEIGHT_KG } from '../field/bounds'
-import type { Fields, GroupField, LinesField, Told } from '../field/field'
+import { type Fields, type GroupField, type LinesField, type Told, told } from '../field/field'
+import type { StretchTest } from '../handle/drop'
 import { FABRIC_KINDS } from '../stitch/dictionary'
+import { hookLabel } from '../stitch/hooks'
 import { WALL_KINDS } from '../wall/kinds'
 import { TURN_UPS } from '../wall/turnUp'
 import { DESIGN_VERSION } from './design'
@@ -22,25 +24,28 @@ const SWATCH_COUNT = between(1, 1000)
 export const SWATCH_CM = between(1, 200)
 
 const MEASURED = {
-  stitches: figure('Stitches', SWATCH_COUNT, '', { usually: between(5, 60) }), rounds: figure('Rounds', SWATCH_COUNT, '', { usually: between(4, 70) }),
-  overCm: length('Over', SWATCH_CM, { usually: between(5, 20) }),
-  tallCm: optional(length('Tall', SWATCH_CM, { usually: between(5, 20), says: 'Height the rounds were counted over; as tall as it is wide if left out.' })),
+  stitches: figure('Stitches', SWATCH_COUNT, '', { beside: true, usually: between(5, 60) }),
+  rounds: figure('Rounds', SWATCH_COUNT, '', { beside: true, usually: between(4, 70) }),
+  // Whoever counts over another length counts a square anew.
+  overCm: length('Over', SWATCH_CM, { beside: true, usually: between(5, 20), along: () => ({ tallCm: undefined }) }),
+  tallCm: optional(length('Tall', SWATCH_CM, { unasked: true, usually: between(5, 20), says: 'Height the rounds were counted over; as tall as it is wide if left out.' })),
 } as const
 
 const MEASURED_SAYS = 'A count on a swatch: stitches across overCm, rounds up tallCm (or up overCm). One stitch must come out between 0.05 and 12 cm.'
 
 /** What was counted, by the stitch it was counted in. */
-const measuredKinds: Fields = Object.fromEntries(FABRIC_KINDS.map(kind => [kind, optional(group(`{${kind}}`, MEASURED, { says: MEASURED_SAYS }))]))
+export const MEASURED_KINDS: Fields = Object.fromEntries(FABRIC_KINDS.map(kind => [kind, optional(group(`{${kind}}`, MEASURED, { says: MEASURED_SAYS }))]))
 
 export const GAUGE_FIELDS = {
-  hookMm: figure('Hook', between(0.5, 40), 'mm', { usually: between(2, 8) }),
-  strands: count('Strands', between(1, 12), { begins: 1, usually: between(1, 4) }),
-  measured: group('Counted', measuredKinds, { says: 'At least one stitch has to be measured.' }),
+  hookMm: figure(told((gauge: { readonly hookMm: number }) => `Hook: ${hookLabel(gauge.hookMm)}`), between(0.5, 40), 'mm', { beside: true, usually: between(2, 8) }),
+  strands: count('Strands', between(1, 12), { beside: true, begins: 1, usually: between(1, 4) }),
+  measured: group('Counted', MEASURED_KINDS, { unasked: true, says: 'At least one stitch has to be measured.' }),
   chain: optional(group('A chain', {
-    chains: figure('Chains', SWATCH_COUNT, '', { usually: between(5, 40) }), overCm: length('Over', SWATCH_CM, { usually: between(5, 20) }),
-  }, { says: 'A length of chain counted.' })),
-  assumed: optional(choice('Assumed', [{ value: true, name: 'yes' }, { value: false, name: 'no' }], { says: 'True while nobody has made a swatch.' })),
-  worked: optional(choice('Worked', [{ value: 'turned', name: 'turned' }, { value: 'unturned', name: 'unturned' }])),
+    chains: figure('Chains', SWATCH_COUNT, '', { beside: true, usually: between(5, 40) }),
+    overCm: length('Over a length of', SWATCH_CM, { beside: true, usually: between(5, 20) }),
+  }, { unasked: true, says: 'A length of chain counted.' })),
+  assumed: optional(choice('Assumed', [{ value: true, name: 'yes' }, { value: false, name: 'no' }], { unasked: true, says: 'True while nobody has made a swatch.' })),
+  worked: optional(choice('The swatch was worked', [{ value: 'unturned', name: 'same side facing' }, { value: 'turned', name: 'turned' }])),
 } as const
 
 /** How the maker goes round. */
@@ -60,15 +65,25 @@ export const ROUNDS_FIELDS = {
   })),
 } as const
 
-/** A strip of the maker's own, hung up. */
+/** A strip of the maker's own, hung up. Under a weight no strip gets shorter: one figure takes the other along. */
 export const STRETCH_FIELDS = {
-  beforeCm: length('Strip before', between(1, 300), { beside: true, usually: between(5, 40) }),
-  afterCm: length('With the weight', between(1, 300), { beside: true, usually: between(40, 50) }),
+  beforeCm: length('Strip before', between(1, 300), {
+    beside: true, usually: between(5, 40), along: (cm, strip) => ({ afterCm: Math.max(cm, (strip as StretchTest).afterCm) }),
+  }),
+  afterCm: length('With the weight', between(1, 300), {
+    beside: true, usually: between(40, 50), along: (cm, strip) => ({ beforeCm: Math.min(cm, (strip as StretchTest).beforeCm) }),
+  }),
   widthCm: length('Strip\'s width', between(1, 300), { beside: true, usually: between(1, 8) }),
   kg: figure('Weight on it', WEIGHT_KG, 'kg', { beside: true, usually: between(0.1, 5) }),
 } as const
 
-const yesOrLeftOut = (label: string, says: string) => optional(choice(label, [{ value: true, name: 'yes' }, { value: false, name: 'no' }], { says }))
+/** What is often worked on a mouth. */
+const MOUTHS = [
+  { value: 2, name: '2', does: 'For a casing with one cord, or an edging over two.' },
+  { value: 4, name: '4', does: 'For a casing with two opposed cords, or two slots alike.' },
+  { value: 6, name: '6', does: 'For a shell edging over six.' },
+  { value: 12, name: '12', does: 'For two cords and a shell edging both.' },
+]
 
 /** What is asked of the bag as a whole, how it is worked and finished: the page's panel of the whole bag asks it. */
 export const BAG_FIELDS = {
@@ -80,8 +95,8 @@ export const BAG_FIELDS = {
   }),
   rounds: group('How you work', ROUNDS_FIELDS, { begins: 'as-fields-do' }) as GroupField<typeof ROUNDS_FIELDS>,
   turnUp: choice('Base becomes wall by', TURN_UPS.map(({ value, name, does }) => ({ value, name, does })), { begins: 'plain' }),
-  mouth: maybe('The mouth must divide by', { divides: count('The mouth must divide by', between(1, 60), { usually: between(1, 12) }) }, {
-    without: { name: 'nothing', does: 'Any number of stitches will do at the top.' }, having: { name: 'a number' },
+  mouth: maybe('The mouth must come to', { divides: count('It must divide by', between(1, 60), { usually: between(1, 12), taught: MOUTHS }) }, {
+    without: { name: 'any count', does: 'Any number of stitches will do at the top.' }, having: { name: 'a count that divides' },
     says: 'What the count at the mouth must divide by, for what will be worked on it.', begin: { divides: 2 },
   }),
   stretch: maybe('How much straps lengthen', STRETCH_FIELDS, {
@@ -93,11 +108,14 @@ export const BAG_FIELDS = {
     says: 'A strip of the maker\'s, hung up with a weight on it: how much handles lengthen.', begin: { beforeCm: 20, afterCm: 22, kg: 1, widthCm: 2 },
   }),
   lining: maybe('Lining', { seamCm: length('Seams of the lining', between(0.5, 5), { begins: 1.5 }) }, {
-    without: { name: 'none' },
+    without: { name: 'no lining' },
     having: { name: 'lined', does: 'Stops small things falling through mesh and takes the strain; the pieces to cut are told below.' },
     says: 'The bag is lined; seamCm is what the pieces get all round for their seams.', begin: { seamCm: 1.5 },
   }),
-  forChild: yesOrLeftOut('Made for', 'Made for a child: cords and small parts want more care.'),
+  forChild: optional(choice('Made for', [
+    { value: false, name: 'grown people' },
+    { value: true, name: 'a child', does: 'Cords, loops and small parts are watched more closely. Your local safety law decides.' },
+  ], { says: 'Made for a child: cords and small parts want more care.' })),
 } as const
 
 const lines: LinesField = { is: 'lines', label: 'Lines', most: MOST_REPEAT_LINES, longest: 300 }

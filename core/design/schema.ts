@@ -75,8 +75,7 @@ const ABOUT = 'A crocheted bag as its maker wants it. Lengths are in centimetres
 
 /** The schema of a design of this version. */
 export function designSchema(): Schema {
-  const { version: _, ...fields } = DESIGN_FIELDS
-  const own = object({ fairHollow: fields.fairHollow, version: DESIGN_FIELDS.version, ...fields })
+  const own = object(DESIGN_FIELDS)
   return {
     $schema: 'http://json-schema.org/draft-07/schema#', $id: `fair-hollow-design-${DESIGN_VERSION}`,
     title: `Fair Hollow design, version ${DESIGN_VERSION}`, description: ABOUT, ...own,

@@ -12,7 +12,7 @@ export function between(least: number, most: number): Bounds {
 }
 
 /** Asks for a whole number. */
-export function count<const M extends More<number> & { readonly suffix?: string }>(label: Told, bounds: Bounds, more?: M): CountField & M {
+export function count<const M extends More<number> & Pick<CountField, 'suffix' | 'taught'>>(label: Told, bounds: Bounds, more?: M): CountField & M {
   return { is: 'count', label, bounds, ...more } as CountField & M
 }
 
@@ -27,7 +27,7 @@ export function figure<const M extends More<number>>(label: Told, bounds: Bounds
 }
 
 /** Asks for a length. */
-export function length<const M extends More<number> & Pick<LengthField, 'picks'>>(label: Told, bounds: Bounds, more?: M): LengthField & M {
+export function length<const M extends More<number> & Pick<LengthField, 'picks' | 'along'>>(label: Told, bounds: Bounds, more?: M): LengthField & M {
   return { is: 'length', label, bounds, ...more } as LengthField & M
 }
 

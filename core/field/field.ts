@@ -71,6 +71,8 @@ export interface LengthField extends Asked {
   readonly bounds: Bounds
   readonly begins?: number
   readonly usually?: Bounds
+  /** What else of the same group changes with it. */
+  along?(cm: number, group: object): object
   /** Lengths that are usual for it, to pick from. */
   readonly picks?: readonly { readonly name: string, readonly cm: number }[]
 }

@@ -15,15 +15,18 @@ export function oneOrTwo(label: string, two: string) {
   return choice(label, [{ value: 2, name: 'two', does: two }, { value: 1, name: 'one', does: 'On the front alone.' }], { begins: 2 })
 }
 
-/** Where what is placed on the rim goes: in the middle or moved, by the sides as drafted or as the maker marked them anew. */
-export const WHERE = {
+/** What the tool asks that places something on the rim. */
+export const PLACED = {
   nudge: count('Moved from the middle', bounds(-500, 500), {
-    begins: 0, unasked: true, suffix: 'sts', usually: bounds(-6, 6), says: 'Stitches that it is moved on from where it is centred; what lies opposite mirrors it.',
+    begins: 0, suffix: 'sts', usually: bounds(-6, 6), says: 'Stitches that it is moved on from where it is centred; what lies opposite mirrors it.',
   }),
-  sideAt: optional(count('From the round\'s start to a side', bounds(0, 2000), {
-    unasked: true, suffix: 'sts', usually: bounds(0, 80), says: 'Where the maker marked the first side anew: so many stitches on from the start of the round.',
-  })),
+  sideAt: count('From the round\'s start to a side', bounds(0, 2000), {
+    suffix: 'sts', usually: bounds(0, 80), says: 'Where the maker marked the first side anew: so many stitches on from the start of the round.',
+  }),
 } as const
+
+/** Where what is placed on the rim goes: in the middle or moved, by the sides as drafted or as the maker marked them anew. */
+export const WHERE = { nudge: { ...PLACED.nudge, unasked: true }, sideAt: optional({ ...PLACED.sideAt, unasked: true }) } as const
 
 /** What is placed on the rim says of where. */
 export interface Where {

@@ -1,3 +1,4 @@
+import type { SpecOf } from '../kind/kind'
 import { ownRepeat } from '../field/ask'
 import { foundation, type Edge } from '../round/edge'
 import { readSteps } from '../repeat/read'
@@ -139,3 +140,5 @@ export const own = textured({
     return found && ownTexture(found)
   },
 })
+
+export type OwnSpec = SpecOf<typeof own>

@@ -25,8 +25,11 @@ export const HEIGHT = ways('Decide by', [
   }),
 ])
 
+/** What a stripe says. */
+export const STRIPE = { colour: yarn({ beside: true }), rounds: count('Rounds', between(1, 200), { beside: true, usually: between(1, 4) }) } as const
+
 /** One yarn, or several by turns: from the first round up, over and over. */
-export const STRIPES = optional(list('Stripes', { colour: yarn(), rounds: count('Rounds', between(1, 200), { usually: between(1, 4) }) }, {
+export const STRIPES = optional(list('Stripes', STRIPE, {
   one: 'stripe; leave it out for one yarn', all: 'stripes', least: 1, most: MOST_STRIPES, unasked: true,
   says: 'Stripes from the first round up, over and over; left out, the part is of one yarn.',
 }))

@@ -71,3 +71,10 @@ export function comesOut(wall: readonly WallSpec[], seen: Seen, count: number): 
 export function beginPart(band: string, keeps: Keeps): WallSpec {
   return begun(kindOf({ band }) as unknown as AnyKind, keeps) as WallSpec
 }
+
+/** How tall a part is told to be, where that is all its size says: such a part can take up what others leave. */
+export function heightAsked(spec: WallSpec): Keeps['size'] | undefined {
+  if (!('size' in spec)) return undefined
+  const said = Object.keys('want' in spec.size ? spec.size.want : spec.size.pin)
+  return said.length === 1 ? spec.size as Keeps['size'] : undefined
+}

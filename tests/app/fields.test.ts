@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { FORMS, furtherFields, sizeFields, stitchField, valueAt } from '~/composables/baseFields'
-import { readJson } from '~/composables/readJson'
+import { readJson } from '~/reading/readJson'
 import { BASE_FORMS, workBase } from '../../core/base/base'
 import { pinned } from '../../core/base/sizing'
 import { startBase } from '../../core/base/starters'

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { spreadLabels } from '~/composables/spreadLabels'
-import { lightness, standOutLine } from '~/composables/yarnShade'
+import { spreadLabels } from '~/looks/spreadLabels'
+import { lightness, standOutLine } from '~/looks/yarnShade'
 import { dark, light } from '~/theme'
 import { SEED } from '../arbitraries/designs'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { ClosureFront } from '~~/core/chart/closures'
-import { threadLine } from '~/composables/yarnShade'
+import { threadLine } from '~/looks/yarnShade'
 
 /** Closures on the front of the bag, closed. */
 defineProps<{ closures: readonly ClosureFront[], colours: Readonly<Record<string, string>>, selected: string }>()

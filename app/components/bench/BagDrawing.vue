@@ -5,9 +5,10 @@ import type { HandlesAs } from '~~/core/chart/handles'
 import { planOf } from '~~/core/chart/plan'
 import type { Draft, DraftPart } from '~~/core/draft/draft'
 import { standing } from '~~/core/part/floor'
+import { isBase } from '~~/core/draft/part'
 import { CM_PER_INCH } from '~~/core/measure/format'
 import { useBox } from '~/composables/useBox'
-import { spreadLabels } from '~/composables/spreadLabels'
+import { spreadLabels } from '~/looks/spreadLabels'
 
 /** The bag drawn to scale and standing on a tape: elevation above, floor below, every part labelled. It is the menu. */
 const props = defineProps<{ draft: Draft, selected: string, pulled?: number, threaded?: number, handlesAs?: HandlesAs }>()
@@ -62,7 +63,7 @@ const tight = computed(() => gap.value < 50)
 const labels = computed(() => {
   let bottom = 0
   const pointed = props.draft.parts.map((part) => {
-    if (part.id === 'base') {
+    if (isBase(part)) {
       bottom += part.size.height.cm
       return { part, y: planY.value, x: middleX.value + (plan.value.width / 2) * scale.value }
     }

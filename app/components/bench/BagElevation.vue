@@ -7,8 +7,10 @@ import { cordsFront, pullOf } from '~~/core/chart/cords'
 import { frontOf } from '~~/core/chart/front'
 import { gather } from '~~/core/chart/gather'
 import { casingsOf } from '~~/core/draft/casing'
-import type { Draft } from '~~/core/draft/draft'
-import { insideShade, threadLine } from '~/composables/yarnShade'
+import type { Draft, DraftPart } from '~~/core/draft/draft'
+import { wallPartOf } from '~~/core/draft/part'
+import type { Where } from '~~/core/handle/onRim'
+import { insideShade, threadLine } from '~/looks/yarnShade'
 
 /** The bag standing, from the front, in centimetres with its floor's middle at (0, 0). */
 const props = withDefaults(defineProps<{ draft: Draft, scale: number, selected: string, pulled?: number, threaded?: number, handlesAs?: HandlesAs, grips?: boolean }>(), { pulled: 0, threaded: 1, handlesAs: 'held' })
@@ -17,7 +19,7 @@ const emit = defineEmits<{ select: [part: string], nudge: [part: string, to: num
 const mirrored = computed(() => props.draft.design.hands === 'left')
 
 /** Casings with cords, and how high each lies: half way up its round, or at the top of the round whose gaps serve. */
-const casings = computed(() => casingsOf(props.draft.design, props.draft.parts, props.draft.gauge).map((casing) => {
+const casings = computed(() => casingsOf(props.draft.parts, props.draft.gauge).map((casing) => {
   let heightCm = 0
   for (const part of props.draft.parts) {
     if (part === casing.part) break
@@ -35,11 +37,8 @@ const handles = computed(() => handleFronts(props.draft, props.handlesAs, course
 const closures = computed(() => closureFronts(props.draft, courses.value))
 /** The part in hand can be taken hold of, if it is placed on the front. */
 const gripped = computed(() => props.grips ? gripFronts(props.draft, courses.value).filter(({ part }) => part === props.selected) : [])
-const nudgeOf = (part: string) => {
-  const spec = props.draft.design.wall[Number(part.slice(5))]
-  return spec && 'nudge' in spec ? spec.nudge : 0
-}
-const partOf = (id: string) => props.draft.parts.find(part => part.id === id)
+const partOf = (id: string) => props.draft.parts.find(part => part.id === id)!
+const nudgeOf = (part: DraftPart) => (wallPartOf(part) as Partial<Where> | undefined)?.nudge ?? 0
 const colours = computed(() => Object.fromEntries(props.draft.design.yarns.map(({ id, colour }) => [id, colour])))
 const top = computed(() => courses.value.at(-1))
 const rounded = computed(() => props.draft.sizes.floor.shape === 'disc' || props.draft.sizes.floor.shape === 'stadium')
@@ -243,8 +242,8 @@ const frame = computed(() => {
       v-for="grip in gripped"
       :key="grip.part"
       :grip="grip"
-      :nudge="nudgeOf(grip.part)"
-      :name="partOf(grip.part)?.name ?? ''"
+      :nudge="nudgeOf(partOf(grip.part))"
+      :name="partOf(grip.part).name"
       :rim-cm="grip.rimCm"
       :scale="scale"
       :units="draft.design.units"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { HandleFront } from '~~/core/chart/handles'
-import { threadLine } from '~/composables/yarnShade'
+import { threadLine } from '~/looks/yarnShade'
 
 /** Handles as strips of their yarn, in centimetres with the floor's middle at (0, 0). */
 const props = defineProps<{ handles: readonly HandleFront[], colours: Readonly<Record<string, string>>, selected: string, stitchCm: number }>()

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Contents, roomOf } from '~~/core/contents/contents'
+import { type Contents, contentOf, roomOf } from '~~/core/contents/contents'
 
 /** What the bag must hold, faintly, standing on the floor's middle at (0, 0), in centimetres. */
 const props = defineProps<{ contents: Contents }>()
 const room = computed(() => roomOf(props.contents))
+const drawn = computed(() => contentOf(props.contents).drawn)
 
 const balls = computed(() => {
-  if (props.contents.kind !== 'balls') return []
-  const { count, acrossCm: d } = props.contents
+  if (drawn.value !== 'balls') return []
+  const { count, acrossCm: d } = props.contents as { readonly count: number, readonly acrossCm: number }
   const { each } = room.value.layers!
   const rise = d * Math.sqrt(2 / 3)
   return Array.from({ length: count }, (_, i) => {
@@ -40,16 +41,16 @@ const balls = computed(() => {
         :r="ball.r"
       />
       <path
-        v-if="contents.kind === 'bottle'"
+        v-if="drawn === 'bottle'"
         :d="`M${-room.lengthCm / 2} 0V${-room.heightCm * 0.62}Q${-room.lengthCm / 2} ${-room.heightCm * 0.74} ${-room.lengthCm * 0.18} ${-room.heightCm * 0.8}V${-room.heightCm}H${room.lengthCm * 0.18}V${-room.heightCm * 0.8}Q${room.lengthCm / 2} ${-room.heightCm * 0.74} ${room.lengthCm / 2} ${-room.heightCm * 0.62}V0Z`"
       />
       <rect
-        v-else-if="contents.kind !== 'balls'"
+        v-else-if="drawn !== 'balls'"
         :x="-room.lengthCm / 2"
         :y="-room.heightCm"
         :width="room.lengthCm"
         :height="room.heightCm"
-        :rx="contents.kind === 'cloth' ? 1 : 0.15"
+        :rx="drawn === 'bundle' ? 1 : 0.15"
       />
     </g>
   </g>

@@ -1,15 +1,17 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { WALL_STITCHES } from '~~/core/design/bounds'
+import { WALL_STITCHES } from '~~/core/field/bounds'
 import type { Draft, DraftPart } from '~~/core/draft/draft'
 import { drift } from '~~/core/draft/drift'
 import { stepsWords } from '~~/core/words/stepWords'
-import { useBench } from '~/stores/bench'
+import { useDocument } from '~/stores/document'
+import { useView } from '~/stores/view'
 import { useWays } from '~/stores/ways'
 
 /** "I have 118, not 116": what that does to the mouth, where it may have come from, and what can be done about it. */
 const props = defineProps<{ draft: Draft, part: DraftPart }>()
-const bench = useBench()
+const bag = useDocument()
+const view = useView()
 const ways = useWays()
 const open = ref(false)
 const rounds = computed(() => ({ least: props.part.firstRound, most: props.part.firstRound + props.part.rounds.length - 1 }))
@@ -77,9 +79,9 @@ function words(index: number): string {
             variant="tonal"
             color="primary"
             size="small"
-            @click="bench.applyFix(way.fix)"
-            @mouseenter="bench.look(way.fix)"
-            @mouseleave="bench.look()"
+            @click="bag.applyFix(way.fix)"
+            @mouseenter="view.look(way.fix)"
+            @mouseleave="view.look()"
           >
             {{ way.fix.label }}
           </v-btn>

@@ -5,24 +5,26 @@ import { type Fitting, USUAL_WISH } from '~~/core/fit/fit'
 import { collisionWords, fittingWords, searchWords } from '~~/core/fit/fitWords'
 import type { Fix } from '~~/core/part/finding'
 import { useFit } from '~/composables/useFit'
-import { useBench } from '~/stores/bench'
+import { useDocument } from '~/stores/document'
+import { useView } from '~/stores/view'
 
 /** Looks for counts with which everything divides at once, and lays the best ways out to be looked at and taken. */
-const bench = useBench()
+const bag = useDocument()
+const view = useView()
 const { result, searching, progress, search, stop } = useFit()
 const toleranceCm = ref(USUAL_WISH.toleranceCm)
 const mostAdjusting = ref(USUAL_WISH.mostAdjusting)
-const units = computed(() => bench.design!.units)
+const units = computed(() => bag.design.units)
 const TOLERANCE = { least: 0.2, most: 10 }
 
 // What was found holds for the bag as it was then.
-watch(() => bench.design, () => {
+watch(() => bag.design, () => {
   result.value = undefined
   stop()
 })
 
 function start(): void {
-  void search(bench.design!, bench.draft!.gauge, { toleranceCm: toleranceCm.value, mostAdjusting: mostAdjusting.value })
+  void search(bag.design, bag.draft.gauge, { toleranceCm: toleranceCm.value, mostAdjusting: mostAdjusting.value })
 }
 
 function fixOf(fitting: Fitting): Fix {
@@ -80,7 +82,7 @@ function fixOf(fitting: Fitting): Fix {
         v-if="result.collision"
         class="collision"
       >
-        {{ collisionWords(bench.design!, result.collision) }}
+        {{ collisionWords(bag.design, result.collision) }}
       </p>
       <p
         v-else
@@ -98,11 +100,11 @@ function fixOf(fitting: Fitting): Fix {
         >
           <button
             type="button"
-            @click="bench.applyFix(fixOf(fitting))"
-            @mouseenter="bench.look(fixOf(fitting))"
-            @mouseleave="bench.look()"
-            @focus="bench.look(fixOf(fitting))"
-            @blur="bench.look()"
+            @click="bag.applyFix(fixOf(fitting))"
+            @mouseenter="view.look(fixOf(fitting))"
+            @mouseleave="view.look()"
+            @focus="view.look(fixOf(fitting))"
+            @blur="view.look()"
           >
             {{ fittingWords(fitting, units) }}
           </button>

@@ -2,13 +2,15 @@
 import { computed } from 'vue'
 import type { Judgement } from '~~/core/base/flatness'
 import { dishDepthCm } from '~~/core/base/flatness'
+import { formOf } from '~~/core/base/base'
 import { compareSchools, withIncreases } from '~~/core/base/schools'
-import { useBench } from '~/stores/bench'
+import { useDocument } from '~/stores/document'
 
 /** What each school would do in this gauge, each with the profile it predicts. Pick one to use it. */
-const bench = useBench()
-const oval = computed(() => bench.design!.base.form === 'oval')
-const schools = computed(() => compareSchools(bench.design!.base, bench.draft!.gauge))
+const bag = useDocument()
+/** Of a form with two halves of a disc, the numbers are told of one end. */
+const ends = computed(() => formOf(bag.design.base).ends ?? 1)
+const schools = computed(() => compareSchools(bag.design.base, bag.draft.gauge))
 const SAYS: Record<Judgement, string> = { dish: 'cups', flat: 'lies flat', ripple: 'warps mildly', ruffle: 'ruffles' }
 
 /** The base from the side, 40 units across: a cone's slope where it cups, a wave of as much more edge where it ripples. */
@@ -27,10 +29,7 @@ function profile(ratio: number): string {
 }
 
 function use(increases: number): void {
-  const spec = withIncreases(bench.design!.base, increases)
-  bench.edit('Increases a round', (design) => {
-    design.base = JSON.parse(JSON.stringify(spec)) as typeof design.base
-  })
+  bag.change('Increases a round', [{ path: ['base'], value: withIncreases(bag.design.base, increases) }])
 }
 </script>
 
@@ -43,7 +42,7 @@ function use(increases: number): void {
     <thead>
       <tr>
         <th scope="col">
-          {{ oval ? 'Each end' : 'A round' }}
+          {{ ends === 2 ? 'Each end' : 'A round' }}
         </th>
         <th scope="col">
           Edge
@@ -66,10 +65,10 @@ function use(increases: number): void {
           <button
             type="button"
             :aria-pressed="school.inUse"
-            :aria-label="`Use ${oval ? school.increases / 2 : school.increases}`"
+            :aria-label="`Use ${school.increases / ends}`"
             @click="use(school.increases)"
           >
-            {{ oval ? school.increases / 2 : school.increases }}
+            {{ school.increases / ends }}
           </button>
         </th>
         <td class="figures">

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { formOf } from '~~/core/base/base'
 import { roundPaths } from '~~/core/chart/marks'
 import { planOf } from '~~/core/chart/plan'
 import type { Draft } from '~~/core/draft/draft'
-import { standOutLine, threadLine } from '~/composables/yarnShade'
+import { standOutLine, threadLine } from '~/looks/yarnShade'
 
 /** The floor from above, in centimetres with its middle at (0, 0): rounds, increases, markers, where rounds start, the fold. */
 const props = defineProps<{ draft: Draft, scale: number, selected: boolean, lit?: number }>()
@@ -34,8 +35,8 @@ const ground = computed(() => {
 })
 const numbered = computed(() => {
   const every = reach.value * props.scale >= 11 ? 1 : 5
-  // Of two discs the upper one hides the other, and its numbers.
-  const hidden = props.draft.design.base.form === 'double-disc' ? (plan.value.rounds.length - 1) / 2 : 0
+  // Of two floors the upper one hides the other, and its numbers.
+  const hidden = formOf(props.draft.design.base).floors ? (plan.value.rounds.length - 1) / 2 : 0
   return plan.value.rounds.slice(hidden).filter(({ number }, i) => i === 0 || number % every === 0)
 })
 

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import type { HandlesAs } from '~~/core/chart/handles'
-import { useBench } from '~/stores/bench'
+import { useView } from '~/stores/view'
 
 /** How the drawing shows the handles; nothing about the bag. */
-const bench = useBench()
+const view = useView()
 const CHOICES: readonly { readonly value: HandlesAs, readonly name: string }[] = [{ value: 'held', name: 'held up' }, { value: 'loaded', name: 'with the load in' }, { value: 'flat', name: 'lying flat' }]
 </script>
 
 <template>
   <ChoiceField
     label="Show the handles"
-    :value="bench.handlesAs"
+    :value="view.handlesAs"
     :choices="CHOICES"
-    @change="bench.handlesAs = $event"
+    @change="view.handlesAs = $event"
   />
 </template>

@@ -1,25 +1,26 @@
 <script setup lang="ts">
 import { mdiChevronDown, mdiChevronRight } from '@mdi/js'
 import { computed, ref, useId } from 'vue'
-import type { WallSpec } from '~~/core/wall/wall'
+import { KIND_GROUPS, type KindGroup } from '~~/core/kind/kind'
+import { kindOf, wallKinds } from '~~/core/wall/wall'
 import { inTerms } from '~~/core/words/inTerms'
-import { tileOf } from '~/composables/textureTiles'
-import { KIND_GROUPS, type KindGroup, kindOf, WALL_KINDS } from '~/composables/wallKinds'
-import { insideShade, threadLine } from '~/composables/yarnShade'
+import { tileOf } from '~/looks/tiles'
+import { insideShade, threadLine } from '~/looks/yarnShade'
 import { useWays } from '~/stores/ways'
 
 /** The kinds of part that a wall can have, each drawn in the part's own yarn. */
-const props = defineProps<{ value: WallSpec['band'], colour: string, asks: string }>()
-const emit = defineEmits<{ pick: [band: WallSpec['band']] }>()
+const props = defineProps<{ value: string, colour: string, asks: string }>()
+const emit = defineEmits<{ pick: [band: string] }>()
 const ways = useWays()
 const name = useId()
 /** Tiles of a group are drawn when it is opened. */
 const opened = ref<readonly KindGroup[]>([])
+const own = computed(() => kindOf({ band: props.value }))
 const groups = computed(() => KIND_GROUPS.map((group) => {
-  const own = kindOf(props.value).group === group
-  const open = own || opened.value.includes(group)
-  const kinds = WALL_KINDS.filter(kind => kind.group === group)
-  return { group, own, open, kinds: open ? kinds.map(kind => ({ ...kind, tile: tileOf(kind.value) })) : [], names: kinds.map(kind => kind.name).join(', ') }
+  const isOwn = own.value.group === group
+  const open = isOwn || opened.value.includes(group)
+  const kinds = wallKinds().filter(kind => kind.group === group)
+  return { group, own: isOwn, open, kinds: open ? kinds.map(kind => ({ ...kind, tile: tileOf(kind.band) })) : [], names: kinds.map(kind => kind.name).join(', ') }
 }))
 
 function toggle(group: KindGroup): void {
@@ -56,15 +57,15 @@ function toggle(group: KindGroup): void {
       >
         <label
           v-for="kind in group.kinds"
-          :key="kind.value"
-          :class="{ chosen: kind.value === value }"
+          :key="kind.band"
+          :class="{ chosen: kind.band === value }"
           :title="inTerms(kind.does, ways.terms)"
         >
           <input
             type="radio"
             :name="name"
-            :checked="kind.value === value"
-            @change="emit('pick', kind.value)"
+            :checked="kind.band === value"
+            @change="emit('pick', kind.band)"
           >
           <svg
             :viewBox="`${kind.tile.left} ${kind.tile.top} ${kind.tile.width} ${kind.tile.height}`"
@@ -73,7 +74,7 @@ function toggle(group: KindGroup): void {
           >
             <path
               :d="kind.tile.outline"
-              :style="kind.value === 'loops' ? { fill: insideShade(colour), fillOpacity: 0.25 } : { fill: colour }"
+              :style="kind.sample.bare ? { fill: insideShade(colour), fillOpacity: 0.25 } : { fill: colour }"
             />
             <path
               :d="kind.tile.net"
@@ -129,7 +130,7 @@ function toggle(group: KindGroup): void {
       </div>
     </div>
     <p class="does">
-      {{ inTerms(kindOf(props.value).does, ways.terms) }} <strong v-if="asks">{{ asks }}</strong>
+      {{ inTerms(own.does, ways.terms) }} <strong v-if="asks">{{ asks }}</strong>
     </p>
   </fieldset>
 </template>

@@ -1,27 +1,25 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { formOf } from '~~/core/base/base'
 import { neighbours } from '~~/core/base/sizing'
 import { formatCm } from '~~/core/measure/format'
+import { fromNothing } from '~~/core/part/part'
 import { floorShort } from '~~/core/words/floorWords'
-import { useBaseSetting } from '~/composables/useBaseSetting'
-import { useBench } from '~/stores/bench'
+import { useDocument } from '~/stores/document'
 
 /** The sizes that whole stitches and rounds allow, on either side of the one in hand: pick one and its counts are pinned. */
-const bench = useBench()
-const setting = useBaseSetting()
-const sizes = computed(() => neighbours(bench.design!.base, setting.value).map(({ spec, worked, here }) => {
+const bag = useDocument()
+const sizes = computed(() => neighbours(bag.design.base, fromNothing(bag.draft.gauge, bag.design.rounds)).map(({ spec, worked, here }) => {
   const { floor, circumference, height } = worked.size
-  const { units } = bench.design!
+  const { units } = bag.design
   const flat = `${formatCm(circumference.cm / 2, units)} wide`
-  const size = floor && floor.shape !== 'none' ? floorShort(floor, units) : bench.design!.base.form === 'folded' ? `${flat}, ${formatCm(height.cm, units)} tall` : flat
+  const size = floor && floor.shape !== 'none' ? floorShort(floor, units) : formOf(bag.design.base).tall ? `${flat}, ${formatCm(height.cm, units)} tall` : flat
   return { spec, here, size, stitches: worked.edge.count }
 }))
 
 function pick(index: number): void {
   const { spec } = sizes.value[index]!
-  bench.edit('Pick a size', (design) => {
-    design.base = JSON.parse(JSON.stringify(spec)) as typeof design.base
-  })
+  bag.change('Pick a size', [{ path: ['base'], value: spec }])
 }
 </script>
 

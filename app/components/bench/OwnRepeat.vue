@@ -1,27 +1,26 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import { MOST_REPEATS } from '~~/core/design/bounds'
-import type { Repeat } from '~~/core/repeat/repeat'
+import { MOST_REPEATS } from '~~/core/design/fields'
 import { asksWords } from '~~/core/part/asks'
-import { checkRepeat } from '~~/core/wall/own'
-import { linesIn, typedIn } from '~/composables/ownLines'
-import { firstRepeat } from '~/composables/wallKinds'
-import { useBench } from '~/stores/bench'
+import { checkRepeat, firstRepeat, type OwnSpec } from '~~/core/wall/own'
+import { linesIn, typedIn } from '~/reading/ownLines'
+import type { Asking } from '~/composables/useAsking'
+import { useDocument } from '~/stores/document'
 import { useWays } from '~/stores/ways'
 
 /** A repeat of the maker's own: typed a line a round, worked as it is typed, kept when it comes out. */
-const props = defineProps<{ repeatId: string }>()
-const emit = defineEmits<{ pick: [id: string] }>()
-const bench = useBench()
+const props = defineProps<{ asking: Asking }>()
+const bag = useDocument()
 const ways = useWays()
 
-const kept = computed(() => bench.design!.repeats.find(({ id }) => id === props.repeatId))
+const repeatId = computed(() => (props.asking.spec as OwnSpec).repeat)
+const kept = computed(() => bag.design.repeats.find(({ id }) => id === repeatId.value))
 const text = ref('')
 const read = computed(() => linesIn(text.value, ways.terms))
 const checked = computed(() => {
   if (!read.value.ok) return { ok: false as const, trouble: read.value.trouble }
-  return checkRepeat({ id: props.repeatId, name: '', lines: read.value.lines })
+  return checkRepeat({ id: repeatId.value, name: '', lines: read.value.lines })
 })
 /** Where the trouble is: the line itself, with what cannot be read marked in it. */
 const pointed = computed(() => {
@@ -37,29 +36,26 @@ watch(() => kept.value?.lines, (lines) => {
   if (lines && (!read.value.ok || JSON.stringify(read.value.lines) !== JSON.stringify(lines))) text.value = typedIn(lines, ways.terms)
 })
 
-function change(label: string, recipe: (repeat: { -readonly [K in keyof Repeat]: K extends 'lines' ? string[] : Repeat[K] }) => void, group: string): void {
-  bench.edit(label, (design) => {
-    const own = design.repeats.find(({ id }) => id === props.repeatId)
-    if (own) recipe(own)
-  }, `repeats.${props.repeatId}.${group}`)
+function change(label: string, field: 'lines' | 'name', value: string | readonly string[]): void {
+  bag.change(label, [{ path: ['repeats', repeatId.value, field], value }], `repeats.${repeatId.value}.${field}`)
 }
 
 function type(typed: string): void {
   text.value = typed
-  if (checked.value.ok && read.value.ok) {
-    const { lines } = read.value
-    change('Your repeat', own => void (own.lines = [...lines]), 'lines')
-  }
+  if (checked.value.ok && read.value.ok) change('Your repeat', 'lines', read.value.lines)
+}
+
+function pick(id: string): void {
+  props.asking.answer('Another repeat', [{ path: ['repeat'], value: id }])
 }
 
 function addAnother(): void {
-  const ids = bench.design!.repeats.map(({ id }) => id)
-  let number = ids.length + 1
-  while (ids.includes(`own-${number}`)) number++
+  const { repeats } = bag.design
+  let number = repeats.length + 1
+  while (repeats.some(({ id }) => id === `own-${number}`)) number++
   const id = `own-${number}`
-  const { lines, ...rest } = firstRepeat(id)
-  bench.edit('Another repeat', design => void design.repeats.push({ ...rest, name: `my repeat ${number}`, lines: [...lines] }))
-  emit('pick', id)
+  bag.change('A new repeat', [{ path: ['repeats'], value: [...repeats, { ...firstRepeat(id), name: `my repeat ${number}` }] }])
+  pick(id)
 }
 </script>
 
@@ -70,14 +66,14 @@ function addAnother(): void {
       <v-select
         label="Your repeats"
         :model-value="repeatId"
-        :items="bench.design!.repeats.map(({ id, name }) => ({ value: id, title: name }))"
-        @update:model-value="emit('pick', $event)"
+        :items="bag.design.repeats.map(({ id, name }) => ({ value: id, title: name }))"
+        @update:model-value="pick"
       />
       <v-btn
         :icon="mdiPlus"
         size="small"
         variant="outlined"
-        :disabled="bench.design!.repeats.length >= MOST_REPEATS"
+        :disabled="bag.design.repeats.length >= MOST_REPEATS"
         aria-label="Another repeat"
         @click="addAnother"
       />
@@ -87,7 +83,7 @@ function addAnother(): void {
       label="What you call it"
       :model-value="kept.name"
       maxlength="80"
-      @update:model-value="(name: string) => name.trim() && change('Name of a repeat', (own) => { own.name = name }, 'name')"
+      @update:model-value="(name: string) => name.trim() && change('Name of a repeat', 'name', name)"
     />
     <v-textarea
       label="One repeat, a line a round"

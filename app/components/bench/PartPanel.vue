@@ -1,15 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { useBench } from '~/stores/bench'
+import { BAG_FIELDS } from '~~/core/design/fields'
+import { useAsking } from '~/composables/useAsking'
+import { useDocument } from '~/stores/document'
+import { useView } from '~/stores/view'
 
 /** What a part is asked for, what it comes to and what to watch: three blocks, always in this order. */
-const bench = useBench()
+const bag = useDocument()
+const view = useView()
+const asking = useAsking(() => [], () => bag.design)
 
-const draft = computed(() => bench.draft!)
-const part = computed(() => draft.value.parts.find(({ id }) => id === bench.selected))
-const bandIndex = computed(() => bench.selected.startsWith('wall.') ? Number(bench.selected.slice(5)) : -1)
-const band = computed(() => draft.value.design.wall[bandIndex.value])
-const title = computed(() => part.value?.name ?? (bench.selected === 'bag' ? 'The whole bag' : band.value ? `Wall ${bandIndex.value + 1}` : 'The whole bag'))
+const draft = computed(() => bag.draft)
+const part = computed(() => draft.value.parts.find(({ id }) => id === view.selected))
+const drafted = computed(() => part.value?.from.in)
+const bandIndex = computed(() => bag.design.wall.findIndex(({ id }) => id === view.selected))
+const band = computed(() => bag.design.wall[bandIndex.value])
+const title = computed(() => part.value?.name ?? (band.value ? `Wall ${bandIndex.value + 1}` : 'The whole bag'))
 const hasStop = computed(() => findings.value.some(({ weight, code }) => weight === 'stop' || code === 'mouth-does-not-divide'))
 const findings = computed(() => part.value ? draft.value.findings.filter(finding => finding.part === part.value!.id) : draft.value.findings)
 </script>
@@ -22,9 +28,9 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
     <header>
       <h2>{{ title }}</h2>
       <v-btn
-        v-if="bench.selected !== 'bag'"
+        v-if="view.selected !== 'bag'"
         size="small"
-        @click="bench.selected = 'bag'"
+        @click="view.selected = 'bag'"
       >
         The whole bag
       </v-btn>
@@ -36,13 +42,17 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
       >
         What you want
       </h3>
-      <WantBase v-if="bench.selected === 'base'" />
-      <WantTurnUp v-else-if="bench.selected === 'turnUp'" />
+      <WantBase v-if="drafted === 'base'" />
+      <AskedFields
+        v-else-if="drafted === 'turnUp'"
+        :fields="{ turnUp: BAG_FIELDS.turnUp }"
+        :asking="asking"
+      />
       <WantPart
         v-else-if="band"
-        :key="bandIndex"
+        :key="band.id"
         :spec="band"
-        :index="bandIndex"
+        :part="part"
       />
       <WantBag v-else />
     </section>
@@ -73,11 +83,11 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
       </h3>
       <WatchBlock
         :findings="findings"
-        @fix="bench.applyFix"
-        @look="bench.look"
+        @fix="bag.applyFix"
+        @look="view.look"
       />
       <FitFinder v-if="draft.design.wall.length > 0 && (!part || hasStop)" />
-      <FlatnessTable v-if="bench.selected === 'base'" />
+      <FlatnessTable v-if="drafted === 'base'" />
     </section>
   </aside>
 </template>

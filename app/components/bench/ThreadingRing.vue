@@ -2,24 +2,26 @@
 import { mdiPause, mdiPlay } from '@mdi/js'
 import { computed, onBeforeUnmount, ref } from 'vue'
 import type { CordWay, Threading } from '~~/core/mouth/threading'
-import { useBench } from '~/stores/bench'
+import { useDocument } from '~/stores/document'
+import { useView } from '~/stores/view'
 
 /** The mouth from above: eyelets round it, and each cord on its way in and out of them, as far as it is threaded. */
 const props = defineProps<{ eyelets: number, threading: Extract<Threading, { ok: true }>, opening: boolean }>()
-const bench = useBench()
+const bag = useDocument()
+const view = useView()
 
 const RADIUS = 100
 const OUT = 112
 const IN = 88
 /** Rounds run against the clock from the top, as the floor is drawn; left hands the other way. */
-const hand = computed(() => bench.design!.hands === 'left' ? 1 : -1)
+const hand = computed(() => bag.design.hands === 'left' ? 1 : -1)
 const spot = (at: number, radius: number) => {
   const angle = hand.value * (at / props.eyelets) * 2 * Math.PI - Math.PI / 2
   return { x: Math.cos(angle) * radius, y: Math.sin(angle) * radius }
 }
 
 const steps = computed(() => props.threading.cords.length * props.eyelets)
-const done = computed(() => Math.round(bench.threaded * steps.value))
+const done = computed(() => Math.round(view.threaded * steps.value))
 
 function arc(from: number, to: number, radius: number): string {
   const [a, b] = [spot(from, radius), spot(to, radius)]
@@ -68,16 +70,16 @@ function stop(): void {
 }
 function play(): void {
   if (playing.value) return stop()
-  if (done.value >= steps.value) bench.threaded = 0
+  if (done.value >= steps.value) view.threaded = 0
   playing.value = true
   timer = setInterval(() => {
-    bench.threaded = Math.min(1, (done.value + 1) / steps.value)
-    if (bench.threaded >= 1) stop()
+    view.threaded = Math.min(1, (done.value + 1) / steps.value)
+    if (view.threaded >= 1) stop()
   }, 160)
 }
 onBeforeUnmount(() => {
   stop()
-  bench.threaded = 1
+  view.threaded = 1
 })
 </script>
 
@@ -141,7 +143,7 @@ onBeforeUnmount(() => {
         @click="play"
       />
       <input
-        v-model.number="bench.threaded"
+        v-model.number="view.threaded"
         type="range"
         min="0"
         max="1"

@@ -2,39 +2,41 @@
 import { mdiArrowDown, mdiArrowUp, mdiContentDuplicate, mdiDeleteOutline, mdiDragVertical, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
 import { VueDraggable } from 'vue-draggable-plus'
-import { useWall } from '~/composables/useWall'
-import { useBench } from '~/stores/bench'
+import { isStopped } from '~~/core/draft/part'
+import { useStack } from '~/composables/useStack'
+import { useDocument } from '~/stores/document'
+import { useView } from '~/stores/view'
 
 /** The wall's parts from the mouth down, to be picked, dragged, doubled and thrown out; by keyboard with Alt and the arrows. */
-const bench = useBench()
-const { wall, full, select, addAbove, addHandles, duplicate, remove, move } = useWall()
+const bag = useDocument()
+const view = useView()
+const { full, addAbove, addHandles, duplicate, remove, move } = useStack()
 
-const rows = computed(() => wall.value.map((spec, index) => {
-  const part = bench.draft!.parts.find(({ id }) => id === `wall.${index}`)
+const rows = computed(() => bag.design.wall.map((spec, index) => {
+  const part = bag.draft.parts.find(({ id }) => id === spec.id)
   const colours = [...new Set('stripes' in spec && spec.stripes ? spec.stripes.map(({ colour }) => colour) : [spec.colour])]
   return {
-    key: `${index}-${spec.band}`, index, colours: colours.map(id => bench.design!.yarns.find(yarn => yarn.id === id)?.colour ?? '#ccc'),
+    id: spec.id, colours: colours.map(id => bag.design.yarns.find(yarn => yarn.id === id)?.colour ?? '#ccc'),
     name: part?.name ?? `Wall ${index + 1}`, facts: !part ? 'not reached' : part.rounds.length > 0 ? `${part.rounds.length} × ${part.edge.count} sts` : 'no round',
-    stopped: part?.findings.some(({ weight }) => weight === 'stop') ?? true,
+    stopped: !part || isStopped(part), lowest: index === 0, highest: index === bag.design.wall.length - 1,
   }
 }).reverse())
 
 /** The part in hand, if it is one of the wall's: a new band goes above it. */
-const inHand = computed(() => bench.selected.startsWith('wall.') ? Number(bench.selected.slice(5)) : undefined)
+const inHand = computed(() => rows.value.find(({ id }) => id === view.selected)?.id)
 
-const handled = computed(() => bench.draft!.parts.some(({ handles, findings }) => handles.length > 0 || findings.some(({ code }) => code === 'slot-runs')))
+/** What carries the bag is there, or stands there and only does not fit yet. */
+const handled = computed(() => bag.draft.parts.some(({ handles, findings }) => handles.length > 0 || findings.some(({ code }) => code === 'slot-runs')))
 
 /** The list runs from the top down, the wall from the floor up. */
-const fromBottom = (row: number) => wall.value.length - 1 - row
-
 function dropped({ oldIndex, newIndex }: { oldIndex?: number, newIndex?: number }): void {
-  if (oldIndex !== undefined && newIndex !== undefined) move(fromBottom(oldIndex), fromBottom(newIndex))
+  if (oldIndex !== undefined && newIndex !== undefined) move(rows.value[oldIndex]!.id, oldIndex - newIndex)
 }
 
-function onKey(event: KeyboardEvent, index: number): void {
+function onKey(event: KeyboardEvent, id: string): void {
   if (!event.altKey || (event.key !== 'ArrowUp' && event.key !== 'ArrowDown')) return
   event.preventDefault()
-  move(index, index + (event.key === 'ArrowUp' ? 1 : -1))
+  move(id, event.key === 'ArrowUp' ? 1 : -1)
 }
 </script>
 
@@ -50,8 +52,8 @@ function onKey(event: KeyboardEvent, index: number): void {
     >
       <li
         v-for="row in rows"
-        :key="row.key"
-        :class="{ chosen: bench.selected === `wall.${row.index}` }"
+        :key="row.id"
+        :class="{ chosen: view.selected === row.id }"
       >
         <v-icon
           :icon="mdiDragVertical"
@@ -62,10 +64,10 @@ function onKey(event: KeyboardEvent, index: number): void {
         <button
           type="button"
           class="pick"
-          :aria-pressed="bench.selected === `wall.${row.index}`"
+          :aria-pressed="view.selected === row.id"
           :aria-label="`${row.name}: ${row.facts}. Alt and up or down arrow moves it`"
-          @click="select(row.index)"
-          @keydown="onKey($event, row.index)"
+          @click="view.selected = row.id"
+          @keydown="onKey($event, row.id)"
         >
           <span class="dots"><span
             v-for="colour in row.colours"
@@ -79,35 +81,35 @@ function onKey(event: KeyboardEvent, index: number): void {
           >{{ row.facts }}</span>
         </button>
         <span
-          v-if="bench.selected === `wall.${row.index}`"
+          v-if="view.selected === row.id"
           class="verbs"
         >
           <v-btn
             :icon="mdiArrowUp"
             size="x-small"
-            :disabled="row.index === wall.length - 1"
+            :disabled="row.highest"
             :aria-label="`Move ${row.name} up`"
-            @click="move(row.index, row.index + 1)"
+            @click="move(row.id, 1)"
           />
           <v-btn
             :icon="mdiArrowDown"
             size="x-small"
-            :disabled="row.index === 0"
+            :disabled="row.lowest"
             :aria-label="`Move ${row.name} down`"
-            @click="move(row.index, row.index - 1)"
+            @click="move(row.id, -1)"
           />
           <v-btn
             :icon="mdiContentDuplicate"
             size="x-small"
             :disabled="full"
             :aria-label="`Double ${row.name}`"
-            @click="duplicate(row.index)"
+            @click="duplicate(row.id)"
           />
           <v-btn
             :icon="mdiDeleteOutline"
             size="x-small"
             :aria-label="`Remove ${row.name}`"
-            @click="remove(row.index)"
+            @click="remove(row.id)"
           />
         </span>
       </li>
@@ -119,10 +121,10 @@ function onKey(event: KeyboardEvent, index: number): void {
       :disabled="full"
       @click="addAbove(inHand)"
     >
-      {{ wall.length === 0 ? 'Add a wall' : inHand === undefined ? 'Band on top' : 'Band above' }}
+      {{ rows.length === 0 ? 'Add a wall' : inHand === undefined ? 'Band on top' : 'Band above' }}
     </v-btn>
     <v-btn
-      v-if="wall.length > 0 && !handled"
+      v-if="rows.length > 0 && !handled"
       :prepend-icon="mdiPlus"
       size="small"
       variant="outlined"

@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import { onMounted } from 'vue'
 import type { DesignGauge } from '~~/core/design/design'
-import { useBench } from '~/stores/bench'
+import { useDocument } from '~/stores/document'
 import { useSwatches } from '~/stores/swatches'
 
 /** The swatch this bag is drafted in: counted here, or taken from the kept ones. */
-const bench = useBench()
+const bag = useDocument()
 const shelf = useSwatches()
 onMounted(() => void shelf.load())
 
 function count(gauge: DesignGauge, field: string): void {
-  bench.edit('Swatch', d => void (d.gauge = JSON.parse(JSON.stringify(gauge)) as typeof d.gauge), `gauge.${field}`)
+  bag.change('Swatch', [{ path: ['gauge'], value: gauge }], `gauge.${field}`)
 }
 
 function takeKept(id: string | null): void {
   const kept = shelf.swatches.find(swatch => swatch.id === id)
-  if (kept) bench.edit(`Swatch: ${kept.document.name}`, d => void (d.gauge = JSON.parse(JSON.stringify(kept.document.gauge)) as typeof d.gauge))
+  if (kept) bag.change(`Swatch: ${kept.document.name}`, [{ path: ['gauge'], value: kept.document.gauge }])
 }
 </script>
 
@@ -29,8 +29,8 @@ function takeKept(id: string | null): void {
       @update:model-value="takeKept"
     />
     <GaugeFields
-      :gauge="bench.design!.gauge"
-      :units="bench.design!.units"
+      :gauge="bag.design.gauge"
+      :units="bag.design.units"
       @change="count"
     />
   </div>

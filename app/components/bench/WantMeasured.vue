@@ -1,37 +1,26 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { workBase } from '~~/core/base/base'
-import { pinned } from '~~/core/base/sizing'
-import { CONTENT_CM } from '~~/core/design/bounds'
-import { gaugeOf } from '~~/core/gauge/gauge'
-import { useBaseSetting } from '~/composables/useBaseSetting'
-import { useBench } from '~/stores/bench'
+import { formOf } from '~~/core/base/base'
+import { baseMeasured } from '~~/core/draft/measured'
+import { CONTENT_CM } from '~~/core/field/bounds'
+import { tenths } from '~~/core/field/now'
+import { useDocument } from '~/stores/document'
 
 /** What the finished base measured: pins its counts, and lets the gauge learn from it. */
-const bench = useBench()
-const setting = useBaseSetting()
-const base = computed(() => bench.design!.base)
-const both = computed(() => base.value.form === 'oval' || base.value.form === 'rectangle')
-const kept = computed(() => bench.design!.measuredBase)
-const floor = computed(() => bench.draft!.sizes.floor)
-const roundTenth = (cm: number) => Math.max(CONTENT_CM.least, Math.min(CONTENT_CM.most, Math.round(cm * 10) / 10))
+const bag = useDocument()
+const base = computed(() => bag.design.base)
+const both = computed(() => formOf(base.value).measures === 'length-and-width')
+const kept = computed(() => bag.design.measuredBase)
+const floor = computed(() => bag.draft.sizes.floor)
 const lengthCm = ref(0)
 const widthCm = ref(0)
 watch(() => [base.value.form, kept.value, floor.value.length.cm, floor.value.width.cm] as const, () => {
-  lengthCm.value = kept.value?.lengthCm ?? roundTenth(floor.value.length.cm || bench.draft!.parts[0]!.size.circumference.cm / 2)
-  widthCm.value = kept.value?.widthCm ?? roundTenth(floor.value.width.cm)
+  lengthCm.value = kept.value?.lengthCm ?? tenths(floor.value.length.cm || bag.draft.parts[0]!.size.circumference.cm / 2, CONTENT_CM)
+  widthCm.value = kept.value?.widthCm ?? tenths(floor.value.width.cm, CONTENT_CM)
 }, { immediate: true })
 
 function use(): void {
-  // Counts are pinned as the swatch alone has them: that is what was worked.
-  const bySwatch = { ...setting.value, gauge: gaugeOf(bench.design!.gauge) }
-  const worked = workBase(base.value, bySwatch)
-  const spec = pinned(base.value, bySwatch, worked)
-  const counts = { rounds: worked.rounds.length, stitches: worked.edge.count }
-  bench.edit('Measured base', (design) => {
-    design.base = JSON.parse(JSON.stringify(spec)) as typeof design.base
-    design.measuredBase = both.value ? { lengthCm: lengthCm.value, widthCm: widthCm.value, ...counts } : { lengthCm: lengthCm.value, ...counts }
-  })
+  bag.applyFix(baseMeasured(bag.design, { lengthCm: lengthCm.value, ...(both.value ? { widthCm: widthCm.value } : {}) }))
 }
 </script>
 
@@ -42,7 +31,7 @@ function use(): void {
       <LengthField
         :label="both ? 'Length measured' : floor.shape === 'none' ? 'Width measured' : 'Across, measured'"
         :cm="lengthCm"
-        :units="bench.design!.units"
+        :units="bag.design.units"
         :bounds="CONTENT_CM"
         @change="lengthCm = $event"
       />
@@ -50,7 +39,7 @@ function use(): void {
         v-if="both"
         label="Width measured"
         :cm="widthCm"
-        :units="bench.design!.units"
+        :units="bag.design.units"
         :bounds="CONTENT_CM"
         @change="widthCm = $event"
       />
@@ -68,7 +57,7 @@ function use(): void {
         v-if="kept"
         variant="outlined"
         size="small"
-        @click="bench.edit('Forget the measured base', (d) => { delete d.measuredBase })"
+        @click="bag.change('Forget the measured base', [{ path: ['measuredBase'], value: undefined }])"
       >
         Forget it
       </v-btn>

@@ -1,18 +1,30 @@
 <script setup lang="ts">
-import { computed } from 'vue'
-import type { WallSpec } from '~~/core/wall/wall'
-import { useWall } from '~/composables/useWall'
-import { useWallPart } from '~/composables/useWallPart'
-import { asksOf } from '~/composables/wallKinds'
-import { useBench } from '~/stores/bench'
+import { type Component, computed } from 'vue'
+import type { WallPart } from '~~/core/design/design'
+import type { DraftPart } from '~~/core/draft/draft'
+import type { Tool } from '~~/core/kind/kind'
+import { asksOf } from '~~/core/wall/asksOf'
+import { kindOf } from '~~/core/wall/wall'
+import { useAsking } from '~/composables/useAsking'
+import { useStack } from '~/composables/useStack'
+import { useDocument } from '~/stores/document'
+import OwnRepeat from './OwnRepeat.vue'
+import StripesTool from './StripesTool.vue'
+import ThreadingTool from './ThreadingTool.vue'
+import WherePlaced from './WherePlaced.vue'
 
-/** A part of the wall: its kind, what it asks, and the questions of that kind. */
-const props = defineProps<{ spec: WallSpec, index: number }>()
-const bench = useBench()
-const { turnInto } = useWall()
-const { part, set } = useWallPart(() => props.index)
-const colour = computed(() => bench.design!.yarns.find(({ id }) => id === props.spec.colour)?.colour ?? '#cccccc')
-const asks = computed(() => asksOf(props.spec, bench.design!))
+/** A part of the wall: its kind, the questions of that kind, and the tools that it needs besides. */
+const props = defineProps<{ spec: WallPart, part?: DraftPart }>()
+const bag = useDocument()
+const { turnInto } = useStack()
+const asking = useAsking(() => ['wall', props.spec.id], () => props.spec, () => props.part)
+const kind = computed(() => kindOf(props.spec))
+const colour = computed(() => bag.design.yarns.find(({ id }) => id === props.spec.colour)?.colour ?? '#cccccc')
+const asks = computed(() => asksOf(props.spec, { gauge: bag.draft.gauge, repeats: bag.design.repeats }))
+
+const TOOLS: Readonly<Record<Tool, Component>> = { 'own-repeat': OwnRepeat, 'threading': ThreadingTool, 'where-placed': WherePlaced, 'stripes': StripesTool }
+const striped = computed(() => kind.value.tools?.includes('stripes') ?? false)
+const tools = computed(() => (kind.value.tools ?? []).filter(tool => tool !== 'stripes'))
 </script>
 
 <template>
@@ -21,69 +33,29 @@ const asks = computed(() => asksOf(props.spec, bench.design!))
       :value="spec.band"
       :colour="colour"
       :asks="asks"
-      @pick="turnInto(index, $event)"
+      @pick="turnInto(spec.id, $event)"
     />
-    <WantAdjust
-      v-if="spec.band === 'adjust'"
-      :spec="spec"
-      :index="index"
+    <AskedFields
+      :fields="kind.fields"
+      :asking="asking"
+      :skip="['colour']"
     />
-    <WantTaper
-      v-else-if="spec.band === 'taper'"
-      :spec="spec"
-      :index="index"
-    />
-    <WantLoops
-      v-else-if="spec.band === 'loops'"
-      :spec="spec"
-      :index="index"
-    />
-    <WantEyelets
-      v-else-if="spec.band === 'eyelets'"
-      :spec="spec"
-      :index="index"
-    />
-    <WantEdging
-      v-else-if="spec.band === 'ruffle' || spec.band === 'picots' || spec.band === 'shells' || spec.band === 'rim'"
-      :spec="spec"
-      :index="index"
-    />
-    <WantSlots
-      v-else-if="spec.band === 'slots' || spec.band === 'chain-straps'"
-      :spec="spec"
-      :index="index"
-    />
-    <WantStraps
-      v-else-if="spec.band === 'grown-strap' || spec.band === 'knot-straps' || spec.band === 'sewn-straps' || spec.band === 'under-strap'"
-      :spec="spec"
-      :index="index"
-    />
-    <WantHung
-      v-else-if="spec.band === 'cross-body' || spec.band === 'bought-handles'"
-      :spec="spec"
-      :index="index"
-    />
-    <WantClosure
-      v-else-if="spec.band === 'button-loop' || spec.band === 'tab' || spec.band === 'zip'"
-      :spec="spec"
-      :index="index"
-    />
-    <WantBand
-      v-else
-      :band="spec"
-      :index="index"
+    <component
+      :is="TOOLS[tool]"
+      v-for="tool in tools"
+      :key="tool"
+      :asking="asking"
+      :part="part"
     />
     <HandlesDrawn v-if="part && part.handles.length > 0" />
-    <WantStripes
-      v-if="'size' in spec && spec.band !== 'loops'"
-      :spec="spec"
-      :index="index"
+    <StripesTool
+      v-if="striped"
+      :asking="asking"
     />
-    <YarnChoice
-      v-else-if="spec.band !== 'loops'"
-      :yarns="bench.design!.yarns"
-      :value="spec.colour"
-      @change="set('Yarn of a round', { colour: $event })"
+    <AskedFields
+      v-else
+      :fields="{ colour: kind.fields.colour! }"
+      :asking="asking"
     />
     <WallStack />
   </div>

@@ -1,26 +1,16 @@
 <script setup lang="ts">
 import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
-import { MOST_YARNS } from '~~/core/design/bounds'
-import { useBench } from '~/stores/bench'
+import { computed } from 'vue'
+import { MOST_YARNS } from '~~/core/design/fields'
+import { furtherYarn, yarnsInUse } from '~~/core/design/yarns'
+import { useDocument } from '~/stores/document'
 
-const bench = useBench()
-const COLOURS = ['#71834f', '#a4503c', '#3f5b73', '#d9b65a', '#6a4a63', '#e8dcc2', '#8a6f4d', '#4b4742']
+/** The yarns of the bag: their names, their colours. */
+const bag = useDocument()
+const inUse = computed(() => yarnsInUse(bag.design))
 
-function add(): void {
-  bench.edit('Add a yarn', (design) => {
-    let number = design.yarns.length + 1
-    while (design.yarns.some(({ id }) => id === `yarn-${number}`)) number++
-    design.yarns.push({ id: `yarn-${number}`, name: `yarn ${number}`, colour: COLOURS[(number - 2) % COLOURS.length]! })
-  })
-}
-
-function inUse(id: string): boolean {
-  const { base, wall } = bench.design!
-  return base.colour === id || wall.some(part => part.colour === id || ('stripes' in part && part.stripes?.some(stripe => stripe.colour === id)))
-}
-
-function rename(index: number, name: string): void {
-  if (name.trim()) bench.edit('Name of a yarn', d => void (d.yarns[index]!.name = name.slice(0, 80)), `yarns.${index}.name`)
+function set(label: string, id: string, field: 'name' | 'colour', value: string): void {
+  bag.change(label, [{ path: ['yarns', id, field], value }], `yarns.${id}.${field}`)
 }
 </script>
 
@@ -28,7 +18,7 @@ function rename(index: number, name: string): void {
   <fieldset class="yarns">
     <legend>Yarns</legend>
     <div
-      v-for="(yarn, i) in bench.design!.yarns"
+      v-for="(yarn, i) in bag.design.yarns"
       :key="yarn.id"
       class="yarn"
     >
@@ -36,30 +26,30 @@ function rename(index: number, name: string): void {
         type="color"
         :value="yarn.colour"
         :aria-label="`Colour of ${yarn.name}`"
-        @input="bench.edit('Colour of a yarn', (d) => { d.yarns[i]!.colour = ($event.target as HTMLInputElement).value }, `yarns.${i}.colour`)"
+        @input="set('Colour of a yarn', yarn.id, 'colour', ($event.target as HTMLInputElement).value)"
       >
       <v-text-field
         :model-value="yarn.name"
         :aria-label="`Name of yarn ${i + 1}`"
         maxlength="80"
-        @update:model-value="rename(i, $event)"
+        @update:model-value="(name: string) => name.trim() && set('Name of a yarn', yarn.id, 'name', name.slice(0, 80))"
       />
       <v-btn
-        v-if="bench.design!.yarns.length > 1"
+        v-if="bag.design.yarns.length > 1"
         :icon="mdiDeleteOutline"
         size="small"
-        :disabled="inUse(yarn.id)"
-        :aria-label="inUse(yarn.id) ? `${yarn.name} is in use` : `Remove ${yarn.name}`"
-        :title="inUse(yarn.id) ? 'In use: give its parts another yarn first' : 'Remove'"
-        @click="bench.edit('Remove a yarn', (d) => { d.yarns.splice(i, 1) })"
+        :disabled="inUse.has(yarn.id)"
+        :aria-label="inUse.has(yarn.id) ? `${yarn.name} is in use` : `Remove ${yarn.name}`"
+        :title="inUse.has(yarn.id) ? 'In use: give its parts another yarn first' : 'Remove'"
+        @click="bag.change('Remove a yarn', [{ path: ['yarns'], value: bag.design.yarns.filter(({ id }) => id !== yarn.id) }])"
       />
     </div>
     <v-btn
       :prepend-icon="mdiPlus"
       size="small"
       variant="outlined"
-      :disabled="bench.design!.yarns.length >= MOST_YARNS"
-      @click="add"
+      :disabled="bag.design.yarns.length >= MOST_YARNS"
+      @click="bag.change('Add a yarn', [{ path: ['yarns'], value: [...bag.design.yarns, furtherYarn(bag.design.yarns)] }])"
     >
       Another yarn
     </v-btn>

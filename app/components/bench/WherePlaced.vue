@@ -1,31 +1,33 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { NUDGE, SIDE_AT } from '~~/core/design/bounds'
-import { useWallPart } from '~/composables/useWallPart'
-import { useBench } from '~/stores/bench'
+import type { DraftPart } from '~~/core/draft/draft'
+import { PLACED, type Where } from '~~/core/handle/onRim'
+import type { Asking } from '~/composables/useAsking'
+import { useDocument } from '~/stores/document'
 
 /** Where something on the rim goes: in the middle, or moved; by the sides the bag has, or as the maker marked them anew. */
-const props = defineProps<{ spec: { readonly nudge: number, readonly sideAt?: number }, index: number }>()
-const bench = useBench()
-const { part, set } = useWallPart(() => props.index)
-const leans = computed(() => bench.design!.rounds.style === 'joined')
+const props = defineProps<{ asking: Asking, part?: DraftPart }>()
+const bag = useDocument()
+const spec = computed(() => props.asking.spec as Where)
+const asDrafted = computed(() => bag.design.rounds.style === 'joined'
+  ? 'Where the base puts them, moved on with the seam\'s lean if you measured that.'
+  : 'Where the base puts them.')
 
 /** Where the first side is now, for a maker who begins to mark it anew. */
 function setMarked(marked: boolean): void {
-  const on = part.value?.rounds[0]?.on ?? part.value?.edge
-  set(marked ? 'Mark the sides anew' : 'Sides as they are', { sideAt: marked ? (on ? (on.sides[0] - on.start + on.count) % on.count : 0) : undefined })
+  const on = props.part?.rounds[0]?.on ?? props.part?.edge
+  const sideAt = on ? (on.sides[0] - on.start + on.count) % on.count : 0
+  props.asking.answer(marked ? 'Mark the sides anew' : 'Sides as they are', [{ path: ['sideAt'], value: marked ? sideAt : undefined }])
 }
 </script>
 
 <template>
   <fieldset class="where">
     <legend>Where they go</legend>
-    <CountField
-      label="Moved from the middle"
-      suffix="sts"
-      :value="spec.nudge"
-      :bounds="NUDGE"
-      @change="set('Move the handles', { nudge: $event }, 'nudge')"
+    <AskedFields
+      :fields="PLACED"
+      :asking="asking"
+      :skip="['sideAt']"
     />
     <p
       v-if="part?.grip && part.grip.onward !== 0"
@@ -37,18 +39,16 @@ function setMarked(marked: boolean): void {
       label="The bag's sides are"
       :value="spec.sideAt !== undefined"
       :choices="[
-        { value: false, name: 'as drafted', does: leans ? 'Where the base puts them, moved on with the seam\'s lean if you measured that.' : 'Where the base puts them.' },
+        { value: false, name: 'as drafted', does: asDrafted },
         { value: true, name: 'marked anew', does: 'Flatten the bag, mark a fold, and count from the start of the round to it.' },
       ]"
       @change="setMarked"
     />
-    <CountField
+    <AskedFields
       v-if="spec.sideAt !== undefined"
-      label="From the round's start to a side"
-      suffix="sts"
-      :value="spec.sideAt"
-      :bounds="SIDE_AT"
-      @change="set('Where a side is', { sideAt: $event }, 'sideAt')"
+      :fields="PLACED"
+      :asking="asking"
+      :skip="['nudge']"
     />
   </fieldset>
 </template>

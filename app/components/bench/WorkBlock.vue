@@ -17,7 +17,7 @@ const pattern = computed(() => patternOf(props.draft, ways.terms))
 /** A part's own section, and one for each piece that is worked for it. */
 const sections = computed(() => pattern.value.sections.filter(({ part }) => part === props.part?.id))
 const hangings = computed(() => hangingsOf(props.draft.design, props.draft.parts))
-const opening = computed(() => props.part && openingOf(props.part, props.draft.design, props.draft.gauge))
+const opening = computed(() => props.part && openingOf(props.part))
 const figures = computed(() => {
   const { part, draft } = props
   if (!part) {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import type { Bounds } from '~~/core/design/bounds'
+import type { Bounds } from '~~/core/field/field'
 import { parseNumber } from '~~/core/measure/parse'
 
 /** A number typed, whole unless `parts` are allowed, and left out if it may be empty; up and down keys count. Only a sound one leaves the field. */

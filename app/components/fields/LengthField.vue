@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Bounds } from '~~/core/design/bounds'
+import type { Bounds } from '~~/core/field/field'
 import { figure, formatCm, type Units } from '~~/core/measure/format'
 import { parseLengthCm } from '~~/core/measure/parse'
 

@@ -1,34 +1,36 @@
 <script setup lang="ts">
 import { useBags } from '~/stores/bags'
-import { useBench } from '~/stores/bench'
+import { useDocument } from '~/stores/document'
+import { useSaving } from '~/stores/saving'
 
 /** What is wrong between this page and the records: a bag that is not there, a save that did not go through. */
-const bench = useBench()
+const bag = useDocument()
+const saving = useSaving()
 const bags = useBags()
 const route = useRoute()
 const router = useRouter()
 
 async function keepCopy(): Promise<void> {
-  const kept = await bags.add({ ...bench.design!, name: `${bench.design!.name}, my copy`.slice(0, 80) })
+  const kept = await bags.add({ ...bag.design, name: `${bag.design.name}, my copy`.slice(0, 80) })
   if (!kept) return
-  bench.close()
+  saving.close()
   await router.push(`/bags/${kept.id}`)
 }
 
 async function openAnew(): Promise<void> {
-  bench.close()
-  await bench.open(route.params.id as string)
+  saving.close()
+  await saving.open(route.params.id as string)
 }
 </script>
 
 <template>
   <TroubleNote
-    :lines="bench.trouble"
-    :title="bench.design ? 'Not saved yet' : 'This bag cannot be opened'"
+    :lines="saving.trouble"
+    :title="bag.isOpen ? 'Not saved yet' : 'This bag cannot be opened'"
     class="trouble not-on-paper"
   >
     <div
-      v-if="bench.saving === 'overtaken' && bench.design"
+      v-if="saving.state === 'overtaken' && bag.isOpen"
       class="row"
     >
       <v-btn
@@ -46,7 +48,7 @@ async function openAnew(): Promise<void> {
       </v-btn>
     </div>
     <v-btn
-      v-if="!bench.design"
+      v-if="!bag.isOpen"
       variant="tonal"
       color="primary"
       to="/"

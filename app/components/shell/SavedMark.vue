@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { mdiAlertCircleOutline, mdiCheck, mdiDotsHorizontal } from '@mdi/js'
 import { computed } from 'vue'
-import { type Saving, useBench } from '~/stores/bench'
+import { type Saving, useSaving } from '~/stores/saving'
 
-const bench = useBench()
+const saving = useSaving()
 const SAYS: Record<Saving, string> = {
   saved: 'Saved', waiting: 'Saving', saving: 'Saving', failed: 'Not saved, trying again', overtaken: 'Not saved', refused: 'Not saved',
 }
-const icon = computed(() => bench.saving === 'saved' ? mdiCheck : bench.saving === 'waiting' || bench.saving === 'saving' ? mdiDotsHorizontal : mdiAlertCircleOutline)
-const bad = computed(() => ['failed', 'overtaken', 'refused'].includes(bench.saving))
+const icon = computed(() => saving.state === 'saved' ? mdiCheck : saving.state === 'waiting' || saving.state === 'saving' ? mdiDotsHorizontal : mdiAlertCircleOutline)
+const bad = computed(() => ['failed', 'overtaken', 'refused'].includes(saving.state))
 </script>
 
 <template>
@@ -16,13 +16,13 @@ const bad = computed(() => ['failed', 'overtaken', 'refused'].includes(bench.sav
     class="saved"
     :class="{ bad }"
     role="status"
-    :data-saving="bench.saving"
+    :data-saving="saving.state"
   >
     <v-icon
       :icon="icon"
       size="18"
     />
-    <span class="text">{{ SAYS[bench.saving] }}</span>
+    <span class="text">{{ SAYS[saving.state] }}</span>
   </span>
 </template>
 

@@ -1,17 +1,21 @@
 <script setup lang="ts">
 import { mdiHelp, mdiRedo, mdiUndo, mdiThemeLightDark } from '@mdi/js'
 import { computed, ref } from 'vue'
-import { useBench } from '~/stores/bench'
+import { useDocument } from '~/stores/document'
+import { useSaving } from '~/stores/saving'
+import { useView } from '~/stores/view'
 import { type Light, useWays } from '~/stores/ways'
 import { type Shortcut, useShortcuts } from '~/composables/useShortcuts'
 
-const bench = useBench()
+const bag = useDocument()
+const saving = useSaving()
+const view = useView()
 const ways = useWays()
 const route = useRoute()
 const router = useRouter()
 const helping = ref(false)
 
-const onBag = computed(() => route.path.startsWith('/bags/') && bench.design !== undefined)
+const onBag = computed(() => route.path.startsWith('/bags/') && bag.isOpen)
 const LIGHTS: readonly Light[] = ['machine', 'light', 'dark']
 const LIGHT_NAMES: Record<Light, string> = { machine: 'as this machine', light: 'by day', dark: 'by lamp' }
 
@@ -20,8 +24,8 @@ function nextLight(): void {
 }
 
 function along(by: number): void {
-  const parts = ['bag', ...(bench.draft?.parts.map(({ id }) => id) ?? [])]
-  bench.selected = parts[(parts.indexOf(bench.selected) + by + parts.length) % parts.length]!
+  const parts = ['bag', ...bag.draft.parts.map(({ id }) => id)]
+  view.selected = parts[(parts.indexOf(view.selected) + by + parts.length) % parts.length]!
 }
 
 const shortcuts = computed<Shortcut[]>(() => [
@@ -31,10 +35,10 @@ const shortcuts = computed<Shortcut[]>(() => [
   { key: 't', does: 'Switch between US and UK terms', run: ways.otherTerms },
   ...(onBag.value
     ? [
-        { key: 'd', does: 'Draft the bag, on the bench', run: () => void router.push(`/bags/${bench.id}`) },
-        { key: 'w', does: 'The written pattern', run: () => void router.push(`/bags/${bench.id}/pattern`) },
-        { key: 'u', does: 'Undo', run: bench.undo },
-        { key: 'r', does: 'Redo', run: bench.redo },
+        { key: 'd', does: 'Draft the bag, on the bench', run: () => void router.push(`/bags/${saving.id}`) },
+        { key: 'w', does: 'The written pattern', run: () => void router.push(`/bags/${saving.id}/pattern`) },
+        { key: 'u', does: 'Undo', run: bag.undo },
+        { key: 'r', does: 'Redo', run: bag.redo },
         { key: ']', does: 'Select the next part up', run: () => along(1) },
         { key: '[', does: 'Select the part below', run: () => along(-1) },
       ]
@@ -63,13 +67,13 @@ useShortcuts(() => shortcuts.value)
     >
       <template v-if="onBag">
         <NuxtLink
-          :to="`/bags/${bench.id}`"
+          :to="`/bags/${saving.id}`"
           class="way"
         >
           Bench
         </NuxtLink>
         <NuxtLink
-          :to="`/bags/${bench.id}/pattern`"
+          :to="`/bags/${saving.id}/pattern`"
           class="way"
         >
           Pattern
@@ -96,18 +100,18 @@ useShortcuts(() => shortcuts.value)
       <v-btn
         :icon="mdiUndo"
         size="small"
-        :disabled="!bench.undoLabel"
-        :aria-label="bench.undoLabel ? `Undo: ${bench.undoLabel}` : 'Nothing to undo'"
-        :title="bench.undoLabel ? `Undo: ${bench.undoLabel} (u)` : 'Nothing to undo'"
-        @click="bench.undo"
+        :disabled="!bag.undoLabel"
+        :aria-label="bag.undoLabel ? `Undo: ${bag.undoLabel}` : 'Nothing to undo'"
+        :title="bag.undoLabel ? `Undo: ${bag.undoLabel} (u)` : 'Nothing to undo'"
+        @click="bag.undo"
       />
       <v-btn
         :icon="mdiRedo"
         size="small"
-        :disabled="!bench.redoLabel"
-        :aria-label="bench.redoLabel ? `Redo: ${bench.redoLabel}` : 'Nothing to redo'"
-        :title="bench.redoLabel ? `Redo: ${bench.redoLabel} (r)` : 'Nothing to redo'"
-        @click="bench.redo"
+        :disabled="!bag.redoLabel"
+        :aria-label="bag.redoLabel ? `Redo: ${bag.redoLabel}` : 'Nothing to redo'"
+        :title="bag.redoLabel ? `Redo: ${bag.redoLabel} (r)` : 'Nothing to redo'"
+        @click="bag.redo"
       />
     </template>
     <v-btn

@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
 import { computed } from 'vue'
-import { HOOK_MM, STRANDS, SWATCH_CM, SWATCH_COUNT } from '~~/core/design/bounds'
 import type { DesignGauge } from '~~/core/design/design'
+import { withChanges } from '~~/core/design/edit'
+import { GAUGE_FIELDS, MEASURED_KINDS } from '~~/core/design/fields'
+import type { Fields } from '~~/core/field/field'
+import { gaugeOf } from '~~/core/gauge/gauge'
 import type { Units } from '~~/core/measure/format'
-import { FABRIC_KINDS, type FabricKind, stitchName } from '~~/core/stitch/dictionary'
-import { hookLabel } from '~~/core/stitch/hooks'
+import type { Change } from '~~/core/part/finding'
+import { FABRIC_KINDS, type StitchKind, stitchName } from '~~/core/stitch/dictionary'
+import type { Asking } from '~/composables/useAsking'
 import { useWays } from '~/stores/ways'
 
 /** What was counted on a swatch: for each stitch measured, stitches and rounds over a width; the hook, the strands. */
@@ -13,152 +17,69 @@ const props = defineProps<{ gauge: DesignGauge, units: Units }>()
 const emit = defineEmits<{ change: [gauge: DesignGauge, field: string] }>()
 const ways = useWays()
 
-const kinds = computed(() => FABRIC_KINDS.filter(kind => props.gauge.measured[kind]))
-const missing = computed(() => FABRIC_KINDS.filter(kind => !props.gauge.measured[kind]))
-
 /** Whoever counts, has measured: what was assumed before no longer is. */
-function put(change: Partial<DesignGauge>, field: string): void {
+function answer(_: string, changes: readonly Change[], group = 'swatch'): void {
   const { assumed, ...gauge } = props.gauge
-  emit('change', { ...gauge, ...change }, assumed ? `first.${field}` : field)
+  emit('change', withChanges(gauge, changes), assumed ? `first.${group}` : group)
 }
+const asking = computed<Asking>(() => ({ spec: props.gauge, now: { gauge: gaugeOf(props.gauge) }, units: props.units, yarns: [], answer }))
 
-function measure(kind: FabricKind, field: 'stitches' | 'rounds' | 'overCm', value: number): void {
-  const { tallCm, ...old } = props.gauge.measured[kind]!
-  const kept = tallCm !== undefined && field !== 'overCm' ? { tallCm } : {}
-  put({ measured: { ...props.gauge.measured, [kind]: { ...old, ...kept, [field]: value } } }, `${kind}.${field}`)
-}
-
-function add(kind: FabricKind): void {
-  const like = props.gauge.measured[kinds.value[0]!]!
-  put({ measured: { ...props.gauge.measured, [kind]: { ...like } } }, `add.${kind}`)
-}
-
-function drop(kind: FabricKind): void {
-  put({ measured: Object.fromEntries(Object.entries(props.gauge.measured).filter(([other]) => other !== kind)) }, `drop.${kind}`)
-}
-
-const hooks = computed(() => `Hook: ${hookLabel(props.gauge.hookMm)}`)
+/** What can be counted, each where it stands in the gauge, and what a maker begins with who counts it too. */
+const counted = computed(() => {
+  const like = Object.values(props.gauge.measured)[0]!
+  const kinds = FABRIC_KINDS.map(kind => ({ kind: kind as StitchKind, at: ['measured', kind], field: MEASURED_KINDS[kind]!, there: kind in props.gauge.measured, like: { ...like } as object }))
+  const chain = { kind: 'ch' as StitchKind, at: ['chain'], field: GAUGE_FIELDS.chain, there: props.gauge.chain !== undefined, like: { chains: like.stitches, overCm: like.overCm } }
+  return [...kinds, chain].map(one => ({ ...one, ...stitchName(one.kind, ways.terms), fields: (one.field as { readonly fields: Fields }).fields }))
+})
+const there = computed(() => counted.value.filter(one => one.there))
+const missing = computed(() => counted.value.filter(one => !one.there))
+/** The last stitch cannot go: a gauge needs one. */
+const canGo = (at: readonly string[]) => at.length === 1 || Object.keys(props.gauge.measured).length > 1
 </script>
 
 <template>
   <fieldset class="swatch">
     <legend>Swatch{{ gauge.assumed ? ': not yours yet, a usual one' : '' }}</legend>
     <div
-      v-for="kind in kinds"
+      v-for="{ kind, name, at, fields } in there"
       :key="kind"
       class="kind"
     >
       <div class="kind-name">
-        <span>{{ stitchName(kind, ways.terms).name }}</span>
+        <span>{{ name }}</span>
         <v-btn
-          v-if="kinds.length > 1"
+          v-if="canGo(at)"
           :icon="mdiClose"
           size="x-small"
-          :aria-label="`Leave out ${stitchName(kind, ways.terms).name}`"
-          @click="drop(kind)"
+          :aria-label="`Leave out ${name}`"
+          @click="answer('', [{ path: at, value: undefined }], `drop.${kind}`)"
         />
       </div>
-      <div class="three">
-        <CountField
-          label="Stitches"
-          :value="gauge.measured[kind]!.stitches"
-          :bounds="SWATCH_COUNT"
-          parts
-          @change="measure(kind, 'stitches', $event)"
-        />
-        <CountField
-          label="Rounds"
-          :value="gauge.measured[kind]!.rounds"
-          :bounds="SWATCH_COUNT"
-          parts
-          @change="measure(kind, 'rounds', $event)"
-        />
-        <LengthField
-          label="Over"
-          :cm="gauge.measured[kind]!.overCm"
-          :units="units"
-          :bounds="SWATCH_CM"
-          @change="measure(kind, 'overCm', $event)"
-        />
-      </div>
+      <AskedFields
+        :fields="fields"
+        :asking="asking"
+        :at="at"
+      />
     </div>
     <div
-      v-if="gauge.chain"
-      class="kind"
-    >
-      <div class="kind-name">
-        <span>chain</span>
-        <v-btn
-          :icon="mdiClose"
-          size="x-small"
-          aria-label="Leave out chain"
-          @click="put({ chain: undefined }, 'drop.chain')"
-        />
-      </div>
-      <div class="two">
-        <CountField
-          label="Chains"
-          :value="gauge.chain.chains"
-          :bounds="SWATCH_COUNT"
-          parts
-          @change="put({ chain: { ...gauge.chain, chains: $event } }, 'chain.chains')"
-        />
-        <LengthField
-          label="Over a length of"
-          :cm="gauge.chain.overCm"
-          :units="units"
-          :bounds="SWATCH_CM"
-          @change="put({ chain: { ...gauge.chain, overCm: $event } }, 'chain.overCm')"
-        />
-      </div>
-    </div>
-    <div
-      v-if="missing.length > 0 || !gauge.chain"
+      v-if="missing.length > 0"
       class="more"
     >
       <span class="soft">Also measured:</span>
       <v-btn
-        v-for="kind in missing"
+        v-for="{ kind, name, abbreviation, at, like } in missing"
         :key="kind"
         size="small"
         variant="outlined"
-        :aria-label="`Also measured ${stitchName(kind, ways.terms).name}`"
-        @click="add(kind)"
+        :aria-label="`Also measured ${name}`"
+        @click="answer('', [{ path: at, value: like }], `add.${kind}`)"
       >
-        {{ stitchName(kind, ways.terms).abbreviation }}
-      </v-btn>
-      <v-btn
-        v-if="!gauge.chain"
-        size="small"
-        variant="outlined"
-        aria-label="Also measured chain"
-        @click="put({ chain: { chains: gauge.measured[kinds[0]!]!.stitches, overCm: gauge.measured[kinds[0]!]!.overCm } }, 'add.chain')"
-      >
-        ch
+        {{ abbreviation }}
       </v-btn>
     </div>
-    <div class="two">
-      <CountField
-        label="Hook"
-        :value="gauge.hookMm"
-        :bounds="HOOK_MM"
-        suffix="mm"
-        parts
-        :title="hooks"
-        @change="put({ hookMm: $event }, 'hookMm')"
-      />
-      <CountField
-        label="Strands"
-        :value="gauge.strands"
-        :bounds="STRANDS"
-        @change="put({ strands: $event }, 'strands')"
-      />
-    </div>
-    <ChoiceField
-      label="The swatch was worked"
-      :value="gauge.worked ?? 'unturned'"
-      :choices="[{ value: 'unturned', name: 'same side facing' }, { value: 'turned', name: 'turned' }]"
-      @change="put({ worked: $event as 'turned' | 'unturned' }, 'worked')"
+    <AskedFields
+      :fields="GAUGE_FIELDS"
+      :asking="asking"
     />
   </fieldset>
 </template>
@@ -167,7 +88,5 @@ const hooks = computed(() => `Hook: ${hookLabel(props.gauge.hookMm)}`)
 .swatch { border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem 0.8rem; margin: 0; display: flex; flex-direction: column; gap: 0.7rem; min-width: 0; }
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0 0.3rem; }
 .kind-name { display: flex; align-items: center; justify-content: space-between; min-height: 1.8rem; margin-bottom: 0.2rem; font-weight: 600; }
-.three { display: grid; grid-template-columns: 1fr 1fr 1.15fr; gap: 0.5rem; align-items: start; }
-.two { display: grid; grid-template-columns: 1fr 1fr; gap: 0.5rem; align-items: start; }
 .more { display: flex; flex-wrap: wrap; gap: 0.4rem; align-items: center; font-size: 0.9rem; }
 </style>

@@ -1,35 +1,37 @@
 <script setup lang="ts">
 import { useBagPage } from '~/composables/useBagPage'
+import { useView } from '~/stores/view'
 
-const bench = useBagPage()
+const bag = useBagPage()
+const view = useView()
 
 /** What is dragged along the rim is one edit, however far. */
 function nudge(part: string, to: number): void {
-  bench.edit('Move the handles', design => void Object.assign(design.wall[Number(part.slice(5))]!, { nudge: to }), `${part}.nudge`)
+  bag.change('Move the handles', [{ path: ['wall', part, 'nudge'], value: to }], `${part}.nudge`)
 }
 </script>
 
 <template>
   <div class="bench">
     <OpenTrouble />
-    <template v-if="bench.draft">
+    <template v-if="bag.isOpen">
       <h1 class="only-heard">
-        {{ bench.design!.name }}, on the bench
+        {{ bag.design.name }}, on the bench
       </h1>
       <BagDrawing
         class="stage"
-        :draft="bench.shown!"
-        :selected="bench.selected"
-        :pulled="bench.pulled"
-        :threaded="bench.threaded"
-        :handles-as="bench.handlesAs"
+        :draft="view.shown"
+        :selected="view.selected"
+        :pulled="view.pulled"
+        :threaded="view.threaded"
+        :handles-as="view.handlesAs"
         @nudge="nudge"
-        @select="bench.selected = $event"
+        @select="view.selected = $event"
       />
       <LazyPartPanel class="side" />
       <BagTally
         class="foot"
-        :draft="bench.shown!"
+        :draft="view.shown"
       />
     </template>
   </div>

@@ -4,14 +4,16 @@ import { computed, ref } from 'vue'
 import { asText } from '~~/core/words/asText'
 import { patternOf } from '~~/core/words/pattern'
 import { useBagPage } from '~/composables/useBagPage'
+import { useSaving } from '~/stores/saving'
 import { useWays } from '~/stores/ways'
 
-const bench = useBagPage()
+const bag = useBagPage()
+const saving = useSaving()
 const ways = useWays()
 const lit = ref<number>()
 const copied = ref('')
 
-const pattern = computed(() => bench.draft && patternOf(bench.draft, ways.terms))
+const pattern = computed(() => patternOf(bag.draft, ways.terms))
 
 const FILES = [
   { as: 'text', name: 'Pattern as text', hint: '.txt' },
@@ -24,7 +26,7 @@ const FILES = [
 
 async function copy(): Promise<void> {
   try {
-    await navigator.clipboard.writeText(asText(pattern.value!))
+    await navigator.clipboard.writeText(asText(pattern.value))
     copied.value = 'Copied'
   }
   catch {
@@ -34,8 +36,8 @@ async function copy(): Promise<void> {
 }
 
 async function download(as: string): Promise<void> {
-  await bench.flush()
-  window.location.assign(`/api/designs/${bench.id}/export?as=${as}&terms=${ways.terms}`)
+  await saving.flush()
+  window.location.assign(`/api/designs/${saving.id}/export?as=${as}&terms=${ways.terms}`)
 }
 
 function print(): void {
@@ -46,7 +48,7 @@ function print(): void {
 <template>
   <div class="sheet">
     <OpenTrouble />
-    <template v-if="bench.draft && pattern">
+    <template v-if="bag.isOpen">
       <div class="tools not-on-paper">
         <ChoiceField
           class="terms"
@@ -99,12 +101,12 @@ function print(): void {
       <div class="both">
         <PatternWords
           :pattern="pattern"
-          :note="bench.design!.note"
+          :note="bag.design.note"
           :lit="lit"
           @light="lit = $event"
         />
         <PatternChart
-          :draft="bench.draft"
+          :draft="bag.draft"
           :lit="lit"
         />
       </div>

@@ -1,0 +1,89 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { answersTo, asksFigure, figureAnswered, type Put, said, withinOf } from '~~/core/field/asking'
+import { formatCm } from '~~/core/measure/format'
+import type { Asking } from '~/composables/useAsking'
+
+/** One question, as its sort is asked, and what it asks further as it is answered now. */
+const props = defineProps<{ put: Put, asking: Asking }>()
+
+const field = computed(() => props.put.field)
+const label = computed(() => said(field.value.label, props.asking.spec, props.asking.now))
+const answers = computed(() => answersTo(props.put, props.asking.spec, props.asking.now))
+const within = computed(() => withinOf(props.put))
+const figured = computed(() => props.put.value as number | undefined)
+const group = computed(() => props.put.path.join('.'))
+
+function choose(at: number): void {
+  const { name, changes } = answers.value[at]!
+  props.asking.answer(`${label.value}: ${name}`, changes)
+}
+
+function type(value: number | undefined): void {
+  props.asking.answer(label.value, figureAnswered(props.put, value, props.asking.spec), group.value)
+}
+</script>
+
+<template>
+  <ChoiceField
+    v-if="answers.length > 0"
+    :label="label"
+    :value="answers.findIndex(({ chosen }) => chosen)"
+    :choices="answers.map((answer, at) => ({ ...answer, value: at }))"
+    @change="choose"
+  />
+  <YarnChoice
+    v-else-if="field.is === 'yarn'"
+    :yarns="asking.yarns"
+    :value="put.value as string"
+    @change="asking.answer(label, [{ path: put.path, value: $event }])"
+  />
+  <template v-if="asksFigure(put)">
+    <div v-if="field.is === 'length'">
+      <LengthField
+        :label="label"
+        :cm="figured!"
+        :units="asking.units"
+        :bounds="field.bounds"
+        @change="type"
+      />
+      <div
+        v-if="field.picks"
+        class="usual"
+      >
+        <span>Usual:</span>
+        <v-btn
+          v-for="pick in field.picks"
+          :key="pick.name"
+          size="small"
+          :variant="Math.abs(pick.cm - figured!) < 0.05 ? 'tonal' : 'outlined'"
+          @click="type(pick.cm)"
+        >
+          {{ pick.name }} {{ formatCm(pick.cm, asking.units) }}
+        </v-btn>
+      </div>
+    </div>
+    <CountField
+      v-else-if="field.is === 'count' || field.is === 'figure'"
+      :label="label"
+      :value="figured"
+      :bounds="field.bounds"
+      :suffix="field.is === 'figure' ? field.unit : field.suffix"
+      :parts="field.is === 'figure'"
+      :may-be-empty="field.optional"
+      @change="type"
+      @clear="type(undefined)"
+    />
+  </template>
+  <AskedFields
+    v-if="within"
+    :fields="within.fields"
+    :asking="asking"
+    :at="within.at"
+    :skip="within.skip"
+  />
+</template>
+
+<style scoped>
+.usual { margin-top: 0.45rem; display: flex; flex-wrap: wrap; gap: 0.4rem; align-items: center; font-size: 0.86rem; color: var(--soft-ink); }
+</style>

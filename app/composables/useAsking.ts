@@ -1,0 +1,36 @@
+import { computed, type ComputedRef } from 'vue'
+import type { Yarn } from '~~/core/design/design'
+import type { DraftPart } from '~~/core/draft/draft'
+import type { Now } from '~~/core/field/now'
+import type { Units } from '~~/core/measure/format'
+import type { Change } from '~~/core/part/finding'
+import { inTerms } from '~~/core/words/inTerms'
+import { useDocument } from '~/stores/document'
+import { useWays } from '~/stores/ways'
+
+/** What questions are asked of: a spec, what it came to, and where answers go. Paths start at the spec. */
+export interface Asking {
+  readonly spec: object
+  readonly now: Now
+  readonly units: Units
+  readonly yarns: readonly Yarn[]
+  /** Takes an answer as an edit; keystrokes in one field, told by `group`, are one. */
+  readonly answer: (label: string, changes: readonly Change[], group?: string) => void
+}
+
+/** Asks a spec of the bag in hand, by where it stands in the design and what was drafted from it. */
+export function useAsking(at: () => readonly string[], spec: () => object, part: () => DraftPart | undefined = () => undefined): ComputedRef<Asking> {
+  const bag = useDocument()
+  const ways = useWays()
+  return computed(() => {
+    const asked = part()
+    return {
+      spec: spec(), units: bag.design.units, yarns: bag.design.yarns,
+      now: { gauge: bag.draft.gauge, ...(asked ? { part: asked } : {}) },
+      answer(label, changes, group) {
+        const path = at()
+        bag.change(inTerms(label, ways.terms), changes.map(change => ({ ...change, path: [...path, ...change.path] })), group && [...path, group].join('.'))
+      },
+    }
+  })
+}

@@ -1,0 +1,79 @@
+import { elevation } from '~~/core/chart/elevation'
+import { type Front, frontOf } from '~~/core/chart/front'
+import { handleFronts } from '~~/core/chart/handles'
+import type { Design } from '~~/core/design/design'
+import { stacked } from '~~/core/design/partIds'
+import { keptOf } from '~~/core/design/stacking'
+import { newDesign } from '~~/core/design/starter'
+import { draft } from '~~/core/draft/draft'
+import type { Sample } from '~~/core/kind/kind'
+import { firstRepeat } from '~~/core/wall/own'
+import { beginPart, kindOf, type WallSpec } from '~~/core/wall/wall'
+
+/** A strip or a sign on a tile: its line, and how thick it is. */
+interface Sign {
+  readonly path: string
+  readonly thick: number
+}
+
+/** A little piece of a kind of wall, drawn as the bench draws it, in a box that starts at the top left. */
+export interface Tile extends Front {
+  /** The fabric itself. */
+  readonly outline: string
+  readonly width: number
+  readonly height: number
+  readonly left: number
+  readonly top: number
+  /** Handles and closures, drawn on the rim of a whole little bag. */
+  readonly signs: readonly Sign[]
+}
+
+/** A little bag of so many stitches round, with a wall of these. */
+function little(stitches: number, ...wall: readonly WallSpec[]): Design {
+  return {
+    ...newDesign('Tile'), gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } },
+    base: { form: 'tube', stitch: 'sc', size: { pin: { stitches } }, colour: 'main' }, turnUp: 'plain', repeats: [firstRepeat('own-1')],
+    wall: stacked(wall),
+  }
+}
+
+const plain = (heightCm: number): WallSpec => ({ band: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' })
+
+const NO_FABRIC = { threads: '', posts: '', ridges: '', holes: '', net: '', open: '' }
+
+/** The rim of a whole little bag with what a kind puts on it. */
+function onRim(spec: WallSpec, signs: readonly Sign[] | undefined): Tile {
+  const hung = () => handleFronts(draft(little(48, plain(6), spec)), 'held').filter(({ behind }) => !behind)
+    .map(({ path, widthCm }): Sign => ({ path, thick: Math.max(0.5, widthCm) }))
+  return { ...NO_FABRIC, outline: 'M-6 0V-7H6V0Z', left: -8, top: -12.4, width: 16, height: 9, signs: signs ?? hung() }
+}
+
+/** A piece of the fabric, seen from the front. */
+function fabric(wall: readonly WallSpec[]): Tile {
+  const courses = elevation(draft(little(24, ...wall)))
+  const fronts = courses.map(course => frontOf(course))
+  const join = (what: keyof Front) => fronts.map(front => front[what]).join('')
+  const right = courses.flatMap(({ outline, bottomCm, heightCm }) => [`${outline.lengthCm / 2} ${-bottomCm}`, `${outline.lengthCm / 2} ${-(bottomCm + heightCm)}`])
+  const left = [...right].reverse().map(spot => `-${spot}`)
+  return {
+    outline: `M${[...right, ...left].join('L')}Z`, threads: join('threads'), posts: join('posts'), ridges: join('ridges'), holes: join('holes'),
+    net: join('net'), open: join('open'), signs: [], left: -3.1, top: -3.6, width: 6.2, height: 3.5,
+  }
+}
+
+function drawn(band: string): Tile {
+  const begun = beginPart(band, keptOf(little(24), plain(3), 12))
+  const { on, spec: small, signs }: Sample<WallSpec> = kindOf({ band }).sample
+  const spec = small?.(begun) ?? begun
+  if (on === 'rim') return onRim(spec, signs)
+  return fabric(on === 'itself' ? [spec] : on === 'fabric' ? [plain(2), spec] : [plain(3), spec, plain(3)])
+}
+
+const known = new Map<string, Tile>()
+
+/** The tile of a kind; drawn once. */
+export function tileOf(band: string): Tile {
+  let tile = known.get(band)
+  if (!tile) known.set(band, tile = drawn(band))
+  return tile
+}

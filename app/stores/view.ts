@@ -1,0 +1,37 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { HandlesAs } from '~~/core/chart/handles'
+import type { Design } from '~~/core/design/design'
+import { applyFix as fixed } from '~~/core/design/edit'
+import { draft as drafted } from '~~/core/draft/draft'
+import type { Fix } from '~~/core/part/finding'
+import { useDocument } from './document'
+
+/** How the bag in hand is looked at; nothing of it is saved. */
+export const useView = defineStore('view', () => {
+  const bag = useDocument()
+  /** The part in hand, by its id; `bag` is the whole. */
+  const selected = ref('bag')
+  /** A design that is only looked at: drawn in the place of the bag's own until it is let go. */
+  const looked = shallowRef<Design>()
+  const shown = computed(() => looked.value ? drafted(looked.value, bag.draft) : bag.draft)
+  /** How far the cords of a casing are pulled in the drawing, 0 open to 1 tight; and how far they are threaded, 1 all the way. */
+  const pulled = ref(0)
+  const threaded = ref(1)
+  const handlesAs = ref<HandlesAs>('held')
+
+  /** Shows what the bag would be with a fix, without changing it; nothing to show the bag itself again. */
+  function look(fix?: Fix): void {
+    looked.value = fix && fixed(bag.design, fix).design
+  }
+
+  watch(() => bag.design, () => look(), { flush: 'sync' })
+  watch(() => bag.isOpen, () => {
+    selected.value = 'bag'
+    pulled.value = 0
+    threaded.value = 1
+    look()
+  }, { flush: 'sync' })
+
+  return { selected, shown, pulled, threaded, handlesAs, look }
+})

@@ -1,0 +1,82 @@
+import type { Fix } from '../part/finding'
+import type { Keeps } from '../kind/kind'
+import { SOLID_STITCHES } from '../wall/solid'
+import { firstRepeat } from '../wall/own'
+import { beginPart, heightAsked, kindOf, type WallSpec } from '../wall/wall'
+import type { Design, WallPart } from './design'
+import { asPartOf } from './partIds'
+
+/*
+ * What a maker does with the stack of a wall's parts: each a change of the design, and the part that is in hand after it.
+ */
+
+/** A change of the stack, and which part is in hand then; none if the stack has none. */
+export interface Stacked extends Fix {
+  readonly inHand?: string
+}
+
+const HANDLES_BAND = 'slots'
+
+/** What a new part keeps of one: its stitch, height, yarn and stripes, where it has them and they mean the same. */
+export function keptOf(design: Design, like: WallSpec | undefined, aroundCm: number): Keeps {
+  const stitch = like && 'stitch' in like ? SOLID_STITCHES.find(one => one === like.stitch) : undefined
+  const size = (like && heightAsked(like)) ?? { want: { heightCm: 6 } }
+  return {
+    stitch: stitch ?? 'sc', size, repeats: design.repeats, aroundCm,
+    yarn: { colour: like?.colour ?? design.base.colour, ...(like && 'stripes' in like && like.stripes ? { stripes: like.stripes } : {}) },
+  }
+}
+
+function restacked(label: string, wall: readonly WallPart[], inHand: string | undefined): Stacked {
+  return { label, changes: [{ path: ['wall'], value: wall }], ...(inHand === undefined ? {} : { inHand }) }
+}
+
+function put({ wall }: Design, at: number, spec: WallSpec, label: string): Stacked {
+  const part = asPartOf(wall, spec)
+  return restacked(label, [...wall.slice(0, at), part, ...wall.slice(at)], part.id)
+}
+
+const placeOf = ({ wall }: Design, id: string) => wall.findIndex(part => part.id === id)
+
+/** A new plain band above a part, or on top of all. */
+export function bandAbove(design: Design, id?: string): Stacked {
+  const at = id === undefined ? design.wall.length - 1 : placeOf(design, id)
+  const below = design.wall[at]
+  const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { want: { heightCm: below ? 6 : 12 } }, colour: below?.colour ?? design.base.colour }
+  return put(design, at + 1, plain, 'Add a band')
+}
+
+/** Slots with handles over them, on top of all: the kind that most makers start from. */
+export function handlesOnTop(design: Design, aroundCm: number): Stacked {
+  return put(design, design.wall.length, beginPart(HANDLES_BAND, keptOf(design, design.wall.at(-1), aroundCm)), 'Add handles')
+}
+
+/** A part once more, above itself. */
+export function doubled(design: Design, id: string): Stacked {
+  const at = placeOf(design, id)
+  return put(design, at + 1, design.wall[at]!, 'Double a band')
+}
+
+/** A part thrown out: the one below it is in hand then, or, of the lowest, the one above. */
+export function thrownOut(design: Design, id: string): Stacked {
+  const at = placeOf(design, id)
+  const wall = design.wall.filter(part => part.id !== id)
+  return restacked('Remove a band', wall, wall[Math.min(at, wall.length - 1)]?.id)
+}
+
+/** A part moved so many places up; nothing if that is beyond the stack. */
+export function moved(design: Design, id: string, by: number): Stacked | undefined {
+  const at = placeOf(design, id)
+  const to = at + by
+  if (by === 0 || to < 0 || to >= design.wall.length) return undefined
+  const rest = design.wall.filter(part => part.id !== id)
+  return restacked('Move a band', [...rest.slice(0, to), design.wall[at]!, ...rest.slice(to)], id)
+}
+
+/** A part of another kind in the place of one; the first in a repeat of the maker's own brings one along. */
+export function turnedInto(design: Design, id: string, band: string, aroundCm: number): Stacked {
+  const kind = kindOf({ band })
+  const spec = beginPart(band, keptOf(design, design.wall[placeOf(design, id)], aroundCm))
+  const first = kind.tools?.includes('own-repeat') && design.repeats.length === 0 ? [{ path: ['repeats'], value: [firstRepeat('own-1')] }] : []
+  return { label: `Band: ${kind.name}`, changes: [...first, { path: ['wall', id], value: spec }], inHand: id }
+}

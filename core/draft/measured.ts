@@ -1,0 +1,20 @@
+import { workBase } from '../base/base'
+import type { Taped } from '../base/form'
+import { pinned } from '../base/sizing'
+import type { Design } from '../design/design'
+import { gaugeOf } from '../gauge/gauge'
+import type { Fix } from '../part/finding'
+import { fromNothing } from '../part/part'
+
+/** The finished base measured: its counts pinned, as the swatch alone has them, since that is what was worked. */
+export function baseMeasured({ gauge, rounds, base }: Design, taped: Taped): Fix {
+  const setting = fromNothing(gaugeOf(gauge), rounds)
+  const worked = workBase(base, setting)
+  return {
+    label: 'Measured base',
+    changes: [
+      { path: ['base'], value: pinned(base, setting, worked) },
+      { path: ['measuredBase'], value: { ...taped, rounds: worked.rounds.length, stitches: worked.edge.count } },
+    ],
+  }
+}
