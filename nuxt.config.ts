@@ -29,6 +29,8 @@ export default defineNuxtConfig({
     '~/assets/main.css',
   ],
   build: { transpile: ['vuetify'] },
+  // There is one build and no deployment behind an open page: nothing to ask a manifest for.
+  experimental: { appManifest: false },
   compatibilityDate: '2026-11-01',
   nitro: {
     compressPublicAssets: true,
@@ -40,6 +42,7 @@ export default defineNuxtConfig({
   vite: {
     vue: { template: { transformAssetUrls } },
     esbuild: { tsconfigRaw },
+    build: { minify: 'terser' },
     worker: { format: 'es' },
     optimizeDeps: { include: ['@mdi/js', 'class-transformer', 'class-validator', 'immer', 'reflect-metadata'] },
   },

@@ -96,42 +96,50 @@ function plainJson(text: string, ids: readonly string[]): string {
   return JSON.stringify(record, null, 1)
 }
 
+/** How one output of a design is apart from what it was; nothing if it is not. */
+interface Apart {
+  readonly output: string
+  /** Where only findings differ: which were added, which are gone. */
+  readonly findings?: string
+  readonly before: string
+  readonly after: string
+}
+
+function apart(output: string, then: string, now: string, ids: readonly string[]): Apart | undefined {
+  const isJson = output.startsWith('json')
+  const before = isJson ? plainJson(then, []) : then
+  const after = isJson ? plainJson(now, ids) : output.startsWith('csv') ? withoutIds(now, ids) : now
+  if (before === after) return undefined
+  const findings = isJson ? findingsApart(before, after) : undefined
+  return { output, before, after, ...(findings ? { findings } : {}) }
+}
+
+/** What became of a design since its shot was taken: how its outputs differ, or why nothing can be compared. */
+function since(shot: Shot): readonly Apart[] | string {
+  const read = readDesign(shot.document)
+  if (!read.ok) return `cannot be read: ${JSON.stringify(read.problems)}`
+  const now = outputsOf(read.document)
+  if ('breaks' in shot.outputs || 'breaks' in now) return `breaks: before ${shot.outputs.breaks ?? 'not'}, now ${now.breaks ?? 'not'}`
+  const ids = read.document.wall.map(({ id }) => id)
+  return Object.entries(shot.outputs).flatMap(([output, then]) => apart(output, then, now[output]!, ids) ?? [])
+}
+
+function firstLine({ output, before, after }: Apart): string {
+  const [then, now] = [before.split('\n'), after.split('\n')]
+  const odd = then.findIndex((line, i) => line !== now[i])
+  return `${output}, line ${odd + 1}\n    - ${then[odd]?.slice(0, 400)}\n    + ${now[odd]?.slice(0, 400)}`
+}
+
 function compare(folder: string): void {
-  const differ = new Map<string, string[]>()
-  const findings = new Map<string, Set<string>>()
-  const files = readdirSync(folder).filter(file => file.endsWith('.shot.json'))
-  for (const file of files) {
-    const shot = JSON.parse(readFileSync(join(folder, file), 'utf8')) as Shot
-    const read = readDesign(shot.document)
-    if (!read.ok) {
-      differ.set(shot.name, [`cannot be read: ${JSON.stringify(read.problems)}`])
-      continue
-    }
-    const ids = read.document.wall.map((part, i) => 'id' in part ? String(part.id) : `wall.${i}`)
-    const now = outputsOf(read.document)
-    if ('breaks' in shot.outputs || 'breaks' in now) {
-      console.log(`${shot.name} breaks: before ${shot.outputs.breaks ?? 'not'}, now ${now.breaks ?? 'not'}`)
-      continue
-    }
-    for (const [output, then] of Object.entries(shot.outputs)) {
-      const [before, after] = output.startsWith('json')
-        ? [plainJson(then, []), plainJson(now[output]!, ids)]
-        : output.startsWith('csv') ? [then, withoutIds(now[output]!, ids)] : [then, now[output]!]
-      if (before === after) continue
-      const apart = output.startsWith('json') ? findingsApart(before, after) : undefined
-      if (apart) {
-        findings.set(apart, new Set([...findings.get(apart) ?? [], shot.name]))
-        continue
-      }
-      const lines = [before.split('\n'), after.split('\n')] as const
-      const odd = lines[0].findIndex((line, i) => line !== lines[1][i])
-      differ.set(shot.name, [...differ.get(shot.name) ?? [], `${output}, line ${odd + 1}\n    - ${lines[0][odd]?.slice(0, 400)}\n    + ${lines[1][odd]?.slice(0, 400)}`])
-    }
-  }
-  console.log(`${files.length} designs compared, ${differ.size} differ in more than findings`)
-  for (const [what, names] of findings) console.log(`  ${names.size} by ${what}: ${[...names].slice(0, 3).join(', ')}`)
-  for (const [name, what] of [...differ].slice(0, 12)) console.log(`${name}\n  ${what.slice(0, 3).join('\n  ')}`)
-  if (differ.size > 0) process.exitCode = 1
+  const shots = readdirSync(folder).filter(file => file.endsWith('.shot.json')).map(file => JSON.parse(readFileSync(join(folder, file), 'utf8')) as Shot)
+  const told = shots.map(shot => ({ name: shot.name, since: since(shot) }))
+  const differ = told.filter(({ since }) => typeof since !== 'string' && since.some(({ findings }) => !findings))
+  const findings = Map.groupBy(told.flatMap(({ name, since }) => typeof since === 'string' ? [] : since.filter(one => one.findings).map(one => ({ name, ...one }))), one => one.findings)
+  console.log(`${shots.length} designs compared, ${differ.length} differ in more than findings`)
+  for (const { name, since } of told) if (typeof since === 'string') console.log(`${name} ${since}`)
+  for (const [what, those] of findings) console.log(`  ${those.length} by ${what}: ${those.slice(0, 3).map(({ name }) => name).join(', ')}`)
+  for (const { name, since } of differ.slice(0, 12)) console.log(`${name}\n  ${(since as Apart[]).slice(0, 3).map(firstLine).join('\n  ')}`)
+  if (differ.length > 0) process.exitCode = 1
 }
 
 const [verb, folder] = process.argv.slice(2)

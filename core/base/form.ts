@@ -75,7 +75,9 @@ export interface BaseKind<F extends string = string, Fs extends Fields = Fields,
 
 /** Declares a form of base, with what every base says besides. */
 export function form<const F extends string, const Fs extends Fields>(declared: BaseKind<F, Fs>): BaseKind<F, Fs & typeof COMMON, FormSpec<F, Fs>> {
-  return { ...declared, fields: { ...declared.fields, ...COMMON } } as never
+  // The stitch decides what a size comes to: it is asked right after it.
+  const { size, ...rest } = declared.fields
+  return { ...declared, fields: { ...(size ? { size } : {}), stitch: COMMON.stitch, ...rest, colour: COMMON.colour } } as never
 }
 
 /** The spec of a form's bases. */

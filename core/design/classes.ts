@@ -1,4 +1,5 @@
 import 'reflect-metadata'
+import { type BySort, readBy } from '../field/bySort'
 import type { Field, Fields, KindsField, ListField, WaysField } from '../field/field'
 import { ID } from '../field/ask'
 import { DESIGN_FIELDS, SWATCH_FIELDS } from './fields'
@@ -17,17 +18,15 @@ type Class = new () => object
 /** The class of a group of fields. */
 export function documentClass(fields: Fields, also: Readonly<Record<string, Rule>> = {}): Class {
   const made = Object.entries(fields).map(([name, field]) => ({ name, field, ...ruled(field) }))
-  const document = class {
-    constructor() {
-      for (const { name, field, begins } of made) if (!field.optional) (this as Record<string, unknown>)[name] = begins?.()
-    }
+  function document(this: Record<string, unknown>): void {
+    for (const { name, field, begins } of made) if (!field.optional) this[name] = begins?.()
   }
   for (const [name, rule] of Object.entries(also)) rule(document.prototype, name)
   for (const { name, field, rule } of made) {
     rule(document.prototype, name)
     if (field.optional) IfGiven()(document.prototype, name)
   }
-  return document
+  return document as unknown as Class
 }
 
 /** The rule of a field, and what it begins with. */
@@ -36,35 +35,35 @@ interface Ruled {
   readonly begins?: () => unknown
 }
 
+const anId: Rule = (target, property) => Word({ source: ID, message: 'must be 1 to 24 small letters, digits or dashes' })(target, property)
+
+/** The rule of each sort of field, and what it begins with where its `begins` does not say it by itself. */
+const RULES: BySort<Ruled> = {
+  count: ({ or, bounds }) => ({ rule: or === undefined ? Whole(bounds) : UnlessWord(or, Whole(bounds)) }),
+  figure: ({ bounds, unit }) => ({ rule: Between(bounds, unit === 'sts' ? '' : unit) }),
+  length: ({ bounds }) => ({ rule: Between(bounds, 'cm') }),
+  choice: ({ options }) => ({ rule: chosen(options.map(({ value }) => value)) }),
+  stitch: ({ kinds: all }) => ({ rule: OneOf(all) }),
+  yarn: () => ({ rule: anId }),
+  repeat: () => ({ rule: anId }),
+  always: ({ value }) => ({ rule: Is(value) }),
+  text: ({ pattern, least, most }) => ({ rule: pattern ? Word(pattern) : Text(least, most) }),
+  lines: ({ most, longest }) => ({ rule: Lines(most, longest) }),
+  ways: field => ({ rule: decided(field) }),
+  maybe: ({ fields }) => groupOf(fields, false),
+  group: ({ fields, begins }) => groupOf(fields, begins !== undefined),
+  list: listed,
+  kinds,
+}
+
 function ruled(field: Field): Ruled {
   const begins = 'begins' in field && field.begins !== undefined ? { begins: () => field.begins as unknown } : {}
-  switch (field.is) {
-    case 'count': return { rule: field.or === undefined ? Whole(field.bounds) : UnlessWord(field.or, Whole(field.bounds)), ...begins }
-    case 'figure': return { rule: Between(field.bounds, field.unit === 'sts' ? '' : field.unit), ...begins }
-    case 'length': return { rule: Between(field.bounds, 'cm'), ...begins }
-    case 'choice': return { rule: chosen(field.options.map(({ value }) => value)), ...begins }
-    case 'stitch': return { rule: OneOf(field.kinds), ...begins }
-    case 'yarn':
-    case 'repeat': return { rule: Word({ source: ID, message: 'must be 1 to 24 small letters, digits or dashes' }), ...begins }
-    case 'always': return { rule: Is(field.value) }
-    case 'text': return { rule: field.pattern ? Word(field.pattern) : Text(field.least, field.most), ...begins }
-    case 'lines': return { rule: Lines(field.most, field.longest) }
-    case 'ways': return { rule: decided(field) }
-    case 'maybe': return { rule: grouped(field.fields) }
-    case 'group': return groupOf(field.fields, field.begins !== undefined)
-    case 'list': return listed(field)
-    case 'kinds': return kinds(field)
-  }
+  return { ...begins, ...readBy(RULES, field) }
 }
 
 function chosen(values: readonly (string | number | boolean)[]): Rule {
   if (values.every(value => typeof value === 'boolean')) return YesNo()
   return OneOf(values.every(value => typeof value === 'number') ? [...values].sort() : values)
-}
-
-function grouped(fields: Fields): Rule {
-  const type = documentClass(fields)
-  return Part(() => type)
 }
 
 function groupOf(fields: Fields, begins: boolean): Ruled {

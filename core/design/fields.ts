@@ -39,7 +39,7 @@ export const MEASURED_KINDS: Fields = Object.fromEntries(FABRIC_KINDS.map(kind =
 export const GAUGE_FIELDS = {
   hookMm: figure(told((gauge: { readonly hookMm: number }) => `Hook: ${hookLabel(gauge.hookMm)}`), between(0.5, 40), 'mm', { beside: true, usually: between(2, 8) }),
   strands: count('Strands', between(1, 12), { beside: true, begins: 1, usually: between(1, 4) }),
-  measured: group('Counted', MEASURED_KINDS, { unasked: true, says: 'At least one stitch has to be measured.' }),
+  measured: group('Counted', MEASURED_KINDS, { unasked: true, least: 1, says: 'At least one stitch has to be measured.' }),
   chain: optional(group('A chain', {
     chains: figure('Chains', SWATCH_COUNT, '', { beside: true, usually: between(5, 40) }),
     overCm: length('Over a length of', SWATCH_CM, { beside: true, usually: between(5, 20) }),
@@ -55,9 +55,9 @@ export const ROUNDS_FIELDS = {
     { value: 'joined', name: 'joined', does: 'A slip stitch closes each round, the same side facing. Clean V\'s outside; the seam leans steadily.' },
     { value: 'turned', name: 'joined and turned', does: 'Turned after every join: the seam stays straight and both sides look alike.' },
   ], { begins: 'joined' }),
-  startingChainCounts: choice('The starting chain', [
-    { value: false, name: 'does not count', does: 'The first stitch goes in the stitch you joined to; leave the chain alone.' },
-    { value: true, name: 'counts as a stitch', does: 'The chain is the first stitch; the next one goes in the next stitch.' },
+  startingChainCounts: choice('At the start of a round', [
+    { value: false, name: 'the chain does not count', does: 'The first stitch goes in the stitch you joined to; leave the chain alone.' },
+    { value: true, name: 'the chain counts as a stitch', does: 'The chain is the first stitch; the next one goes in the next stitch.' },
   ], { begins: false, when: (spec: object) => (spec as { style: string }).style !== 'spiral' }),
   leanPerTen: optional(figure('The seam leaned, in ten rounds', between(-20, 20), 'sts', {
     usually: between(-6, 6), when: (spec: object) => (spec as { style: string }).style === 'joined',
@@ -182,4 +182,3 @@ export const SWATCH_FIELDS = {
   yarn: text('Yarn', 0, 120, { begins: '' }),
   gauge: group('Gauge', GAUGE_FIELDS),
 } as const
-

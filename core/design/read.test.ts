@@ -18,7 +18,7 @@ function with_(path: string, value: unknown): Record<string, unknown> {
   const last = keys.pop()!
   const holder = keys.reduce<Record<string, unknown>>((at, key) => at[key] as Record<string, unknown>, design)
   if (value === undefined) Reflect.deleteProperty(holder, last)
-  else holder[last] = value
+  else holder[last] = path === 'wall.0' && typeof value === 'object' ? { id: 'part-1', ...value } : value
   return design
 }
 
@@ -66,13 +66,13 @@ describe('reading a design', () => {
 
   it('checks handles and closures, each by its own kind, and says what to change', () => {
     const told = (part: object) => {
-      const reading = readDesign(with_('wall', [part]))
+      const reading = readDesign(with_('wall', [{ id: 'part-1', ...part }]))
       return reading.ok ? reading.document.wall[0] : problemLines(reading.problems)
     }
     const slots = { band: 'slots', width: { want: { widthCm: 12 } }, chains: { want: { hole: true } } }
-    expect(told(slots)).toEqual({ ...slots, number: 2, into: 'chains', corners: 1, rounds: 3, stitch: 'sc', nudge: 0, colour: 'main' })
+    expect(told(slots)).toEqual({ ...slots, id: 'part-1', number: 2, into: 'chains', corners: 1, rounds: 4, stitch: 'sc', nudge: 0, colour: 'main' })
     expect(told({ ...slots, number: 3 })).toEqual(['wall.0.number: must be 1 or 2'])
-    expect(told({ ...slots, chains: { want: { hole: true, dropCm: 12 } } })).toEqual(['wall.0.chains.want: must hold either "hole" or "dropCm"'])
+    expect(told({ ...slots, chains: { want: { hole: true, dropCm: 12 } } })).toEqual(['wall.0.chains.want: must hold either "dropCm" or "hole"'])
     expect(told({ ...slots, width: { want: { widthCm: 12 }, pin: { stitches: 16 } } })).toEqual(['wall.0.width: must hold either "want" or "pin"'])
     expect(told({ band: 'knot-straps', width: { pin: { stitches: 8 } }, short: { pin: { count: 30 } } })).toEqual(['wall.0.long: is missing'])
     expect(told({ band: 'sewn-straps', length: { pin: { count: 60 } }, reinforced: 'wire' })).toEqual(['wall.0.reinforced: must be one of: none, patch, tape'])
@@ -92,10 +92,12 @@ describe('reading a design', () => {
     expect(fields(with_('wall.0', { band: 'own', repeat: 'nubs', size: { pin: { rounds: 2 } } }))).toEqual(['wall.0.repeat'])
     expect(fields(with_('repeats', [{ id: 'a', name: 'a', lines: ['sc in next'] }, { id: 'a', name: 'b', lines: ['sc in next'] }]))).toEqual(['repeats.1.id'])
     expect(fields(with_('yarns', [{ id: 'main', name: 'a', colour: '#ffffff' }, { id: 'main', name: 'b', colour: '#000000' }]))).toEqual(['yarns.1.id'])
+    const [part] = plain().wall as [object]
+    expect(fields(with_('wall', [part, part]))).toEqual(['wall.1.id'])
     expect(fields(with_('gauge.measured.sc', { stitches: 1000, rounds: 20, overCm: 10 }))).toEqual(['gauge.measured.sc.stitches'])
   })
 
-  it.each([null, 3, 'text', [], {}, { fairHollow: 'swatch' }, { fairHollow: 'design' }, { fairHollow: 'design', version: 2 }, { name: 'somebody else\'s file' }])('refuses %j', (input) => {
+  it.each([null, 3, 'text', [], {}, { fairHollow: 'swatch' }, { fairHollow: 'design' }, { ...plain(), version: 3 }, { ...plain(), version: 0 }, { name: 'somebody else\'s file' }])('refuses %j', (input) => {
     expect(readDesign(input).ok).toBe(false)
   })
 

@@ -1,3 +1,4 @@
+import { type BySort, readBy } from '../field/bySort'
 import type { Bounds, Field, Fields, KindsField, TextField, WaysField } from '../field/field'
 import { ID } from '../field/ask'
 import { DESIGN_VERSION } from './design'
@@ -27,27 +28,27 @@ function mayBeLeftOut(field: Field): boolean {
 
 function described(field: Field): Schema {
   const begins = 'begins' in field && ['string', 'number', 'boolean'].includes(typeof field.begins) && field.is !== 'group' && field.is !== 'list'
-  return { ...schemaOf(field), ...(begins ? { default: field.begins } : {}), ...(field.says ? { description: field.says } : {}) }
+  return { ...readBy(SCHEMAS, field), ...(begins ? { default: field.begins } : {}), ...(field.says ? { description: field.says } : {}) }
 }
 
-function schemaOf(field: Field): Schema {
-  switch (field.is) {
-    case 'count': return field.or === undefined ? number('integer', field.bounds) : { oneOf: [{ const: field.or }, number('integer', field.bounds)] }
-    case 'figure':
-    case 'length': return number('number', field.bounds)
-    case 'choice': return chosen(field.options.map(({ value }) => value))
-    case 'stitch': return { enum: field.kinds }
-    case 'yarn':
-    case 'repeat': return { type: 'string', pattern: ID }
-    case 'always': return { const: field.value }
-    case 'text': return written(field)
-    case 'lines': return { type: 'array', minItems: 1, maxItems: field.most, items: { type: 'string', maxLength: field.longest } }
-    case 'ways': return ways(field)
-    case 'maybe':
-    case 'group': return object(field.fields)
-    case 'list': return { type: 'array', minItems: field.least, maxItems: field.most, items: object(field.of) }
-    case 'kinds': return kinds(field)
-  }
+const anId: Schema = { type: 'string', pattern: ID }
+
+const SCHEMAS: BySort<Schema> = {
+  count: ({ or, bounds }) => or === undefined ? number('integer', bounds) : { oneOf: [{ const: or }, number('integer', bounds)] },
+  figure: ({ bounds }) => number('number', bounds),
+  length: ({ bounds }) => number('number', bounds),
+  choice: ({ options }) => chosen(options.map(({ value }) => value)),
+  stitch: ({ kinds: all }) => ({ enum: all }),
+  yarn: () => anId,
+  repeat: () => anId,
+  always: ({ value }) => ({ const: value }),
+  text: written,
+  lines: ({ most, longest }) => ({ type: 'array', minItems: 1, maxItems: most, items: { type: 'string', maxLength: longest } }),
+  ways,
+  maybe: ({ fields }) => object(fields),
+  group: ({ fields, least }) => ({ ...object(fields), ...(least ? { minProperties: least } : {}) }),
+  list: ({ least, most, of }) => ({ type: 'array', minItems: least, maxItems: most, items: object(of) }),
+  kinds,
 }
 
 function chosen(values: readonly (string | number | boolean)[]): Schema {

@@ -148,7 +148,8 @@ describe('a bag with handles', () => {
 
   it('takes over what is below when its handles are moved, and works them alone anew', () => {
     const before = draft(bag([slots, { band: 'rim', rim: 'slip', colour: 'main' }]))
-    const after = draft(bag([{ ...slots, nudge: 2 }, before.design.wall[2]!], { base: before.design.base, gauge: before.design.gauge, rounds: before.design.rounds }), before)
+    const wall = before.design.wall.map(part => part.band === 'slots' ? { ...part, nudge: 2 } : part)
+    const after = draft({ ...before.design, wall }, before)
     expect(after.parts.map((part, i) => part === before.parts[i])).toEqual([true, true, true, false, false])
   })
 

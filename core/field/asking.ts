@@ -95,15 +95,23 @@ function maybeAnswers(field: MaybeField, { path, value }: Put, spec: object, now
   return [...answers(led, path, stands, spec, now, to => [{ path, value: { ...begins() as object, [lead]: to } }]), without]
 }
 
+function untaught(taught: readonly number[]): number {
+  let number = Math.min(...taught)
+  while (taught.includes(number)) number++
+  return number
+}
+
 /** A number that makers teach several of: those, the word in its place, and any other. */
 function taughtAnswers({ or, orDoes, taught = [] }: CountField, { path, value }: Put, spec: object, now: Now): Answerable[] {
   const other = taught.every(one => one.value !== value) && value !== or
   // A number that nobody teaches, so that the maker is asked for theirs.
-  const own = other ? value : taught[0]!.value + 1
+  const own = other ? value : untaught(taught.map(one => one.value))
   return [
-    ...(or === undefined ? [] : [{
-      name: or.replaceAll('-', ' '), ...(orDoes === undefined ? {} : { does: said(orDoes, spec, now) }), chosen: value === or, changes: [{ path, value: or }],
-    }]),
+    ...(or === undefined
+      ? []
+      : [{
+          name: or.replaceAll('-', ' '), ...(orDoes === undefined ? {} : { does: said(orDoes, spec, now) }), chosen: value === or, changes: [{ path, value: or }],
+        }]),
     ...answers(taught, path, value, spec, now, to => [{ path, value: to }]),
     { name: 'another', does: 'Any number: what it will do is said below.', chosen: other, changes: [{ path, value: own }] },
   ]

@@ -167,6 +167,8 @@ export interface ListField<F extends Fields = Fields> extends Asked {
 export interface GroupField<F extends Fields = Fields> extends Asked {
   readonly is: 'group'
   readonly fields: F
+  /** So many at least of what may be left out have to be there. */
+  readonly least?: number
   /** A document that leaves it out means everything in it as it begins. */
   readonly begins?: 'as-fields-do'
 }

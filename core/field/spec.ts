@@ -11,8 +11,8 @@ type Simplified<T> = { readonly [K in keyof T]: T[K] }
 type WayValue<W> = W extends Way<infer U, infer F> ? { readonly [K in U]: ValuesOf<F> } : never
 
 /** What the document holds for a question. */
-export type ValueOf<F> =
-  F extends ChoiceField<infer V> ? V
+export type ValueOf<F>
+  = F extends ChoiceField<infer V> ? V
     : F extends StitchField<infer K> ? K
       : F extends AlwaysField<infer V> ? V
         : F extends WaysField<infer W> ? WayValue<W[number]>

@@ -1,7 +1,7 @@
 import { between, choice, count, length, maybe, optional, pin, want, ways } from '../field/ask'
 import { AROUND_CM, DIAMETER_CM, HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
 import { type Now, tenths } from '../field/now'
-import { type Gauge } from '../gauge/gauge'
+import type { Gauge } from '../gauge/gauge'
 import { kind, type PartSpec } from '../kind/kind'
 import { tape } from '../measure/format'
 import { type Length, times } from '../measure/length'

@@ -26,7 +26,7 @@ function plain(count: number): Edge {
 }
 
 const common = { colour: 'main', size: { pin: { rounds: 5 } } } as const
-type BandSpec = Extract<WallSpec, Bandlike>
+type BandSpec = Exclude<Extract<WallSpec, Bandlike>, { readonly band: 'taper' | 'loops' }>
 const textureOf = (spec: BandSpec, repeats: typeof REPEATS): Texture | undefined => kindOf(spec).texture!(spec, repeats)
 
 const SPECS: BandSpec[] = [

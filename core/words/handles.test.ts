@@ -77,7 +77,7 @@ describe('the pattern of a bag with straps', () => {
   it('has a line a row in the table, told apart from the bag\'s rounds', () => {
     const lines = asCsv(sling, 'us').trim().split('\r\n')
     expect(lines).toHaveLength(1 + sling.rounds.length + 31 + 82)
-    expect(lines.at(-1)).toMatch(/^82,wall\.2\.long,12,main,wrong,/)
+    expect(lines.at(-1)).toMatch(/^82,part-3\.long,12,main,wrong,/)
   })
 
   it('is whole in the record for other programs', () => {

@@ -1,4 +1,5 @@
 import fc from 'fast-check'
+import { type BySort, readBy } from '../../core/field/bySort'
 import type { Bounds, Field, Fields, KindsField, WaysField } from '../../core/field/field'
 
 /*
@@ -24,25 +25,27 @@ export function anyOf(fields: Fields): fc.Arbitrary<Record<string, unknown>> {
   return fc.record(Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, anyAnswer(field)])), { requiredKeys: required as never[] })
 }
 
+const ANSWERS: BySort<fc.Arbitrary<unknown>> = {
+  count: ({ or, usually, bounds }) => or === undefined ? whole(usually ?? bounds) : fc.oneof(fc.constant(or), whole(usually ?? bounds)),
+  figure: ({ unit, usually, bounds }) => unit === '' ? whole(usually ?? bounds) : broken(usually ?? bounds),
+  length: ({ usually, bounds }) => broken(usually ?? bounds),
+  choice: ({ options }) => fc.constantFrom(...options.map(({ value }) => value)),
+  stitch: ({ kinds }) => fc.constantFrom(...kinds),
+  yarn: () => fc.constantFrom(...YARN_IDS),
+  repeat: () => fc.constantFrom(...REPEAT_IDS),
+  always: ({ value }) => fc.constant(value),
+  ways: anyWay,
+  maybe: ({ fields }) => anyOf(fields),
+  group: ({ fields }) => anyOf(fields),
+  list: ({ of, least, most }) => fc.array(anyOf(of), { minLength: least, maxLength: Math.min(3, most) }),
+  kinds: field => anyKind(field),
+  text: ({ least, most }) => fc.string({ minLength: least, maxLength: Math.min(30, most) }),
+  lines: () => fc.constant(['sc in next']),
+}
+
 /** Any answer to a question. */
 export function anyAnswer(field: Field): fc.Arbitrary<unknown> {
-  switch (field.is) {
-    case 'count': return field.or === undefined ? whole(field.usually ?? field.bounds) : fc.oneof(fc.constant(field.or), whole(field.usually ?? field.bounds))
-    case 'figure': return field.unit === '' ? whole(field.usually ?? field.bounds) : broken(field.usually ?? field.bounds)
-    case 'length': return broken(field.usually ?? field.bounds)
-    case 'choice': return fc.constantFrom(...field.options.map(({ value }) => value))
-    case 'stitch': return fc.constantFrom(...field.kinds)
-    case 'yarn': return fc.constantFrom(...YARN_IDS)
-    case 'repeat': return fc.constantFrom(...REPEAT_IDS)
-    case 'always': return fc.constant(field.value)
-    case 'ways': return anyWay(field)
-    case 'maybe':
-    case 'group': return anyOf(field.fields)
-    case 'list': return fc.array(anyOf(field.of), { minLength: field.least, maxLength: Math.min(3, field.most) })
-    case 'kinds': return anyKind(field)
-    case 'text': return fc.string({ minLength: field.least, maxLength: Math.min(30, field.most) })
-    case 'lines': return fc.constant(['sc in next'])
-  }
+  return readBy(ANSWERS, field)
 }
 
 function anyWay({ ways }: WaysField): fc.Arbitrary<unknown> {

@@ -65,9 +65,9 @@ test('nets that cannot be are refused by name', async ({ request }) => {
   const sound = { fairHollow: 'design', version: 1, name: 'Odd', gauge, base: tube }
   const net = { band: 'loops', hold: { pin: { chains: 6 } }, size: { pin: { rounds: 4 } } }
   const cases: [object, RegExp][] = [
-    [{ wall: stacked([{ ...net, hold: {} }]) }, /wall\.0\.hold: must hold either "want" or "pin"/],
-    [{ wall: stacked([{ ...net, first: 1 }]) }, /wall\.0\.first: must be a whole number from 2/],
-    [{ wall: stacked([{ ...net, motif: { rows: 0 } }]) }, /wall\.0\.motif\.rows/],
+    [{ wall: [{ ...net, hold: {} }] }, /wall\.0\.hold: must hold either "want" or "pin"/],
+    [{ wall: [{ ...net, first: 1 }] }, /wall\.0\.first: must be a whole number from 2/],
+    [{ wall: [{ ...net, motif: { rows: 0 } }] }, /wall\.0\.motif\.rows/],
     [{ lining: { seamCm: 40 } }, /lining\.seamCm/],
     [{ gauge: { ...gauge, chain: { chains: 1000, overCm: 10 } } }, /gauge\.chain\.chains: makes a chain 0\.010 cm long/],
   ]

@@ -2,10 +2,11 @@ import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import Ajv from 'ajv'
 import { describe, expect, it } from 'vitest'
-import { BASE_FORMS } from '../../core/base/base'
+import { baseForms } from '../../core/base/base'
 import { readDesign, readSwatch } from '../../core/design/read'
 import { draft } from '../../core/draft/draft'
-import { WALL_KINDS } from '../../core/wall/wall'
+import { wallKinds } from '../../core/wall/wall'
+import { schemaText, withTables } from '../../scripts/documents'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const read = (path: string) => readFileSync(root + path, 'utf8')
@@ -26,6 +27,35 @@ describe('the demo world', () => {
   it.each(demos.filter(({ document }) => document.fairHollow === 'swatch'))('$file is a sound swatch', ({ document }) => expect(readSwatch(document).ok).toBe(true))
 })
 
+describe('a document of an earlier version', () => {
+  const kept = 'tests/kept/version-1'
+  const files = readdirSync(root + kept).filter(file => !file.startsWith('swatch'))
+
+  it('is there to be read, of every demo of then', () => expect(files.length).toBeGreaterThan(8))
+
+  it.each(files)('%s comes to the design of today, its parts numbered from the floor up', (file) => {
+    const before = JSON.parse(read(`${kept}/${file}`)) as Record<string, unknown>
+    expect(before.version).toBe(1)
+    const reading = readDesign(before)
+    expect(reading).toEqual(readDesign(JSON.parse(read(`demo/${file}`))))
+    if (reading.ok) expect(reading.document.wall.map(({ id }) => id)).toEqual(reading.document.wall.map((_, i) => `part-${i + 1}`))
+    // Reading leaves what was read as it was.
+    expect(before.version).toBe(1)
+  })
+
+  it('means what it meant then where it leaves something out', () => {
+    const bag = { fairHollow: 'design', name: 'Then', gauge: demos[0]!.document.gauge, base: { form: 'rectangle', size: { pin: { stitches: 20, rows: 9 } } } }
+    const of = (version: number, part: object) => {
+      const reading = readDesign({ ...bag, gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } }, version, wall: [version === 1 ? part : { id: 'part-1', ...part }] })
+      return reading.ok ? { base: reading.document.base, ...reading.document.wall[0]! } as Record<string, unknown> : reading.problems
+    }
+    const slots = { band: 'slots', width: { want: { widthCm: 12 } }, chains: { want: { hole: true } } }
+    expect(of(1, slots)).toMatchObject({ rounds: 3 })
+    expect(of(2, slots)).toMatchObject({ rounds: 4 })
+    expect(of(1, { ...slots, rounds: 6 })).toMatchObject({ rounds: 6 })
+  })
+})
+
 describe('the documentation', () => {
   it('shows documents that the program takes', () => {
     const blocks = [...read('docs/formats.md').matchAll(/```json\n([\s\S]*?)```/g)].map(([, text]) => JSON.parse(text!) as { fairHollow: string })
@@ -35,7 +65,12 @@ describe('the documentation', () => {
 
   it('names every form of base and every kind of wall', () => {
     const formats = read('docs/formats.md')
-    for (const form of [...BASE_FORMS, ...WALL_KINDS]) expect(formats).toContain(`\`${form}\``)
+    for (const name of [...baseForms().map(({ form }) => form), ...wallKinds().map(({ band }) => band)]) expect(formats).toContain(`\`${name}\``)
+  })
+
+  it('says of the document what the declarations say: `npm run documents` writes it anew', () => {
+    expect(read('docs/design.schema.json')).toBe(schemaText())
+    expect(withTables(read('docs/formats.md'))).toBe(read('docs/formats.md'))
   })
 
   it('links only to what is there, and to every picture', () => {
