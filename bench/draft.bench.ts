@@ -6,7 +6,7 @@ import { frontOf } from '../core/chart/front'
 import { handleFronts } from '../core/chart/handles'
 import { planOf } from '../core/chart/plan'
 import { unrolled } from '../core/chart/unrolled'
-import type { Design } from '../core/design/design'
+import type { Design, WallPart } from '../core/design/design'
 import { newDesign } from '../core/design/starter'
 import { draft } from '../core/draft/draft'
 import { fit } from '../core/fit/fit'
@@ -70,9 +70,9 @@ const tote: Design = {
   ]),
   mouth: { divides: 4 },
 }
-const tall: Design = { ...big, wall: stacked([...big.wall, { band: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour: 'main' }]) }
+const tall: Design = { ...big, wall: [...big.wall, { id: 'part-9', band: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour: 'main' }] }
 const tallDraft = draft(tall)
-const taller: Design = { ...tall, wall: stacked([tall.wall[0]!, { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }]) }
+const taller: Design = { ...tall, wall: [tall.wall[0]!, { id: 'part-9', band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }] }
 const fromNothing = median(() => (sink += draft(taller).sizes.stitches), 100)
 const fromBefore = median(() => (sink += draft(taller, tallDraft).sizes.stitches), 100)
 const reused = draft(taller, tallDraft).parts.filter((part, i) => part === tallDraft.parts[i]).length
@@ -102,7 +102,9 @@ const wordsOfNet = median(() => (sink += patternOf(netDraft, 'us').sections.leng
 const chartOfNet = median(() => (sink += unrolled(netDraft).kinds.length), 60)
 
 /** A slot dragged by a stitch on the big bag: what is below is taken over, slots and rim are worked anew, the front is drawn afresh. */
-const handled = (nudge: number): Design => ({ ...big, wall: stacked([...big.wall, { band: 'slots', number: 2, width: { want: { widthCm: 12 } }, chains: { want: { dropCm: 14 } }, into: 'chains', corners: 2, rounds: 5, stitch: 'sc', nudge, colour: 'main' }, { band: 'rim', rim: 'slip', colour: 'main' }]) })
+const rim: WallPart = { id: 'part-11', band: 'rim', rim: 'slip', colour: 'main' }
+const slots = stacked([{ band: 'slots', number: 2, width: { want: { widthCm: 12 } }, chains: { want: { dropCm: 14 } }, into: 'chains', corners: 2, rounds: 5, stitch: 'sc', nudge: 0, colour: 'main' }])[0]!
+const handled = (nudge: number): Design => ({ ...big, wall: [...big.wall, { ...slots, id: 'part-10', nudge } as WallPart, rim] })
 const handledDraft = draft(handled(0))
 const dragged = handled(1)
 const drag = median(() => {

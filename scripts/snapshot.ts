@@ -134,10 +134,13 @@ function compare(folder: string): void {
   const shots = readdirSync(folder).filter(file => file.endsWith('.shot.json')).map(file => JSON.parse(readFileSync(join(folder, file), 'utf8')) as Shot)
   const told = shots.map(shot => ({ name: shot.name, since: since(shot) }))
   const differ = told.filter(({ since }) => typeof since !== 'string' && since.some(({ findings }) => !findings))
-  const findings = Map.groupBy(told.flatMap(({ name, since }) => typeof since === 'string' ? [] : since.filter(one => one.findings).map(one => ({ name, ...one }))), one => one.findings)
+  const noticed = told.flatMap(({ name, since }) => typeof since === 'string' ? [] : since.filter(one => one.findings).map(one => ({ name, ...one })))
   console.log(`${shots.length} designs compared, ${differ.length} differ in more than findings`)
   for (const { name, since } of told) if (typeof since === 'string') console.log(`${name} ${since}`)
-  for (const [what, those] of findings) console.log(`  ${those.length} by ${what}: ${those.slice(0, 3).map(({ name }) => name).join(', ')}`)
+  for (const what of new Set(noticed.map(({ findings }) => findings))) {
+    const names = [...new Set(noticed.filter(({ findings }) => findings === what).map(({ name }) => name))]
+    console.log(`  ${names.length} by ${what}: ${names.slice(0, 3).join(', ')}`)
+  }
   for (const { name, since } of differ.slice(0, 12)) console.log(`${name}\n  ${(since as Apart[]).slice(0, 3).map(firstLine).join('\n  ')}`)
   if (differ.length > 0) process.exitCode = 1
 }

@@ -1,7 +1,7 @@
 import { PLACE_CODE } from '../round/edge'
 import { LOOPS } from '../round/step'
 import { anchorBelow, kindAt, type Worked } from '../round/worked'
-import type { StitchKind } from '../stitch/dictionary'
+import { STITCHES, type StitchKind } from '../stitch/dictionary'
 import { footing, isAlongChain } from './chart'
 import type { Footprint } from '../part/floor'
 import { type Course, frontX } from './elevation'
@@ -38,7 +38,7 @@ function vee(kind: StitchKind, left: number, right: number, foot: number, top: n
   const middle = (left + right) / 2
   const tall = bottom - top
   const head = top + tall * 0.06
-  const short = kind === 'sc' || kind === 'slst'
+  const short = STITCHES[kind].front === 'vee'
   const neckY = top + tall * (short ? 0.84 : 0.4)
   const neckX = short ? middle + (foot - middle) * 0.7 : middle + (foot - middle) * 0.4
   const v = `M${n(left)} ${n(head)}L${n(neckX)} ${n(neckY)}L${n(right)} ${n(head)}`
@@ -128,7 +128,7 @@ function drawFront(course: Course, mirrored: boolean): Front {
     }
     const [left, right] = [across(way - half + GAP * half), across(way + half - GAP * half)]
     const kind = kindAt(worked, made)
-    if (kind === 'ch') {
+    if (STITCHES[kind].front === 'open') {
       const drawn = space(left, right, top, bottom)
       front.threads += drawn.threads
       front.holes += drawn.holes

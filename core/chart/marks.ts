@@ -1,4 +1,4 @@
-import { STITCH_KINDS, type StitchKind } from '../stitch/dictionary'
+import { STITCH_KINDS, STITCHES, type StitchKind } from '../stitch/dictionary'
 import { type Chart, type ChartRound, INCREASED } from './chart'
 
 /*
@@ -6,21 +6,6 @@ import { type Chart, type ChartRound, INCREASED } from './chart'
  * Symbols", from memory): a cross for sc, a T for hdc, a T with one bar for dc, with two for tr, an oval for ch, a dot
  * for sl st. Each is drawn along the line from its foot to its head, so that it leans as its stitch does.
  */
-
-/** Where along the stem the bars of a mark cross it (0 foot, 1 head), and how long they are in stems. */
-interface Bars {
-  readonly across: readonly number[]
-  readonly slanted: readonly number[]
-}
-
-const BARS: Record<StitchKind, Bars> = {
-  ch: { across: [], slanted: [] },
-  slst: { across: [], slanted: [] },
-  sc: { across: [0.55], slanted: [] },
-  hdc: { across: [1], slanted: [] },
-  dc: { across: [1], slanted: [0.5] },
-  tr: { across: [1], slanted: [0.4, 0.6] },
-}
 
 /** Half a bar's length as a share of the room a stitch has to its sides. */
 const HALF_BAR = 0.36
@@ -42,18 +27,18 @@ export function markPath(kind: StitchKind, footX: number, footY: number, headX: 
   const stemX = headX - footX
   const stemY = headY - footY
   const length = Math.hypot(stemX, stemY) || 1
-  if (kind === 'ch') return oval((headX + footX) / 2, (headY + footY) / 2, roomCm * 0.4, length * 0.25)
-  if (kind === 'slst') return oval(footX, footY, roomCm * 0.12, roomCm * 0.12)
+  const { mark } = STITCHES[kind]
+  if (mark.is === 'oval') return oval((headX + footX) / 2, (headY + footY) / 2, roomCm * 0.4, length * 0.25)
+  if (mark.is === 'dot') return oval(footX, footY, roomCm * 0.12, roomCm * 0.12)
   const reach = HALF_BAR * roomCm
   const acrossX = (-stemY / length) * reach
   const acrossY = (stemX / length) * reach
   const slantX = acrossX * 0.7 + (stemX / length) * reach * 0.4
   const slantY = acrossY * 0.7 + (stemY / length) * reach * 0.4
-  const { across, slanted } = BARS[kind]
   const stem = `M${n(footX)} ${n(footY)}L${n(headX)} ${n(headY)}`
   return stem
-    + across.map(t => segment(footX + stemX * t, footY + stemY * t, acrossX, acrossY)).join('')
-    + slanted.map(t => segment(footX + stemX * t, footY + stemY * t, slantX, slantY)).join('')
+    + mark.across.map(t => segment(footX + stemX * t, footY + stemY * t, acrossX, acrossY)).join('')
+    + mark.slanted.map(t => segment(footX + stemX * t, footY + stemY * t, slantX, slantY)).join('')
 }
 
 /**
@@ -63,7 +48,7 @@ export function markPath(kind: StitchKind, footX: number, footY: number, headX: 
 function loopMark(kind: StitchKind, knotX: number, otherX: number, knotY: number, topX: number, topY: number, roomCm: number): { readonly loop: string, readonly closing: string } {
   const arm = (x: number) => `Q${n((x + topX) / 2 + (x - topX) * 0.12)} ${n((knotY + topY) / 2 + (topY - knotY) * 0.22)} ${n(topX)} ${n(topY)}`
   const left = `M${n(knotX)} ${n(knotY)}${arm(knotX)}`
-  if (kind === 'ch') return { loop: `${left}M${n(otherX)} ${n(knotY)}${arm(otherX)}`, closing: '' }
+  if (STITCHES[kind].heightInSc === 0) return { loop: `${left}M${n(otherX)} ${n(knotY)}${arm(otherX)}`, closing: '' }
   return { loop: left, closing: markPath(kind, otherX, knotY, topX, topY, roomCm) }
 }
 

@@ -8,7 +8,7 @@ import { FABRIC_KINDS } from '../stitch/dictionary'
 import { hookLabel } from '../stitch/hooks'
 import { WALL_KINDS } from '../wall/kinds'
 import { TURN_UPS } from '../wall/turnUp'
-import { DESIGN_VERSION } from './design'
+import { DESIGN_VERSION, type Design } from './design'
 
 /*
  * The whole design document, question by question: what its parts ask stands with their kinds, the rest here. The validated classes
@@ -48,6 +48,11 @@ export const GAUGE_FIELDS = {
   worked: optional(choice('The swatch was worked', [{ value: 'unturned', name: 'same side facing' }, { value: 'turned', name: 'turned' }])),
 } as const
 
+/** How rounds go in a design. */
+function goes(design: object): string {
+  return (design as Design).rounds.style
+}
+
 /** How the maker goes round. */
 export const ROUNDS_FIELDS = {
   style: choice('Rounds go', [
@@ -58,9 +63,9 @@ export const ROUNDS_FIELDS = {
   startingChainCounts: choice('At the start of a round', [
     { value: false, name: 'the chain does not count', does: 'The first stitch goes in the stitch you joined to; leave the chain alone.' },
     { value: true, name: 'the chain counts as a stitch', does: 'The chain is the first stitch; the next one goes in the next stitch.' },
-  ], { begins: false, when: (spec: object) => (spec as { style: string }).style !== 'spiral' }),
+  ], { begins: false, when: spec => goes(spec) !== 'spiral' }),
   leanPerTen: optional(figure('The seam leaned, in ten rounds', between(-20, 20), 'sts', {
-    usually: between(-6, 6), when: (spec: object) => (spec as { style: string }).style === 'joined',
+    usually: between(-6, 6), when: spec => goes(spec) === 'joined',
     says: 'Stitches that the seam of joined rounds leaned over ten rounds, back from the way they are worked; the bag\'s sides move with it.',
   })),
 } as const

@@ -1,8 +1,8 @@
 import type { Closing } from '../round/round'
-import { STITCHES } from '../stitch/dictionary'
+import { FABRIC_KINDS, STITCHES } from '../stitch/dictionary'
 
 /** The taller stitches that close a loop, each as long as so many chains (handbook 8; common practice, no source). */
-const TALLER = ['hdc', 'dc', 'tr'] as const
+const TALLER = FABRIC_KINDS.filter(kind => STITCHES[kind].heightChains > 1)
 
 /**
  * Ways to close the last loop of a round by chains and a taller stitch: those nearest to half and half first, of two as near

@@ -1,10 +1,33 @@
+/** What there is to know of a way to start, besides its words. */
+interface StartTraits {
+  /** The first round goes into its chains. */
+  readonly intoChains?: true
+  /** Its chains lie along the first row, and are yarn of their own. */
+  readonly laid?: true
+  /** It is of stitches, worked chain and stitch in one. */
+  readonly stitched?: true
+  /** Its chains are joined, and worked into all the way round. */
+  readonly looped?: true
+}
+
+/** The ways to start a bag, or a piece of its own (handbook 5). */
+export const STARTS = {
+  'ring': {}, 'chain-ring': {}, 'chain': { intoChains: true }, 'foundation-chain': { intoChains: true, laid: true },
+  'foundation-sc': { stitched: true }, 'chain-loop': { looped: true }, 'bought': {},
+} as const satisfies Readonly<Record<string, StartTraits>>
+
 /** What the first round of a bag, or the first row of a piece, is worked into. */
 export interface Start {
-  readonly kind: 'ring' | 'chain-ring' | 'chain' | 'foundation-chain' | 'foundation-sc' | 'chain-loop' | 'bought'
+  readonly kind: keyof typeof STARTS
   /** Chains made before the first round, turning chain included; 0 for a ring of yarn; holes of a bought floor. */
   readonly chains: number
   /** Which of those chains, from the hook, the first stitch goes into. */
   readonly firstInto?: number
   /** How long the foundation should be before anything is worked into it: it shrinks a little (handbook 4). */
   readonly beforeCm?: number
+}
+
+/** What there is to know of a start. */
+export function traitsOf({ kind }: Start): StartTraits {
+  return STARTS[kind]
 }

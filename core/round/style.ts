@@ -20,8 +20,8 @@ export interface Rounds {
 
 /** The chains that start a joined round of a stitch: an uncounted double is started lower, with 2 (handbook 2). */
 export function startingChains(kind: FabricKind, counts: boolean): number {
-  if (kind === 'dc' && !counts) return 2
-  return STITCHES[kind].heightChains
+  const { heightChains, uncountedChains = heightChains } = STITCHES[kind]
+  return counts ? heightChains : uncountedChains
 }
 
 /** Whether a round opens with a plain stitch in the place it starts at, which a starting chain can stand for. */

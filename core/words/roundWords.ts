@@ -1,4 +1,4 @@
-import type { Start } from '../part/start'
+import { type Start, traitsOf } from '../part/start'
 import { PLACE_CODE } from '../round/edge'
 import type { Begin } from '../round/round'
 import { kindAt, type Worked } from '../round/worked'
@@ -74,8 +74,7 @@ export function roundWords(worked: Worked, terms: Terms, start: Start, othersCou
   const kind = firstStitch(worked)
   const onFoundation = worked.on.from[0] === -1
   const inOnePlace = worked.on.count === 1
-  const fromChain = start.kind === 'chain' || start.kind === 'foundation-chain'
-  const intoChain = onFoundation && fromChain && worked.on.kinds[0] === PLACE_CODE.chain
+  const intoChain = onFoundation && traitsOf(start).intoChains && worked.on.kinds[0] === PLACE_CODE.chain
   const speech = { terms, on: worked.on, start, across: worked.round.join === 'open' }
   const said = begin.counts ? withoutFirstStitch(steps, inOnePlace) : steps
   const opening = intoChain ? skippedWords(worked, kind, terms, start) : beginWords(begin, kind, terms, onFoundation || othersCount)

@@ -1,4 +1,4 @@
-import type { Start } from '../part/start'
+import { type Start, traitsOf } from '../part/start'
 import { type Edge, PLACE_KINDS } from '../round/edge'
 import type { ChainStep, GroupStep, Landmark, Loop, Step, StitchStep } from '../round/step'
 import { type StitchKind, stitchName, STITCHES, type Terms } from '../stitch/dictionary'
@@ -48,7 +48,7 @@ function places(step: StitchStep): string {
 
 type Called = (n: number, speech: Speech) => string
 
-const ofSc = ({ start }: Speech) => start.kind === 'foundation-sc'
+const ofSc = ({ start }: Speech) => traitsOf(start).stitched === true
 /** `next row end`, `each of next 3 row ends`. */
 const several = (what: string): Called => n => n === 1 ? `next ${what}` : `each of next ${n} ${what}s`
 
@@ -72,7 +72,7 @@ function landmarkPlaces(landmark: Landmark, n: number, speech: Speech): string {
 }
 
 function alongChain(n: number, { start, on }: Speech, sc: boolean): string {
-  if (n === on.count && start.kind === 'chain-loop') return 'each ch around'
+  if (n === on.count && traitsOf(start).looped) return 'each ch around'
   if (n === on.count) return `${ordinal(start.firstInto ?? 2)} ch from hook and in each ch across`
   const what = sc ? 'st' : 'ch'
   return n === 1 ? `next ${what}` : `each of next ${n} ${what}s`

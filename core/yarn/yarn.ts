@@ -5,6 +5,7 @@ import { draftYarnChanges } from '../draft/wallFindings'
 import type { Worked } from '../round/worked'
 import type { Step } from '../round/step'
 import { STITCH_CODE, STITCH_KINDS, STITCHES } from '../stitch/dictionary'
+import { traitsOf } from '../part/start'
 
 /** What a bag takes of one yarn. */
 export interface YarnNeed {
@@ -62,7 +63,7 @@ export function yarnNeeds(draft: Draft): YarnNeed[] {
     const tally = used.get(piece.colour)
     if (!tally) continue
     // A first row's turning chain is among the chains that it starts from.
-    const chains = piece.start.kind === 'foundation-chain' ? piece.start.chains - (piece.rows[0]?.round.begin.chains ?? 0) : 0
+    const chains = traitsOf(piece.start).laid ? piece.start.chains - (piece.rows[0]?.round.begin.chains ?? 0) : 0
     const own = { cm: piece.cordYarnCm ?? chains * cmOf[CH]!, stitches: 0 }
     for (const row of piece.rows) addRound(own, row, cmOf)
     tally.cm += piece.times * (own.cm + 2 * END_CM + SEWING_CM)

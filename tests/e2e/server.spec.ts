@@ -14,7 +14,7 @@ test('what is off is answered with what to change, and never with a 500', async 
     ['', 400, /not JSON/],
     ['[]', 422, /not a Fair Hollow design/],
     ['null', 422, /not a Fair Hollow design/],
-    [JSON.stringify({ ...sound, version: 2 }), 422, /later version/],
+    [JSON.stringify({ ...sound, version: 3 }), 422, /later version/],
     [JSON.stringify({ ...sound, gauge: { ...sound.gauge, measured: { sc: { stitches: -3, rounds: 20, overCm: 10 } } } }), 422, /gauge\.measured\.sc\.stitches/],
     [JSON.stringify({ ...sound, base: { ...sound.base, size: { want: { diameterCm: 300 } } } }), 422, /base\.size\.want\.diameterCm: must be a number from 1 to 150/],
     ['{"a":'.repeat(50_000), 400, /not JSON/],

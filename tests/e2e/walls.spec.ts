@@ -58,7 +58,7 @@ test('nothing fits: the asks that collide are named', async ({ page, request }) 
 
 test('bands are moved by dragging, by keyboard and by button, doubled and thrown out', async ({ page, request }) => {
   const wall = [{ band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }, { band: 'boxes', size: rounds(3), colour: 'moss' }, { band: 'moss', size: rounds(4), colour: 'main' }]
-  const id = await freshBag(request, 'Shuffled tote', { gauge, yarns, base: tube(48), turnUp: 'plain', wall })
+  const id = await freshBag(request, 'Shuffled tote', { gauge, yarns, base: tube(48), turnUp: 'plain', wall: stacked(wall as never) })
   await page.goto(`/bags/${id}`)
   await expect.poll(() => stack(page)).toEqual(['Wall 3, moss', 'Wall 2, boxes', 'Wall 1'])
   const handles = page.locator('.stack .handle')
