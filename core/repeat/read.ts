@@ -68,7 +68,7 @@ function items(piece: Piece): Piece[] {
 function stitchOf(abbreviation: string, terms: Terms, at: number): StitchKind {
   const name = abbreviation.toLowerCase()
   const kind = STITCH_KINDS.find(one => STITCHES[one][terms].abbreviation === name)
-  if (kind && kind !== 'ch') return kind
+  if (kind && !STITCHES[kind].inRuns) return kind
   const other: Terms = terms === 'us' ? 'uk' : 'us'
   const there = STITCH_KINDS.find(one => STITCHES[one][other].abbreviation === name)
   const hint = there ? `${abbreviation} is a ${other.toUpperCase()} abbreviation; write ${STITCHES[there][terms].abbreviation}` : `${abbreviation} is not a stitch known here; write ${STITCH_KINDS.slice(2).map(one => STITCHES[one][terms].abbreviation).join(', ')} or ch`

@@ -31,6 +31,8 @@ export interface Stitch {
   readonly heightInSc: number
   /** Yarn it eats as a multiple of a stitch's width (handbook 12; from memory). */
   readonly yarnPerWidth: number
+  /** Worked in runs, into no place of its own. */
+  readonly inRuns?: true
   readonly mark: StitchMark
   /** How it looks on the fabric's right side: a V that fills its height, a V on a stem, or a thread along the top with the fabric open below. */
   readonly front: 'vee' | 'stemmed' | 'open'
@@ -49,7 +51,7 @@ function stem(across: readonly number[], slanted: readonly number[] = []): StemM
 const ROWS = [
   {
     kind: 'ch', us: { name: 'chain', abbreviation: 'ch' }, uk: { name: 'chain', abbreviation: 'ch' },
-    heightChains: 1, heightInSc: 0, yarnPerWidth: 3.5, mark: { is: 'oval' }, front: 'open',
+    heightChains: 1, heightInSc: 0, yarnPerWidth: 3.5, inRuns: true, mark: { is: 'oval' }, front: 'open',
   },
   {
     kind: 'slst', us: { name: 'slip stitch', abbreviation: 'sl st' }, uk: { name: 'slip stitch', abbreviation: 'ss' },

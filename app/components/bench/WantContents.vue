@@ -12,9 +12,9 @@ const asking = useAsking(() => ['contents'], () => contents.value ?? {})
 const CHOICES = [{ value: 'nothing', name: 'nothing in particular' }, ...CONTENT_KINDS.map(({ kind, name }) => ({ value: kind, name }))]
 
 /** What it weighs is known whatever shape it has. */
-function choose(kind: string): void {
+function choose(wish: string): void {
   const weightKg = contents.value?.weightKg
-  const begun = kind === 'nothing' ? undefined : { ...contentOf({ kind }).begins, ...(weightKg ? { weightKg } : {}) }
+  const begun = wish === 'nothing' ? undefined : { ...contentOf({ kind: wish }).begins, ...(weightKg ? { weightKg } : {}) }
   bag.change('What it must hold', [{ path: ['contents'], value: begun }])
 }
 </script>

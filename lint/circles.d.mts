@@ -1,0 +1,2 @@
+/** Circles of files that import one another. */
+export function circlesAmong(files: ReadonlyMap<string, string>): string[][]

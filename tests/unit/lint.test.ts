@@ -1,0 +1,94 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { ESLint } from 'eslint'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { circlesAmong } from '../../lint/circles.mjs'
+
+/** Each rule of the house, tried by breaking it. */
+
+const root = fileURLToPath(new URL('../../', import.meta.url))
+const eslint = new ESLint({ cwd: root })
+
+/** The rules that a text breaks in the place of a file. */
+async function broken(filePath: string, code: string): Promise<string[]> {
+  const [result] = await eslint.lintText(`${code}\n`, { filePath })
+  return (result?.messages ?? []).map(({ ruleId }) => ruleId ?? 'not read')
+}
+
+beforeAll(async () => void await broken('core/measure/x.ts', 'export const x = 1'), 60_000)
+
+describe('arrows', () => {
+  it.each([
+    ['a lower folder of core on a higher one', 'core/measure/x.ts', 'import \'../draft/draft\''],
+    ['a nested folder of core', 'core/measure/deep/x.ts', 'import \'../../draft/draft\''],
+    ['by the alias of the root', 'core/measure/x.ts', 'import \'~~/core/draft/draft\''],
+    ['by a type alone', 'core/measure/x.ts', 'export type D = import(\'../draft/draft\').Draft'],
+    ['by passing it on', 'core/measure/x.ts', 'export { draft } from \'../draft/draft\''],
+    ['a folder of core that is in no order', 'core/odds/x.ts', 'export const x = 1'],
+    ['a file right in core', 'core/x.ts', 'export const x = 1'],
+    ['core on the page', 'core/export/x.ts', 'import \'~/theme\''],
+    ['core on the server', 'core/export/x.ts', 'import \'../../server/db/demoWorld\''],
+    ['core on a package of the machine', 'core/export/x.ts', 'import \'node:fs\''],
+    ['core on a package that is not on its list', 'core/export/x.ts', 'import \'vue\''],
+    ['the page on the server', 'app/stores/x.ts', 'import \'../../server/db/demoWorld\''],
+    ['the page on the server, by the alias of the root', 'app/stores/x.ts', 'import \'~~/server/db/demoWorld\''],
+    ['the page on the server, while it runs', 'app/stores/x.ts', 'export const later = () => import(\'~~/server/db/demoWorld\')'],
+    ['a store on a component', 'app/stores/x.ts', 'import \'~/components/bench/BagTally.vue\''],
+    ['looks on a store', 'app/looks/x.ts', 'import \'~/stores/ways\''],
+    ['a component on a page', 'app/components/bench/x.ts', 'import \'../../pages/swatches.vue\''],
+    ['the server on the page', 'server/x.ts', 'import \'../app/theme\''],
+    ['the command line on the page', 'cli/x.ts', 'import \'../app/theme\''],
+  ])('forbid %s', async (_, file, code) => expect(await broken(file, code)).toContain('house/arrows'))
+
+  it.each([
+    ['core/draft/x.ts', 'import \'../measure/format\''],
+    ['core/design/x.ts', 'import \'immer\''],
+    ['core/measure/x.test.ts', 'import \'../draft/draft\''],
+    ['app/components/bench/x.ts', 'import \'~/stores/ways\''],
+    ['app/stores/x.ts', 'import \'~~/core/draft/draft\''],
+    ['server/x.ts', 'import \'../core/draft/draft\''],
+  ])('allow %s: %s', async (file, code) => expect(await broken(file, code)).not.toContain('house/arrows'))
+})
+
+describe('core is pure', () => {
+  it.each([
+    'export const now = Date.now()', 'export const now = new Date()', 'export const now = globalThis.performance.now()', 'export const id = crypto.randomUUID()',
+    'export const at = () => setTimeout(() => undefined, 3)', 'export const answer = fetch(\'/\')', 'export const wide = window.innerWidth', 'export const env = process.env',
+  ])('no clock, no machine: %s', async code => expect(await broken('core/fit/x.ts', code)).toContain('no-restricted-globals'))
+
+  it.each([
+    'export const chance = Math.random()', 'export const chance = Math[\'random\']()', 'const { random } = Math\nexport const chance = random()',
+    'const M = Math\nexport const chance = M.random()', 'export const dice = [Math]',
+  ])('no chance: %s', async code => expect(await broken('core/fit/x.ts', code)).toContain('no-restricted-syntax'))
+
+  it('but sums', async () => expect(await broken('core/fit/x.ts', 'export const two = Math.max(1, 2)')).toEqual([]))
+})
+
+describe('roles, not kinds', () => {
+  it.each([
+    'export const is = (spec: { band: string }) => spec.band === \'slots\'', 'export const is = ({ form }: { form: string }) => \'oval\' !== form',
+    'export const is = (kind: string) => [\'dc\', \'tr\'].includes(kind)',
+    'export function is(spec: { band: string }): number {\n  switch (spec.band) {\n    case \'slots\': return 1\n    default: return 0\n  }\n}',
+  ])('%s', async code => expect(await broken('core/draft/x.ts', code)).toContain('house/roles'))
+
+  it('a lookup by whatever kind it is, is none', async () => {
+    expect(await broken('core/draft/x.ts', 'export const of = (all: { band: string }[], band: string) => all.find(one => one.band === band)')).toEqual([])
+  })
+})
+
+describe('circles', () => {
+  it('are found, those of types alone too, and through files in between', () => {
+    const files = new Map([
+      ['core/a/one.ts', 'import { two } from \'./two\'\nexport const one = 1'], ['core/a/two.ts', 'import {\n  type Three,\n} from \'~~/core/b/three\''],
+      ['core/b/three.ts', 'export type { One } from \'../a/one\''], ['core/b/four.ts', 'import \'./three\''],
+    ])
+    expect(circlesAmong(files)).toEqual([['core/a/one.ts', 'core/a/two.ts', 'core/b/three.ts', 'core/a/one.ts']])
+  })
+
+  it('there are none', () => {
+    const paths = ['core', 'app', 'server', 'cli'].flatMap(house => (readdirSync(root + house, { recursive: true }) as string[]).map(path => `${house}/${path}`))
+    const files = new Map(paths.filter(path => /\.(ts|vue)$/.test(path)).map(path => [path, readFileSync(root + path, 'utf8')]))
+    expect(files.size).toBeGreaterThan(200)
+    expect(circlesAmong(files)).toEqual([])
+  })
+})
