@@ -3,7 +3,7 @@ import vuetify, { transformAssetUrls } from 'vite-plugin-vuetify'
 
 /** class-validator's decorators need the older decorator semantics in every compiler that meets them. */
 const tsconfigRaw = { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } }
-const decorators = { compilerOptions: { experimentalDecorators: true } }
+const decorators = { compilerOptions: { experimentalDecorators: true, exactOptionalPropertyTypes: true } }
 
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@nuxt/eslint'],

@@ -16,7 +16,7 @@ import { hangingsOf } from './handles'
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }
 const slots: SlotsSpec = { band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 52 } }, into: 'chains', corners: 1, rounds: 4, stitch: 'sc', nudge: 0, colour: 'main' }
-const carried = (weightKg?: number): Design['contents'] => ({ kind: 'cloth', lengthCm: 6, widthCm: 5, heightCm: 6, ...(weightKg ? { weightKg } : {}) })
+const carried = (weightKg?: number): NonNullable<Design['contents']> => ({ kind: 'cloth', lengthCm: 6, widthCm: 5, heightCm: 6, ...(weightKg ? { weightKg } : {}) })
 /** A tube of 64 stitches, 16 cm wide lying flat and 10.5 cm tall below what is put on it. */
 const bag = (wall: readonly WallSpec[], over: Partial<Design> = {}): Design => ({ ...newDesign('Tube'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([plain, ...wall]), ...over })
 const found = (design: Design, code: string) => draft(design).findings.find(finding => finding.code === code)

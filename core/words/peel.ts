@@ -4,7 +4,8 @@ function peelGroup(group: GroupStep): Step[] {
   const [first, ...rest] = group.steps
   if (first?.do !== 'stitch') return [group]
   const left = first.times > 1 ? [{ ...first, times: first.times - 1 }, ...rest] : rest
-  return left.length === 0 ? [] : [{ ...group, steps: left, aim: group.aim ?? 'same', landmark: undefined }]
+  const { landmark: _, ...plain } = group
+  return left.length === 0 ? [] : [{ ...plain, steps: left, aim: group.aim ?? 'same' }]
 }
 
 /**

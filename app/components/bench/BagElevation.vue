@@ -13,7 +13,7 @@ import type { Where } from '~~/core/handle/onRim'
 import { insideShade, threadLine } from '~/looks/yarnShade'
 
 /** The bag standing, from the front, in centimetres with its floor's middle at (0, 0). */
-const props = withDefaults(defineProps<{ draft: Draft, scale: number, selected: string, pulled?: number, threaded?: number, handlesAs?: HandlesAs, grips?: boolean }>(), { pulled: 0, threaded: 1, handlesAs: 'held' })
+const props = withDefaults(defineProps<{ draft: Draft, scale: number, selected: string, pulled?: number | undefined, threaded?: number | undefined, handlesAs?: HandlesAs | undefined, grips?: boolean }>(), { pulled: 0, threaded: 1, handlesAs: 'held' })
 const emit = defineEmits<{ select: [part: string], nudge: [part: string, to: number] }>()
 
 const mirrored = computed(() => props.draft.design.hands === 'left')

@@ -7,7 +7,7 @@ import type { Draft } from '~~/core/draft/draft'
 import { standOutLine, threadLine } from '~/looks/yarnShade'
 
 /** The floor from above, in centimetres with its middle at (0, 0): rounds, increases, markers, where rounds start, the fold. */
-const props = defineProps<{ draft: Draft, scale: number, selected: boolean, lit?: number }>()
+const props = defineProps<{ draft: Draft, scale: number, selected: boolean, lit?: number | undefined }>()
 
 const plan = computed(() => planOf(props.draft))
 const base = computed(() => props.draft.parts[0]!)

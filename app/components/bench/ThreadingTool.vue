@@ -8,7 +8,7 @@ import type { Asking } from '~/composables/useAsking'
 import { useView } from '~/stores/view'
 
 /** How a casing's cords are threaded, and what they do when they are pulled. */
-const props = defineProps<{ asking: Asking, part?: DraftPart }>()
+const props = defineProps<{ asking: Asking, part?: DraftPart | undefined }>()
 const view = useView()
 const units = computed(() => props.asking.units)
 const casing = computed(() => props.part && casingsOf([props.part], props.asking.now.gauge)[0])

@@ -29,7 +29,7 @@ const inHand = computed(() => rows.value.find(({ id }) => id === view.selected)?
 const handled = computed(() => bag.draft.parts.some(({ handles, findings }) => handles.length > 0 || findings.some(({ code }) => code === 'slot-runs')))
 
 /** The list runs from the top down, the wall from the floor up. */
-function dropped({ oldIndex, newIndex }: { oldIndex?: number, newIndex?: number }): void {
+function dropped({ oldIndex, newIndex }: { oldIndex?: number | undefined, newIndex?: number | undefined }): void {
   if (oldIndex !== undefined && newIndex !== undefined) move(rows.value[oldIndex]!.id, oldIndex - newIndex)
 }
 

@@ -14,7 +14,7 @@ import ThreadingTool from './ThreadingTool.vue'
 import WherePlaced from './WherePlaced.vue'
 
 /** A part of the wall: its kind, the questions of that kind, and the tools that it needs besides. */
-const props = defineProps<{ spec: WallPart, part?: DraftPart }>()
+const props = defineProps<{ spec: WallPart, part?: DraftPart | undefined }>()
 const bag = useDocument()
 const { turnInto } = useStack()
 const asking = useAsking(() => ['wall', props.spec.id], () => props.spec, () => props.part)

@@ -6,7 +6,7 @@ import type { Asking } from '~/composables/useAsking'
 import { useDocument } from '~/stores/document'
 
 /** Where something on the rim goes: in the middle, or moved; by the sides the bag has, or as the maker marked them anew. */
-const props = defineProps<{ asking: Asking, part?: DraftPart }>()
+const props = defineProps<{ asking: Asking, part?: DraftPart | undefined }>()
 const bag = useDocument()
 const spec = computed(() => props.asking.spec as Where)
 const asDrafted = computed(() => bag.design.rounds.style === 'joined'

@@ -9,7 +9,7 @@ import { patternOf } from '~~/core/words/pattern'
 import { useWays } from '~/stores/ways'
 
 /** What a part, or the whole bag, comes to: counts and sizes first, then the words. */
-const props = defineProps<{ draft: Draft, part?: DraftPart }>()
+const props = defineProps<{ draft: Draft, part?: DraftPart | undefined }>()
 const ways = useWays()
 
 const units = computed(() => props.draft.design.units)

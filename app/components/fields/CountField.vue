@@ -4,7 +4,7 @@ import type { Bounds } from '~~/core/field/field'
 import { parseNumber } from '~~/core/measure/parse'
 
 /** A number typed, whole unless `parts` are allowed, and left out if it may be empty; up and down keys count. Only a sound one leaves the field. */
-const props = defineProps<{ label: string, value: number | undefined, bounds: Bounds, suffix?: string, parts?: boolean, mayBeEmpty?: boolean }>()
+const props = defineProps<{ label: string, value: number | undefined, bounds: Bounds, suffix?: string | undefined, parts?: boolean, mayBeEmpty?: boolean | undefined }>()
 const emit = defineEmits<{ change: [value: number], clear: [] }>()
 
 const shown = (value: number | undefined) => value === undefined ? '' : String(value)

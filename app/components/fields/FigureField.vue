@@ -2,7 +2,7 @@
 import { useId } from 'vue'
 
 /** A field for a figure: tabular digits, the unit behind it, and what is wrong with it below. */
-defineProps<{ label: string, text: string, suffix?: string, trouble: string }>()
+defineProps<{ label: string, text: string, suffix?: string | undefined, trouble: string }>()
 const emit = defineEmits<{ type: [text: string], focus: [], blur: [] }>()
 const id = useId()
 </script>

@@ -10,7 +10,7 @@ import type { Draft } from '~~/core/draft/draft'
 import { useBox } from '~/composables/useBox'
 
 /** The chart beside the words: the floor from above, the wall cut open at the round's start and laid flat. */
-const props = defineProps<{ draft: Draft, lit?: number }>()
+const props = defineProps<{ draft: Draft, lit?: number | undefined }>()
 
 const frame = ref<HTMLElement>()
 const { width } = useBox(frame)

@@ -2,7 +2,7 @@
 import type { Pattern } from '~~/core/words/pattern'
 
 /** A pattern to read and print. Pointing at a round lights it in the chart. */
-defineProps<{ pattern: Pattern, note: string, lit?: number }>()
+defineProps<{ pattern: Pattern, note: string, lit?: number | undefined }>()
 const emit = defineEmits<{ light: [round: number | undefined] }>()
 </script>
 

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiPrinterOutline, mdiTrayArrowUp } from '@mdi/js'
 import { computed, ref } from 'vue'
+import { EXPORT_KINDS } from '~~/core/export/kinds'
 import { asText } from '~~/core/words/asText'
 import { patternOf } from '~~/core/words/pattern'
 import { useBagPage } from '~/composables/useBagPage'
@@ -16,13 +17,9 @@ const copied = ref('')
 const pattern = computed(() => patternOf(bag.draft, ways.terms))
 
 const FILES = [
-  { as: 'text', name: 'Pattern as text', hint: '.txt' },
-  { as: 'md', name: 'Pattern as Markdown', hint: '.md' },
-  { as: 'csv', name: 'Rounds as a table', hint: '.csv' },
-  { as: 'svg', name: 'Chart as a picture', hint: '.svg' },
-  { as: 'json', name: 'Draft for other programs', hint: '.draft.json' },
+  ...EXPORT_KINDS.map(({ as, name, extension }) => ({ as, name, hint: `.${extension}` })),
   { as: 'design', name: 'The bag itself, to bring in again', hint: '.design.json' },
-] as const
+]
 
 async function copy(): Promise<void> {
   try {
