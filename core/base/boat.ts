@@ -33,7 +33,7 @@ const fields = {
   perEnd: count('Stitches in each end (1: none extra)', between(1, 8), { begins: 3, usually: between(1, 6) }),
 } as const
 
-/** A bag without a floor, which folds along its foundation chain: one oval round, then straight up (handbook 5, boat). */
+/** A bag without a floor, which folds along its foundation chain: one oval round, then straight up (craft 5, boat). */
 export type BoatSpec = FormSpec<'boat', typeof fields>
 
 /** The side stitches with which a boat lies nearest to a wanted width: its edge, `2S + 2e` stitches, is twice the width. */
@@ -62,7 +62,7 @@ function workBoat(spec: BoatSpec, setting: Setting): PartResult {
   }
 }
 
-/** A boat (handbook 5). */
+/** A boat (craft 5). */
 export const boat = form({
   form: 'boat', name: 'boat', does: 'No floor: one round about a chain, then straight up. It lies flat and folds along the chain.', fields,
   begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }), work: workBoat, measures: 'length',

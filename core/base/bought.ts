@@ -24,7 +24,7 @@ const fields = {
   doubledHoles: count('Holes at the corners, doubled', between(0, 100), { begins: 8, usually: between(0, 40), says: 'Holes at the rounded corners of an oblong floor that take twice as many, in all.' }),
 } as const
 
-/** A stiff floor of leather or board with punched holes, worked into (handbook 5, bought base). */
+/** A stiff floor of leather or board with punched holes, worked into (craft 5, bought base). */
 export type BoughtSpec = FormSpec<'bought', typeof fields>
 
 /** Stitches in each hole, in order: holes at the four corners take twice as many. */
@@ -93,7 +93,7 @@ function onRim(half: number, out: number, share: number) {
   return onStadium(NEAR, (along - 1.5 * end - 4 * half) / end, half, out)
 }
 
-/** A bought floor (handbook 5). */
+/** A bought floor (craft 5). */
 export const bought = form({
   form: 'bought', name: 'bought floor', does: 'A stiff floor with punched holes; the first round goes into the holes.', fields,
   begins: (like) => {

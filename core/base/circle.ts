@@ -89,7 +89,7 @@ export function discFields(rounds: string, pins: (rounds: number) => number) {
 
 const fields = discFields('Rounds', rounds => rounds)
 
-/** A round floor as the maker asks for it (handbook 5, circle). */
+/** A round floor as the maker asks for it (craft 5, circle). */
 export type CircleSpec = FormSpec<'circle', typeof fields>
 /** A disc, whether it is the whole floor or one of two. */
 export type DiscSpec = Omit<CircleSpec, 'form'>
@@ -100,7 +100,7 @@ export function increasesOf(spec: { readonly increases: number | 'by-gauge' }, s
 }
 
 /**
- * The steps of round `r` of a disc: `increases` groups of one increase and `r - 2` plain stitches (handbook 5).
+ * The steps of round `r` of a disc: `increases` groups of one increase and `r - 2` plain stitches (craft 5).
  * Staggered discs shift the increase by half a group in every second round.
  */
 export function circleRound(r: number, increases: number, kind: FabricKind, { placing, increaseAt }: Growing): Step[] {
@@ -119,7 +119,7 @@ export interface DiscSize extends PartSize {
 
 /**
  * The size of a disc. With edge enough or to spare it is as wide as its rounds reach; with too little it stands as a
- * shallow cone, as wide as its edge allows (handbook 5). A floor adds nothing to the bag's height.
+ * shallow cone, as wide as its edge allows (craft 5). A floor adds nothing to the bag's height.
  */
 export function discSize(rounds: number, increases: number, stitch: StitchSize): DiscSize {
   const circumference = times(stitch.width, increases * rounds)
@@ -263,7 +263,7 @@ export const DISC = {
   measures: 'length', evidence: discEvidence, choices: discChoices,
 } as const
 
-/** A round floor (handbook 5, circle). */
+/** A round floor (craft 5, circle). */
 export const circle = form({
   form: 'circle', name: 'round', does: 'A disc, worked from its middle out.', fields, ...DISC,
   work: workDisc, withIncreases: (spec, increases) => ({ ...spec, increases }),

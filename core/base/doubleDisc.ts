@@ -10,7 +10,7 @@ import { form, type FormSpec } from './form'
 /** Both discs, and the round that joins them. */
 const fields = discFields('Rounds of each disc', rounds => (rounds - 1) / 2)
 
-/** A firm floor of two equal discs, joined by one round through both, which stands as a ridge (handbook 5). */
+/** A firm floor of two equal discs, joined by one round through both, which stands as a ridge (craft 5). */
 export type DoubleDiscSpec = FormSpec<'double-disc', typeof fields>
 
 /** Works both discs and the round that joins them. */
@@ -44,7 +44,7 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
   }
 }
 
-/** A double disc (handbook 5). */
+/** A double disc (craft 5). */
 export const doubleDisc = form({
   form: 'double-disc', name: 'double disc', does: 'Two discs joined by a round through both: a firm floor with a ridge that sits square.', fields, ...DISC, floors: 2,
   work: workDoubleDisc, withIncreases: (spec, increases) => ({ ...spec, increases }),

@@ -4,7 +4,7 @@ import type { Finding } from '../part/finding'
 
 /** What a number of increases a round makes of a disc. */
 export interface Flatness {
-  /** Edge there is to the edge a flat disc needs: `n·w / (2πh)` (handbook 5). 1 lies flat. */
+  /** Edge there is to the edge a flat disc needs: `n·w / (2πh)` (craft 5). 1 lies flat. */
   readonly ratio: number
   readonly plusMinus: number
   readonly judgement: Judgement
@@ -12,7 +12,7 @@ export interface Flatness {
 
 export type Judgement = 'dish' | 'flat' | 'ripple' | 'ruffle'
 
-/** Within these a base lies flat, or ripples so mildly that the wall tames it (handbook 5; from memory). */
+/** Within these a base lies flat, or ripples so mildly that the wall tames it (craft 5; from memory). */
 export const FLAT_SHARE = 0.07
 export const RIPPLE_SHARE = 0.3
 

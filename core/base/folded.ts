@@ -37,7 +37,7 @@ const fields = {
   edgeStitches: count('Edge stitches besides', between(-20, 40), { begins: 1, usually: between(-4, 6), says: 'A row is repeats times repeat, and these; below 0 so many fewer.' }),
 } as const
 
-/** A rectangle over a repeat, folded in half and seamed at two sides (handbook 5, flat and folded). */
+/** A rectangle over a repeat, folded in half and seamed at two sides (craft 5, flat and folded). */
 export type FoldedSpec = FormSpec<'folded', typeof fields>
 
 /** Works the rows of a flat bag; its edge is the last row and the chain's underside, after folding and seaming. */
@@ -73,7 +73,7 @@ function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
   }
 }
 
-/** A folded piece (handbook 5). */
+/** A folded piece (craft 5). */
 export const folded = form({
   form: 'folded', name: 'folded piece', does: 'A flat piece, folded in half and seamed at two sides.', fields, tall: true,
   begins: (like) => {

@@ -8,7 +8,7 @@ import { oval } from './oval'
 import { rectangle } from './rectangle'
 import { tube } from './tube'
 
-/** The forms of floor, or of none, that a bag can start from (handbook 5), as they are offered: the only list of them. */
+/** The forms of floor, or of none, that a bag can start from (craft 5), as they are offered: the only list of them. */
 export const BASE_FORMS = [circle, oval, rectangle, doubleDisc, boat, tube, folded, bought] as const
 
 /** The spec of a base, of any form. */

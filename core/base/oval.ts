@@ -71,7 +71,7 @@ const fields = {
   ...GROWING,
 } as const
 
-/** An oval floor as the maker asks for it: a rectangle with a half disc at each end (handbook 5, oval). */
+/** An oval floor as the maker asks for it: a rectangle with a half disc at each end (craft 5, oval). */
 export type OvalSpec = FormSpec<'oval', typeof fields>
 
 /** Counts of an oval: stitches of a straight side, rounds. */
@@ -86,7 +86,7 @@ export function perEndOf(spec: { readonly perEnd: number | 'by-gauge' }, stitch:
 }
 
 /**
- * The floor that counts come to: as wide as a disc of those rounds, as long as that and the side stitches, by handbook 5:
+ * The floor that counts come to: as wide as a disc of those rounds, as long as that and the side stitches, by craft 5:
  * `width = 2Rh`, `length = S·w + 2Rh`. A row of foundation sc adds its own height.
  */
 export function ovalFloor(counts: OvalCounts, perEnd: number, stitch: StitchSize, foundation?: Length): Floor {
@@ -118,10 +118,10 @@ export function countsForOval(want: { lengthCm: number, widthCm: number }, perEn
   return best
 }
 
-/** A chain start needs a chain for every side stitch, one at each end, and the turning chain (handbook 5). */
+/** A chain start needs a chain for every side stitch, one at each end, and the turning chain (craft 5). */
 function startOf(spec: OvalSpec, counts: OvalCounts, stitch: StitchSize, turning: number): Start {
   const working = counts.sideStitches + 2
-  // About 1 cm more than wanted on a 26 cm base (handbook 4; common practice).
+  // About 1 cm more than wanted on a 26 cm base (craft 4; common practice).
   const beforeCm = working * stitch.width.cm * (1 + 1 / 26)
   return spec.start === 'chain'
     ? { kind: 'foundation-chain', chains: working + Math.max(1, turning), firstInto: Math.max(1, turning) + 1, beforeCm }
@@ -262,7 +262,7 @@ function choices(spec: OvalSpec, { gauge }: Setting, toleranceCm: number): BaseC
   })
 }
 
-/** An oval floor (handbook 5, oval). */
+/** An oval floor (craft 5, oval). */
 export const oval = form({
   form: 'oval', name: 'oval', does: 'A straight foundation with a half disc at each end: only the ends grow.', fields,
   begins: (like) => {

@@ -38,7 +38,7 @@ const fields = {
   ], { begins: 'none' }),
 } as const
 
-/** A rectangular floor: rows to and fro, then one round about it (handbook 5, rectangle). */
+/** A rectangular floor: rows to and fro, then one round about it (craft 5, rectangle). */
 export type RectangleSpec = FormSpec<'rectangle', typeof fields>
 
 /** Counts of a rectangle: stitches a row, rows. */
@@ -171,7 +171,7 @@ function choices(spec: RectangleSpec, { gauge }: Setting, toleranceCm: number): 
     .flatMap(rows => countsWithin(wanted.lengthCm, toleranceCm, stitch.width.cm, 0, 2).map(stitches => choiceOf(stitches, rows)))
 }
 
-/** A rectangular floor (handbook 5, rectangle). */
+/** A rectangular floor (craft 5, rectangle). */
 export const rectangle = form({
   form: 'rectangle', name: 'rectangle', does: 'Rows to and fro, then one round about all four sides.', fields,
   begins: (like) => {

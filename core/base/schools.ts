@@ -13,7 +13,7 @@ export interface School {
   readonly inUse: boolean
 }
 
-/** The numbers that makers teach (handbook 5; common practice, no source). */
+/** The numbers that makers teach (craft 5; common practice, no source). */
 const TAUGHT = [6, 8, 10, 12, 16]
 
 /** The increases a round of a base's disc, or of both ends of its oval; none for forms that have no disc. */

@@ -21,7 +21,7 @@ const fields = {
   ]),
 } as const
 
-/** A bag worked up from a chain joined into a ring, and closed below afterwards (handbook 5, tube). */
+/** A bag worked up from a chain joined into a ring, and closed below afterwards (craft 5, tube). */
 export type TubeSpec = FormSpec<'tube', typeof fields>
 
 /** Works a tube's first round, into its ring of chains. */
@@ -49,7 +49,7 @@ function workTube(spec: TubeSpec, setting: Setting): PartResult {
   }
 }
 
-/** A tube (handbook 5). */
+/** A tube (craft 5). */
 export const tube = form({
   form: 'tube', name: 'tube', does: 'No floor: a ring of chains worked up, and closed below when it is done.', fields,
   begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }), work: workTube, measures: 'length',

@@ -31,7 +31,7 @@ export interface Drift {
   readonly ways: readonly DriftWay[]
 }
 
-/** Where it may have come from (handbook 13; common practice, no source). */
+/** Where it may have come from (craft 13; common practice, no source). */
 function causes({ design, parts }: Draft, part: DraftPart, inPart: number, by: number): string[] {
   const found: string[] = []
   const { style } = design.rounds

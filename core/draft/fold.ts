@@ -91,7 +91,7 @@ function turnsAfter(parts: readonly WorkedPart[]): number {
 
 /**
  * The edge with its sides where they are after a part whose seam leaned: the start of the rounds moves back, so the
- * bag's sides lie as many stitches further along (handbook 10). Shifts are taken from the whole way up, so that they add
+ * bag's sides lie as many stitches further along (craft 10). Shifts are taken from the whole way up, so that they add
  * up to whole stitches without drifting.
  */
 function leaned(edge: Edge, rounds: Design['rounds'], before: number, after: number): Edge {

@@ -7,7 +7,7 @@ import { aroundOf, type DraftPart, riseOf } from './part'
 export interface BagSizes {
   /** What it stands on. */
   readonly floor: Floor
-  /** Across the bag lying flat: half its edge (handbook 5). */
+  /** Across the bag lying flat: half its edge (craft 5). */
   readonly flatWidth: Length
   /** From the floor to the mouth. */
   readonly height: Length

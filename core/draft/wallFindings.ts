@@ -12,7 +12,7 @@ function longestPlain(parts: readonly DraftPart[]): DraftPart | undefined {
   return parts.filter(part => wallKindOf(part)?.plain).sort((a, b) => b.rounds.length - a.rounds.length)[0]
 }
 
-/** Makers want the right side facing before an edging: in turned work the last round may face the other way (handbook 2). */
+/** Makers want the right side facing before an edging: in turned work the last round may face the other way (craft 2). */
 function facing(design: Design, parts: readonly DraftPart[]): Finding[] {
   const last = parts.flatMap(({ rounds }) => rounds).at(-1)
   if (design.rounds.style !== 'turned' || design.wall.length === 0 || last?.round.facing !== 'wrong' || last.round.join === 'open') return []

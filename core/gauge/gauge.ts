@@ -35,7 +35,7 @@ export interface StitchSize {
 /** The size of every stitch kind on this maker's hook. */
 export type Gauge = Readonly<Record<StitchKind, StitchSize>>
 
-/** What a count is good to: half a stitch, or half a round (handbook 4; common practice, no source). */
+/** What a count is good to: half a stitch, or half a round (craft 4; common practice, no source). */
 const COUNT_ERROR = 0.5
 
 /** Further doubt in a kind that was not itself measured (from memory). */
@@ -54,7 +54,7 @@ function fromCount(kind: FabricKind, measured: Measured, assumed: boolean): Stit
   }
 }
 
-/** A kind that was not measured, from one that was: as wide, and taller in proportion (handbook 4; from memory). */
+/** A kind that was not measured, from one that was: as wide, and taller in proportion (craft 4; from memory). */
 function estimate(kind: StitchKind, base: StitchSize, from: FabricKind): StitchSize {
   const ratio = STITCHES[kind].heightInSc / STITCHES[from].heightInSc
   const doubt = (length: Length) => combinedShare(length.plusMinusCm / length.cm, ESTIMATE_SHARE)

@@ -2,7 +2,7 @@ import type { Length } from '../measure/length'
 import type { FabricKind } from '../stitch/dictionary'
 import type { Gauge } from './gauge'
 
-/** A size of one kind's stitch taken from finished work: the finished base is the best swatch (handbook 4). */
+/** A size of one kind's stitch taken from finished work: the finished base is the best swatch (craft 4). */
 export interface Evidence {
   readonly kind: FabricKind
   readonly width?: Length

@@ -23,7 +23,7 @@ const fields = {
   ...WHERE,
 } as const
 
-/** Handles that were bought: how long and how far apart their ends are is given (handbook 10). */
+/** Handles that were bought: how long and how far apart their ends are is given (craft 10). */
 export type BoughtHandlesSpec = PartSpec<'bought-handles', typeof fields>
 
 function holdingWords({ holds, foot }: BoughtHandlesSpec): string {
@@ -52,7 +52,7 @@ function workBoughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting
   ], { handles, grip: gripOf(edge, setting, placing), advice: [`Markers, counted from the start of the last round: ${at.join('; ')}.`, holdingWords(spec), 'Pin both ends first and hold the bag up by them: they must hang level.'] })
 }
 
-/** Bought handles (handbook 10). */
+/** Bought handles (craft 10). */
 export const boughtHandles = fitted({
   band: 'bought-handles', name: 'bought handles', does: 'Handles with rings or holes: where their ends go, and how to fix them.', fields,
   tools: ['where-placed'], refusedAs: 'These handles', sample: { spec: spec => ({ ...spec, lengthCm: 10, apartCm: 4 }) },

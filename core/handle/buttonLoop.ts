@@ -10,7 +10,7 @@ import { nothingWorked } from './unworked'
 
 const fields = { buttonCm: BUTTON_CM } as const
 
-/** A loop of chain at the middle of the back that goes over a button on the front (handbook 10). */
+/** A loop of chain at the middle of the back that goes over a button on the front (craft 10). */
 export type ButtonLoopSpec = PartSpec<'button-loop', typeof fields>
 
 /** A loop has to slip over a button lying on its edge: twice as long as the button is wide, and a little (from memory). */
@@ -34,7 +34,7 @@ function workButtonLoop(spec: ButtonLoopSpec, edge: Edge, setting: Setting): Par
   return nothingWorked(edge, setting, [{ code: 'closure-place', weight: 'note', what: `The loop stands at the middle of the back, ${back}; the button on the front, below ${front}. ${chains} chains go over a button of ${tape(spec.buttonCm)}.` }], { pieces: [piece], closure: { by: 'loop', buttonCm: spec.buttonCm }, advice: [`Markers, counted from the start of the last round: ${back} for the loop, ${front} for the button.`] })
 }
 
-/** A button and its loop (handbook 10). */
+/** A button and its loop (craft 10). */
 export const buttonLoop = fitted({
   band: 'button-loop', group: 'Closures', name: 'button and loop', does: 'A chain loop at the middle of the back over a button on the front.', fields,
   refusedAs: 'This closure', begins: () => ({}), fit: workButtonLoop,

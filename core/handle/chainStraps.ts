@@ -26,7 +26,7 @@ function workChainStraps(spec: SlotsSpec, edge: Edge, setting: Setting): PartRes
   return { ...result, findings: [...result.findings, ...offCorners(spec, result, setting)] }
 }
 
-/** Chain straps: slots from corner to corner (handbook 10). */
+/** Chain straps: slots from corner to corner (craft 10). */
 export const chainStraps = kind({
   band: 'chain-straps', group: 'Handles', name: 'chain straps', does: 'A long chain from corner to corner on each face, and a round worked over everything.',
   fields: slotFields('From corner to corner', 'over'), tools: ['where-placed'],

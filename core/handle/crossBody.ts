@@ -25,7 +25,7 @@ const LENGTH = ways('Decide by', [
 
 const fields = { cord: choice('The cord is', CORD_OPTIONS, { begins: 'slip-stitched' }), length: LENGTH, ...WHERE } as const
 
-/** A long cord from side to side, worn across the body (handbook 10). */
+/** A long cord from side to side, worn across the body (craft 10). */
 export type CrossBodySpec = PartSpec<'cross-body', typeof fields>
 
 function capitalised(text: string): string {
@@ -51,7 +51,7 @@ function workCrossBody(spec: CrossBodySpec, edge: Edge, setting: Setting): PartR
   ], { pieces: [piece], handles: [handle], advice: [`Markers, counted from the start of the last round: ${one} and ${other}, the bag's two sides.`] })
 }
 
-/** A cord across the body (handbook 10). */
+/** A cord across the body (craft 10). */
 export const crossBody = fitted({
   band: 'cross-body', name: 'cross-body cord', does: 'A long cord from side to side, worn across the body.', fields, tools: ['where-placed'],
   refusedAs: 'This cord', sample: { spec: spec => ({ ...spec, length: { want: { dropCm: 4.6 } } }) },

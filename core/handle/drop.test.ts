@@ -72,7 +72,7 @@ describe('the pull in a leg', () => {
 describe('how much a strap lengthens', () => {
   const strip = { beforeCm: 20, afterCm: 22, kg: 1, widthCm: 2 }
 
-  it('is the usual share until a strip was hung up (handbook 10: 5 to 15 %, from memory)', () => {
+  it('is the usual share until a strip was hung up (craft 10: 5 to 15 %, from memory)', () => {
     expect(stretchShare(undefined, 3, 2)).toBe(ASSUMED_STRETCH)
     expect(ASSUMED_STRETCH).toBeGreaterThanOrEqual(0.05)
     expect(ASSUMED_STRETCH).toBeLessThanOrEqual(0.15)

@@ -1,6 +1,6 @@
 /**
  * How far a strap rises, or hangs, between its feet: both halves straight, as with a hand or a shoulder in the middle, the strap of
- * length `l` and feet `g` apart are two right-angled triangles: `sqrt((l/2)² - (g/2)²)` (handbook 10; Pythagoras).
+ * length `l` and feet `g` apart are two right-angled triangles: `sqrt((l/2)² - (g/2)²)` (craft 10; Pythagoras).
  *
  * @returns 0 for a strap that is no longer than its gap
  */
@@ -31,7 +31,7 @@ export interface StretchTest {
   readonly widthCm: number
 }
 
-/** Cotton strips lengthen by 5 to 15 % under load (handbook 10; from memory): the middle of it, until the maker hangs a strip. */
+/** Cotton strips lengthen by 5 to 15 % under load (craft 10; from memory): the middle of it, until the maker hangs a strip. */
 export const ASSUMED_STRETCH = 0.1
 
 /** Beyond this share nothing is foretold from a small weight: cotton stiffens, and mesh gives more (from memory). */
@@ -50,6 +50,6 @@ export function stretchShare(test: StretchTest | undefined, pullKg: number, widt
   return Math.min(MOST_STRETCH, (share * (pullKg / widthCm)) / (test.kg / test.widthCm))
 }
 
-/** Usual drops (handbook 10; from memory): in the hand, and over the shoulder. */
+/** Usual drops (craft 10; from memory): in the hand, and over the shoulder. */
 export const HAND_DROP_CM = 12
 export const SHOULDER_DROP_CM = 28

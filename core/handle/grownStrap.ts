@@ -14,7 +14,7 @@ import { nothingWorked } from './unworked'
 
 const fields = { ...FEET, stitch: STRAP_STITCH, length: strapLength('Its length'), join: JOIN, ...WHERE } as const
 
-/** A strap grown from the rim at one side, over the mouth to the other (handbook 10). */
+/** A strap grown from the rim at one side, over the mouth to the other (craft 10). */
 export type GrownStrapSpec = PartSpec<'grown-strap', typeof fields>
 
 /** Works a strap from side to side. */
@@ -42,7 +42,7 @@ function workGrownStrap(spec: GrownStrapSpec, edge: Edge, setting: Setting): Par
   return nothingWorked(edge, setting, [runs, ...offPlace(placing, spec, 'The feet'), ...(spec.wide > spec.foot ? [widerThanFoot(spec.foot)] : [])], { pieces: [piece], handles: [handle], grip: gripBetween(edge, setting, placing), advice: markerPlan([one, other], placing) })
 }
 
-/** A strap grown from the rim (handbook 10). */
+/** A strap grown from the rim (craft 10). */
 export const grownStrap = fitted({
   band: 'grown-strap', name: 'grown strap', does: 'Rows grown from the rim at one side, over the mouth, joined to the other.', fields, tools: ['where-placed'],
   refusedAs: 'These straps', sample: { spec: spec => ({ ...spec, wide: 3, length: { want: { dropCm: 4.6 } } }) },

@@ -30,7 +30,7 @@ const fields = {
   short: strapLength('The short one', { usual: false }), long: strapLength('The long one', { piece: 1, usual: false }), join: JOIN, ...WHERE,
 } as const
 
-/** A short and a long strap, each around one end of the bag: the long one passes through the short one (handbook 10). */
+/** A short and a long strap, each around one end of the bag: the long one passes through the short one (craft 10). */
 export type KnotStrapsSpec = PartSpec<'knot-straps', typeof fields>
 
 /** Works a knot bag's two straps. */
@@ -71,7 +71,7 @@ function knotFindings(short: Free, long: Free): Finding[] {
   }]
 }
 
-/** A knot bag's straps (handbook 10). */
+/** A knot bag's straps (craft 10). */
 export const knotStraps = fitted({
   band: 'knot-straps', name: 'knot straps', fields, tools: ['where-placed'], refusedAs: 'These straps',
   does: 'A short strap around one end of the rim and a long one around the other: the long one passes through the short one.',

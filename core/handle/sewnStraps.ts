@@ -38,7 +38,7 @@ const fields = {
   lines: SEWN_WITH, ...WHERE,
 } as const
 
-/** Straps worked on their own and sewn on, one on each face, or one alone (handbook 10). */
+/** Straps worked on their own and sewn on, one on each face, or one alone (craft 10). */
 export type SewnStrapsSpec = PartSpec<'sewn-straps', typeof fields>
 
 /** Works straps that are sewn on. */
@@ -91,7 +91,7 @@ function stronger(spec: SewnStrapsSpec, strands: number | undefined): Fix[] {
   return [...wider, ...(strands !== undefined && spec.reinforced !== 'tape' ? [tape] : []), underInstead(spec.colour)]
 }
 
-/** Sewn straps (handbook 10). */
+/** Sewn straps (craft 10). */
 export const sewnStraps = fitted({
   band: 'sewn-straps', name: 'sewn straps', does: 'Straps worked on their own and sewn on, so far in from each side.', fields, tools: ['where-placed'],
   refusedAs: 'These straps', sample: { spec: spec => ({ ...spec, wide: 3, inCm: 2.5, length: { want: { dropCm: 4.6 } } }) },

@@ -87,7 +87,7 @@ export type Into = 'chains' | 'bumps' | 'over'
 
 /**
  * Openings in the rim with a chain over each: hand holes if the chain is as long as what is skipped, handles if it is longer
- * (handbook 10). Chain straps are the same from corner to corner, with a round worked over everything.
+ * (craft 10). Chain straps are the same from corner to corner, with a round worked over everything.
  */
 export type SlotsSpec = PartSpec<'slots', SlotFields> | PartSpec<'chain-straps', SlotFields>
 type SlotFields = ReturnType<typeof slotFields>

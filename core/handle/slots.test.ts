@@ -24,7 +24,7 @@ function runs({ rounds: [first] }: ReturnType<typeof workSlots>): string {
   return first!.round.steps.map(step => step.do === 'stitch' ? step.times : step.do === 'chain' ? `ch ${step.chains}` : step.do === 'skip' ? `skip ${step.places}` : '?').join(', ')
 }
 
-describe('slots on 64 stitches (handbook 10; common practice, no source)', () => {
+describe('slots on 64 stitches (craft 10; common practice, no source)', () => {
   const result = on(64)
 
   it('are worked 8, slot 16, 16, slot 16, 8', () => expect(runs(result)).toBe('8, ch 32, skip 16, 16, ch 32, skip 16, 8'))

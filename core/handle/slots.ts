@@ -145,7 +145,7 @@ export function strongerSlots({ colour }: SlotsSpec, strands: number | undefined
   return [...widened('rounds', strands, rounds => `${rounds} rounds above the slots`), underInstead(colour)]
 }
 
-/** Slots (handbook 10). */
+/** Slots (craft 10). */
 export const slots = kind({
   band: 'slots', group: 'Handles', name: 'slots', does: 'Openings with a chain over each: hand holes, or handles where the chain is longer than what it skips.',
   fields: slotFields('Width of a slot', 'chains'), tools: ['where-placed'],

@@ -22,7 +22,7 @@ const knot = { band: 'knot-straps', foot: 9, wide: 7, width: { pin: { stitches: 
 const sewn = { band: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { want: { dropCm: 24 } }, inCm: 5, overlapCm: 4, lines: 2, reinforced: 'none', ...placed } as const
 
 describe('a strap grown from the rim', () => {
-  it('of seven stitches a foot on 120 leaves 53 between the feet on each side (handbook 10; common practice, no source)', () => {
+  it('of seven stitches a foot on 120 leaves 53 between the feet on each side (craft 10; common practice, no source)', () => {
     expect(told(grown)).toContain('53 stitches lie between them')
     expect(fitted(grown).pieces![0]!.finish.join(' ')).toContain('7 marked stitches')
   })

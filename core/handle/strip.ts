@@ -114,7 +114,7 @@ export function leastRows(foot: number, wide: number): number {
 }
 
 /**
- * A strap grown from a foot on the rim: decreases to its width, rows, increases to the foot again (handbook 10).
+ * A strap grown from a foot on the rim: decreases to its width, rows, increases to the foot again (craft 10).
  *
  * @param foot stitches of each foot, at least the strap's width, which is at least 2 if they differ
  * @param rows in all, at least `leastRows`

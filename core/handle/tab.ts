@@ -19,7 +19,7 @@ const fields = {
   stitch: STRAP_STITCH,
 } as const
 
-/** A tab grown from the middle of the back, with a buttonhole of chains near its end (handbook 10). */
+/** A tab grown from the middle of the back, with a buttonhole of chains near its end (craft 10). */
 export type TabSpec = PartSpec<'tab', typeof fields>
 
 /** Stitches at each side of a buttonhole, at least (from memory). */
@@ -55,7 +55,7 @@ function workTab(spec: TabSpec, edge: Edge, setting: Setting): PartResult {
   return nothingWorked(edge, setting, [{ code: 'closure-place', weight: 'note', what: `The tab grows from the middle of the back, ${back}: ${rows} rows, ${tape(rows * height.cm)}.` }, ...widened], { pieces: [piece], closure: { by: 'strip', buttonCm: spec.buttonCm }, advice: [`Markers, counted from the start of the last round: ${back} for the tab, below ${front} for the button.`] })
 }
 
-/** A tab (handbook 10). */
+/** A tab (craft 10). */
 export const tab = fitted({
   band: 'tab', group: 'Closures', name: 'tab', does: 'A tab grown from the back, with a buttonhole of chains.', fields, refusedAs: 'This closure',
   begins: ({ stitch }) => ({ stitch }), fit: workTab,

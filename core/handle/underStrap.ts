@@ -14,7 +14,7 @@ import { nothingWorked } from './unworked'
 
 const fields = { ...STRIP, wide: { ...STRIP.wide, begins: 8 }, stitch: STRAP_STITCH, length: strapLength('Its length'), lines: SEWN_WITH, ...WHERE } as const
 
-/** A strap that runs under the whole bag and up both sides: the load hangs in it, not on the rim (handbook 10). */
+/** A strap that runs under the whole bag and up both sides: the load hangs in it, not on the rim (craft 10). */
 export type UnderStrapSpec = PartSpec<'under-strap', typeof fields>
 
 /** What the two ends of a strap under the bag lie over each other (from memory). */
@@ -51,7 +51,7 @@ function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): Par
   ], { pieces: [piece], handles: [handle], grip: gripBetween(edge, setting, placing), advice: [`Markers, counted from the start of the last round: ${one} and ${other}; ${between(placing)} between them. Mark the middles of the floor's two ends as well.`] })
 }
 
-/** A strap under the bag (handbook 10). */
+/** A strap under the bag (craft 10). */
 export const underStrap = fitted({
   band: 'under-strap', name: 'strap under the bag', fields, tools: ['where-placed'], refusedAs: 'These straps',
   does: 'One strap under the whole bag, sewn up both sides: the load hangs in it. The strongest for weight.',

@@ -11,7 +11,7 @@ import { nothingWorked } from './unworked'
 
 const fields = { facingCm: length('Width of a facing', between(0.5, 20), { begins: 3, usually: between(0.5, 6) }), stitch: STRAP_STITCH } as const
 
-/** A zip on two strips that are sewn inside the rim (handbook 10). */
+/** A zip on two strips that are sewn inside the rim (craft 10). */
 export type ZipSpec = PartSpec<'zip', typeof fields>
 
 function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
@@ -33,7 +33,7 @@ function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
 /** The teeth of a zip along a little rim. */
 const TEETH = Array.from({ length: 14 }, (_, i) => `M${-5.2 + i * 0.8} -7.5v1`).join('')
 
-/** A zip (handbook 10). */
+/** A zip (craft 10). */
 export const zip = fitted({
   band: 'zip', group: 'Closures', name: 'zip', does: 'Two facings for a zip, sewn inside the rim.', fields, begins: ({ stitch }) => ({ stitch }), fit: workZip,
   sample: { signs: [{ path: 'M-5.6 -7H5.6', thick: 0.5 }, { path: TEETH, thick: 0.25 }] },

@@ -2,7 +2,7 @@
  * A length in centimetres with the uncertainty it carries.
  *
  * Every size of a bag descends from a count on a swatch, and a count is good to about half a stitch
- * (handbook 4), so no size is shown without its `plusMinusCm`.
+ * (craft 4), so no size is shown without its `plusMinusCm`.
  */
 export interface Length {
   readonly cm: number

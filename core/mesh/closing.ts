@@ -1,7 +1,7 @@
 import type { Closing } from '../round/round'
 import { FABRIC_KINDS, STITCHES } from '../stitch/dictionary'
 
-/** The taller stitches that close a loop, each as long as so many chains (handbook 8; common practice, no source). */
+/** The taller stitches that close a loop, each as long as so many chains (craft 8; common practice, no source). */
 const TALLER = FABRIC_KINDS.filter(kind => STITCHES[kind].heightChains > 1)
 
 /**

@@ -1,5 +1,5 @@
 /*
- * The geometry of a net (handbook 8). Each round of loops is a row of diamonds whose four sides are half a loop each: spread
+ * The geometry of a net (craft 8). Each round of loops is a row of diamonds whose four sides are half a loop each: spread
  * `x` wide, a loop of length `l` rises `y = sqrt((l/2)² - (x/2)²)`, by Pythagoras. A diamond is two loops high, one below
  * and one above: `x` wide and `2y` tall.
  */
@@ -16,7 +16,7 @@ export function squareSpread(loopCm: number): number {
 
 /**
  * The largest ball that can be pushed through a diamond: thread gives way until it lies around the ball, so the ball's
- * circumference is the diamond's rim of four half loops, `2l` (handbook 8).
+ * circumference is the diamond's rim of four half loops, `2l` (craft 8).
  */
 export function ballThrough(loopCm: number): number {
   return (2 * loopCm) / Math.PI

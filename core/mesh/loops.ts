@@ -83,7 +83,7 @@ const fields = {
   }),
 } as const
 
-/** A net of loops that stay the same number and grow, hold and narrow by their chains (handbook 8, loop mesh). */
+/** A net of loops that stay the same number and grow, hold and narrow by their chains (craft 8, loop mesh). */
 export type LoopsSpec = PartSpec<'loops', typeof fields>
 /** Fans worked back and forth in every so many loops. */
 export type Motif = NonNullable<LoopsSpec['motif']>
@@ -297,7 +297,7 @@ function tighter(spec: LoopsSpec, ballCm: number, gauge: Gauge): Fix[] {
   return [...(chains >= 2 ? [shorter] : []), ...(boxOpening(1, gauge).ballCm < ballCm * SAFE_SHARE ? [boxes] : [])]
 }
 
-/** A net of loops (handbook 8). */
+/** A net of loops (craft 8). */
 export const loops = kind({
   band: 'loops', group: 'Mesh', name: 'net', does: 'Loops of chains, each caught in the middle of one below: it hangs in diamonds and gives.', fields,
   shapes: true, sample: { on: 'itself', bare: true, spec: ({ finish: _, ...spec }) => ({ ...spec, skip: 2, hold: { pin: { chains: 4 } }, size: { pin: { rounds: 6 } } }) },

@@ -10,7 +10,7 @@ export function netOpening({ loops, loopsCm }: Net, aroundsCm: readonly number[]
   }
 }
 
-/** The hole of a box: as wide as its chains, as tall as a double (handbook 8). Its thread gives way to a ball likewise. */
+/** The hole of a box: as wide as its chains, as tall as a double (craft 8). Its thread gives way to a ball likewise. */
 export function boxOpening(chains: number, gauge: Gauge): Opening {
   const [wide, tall] = [chains * gauge.ch.width.cm, gauge.dc.height.cm]
   return { ballCm: (2 * (wide + tall)) / Math.PI, rodCm: Math.min(wide, tall) }

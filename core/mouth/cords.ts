@@ -11,7 +11,7 @@ interface CordMaking {
   readonly made: (chains: number) => string
   /** How thick it is, in widths of a chain (from memory). */
   readonly thick: number
-  /** Yarn in a length of it, in lengths: a chain eats three to four times its length (handbook 12; from memory). */
+  /** Yarn in a length of it, in lengths: a chain eats three to four times its length (craft 12; from memory). */
   readonly yarn: number
   /** How long its chains are against plain ones (from memory); none for a cord that is not worked. */
   readonly stretch?: number
@@ -72,7 +72,7 @@ export function cordOf(kind: CordKind, lengthCm: number, aroundCm: number, gauge
   return { lengthCm, tailCm: (lengthCm - aroundCm) / 2, chains, yarnCm: worked * yarn, thickCm: thick * gauge.ch.width.cm }
 }
 
-/** The drawstring for a mouth: once round and its two ends (handbook 9). */
+/** The drawstring for a mouth: once round and its two ends (craft 9). */
 export function drawstring({ kind, size }: CordsSpec, mouthCm: number, gauge: Gauge): Cord {
   return cordOf(kind, 'pin' in size ? size.pin.lengthCm : mouthCm + 2 * size.want.tailCm, mouthCm, gauge)
 }

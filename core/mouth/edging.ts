@@ -7,7 +7,7 @@ import { demandOfTexture, type Texture } from '../texture/texture'
 import { workTexture } from '../texture/workTexture'
 
 /*
- * Edgings above a casing, or on any mouth (handbook 9): declarations like the textures of a wall, but of so many rounds.
+ * Edgings above a casing, or on any mouth (craft 9): declarations like the textures of a wall, but of so many rounds.
  */
 
 /** An edging: its texture, how many rounds it has, and what steps do not say. */
@@ -43,7 +43,7 @@ export function edged<const B extends string, const F extends Fields>({ edging, 
   } as never) as never
 }
 
-/** How full an edging is: its edge to the edge it stands on, by the same ratio as a floor's flatness (handbook 5 and 9). */
+/** How full an edging is: its edge to the edge it stands on, by the same ratio as a floor's flatness (craft 5 and 9). */
 function fullness(ratio: number): Finding {
   const does = ratio < 0.93 ? 'draws the mouth in a little' : ratio <= 1.07 ? 'lies flat' : ratio <= 1.3 ? 'waves gently' : 'ruffles'
   return { code: 'edging-fullness', weight: 'note', what: `Its edge is ${ratio.toFixed(2)} times what it stands on: it ${does} (flat within 7 %: from memory).` }

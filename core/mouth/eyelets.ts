@@ -110,7 +110,7 @@ const fields = {
   }),
 } as const
 
-/** A casing: a round of eyelets and the cords that run through it (handbook 9). */
+/** A casing: a round of eyelets and the cords that run through it (craft 9). */
 export type EyeletsSpec = PartSpec<'eyelets', typeof fields>
 
 function makingOf({ eyelets }: Answered): EyeletMaking {
@@ -215,7 +215,7 @@ function workEyelets(spec: EyeletsSpec, edge: Edge, setting: Setting): PartResul
   }
 }
 
-/** A casing (handbook 9). */
+/** A casing (craft 9). */
 export const eyelets = kind({
   band: 'eyelets', group: 'Mouth and edge', name: 'casing', fields, tools: ['threading'], sample: { on: 'fabric' },
   does: 'A round of eyelets for drawstrings, with the cords, how they are threaded, and how the mouth closes.',

@@ -117,7 +117,7 @@ describe('cords', () => {
   it('by hand: a mouth of 24 cm and ends of 10 are 44 cm, 1.8 mouths, and 100 chains of half a centimetre with 6 for knots', () => {
     const cord = drawstring(cords, 24, gauge)
     expect(cord).toMatchObject({ lengthCm: 44, tailCm: 10, chains: 100 })
-    // Handbook 9: common cords are 1.6 to 2 mouths; handbook 12: a chain eats three to four times its length.
+    // craft 9: common cords are 1.6 to 2 mouths; craft 12: a chain eats three to four times its length.
     expect(cord.lengthCm / 24).toBeGreaterThan(1.6)
     expect(cord.lengthCm / 24).toBeLessThan(2)
     expect(cord.yarnCm / 50).toBeGreaterThanOrEqual(3)

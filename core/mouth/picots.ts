@@ -2,7 +2,7 @@ import { between, count } from '../field/ask'
 import { chain, each } from '../round/step'
 import { edged, oneRound } from './edging'
 
-/** Little points of chain (handbook 9). */
+/** Little points of chain (craft 9). */
 export const picots = edged({
   band: 'picots', name: 'picots', does: 'Little points of chain between {sc}.',
   fields: {

@@ -15,7 +15,7 @@ const RIMS = [
   },
 ] as const satisfies readonly { readonly value: string, readonly name: string, readonly does: string, readonly made: StitchKind, readonly advice: string }[]
 
-/** A firm last round (handbook 9). */
+/** A firm last round (craft 9). */
 export const rim = edged({
   band: 'rim', name: 'firm rim', title: () => 'rim', does: 'A last round of {slst} or of {sc} worked backwards: it keeps the mouth from stretching.',
   fields: { rim: choice('The rim is of', RIMS.map(({ value, name, does }) => ({ value, name, does })), { begins: 'slip' }) },

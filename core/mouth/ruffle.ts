@@ -35,7 +35,7 @@ function ruffleOf(stitch: FabricKind, inEach: number, every: number, onSpaces: b
   }
 }
 
-/** So many stitches in each box, then an increase in every so many (handbook 9). */
+/** So many stitches in each box, then an increase in every so many (craft 9). */
 export const ruffle = edged({
   band: 'ruffle', name: 'ruffle', does: 'So many stitches in each box or every second stitch, then increases: it ripples.',
   fields: {

@@ -2,7 +2,7 @@ import { between, count } from '../field/ask'
 import { each, inOne, skip } from '../round/step'
 import { edged, oneRound } from './edging'
 
-/** Shells with singles between, over six stitches (handbook 9). */
+/** Shells with singles between, over six stitches (craft 9). */
 export const shells = edged({
   band: 'shells', name: 'shells', does: 'A shell of {dc}, one {sc} between, over six stitches.',
   fields: { stitches: count('Stitches of a shell', between(3, 9), { begins: 4, usually: between(3, 7) }) },

@@ -19,7 +19,7 @@ export interface Footprint {
 
 /**
  * The edge around a floor. A stadium (a rectangle with a half disc at each end) has two straight sides of length less
- * width, and a whole circle (handbook 5); a bag without a floor has its length twice.
+ * width, and a whole circle (craft 5); a bag without a floor has its length twice.
  */
 export function perimeterCm({ shape, length, width }: Floor): number {
   switch (shape) {

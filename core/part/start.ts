@@ -10,7 +10,7 @@ interface StartTraits {
   readonly looped?: true
 }
 
-/** The ways to start a bag, or a piece of its own (handbook 5). */
+/** The ways to start a bag, or a piece of its own (craft 5). */
 export const STARTS = {
   'ring': {}, 'chain-ring': {}, 'chain': { intoChains: true }, 'foundation-chain': { intoChains: true, laid: true },
   'foundation-sc': { stitched: true }, 'chain-loop': { looped: true }, 'bought': {},
@@ -23,7 +23,7 @@ export interface Start {
   readonly chains: number
   /** Which of those chains, from the hook, the first stitch goes into. */
   readonly firstInto?: number
-  /** How long the foundation should be before anything is worked into it: it shrinks a little (handbook 4). */
+  /** How long the foundation should be before anything is worked into it: it shrinks a little (craft 4). */
   readonly beforeCm?: number
 }
 

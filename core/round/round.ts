@@ -1,7 +1,7 @@
 import type { FabricKind } from '../stitch/dictionary'
 import type { Step } from './step'
 
-/** How a round starts and ends: the three schools of handbook 2, and rows. */
+/** How a round starts and ends: the three schools of craft 2, and rows. */
 export type Join = 'spiral' | 'slip' | 'open'
 
 /** How a round gets up to its own height. */
@@ -18,7 +18,7 @@ export interface Begin {
 
 /**
  * How a round of loops is closed: its last loop is made of fewer chains and a taller stitch into the round's first one, which
- * together are as long as a loop, so that the next round starts at the loop's top (handbook 8).
+ * together are as long as a loop, so that the next round starts at the loop's top (craft 8).
  */
 export interface Closing {
   readonly chains: number

@@ -1,7 +1,7 @@
 import type { StitchKind } from '../stitch/dictionary'
 
 /**
- * Which threads of a place the hook picks up (handbook 2). `backAndThird` is the back loop with the third loop
+ * Which threads of a place the hook picks up (craft 2). `backAndThird` is the back loop with the third loop
  * behind it; the posts are entered around the stitch's stem; `bump` is the ridge on a chain's back;
  * `bothLayers` goes through two fabrics at once.
  */

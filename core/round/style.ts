@@ -2,7 +2,7 @@ import { type FabricKind, STITCHES } from '../stitch/dictionary'
 import type { Round } from './round'
 import type { Step } from './step'
 
-/** The schools of going round (handbook 2). The style changes words, markers and facing, never a count. */
+/** The schools of going round (craft 2). The style changes words, markers and facing, never a count. */
 export const ROUND_STYLES = ['spiral', 'joined', 'turned'] as const
 export type RoundStyle = (typeof ROUND_STYLES)[number]
 
@@ -18,7 +18,7 @@ export interface Rounds {
   readonly leanPerTen?: number
 }
 
-/** The chains that start a joined round of a stitch: an uncounted double is started lower, with 2 (handbook 2). */
+/** The chains that start a joined round of a stitch: an uncounted double is started lower, with 2 (craft 2). */
 export function startingChains(kind: FabricKind, counts: boolean): number {
   const { heightChains, uncountedChains = heightChains } = STITCHES[kind]
   return counts ? heightChains : uncountedChains

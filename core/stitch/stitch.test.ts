@@ -4,7 +4,7 @@ import { HOOK_SIZES, hookLabel } from './hooks'
 import { YARN_WEIGHTS, yarnWeightFor } from './yarnWeights'
 
 describe('the dictionary', () => {
-  // The vocabulary table of the handbook, section 2 (names by the Craft Yarn Council's abbreviations list; heights common practice, no source).
+  // The vocabulary table of the craft, section 2 (names by the Craft Yarn Council's abbreviations list; heights common practice, no source).
   it.each([
     ['ch', 'chain', 'ch', 'chain', 'ch', 1],
     ['slst', 'slip stitch', 'sl st', 'slip stitch', 'ss', 0],

@@ -20,13 +20,13 @@ export interface Stitch {
   readonly kind: string
   readonly us: StitchName
   readonly uk: StitchName
-  /** Height in chains, and so the starting chain that stands as tall (handbook 2; common practice, no source). */
+  /** Height in chains, and so the starting chain that stands as tall (craft 2; common practice, no source). */
   readonly heightChains: number
   /** Where a starting chain that does not count is usually lower than that, how many chains it has. */
   readonly uncountedChains?: number
-  /** Height as a multiple of a single crochet's, for kinds that were not measured (handbook 4; from memory); 0 if it does not stand up. */
+  /** Height as a multiple of a single crochet's, for kinds that were not measured (craft 4; from memory); 0 if it does not stand up. */
   readonly heightInSc: number
-  /** Yarn it eats as a multiple of a stitch's width (handbook 12; from memory). */
+  /** Yarn it eats as a multiple of a stitch's width (craft 12; from memory). */
   readonly yarnPerWidth: number
   /** Worked in runs, into no place of its own. */
   readonly inRuns?: true

@@ -11,7 +11,7 @@ import { inStyle } from '../round/style'
 import type { FabricKind } from '../stitch/dictionary'
 import { SOLID_STITCHES } from './solid'
 
-/** Steeper than this a round puckers: one decrease in so many stitches (handbook 7; from memory). */
+/** Steeper than this a round puckers: one decrease in so many stitches (craft 7; from memory). */
 export const STITCHES_A_CHANGE = 6
 
 const TO = ways('Adjust to', [
@@ -38,7 +38,7 @@ const fields = {
   })),
 } as const
 
-/** A plain round with increases or decreases spread over it, so that what comes above divides (handbook 7). */
+/** A plain round with increases or decreases spread over it, so that what comes above divides (craft 7). */
 export type AdjustSpec = PartSpec<'adjust', typeof fields>
 
 /** An adjusting round to so many stitches, in the stitch and yarn of what lies below it. */
@@ -90,7 +90,7 @@ function demandOf({ to }: AdjustSpec): Demand {
   return 'stitches' in pin ? { asks: ANY, leaves: () => pin.stitches, steadies: true } : { asks: ANY, leaves: stitches => stitches + pin.change }
 }
 
-/** An adjusting round (handbook 7). */
+/** An adjusting round (craft 7). */
 export const adjust = kind({
   band: 'adjust', group: 'Shaping', name: 'adjusting round', fields,
   does: 'One plain round with increases or decreases spread over it, so that what comes above divides.',

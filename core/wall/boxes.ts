@@ -16,7 +16,7 @@ export function boxesTexture(chains: number, finish: boolean): Texture {
   }
 }
 
-/** Box mesh (handbook 8). */
+/** Box mesh (craft 8). */
 export const boxes = textured({
   band: 'boxes', group: 'Mesh', name: 'boxes', does: 'One {dc}, chains, as many skipped: a square mesh that keeps its width.',
   fields: {

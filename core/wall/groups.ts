@@ -13,7 +13,7 @@ export const groupsTexture: Texture = {
   turned: { setUp: [{ repeat: [inOne('dc', 3), skip(3)] }], cycle: [{ repeat: [skip(1), ...threeInGap, skip(2)] }] },
 }
 
-/** Groups of three (handbook 7). */
+/** Groups of three (craft 7). */
 export const groups = textured({
   band: 'groups', group: 'Fabric', name: 'groups of three',
   does: 'Three {dc} into each gap, the middle one reaching down a round. Gaps serve as eyelets.',

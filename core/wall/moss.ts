@@ -14,7 +14,7 @@ export const mossTexture: Texture = {
   },
 }
 
-/** Moss (handbook 7). */
+/** Moss (craft 7). */
 export const moss = textured({
   band: 'moss', group: 'Fabric', name: 'moss',
   does: 'Short stitches and long ones that reach down a round, alternating: dense, pebbled.',

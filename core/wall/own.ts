@@ -129,7 +129,7 @@ export function firstRepeat(id: string): Repeat {
   return { id, name: 'my repeat', lines: ['sc in next, (sc, ch 1, sc) in next, sk next 2 sts', 'sc in next 2, sk next ch-sp, 2 sc in next'] }
 }
 
-/** A band in a repeat of the maker's own (handbook 7). */
+/** A band in a repeat of the maker's own (craft 7). */
 export const own = textured({
   band: 'own', group: 'Fabric', name: 'a repeat of your own', does: 'Typed in the same abbreviations as the pattern, and checked as you type.',
   title: ({ repeat }, repeats) => repeats.find(({ id }) => id === repeat)?.name ?? '',

@@ -12,7 +12,7 @@ export const pairsTexture: Texture = {
   turned: { setUp: [{ repeat: [skip(1), inOne('hdc', 2)] }], cycle: [{ repeat: [skip(1), inGap('hdc', 2), skip(1)] }] },
 }
 
-/** Pairs (handbook 7). */
+/** Pairs (craft 7). */
 export const pairs = textured({
   band: 'pairs', group: 'Fabric', name: 'pairs',
   does: 'Two {hdc} together, and two between each two of the round below: a close, cushioned fabric.',

@@ -24,7 +24,7 @@ export function ribTexture(stitch: FabricKind, front: number, back: number): Tex
   }
 }
 
-/** Ribs around the post (handbook 7). */
+/** Ribs around the post (craft 7). */
 export const rib = textured({
   band: 'rib', group: 'Fabric', name: 'rib', does: 'Columns around the post, some standing out, some standing back: thick, and it gives.',
   fields: {

@@ -21,13 +21,13 @@ export function ridgesTexture(stitch: FabricKind): Texture {
 
 const fields = { stitch: stitch(SOLID_STITCHES) }
 
-/** Plain rounds (handbook 7). */
+/** Plain rounds (craft 7). */
 export const solid = textured({
   band: 'solid', group: 'Fabric', name: 'plain', does: 'A stitch in every stitch, round upon round.', title: () => '',
   fields, plain: true, begins: ({ stitch }) => ({ stitch }), texture: spec => solidTexture(spec.stitch),
 })
 
-/** Plain rounds in the back loop (handbook 7). */
+/** Plain rounds in the back loop (craft 7). */
 export const ridges = textured({
   band: 'ridges', group: 'Fabric', name: 'ridges', does: 'The same in the back loop alone: the free loops stand as fine ridges.',
   fields, plain: true, begins: ({ stitch }) => ({ stitch }), texture: spec => ridgesTexture(spec.stitch),

@@ -15,7 +15,7 @@ export function sprigsTexture(seamStitch: boolean): Texture {
   }
 }
 
-/** Sprigs (handbook 7). */
+/** Sprigs (craft 7). */
 export const sprigs = textured({
   band: 'sprigs', group: 'Fabric', name: 'sprigs', does: 'One {sc} and two {hdc} in one place, two skipped: a slanting, speckled fabric.',
   fields: {

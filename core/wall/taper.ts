@@ -42,7 +42,7 @@ const fields = {
   stripes: STRIPES,
 } as const
 
-/** A plain band that draws in or opens out to a wanted circumference over its height (handbook 7, shaping). */
+/** A plain band that draws in or opens out to a wanted circumference over its height (craft 7, shaping). */
 export type TaperSpec = PartSpec<'taper', typeof fields>
 
 /** The stitches after each of so many rounds on the way from one count to another, as evenly as whole stitches allow. */
@@ -86,7 +86,7 @@ function workTaper(spec: TaperSpec, edge: Edge, setting: Setting): PartResult {
   return { rounds, edge: top, size, arounds: counts.map(n => n * stitch.width.cm), findings: stop ? [stop] : steepness(counts, edge.count, stitch.height.cm) }
 }
 
-/** A taper (handbook 7, shaping). */
+/** A taper (craft 7, shaping). */
 export const taper = kind({
   band: 'taper', group: 'Shaping', name: 'taper', does: 'Draws in or opens out to a wanted circumference, evenly over its height.', fields,
   tools: ['stripes'], shapes: true, sample: { on: 'itself', spec: spec => ({ ...spec, size: { pin: { rounds: 7, stitches: 12 } } }) },

@@ -7,7 +7,7 @@ import { inStyle } from '../round/style'
 import type { Worked } from '../round/worked'
 import type { FabricKind } from '../stitch/dictionary'
 
-/** A way that the base becomes the wall (handbook 6): how it is offered, and which threads its round picks up; none without a round. */
+/** A way that the base becomes the wall (craft 6): how it is offered, and which threads its round picks up; none without a round. */
 export interface TurnUpKind {
   readonly value: string
   readonly name: string

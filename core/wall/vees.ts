@@ -11,7 +11,7 @@ export const veesTexture: Texture = {
   straight: { setUp: [{ repeat: [skip(1), vee(), skip(1)] }], cycle: [{ repeat: [vee('space')] }] },
 }
 
-/** Open V's (handbook 7). */
+/** Open V's (craft 7). */
 export const vees = textured({
   band: 'vees', group: 'Mesh', name: 'open V\'s',
   does: 'Two {dc} with two chains between, over three stitches: airy.',

@@ -18,7 +18,7 @@ export const wavesTexture: Texture = {
   },
 }
 
-/** Waves (handbook 7). */
+/** Waves (craft 7). */
 export const waves = textured({
   band: 'waves', group: 'Fabric', name: 'waves',
   does: 'Fans of three {dc} with one {sc} between, each standing on the other.',

@@ -3,7 +3,7 @@ import type { Start } from '../part/start'
 import { formatCm } from '../measure/format'
 import { stitchName, type Terms } from '../stitch/dictionary'
 
-/** A starting chain shrinks once it is worked into, so it is measured before (handbook 4). */
+/** A starting chain shrinks once it is worked into, so it is measured before (craft 4). */
 function lengthBefore(start: Start, { design }: Draft): string {
   return start.beforeCm ? ` (about ${formatCm(start.beforeCm, design.units)} long before you work into it; it draws in a little)` : ''
 }

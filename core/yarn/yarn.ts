@@ -17,7 +17,7 @@ export interface YarnNeed {
   readonly metres: number
 }
 
-/** A tail left to weave in, at each end of a yarn (handbook 12). */
+/** A tail left to weave in, at each end of a yarn (craft 12). */
 const END_CM = 15
 
 /** Yarn to sew a piece on with, both its ends (from memory). */
@@ -47,7 +47,7 @@ function addRound(tally: { cm: number, stitches: number }, worked: Worked, cmOf:
 }
 
 /**
- * Metres of each yarn: every stitch eats its kind's multiple of its width (handbook 12; from memory), starting chains
+ * Metres of each yarn: every stitch eats its kind's multiple of its width (craft 12; from memory), starting chains
  * and joins included, and each yarn has two ends wherever it is joined
  * anew.
  */

@@ -1,0 +1,5 @@
+import { defineConfig } from 'vitest/config'
+import whole from './vitest.config'
+
+/** The tests of core alone: what `npm run mutate` runs. */
+export default defineConfig({ ...whole, test: { ...whole.test, include: ['core/**/*.test.ts'] } })
