@@ -1,9 +1,14 @@
-import { readFileSync, writeFileSync } from 'node:fs'
+import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { designSchema } from '../core/design/schema'
+import { readDesign } from '../core/design/read'
 import { formatTables } from '../core/design/tables'
+import { keptDraft } from '../tests/kept/keptDraft'
 
-/** `npm run documents`: writes what the documentation says of the declarations: the schema, and the tables of the formats. */
+/**
+ * `npm run documents`: writes what the documentation says of the declarations: the schema, and the tables of the formats; and what the
+ * demo bags come to, which a test compares, so that a change of theirs is seen in the review.
+ */
 
 const docs = (file: string) => fileURLToPath(new URL(`../docs/${file}`, import.meta.url))
 
@@ -21,4 +26,10 @@ export function schemaText(): string {
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   writeFileSync(docs('design.schema.json'), schemaText())
   writeFileSync(docs('formats.md'), withTables(readFileSync(docs('formats.md'), 'utf8')))
+  const root = fileURLToPath(new URL('..', import.meta.url))
+  mkdirSync(`${root}tests/kept/drafts`, { recursive: true })
+  for (const file of readdirSync(`${root}demo`)) {
+    const reading = readDesign(JSON.parse(readFileSync(`${root}demo/${file}`, 'utf8')))
+    if (reading.ok) writeFileSync(`${root}tests/kept/drafts/${file.replace('.json', '.txt')}`, keptDraft(reading.document))
+  }
 }

@@ -1,0 +1,14 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { fileURLToPath } from 'node:url'
+import { describe, expect, it } from 'vitest'
+import { readDesign } from '../design/read'
+import { keptDraft } from '../../tests/kept/keptDraft'
+
+const root = fileURLToPath(new URL('../../', import.meta.url))
+
+describe('the demo bags come to what was kept of them (npm run documents writes it anew, for the review)', () => {
+  it.each(readdirSync(`${root}tests/kept/drafts`))('%s', (file) => {
+    const reading = readDesign(JSON.parse(readFileSync(`${root}demo/${file.replace('.txt', '.json')}`, 'utf8')))
+    expect(reading.ok && keptDraft(reading.document)).toBe(readFileSync(`${root}tests/kept/drafts/${file}`, 'utf8'))
+  })
+})
