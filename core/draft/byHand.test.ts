@@ -126,9 +126,9 @@ describe('nets and fabric from the front', () => {
   })
 
   it('posts stand out where they are worked in front of the right side, and only there', () => {
-    const rib = (style: RoundStyle): WallSpec => ({ band: 'rib', stitch: 'dc', front: 1, back: 1, size: { pin: { rounds: 3 } }, colour: 'main' })
+    const rib: WallSpec = { band: 'rib', stitch: 'dc', front: 1, back: 1, size: { pin: { rounds: 3 } }, colour: 'main' }
     for (const style of ['joined', 'turned'] as const) {
-      const courses = elevation(draft(bag(inStyle(style), plain(2), rib(style)))).filter(({ part }) => part === 'part-2')
+      const courses = elevation(draft(bag(inStyle(style), plain(2), rib))).filter(({ part }) => part === 'part-2')
       const columns = courses.map(course => [...frontOf(course).posts.matchAll(/M(-?[\d.]+)/g)].map(([, x]) => Number(x)).sort((a, b) => a - b))
       // Half of 80 stitches are on the front, every second of them stands out, and they stand one above the other.
       expect(columns.map(({ length }) => length)).toEqual([20, 20, 20])
