@@ -53,7 +53,7 @@ export default defineNuxtConfig({
     nodeTsConfig: {
       ...decorators,
       exclude: ['../tests/app/**/*.ts'],
-      include: ['../tests/**/*.ts', '../core/**/*.ts', '../cli/**/*.ts', '../bench/**/*.ts', '../vitest.config.ts', '../playwright*.config.ts'],
+      include: ['../{tests,core,cli,bench}/**/*.ts', '../vitest*.config.ts', '../playwright*.config.ts'],
     },
   },
   postcss: { plugins: { cssnano: false } },
@@ -62,7 +62,8 @@ export default defineNuxtConfig({
     'vite:extendConfig': (config, { isClient }) => {
       // Without server rendering the development server still asks the page's own build for a server entry.
       const { input } = config.build?.rollupOptions ?? {}
-      if (isClient && input && typeof input === 'object' && 'entry' in input) Object.assign(input, process.env.NODE_ENV === 'development' ? { server: input.entry } : {})
+      const developing = process.env.NODE_ENV === 'development'
+      if (developing && isClient && input && typeof input === 'object' && 'entry' in input) Object.assign(input, { server: input.entry })
       // @ts-expect-error the type says readonly, the hook is there to write it
       config.plugins.push(vuetify({ autoImport: true }))
     },

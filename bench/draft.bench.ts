@@ -51,28 +51,66 @@ const written = median(() => {
 }, 60)
 
 function line(name: string, ms: number, goalMs: number): void {
-  console.log(`${name.padEnd(24)} ${ms.toFixed(3).padStart(8)} ms   ${(ms / bare).toFixed(0).padStart(6)} x the bare loop   goal ${goalMs} ms  ${ms <= goalMs ? 'met' : 'MISSED'}`)
+  console.log(
+    `${name.padEnd(24)} ${ms.toFixed(3).padStart(8)} ms   ${(ms / bare).toFixed(0).padStart(6)} x the bare loop   goal ${goalMs} ms  `
+    + `${ms <= goalMs ? 'met' : 'MISSED'}`,
+  )
 }
 
 /** An oval floor of about five thousand stitches, with nothing above it. */
-const ovalFloor: Design = { ...big, wall: [], turnUp: 'plain', base: { form: 'oval', stitch: 'sc', perEnd: 3, size: { pin: { sideStitches: 40, rounds: 32 } }, start: 'chain', placing: 'stacked', increaseAt: 'last', colour: 'main' } }
+const ovalFloor: Design = {
+  ...big,
+  wall: [],
+  turnUp: 'plain',
+  base: {
+    form: 'oval',
+    stitch: 'sc',
+    perEnd: 3,
+    size: { pin: { sideStitches: 40, rounds: 32 } },
+    start: 'chain',
+    placing: 'stacked',
+    increaseAt: 'last',
+    colour: 'main',
+  },
+}
 const ovalDraft = draft(ovalFloor)
 const redraftOval = median(() => (sink += draft(ovalFloor).sizes.stitches), 100)
 const schools = median(() => (sink += compareSchools(ovalFloor.base, ovalDraft.gauge).length), 100)
-const choices = median(() => (sink += neighbours(ovalFloor.base, { gauge: ovalDraft.gauge, rounds: ovalFloor.rounds, index: 0, turns: 0 }).length), 60)
+const choices = median(
+  () => (sink += neighbours(ovalFloor.base, { gauge: ovalDraft.gauge, rounds: ovalFloor.rounds, index: 0, turns: 0 }).length),
+  60,
+)
 
 /** A real tote: oval base, four bands, a casing over four above them; what lies below a change in the top band is not worked again. */
 const tote: Design = {
-  ...big, base: { form: 'oval', stitch: 'sc', perEnd: 'by-gauge', size: { want: { lengthCm: 32, widthCm: 14 } }, start: 'chain', placing: 'stacked', increaseAt: 'last', colour: 'main' },
+  ...big,
+  base: {
+    form: 'oval',
+    stitch: 'sc',
+    perEnd: 'by-gauge',
+    size: { want: { lengthCm: 32, widthCm: 14 } },
+    start: 'chain',
+    placing: 'stacked',
+    increaseAt: 'last',
+    colour: 'main',
+  },
   wall: stacked([
-    { band: 'solid', stitch: 'sc', size: { pin: { rounds: 12 } }, colour: 'main' }, { band: 'groups', size: { pin: { rounds: 6 } }, colour: 'main' },
-    { band: 'waves', size: { pin: { rounds: 8 } }, colour: 'main' }, { band: 'vees', size: { pin: { rounds: 6 } }, colour: 'main' },
+    { band: 'solid', stitch: 'sc', size: { pin: { rounds: 12 } }, colour: 'main' },
+    { band: 'groups', size: { pin: { rounds: 6 } }, colour: 'main' },
+    { band: 'waves', size: { pin: { rounds: 8 } }, colour: 'main' },
+    { band: 'vees', size: { pin: { rounds: 6 } }, colour: 'main' },
   ]),
   mouth: { divides: 4 },
 }
-const tall: Design = { ...big, wall: [...big.wall, { id: 'part-9', band: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour: 'main' }] }
+const tall: Design = {
+  ...big,
+  wall: [...big.wall, { id: 'part-9', band: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour: 'main' }],
+}
 const tallDraft = draft(tall)
-const taller: Design = { ...tall, wall: [tall.wall[0]!, { id: 'part-9', band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }] }
+const taller: Design = {
+  ...tall,
+  wall: [tall.wall[0]!, { id: 'part-9', band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }],
+}
 const fromNothing = median(() => (sink += draft(taller).sizes.stitches), 100)
 const fromBefore = median(() => (sink += draft(taller, tallDraft).sizes.stitches), 100)
 const reused = draft(taller, tallDraft).parts.filter((part, i) => part === tallDraft.parts[i]).length
@@ -93,9 +131,24 @@ const enumerated = median(() => {
 const fitting = median(() => (sink += fit(tote, fine, wish).weighed), 10)
 
 /** A net of 60 loops in 100 rounds. */
-const net: Design = { ...big, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 120 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([
-  { band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 7 } }, last: { pin: { chains: 5 } }, size: { pin: { rounds: 100 } }, ends: 'closed', finish: { inLoop: 2, inStitch: 1 }, colour: 'main' },
-]) }
+const net: Design = {
+  ...big,
+  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 120 } }, colour: 'main' },
+  turnUp: 'plain',
+  wall: stacked([
+    {
+      band: 'loops',
+      skip: 1,
+      first: 3,
+      hold: { pin: { chains: 7 } },
+      last: { pin: { chains: 5 } },
+      size: { pin: { rounds: 100 } },
+      ends: 'closed',
+      finish: { inLoop: 2, inStitch: 1 },
+      colour: 'main',
+    },
+  ]),
+}
 const netDraft = draft(net)
 const redraftNet = median(() => (sink += draft(net).sizes.stitches), 100)
 const wordsOfNet = median(() => (sink += patternOf(netDraft, 'us').sections.length), 60)
@@ -103,7 +156,20 @@ const chartOfNet = median(() => (sink += unrolled(netDraft).kinds.length), 60)
 
 /** A slot dragged by a stitch on the big bag: what is below is taken over, slots and rim are worked anew, the front is drawn afresh. */
 const rim: WallPart = { id: 'part-11', band: 'rim', rim: 'slip', colour: 'main' }
-const slots = stacked([{ band: 'slots', number: 2, width: { want: { widthCm: 12 } }, chains: { want: { dropCm: 14 } }, into: 'chains', corners: 2, rounds: 5, stitch: 'sc', nudge: 0, colour: 'main' }])[0]!
+const slots = stacked([
+  {
+    band: 'slots',
+    number: 2,
+    width: { want: { widthCm: 12 } },
+    chains: { want: { dropCm: 14 } },
+    into: 'chains',
+    corners: 2,
+    rounds: 5,
+    stitch: 'sc',
+    nudge: 0,
+    colour: 'main',
+  },
+])[0]!
 const handled = (nudge: number): Design => ({ ...big, wall: [...big.wall, { ...slots, id: 'part-10', nudge } as WallPart, rim] })
 const handledDraft = draft(handled(0))
 const dragged = handled(1)
@@ -112,7 +178,10 @@ const drag = median(() => {
   sink += elevation(moved).map(course => frontOf(course)).length + handleFronts(moved, 'held').length
 }, 60)
 
-console.log(`${counts.reduce((a, b) => a + b, 0).toLocaleString('en')} stitches in ${counts.length} rounds; bare loop ${(bare * 1000).toFixed(1)} µs`)
+console.log(
+  `${counts.reduce((a, b) => a + b, 0).toLocaleString('en')} stitches in ${counts.length} rounds; `
+  + `bare loop ${(bare * 1000).toFixed(1)} µs`,
+)
 line('redraft', redraft, 2)
 line('words and chart', written, 20)
 line(`oval floor, ${ovalDraft.sizes.stitches} sts`, redraftOval, 16)
@@ -122,7 +191,10 @@ line('change in the top band', fromBefore, 2)
 console.log(`  ${reused} of ${tallDraft.parts.length} parts taken over; ${(fromBefore / fromNothing).toFixed(2)} of the time from nothing`)
 line('a slot dragged', drag, 16)
 line('fit', fitting, 200)
-console.log(`  ${fitted.weighed.toLocaleString('en')} combinations weighed (goal: at least 100,000${fitted.weighed >= 100_000 ? ', met' : ', MISSED'}); ${(fitting / enumerated).toFixed(1)} x the bare enumeration`)
+console.log(
+  `  ${fitted.weighed.toLocaleString('en')} combinations weighed (goal: at least `
+  + `100,000${fitted.weighed >= 100_000 ? ', met' : ', MISSED'}); ${(fitting / enumerated).toFixed(1)} x the bare enumeration`,
+)
 line('net, redraft', redraftNet, 16)
 line('net, words', wordsOfNet, 16)
 line('net, chart', chartOfNet, 16)

@@ -32,14 +32,20 @@ function contents(file: string): string {
 
 function asked() {
   try {
-    return parseArgs({ allowPositionals: true, options: { as: { type: 'string', default: 'text' }, terms: { type: 'string', default: 'us' } } })
+    return parseArgs({
+      allowPositionals: true,
+      options: { as: { type: 'string', default: 'text' }, terms: { type: 'string', default: 'us' } },
+    })
   }
   catch (error) {
     return refuse((error as Error).message, USAGE)
   }
 }
 
-const { positionals: [file], values: { as, terms } } = asked()
+const {
+  positionals: [file],
+  values: { as, terms },
+} = asked()
 if (!file) refuse(USAGE)
 if (!EXPORTS.includes(as as ExportAs)) refuse(`--as: must be one of: ${EXPORTS.join(', ')}`, USAGE)
 if (terms !== 'us' && terms !== 'uk') refuse('--terms: must be us or uk', USAGE)

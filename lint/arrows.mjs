@@ -6,8 +6,28 @@ import { dirname, join, relative, sep } from 'node:path'
  */
 
 export const CORE = [
-  'measure', 'stitch', 'gauge', 'round', 'repeat', 'part', 'field', 'texture', 'kind', 'base', 'contents', 'mesh', 'mouth', 'handle', 'wall',
-  'design', 'draft', 'fit', 'yarn', 'words', 'chart', 'export',
+  'measure',
+  'stitch',
+  'gauge',
+  'round',
+  'repeat',
+  'part',
+  'field',
+  'texture',
+  'kind',
+  'base',
+  'contents',
+  'mesh',
+  'mouth',
+  'handle',
+  'wall',
+  'design',
+  'draft',
+  'fit',
+  'yarn',
+  'words',
+  'chart',
+  'export',
 ]
 export const APP = ['looks', 'reading', 'workers', 'stores', 'composables', 'components', 'pages']
 
@@ -17,7 +37,12 @@ const KNOWS = { core: [], app: ['core'], server: ['core', 'demo'], cli: ['core']
 /** Packages that core may use: none of them knows of a page, a machine or a clock. */
 export const CORE_PACKAGES = ['class-transformer', 'class-validator', 'immer', 'reflect-metadata']
 
-const ALIASES = [['~~/', ''], ['@@/', ''], ['~/', 'app/'], ['@/', 'app/']]
+const ALIASES = [
+  ['~~/', ''],
+  ['@@/', ''],
+  ['~/', 'app/'],
+  ['@/', 'app/'],
+]
 
 /** The path from the root that an import means; nothing for a package. */
 function meant(source, from) {
@@ -41,13 +66,16 @@ function troubleOf(from, to) {
   if (!order || here.folder === there.folder) return undefined
   const [own, other] = [order.indexOf(here.folder), order.indexOf(there.folder)]
   if (here.house === 'core' && other < 0) return `${to} stands in no folder of core's order (lint/arrows.mjs).`
-  if (own >= 0 && other > own) return `${here.house}/${here.folder} may only import what stands before it: ${order.slice(0, own).join(', ') || 'nothing'}.`
+  if (own >= 0 && other > own)
+    return `${here.house}/${here.folder} may only import what stands before it: ${order.slice(0, own).join(', ') || 'nothing'}.`
   return undefined
 }
 
 function packageTrouble(source, from) {
   if (placeOf(from).house !== 'core' || /\.test\.ts$/.test(from)) return undefined
-  return CORE_PACKAGES.includes(source.split('/')[0]) ? undefined : `core may use no package but ${CORE_PACKAGES.join(', ')}: no page, no machine, no clock.`
+  return CORE_PACKAGES.includes(source.split('/')[0])
+    ? undefined
+    : `core may use no package but ${CORE_PACKAGES.join(', ')}: no page, no machine, no clock.`
 }
 
 /** Imports point one way. */
@@ -60,14 +88,20 @@ export const arrows = {
       const source = node.source?.value
       if (typeof source !== 'string') return
       const to = meant(source, from)
-      const message = to === undefined ? packageTrouble(source, from) : /\.test\.ts$/.test(from) && house === 'core' ? undefined : troubleOf(from, to)
+      const message
+        = to === undefined ? packageTrouble(source, from) : /\.test\.ts$/.test(from) && house === 'core' ? undefined : troubleOf(from, to)
       if (message) context.report({ node, message })
     }
     return {
       Program(node) {
-        if (house === 'core' && !CORE.includes(folder)) context.report({ node, message: `${from} stands in no folder of core's order (lint/arrows.mjs).` })
+        if (house === 'core' && !CORE.includes(folder))
+          context.report({ node, message: `${from} stands in no folder of core's order (lint/arrows.mjs).` })
       },
-      ImportDeclaration: check, ExportNamedDeclaration: check, ExportAllDeclaration: check, ImportExpression: check, TSImportType: check,
+      ImportDeclaration: check,
+      ExportNamedDeclaration: check,
+      ExportAllDeclaration: check,
+      ImportExpression: check,
+      TSImportType: check,
     }
   },
 }

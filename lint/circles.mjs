@@ -4,7 +4,13 @@ const IMPORTS = /^(?:import|export)\b[^'"]*?(?:from\s*)?['"]([^'"]+)['"]/gm
 
 /** The file that an import means, among those given by their paths from the root; nothing for a package. */
 function meant(source, from, files) {
-  const path = source.startsWith('~~/') ? source.slice(3) : source.startsWith('~/') ? `app/${source.slice(2)}` : source.startsWith('.') ? join(dirname(from), source) : ''
+  const path = source.startsWith('~~/')
+    ? source.slice(3)
+    : source.startsWith('~/')
+      ? `app/${source.slice(2)}`
+      : source.startsWith('.')
+        ? join(dirname(from), source)
+        : ''
   return [path, `${path}.ts`, `${path}.vue`].find(one => files.has(one))
 }
 
@@ -14,7 +20,9 @@ function meant(source, from, files) {
  * @param files the text of each by its path from the root
  */
 export function circlesAmong(files) {
-  const imports = new Map([...files].map(([path, text]) => [path, [...text.matchAll(IMPORTS)].map(([, source]) => meant(source, path, files)).filter(Boolean)]))
+  const imports = new Map(
+    [...files].map(([path, text]) => [path, [...text.matchAll(IMPORTS)].map(([, source]) => meant(source, path, files)).filter(Boolean)]),
+  )
   const done = new Set()
   const circles = []
   const visit = (path, way) => {

@@ -5,7 +5,8 @@
 
 const TOLD_APART_BY = ['band', 'form', 'kind']
 
-const nameOf = node => node?.type === 'Identifier' ? node.name : node?.type === 'MemberExpression' && !node.computed ? node.property.name : undefined
+const nameOf = node =>
+  node?.type === 'Identifier' ? node.name : node?.type === 'MemberExpression' && !node.computed ? node.property.name : undefined
 const tellsApart = node => TOLD_APART_BY.includes(nameOf(node))
 const isWord = node => node?.type === 'Literal' && typeof node.value === 'string'
 
@@ -13,7 +14,11 @@ const isWord = node => node?.type === 'Literal' && typeof node.value === 'string
 export const roles = {
   meta: { type: 'problem', schema: [] },
   create(context) {
-    const report = node => context.report({ node, message: 'Ask for what it has or does, not for which kind it is: a trait of its declaration (docs/adding.md).' })
+    const report = node =>
+      context.report({
+        node,
+        message: 'Ask for what it has or does, not for which kind it is: a trait of its declaration (docs/adding.md).',
+      })
     return {
       BinaryExpression(node) {
         if (!/^[!=]==?$/.test(node.operator)) return
@@ -23,7 +28,13 @@ export const roles = {
         if (tellsApart(node.discriminant)) report(node)
       },
       CallExpression({ callee, arguments: [asked] }) {
-        if (callee.type === 'MemberExpression' && nameOf(callee) === 'includes' && callee.object.type === 'ArrayExpression' && tellsApart(asked)) report(callee)
+        if (
+          callee.type === 'MemberExpression'
+          && nameOf(callee) === 'includes'
+          && callee.object.type === 'ArrayExpression'
+          && tellsApart(asked)
+        )
+          report(callee)
       },
     }
   },

@@ -14,8 +14,14 @@ const docs = (file: string) => fileURLToPath(new URL(`../docs/${file}`, import.m
 
 /** A text with each generated table in its place, between its two marks. */
 export function withTables(text: string): string {
-  return Object.entries(formatTables()).reduce((all, [name, table]) =>
-    all.replace(new RegExp(`(<!-- ${name} -->\\n)[\\s\\S]*?(<!-- /${name} -->)`), (_, open: string, close: string) => `${open}${table}\n${close}`), text)
+  return Object.entries(formatTables()).reduce(
+    (all, [name, table]) =>
+      all.replace(
+        new RegExp(`(<!-- ${name} -->\\n)[\\s\\S]*?(<!-- /${name} -->)`),
+        (_, open: string, close: string) => `${open}${table}\n${close}`,
+      ),
+    text,
+  )
 }
 
 /** The schema as it stands in the file. */

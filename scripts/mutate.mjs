@@ -21,19 +21,39 @@ function drawn(state) {
   }
 }
 
-const files = FOLDERS.flatMap(folder => readdirSync(`${root}core/${folder}`).filter(name => !name.endsWith('.test.ts')).map(name => `core/${folder}/${name}`)).sort()
+const files = FOLDERS.flatMap(folder =>
+  readdirSync(`${root}core/${folder}`)
+    .filter(name => !name.endsWith('.test.ts'))
+    .map(name => `core/${folder}/${name}`),
+).sort()
 /** Lines that do something: not those of imports, comments, types and brackets alone. */
-const places = files.flatMap(file => readFileSync(root + file, 'utf8').split('\n').flatMap((text, i) =>
-  /^\s*(import|export type|\/?\*|\/\/|readonly|interface|[})\]]*,?$)/.test(text) ? [] : [`${file}:${i + 1}-${i + 1}`]))
+const places = files.flatMap(file =>
+  readFileSync(root + file, 'utf8')
+    .split('\n')
+    .flatMap((text, i) =>
+      /^\s*(import|export type|\/?\*|\/\/|readonly|interface|[})\]]*,?$)/.test(text) ? [] : [`${file}:${i + 1}-${i + 1}`],
+    ),
+)
 
 const random = drawn(seed)
 const chosen = Array.from({ length: lines }, () => places[Math.floor(random() * places.length)])
 
 const results = await new Stryker({
-  mutate: [...new Set(chosen)], mutator: { excludedMutations: ['StringLiteral'] }, testRunner: 'vitest', vitest: { configFile: 'vitest.core.config.ts', related: false },
-  coverageAnalysis: 'perTest', ignoreStatic: true, concurrency: 2, timeoutMS: 20_000, reporters: ['clear-text', 'progress-append-only'],
-  clearTextReporter: { allowColor: false, logTests: false, reportTests: false }, tempDirName: '.stryker-tmp', cleanTempDir: 'always', disableTypeChecks: false,
-  ignorePatterns: ['.output', 'docs', 'data', 'test-results', 'public', 'tests/kept'], allowConsoleColors: false,
+  mutate: [...new Set(chosen)],
+  mutator: { excludedMutations: ['StringLiteral'] },
+  testRunner: 'vitest',
+  vitest: { configFile: 'vitest.core.config.ts', related: false },
+  coverageAnalysis: 'perTest',
+  ignoreStatic: true,
+  concurrency: 2,
+  timeoutMS: 20_000,
+  reporters: ['clear-text', 'progress-append-only'],
+  clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
+  tempDirName: '.stryker-tmp',
+  cleanTempDir: 'always',
+  disableTypeChecks: false,
+  ignorePatterns: ['.output', 'docs', 'data', 'test-results', 'public', 'tests/kept'],
+  allowConsoleColors: false,
 }).runMutationTest()
 
 const caught = results.filter(({ status }) => status === 'Killed' || status === 'Timeout').length

@@ -27,7 +27,9 @@ function hash(text: string): string {
 }
 
 function demos(): { name: string, document: unknown }[] {
-  return readdirSync('demo').filter(file => !file.startsWith('swatch')).map(file => ({ name: file, document: JSON.parse(readFileSync(join('demo', file), 'utf8')) as unknown }))
+  return readdirSync('demo')
+    .filter(file => !file.startsWith('swatch'))
+    .map(file => ({ name: file, document: JSON.parse(readFileSync(join('demo', file), 'utf8')) as unknown }))
 }
 
 /** What of a draft can be read from outside, small enough to keep: texts whole, pictures and tables as their hash; or that it breaks. */
@@ -54,7 +56,9 @@ function written(design: Design): Record<string, string> {
 
 function take(folder: string): void {
   mkdirSync(folder, { recursive: true })
-  const random = fc.sample(anyDesign, { seed: SEED.seed, numRuns: COUNT }).map((document, i) => ({ name: `random-${i}`, document: JSON.parse(JSON.stringify(document)) as unknown }))
+  const random = fc
+    .sample(anyDesign, { seed: SEED.seed, numRuns: COUNT })
+    .map((document, i) => ({ name: `random-${i}`, document: JSON.parse(JSON.stringify(document)) as unknown }))
   for (const { name, document } of [...demos(), ...random]) {
     const read = readDesign(document)
     if (!read.ok) throw new Error(`${name} cannot be read: ${JSON.stringify(read.problems)}`)
@@ -81,14 +85,16 @@ function plainJson(text: string, ids: readonly string[]): string {
   const tidy = (value: unknown, key = ''): unknown => {
     if (Array.isArray(value)) {
       const list = value.map(one => tidy(one, key))
-      return key === 'path' ? list.map(one => ids.includes(String(one)) ? ids.indexOf(String(one)) : one) : list
+      return key === 'path' ? list.map(one => (ids.includes(String(one)) ? ids.indexOf(String(one)) : one)) : list
     }
     if (typeof value === 'string' && key === 'part') {
       const [id, ...more] = value.split('.')
       return ids.includes(id!) ? [`wall.${ids.indexOf(id!)}`, ...more].join('.') : value
     }
     if (typeof value !== 'object' || value === null) return value
-    const entries = Object.entries(value).filter(([name]) => !(name === 'id' && 'band' in value)).sort(([a], [b]) => a < b ? -1 : 1)
+    const entries = Object.entries(value)
+      .filter(([name]) => !(name === 'id' && 'band' in value))
+      .sort(([a], [b]) => (a < b ? -1 : 1))
     return Object.fromEntries(entries.map(([name, one]) => [name, tidy(one, name)]))
   }
   const record = tidy(JSON.parse(text)) as { findings: object[] }
@@ -131,10 +137,14 @@ function firstLine({ output, before, after }: Apart): string {
 }
 
 function compare(folder: string): void {
-  const shots = readdirSync(folder).filter(file => file.endsWith('.shot.json')).map(file => JSON.parse(readFileSync(join(folder, file), 'utf8')) as Shot)
+  const shots = readdirSync(folder)
+    .filter(file => file.endsWith('.shot.json'))
+    .map(file => JSON.parse(readFileSync(join(folder, file), 'utf8')) as Shot)
   const told = shots.map(shot => ({ name: shot.name, since: since(shot) }))
   const differ = told.filter(({ since }) => typeof since !== 'string' && since.some(({ findings }) => !findings))
-  const noticed = told.flatMap(({ name, since }) => typeof since === 'string' ? [] : since.filter(one => one.findings).map(one => ({ name, ...one })))
+  const noticed = told.flatMap(({ name, since }) =>
+    typeof since === 'string' ? [] : since.filter(one => one.findings).map(one => ({ name, ...one })),
+  )
   console.log(`${shots.length} designs compared, ${differ.length} differ in more than findings`)
   for (const { name, since } of told) if (typeof since === 'string') console.log(`${name} ${since}`)
   for (const what of new Set(noticed.map(({ findings }) => findings))) {

@@ -14,7 +14,9 @@ export function sqlAsText() {
     name: 'sql-as-text',
     enforce: 'pre',
     resolveId(id, importer) {
-      return importer && id.endsWith('.sql?text') ? `${fileURLToPath(new URL(id.replace('?text', ''), pathToFileURL(importer)))}?text` : undefined
+      return importer && id.endsWith('.sql?text')
+        ? `${fileURLToPath(new URL(id.replace('?text', ''), pathToFileURL(importer)))}?text`
+        : undefined
     },
     async load(id) {
       if (!id.endsWith('.sql?text')) return undefined

@@ -10,9 +10,15 @@ function chromium() {
   if (existsSync('/usr/bin/chromium')) return
   console.log('Installing Chromium from Debian\'s packages ...')
   const root = process.getuid?.() === 0 ? [] : ['sudo']
-  for (const args of [['apt-get', 'update', '-qq'], ['apt-get', 'install', '-y', '-qq', '--no-install-recommends', 'chromium']]) {
+  for (const args of [
+    ['apt-get', 'update', '-qq'],
+    ['apt-get', 'install', '-y', '-qq', '--no-install-recommends', 'chromium'],
+  ]) {
     const [command, ...rest] = [...root, ...args]
-    const { status } = spawnSync(command, rest, { stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } })
+    const { status } = spawnSync(command, rest, {
+      stdio: ['ignore', 'ignore', 'inherit'],
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    })
     if (status !== 0) {
       console.error('Chromium could not be installed. Install Debian\'s package chromium by hand and run npm test again.')
       process.exit(1)

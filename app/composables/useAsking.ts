@@ -19,17 +19,27 @@ export interface Asking {
 }
 
 /** Asks a spec of the bag in hand, by where it stands in the design and what was drafted from it. */
-export function useAsking(at: () => readonly string[], spec: () => object, part: () => DraftPart | undefined = () => undefined): ComputedRef<Asking> {
+export function useAsking(
+  at: () => readonly string[],
+  spec: () => object,
+  part: () => DraftPart | undefined = () => undefined,
+): ComputedRef<Asking> {
   const bag = useDocument()
   const ways = useWays()
   return computed(() => {
     const asked = part()
     return {
-      spec: spec(), units: bag.design.units, yarns: bag.design.yarns,
+      spec: spec(),
+      units: bag.design.units,
+      yarns: bag.design.yarns,
       now: { gauge: bag.draft.gauge, ...(asked ? { part: asked } : {}) },
       answer(label, changes, group) {
         const path = at()
-        bag.change(inTerms(label, ways.terms), changes.map(change => ({ ...change, path: [...path, ...change.path] })), group && [...path, group].join('.'))
+        bag.change(
+          inTerms(label, ways.terms),
+          changes.map(change => ({ ...change, path: [...path, ...change.path] })),
+          group && [...path, group].join('.'),
+        )
       },
     }
   })

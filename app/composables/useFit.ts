@@ -23,10 +23,15 @@ export function useFit() {
     result.value = undefined
     searching.value = true
     progress.value = 0
-    const own = worker = new Worker(new URL('../workers/fit.worker.ts', import.meta.url), { type: 'module' })
+    const own = (worker = new Worker(new URL('../workers/fit.worker.ts', import.meta.url), { type: 'module' }))
     // What comes from the document is frozen and reactive-free; a plain copy crosses to the worker.
     const plain = JSON.parse(JSON.stringify({ design, gauge, wish })) as { design: Design, gauge: Gauge, wish: FitWish }
-    const found = await wrap<FitSearch>(own).run(plain.design, plain.gauge, plain.wish, proxy((share: number) => void (progress.value = share)))
+    const found = await wrap<FitSearch>(own).run(
+      plain.design,
+      plain.gauge,
+      plain.wish,
+      proxy((share: number) => void (progress.value = share)),
+    )
     if (worker !== own) return
     result.value = found
     stop()

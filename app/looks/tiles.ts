@@ -31,8 +31,11 @@ export interface Tile extends Front {
 /** A little bag of so many stitches round, with a wall of these. */
 function little(stitches: number, ...wall: readonly WallSpec[]): Design {
   return {
-    ...newDesign('Tile'), gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } },
-    base: { form: 'tube', stitch: 'sc', size: { pin: { stitches } }, colour: 'main' }, turnUp: 'plain', repeats: [firstRepeat('own-1')],
+    ...newDesign('Tile'),
+    gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } },
+    base: { form: 'tube', stitch: 'sc', size: { pin: { stitches } }, colour: 'main' },
+    turnUp: 'plain',
+    repeats: [firstRepeat('own-1')],
     wall: stacked(wall),
   }
 }
@@ -43,8 +46,10 @@ const NO_FABRIC = { threads: '', posts: '', ridges: '', holes: '', net: '', open
 
 /** The rim of a whole little bag with what a kind puts on it. */
 function onRim(spec: WallSpec, signs: readonly Sign[] | undefined): Tile {
-  const hung = () => handleFronts(draft(little(48, plain(6), spec)), 'held').filter(({ behind }) => !behind)
-    .map(({ path, widthCm }): Sign => ({ path, thick: Math.max(0.5, widthCm) }))
+  const hung = () =>
+    handleFronts(draft(little(48, plain(6), spec)), 'held')
+      .filter(({ behind }) => !behind)
+      .map(({ path, widthCm }): Sign => ({ path, thick: Math.max(0.5, widthCm) }))
   return { ...NO_FABRIC, outline: 'M-6 0V-7H6V0Z', left: -8, top: -12.4, width: 16, height: 9, signs: signs ?? hung() }
 }
 
@@ -53,11 +58,24 @@ function fabric(wall: readonly WallSpec[]): Tile {
   const courses = elevation(draft(little(24, ...wall)))
   const fronts = courses.map(course => frontOf(course))
   const join = (what: keyof Front) => fronts.map(front => front[what]).join('')
-  const right = courses.flatMap(({ outline, bottomCm, heightCm }) => [`${outline.lengthCm / 2} ${-bottomCm}`, `${outline.lengthCm / 2} ${-(bottomCm + heightCm)}`])
+  const right = courses.flatMap(({ outline, bottomCm, heightCm }) => [
+    `${outline.lengthCm / 2} ${-bottomCm}`,
+    `${outline.lengthCm / 2} ${-(bottomCm + heightCm)}`,
+  ])
   const left = [...right].reverse().map(spot => `-${spot}`)
   return {
-    outline: `M${[...right, ...left].join('L')}Z`, threads: join('threads'), posts: join('posts'), ridges: join('ridges'), holes: join('holes'),
-    net: join('net'), open: join('open'), signs: [], left: -3.1, top: -3.6, width: 6.2, height: 3.5,
+    outline: `M${[...right, ...left].join('L')}Z`,
+    threads: join('threads'),
+    posts: join('posts'),
+    ridges: join('ridges'),
+    holes: join('holes'),
+    net: join('net'),
+    open: join('open'),
+    signs: [],
+    left: -3.1,
+    top: -3.6,
+    width: 6.2,
+    height: 3.5,
   }
 }
 
@@ -74,6 +92,6 @@ const known = new Map<string, Tile>()
 /** The tile of a kind; drawn once. */
 export function tileOf(band: string): Tile {
   let tile = known.get(band)
-  if (!tile) known.set(band, tile = drawn(band))
+  if (!tile) known.set(band, (tile = drawn(band)))
   return tile
 }

@@ -6,7 +6,8 @@ export type JsonFile = { readonly ok: true, readonly value: unknown } | { readon
 
 /** Reads a JSON file that the maker chose. */
 export async function readJson(file: File, ending: string): Promise<JsonFile> {
-  if (file.size > MOST_BYTES) return { ok: false, why: `${file.name} is ${Math.ceil(file.size / 1e6)} MB; such a file is at most 1 MB. Is it the right one?` }
+  if (file.size > MOST_BYTES)
+    return { ok: false, why: `${file.name} is ${Math.ceil(file.size / 1e6)} MB; such a file is at most 1 MB. Is it the right one?` }
   try {
     return { ok: true, value: JSON.parse(await file.text()) as unknown }
   }

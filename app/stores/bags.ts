@@ -3,7 +3,7 @@ import { ref, shallowRef } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { newDesign } from '~~/core/design/starter'
 import { readJson } from '~/reading/readJson'
-import { type Kept, useTrying } from './records'
+import { type Kept, kept, useTrying } from './records'
 
 /** The bags kept in the house: listing, starting, bringing in and throwing away. */
 export const useBags = defineStore('bags', () => {
@@ -18,9 +18,9 @@ export const useBags = defineStore('bags', () => {
   }
 
   async function add(document: unknown): Promise<Kept<Design> | undefined> {
-    const kept = await trying(() => $fetch<Kept<Design>>('/api/designs', { method: 'POST', body: JSON.stringify(document), headers: { 'Content-Type': 'application/json' } }))
-    if (kept) bags.value = [kept, ...bags.value]
-    return kept
+    const added = await trying(() => kept<Design>('/api/designs', document))
+    if (added) bags.value = [added, ...bags.value]
+    return added
   }
 
   /** A new bag, named so that it can be told from the others. */

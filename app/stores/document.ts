@@ -7,7 +7,9 @@ import { newDesign } from '~~/core/design/starter'
 import { type Draft, draft as drafted } from '~~/core/draft/draft'
 import type { Change, Fix } from '~~/core/part/finding'
 
-/** The bag in hand: its design, what follows from it, and what can be undone. There always is one; `isOpen` says whether it is a maker's. */
+/**
+ * The bag in hand: its design, what follows from it, and what can be undone. There always is one; `isOpen` says whether it is a maker's.
+ */
 export const useDocument = defineStore('document', () => {
   const isOpen = ref(false)
   const design = shallowRef<Design>(newDesign('No bag'))
@@ -56,5 +58,7 @@ export const useDocument = defineStore('document', () => {
     design.value = after.design
   }
 
-  return { isOpen, design, draft, undoLabel, redoLabel, put, close, edit, change, applyFix, undo: () => step(undone), redo: () => step(redone) }
+  return {
+    isOpen, design, draft, undoLabel, redoLabel, put, close, edit, change, applyFix, undo: () => step(undone), redo: () => step(redone),
+  }
 })

@@ -11,7 +11,10 @@ export interface Kept<D> {
 
 interface Refusal {
   readonly statusCode?: number
-  readonly data?: { readonly message?: string, readonly data?: { readonly problems?: readonly { readonly field: string, readonly message: string }[] } }
+  readonly data?: {
+    readonly message?: string
+    readonly data?: { readonly problems?: readonly { readonly field: string, readonly message: string }[] }
+  }
 }
 
 /** Why the server refused, in words for the maker; each field that must change on a line of its own. */
@@ -21,6 +24,11 @@ export function refusalLines(error: unknown): string[] {
   if (problems?.length) return problems.map(({ field, message }) => `${field}: ${message}`)
   if (statusCode === undefined) return ['The program does not answer. Is it still running?']
   return [data?.message ?? `The program answered with ${statusCode}.`]
+}
+
+/** Gives the server a document to keep, whatever it holds: what is off is refused with the fields to change. */
+export function kept<D>(path: string, document: unknown): Promise<Kept<D>> {
+  return $fetch<Kept<D>>(path, { method: 'POST', body: JSON.stringify(document), headers: { 'Content-Type': 'application/json' } })
 }
 
 export function statusOf(error: unknown): number | undefined {

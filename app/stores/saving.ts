@@ -54,7 +54,11 @@ export const useSaving = defineStore('saving', () => {
   async function send(design: Design): Promise<void> {
     state.value = 'saving'
     try {
-      const saved = await $fetch<{ revision: number }>(`/api/designs/${id.value}`, { method: 'PUT', body: { revision, document: design }, keepalive: true })
+      const saved = await $fetch<{ revision: number }>(`/api/designs/${id.value}`, {
+        method: 'PUT',
+        body: { revision, document: design },
+        keepalive: true,
+      })
       revision = saved.revision
       onServer = design
       trouble.value = []
@@ -72,7 +76,7 @@ export const useSaving = defineStore('saving', () => {
   function flush(): Promise<void> {
     clearTimeout(timer)
     // Whoever asks while saves are under way waits for those: they go on until the latest state is kept.
-    return flushing ??= saveUntilKept().finally(() => (flushing = undefined))
+    return (flushing ??= saveUntilKept().finally(() => (flushing = undefined)))
   }
 
   async function saveUntilKept(): Promise<void> {

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/design/design'
 import { readJson } from '~/reading/readJson'
-import { type Kept, useTrying } from './records'
+import { type Kept, kept, useTrying } from './records'
 
 /** The swatches kept in the house. */
 export const useSwatches = defineStore('swatches', () => {
@@ -15,9 +15,9 @@ export const useSwatches = defineStore('swatches', () => {
   }
 
   async function add(document: unknown): Promise<boolean> {
-    const kept = await trying(() => $fetch<Kept<SwatchDocument>>('/api/swatches', { method: 'POST', body: JSON.stringify(document), headers: { 'Content-Type': 'application/json' } }))
-    if (kept) swatches.value = [kept, ...swatches.value]
-    return kept !== undefined
+    const added = await trying(() => kept<SwatchDocument>('/api/swatches', document))
+    if (added) swatches.value = [added, ...swatches.value]
+    return added !== undefined
   }
 
   /** Brings in a file that somebody exported. */
@@ -28,8 +28,13 @@ export const useSwatches = defineStore('swatches', () => {
   }
 
   async function save(old: Kept<SwatchDocument>, document: SwatchDocument): Promise<boolean> {
-    const saved = await trying(() => $fetch<{ revision: number, updatedAt: string }>(`/api/swatches/${old.id}`, { method: 'PUT', body: { revision: old.revision, document } }))
-    if (saved) swatches.value = swatches.value.map(kept => kept.id === old.id ? { ...kept, ...saved, document } : kept)
+    const saved = await trying(() =>
+      $fetch<{ revision: number, updatedAt: string }>(`/api/swatches/${old.id}`, {
+        method: 'PUT',
+        body: { revision: old.revision, document },
+      }),
+    )
+    if (saved) swatches.value = swatches.value.map(kept => (kept.id === old.id ? { ...kept, ...saved, document } : kept))
     return saved !== undefined
   }
 

@@ -14,9 +14,14 @@ import { ovalRounds } from './oval'
 import { stadiumLayOut } from './stadium'
 
 /** A bag wanted by how wide it lies flat. */
-export const FLAT_WIDTH = want('a size', { flatWidthCm: length('Width lying flat', DIAMETER_CM, { usually: between(1, 50) }) }, {
-  does: DECIDES.want, from: (_, { part }) => ({ flatWidthCm: tenths(part?.size.floor?.length.cm ?? (part?.size.circumference.cm ?? 40) / 2, DIAMETER_CM) }),
-})
+export const FLAT_WIDTH = want(
+  'a size',
+  { flatWidthCm: length('Width lying flat', DIAMETER_CM, { usually: between(1, 50) }) },
+  {
+    does: DECIDES.want,
+    from: (_, { part }) => ({ flatWidthCm: tenths(part?.size.floor?.length.cm ?? (part?.size.circumference.cm ?? 40) / 2, DIAMETER_CM) }),
+  },
+)
 
 /** What the questions look at of one another's answers. */
 interface Answered {
@@ -26,9 +31,14 @@ interface Answered {
 const fields = {
   size: ways('Decide by', [
     FLAT_WIDTH,
-    pin('counts', { sideStitches: count('Side stitches', between(1, 600), { usually: between(1, 60) }) }, {
-      does: DECIDES.pin, from: (spec: Answered, { part }) => ({ sideStitches: Math.max(1, (part?.edge.count ?? 60) / 2 - spec.perEnd) }),
-    }),
+    pin(
+      'counts',
+      { sideStitches: count('Side stitches', between(1, 600), { usually: between(1, 60) }) },
+      {
+        does: DECIDES.pin,
+        from: (spec: Answered, { part }) => ({ sideStitches: Math.max(1, (part?.edge.count ?? 60) / 2 - spec.perEnd) }),
+      },
+    ),
   ]),
   perEnd: count('Stitches in each end (1: none extra)', between(1, 8), { begins: 3, usually: between(1, 6) }),
 } as const
@@ -44,7 +54,8 @@ export function sideForBoat(flatWidthCm: number, perEnd: number, widthCm: number
 /** Works a boat's one round, around its foundation chain. */
 function workBoat(spec: BoatSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
-  const sideStitches = 'pin' in spec.size ? spec.size.pin.sideStitches : sideForBoat(spec.size.want.flatWidthCm, spec.perEnd, stitch.width.cm)
+  const sideStitches
+    = 'pin' in spec.size ? spec.size.pin.sideStitches : sideForBoat(spec.size.want.flatWidthCm, spec.perEnd, stitch.width.cm)
   const counts = { sideStitches, rounds: 1 }
   const { rounds, stretches, stop } = ovalRounds({ ...spec, placing: 'stacked', increaseAt: 'last' }, counts, spec.perEnd, setting)
   const edge = rounds[0]?.edge
@@ -54,8 +65,21 @@ function workBoat(spec: BoatSpec, setting: Setting): PartResult {
     rounds,
     edge: edge ? withSides(edge, endMiddles(stretches[0]!, edge, false)) : foundationOf([{ kind: 'chain', count: 1 }]),
     size: { height: stitch.height, circumference, floor: noFloor(times(circumference, 0.5)) },
-    findings: stop ? [stop] : [{ code: 'boat-odd', weight: 'note', what: 'Without a floor the first rounds look odd, like a little boat: that is normal. It lies flat and folds along the chain.' }],
-    start: { kind: 'foundation-chain', chains: sideStitches + 2 + turning, firstInto: turning + 1, beforeCm: (sideStitches + 2) * stitch.width.cm * (1 + 1 / 26) },
+    findings: stop
+      ? [stop]
+      : [
+          {
+            code: 'boat-odd',
+            weight: 'note',
+            what: 'Without a floor the first rounds look odd, like a little boat: that is normal. It lies flat and folds along the chain.',
+          },
+        ],
+    start: {
+      kind: 'foundation-chain',
+      chains: sideStitches + 2 + turning,
+      firstInto: turning + 1,
+      beforeCm: (sideStitches + 2) * stitch.width.cm * (1 + 1 / 26),
+    },
     layOut: stadiumLayOut((sideStitches * stitch.width.cm) / 2, stitch.height.cm, counts, stretches),
     markers: stretches.map(names => sideMarkers(names, false)),
     advice: ['From here straight up: nothing grows any more.'],
@@ -64,12 +88,24 @@ function workBoat(spec: BoatSpec, setting: Setting): PartResult {
 
 /** A boat (craft 5). */
 export const boat = form({
-  form: 'boat', name: 'boat', does: 'No floor: one round about a chain, then straight up. It lies flat and folds along the chain.', fields,
-  begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }), work: workBoat, measures: 'length',
+  form: 'boat',
+  name: 'boat',
+  does: 'No floor: one round about a chain, then straight up. It lies flat and folds along the chain.',
+  fields,
+  begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }),
+  work: workBoat,
+  measures: 'length',
   evidence: (spec, { sideStitches }, { lengthCm }) => ({ kind: spec.stitch, width: perStitch(lengthCm, sideStitches + spec.perEnd) }),
   choices: (spec, { gauge }, toleranceCm) => {
     const stitchCm = gauge[spec.stitch].width.cm
     const askedCm = 'want' in spec.size ? spec.size.want.flatWidthCm : (spec.size.pin.sideStitches + spec.perEnd) * stitchCm
-    return flatChoices(askedCm, toleranceCm, stitchCm, 1, sideStitches => ({ ...spec, size: { pin: { sideStitches } } }), sides => sides + spec.perEnd)
+    return flatChoices(
+      askedCm,
+      toleranceCm,
+      stitchCm,
+      1,
+      sideStitches => ({ ...spec, size: { pin: { sideStitches } } }),
+      sides => sides + spec.perEnd,
+    )
   },
 })

@@ -16,12 +16,23 @@ import { onStadium } from './stadium'
 import { FAR, NEAR, SIDE_ONE, SIDE_TWO } from './ends'
 
 const fields = {
-  shape: choice('Its shape', [{ value: 'oblong', name: 'oblong' }, { value: 'round', name: 'round' }], { begins: 'oblong' }),
+  shape: choice(
+    'Its shape',
+    [
+      { value: 'oblong', name: 'oblong' },
+      { value: 'round', name: 'round' },
+    ],
+    { begins: 'oblong' },
+  ),
   lengthCm: length('Its length', DIAMETER_CM, { usually: between(5, 40) }),
   widthCm: length('Its width', DIAMETER_CM, { usually: between(5, 40) }),
   holes: count('Holes', between(4, 400), { usually: between(4, 120) }),
   perHole: count('Stitches in each hole', between(1, 6), { begins: 2, usually: between(1, 3) }),
-  doubledHoles: count('Holes at the corners, doubled', between(0, 100), { begins: 8, usually: between(0, 40), says: 'Holes at the rounded corners of an oblong floor that take twice as many, in all.' }),
+  doubledHoles: count('Holes at the corners, doubled', between(0, 100), {
+    begins: 8,
+    usually: between(0, 40),
+    says: 'Holes at the rounded corners of an oblong floor that take twice as many, in all.',
+  }),
 } as const
 
 /** A stiff floor of leather or board with punched holes, worked into (craft 5, bought base). */
@@ -34,7 +45,8 @@ export function holeMultiples(spec: BoughtSpec): number[] {
   const each = Math.floor(spec.doubledHoles / 4)
   // What four corners do not share evenly goes to the first ones.
   const order = [0.125, 0.375, 0.625, 0.875].flatMap((share, corner) =>
-    Array.from({ length: each + (corner < spec.doubledHoles % 4 ? 1 : 0) }, (_, i) => Math.floor(share * spec.holes + i - each / 2)))
+    Array.from({ length: each + (corner < spec.doubledHoles % 4 ? 1 : 0) }, (_, i) => Math.floor(share * spec.holes + i - each / 2)),
+  )
   for (const hole of order) multiples[((hole % spec.holes) + spec.holes) % spec.holes] = 2 * spec.perHole
   return multiples
 }
@@ -45,9 +57,12 @@ const GIVE = 0.1
 function fullness(edgeCm: number, floor: Floor): Finding[] {
   const ratio = edgeCm / perimeterCm(floor)
   if (Math.abs(ratio - 1) <= GIVE) return []
-  const what = ratio < 1
-    ? `The stitches make ${tape(edgeCm)} of edge, the floor has ${tape(perimeterCm(floor))}: the wall will pull in over it. Work more stitches in each hole.`
-    : `The stitches make ${tape(edgeCm)} of edge, the floor has only ${tape(perimeterCm(floor))}: the wall will stand fuller than the floor. Work fewer stitches in each hole.`
+  const what
+    = ratio < 1
+      ? `The stitches make ${tape(edgeCm)} of edge, the floor has ${tape(perimeterCm(floor))}: the wall will pull in over it. Work `
+      + 'more stitches in each hole.'
+      : `The stitches make ${tape(edgeCm)} of edge, the floor has only ${tape(perimeterCm(floor))}: the wall will stand fuller than `
+        + 'the floor. Work fewer stitches in each hole.'
   return [{ code: ratio < 1 ? 'bought-tight' : 'bought-full', weight: 'watch', what: `${what} (Within a tenth is fine: from memory.)` }]
 }
 
@@ -59,9 +74,17 @@ function workBought(spec: BoughtSpec, setting: Setting): PartResult {
   const floor: Floor = { shape: spec.shape === 'round' ? 'disc' : 'stadium', length: exactly(spec.lengthCm), width: exactly(widthCm) }
   const steps = inMultiples(multiples, spec.stitch).map(intoHoles)
   const result = work(inStyle(setting.rounds, setting.turns, spec.stitch, spec.colour, steps), foundation('hole', spec.holes))
-  const circumference = times(stitch.width, multiples.reduce((sum, n) => sum + n, 0))
+  const circumference = times(
+    stitch.width,
+    multiples.reduce((sum, n) => sum + n, 0),
+  )
   const size = { height: stitch.height, circumference, floor }
-  if (!result.ok) return stopped(foundation('hole', spec.holes), size, { code: result.error.code, weight: 'stop', what: 'The holes of this floor cannot be worked.' })
+  if (!result.ok)
+    return stopped(foundation('hole', spec.holes), size, {
+      code: result.error.code,
+      weight: 'stop',
+      what: 'The holes of this floor cannot be worked.',
+    })
   const { edge } = result.worked
   const half = (floor.length.cm - floor.width.cm) / 2
   return {
@@ -95,10 +118,14 @@ function onRim(half: number, out: number, share: number) {
 
 /** A bought floor (craft 5). */
 export const bought = form({
-  form: 'bought', name: 'bought floor', does: 'A stiff floor with punched holes; the first round goes into the holes.', fields,
+  form: 'bought',
+  name: 'bought floor',
+  does: 'A stiff floor with punched holes; the first round goes into the holes.',
+  fields,
   begins: (like) => {
     const { longerCm, widthCm } = sizesLike(like)
     return { holes: Math.max(12, Math.round((2 * longerCm + widthCm) * 1.2)), lengthCm: longerCm, widthCm }
   },
-  work: workBought, choices: (spec, setting) => [{ base: spec, stitches: workBought(spec, setting).edge.count, off: [], errorCm: 0 }],
+  work: workBought,
+  choices: (spec, setting) => [{ base: spec, stitches: workBought(spec, setting).edge.count, off: [], errorCm: 0 }],
 })

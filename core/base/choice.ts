@@ -39,10 +39,19 @@ export function offBy(...off: BaseChoice['off']): Pick<BaseChoice, 'off' | 'erro
  * @param wide stitches that it lies wide for a count
  */
 export function flatChoices(
-  askedCm: number, toleranceCm: number, stitchCm: number, least: number, pin: (count: number) => object, wide: (count: number) => number,
+  askedCm: number,
+  toleranceCm: number,
+  stitchCm: number,
+  least: number,
+  pin: (count: number) => object,
+  wide: (count: number) => number,
 ): BaseChoice[] {
   const most = Math.ceil((2 * (askedCm + toleranceCm)) / stitchCm) + 24
   return Array.from({ length: most }, (_, i) => i + least)
     .filter(count => wide(count) >= 2 && Math.abs(wide(count) * stitchCm - askedCm) <= toleranceCm + 1e-9)
-    .map((count): BaseChoice => ({ base: pin(count), stitches: 2 * wide(count), ...offBy({ size: 'flat width', cm: wide(count) * stitchCm - askedCm }) }))
+    .map((count): BaseChoice => ({
+      base: pin(count),
+      stitches: 2 * wide(count),
+      ...offBy({ size: 'flat width', cm: wide(count) * stitchCm - askedCm }),
+    }))
 }

@@ -12,7 +12,14 @@ import { dishDepthCm, flatIncreases, flatness, flatnessFinding } from './flatnes
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } })
 const setting: Setting = { gauge, rounds: { style: 'joined', startingChainCounts: true }, index: 0, turns: 0 }
 const spec: CircleSpec = {
-  form: 'circle', stitch: 'sc', increases: 8, size: { pin: { rounds: 8 } }, start: 'ring', placing: 'stacked', increaseAt: 'last', colour: 'main',
+  form: 'circle',
+  stitch: 'sc',
+  increases: 8,
+  size: { pin: { rounds: 8 } },
+  start: 'ring',
+  placing: 'stacked',
+  increaseAt: 'last',
+  colour: 'main',
 }
 
 const counts = (over: Partial<CircleSpec>) => circle.work({ ...spec, ...over }, setting).rounds.map(({ edge }) => edge.count)
@@ -27,10 +34,20 @@ describe('counts of a disc (common practice, no source)', () => {
   it('dc, 12 a round', () => expect(counts({ stitch: 'dc', increases: 12, size: { pin: { rounds: 4 } } })).toEqual([12, 24, 36, 48]))
 
   it('stay the same for every start, placing and end of the group', () => {
-    fc.assert(fc.property(fc.constantFrom('ring', 'chain-ring', 'chain'), fc.constantFrom('stacked', 'staggered'), fc.constantFrom('first', 'last'), fc.integer({ min: 3, max: 20 }),
-      (start, placing, increaseAt, increases) => {
-        expect(counts({ start, placing, increaseAt, increases } as Partial<CircleSpec>)).toEqual([1, 2, 3, 4, 5, 6, 7, 8].map(r => r * increases))
-      }), SEED)
+    fc.assert(
+      fc.property(
+        fc.constantFrom('ring', 'chain-ring', 'chain'),
+        fc.constantFrom('stacked', 'staggered'),
+        fc.constantFrom('first', 'last'),
+        fc.integer({ min: 3, max: 20 }),
+        (start, placing, increaseAt, increases) => {
+          expect(counts({ start, placing, increaseAt, increases } as Partial<CircleSpec>)).toEqual(
+            [1, 2, 3, 4, 5, 6, 7, 8].map(r => r * increases),
+          )
+        },
+      ),
+      SEED,
+    )
   })
 
   it('puts increases over each other when stacked, and between each other when staggered', () => {
@@ -64,13 +81,21 @@ describe('a wanted diameter of 12 cm, 20 stitches and 21 rounds over 10 cm', () 
   it('folds at its start and half way round', () => expect(result.edge.sides).toEqual([0, 39]))
 
   it('is the nearest that whole rounds can come, against trying them all', () => {
-    fc.assert(fc.property(fc.double({ min: 1, max: 60, noNaN: true }), fc.integer({ min: 3, max: 20 }), fc.double({ min: 0.2, max: 2, noNaN: true }), fc.double({ min: 0.2, max: 2, noNaN: true }),
-      (want, increases, width, height) => {
-        const stitch = stitchOf(width, height)
-        const miss = (rounds: number) => Math.abs(discSize(rounds, increases, stitch).floor.length.cm - want)
-        const best = Math.min(...Array.from({ length: 400 }, (_, i) => miss(i + 1)))
-        expect(miss(roundsForDiameter(want, increases, stitch))).toBeCloseTo(best, 9)
-      }), SEED)
+    fc.assert(
+      fc.property(
+        fc.double({ min: 1, max: 60, noNaN: true }),
+        fc.integer({ min: 3, max: 20 }),
+        fc.double({ min: 0.2, max: 2, noNaN: true }),
+        fc.double({ min: 0.2, max: 2, noNaN: true }),
+        (want, increases, width, height) => {
+          const stitch = stitchOf(width, height)
+          const miss = (rounds: number) => Math.abs(discSize(rounds, increases, stitch).floor.length.cm - want)
+          const best = Math.min(...Array.from({ length: 400 }, (_, i) => miss(i + 1)))
+          expect(miss(roundsForDiameter(want, increases, stitch))).toBeCloseTo(best, 9)
+        },
+      ),
+      SEED,
+    )
   })
 })
 
@@ -85,7 +110,7 @@ describe('flatness', () => {
   // Handbook 5: f = n w / (2 pi h); bands from memory.
   it('judges by the ratio', () => {
     const { sc } = gauge
-    expect(flatness(6, sc).ratio).toBeCloseTo(3 / (2 * Math.PI * 10 / 21), 12)
+    expect(flatness(6, sc).ratio).toBeCloseTo(3 / ((2 * Math.PI * 10) / 21), 12)
     expect([4, 5, 6, 7, 8].map(n => flatness(n, sc).judgement)).toEqual(['dish', 'dish', 'flat', 'ripple', 'ruffle'])
     expect(flatIncreases(sc)).toBe(6)
     expect(flatIncreases(gauge.dc)).toBe(12)
@@ -112,26 +137,32 @@ function areaOf(geometry: BufferGeometry): number {
 
 describe('disc and cone, against an independent geometry library (three)', () => {
   it('a flat disc\'s edge is the circle its rounds reach', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 60 }), fc.double({ min: 0.2, max: 3, noNaN: true }), (rounds, height) => {
-      // A stitch just wide enough that 7 increases lie flat.
-      const stitch = stitchOf((2 * Math.PI * height) / 7, height)
-      const { floor, circumference } = discSize(rounds, 7, stitch)
-      const ring = new EllipseCurve(0, 0, rounds * height, rounds * height)
-      ring.arcLengthDivisions = 2000
-      expect(circumference.cm / ring.getLength()).toBeCloseTo(1, 4)
-      expect(floor.length.cm / (2 * rounds * height)).toBeCloseTo(1, 9)
-    }), { ...SEED, numRuns: 40 })
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 60 }), fc.double({ min: 0.2, max: 3, noNaN: true }), (rounds, height) => {
+        // A stitch just wide enough that 7 increases lie flat.
+        const stitch = stitchOf((2 * Math.PI * height) / 7, height)
+        const { floor, circumference } = discSize(rounds, 7, stitch)
+        const ring = new EllipseCurve(0, 0, rounds * height, rounds * height)
+        ring.arcLengthDivisions = 2000
+        expect(circumference.cm / ring.getLength()).toBeCloseTo(1, 4)
+        expect(floor.length.cm / (2 * rounds * height)).toBeCloseTo(1, 9)
+      }),
+      { ...SEED, numRuns: 40 },
+    )
   })
 
   it('a dish is the cone with the worked radius as slant and the worked edge as rim: its area and slant agree', () => {
-    fc.assert(fc.property(fc.double({ min: 0.3, max: 0.98, noNaN: true }), fc.double({ min: 1, max: 40, noNaN: true }), (ratio, slant) => {
-      const rim = slant * ratio
-      const depth = dishDepthCm(slant, ratio)
-      expect(new Vector3(rim, depth, 0).length()).toBeCloseTo(slant, 6)
-      // The lateral surface of a cone is pi * rim * slant (CRC Standard Mathematical Tables), added up here from triangles.
-      const area = areaOf(new ConeGeometry(rim, depth, 720, 1, true))
-      expect(area / (Math.PI * rim * slant)).toBeCloseTo(1, 3)
-    }), { ...SEED, numRuns: 40 })
+    fc.assert(
+      fc.property(fc.double({ min: 0.3, max: 0.98, noNaN: true }), fc.double({ min: 1, max: 40, noNaN: true }), (ratio, slant) => {
+        const rim = slant * ratio
+        const depth = dishDepthCm(slant, ratio)
+        expect(new Vector3(rim, depth, 0).length()).toBeCloseTo(slant, 6)
+        // The lateral surface of a cone is pi * rim * slant (CRC Standard Mathematical Tables), added up here from triangles.
+        const area = areaOf(new ConeGeometry(rim, depth, 720, 1, true))
+        expect(area / (Math.PI * rim * slant)).toBeCloseTo(1, 3)
+      }),
+      { ...SEED, numRuns: 40 },
+    )
     expect(dishDepthCm(10, 1.2)).toBe(0)
   })
 
@@ -144,9 +175,13 @@ describe('disc and cone, against an independent geometry library (three)', () =>
 
 describe('a base beyond reason', () => {
   it('is stopped, with what to change', () => {
-    const { findings, rounds } = circle.work({ ...spec, size: { want: { diameterCm: 150 } } }, {
-      ...setting, gauge: gaugeOf({ hookMm: 0.6, strands: 1, measured: { sc: { stitches: 100, rounds: 100, overCm: 5 } } }),
-    })
+    const { findings, rounds } = circle.work(
+      { ...spec, size: { want: { diameterCm: 150 } } },
+      {
+        ...setting,
+        gauge: gaugeOf({ hookMm: 0.6, strands: 1, measured: { sc: { stitches: 100, rounds: 100, overCm: 5 } } }),
+      },
+    )
     expect(rounds).toHaveLength(0)
     expect(findings[0]).toMatchObject({ code: 'base-too-big', weight: 'stop' })
     expect(findings[0]!.what).toContain('smaller base')

@@ -28,11 +28,22 @@ export const DECIDES = { want: WANT_DOES, pin: PIN_DOES } as const
 
 /** How a group's increase lies in it, and groups above each other. */
 export const GROWING = {
-  placing: choice('Increases lie', [
-    { value: 'stacked', name: 'one above the other', does: 'Easy to keep count of; a round floor becomes a soft polygon.' },
-    { value: 'staggered', name: 'staggered', does: 'Half a group apart every second round: the edge stays round.' },
-  ], { begins: 'stacked' }),
-  increaseAt: choice('In each group, the increase comes', [{ value: 'first', name: 'first' }, { value: 'last', name: 'last' }], { begins: 'last' }),
+  placing: choice(
+    'Increases lie',
+    [
+      { value: 'stacked', name: 'one above the other', does: 'Easy to keep count of; a round floor becomes a soft polygon.' },
+      { value: 'staggered', name: 'staggered', does: 'Half a group apart every second round: the edge stays round.' },
+    ],
+    { begins: 'stacked' },
+  ),
+  increaseAt: choice(
+    'In each group, the increase comes',
+    [
+      { value: 'first', name: 'first' },
+      { value: 'last', name: 'last' },
+    ],
+    { begins: 'last' },
+  ),
 } as const
 
 /** How groups lie, as a spec says it. */
@@ -57,32 +68,55 @@ const across = (_: object, { part }: Now) => tenths(part?.size.floor?.length.cm 
 export function discFields(rounds: string, pins: (rounds: number) => number) {
   return {
     size: ways('Decide by', [
-      want('a diameter', { diameterCm: length('Across the floor', DIAMETER_CM, { usually: between(1, 40) }) }, {
-        does: WANT_DOES, from: (spec: object, now) => ({ diameterCm: across(spec, now) }),
-      }),
-      want('the bag lying flat', { flatWidthCm: length('Width lying flat', DIAMETER_CM, { usually: between(1, 60) }) }, {
-        does: 'You say how wide the bag lies, half its edge; the floor follows.',
-        from: (_, { part }) => ({ flatWidthCm: tenths((part?.size.circumference.cm ?? 40) / 2, DIAMETER_CM) }),
-      }),
-      pin('counts', { rounds: count(rounds, PINNED_ROUNDS, { usually: between(1, 25) }) }, {
-        does: PIN_DOES, from: (_, { part }) => ({ rounds: Math.max(1, pins(part?.rounds.length ?? 1)) }),
-        sets: (spec: Answered, { gauge }) => ({ increases: increasesOf(spec, gauge[spec.stitch]) }),
-      }),
+      want(
+        'a diameter',
+        { diameterCm: length('Across the floor', DIAMETER_CM, { usually: between(1, 40) }) },
+        {
+          does: WANT_DOES,
+          from: (spec: object, now) => ({ diameterCm: across(spec, now) }),
+        },
+      ),
+      want(
+        'the bag lying flat',
+        { flatWidthCm: length('Width lying flat', DIAMETER_CM, { usually: between(1, 60) }) },
+        {
+          does: 'You say how wide the bag lies, half its edge; the floor follows.',
+          from: (_, { part }) => ({ flatWidthCm: tenths((part?.size.circumference.cm ?? 40) / 2, DIAMETER_CM) }),
+        },
+      ),
+      pin(
+        'counts',
+        { rounds: count(rounds, PINNED_ROUNDS, { usually: between(1, 25) }) },
+        {
+          does: PIN_DOES,
+          from: (_, { part }) => ({ rounds: Math.max(1, pins(part?.rounds.length ?? 1)) }),
+          sets: (spec: Answered, { gauge }) => ({ increases: increasesOf(spec, gauge[spec.stitch]) }),
+        },
+      ),
     ]),
     increases: countOr('by-gauge', 'Increases a round', between(3, 48), {
-      usually: between(3, 20), says: 'A school\'s number, or what lies flattest in the gauge.',
+      usually: between(3, 20),
+      says: 'A school\'s number, or what lies flattest in the gauge.',
       orDoes: told((spec: Answered, { gauge }) => `${flatIncreases(gauge[spec.stitch])} lie flattest in this gauge.`),
       taught: [
         { value: 6, name: '6', does: 'The school of six, usual for {sc.name}: soft hexagon, slow to grow.' },
-        { value: 8, name: '8', does: 'The school of eight: grows faster, and in {sc.name} the edge often warps a little until the wall tames it.' },
+        {
+          value: 8,
+          name: '8',
+          does: 'The school of eight: grows faster, and in {sc.name} the edge often warps a little until the wall tames it.',
+        },
         { value: 12, name: '12', does: 'Usual for {dc.name}, whose rounds are twice as tall.' },
       ],
     }),
-    start: choice('Start with', [
-      { value: 'ring', name: 'adjustable ring', does: 'Closes to no hole at all; weave its end in well.' },
-      { value: 'chain-ring', name: 'ring of chains', does: 'Quick and firm; leaves a small hole in the middle.' },
-      { value: 'chain', name: 'one chain', does: 'The whole first round goes into one chain: nothing to pull closed.' },
-    ], { begins: 'ring' }),
+    start: choice(
+      'Start with',
+      [
+        { value: 'ring', name: 'adjustable ring', does: 'Closes to no hole at all; weave its end in well.' },
+        { value: 'chain-ring', name: 'ring of chains', does: 'Quick and firm; leaves a small hole in the middle.' },
+        { value: 'chain', name: 'one chain', does: 'The whole first round goes into one chain: nothing to pull closed.' },
+      ],
+      { begins: 'ring' },
+    ),
     ...GROWING,
   } as const
 }
@@ -142,8 +176,10 @@ function tooMany(rounds: number, increases: number): Finding | undefined {
   const total = (increases * rounds * (rounds + 1)) / 2
   if (rounds <= MOST_ROUNDS && total <= MOST_STITCHES) return undefined
   return {
-    code: 'base-too-big', weight: 'stop',
-    what: `This base would take ${rounds.toLocaleString('en')} rounds and ${total.toLocaleString('en')} stitches. Ask for a smaller base, or check the swatch: its stitches may be counted over too small a width.`,
+    code: 'base-too-big',
+    weight: 'stop',
+    what: `This base would take ${rounds.toLocaleString('en')} rounds and ${total.toLocaleString('en')} stitches. Ask for a smaller `
+      + 'base, or check the swatch: its stitches may be counted over too small a width.',
   }
 }
 
@@ -155,7 +191,9 @@ export function roundsForFlatWidth(flatWidthCm: number, increases: number, stitc
 /** The rounds that a spec comes to. */
 function roundsOf({ size }: DiscSpec, increases: number, stitch: StitchSize): number {
   if ('pin' in size) return size.pin.rounds
-  return 'diameterCm' in size.want ? roundsForDiameter(size.want.diameterCm, increases, stitch) : roundsForFlatWidth(size.want.flatWidthCm, increases, stitch)
+  return 'diameterCm' in size.want
+    ? roundsForDiameter(size.want.diameterCm, increases, stitch)
+    : roundsForFlatWidth(size.want.flatWidthCm, increases, stitch)
 }
 
 /** Works a disc from its middle out. */
@@ -169,15 +207,21 @@ export function workDisc(spec: DiscSpec, setting: Setting): PartResult {
   if (tooBig) return stopped(middle, size, tooBig)
 
   const { rounds, edge, stop } = workUp(middle, count, setting, i =>
-    inStyle(setting.rounds, setting.turns + i, spec.stitch, spec.colour, circleRound(i + 1, increases, spec.stitch, spec)))
+    inStyle(setting.rounds, setting.turns + i, spec.stitch, spec.colour, circleRound(i + 1, increases, spec.stitch, spec)),
+  )
   return {
     rounds,
     edge: foldedAtStart(edge),
     size,
     findings: [flatnessFinding(increases, stitch, stitch.height.cm * count), ...(stop ? [stop] : [])],
     start: startOf(spec, increases, rounds[0]?.round.begin.chains ?? 0),
-    layOut: discLayOut(rounds, size.floor.length.cm / 2 / Math.max(1, count), spec.placing === 'stacked' ? { corners: increases, increaseAt: spec.increaseAt } : undefined),
-    markers: rounds.map(() => [0]), bagNotes: growingNotes(spec),
+    layOut: discLayOut(
+      rounds,
+      size.floor.length.cm / 2 / Math.max(1, count),
+      spec.placing === 'stacked' ? { corners: increases, increaseAt: spec.increaseAt } : undefined,
+    ),
+    markers: rounds.map(() => [0]),
+    bagNotes: growingNotes(spec),
   }
 }
 
@@ -205,7 +249,8 @@ export function discLayOut(rounds: readonly Worked[], reachCm: number, polygon?:
     if (round < 0) return { x: 0, y: 0 }
     const count = rounds[round]!.edge.count
     const angle = ((slot + 0.5) / count) * 2 * Math.PI
-    const out = (round + 1) * reachCm * (polygon ? bulge(polygon, round + 1, (slot + 0.5) / count, rounds[round]!.round.facing === 'wrong') : 1)
+    const out
+      = (round + 1) * reachCm * (polygon ? bulge(polygon, round + 1, (slot + 0.5) / count, rounds[round]!.round.facing === 'wrong') : 1)
     return { x: -Math.sin(angle) * out, y: -Math.cos(angle) * out }
   }
 }
@@ -250,7 +295,8 @@ export function discChoices(spec: DiscSpec, { gauge }: Setting, toleranceCm: num
   return increasesToTry(spec.increases, stitch, false).flatMap((increases) => {
     const unit = flat ? (increases * stitch.width.cm) / 2 : discSize(1, increases, stitch).floor.length.cm
     return countsWithin(wantedCm, toleranceCm, unit).map((rounds): BaseChoice => ({
-      base: { ...spec, increases, size: { pin: { rounds } } }, stitches: increases * rounds,
+      base: { ...spec, increases, size: { pin: { rounds } } },
+      stitches: increases * rounds,
       ...offBy({ size: flat ? 'flat width' : 'across', cm: rounds * unit - wantedCm }),
     }))
   })
@@ -259,12 +305,20 @@ export function discChoices(spec: DiscSpec, { gauge }: Setting, toleranceCm: num
 /** What both forms of disc say alike. */
 export const DISC = {
   begins: (like: Like) => ({ size: { want: { diameterCm: sizesLike(like).lengthCm } } }),
-  increases: (spec: DiscSpec, gauge: Gauge) => increasesOf(spec, gauge[spec.stitch]), nearestIncreases: (increases: number) => increases,
-  measures: 'length', evidence: discEvidence, choices: discChoices,
+  increases: (spec: DiscSpec, gauge: Gauge) => increasesOf(spec, gauge[spec.stitch]),
+  nearestIncreases: (increases: number) => increases,
+  measures: 'length',
+  evidence: discEvidence,
+  choices: discChoices,
 } as const
 
 /** A round floor (craft 5, circle). */
 export const circle = form({
-  form: 'circle', name: 'round', does: 'A disc, worked from its middle out.', fields, ...DISC,
-  work: workDisc, withIncreases: (spec, increases) => ({ ...spec, increases }),
+  form: 'circle',
+  name: 'round',
+  does: 'A disc, worked from its middle out.',
+  fields,
+  ...DISC,
+  work: workDisc,
+  withIncreases: (spec, increases) => ({ ...spec, increases }),
 })

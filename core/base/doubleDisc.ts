@@ -24,10 +24,17 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
   // The joining round has the right side facing: turned work turns for it only if the disc ended on its wrong side.
   const turns = last.round.facing === 'wrong'
   const style = setting.rounds.style === 'turned' && !turns ? 'joined' : setting.rounds.style
-  const joining = work(inStyle({ ...setting.rounds, style }, turns ? 2 : 0, spec.stitch, spec.colour, [each(spec.stitch, last.edge.count, 'bothLayers')]), second.edge)
+  const joining = work(
+    inStyle({ ...setting.rounds, style }, turns ? 2 : 0, spec.stitch, spec.colour, [each(spec.stitch, last.edge.count, 'bothLayers')]),
+    second.edge,
+  )
   const rounds = joining.ok ? [...first.rounds, ...second.rounds, joining.worked] : first.rounds
   const reach = first.size.floor!.length.cm / 2 / count
-  const onDisc = discLayOut(first.rounds, reach, spec.placing === 'stacked' ? { corners: last.edge.count / count, increaseAt: spec.increaseAt } : undefined)
+  const onDisc = discLayOut(
+    first.rounds,
+    reach,
+    spec.placing === 'stacked' ? { corners: last.edge.count / count, increaseAt: spec.increaseAt } : undefined,
+  )
   return {
     ...first,
     rounds,
@@ -40,12 +47,21 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
     },
     rising: 1,
     markers: rounds.map(() => [0]),
-    advice: [`Rounds 1 to ${count} make one disc; fasten off. Rounds ${count + 1} to ${2 * count} make the other, just like it. Lay them together, wrong sides inside, and work round ${2 * count + 1} through both: it stands as a ridge, and the floor sits square.`],
+    advice: [
+      `Rounds 1 to ${count} make one disc; fasten off. Rounds ${count + 1} to ${2 * count} make the other, just like it. Lay them `
+      + `together, wrong sides inside, and work round ${2 * count + 1} through both: it stands as a ridge, and the floor sits square.`,
+    ],
   }
 }
 
 /** A double disc (craft 5). */
 export const doubleDisc = form({
-  form: 'double-disc', name: 'double disc', does: 'Two discs joined by a round through both: a firm floor with a ridge that sits square.', fields, ...DISC, floors: 2,
-  work: workDoubleDisc, withIncreases: (spec, increases) => ({ ...spec, increases }),
+  form: 'double-disc',
+  name: 'double disc',
+  does: 'Two discs joined by a round through both: a firm floor with a ridge that sits square.',
+  fields,
+  ...DISC,
+  floors: 2,
+  work: workDoubleDisc,
+  withIncreases: (spec, increases) => ({ ...spec, increases }),
 })

@@ -18,18 +18,26 @@ describe('the ends of an oval', () => {
   })
 
   it('grow alike, and the sides not at all, whichever way the round is worked', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 20 }), fc.integer({ min: 2, max: 7 }), fc.array(fc.boolean(), { minLength: 1, maxLength: 8 }), (s, e, ways) => {
-      let names = firstRound(s, e)
-      ways.forEach((wrong, i) => {
-        const r = i + 2
-        names = growEnds(names, wrong, 'sc', at => at % (r - 1) === r - 2 ? 2 : 1).stretches
-        expect([SIDE_ONE, SIDE_TWO, FAR, NEAR].map(name => count(names, name))).toEqual([s, s, e * r, e * r])
-      })
-      // Against the clock from the start: near, one, far, two, near, with no stretch broken apart.
-      const order = [...names].filter((name, i) => i === 0 || name !== names[i - 1])
-      expect(order.filter((name, i) => name !== NEAR || i === 0 || i === order.length - 1)).toEqual(order)
-      expect(order.filter(name => name !== NEAR)).toEqual([SIDE_ONE, FAR, SIDE_TWO])
-    }), { ...SEED, numRuns: 100 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 20 }),
+        fc.integer({ min: 2, max: 7 }),
+        fc.array(fc.boolean(), { minLength: 1, maxLength: 8 }),
+        (s, e, ways) => {
+          let names = firstRound(s, e)
+          ways.forEach((wrong, i) => {
+            const r = i + 2
+            names = growEnds(names, wrong, 'sc', at => (at % (r - 1) === r - 2 ? 2 : 1)).stretches
+            expect([SIDE_ONE, SIDE_TWO, FAR, NEAR].map(name => count(names, name))).toEqual([s, s, e * r, e * r])
+          })
+          // Against the clock from the start: near, one, far, two, near, with no stretch broken apart.
+          const order = [...names].filter((name, i) => i === 0 || name !== names[i - 1])
+          expect(order.filter((name, i) => name !== NEAR || i === 0 || i === order.length - 1)).toEqual(order)
+          expect(order.filter(name => name !== NEAR)).toEqual([SIDE_ONE, FAR, SIDE_TWO])
+        },
+      ),
+      { ...SEED, numRuns: 100 },
+    )
   })
 
   it('have their markers where the sides begin and end, counted as they are worked', () => {

@@ -43,9 +43,12 @@ export function dishDepthCm(slantCm: number, ratio: number): number {
 }
 
 const SAYS: Record<Judgement, (times: string, depth: string) => string> = {
-  dish: (times, depth) => `will cup: its edge is only ${times} of what a flat disc needs. A rigid sheet would stand ${depth} cm deep; fabric gives a little.`,
+  dish: (times, depth) =>
+    `will cup: its edge is only ${times} of what a flat disc needs. A rigid sheet would stand ${depth} cm deep; fabric gives a little.`,
   flat: times => `will lie flat: its edge is ${times} of what a flat disc needs.`,
-  ripple: times => `will warp a little at the edge, which is ${times} of what a flat disc needs. Makers call that normal: it settles with patting, and the wall draws it in.`,
+  ripple: times =>
+    `will warp a little at the edge, which is ${times} of what a flat disc needs. Makers call that normal: it settles with patting, `
+    + 'and the wall draws it in.',
   ruffle: times => `will ruffle: its edge is ${times} of what a flat disc needs.`,
 }
 
@@ -56,11 +59,14 @@ export function flatnessFinding(increases: number, stitch: StitchSize, slantCm: 
   const { ratio, plusMinus, judgement } = flatness(increases, stitch)
   const times = `${ratio.toFixed(2)} ± ${Math.max(plusMinus, 0.01).toFixed(2)}`
   const depth = dishDepthCm(slantCm, ratio).toFixed(1)
-  const what = `With ${increases} increases a round the base ${SAYS[judgement](times, depth)} (Flat within 7 %, mild to 30 %: rules of thumb, from memory.)`
+  const what = `With ${increases} increases a round the base ${SAYS[judgement](times, depth)} (Flat within 7 %, mild to 30 %: rules of `
+    + 'thumb, from memory.)'
   const better = flatIncreases(stitch)
   if (judgement === 'flat' || better === increases) return { code: `base-${judgement}`, weight: WEIGHT[judgement], what }
   return {
-    code: `base-${judgement}`, weight: WEIGHT[judgement], what,
+    code: `base-${judgement}`,
+    weight: WEIGHT[judgement],
+    what,
     fix: { label: `Use ${better} increases a round`, changes: [{ path: ['increases'], value: better }] },
   }
 }

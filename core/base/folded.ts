@@ -20,68 +20,117 @@ interface Answered {
 
 const fields = {
   size: ways('Decide by', [
-    want('a size', {
-      widthCm: length('Width of the bag', DIAMETER_CM, { usually: between(1, 40) }), heightCm: length('Height of the bag', HEIGHT_CM, { usually: between(1, 40) }),
-    }, {
-      does: DECIDES.want,
-      from: (_, { part }) => ({ widthCm: tenths(part?.size.floor?.length.cm ?? 20, DIAMETER_CM), heightCm: tenths(part?.size.height.cm ?? 20, DIAMETER_CM) }),
-    }),
-    pin('counts', { repeats: count('Repeats', between(1, 600), { usually: between(1, 12) }), rows: count('Rows', PINNED_ROUNDS, { usually: between(1, 30) }) }, {
-      does: DECIDES.pin,
-      from: (spec: Answered, { part }) => ({
-        repeats: Math.max(1, Math.round(((part?.edge.count ?? 60) / 2 - spec.edgeStitches) / spec.repeat)), rows: Math.max(1, part?.rounds.length ?? 1),
-      }),
-    }),
+    want(
+      'a size',
+      {
+        widthCm: length('Width of the bag', DIAMETER_CM, { usually: between(1, 40) }),
+        heightCm: length('Height of the bag', HEIGHT_CM, { usually: between(1, 40) }),
+      },
+      {
+        does: DECIDES.want,
+        from: (_, { part }) => ({
+          widthCm: tenths(part?.size.floor?.length.cm ?? 20, DIAMETER_CM),
+          heightCm: tenths(part?.size.height.cm ?? 20, DIAMETER_CM),
+        }),
+      },
+    ),
+    pin(
+      'counts',
+      {
+        repeats: count('Repeats', between(1, 600), { usually: between(1, 12) }),
+        rows: count('Rows', PINNED_ROUNDS, { usually: between(1, 30) }),
+      },
+      {
+        does: DECIDES.pin,
+        from: (spec: Answered, { part }) => ({
+          repeats: Math.max(1, Math.round(((part?.edge.count ?? 60) / 2 - spec.edgeStitches) / spec.repeat)),
+          rows: Math.max(1, part?.rounds.length ?? 1),
+        }),
+      },
+    ),
   ]),
   repeat: count('Stitches of a repeat', between(1, 60), { begins: 6, usually: between(1, 12) }),
-  edgeStitches: count('Edge stitches besides', between(-20, 40), { begins: 1, usually: between(-4, 6), says: 'A row is repeats times repeat, and these; below 0 so many fewer.' }),
+  edgeStitches: count('Edge stitches besides', between(-20, 40), {
+    begins: 1,
+    usually: between(-4, 6),
+    says: 'A row is repeats times repeat, and these; below 0 so many fewer.',
+  }),
 } as const
 
 /** A rectangle over a repeat, folded in half and seamed at two sides (craft 5, flat and folded). */
 export type FoldedSpec = FormSpec<'folded', typeof fields>
 
 /** Works the rows of a flat bag; its edge is the last row and the chain's underside, after folding and seaming. */
+const FOLDING = 'Fold the piece in half across its rows, right sides together, and seam both sides; turn it right side out. '
+  + 'The fold is the bottom.'
+
+/** What its row is made of, where it is to carry a repeat. */
+function rowOf({ repeat, edgeStitches }: FoldedSpec, repeats: number): string {
+  const edge = edgeStitches ? `, ${edgeStitches > 0 ? 'and' : 'less'} ${Math.abs(edgeStitches)}` : ''
+  return `The row is ${repeats} repeats of ${repeat}${edge}.`
+}
+
 function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
-  const { repeats, rows: wanted } = 'pin' in spec.size
-    ? spec.size.pin
-    : {
-        repeats: Math.max(1, Math.round((spec.size.want.widthCm / stitch.width.cm - spec.edgeStitches) / spec.repeat)),
-        rows: Math.max(2, Math.round((2 * spec.size.want.heightCm) / stitch.height.cm)),
-      }
+  const { repeats, rows: wanted }
+    = 'pin' in spec.size
+      ? spec.size.pin
+      : {
+          repeats: Math.max(1, Math.round((spec.size.want.widthCm / stitch.width.cm - spec.edgeStitches) / spec.repeat)),
+          rows: Math.max(2, Math.round((2 * spec.size.want.heightCm) / stitch.height.cm)),
+        }
   const stitches = Math.max(2, repeats * spec.repeat + spec.edgeStitches)
   const width = times(stitch.width, stitches)
   const size = { height: times(stitch.height, wanted / 2), circumference: times(width, 2), floor: noFloor(width) }
   const chain = foundation('chain', stitches, false)
   if (wanted > MOST_ROUNDS || wanted * stitches > MOST_STITCHES) {
-    return stopped(chain, size, { code: 'base-too-big', weight: 'stop', what: `This piece would take ${wanted} rows of ${stitches} stitches. Ask for a smaller one, or check the swatch.` })
+    return stopped(chain, size, {
+      code: 'base-too-big',
+      weight: 'stop',
+      what: `This piece would take ${wanted} rows of ${stitches} stitches. Ask for a smaller one, or check the swatch.`,
+    })
   }
   const { rounds, stop } = workUp(chain, wanted, setting, i =>
-    row(setting, i, wanted, spec.stitch, spec.colour, [i === 0 ? at('chains', each(spec.stitch, stitches)) : each(spec.stitch, stitches)]))
+    row(setting, i, wanted, spec.stitch, spec.colour, [i === 0 ? at('chains', each(spec.stitch, stitches)) : each(spec.stitch, stitches)]),
+  )
   const { begin } = rounds[0]!.round
   const [w, h] = [stitch.width.cm, stitch.height.cm]
   return {
     rounds,
-    edge: withSides(foundationOf([{ kind: 'stitch', count: stitches }, { kind: 'underside', count: stitches }]), [0, stitches]),
+    edge: withSides(
+      foundationOf([
+        { kind: 'stitch', count: stitches },
+        { kind: 'underside', count: stitches },
+      ]),
+      [0, stitches],
+    ),
     size,
     findings: stop ? [stop] : [],
     start: rowStart(stitches, stitch, begin.chains),
     layOut: (round, slot) => ({ x: width.cm / 2 - (slot + 0.5) * w, y: (wanted / 2 - round - 1) * h }),
     rising: Math.ceil(rounds.length / 2),
     markers: rounds.map(() => []),
-    advice: [`Fold the piece in half across its rows, right sides together, and seam both sides; turn it right side out. The fold is the bottom. ${spec.repeat > 1 ? `The row is ${repeats} repeats of ${spec.repeat}${spec.edgeStitches ? `, ${spec.edgeStitches > 0 ? 'and' : 'less'} ${Math.abs(spec.edgeStitches)}` : ''}.` : ''}`.trim()],
+    advice: [[FOLDING, ...(spec.repeat > 1 ? [rowOf(spec, repeats)] : [])].join(' ')],
   }
 }
 
 /** A folded piece (craft 5). */
 export const folded = form({
-  form: 'folded', name: 'folded piece', does: 'A flat piece, folded in half and seamed at two sides.', fields, tall: true,
+  form: 'folded',
+  name: 'folded piece',
+  does: 'A flat piece, folded in half and seamed at two sides.',
+  fields,
+  tall: true,
   begins: (like) => {
     const { longerCm } = sizesLike(like)
     return { size: { want: { widthCm: longerCm, heightCm: Math.max(5, tenths(like.heightCm, DIAMETER_CM)) } } }
   },
-  work: workFolded, measures: 'length',
-  evidence: (spec, { repeats }, { lengthCm }) => ({ kind: spec.stitch, width: perStitch(lengthCm, repeats * spec.repeat + spec.edgeStitches) }),
+  work: workFolded,
+  measures: 'length',
+  evidence: (spec, { repeats }, { lengthCm }) => ({
+    kind: spec.stitch,
+    width: perStitch(lengthCm, repeats * spec.repeat + spec.edgeStitches),
+  }),
   choices: (spec, setting, toleranceCm) => {
     const stitchCm = setting.gauge[spec.stitch].width.cm
     const wide = (repeats: number) => repeats * spec.repeat + spec.edgeStitches

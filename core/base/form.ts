@@ -43,7 +43,11 @@ export interface Taped {
 }
 
 /** The counts that a base pins. */
-export type Pinned<S> = S extends { readonly size: infer Z } ? Extract<Z, { readonly pin: unknown }> extends { readonly pin: infer P } ? P : never : never
+export type Pinned<S> = S extends { readonly size: infer Z }
+  ? Extract<Z, { readonly pin: unknown }> extends { readonly pin: infer P }
+    ? P
+    : never
+  : never
 
 /** A form of base: everything that the program knows of it. */
 export interface BaseKind<F extends string = string, Fs extends Fields = Fields, S = FormSpec<F, Fs>> {
@@ -74,7 +78,9 @@ export interface BaseKind<F extends string = string, Fs extends Fields = Fields,
 }
 
 /** Declares a form of base, with what every base says besides. */
-export function form<const F extends string, const Fs extends Fields>(declared: BaseKind<F, Fs>): BaseKind<F, Fs & typeof COMMON, FormSpec<F, Fs>> {
+export function form<const F extends string, const Fs extends Fields>(
+  declared: BaseKind<F, Fs>,
+): BaseKind<F, Fs & typeof COMMON, FormSpec<F, Fs>> {
   // The stitch decides what a size comes to: it is asked right after it.
   const { size, ...rest } = declared.fields
   return { ...declared, fields: { ...(size ? { size } : {}), stitch: COMMON.stitch, ...rest, colour: COMMON.colour } } as never

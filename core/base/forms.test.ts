@@ -16,13 +16,35 @@ import { countsForRectangle, rectangleEdge, type RectangleSpec } from './rectang
 import { compareSchools, withIncreases } from './schools'
 import { neighbours, pinned, wanted } from './sizing'
 
-function setting(measured: Swatch['measured'] = { sc: { stitches: 20, rounds: 21, overCm: 10 } }, rounds: Rounds = { style: 'joined', startingChainCounts: false }): Setting {
+function setting(
+  measured: Swatch['measured'] = { sc: { stitches: 20, rounds: 21, overCm: 10 } },
+  rounds: Rounds = { style: 'joined', startingChainCounts: false },
+): Setting {
   return { gauge: gaugeOf({ hookMm: 3.5, strands: 1, measured }), rounds, index: 0, turns: 0 }
 }
 
-const oval: OvalSpec = { form: 'oval', stitch: 'sc', perEnd: 3, size: { pin: { sideStitches: 10, rounds: 3 } }, start: 'chain', placing: 'stacked', increaseAt: 'last', colour: 'main' }
-const rectangle: RectangleSpec = { form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 50, rows: 8 } }, rowEnds: 'one-each', corners: 'none', colour: 'main' }
-const anyStyle = fc.record({ style: fc.constantFrom('spiral', 'joined', 'turned'), startingChainCounts: fc.boolean() }) as fc.Arbitrary<Rounds>
+const oval: OvalSpec = {
+  form: 'oval',
+  stitch: 'sc',
+  perEnd: 3,
+  size: { pin: { sideStitches: 10, rounds: 3 } },
+  start: 'chain',
+  placing: 'stacked',
+  increaseAt: 'last',
+  colour: 'main',
+}
+const rectangle: RectangleSpec = {
+  form: 'rectangle',
+  stitch: 'sc',
+  size: { pin: { stitches: 50, rows: 8 } },
+  rowEnds: 'one-each',
+  corners: 'none',
+  colour: 'main',
+}
+const anyStyle = fc.record({
+  style: fc.constantFrom('spiral', 'joined', 'turned'),
+  startingChainCounts: fc.boolean(),
+}) as fc.Arbitrary<Rounds>
 const bases = anyBase as unknown as fc.Arbitrary<BaseSpec>
 
 describe('an oval (common practice, no source)', () => {
@@ -45,21 +67,40 @@ describe('an oval (common practice, no source)', () => {
   })
 
   it('keeps 2S + 2er stitches in every style, and its side stitches plain', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 40 }), fc.integer({ min: 2, max: 8 }), fc.integer({ min: 1, max: 12 }), anyStyle, fc.constantFrom('stacked', 'staggered'), fc.constantFrom('first', 'last'),
-      (sideStitches, perEnd, rounds, style, placing, increaseAt) => {
-        const worked = workBase({ ...oval, perEnd, placing, increaseAt, size: { pin: { sideStitches, rounds } } } as OvalSpec, setting(undefined, style))
-        expect(worked.rounds.map(({ edge }) => edge.count)).toEqual(Array.from({ length: rounds }, (_, i) => 2 * sideStitches + 2 * perEnd * (i + 1)))
-        // The markers bound two sides of S stitches each, in every round.
-        worked.markers!.forEach((marks, r) => {
-          const n = worked.rounds[r]!.edge.count
-          const spans = marks.map((mark, i) => ((marks[(i + 1) % marks.length]! - mark + n) % n) + 1)
-          if (marks.length === 4 && sideStitches > 1) expect(spans.filter(span => span === sideStitches).length).toBeGreaterThanOrEqual(2)
-        })
-      }), { ...SEED, numRuns: 60 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 40 }),
+        fc.integer({ min: 2, max: 8 }),
+        fc.integer({ min: 1, max: 12 }),
+        anyStyle,
+        fc.constantFrom('stacked', 'staggered'),
+        fc.constantFrom('first', 'last'),
+        (sideStitches, perEnd, rounds, style, placing, increaseAt) => {
+          const worked = workBase(
+            { ...oval, perEnd, placing, increaseAt, size: { pin: { sideStitches, rounds } } } as OvalSpec,
+            setting(undefined, style),
+          )
+          expect(worked.rounds.map(({ edge }) => edge.count)).toEqual(
+            Array.from({ length: rounds }, (_, i) => 2 * sideStitches + 2 * perEnd * (i + 1)),
+          )
+          // The markers bound two sides of S stitches each, in every round.
+          worked.markers!.forEach((marks, r) => {
+            const n = worked.rounds[r]!.edge.count
+            const spans = marks.map((mark, i) => ((marks[(i + 1) % marks.length]! - mark + n) % n) + 1)
+            if (marks.length === 4 && sideStitches > 1) expect(spans.filter(span => span === sideStitches).length).toBeGreaterThanOrEqual(2)
+          })
+        },
+      ),
+      { ...SEED, numRuns: 60 },
+    )
   })
 
   it('puts markers on the first and last stitch of both sides', () => {
-    expect(workBase(oval, setting()).markers).toEqual([[1, 10, 14, 23], [2, 11, 18, 27], [3, 12, 22, 31]])
+    expect(workBase(oval, setting()).markers).toEqual([
+      [1, 10, 14, 23],
+      [2, 11, 18, 27],
+      [3, 12, 22, 31],
+    ])
   })
 
   it('folds at the middles of its ends', () => {
@@ -69,17 +110,27 @@ describe('an oval (common practice, no source)', () => {
   })
 
   it('chooses the counts nearest to a wanted floor, against trying them all', () => {
-    fc.assert(fc.property(fc.double({ min: 3, max: 50, noNaN: true }), fc.double({ min: 2, max: 30, noNaN: true }), fc.integer({ min: 2, max: 8 }), fc.constantFrom(0.3, 0.5, 0.9, 2), fc.constantFrom(0.25, 0.48, 1.1),
-      (lengthCm, widthCm, perEnd, w, h) => {
-        const stitch = { width: exactly(w), height: exactly(h), known: 'measured' as const }
-        const miss = (counts: { sideStitches: number, rounds: number }) => {
-          const floor = ovalFloor(counts, perEnd, stitch)
-          return (floor.length.cm - lengthCm) ** 2 + (floor.width.cm - widthCm) ** 2
-        }
-        let best = Infinity
-        for (let rounds = 1; rounds <= 80; rounds++) for (let sideStitches = 1; sideStitches <= 180; sideStitches++) best = Math.min(best, miss({ sideStitches, rounds }))
-        expect(miss(countsForOval({ lengthCm, widthCm }, perEnd, stitch))).toBeCloseTo(best, 9)
-      }), { ...SEED, numRuns: 40 })
+    fc.assert(
+      fc.property(
+        fc.double({ min: 3, max: 50, noNaN: true }),
+        fc.double({ min: 2, max: 30, noNaN: true }),
+        fc.integer({ min: 2, max: 8 }),
+        fc.constantFrom(0.3, 0.5, 0.9, 2),
+        fc.constantFrom(0.25, 0.48, 1.1),
+        (lengthCm, widthCm, perEnd, w, h) => {
+          const stitch = { width: exactly(w), height: exactly(h), known: 'measured' as const }
+          const miss = (counts: { sideStitches: number, rounds: number }) => {
+            const floor = ovalFloor(counts, perEnd, stitch)
+            return (floor.length.cm - lengthCm) ** 2 + (floor.width.cm - widthCm) ** 2
+          }
+          let best = Infinity
+          for (let rounds = 1; rounds <= 80; rounds++)
+            for (let sideStitches = 1; sideStitches <= 180; sideStitches++) best = Math.min(best, miss({ sideStitches, rounds }))
+          expect(miss(countsForOval({ lengthCm, widthCm }, perEnd, stitch))).toBeCloseTo(best, 9)
+        },
+      ),
+      { ...SEED, numRuns: 40 },
+    )
   })
 })
 
@@ -102,38 +153,61 @@ describe('a rectangle (common practice, no source)', () => {
   })
 
   it('has as many stitches round it as its counts say, however few its rows', () => {
-    fc.assert(fc.property(fc.integer({ min: 2, max: 30 }), fc.integer({ min: 1, max: 8 }), fc.constantFrom('one-each', 'by-gauge'), fc.constantFrom('none', 'one-extra'), fc.constantFrom('sc', 'hdc', 'dc'),
-      (stitches, rows, rowEnds, corners, stitch) => {
-        const spec = { ...rectangle, size: { pin: { stitches, rows } }, rowEnds, corners, stitch } as RectangleSpec
-        for (const one of [at, setting({ sc: { stitches: 30, rounds: 10, overCm: 10 } }), setting({ sc: { stitches: 10, rounds: 40, overCm: 10 } })]) {
-          const { edge, findings } = workBase(spec, one)
-          expect(findings).toEqual([])
-          expect(edge.count).toBe(rectangleEdge(spec, { stitches, rows }, one.gauge[stitch as 'sc']))
-        }
-      }), { ...SEED, numRuns: 80 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 2, max: 30 }),
+        fc.integer({ min: 1, max: 8 }),
+        fc.constantFrom('one-each', 'by-gauge'),
+        fc.constantFrom('none', 'one-extra'),
+        fc.constantFrom('sc', 'hdc', 'dc'),
+        (stitches, rows, rowEnds, corners, stitch) => {
+          const spec = { ...rectangle, size: { pin: { stitches, rows } }, rowEnds, corners, stitch } as RectangleSpec
+          for (const one of [
+            at,
+            setting({ sc: { stitches: 30, rounds: 10, overCm: 10 } }),
+            setting({ sc: { stitches: 10, rounds: 40, overCm: 10 } }),
+          ]) {
+            const { edge, findings } = workBase(spec, one)
+            expect(findings).toEqual([])
+            expect(edge.count).toBe(rectangleEdge(spec, { stitches, rows }, one.gauge[stitch as 'sc']))
+          }
+        },
+      ),
+      { ...SEED, numRuns: 80 },
+    )
   })
 
   it('folds at the middles of its short sides', () => expect(workBase(rectangle, at).edge.sides).toEqual([54, 112]))
 
   it('folds at the middles of its rows where those are the short sides: 10 stitches by 20 rows at 5 and 35', () => {
-    expect(workBase({ ...rectangle, rowEnds: 'one-each', corners: 'none', size: { pin: { stitches: 10, rows: 20 } } } as BaseSpec, at).edge.sides).toEqual([5, 35])
+    expect(
+      workBase({ ...rectangle, rowEnds: 'one-each', corners: 'none', size: { pin: { stitches: 10, rows: 20 } } } as BaseSpec, at).edge
+        .sides,
+    ).toEqual([5, 35])
   })
 
   it('is the nearest to a wanted one, against trying all', () => {
-    fc.assert(fc.property(fc.double({ min: 3, max: 40, noNaN: true }), fc.double({ min: 1, max: 25, noNaN: true }), (lengthCm, widthCm) => {
-      const stitch = at.gauge.sc
-      const miss = (stitches: number, rows: number) => Math.abs(stitches * stitch.width.cm - lengthCm) + Math.abs(rows * stitch.height.cm - widthCm)
-      let best = Infinity
-      for (let s = 2; s < 120; s++) for (let r = 1; r < 70; r++) best = Math.min(best, miss(s, r))
-      const found = countsForRectangle({ lengthCm, widthCm }, stitch)
-      expect(miss(found.stitches, found.rows)).toBeCloseTo(best, 9)
-    }), { ...SEED, numRuns: 40 })
+    fc.assert(
+      fc.property(fc.double({ min: 3, max: 40, noNaN: true }), fc.double({ min: 1, max: 25, noNaN: true }), (lengthCm, widthCm) => {
+        const stitch = at.gauge.sc
+        const miss = (stitches: number, rows: number) =>
+          Math.abs(stitches * stitch.width.cm - lengthCm) + Math.abs(rows * stitch.height.cm - widthCm)
+        let best = Infinity
+        for (let s = 2; s < 120; s++) for (let r = 1; r < 70; r++) best = Math.min(best, miss(s, r))
+        const found = countsForRectangle({ lengthCm, widthCm }, stitch)
+        expect(miss(found.stitches, found.rows)).toBeCloseTo(best, 9)
+      }),
+      { ...SEED, numRuns: 40 },
+    )
   })
 })
 
 describe('the other forms, by hand', () => {
   it('a boat of side 27 with 3 per end lies 15 cm wide: 60 stitches of 0.5 cm', () => {
-    const { edge, size } = workBase({ form: 'boat', stitch: 'sc', perEnd: 3, size: { want: { flatWidthCm: 15 } }, colour: 'main' }, setting())
+    const { edge, size } = workBase(
+      { form: 'boat', stitch: 'sc', perEnd: 3, size: { want: { flatWidthCm: 15 } }, colour: 'main' },
+      setting(),
+    )
     expect(edge.count).toBe(60)
     expect(size.floor).toMatchObject({ shape: 'none', length: { cm: 15 } })
   })
@@ -144,13 +218,35 @@ describe('the other forms, by hand', () => {
   })
 
   it('a double disc is two discs and a round through both', () => {
-    const { rounds, edge } = workBase({ form: 'double-disc', stitch: 'sc', increases: 6, size: { pin: { rounds: 3 } }, start: 'ring', placing: 'stacked', increaseAt: 'last', colour: 'main' }, setting())
+    const { rounds, edge } = workBase(
+      {
+        form: 'double-disc',
+        stitch: 'sc',
+        increases: 6,
+        size: { pin: { rounds: 3 } },
+        start: 'ring',
+        placing: 'stacked',
+        increaseAt: 'last',
+        colour: 'main',
+      },
+      setting(),
+    )
     expect(rounds.map(({ edge: { count } }) => count)).toEqual([6, 12, 18, 6, 12, 18, 18])
     expect(edge.sides).toEqual([0, 9])
   })
 
   it('a bought floor of 60 holes, 2 in each, 8 doubled: 136', () => {
-    const spec: BoughtSpec = { form: 'bought', shape: 'oblong', stitch: 'sc', holes: 60, perHole: 2, doubledHoles: 8, lengthCm: 28, widthCm: 12, colour: 'main' }
+    const spec: BoughtSpec = {
+      form: 'bought',
+      shape: 'oblong',
+      stitch: 'sc',
+      holes: 60,
+      perHole: 2,
+      doubledHoles: 8,
+      lengthCm: 28,
+      widthCm: 12,
+      colour: 'main',
+    }
     expect(workBase(spec, setting()).edge.count).toBe(136)
     expect(holeMultiples(spec).filter(n => n === 4)).toHaveLength(8)
     expect(holeMultiples({ ...spec, shape: 'round' }).every(n => n === 2)).toBe(true)
@@ -158,40 +254,54 @@ describe('the other forms, by hand', () => {
   })
 
   it('a folded piece of 5 repeats of 6 and 1, 50 rows, has a mouth of 62', () => {
-    const { edge, size, rounds } = workBase({ form: 'folded', stitch: 'sc', repeat: 6, edgeStitches: 1, size: { pin: { repeats: 5, rows: 50 } }, colour: 'main' }, setting())
+    const { edge, size, rounds } = workBase(
+      { form: 'folded', stitch: 'sc', repeat: 6, edgeStitches: 1, size: { pin: { repeats: 5, rows: 50 } }, colour: 'main' },
+      setting(),
+    )
     expect([edge.count, rounds.length]).toEqual([62, 50])
-    expect(size.height.cm).toBeCloseTo(25 * 10 / 21, 9)
+    expect(size.height.cm).toBeCloseTo((25 * 10) / 21, 9)
   })
 })
 
 describe('every form', () => {
   it('leaves an edge with both sides and a start, in every style (laws 1 and 5)', () => {
-    fc.assert(fc.property(bases, anyStyle, (spec, style) => {
-      const { edge, rounds, findings } = workBase(spec, setting(undefined, style))
-      expect(findings.filter(({ weight }) => weight === 'stop')).toEqual([])
-      expect(rounds.length).toBeGreaterThan(0)
-      const [a, b] = edge.sides
-      expect(a >= 0 && b >= 0 && a < edge.count && b < edge.count && a !== b, JSON.stringify([spec.form, edge.sides, edge.count])).toBe(true)
-    }), { ...SEED, numRuns: 200 })
+    fc.assert(
+      fc.property(bases, anyStyle, (spec, style) => {
+        const { edge, rounds, findings } = workBase(spec, setting(undefined, style))
+        expect(findings.filter(({ weight }) => weight === 'stop')).toEqual([])
+        expect(rounds.length).toBeGreaterThan(0)
+        const [a, b] = edge.sides
+        expect(a >= 0 && b >= 0 && a < edge.count && b < edge.count && a !== b, JSON.stringify([spec.form, edge.sides, edge.count])).toBe(
+          true,
+        )
+      }),
+      { ...SEED, numRuns: 200 },
+    )
   })
 
   it('stays as it is when pinned, and near when wanted again', () => {
-    fc.assert(fc.property(bases, (spec) => {
-      const at = setting()
-      const worked = workBase(spec, at)
-      const fast = workBase(pinned(spec, at, worked), at)
-      expect(fast.rounds.map(({ edge }) => edge.count)).toEqual(worked.rounds.map(({ edge }) => edge.count))
-      expect(workBase(wanted(spec, at, worked), at).rounds.length).toBeGreaterThan(0)
-    }), { ...SEED, numRuns: 80 })
+    fc.assert(
+      fc.property(bases, (spec) => {
+        const at = setting()
+        const worked = workBase(spec, at)
+        const fast = workBase(pinned(spec, at, worked), at)
+        expect(fast.rounds.map(({ edge }) => edge.count)).toEqual(worked.rounds.map(({ edge }) => edge.count))
+        expect(workBase(wanted(spec, at, worked), at).rounds.length).toBeGreaterThan(0)
+      }),
+      { ...SEED, numRuns: 80 },
+    )
   })
 
   it('keeps its pinned counts in any gauge', () => {
-    fc.assert(fc.property(bases, (spec) => {
-      const at = setting()
-      const fast = pinned(spec, at, workBase(spec, at))
-      if (fast.form === 'rectangle') return
-      expect(workBase(fast, setting({ sc: { stitches: 13, rounds: 15, overCm: 10 } })).edge.count).toBe(workBase(fast, at).edge.count)
-    }), { ...SEED, numRuns: 60 })
+    fc.assert(
+      fc.property(bases, (spec) => {
+        const at = setting()
+        const fast = pinned(spec, at, workBase(spec, at))
+        if (fast.form === 'rectangle') return
+        expect(workBase(fast, setting({ sc: { stitches: 13, rounds: 15, overCm: 10 } })).edge.count).toBe(workBase(fast, at).edge.count)
+      }),
+      { ...SEED, numRuns: 60 },
+    )
   })
 
   it('starts from any other', () => {
@@ -217,19 +327,27 @@ describe('outlines, against an independent geometry library (three)', () => {
   function points(length: number, width: number): Vector2[] {
     const [half, r] = [(length - width) / 2, width / 2]
     const path = new Path()
-    path.moveTo(-half, -r).lineTo(half, -r).absarc(half, 0, r, -Math.PI / 2, Math.PI / 2, false).lineTo(-half, r).absarc(-half, 0, r, Math.PI / 2, 1.5 * Math.PI, false)
+    path
+      .moveTo(-half, -r)
+      .lineTo(half, -r)
+      .absarc(half, 0, r, -Math.PI / 2, Math.PI / 2, false)
+      .lineTo(-half, r)
+      .absarc(-half, 0, r, Math.PI / 2, 1.5 * Math.PI, false)
     return path.getPoints(400)
   }
   const around = (list: Vector2[]) => list.reduce((sum, p, i) => sum + p.distanceTo(list[(i + 1) % list.length]!), 0)
   const area = (list: Vector2[]) => Math.abs(list.reduce((sum, p, i) => sum + p.cross(list[(i + 1) % list.length]!), 0)) / 2
 
   it('a stadium\'s perimeter and area, over random sizes', () => {
-    fc.assert(fc.property(fc.double({ min: 2, max: 30, noNaN: true }), fc.double({ min: 0.1, max: 40, noNaN: true }), (width, more) => {
-      const length = width + more
-      const floor: Floor = { shape: 'stadium', length: exactly(length), width: exactly(width) }
-      expect(perimeterCm(floor) / around(points(length, width))).toBeCloseTo(1, 4)
-      expect(areaCm2('stadium', { lengthCm: length, widthCm: width }) / area(points(length, width))).toBeCloseTo(1, 4)
-    }), { ...SEED, numRuns: 50 })
+    fc.assert(
+      fc.property(fc.double({ min: 2, max: 30, noNaN: true }), fc.double({ min: 0.1, max: 40, noNaN: true }), (width, more) => {
+        const length = width + more
+        const floor: Floor = { shape: 'stadium', length: exactly(length), width: exactly(width) }
+        expect(perimeterCm(floor) / around(points(length, width))).toBeCloseTo(1, 4)
+        expect(areaCm2('stadium', { lengthCm: length, widthCm: width }) / area(points(length, width))).toBeCloseTo(1, 4)
+      }),
+      { ...SEED, numRuns: 50 },
+    )
   })
 
   it('a wall as long as its floor\'s edge stands just on it', () => {
@@ -243,7 +361,10 @@ describe('outlines, against an independent geometry library (three)', () => {
 describe('the schools compared', () => {
   const { gauge } = setting()
   it('for a disc and for an oval\'s two ends', () => {
-    const disc = compareSchools({ ...beginBase('circle', { stitch: 'sc', colour: 'main', lengthCm: 12, widthCm: 12, heightCm: 10 }) }, gauge)
+    const disc = compareSchools(
+      { ...beginBase('circle', { stitch: 'sc', colour: 'main', lengthCm: 12, widthCm: 12, heightCm: 10 }) },
+      gauge,
+    )
     expect(disc.map(({ increases }) => increases)).toEqual([6, 8, 10, 12, 16])
     expect(disc.find(({ flattest }) => flattest)!.increases).toBe(6)
     expect(compareSchools(oval, gauge).find(({ inUse }) => inUse)!.increases).toBe(6)
@@ -254,17 +375,24 @@ describe('the schools compared', () => {
 
 describe('what a measured base says of the gauge', () => {
   it('gives back the gauge that the base was worked in, for every form that says anything', () => {
-    fc.assert(fc.property(bases, (spec) => {
-      const at = setting()
-      const worked = workBase(spec, at)
-      const fast = pinned(spec, at, worked)
-      const { floor, circumference } = worked.size
-      const evidence = evidenceOf(fast, { lengthCm: floor?.length.cm ?? circumference.cm / 2, ...(floor ? { widthCm: floor.width.cm } : {}) }, at)
-      const own: Gauge['sc'] = at.gauge[spec.stitch]
-      if (spec.form === 'oval' && spec.start === 'foundation-sc') return
-      if (evidence?.width) expect(evidence.width.cm).toBeCloseTo(own.width.cm, 6)
-      if (evidence?.height && !('increases' in spec) && spec.form !== 'oval') expect(evidence.height.cm).toBeCloseTo(own.height.cm, 6)
-    }), { ...SEED, numRuns: 80 })
+    fc.assert(
+      fc.property(bases, (spec) => {
+        const at = setting()
+        const worked = workBase(spec, at)
+        const fast = pinned(spec, at, worked)
+        const { floor, circumference } = worked.size
+        const evidence = evidenceOf(
+          fast,
+          { lengthCm: floor?.length.cm ?? circumference.cm / 2, ...(floor ? { widthCm: floor.width.cm } : {}) },
+          at,
+        )
+        const own: Gauge['sc'] = at.gauge[spec.stitch]
+        if (spec.form === 'oval' && spec.start === 'foundation-sc') return
+        if (evidence?.width) expect(evidence.width.cm).toBeCloseTo(own.width.cm, 6)
+        if (evidence?.height && !('increases' in spec) && spec.form !== 'oval') expect(evidence.height.cm).toBeCloseTo(own.height.cm, 6)
+      }),
+      { ...SEED, numRuns: 80 },
+    )
   })
 
   it('says nothing while the counts would move with it', () => {

@@ -25,13 +25,19 @@ import { stadiumLayOut } from './stadium'
 
 /** What a base's length and width are now. */
 const sizesNow = (_: object, { part }: Now) => ({
-  lengthCm: tenths(part?.size.floor?.length.cm ?? 20, DIAMETER_CM), widthCm: tenths(part?.size.floor?.width.cm ?? 10, DIAMETER_CM),
+  lengthCm: tenths(part?.size.floor?.length.cm ?? 20, DIAMETER_CM),
+  widthCm: tenths(part?.size.floor?.width.cm ?? 10, DIAMETER_CM),
 })
 
 /** A floor wanted by its length and width. */
-export const LENGTH_AND_WIDTH = want('a size', {
-  lengthCm: length('Length of the floor', DIAMETER_CM, { usually: between(1, 50) }), widthCm: length('Width of the floor', DIAMETER_CM, { usually: between(1, 30) }),
-}, { does: DECIDES.want, from: sizesNow })
+export const LENGTH_AND_WIDTH = want(
+  'a size',
+  {
+    lengthCm: length('Length of the floor', DIAMETER_CM, { usually: between(1, 50) }),
+    widthCm: length('Width of the floor', DIAMETER_CM, { usually: between(1, 30) }),
+  },
+  { does: DECIDES.want, from: sizesNow },
+)
 
 /** What the questions look at of one another's answers. */
 interface Answered {
@@ -47,15 +53,22 @@ function countsNow(spec: object, { gauge }: Now): OvalCounts {
 const fields = {
   size: ways('Decide by', [
     LENGTH_AND_WIDTH,
-    pin('counts', {
-      sideStitches: count('Side stitches', between(1, 600), { usually: between(1, 40) }), rounds: count('Rounds', PINNED_ROUNDS, { usually: between(1, 12) }),
-    }, {
-      does: DECIDES.pin, from: countsNow,
-      sets: (spec: Answered, { gauge }) => ({ perEnd: perEndOf(spec, gauge[spec.stitch]) }),
-    }),
+    pin(
+      'counts',
+      {
+        sideStitches: count('Side stitches', between(1, 600), { usually: between(1, 40) }),
+        rounds: count('Rounds', PINNED_ROUNDS, { usually: between(1, 12) }),
+      },
+      {
+        does: DECIDES.pin,
+        from: countsNow,
+        sets: (spec: Answered, { gauge }) => ({ perEnd: perEndOf(spec, gauge[spec.stitch]) }),
+      },
+    ),
   ]),
   perEnd: countOr('by-gauge', 'Increases at each end, a round', between(2, 24), {
-    usually: between(2, 8), says: 'Stitches in each end of round 1, and the number that each end gains a round.',
+    usually: between(2, 8),
+    says: 'Stitches in each end of round 1, and the number that each end gains a round.',
     orDoes: told((spec: Answered, { gauge }) => `${perEndOf({ perEnd: 'by-gauge' }, gauge[spec.stitch])} lie flattest in this gauge.`),
     taught: [
       { value: 3, name: '3', does: 'Half of the school of six.' },
@@ -64,10 +77,18 @@ const fields = {
       { value: 6, name: '6', does: 'Half of twelve: usual for {dc.name}.' },
     ],
   }),
-  start: choice('Start with', [
-    { value: 'chain', name: 'a chain', does: 'Worked along, around its end, and back along its underside.' },
-    { value: 'foundation-sc', name: 'foundation {sc}', does: 'Chain and first row in one: even, and it does not draw in. Adds a row to the width.' },
-  ], { begins: 'chain' }),
+  start: choice(
+    'Start with',
+    [
+      { value: 'chain', name: 'a chain', does: 'Worked along, around its end, and back along its underside.' },
+      {
+        value: 'foundation-sc',
+        name: 'foundation {sc}',
+        does: 'Chain and first row in one: even, and it does not draw in. Adds a row to the width.',
+      },
+    ],
+    { begins: 'chain' },
+  ),
   ...GROWING,
 } as const
 
@@ -100,7 +121,12 @@ export function ovalFloor(counts: OvalCounts, perEnd: number, stitch: StitchSize
  * number of rounds only one number of side stitches can be best, so all rounds are tried whose width alone is not worse
  * than the best so far.
  */
-export function countsForOval(want: { lengthCm: number, widthCm: number }, perEnd: number, stitch: StitchSize, foundation?: Length): OvalCounts {
+export function countsForOval(
+  want: { lengthCm: number, widthCm: number },
+  perEnd: number,
+  stitch: StitchSize,
+  foundation?: Length,
+): OvalCounts {
   let best: OvalCounts = { sideStitches: 1, rounds: 1 }
   let least = Infinity
   for (let rounds = 1; rounds <= MOST_ROUNDS; rounds++) {
@@ -131,10 +157,19 @@ function startOf(spec: OvalSpec, counts: OvalCounts, stitch: StitchSize, turning
 function firstRound(spec: Pick<OvalSpec, 'stitch'>, side: number, perEnd: number): { steps: Step[], stretches: Stretches } {
   const { stitch } = spec
   const steps: Step[] = [
-    at('firstChain', each(stitch, 1)), at('chains', each(stitch, side)), at('lastChain', inOne(stitch, perEnd)),
-    at('underside', each(stitch, side)), ...(perEnd > 1 ? [at('firstChainAgain', inOne(stitch, perEnd - 1))] : []),
+    at('firstChain', each(stitch, 1)),
+    at('chains', each(stitch, side)),
+    at('lastChain', inOne(stitch, perEnd)),
+    at('underside', each(stitch, side)),
+    ...(perEnd > 1 ? [at('firstChainAgain', inOne(stitch, perEnd - 1))] : []),
   ]
-  const names = [[NEAR, 1], [SIDE_ONE, side], [FAR, perEnd], [SIDE_TWO, side], [NEAR, perEnd - 1]] as const
+  const names = [
+    [NEAR, 1],
+    [SIDE_ONE, side],
+    [FAR, perEnd],
+    [SIDE_TWO, side],
+    [NEAR, perEnd - 1],
+  ] as const
   return { steps, stretches: Uint8Array.from(names.flatMap(([name, count]) => Array<number>(count).fill(name))) }
 }
 
@@ -143,7 +178,7 @@ function groupMultiple(r: number, spec: Growing): (at: number) => number {
   const plain = r - 2
   const shift = spec.placing === 'staggered' && r % 2 === 0 ? Math.floor(plain / 2) : 0
   const before = spec.increaseAt === 'last' ? plain - shift : shift
-  return at => at % (r - 1) === before ? 2 : 1
+  return at => (at % (r - 1) === before ? 2 : 1)
 }
 
 interface Rounds {
@@ -154,21 +189,38 @@ interface Rounds {
 }
 
 /** Works the rounds of an oval, of a boat if there is but one. */
-export function ovalRounds(spec: Growing & Pick<OvalSpec, 'stitch' | 'colour'>, counts: OvalCounts, perEnd: number, setting: Setting): Rounds {
+export function ovalRounds(
+  spec: Growing & Pick<OvalSpec, 'stitch' | 'colour'>,
+  counts: OvalCounts,
+  perEnd: number,
+  setting: Setting,
+): Rounds {
   const rounds: Worked[] = []
   const names: Stretches[] = []
   const { sideStitches } = counts
   let on = foundationOf([
-    { kind: 'chain', count: 1 }, { kind: 'chain', count: sideStitches }, { kind: 'chain', count: 1 },
-    { kind: 'underside', count: sideStitches }, ...(perEnd > 1 ? [{ kind: 'underside', count: 1 } as const] : []),
+    { kind: 'chain', count: 1 },
+    { kind: 'chain', count: sideStitches },
+    { kind: 'chain', count: 1 },
+    { kind: 'underside', count: sideStitches },
+    ...(perEnd > 1 ? [{ kind: 'underside', count: 1 } as const] : []),
   ])
   for (let r = 1; r <= counts.rounds; r++) {
     const wrong = setting.rounds.style === 'turned' && (setting.turns + r - 1) % 2 === 1
-    const { steps, stretches } = r === 1
-      ? firstRound(spec, sideStitches, perEnd)
-      : growEnds(names[r - 2]!, wrong, spec.stitch, groupMultiple(r, spec))
+    const { steps, stretches }
+      = r === 1 ? firstRound(spec, sideStitches, perEnd) : growEnds(names[r - 2]!, wrong, spec.stitch, groupMultiple(r, spec))
     const result = work(inStyle(setting.rounds, setting.turns + r - 1, spec.stitch, spec.colour, steps), on)
-    if (!result.ok) return { rounds, stretches: names, stop: { code: result.error.code, weight: 'stop', round: setting.index + r, what: `Round ${setting.index + r}: ${explain(result.error)}.` } }
+    if (!result.ok)
+      return {
+        rounds,
+        stretches: names,
+        stop: {
+          code: result.error.code,
+          weight: 'stop',
+          round: setting.index + r,
+          what: `Round ${setting.index + r}: ${explain(result.error)}.`,
+        },
+      }
     rounds.push(result.worked)
     names.push(stretches)
     on = result.worked.edge
@@ -198,8 +250,10 @@ function workOval(spec: OvalSpec, setting: Setting): PartResult {
   const size = { height: times(stitch.height, 0), circumference: times(stitch.width, edgeCount), floor }
   if (counts.rounds > MOST_ROUNDS || edgeCount * counts.rounds > MOST_STITCHES) {
     return stopped(foundationOf([{ kind: 'chain', count: 1 }]), size, {
-      code: 'base-too-big', weight: 'stop',
-      what: `This base would take ${counts.rounds.toLocaleString('en')} rounds of up to ${edgeCount.toLocaleString('en')} stitches. Ask for a smaller base, or check the swatch.`,
+      code: 'base-too-big',
+      weight: 'stop',
+      what: `This base would take ${counts.rounds.toLocaleString('en')} rounds of up to ${edgeCount.toLocaleString('en')} stitches. `
+        + 'Ask for a smaller base, or check the swatch.',
     })
   }
   const { rounds, stretches, stop } = ovalRounds(spec, counts, perEnd, setting)
@@ -207,14 +261,17 @@ function workOval(spec: OvalSpec, setting: Setting): PartResult {
   const wrong = last >= 0 && rounds[last]!.round.facing === 'wrong'
   const edge = rounds[last]?.edge
   return {
-    rounds, bagNotes: growingNotes(spec),
+    rounds,
+    bagNotes: growingNotes(spec),
     edge: edge ? withSides(edge, endMiddles(stretches[last]!, edge, wrong)) : foundationOf([{ kind: 'chain', count: 1 }]),
     size,
     findings: [endFinding(perEnd, stitch, counts.rounds), ...(stop ? [stop] : [])],
     start: startOf(spec, counts, stitch, rounds[0]?.round.begin.chains ?? 0),
     layOut: ovalLayOut(counts, stretches, floor, stitch),
     markers: stretches.map((names, r) => sideMarkers(names, rounds[r]!.round.facing === 'wrong')),
-    advice: ['Markers go in the first and the last stitch of both sides; move them up every round. Side stitches stay plain, only the ends grow.'],
+    advice: [
+      'Markers go in the first and the last stitch of both sides; move them up every round. Side stitches stay plain, only the ends grow.',
+    ],
   }
 }
 
@@ -253,23 +310,33 @@ function choices(spec: OvalSpec, { gauge }: Setting, toleranceCm: number): BaseC
     const choiceOf = (sideStitches: number, rounds: number): BaseChoice => {
       const floor = ovalFloor({ sideStitches, rounds }, perEnd, stitch, foundation)
       return {
-        base: { ...spec, perEnd, size: { pin: { sideStitches, rounds } } }, stitches: 2 * sideStitches + 2 * perEnd * rounds,
+        base: { ...spec, perEnd, size: { pin: { sideStitches, rounds } } },
+        stitches: 2 * sideStitches + 2 * perEnd * rounds,
         ...offBy({ size: 'length', cm: floor.length.cm - wanted.lengthCm }, { size: 'width', cm: floor.width.cm - wanted.widthCm }),
       }
     }
-    return countsWithin(wanted.widthCm, toleranceCm, disc, foundation?.cm ?? 0)
-      .flatMap(rounds => countsWithin(wanted.lengthCm, toleranceCm, stitch.width.cm, rounds * disc).map(sides => choiceOf(sides, rounds)))
+    return countsWithin(wanted.widthCm, toleranceCm, disc, foundation?.cm ?? 0).flatMap(rounds =>
+      countsWithin(wanted.lengthCm, toleranceCm, stitch.width.cm, rounds * disc).map(sides => choiceOf(sides, rounds)),
+    )
   })
 }
 
 /** An oval floor (craft 5, oval). */
 export const oval = form({
-  form: 'oval', name: 'oval', does: 'A straight foundation with a half disc at each end: only the ends grow.', fields,
+  form: 'oval',
+  name: 'oval',
+  does: 'A straight foundation with a half disc at each end: only the ends grow.',
+  fields,
   begins: (like) => {
     const { longerCm, widthCm } = sizesLike(like)
     return { size: { want: { lengthCm: longerCm, widthCm } } }
   },
-  work: workOval, increases: (spec, gauge) => 2 * perEndOf(spec, gauge[spec.stitch]),
-  withIncreases: (spec, increases) => ({ ...spec, perEnd: Math.round(increases / 2) }), ends: 2, nearestIncreases: increases => 2 * Math.max(2, Math.round(increases / 2)),
-  measures: 'length-and-width', evidence, choices,
+  work: workOval,
+  increases: (spec, gauge) => 2 * perEndOf(spec, gauge[spec.stitch]),
+  withIncreases: (spec, increases) => ({ ...spec, perEnd: Math.round(increases / 2) }),
+  ends: 2,
+  nearestIncreases: increases => 2 * Math.max(2, Math.round(increases / 2)),
+  measures: 'length-and-width',
+  evidence,
+  choices,
 })

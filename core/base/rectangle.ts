@@ -22,20 +22,37 @@ import { LENGTH_AND_WIDTH } from './oval'
 const fields = {
   size: ways('Decide by', [
     LENGTH_AND_WIDTH,
-    pin('counts', {
-      stitches: count('Stitches a row', between(2, 1200), { usually: between(2, 60) }), rows: count('Rows', PINNED_ROUNDS, { usually: between(1, 20) }),
-    }, {
-      does: DECIDES.pin, from: (_, { part }) => ({ stitches: part?.rounds[0]?.edge.count ?? 2, rows: Math.max(1, Math.max(1, part?.rounds.length ?? 1) - 1) }),
-    }),
+    pin(
+      'counts',
+      {
+        stitches: count('Stitches a row', between(2, 1200), { usually: between(2, 60) }),
+        rows: count('Rows', PINNED_ROUNDS, { usually: between(1, 20) }),
+      },
+      {
+        does: DECIDES.pin,
+        from: (_, { part }) => ({
+          stitches: part?.rounds[0]?.edge.count ?? 2,
+          rows: Math.max(1, Math.max(1, part?.rounds.length ?? 1) - 1),
+        }),
+      },
+    ),
   ]),
-  rowEnds: choice('Along the row ends', [
-    { value: 'one-each', name: 'one in each row', does: 'Usual in {sc.name}, whose rows are about as tall as stitches are wide.' },
-    { value: 'by-gauge', name: 'by gauge', does: 'As many as the sides are long in your gauge, spread evenly.' },
-  ], { begins: 'by-gauge' }),
-  corners: choice('At each corner', [
-    { value: 'none', name: 'none extra', does: 'The edge turns up at once, into box corners.' },
-    { value: 'one-extra', name: 'one extra', does: 'The floor stays flat to its very edge.' },
-  ], { begins: 'none' }),
+  rowEnds: choice(
+    'Along the row ends',
+    [
+      { value: 'one-each', name: 'one in each row', does: 'Usual in {sc.name}, whose rows are about as tall as stitches are wide.' },
+      { value: 'by-gauge', name: 'by gauge', does: 'As many as the sides are long in your gauge, spread evenly.' },
+    ],
+    { begins: 'by-gauge' },
+  ),
+  corners: choice(
+    'At each corner',
+    [
+      { value: 'none', name: 'none extra', does: 'The edge turns up at once, into box corners.' },
+      { value: 'one-extra', name: 'one extra', does: 'The floor stays flat to its very edge.' },
+    ],
+    { begins: 'none' },
+  ),
 } as const
 
 /** A rectangular floor: rows to and fro, then one round about it (craft 5, rectangle). */
@@ -49,25 +66,39 @@ export interface RectangleCounts {
 
 /** The counts nearest to a wanted rectangle: length and width each on their own, nothing ties them. */
 export function countsForRectangle(want: { lengthCm: number, widthCm: number }, stitch: StitchSize): RectangleCounts {
-  return { stitches: Math.max(2, Math.round(want.lengthCm / stitch.width.cm)), rows: Math.max(1, Math.round(want.widthCm / stitch.height.cm)) }
+  return {
+    stitches: Math.max(2, Math.round(want.lengthCm / stitch.width.cm)),
+    rows: Math.max(1, Math.round(want.widthCm / stitch.height.cm)),
+  }
 }
 
 export function rectangleFloor(counts: RectangleCounts, stitch: StitchSize): Floor {
   return { shape: 'rectangle', length: times(stitch.width, counts.stitches), width: times(stitch.height, counts.rows) }
 }
 
-/** A row, to and fro: the next one turns. The last of `of` rows has the wrong side facing, so that what follows it, turned, has the right side. */
+/**
+ * A row, to and fro: the next one turns. The last of `of` rows has the wrong side facing, so that what follows it, turned, has the right
+ * side.
+ */
 export function row(setting: Setting, index: number, of: number, kind: BaseStitch, colour: string, steps: readonly Step[]): Round {
   const counts = setting.rounds.style !== 'spiral' && setting.rounds.startingChainCounts
   return {
-    steps, colour, join: 'open', facing: (of - index) % 2 === 1 ? 'wrong' : 'right',
+    steps,
+    colour,
+    join: 'open',
+    facing: (of - index) % 2 === 1 ? 'wrong' : 'right',
     begin: { chains: startingChains(kind, counts), counts, turn: index > 0 },
   }
 }
 
 /** The chains of a foundation for rows: one a stitch and the turning chain. */
 export function rowStart(stitches: number, stitch: StitchSize, turning: number): Start {
-  return { kind: 'foundation-chain', chains: stitches + turning, firstInto: turning + 1, beforeCm: stitches * stitch.width.cm * (1 + 1 / 26) }
+  return {
+    kind: 'foundation-chain',
+    chains: stitches + turning,
+    firstInto: turning + 1,
+    beforeCm: stitches * stitch.width.cm * (1 + 1 / 26),
+  }
 }
 
 /** Stitches along one side of row ends. */
@@ -95,10 +126,20 @@ function stretch(spec: RectangleSpec, places: number, stitches: number, landmark
 function pickUp(spec: RectangleSpec, counts: RectangleCounts, perSide: number): { steps: Step[], on: Edge } {
   const { stitches, rows } = counts
   const steps = [
-    ...stretch(spec, stitches, stitches), ...stretch(spec, rows, perSide, 'rowEnds'),
-    ...stretch(spec, stitches, stitches, 'underside'), ...stretch(spec, rows, perSide, 'rowEnds'),
+    ...stretch(spec, stitches, stitches),
+    ...stretch(spec, rows, perSide, 'rowEnds'),
+    ...stretch(spec, stitches, stitches, 'underside'),
+    ...stretch(spec, rows, perSide, 'rowEnds'),
   ]
-  return { steps, on: foundationOf([{ kind: 'stitch', count: stitches }, { kind: 'rowEnd', count: rows }, { kind: 'underside', count: stitches }, { kind: 'rowEnd', count: rows }]) }
+  return {
+    steps,
+    on: foundationOf([
+      { kind: 'stitch', count: stitches },
+      { kind: 'rowEnd', count: rows },
+      { kind: 'underside', count: stitches },
+      { kind: 'rowEnd', count: rows },
+    ]),
+  }
 }
 
 /** Works a rectangular floor and the round that turns its four sides into one edge. */
@@ -108,15 +149,35 @@ function workRectangle(spec: RectangleSpec, setting: Setting): PartResult {
   const perSide = alongRowEnds(spec, counts.rows, stitch)
   const extra = spec.corners === 'one-extra' ? 1 : 0
   const [long, short] = [counts.stitches + extra, perSide + extra]
-  const size = { height: times(stitch.height, 0), circumference: times(stitch.width, 2 * (long + short)), floor: rectangleFloor(counts, stitch) }
+  const size = {
+    height: times(stitch.height, 0),
+    circumference: times(stitch.width, 2 * (long + short)),
+    floor: rectangleFloor(counts, stitch),
+  }
   const chain = foundation('chain', counts.stitches, false)
   if (counts.rows > MOST_ROUNDS || counts.rows * counts.stitches > MOST_STITCHES) {
-    return stopped(chain, size, { code: 'base-too-big', weight: 'stop', what: `This base would take ${counts.rows} rows of ${counts.stitches} stitches. Ask for a smaller base, or check the swatch.` })
+    return stopped(chain, size, {
+      code: 'base-too-big',
+      weight: 'stop',
+      what: `This base would take ${counts.rows} rows of ${counts.stitches} stitches. Ask for a smaller base, or check the swatch.`,
+    })
   }
   const { rounds: rows, stop } = workUp(chain, counts.rows, setting, i =>
-    row(setting, i, counts.rows, spec.stitch, spec.colour, [i === 0 ? at('chains', each(spec.stitch, counts.stitches)) : each(spec.stitch, counts.stitches)]))
+    row(setting, i, counts.rows, spec.stitch, spec.colour, [
+      i === 0 ? at('chains', each(spec.stitch, counts.stitches)) : each(spec.stitch, counts.stitches),
+    ]),
+  )
   const { steps, on } = pickUp(spec, counts, perSide)
-  const about = work(inStyle({ ...setting.rounds, style: setting.rounds.style === 'turned' ? 'joined' : setting.rounds.style }, 0, spec.stitch, spec.colour, steps), on)
+  const about = work(
+    inStyle(
+      { ...setting.rounds, style: setting.rounds.style === 'turned' ? 'joined' : setting.rounds.style },
+      0,
+      spec.stitch,
+      spec.colour,
+      steps,
+    ),
+    on,
+  )
   const rounds = about.ok ? [...rows, about.worked] : rows
   const { begin } = rows[0]!.round
   return {
@@ -126,20 +187,28 @@ function workRectangle(spec: RectangleSpec, setting: Setting): PartResult {
     findings: stop ? [stop] : [],
     start: rowStart(counts.stitches, stitch, begin.chains),
     layOut: rectangleLayOut(counts, stitch, rounds, [long, short]),
-    markers: rounds.map((_, i) => i < counts.rows ? [] : [0, long, long + short, 2 * long + short]),
-    advice: [`After the last row, ch 1 and turn, then work one round about all four sides; put a marker in each corner. ${spec.corners === 'none' ? 'Without extra corner stitches the edge turns up at once, into box corners.' : 'One more stitch at each corner keeps the floor flat to its edge.'}`],
+    markers: rounds.map((_, i) => (i < counts.rows ? [] : [0, long, long + short, 2 * long + short])),
+    advice: [
+      'After the last row, ch 1 and turn, then work one round about all four sides; put a marker in each corner. '
+      + (spec.corners === 'none'
+        ? 'Without extra corner stitches the edge turns up at once, into box corners.'
+        : 'One more stitch at each corner keeps the floor flat to its edge.'),
+    ],
   }
 }
 
 /** A bag on a rectangle folds at the middles of its short sides, whichever those are. */
 function foldsAt(alongRows: number, alongEnds: number, { length, width }: Floor): readonly [number, number] {
-  return length.cm >= width.cm
-    ? [alongRows + alongEnds / 2, 2 * alongRows + 1.5 * alongEnds]
-    : [alongRows / 2, 1.5 * alongRows + alongEnds]
+  return length.cm >= width.cm ? [alongRows + alongEnds / 2, 2 * alongRows + 1.5 * alongEnds] : [alongRows / 2, 1.5 * alongRows + alongEnds]
 }
 
 /** Where the stitches lie: rows from below upwards, then the round about them, from the corner above right. */
-function rectangleLayOut(counts: RectangleCounts, stitch: StitchSize, rounds: readonly Worked[], [long, short]: readonly [number, number]): LayOut {
+function rectangleLayOut(
+  counts: RectangleCounts,
+  stitch: StitchSize,
+  rounds: readonly Worked[],
+  [long, short]: readonly [number, number],
+): LayOut {
   const [w, h] = [stitch.width.cm, stitch.height.cm]
   const [right, down] = [(counts.stitches * w) / 2, (counts.rows * h) / 2]
   const inRow = (rowIndex: number, slot: number): Spot => ({ x: right - (slot + 0.5) * w, y: down - (rowIndex + 1) * h })
@@ -163,23 +232,32 @@ function choices(spec: RectangleSpec, { gauge }: Setting, toleranceCm: number): 
   const choiceOf = (stitches: number, rows: number): BaseChoice => {
     const floor = rectangleFloor({ stitches, rows }, stitch)
     return {
-      base: { ...spec, size: { pin: { stitches, rows } } }, stitches: rectangleEdge(spec, { stitches, rows }, stitch),
+      base: { ...spec, size: { pin: { stitches, rows } } },
+      stitches: rectangleEdge(spec, { stitches, rows }, stitch),
       ...offBy({ size: 'length', cm: floor.length.cm - wanted.lengthCm }, { size: 'width', cm: floor.width.cm - wanted.widthCm }),
     }
   }
-  return countsWithin(wanted.widthCm, toleranceCm, stitch.height.cm)
-    .flatMap(rows => countsWithin(wanted.lengthCm, toleranceCm, stitch.width.cm, 0, 2).map(stitches => choiceOf(stitches, rows)))
+  return countsWithin(wanted.widthCm, toleranceCm, stitch.height.cm).flatMap(rows =>
+    countsWithin(wanted.lengthCm, toleranceCm, stitch.width.cm, 0, 2).map(stitches => choiceOf(stitches, rows)),
+  )
 }
 
 /** A rectangular floor (craft 5, rectangle). */
 export const rectangle = form({
-  form: 'rectangle', name: 'rectangle', does: 'Rows to and fro, then one round about all four sides.', fields,
+  form: 'rectangle',
+  name: 'rectangle',
+  does: 'Rows to and fro, then one round about all four sides.',
+  fields,
   begins: (like) => {
     const { longerCm, widthCm } = sizesLike(like)
     return { size: { want: { lengthCm: longerCm, widthCm } } }
   },
-  work: workRectangle, measures: 'length-and-width', choices,
+  work: workRectangle,
+  measures: 'length-and-width',
+  choices,
   evidence: (spec, { stitches, rows }, { lengthCm, widthCm }) => ({
-    kind: spec.stitch, width: perStitch(lengthCm, stitches), ...(widthCm === undefined ? {} : { height: perStitch(widthCm, rows) }),
+    kind: spec.stitch,
+    width: perStitch(lengthCm, stitches),
+    ...(widthCm === undefined ? {} : { height: perStitch(widthCm, rows) }),
   }),
 })

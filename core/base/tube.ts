@@ -15,9 +15,14 @@ import { form, type FormSpec, sizesLike } from './form'
 const fields = {
   size: ways('Decide by', [
     FLAT_WIDTH,
-    pin('counts', { stitches: count('Stitches around', between(2, 1200), { usually: between(2, 120) }) }, {
-      does: DECIDES.pin, from: (_, { part }) => ({ stitches: part?.edge.count ?? 60 }),
-    }),
+    pin(
+      'counts',
+      { stitches: count('Stitches around', between(2, 1200), { usually: between(2, 120) }) },
+      {
+        does: DECIDES.pin,
+        from: (_, { part }) => ({ stitches: part?.edge.count ?? 60 }),
+      },
+    ),
   ]),
 } as const
 
@@ -29,7 +34,8 @@ function workTube(spec: TubeSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const stitches = 'pin' in spec.size ? spec.size.pin.stitches : Math.max(3, Math.round((2 * spec.size.want.flatWidthCm) / stitch.width.cm))
   const { rounds, edge, stop } = workUp(foundation('chain', stitches), 1, setting, () =>
-    inStyle(setting.rounds, setting.turns, spec.stitch, spec.colour, [at('chains', each(spec.stitch, stitches))]))
+    inStyle(setting.rounds, setting.turns, spec.stitch, spec.colour, [at('chains', each(spec.stitch, stitches))]),
+  )
   const circumference = times(stitch.width, stitches)
   const width = circumference.cm / 2
   return {
@@ -45,18 +51,33 @@ function workTube(spec: TubeSpec, setting: Setting): PartResult {
       return share < 0.5 ? { x: width / 2 - 2 * share * width, y: -y } : { x: -width / 2 + (2 * share - 1) * width, y }
     },
     markers: [[0, Math.floor(stitches / 2)]],
-    advice: ['Place the start of the rounds at the bag\'s side. When the bag is done, close its lower edge by slip stitch or sewing, through both layers, one chain to one chain.'],
+    advice: [
+      'Place the start of the rounds at the bag\'s side. When the bag is done, close its lower edge by slip stitch or sewing, through '
+      + 'both layers, one chain to one chain.',
+    ],
   }
 }
 
 /** A tube (craft 5). */
 export const tube = form({
-  form: 'tube', name: 'tube', does: 'No floor: a ring of chains worked up, and closed below when it is done.', fields,
-  begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }), work: workTube, measures: 'length',
+  form: 'tube',
+  name: 'tube',
+  does: 'No floor: a ring of chains worked up, and closed below when it is done.',
+  fields,
+  begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }),
+  work: workTube,
+  measures: 'length',
   evidence: (spec, { stitches }, { lengthCm }) => ({ kind: spec.stitch, width: perStitch(2 * lengthCm, stitches) }),
   choices: (spec, { gauge }, toleranceCm) => {
     const stitchCm = gauge[spec.stitch].width.cm
     const askedCm = 'want' in spec.size ? spec.size.want.flatWidthCm : (spec.size.pin.stitches / 2) * stitchCm
-    return flatChoices(askedCm, toleranceCm, stitchCm, 3, stitches => ({ ...spec, size: { pin: { stitches } } }), stitches => stitches / 2)
+    return flatChoices(
+      askedCm,
+      toleranceCm,
+      stitchCm,
+      3,
+      stitches => ({ ...spec, size: { pin: { stitches } } }),
+      stitches => stitches / 2,
+    )
   },
 })

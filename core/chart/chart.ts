@@ -58,7 +58,10 @@ export function footing(own: number, from: number, to: number): number {
   return Math.abs(parent - own) > 0.25 ? own : parent
 }
 
-/** Whether a thing made is a handle's chain, or is worked along such a chain or a buttonhole's: it stands upright, wherever its foot is said to be. */
+/**
+ * Whether a thing made is a handle's chain, or is worked along such a chain or a buttonhole's: it stands upright, wherever its foot is
+ * said to be.
+ */
 export function isAlongChain({ on, edge, aims }: Worked, made: number): boolean {
   const place = edge.from[made]!
   if (edge.free !== undefined && edge.chains[made]! > 0) return true
@@ -68,8 +71,12 @@ export function isAlongChain({ on, edge, aims }: Worked, made: number): boolean 
 /** Empty arrays for a chart of so many stitches. */
 export function blank(count: number): Omit<Chart, 'rounds' | 'box'> {
   return {
-    kinds: new Uint8Array(count), marks: new Uint8Array(count),
-    headX: new Float32Array(count), headY: new Float32Array(count), footX: new Float32Array(count), footY: new Float32Array(count),
+    kinds: new Uint8Array(count),
+    marks: new Uint8Array(count),
+    headX: new Float32Array(count),
+    headY: new Float32Array(count),
+    footX: new Float32Array(count),
+    footY: new Float32Array(count),
   }
 }
 

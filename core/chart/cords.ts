@@ -38,7 +38,12 @@ function n(value: number): string {
  * A casing's cords from the front, as far as they are threaded and pulled. Eyelets lie evenly round from the start of the
  * round; those of the near half are seen.
  */
-export function cordsFront(casing: Casing, { heightCm, outline, shape, side, turn }: CasingPlace, pulled: number, threaded: number): CordFront[] {
+export function cordsFront(
+  casing: Casing,
+  { heightCm, outline, shape, side, turn }: CasingPlace,
+  pulled: number,
+  threaded: number,
+): CordFront[] {
   const { threading, eyelets, cord, spec, gathered } = casing
   if (!threading.ok) return []
   const { tailCm } = drawnBy(gathered, pulled)
@@ -55,9 +60,15 @@ export function cordsFront(casing: Casing, { heightCm, outline, shape, side, tur
     const hang = Math.min(tailCm, heightCm * 0.9)
     const [knotX, knotY] = [startX + away * Math.min(1.2, hang * 0.2), y + hang]
     return {
-      colour: spec.colour, thickCm: cord.thickCm, knot: { x: knotX, y: knotY },
+      colour: spec.colour,
+      thickCm: cord.thickCm,
+      knot: { x: knotX, y: knotY },
       over: shown.map(post => `M${n(x(wayOf(post)))} ${n(y)}L${n(x(wayOf(post + 1)))} ${n(y)}`).join(''),
-      ends: done === 0 ? '' : `M${n(startX)} ${n(y)}Q${n(startX + away * 1.4)} ${n(y + hang * 0.4)} ${n(knotX)} ${n(knotY)}M${n(startX)} ${n(y)}Q${n(startX + away * 0.5)} ${n(y + hang * 0.5)} ${n(knotX)} ${n(knotY)}`,
+      ends:
+        done === 0
+          ? ''
+          : `M${n(startX)} ${n(y)}Q${n(startX + away * 1.4)} ${n(y + hang * 0.4)} ${n(knotX)} ${n(knotY)}M${n(startX)} `
+            + `${n(y)}Q${n(startX + away * 0.5)} ${n(y + hang * 0.5)} ${n(knotX)} ${n(knotY)}`,
     }
   })
 }

@@ -35,9 +35,12 @@ export interface Course {
 export function waysByPart({ parts }: Draft): ReadonlyMap<DraftPart, readonly Ways[]> {
   const [base, ...walls] = parts
   const found = new Map<DraftPart, readonly Ways[]>([[base!, base!.rounds.map(worked => waysOf([worked])[0]!)]])
-  const all = waysOf(walls.flatMap(({ rounds }) => rounds), base!.rounds.at(-1))
+  const all = waysOf(
+    walls.flatMap(({ rounds }) => rounds),
+    base!.rounds.at(-1),
+  )
   let at = 0
-  for (const part of walls) found.set(part, all.slice(at, at += part.rounds.length))
+  for (const part of walls) found.set(part, all.slice(at, (at += part.rounds.length)))
   return found
 }
 
@@ -57,7 +60,14 @@ export function frontWay({ parts: [base], sizes: { floor } }: Draft): number {
 }
 
 /** Stitches by which the seam has leaned after so many rounds of the wall: the sides of the bag lie so much further along. */
-export function leanedBy({ design: { rounds: { style, leanPerTen = 0 } } }: Draft, rounds: number): number {
+export function leanedBy(
+  {
+    design: {
+      rounds: { style, leanPerTen = 0 },
+    },
+  }: Draft,
+  rounds: number,
+): number {
   return style === 'joined' ? (leanPerTen * rounds) / 10 : 0
 }
 
@@ -78,17 +88,28 @@ export function elevation(draft: Draft): Course[] {
     const ways = waysIn.get(part)!
     const arching = part.handles.some(({ aboveCm }) => aboveCm > 0) || courses.at(-1)?.free !== undefined
     moved += part.sidesMoved
-    const leaned = (i: number) => part === draft.parts[0] ? 0 : leanedBy(draft, risen + i)
+    const leaned = (i: number) => (part === draft.parts[0] ? 0 : leanedBy(draft, risen + i))
     part.rounds.forEach((worked, i) => {
       const heightCm = riseOf(part, i)
       const turned = frontWay(draft) + moved + leaned(i) / Math.max(1, worked.edge.count)
       const way = turnedBy(ways[i]!.way, turned)
       if (heightCm > 0) {
         courses.push({
-          number: part.firstRound + i, part: part.id, colour: worked.round.colour, bottomCm, heightCm, worked, way, turn: turned - ways[i]!.start,
-          ...(last && last.worked.edge.count === worked.on.count ? { below: last.way } : {}), belowCm: courses.at(-1)?.heightCm ?? 0,
-          ...(ways[i]!.shares ? { shares: ways[i]!.shares } : {}), ...(arching && worked.edge.free ? { free: runAt(worked.edge) } : {}),
-          shape: floor.shape, outline: standing(floor, aroundOf(part, i)), under: courses.at(-1)?.outline ?? standing(floor, aroundOf(part, i)),
+          number: part.firstRound + i,
+          part: part.id,
+          colour: worked.round.colour,
+          bottomCm,
+          heightCm,
+          worked,
+          way,
+          turn: turned - ways[i]!.start,
+          ...(last && last.worked.edge.count === worked.on.count ? { below: last.way } : {}),
+          belowCm: courses.at(-1)?.heightCm ?? 0,
+          ...(ways[i]!.shares ? { shares: ways[i]!.shares } : {}),
+          ...(arching && worked.edge.free ? { free: runAt(worked.edge) } : {}),
+          shape: floor.shape,
+          outline: standing(floor, aroundOf(part, i)),
+          under: courses.at(-1)?.outline ?? standing(floor, aroundOf(part, i)),
         })
       }
       bottomCm += heightCm

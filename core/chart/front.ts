@@ -64,7 +64,10 @@ function space(left: number, right: number, top: number, bottom: number): { thre
 function footOf({ worked, way, below }: Course, made: number): { readonly way: number, readonly deep: boolean } {
   const own = way[made]!
   const deep = anchorBelow(worked, made) >= 0
-  return { way: below && !isAlongChain(worked, made) ? footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) : own, deep }
+  return {
+    way: below && !isAlongChain(worked, made) ? footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) : own,
+    deep,
+  }
 }
 
 /** Places of a round's things side by side: each as wide as its share of the round. */
@@ -80,7 +83,9 @@ function netOf({ worked, way, bottomCm, heightCm }: Course, below: Across, acros
     const at = way[made]!
     if (at > seen / 2 || worked.edge.kinds[made] !== PLACE_CODE.space) continue
     const [left, middle, right] = [below(at - half), across(at), below(at + half)]
-    const arm = (x: number) => `M${n(x)} ${n(-bottomCm)}Q${n((x + middle) / 2 + (x - middle) * 0.1)} ${n(-(bottomCm + heightCm * 0.62))} ${n(middle)} ${n(-(bottomCm + heightCm))}`
+    const arm = (x: number) =>
+      `M${n(x)} ${n(-bottomCm)}Q${n((x + middle) / 2 + (x - middle) * 0.1)} ${n(-(bottomCm + heightCm * 0.62))} ${n(middle)} `
+      + `${n(-(bottomCm + heightCm))}`
     // At the bag's sides half a loop lies round the corner.
     if (at - half >= 0) path += arm(left)
     if (at + half <= seen / 2) path += arm(right)
@@ -90,7 +95,20 @@ function netOf({ worked, way, bottomCm, heightCm }: Course, below: Across, acros
 
 /** Everything besides the round itself that its front is drawn from. */
 function placeOf({ bottomCm, heightCm, outline, under, shape, belowCm, way, below, free }: Course, mirrored: boolean): string {
-  return [bottomCm, heightCm, outline.lengthCm, outline.widthCm, under.lengthCm, under.widthCm, shape, belowCm, way[0], below?.[0], free !== undefined, mirrored].join()
+  return [
+    bottomCm,
+    heightCm,
+    outline.lengthCm,
+    outline.widthCm,
+    under.lengthCm,
+    under.widthCm,
+    shape,
+    belowCm,
+    way[0],
+    below?.[0],
+    free !== undefined,
+    mirrored,
+  ].join()
 }
 
 const drawn = new WeakMap<Worked, { readonly place: string, readonly front: Front }>()
@@ -113,7 +131,10 @@ function drawFront(course: Course, mirrored: boolean): Front {
   // Of a box the front alone is seen; of the others half the way round.
   const seen = shape === 'rectangle' ? outline.lengthCm / (outline.lengthCm + outline.widthCm) : 1
   const side = mirrored ? 1 : -1
-  const acrossOn = (footprint: Footprint): Across => way => side * frontX(footprint, shape, Math.min(1, Math.max(0, (2 * way) / seen)))
+  const acrossOn
+    = (footprint: Footprint): Across =>
+      way =>
+        side * frontX(footprint, shape, Math.min(1, Math.max(0, (2 * way) / seen)))
   const across = acrossOn(outline)
   const [top, bottom] = [-(bottomCm + heightCm), -bottomCm]
   const front = { threads: '', posts: '', ridges: '', holes: '', net: '', open: '' }

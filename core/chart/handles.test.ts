@@ -18,19 +18,69 @@ import { unrolled } from './unrolled'
 
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }
-const slots: SlotsSpec = { band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 40 } }, into: 'chains', corners: 1, rounds: 3, stitch: 'sc', nudge: 0, colour: 'main' }
+const slots: SlotsSpec = {
+  band: 'slots',
+  number: 2,
+  width: { pin: { stitches: 16 } },
+  chains: { pin: { chains: 40 } },
+  into: 'chains',
+  corners: 1,
+  rounds: 3,
+  stitch: 'sc',
+  nudge: 0,
+  colour: 'main',
+}
 /** A tube of 64 stitches, 16 cm wide lying flat and 10 cm tall below what is put on it. */
-const bag = (top: WallSpec, over: Partial<Design> = {}): Design => ({ ...newDesign('Tube'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([plain, top]), ...over })
+const bag = (top: WallSpec, over: Partial<Design> = {}): Design => ({
+  ...newDesign('Tube'),
+  gauge,
+  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' },
+  turnUp: 'plain',
+  wall: stacked([plain, top]),
+  ...over,
+})
 
 /** Every number of a path. */
 const figures = (path: string) => [...path.matchAll(/-?\d+(?:\.\d+)?/g)].map(([text]) => Number(text))
 /** The last one is deeper than it is long: its rows make its long sides. */
 const SHAPES = ['circle', 'oval', 'rectangle', 'deep'] as const
 const BASES: Record<(typeof SHAPES)[number], Design['base']> = {
-  circle: { form: 'circle', stitch: 'sc', increases: 6, size: { pin: { rounds: 10 } }, start: 'ring', placing: 'stacked', increaseAt: 'last', colour: 'main' },
-  oval: { form: 'oval', stitch: 'sc', perEnd: 3, size: { pin: { sideStitches: 16, rounds: 7 } }, start: 'chain', placing: 'stacked', increaseAt: 'last', colour: 'main' },
-  rectangle: { form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 24, rows: 12 } }, rowEnds: 'one-each', corners: 'none', colour: 'main' },
-  deep: { form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 12, rows: 24 } }, rowEnds: 'one-each', corners: 'none', colour: 'main' },
+  circle: {
+    form: 'circle',
+    stitch: 'sc',
+    increases: 6,
+    size: { pin: { rounds: 10 } },
+    start: 'ring',
+    placing: 'stacked',
+    increaseAt: 'last',
+    colour: 'main',
+  },
+  oval: {
+    form: 'oval',
+    stitch: 'sc',
+    perEnd: 3,
+    size: { pin: { sideStitches: 16, rounds: 7 } },
+    start: 'chain',
+    placing: 'stacked',
+    increaseAt: 'last',
+    colour: 'main',
+  },
+  rectangle: {
+    form: 'rectangle',
+    stitch: 'sc',
+    size: { pin: { stitches: 24, rows: 12 } },
+    rowEnds: 'one-each',
+    corners: 'none',
+    colour: 'main',
+  },
+  deep: {
+    form: 'rectangle',
+    stitch: 'sc',
+    size: { pin: { stitches: 12, rows: 24 } },
+    rowEnds: 'one-each',
+    corners: 'none',
+    colour: 'main',
+  },
 }
 
 describe('a handle on the front', () => {
@@ -42,9 +92,24 @@ describe('a handle on the front', () => {
   })
 
   it('lying flat is an arc as long as the strap: walked in a thousand steps', () => {
-    const strap: WallSpec = { band: 'sewn-straps', number: 1, worked: 'along', wide: 2, length: { pin: { count: 70 } }, inCm: 3, overlapCm: 0, lines: 1, reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main' }
+    const strap: WallSpec = {
+      band: 'sewn-straps',
+      number: 1,
+      worked: 'along',
+      wide: 2,
+      length: { pin: { count: 70 } },
+      inCm: 3,
+      overlapCm: 0,
+      lines: 1,
+      reinforced: 'none',
+      stitch: 'sc',
+      nudge: 0,
+      colour: 'main',
+    }
     const [flat] = handleFronts(draft(bag(strap)), 'flat')
-    const [, x0, y0, radius, , , large, sweep, x1, y1] = /L(\S+) (\S+)A(\S+) (\S+) (\S+) (\d) (\d) (\S+) ([^L]+)L/.exec(flat!.path)!.map(Number) as [number, number, number, number, number, number, number, number, number, number]
+    const [, x0, y0, radius, , , large, sweep, x1, y1] = /L(\S+) (\S+)A(\S+) (\S+) (\S+) (\d) (\d) (\S+) ([^L]+)L/
+      .exec(flat!.path)!
+      .map(Number) as [number, number, number, number, number, number, number, number, number, number]
     // The middle of the circle lies above or below the middle of the chord; the arc goes round it from foot to foot.
     const half = Math.abs(x1 - x0) / 2
     const below = Math.sqrt(radius * radius - half * half) * (large === 1 ? -1 : 1)
@@ -53,7 +118,8 @@ describe('a handle on the front', () => {
     const turn = sweep === 1 ? (to - from + 2 * Math.PI) % (2 * Math.PI) : -((from - to + 2 * Math.PI) % (2 * Math.PI))
     let walked = 0
     for (let i = 0; i < 1000; i++) {
-      const at = (share: number) => [middle.x + radius * Math.cos(from + turn * share), middle.y + radius * Math.sin(from + turn * share)] as const
+      const at = (share: number) =>
+        [middle.x + radius * Math.cos(from + turn * share), middle.y + radius * Math.sin(from + turn * share)] as const
       const [[ax, ay], [bx, by]] = [at(i / 1000), at((i + 1) / 1000)]
       walked += Math.hypot(bx - ax, by - ay)
     }
@@ -61,7 +127,18 @@ describe('a handle on the front', () => {
   })
 
   it('is drawn in half its width where it is folded over a side, and as it lies on the bag', () => {
-    const under = draft(bag({ band: 'under-strap', worked: 'along', wide: 6, length: { pin: { count: 120 } }, lines: 2, stitch: 'sc', nudge: 0, colour: 'main' }))
+    const under = draft(
+      bag({
+        band: 'under-strap',
+        worked: 'along',
+        wide: 6,
+        length: { pin: { count: 120 } },
+        lines: 2,
+        stitch: 'sc',
+        nudge: 0,
+        colour: 'main',
+      }),
+    )
     const [strap] = handleFronts(under, 'held')
     expect(strap!.widthCm).toBeCloseTo(1.5, 9)
     // From the floor, up one side.
@@ -69,7 +146,8 @@ describe('a handle on the front', () => {
   })
 
   it('is longer with the load in, by what it stretches', () => {
-    const rise = (as: 'held' | 'loaded') => -Math.min(...figures(handleFronts(draft(bag(slots)), as)[0]!.path).filter((_, i) => i % 2 === 1))
+    const rise = (as: 'held' | 'loaded') =>
+      -Math.min(...figures(handleFronts(draft(bag(slots)), as)[0]!.path).filter((_, i) => i % 2 === 1))
     const { dropCm, loadedDropCm } = hangingsOf(draft(bag(slots)).design, draft(bag(slots)).parts)[0]!
     expect(rise('loaded') - rise('held')).toBeCloseTo(loadedDropCm - dropCm, 2)
   })
@@ -85,7 +163,22 @@ describe('a handle on the front', () => {
   it.each(['right', 'left'] as const)('moves the way that its grip says, for %s hands and in turned rounds', (hands) => {
     for (const style of ['joined', 'turned'] as const) {
       for (const rounds of [20, 21]) {
-        const at = (nudge: number) => gripFronts(draft(bag({ ...slots, nudge }, { hands, rounds: { style, startingChainCounts: false }, wall: stacked([{ ...plain, size: { pin: { rounds } } }, { ...slots, nudge }]) })))[0]!
+        const at = (nudge: number) =>
+          gripFronts(
+            draft(
+              bag(
+                { ...slots, nudge },
+                {
+                  hands,
+                  rounds: { style, startingChainCounts: false },
+                  wall: stacked([
+                    { ...plain, size: { pin: { rounds } } },
+                    { ...slots, nudge },
+                  ]),
+                },
+              ),
+            ),
+          )[0]!
         const [still, moved] = [at(0), at(3)]
         const by = (moved.leftX + moved.rightX - still.leftX - still.rightX) / 2
         expect(by, `${style} ${rounds}`).toBeCloseTo(3 * still.stitchCm, 1)
@@ -95,7 +188,9 @@ describe('a handle on the front', () => {
   })
 
   it('stays with the sides as the seam leans: the drawing has it in the middle, the round elsewhere', () => {
-    const [straight, leaning] = [undefined, 2].map(leanPerTen => draft(bag(slots, { rounds: { style: 'joined', startingChainCounts: false, ...(leanPerTen ? { leanPerTen } : {}) } })))
+    const [straight, leaning] = [undefined, 2].map(leanPerTen =>
+      draft(bag(slots, { rounds: { style: 'joined', startingChainCounts: false, ...(leanPerTen ? { leanPerTen } : {}) } })),
+    )
     const [one, other] = [gripFronts(straight!)[0]!, gripFronts(leaning!)[0]!]
     expect(other.leftX + other.rightX).toBeCloseTo(one.leftX + one.rightX, 0)
     // Two tens of rounds, two stitches each: the slots come four stitches later in the round.
@@ -105,19 +200,46 @@ describe('a handle on the front', () => {
   })
 
   it('is in the middle where the maker marked the sides anew, in slots and in straps', () => {
-    const sewn: WallSpec = { band: 'sewn-straps', number: 2, worked: 'along', wide: 4, length: { pin: { count: 60 } }, inCm: 3, overlapCm: 2, lines: 1, reinforced: 'none', stitch: 'sc', nudge: 0, sideAt: 4, colour: 'main' }
+    const sewn: WallSpec = {
+      band: 'sewn-straps',
+      number: 2,
+      worked: 'along',
+      wide: 4,
+      length: { pin: { count: 60 } },
+      inCm: 3,
+      overlapCm: 2,
+      lines: 1,
+      reinforced: 'none',
+      stitch: 'sc',
+      nudge: 0,
+      sideAt: 4,
+      colour: 'main',
+    }
     for (const top of [{ ...slots, sideAt: 4 }, sewn]) {
-      const drafted = draft(bag(top, { wall: stacked([plain, top, ...(top === sewn ? [] : [{ band: 'rim', rim: 'slip', colour: 'main' } as const])]) }))
+      const drafted = draft(
+        bag(top, { wall: stacked([plain, top, ...(top === sewn ? [] : [{ band: 'rim', rim: 'slip', colour: 'main' } as const])]) }),
+      )
       const [grip] = gripFronts(drafted)
       expect(grip!.leftX + grip!.rightX).toBeCloseTo(0, 0)
       // What is worked above has its sides there too.
-      expect(drafted.parts.at(-1)!.edge.sides).not.toEqual(draft(bag({ ...top, sideAt: undefined } as unknown as WallSpec)).parts.at(-1)!.edge.sides)
+      expect(drafted.parts.at(-1)!.edge.sides).not.toEqual(
+        draft(bag({ ...top, sideAt: undefined } as unknown as WallSpec)).parts.at(-1)!.edge.sides,
+      )
     }
   })
 
   it('stands over the middle of a net as well, whose rounds start ever further on', () => {
     for (const rounds of [6, 9]) {
-      const net: WallSpec = { band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 5 } }, size: { pin: { rounds } }, ends: 'closed', finish: { inLoop: 2, inStitch: 0 }, colour: 'main' }
+      const net: WallSpec = {
+        band: 'loops',
+        skip: 1,
+        first: 3,
+        hold: { pin: { chains: 5 } },
+        size: { pin: { rounds } },
+        ends: 'closed',
+        finish: { inLoop: 2, inStitch: 0 },
+        colour: 'main',
+      }
       const drafted = draft(bag(slots, { wall: stacked([net, plain, { ...slots, width: { pin: { stitches: 8 } } }]) }))
       const [grip] = gripFronts(drafted)
       expect(Math.abs(grip!.leftX + grip!.rightX)).toBeLessThan(1.5)
@@ -125,43 +247,72 @@ describe('a handle on the front', () => {
   })
 
   it('leaves the fabric open where it arches away, and a hand hole closed above', () => {
-    const open = (top: SlotsSpec) => elevation(draft(bag(top))).slice(-4).map(course => frontOf(course).open !== '')
+    const open = (top: SlotsSpec) =>
+      elevation(draft(bag(top)))
+        .slice(-4)
+        .map(course => frontOf(course).open !== '')
     expect(open(slots)).toEqual([true, true, true, true])
     expect(open({ ...slots, chains: { want: { hole: true } }, corners: 0 })).toEqual([false, false, false, false])
   })
 
   it('is drawn in numbers, however it is shown and whatever it is', () => {
-    fc.assert(fc.property(fc.oneof(anySlots, anyFitted), fc.constantFrom(...SHAPES), fc.constantFrom('spiral', 'joined', 'turned'), (top, shape, style) => {
-      const drafted = draft(bag(top as WallSpec, { base: BASES[shape], rounds: { style: style as 'joined', startingChainCounts: false } }))
-      for (const as of HANDLES_AS) {
-        for (const { path, widthCm } of handleFronts(drafted, as)) {
-          expect(path).not.toContain('NaN')
-          expect(widthCm).toBeGreaterThan(0)
-        }
-      }
-      for (const { path } of closureFronts(drafted)) expect(path).not.toContain('NaN')
-      expect(handleFronts(drafted, 'held')).toHaveLength(hangingsOf(drafted.design, drafted.parts).length)
-    }), { ...SEED, numRuns: 150 })
+    fc.assert(
+      fc.property(
+        fc.oneof(anySlots, anyFitted),
+        fc.constantFrom(...SHAPES),
+        fc.constantFrom('spiral', 'joined', 'turned'),
+        (top, shape, style) => {
+          const drafted = draft(
+            bag(top as WallSpec, { base: BASES[shape], rounds: { style: style as 'joined', startingChainCounts: false } }),
+          )
+          for (const as of HANDLES_AS) {
+            for (const { path, widthCm } of handleFronts(drafted, as)) {
+              expect(path).not.toContain('NaN')
+              expect(widthCm).toBeGreaterThan(0)
+            }
+          }
+          for (const { path } of closureFronts(drafted)) expect(path).not.toContain('NaN')
+          expect(handleFronts(drafted, 'held')).toHaveLength(hangingsOf(drafted.design, drafted.parts).length)
+        },
+      ),
+      { ...SEED, numRuns: 150 },
+    )
   })
 })
 
 describe('pieces in the chart', () => {
   it('hold every stitch that their rows have, as numbers, within their box (law 1)', () => {
-    fc.assert(fc.property(anyDesign, (design) => {
-      const drafted = draft(design)
-      for (const piece of drafted.parts.flatMap(({ pieces }) => pieces)) {
-        const chart = pieceChart(piece, design.hands === 'left')
-        expect(chart.headX).toHaveLength(piece.rows.reduce((sum, { edge }) => sum + edge.count, 0))
-        for (let i = 0; i < chart.headX.length; i++) {
-          expect(Math.abs(chart.headX[i]!)).toBeLessThanOrEqual(chart.box.width / 2 + 1e-4)
-          expect(chart.headY[i]!).toBeGreaterThanOrEqual(chart.box.top - 1e-4)
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const drafted = draft(design)
+        for (const piece of drafted.parts.flatMap(({ pieces }) => pieces)) {
+          const chart = pieceChart(piece, design.hands === 'left')
+          expect(chart.headX).toHaveLength(piece.rows.reduce((sum, { edge }) => sum + edge.count, 0))
+          for (let i = 0; i < chart.headX.length; i++) {
+            expect(Math.abs(chart.headX[i]!)).toBeLessThanOrEqual(chart.box.width / 2 + 1e-4)
+            expect(chart.headY[i]!).toBeGreaterThanOrEqual(chart.box.top - 1e-4)
+          }
         }
-      }
-    }), { ...SEED, numRuns: 60 })
+      }),
+      { ...SEED, numRuns: 60 },
+    )
   })
 
   it('are in the picture, each by its name and to scale', () => {
-    const svg = asSvg(draft(bag({ band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main' })))
+    const svg = asSvg(
+      draft(
+        bag({
+          band: 'grown-strap',
+          foot: 7,
+          wide: 7,
+          length: { pin: { count: 60 } },
+          join: 'sewn',
+          stitch: 'sc',
+          nudge: 0,
+          colour: 'main',
+        }),
+      ),
+    )
     expect(svg).toContain('<title>Strap</title>')
     // Sixty rows of half a centimetre are longer than the bag is wide round: 30 cm against 32, and a margin at both ends.
     expect(svg).toContain('width="34.00cm"')

@@ -76,7 +76,12 @@ function isBehind(place: Place, way: number): boolean {
 function placeAt(draft: Draft, courses: readonly Course[], part: DraftPart, cm: number): Place | undefined {
   const course = courses.find(({ bottomCm, heightCm }) => bottomCm + heightCm >= cm - 1e-6) ?? courses.at(-1)
   if (!course) return undefined
-  return { outline: course.outline, shape: course.shape, side: draft.design.hands === 'left' ? 1 : -1, turn: course.turn + (course.part === part.id ? 0 : part.sidesMoved) }
+  return {
+    outline: course.outline,
+    shape: course.shape,
+    side: draft.design.hands === 'left' ? 1 : -1,
+    turn: course.turn + (course.part === part.id ? 0 : part.sidesMoved),
+  }
 }
 
 /** Two straight legs to where a hand holds it, rounded there. */
@@ -137,15 +142,32 @@ function pathOf(hanging: Hanging, place: Place, as: HandlesAs): string {
   const { handle, feetCm } = hanging
   const y = -(feetCm + raisedCm(hanging))
   const half = place.outline.lengthCm / 2 - seenCm(handle) / 2
-  const [a, b] = handle.lies === 'over' ? [-half, half] : handle.feet.map(way => xThrough(place, way)) as [number, number]
+  const [a, b] = handle.lies === 'over' ? [-half, half] : (handle.feet.map(way => xThrough(place, way)) as [number, number])
   const stretched = handle.lengthCm * (as === 'loaded' ? 1 + hanging.stretch : 1)
   // With one foot upon the other it is seen flat: up to its fold and down again behind.
   if (handle.lies === 'around') return `M${n((a + b) / 2)} ${n(y)}V${n(y - dropOf(hanging, as))}`
-  if (handle.aboveCm === 0) return fromBelow(as === 'flat' ? lyingFlat(a, b, y, stretched) : heldUp(a, b, y, dropOf(hanging, as), stretched), a, b, y, Math.max(0.2, handle.onBagCm ?? 0))
+  if (handle.aboveCm === 0)
+    return fromBelow(
+      as === 'flat' ? lyingFlat(a, b, y, stretched) : heldUp(a, b, y, dropOf(hanging, as), stretched),
+      a,
+      b,
+      y,
+      Math.max(0.2, handle.onBagCm ?? 0),
+    )
   // Its own width lies beside its lower edge, from foot to foot.
   const [left, right, up] = [Math.min(a, b), Math.max(a, b), handle.widthCm * 0.5]
-  const legs = as === 'flat' ? lyingFlat(left, right, y - up, stretched) : heldUp(left, right, y - up, Math.max(0, dropOf(hanging, as) - up), stretched)
-  return fromRim(legs, left, right, y, handle.widthCm, Math.max(0, Math.min(place.outline.lengthCm / 2 - right, place.outline.lengthCm / 2 + left)))
+  const legs
+    = as === 'flat'
+      ? lyingFlat(left, right, y - up, stretched)
+      : heldUp(left, right, y - up, Math.max(0, dropOf(hanging, as) - up), stretched)
+  return fromRim(
+    legs,
+    left,
+    right,
+    y,
+    handle.widthCm,
+    Math.max(0, Math.min(place.outline.lengthCm / 2 - right, place.outline.lengthCm / 2 + left)),
+  )
 }
 
 /** Every handle of a bag as its front shows it. */
@@ -155,10 +177,17 @@ export function handleFronts(draft: Draft, as: HandlesAs, courses: readonly Cour
     const place = placeAt(draft, courses, part, feetCm)
     if (!place) return []
     const middle = handle.feet[0] + withinWay(handle.feet[1] - handle.feet[0]) / 2
-    return [{
-      part: part.id, name: handle.name, path: pathOf(hanging, place, as), widthCm: seenCm(handle), colour: handle.colour, bought: handle.bought === true,
-      behind: handle.lies === 'along' && isBehind(place, middle),
-    }]
+    return [
+      {
+        part: part.id,
+        name: handle.name,
+        path: pathOf(hanging, place, as),
+        widthCm: seenCm(handle),
+        colour: handle.colour,
+        bought: handle.bought === true,
+        behind: handle.lies === 'along' && isBehind(place, middle),
+      },
+    ]
   })
 }
 
@@ -176,6 +205,19 @@ export function gripFronts(draft: Draft, courses: readonly Course[] = elevation(
     const step = xAt(place, (from + to) / 2 + 0.5 / grip.count) - xAt(place, (from + to) / 2 - 0.5 / grip.count)
     const [leftX, rightX] = [xAt(place, from), xAt(place, to)].sort((a, b) => a - b) as [number, number]
     const [outerLeftX, outerRightX] = [xAt(place, 0), xAt(place, seen(place))].sort((a, b) => a - b) as [number, number]
-    return [{ part: part.id, grip, leftX, rightX, outerLeftX, outerRightX, y: -below, stitchCm: step * grip.onward, rightwards: step > 0, rimCm: draft.parts[draft.parts.indexOf(part) - 1]?.size.circumference.cm ?? part.size.circumference.cm }]
+    return [
+      {
+        part: part.id,
+        grip,
+        leftX,
+        rightX,
+        outerLeftX,
+        outerRightX,
+        y: -below,
+        stitchCm: step * grip.onward,
+        rightwards: step > 0,
+        rimCm: draft.parts[draft.parts.indexOf(part) - 1]?.size.circumference.cm ?? part.size.circumference.cm,
+      },
+    ]
   })
 }

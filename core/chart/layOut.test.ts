@@ -13,24 +13,30 @@ import { planOf } from './plan'
 import { asSvg } from './svg'
 
 const bases = anyBase as unknown as fc.Arbitrary<BaseSpec>
-const styles = fc.record({ style: fc.constantFrom('spiral', 'joined', 'turned'), startingChainCounts: fc.boolean() }) as fc.Arbitrary<Rounds>
+const styles = fc.record({
+  style: fc.constantFrom('spiral', 'joined', 'turned'),
+  startingChainCounts: fc.boolean(),
+}) as fc.Arbitrary<Rounds>
 const bag = (base: BaseSpec, over: Partial<Design> = {}): Design => ({ ...newDesign('Laid out'), base, ...over })
 
 describe('every base, laid out', () => {
   it('has a head and a foot for every stitch, all of them numbers, none far apart', () => {
-    fc.assert(fc.property(bases, styles, (base, rounds) => {
-      const drafted = draft(bag(base, { rounds }))
-      const plan = planOf(drafted)
-      const tall = drafted.gauge[base.stitch].height.cm
-      const wide = drafted.gauge[base.stitch].width.cm
-      for (let i = 0; i < plan.headX.length; i++) {
-        const apart = Math.hypot(plan.headX[i]! - plan.footX[i]!, plan.headY[i]! - plan.footY[i]!)
-        // The holes of a bought floor lie as far apart as they were punched.
-        const punched = base.form === 'bought' ? (Math.PI * base.lengthCm) / base.holes : 0
-        // A ruffled or cupped floor is drawn flat, so a stitch may lean; it never reaches across the floor.
-        expect(apart, `${base.form} stitch ${i}`).toBeLessThan(2.5 * tall + 8 * wide + punched)
-      }
-    }), { ...SEED, numRuns: 100 })
+    fc.assert(
+      fc.property(bases, styles, (base, rounds) => {
+        const drafted = draft(bag(base, { rounds }))
+        const plan = planOf(drafted)
+        const tall = drafted.gauge[base.stitch].height.cm
+        const wide = drafted.gauge[base.stitch].width.cm
+        for (let i = 0; i < plan.headX.length; i++) {
+          const apart = Math.hypot(plan.headX[i]! - plan.footX[i]!, plan.headY[i]! - plan.footY[i]!)
+          // The holes of a bought floor lie as far apart as they were punched.
+          const punched = base.form === 'bought' ? (Math.PI * base.lengthCm) / base.holes : 0
+          // A ruffled or cupped floor is drawn flat, so a stitch may lean; it never reaches across the floor.
+          expect(apart, `${base.form} stitch ${i}`).toBeLessThan(2.5 * tall + 8 * wide + punched)
+        }
+      }),
+      { ...SEED, numRuns: 100 },
+    )
   })
 
   it('is mirrored for left hands', () => {
@@ -58,7 +64,12 @@ describe('every base, laid out', () => {
 
   it('has an outline as long as the floor\'s edge', () => {
     for (const form of ['circle', 'oval', 'double-disc'] as const) {
-      const drafted = draft(bag({ ...beginBase(form, { stitch: 'sc', colour: 'main', lengthCm: 30, widthCm: 16, heightCm: 12 }), placing: 'staggered' } as BaseSpec))
+      const drafted = draft(
+        bag({
+          ...beginBase(form, { stitch: 'sc', colour: 'main', lengthCm: 30, widthCm: 16, heightCm: 12 }),
+          placing: 'staggered',
+        } as BaseSpec),
+      )
       const plan = planOf(drafted)
       const { from, to } = plan.rounds.at(-1)!
       let length = 0
@@ -72,9 +83,12 @@ describe('every base, laid out', () => {
   })
 
   it('goes out as a picture with its markers', () => {
-    fc.assert(fc.property(bases, (base) => {
-      expect(asSvg(draft(bag(base)))).not.toMatch(/NaN|Infinity|undefined/)
-    }), { ...SEED, numRuns: 30 })
+    fc.assert(
+      fc.property(bases, (base) => {
+        expect(asSvg(draft(bag(base)))).not.toMatch(/NaN|Infinity|undefined/)
+      }),
+      { ...SEED, numRuns: 30 },
+    )
     const svg = asSvg(draft(bag(beginBase('oval', { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 9, heightCm: 12 }))))
     expect(svg.match(/fill="#f2b632"/g)).toHaveLength(4)
   })
@@ -83,11 +97,14 @@ describe('every base, laid out', () => {
 describe('the stitch pointed at', () => {
   it('is the one whose mark is nearest, against looking at all of them', () => {
     const plan = planOf(draft(bag(beginBase('oval', { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 9, heightCm: 12 }))))
-    fc.assert(fc.property(fc.double({ min: -10, max: 10, noNaN: true }), fc.double({ min: -5, max: 5, noNaN: true }), (x, y) => {
-      const found = nearestStitch(plan, x, y, 100)
-      const distance = (i: number) => Math.hypot((plan.headX[i]! + plan.footX[i]!) / 2 - x, (plan.headY[i]! + plan.footY[i]!) / 2 - y)
-      expect(distance(found)).toBeCloseTo(Math.min(...plan.headX.map((_, i) => distance(i))), 5)
-    }), { ...SEED, numRuns: 40 })
+    fc.assert(
+      fc.property(fc.double({ min: -10, max: 10, noNaN: true }), fc.double({ min: -5, max: 5, noNaN: true }), (x, y) => {
+        const found = nearestStitch(plan, x, y, 100)
+        const distance = (i: number) => Math.hypot((plan.headX[i]! + plan.footX[i]!) / 2 - x, (plan.headY[i]! + plan.footY[i]!) / 2 - y)
+        expect(distance(found)).toBeCloseTo(Math.min(...plan.headX.map((_, i) => distance(i))), 5)
+      }),
+      { ...SEED, numRuns: 40 },
+    )
     expect(nearestStitch(plan, 500, 500, 1)).toBe(-1)
   })
 })

@@ -36,26 +36,42 @@ export function markPath(kind: StitchKind, footX: number, footY: number, headX: 
   const slantX = acrossX * 0.7 + (stemX / length) * reach * 0.4
   const slantY = acrossY * 0.7 + (stemY / length) * reach * 0.4
   const stem = `M${n(footX)} ${n(footY)}L${n(headX)} ${n(headY)}`
-  return stem
+  return (
+    stem
     + mark.across.map(t => segment(footX + stemX * t, footY + stemY * t, acrossX, acrossY)).join('')
     + mark.slanted.map(t => segment(footX + stemX * t, footY + stemY * t, slantX, slantY)).join('')
+  )
 }
 
 /**
  * A loop of a net, from its left knot over its top to its right one. One that a taller stitch closes is chains up to its
  * top, and the stitch's own mark down to the round's first knot.
  */
-function loopMark(kind: StitchKind, knotX: number, otherX: number, knotY: number, topX: number, topY: number, roomCm: number): { readonly loop: string, readonly closing: string } {
-  const arm = (x: number) => `Q${n((x + topX) / 2 + (x - topX) * 0.12)} ${n((knotY + topY) / 2 + (topY - knotY) * 0.22)} ${n(topX)} ${n(topY)}`
+function loopMark(
+  kind: StitchKind,
+  knotX: number,
+  otherX: number,
+  knotY: number,
+  topX: number,
+  topY: number,
+  roomCm: number,
+): { readonly loop: string, readonly closing: string } {
+  const arm = (x: number) =>
+    `Q${n((x + topX) / 2 + (x - topX) * 0.12)} ${n((knotY + topY) / 2 + (topY - knotY) * 0.22)} ${n(topX)} ${n(topY)}`
   const left = `M${n(knotX)} ${n(knotY)}${arm(knotX)}`
   if (STITCHES[kind].heightInSc === 0) return { loop: `${left}M${n(otherX)} ${n(knotY)}${arm(otherX)}`, closing: '' }
   return { loop: left, closing: markPath(kind, otherX, knotY, topX, topY, roomCm) }
 }
 
-/** How far a loop's two knots lie apart, from its left knot to its right one: what most neighbours say, since one loop lies across the cut. */
+/**
+ * How far a loop's two knots lie apart, from its left knot to its right one: what most neighbours say, since one loop lies across the cut.
+ */
 function knotsApart(chart: Chart, { from, to }: ChartRound): number {
   const loops = Array.from({ length: to - from }, (_, i) => from + i).filter(i => chart.footX[i] !== chart.headX[i])
-  const steps = loops.slice(1).map((i, k) => chart.footX[i]! - chart.footX[loops[k]!]!).sort((a, b) => a - b)
+  const steps = loops
+    .slice(1)
+    .map((i, k) => chart.footX[i]! - chart.footX[loops[k]!]!)
+    .sort((a, b) => a - b)
   return steps[steps.length >> 1] ?? 2 * (chart.headX[from]! - chart.footX[from]!)
 }
 
@@ -85,7 +101,14 @@ export function roundPaths(chart: Chart, round: ChartRound): { plain: string, sh
   const shaped: string[] = []
   const room = roomOf(chart, round)
   for (let i = round.from; i < round.to; i++) {
-    const path = markPath(STITCH_KINDS[chart.kinds[i]!]!, chart.footX[i]!, chart.footY[i]!, chart.headX[i]!, chart.headY[i]!, round.roomsCm?.[i - round.from] ?? room)
+    const path = markPath(
+      STITCH_KINDS[chart.kinds[i]!]!,
+      chart.footX[i]!,
+      chart.footY[i]!,
+      chart.headX[i]!,
+      chart.headY[i]!,
+      round.roomsCm?.[i - round.from] ?? room,
+    )
     const doubled = chart.marks[i] !== 0 || (i + 1 < round.to && chart.marks[i + 1] === INCREASED)
     ;(doubled ? shaped : plain).push(path)
   }

@@ -17,12 +17,39 @@ import { asSvg } from './svg'
 import { unrolled } from './unrolled'
 import { waysOf } from './ways'
 
-const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } } } as const
+const gauge = {
+  hookMm: 3.5,
+  strands: 1,
+  measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
+} as const
 const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' } as const
-const bag = (wall: readonly WallSpec[], over: Partial<Design> = {}): Design => ({ ...newDesign('Pouch'), gauge, base: tube, turnUp: 'plain', wall: stacked(wall), ...over })
-const net = { band: 'loops', skip: 1, first: 4, hold: { pin: { chains: 6 } }, size: { pin: { rounds: 5 } }, ends: 'closed', colour: 'main' } as const
+const bag = (wall: readonly WallSpec[], over: Partial<Design> = {}): Design => ({
+  ...newDesign('Pouch'),
+  gauge,
+  base: tube,
+  turnUp: 'plain',
+  wall: stacked(wall),
+  ...over,
+})
+const net = {
+  band: 'loops',
+  skip: 1,
+  first: 4,
+  hold: { pin: { chains: 6 } },
+  size: { pin: { rounds: 5 } },
+  ends: 'closed',
+  colour: 'main',
+} as const
 const plain = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' } as const
-const casing = { band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main', cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour: 'main' } } as const
+const casing = {
+  band: 'eyelets',
+  eyelets: 'boxes',
+  between: 4,
+  chains: 2,
+  evenOut: false,
+  colour: 'main',
+  cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour: 'main' },
+} as const
 
 describe('a net in the chart', () => {
   const drafted = draft(bag([net]))
@@ -96,10 +123,15 @@ describe('a mouth drawn together, in the drawing', () => {
   })
 
   it('narrows without a jump: each course no further in than the next one nearer to the eyelets', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (share) => {
-      const widths = gather(courses, pullOf(made!, heightCm, share)).filter(({ bottomCm, heightCm: tall }) => bottomCm + tall / 2 < heightCm).map(({ outline }) => outline.lengthCm)
-      widths.slice(1).forEach((width, i) => expect(width).toBeLessThanOrEqual(widths[i]! + 1e-9))
-    }), { ...SEED, numRuns: 30 })
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (share) => {
+        const widths = gather(courses, pullOf(made!, heightCm, share))
+          .filter(({ bottomCm, heightCm: tall }) => bottomCm + tall / 2 < heightCm)
+          .map(({ outline }) => outline.lengthCm)
+        widths.slice(1).forEach((width, i) => expect(width).toBeLessThanOrEqual(widths[i]! + 1e-9))
+      }),
+      { ...SEED, numRuns: 30 },
+    )
   })
 
   it('has both cords at opposite sides, their ends longer the tighter it is, and over half the front posts', () => {

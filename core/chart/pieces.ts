@@ -26,7 +26,8 @@ export function pieceChart(piece: Piece, leftHanded: boolean): Chart {
     for (let made = 0; made < count; made++) {
       const i = at + made
       const own = way[made]!
-      const foot = below && !isAlongChain(worked, made) ? footing(own, below.way[worked.edge.from[made]!]!, below.way[worked.edge.to[made]!]!) : own
+      const foot
+        = below && !isAlongChain(worked, made) ? footing(own, below.way[worked.edge.from[made]!]!, below.way[worked.edge.to[made]!]!) : own
       chart.kinds[i] = worked.stitches[made]!
       chart.marks[i] = shaping ? markOf(worked, made) : 0
       chart.headX[i] = x(own, count)
@@ -35,7 +36,16 @@ export function pieceChart(piece: Piece, leftHanded: boolean): Chart {
       chart.footY[i] = -(r + FREE) * rowCm
     }
     const starts = worked.round.facing === 'right' ? 0 : 1
-    rounds.push({ number: r + 1, part: piece.id, from: at, to: at + count, colour: worked.round.colour, roomCm: stitchCm, startX: x(starts, count), startY: -(r + 0.5) * rowCm })
+    rounds.push({
+      number: r + 1,
+      part: piece.id,
+      from: at,
+      to: at + count,
+      colour: worked.round.colour,
+      roomCm: stitchCm,
+      startX: x(starts, count),
+      startY: -(r + 0.5) * rowCm,
+    })
     at += count
     below = { way, count }
   })

@@ -15,7 +15,9 @@ export interface SideSpot {
 function sideWay({ edge, round }: Worked, side: 0 | 1, shift: number, { start, way: ways, shares }: Ways): number {
   const boundary = edge.sides[side] + shift
   // Where stitches differ in width, a side is where the stitch after it begins.
-  const way = shares ? ways[boundary % edge.count]! - (round.facing === 'wrong' ? -1 : 1) * shares[boundary % edge.count]! / 2 : wayOf(edge, boundary, round.facing) + start
+  const way = shares
+    ? ways[boundary % edge.count]! - ((round.facing === 'wrong' ? -1 : 1) * shares[boundary % edge.count]!) / 2
+    : wayOf(edge, boundary, round.facing) + start
   return way - Math.floor(way)
 }
 
@@ -26,7 +28,7 @@ function sideWay({ edge, round }: Worked, side: 0 | 1, shift: number, { start, w
 export function sideLines(draft: Draft): readonly [readonly SideSpot[], readonly SideSpot[]] {
   const lines: [SideSpot[], SideSpot[]] = [[], []]
   const hand = draft.design.hands === 'left' ? 1 : -1
-  const lean = draft.design.rounds.style === 'joined' ? draft.design.rounds.leanPerTen ?? 0 : 0
+  const lean = draft.design.rounds.style === 'joined' ? (draft.design.rounds.leanPerTen ?? 0) : 0
   let y = 0
   let risen = 0
   const ways = waysByPart(draft)
@@ -35,7 +37,8 @@ export function sideLines(draft: Draft): readonly [readonly SideSpot[], readonly
     part.rounds.forEach((worked, i) => {
       y -= riseOf(part, i)
       const shift = Math.round((lean * (risen + i + 1)) / 10) - leanedBelow
-      for (const side of [0, 1] as const) lines[side].push({ x: hand * (sideWay(worked, side, shift, ways.get(part)![i]!) - 0.5) * aroundOf(part, i), y })
+      for (const side of [0, 1] as const)
+        lines[side].push({ x: hand * (sideWay(worked, side, shift, ways.get(part)![i]!) - 0.5) * aroundOf(part, i), y })
     })
     risen += part.rounds.length
   }

@@ -23,7 +23,14 @@ interface Room {
 }
 
 /** Draws the stitches of a round from what they stand on to their heads. */
-function drawStitches(chart: Bare, at: number, worked: Worked, way: Float32Array, below: Float32Array | undefined, { y, height, width, side }: Room): void {
+function drawStitches(
+  chart: Bare,
+  at: number,
+  worked: Worked,
+  way: Float32Array,
+  below: Float32Array | undefined,
+  { y, height, width, side }: Room,
+): void {
   const shaping = shapes(worked)
   for (let made = 0; made < worked.edge.count; made++) {
     const i = at + made
@@ -32,7 +39,8 @@ function drawStitches(chart: Bare, at: number, worked: Worked, way: Float32Array
     chart.marks[i] = shaping ? markOf(worked, made) : 0
     chart.headX[i] = side * (own - 0.5) * width
     chart.headY[i] = y - (1 - HEAD) * height
-    chart.footX[i] = side * ((below && !isAlongChain(worked, made) ? footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) : own) - 0.5) * width
+    const foot = below && !isAlongChain(worked, made) ? footing(own, below[worked.edge.from[made]!]!, below[worked.edge.to[made]!]!) : own
+    chart.footX[i] = side * (foot - 0.5) * width
     chart.footY[i] = y - FOOT * height
   }
 }
@@ -80,9 +88,16 @@ export function unrolled(draft: Draft): Chart {
       if (worked.round.inLoops) drawLoops(chart, at, worked, way, room)
       else drawStitches(chart, at, worked, way, below?.length === worked.on.count ? below : undefined, room)
       rounds.push({
-        number: part.firstRound + i, part: part.id, from: at, to: at + count, colour: worked.round.colour, roomCm: room.width / count, ...(shares ? { roomsCm: shares.map(share => share * room.width) } : {}),
+        number: part.firstRound + i,
+        part: part.id,
+        from: at,
+        to: at + count,
+        colour: worked.round.colour,
+        roomCm: room.width / count,
+        ...(shares ? { roomsCm: shares.map(share => share * room.width) } : {}),
         ...(worked.round.inLoops ? { loopChains: worked.edge.chains.find(chains => chains > 0) ?? 0 } : {}),
-        startX: side * (start - Math.floor(start) - 0.5) * room.width, startY: y - room.height / 2,
+        startX: side * (start - Math.floor(start) - 0.5) * room.width,
+        startY: y - room.height / 2,
       })
       at += count
       widest = Math.max(widest, room.width)

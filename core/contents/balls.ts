@@ -19,7 +19,7 @@ function stacked(count: number, acrossCm: number): Room {
     const wide = CIRCLE_FOR[each]! * acrossCm
     return { each, layers, wide, tall: acrossCm * (1 + (layers - 1) * NEST) }
   })
-  const best = choices.reduce((a, b) => Math.abs(Math.log(b.tall / b.wide)) < Math.abs(Math.log(a.tall / a.wide)) ? b : a)
+  const best = choices.reduce((a, b) => (Math.abs(Math.log(b.tall / b.wide)) < Math.abs(Math.log(a.tall / a.wide)) ? b : a))
   return { lengthCm: best.wide, widthCm: best.wide, heightCm: best.tall, round: true, layers: { each: best.each, count: best.layers } }
 }
 
@@ -28,10 +28,17 @@ const PACKED = 0.6
 
 /** Apples, balls of yarn: equal round things. */
 export const balls = content({
-  kind: 'balls', name: 'apples, balls',
-  fields: { count: count('How many', between(1, 200), { beside: true, usually: between(1, 40) }), acrossCm: length('Across', CONTENT_CM, { beside: true, usually: between(1, 20) }) },
+  kind: 'balls',
+  name: 'apples, balls',
+  fields: {
+    count: count('How many', between(1, 200), { beside: true, usually: between(1, 40) }),
+    acrossCm: length('Across', CONTENT_CM, { beside: true, usually: between(1, 20) }),
+  },
   begins: { kind: 'balls', count: 6, acrossCm: 7 },
-  room: ({ count, acrossCm }) => stacked(count, acrossCm), leastThroughCm: ({ acrossCm }) => acrossCm,
-  called: ({ count }) => count === 1 ? 'The ball' : 'A ball',
-  pouredLitres: ({ count, acrossCm }) => (count * (Math.PI / 6) * acrossCm ** 3) / PACKED / 1000, standsOn: () => ON_A_DISC, drawn: 'balls',
+  room: ({ count, acrossCm }) => stacked(count, acrossCm),
+  leastThroughCm: ({ acrossCm }) => acrossCm,
+  called: ({ count }) => (count === 1 ? 'The ball' : 'A ball'),
+  pouredLitres: ({ count, acrossCm }) => (count * (Math.PI / 6) * acrossCm ** 3) / PACKED / 1000,
+  standsOn: () => ON_A_DISC,
+  drawn: 'balls',
 })

@@ -4,7 +4,8 @@ import { content, ON_CORNERS, type Room } from './content'
 
 /** Length, width and height of something with corners. */
 export const BOX_FIELDS = {
-  lengthCm: length('Length', CONTENT_CM, { beside: true, usually: between(1, 60) }), widthCm: length('Width', CONTENT_CM, { beside: true, usually: between(1, 60) }),
+  lengthCm: length('Length', CONTENT_CM, { beside: true, usually: between(1, 60) }),
+  widthCm: length('Width', CONTENT_CM, { beside: true, usually: between(1, 60) }),
   heightCm: length('Height', CONTENT_CM, { beside: true, usually: between(1, 60) }),
 } as const
 
@@ -27,6 +28,13 @@ function leastThroughCm({ lengthCm, widthCm, heightCm }: Sides): number {
 
 /** A box. */
 export const box = content({
-  kind: 'box', name: 'a box', fields: BOX_FIELDS, begins: { kind: 'box', lengthCm: 24, widthCm: 9, heightCm: 30 }, room: boxRoom,
-  leastThroughCm, called: () => 'The box', standsOn: () => ON_CORNERS, drawn: 'block',
+  kind: 'box',
+  name: 'a box',
+  fields: BOX_FIELDS,
+  begins: { kind: 'box', lengthCm: 24, widthCm: 9, heightCm: 30 },
+  room: boxRoom,
+  leastThroughCm,
+  called: () => 'The box',
+  standsOn: () => ON_CORNERS,
+  drawn: 'block',
 })

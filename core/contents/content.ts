@@ -14,7 +14,9 @@ export interface Room extends Footprint {
 
 /** What all contents can say: what they weigh, all of them together. */
 const COMMON = {
-  weightKg: optional(figure('Weighs', WEIGHT_KG, 'kg', { beside: true, usually: between(0.1, 12), says: 'What all of it weighs, if the maker says.' })),
+  weightKg: optional(
+    figure('Weighs', WEIGHT_KG, 'kg', { beside: true, usually: between(0.1, 12), says: 'What all of it weighs, if the maker says.' }),
+  ),
 } as const
 
 /** The spec of contents, from their kind's fields. */
@@ -46,7 +48,9 @@ export interface ContentKind<K extends string = string, F extends Fields = Field
 }
 
 /** Declares a kind of contents. */
-export function content<const K extends string, const F extends Fields>(declared: ContentKind<K, F>): ContentKind<K, F & typeof COMMON, ContentSpec<K, F>> {
+export function content<const K extends string, const F extends Fields>(
+  declared: ContentKind<K, F>,
+): ContentKind<K, F & typeof COMMON, ContentSpec<K, F>> {
   return { ...declared, fields: { ...declared.fields, ...COMMON } } as never
 }
 

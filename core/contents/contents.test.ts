@@ -21,12 +21,16 @@ const codes = (design: Design) => draft(design).findings.map(({ code }) => code)
 describe('contents', () => {
   it('a box 24 x 9 x 30 cm: a rectangle with a centimetre of ease all round', () => {
     expect(propose({ kind: 'box', lengthCm: 24, widthCm: 9, heightCm: 30 }, 'sc', 'main')).toMatchObject({
-      base: { form: 'rectangle', size: { want: { lengthCm: 26, widthCm: 11 } } }, heightCm: 32,
+      base: { form: 'rectangle', size: { want: { lengthCm: 26, widthCm: 11 } } },
+      heightCm: 32,
     })
   })
 
   it('a bottle 8 cm across: a circle; a folded cloth: an oval', () => {
-    expect(propose({ kind: 'bottle', acrossCm: 8, heightCm: 30 }, 'sc', 'main').base).toMatchObject({ form: 'circle', size: { want: { diameterCm: 10 } } })
+    expect(propose({ kind: 'bottle', acrossCm: 8, heightCm: 30 }, 'sc', 'main').base).toMatchObject({
+      form: 'circle',
+      size: { want: { diameterCm: 10 } },
+    })
     expect(propose({ kind: 'cloth', lengthCm: 30, widthCm: 12, heightCm: 10 }, 'sc', 'main').base.form).toBe('oval')
   })
 
@@ -38,13 +42,16 @@ describe('contents', () => {
   })
 
   it('packs circles no tighter than their own area', () => {
-    CIRCLE_FOR.slice(1).forEach((across, i) => expect(across * across).toBeGreaterThanOrEqual((i + 1) - 1e-9))
+    CIRCLE_FOR.slice(1).forEach((across, i) => expect(across * across).toBeGreaterThanOrEqual(i + 1 - 1e-9))
   })
 
   it('fit the bag that they propose, whatever they are', () => {
-    fc.assert(fc.property(anyContents, (contents) => {
-      expect(codes(bagFor(contents)), JSON.stringify(contents)).toContain('contents-fit')
-    }), { ...SEED, numRuns: 80 })
+    fc.assert(
+      fc.property(anyContents, (contents) => {
+        expect(codes(bagFor(contents)), JSON.stringify(contents)).toContain('contents-fit')
+      }),
+      { ...SEED, numRuns: 80 },
+    )
   })
 
   it('outgrow a bag made smaller, and are told where', () => {
@@ -56,7 +63,11 @@ describe('contents', () => {
   })
 
   it('fit a bag without a floor by going round', () => {
-    const flat = (flatWidthCm: number) => codes({ ...bagFor({ kind: 'box', lengthCm: 20, widthCm: 5, heightCm: 10 }), base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm } }, colour: 'main' } })
+    const flat = (flatWidthCm: number) =>
+      codes({
+        ...bagFor({ kind: 'box', lengthCm: 20, widthCm: 5, heightCm: 10 }),
+        base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm } }, colour: 'main' },
+      })
     expect(flat(26)).toContain('contents-fit')
     expect(flat(23)).toContain('contents-outgrow')
   })
@@ -64,12 +75,15 @@ describe('contents', () => {
 
 describe('a sack', () => {
   it('holds less than the cylinder of its edge, and more the larger it is', () => {
-    fc.assert(fc.property(fc.double({ min: 2, max: 60, noNaN: true }), fc.double({ min: 2, max: 60, noNaN: true }), (width, height) => {
-      const cylinder = height * ((2 * width) ** 2) / (4 * Math.PI)
-      expect(sackCm3(width, height)).toBeLessThan(cylinder)
-      expect(sackCm3(width, height)).toBeGreaterThan(0)
-      expect(sackCm3(width * 1.1, height * 1.1) / sackCm3(width, height)).toBeCloseTo(1.1 ** 3, 6)
-    }), SEED)
+    fc.assert(
+      fc.property(fc.double({ min: 2, max: 60, noNaN: true }), fc.double({ min: 2, max: 60, noNaN: true }), (width, height) => {
+        const cylinder = (height * (2 * width) ** 2) / (4 * Math.PI)
+        expect(sackCm3(width, height)).toBeLessThan(cylinder)
+        expect(sackCm3(width, height)).toBeGreaterThan(0)
+        expect(sackCm3(width * 1.1, height * 1.1) / sackCm3(width, height)).toBeCloseTo(1.1 ** 3, 6)
+      }),
+      SEED,
+    )
     expect(EASE_CM).toBe(1)
   })
 })

@@ -4,7 +4,23 @@ import type { Field, Fields, KindsField, ListField, WaysField } from '../field/f
 import { ID } from '../field/ask'
 import { DESIGN_FIELDS, SWATCH_FIELDS } from './fields'
 import {
-  AtLeast, AtMost, Between, EitherOr, IfGiven, Is, List, Lines, ListOf, OneOf, Part, type Rule, Text, UnlessWord, Whole, Word, YesNo,
+  AtLeast,
+  AtMost,
+  Between,
+  EitherOr,
+  IfGiven,
+  Is,
+  List,
+  Lines,
+  ListOf,
+  OneOf,
+  Part,
+  type Rule,
+  Text,
+  UnlessWord,
+  Whole,
+  Word,
+  YesNo,
 } from './rules'
 
 /*
@@ -76,21 +92,25 @@ function listed({ of, one, all, least, most, begins }: ListField): Ruled {
   const rule: Rule = (target, property) => {
     for (const each of [List(all), AtLeast(least, one), AtMost(most, all), ListOf(() => type)]) each(target, property)
   }
-  return { rule, ...(begins ? { begins: () => begins === 'one' ? [new type()] : [] } : {}) }
+  return { rule, ...(begins ? { begins: () => (begins === 'one' ? [new type()] : []) } : {}) }
 }
 
 /** What is decided in one of several ways: `want` or `pin`, and where several ways go by one of them, one of their fields. */
 function decided({ ways }: WaysField): Rule {
   const unders = [...new Set(ways.map(({ under }) => under))]
-  const fields = Object.fromEntries(unders.map((under): [string, Field] => {
-    const own = ways.filter(way => way.under === under).map(way => way.fields)
-    const all = Object.assign({}, ...own) as Fields
-    return [under, { is: 'group', label: under, optional: true, fields: own.length > 1 ? allOptional(all) : all }]
-  }))
-  const also = Object.fromEntries(unders.flatMap((under): [string, Rule][] => {
-    const own = ways.filter(way => way.under === under).map(way => Object.keys(way.fields)[0]!)
-    return own.length > 1 ? [[under, EitherOr(own[0]!, own[1]!)]] : []
-  }))
+  const fields = Object.fromEntries(
+    unders.map((under): [string, Field] => {
+      const own = ways.filter(way => way.under === under).map(way => way.fields)
+      const all = Object.assign({}, ...own) as Fields
+      return [under, { is: 'group', label: under, optional: true, fields: own.length > 1 ? allOptional(all) : all }]
+    }),
+  )
+  const also = Object.fromEntries(
+    unders.flatMap((under): [string, Rule][] => {
+      const own = ways.filter(way => way.under === under).map(way => Object.keys(way.fields)[0]!)
+      return own.length > 1 ? [[under, EitherOr(own[0]!, own[1]!)]] : []
+    }),
+  )
   const type = documentClass(fields, also)
   return (target, property) => {
     EitherOr('want', 'pin')(target, property)
@@ -108,7 +128,10 @@ function kinds({ by, kinds: all, list }: KindsField): Ruled {
   const unknown = documentClass({}, { [by]: named })
   const options = {
     keepDiscriminatorProperty: true,
-    discriminator: { property: by, subTypes: all.map(({ value, fields }) => ({ name: value, value: documentClass(fields, { [by]: named }) })) },
+    discriminator: {
+      property: by,
+      subTypes: all.map(({ value, fields }) => ({ name: value, value: documentClass(fields, { [by]: named }) })),
+    },
   }
   if (!list) return { rule: Part(() => unknown, options) }
   return {

@@ -14,10 +14,19 @@ export interface Edit {
 }
 
 /** A design that a recipe may write into. */
-export type Writable<T> = T extends readonly (infer I)[] ? Writable<I>[] : T extends object ? { -readonly [K in keyof T]: Writable<T[K]> } : T
+export type Writable<T> = T extends readonly (infer I)[]
+  ? Writable<I>[]
+  : T extends object
+    ? { -readonly [K in keyof T]: Writable<T[K]> }
+    : T
 
 /** Changes a design by a recipe; no edit comes back if nothing changed. */
-export function edit(design: Design, label: string, recipe: (design: Writable<Design>) => void, group?: string): { design: Design, edit?: Edit } {
+export function edit(
+  design: Design,
+  label: string,
+  recipe: (design: Writable<Design>) => void,
+  group?: string,
+): { design: Design, edit?: Edit } {
   const [next, forward, backward] = produceWithPatches(design, draft => void recipe(draft as Writable<Design>))
   if (forward.length === 0) return { design }
   return { design: next, edit: { label, forward, backward, ...(group ? { group } : {}) } }
@@ -36,7 +45,7 @@ function put(draft: object, { path, value }: Change): void {
   const last = path.at(-1)!
   const key = keyIn(holder, last)
   if (value === undefined) Reflect.deleteProperty(holder, key)
-  else holder[key] = Array.isArray(holder) && typeof last === 'string' ? { ...value as object, id: last } : value
+  else holder[key] = Array.isArray(holder) && typeof last === 'string' ? { ...(value as object), id: last } : value
 }
 
 /** Something other than a design with values put in their places. */

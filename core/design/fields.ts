@@ -28,24 +28,58 @@ const MEASURED = {
   rounds: figure('Rounds', SWATCH_COUNT, '', { beside: true, usually: between(4, 70) }),
   // Whoever counts over another length counts a square anew.
   overCm: length('Over', SWATCH_CM, { beside: true, usually: between(5, 20), along: () => ({ tallCm: undefined }) }),
-  tallCm: optional(length('Tall', SWATCH_CM, { unasked: true, usually: between(5, 20), says: 'Height the rounds were counted over; as tall as it is wide if left out.' })),
+  tallCm: optional(
+    length('Tall', SWATCH_CM, {
+      unasked: true,
+      usually: between(5, 20),
+      says: 'Height the rounds were counted over; as tall as it is wide if left out.',
+    }),
+  ),
 } as const
 
-const MEASURED_SAYS = 'A count on a swatch: stitches across overCm, rounds up tallCm (or up overCm). One stitch must come out between 0.05 and 12 cm.'
+const MEASURED_SAYS
+  = 'A count on a swatch: stitches across overCm, rounds up tallCm (or up overCm). One stitch must come out between 0.05 and 12 cm.'
 
 /** What was counted, by the stitch it was counted in. */
-export const MEASURED_KINDS: Fields = Object.fromEntries(FABRIC_KINDS.map(kind => [kind, optional(group(`{${kind}}`, MEASURED, { says: MEASURED_SAYS }))]))
+export const MEASURED_KINDS: Fields = Object.fromEntries(
+  FABRIC_KINDS.map(kind => [kind, optional(group(`{${kind}}`, MEASURED, { says: MEASURED_SAYS }))]),
+)
 
 export const GAUGE_FIELDS = {
-  hookMm: figure(told((gauge: { readonly hookMm: number }) => `Hook: ${hookLabel(gauge.hookMm)}`), between(0.5, 40), 'mm', { beside: true, usually: between(2, 8) }),
+  hookMm: figure(
+    told((gauge: { readonly hookMm: number }) => `Hook: ${hookLabel(gauge.hookMm)}`),
+    between(0.5, 40),
+    'mm',
+    { beside: true, usually: between(2, 8) },
+  ),
   strands: count('Strands', between(1, 12), { beside: true, begins: 1, usually: between(1, 4) }),
   measured: group('Counted', MEASURED_KINDS, { unasked: true, least: 1, says: 'At least one stitch has to be measured.' }),
-  chain: optional(group('A chain', {
-    chains: figure('Chains', SWATCH_COUNT, '', { beside: true, usually: between(5, 40) }),
-    overCm: length('Over a length of', SWATCH_CM, { beside: true, usually: between(5, 20) }),
-  }, { unasked: true, says: 'A length of chain counted.' })),
-  assumed: optional(choice('Assumed', [{ value: true, name: 'yes' }, { value: false, name: 'no' }], { unasked: true, says: 'True while nobody has made a swatch.' })),
-  worked: optional(choice('The swatch was worked', [{ value: 'unturned', name: 'same side facing' }, { value: 'turned', name: 'turned' }])),
+  chain: optional(
+    group(
+      'A chain',
+      {
+        chains: figure('Chains', SWATCH_COUNT, '', { beside: true, usually: between(5, 40) }),
+        overCm: length('Over a length of', SWATCH_CM, { beside: true, usually: between(5, 20) }),
+      },
+      { unasked: true, says: 'A length of chain counted.' },
+    ),
+  ),
+  assumed: optional(
+    choice(
+      'Assumed',
+      [
+        { value: true, name: 'yes' },
+        { value: false, name: 'no' },
+      ],
+      { unasked: true, says: 'True while nobody has made a swatch.' },
+    ),
+  ),
+  worked: optional(
+    choice('The swatch was worked', [
+      { value: 'unturned', name: 'same side facing' },
+      { value: 'turned', name: 'turned' },
+    ]),
+  ),
 } as const
 
 /** How rounds go in a design. */
@@ -55,28 +89,52 @@ function goes(design: object): string {
 
 /** How the maker goes round. */
 export const ROUNDS_FIELDS = {
-  style: choice('Rounds go', [
-    { value: 'spiral', name: 'in a spiral', does: 'No join; a marker in the first stitch. Leaves a half-step at the top and where the yarn changes.' },
-    { value: 'joined', name: 'joined', does: 'A slip stitch closes each round, the same side facing. Clean V\'s outside; the seam leans steadily.' },
-    { value: 'turned', name: 'joined and turned', does: 'Turned after every join: the seam stays straight and both sides look alike.' },
-  ], { begins: 'joined' }),
-  startingChainCounts: choice('At the start of a round', [
-    { value: false, name: 'the chain does not count', does: 'The first stitch goes in the stitch you joined to; leave the chain alone.' },
-    { value: true, name: 'the chain counts as a stitch', does: 'The chain is the first stitch; the next one goes in the next stitch.' },
-  ], { begins: false, when: spec => goes(spec) !== 'spiral' }),
-  leanPerTen: optional(figure('The seam leaned, in ten rounds', between(-20, 20), 'sts', {
-    usually: between(-6, 6), when: spec => goes(spec) === 'joined',
-    says: 'Stitches that the seam of joined rounds leaned over ten rounds, back from the way they are worked; the bag\'s sides move with it.',
-  })),
+  style: choice(
+    'Rounds go',
+    [
+      {
+        value: 'spiral',
+        name: 'in a spiral',
+        does: 'No join; a marker in the first stitch. Leaves a half-step at the top and where the yarn changes.',
+      },
+      {
+        value: 'joined',
+        name: 'joined',
+        does: 'A slip stitch closes each round, the same side facing. Clean V\'s outside; the seam leans steadily.',
+      },
+      { value: 'turned', name: 'joined and turned', does: 'Turned after every join: the seam stays straight and both sides look alike.' },
+    ],
+    { begins: 'joined' },
+  ),
+  startingChainCounts: choice(
+    'At the start of a round',
+    [
+      { value: false, name: 'the chain does not count', does: 'The first stitch goes in the stitch you joined to; leave the chain alone.' },
+      { value: true, name: 'the chain counts as a stitch', does: 'The chain is the first stitch; the next one goes in the next stitch.' },
+    ],
+    { begins: false, when: spec => goes(spec) !== 'spiral' },
+  ),
+  leanPerTen: optional(
+    figure('The seam leaned, in ten rounds', between(-20, 20), 'sts', {
+      usually: between(-6, 6),
+      when: spec => goes(spec) === 'joined',
+      says: 'Stitches that the seam of joined rounds leaned over ten rounds, back from the way they are worked; the bag\'s sides move '
+        + 'with it.',
+    }),
+  ),
 } as const
 
 /** A strip of the maker's own, hung up. Under a weight no strip gets shorter: one figure takes the other along. */
 export const STRETCH_FIELDS = {
   beforeCm: length('Strip before', between(1, 300), {
-    beside: true, usually: between(5, 40), along: (cm, strip) => ({ afterCm: Math.max(cm, (strip as StretchTest).afterCm) }),
+    beside: true,
+    usually: between(5, 40),
+    along: (cm, strip) => ({ afterCm: Math.max(cm, (strip as StretchTest).afterCm) }),
   }),
   afterCm: length('With the weight', between(1, 300), {
-    beside: true, usually: between(40, 50), along: (cm, strip) => ({ beforeCm: Math.min(cm, (strip as StretchTest).beforeCm) }),
+    beside: true,
+    usually: between(40, 50),
+    along: (cm, strip) => ({ beforeCm: Math.min(cm, (strip as StretchTest).beforeCm) }),
   }),
   widthCm: length('Strip\'s width', between(1, 300), { beside: true, usually: between(1, 8) }),
   kg: figure('Weight on it', WEIGHT_KG, 'kg', { beside: true, usually: between(0.1, 5) }),
@@ -92,35 +150,70 @@ const MOUTHS = [
 
 /** What is asked of the bag as a whole, how it is worked and finished: the page's panel of the whole bag asks it. */
 export const BAG_FIELDS = {
-  hands: choice('You hold the hook in the', [
-    { value: 'right', name: 'right hand' }, { value: 'left', name: 'left hand', does: 'Work runs clockwise; the chart is mirrored.' },
-  ], { begins: 'right' }),
-  units: choice('Your tape is in', [{ value: 'cm', name: 'centimetres' }, { value: 'in', name: 'inches' }], {
-    begins: 'cm', says: 'What lengths are shown in; the document itself is always in centimetres.',
-  }),
+  hands: choice(
+    'You hold the hook in the',
+    [
+      { value: 'right', name: 'right hand' },
+      { value: 'left', name: 'left hand', does: 'Work runs clockwise; the chart is mirrored.' },
+    ],
+    { begins: 'right' },
+  ),
+  units: choice(
+    'Your tape is in',
+    [
+      { value: 'cm', name: 'centimetres' },
+      { value: 'in', name: 'inches' },
+    ],
+    {
+      begins: 'cm',
+      says: 'What lengths are shown in; the document itself is always in centimetres.',
+    },
+  ),
   rounds: group('How you work', ROUNDS_FIELDS, { begins: 'as-fields-do' }) as GroupField<typeof ROUNDS_FIELDS>,
-  turnUp: choice('Base becomes wall by', TURN_UPS.map(({ value, name, does }) => ({ value, name, does })), { begins: 'plain' }),
-  mouth: maybe('The mouth must come to', { divides: count('It must divide by', between(1, 60), { usually: between(1, 12), taught: MOUTHS }) }, {
-    without: { name: 'any count', does: 'Any number of stitches will do at the top.' }, having: { name: 'a count that divides' },
-    says: 'What the count at the mouth must divide by, for what will be worked on it.', begin: { divides: 2 },
-  }),
+  turnUp: choice(
+    'Base becomes wall by',
+    TURN_UPS.map(({ value, name, does }) => ({ value, name, does })),
+    { begins: 'plain' },
+  ),
+  mouth: maybe(
+    'The mouth must come to',
+    { divides: count('It must divide by', between(1, 60), { usually: between(1, 12), taught: MOUTHS }) },
+    {
+      without: { name: 'any count', does: 'Any number of stitches will do at the top.' },
+      having: { name: 'a count that divides' },
+      says: 'What the count at the mouth must divide by, for what will be worked on it.',
+      begin: { divides: 2 },
+    },
+  ),
   stretch: maybe('How much straps lengthen', STRETCH_FIELDS, {
     without: { name: 'as cotton usually does', does: 'By 5 to 15 %: the middle of it is taken, from memory.' },
     having: {
       name: 'I hung a strip',
       does: 'Crochet a strip as your handles will be, measure it, hang a weight on it low over the floor, and measure again.',
     },
-    says: 'A strip of the maker\'s, hung up with a weight on it: how much handles lengthen.', begin: { beforeCm: 20, afterCm: 22, kg: 1, widthCm: 2 },
+    says: 'A strip of the maker\'s, hung up with a weight on it: how much handles lengthen.',
+    begin: { beforeCm: 20, afterCm: 22, kg: 1, widthCm: 2 },
   }),
-  lining: maybe('Lining', { seamCm: length('Seams of the lining', between(0.5, 5), { begins: 1.5 }) }, {
-    without: { name: 'no lining' },
-    having: { name: 'lined', does: 'Stops small things falling through mesh and takes the strain; the pieces to cut are told below.' },
-    says: 'The bag is lined; seamCm is what the pieces get all round for their seams.', begin: { seamCm: 1.5 },
-  }),
-  forChild: optional(choice('Made for', [
-    { value: false, name: 'grown people' },
-    { value: true, name: 'a child', does: 'Cords, loops and small parts are watched more closely. Your local safety law decides.' },
-  ], { says: 'Made for a child: cords and small parts want more care.' })),
+  lining: maybe(
+    'Lining',
+    { seamCm: length('Seams of the lining', between(0.5, 5), { begins: 1.5 }) },
+    {
+      without: { name: 'no lining' },
+      having: { name: 'lined', does: 'Stops small things falling through mesh and takes the strain; the pieces to cut are told below.' },
+      says: 'The bag is lined; seamCm is what the pieces get all round for their seams.',
+      begin: { seamCm: 1.5 },
+    },
+  ),
+  forChild: optional(
+    choice(
+      'Made for',
+      [
+        { value: false, name: 'grown people' },
+        { value: true, name: 'a child', does: 'Cords, loops and small parts are watched more closely. Your local safety law decides.' },
+      ],
+      { says: 'Made for a child: cords and small parts want more care.' },
+    ),
+  ),
 } as const
 
 const lines: LinesField = { is: 'lines', label: 'Lines', most: MOST_REPEAT_LINES, longest: 300 }
@@ -128,8 +221,12 @@ const lines: LinesField = { is: 'lines', label: 'Lines', most: MOST_REPEAT_LINES
 const REPEAT = { id: idText('Id'), name: text('What you call it', 1, 80), lines } as const
 
 const YARN = {
-  id: idText('Id', { begins: 'main' }), name: text('Name', 1, 80, { begins: 'main yarn' }),
-  colour: text('Colour', 7, 7, { begins: '#d9c8a5', pattern: { source: '^#[0-9a-f]{6}$', flags: 'i', message: 'must be a colour such as #7d8f5b' } }),
+  id: idText('Id', { begins: 'main' }),
+  name: text('Name', 1, 80, { begins: 'main yarn' }),
+  colour: text('Colour', 7, 7, {
+    begins: '#d9c8a5',
+    pattern: { source: '^#[0-9a-f]{6}$', flags: 'i', message: 'must be a colour such as #7d8f5b' },
+  }),
 } as const
 
 const partId = text('Id', 1, 30, {
@@ -155,22 +252,61 @@ export const DESIGN_FIELDS = {
   units: BAG_FIELDS.units,
   gauge: group('Gauge', GAUGE_FIELDS),
   yarns: list('Yarns', YARN, {
-    one: 'yarn', all: 'yarns', least: 1, most: MOST_YARNS, begins: 'one', says: 'Ids must differ. Parts name the yarn they are worked in by its id.',
+    one: 'yarn',
+    all: 'yarns',
+    least: 1,
+    most: MOST_YARNS,
+    begins: 'one',
+    says: 'Ids must differ. Parts name the yarn they are worked in by its id.',
   }),
   rounds: BAG_FIELDS.rounds,
-  contents: optional(oneOfKinds('It must hold', 'kind', CONTENT_KINDS.map(({ kind, fields }) => ({ value: kind, fields })), { says: 'What the bag must hold.' })),
-  base: oneOfKinds('Base', 'form', BASE_FORMS.map(({ form, fields }) => ({ value: form, fields })), { says: 'What the bag starts from, told apart by its form.' }),
-  measuredBase: optional(group('Measured base', {
-    lengthCm: length('Length measured', CONTENT_CM, { usually: between(5, 60) }), widthCm: optional(length('Width measured', CONTENT_CM, { usually: between(1, 30) })),
-    rounds: count('Rounds', between(1, 2001), { usually: between(1, 20) }), stitches: count('Stitches', between(1, 200_000), { usually: between(1, 120) }),
-  }, { says: 'What the finished base measured, and its rounds and edge stitches, by which it is known again. Refines the gauge for everything above.' })),
+  contents: optional(
+    oneOfKinds(
+      'It must hold',
+      'kind',
+      CONTENT_KINDS.map(({ kind, fields }) => ({ value: kind, fields })),
+      { says: 'What the bag must hold.' },
+    ),
+  ),
+  base: oneOfKinds(
+    'Base',
+    'form',
+    BASE_FORMS.map(({ form, fields }) => ({ value: form, fields })),
+    { says: 'What the bag starts from, told apart by its form.' },
+  ),
+  measuredBase: optional(
+    group(
+      'Measured base',
+      {
+        lengthCm: length('Length measured', CONTENT_CM, { usually: between(5, 60) }),
+        widthCm: optional(length('Width measured', CONTENT_CM, { usually: between(1, 30) })),
+        rounds: count('Rounds', between(1, 2001), { usually: between(1, 20) }),
+        stitches: count('Stitches', between(1, 200_000), { usually: between(1, 120) }),
+      },
+      {
+        says: 'What the finished base measured, and its rounds and edge stitches, by which it is known again. Refines the gauge for '
+          + 'everything above.',
+      },
+    ),
+  ),
   turnUp: BAG_FIELDS.turnUp,
-  wall: oneOfKinds('Wall', 'band', WALL_KINDS.map(({ band, fields }) => ({ value: band, fields: { id: partId, ...fields } })), {
-    list: { all: 'bands', most: MOST_BANDS }, says: 'Parts from the floor up, told apart by their band.',
-  }),
+  wall: oneOfKinds(
+    'Wall',
+    'band',
+    WALL_KINDS.map(({ band, fields }) => ({ value: band, fields: { id: partId, ...fields } })),
+    {
+      list: { all: 'bands', most: MOST_BANDS },
+      says: 'Parts from the floor up, told apart by their band.',
+    },
+  ),
   repeats: list('Repeats', REPEAT, {
-    one: 'repeat', all: 'repeats', least: 0, most: MOST_REPEATS, begins: 'none',
-    says: 'Stitch patterns of the maker\'s own, a line a round in US abbreviations; lines that begin with once: are worked the first time only.',
+    one: 'repeat',
+    all: 'repeats',
+    least: 0,
+    most: MOST_REPEATS,
+    begins: 'none',
+    says: 'Stitch patterns of the maker\'s own, a line a round in US abbreviations; lines that begin with once: are worked the first '
+      + 'time only.',
   }),
   mouth: BAG_FIELDS.mouth,
   forChild: BAG_FIELDS.forChild,

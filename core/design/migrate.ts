@@ -31,8 +31,11 @@ function said(part: unknown, by: string): unknown {
 function withIds(old: Loose): Loose {
   const { wall, base } = old
   return {
-    ...old, base: said(base, 'form'),
-    ...(Array.isArray(wall) ? { wall: wall.map((part: unknown, i) => isObject(part) ? { id: `part-${i + 1}`, ...said(part, 'band') as Loose } : part) } : {}),
+    ...old,
+    base: said(base, 'form'),
+    ...(Array.isArray(wall)
+      ? { wall: wall.map((part: unknown, i) => (isObject(part) ? { id: `part-${i + 1}`, ...(said(part, 'band') as Loose) } : part)) }
+      : {}),
   }
 }
 

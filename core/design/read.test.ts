@@ -29,29 +29,78 @@ function fields(input: unknown): string[] {
 
 describe('reading a design', () => {
   it('gives back a sound one as it was', () => {
-    fc.assert(fc.property(anyDesign, (design) => {
-      const reading = readDesign(JSON.parse(JSON.stringify(design)))
-      expect(reading).toEqual({ ok: true, document: JSON.parse(JSON.stringify(design)) })
-    }), { ...SEED, numRuns: 60 })
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const reading = readDesign(JSON.parse(JSON.stringify(design)))
+        expect(reading).toEqual({ ok: true, document: JSON.parse(JSON.stringify(design)) })
+      }),
+      { ...SEED, numRuns: 60 },
+    )
   })
 
   it('fills in what a short one leaves out', () => {
-    const reading = readDesign({ fairHollow: 'design', version: 1, name: 'Short', gauge: plain().gauge, base: { form: 'circle', size: { want: { diameterCm: 12 } } } })
+    const reading = readDesign({
+      fairHollow: 'design',
+      version: 1,
+      name: 'Short',
+      gauge: plain().gauge,
+      base: { form: 'circle', size: { want: { diameterCm: 12 } } },
+    })
     expect(reading.ok && reading.document).toMatchObject({
-      hands: 'right', units: 'cm', turnUp: 'plain', wall: [], yarns: [{ id: 'main' }],
-      rounds: { style: 'joined', startingChainCounts: false }, base: { stitch: 'sc', increases: 'by-gauge', colour: 'main' },
+      hands: 'right',
+      units: 'cm',
+      turnUp: 'plain',
+      wall: [],
+      yarns: [{ id: 'main' }],
+      rounds: { style: 'joined', startingChainCounts: false },
+      base: { stitch: 'sc', increases: 'by-gauge', colour: 'main' },
     })
   })
 
   it.each([
-    ['gauge.measured.sc.stitches', 0], ['gauge.measured.sc.stitches', -20], ['gauge.measured.sc.rounds', 'twenty'], ['gauge.measured.sc.overCm', 1e9],
-    ['gauge.hookMm', 0], ['gauge.strands', 1.5], ['gauge.measured', {}], ['gauge', undefined], ['gauge', 7],
-    ['base.size.want.diameterCm', 300], ['base.size.want.diameterCm', '12'], ['base.size.want.diameterCm', null], ['base.form', 'trapeze'], ['base.increases', 2.5], ['base.increases', 'many'],
-    ['base', []], ['base.colour', 'Unknown Yarn'], ['wall', {}], ['wall.0.stitch', 'knit'], ['wall.0.band', undefined], ['turnUp', 3], ['name', ''], ['name', 'x'.repeat(81)],
-    ['wall.0.stripes', []], ['wall.0.stripes', [{ colour: 'main', rounds: 0 }]], ['wall.0', { band: 'rib', front: 0, size: { pin: { rounds: 3 } } }], ['wall.0', { band: 'adjust', to: { want: { divides: false } } }],
-    ['wall.0', { band: 'adjust', to: { pin: { stitches: 40, change: 2 } } }], ['wall.0', { band: 'adjust', to: {} }], ['wall.0', { band: 'taper', size: { want: { heightCm: 4 } } }], ['wall.0', 7],
-    ['repeats', [{ id: 'own', name: 'x', lines: [] }]], ['repeats', [{ id: 'own', name: 'x', lines: [3] }]], ['repeats', 'sc in next'], ['mouth', { divides: 0 }], ['rounds.leanPerTen', 99],
-    ['hands', 'both'], ['units', 'ell'], ['rounds.style', 'square'], ['rounds.startingChainCounts', 'yes'], ['yarns', []], ['yarns.0.colour', 'red'], ['version', 0],
+    ['gauge.measured.sc.stitches', 0],
+    ['gauge.measured.sc.stitches', -20],
+    ['gauge.measured.sc.rounds', 'twenty'],
+    ['gauge.measured.sc.overCm', 1e9],
+    ['gauge.hookMm', 0],
+    ['gauge.strands', 1.5],
+    ['gauge.measured', {}],
+    ['gauge', undefined],
+    ['gauge', 7],
+    ['base.size.want.diameterCm', 300],
+    ['base.size.want.diameterCm', '12'],
+    ['base.size.want.diameterCm', null],
+    ['base.form', 'trapeze'],
+    ['base.increases', 2.5],
+    ['base.increases', 'many'],
+    ['base', []],
+    ['base.colour', 'Unknown Yarn'],
+    ['wall', {}],
+    ['wall.0.stitch', 'knit'],
+    ['wall.0.band', undefined],
+    ['turnUp', 3],
+    ['name', ''],
+    ['name', 'x'.repeat(81)],
+    ['wall.0.stripes', []],
+    ['wall.0.stripes', [{ colour: 'main', rounds: 0 }]],
+    ['wall.0', { band: 'rib', front: 0, size: { pin: { rounds: 3 } } }],
+    ['wall.0', { band: 'adjust', to: { want: { divides: false } } }],
+    ['wall.0', { band: 'adjust', to: { pin: { stitches: 40, change: 2 } } }],
+    ['wall.0', { band: 'adjust', to: {} }],
+    ['wall.0', { band: 'taper', size: { want: { heightCm: 4 } } }],
+    ['wall.0', 7],
+    ['repeats', [{ id: 'own', name: 'x', lines: [] }]],
+    ['repeats', [{ id: 'own', name: 'x', lines: [3] }]],
+    ['repeats', 'sc in next'],
+    ['mouth', { divides: 0 }],
+    ['rounds.leanPerTen', 99],
+    ['hands', 'both'],
+    ['units', 'ell'],
+    ['rounds.style', 'square'],
+    ['rounds.startingChainCounts', 'yes'],
+    ['yarns', []],
+    ['yarns.0.colour', 'red'],
+    ['version', 0],
   ] as const)('refuses %s: %j, and names the field', (path, value) => {
     const found = fields(with_(path, value))
     expect(found.length).toBeGreaterThan(0)
@@ -70,12 +119,30 @@ describe('reading a design', () => {
       return reading.ok ? reading.document.wall[0] : problemLines(reading.problems)
     }
     const slots = { band: 'slots', width: { want: { widthCm: 12 } }, chains: { want: { hole: true } } }
-    expect(told(slots)).toEqual({ ...slots, id: 'part-1', number: 2, into: 'chains', corners: 1, rounds: 4, stitch: 'sc', nudge: 0, colour: 'main' })
+    expect(told(slots)).toEqual({
+      ...slots,
+      id: 'part-1',
+      number: 2,
+      into: 'chains',
+      corners: 1,
+      rounds: 4,
+      stitch: 'sc',
+      nudge: 0,
+      colour: 'main',
+    })
     expect(told({ ...slots, number: 3 })).toEqual(['wall.0.number: must be 1 or 2'])
-    expect(told({ ...slots, chains: { want: { hole: true, dropCm: 12 } } })).toEqual(['wall.0.chains.want: must hold either "dropCm" or "hole"'])
-    expect(told({ ...slots, width: { want: { widthCm: 12 }, pin: { stitches: 16 } } })).toEqual(['wall.0.width: must hold either "want" or "pin"'])
-    expect(told({ band: 'knot-straps', width: { pin: { stitches: 8 } }, short: { pin: { count: 30 } } })).toEqual(['wall.0.long: is missing'])
-    expect(told({ band: 'sewn-straps', length: { pin: { count: 60 } }, reinforced: 'wire' })).toEqual(['wall.0.reinforced: must be one of: none, patch, tape'])
+    expect(told({ ...slots, chains: { want: { hole: true, dropCm: 12 } } })).toEqual([
+      'wall.0.chains.want: must hold either "dropCm" or "hole"',
+    ])
+    expect(told({ ...slots, width: { want: { widthCm: 12 }, pin: { stitches: 16 } } })).toEqual([
+      'wall.0.width: must hold either "want" or "pin"',
+    ])
+    expect(told({ band: 'knot-straps', width: { pin: { stitches: 8 } }, short: { pin: { count: 30 } } })).toEqual([
+      'wall.0.long: is missing',
+    ])
+    expect(told({ band: 'sewn-straps', length: { pin: { count: 60 } }, reinforced: 'wire' })).toEqual([
+      'wall.0.reinforced: must be one of: none, patch, tape',
+    ])
     expect(told({ band: 'bought-handles', lengthCm: 40 })).toEqual(['wall.0.apartCm: must be a number from 1 to 100 (cm)'])
     expect(told({ band: 'zip', colour: 'red' })).toEqual(['wall.0.colour: names a yarn "red" that is not in the list of yarns'])
   })
@@ -88,16 +155,43 @@ describe('reading a design', () => {
 
   it('checks what no single field can tell', () => {
     expect(fields(with_('wall.0.colour', 'plum'))).toEqual(['wall.0.colour'])
-    expect(fields(with_('wall.0', { band: 'solid', size: { pin: { rounds: 2 } }, stripes: [{ colour: 'plum', rounds: 2 }] }))).toEqual(['wall.0.stripes.0.colour'])
+    expect(fields(with_('wall.0', { band: 'solid', size: { pin: { rounds: 2 } }, stripes: [{ colour: 'plum', rounds: 2 }] }))).toEqual([
+      'wall.0.stripes.0.colour',
+    ])
     expect(fields(with_('wall.0', { band: 'own', repeat: 'nubs', size: { pin: { rounds: 2 } } }))).toEqual(['wall.0.repeat'])
-    expect(fields(with_('repeats', [{ id: 'a', name: 'a', lines: ['sc in next'] }, { id: 'a', name: 'b', lines: ['sc in next'] }]))).toEqual(['repeats.1.id'])
-    expect(fields(with_('yarns', [{ id: 'main', name: 'a', colour: '#ffffff' }, { id: 'main', name: 'b', colour: '#000000' }]))).toEqual(['yarns.1.id'])
+    expect(
+      fields(
+        with_('repeats', [
+          { id: 'a', name: 'a', lines: ['sc in next'] },
+          { id: 'a', name: 'b', lines: ['sc in next'] },
+        ]),
+      ),
+    ).toEqual(['repeats.1.id'])
+    expect(
+      fields(
+        with_('yarns', [
+          { id: 'main', name: 'a', colour: '#ffffff' },
+          { id: 'main', name: 'b', colour: '#000000' },
+        ]),
+      ),
+    ).toEqual(['yarns.1.id'])
     const [part] = plain().wall as [object]
     expect(fields(with_('wall', [part, part]))).toEqual(['wall.1.id'])
     expect(fields(with_('gauge.measured.sc', { stitches: 1000, rounds: 20, overCm: 10 }))).toEqual(['gauge.measured.sc.stitches'])
   })
 
-  it.each([null, 3, 'text', [], {}, { fairHollow: 'swatch' }, { fairHollow: 'design' }, { ...plain(), version: 3 }, { ...plain(), version: 0 }, { name: 'somebody else\'s file' }])('refuses %j', (input) => {
+  it.each([
+    null,
+    3,
+    'text',
+    [],
+    {},
+    { fairHollow: 'swatch' },
+    { fairHollow: 'design' },
+    { ...plain(), version: 3 },
+    { ...plain(), version: 0 },
+    { name: 'somebody else\'s file' },
+  ])('refuses %j', (input) => {
     expect(readDesign(input).ok).toBe(false)
   })
 
@@ -108,9 +202,12 @@ describe('reading a design', () => {
   })
 
   it('never throws, whatever it is given', () => {
-    fc.assert(fc.property(fc.jsonValue(), fc.constantFrom('base', 'wall', 'gauge', 'yarns', 'rounds', 'name'), (value, at) => {
-      expect(typeof readDesign(with_(at, value)).ok).toBe('boolean')
-    }), { ...SEED, numRuns: 300 })
+    fc.assert(
+      fc.property(fc.jsonValue(), fc.constantFrom('base', 'wall', 'gauge', 'yarns', 'rounds', 'name'), (value, at) => {
+        expect(typeof readDesign(with_(at, value)).ok).toBe('boolean')
+      }),
+      { ...SEED, numRuns: 300 },
+    )
   })
 
   it('writes problems as lines', () => {
@@ -120,22 +217,34 @@ describe('reading a design', () => {
 
 describe('the published JSON Schema', () => {
   it('takes every design that the program takes', () => {
-    fc.assert(fc.property(anyDesign, (design) => {
-      expect(bySchema(JSON.parse(JSON.stringify(design))), JSON.stringify(bySchema.errors)).toBe(true)
-    }), { ...SEED, numRuns: 60 })
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        expect(bySchema(JSON.parse(JSON.stringify(design))), JSON.stringify(bySchema.errors)).toBe(true)
+      }),
+      { ...SEED, numRuns: 60 },
+    )
   })
 
   it('takes nothing that the program refuses by its shape', () => {
-    fc.assert(fc.property(anyDesign, fc.constantFrom('base', 'turnUp', 'hands', 'units', 'rounds'), fc.jsonValue(), (design, at, value) => {
-      const changed = { ...JSON.parse(JSON.stringify(design)) as object, [at]: value }
-      if (!readDesign(changed).ok) expect(bySchema(changed)).toBe(false)
-    }), { ...SEED, numRuns: 200 })
+    fc.assert(
+      fc.property(anyDesign, fc.constantFrom('base', 'turnUp', 'hands', 'units', 'rounds'), fc.jsonValue(), (design, at, value) => {
+        const changed = { ...(JSON.parse(JSON.stringify(design)) as object), [at]: value }
+        if (!readDesign(changed).ok) expect(bySchema(changed)).toBe(false)
+      }),
+      { ...SEED, numRuns: 200 },
+    )
   })
 })
 
 describe('reading a swatch', () => {
-  const swatch = { fairHollow: 'swatch', version: 1, name: 'Cone cotton', gauge: { hookMm: 3.5, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } } }
-  it('fills in what it leaves out', () => expect(readSwatch(swatch)).toMatchObject({ ok: true, document: { note: '', yarn: '', gauge: { strands: 1 } } }))
+  const swatch = {
+    fairHollow: 'swatch',
+    version: 1,
+    name: 'Cone cotton',
+    gauge: { hookMm: 3.5, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } },
+  }
+  it('fills in what it leaves out', () =>
+    expect(readSwatch(swatch)).toMatchObject({ ok: true, document: { note: '', yarn: '', gauge: { strands: 1 } } }))
   it('refuses an empty count', () => expect(readSwatch({ ...swatch, gauge: { hookMm: 3.5, measured: {} } }).ok).toBe(false))
   it('refuses a design', () => expect(readSwatch(plain()).ok).toBe(false))
 })

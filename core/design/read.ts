@@ -15,13 +15,15 @@ export interface Problem {
   readonly message: string
 }
 
-export type Reading<Document> = { readonly ok: true, readonly document: Document } | { readonly ok: false, readonly problems: readonly Problem[] }
+export type Reading<Document>
+  = { readonly ok: true, readonly document: Document } | { readonly ok: false, readonly problems: readonly Problem[] }
 
 function problemsOf(errors: readonly ValidationError[], above = ''): Problem[] {
   return errors.flatMap((error) => {
     const field = above ? `${above}.${error.property}` : error.property
     const own = Object.entries(error.constraints ?? {}).map(([rule, message]) =>
-      rule === 'whitelistValidation' ? 'is not a field of this document; remove it' : message)
+      rule === 'whitelistValidation' ? 'is not a field of this document; remove it' : message,
+    )
     return [...own.slice(0, 1).map(message => ({ field, message })), ...problemsOf(error.children ?? [], field)]
   })
 }
@@ -32,20 +34,28 @@ const STITCH_CM = { least: 0.05, most: 12 }
 function gaugeProblems(gauge: DesignGauge): Problem[] {
   const measured = FABRIC_KINDS.filter(kind => gauge.measured[kind])
   if (measured.length === 0) return [{ field: 'gauge.measured', message: 'must hold at least one measured stitch: sc, hdc, dc or tr' }]
-  return [...chainProblems(gauge), ...measured.flatMap((kind) => {
-    const { stitches, rounds, overCm, tallCm } = gauge.measured[kind]!
-    const sizes = { stitches: overCm / stitches, rounds: (tallCm ?? overCm) / rounds }
-    return (['stitches', 'rounds'] as const).filter(what => sizes[what] < STITCH_CM.least || sizes[what] > STITCH_CM.most).map(what => ({
-      field: `gauge.measured.${kind}.${what}`,
-      message: `makes a ${kind} ${sizes[what].toPrecision(2)} cm ${what === 'stitches' ? 'wide' : 'tall'}; count again, or measure over another width`,
-    }))
-  })]
+  return [
+    ...chainProblems(gauge),
+    ...measured.flatMap((kind) => {
+      const { stitches, rounds, overCm, tallCm } = gauge.measured[kind]!
+      const sizes = { stitches: overCm / stitches, rounds: (tallCm ?? overCm) / rounds }
+      return (['stitches', 'rounds'] as const)
+        .filter(what => sizes[what] < STITCH_CM.least || sizes[what] > STITCH_CM.most)
+        .map(what => ({
+          field: `gauge.measured.${kind}.${what}`,
+          message: `makes a ${kind} ${sizes[what].toPrecision(2)} cm ${what === 'stitches' ? 'wide' : 'tall'}; count again, or measure `
+            + 'over another width',
+        }))
+    }),
+  ]
 }
 
 function chainProblems({ chain }: DesignGauge): Problem[] {
   if (!chain) return []
   const cm = chain.overCm / chain.chains
-  return cm < STITCH_CM.least || cm > STITCH_CM.most ? [{ field: 'gauge.chain.chains', message: `makes a chain ${cm.toPrecision(2)} cm long; count again, or measure over another length` }] : []
+  return cm < STITCH_CM.least || cm > STITCH_CM.most
+    ? [{ field: 'gauge.chain.chains', message: `makes a chain ${cm.toPrecision(2)} cm long; count again, or measure over another length` }]
+    : []
 }
 
 /** The first of a list whose id another one before it has. */
@@ -61,13 +71,20 @@ function lost(answers: readonly Answer[], field: string, design: Design): Proble
   return answers.flatMap(({ field: { is }, path, value }) => {
     if (is !== 'yarn' && is !== 'repeat') return []
     const there = known[is].some(({ id }) => id === value)
-    return there ? [] : [{ field: [field, ...path].join('.'), message: `names a ${is} "${String(value)}" that is not in the list of ${is}s` }]
+    return there
+      ? []
+      : [{ field: [field, ...path].join('.'), message: `names a ${is} "${String(value)}" that is not in the list of ${is}s` }]
   })
 }
 
 function shorterStrip({ stretch }: Design): Problem[] {
   if (!stretch || stretch.afterCm >= stretch.beforeCm) return []
-  return [{ field: 'stretch.afterCm', message: `must be at least as long as before, ${stretch.beforeCm} (cm): a strip does not get shorter under a weight` }]
+  return [
+    {
+      field: 'stretch.afterCm',
+      message: `must be at least as long as before, ${stretch.beforeCm} (cm): a strip does not get shorter under a weight`,
+    },
+  ]
 }
 
 /** What no single field can tell. */
@@ -75,7 +92,9 @@ function designProblems(design: Design): Problem[] {
   const { yarns, wall, repeats, base } = design
   return [
     ...gaugeProblems(design.gauge),
-    ...sameIds(yarns, 'yarns', 'yarns'), ...sameIds(wall, 'wall', 'parts'), ...sameIds(repeats, 'repeats', 'repeats'),
+    ...sameIds(yarns, 'yarns', 'yarns'),
+    ...sameIds(wall, 'wall', 'parts'),
+    ...sameIds(repeats, 'repeats', 'repeats'),
     ...lost(answersOf(formOf(base).fields, base), 'base', design),
     ...wall.flatMap((part, i) => lost(answersOf(kindOf(part).fields, part), `wall.${i}`, design)),
     ...shorterStrip(design),
@@ -106,8 +125,10 @@ function check<D>(input: Record<string, unknown>, type: new () => object, furthe
  * @returns the design with defaults filled in and brought to the current version, or every field that must change
  */
 export function readDesign(input: unknown): Reading<Design> {
-  if (!isObject(input) || input.fairHollow !== 'design') return refuse('fairHollow', 'this is not a Fair Hollow design: its "fairHollow" field must say "design"')
-  if (isFromTheFuture(input)) return refuse('version', `is ${String(input.version)}, from a later version of this program; open it there and export it anew`)
+  if (!isObject(input) || input.fairHollow !== 'design')
+    return refuse('fairHollow', 'this is not a Fair Hollow design: its "fairHollow" field must say "design"')
+  if (isFromTheFuture(input))
+    return refuse('version', `is ${String(input.version)}, from a later version of this program; open it there and export it anew`)
   const document = migrate(input)
   // The classes of these are chosen by what is in them, which takes an object to begin with.
   const shapeless = ['base', 'contents'].find(field => document[field] !== undefined && !isObject(document[field]))
@@ -120,7 +141,8 @@ export function readDesign(input: unknown): Reading<Design> {
 
 /** Reads a swatch likewise. */
 export function readSwatch(input: unknown): Reading<SwatchDocument> {
-  if (!isObject(input) || input.fairHollow !== 'swatch') return refuse('fairHollow', 'this is not a Fair Hollow swatch: its "fairHollow" field must say "swatch"')
+  if (!isObject(input) || input.fairHollow !== 'swatch')
+    return refuse('fairHollow', 'this is not a Fair Hollow swatch: its "fairHollow" field must say "swatch"')
   return check<SwatchDocument>(input, SwatchFile, swatch => gaugeProblems(swatch.gauge))
 }
 

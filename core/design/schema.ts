@@ -27,14 +27,15 @@ function mayBeLeftOut(field: Field): boolean {
 }
 
 function described(field: Field): Schema {
-  const begins = 'begins' in field && ['string', 'number', 'boolean'].includes(typeof field.begins) && field.is !== 'group' && field.is !== 'list'
+  const begins
+    = 'begins' in field && ['string', 'number', 'boolean'].includes(typeof field.begins) && field.is !== 'group' && field.is !== 'list'
   return { ...readBy(SCHEMAS, field), ...(begins ? { default: field.begins } : {}), ...(field.says ? { description: field.says } : {}) }
 }
 
 const anId: Schema = { type: 'string', pattern: ID }
 
 const SCHEMAS: BySort<Schema> = {
-  count: ({ or, bounds }) => or === undefined ? number('integer', bounds) : { oneOf: [{ const: or }, number('integer', bounds)] },
+  count: ({ or, bounds }) => (or === undefined ? number('integer', bounds) : { oneOf: [{ const: or }, number('integer', bounds)] }),
   figure: ({ bounds }) => number('number', bounds),
   length: ({ bounds }) => number('number', bounds),
   choice: ({ options }) => chosen(options.map(({ value }) => value)),
@@ -71,15 +72,19 @@ function kinds({ by, kinds: all, list }: KindsField): Schema {
   return list ? { type: 'array', maxItems: list.most, items: one } : one
 }
 
-const ABOUT = 'A crocheted bag as its maker wants it. Lengths are in centimetres, hooks in millimetres. A size is either wanted (the program '
-  + 'finds the count) or pinned (a count, and the program tells the size).'
+const ABOUT
+  = 'A crocheted bag as its maker wants it. Lengths are in centimetres, hooks in millimetres. A size is either wanted (the program '
+    + 'finds the count) or pinned (a count, and the program tells the size).'
 
 /** The schema of a design of this version. */
 export function designSchema(): Schema {
   const own = object(DESIGN_FIELDS)
   return {
-    $schema: 'http://json-schema.org/draft-07/schema#', $id: `fair-hollow-design-${DESIGN_VERSION}`,
-    title: `Fair Hollow design, version ${DESIGN_VERSION}`, description: ABOUT, ...own,
-    properties: { ...own.properties as object, version: { const: DESIGN_VERSION } },
+    $schema: 'http://json-schema.org/draft-07/schema#',
+    $id: `fair-hollow-design-${DESIGN_VERSION}`,
+    title: `Fair Hollow design, version ${DESIGN_VERSION}`,
+    description: ABOUT,
+    ...own,
+    properties: { ...(own.properties as object), version: { const: DESIGN_VERSION } },
   }
 }

@@ -22,7 +22,10 @@ export function keptOf(design: Design, like: WallSpec | undefined, aroundCm: num
   const stitch = like && 'stitch' in like ? SOLID_STITCHES.find(one => one === like.stitch) : undefined
   const size = (like && heightAsked(like)) ?? { want: { heightCm: 6 } }
   return {
-    stitch: stitch ?? 'sc', size, repeats: design.repeats, aroundCm,
+    stitch: stitch ?? 'sc',
+    size,
+    repeats: design.repeats,
+    aroundCm,
     yarn: { colour: like?.colour ?? design.base.colour, ...(like && 'stripes' in like && like.stripes ? { stripes: like.stripes } : {}) },
   }
 }
@@ -42,7 +45,12 @@ const placeOf = ({ wall }: Design, id: string) => wall.findIndex(part => part.id
 export function bandAbove(design: Design, id?: string): Stacked {
   const at = id === undefined ? design.wall.length - 1 : placeOf(design, id)
   const below = design.wall[at]
-  const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { want: { heightCm: below ? 6 : 12 } }, colour: below?.colour ?? design.base.colour }
+  const plain: WallSpec = {
+    band: 'solid',
+    stitch: 'sc',
+    size: { want: { heightCm: below ? 6 : 12 } },
+    colour: below?.colour ?? design.base.colour,
+  }
   return put(design, at + 1, plain, 'Add a band')
 }
 
@@ -77,6 +85,7 @@ export function moved(design: Design, id: string, by: number): Stacked | undefin
 export function turnedInto(design: Design, id: string, band: string, aroundCm: number): Stacked {
   const kind = kindOf({ band })
   const spec = beginPart(band, keptOf(design, design.wall[placeOf(design, id)], aroundCm))
-  const first = kind.tools?.includes('own-repeat') && design.repeats.length === 0 ? [{ path: ['repeats'], value: [firstRepeat('own-1')] }] : []
+  const first
+    = kind.tools?.includes('own-repeat') && design.repeats.length === 0 ? [{ path: ['repeats'], value: [firstRepeat('own-1')] }] : []
   return { label: `Band: ${kind.name}`, changes: [...first, { path: ['wall', id], value: spec }], inHand: id }
 }

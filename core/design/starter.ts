@@ -14,7 +14,9 @@ export const ASSUMED_GAUGE: DesignGauge = {
 }
 
 /** A new bag: a small round pouch, which asks for nothing before it can be drawn. */
-export function newDesign(name: string): Design & { readonly base: CircleSpec, readonly wall: readonly (SolidSpec & { readonly id: string })[] } {
+export function newDesign(
+  name: string,
+): Design & { readonly base: CircleSpec, readonly wall: readonly (SolidSpec & { readonly id: string })[] } {
   return {
     fairHollow: 'design',
     version: DESIGN_VERSION,
@@ -25,7 +27,16 @@ export function newDesign(name: string): Design & { readonly base: CircleSpec, r
     gauge: ASSUMED_GAUGE,
     yarns: [{ id: 'main', name: 'undyed cotton, DK', colour: '#dccba6' }],
     rounds: { style: 'joined', startingChainCounts: false },
-    base: { form: 'circle', stitch: 'sc', increases: 'by-gauge', size: { want: { diameterCm: 12 } }, start: 'ring', placing: 'stacked', increaseAt: 'last', colour: 'main' },
+    base: {
+      form: 'circle',
+      stitch: 'sc',
+      increases: 'by-gauge',
+      size: { want: { diameterCm: 12 } },
+      start: 'ring',
+      placing: 'stacked',
+      increaseAt: 'last',
+      colour: 'main',
+    },
     turnUp: 'back-and-third-loop',
     wall: [{ id: 'part-1', band: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main' }],
     repeats: [],

@@ -21,19 +21,31 @@ function bounded({ least, most }: Bounds, unit = ''): string {
 /** What a document may hold for a question, in words. */
 function holds(field: Field): string {
   switch (field.is) {
-    case 'count': return `${bounded(field.bounds)}${field.or ? ` or \`"${field.or}"\`` : ''}`
-    case 'figure': return bounded(field.bounds, field.unit)
-    case 'length': return bounded(field.bounds, 'cm')
-    case 'choice': return field.options.map(({ value }) => `\`${value}\``).join(', ')
-    case 'stitch': return field.kinds.map(kind => `\`${kind}\``).join(', ')
-    case 'yarn': return 'a yarn'
-    case 'repeat': return 'a repeat'
-    case 'always': return `\`${field.value}\``
-    case 'ways': return decided(field)
+    case 'count':
+      return `${bounded(field.bounds)}${field.or ? ` or \`"${field.or}"\`` : ''}`
+    case 'figure':
+      return bounded(field.bounds, field.unit)
+    case 'length':
+      return bounded(field.bounds, 'cm')
+    case 'choice':
+      return field.options.map(({ value }) => `\`${value}\``).join(', ')
+    case 'stitch':
+      return field.kinds.map(kind => `\`${kind}\``).join(', ')
+    case 'yarn':
+      return 'a yarn'
+    case 'repeat':
+      return 'a repeat'
+    case 'always':
+      return `\`${field.value}\``
+    case 'ways':
+      return decided(field)
     case 'maybe':
-    case 'group': return `{ ${cells(field.fields).join('; ')} }`
-    case 'list': return `a list of { ${cells(field.of).join('; ')} }`
-    default: return 'text'
+    case 'group':
+      return `{ ${cells(field.fields).join('; ')} }`
+    case 'list':
+      return `a list of { ${cells(field.of).join('; ')} }`
+    default:
+      return 'text'
   }
 }
 
@@ -43,7 +55,10 @@ function decided({ ways }: WaysField): string {
 
 function cells(fields: Fields): string[] {
   return Object.entries(fields).map(([name, field]) => {
-    const begins = 'begins' in field && ['string', 'number', 'boolean'].includes(typeof field.begins) && field.is !== 'yarn' ? `; left out: \`${String(field.begins)}\`` : ''
+    const begins
+      = 'begins' in field && ['string', 'number', 'boolean'].includes(typeof field.begins) && field.is !== 'yarn'
+        ? `; left out: \`${String(field.begins)}\``
+        : ''
     const left = begins || (field.optional ? '; may be left out' : '')
     return `\`${name}\` (${holds(field)}${left})`
   })
@@ -62,7 +77,13 @@ function said(text: Told): string {
   return plain(typeof text === 'string' ? text : '')
 }
 
-const KEEPS: Keeps = { stitch: 'sc', size: { want: { heightCm: 6 } }, yarn: { colour: 'main' }, repeats: [firstRepeat('own-1')], aroundCm: 40 }
+const KEEPS: Keeps = {
+  stitch: 'sc',
+  size: { want: { heightCm: 6 } },
+  yarn: { colour: 'main' },
+  repeats: [firstRepeat('own-1')],
+  aroundCm: 40,
+}
 
 /** What a new part of a kind asks and leaves. */
 function asks(band: string): string {
@@ -77,13 +98,28 @@ function asks(band: string): string {
 /** Every table, by the name of its place in the document. */
 export function formatTables(): Readonly<Record<string, string>> {
   const common = ['colour', 'stitch']
-  const own = (fields: Fields, but: readonly string[]) => cells(Object.fromEntries(Object.entries(fields).filter(([name]) => !but.includes(name)))).join(', ')
+  const own = (fields: Fields, but: readonly string[]) =>
+    cells(Object.fromEntries(Object.entries(fields).filter(([name]) => !but.includes(name)))).join(', ')
   return {
-    bases: table(['form', 'what it is', 'besides `stitch` and `colour`'], baseForms().map(({ form, does, fields }) => [`\`${form}\``, plain(does), own(fields, common)])),
-    walls: table(['band', 'what it is', 'a new one asks for', 'besides `id` and `colour`'],
-      wallKinds().map(({ band, does, fields }) => [`\`${band}\``, plain(does), asks(band), own(fields, ['colour', 'stripes'])])),
-    turnUps: table(['turnUp', 'what it does'], TURN_UPS.map(({ value, does }) => [`\`${value}\``, does])),
-    contents: table(['kind', 'fields'], CONTENT_KINDS.map(({ kind, fields }) => [`\`${kind}\``, own(fields, [])])),
-    bag: table(['field', 'what it may hold', 'what it is'], Object.entries(BAG_FIELDS).map(([name, field]) => [`\`${name}\``, holds(field), said(field.says ?? field.label)])),
+    bases: table(
+      ['form', 'what it is', 'besides `stitch` and `colour`'],
+      baseForms().map(({ form, does, fields }) => [`\`${form}\``, plain(does), own(fields, common)]),
+    ),
+    walls: table(
+      ['band', 'what it is', 'a new one asks for', 'besides `id` and `colour`'],
+      wallKinds().map(({ band, does, fields }) => [`\`${band}\``, plain(does), asks(band), own(fields, ['colour', 'stripes'])]),
+    ),
+    turnUps: table(
+      ['turnUp', 'what it does'],
+      TURN_UPS.map(({ value, does }) => [`\`${value}\``, does]),
+    ),
+    contents: table(
+      ['kind', 'fields'],
+      CONTENT_KINDS.map(({ kind, fields }) => [`\`${kind}\``, own(fields, [])]),
+    ),
+    bag: table(
+      ['field', 'what it may hold', 'what it is'],
+      Object.entries(BAG_FIELDS).map(([name, field]) => [`\`${name}\``, holds(field), said(field.says ?? field.label)]),
+    ),
   }
 }

@@ -11,10 +11,15 @@ import type { BagSizes } from './sizes'
 /** A bag that folds flat has no fold between floor and wall. */
 function needlessTurnUp(design: Design, sizes: BagSizes): Finding[] {
   if (sizes.floor.shape !== 'none' || !hasRound(design.turnUp)) return []
-  return [{
-    code: 'turn-up-needless', weight: 'watch', part: 'turnUp', what: 'A bag without a floor wants no turn-up: the round would show as a line across it.',
-    fix: { label: 'Leave the turn-up plain', changes: [{ path: ['turnUp'], value: 'plain' }] },
-  }]
+  return [
+    {
+      code: 'turn-up-needless',
+      weight: 'watch',
+      part: 'turnUp',
+      what: 'A bag without a floor wants no turn-up: the round would show as a line across it.',
+      fix: { label: 'Leave the turn-up plain', changes: [{ path: ['turnUp'], value: 'plain' }] },
+    },
+  ]
 }
 
 /** The next hook on the list, larger or smaller. */
@@ -36,13 +41,29 @@ function otherHook(design: Design): Finding[] {
   const other = judgement === 'flat' ? undefined : nextHook(hookMm, judgement === 'dish')
   if (other === undefined) return []
   const by = other / hookMm
-  const measured = Object.fromEntries(Object.entries(design.gauge.measured).map(([kind, { overCm, tallCm, ...counts }]) =>
-    [kind, { ...counts, overCm: Math.min(200, Math.max(1, overCm * by)), ...(tallCm ? { tallCm: Math.min(200, Math.max(1, tallCm * by)) } : {}) }]))
-  return [{
-    code: 'other-hook', weight: 'note', part: 'base',
-    what: `Some makers would try a ${hookLabel(other)} hook first. Its gauge here is an estimate, and the ratio of width to height changes only if your hands do: work a new swatch.`,
-    fix: { label: `Try ${other} mm, as an estimate`, changes: [{ path: ['gauge'], value: { ...design.gauge, hookMm: other, measured, assumed: true } }] },
-  }]
+  const measured = Object.fromEntries(
+    Object.entries(design.gauge.measured).map(([kind, { overCm, tallCm, ...counts }]) => [
+      kind,
+      {
+        ...counts,
+        overCm: Math.min(200, Math.max(1, overCm * by)),
+        ...(tallCm ? { tallCm: Math.min(200, Math.max(1, tallCm * by)) } : {}),
+      },
+    ]),
+  )
+  return [
+    {
+      code: 'other-hook',
+      weight: 'note',
+      part: 'base',
+      what: `Some makers would try a ${hookLabel(other)} hook first. Its gauge here is an estimate, and the ratio of width to height `
+        + 'changes only if your hands do: work a new swatch.',
+      fix: {
+        label: `Try ${other} mm, as an estimate`,
+        changes: [{ path: ['gauge'], value: { ...design.gauge, hookMm: other, measured, assumed: true } }],
+      },
+    },
+  ]
 }
 
 /** Findings that take more than one part to see. */

@@ -9,19 +9,42 @@ import { patternOf } from '../words/pattern'
 import { yarnNeeds } from '../yarn/yarn'
 import { draft } from './draft'
 
-const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } } } as const
-const casing: EyeletsSpec = { band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main', cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: true, colour: 'moss' } }
+const gauge = {
+  hookMm: 3.5,
+  strands: 1,
+  measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
+} as const
+const casing: EyeletsSpec = {
+  band: 'eyelets',
+  eyelets: 'boxes',
+  between: 4,
+  chains: 2,
+  evenOut: false,
+  colour: 'main',
+  cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: true, colour: 'moss' },
+}
 const plain = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } }, colour: 'main' } as const
 const pouch: Design = {
-  ...newDesign('Pouch'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }, turnUp: 'plain',
-  yarns: [{ id: 'main', name: 'undyed cotton', colour: '#ffffff' }, { id: 'moss', name: 'moss green cotton', colour: '#00ff00' }], wall: stacked([plain, casing]),
+  ...newDesign('Pouch'),
+  gauge,
+  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' },
+  turnUp: 'plain',
+  yarns: [
+    { id: 'main', name: 'undyed cotton', colour: '#ffffff' },
+    { id: 'moss', name: 'moss green cotton', colour: '#00ff00' },
+  ],
+  wall: stacked([plain, casing]),
 }
 const codes = (design: Design) => draft(design).findings.map(({ code }) => code)
 const cordsOf = (design: Design, terms: 'us' | 'uk' = 'us') => patternOf(draft(design), terms).sections.find(({ part }) => part === 'cords')
-const withCords = (over: Partial<NonNullable<EyeletsSpec['cords']>>): Design => ({ ...pouch, wall: stacked([plain, { ...casing, cords: { ...casing.cords!, ...over } }]) })
+const withCords = (over: Partial<NonNullable<EyeletsSpec['cords']>>): Design => ({
+  ...pouch,
+  wall: stacked([plain, { ...casing, cords: { ...casing.cords!, ...over } }]),
+})
 
 describe('a pouch with cords', () => {
-  it('tells their length, what the mouth does, and nothing more', () => expect(codes(pouch).filter(code => /cord|mouth/.test(code))).toEqual(['cord-length', 'mouth-closes']))
+  it('tells their length, what the mouth does, and nothing more', () =>
+    expect(codes(pouch).filter(code => /cord|mouth/.test(code))).toEqual(['cord-length', 'mouth-closes']))
 
   it('says when they are short', () => {
     expect(codes(withCords({ size: { pin: { lengthCm: 26 } } }))).toContain('cord-short')
@@ -65,12 +88,22 @@ describe('a pouch with cords', () => {
     const odd = { ...pouch, base: { ...pouch.base, size: { pin: { stitches: 50 } } } } as Design
     const finding = draft(odd).findings.find(({ code }) => code === 'does-not-divide')!
     const fixes = [finding.fix!, ...finding.otherFixes!]
-    expect(fixes.map(({ label }) => label)).toEqual([expect.stringMatching(/^2 fewer in a round below: 48/), expect.stringMatching(/^2 more in a round below: 52/), expect.stringContaining('Skip a stitch more')])
+    expect(fixes.map(({ label }) => label)).toEqual([
+      expect.stringMatching(/^2 fewer in a round below: 48/),
+      expect.stringMatching(/^2 more in a round below: 52/),
+      expect.stringContaining('Skip a stitch more'),
+    ])
     for (const fix of fixes) expect(draft(applyFix(odd, fix).design).findings.filter(({ weight }) => weight === 'stop')).toEqual([])
   })
 
   it('runs through the gaps of groups, with no round of its own', () => {
-    const gaps: Design = { ...pouch, wall: stacked([{ band: 'groups', size: { pin: { rounds: 3 } }, colour: 'main' }, { ...casing, eyelets: 'gaps' }]) }
+    const gaps: Design = {
+      ...pouch,
+      wall: stacked([
+        { band: 'groups', size: { pin: { rounds: 3 } }, colour: 'main' },
+        { ...casing, eyelets: 'gaps' },
+      ]),
+    }
     expect(draft(gaps).parts.at(-1)!.rounds).toHaveLength(0)
     expect(cordsOf(gaps)!.advice.join(' ')).toContain('There are 12 eyelets')
     expect(patternOf(draft(gaps), 'us').sections.map(({ title }) => title)).toContain('Wall 2, casing')

@@ -29,11 +29,26 @@ export function casingsOf(parts: readonly DraftPart[], gauge: Gauge): Casing[] {
     const { eyelets, cords } = part.casing
     const mouthCm = part.size.circumference.cm
     const cord = drawstring(cords, mouthCm, gauge)
-    return [{
-      part, spec: cords, eyelets, mouthCm, cord, threading: thread(eyelets, cords.number), yarnCm: cordsYarnCm(cords, mouthCm, gauge),
-      ...(cords.opening ? { opening: openingCord(cords, gauge) } : {}),
-      gathered: { mouthCm, eyelets, fabricCm: THICK_SHARE * gauge.sc.width.cm, cords: cords.number, cordCm: cord.thickCm, lengthCm: cord.lengthCm },
-    }]
+    return [
+      {
+        part,
+        spec: cords,
+        eyelets,
+        mouthCm,
+        cord,
+        threading: thread(eyelets, cords.number),
+        yarnCm: cordsYarnCm(cords, mouthCm, gauge),
+        ...(cords.opening ? { opening: openingCord(cords, gauge) } : {}),
+        gathered: {
+          mouthCm,
+          eyelets,
+          fabricCm: THICK_SHARE * gauge.sc.width.cm,
+          cords: cords.number,
+          cordCm: cord.thickCm,
+          lengthCm: cord.lengthCm,
+        },
+      },
+    ]
   })
 }
 
@@ -48,21 +63,52 @@ function cautions({ part, spec, gathered, cord }: Casing, design: Design): Findi
   const free = Math.max(tight, cord.tailCm)
   if (!design.forChild && free <= 2 * FREE_CM) return []
   const told = `Pulled tight, each end of the cords hangs out ${formatCm(tight, design.units)}.`
-  const rule = `Cords and loops can strangle, beads can be swallowed: never on a cot or a young child's bag. EN 71-1 allows cords of ${formatCm(FREE_CM, design.units)} on toys for children under three (from memory); goods for children fall under your local safety law, which decides.`
+  const rule = `Cords and loops can strangle, beads can be swallowed: never on a cot or a young child's bag. EN 71-1 allows cords of `
+    + `${formatCm(FREE_CM, design.units)} on toys for children under three (from memory); goods for children fall under your local `
+    + 'safety law, which decides.'
   const shorter = Math.max(2, Math.floor(cord.tailCm - (tight - FREE_CM)))
-  return [{
-    code: design.forChild ? 'cords-for-a-child' : 'cords-long', weight: 'caution', part: part.id, what: `${told} ${rule}`,
-    ...(tight > FREE_CM && shorter < cord.tailCm && 'want' in spec.size ? { fix: { label: `Ends of ${formatCm(shorter, design.units)}`, changes: [{ path: ['wall', part.id, 'cords', 'size'], value: { want: { tailCm: shorter } } }] } } : {}),
-  }]
+  return [
+    {
+      code: design.forChild ? 'cords-for-a-child' : 'cords-long',
+      weight: 'caution',
+      part: part.id,
+      what: `${told} ${rule}`,
+      ...(tight > FREE_CM && shorter < cord.tailCm && 'want' in spec.size
+        ? {
+            fix: {
+              label: `Ends of ${formatCm(shorter, design.units)}`,
+              changes: [{ path: ['wall', part.id, 'cords', 'size'], value: { want: { tailCm: shorter } } }],
+            },
+          }
+        : {}),
+    },
+  ]
 }
 
 function lengths({ part, cord, mouthCm, gathered }: Casing, design: Design): Finding[] {
   const mouths = cord.lengthCm / mouthCm
   const { openingCm, tailCm } = drawnBy(gathered, 1)
-  const usual = mouths < 1.3 ? 'That is short: the bag may not open all the way, or the ends slip in.' : mouths > 2.4 ? 'That is long.' : 'Usual is 1.6 to 2 (common practice).'
+  const usual
+    = mouths < 1.3
+      ? 'That is short: the bag may not open all the way, or the ends slip in.'
+      : mouths > 2.4
+        ? 'That is long.'
+        : 'Usual is 1.6 to 2 (common practice).'
   return [
-    { code: mouths < 1.3 ? 'cord-short' : 'cord-length', weight: mouths < 1.3 ? 'watch' : 'note', part: part.id, what: `Each cord is ${formatCm(cord.lengthCm, design.units)} long, ${mouths.toFixed(1)} times round the mouth. ${usual}` },
-    { code: 'mouth-closes', weight: 'note', part: part.id, what: `Pulled tight, the mouth closes to a hole of about ${formatCm(openingCm, design.units)}, and each end hangs out ${formatCm(tailCm, design.units)}. An estimate: posts side by side, each as thick as the fabric, and the cords within (from memory).` },
+    {
+      code: mouths < 1.3 ? 'cord-short' : 'cord-length',
+      weight: mouths < 1.3 ? 'watch' : 'note',
+      part: part.id,
+      what: `Each cord is ${formatCm(cord.lengthCm, design.units)} long, ${mouths.toFixed(1)} times round the mouth. ${usual}`,
+    },
+    {
+      code: 'mouth-closes',
+      weight: 'note',
+      part: part.id,
+      what: `Pulled tight, the mouth closes to a hole of about ${formatCm(openingCm, design.units)}, and each end hangs out `
+        + `${formatCm(tailCm, design.units)}. An estimate: posts side by side, each as thick as the fabric, and the cords within (from `
+        + 'memory).',
+    },
   ]
 }
 

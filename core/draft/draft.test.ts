@@ -14,7 +14,11 @@ describe('the draft of a pouch, by hand', () => {
   const { sizes, parts, rounds } = draft(pouch)
 
   it('folds base, turn-up and wall', () => {
-    expect(parts.map(({ id, firstRound, rounds: own }) => [id, firstRound, own.length])).toEqual([['base', 1, 13], ['turnUp', 14, 1], ['part-1', 15, 29]])
+    expect(parts.map(({ id, firstRound, rounds: own }) => [id, firstRound, own.length])).toEqual([
+      ['base', 1, 13],
+      ['turnUp', 14, 1],
+      ['part-1', 15, 29],
+    ])
     expect(rounds.map(({ number }) => number)).toEqual(Array.from({ length: 43 }, (_, i) => i + 1))
   })
 
@@ -33,66 +37,94 @@ describe('the draft of a pouch, by hand', () => {
 
 describe('every draft', () => {
   it('has a round\'s stitches on the edge that the round below left', () => {
-    fc.assert(fc.property(anyDesign, (design) => {
-      const { rounds } = draft(design)
-      rounds.forEach(({ worked }, i) => {
-        // A pick-up round, a second disc and the mouth of a folded bag stand on a foundation of their own.
-        if (i > 0 && worked.on.from[0] !== -1) expect(worked.on.count).toBe(rounds[i - 1]!.worked.edge.count)
-        expect(worked.edge.from.length).toBe(worked.edge.count)
-        expect(Math.max(...worked.edge.to)).toBeLessThan(worked.on.count)
-      })
-    }), { ...SEED, numRuns: 40 })
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const { rounds } = draft(design)
+        rounds.forEach(({ worked }, i) => {
+          // A pick-up round, a second disc and the mouth of a folded bag stand on a foundation of their own.
+          if (i > 0 && worked.on.from[0] !== -1) expect(worked.on.count).toBe(rounds[i - 1]!.worked.edge.count)
+          expect(worked.edge.from.length).toBe(worked.edge.count)
+          expect(Math.max(...worked.edge.to)).toBeLessThan(worked.on.count)
+        })
+      }),
+      { ...SEED, numRuns: 40 },
+    )
   })
 
   it('is the same for the same design (law 4)', () => {
-    fc.assert(fc.property(anyDesign, (design) => {
-      const copy = JSON.parse(JSON.stringify(design)) as Design
-      expect(JSON.stringify(draft(copy))).toBe(JSON.stringify(draft(design)))
-    }), { ...SEED, numRuns: 20 })
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const copy = JSON.parse(JSON.stringify(design)) as Design
+        expect(JSON.stringify(draft(copy))).toBe(JSON.stringify(draft(design)))
+      }),
+      { ...SEED, numRuns: 20 },
+    )
   })
 
   it('comes out, or stops with the part and what to change (law 5)', () => {
-    fc.assert(fc.property(anyDesign, (design) => {
-      const { findings, rounds, sizes } = draft(design)
-      for (const stop of findings.filter(({ weight }) => weight === 'stop')) expect(stop.part).toBeTruthy()
-      if (!findings.some(({ weight }) => weight === 'stop')) expect(rounds.length).toBeGreaterThan(0)
-      for (const value of [sizes.floor.length.cm, sizes.floor.width.cm, sizes.flatWidth.cm, sizes.height.cm, sizes.litres]) expect(Number.isFinite(value)).toBe(true)
-    }), { ...SEED, numRuns: 100 })
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const { findings, rounds, sizes } = draft(design)
+        for (const stop of findings.filter(({ weight }) => weight === 'stop')) expect(stop.part).toBeTruthy()
+        if (!findings.some(({ weight }) => weight === 'stop')) expect(rounds.length).toBeGreaterThan(0)
+        for (const value of [sizes.floor.length.cm, sizes.floor.width.cm, sizes.flatWidth.cm, sizes.height.cm, sizes.litres])
+          expect(Number.isFinite(value)).toBe(true)
+      }),
+      { ...SEED, numRuns: 100 },
+    )
   })
 
   it('has both sides and its start, whatever the design', () => {
-    fc.assert(fc.property(anyDesign, (design) => {
-      for (const { edge } of draft(design).parts) {
-        const [a, b] = edge.sides
-        expect(a >= 0 && b >= 0 && a <= edge.count && b <= edge.count && (edge.count < 2 || a !== b)).toBe(true)
-      }
-    }), { ...SEED, numRuns: 60 })
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        for (const { edge } of draft(design).parts) {
+          const [a, b] = edge.sides
+          expect(a >= 0 && b >= 0 && a <= edge.count && b <= edge.count && (edge.count < 2 || a !== b)).toBe(true)
+        }
+      }),
+      { ...SEED, numRuns: 60 },
+    )
   })
 
   it('has the same counts in every style of round', () => {
-    fc.assert(fc.property(anyDesign, (design) => {
-      const countsIn = (style: Design['rounds']['style'], startingChainCounts: boolean) =>
-        draft({ ...design, rounds: { style, startingChainCounts } }).rounds.map(({ worked }) => worked.edge.count).join()
-      const spiral = countsIn('spiral', false)
-      for (const style of ['joined', 'turned'] as const) for (const counts of [true, false]) expect(countsIn(style, counts)).toBe(spiral)
-    }), { ...SEED, numRuns: 30 })
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const countsIn = (style: Design['rounds']['style'], startingChainCounts: boolean) =>
+          draft({ ...design, rounds: { style, startingChainCounts } })
+            .rounds.map(({ worked }) => worked.edge.count)
+            .join()
+        const spiral = countsIn('spiral', false)
+        for (const style of ['joined', 'turned'] as const) for (const counts of [true, false]) expect(countsIn(style, counts)).toBe(spiral)
+      }),
+      { ...SEED, numRuns: 30 },
+    )
   })
 })
 
 describe('a draft from an earlier one', () => {
   const wall = [
-    { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }, { band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' },
-    { band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: false, colour: 'main' }, { band: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' },
+    { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' },
+    { band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' },
+    { band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: false, colour: 'main' },
+    { band: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' },
   ] as const
   const mixed: Design = { ...pouch, wall: stacked(wall) }
   const bare = (one: ReturnType<typeof draft>) => JSON.stringify({ ...one, fold: undefined })
 
   it('is the same as one from nothing, whatever changed (law 4)', () => {
-    fc.assert(fc.property(anyDesign, anyDesign, fc.constantFrom('gauge', 'rounds', 'base', 'turnUp', 'wall', 'mouth', 'hands', 'measuredBase', 'contents'), (a, b, field) => {
-      const before = draft(a)
-      const changed = { ...a, [field]: b[field] }
-      expect(bare(draft(changed, before))).toBe(bare(draft(changed)))
-    }), { ...SEED, numRuns: 80 })
+    fc.assert(
+      fc.property(
+        anyDesign,
+        anyDesign,
+        fc.constantFrom('gauge', 'rounds', 'base', 'turnUp', 'wall', 'mouth', 'hands', 'measuredBase', 'contents'),
+        (a, b, field) => {
+          const before = draft(a)
+          const changed = { ...a, [field]: b[field] }
+          expect(bare(draft(changed, before))).toBe(bare(draft(changed)))
+        },
+      ),
+      { ...SEED, numRuns: 80 },
+    )
   })
 
   it('takes over what lies below the first change, and works the rest anew', () => {
@@ -105,7 +137,11 @@ describe('a draft from an earlier one', () => {
 
   it('works an adjusting round anew when what it adjusts for has changed', () => {
     const before = draft(mixed)
-    const { design } = edit(mixed, 'Waves', one => void one.wall.splice(3, 1, { id: 'part-9', band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }))
+    const { design } = edit(
+      mixed,
+      'Waves',
+      one => void one.wall.splice(3, 1, { id: 'part-9', band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }),
+    )
     const after = draft(design, before)
     expect([before.parts[4]!.edge.count, after.parts[4]!.edge.count]).toEqual([78, 80])
   })
@@ -116,10 +152,19 @@ describe('the wall as a whole', () => {
   const code = (design: Design, wanted: string) => draft(design).findings.find(found => found.code === wanted)
 
   it('does not divide: both ways to adjust are offered, with what they cost', () => {
-    const found = code({ ...pouch, wall: stacked([...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }]) }, 'does-not-divide')!
+    const found = code(
+      { ...pouch, wall: stacked([...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }]) },
+      'does-not-divide',
+    )!
     expect(found.what).toContain('asks for a multiple of 4, and 78 stitches come up from below; it could be worked on 76 or 80')
-    expect([found.fix!, ...found.otherFixes!].map(({ label }) => label)).toEqual(['2 fewer in a round below: 76, right for all above, 0.5 cm narrower lying flat', '2 more in a round below: 80, right for all above, 0.5 cm wider lying flat'])
-    const { design } = applyFix({ ...pouch, wall: stacked([...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }]) }, found.fix!)
+    expect([found.fix!, ...found.otherFixes!].map(({ label }) => label)).toEqual([
+      '2 fewer in a round below: 76, right for all above, 0.5 cm narrower lying flat',
+      '2 more in a round below: 80, right for all above, 0.5 cm wider lying flat',
+    ])
+    const { design } = applyFix(
+      { ...pouch, wall: stacked([...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }]) },
+      found.fix!,
+    )
     expect(draft(design).findings.filter(({ weight }) => weight === 'stop')).toEqual([])
   })
 
@@ -143,17 +188,35 @@ describe('the wall as a whole', () => {
   it('says where the bag draws in at once: by hand, groups leave 57 of 76 stitches, 28.5 cm around for 38', () => {
     const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 76 } }, colour: 'main' } as const
     const wall = [{ band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }, pouch.wall[0]!] as const
-    expect(code({ ...pouch, base: tube, turnUp: 'plain', wall: stacked(wall) }, 'draws-in')!.what).toContain('from 19 cm to 14.3 cm lying flat')
+    expect(code({ ...pouch, base: tube, turnUp: 'plain', wall: stacked(wall) }, 'draws-in')!.what).toContain(
+      'from 19 cm to 14.3 cm lying flat',
+    )
     expect(code({ ...pouch, base: tube, turnUp: 'plain' }, 'draws-in')).toBeUndefined()
   })
 
   it('tells the ends that stripes leave', () => {
-    const wall = [{ ...pouch.wall[0]!, band: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } }, stripes: [{ colour: 'main', rounds: 2 }, { colour: 'moss', rounds: 1 }] }] as const
-    expect(code({ ...pouch, turnUp: 'plain', yarns: [...pouch.yarns, { id: 'moss', name: 'moss', colour: '#00ff00' }], wall }, 'yarn-changes')!.what).toContain('3 changes of yarn. At 2 the old yarn is carried')
+    const wall = [
+      {
+        ...pouch.wall[0]!,
+        band: 'solid',
+        stitch: 'sc',
+        size: { pin: { rounds: 6 } },
+        stripes: [
+          { colour: 'main', rounds: 2 },
+          { colour: 'moss', rounds: 1 },
+        ],
+      },
+    ] as const
+    expect(
+      code({ ...pouch, turnUp: 'plain', yarns: [...pouch.yarns, { id: 'moss', name: 'moss', colour: '#00ff00' }], wall }, 'yarn-changes')!
+        .what,
+    ).toContain('3 changes of yarn. At 2 the old yarn is carried')
   })
 
   it('has its sides further on where the seam leans: by hand, 3 in ten rounds are 9 after the 30 rounds of the wall', () => {
-    const sides = (leanPerTen?: number, style: Design['rounds']['style'] = 'joined') => draft({ ...pouch, rounds: { style, startingChainCounts: false, ...(leanPerTen === undefined ? {} : { leanPerTen }) } }).parts.at(-1)!.edge.sides
+    const sides = (leanPerTen?: number, style: Design['rounds']['style'] = 'joined') =>
+      draft({ ...pouch, rounds: { style, startingChainCounts: false, ...(leanPerTen === undefined ? {} : { leanPerTen }) } }).parts.at(-1)!
+        .edge.sides
     expect(sides()).toEqual([0, 39])
     expect(sides(3)).toEqual([9, 48])
     expect(sides(-3)).toEqual([69, 30])
@@ -163,7 +226,11 @@ describe('the wall as a whole', () => {
 
 describe('stops and notes', () => {
   it('leaves nothing above a part that cannot be worked', () => {
-    const { parts, findings } = draft({ ...pouch, gauge: { ...swatch, measured: { sc: { stitches: 180, rounds: 180, overCm: 10 } } }, base: { ...pouch.base, size: { want: { diameterCm: 150 } } } })
+    const { parts, findings } = draft({
+      ...pouch,
+      gauge: { ...swatch, measured: { sc: { stitches: 180, rounds: 180, overCm: 10 } } },
+      base: { ...pouch.base, size: { want: { diameterCm: 150 } } },
+    })
     expect(parts.map(({ id }) => id)).toEqual(['base'])
     expect(findings[0]).toMatchObject({ weight: 'stop', part: 'base' })
   })

@@ -9,8 +9,26 @@ import { drift } from './drift'
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } } as const
 const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 116 } }, colour: 'main' } as const
 const tote: Design = {
-  ...newDesign('Tote'), gauge, base: tube, turnUp: 'plain', yarns: [{ id: 'main', name: 'a', colour: '#ffffff' }, { id: 'moss', name: 'b', colour: '#00ff00' }],
-  wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main', stripes: [{ colour: 'main', rounds: 3 }, { colour: 'moss', rounds: 2 }] }]),
+  ...newDesign('Tote'),
+  gauge,
+  base: tube,
+  turnUp: 'plain',
+  yarns: [
+    { id: 'main', name: 'a', colour: '#ffffff' },
+    { id: 'moss', name: 'b', colour: '#00ff00' },
+  ],
+  wall: stacked([
+    {
+      band: 'solid',
+      stitch: 'sc',
+      size: { pin: { rounds: 20 } },
+      colour: 'main',
+      stripes: [
+        { colour: 'main', rounds: 3 },
+        { colour: 'moss', rounds: 2 },
+      ],
+    },
+  ]),
 }
 const planned = draft(tote)
 /** Round 1 is the tube's own; round 11 is the wall's tenth. */
@@ -47,7 +65,10 @@ describe('a count that came out otherwise', () => {
 
   it('in a base or a texture is put right by hand', () => {
     const other = draft({ ...tote, wall: stacked([{ band: 'groups', size: { pin: { rounds: 4 } }, colour: 'main' }]) })
-    expect(drift(other, 3, 86)!.ways.map(({ way, fix }) => [way, Boolean(fix)])).toEqual([['next-round', false], ['rip-back', false]])
+    expect(drift(other, 3, 86)!.ways.map(({ way, fix }) => [way, Boolean(fix)])).toEqual([
+      ['next-round', false],
+      ['rip-back', false],
+    ])
     const round = draft({ ...tote, base: { ...newDesign('x').base, increases: 6, size: { pin: { rounds: 8 } } } })
     expect(drift(round, 5, 31)!.ways[0]!.what).toContain('1 increase fewer')
     expect(drift(round, 5, 25)!.causes.join(' ')).toContain('One missed in each of the 5 rounds')

@@ -37,11 +37,19 @@ function causes({ design, parts }: Draft, part: DraftPart, inPart: number, by: n
   const { style } = design.rounds
   const each = inPart > 1 && Math.abs(by) === inPart
   if (by > 0) {
-    found.push(style === 'spiral' ? 'A stitch worked twice into one place, often at the marker.' : 'A stitch worked into the starting chain or the joining stitch. Mark the first stitch of each round.')
+    found.push(
+      style === 'spiral'
+        ? 'A stitch worked twice into one place, often at the marker.'
+        : 'A stitch worked into the starting chain or the joining stitch. Mark the first stitch of each round.',
+    )
     if (each) found.push(`One too many in each of the ${inPart} rounds of this part fits that well.`)
   }
   else {
-    found.push(style === 'spiral' ? 'A stitch passed over, often at the marker.' : 'The last stitch of the round missed, or the first one hidden under the join. Recount by the V\'s on top.')
+    found.push(
+      style === 'spiral'
+        ? 'A stitch passed over, often at the marker.'
+        : 'The last stitch of the round missed, or the first one hidden under the join. Recount by the V\'s on top.',
+    )
     if (each) found.push(`One missed in each of the ${inPart} rounds of this part fits that well.`)
   }
   if (isBase(part) && parts.length > 0) found.push('In the base: an increase too many or too few. Count each group between increases.')
@@ -52,10 +60,12 @@ function turnedTo(stripes: readonly Stripe[] | undefined, by: number): Stripe[] 
   if (!stripes || stripes.length === 0) return undefined
   const rounds = stripes.flatMap(({ colour, rounds: n }) => Array<string>(n).fill(colour))
   const turned = rounds.map((_, i) => rounds[(i + by) % rounds.length]!)
-  return turned.map(colour => ({ colour, rounds: 1 })).reduce<Stripe[]>((all, one) => {
-    const last = all.at(-1)
-    return last?.colour === one.colour ? [...all.slice(0, -1), { colour: one.colour, rounds: last.rounds + 1 }] : [...all, one]
-  }, [])
+  return turned
+    .map(colour => ({ colour, rounds: 1 }))
+    .reduce<Stripe[]>((all, one) => {
+      const last = all.at(-1)
+      return last?.colour === one.colour ? [...all.slice(0, -1), { colour: one.colour, rounds: last.rounds + 1 }] : [...all, one]
+    }, [])
 }
 
 function run(spec: SolidSpec, rounds: number, from: number): SolidSpec[] {
@@ -68,11 +78,15 @@ function run(spec: SolidSpec, rounds: number, from: number): SolidSpec[] {
 /** A plain band cut at a round: as planned below it, as counted in it, and, if asked, put right in the next. */
 function cut(spec: SolidSpec, part: DraftPart, inPart: number, by: number, putRight: boolean): WallSpec[] {
   const adjusting = (change: number, round: number, counted: boolean): AdjustSpec => ({
-    ...adjustedTo({ pin: { change } }, spec.stitch, part.rounds[round - 1]?.round.colour ?? spec.colour), mirrored: false, ...(counted ? { counted } : {}),
+    ...adjustedTo({ pin: { change } }, spec.stitch, part.rounds[round - 1]?.round.colour ?? spec.colour),
+    mirrored: false,
+    ...(counted ? { counted } : {}),
   })
   const done = inPart + (putRight ? 1 : 0)
   return [
-    ...run(spec, inPart - 1, 0), adjusting(by, inPart, true), ...(putRight ? [adjusting(-by, inPart + 1, false)] : []),
+    ...run(spec, inPart - 1, 0),
+    adjusting(by, inPart, true),
+    ...(putRight ? [adjusting(-by, inPart + 1, false)] : []),
     ...run(spec, part.rounds.length - done, done),
   ]
 }
@@ -89,7 +103,11 @@ function wallEdit({ wall }: Design, id: string, instead: readonly WallSpec[], la
 /** How much wider or narrower the mouth comes out if a fix is taken; or that something above no longer divides. */
 function mouthAfter(before: Draft, fix: Fix | undefined, by: number, part: DraftPart): string {
   const { units } = before.design
-  const told = (cm: number) => Math.abs(cm) < 0.05 ? 'the mouth stays as wide as planned' : `the mouth comes out ${formatCm(Math.abs(cm), units)} ${cm > 0 ? 'wider' : 'narrower'} lying flat: the top ${cm > 0 ? 'flares' : 'draws in'}`
+  const told = (cm: number) =>
+    Math.abs(cm) < 0.05
+      ? 'the mouth stays as wide as planned'
+      : `the mouth comes out ${formatCm(Math.abs(cm), units)} ${cm > 0 ? 'wider' : 'narrower'} lying flat: `
+        + `the top ${cm > 0 ? 'flares' : 'draws in'}`
   if (fix) {
     const after = draft({ ...before.design, wall: fix.changes[0]!.value as Design['wall'] })
     const stop = after.findings.find(({ weight }) => weight === 'stop')
@@ -101,7 +119,11 @@ function mouthAfter(before: Draft, fix: Fix | undefined, by: number, part: Draft
 
 /** Ripping back: what is lost. */
 function ripBack(round: number, counted: number): DriftWay {
-  return { way: 'rip-back', what: `Rip back to round ${round - 1}: ${counted} stitches to work again. If the count was right at an earlier check, the mistake lies between; count round by round on the way down.` }
+  return {
+    way: 'rip-back',
+    what: `Rip back to round ${round - 1}: ${counted} stitches to work again. If the count was right at an earlier check, the mistake `
+      + 'lies between; count round by round on the way down.',
+  }
 }
 
 /**
@@ -119,11 +141,15 @@ export function drift(of: Draft, round: number, counted: number): Drift | undefi
   const spec = wallPartOf(part)
   const plain = spec && isPlain(spec) ? spec : undefined
   const can = plain && Math.abs(by) <= mostChange(planned, by) && Math.abs(by) <= mostChange(counted, -by)
-  const live = can ? wallEdit(of.design, part.id, cut(plain, part, inPart, by, false), `Live with ${counted} from round ${round} on`) : undefined
+  const live = can
+    ? wallEdit(of.design, part.id, cut(plain, part, inPart, by, false), `Live with ${counted} from round ${round} on`)
+    : undefined
   const ways: DriftWay[] = []
   if (can && inPart < part.rounds.length) {
     ways.push({
-      way: 'next-round', what: `Put it right in round ${round + 1}, spread where it shows least:`, steps: changeEvenly(counted, -by, plain.stitch),
+      way: 'next-round',
+      what: `Put it right in round ${round + 1}, spread where it shows least:`,
+      steps: changeEvenly(counted, -by, plain.stitch),
       fix: wallEdit(of.design, part.id, cut(plain, part, inPart, by, true), `Put it right in round ${round + 1}`),
     })
   }
@@ -136,6 +162,11 @@ export function drift(of: Draft, round: number, counted: number): Drift | undefi
 /** Putting it right where no plain round follows: in a base, or in a texture. */
 function nextRoundByHand(part: DraftPart, by: number): string {
   const n = Math.abs(by)
-  if (isBase(part)) return `In the next round of the base work ${n} ${n === 1 ? 'increase' : 'increases'} ${by > 0 ? 'fewer' : 'more'} than written, far apart.`
-  return `In the next plain round ${by > 0 ? `draw ${n === 1 ? 'two stitches' : `${n} pairs of stitches`} together` : `work two in one, ${n === 1 ? 'once' : `${n} times, far apart`}`}, where it shows least. In a texture its repeat must come out: make up for it beside the start of the round.`
+  const increases = `${n} ${n === 1 ? 'increase' : 'increases'}`
+  if (isBase(part)) return `In the next round of the base work ${increases} ${by > 0 ? 'fewer' : 'more'} than written, far apart.`
+  return 'In the next plain round '
+    + (by > 0
+      ? `draw ${n === 1 ? 'two stitches' : `${n} pairs of stitches`} together, `
+      : `work two in one, ${n === 1 ? 'once' : `${n} times, far apart`}, `)
+    + 'where it shows least. In a texture its repeat must come out: make up for it beside the start of the round.'
 }

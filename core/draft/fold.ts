@@ -69,7 +69,10 @@ function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
   const kind = first ? mainStitch(first, { gauge, repeats: design.repeats }) : design.base.stitch
   const colour = first?.colour ?? design.base.colour
   return {
-    id: 'turnUp', name: 'Turn-up', from: { in: 'turnUp', spec: design.turnUp }, sees: [kind, colour],
+    id: 'turnUp',
+    name: 'Turn-up',
+    from: { in: 'turnUp', spec: design.turnUp },
+    sees: [kind, colour],
     work: (edge, setting) => turnUp(design.turnUp, kind, colour, edge, setting),
   }
 }
@@ -77,7 +80,10 @@ function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
 function waitingWall(design: Design, gauge: Gauge, spec: WallPart, index: number): Waiting {
   const above = looksUp(spec) ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
   return {
-    id: spec.id, name: nameOf(design, spec, index), from: { in: 'wall', spec, index }, sees: [design.repeats, index, ...above],
+    id: spec.id,
+    name: nameOf(design, spec, index),
+    from: { in: 'wall', spec, index },
+    sees: [design.repeats, index, ...above],
     work: (edge, setting) => workWall(spec, edge, { ...setting, repeats: design.repeats, accepts: accepts(design, index + 1, gauge) }),
   }
 }
@@ -109,8 +115,14 @@ function insideAt({ contents }: Design, tallCm: number): Pick<Setting, 'inside'>
 }
 
 function alike(a: Origin, b: Origin): boolean {
-  return a.spec === b.spec && a.edge === b.edge && a.index === b.index && a.turns === b.turns
-    && a.saw.length === b.saw.length && a.saw.every((one, i) => one === b.saw[i])
+  return (
+    a.spec === b.spec
+    && a.edge === b.edge
+    && a.index === b.index
+    && a.turns === b.turns
+    && a.saw.length === b.saw.length
+    && a.saw.every((one, i) => one === b.saw[i])
+  )
 }
 
 /** How far the fold has come: what is worked, how many rounds, how tall, and how many rounds above the base the seam has leaned in. */
@@ -121,7 +133,12 @@ class Rising {
   private risen = 0
   private tallCm = 0
 
-  constructor(private readonly design: Design, private readonly gauge: Gauge, private readonly known: readonly WorkedPart[], start: Start | undefined) {
+  constructor(
+    private readonly design: Design,
+    private readonly gauge: Gauge,
+    private readonly known: readonly WorkedPart[],
+    start: Start | undefined,
+  ) {
     if (start) this.start = start
   }
 
@@ -134,8 +151,12 @@ class Rising {
     const under = worked.at(-1)?.part
     const floor = worked[0]?.part.size.floor
     return {
-      ...fromNothing(gauge, design.rounds), index: this.below, turns: turnsAfter(worked),
-      ...(under ? { belowCm: under.size.circumference.cm, tallCm } : {}), ...(floor ? { floor } : {}), ...insideAt(design, tallCm),
+      ...fromNothing(gauge, design.rounds),
+      index: this.below,
+      turns: turnsAfter(worked),
+      ...(under ? { belowCm: under.size.circumference.cm, tallCm } : {}),
+      ...(floor ? { floor } : {}),
+      ...insideAt(design, tallCm),
     }
   }
 
@@ -144,7 +165,10 @@ class Rising {
     const setting = this.setting()
     const { belowCm, tallCm, floor, inside } = setting
     const origin: Origin = {
-      spec: from.spec, edge: this.edge, index: this.below, turns: setting.turns,
+      spec: from.spec,
+      edge: this.edge,
+      index: this.below,
+      turns: setting.turns,
       saw: [name, this.design.units, belowCm, tallCm, floor, inside?.aroundCm, inside?.heightCm, ...sees],
     }
     const earlier = this.known[this.worked.length]
@@ -157,7 +181,11 @@ class Rising {
   }
 
   private anew(id: string, name: string, from: Drafted, result: PartResult): DraftPart {
-    const { design: { rounds, units }, below, risen } = this
+    const {
+      design: { rounds, units },
+      below,
+      risen,
+    } = this
     if (this.worked.length === 0) {
       this.start = result.start ?? NO_START
       return asPart(id, name, from, below, result, units)
@@ -174,7 +202,9 @@ class Rising {
 export function fold(design: Design, gauge: Gauge, before?: Fold): Fold {
   const known = before && before.gauge === gauge && before.rounds === design.rounds ? before.worked : []
   const rising = new Rising(design, gauge, known, before?.start)
-  let goesOn = rising.take({ id: 'base', name: 'Base', from: { in: 'base', spec: design.base }, sees: [] }, setting => workBase(design.base, setting))
+  let goesOn = rising.take({ id: 'base', name: 'Base', from: { in: 'base', spec: design.base }, sees: [] }, setting =>
+    workBase(design.base, setting),
+  )
   const above = [waitingTurnUp(design, gauge), ...design.wall.map((spec, i) => waitingWall(design, gauge, spec, i))]
   for (const waiting of above) {
     if (!goesOn) break

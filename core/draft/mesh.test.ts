@@ -6,9 +6,28 @@ import { newDesign } from '../design/starter'
 import { patternOf } from '../words/pattern'
 import { draft } from './draft'
 
-const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } } } as const
-const net = { band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 8 } }, size: { pin: { rounds: 10 } }, ends: 'closed', colour: 'main' } as const
-const bag: Design = { ...newDesign('Net'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([net]), contents: { kind: 'balls', count: 8, acrossCm: 2.4 } }
+const gauge = {
+  hookMm: 3.5,
+  strands: 1,
+  measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
+} as const
+const net = {
+  band: 'loops',
+  skip: 1,
+  first: 3,
+  hold: { pin: { chains: 8 } },
+  size: { pin: { rounds: 10 } },
+  ends: 'closed',
+  colour: 'main',
+} as const
+const bag: Design = {
+  ...newDesign('Net'),
+  gauge,
+  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' },
+  turnUp: 'plain',
+  wall: stacked([net]),
+  contents: { kind: 'balls', count: 8, acrossCm: 2.4 },
+}
 const found = (design: Design, code: string) => draft(design).findings.find(one => one.code === code)
 
 describe('whether the apples stay in', () => {
@@ -17,14 +36,21 @@ describe('whether the apples stay in', () => {
     expect(finding).toMatchObject({ weight: 'caution', part: 'part-1' })
     expect(finding.what).toContain('a ball of 2.5 cm be pushed through')
     expect(finding.what).toContain('A ball of 2.4 cm can leave by them')
-    expect([finding.fix!, ...finding.otherFixes!].map(({ label }) => label)).toEqual(['Loops of at most 6 chains', 'Boxes instead of loops', 'Line the bag'])
+    expect([finding.fix!, ...finding.otherFixes!].map(({ label }) => label)).toEqual([
+      'Loops of at most 6 chains',
+      'Boxes instead of loops',
+      'Line the bag',
+    ])
   })
 
   it('is mended by any of the ways offered', () => {
     const finding = found(bag, 'holes-too-large')!
     for (const fix of [finding.fix!, ...finding.otherFixes!]) {
       const after = draft(applyFix(bag, fix).design)
-      expect(after.findings.filter(({ code, weight }) => code.startsWith('holes-') || weight === 'stop'), fix.label).toEqual([])
+      expect(
+        after.findings.filter(({ code, weight }) => code.startsWith('holes-') || weight === 'stop'),
+        fix.label,
+      ).toEqual([])
     }
   })
 
@@ -38,7 +64,9 @@ describe('whether the apples stay in', () => {
   it('fits by what the net can give, not by its floor', () => {
     expect(found(bag, 'contents-fit')!.what).toContain('a net gives')
     expect(found({ ...bag, contents: { kind: 'balls', count: 200, acrossCm: 9 } }, 'contents-outgrow')!.what).toContain('litres')
-    expect(found({ ...bag, contents: { kind: 'box', lengthCm: 60, widthCm: 30, heightCm: 10 } }, 'contents-outgrow')!.what).toContain('the net stretches to 86.4 cm')
+    expect(found({ ...bag, contents: { kind: 'box', lengthCm: 60, widthCm: 30, heightCm: 10 } }, 'contents-outgrow')!.what).toContain(
+      'the net stretches to 86.4 cm',
+    )
   })
 
   it('says how it hangs, empty and loaded', () => {

@@ -22,7 +22,7 @@ export function openingOf({ net, arounds, opening }: DraftPart): Opening | undef
 /** Ways to keep what is carried in: what the part itself can do, or a lining. */
 function fixesFor(part: DraftPart, design: Design, gauge: Gauge, leastCm: number): Fix[] {
   const spec = wallPartOf(part)
-  const own = spec ? kindOf(spec).tighten?.(spec, leastCm, gauge) ?? [] : []
+  const own = spec ? (kindOf(spec).tighten?.(spec, leastCm, gauge) ?? []) : []
   return [...fixesOf(part, own, design.units), { label: 'Line the bag', changes: [{ path: ['lining'], value: { seamCm: 1.5 } }] }]
 }
 
@@ -31,21 +31,36 @@ function holes(part: DraftPart, design: Design, gauge: Gauge): Finding[] {
   const least = design.contents && leastThroughCm(design.contents)
   if (!opening || part.rounds.length === 0) return []
   const { units } = design
-  const size = `Its holes let a ball of ${formatCm(opening.ballCm, units)} be pushed through, and a rod of ${formatCm(opening.rodCm, units)} fall through.`
-  if (least === undefined || design.lining) return [{ code: 'holes', weight: 'note', part: part.id, what: `${size}${design.lining ? ' The lining keeps things in.' : ''}` }]
-  if (opening.ballCm < least * SAFE_SHARE) return [{ code: 'holes', weight: 'note', part: part.id, what: `${size} What it must hold stays in.` }]
+  const size = `Its holes let a ball of ${formatCm(opening.ballCm, units)} be pushed through, and a rod of `
+    + `${formatCm(opening.rodCm, units)} fall through.`
+  if (least === undefined || design.lining)
+    return [{ code: 'holes', weight: 'note', part: part.id, what: `${size}${design.lining ? ' The lining keeps things in.' : ''}` }]
+  if (opening.ballCm < least * SAFE_SHARE)
+    return [{ code: 'holes', weight: 'note', part: part.id, what: `${size} What it must hold stays in.` }]
   const [fix, ...otherFixes] = fixesFor(part, design, gauge, least)
   const gone = opening.ballCm >= least
-  return [{
-    code: gone ? 'holes-too-large' : 'holes-nearly-too-large', weight: gone ? 'caution' : 'watch', part: part.id,
-    what: `${size} ${contentOf(design.contents!).called(design.contents!)} of ${formatCm(least, units)} ${gone ? 'can leave by them' : 'only just stays in'}.`, ...(fix ? { fix } : {}), otherFixes,
-  }]
+  return [
+    {
+      code: gone ? 'holes-too-large' : 'holes-nearly-too-large',
+      weight: gone ? 'caution' : 'watch',
+      part: part.id,
+      what: `${size} ${contentOf(design.contents!).called(design.contents!)} of ${formatCm(least, units)} `
+        + `${gone ? 'can leave by them' : 'only just stays in'}.`,
+      ...(fix ? { fix } : {}),
+      otherFixes,
+    },
+  ]
 }
 
 /** A piece of lining in words: `floor: a circle 15.4 cm across`. */
 export function pieceWords({ what, cut, lengthCm, widthCm, times }: Piece, units: Units): string {
   const size = `${formatCm(lengthCm, units)} by ${formatCm(widthCm, units)}`
-  const shape = cut === 'circle' ? `a circle ${formatCm(lengthCm, units)} across` : cut === 'rounded' ? `${size}, its short ends rounded to half circles` : size
+  const shape
+    = cut === 'circle'
+      ? `a circle ${formatCm(lengthCm, units)} across`
+      : cut === 'rounded'
+        ? `${size}, its short ends rounded to half circles`
+        : size
   return `${what}: ${times > 1 ? `${times} of ` : ''}${shape}`
 }
 
@@ -78,15 +93,32 @@ export function loadedHeightCm(design: Design, parts: readonly DraftPart[]): num
 /** What mesh should be watched for: its holes, how it hangs, its lining. */
 export function meshFindings({ design, parts, sizes, gauge }: Bag): Finding[] {
   const loaded = sizes.loadedHeightCm
-  const hangs: Finding[] = loaded === undefined
-    ? []
-    : [{
-        code: 'hangs', weight: 'note', part: parts.find(({ net }) => net)!.id,
-        what: `${design.contents ? 'Around what it must hold it stands' : 'Empty it hangs'} ${formatCm(sizes.height.cm, design.units)} tall; hung up with a load it draws narrow above that and is about ${formatCm(loaded, design.units)} (an estimate, from memory). Mesh gives: it holds more than it looks, and handles lengthen. Test it low over the floor.`,
-      }]
+  const hangs: Finding[]
+    = loaded === undefined
+      ? []
+      : [
+          {
+            code: 'hangs',
+            weight: 'note',
+            part: parts.find(({ net }) => net)!.id,
+            what: `${design.contents ? 'Around what it must hold it stands' : 'Empty it hangs'} `
+              + `${formatCm(sizes.height.cm, design.units)} tall; hung up with a load it draws narrow above that and is about `
+              + `${formatCm(loaded, design.units)} (an estimate, from memory). Mesh gives: it holds more than it looks, and handles `
+              + 'lengthen. Test it low over the floor.',
+          },
+        ]
   const pieces = liningOf(design, parts, sizes)
-  const lining: Finding[] = pieces.length > 0
-    ? [{ code: 'lining', weight: 'note', part: 'lining', what: `Cut for the lining, seams and hem included: ${pieces.map(piece => pieceWords(piece, design.units)).join('; ')}. It is cut to the empty bag, so that the lining takes the strain and not the mesh.` }]
-    : []
+  const lining: Finding[]
+    = pieces.length > 0
+      ? [
+          {
+            code: 'lining',
+            weight: 'note',
+            part: 'lining',
+            what: `Cut for the lining, seams and hem included: ${pieces.map(piece => pieceWords(piece, design.units)).join('; ')}. It `
+              + 'is cut to the empty bag, so that the lining takes the strain and not the mesh.',
+          },
+        ]
+      : []
   return [...parts.flatMap(part => holes(part, design, gauge)), ...hangs, ...lining]
 }

@@ -32,9 +32,12 @@ function unused(design: Design): Finding {
   const { rounds, stitches } = design.measuredBase!
   const other = !isMeasuredOne(design, swatchSetting(design, gaugeOf(design.gauge)))
   return {
-    code: 'measured-unused', weight: 'watch', part: 'base',
+    code: 'measured-unused',
+    weight: 'watch',
+    part: 'base',
     what: other
-      ? `The base that was measured had ${rounds} rounds and ${stitches} stitches; this is another one, so the gauge is the swatch's alone again. Measure this one once it is worked.`
+      ? `The base that was measured had ${rounds} rounds and ${stitches} stitches; this is another one, so the gauge is the swatch's `
+      + 'alone again. Measure this one once it is worked.'
       : 'The measured base says nothing of the gauge: for an oval give a length greater than its width.',
     fix: { label: 'Forget the measured base', changes: [{ path: ['measuredBase'], value: undefined }] },
   }
@@ -48,7 +51,9 @@ export interface Redone {
 }
 
 function redoneWords(redone: readonly Redone[]): string {
-  const changed = redone.filter(({ before, now }) => before !== now).map(({ name, before, now }) => `${name} takes ${now} rounds instead of ${before}`)
+  const changed = redone
+    .filter(({ before, now }) => before !== now)
+    .map(({ name, before, now }) => `${name} takes ${now} rounds instead of ${before}`)
   return changed.length > 0 ? `${changed.join('; ')}.` : 'No count above changes by it.'
 }
 
@@ -60,9 +65,18 @@ export function refinedFindings(design: Design, gauge: Gauge, redone: readonly R
   if (before[kind].width.cm === gauge[kind].width.cm && before[kind].height.cm === gauge[kind].height.cm) {
     return [unused(design)]
   }
-  const from = (what: 'width' | 'height') => `${(before[kind][what].cm * 10).toFixed(2)} to ${(gauge[kind][what].cm * 10).toFixed(2)} mm ± ${((gauge[kind][what].plusMinusCm / gauge[kind][what].cm) * 100).toFixed(1)} %`
-  return [{
-    code: 'gauge-refined', weight: 'note', part: 'base',
-    what: `Your base measured ${formatCm(design.measuredBase.lengthCm, design.units)}${design.measuredBase.widthCm ? ` by ${formatCm(design.measuredBase.widthCm, design.units)}` : ''}: {${kind}} goes from ${from('width')} wide, and from ${from('height')} tall. ${redoneWords(redone)}`,
-  }]
+  const from = (what: 'width' | 'height') =>
+    `${(before[kind][what].cm * 10).toFixed(2)} to ${(gauge[kind][what].cm * 10).toFixed(2)} mm ± `
+    + `${((gauge[kind][what].plusMinusCm / gauge[kind][what].cm) * 100).toFixed(1)} %`
+  return [
+    {
+      code: 'gauge-refined',
+      weight: 'note',
+      part: 'base',
+      what: 'Your base measured '
+        + `${formatCm(design.measuredBase.lengthCm, design.units)}`
+        + `${design.measuredBase.widthCm ? ` by ${formatCm(design.measuredBase.widthCm, design.units)}` : ''}: `
+        + `{${kind}} goes from ${from('width')} wide, and from ${from('height')} tall. ${redoneWords(redone)}`,
+    },
+  ]
 }

@@ -15,17 +15,23 @@ function longestPlain(parts: readonly DraftPart[]): DraftPart | undefined {
 /** Makers want the right side facing before an edging: in turned work the last round may face the other way (craft 2). */
 function facing(design: Design, parts: readonly DraftPart[]): Finding[] {
   const last = parts.flatMap(({ rounds }) => rounds).at(-1)
-  if (design.rounds.style !== 'turned' || design.wall.length === 0 || last?.round.facing !== 'wrong' || last.round.join === 'open') return []
+  if (design.rounds.style !== 'turned' || design.wall.length === 0 || last?.round.facing !== 'wrong' || last.round.join === 'open')
+    return []
   const band = longestPlain(parts)
   const fix = ({ id, rounds }: DraftPart, by: number): Fix => ({
     label: `${by > 0 ? 'One round more' : 'One round fewer'} in wall ${design.wall.findIndex(part => part.id === id) + 1}`,
     changes: [{ path: ['wall', id, 'size'], value: { pin: { rounds: rounds.length + by } } }],
   })
-  return [{
-    code: 'ends-on-wrong-side', weight: 'watch', part: parts.at(-1)!.id,
-    what: 'The last round has the wrong side facing. An edging or casing wants the right side: work one round more or one fewer below it.',
-    ...(band && band.rounds.length > 1 ? { fix: fix(band, 1), otherFixes: [fix(band, -1)] } : {}),
-  }]
+  return [
+    {
+      code: 'ends-on-wrong-side',
+      weight: 'watch',
+      part: parts.at(-1)!.id,
+      what: 'The last round has the wrong side facing. An edging or casing wants the right side: work one round more or one fewer '
+        + 'below it.',
+      ...(band && band.rounds.length > 1 ? { fix: fix(band, 1), otherFixes: [fix(band, -1)] } : {}),
+    },
+  ]
 }
 
 /** The mouth has to divide by what will be worked on it. */
@@ -36,11 +42,16 @@ function mouth(design: Design, parts: readonly DraftPart[]): Finding[] {
   const over = top.edge.count % divides
   if (over === 0) return []
   const adjusting = adjustedTo({ want: { divides: true } }, 'sc', design.wall.at(-1)?.colour ?? design.base.colour)
-  return [{
-    code: 'mouth-does-not-divide', weight: 'caution', part: top.id,
-    what: `The mouth has ${top.edge.count} stitches, and ${divides} does not go into them: ${over} too many, or ${divides - over} too few. Look for counts that fit, or adjust in a last round.`,
-    fix: { label: 'Adjust in a last round', changes: [{ path: ['wall'], value: [...design.wall, asPartOf(design.wall, adjusting)] }] },
-  }]
+  return [
+    {
+      code: 'mouth-does-not-divide',
+      weight: 'caution',
+      part: top.id,
+      what: `The mouth has ${top.edge.count} stitches, and ${divides} does not go into them: ${over} too many, or ${divides - over} `
+        + 'too few. Look for counts that fit, or adjust in a last round.',
+      fix: { label: 'Adjust in a last round', changes: [{ path: ['wall'], value: [...design.wall, asPartOf(design.wall, adjusting)] }] },
+    },
+  ]
 }
 
 /** Every change of yarn in a draft's rounds. */
@@ -56,7 +67,10 @@ function colours(design: Design, parts: readonly DraftPart[]): Finding[] {
   const cut = changes.length - carried
   const words = [
     `${changes.length} ${changes.length === 1 ? 'change' : 'changes'} of yarn.`,
-    carried > 0 ? `At ${carried} the old yarn is carried up inside, slack and caught every second round (it rests for at most ${formatCm(CARRY_CM, design.units)}; from memory).` : '',
+    carried > 0
+      ? `At ${carried} the old yarn is carried up inside, slack and caught every second round (it rests for at most `
+      + `${formatCm(CARRY_CM, design.units)}; from memory).`
+      : '',
     cut > 0 ? `At ${cut} it is cut.` : '',
     `${Object.values(ends).reduce((a, b) => a + b, 0)} ends to weave in, in all.`,
   ]
@@ -74,10 +88,15 @@ function steps(design: Design, parts: readonly DraftPart[]): Finding[] {
     // Where it is meant, a part's own findings say how it lies.
     if (part.rounds.length === 0 || wallKindOf(part)?.shapes || Math.abs(share) <= STEP_SHARE) return []
     const [from, to] = [below, part].map(({ size }) => formatCm(size.circumference.cm / 2, design.units))
-    return [{
-      code: share < 0 ? 'draws-in' : 'flares', weight: 'watch', part: part.id,
-      what: `Here the bag goes from ${from} to ${to} lying flat at once: it will ${share < 0 ? 'draw in like a neck' : 'flare'}. If you do not want that, ${share < 0 ? 'add' : 'take away'} stitches in an adjusting round or a taper.`,
-    }]
+    return [
+      {
+        code: share < 0 ? 'draws-in' : 'flares',
+        weight: 'watch',
+        part: part.id,
+        what: `Here the bag goes from ${from} to ${to} lying flat at once: it will ${share < 0 ? 'draw in like a neck' : 'flare'}. If `
+          + `you do not want that, ${share < 0 ? 'add' : 'take away'} stitches in an adjusting round or a taper.`,
+      },
+    ]
   })
 }
 

@@ -30,15 +30,19 @@ export function withAdjusting(design: Design, before: number, stitches: number, 
  */
 function fixesFor(design: Design, wall: number, count: number, gauge: Gauge): { fix?: Fix, otherFixes?: Fix[] } {
   const good = accepts(design, wall, gauge)
-  const fixes = ([-1, 1] as const).map(by => nearest(count, by, good)).filter(to => to !== undefined).map((to): Fix => {
-    const width = gauge[mainStitch(design.wall[wall]!, { gauge, repeats: design.repeats })].width.cm
-    const change = to - count
-    const cost = formatCm(Math.abs(change) * width / 2, design.units)
-    return {
-      label: `${Math.abs(change)} ${change > 0 ? 'more' : 'fewer'} in a round below: ${to}, right for all above, ${cost} ${change > 0 ? 'wider' : 'narrower'} lying flat`,
-      changes: [{ path: ['wall'], value: withAdjusting(design, wall, to, gauge) }],
-    }
-  })
+  const fixes = ([-1, 1] as const)
+    .map(by => nearest(count, by, good))
+    .filter(to => to !== undefined)
+    .map((to): Fix => {
+      const width = gauge[mainStitch(design.wall[wall]!, { gauge, repeats: design.repeats })].width.cm
+      const change = to - count
+      const cost = formatCm((Math.abs(change) * width) / 2, design.units)
+      return {
+        label: `${Math.abs(change)} ${change > 0 ? 'more' : 'fewer'} in a round below: ${to}, right for all above, ${cost} `
+          + `${change > 0 ? 'wider' : 'narrower'} lying flat`,
+        changes: [{ path: ['wall'], value: withAdjusting(design, wall, to, gauge) }],
+      }
+    })
   const [fix, ...otherFixes] = fixes.sort((a, b) => a.label.localeCompare(b.label, 'en', { numeric: true }))
   return { ...(fix ? { fix } : {}), ...(otherFixes.length > 0 ? { otherFixes } : {}) }
 }
@@ -51,7 +55,11 @@ function withOwn(found: { fix?: Fix, otherFixes?: Fix[] }, { otherFixes: own = [
 
 /** Findings of parts with the ways to mend those that do not divide, which take the whole wall to see. */
 export function withWallFixes(design: Design, parts: readonly DraftPart[], gauge: Gauge): Finding[] {
-  return parts.flatMap(({ from, findings, edge }) => findings.map(finding => finding.code === 'does-not-divide' && from.in === 'wall'
-    ? { ...finding, ...withOwn(fixesFor(design, from.index, edge.count, gauge), finding) }
-    : finding))
+  return parts.flatMap(({ from, findings, edge }) =>
+    findings.map(finding =>
+      finding.code === 'does-not-divide' && from.in === 'wall'
+        ? { ...finding, ...withOwn(fixesFor(design, from.index, edge.count, gauge), finding) }
+        : finding,
+    ),
+  )
 }

@@ -4,5 +4,9 @@ import { exported } from './kind'
 
 /** The pattern in Markdown. */
 export const markdown = exported({
-  as: 'md', name: 'Pattern as Markdown', type: 'text/markdown', extension: 'md', write: (draft, terms) => asMarkdown(patternOf(draft, terms)),
+  as: 'md',
+  name: 'Pattern as Markdown',
+  type: 'text/markdown',
+  extension: 'md',
+  write: (draft, terms) => asMarkdown(patternOf(draft, terms)),
 })

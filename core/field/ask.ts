@@ -1,7 +1,26 @@
 import type { FabricKind } from '../stitch/dictionary'
 import type {
-  AlwaysField, Bounds, ChoiceField, CountField, Field, Fields, FigureField, GroupField, KindsField, LengthField, ListField, MaybeField, More,
-  Option, RepeatField, StitchField, TextField, Told, Way, WaysField, YarnField,
+  AlwaysField,
+  Bounds,
+  ChoiceField,
+  CountField,
+  Field,
+  Fields,
+  FigureField,
+  GroupField,
+  KindsField,
+  LengthField,
+  ListField,
+  MaybeField,
+  More,
+  Option,
+  RepeatField,
+  StitchField,
+  TextField,
+  Told,
+  Way,
+  WaysField,
+  YarnField,
 } from './field'
 import type { Now } from './now'
 import type { ValuesOf } from './spec'
@@ -12,12 +31,21 @@ export function between(least: number, most: number): Bounds {
 }
 
 /** Asks for a whole number. */
-export function count<const M extends More<number> & Pick<CountField, 'suffix' | 'taught'>>(label: Told, bounds: Bounds, more?: M): CountField & M {
+export function count<const M extends More<number> & Pick<CountField, 'suffix' | 'taught'>>(
+  label: Told,
+  bounds: Bounds,
+  more?: M,
+): CountField & M {
   return { is: 'count', label, bounds, ...more } as CountField & M
 }
 
 /** Asks for a whole number, or takes a word in its place. */
-export function countOr<const O extends string>(or: O, label: Told, bounds: Bounds, more?: Omit<More<number>, 'begins'> & Pick<CountField, 'orDoes' | 'taught'>): CountField & { readonly or: O } {
+export function countOr<const O extends string>(
+  or: O,
+  label: Told,
+  bounds: Bounds,
+  more?: Omit<More<number>, 'begins'> & Pick<CountField, 'orDoes' | 'taught'>,
+): CountField & { readonly or: O } {
   return { is: 'count', label, bounds, or, begins: or, ...more }
 }
 
@@ -27,17 +55,28 @@ export function figure<const M extends More<number>>(label: Told, bounds: Bounds
 }
 
 /** Asks for a length. */
-export function length<const M extends More<number> & Pick<LengthField, 'picks' | 'along'>>(label: Told, bounds: Bounds, more?: M): LengthField & M {
+export function length<const M extends More<number> & Pick<LengthField, 'picks' | 'along'>>(
+  label: Told,
+  bounds: Bounds,
+  more?: M,
+): LengthField & M {
   return { is: 'length', label, bounds, ...more } as LengthField & M
 }
 
 /** Asks for one of a few. */
-export function choice<const V extends string | number | boolean>(label: Told, options: readonly Option<V>[], more?: More<NoInfer<V>>): ChoiceField<V> {
+export function choice<const V extends string | number | boolean>(
+  label: Told,
+  options: readonly Option<V>[],
+  more?: More<NoInfer<V>>,
+): ChoiceField<V> {
   return { is: 'choice', label, options, ...more }
 }
 
 /** Asks for a stitch. */
-export function stitch<const K extends FabricKind>(kinds: readonly K[], more?: More<NoInfer<K>> & { readonly label?: Told }): StitchField<K> {
+export function stitch<const K extends FabricKind>(
+  kinds: readonly K[],
+  more?: More<NoInfer<K>> & { readonly label?: Told },
+): StitchField<K> {
   return { is: 'stitch', label: 'Stitch', kinds, begins: kinds[0]!, ...more }
 }
 
@@ -78,16 +117,31 @@ export function pin<const F extends Fields, S extends object = never>(name: Told
 }
 
 /** Asks which way something is decided, and what that way asks. */
-export function ways<const W extends readonly Way[]>(label: Told, of: W, more?: Partial<Omit<WaysField, 'is' | 'label' | 'ways'>>): WaysField<W> {
+export function ways<const W extends readonly Way[]>(
+  label: Told,
+  of: W,
+  more?: Partial<Omit<WaysField, 'is' | 'label' | 'ways'>>,
+): WaysField<W> {
   return { is: 'ways', label, ways: of, ...more } as WaysField<W>
 }
 
 /** Asks for a group of questions, if the maker wants it. */
-export function maybe<const F extends Fields>(label: Told, fields: F, more: Pick<MaybeField, 'without' | 'having' | 'lead' | 'says'> & {
-  readonly begin: ValuesOf<F> | ((spec: never, now: Now) => ValuesOf<F>)
-}): MaybeField<F> {
+export function maybe<const F extends Fields>(
+  label: Told,
+  fields: F,
+  more: Pick<MaybeField, 'without' | 'having' | 'lead' | 'says'> & {
+    readonly begin: ValuesOf<F> | ((spec: never, now: Now) => ValuesOf<F>)
+  },
+): MaybeField<F> {
   const { begin } = more
-  return { is: 'maybe', optional: true, label, fields, ...more, begin: typeof begin === 'function' ? begin as MaybeField['begin'] : () => begin }
+  return {
+    is: 'maybe',
+    optional: true,
+    label,
+    fields,
+    ...more,
+    begin: typeof begin === 'function' ? (begin as MaybeField['begin']) : () => begin,
+  }
 }
 
 /** Asks the same over and over. */

@@ -53,29 +53,49 @@ export function rowsOf(fields: Fields, spec: object, at: Path = [], skip: readon
   return rows
 }
 
-function answers(options: readonly Option[], path: Path, value: unknown, spec: object, now: Now, to: (value: Option['value']) => readonly Change[]): Answerable[] {
+function answers(
+  options: readonly Option[],
+  path: Path,
+  value: unknown,
+  spec: object,
+  now: Now,
+  to: (value: Option['value']) => readonly Change[],
+): Answerable[] {
   return options.map(option => ({
-    name: said(option.name, spec, now), ...(option.does === undefined ? {} : { does: said(option.does, spec, now) }),
-    chosen: option.value === value, changes: to(option.value),
+    name: said(option.name, spec, now),
+    ...(option.does === undefined ? {} : { does: said(option.does, spec, now) }),
+    chosen: option.value === value,
+    changes: to(option.value),
   }))
 }
 
 /** One of a few: what is not so is left out of a document that may leave it out. */
 function choiceAnswers(field: ChoiceField & { readonly optional?: true }, { path, value }: Put, spec: object, now: Now): Answerable[] {
   // What a document leaves out is not so, or the first of what it may be.
-  const stands = field.optional ? value ?? (field.options.some(option => option.value === false) ? false : field.options[0]!.value) : value
+  const stands = field.optional
+    ? (value ?? (field.options.some(option => option.value === false) ? false : field.options[0]!.value))
+    : value
   return answers(field.options, path, stands, spec, now, to => [{ path, value: field.optional && to === false ? undefined : to }])
 }
 
 function stitchAnswers({ kinds }: StitchField, { path, value }: Put, spec: object, now: Now): Answerable[] {
-  return answers(kinds.map(kind => ({ value: kind, name: `{${kind}}`, does: `{${kind}.name}` })), path, value, spec, now, to => [{ path, value: to }])
+  return answers(
+    kinds.map(kind => ({ value: kind, name: `{${kind}}`, does: `{${kind}.name}` })),
+    path,
+    value,
+    spec,
+    now,
+    to => [{ path, value: to }],
+  )
 }
 
 /** How something is decided: each way with the answers that it begins with, and what else changes with it. */
 function wayAnswers(field: WaysField, { path, value }: Put, spec: object, now: Now): Answerable[] {
   const current = value === undefined ? undefined : wayOf(field, value as object)
   const ways = field.ways.map((way): Answerable => ({
-    name: said(way.name, spec, now), ...(way.does === undefined ? {} : { does: said(way.does, spec, now) }), chosen: way === current,
+    name: said(way.name, spec, now),
+    ...(way.does === undefined ? {} : { does: said(way.does, spec, now) }),
+    chosen: way === current,
     changes: [
       { path, value: { [way.under]: way.from(spec, now) } },
       ...Object.entries(way.sets?.(spec, now) ?? {}).map(([name, to]): Change => ({ path: [name], value: to })),
@@ -92,7 +112,7 @@ function maybeAnswers(field: MaybeField, { path, value }: Put, spec: object, now
   const lead = field.lead
   const stands = (value as Record<string, unknown> | undefined)?.[lead]
   const led = (field.fields[lead] as ChoiceField).options
-  return [...answers(led, path, stands, spec, now, to => [{ path, value: { ...begins() as object, [lead]: to } }]), without]
+  return [...answers(led, path, stands, spec, now, to => [{ path, value: { ...(begins() as object), [lead]: to } }]), without]
 }
 
 function untaught(taught: readonly number[]): number {
@@ -109,9 +129,14 @@ function taughtAnswers({ or, orDoes, taught = [] }: CountField, { path, value }:
   return [
     ...(or === undefined
       ? []
-      : [{
-          name: or.replaceAll('-', ' '), ...(orDoes === undefined ? {} : { does: said(orDoes, spec, now) }), chosen: value === or, changes: [{ path, value: or }],
-        }]),
+      : [
+          {
+            name: or.replaceAll('-', ' '),
+            ...(orDoes === undefined ? {} : { does: said(orDoes, spec, now) }),
+            chosen: value === or,
+            changes: [{ path, value: or }],
+          },
+        ]),
     ...answers(taught, path, value, spec, now, to => [{ path, value: to }]),
     { name: 'another', does: 'Any number: what it will do is said below.', chosen: other, changes: [{ path, value: own }] },
   ]
@@ -121,12 +146,18 @@ function taughtAnswers({ or, orDoes, taught = [] }: CountField, { path, value }:
 export function answersTo(put: Put, spec: object, now: Now): Answerable[] {
   const { field } = put
   switch (field.is) {
-    case 'choice': return choiceAnswers(field, put, spec, now)
-    case 'stitch': return stitchAnswers(field, put, spec, now)
-    case 'ways': return wayAnswers(field, put, spec, now)
-    case 'maybe': return maybeAnswers(field, put, spec, now)
-    case 'count': return field.taught ? taughtAnswers(field, put, spec, now) : []
-    default: return []
+    case 'choice':
+      return choiceAnswers(field, put, spec, now)
+    case 'stitch':
+      return stitchAnswers(field, put, spec, now)
+    case 'ways':
+      return wayAnswers(field, put, spec, now)
+    case 'maybe':
+      return maybeAnswers(field, put, spec, now)
+    case 'count':
+      return field.taught ? taughtAnswers(field, put, spec, now) : []
+    default:
+      return []
   }
 }
 
@@ -149,11 +180,15 @@ export function withinOf({ field, path, value }: Put): Within | undefined {
 
 /** What a group of questions stands at, in short: the chosen answers by their names. */
 export function standsAt(fields: Fields, spec: object, now: Now, at: Path = []): string[] {
-  return rowsOf(fields, spec, at).flat().flatMap((put) => {
-    const within = withinOf(put)
-    const chosen = answersTo(put, spec, now).filter(answer => answer.chosen).map(({ name }) => name)
-    return [...chosen, ...(within ? standsAt(within.fields, spec, now, within.at) : [])]
-  })
+  return rowsOf(fields, spec, at)
+    .flat()
+    .flatMap((put) => {
+      const within = withinOf(put)
+      const chosen = answersTo(put, spec, now)
+        .filter(answer => answer.chosen)
+        .map(({ name }) => name)
+      return [...chosen, ...(within ? standsAt(within.fields, spec, now, within.at) : [])]
+    })
 }
 
 /** Whether a figure is asked for: not where a word or a taught number stands in its place. */

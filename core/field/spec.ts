@@ -1,5 +1,17 @@
 import type {
-  AlwaysField, ChoiceField, Field, Fields, GroupField, ListField, MaybeField, RepeatField, StitchField, TextField, Way, WaysField, YarnField,
+  AlwaysField,
+  ChoiceField,
+  Field,
+  Fields,
+  GroupField,
+  ListField,
+  MaybeField,
+  RepeatField,
+  StitchField,
+  TextField,
+  Way,
+  WaysField,
+  YarnField,
 } from './field'
 
 /*
@@ -12,23 +24,31 @@ type WayValue<W> = W extends Way<infer U, infer F> ? { readonly [K in U]: Values
 
 /** What the document holds for a question. */
 export type ValueOf<F>
-  = F extends ChoiceField<infer V> ? V
-    : F extends StitchField<infer K> ? K
-      : F extends AlwaysField<infer V> ? V
-        : F extends WaysField<infer W> ? WayValue<W[number]>
-          : F extends MaybeField<infer G> ? ValuesOf<G>
-            : F extends ListField<infer G> ? readonly ValuesOf<G>[]
-              : F extends GroupField<infer G> ? ValuesOf<G>
-                : F extends YarnField | RepeatField | TextField ? string
-                  : F extends { readonly is: 'count', readonly or: infer O extends string } ? number | O
+  = F extends ChoiceField<infer V>
+    ? V
+    : F extends StitchField<infer K>
+      ? K
+      : F extends AlwaysField<infer V>
+        ? V
+        : F extends WaysField<infer W>
+          ? WayValue<W[number]>
+          : F extends MaybeField<infer G>
+            ? ValuesOf<G>
+            : F extends ListField<infer G>
+              ? readonly ValuesOf<G>[]
+              : F extends GroupField<infer G>
+                ? ValuesOf<G>
+                : F extends YarnField | RepeatField | TextField
+                  ? string
+                  : F extends { readonly is: 'count', readonly or: infer O extends string }
+                    ? number | O
                     : number
 
 type OptionalKeys<F> = { [K in keyof F]: F[K] extends { readonly optional: true } ? K : never }[keyof F]
 
 /** What the document holds for a group of questions. */
 export type ValuesOf<F> = Simplified<
-  & { readonly [K in Exclude<keyof F, OptionalKeys<F>>]: ValueOf<F[K]> }
-  & { readonly [K in OptionalKeys<F>]?: ValueOf<F[K]> }
+  { readonly [K in Exclude<keyof F, OptionalKeys<F>>]: ValueOf<F[K]> } & { readonly [K in OptionalKeys<F>]?: ValueOf<F[K]> }
 >
 
 /** Every field that lies in a group, with the path of its answer in a spec that gives one. */
@@ -56,13 +76,16 @@ function within(field: Field, value: unknown, path: readonly (string | number)[]
   if (!isObject(value)) return []
   switch (field.is) {
     case 'group':
-    case 'maybe': return answersOf(field.fields, value, path)
-    case 'list': return (value as unknown as object[]).flatMap((one, i) => answersOf(field.of, one, [...path, i]))
+    case 'maybe':
+      return answersOf(field.fields, value, path)
+    case 'list':
+      return (value as unknown as object[]).flatMap((one, i) => answersOf(field.of, one, [...path, i]))
     case 'ways': {
       const way = wayOf(field, value)
       return way ? answersOf(way.fields, value[way.under] as object, [...path, way.under]) : []
     }
-    default: return []
+    default:
+      return []
   }
 }
 

@@ -17,32 +17,55 @@ const setting = { gauge: gaugeOf(gauge), rounds: { style: 'joined', startingChai
 const size = { pin: { rounds: 2 } } as const
 const band = (kind: 'pairs' | 'groups' | 'vees' | 'waves' | 'moss') => ({ band: kind, size, colour: 'main' }) as const
 const solid = { band: 'solid', stitch: 'sc', size, colour: 'main' } as const
-const oval: BaseSpec = { form: 'oval', stitch: 'sc', perEnd: 3, size: { want: { lengthCm: 26, widthCm: 9.5 } }, start: 'chain', placing: 'stacked', increaseAt: 'last', colour: 'main' }
-const bag = (over: Partial<Design>): Design => ({ ...newDesign('Tote'), gauge, base: oval, turnUp: 'plain', wall: [], repeats: REPEATS, ...over })
+const oval: BaseSpec = {
+  form: 'oval',
+  stitch: 'sc',
+  perEnd: 3,
+  size: { want: { lengthCm: 26, widthCm: 9.5 } },
+  start: 'chain',
+  placing: 'stacked',
+  increaseAt: 'last',
+  colour: 'main',
+}
+const bag = (over: Partial<Design>): Design => ({
+  ...newDesign('Tote'),
+  gauge,
+  base: oval,
+  turnUp: 'plain',
+  wall: [],
+  repeats: REPEATS,
+  ...over,
+})
 const seen = { gauge: setting.gauge, repeats: REPEATS }
 const run = (design: Design, wish: FitWish = { toleranceCm: 1.5, mostAdjusting: 1 }) => fit(design, setting.gauge, wish)
 
 describe('the bases within reach', () => {
   it('have the counts and sizes that working them gives', () => {
-    fc.assert(fc.property(anyBase as unknown as fc.Arbitrary<BaseSpec>, (spec) => {
-      for (const { base, stitches, errorCm, off } of baseChoices(spec, setting, 0.8).slice(0, 12)) {
-        const { edge, size: worked } = workBase(base, setting)
-        expect(edge.count, JSON.stringify(base)).toBe(stitches)
-        expect(off.every(({ cm }) => Math.abs(cm) <= 0.8 + 1e-6)).toBe(true)
-        expect(errorCm).toBeGreaterThanOrEqual(0)
-        if ('size' in spec && 'want' in spec.size && 'lengthCm' in spec.size.want) {
-          expect(off[0]!.cm).toBeCloseTo(worked.floor!.length.cm - spec.size.want.lengthCm, 6)
-          expect(off[1]!.cm).toBeCloseTo(worked.floor!.width.cm - spec.size.want.widthCm, 6)
+    fc.assert(
+      fc.property(anyBase as unknown as fc.Arbitrary<BaseSpec>, (spec) => {
+        for (const { base, stitches, errorCm, off } of baseChoices(spec, setting, 0.8).slice(0, 12)) {
+          const { edge, size: worked } = workBase(base, setting)
+          expect(edge.count, JSON.stringify(base)).toBe(stitches)
+          expect(off.every(({ cm }) => Math.abs(cm) <= 0.8 + 1e-6)).toBe(true)
+          expect(errorCm).toBeGreaterThanOrEqual(0)
+          if ('size' in spec && 'want' in spec.size && 'lengthCm' in spec.size.want) {
+            expect(off[0]!.cm).toBeCloseTo(worked.floor!.length.cm - spec.size.want.lengthCm, 6)
+            expect(off[1]!.cm).toBeCloseTo(worked.floor!.width.cm - spec.size.want.widthCm, 6)
+          }
+          if ('size' in spec && 'want' in spec.size && 'flatWidthCm' in spec.size.want)
+            expect(off[0]!.cm).toBeCloseTo(worked.circumference.cm / 2 - spec.size.want.flatWidthCm, 6)
         }
-        if ('size' in spec && 'want' in spec.size && 'flatWidthCm' in spec.size.want) expect(off[0]!.cm).toBeCloseTo(worked.circumference.cm / 2 - spec.size.want.flatWidthCm, 6)
-      }
-    }), { ...SEED, numRuns: 150 })
+      }),
+      { ...SEED, numRuns: 150 },
+    )
   })
 
   it('are all of them: none of the neighbours that also lie within reach is missing', () => {
     const found = baseChoices(oval, setting, 1)
     // By hand: widths within 1 cm of 9.5 at 2 · 10/21 a round are 9, 10 and 11 rounds; five lengths each at 0.5 cm a stitch, or four.
-    expect(new Set(found.map(({ base }) => 'size' in base && 'pin' in base.size && 'rounds' in base.size.pin ? base.size.pin.rounds : 0))).toEqual(new Set([9, 10, 11]))
+    expect(
+      new Set(found.map(({ base }) => ('size' in base && 'pin' in base.size && 'rounds' in base.size.pin ? base.size.pin.rounds : 0))),
+    ).toEqual(new Set([9, 10, 11]))
     expect(found.every(({ stitches }) => stitches % 2 === 0)).toBe(true)
     expect(found.length).toBeGreaterThanOrEqual(12)
   })
@@ -50,11 +73,16 @@ describe('the bases within reach', () => {
 
 describe('the fit', () => {
   it('finds a base on which groups, then boxes over four, divide with nothing to adjust', () => {
-    const { found } = run(bag({ wall: stacked([solid, band('groups'), { band: 'boxes', chains: 1, finish: false, size, colour: 'main' }]), mouth: { divides: 4 } }))
+    const { found } = run(
+      bag({
+        wall: stacked([solid, band('groups'), { band: 'boxes', chains: 1, finish: false, size, colour: 'main' }]),
+        mouth: { divides: 4 },
+      }),
+    )
     const [best] = found
     expect(best!.adjusting).toEqual([])
     expect(best!.stitches % 4).toBe(0)
-    expect((best!.stitches * 3) / 4 % 4).toBe(0)
+    expect(((best!.stitches * 3) / 4) % 4).toBe(0)
     expect(fittingWords(best!, 'cm')).toMatch(/^\d+ stitches, .*, nothing to adjust$/)
   })
 
@@ -67,7 +95,11 @@ describe('the fit', () => {
   })
 
   it('says which asks collide when nothing fits', () => {
-    const design = bag({ base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 10 } }, colour: 'main' }, wall: stacked([band('groups'), band('waves')]), mouth: { divides: 60 } })
+    const design = bag({
+      base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 10 } }, colour: 'main' },
+      wall: stacked([band('groups'), band('waves')]),
+      mouth: { divides: 60 },
+    })
     const { found, collision } = run(design, { toleranceCm: 0.4, mostAdjusting: 0 })
     expect(found).toEqual([])
     expect(collisionWords(design, collision!)).toContain('wall 1 asks for a multiple of 4 and leaves 3 for each 4')
@@ -76,12 +108,28 @@ describe('the fit', () => {
   })
 
   it('counts on through slots, and offers no base whose rim has no room for them', () => {
-    const slots: WallSpec = { band: 'slots', number: 2, width: { pin: { stitches: 20 } }, chains: { pin: { chains: 31 } }, into: 'chains', corners: 1, rounds: 2, stitch: 'sc', nudge: 0, colour: 'main' }
+    const slots: WallSpec = {
+      band: 'slots',
+      number: 2,
+      width: { pin: { stitches: 20 } },
+      chains: { pin: { chains: 31 } },
+      into: 'chains',
+      corners: 1,
+      rounds: 2,
+      stitch: 'sc',
+      nudge: 0,
+      colour: 'main',
+    }
     const shells: WallSpec = { band: 'shells', stitches: 4, colour: 'main' }
-    const wide = run(bag({ base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 20 } }, colour: 'main' }, wall: stacked([slots, shells]) }))
+    const wide = run(
+      bag({ base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 20 } }, colour: 'main' }, wall: stacked([slots, shells]) }),
+    )
     // 22 more chains than are skipped, less 4 at the corners: of the counts near 80, 78 come to 96, which six goes into.
     expect(wide.found[0]!.stitches).toBe(78)
-    const narrow = bag({ base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 10 } }, colour: 'main' }, wall: stacked([slots]) })
+    const narrow = bag({
+      base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 10 } }, colour: 'main' },
+      wall: stacked([slots]),
+    })
     const none = fit(narrow, setting.gauge, { toleranceCm: 0.5, mostAdjusting: 0 })
     expect(none.found).toEqual([])
     expect(collisionWords(narrow, none.collision!)).toContain('gets further than wall 1')
@@ -106,9 +154,20 @@ function trials(bare: readonly WallPart[], stitches: number, wish: FitWish): Tri
   const plain: Trial = { wall: bare, to: 0 }
   if (wish.mostAdjusting === 0) return [plain]
   const counts = Array.from({ length: 2 * stitches }, (_, i) => i + 3)
-  return [plain, ...[...bare, undefined].flatMap((_, at) => counts.map((to): Trial => ({
-    at, to, wall: stacked([...bare.slice(0, at), { band: 'adjust', stitch: 'sc', to: { pin: { stitches: to } }, mirrored: true, colour: 'main' }, ...bare.slice(at)]),
-  })))]
+  return [
+    plain,
+    ...[...bare, undefined].flatMap((_, at) =>
+      counts.map((to): Trial => ({
+        at,
+        to,
+        wall: stacked([
+          ...bare.slice(0, at),
+          { band: 'adjust', stitch: 'sc', to: { pin: { stitches: to } }, mirrored: true, colour: 'main' },
+          ...bare.slice(at),
+        ]),
+      })),
+    ),
+  ]
 }
 
 /** What an adjusting round costs by the rule in the fit's prose; no end if it is out of reach: a sixth of the count, or one repeat. */
@@ -136,32 +195,89 @@ function slowly(design: Design, wish: FitWish): number {
 }
 
 describe('against brute force (law 7)', () => {
-  const parts = fc.constantFrom<WallSpec>(solid, band('pairs'), band('groups'), band('vees'), band('waves'), { band: 'sprigs', seamStitch: true, size, colour: 'main' }, { band: 'own', repeat: 'nubs', size, colour: 'main' },
-    { band: 'slots', number: 2, width: { pin: { stitches: 5 } }, chains: { pin: { chains: 9 } }, into: 'chains', corners: 1, rounds: 2, stitch: 'sc', nudge: 0, colour: 'main' })
+  const parts = fc.constantFrom<WallSpec>(
+    solid,
+    band('pairs'),
+    band('groups'),
+    band('vees'),
+    band('waves'),
+    { band: 'sprigs', seamStitch: true, size, colour: 'main' },
+    { band: 'own', repeat: 'nubs', size, colour: 'main' },
+    {
+      band: 'slots',
+      number: 2,
+      width: { pin: { stitches: 5 } },
+      chains: { pin: { chains: 9 } },
+      into: 'chains',
+      corners: 1,
+      rounds: 2,
+      stitch: 'sc',
+      nudge: 0,
+      colour: 'main',
+    },
+  )
   const bases = fc.oneof(
-    fc.integer({ min: 5, max: 9 }).map((flatWidthCm): BaseSpec => ({ form: 'tube', stitch: 'sc', size: { want: { flatWidthCm } }, colour: 'main' })),
-    fc.tuple(fc.integer({ min: 6, max: 9 }), fc.integer({ min: 2, max: 4 })).map(([lengthCm, widthCm]): BaseSpec => ({ ...oval, size: { want: { lengthCm, widthCm } } } as BaseSpec)),
-    fc.tuple(fc.integer({ min: 4, max: 7 }), fc.integer({ min: 1, max: 2 })).map(([lengthCm, widthCm]): BaseSpec => ({ form: 'rectangle', stitch: 'sc', size: { want: { lengthCm, widthCm } }, rowEnds: 'one-each', corners: 'none', colour: 'main' })),
+    fc
+      .integer({ min: 5, max: 9 })
+      .map((flatWidthCm): BaseSpec => ({ form: 'tube', stitch: 'sc', size: { want: { flatWidthCm } }, colour: 'main' })),
+    fc
+      .tuple(fc.integer({ min: 6, max: 9 }), fc.integer({ min: 2, max: 4 }))
+      .map(([lengthCm, widthCm]): BaseSpec => ({ ...oval, size: { want: { lengthCm, widthCm } } }) as BaseSpec),
+    fc
+      .tuple(fc.integer({ min: 4, max: 7 }), fc.integer({ min: 1, max: 2 }))
+      .map(([lengthCm, widthCm]): BaseSpec => ({
+        form: 'rectangle',
+        stitch: 'sc',
+        size: { want: { lengthCm, widthCm } },
+        rowEnds: 'one-each',
+        corners: 'none',
+        colour: 'main',
+      })),
   )
 
   it('finds nothing worse than trying everything', () => {
-    fc.assert(fc.property(bases, fc.array(parts, { minLength: 1, maxLength: 3 }), fc.constantFrom(1, 2, 3, 4), fc.constantFrom(0, 1), (base, wall, divides, mostAdjusting) => {
-      const design = bag({ base, wall: stacked(wall), mouth: { divides } })
-      const wish = { toleranceCm: 0.6, mostAdjusting }
-      const { found } = run(design, wish)
-      expect(found[0]?.costCm ?? Infinity).toBeCloseTo(slowly(design, wish), 9)
-    }), { ...SEED, numRuns: 12 })
+    fc.assert(
+      fc.property(
+        bases,
+        fc.array(parts, { minLength: 1, maxLength: 3 }),
+        fc.constantFrom(1, 2, 3, 4),
+        fc.constantFrom(0, 1),
+        (base, wall, divides, mostAdjusting) => {
+          const design = bag({ base, wall: stacked(wall), mouth: { divides } })
+          const wish = { toleranceCm: 0.6, mostAdjusting }
+          const { found } = run(design, wish)
+          expect(found[0]?.costCm ?? Infinity).toBeCloseTo(slowly(design, wish), 9)
+        },
+      ),
+      { ...SEED, numRuns: 12 },
+    )
   })
 
   it('only offers what comes out when it is drafted', () => {
-    fc.assert(fc.property(anyBase as unknown as fc.Arbitrary<BaseSpec>, fc.array(anyWallPart as unknown as fc.Arbitrary<WallSpec>, { maxLength: 3 }), fc.integer({ min: 1, max: 6 }), (base, wall, divides) => {
-      const design = bag({ base, wall: stacked(wall.filter(spec => spec.band !== 'taper')), mouth: { divides }, yarns: [{ id: 'main', name: 'a', colour: '#ffffff' }, { id: 'moss', name: 'b', colour: '#00ff00' }] })
-      for (const { base: spec, wall: fitted, mouth } of run(design, { toleranceCm: 0.5, mostAdjusting: 2 }).found.slice(0, 2)) {
-        const { parts, findings } = draft({ ...design, base: spec, wall: fitted })
-        const stops = findings.filter(({ weight, code }) => weight === 'stop' && code !== 'adjust-impossible')
-        expect(stops, JSON.stringify(fitted)).toEqual([])
-        if (!findings.some(({ weight }) => weight === 'stop')) expect(parts.at(-1)!.edge.count).toBe(mouth)
-      }
-    }), { ...SEED, numRuns: 60 })
+    fc.assert(
+      fc.property(
+        anyBase as unknown as fc.Arbitrary<BaseSpec>,
+        fc.array(anyWallPart as unknown as fc.Arbitrary<WallSpec>, { maxLength: 3 }),
+        fc.integer({ min: 1, max: 6 }),
+        (base, wall, divides) => {
+          const design = bag({
+            base,
+            wall: stacked(wall.filter(spec => spec.band !== 'taper')),
+            mouth: { divides },
+            yarns: [
+              { id: 'main', name: 'a', colour: '#ffffff' },
+              { id: 'moss', name: 'b', colour: '#00ff00' },
+            ],
+          })
+          for (const { base: spec, wall: fitted, mouth } of run(design, { toleranceCm: 0.5, mostAdjusting: 2 }).found.slice(0, 2)) {
+            const { parts, findings } = draft({ ...design, base: spec, wall: fitted })
+            const stops = findings.filter(({ weight, code }) => weight === 'stop' && code !== 'adjust-impossible')
+            expect(stops, JSON.stringify(fitted)).toEqual([])
+            if (!findings.some(({ weight }) => weight === 'stop')) expect(parts.at(-1)!.edge.count).toBe(mouth)
+          }
+        },
+      ),
+      { ...SEED, numRuns: 60 },
+    )
   })
 })

@@ -75,11 +75,14 @@ function problemOf(design: Design, gauge: Gauge, { mostAdjusting }: FitWish): Wa
 
 /** The wall of a plan: adjusting rounds put in where the plan says, in the stitch and yarn of what lies below. */
 function wallOf({ wall, repeats, gauge }: WallProblem, base: BaseSpec, adjusting: readonly Adjusting[]): WallPart[] {
-  return withParts(wall, adjusting.map(({ before, to }) => {
-    const below = wall[before - 1]
-    const stitch = below ? mainStitch(below, { gauge, repeats }) : base.stitch
-    return { at: before, spec: adjustedTo({ pin: { stitches: to } }, stitch, below?.colour ?? base.colour) }
-  }))
+  return withParts(
+    wall,
+    adjusting.map(({ before, to }) => {
+      const below = wall[before - 1]
+      const stitch = below ? mainStitch(below, { gauge, repeats }) : base.stitch
+      return { at: before, spec: adjustedTo({ pin: { stitches: to } }, stitch, below?.colour ?? base.colour) }
+    }),
+  )
 }
 
 type Choice = BaseChoice & { readonly base: BaseSpec }
@@ -155,7 +158,15 @@ export function* searching(design: Design, gauge: Gauge, wish: FitWish): Generat
   const found: Fitting[] = []
   let stopped: number | undefined
   for (const { choice, plan, costCm } of best.list().slice(0, WORKED)) {
-    const fitting: Fitting = { base: choice.base, wall: wallOf(problem, choice.base, plan.adjusting), stitches: choice.stitches, mouth: plan.mouth, off: choice.off, adjusting: plan.adjusting, costCm }
+    const fitting: Fitting = {
+      base: choice.base,
+      wall: wallOf(problem, choice.base, plan.adjusting),
+      stitches: choice.stitches,
+      mouth: plan.mouth,
+      off: choice.off,
+      adjusting: plan.adjusting,
+      costCm,
+    }
     const at = stopsAt(design, gauge, fitting)
     if (at === undefined) found.push(fitting)
     else stopped ??= at

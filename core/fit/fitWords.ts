@@ -8,18 +8,26 @@ import { bareWall, type Collision, type FitResult, type Fitting } from './fit'
 function offWords(off: Fitting['off'], units: Units): string {
   const told = off.filter(({ cm }) => Math.abs(cm) >= 0.05)
   if (told.length === 0) return 'as wanted'
-  const more = { 'length': ['longer', 'shorter'], 'width': ['wider', 'narrower'], 'across': ['wider across', 'narrower across'], 'flat width': ['wider lying flat', 'narrower lying flat'] } as const
+  const more = {
+    'length': ['longer', 'shorter'],
+    'width': ['wider', 'narrower'],
+    'across': ['wider across', 'narrower across'],
+    'flat width': ['wider lying flat', 'narrower lying flat'],
+  } as const
   return told.map(({ size, cm }) => `${formatCm(Math.abs(cm), units)} ${more[size][cm > 0 ? 0 : 1]}`).join(', ')
 }
 
 function adjustingWords({ adjusting, wall }: Fitting): string {
   if (adjusting.length === 0) return 'nothing to adjust'
   const bare = bareWall(wall)
-  return adjusting.map(({ before, from, to }) => {
-    const where = before === bare.length ? 'at the mouth' : before === 0 ? 'above the base' : `before wall ${before + 1}`
-    const changes = Math.abs(to - from)
-    return `${where} a round of ${changes} ${to > from ? (changes === 1 ? 'increase' : 'increases') : (changes === 1 ? 'decrease' : 'decreases')}, to ${to}`
-  }).join('; ')
+  return adjusting
+    .map(({ before, from, to }) => {
+      const where = before === bare.length ? 'at the mouth' : before === 0 ? 'above the base' : `before wall ${before + 1}`
+      const changes = Math.abs(to - from)
+      return `${where} a round of ${changes} `
+        + `${to > from ? (changes === 1 ? 'increase' : 'increases') : changes === 1 ? 'decrease' : 'decreases'}, to ${to}`
+    })
+    .join('; ')
 }
 
 /** An alternative in one line: `96 stitches, 0.4 cm longer, nothing to adjust`. */
@@ -34,7 +42,9 @@ function asksUpTo(design: Design, at: number): string {
   const said = wall.slice(0, at + 1).flatMap((spec, i) => {
     const demand = demandOf(spec, { gauge, repeats: design.repeats })
     const { multiple, plus } = demand?.asks ?? { multiple: 1, plus: 0 }
-    return demand && (multiple > 1 || plus !== 0) ? [`wall ${i + 1} asks for ${asksWords(demand.asks)} and leaves ${demand.leaves(multiple + plus) - plus} for each ${multiple}`] : []
+    return demand && (multiple > 1 || plus !== 0)
+      ? [`wall ${i + 1} asks for ${asksWords(demand.asks)} and leaves ${demand.leaves(multiple + plus) - plus} for each ${multiple}`]
+      : []
   })
   if (at >= wall.length && design.mouth) said.push(`the mouth asks for ${asksWords({ multiple: design.mouth.divides, plus: 0 })}`)
   return said.join('; ')
@@ -44,10 +54,13 @@ function asksUpTo(design: Design, at: number): string {
 export function collisionWords(design: Design, { at, bases }: Collision): string {
   const asks = asksUpTo(design, at)
   if (bases === 0) return 'No base of this form comes as near to the wanted size. Allow more centimetres.'
-  return `None of ${bases} bases gets further than ${at >= bareWall(design.wall).length ? 'the mouth' : `wall ${at + 1}`}${asks ? `: ${asks}` : ', which finds no room there'}. Allow more centimetres or an adjusting round, or give one of these another repeat.`
+  return `None of ${bases} bases gets further than `
+    + `${at >= bareWall(design.wall).length ? 'the mouth' : `wall ${at + 1}`}${asks ? `: ${asks}` : ', which finds no room there'}. `
+    + 'Allow more centimetres or an adjusting round, or give one of these another repeat.'
 }
 
 /** How far a search went, in a line. */
 export function searchWords({ weighed, found }: FitResult): string {
-  return `${weighed.toLocaleString('en')} combinations weighed; the ${found.length === 1 ? 'best' : `best ${found.length}`} shown, what costs least first.`
+  return `${weighed.toLocaleString('en')} combinations weighed; the ${found.length === 1 ? 'best' : `best ${found.length}`} shown, `
+    + 'what costs least first.'
 }

@@ -46,7 +46,8 @@ export function costOf({ from, to }: Adjusting, stitchCm: number): number {
 function targets(count: number, good: (count: number) => boolean, repeat: number): number[] {
   const reach = Math.max(Math.floor(count / STITCHES_A_CHANGE), repeat)
   const found: number[] = []
-  for (let to = Math.max(3, count - Math.min(reach, Math.floor(count / 2))); to <= count + Math.min(reach, count); to++) if (to !== count && good(to)) found.push(to)
+  for (let to = Math.max(3, count - Math.min(reach, Math.floor(count / 2))); to <= count + Math.min(reach, count); to++)
+    if (to !== count && good(to)) found.push(to)
   return found
 }
 
@@ -73,13 +74,18 @@ function passageOf(spec: WallSpec, { repeats, gauge }: WallProblem): Passage {
  */
 export function wallPlans(problem: WallProblem): (count: number) => readonly WallPlan[] {
   const passages = problem.wall.map(spec => passageOf(spec, problem))
-  const top: Passage = { takes: count => count % problem.mouthDivides === 0, repeat: problem.mouthDivides, gives: count => count, stitchCm: passages.at(-1)?.stitchCm ?? problem.gauge.sc.width.cm }
+  const top: Passage = {
+    takes: count => count % problem.mouthDivides === 0,
+    repeat: problem.mouthDivides,
+    gives: count => count,
+    stitchCm: passages.at(-1)?.stitchCm ?? problem.gauge.sc.width.cm,
+  }
   const known = new Map<number, readonly WallPlan[]>()
 
   const through = (part: number, count: number, left: number): readonly WallPlan[] => {
     const key = (part * 64 + left) * 65_536 + count
     let found = known.get(key)
-    if (!found) known.set(key, found = find(part, count, left))
+    if (!found) known.set(key, (found = find(part, count, left)))
     return found
   }
 

@@ -91,7 +91,8 @@ export function gaugeOf(swatch: Swatch): Gauge {
       ? fromCount(kind as FabricKind, own, swatch.assumed === true)
       : estimate(kind, fromCount(from, swatch.measured[from]!, swatch.assumed === true), from)
   }
-  if (swatch.chain) sizes.ch = { ...sizes.ch, width: chainWidth(swatch.chain, swatch.assumed === true), known: swatch.assumed ? 'assumed' : 'measured' }
+  if (swatch.chain)
+    sizes.ch = { ...sizes.ch, width: chainWidth(swatch.chain, swatch.assumed === true), known: swatch.assumed ? 'assumed' : 'measured' }
   return sizes
 }
 

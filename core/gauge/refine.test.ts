@@ -15,13 +15,19 @@ describe('refining a gauge', () => {
   })
 
   it('lies between the two and is surer than either', () => {
-    const length = fc.record({ cm: fc.double({ min: 0.1, max: 5, noNaN: true }), plusMinusCm: fc.double({ min: 0.001, max: 1, noNaN: true }) })
-    fc.assert(fc.property(length, length, (a, b) => {
-      const both = weighted(a, b)
-      expect(both.cm).toBeGreaterThanOrEqual(Math.min(a.cm, b.cm) - 1e-9)
-      expect(both.cm).toBeLessThanOrEqual(Math.max(a.cm, b.cm) + 1e-9)
-      expect(both.plusMinusCm).toBeLessThanOrEqual(Math.min(a.plusMinusCm, b.plusMinusCm) + 1e-12)
-    }), SEED)
+    const length = fc.record({
+      cm: fc.double({ min: 0.1, max: 5, noNaN: true }),
+      plusMinusCm: fc.double({ min: 0.001, max: 1, noNaN: true }),
+    })
+    fc.assert(
+      fc.property(length, length, (a, b) => {
+        const both = weighted(a, b)
+        expect(both.cm).toBeGreaterThanOrEqual(Math.min(a.cm, b.cm) - 1e-9)
+        expect(both.cm).toBeLessThanOrEqual(Math.max(a.cm, b.cm) + 1e-9)
+        expect(both.plusMinusCm).toBeLessThanOrEqual(Math.min(a.plusMinusCm, b.plusMinusCm) + 1e-12)
+      }),
+      SEED,
+    )
   })
 
   it('moves estimates along and leaves what it has no evidence of', () => {
@@ -29,7 +35,11 @@ describe('refining a gauge', () => {
     expect(refined.sc.height.cm).toBeGreaterThan(gauge.sc.height.cm)
     expect(refined.sc.width).toEqual(gauge.sc.width)
     expect(refined.dc.height.cm / refined.sc.height.cm).toBeCloseTo(2, 9)
-    const both = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 }, dc: { stitches: 19, rounds: 10, overCm: 10 } } })
+    const both = gaugeOf({
+      hookMm: 3.5,
+      strands: 1,
+      measured: { sc: { stitches: 20, rounds: 21, overCm: 10 }, dc: { stitches: 19, rounds: 10, overCm: 10 } },
+    })
     expect(refine(both, { kind: 'sc', height: perStitch(13, 26) }).dc).toEqual(both.dc)
   })
 })

@@ -29,7 +29,10 @@ export function weighted(a: Length, b: Length): Length {
 
 /** A length scaled, with the share of uncertainty of what it is scaled by. */
 function scaled(length: Length, before: Length, after: Length): Length {
-  const share = Math.min(length.plusMinusCm / length.cm, Math.hypot(length.plusMinusCm / length.cm - before.plusMinusCm / before.cm, after.plusMinusCm / after.cm))
+  const share = Math.min(
+    length.plusMinusCm / length.cm,
+    Math.hypot(length.plusMinusCm / length.cm - before.plusMinusCm / before.cm, after.plusMinusCm / after.cm),
+  )
   return { cm: (length.cm * after.cm) / before.cm, plusMinusCm: ((length.cm * after.cm) / before.cm) * share }
 }
 

@@ -4,7 +4,8 @@ import { SEED } from '../../tests/arbitraries/designs'
 import { ASSUMED_STRETCH, dropCm, legPull, lengthForDrop, stretchShare } from './drop'
 
 /**
- * An independent numerical solution: a strap as a string of links between two fixed feet, its middle pulled up, relaxed until the links have
+ * An independent numerical solution: a strap as a string of links between two fixed feet, its middle pulled up, relaxed until the links
+ * have
  * their length again (position-based relaxation). Knows nothing of triangles.
  */
 function relaxedRise(lengthCm: number, gapCm: number): number {
@@ -32,7 +33,12 @@ function relaxedRise(lengthCm: number, gapCm: number): number {
 }
 
 describe('the drop of a handle', () => {
-  it.each([[40, 16], [70, 30], [25, 24], [64, 10]])('of %d cm over a gap of %d cm is what a relaxed string of links rises to', (length, gap) => {
+  it.each([
+    [40, 16],
+    [70, 30],
+    [25, 24],
+    [64, 10],
+  ])('of %d cm over a gap of %d cm is what a relaxed string of links rises to', (length, gap) => {
     expect(dropCm(length, gap)).toBeGreaterThan(0)
     expect(Math.abs(relaxedRise(length, gap) / dropCm(length, gap) - 1)).toBeLessThan(0.001)
   })
@@ -48,9 +54,12 @@ describe('the drop of a handle', () => {
   })
 
   it('turns round to the length it came from', () => {
-    fc.assert(fc.property(fc.double({ min: 0.5, max: 90, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), (drop, gap) => {
-      expect(dropCm(lengthForDrop(drop, gap), gap)).toBeCloseTo(drop, 6)
-    }), SEED)
+    fc.assert(
+      fc.property(fc.double({ min: 0.5, max: 90, noNaN: true }), fc.double({ min: 0, max: 60, noNaN: true }), (drop, gap) => {
+        expect(dropCm(lengthForDrop(drop, gap), gap)).toBeCloseTo(drop, 6)
+      }),
+      SEED,
+    )
   })
 })
 
@@ -58,14 +67,17 @@ describe('the pull in a leg', () => {
   it('is half the load in a narrow loop, and grows as the legs lie flatter: by hand', () => {
     expect(legPull(4, 30, 0)).toBe(2)
     // Legs of 13 rising 12: each pulls 13/12 of half the load.
-    expect(legPull(4, 26, 10)).toBeCloseTo(2 * 13 / 12, 12)
+    expect(legPull(4, 26, 10)).toBeCloseTo((2 * 13) / 12, 12)
     expect(legPull(4, 10, 10)).toBe(Infinity)
   })
 
   it('balances the load: both legs\' upward shares add up to it', () => {
-    fc.assert(fc.property(fc.double({ min: 0.1, max: 20, noNaN: true }), fc.double({ min: 11, max: 90, noNaN: true }), (load, length) => {
-      expect(2 * legPull(load, length, 10) * (dropCm(length, 10) / (length / 2))).toBeCloseTo(load, 6)
-    }), SEED)
+    fc.assert(
+      fc.property(fc.double({ min: 0.1, max: 20, noNaN: true }), fc.double({ min: 11, max: 90, noNaN: true }), (load, length) => {
+        expect(2 * legPull(load, length, 10) * (dropCm(length, 10) / (length / 2))).toBeCloseTo(load, 6)
+      }),
+      SEED,
+    )
   })
 })
 

@@ -38,7 +38,8 @@ export const ASSUMED_STRETCH = 0.1
 const MOST_STRETCH = 0.5
 
 /**
- * The share by which a strap lengthens: by the maker's strip, in proportion to the pull on each centimetre of width; without one, the usual share.
+ * The share by which a strap lengthens: by the maker's strip, in proportion to the pull on each centimetre of width; without one, the
+ * usual share.
  *
  * @param pullKg in one leg of the strap
  */

@@ -12,16 +12,28 @@ import { refusedOnHandles } from './unworked'
 
 /** One, or one on each face. */
 export function oneOrTwo(label: string, two: string) {
-  return choice(label, [{ value: 2, name: 'two', does: two }, { value: 1, name: 'one', does: 'On the front alone.' }], { begins: 2 })
+  return choice(
+    label,
+    [
+      { value: 2, name: 'two', does: two },
+      { value: 1, name: 'one', does: 'On the front alone.' },
+    ],
+    { begins: 2 },
+  )
 }
 
 /** What the tool asks that places something on the rim. */
 export const PLACED = {
   nudge: count('Moved from the middle', bounds(-500, 500), {
-    begins: 0, suffix: 'sts', usually: bounds(-6, 6), says: 'Stitches that it is moved on from where it is centred; what lies opposite mirrors it.',
+    begins: 0,
+    suffix: 'sts',
+    usually: bounds(-6, 6),
+    says: 'Stitches that it is moved on from where it is centred; what lies opposite mirrors it.',
   }),
   sideAt: count('From the round\'s start to a side', bounds(0, 2000), {
-    suffix: 'sts', usually: bounds(0, 80), says: 'Where the maker marked the first side anew: so many stitches on from the start of the round.',
+    suffix: 'sts',
+    usually: bounds(0, 80),
+    says: 'Where the maker marked the first side anew: so many stitches on from the start of the round.',
   }),
 } as const
 
@@ -51,10 +63,18 @@ interface Fitted<B extends string, F extends Fields, S = PartSpec<B, F>> {
 }
 
 /** Declares a strap or a closure: it leaves the edge as it was, with feet, pieces and advice. */
-export function fitted<const B extends string, const F extends Fields>({ fit, refusedAs, sample, ...named }: Fitted<B, F>): PartKind<B, F> & { readonly fields: F } {
+export function fitted<const B extends string, const F extends Fields>({
+  fit,
+  refusedAs,
+  sample,
+  ...named
+}: Fitted<B, F>): PartKind<B, F> & { readonly fields: F } {
   return kind({
-    group: 'Handles', ...named, sample: { on: 'rim', ...sample },
-    demand: () => AS_IT_WAS, main: ({ stitch = 'sc' }: { stitch?: FabricKind }) => stitch,
+    group: 'Handles',
+    ...named,
+    sample: { on: 'rim', ...sample },
+    demand: () => AS_IT_WAS,
+    main: ({ stitch = 'sc' }: { stitch?: FabricKind }) => stitch,
     work: (spec: Where, edge: Edge, setting: WallSetting) => {
       if (refusedAs && edge.free) return refusedOnHandles(edge, setting, refusedAs)
       const { edge: marked, ...moved } = asMarked(edge, setting, spec.sideAt)
@@ -81,6 +101,9 @@ export function between({ gaps: [a, b] }: Placing): string {
 
 /** Where markers go before feet are worked or sewn. */
 export function markerPlan(at: readonly string[], placing: Placing): string[] {
-  return [`Markers: flatten the bag and mark ${at.join(' and ')}, counted from the start of the last round; ${between(placing)} between the feet. `
-    + 'Count between them on both sides before you begin.']
+  return [
+    `Markers: flatten the bag and mark ${at.join(' and ')}, counted from the start of the last round; ${between(placing)} between `
+    + 'the feet. '
+    + 'Count between them on both sides before you begin.',
+  ]
 }

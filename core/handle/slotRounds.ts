@@ -9,7 +9,12 @@ import { CORNER_RUN, type Slots, type SlotsSpec } from './slotSpec'
  */
 
 /** The slots in the order that the round meets them: how many stitches come before each. */
-export function met({ places, gaps }: Placing, firsts: readonly number[], edge: Edge, turn: boolean): { readonly along: number, readonly before: number[] } {
+export function met(
+  { places, gaps }: Placing,
+  firsts: readonly number[],
+  edge: Edge,
+  turn: boolean,
+): { readonly along: number, readonly before: number[] } {
   const before = firsts.map(first => stitchesBefore(edge, turn, first, places))
   // A round cannot start within a slot, nor at its very foot, where corners are drawn together: the start moves on to the side.
   const over = before.find(one => one < 2 || one + places >= edge.count)
@@ -19,7 +24,7 @@ export function met({ places, gaps }: Placing, firsts: readonly number[], edge: 
 
 /** The round that leaves the slots. */
 export function slotSteps({ stitch }: SlotsSpec, { placing: { places }, chains }: Slots, before: readonly number[], count: number): Step[] {
-  const plain = (stitches: number) => stitches > 0 ? [each(stitch, stitches)] : []
+  const plain = (stitches: number) => (stitches > 0 ? [each(stitch, stitches)] : [])
   let done = 0
   const steps = before.flatMap((first): Step[] => {
     const run = [...plain(first - done), chain(chains), skip(places)]
@@ -31,8 +36,10 @@ export function slotSteps({ stitch }: SlotsSpec, { placing: { places }, chains }
 
 /** The edge that the slots' round leaves, its chains marked as free. */
 export function withFree(edge: Edge, chains: number, bridges: number): Edge {
-  const free = Array.from(edge.chains).flatMap((run, i) => run === chains && edge.kinds[i] !== 0 ? [{ from: i, to: (i + 1) % edge.count, bridges }] : [])
-  return { ...edge, free: [...edge.free ?? [], ...free] }
+  const free = Array.from(edge.chains).flatMap((run, i) =>
+    run === chains && edge.kinds[i] !== 0 ? [{ from: i, to: (i + 1) % edge.count, bridges }] : [],
+  )
+  return { ...edge, free: [...(edge.free ?? []), ...free] }
 }
 
 /** Every place of an edge in the order that the next round meets it. */
@@ -46,7 +53,12 @@ export function overChains(on: Edge, turn: boolean, { stitch, into }: SlotsSpec)
   for (const place of metInOrder(on, turn)) {
     const last = steps.at(-1)
     const chains = on.chains[place]!
-    if (chains > 0 && runAt(on)[place]! > 0) steps.push(into === 'over' ? at('overBridge', inOne(stitch, chains)) : at('bridge', { ...each(stitch, chains, into === 'bumps' ? 'bump' : undefined), aim: 'chains' }))
+    if (chains > 0 && runAt(on)[place]! > 0)
+      steps.push(
+        into === 'over'
+          ? at('overBridge', inOne(stitch, chains))
+          : at('bridge', { ...each(stitch, chains, into === 'bumps' ? 'bump' : undefined), aim: 'chains' }),
+      )
     else if (last?.do === 'stitch' && !last.landmark) steps[steps.length - 1] = each(stitch, last.times + 1)
     else steps.push(each(stitch, 1))
   }
@@ -57,7 +69,7 @@ export function overChains(on: Edge, turn: boolean, { stitch, into }: SlotsSpec)
 export function cornerRound(on: Edge, turn: boolean, { stitch }: SlotsSpec): Step[] {
   const mask = runAt(on)
   const order = metInOrder(on, turn).map(place => mask[place]!)
-  const pairs = new Set(order.flatMap((run, i) => i > 0 && run !== order[i - 1] ? [i - 1] : []))
+  const pairs = new Set(order.flatMap((run, i) => (i > 0 && run !== order[i - 1] ? [i - 1] : [])))
   const steps: Step[] = []
   for (let i = 0; i < order.length; i += pairs.has(i) ? 2 : 1) {
     const last = steps.at(-1)

@@ -41,16 +41,33 @@ function widthNow(spec: object, now: Now): number {
 }
 
 const CHAINS = ways('The chain over each is', [
-  want('a handle, by its drop', { dropCm: length('Drop, rim to hand', DROP_CM, { picks: USUAL_DROPS, usually: between(1, 30) }) }, {
-    does: told((spec, now) => `It hangs: chains of ${slotsNow(spec, now)?.chains ?? '?'}.`),
-    from: () => ({ dropCm: HAND_DROP_CM }), sets: drawnAtCorners,
-  }),
-  want('a hand hole', { hole: always(true, 'A hand hole') }, {
-    does: 'As long as what is skipped: the rim stays straight.', from: () => ({ hole: true as const }), sets: () => ({ corners: 0 }),
-  }),
-  pin('so many chains', { chains: count('Chains', between(1, 600), { usually: between(1, 90) }) }, {
-    does: 'You pin the chains, the drop is told.', from: (spec: Answered, now) => ({ chains: slotsNow(spec, now)?.chains ?? 30 }), sets: drawnAtCorners,
-  }),
+  want(
+    'a handle, by its drop',
+    { dropCm: length('Drop, rim to hand', DROP_CM, { picks: USUAL_DROPS, usually: between(1, 30) }) },
+    {
+      does: told((spec, now) => `It hangs: chains of ${slotsNow(spec, now)?.chains ?? '?'}.`),
+      from: () => ({ dropCm: HAND_DROP_CM }),
+      sets: drawnAtCorners,
+    },
+  ),
+  want(
+    'a hand hole',
+    { hole: always(true, 'A hand hole') },
+    {
+      does: 'As long as what is skipped: the rim stays straight.',
+      from: () => ({ hole: true as const }),
+      sets: () => ({ corners: 0 }),
+    },
+  ),
+  pin(
+    'so many chains',
+    { chains: count('Chains', between(1, 600), { usually: between(1, 90) }) },
+    {
+      does: 'You pin the chains, the drop is told.',
+      from: (spec: Answered, now) => ({ chains: slotsNow(spec, now)?.chains ?? 30 }),
+      sets: drawnAtCorners,
+    },
+  ),
 ])
 
 /** What slots ask; `wide` says what their width is. */
@@ -58,25 +75,52 @@ export function slotFields<const I extends Into>(wide: string, into: I) {
   return {
     number: oneOrTwo('How many', 'One on each face, mirror images about the sides.'),
     width: ways('Decide their width by', [
-      want('centimetres', { widthCm: length(wide, SLOT_CM, { usually: between(1, 25) }) }, {
-        does: told((spec, now) => now.part ? `${stitchesNow(spec, now)} stitches are skipped for each.` : ''), from: (spec: object, now) => ({ widthCm: widthNow(spec, now) }),
-      }),
-      pin('stitches', { stitches: count('Stitches skipped for each', between(1, 600), { usually: between(1, 40) }) }, {
-        from: (spec: object, now) => ({ stitches: stitchesNow(spec, now) }),
-      }),
+      want(
+        'centimetres',
+        { widthCm: length(wide, SLOT_CM, { usually: between(1, 25) }) },
+        {
+          does: told((spec, now) => (now.part ? `${stitchesNow(spec, now)} stitches are skipped for each.` : '')),
+          from: (spec: object, now) => ({ widthCm: widthNow(spec, now) }),
+        },
+      ),
+      pin(
+        'stitches',
+        { stitches: count('Stitches skipped for each', between(1, 600), { usually: between(1, 40) }) },
+        {
+          from: (spec: object, now) => ({ stitches: stitchesNow(spec, now) }),
+        },
+      ),
     ]),
     chains: CHAINS,
-    into: choice('The next round goes', [
-      { value: 'chains', name: 'into the chains', does: 'A stitch in each chain, under its two upper threads.' },
-      { value: 'bumps', name: 'into their back bumps', does: 'Under the bump on the chain\'s back: both edges look alike, and no holes show.' },
-      { value: 'over', name: 'around the chain', does: 'As many stitches over the chain as a whole: fast, and they can be pushed close.' },
-    ], { begins: into as Into }),
+    into: choice(
+      'The next round goes',
+      [
+        { value: 'chains', name: 'into the chains', does: 'A stitch in each chain, under its two upper threads.' },
+        {
+          value: 'bumps',
+          name: 'into their back bumps',
+          does: 'Under the bump on the chain\'s back: both edges look alike, and no holes show.',
+        },
+        {
+          value: 'over',
+          name: 'around the chain',
+          does: 'As many stitches over the chain as a whole: fast, and they can be pushed close.',
+        },
+      ],
+      { begins: into as Into },
+    ),
     stitch: STRAP_STITCH,
     rounds: count('Rounds above', between(1, 60), {
-      begins: 4, beside: true, usually: between(1, 6), says: 'Rounds above the slots, the first of which works the chains: they give the handle its width.',
+      begins: 4,
+      beside: true,
+      usually: between(1, 6),
+      says: 'Rounds above the slots, the first of which works the chains: they give the handle its width.',
     }),
     corners: count('Corners drawn in', between(0, 12), {
-      begins: 1, beside: true, usually: between(0, 4), says: 'Rounds above the one that works the chains which draw body and handle together at the corners.',
+      begins: 1,
+      beside: true,
+      usually: between(0, 4),
+      says: 'Rounds above the one that works the chains which draw body and handle together at the corners.',
     }),
     ...WHERE,
   } as const
@@ -135,9 +179,23 @@ const ROOMLESS = 'Ask for narrower slots, or widen the rim below.'
 /** Why slots do not fit on so many stitches; nothing if they do. */
 export function tooWide({ number }: SlotsSpec, { skipped: places, chains }: Slots, count: number): Finding | undefined {
   const most = Math.floor((count - 2 * LEAST_BETWEEN) / 2)
-  if (places > most) return { code: 'slots-too-wide', weight: 'stop', what: `${number === 2 ? 'Two slots' : 'A slot'} of ${places} stitches ${number === 2 ? 'do' : 'does'} not fit on ${count}: at most ${Math.max(0, most)} leave ${LEAST_BETWEEN} between. ${ROOMLESS}`, ...(most > 0 ? { fix: { label: `Slots of ${most} stitches`, changes: [{ path: ['width'], value: { pin: { stitches: most } } }] } } : {}) }
+  if (places > most)
+    return {
+      code: 'slots-too-wide',
+      weight: 'stop',
+      what: `${number === 2 ? 'Two slots' : 'A slot'} of ${places} stitches ${number === 2 ? 'do' : 'does'} not fit on ${count}: at `
+        + `most ${Math.max(0, most)} leave ${LEAST_BETWEEN} between. ${ROOMLESS}`,
+      ...(most > 0
+        ? { fix: { label: `Slots of ${most} stitches`, changes: [{ path: ['width'], value: { pin: { stitches: most } } }] } }
+        : {}),
+    }
   return chains < places
-    ? { code: 'slot-chain-short', weight: 'stop', what: `A chain of ${chains} over ${places} skipped stitches would pull the rim together. Give it at least ${places}.`, fix: { label: `A chain of ${places}`, changes: [{ path: ['chains'], value: { want: { hole: true } } }] } }
+    ? {
+        code: 'slot-chain-short',
+        weight: 'stop',
+        what: `A chain of ${chains} over ${places} skipped stitches would pull the rim together. Give it at least ${places}.`,
+        fix: { label: `A chain of ${places}`, changes: [{ path: ['chains'], value: { want: { hole: true } } }] },
+      }
     : undefined
 }
 
@@ -145,7 +203,9 @@ export function tooWide({ number }: SlotsSpec, { skipped: places, chains }: Slot
 export function slotsGive(spec: SlotsSpec, edge: Edge, gauge: Setting['gauge']): number | undefined {
   const found = slotsOn(spec, edge, { gauge }, false)
   if (tooWide(spec, found, edge.count)) return undefined
-  const { placing: { places, gaps } } = found
+  const {
+    placing: { places, gaps },
+  } = found
   // What is drawn together at a corner belongs to the body, which so keeps its stitches; the handle loses one at each end.
   const body = spec.number === 2 ? Math.min(...gaps) : edge.count - places
   let { chains } = found
@@ -164,5 +224,8 @@ export function slotsNeed({ width, stitch }: SlotsSpec, gauge: Setting['gauge'])
 
 /** What slots ask of the count and leave of it. */
 export function slotsDemand(spec: SlotsSpec, gauge: Setting['gauge']): Demand {
-  return { asks: { ...ANY, least: slotsNeed(spec, gauge) }, leaves: stitches => slotsGive(spec, foundation('stitch', stitches), gauge) ?? stitches }
+  return {
+    asks: { ...ANY, least: slotsNeed(spec, gauge) },
+    leaves: stitches => slotsGive(spec, foundation('stitch', stitches), gauge) ?? stitches,
+  }
 }

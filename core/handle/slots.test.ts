@@ -14,14 +14,37 @@ import { workSlots } from './slots'
 import { slotsGive, slotsOn, type SlotsSpec } from './slotSpec'
 
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
-const setting: WallSetting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20, repeats: [], accepts: () => true }
-const handles: SlotsSpec = { band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 3, stitch: 'sc', nudge: 0, colour: 'main' }
-const on = (count: number, over: Partial<SlotsSpec> = {}, edge: Edge = foundation('stitch', count), at: WallSetting = setting) => workSlots({ ...handles, ...over } as SlotsSpec, edge, at)
+const setting: WallSetting = {
+  gauge,
+  rounds: { style: 'joined', startingChainCounts: false },
+  index: 20,
+  turns: 20,
+  repeats: [],
+  accepts: () => true,
+}
+const handles: SlotsSpec = {
+  band: 'slots',
+  number: 2,
+  width: { pin: { stitches: 16 } },
+  chains: { pin: { chains: 32 } },
+  into: 'chains',
+  corners: 1,
+  rounds: 3,
+  stitch: 'sc',
+  nudge: 0,
+  colour: 'main',
+}
+const on = (count: number, over: Partial<SlotsSpec> = {}, edge: Edge = foundation('stitch', count), at: WallSetting = setting) =>
+  workSlots({ ...handles, ...over } as SlotsSpec, edge, at)
 const codes = ({ findings }: ReturnType<typeof workSlots>) => findings.map(({ code }) => code)
 
 /** The stitches that a round's steps leave plain, chain and skip, in order. */
 function runs({ rounds: [first] }: ReturnType<typeof workSlots>): string {
-  return first!.round.steps.map(step => step.do === 'stitch' ? step.times : step.do === 'chain' ? `ch ${step.chains}` : step.do === 'skip' ? `skip ${step.places}` : '?').join(', ')
+  return first!.round.steps
+    .map(step =>
+      step.do === 'stitch' ? step.times : step.do === 'chain' ? `ch ${step.chains}` : step.do === 'skip' ? `skip ${step.places}` : '?',
+    )
+    .join(', ')
 }
 
 describe('slots on 64 stitches (craft 10; common practice, no source)', () => {
@@ -36,7 +59,8 @@ describe('slots on 64 stitches (craft 10; common practice, no source)', () => {
 
   it('say their runs, and in words how each chain is worked', () => {
     expect(result.findings.find(({ code }) => code === 'slot-runs')!.what).toContain('8, slot 16, 16, slot 16, 8')
-    const words = (into: SlotsSpec['into']) => stepsWords(on(64, { into }).rounds[1]!.round.steps, { terms: 'us', on: on(64).rounds[1]!.on, start: { kind: 'ring', chains: 0 } })
+    const words = (into: SlotsSpec['into']) =>
+      stepsWords(on(64, { into }).rounds[1]!.round.steps, { terms: 'us', on: on(64).rounds[1]!.on, start: { kind: 'ring', chains: 0 } })
     expect(words('chains')).toBe('sc in next 8, sc in each of the 32 chs, sc in next 16, sc in each of the 32 chs, sc in next 8')
     expect(words('bumps')).toContain('sc in back bump of each of the 32 chs')
     expect(words('over')).toContain('32 sc in the ch-loop over the slot')
@@ -45,13 +69,16 @@ describe('slots on 64 stitches (craft 10; common practice, no source)', () => {
   it('draw body and handle together at both ends of both', () => {
     const { round } = result.rounds[2]!
     expect(round.steps.filter(({ do: what }) => what === 'together')).toHaveLength(4)
-    expect(round.steps.map(step => step.do === 'stitch' ? step.times : 'tog')).toEqual([7, 'tog', 30, 'tog', 14, 'tog', 30, 'tog', 7])
+    expect(round.steps.map(step => (step.do === 'stitch' ? step.times : 'tog'))).toEqual([7, 'tog', 30, 'tog', 14, 'tog', 30, 'tog', 7])
   })
 
   it('leave a rim that lies as wide as what the handles bridge', () => {
     // Each corner takes one from body and handle and gives one back to the body.
     expect(liesOver(result.edge)).toBe(64)
-    expect(result.handles!.map(({ lengthCm, gapCm, widthCm, name }) => [name, lengthCm, gapCm, widthCm])).toEqual([['Handle, front', 16, 8, 1.5], ['Handle, back', 16, 8, 1.5]])
+    expect(result.handles!.map(({ lengthCm, gapCm, widthCm, name }) => [name, lengthCm, gapCm, widthCm])).toEqual([
+      ['Handle, front', 16, 8, 1.5],
+      ['Handle, back', 16, 8, 1.5],
+    ])
   })
 })
 
@@ -76,7 +103,10 @@ describe('a chain over a slot', () => {
 
   it('without corners drawn together is told to flop, with what mends it', () => {
     const { findings } = on(64, { corners: 0, rounds: 1 })
-    expect(findings.find(({ code }) => code === 'handles-flop')!.fix!.changes).toEqual([{ path: ['corners'], value: 1 }, { path: ['rounds'], value: 2 }])
+    expect(findings.find(({ code }) => code === 'handles-flop')!.fix!.changes).toEqual([
+      { path: ['corners'], value: 1 },
+      { path: ['rounds'], value: 2 },
+    ])
   })
 })
 
@@ -109,54 +139,83 @@ describe('where slots lie', () => {
 const freeOf = (edge: Edge) => (edge.free ?? []).map(run => lengthOf(run, edge.count))
 
 describe('slots of any kind', () => {
-  const anyRim = fc.record({ count: fc.integer({ min: 8, max: 160 }), side: fc.nat(300), start: fc.nat(300), style: fc.constantFrom(...ROUND_STYLES), turns: fc.nat(3), counts: fc.boolean() })
+  const anyRim = fc.record({
+    count: fc.integer({ min: 8, max: 160 }),
+    side: fc.nat(300),
+    start: fc.nat(300),
+    style: fc.constantFrom(...ROUND_STYLES),
+    turns: fc.nat(3),
+    counts: fc.boolean(),
+  })
 
-  it('add up: what is skipped, chained and drawn together is what the rim comes to, whatever its count, its sides, its start and its style', () => {
-    fc.assert(fc.property(anySlots, anyRim, (spec, { count, side, start, style, turns, counts }) => {
-      const edge = { ...withSides(foundation('stitch', count), [side % count, (side + Math.floor(count / 2)) % count]), start: start % count }
-      const at: WallSetting = { ...setting, turns, rounds: { style, startingChainCounts: counts } }
-      const any = spec as unknown as SlotsSpec
-      const result = workSlots(any, edge, at)
-      if (result.findings.some(({ weight }) => weight === 'stop')) {
-        expect(result.edge).toBe(edge)
-        return
-      }
-      const turn = result.rounds[0]!.round.begin.turn
-      const { placing: { places, gaps }, chains } = slotsOn(any, edge, at, turn)
-      expect(gaps[0] + gaps[1] + 2 * places).toBe(count)
-      expect(result.rounds[0]!.edge.count).toBe(count - any.number * (places - 1))
-      expect(result.rounds[1]!.edge.count).toBe(count + any.number * (chains - places))
-      result.rounds.slice(2).forEach(({ edge: above, on: below }) => expect([0, 2 * any.number]).toContain(below.count - above.count))
-      // The handles lie where they should in every round: alike, and never more than what was chained.
-      for (const { edge: above } of result.rounds.slice(1)) {
-        const free = freeOf(above)
-        expect(free).toHaveLength(any.number)
-        for (const length of free) expect(length > 0 && length <= chains && chains - length <= 2 * any.corners).toBe(true)
-        expect(Math.abs(free[0]! - free.at(-1)!)).toBeLessThanOrEqual(any.corners)
-      }
-    }), { ...SEED, numRuns: 300 })
+  it('add up: what is skipped, chained and drawn together is what the rim comes to, whatever its count, its sides, its start and '
+    + 'its style', () => {
+    fc.assert(
+      fc.property(anySlots, anyRim, (spec, { count, side, start, style, turns, counts }) => {
+        const edge = {
+          ...withSides(foundation('stitch', count), [side % count, (side + Math.floor(count / 2)) % count]),
+          start: start % count,
+        }
+        const at: WallSetting = { ...setting, turns, rounds: { style, startingChainCounts: counts } }
+        const any = spec as unknown as SlotsSpec
+        const result = workSlots(any, edge, at)
+        if (result.findings.some(({ weight }) => weight === 'stop')) {
+          expect(result.edge).toBe(edge)
+          return
+        }
+        const turn = result.rounds[0]!.round.begin.turn
+        const {
+          placing: { places, gaps },
+          chains,
+        } = slotsOn(any, edge, at, turn)
+        expect(gaps[0] + gaps[1] + 2 * places).toBe(count)
+        expect(result.rounds[0]!.edge.count).toBe(count - any.number * (places - 1))
+        expect(result.rounds[1]!.edge.count).toBe(count + any.number * (chains - places))
+        result.rounds.slice(2).forEach(({ edge: above, on: below }) => expect([0, 2 * any.number]).toContain(below.count - above.count))
+        // The handles lie where they should in every round: alike, and never more than what was chained.
+        for (const { edge: above } of result.rounds.slice(1)) {
+          const free = freeOf(above)
+          expect(free).toHaveLength(any.number)
+          for (const length of free) expect(length > 0 && length <= chains && chains - length <= 2 * any.corners).toBe(true)
+          expect(Math.abs(free[0]! - free.at(-1)!)).toBeLessThanOrEqual(any.corners)
+        }
+      }),
+      { ...SEED, numRuns: 300 },
+    )
   })
 
   it('leave what is foretold without working them', () => {
-    fc.assert(fc.property(anySlots, fc.integer({ min: 8, max: 160 }), (spec, count) => {
-      const any = spec as unknown as SlotsSpec
-      const edge = foundation('stitch', count)
-      const result = workSlots(any, edge, setting)
-      expect(slotsGive(any, edge, gauge)).toBe(result.findings.some(({ weight }) => weight === 'stop') ? undefined : result.edge.count)
-    }), { ...SEED, numRuns: 300 })
+    fc.assert(
+      fc.property(anySlots, fc.integer({ min: 8, max: 160 }), (spec, count) => {
+        const any = spec as unknown as SlotsSpec
+        const edge = foundation('stitch', count)
+        const result = workSlots(any, edge, setting)
+        expect(slotsGive(any, edge, gauge)).toBe(result.findings.some(({ weight }) => weight === 'stop') ? undefined : result.edge.count)
+      }),
+      { ...SEED, numRuns: 300 },
+    )
   })
 
   it('skip the very stitches that lie opposite each other about the sides', () => {
-    fc.assert(fc.property(anyRim, fc.integer({ min: 1, max: 30 }), ({ count, side, start, style, turns }, stitches) => {
-      fc.pre(2 * stitches + 8 <= count && count % 4 === 0 && stitches % 2 === (count / 2) % 2)
-      const s0 = side % count
-      const edge = { ...withSides(foundation('stitch', count), [s0, (s0 + count / 2) % count]), start: start % count }
-      const { rounds: [first] } = on(count, { width: { pin: { stitches } }, chains: { want: { hole: true } }, corners: 0 }, edge, { ...setting, turns, rounds: { style, startingChainCounts: false } })
-      const used = new Set(Array.from(first!.edge.from).filter((_, i) => first!.edge.kinds[i] === 0))
-      const skipped = Array.from({ length: count }, (_, place) => place).filter(place => !used.has(place))
-      expect(skipped).toHaveLength(2 * stitches)
-      for (const place of skipped) expect(skipped).toContain(within(2 * s0 - 1 - place, count))
-    }), { ...SEED, numRuns: 150 })
+    fc.assert(
+      fc.property(anyRim, fc.integer({ min: 1, max: 30 }), ({ count, side, start, style, turns }, stitches) => {
+        fc.pre(2 * stitches + 8 <= count && count % 4 === 0 && stitches % 2 === (count / 2) % 2)
+        const s0 = side % count
+        const edge = { ...withSides(foundation('stitch', count), [s0, (s0 + count / 2) % count]), start: start % count }
+        const {
+          rounds: [first],
+        } = on(count, { width: { pin: { stitches } }, chains: { want: { hole: true } }, corners: 0 }, edge, {
+          ...setting,
+          turns,
+          rounds: { style, startingChainCounts: false },
+        })
+        const used = new Set(Array.from(first!.edge.from).filter((_, i) => first!.edge.kinds[i] === 0))
+        const skipped = Array.from({ length: count }, (_, place) => place).filter(place => !used.has(place))
+        expect(skipped).toHaveLength(2 * stitches)
+        for (const place of skipped) expect(skipped).toContain(within(2 * s0 - 1 - place, count))
+      }),
+      { ...SEED, numRuns: 150 },
+    )
   })
 
   it('keep their handles through what is worked above: a firm rim knows which of its stitches hang free', () => {

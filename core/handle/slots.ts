@@ -33,16 +33,34 @@ function placeFindings(spec: SlotsSpec, { placing }: Slots): Finding[] {
 function flops(spec: SlotsSpec, { hangs }: Slots): Finding[] {
   if (!hangs) return []
   if (spec.corners === 0) {
-    return [{
-      code: 'handles-flop', weight: 'watch', what: 'Without decreases where handle and body meet, the handles fold over and flop. Draw them together at the corners in the next round or two.',
-      fix: { label: 'Draw the corners together once', changes: [{ path: ['corners'], value: 1 }, { path: ['rounds'], value: Math.max(2, spec.rounds) }] },
-    }]
+    return [
+      {
+        code: 'handles-flop',
+        weight: 'watch',
+        what: 'Without decreases where handle and body meet, the handles fold over and flop. Draw them together at the corners '
+          + 'in the next round or two.',
+        fix: {
+          label: 'Draw the corners together once',
+          changes: [
+            { path: ['corners'], value: 1 },
+            { path: ['rounds'], value: Math.max(2, spec.rounds) },
+          ],
+        },
+      },
+    ]
   }
   return []
 }
 
 function tallies(rounds: readonly Worked[], count: number): Finding {
-  return { code: 'rim-counts', weight: 'note', what: `The rim goes from ${count} stitches to ${rounds.slice(1).map(({ edge }) => edge.count).join(', then ')}.` }
+  return {
+    code: 'rim-counts',
+    weight: 'note',
+    what: `The rim goes from ${count} stitches to ${rounds
+      .slice(1)
+      .map(({ edge }) => edge.count)
+      .join(', then ')}.`,
+  }
 }
 
 function noteFor(i: number, spec: SlotsSpec, rounds: readonly Worked[]): string | undefined {
@@ -57,8 +75,16 @@ function handlesOf(spec: SlotsSpec, { placing, chains, hangs }: Slots, edge: Edg
   if (!hangs) return []
   const { width, height } = setting.gauge[spec.stitch]
   return used(edge, setting, placing, spec.number).map(({ face: { name, feet } }): Handle => ({
-    name: spec.number === 2 ? `Handle, ${name}` : 'Handle', feet, lies: 'along', lengthCm: chains * width.cm, gapCm: placing.places * width.cm, widthCm: spec.rounds * height.cm,
-    strands: spec.rounds, aboveCm: height.cm, colour: spec.colour, bears: { strands: 'rows' },
+    name: spec.number === 2 ? `Handle, ${name}` : 'Handle',
+    feet,
+    lies: 'along',
+    lengthCm: chains * width.cm,
+    gapCm: placing.places * width.cm,
+    widthCm: spec.rounds * height.cm,
+    strands: spec.rounds,
+    aboveCm: height.cm,
+    colour: spec.colour,
+    bears: { strands: 'rows' },
   }))
 }
 
@@ -77,10 +103,14 @@ export function slotCm(spec: SlotsSpec, { placing }: Slots, gauge: Setting['gaug
 function handHole(spec: SlotsSpec, found: Slots, { gauge }: Setting): Finding[] {
   const wideCm = slotCm(spec, found, gauge)
   if (found.hangs || wideCm >= HAND_CM) return []
-  return [{
-    code: 'hand-hole-small', weight: 'watch', what: `A hand hole ${tape(wideCm)} wide is narrow: a hand wants about ${tape(HAND_CM)} (from memory).`,
-    fix: { label: `Slots ${tape(HAND_CM + 1)} wide`, changes: [{ path: ['width'], value: { want: { widthCm: HAND_CM + 1 } } }] },
-  }]
+  return [
+    {
+      code: 'hand-hole-small',
+      weight: 'watch',
+      what: `A hand hole ${tape(wideCm)} wide is narrow: a hand wants about ${tape(HAND_CM)} (from memory).`,
+      fix: { label: `Slots ${tape(HAND_CM + 1)} wide`, changes: [{ path: ['width'], value: { want: { widthCm: HAND_CM + 1 } } }] },
+    },
+  ]
 }
 
 /** Works slots: the round that leaves them, and the rounds above it. */
@@ -88,13 +118,23 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
   const { edge, ...moved } = asMarked(below, setting, spec.sideAt)
   const { width, height } = setting.gauge[spec.stitch]
   const nothing = { height: times(height, 0), circumference: times(width, edge.count) }
-  if (edge.free) return stopped(below, nothing, { code: 'slots-twice', weight: 'stop', what: 'The rim below has slots already, and these would be worked on its handles. Take one of the two out.' })
+  if (edge.free)
+    return stopped(below, nothing, {
+      code: 'slots-twice',
+      weight: 'stop',
+      what: 'The rim below has slots already, and these would be worked on its handles. Take one of the two out.',
+    })
   const round = (i: number, steps: readonly Step[]): Round => inStyle(setting.rounds, setting.turns + i, spec.stitch, spec.colour, steps)
   const turnFirst = round(0, [each(spec.stitch, 1)]).begin.turn
   const found = slotsOn(spec, edge, setting, turnFirst)
   const wide = tooWide(spec, found, edge.count)
   if (wide) return stopped(below, nothing, wide)
-  const { along, before } = met(found.placing, used(edge, setting, found.placing, spec.number).map(({ first }) => first), edge, turnFirst)
+  const { along, before } = met(
+    found.placing,
+    used(edge, setting, found.placing, spec.number).map(({ first }) => first),
+    edge,
+    turnFirst,
+  )
   const first = workUp(edge, 1, setting, () => {
     const plain = round(0, slotSteps(spec, found, before, edge.count))
     return { ...plain, begin: inFrom(plain.begin, along) }
@@ -112,7 +152,9 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
   const rounds = [{ ...first.rounds[0]!, edge: open }, ...above.rounds]
   const wanting = spec.corners > spec.rounds - 1
   return {
-    rounds, edge: above.edge, ...moved,
+    rounds,
+    edge: above.edge,
+    ...moved,
     size: { height: times(height, rounds.length), circumference: times(width, above.edge.count) },
     grip: gripOf(edge, setting, found.placing),
     handles: handlesOf(spec, found, edge, setting),
@@ -121,22 +163,45 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
     findings: above.stop
       ? [above.stop]
       : [
-          { code: 'slot-runs', weight: 'note', what: `From the start of the round: ${runsWords(before, found.placing.places, edge.count)}. ${chainWords(found, spec)}` },
-          tallies(rounds, edge.count), ...placeFindings(spec, found), ...flops(spec, found), ...handHole(spec, found, setting),
-          ...(short || wanting ? [{ code: 'corners-short', weight: 'watch' as const, what: wanting ? `Corners are drawn together in rounds above the one that works the chains: ${spec.corners} of them take at least ${spec.corners + 1} rounds. There are ${spec.rounds}.` : 'There are too few stitches left at the corners to draw together in every round that should.' }] : []),
+          {
+            code: 'slot-runs',
+            weight: 'note',
+            what: `From the start of the round: ${runsWords(before, found.placing.places, edge.count)}. ${chainWords(found, spec)}`,
+          },
+          tallies(rounds, edge.count),
+          ...placeFindings(spec, found),
+          ...flops(spec, found),
+          ...handHole(spec, found, setting),
+          ...(short || wanting
+            ? [
+                {
+                  code: 'corners-short',
+                  weight: 'watch' as const,
+                  what: wanting
+                    ? `Corners are drawn together in rounds above the one that works the chains: ${spec.corners} of them take at least `
+                    + `${spec.corners + 1} rounds. There are ${spec.rounds}.`
+                    : 'There are too few stitches left at the corners to draw together in every round that should.',
+                },
+              ]
+            : []),
         ],
   }
 }
 
 function chainWords({ chains, hangs, placing: { places } }: Slots, { number }: SlotsSpec): string {
   const told = number === 2 ? `chains of ${chains} over them` : `a chain of ${chains} over it`
-  return `${told[0]!.toUpperCase()}${told.slice(1)}: ${hangs ? `${chains - places} more than are skipped, so ${number === 2 ? 'they hang as handles' : 'it hangs as a handle'}` : `as many as are skipped, so ${number === 2 ? 'they are hand holes' : 'it is a hand hole'}`}.`
+  return `${told[0]!.toUpperCase()}${told.slice(1)}: `
+    + (hangs
+      ? `${chains - places} more than are skipped, so ${number === 2 ? 'they hang as handles' : 'it hangs as a handle'}.`
+      : `as many as are skipped, so ${number === 2 ? 'they are hand holes' : 'it is a hand hole'}.`)
 }
 
 function adviceFor({ placing: { places } }: Slots, along: number, before: readonly number[], count: number): string[] {
   return [
     `Flatten the bag and put markers where each slot begins and ends. From the start of the round: ${runsWords(before, places, count)}.`,
-    ...(along > 0 ? [`The old start lies in a slot, or at its very foot: go on to the side with ${along} {slst}, or fasten off and join there.`] : []),
+    ...(along > 0
+      ? [`The old start lies in a slot, or at its very foot: go on to the side with ${along} {slst}, or fasten off and join there.`]
+      : []),
   ]
 }
 
@@ -147,11 +212,20 @@ export function strongerSlots({ colour }: SlotsSpec, strands: number | undefined
 
 /** Slots (craft 10). */
 export const slots = kind({
-  band: 'slots', group: 'Handles', name: 'slots', does: 'Openings with a chain over each: hand holes, or handles where the chain is longer than what it skips.',
-  fields: slotFields('Width of a slot', 'chains'), tools: ['where-placed'],
+  band: 'slots',
+  group: 'Handles',
+  name: 'slots',
+  does: 'Openings with a chain over each: hand holes, or handles where the chain is longer than what it skips.',
+  fields: slotFields('Width of a slot', 'chains'),
+  tools: ['where-placed'],
   sample: { on: 'rim', spec: spec => ({ ...spec, chains: { want: { dropCm: 3.4 } }, width: { want: { widthCm: 3.6 } }, rounds: 2 }) },
   begins: ({ stitch, aroundCm }) => ({
-    stitch, chains: { want: { dropCm: 12 } }, width: { want: { widthCm: Math.max(4, Math.min(12, tenths(aroundCm / 4, SLOT_CM))) } },
+    stitch,
+    chains: { want: { dropCm: 12 } },
+    width: { want: { widthCm: Math.max(4, Math.min(12, tenths(aroundCm / 4, SLOT_CM))) } },
   }),
-  demand: (spec, { gauge }) => slotsDemand(spec, gauge), main: spec => spec.stitch, work: workSlots, strengthen: strongerSlots,
+  demand: (spec, { gauge }) => slotsDemand(spec, gauge),
+  main: spec => spec.stitch,
+  work: workSlots,
+  strengthen: strongerSlots,
 })

@@ -8,7 +8,10 @@ import { STRIP_STITCHES } from './strip'
 export const DROP_CM: Bounds = between(1, 120)
 
 /** Usual drops to pick from. */
-export const USUAL_DROPS = [{ name: 'in the hand', cm: HAND_DROP_CM }, { name: 'over the shoulder', cm: SHOULDER_DROP_CM }]
+export const USUAL_DROPS = [
+  { name: 'in the hand', cm: HAND_DROP_CM },
+  { name: 'over the shoulder', cm: SHOULDER_DROP_CM },
+]
 
 /** The stitch that a strap, a handle or a tab is worked in. */
 export const STRAP_STITCH = stitch(STRIP_STITCHES)
@@ -23,7 +26,7 @@ function countNow(spec: object, { part }: Now, piece: number): number {
   const made = part?.pieces?.[piece]
   const handle = part?.handles?.[piece]
   if (!made || !handle) return 40
-  const all = counted(spec) === 'rows' ? made.rows.length : made.rows[0]?.edge.count ?? 40
+  const all = counted(spec) === 'rows' ? made.rows.length : (made.rows[0]?.edge.count ?? 40)
   return Math.max(1, Math.round(all * Math.min(1, handle.lengthCm / made.lengthCm)))
 }
 
@@ -31,12 +34,26 @@ function countNow(spec: object, { part }: Now, piece: number): number {
 export function strapLength(label: string, { piece = 0, usual = true } = {}) {
   const labelled = (what: string): Told => `${label}: ${what}`
   return ways(`${label}, decided by`, [
-    want('its drop', { dropCm: length(labelled('drop, rim to hand'), DROP_CM, { usually: between(1, 40), ...(usual ? { picks: USUAL_DROPS } : {}) }) }, {
-      from: () => ({ dropCm: HAND_DROP_CM }),
-    }),
-    pin(told(counted), { count: count(told(spec => `${label}: ${counted(spec)}`), between(1, 1000), { usually: between(1, 60) }) }, {
-      from: (spec: object, now) => ({ count: countNow(spec, now, piece) }),
-    }),
+    want(
+      'its drop',
+      { dropCm: length(labelled('drop, rim to hand'), DROP_CM, { usually: between(1, 40), ...(usual ? { picks: USUAL_DROPS } : {}) }) },
+      {
+        from: () => ({ dropCm: HAND_DROP_CM }),
+      },
+    ),
+    pin(
+      told(counted),
+      {
+        count: count(
+          told(spec => `${label}: ${counted(spec)}`),
+          between(1, 1000),
+          { usually: between(1, 60) },
+        ),
+      },
+      {
+        from: (spec: object, now) => ({ count: countNow(spec, now, piece) }),
+      },
+    ),
   ])
 }
 
@@ -47,14 +64,25 @@ export function widened(field: string, strands: number | undefined, label: (stra
 
 /** One strap under the bag in the place of what hangs on its rim. */
 export function underInstead(colour: string): Fix {
-  const strap = { band: 'under-strap', worked: 'along', wide: 8, length: { want: { dropCm: SHOULDER_DROP_CM } }, lines: 2, stitch: 'sc', nudge: 0, colour }
+  const strap = {
+    band: 'under-strap',
+    worked: 'along',
+    wide: 8,
+    length: { want: { dropCm: SHOULDER_DROP_CM } },
+    lines: 2,
+    stitch: 'sc',
+    nudge: 0,
+    colour,
+  }
   return { label: 'A strap under the whole bag instead', changes: [{ path: [], value: strap }] }
 }
 
 /** What carries a cord or strap that is no wider than its feet. */
 export function widerThanFoot(foot: number): Finding {
   return {
-    code: 'strap-wider-than-foot', weight: 'watch', what: `A strap cannot be wider than its feet, so it is worked over ${foot} stitches.`,
+    code: 'strap-wider-than-foot',
+    weight: 'watch',
+    what: `A strap cannot be wider than its feet, so it is worked over ${foot} stitches.`,
     fix: { label: `${foot} stitches wide`, changes: [{ path: ['wide'], value: foot }] },
   }
 }

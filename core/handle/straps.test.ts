@@ -11,15 +11,48 @@ import { leastRows, stripAlong, stripFromRim } from './strip'
 
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
 const length = (cm: number) => ({ cm, plusMinusCm: 0 })
-const setting: WallSetting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20, repeats: [], accepts: () => true, tallCm: 25, floor: { shape: 'stadium', length: length(30), width: length(12) } }
+const setting: WallSetting = {
+  gauge,
+  rounds: { style: 'joined', startingChainCounts: false },
+  index: 20,
+  turns: 20,
+  repeats: [],
+  accepts: () => true,
+  tallCm: 25,
+  floor: { shape: 'stadium', length: length(30), width: length(12) },
+}
 const placed = { stitch: 'sc', nudge: 0, colour: 'main' } as const
-const fitted = (spec: WallSpec, count = 120, edge: Edge = foundation('stitch', count)) => workWall(spec, edge, { ...setting, belowCm: count / 2 })
-const told = (spec: WallSpec, count = 120) => fitted(spec, count).findings.map(({ what }) => what).join(' ')
+const fitted = (spec: WallSpec, count = 120, edge: Edge = foundation('stitch', count)) =>
+  workWall(spec, edge, { ...setting, belowCm: count / 2 })
+const told = (spec: WallSpec, count = 120) =>
+  fitted(spec, count)
+    .findings.map(({ what }) => what)
+    .join(' ')
 const codes = (spec: WallSpec, count = 120) => fitted(spec, count).findings.map(({ code }) => code)
 
 const grown = { band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', ...placed } as const
-const knot = { band: 'knot-straps', foot: 9, wide: 7, width: { pin: { stitches: 12 } }, short: { pin: { count: 36 } }, long: { pin: { count: 90 } }, join: 'slip', ...placed } as const
-const sewn = { band: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { want: { dropCm: 24 } }, inCm: 5, overlapCm: 4, lines: 2, reinforced: 'none', ...placed } as const
+const knot = {
+  band: 'knot-straps',
+  foot: 9,
+  wide: 7,
+  width: { pin: { stitches: 12 } },
+  short: { pin: { count: 36 } },
+  long: { pin: { count: 90 } },
+  join: 'slip',
+  ...placed,
+} as const
+const sewn = {
+  band: 'sewn-straps',
+  number: 2,
+  worked: 'along',
+  wide: 6,
+  length: { want: { dropCm: 24 } },
+  inCm: 5,
+  overlapCm: 4,
+  lines: 2,
+  reinforced: 'none',
+  ...placed,
+} as const
 
 describe('a strap grown from the rim', () => {
   it('of seven stitches a foot on 120 leaves 53 between the feet on each side (craft 10; common practice, no source)', () => {
@@ -28,7 +61,8 @@ describe('a strap grown from the rim', () => {
   })
 
   it('draws in from its foot, runs at its width, and opens out again: by hand', () => {
-    const counts = (foot: number, wide: number, rows: number) => stripFromRim('sc', foot, wide, rows, 'main', gauge).rows.map(({ edge }) => edge.count)
+    const counts = (foot: number, wide: number, rows: number) =>
+      stripFromRim('sc', foot, wide, rows, 'main', gauge).rows.map(({ edge }) => edge.count)
     expect(counts(11, 7, 9)).toEqual([9, 7, 7, 7, 7, 7, 7, 9, 11])
     expect(counts(10, 7, 7)).toEqual([8, 7, 7, 7, 7, 8, 10])
     expect(counts(7, 7, 3)).toEqual([7, 7, 7])
@@ -36,14 +70,17 @@ describe('a strap grown from the rim', () => {
   })
 
   it('comes back to its foot whatever the two widths are, a stitch at either end at a time', () => {
-    fc.assert(fc.property(fc.integer({ min: 2, max: 30 }), fc.nat(20), fc.nat(30), (wide, more, plain) => {
-      const foot = wide + more
-      const rows = stripFromRim('sc', foot, wide, leastRows(foot, wide) + plain, 'main', gauge).rows
-      const counts = [foot, ...rows.map(({ edge }) => edge.count)]
-      expect(Math.min(...counts)).toBe(wide)
-      expect(counts.at(-1)).toBe(foot)
-      for (let i = 1; i < counts.length; i++) expect(Math.abs(counts[i]! - counts[i - 1]!)).toBeLessThanOrEqual(2)
-    }), SEED)
+    fc.assert(
+      fc.property(fc.integer({ min: 2, max: 30 }), fc.nat(20), fc.nat(30), (wide, more, plain) => {
+        const foot = wide + more
+        const rows = stripFromRim('sc', foot, wide, leastRows(foot, wide) + plain, 'main', gauge).rows
+        const counts = [foot, ...rows.map(({ edge }) => edge.count)]
+        expect(Math.min(...counts)).toBe(wide)
+        expect(counts.at(-1)).toBe(foot)
+        for (let i = 1; i < counts.length; i++) expect(Math.abs(counts[i]! - counts[i - 1]!)).toBeLessThanOrEqual(2)
+      }),
+      SEED,
+    )
   })
 
   it('is as many rows as its drop takes: 28 cm over a gap of 26.5 is 124 rows of half a centimetre, by hand', () => {
@@ -61,7 +98,10 @@ describe('a strap grown from the rim', () => {
 describe('knot straps', () => {
   it('go around both ends alike: 120 less twice 12 and four feet of 9 leaves 30 on each face', () => {
     expect(told(knot)).toContain('30 stitches lie free on each face')
-    expect(fitted(knot).handles!.map(({ name, lengthCm, gapCm }) => [name, lengthCm, gapCm])).toEqual([['Short strap', 18, 0], ['Long strap', 45, 0]])
+    expect(fitted(knot).handles!.map(({ name, lengthCm, gapCm }) => [name, lengthCm, gapCm])).toEqual([
+      ['Short strap', 18, 0],
+      ['Long strap', 45, 0],
+    ])
   })
 
   it('want the long one longer, and room for both', () => {
@@ -82,7 +122,9 @@ describe('straps sewn on', () => {
   })
 
   it('that would meet in the middle are refused, with what fits', () => {
-    const { findings: [stop] } = fitted({ ...sewn, inCm: 14 })
+    const {
+      findings: [stop],
+    } = fitted({ ...sewn, inCm: 14 })
     expect(stop).toMatchObject({ code: 'straps-too-wide', weight: 'stop' })
     const inCm = stop!.fix!.changes[0]!.value as number
     expect(codes({ ...sewn, inCm })).not.toContain('straps-too-wide')
@@ -90,7 +132,9 @@ describe('straps sewn on', () => {
 
   it('fit right at the sides of an odd rim, and say so where they are too wide for any face', () => {
     expect(codes({ ...sewn, inCm: 0 }, 65)).not.toContain('straps-too-wide')
-    const { findings: [stop] } = fitted({ ...sewn, wide: 30 }, 40)
+    const {
+      findings: [stop],
+    } = fitted({ ...sewn, wide: 30 }, 40)
     expect(stop).toMatchObject({ code: 'straps-too-wide', weight: 'stop' })
     expect(stop!.fix).toBeUndefined()
   })
@@ -98,7 +142,11 @@ describe('straps sewn on', () => {
   it('one alone is on the front, whichever way the last round went', () => {
     for (const style of ['joined', 'turned'] as const) {
       for (const turns of [1, 2]) {
-        const { handles } = workWall({ ...sewn, number: 1 }, foundation('stitch', 120), { ...setting, turns, rounds: { style, startingChainCounts: false } })
+        const { handles } = workWall({ ...sewn, number: 1 }, foundation('stitch', 120), {
+          ...setting,
+          turns,
+          rounds: { style, startingChainCounts: false },
+        })
         const middle = (handles![0]!.feet[0] + handles![0]!.feet[1]) / 2
         expect(middle - Math.floor(middle), `${style} ${turns}`).toBeCloseTo(0.25, 1)
       }
@@ -112,14 +160,21 @@ describe('straps sewn on', () => {
   })
 
   it('a strip over 40 chains in 6 rows is 20 cm by 3: by hand', () => {
-    expect(stripAlong('sc', 40, 6, false, 'main', gauge)).toMatchObject({ lengthCm: 20, widthCm: 3, start: { kind: 'foundation-chain', chains: 41, firstInto: 2 } })
+    expect(stripAlong('sc', 40, 6, false, 'main', gauge)).toMatchObject({
+      lengthCm: 20,
+      widthCm: 3,
+      start: { kind: 'foundation-chain', chains: 41, firstInto: 2 },
+    })
   })
 })
 
 describe('a strap under the bag', () => {
   it('runs along the longer way of a floor that is deeper than long', () => {
     const strap = { band: 'under-strap', worked: 'along', wide: 8, length: { pin: { count: 120 } }, lines: 2, ...placed } as const
-    const deep = workWall(strap, foundation('stitch', 120), { ...setting, floor: { shape: 'rectangle', length: length(12), width: length(30) } })
+    const deep = workWall(strap, foundation('stitch', 120), {
+      ...setting,
+      floor: { shape: 'rectangle', length: length(12), width: length(30) },
+    })
     expect(deep.pieces![0]!.lengthCm).toBe(30 + 2 * 25 + 60 + 3)
   })
 
@@ -132,25 +187,48 @@ describe('a strap under the bag', () => {
 
 describe('what is placed on the rim', () => {
   it('leaves the edge as it was, whatever it is, and its feet stand opposite each other', () => {
-    fc.assert(fc.property(anyFitted, fc.integer({ min: 6, max: 160 }), fc.nat(200), (spec, count, side) => {
-      const edge = withSides(foundation('stitch', count), [side % count, (side + Math.floor(count / 2)) % count])
-      const result = fitted(spec as WallSpec, count, edge)
-      expect({ ...result.edge, sides: edge.sides }).toEqual(edge)
-      expect(result.rounds).toEqual([])
-      for (const { feet, lengthCm, gapCm, widthCm, strands } of result.handles ?? []) {
-        for (const value of [...feet, lengthCm, gapCm, widthCm]) expect(Number.isFinite(value)).toBe(true)
-        expect(strands).toBeGreaterThan(0)
-      }
-      for (const piece of result.pieces ?? []) expect(piece.lengthCm > 0 && piece.widthCm > 0 && piece.finish.length > 0).toBe(true)
-    }), { ...SEED, numRuns: 300 })
+    fc.assert(
+      fc.property(anyFitted, fc.integer({ min: 6, max: 160 }), fc.nat(200), (spec, count, side) => {
+        const edge = withSides(foundation('stitch', count), [side % count, (side + Math.floor(count / 2)) % count])
+        const result = fitted(spec as WallSpec, count, edge)
+        expect({ ...result.edge, sides: edge.sides }).toEqual(edge)
+        expect(result.rounds).toEqual([])
+        for (const { feet, lengthCm, gapCm, widthCm, strands } of result.handles ?? []) {
+          for (const value of [...feet, lengthCm, gapCm, widthCm]) expect(Number.isFinite(value)).toBe(true)
+          expect(strands).toBeGreaterThan(0)
+        }
+        for (const piece of result.pieces ?? []) expect(piece.lengthCm > 0 && piece.widthCm > 0 && piece.finish.length > 0).toBe(true)
+      }),
+      { ...SEED, numRuns: 300 },
+    )
   })
 
   it('does not stand on handles that are worked in the round', () => {
-    const { edge } = slots.work({ band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 3, ...placed }, foundation('stitch', 64), setting)
-    for (const spec of [grown, sewn, { band: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2, colour: 'main' }, { band: 'cross-body', cord: 'chain', length: { want: { dropCm: 60 } }, nudge: 0, colour: 'main' }] as WallSpec[]) {
+    const { edge } = slots.work(
+      {
+        band: 'slots',
+        number: 2,
+        width: { pin: { stitches: 16 } },
+        chains: { pin: { chains: 32 } },
+        into: 'chains',
+        corners: 1,
+        rounds: 3,
+        ...placed,
+      },
+      foundation('stitch', 64),
+      setting,
+    )
+    for (const spec of [
+      grown,
+      sewn,
+      { band: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2, colour: 'main' },
+      { band: 'cross-body', cord: 'chain', length: { want: { dropCm: 60 } }, nudge: 0, colour: 'main' },
+    ] as WallSpec[]) {
       expect(fitted(spec, 92, edge).findings).toMatchObject([{ code: 'on-handles', weight: 'stop' }])
     }
-    expect(fitted({ band: 'zip', stitch: 'sc', facingCm: 3, colour: 'main' }, 92, edge).findings.some(({ weight }) => weight === 'stop')).toBe(false)
+    expect(
+      fitted({ band: 'zip', stitch: 'sc', facingCm: 3, colour: 'main' }, 92, edge).findings.some(({ weight }) => weight === 'stop'),
+    ).toBe(false)
   })
 })
 
@@ -167,7 +245,12 @@ describe('closures', () => {
   it('a tab\'s hole is as wide as its button, with two stitches at each side, and every row keeps its count', () => {
     const [piece] = fitted({ band: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2.5, colour: 'main' }).pieces!
     expect(piece!.rows.map(({ edge }) => edge.count)).toEqual([...Array<number>(12).fill(9), 5, 9, 9, 9])
-    expect(piece!.rows[12]!.round.steps).toEqual([{ do: 'stitch', kind: 'sc', times: 2 }, { do: 'chain', chains: 5 }, { do: 'skip', places: 5 }, { do: 'stitch', kind: 'sc', times: 2 }])
+    expect(piece!.rows[12]!.round.steps).toEqual([
+      { do: 'stitch', kind: 'sc', times: 2 },
+      { do: 'chain', chains: 5 },
+      { do: 'skip', places: 5 },
+      { do: 'stitch', kind: 'sc', times: 2 },
+    ])
   })
 
   it('a zip\'s facings are as long as the mouth lies wide, less what turns down at its ends', () => {
@@ -178,8 +261,19 @@ describe('closures', () => {
 
 describe('bought handles', () => {
   it('stand with their ends as far apart as they are, on stitches of their own', () => {
-    const result = fitted({ band: 'bought-handles', number: 2, holds: 'rings', lengthCm: 40, apartCm: 12, foot: 3, nudge: 0, colour: 'main' })
+    const result = fitted({
+      band: 'bought-handles',
+      number: 2,
+      holds: 'rings',
+      lengthCm: 40,
+      apartCm: 12,
+      foot: 3,
+      nudge: 0,
+      colour: 'main',
+    })
     expect(result.handles![0]).toMatchObject({ lengthCm: 40, gapCm: 12, bought: true })
-    expect(told({ band: 'bought-handles', number: 2, holds: 'rings', lengthCm: 40, apartCm: 12, foot: 3, nudge: 0, colour: 'main' })).toContain('sts 16–18 and sts 43–45 on the front')
+    expect(
+      told({ band: 'bought-handles', number: 2, holds: 'rings', lengthCm: 40, apartCm: 12, foot: 3, nudge: 0, colour: 'main' }),
+    ).toContain('sts 16–18 and sts 43–45 on the front')
   })
 })

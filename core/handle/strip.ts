@@ -31,9 +31,16 @@ export interface Strip {
 export function rowsOf(on: Edge, stitch: StripStitch, colour: string, rows: readonly (readonly Step[])[]): Worked[] {
   const worked: Worked[] = []
   for (const [i, steps] of rows.entries()) {
-    const result = work({
-      steps, begin: { chains: startingChains(stitch, false), counts: false, turn: i > 0 }, join: 'open', facing: i % 2 === 0 ? 'right' : 'wrong', colour,
-    }, worked.at(-1)?.edge ?? on)
+    const result = work(
+      {
+        steps,
+        begin: { chains: startingChains(stitch, false), counts: false, turn: i > 0 },
+        join: 'open',
+        facing: i % 2 === 0 ? 'right' : 'wrong',
+        colour,
+      },
+      worked.at(-1)?.edge ?? on,
+    )
     if (!result.ok) throw new Error(`a strip's row ${i + 1} does not come out: ${result.error.code}`)
     worked.push(result.worked)
   }
@@ -49,22 +56,40 @@ export function chainStart(chains: number, stitch: StripStitch): Start {
 /** A strip of so many stitches across, in so many rows. */
 export function stripAcross(stitch: StripStitch, wide: number, rows: number, colour: string, gauge: Gauge): Strip {
   return {
-    start: chainStart(wide, stitch), lengthCm: rows * gauge[stitch].height.cm, widthCm: wide * gauge[stitch].width.cm,
-    rows: rowsOf(foundation('chain', wide, false), stitch, colour, Array.from({ length: rows }, (_, i) => [i === 0 ? at('chains', each(stitch, wide)) : each(stitch, wide)])),
+    start: chainStart(wide, stitch),
+    lengthCm: rows * gauge[stitch].height.cm,
+    widthCm: wide * gauge[stitch].width.cm,
+    rows: rowsOf(
+      foundation('chain', wide, false),
+      stitch,
+      colour,
+      Array.from({ length: rows }, (_, i) => [i === 0 ? at('chains', each(stitch, wide)) : each(stitch, wide)]),
+    ),
   }
 }
 
 /** A strip of so many long rows over a chain. */
 export function stripAlong(stitch: StripStitch, chains: number, rows: number, bumps: boolean, colour: string, gauge: Gauge): Strip {
   return {
-    start: chainStart(chains, stitch), lengthCm: chains * gauge[stitch].width.cm, widthCm: rows * gauge[stitch].height.cm,
-    rows: rowsOf(foundation('chain', chains, false), stitch, colour, Array.from({ length: rows }, (_, i) => [i === 0 ? at('chains', each(stitch, chains, bumps ? 'bump' : undefined)) : each(stitch, chains)])),
+    start: chainStart(chains, stitch),
+    lengthCm: chains * gauge[stitch].width.cm,
+    widthCm: rows * gauge[stitch].height.cm,
+    rows: rowsOf(
+      foundation('chain', chains, false),
+      stitch,
+      colour,
+      Array.from({ length: rows }, (_, i) => [
+        i === 0 ? at('chains', each(stitch, chains, bumps ? 'bump' : undefined)) : each(stitch, chains),
+      ]),
+    ),
   }
 }
 
 /** A strip in any of the ways, so wide and as near to so long as whole rows or chains allow. */
 export function strip(way: StripWay, stitch: StripStitch, wide: number, count: number, colour: string, gauge: Gauge): Strip {
-  return way === 'across' ? stripAcross(stitch, wide, count, colour, gauge) : stripAlong(stitch, count, wide, way === 'bumps', colour, gauge)
+  return way === 'across'
+    ? stripAcross(stitch, wide, count, colour, gauge)
+    : stripAlong(stitch, count, wide, way === 'bumps', colour, gauge)
 }
 
 /** How much longer a strap gets by one row, or one chain. */
@@ -104,7 +129,7 @@ function widening(stitch: StripStitch, from: number, to: number): Step[] {
 /** Stitches row by row from a foot to a strap's width, a stitch fewer at either end of each row; nothing if they are the same. */
 function slope(foot: number, wide: number): number[] {
   const counts: number[] = []
-  for (let now = foot; now > wide;) counts.push(now = Math.max(wide, now - 2))
+  for (let now = foot; now > wide;) counts.push((now = Math.max(wide, now - 2)))
   return counts
 }
 
@@ -129,7 +154,9 @@ export function stripFromRim(stitch: StripStitch, foot: number, wide: number, ro
     ...[...counts.slice(0, -1)].reverse().map((to, i) => widening(stitch, [...counts].reverse()[i]!, to)),
   ]
   return {
-    start: { kind: 'chain', chains: 0 }, rows: rowsOf(foundation('stitch', foot, false), stitch, colour, steps),
-    lengthCm: rows * gauge[stitch].height.cm, widthCm: wide * gauge[stitch].width.cm,
+    start: { kind: 'chain', chains: 0 },
+    rows: rowsOf(foundation('stitch', foot, false), stitch, colour, steps),
+    lengthCm: rows * gauge[stitch].height.cm,
+    widthCm: wide * gauge[stitch].width.cm,
   }
 }

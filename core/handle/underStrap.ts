@@ -12,7 +12,14 @@ import { freePart, growthCm, strip, stripWidthCm } from './strip'
 import { LINES, SEWN_WITH, strandsOf, STRIP } from './strips'
 import { nothingWorked } from './unworked'
 
-const fields = { ...STRIP, wide: { ...STRIP.wide, begins: 8 }, stitch: STRAP_STITCH, length: strapLength('Its length'), lines: SEWN_WITH, ...WHERE } as const
+const fields = {
+  ...STRIP,
+  wide: { ...STRIP.wide, begins: 8 },
+  stitch: STRAP_STITCH,
+  length: strapLength('Its length'),
+  lines: SEWN_WITH,
+  ...WHERE,
+} as const
 
 /** A strap that runs under the whole bag and up both sides: the load hangs in it, not on the rim (craft 10). */
 export type UnderStrapSpec = PartSpec<'under-strap', typeof fields>
@@ -26,7 +33,8 @@ function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): Par
   const stitchCm = rimStitchCm(edge, setting)
   const widthCm = stripWidthCm(spec.worked, size, spec.wide)
   const foot = Math.max(1, Math.round(widthCm / stitchCm))
-  if (2 * foot + 2 > edge.count) return nothingWorked(edge, setting, [strapsTooWide(`A strap ${tape(widthCm)} wide does not fit twice on this rim. Make it narrower.`)])
+  if (2 * foot + 2 > edge.count)
+    return nothingWorked(edge, setting, [strapsTooWide(`A strap ${tape(widthCm)} wide does not fit twice on this rim. Make it narrower.`)])
   const placing = placed(edge, foot, 'sides', spec.nudge)
   const gapCm = Math.min(...placing.gaps) * stitchCm
   const stepCm = growthCm(spec.worked, size)
@@ -36,26 +44,67 @@ function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): Par
   const made = strip(spec.worked, spec.stitch, spec.wide, count, spec.colour, setting.gauge)
   const [one, other] = placing.firsts.map(first => sts(first, foot, edge.count)) as [string, string]
   const piece: Piece = {
-    id: 'strap', name: 'Strap', times: 1, ...made, along: spec.worked !== 'across', colour: spec.colour, advice: [],
+    id: 'strap',
+    name: 'Strap',
+    times: 1,
+    ...made,
+    along: spec.worked !== 'across',
+    colour: spec.colour,
+    advice: [],
     finish: [
-      `Join its ends to a ring, ${tape(SEAM_CM)} one over the other, there and back with ${LINES[spec.lines]}; lay that seam under the floor.`,
-      `Right side out, sew it across the floor from side to side, up one side to ${one} at the rim, and up the other to ${other}: both edges, there and back. ${tape(free.lengthCm)} stay free above the rim. See that it is not twisted.`,
+      `Join its ends to a ring, ${tape(SEAM_CM)} one over the other, there and back with ${LINES[spec.lines]}; lay that seam under `
+      + 'the floor.',
+      `Right side out, sew it across the floor from side to side, up one side to ${one} at the rim, and up the other to ${other}: both `
+      + `edges, there and back. ${tape(free.lengthCm)} stay free above the rim. See that it is not twisted.`,
     ],
   }
   const handle: Handle = {
-    name: 'Strap', feet: [middleWay(edge, setting, placing.firsts[0], foot), middleWay(edge, setting, placing.firsts[1], foot)], lies: 'over', lengthCm: free.lengthCm, gapCm, widthCm: made.widthCm, strands: spec.wide, aboveCm: 0, onBagCm: setting.tallCm ?? 0, colour: spec.colour, bears: { strands: strandsOf(spec) },
+    name: 'Strap',
+    feet: [middleWay(edge, setting, placing.firsts[0], foot), middleWay(edge, setting, placing.firsts[1], foot)],
+    lies: 'over',
+    lengthCm: free.lengthCm,
+    gapCm,
+    widthCm: made.widthCm,
+    strands: spec.wide,
+    aboveCm: 0,
+    onBagCm: setting.tallCm ?? 0,
+    colour: spec.colour,
+    bears: { strands: strandsOf(spec) },
   }
-  return nothingWorked(edge, setting, [
-    { code: 'strap-runs', weight: 'note', what: `${tape(made.lengthCm)} in all: ${tape(below)} under the bag and up its sides, ${tape(free.lengthCm)} free, ${tape(SEAM_CM)} for the seam. It passes the rim at ${one} and ${other}.` },
-    ...offPlace(placing, spec, 'The strap'),
-  ], { pieces: [piece], handles: [handle], grip: gripBetween(edge, setting, placing), advice: [`Markers, counted from the start of the last round: ${one} and ${other}; ${between(placing)} between them. Mark the middles of the floor's two ends as well.`] })
+  return nothingWorked(
+    edge,
+    setting,
+    [
+      {
+        code: 'strap-runs',
+        weight: 'note',
+        what: `${tape(made.lengthCm)} in all: ${tape(below)} under the bag and up its sides, ${tape(free.lengthCm)} free, `
+          + `${tape(SEAM_CM)} for the seam. It passes the rim at ${one} and ${other}.`,
+      },
+      ...offPlace(placing, spec, 'The strap'),
+    ],
+    {
+      pieces: [piece],
+      handles: [handle],
+      grip: gripBetween(edge, setting, placing),
+      advice: [
+        `Markers, counted from the start of the last round: ${one} and ${other}; ${between(placing)} between them. Mark the middles of `
+        + `the floor's two ends as well.`,
+      ],
+    },
+  )
 }
 
 /** A strap under the bag (craft 10). */
 export const underStrap = fitted({
-  band: 'under-strap', name: 'strap under the bag', fields, tools: ['where-placed'], refusedAs: 'These straps',
+  band: 'under-strap',
+  name: 'strap under the bag',
+  fields,
+  tools: ['where-placed'],
+  refusedAs: 'These straps',
   does: 'One strap under the whole bag, sewn up both sides: the load hangs in it. The strongest for weight.',
   sample: { spec: spec => ({ ...spec, wide: 3, length: { want: { dropCm: 4.6 } } }) },
-  begins: ({ stitch }) => ({ stitch, length: { want: { dropCm: 28 } } }), fit: workUnderStrap,
+  begins: ({ stitch }) => ({ stitch, length: { want: { dropCm: 28 } } }),
+  fit: workUnderStrap,
   strengthen: (spec, strands) => widened('wide', strands, wide => `A strap of ${wide} ${strandsOf(spec)}`),
 })

@@ -4,13 +4,31 @@ import type { PartResult, Setting } from '../part/part'
 import type { Edge } from '../round/edge'
 
 /** A part that works no round of the bag and leaves the edge as it was: what hangs on it and what is made for it, and what it noticed. */
-export function nothingWorked(edge: Edge, setting: Setting, findings: readonly Finding[], fitted: Pick<PartResult, 'pieces' | 'handles' | 'grip' | 'advice' | 'closure'> = {}): PartResult {
+export function nothingWorked(
+  edge: Edge,
+  setting: Setting,
+  findings: readonly Finding[],
+  fitted: Pick<PartResult, 'pieces' | 'handles' | 'grip' | 'advice' | 'closure'> = {},
+): PartResult {
   const cm = setting.belowCm ?? edge.count * setting.gauge.sc.width.cm
   const { width, height } = setting.gauge.sc
-  return { rounds: [], edge, size: { height: times(height, 0), circumference: { cm, plusMinusCm: (cm * width.plusMinusCm) / width.cm } }, findings, ...fitted }
+  return {
+    rounds: [],
+    edge,
+    size: { height: times(height, 0), circumference: { cm, plusMinusCm: (cm * width.plusMinusCm) / width.cm } },
+    findings,
+    ...fitted,
+  }
 }
 
 /** Handles worked in the round leave no plain rim to place anything on. */
 export function refusedOnHandles(edge: Edge, setting: Setting, what: string): PartResult {
-  return nothingWorked(edge, setting, [{ code: 'on-handles', weight: 'stop', what: `${what} would stand on handles that are worked in the round below. Move this part below them in the wall, or take one of the two out.` }])
+  return nothingWorked(edge, setting, [
+    {
+      code: 'on-handles',
+      weight: 'stop',
+      what: `${what} would stand on handles that are worked in the round below. Move this part below them in the wall, or take one of `
+        + 'the two out.',
+    },
+  ])
 }

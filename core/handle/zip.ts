@@ -9,7 +9,10 @@ import { STRAP_STITCH } from './strapLength'
 import { stripAlong } from './strip'
 import { nothingWorked } from './unworked'
 
-const fields = { facingCm: length('Width of a facing', between(0.5, 20), { begins: 3, usually: between(0.5, 6) }), stitch: STRAP_STITCH } as const
+const fields = {
+  facingCm: length('Width of a facing', between(0.5, 20), { begins: 3, usually: between(0.5, 6) }),
+  stitch: STRAP_STITCH,
+} as const
 
 /** A zip on two strips that are sewn inside the rim (craft 10). */
 export type ZipSpec = PartSpec<'zip', typeof fields>
@@ -19,15 +22,43 @@ function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
   const halfCm = (setting.belowCm ?? edge.count * width.cm) / 2
   // The strips end short of the sides, where the zip turns down inside.
   const lengthCm = Math.max(3, halfCm - 2)
-  const made = stripAlong(spec.stitch, Math.max(3, Math.round(lengthCm / width.cm)), Math.max(1, Math.round(spec.facingCm / height.cm)), false, spec.colour, setting.gauge)
+  const made = stripAlong(
+    spec.stitch,
+    Math.max(3, Math.round(lengthCm / width.cm)),
+    Math.max(1, Math.round(spec.facingCm / height.cm)),
+    false,
+    spec.colour,
+    setting.gauge,
+  )
   const piece: Piece = {
-    id: 'facing', name: 'Zip facings', times: 2, ...made, along: true, colour: spec.colour, advice: [`Take a zip of about ${tape(Math.max(3, Math.round(made.lengthCm)))}, or a longer one cut off: closed ends that can be sewn over.`],
+    id: 'facing',
+    name: 'Zip facings',
+    times: 2,
+    ...made,
+    along: true,
+    colour: spec.colour,
+    advice: [
+      `Take a zip of about ${tape(Math.max(3, Math.round(made.lengthCm)))}, or a longer one cut off: closed ends that can be sewn over.`,
+    ],
     finish: [
-      `Pin each facing along one side of the zip, its edge ${tape(0.5)} from the teeth, and sew it with small back stitches: by hand, there and back at both ends.`,
-      `Open the zip. Sew each facing inside the bag along its own face, ${tape(1)} below the rim, from ${tape(1)} off one side to ${tape(1)} off the other; tuck the ends of the zip down inside and catch them.`,
+      `Pin each facing along one side of the zip, its edge ${tape(0.5)} from the teeth, and sew it with small back stitches: by hand, `
+      + 'there and back at both ends.',
+      `Open the zip. Sew each facing inside the bag along its own face, ${tape(1)} below the rim, from ${tape(1)} off one side to `
+      + `${tape(1)} off the other; tuck the ends of the zip down inside and catch them.`,
     ],
   }
-  return nothingWorked(edge, setting, [{ code: 'closure-place', weight: 'note', what: `Two facings of ${tape(made.lengthCm)} by ${tape(made.widthCm)}; the mouth is ${tape(halfCm)} across lying flat.` }], { pieces: [piece], closure: { by: 'teeth' }, advice: ['Mark both sides of the bag at the rim: the facings run from side to side.'] })
+  return nothingWorked(
+    edge,
+    setting,
+    [
+      {
+        code: 'closure-place',
+        weight: 'note',
+        what: `Two facings of ${tape(made.lengthCm)} by ${tape(made.widthCm)}; the mouth is ${tape(halfCm)} across lying flat.`,
+      },
+    ],
+    { pieces: [piece], closure: { by: 'teeth' }, advice: ['Mark both sides of the bag at the rim: the facings run from side to side.'] },
+  )
 }
 
 /** The teeth of a zip along a little rim. */
@@ -35,6 +66,17 @@ const TEETH = Array.from({ length: 14 }, (_, i) => `M${-5.2 + i * 0.8} -7.5v1`).
 
 /** A zip (craft 10). */
 export const zip = fitted({
-  band: 'zip', group: 'Closures', name: 'zip', does: 'Two facings for a zip, sewn inside the rim.', fields, begins: ({ stitch }) => ({ stitch }), fit: workZip,
-  sample: { signs: [{ path: 'M-5.6 -7H5.6', thick: 0.5 }, { path: TEETH, thick: 0.25 }] },
+  band: 'zip',
+  group: 'Closures',
+  name: 'zip',
+  does: 'Two facings for a zip, sewn inside the rim.',
+  fields,
+  begins: ({ stitch }) => ({ stitch }),
+  fit: workZip,
+  sample: {
+    signs: [
+      { path: 'M-5.6 -7H5.6', thick: 0.5 },
+      { path: TEETH, thick: 0.25 },
+    ],
+  },
 })

@@ -3,10 +3,14 @@ import type { AnyKind, Keeps } from './kind'
 
 /** What questions begin with, where they say it. */
 export function beginnings(fields: Fields): Record<string, unknown> {
-  return Object.fromEntries(Object.entries(fields).flatMap(([name, field]) => !field.optional && 'begins' in field && field.begins !== undefined ? [[name, field.begins]] : []))
+  return Object.fromEntries(
+    Object.entries(fields).flatMap(([name, field]) =>
+      !field.optional && 'begins' in field && field.begins !== undefined ? [[name, field.begins]] : [],
+    ),
+  )
 }
 
 /** A new part of a kind: as its fields begin, and as it begins from what stands there. */
 export function begun(kind: AnyKind, keeps: Keeps): { readonly band: string, readonly colour: string } {
-  return { band: kind.band, ...beginnings(kind.fields), colour: keeps.yarn.colour, ...kind.begins(keeps) as object }
+  return { band: kind.band, ...beginnings(kind.fields), colour: keeps.yarn.colour, ...(kind.begins(keeps) as object) }
 }

@@ -84,7 +84,9 @@ export interface PartKind<B extends string = string, F extends Fields = Fields, 
 }
 
 /** Declares a kind of part, with what every kind says besides. */
-export function kind<const B extends string, const F extends Fields>(declared: PartKind<B, F>): PartKind<B, F & typeof COMMON, PartSpec<B, F>> {
+export function kind<const B extends string, const F extends Fields>(
+  declared: PartKind<B, F>,
+): PartKind<B, F & typeof COMMON, PartSpec<B, F>> {
   return { ...declared, fields: { ...declared.fields, ...COMMON } } as never
 }
 

@@ -1,16 +1,26 @@
 import { CM_PER_INCH, type Units } from './format'
 
 const GLYPHS: Record<string, string> = {
-  '⅛': '1/8', '¼': '1/4', '⅜': '3/8', '½': '1/2', '⅝': '5/8', '¾': '3/4', '⅞': '7/8',
+  '⅛': '1/8',
+  '¼': '1/4',
+  '⅜': '3/8',
+  '½': '1/2',
+  '⅝': '5/8',
+  '¾': '3/4',
+  '⅞': '7/8',
 }
 
 const NUMBER = /^(-?\d+(?:[.,]\d+)?|-?[.,]\d+)?(?:\s*(\d+)\/(\d+))?$/
 
 /** A plain number, a fraction or a mixed number (`4 3/4`, `4¾`, `12,5`) or nothing if it is none of these. */
 export function parseNumber(text: string): number | undefined {
-  const plain = text.trim().replace(/[⅛¼⅜½⅝¾⅞]/g, glyph => ` ${GLYPHS[glyph]}`).trim()
+  const plain = text
+    .trim()
+    .replace(/[⅛¼⅜½⅝¾⅞]/g, glyph => ` ${GLYPHS[glyph]}`)
+    .trim()
   const fractionOnly = /^(-?)(\d+)\/(\d+)$/.exec(plain)
-  if (fractionOnly) return Number(fractionOnly[3]) === 0 ? undefined : Number(`${fractionOnly[1]}1`) * Number(fractionOnly[2]) / Number(fractionOnly[3])
+  if (fractionOnly)
+    return Number(fractionOnly[3]) === 0 ? undefined : (Number(`${fractionOnly[1]}1`) * Number(fractionOnly[2])) / Number(fractionOnly[3])
   const match = NUMBER.exec(plain)
   if (!match || match[1] === undefined) return undefined
   const whole = Number(match[1].replace(',', '.'))

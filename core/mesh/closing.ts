@@ -11,7 +11,9 @@ const TALLER = FABRIC_KINDS.filter(kind => STITCHES[kind].heightChains > 1)
  * @param loop chains of a whole loop, at least 2
  */
 export function closingWays(loop: number): Closing[] {
-  const ways = TALLER.map((kind): Closing => ({ kind, chains: loop - STITCHES[kind].heightChains, loop })).filter(({ chains }) => chains >= 0)
+  const ways = TALLER.map((kind): Closing => ({ kind, chains: loop - STITCHES[kind].heightChains, loop })).filter(
+    ({ chains }) => chains >= 0,
+  )
   const far = ({ chains }: Closing) => Math.abs(chains - loop / 2)
   return ways.sort((a, b) => far(a) - far(b) || STITCHES[b.kind].heightChains - STITCHES[a.kind].heightChains)
 }

@@ -18,7 +18,8 @@ const HEM_CM = 2
  */
 export function liningPieces(floor: Floor, aroundCm: number, heightCm: number, seamCm: number): Piece[] {
   const tall = heightCm + 2 * seamCm + HEM_CM
-  if (floor.shape === 'none') return [{ what: 'front and back', cut: 'rectangle', lengthCm: aroundCm / 2 + 2 * seamCm, widthCm: tall, times: 2 }]
+  if (floor.shape === 'none')
+    return [{ what: 'front and back', cut: 'rectangle', lengthCm: aroundCm / 2 + 2 * seamCm, widthCm: tall, times: 2 }]
   const [lengthCm, widthCm] = [floor.length.cm + 2 * seamCm, floor.width.cm + 2 * seamCm]
   const cut = floor.shape === 'disc' ? 'circle' : floor.shape === 'stadium' ? 'rounded' : 'rectangle'
   return [

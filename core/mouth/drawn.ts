@@ -29,5 +29,9 @@ export interface Gathered {
 export function drawnBy({ mouthCm, eyelets, fabricCm, cords, cordCm, lengthCm }: Gathered, share: number): Drawn {
   const tight = Math.min(mouthCm, eyelets * fabricCm)
   const aroundCm = mouthCm + (tight - mouthCm) * Math.min(1, Math.max(0, share))
-  return { aroundCm, openingCm: Math.max(0, aroundCm / Math.PI - fabricCm - 2 * cords * cordCm), tailCm: Math.max(0, (lengthCm - aroundCm) / 2) }
+  return {
+    aroundCm,
+    openingCm: Math.max(0, aroundCm / Math.PI - fabricCm - 2 * cords * cordCm),
+    tailCm: Math.max(0, (lengthCm - aroundCm) / 2),
+  }
 }

@@ -42,12 +42,20 @@ interface Made {
 
 const EYELETS: readonly EyeletMaking[] = [
   {
-    value: 'boxes', name: 'boxes', does: 'One {dc}, one chain, one skipped, all the way round.',
-    made: () => ({ kind: 'dc', plain: 1, chains: 1 }), takes: () => 2, mindsSpaces: true,
+    value: 'boxes',
+    name: 'boxes',
+    does: 'One {dc}, one chain, one skipped, all the way round.',
+    made: () => ({ kind: 'dc', plain: 1, chains: 1 }),
+    takes: () => 2,
+    mindsSpaces: true,
   },
   {
-    value: 'slits', name: 'slits', does: 'Plain stitches, then chains over as many skipped.',
-    made: ({ between, chains }) => ({ kind: 'sc', plain: between, chains }), takes: ({ between, chains }) => between + chains, widthAsked: true,
+    value: 'slits',
+    name: 'slits',
+    does: 'Plain stitches, then chains over as many skipped.',
+    made: ({ between, chains }) => ({ kind: 'sc', plain: between, chains }),
+    takes: ({ between, chains }) => between + chains,
+    widthAsked: true,
   },
   { value: 'gaps', name: 'gaps below', does: 'Between the groups of three of the round below: no round of its own.', takes: () => 3 },
 ]
@@ -66,23 +74,42 @@ const isYarned = (spec: object): boolean => isWorked((spec as Answered).cords!.k
 const TAIL_CM = between(2, 100)
 
 const CORDS_FIELDS = {
-  number: choice('Cords', [
-    { value: 2, name: 'two, opposed', does: 'From opposite sides through the same eyelets: pull both ways and it closes evenly.' },
-    { value: 1, name: 'one', does: 'Both its ends hang at one side.' },
-  ], { begins: 2 }),
+  number: choice(
+    'Cords',
+    [
+      { value: 2, name: 'two, opposed', does: 'From opposite sides through the same eyelets: pull both ways and it closes evenly.' },
+      { value: 1, name: 'one', does: 'Both its ends hang at one side.' },
+    ],
+    { begins: 2 },
+  ),
   kind: choice('A cord is', CORD_OPTIONS, { begins: 'chain' }),
   size: ways('Decide by', [
-    want('its ends', { tailCm: length('Each end, bag open', TAIL_CM, { usually: between(2, 40) }) }, {
-      does: 'How far they hang out when the bag is open.',
-      from: (spec: Answered, now) => ({ tailCm: Math.min(TAIL_CM.most, Math.max(TAIL_CM.least, Math.round(cordNow(spec, now)?.tailCm ?? 10))) }),
-    }),
-    pin('its length', { lengthCm: length('The whole cord', CORD_CM, { usually: between(10, 200) }) }, {
-      from: (spec: Answered, now) => ({ lengthCm: Math.round(cordNow(spec, now)?.lengthCm ?? 50) }),
-    }),
+    want(
+      'its ends',
+      { tailCm: length('Each end, bag open', TAIL_CM, { usually: between(2, 40) }) },
+      {
+        does: 'How far they hang out when the bag is open.',
+        from: (spec: Answered, now) => ({
+          tailCm: Math.min(TAIL_CM.most, Math.max(TAIL_CM.least, Math.round(cordNow(spec, now)?.tailCm ?? 10))),
+        }),
+      },
+    ),
+    pin(
+      'its length',
+      { lengthCm: length('The whole cord', CORD_CM, { usually: between(10, 200) }) },
+      {
+        from: (spec: Answered, now) => ({ lengthCm: Math.round(cordNow(spec, now)?.lengthCm ?? 50) }),
+      },
+    ),
   ]),
-  opening: choice('Opening cords', [
-    { value: false, name: 'none' }, { value: true, name: 'two short ones', does: 'Looped round posts at the quarters: pulling them opens the bag.' },
-  ], { begins: false, says: 'Two short cords besides, which open the bag.' }),
+  opening: choice(
+    'Opening cords',
+    [
+      { value: false, name: 'none' },
+      { value: true, name: 'two short ones', does: 'Looped round posts at the quarters: pulling them opens the bag.' },
+    ],
+    { begins: false, says: 'Two short cords besides, which open the bag.' },
+  ),
   colour: yarn({ when: isYarned }),
 } as const
 
@@ -97,15 +124,37 @@ function usualCords(colour: string): CordsSpec {
 }
 
 const fields = {
-  eyelets: choice('Eyelets are', EYELETS.map(({ value, name, does }) => ({ value, name, does })), { begins: 'boxes' }),
-  between: count('Stitches between', between(1, 40), { begins: 4, beside: true, when: isSlits, usually: between(1, 6), says: 'Of slits: stitches between two.' }),
-  chains: count('Chains of a slit', between(1, 12), { begins: 2, beside: true, when: isSlits, usually: between(1, 4), says: 'Of slits: chains across each.' }),
-  evenOut: choice('Where they do not come out even', [
-    { value: false, name: 'say so', does: 'Adjust below, or change the base.' },
-    { value: true, name: 'skip one more', does: 'As makers do: some eyelets skip a stitch more, and show as wider.' },
-  ], { begins: false, when: hasRound, says: 'Skip a stitch more at some eyelets where the count does not come out even.' }),
+  eyelets: choice(
+    'Eyelets are',
+    EYELETS.map(({ value, name, does }) => ({ value, name, does })),
+    { begins: 'boxes' },
+  ),
+  between: count('Stitches between', between(1, 40), {
+    begins: 4,
+    beside: true,
+    when: isSlits,
+    usually: between(1, 6),
+    says: 'Of slits: stitches between two.',
+  }),
+  chains: count('Chains of a slit', between(1, 12), {
+    begins: 2,
+    beside: true,
+    when: isSlits,
+    usually: between(1, 4),
+    says: 'Of slits: chains across each.',
+  }),
+  evenOut: choice(
+    'Where they do not come out even',
+    [
+      { value: false, name: 'say so', does: 'Adjust below, or change the base.' },
+      { value: true, name: 'skip one more', does: 'As makers do: some eyelets skip a stitch more, and show as wider.' },
+    ],
+    { begins: false, when: hasRound, says: 'Skip a stitch more at some eyelets where the count does not come out even.' },
+  ),
   cords: maybe('Cords', CORDS_FIELDS, {
-    without: { name: 'none' }, having: { name: 'cords' }, lead: 'number',
+    without: { name: 'none' },
+    having: { name: 'cords' },
+    lead: 'number',
     begin: ({ colour }: Answered) => usualCords(colour),
   }),
 } as const
@@ -168,9 +217,14 @@ function refused(spec: EyeletsSpec, count: number): Finding {
   const eyelets = Math.floor(count / wide(spec))
   const one = { path: ['evenOut'], value: true }
   return {
-    code: 'does-not-divide', weight: 'stop',
-    what: `A cord needs an even number of eyelets to leave on the side it entered, so this asks for ${asksWords(asks)}, and ${count} stitches come up from below (${eyelets} eyelets${count % wide(spec) > 0 ? ` and ${count % wide(spec)} over` : ''}); it could be worked on ${below === undefined ? '' : `${below} or `}${above}.`,
-    ...(makingOf(spec).made ? { otherFixes: [{ label: 'Skip a stitch more here and there: some eyelets will be wider', changes: [one] }] } : {}),
+    code: 'does-not-divide',
+    weight: 'stop',
+    what: `A cord needs an even number of eyelets to leave on the side it entered, so this asks for ${asksWords(asks)}, and ${count} `
+      + `stitches come up from below (${eyelets} eyelets${count % wide(spec) > 0 ? ` and ${count % wide(spec)} over` : ''}); it could `
+      + `be worked on ${below === undefined ? '' : `${below} or `}${above}.`,
+    ...(makingOf(spec).made
+      ? { otherFixes: [{ label: 'Skip a stitch more here and there: some eyelets will be wider', changes: [one] }] }
+      : {}),
   }
 }
 
@@ -178,15 +232,33 @@ function refused(spec: EyeletsSpec, count: number): Finding {
 function gapsMissing(edge: Edge): Finding[] {
   let groups = 0
   for (let made = 2; made < edge.count; made += 3) if (edge.from[made] === edge.from[made - 2]) groups++
-  return groups * 3 >= edge.count - 3 ? [] : [{ code: 'no-gaps', weight: 'watch', what: 'The round below is not of groups of three, so there are no gaps to run a cord through. Put the casing on a band of groups, or work boxes.' }]
+  return groups * 3 >= edge.count - 3
+    ? []
+    : [
+        {
+          code: 'no-gaps',
+          weight: 'watch',
+          what: 'The round below is not of groups of three, so there are no gaps to run a cord through. Put the casing on a band of '
+            + 'groups, or work boxes.',
+        },
+      ]
 }
 
 /** What there is to watch of a casing's round. */
 function eyeletFindings(over: number, onSpaces: boolean): Finding[] {
-  const uneven = `${over} ${over === 1 ? 'eyelet skips' : 'eyelets skip'} a stitch more than the others, spread round: they show as wider gaps.`
+  const uneven = `${over} ${over === 1 ? 'eyelet skips' : 'eyelets skip'} a stitch more than the others, spread round: they show as `
+    + 'wider gaps.'
   return [
     ...(over > 0 ? [{ code: 'eyelets-uneven', weight: 'watch', what: uneven } as const] : []),
-    ...(onSpaces ? [{ code: 'eyelets-on-spaces', weight: 'watch', what: 'There are chain spaces right below: a plain round between keeps the casing firm.' } as const] : []),
+    ...(onSpaces
+      ? [
+          {
+            code: 'eyelets-on-spaces',
+            weight: 'watch',
+            what: 'There are chain spaces right below: a plain round between keeps the casing firm.',
+          } as const,
+        ]
+      : []),
   ]
 }
 
@@ -194,7 +266,10 @@ function eyeletFindings(over: number, onSpaces: boolean): Finding[] {
 function workEyelets(spec: EyeletsSpec, edge: Edge, setting: Setting): PartResult {
   const { gauge } = setting
   const around = setting.belowCm ?? edge.count * gauge.sc.width.cm
-  const nothing = { height: times(gauge.sc.height, 0), circumference: { cm: around, plusMinusCm: (around * gauge.sc.width.plusMinusCm) / gauge.sc.width.cm } }
+  const nothing = {
+    height: times(gauge.sc.height, 0),
+    circumference: { cm: around, plusMinusCm: (around * gauge.sc.width.plusMinusCm) / gauge.sc.width.cm },
+  }
   if (!divides(edge.count, eyeletsAsks(spec))) return stopped(edge, nothing, refused(spec, edge.count))
   const eyelets = eyeletsOn(spec, edge.count)
   const casing = { eyelets, ...(spec.cords ? { cords: spec.cords } : {}) }
@@ -202,24 +277,40 @@ function workEyelets(spec: EyeletsSpec, edge: Edge, setting: Setting): PartResul
   const made = making?.(spec)
   if (!made) {
     return {
-      rounds: [], edge, size: nothing, findings: gapsMissing(edge), casing,
+      rounds: [],
+      edge,
+      size: nothing,
+      findings: gapsMissing(edge),
+      casing,
       advice: [`The ${eyelets} gaps between the groups below serve as eyelets: no round of its own.`],
     }
   }
   const over = edge.count - eyelets * wide(spec)
-  const { rounds, edge: top, stop } = workUp(edge, 1, setting, () =>
-    inStyle(setting.rounds, setting.turns, made.kind, spec.colour, stepsFor(made, over, eyelets)))
+  const {
+    rounds,
+    edge: top,
+    stop,
+  } = workUp(edge, 1, setting, () => inStyle(setting.rounds, setting.turns, made.kind, spec.colour, stepsFor(made, over, eyelets)))
   return {
-    rounds, edge: top, casing, findings: stop ? [stop] : eyeletFindings(over, mindsSpaces === true && placesOf(edge, 'space') > 0),
+    rounds,
+    edge: top,
+    casing,
+    findings: stop ? [stop] : eyeletFindings(over, mindsSpaces === true && placesOf(edge, 'space') > 0),
     size: { height: gauge[made.kind].height, circumference: times(gauge[made.kind].width, eyelets * wide(spec)) },
   }
 }
 
 /** A casing (craft 9). */
 export const eyelets = kind({
-  band: 'eyelets', group: 'Mouth and edge', name: 'casing', fields, tools: ['threading'], sample: { on: 'fabric' },
+  band: 'eyelets',
+  group: 'Mouth and edge',
+  name: 'casing',
+  fields,
+  tools: ['threading'],
+  sample: { on: 'fabric' },
   does: 'A round of eyelets for drawstrings, with the cords, how they are threaded, and how the mouth closes.',
   begins: ({ yarn: { colour } }) => ({ cords: usualCords(colour) }),
   demand: spec => ({ asks: eyeletsAsks(spec), leaves: stitches => eyeletsGive(spec, stitches) }),
-  main: spec => makingOf(spec).made?.(spec).kind ?? 'sc', work: workEyelets,
+  main: spec => makingOf(spec).made?.(spec).kind ?? 'sc',
+  work: workEyelets,
 })

@@ -14,13 +14,27 @@ import { drawnBy } from './drawn'
 import { eyelets, eyeletsAsks, eyeletsGive, eyeletsOn, type EyeletsSpec } from './eyelets'
 import { thread } from './threading'
 
-const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } } })
-const setting: WallSetting = { gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 3, turns: 0, repeats: [], accepts: () => true }
+const gauge = gaugeOf({
+  hookMm: 3.5,
+  strands: 1,
+  measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
+})
+const setting: WallSetting = {
+  gauge,
+  rounds: { style: 'joined', startingChainCounts: false },
+  index: 3,
+  turns: 0,
+  repeats: [],
+  accepts: () => true,
+}
 const casing: EyeletsSpec = { band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main' }
 const cords: CordsSpec = { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour: 'main' }
 
 function plain(count: number): Edge {
-  const result = work({ steps: [each('sc', count)], begin: { chains: 0, counts: false, turn: false }, join: 'slip', facing: 'right', colour: 'main' }, foundation('stitch', count))
+  const result = work(
+    { steps: [each('sc', count)], begin: { chains: 0, counts: false, turn: false }, join: 'slip', facing: 'right', colour: 'main' },
+    foundation('stitch', count),
+  )
   if (!result.ok) throw new Error(result.error.code)
   return result.worked.edge
 }
@@ -61,46 +75,65 @@ describe('eyelets (common practice, no source)', () => {
   })
 
   it('come out on what they ask, and give what they say; and always an even number (laws 1 and 5)', () => {
-    fc.assert(fc.property(anyEyelets as unknown as fc.Arbitrary<EyeletsSpec>, fc.integer({ min: 8, max: 160 }), (spec, count) => {
-      const { edge, findings, casing: made } = eyelets.work(spec, plain(count), setting)
-      const stopped = findings.some(({ weight }) => weight === 'stop')
-      expect(stopped).toBe(!divides(count, eyeletsAsks(spec)))
-      expect(divides(count, eyeletsAsks(spec))).toBe(count % (spec.evenOut && spec.eyelets !== 'gaps' ? 1 : eyeletsAsks(spec).multiple) === 0 && eyeletsOn(spec, count) >= 4)
-      if (stopped) return
-      expect(made!.eyelets % 2).toBe(0)
-      expect(edge.count).toBe(eyeletsGive(spec, count))
-    }), { ...SEED, numRuns: 300 })
+    fc.assert(
+      fc.property(anyEyelets as unknown as fc.Arbitrary<EyeletsSpec>, fc.integer({ min: 8, max: 160 }), (spec, count) => {
+        const { edge, findings, casing: made } = eyelets.work(spec, plain(count), setting)
+        const stopped = findings.some(({ weight }) => weight === 'stop')
+        expect(stopped).toBe(!divides(count, eyeletsAsks(spec)))
+        expect(divides(count, eyeletsAsks(spec))).toBe(
+          count % (spec.evenOut && spec.eyelets !== 'gaps' ? 1 : eyeletsAsks(spec).multiple) === 0 && eyeletsOn(spec, count) >= 4,
+        )
+        if (stopped) return
+        expect(made!.eyelets % 2).toBe(0)
+        expect(edge.count).toBe(eyeletsGive(spec, count))
+      }),
+      { ...SEED, numRuns: 300 },
+    )
   })
 })
 
 describe('threading', () => {
   it('goes through every eyelet once, in and out by turns, and ends outside beside where it began', () => {
-    fc.assert(fc.property(fc.integer({ min: 2, max: 60 }).map(half => 2 * half), fc.constantFrom<1 | 2>(1, 2), fc.integer({ min: 0, max: 119 }), (eyelets, number, at) => {
-      const threading = thread(eyelets, number, at % eyelets)
-      if (!threading.ok) throw new Error(threading.why)
-      expect(threading.cords).toHaveLength(number)
-      for (const { start, passes, direction, under, over } of threading.cords) {
-        expect(new Set(passes.map(({ eyelet }) => eyelet)).size).toBe(eyelets)
-        expect(passes.every(({ goes }, i) => goes === (i % 2 === 0 ? 'in' : 'out'))).toBe(true)
-        expect(passes[0]!.eyelet).toBe(start)
-        // The last passage is out of the eyelet next to the start; over one more post it is back there, outside.
-        expect(passes.at(-1)!.goes).toBe('out')
-        expect((passes.at(-1)!.eyelet + direction + eyelets) % eyelets).toBe(start)
-        expect([...under, ...over].sort((a, b) => a - b)).toEqual(Array.from({ length: eyelets }, (_, i) => i))
-      }
-    }), SEED)
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 2, max: 60 }).map(half => 2 * half),
+        fc.constantFrom<1 | 2>(1, 2),
+        fc.integer({ min: 0, max: 119 }),
+        (eyelets, number, at) => {
+          const threading = thread(eyelets, number, at % eyelets)
+          if (!threading.ok) throw new Error(threading.why)
+          expect(threading.cords).toHaveLength(number)
+          for (const { start, passes, direction, under, over } of threading.cords) {
+            expect(new Set(passes.map(({ eyelet }) => eyelet)).size).toBe(eyelets)
+            expect(passes.every(({ goes }, i) => goes === (i % 2 === 0 ? 'in' : 'out'))).toBe(true)
+            expect(passes[0]!.eyelet).toBe(start)
+            // The last passage is out of the eyelet next to the start; over one more post it is back there, outside.
+            expect(passes.at(-1)!.goes).toBe('out')
+            expect((passes.at(-1)!.eyelet + direction + eyelets) % eyelets).toBe(start)
+            expect([...under, ...over].sort((a, b) => a - b)).toEqual(Array.from({ length: eyelets }, (_, i) => i))
+          }
+        },
+      ),
+      SEED,
+    )
   })
 
   it('lays two cords behind the same posts, their starts half the eyelets apart', () => {
-    fc.assert(fc.property(fc.integer({ min: 2, max: 60 }).map(half => 2 * half), (eyelets) => {
-      const threading = thread(eyelets, 2)
-      if (!threading.ok) throw new Error(threading.why)
-      const [a, b] = threading.cords
-      expect(Math.abs(a!.start - b!.start)).toBe(eyelets / 2)
-      expect(new Set(a!.under)).toEqual(new Set(b!.under))
-      // Opening cords go round posts that are under the others, a quarter of the way from each side as near as can be.
-      for (const post of threading.quarters) expect(a!.under).toContain(post)
-    }), SEED)
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 2, max: 60 }).map(half => 2 * half),
+        (eyelets) => {
+          const threading = thread(eyelets, 2)
+          if (!threading.ok) throw new Error(threading.why)
+          const [a, b] = threading.cords
+          expect(Math.abs(a!.start - b!.start)).toBe(eyelets / 2)
+          expect(new Set(a!.under)).toEqual(new Set(b!.under))
+          // Opening cords go round posts that are under the others, a quarter of the way from each side as near as can be.
+          for (const post of threading.quarters) expect(a!.under).toContain(post)
+        },
+      ),
+      SEED,
+    )
   })
 
   it('says why it cannot be done', () => {
@@ -124,7 +157,8 @@ describe('cords', () => {
     expect(cord.yarnCm / 50).toBeLessThanOrEqual(4)
   })
 
-  it('has its ends told where its length is pinned', () => expect(drawstring({ ...cords, size: { pin: { lengthCm: 50 } } }, 24, gauge).tailCm).toBe(13))
+  it('has its ends told where its length is pinned', () =>
+    expect(drawstring({ ...cords, size: { pin: { lengthCm: 50 } } }, 24, gauge).tailCm).toBe(13))
 
   it('takes yarn by its kind, twice for two, and none if bought', () => {
     const yarn = (over: Partial<CordsSpec>) => cordsYarnCm({ ...cords, ...over }, 24, gauge)
@@ -147,11 +181,14 @@ describe('a mouth drawn together', () => {
   })
 
   it('goes evenly from open to tight, and lets out as much cord as it closes', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (a, b) => {
-      const [one, other] = [drawnBy(gathered, Math.min(a, b)), drawnBy(gathered, Math.max(a, b))]
-      expect(other.aroundCm).toBeLessThanOrEqual(one.aroundCm + 1e-9)
-      expect(2 * (other.tailCm - one.tailCm)).toBeCloseTo(one.aroundCm - other.aroundCm, 9)
-    }), SEED)
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (a, b) => {
+        const [one, other] = [drawnBy(gathered, Math.min(a, b)), drawnBy(gathered, Math.max(a, b))]
+        expect(other.aroundCm).toBeLessThanOrEqual(one.aroundCm + 1e-9)
+        expect(2 * (other.tailCm - one.tailCm)).toBeCloseTo(one.aroundCm - other.aroundCm, 9)
+      }),
+      SEED,
+    )
   })
 })
 
@@ -175,6 +212,9 @@ describe('edgings (common practice, no source)', () => {
   })
 
   it('is refused where it does not divide', () => {
-    expect(workWall({ band: 'shells', stitches: 4, colour: 'main' }, plain(50), setting).findings[0]).toMatchObject({ code: 'does-not-divide', weight: 'stop' })
+    expect(workWall({ band: 'shells', stitches: 4, colour: 'main' }, plain(50), setting).findings[0]).toMatchObject({
+      code: 'does-not-divide',
+      weight: 'stop',
+    })
   })
 })

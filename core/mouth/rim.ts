@@ -6,21 +6,46 @@ import { edged, oneRound } from './edging'
 /** Ways to work a firm rim: what it is made of, and what the steps do not say. A further one is a further row. */
 const RIMS = [
   {
-    value: 'slip', name: '{slst}', does: 'Flat and firm; work loosely.', made: 'slst',
+    value: 'slip',
+    name: '{slst}',
+    does: 'Flat and firm; work loosely.',
+    made: 'slst',
     advice: 'Work these {slst} loosely, or with a larger hook: they must not draw the mouth in.',
   },
   {
-    value: 'reverse', name: '{sc} backwards', does: 'Stands as a cord along the edge.', made: 'sc',
-    advice: 'Work these {sc} backwards, from left to right for right hands (reverse, or crab, stitch): they stand as a cord along the edge.',
+    value: 'reverse',
+    name: '{sc} backwards',
+    does: 'Stands as a cord along the edge.',
+    made: 'sc',
+    advice:
+      'Work these {sc} backwards, from left to right for right hands (reverse, or crab, stitch): they stand as a cord along the edge.',
   },
-] as const satisfies readonly { readonly value: string, readonly name: string, readonly does: string, readonly made: StitchKind, readonly advice: string }[]
+] as const satisfies readonly {
+  readonly value: string
+  readonly name: string
+  readonly does: string
+  readonly made: StitchKind
+  readonly advice: string
+}[]
 
 /** A firm last round (craft 9). */
 export const rim = edged({
-  band: 'rim', name: 'firm rim', title: () => 'rim', does: 'A last round of {slst} or of {sc} worked backwards: it keeps the mouth from stretching.',
-  fields: { rim: choice('The rim is of', RIMS.map(({ value, name, does }) => ({ value, name, does })), { begins: 'slip' }) },
+  band: 'rim',
+  name: 'firm rim',
+  title: () => 'rim',
+  does: 'A last round of {slst} or of {sc} worked backwards: it keeps the mouth from stretching.',
+  fields: {
+    rim: choice(
+      'The rim is of',
+      RIMS.map(({ value, name, does }) => ({ value, name, does })),
+      { begins: 'slip' },
+    ),
+  },
   edging: (spec) => {
     const { made, advice } = RIMS.find(({ value }) => value === spec.rim)!
-    return oneRound({ asks: { multiple: 1, plus: 0 }, gives: 1, main: 'sc', straight: { setUp: [], cycle: [{ repeat: [each(made, 1)] }] } }, advice)
+    return oneRound(
+      { asks: { multiple: 1, plus: 0 }, gives: 1, main: 'sc', straight: { setUp: [], cycle: [{ repeat: [each(made, 1)] }] } },
+      advice,
+    )
   },
 })

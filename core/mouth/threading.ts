@@ -30,15 +30,18 @@ export interface CordWay {
 }
 
 /** The ways of all cords, or why they cannot be threaded. */
-export type Threading = { readonly ok: true, readonly cords: readonly CordWay[], readonly quarters: readonly number[] } | { readonly ok: false, readonly why: string }
+export type Threading
+  = | { readonly ok: true, readonly cords: readonly CordWay[], readonly quarters: readonly number[] }
+    | { readonly ok: false, readonly why: string }
 
 function wayFrom(start: number, direction: 1 | -1, eyelets: number): CordWay {
   const at = (i: number) => (((start + direction * i) % eyelets) + eyelets) % eyelets
   /** The post between the `i`-th eyelet that the cord meets and the one after. */
-  const post = (i: number) => direction === 1 ? at(i) : at(i + 1)
+  const post = (i: number) => (direction === 1 ? at(i) : at(i + 1))
   const every = Array.from({ length: eyelets }, (_, i) => i)
   return {
-    start, direction,
+    start,
+    direction,
     passes: every.map(i => ({ eyelet: at(i), goes: i % 2 === 0 ? 'in' : 'out' })),
     under: every.filter(i => i % 2 === 0).map(post),
     over: every.filter(i => i % 2 === 1).map(post),
@@ -52,13 +55,16 @@ function wayFrom(start: number, direction: 1 | -1, eyelets: number): CordWay {
  */
 export function thread(eyelets: number, number: 1 | 2, first = 0): Threading {
   if (eyelets < 4) return { ok: false, why: `${eyelets} eyelets are too few to gather: at least 4 are wanted.` }
-  if (eyelets % 2 === 1) return { ok: false, why: `With ${eyelets} eyelets a cord comes back to where it began on the inside: it needs an even number.` }
+  if (eyelets % 2 === 1)
+    return { ok: false, why: `With ${eyelets} eyelets a cord comes back to where it began on the inside: it needs an even number.` }
   const half = eyelets / 2
   const cords = [wayFrom(first, 1, eyelets), ...(number === 2 ? [wayFrom((first + half) % eyelets, half % 2 === 0 ? 1 : -1, eyelets)] : [])]
   // Opening cords go around posts that the others lie behind, nearest to half way between the two sides.
   const quarters = [0.25, 0.75].map((share) => {
     const wanted = (first + share * eyelets) % eyelets
-    return cords[0]!.under.reduce((best, post) => ringApart(post + 0.5, wanted, eyelets) < ringApart(best + 0.5, wanted, eyelets) ? post : best)
+    return cords[0]!.under.reduce((best, post) =>
+      ringApart(post + 0.5, wanted, eyelets) < ringApart(best + 0.5, wanted, eyelets) ? post : best,
+    )
   })
   return { ok: true, cords, quarters }
 }

@@ -22,7 +22,9 @@ export function nearestCounts(count: number, asks: Asks): { readonly below?: num
   const { multiple, plus } = asks
   const below = Math.floor((count - plus) / multiple) * multiple + plus
   const least = Math.ceil((leastOf(asks) - plus) / multiple) * multiple + plus
-  return divides(count, asks) ? { below: count, above: count } : { ...(below >= least ? { below } : {}), above: Math.max(least, below + multiple) }
+  return divides(count, asks)
+    ? { below: count, above: count }
+    : { ...(below >= least ? { below } : {}), above: Math.max(least, below + multiple) }
 }
 
 /** An ask in a maker's words: `a multiple of 4`, `a multiple of 3 and 1 more`. */

@@ -130,7 +130,11 @@ export function workUp(edge: Edge, count: number, setting: Setting, roundFor: (i
     const result = work(roundFor(i, on), on)
     if (!result.ok) {
       const round = setting.index + i + 1
-      return { rounds, edge: on, stop: { code: result.error.code, weight: 'stop', round, what: `Round ${round}: ${explain(result.error)}.` } }
+      return {
+        rounds,
+        edge: on,
+        stop: { code: result.error.code, weight: 'stop', round, what: `Round ${round}: ${explain(result.error)}.` },
+      }
     }
     rounds.push(result.worked)
     on = result.worked.edge

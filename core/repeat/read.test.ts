@@ -21,23 +21,47 @@ const leaf: fc.Arbitrary<Step> = fc.oneof(
   fc.tuple(kinds, some, loops).map(([kind, n, loop]) => each(kind, n, loop)),
   fc.tuple(kinds, fc.integer({ min: 2, max: 6 })).map(([kind, n]) => inOne(kind, n)),
   fc.tuple(kinds, fc.integer({ min: 2, max: 4 })).map(([kind, n]) => together(kind, n)),
-  some.map(skip), some.map(chain),
-  fc.tuple(kinds, fc.constantFrom('space', 'chains', 'below')).chain(([kind, aim]) => some.map(times => ({ do: 'stitch', kind, times, aim }) as Step)),
+  some.map(skip),
+  some.map(chain),
+  fc
+    .tuple(kinds, fc.constantFrom('space', 'chains', 'below'))
+    .chain(([kind, aim]) => some.map(times => ({ do: 'stitch', kind, times, aim }) as Step)),
   fc.tuple(kinds, fc.constantFrom('gap', 'gapBelow', 'same')).map(([kind, aim]) => ({ do: 'stitch', kind, times: 1, aim }) as Step),
-  fc.tuple(kinds, some, fc.constantFrom(undefined, 'space', 'same', 'gap')).map(([kind, n, aim]) => ({ do: 'group', steps: [each(kind, 1), chain(n), each(kind, 2)], ...(aim ? { aim } : {}) }) as Step),
+  fc
+    .tuple(kinds, some, fc.constantFrom(undefined, 'space', 'same', 'gap'))
+    .map(([kind, n, aim]) => ({ do: 'group', steps: [each(kind, 1), chain(n), each(kind, 2)], ...(aim ? { aim } : {}) }) as Step),
   fc.tuple(kinds, some).map(([kind, n]) => repeat(n + 1, inOne(kind, 2))),
 )
-const anySteps = fc.array(fc.oneof(leaf, fc.tuple(fc.integer({ min: 2, max: 24 }), fc.array(leaf, { minLength: 2, maxLength: 4 })).map(([n, steps]) => repeat(n, ...steps))), { minLength: 2, maxLength: 5 })
+const anySteps = fc.array(
+  fc.oneof(
+    leaf,
+    fc.tuple(fc.integer({ min: 2, max: 24 }), fc.array(leaf, { minLength: 2, maxLength: 4 })).map(([n, steps]) => repeat(n, ...steps)),
+  ),
+  { minLength: 2, maxLength: 5 },
+)
 
 describe('reading what the words write (law 2)', () => {
   it.each(['us', 'uk'] as const)('gives the same steps back, in %s terms', (terms) => {
-    fc.assert(fc.property(anySteps, (steps) => {
-      expect(read(words(steps, terms), terms)).toEqual(steps)
-    }), { ...SEED, numRuns: 400 })
+    fc.assert(
+      fc.property(anySteps, (steps) => {
+        expect(read(words(steps, terms), terms)).toEqual(steps)
+      }),
+      { ...SEED, numRuns: 400 },
+    )
   })
 
   it.each(['us', 'uk'] as const)('reads every texture of the house, in %s terms', (terms) => {
-    const more = { colour: 'main', size: { pin: { rounds: 1 } }, stitch: 'dc', front: 1, back: 2, seamStitch: true, chains: 2, finish: true, repeat: REPEATS[0].id }
+    const more = {
+      colour: 'main',
+      size: { pin: { rounds: 1 } },
+      stitch: 'dc',
+      front: 1,
+      back: 2,
+      seamStitch: true,
+      chains: 2,
+      finish: true,
+      repeat: REPEATS[0].id,
+    }
     for (const { band, texture } of wallKinds().filter(kind => kind.texture)) {
       const { straight, turned } = texture!({ ...more, band } as unknown as WallSpec, REPEATS)!
       for (const round of [straight, turned ?? straight].flatMap(({ setUp, cycle }) => [...setUp, ...cycle])) {
@@ -62,9 +86,16 @@ describe('reading what makers type', () => {
   })
 
   it.each([
-    ['dc in nex', '6+3 "nex" is not a place'], ['sc in next, [dc in next, ch 1', '12+1 this bracket is never closed'], ['sc in next), ch 1', '10+1 this bracket closes nothing'],
-    ['sc in next,, ch 1', '11+1 something is missing here'], ['[sc in next, ch 1] often', '19+5 say how often'], ['(sc in next) in next', '1+10 within round brackets'],
-    ['knit 3', '0+6 "knit 3" cannot be read'], ['foo in next', '0+3 foo is not a stitch known here'], ['sc in next 100000', '0+17 numbers go from 1 to 500'], ['', '0+1 something is missing'],
+    ['dc in nex', '6+3 "nex" is not a place'],
+    ['sc in next, [dc in next, ch 1', '12+1 this bracket is never closed'],
+    ['sc in next), ch 1', '10+1 this bracket closes nothing'],
+    ['sc in next,, ch 1', '11+1 something is missing here'],
+    ['[sc in next, ch 1] often', '19+5 say how often'],
+    ['(sc in next) in next', '1+10 within round brackets'],
+    ['knit 3', '0+6 "knit 3" cannot be read'],
+    ['foo in next', '0+3 foo is not a stitch known here'],
+    ['sc in next 100000', '0+17 numbers go from 1 to 500'],
+    ['', '0+1 something is missing'],
     ['(sc, ch 1] in next', '9+1 this bracket closes nothing'],
   ])('points at what is wrong in "%s"', (text, says) => expect(read(text)).toContain(says))
 })

@@ -10,11 +10,17 @@ import { STITCH_KINDS, type StitchKind, STITCHES, type Terms } from '../stitch/d
  */
 
 /** Steps read, or what could not be: where in the text, and what to write instead. */
-export type Read = { readonly ok: true, readonly steps: Step[] } | { readonly ok: false, readonly at: number, readonly length: number, readonly what: string }
+export type Read
+  = | { readonly ok: true, readonly steps: Step[] }
+    | { readonly ok: false, readonly at: number, readonly length: number, readonly what: string }
 
 /** Thrown within this file alone, and turned into a `Read` at its border. */
 class Unreadable extends Error {
-  constructor(readonly what: string, readonly at: number, readonly length: number) {
+  constructor(
+    readonly what: string,
+    readonly at: number,
+    readonly length: number,
+  ) {
     super(what)
   }
 }
@@ -25,7 +31,28 @@ interface Piece {
   readonly at: number
 }
 
-const NUMBERS = ['once', 'twice', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen', 'twenty']
+const NUMBERS = [
+  'once',
+  'twice',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+  'thirteen',
+  'fourteen',
+  'fifteen',
+  'sixteen',
+  'seventeen',
+  'eighteen',
+  'nineteen',
+  'twenty',
+]
 const TIMES = new RegExp(`^(once|twice|(?:${NUMBERS.slice(2).join('|')}|\\d+) times)$`, 'i')
 const OPEN = '[('
 const CLOSE = '])'
@@ -52,7 +79,8 @@ function items(piece: Piece): Piece[] {
     if (OPEN.includes(sign)) open.push(i)
     if (CLOSE.includes(sign)) {
       const opened = open.pop()
-      if (opened === undefined || OPEN.indexOf(piece.text[opened]!) !== CLOSE.indexOf(sign)) throw new Unreadable('this bracket closes nothing', piece.at + i, 1)
+      if (opened === undefined || OPEN.indexOf(piece.text[opened]!) !== CLOSE.indexOf(sign))
+        throw new Unreadable('this bracket closes nothing', piece.at + i, 1)
     }
     if (open.length === 0 && (sign === ',' || sign === ';')) {
       cut(i)
@@ -71,7 +99,11 @@ function stitchOf(abbreviation: string, terms: Terms, at: number): StitchKind {
   if (kind && !STITCHES[kind].inRuns) return kind
   const other: Terms = terms === 'us' ? 'uk' : 'us'
   const there = STITCH_KINDS.find(one => STITCHES[one][other].abbreviation === name)
-  const hint = there ? `${abbreviation} is a ${other.toUpperCase()} abbreviation; write ${STITCHES[there][terms].abbreviation}` : `${abbreviation} is not a stitch known here; write ${STITCH_KINDS.slice(2).map(one => STITCHES[one][terms].abbreviation).join(', ')} or ch`
+  const hint = there
+    ? `${abbreviation} is a ${other.toUpperCase()} abbreviation; write ${STITCHES[there][terms].abbreviation}`
+    : `${abbreviation} is not a stitch known here; write ${STITCH_KINDS.slice(2)
+      .map(one => STITCHES[one][terms].abbreviation)
+      .join(', ')} or ch`
   throw new Unreadable(hint, at, abbreviation.length)
 }
 
@@ -84,7 +116,11 @@ interface Place {
 }
 
 const LOOP_WORDS: readonly [RegExp, Loop][] = [
-  [/^back and third loops? of /i, 'backAndThird'], [/^back loop of /i, 'back'], [/^front loop of /i, 'front'], [/^back bump of /i, 'bump'], [/^both layers at /i, 'bothLayers'],
+  [/^back and third loops? of /i, 'backAndThird'],
+  [/^back loop of /i, 'back'],
+  [/^front loop of /i, 'front'],
+  [/^back bump of /i, 'bump'],
+  [/^both layers at /i, 'bothLayers'],
 ]
 
 const PLACES: readonly [RegExp, Aim | undefined][] = [
@@ -102,9 +138,19 @@ function placeOf({ text, at }: Piece): Place {
   const rest = loop ? text.replace(loop[0], '') : text
   for (const [words, aim] of PLACES) {
     const found = words.exec(rest)
-    if (found) return { ...(aim ? { aim } : {}), ...(loop ? { loop: loop[1] } : {}), count: Number(found[1] ?? found[2] ?? 1), each: /each of/i.test(rest) }
+    if (found)
+      return {
+        ...(aim ? { aim } : {}),
+        ...(loop ? { loop: loop[1] } : {}),
+        count: Number(found[1] ?? found[2] ?? 1),
+        each: /each of/i.test(rest),
+      }
   }
-  throw new Unreadable(`"${text}" is not a place; write next, next 3, next ch-sp, same st, gap between sts, st below next or skipped st of the round below`, at, text.length)
+  throw new Unreadable(
+    `"${text}" is not a place; write next, next 3, next ch-sp, same st, gap between sts, st below next or skipped st of the round below`,
+    at,
+    text.length,
+  )
 }
 
 /** Keeps a slip of the keyboard from making a round of millions. */
@@ -142,7 +188,12 @@ function groupItem(piece: Piece, terms: Terms, found: RegExpExecArray): Step {
     const chain = CHAIN.exec(part.text)
     if (chain) return { do: 'chain', chains: within(Number(chain[1]), part) }
     const stitch = /^(?:(\d+) )?([a-z]+(?: st)?)$/i.exec(part.text)
-    if (!stitch) throw new Unreadable('within round brackets write stitches and chains alone, such as (dc, ch 2, dc)', part.at, Math.max(1, part.text.length))
+    if (!stitch)
+      throw new Unreadable(
+        'within round brackets write stitches and chains alone, such as (dc, ch 2, dc)',
+        part.at,
+        Math.max(1, part.text.length),
+      )
     return { do: 'stitch', kind: stitchOf(stitch[2]!, terms, part.at), times: within(Number(stitch[1] ?? 1), part) }
   })
   const { count, each, ...more } = placeOf({ text: where, at: piece.at + piece.text.length - where.length })
@@ -152,7 +203,8 @@ function groupItem(piece: Piece, terms: Terms, found: RegExpExecArray): Step {
 
 function repeatItem(piece: Piece, terms: Terms, found: RegExpExecArray): Step {
   const [, inside, often] = found as unknown as [string, string, string]
-  if (!TIMES.test(often)) throw new Unreadable('say how often, such as twice or four times', piece.at + piece.text.length - often.length, often.length)
+  if (!TIMES.test(often))
+    throw new Unreadable('say how often, such as twice or four times', piece.at + piece.text.length - often.length, often.length)
   return repeat(within(howOften(often), piece), ...stepsOf({ text: inside, at: piece.at + 1 }, terms))
 }
 
@@ -167,16 +219,29 @@ function stepOf(piece: Piece, terms: Terms): Step {
   const skip = SKIP.exec(text)
   if (skip) return { do: 'skip', places: within(Number(skip[1] ?? 1), piece) }
   const together = TOGETHER.exec(text)
-  if (together) return { do: 'together', kind: stitchOf(together[2]!, terms, at + (together[1]?.length ?? 0)), over: within(Number(together[3]), piece) }
+  if (together)
+    return {
+      do: 'together',
+      kind: stitchOf(together[2]!, terms, at + (together[1]?.length ?? 0)),
+      over: within(Number(together[3]), piece),
+    }
   const stitch = STITCH.exec(text)
   if (stitch) return stitchItem(piece, terms, stitch)
-  throw new Unreadable(text ? `"${text}" cannot be read; write it like ${terms === 'us' ? 'sc in next 3, sk next st' : 'dc in next 3, miss next st'} or (${STITCHES.dc[terms].abbreviation}, ch 2, ${STITCHES.dc[terms].abbreviation}) in next` : 'something is missing here', at, Math.max(1, text.length))
+  throw new Unreadable(
+    text
+      ? `"${text}" cannot be read; write it like ${terms === 'us' ? 'sc in next 3, sk next st' : 'dc in next 3, miss next st'} or `
+      + `(${STITCHES.dc[terms].abbreviation}, ch 2, ${STITCHES.dc[terms].abbreviation}) in next`
+      : 'something is missing here',
+    at,
+    Math.max(1, text.length),
+  )
 }
 
 function stepsOf(piece: Piece, terms: Terms): Step[] {
   const all = items(piece)
   const last = all.at(-1)!
-  if (all.length > 1 && TIMES.test(last.text)) return [repeat(within(howOften(last.text), last), ...all.slice(0, -1).map(item => stepOf(item, terms)))]
+  if (all.length > 1 && TIMES.test(last.text))
+    return [repeat(within(howOften(last.text), last), ...all.slice(0, -1).map(item => stepOf(item, terms)))]
   return all.map(item => stepOf(item, terms))
 }
 

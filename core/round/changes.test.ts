@@ -8,7 +8,10 @@ import { work } from './work'
 import type { Worked } from './worked'
 
 function worked(steps: readonly Step[], places: number): Worked {
-  const result = work({ steps, begin: { chains: 0, counts: false, turn: false }, join: 'spiral', facing: 'right', colour: 'main' }, foundation('stitch', places))
+  const result = work(
+    { steps, begin: { chains: 0, counts: false, turn: false }, join: 'spiral', facing: 'right', colour: 'main' },
+    foundation('stitch', places),
+  )
   if (!result.ok) throw new Error(result.error.code)
   return result.worked
 }
@@ -27,7 +30,9 @@ function seen({ edge }: Worked): string {
   return text
 }
 
-const change = fc.tuple(fc.integer({ min: 8, max: 200 }), fc.integer({ min: -100, max: 200 })).filter(([n, by]) => by !== 0 && Math.abs(by) <= mostChange(n, by))
+const change = fc
+  .tuple(fc.integer({ min: 8, max: 200 }), fc.integer({ min: -100, max: 200 }))
+  .filter(([n, by]) => by !== 0 && Math.abs(by) <= mostChange(n, by))
 
 describe('a round of changes', () => {
   it('takes nine from 90 as "8 plain, two together", nine times (common practice, no source)', () => {
@@ -44,23 +49,34 @@ describe('a round of changes', () => {
   })
 
   it('comes out at the count asked for, evenly (law 3)', () => {
-    fc.assert(fc.property(change, fc.boolean(), fc.boolean(), ([count, by], mirrored, halfGapFirst) => {
-      const made = worked(changeEvenly(count, by, 'sc', { mirrored, halfGapFirst }), count)
-      expect(made.edge.count).toBe(count + by)
-      const plain = seen(made).split(by > 0 ? '2' : '-').map(run => run.length)
-      const gaps = [plain[0]! + plain.at(-1)!, ...plain.slice(1, -1)]
-      expect(Math.max(...gaps) - Math.min(...gaps)).toBeLessThanOrEqual(1)
-    }), { ...SEED, numRuns: 300 })
+    fc.assert(
+      fc.property(change, fc.boolean(), fc.boolean(), ([count, by], mirrored, halfGapFirst) => {
+        const made = worked(changeEvenly(count, by, 'sc', { mirrored, halfGapFirst }), count)
+        expect(made.edge.count).toBe(count + by)
+        const plain = seen(made)
+          .split(by > 0 ? '2' : '-')
+          .map(run => run.length)
+        const gaps = [plain[0]! + plain.at(-1)!, ...plain.slice(1, -1)]
+        expect(Math.max(...gaps) - Math.min(...gaps)).toBeLessThanOrEqual(1)
+      }),
+      { ...SEED, numRuns: 300 },
+    )
   })
 
   it('reads the same from both ends when mirrored, but for an odd stitch at the round\'s start', () => {
-    fc.assert(fc.property(change, ([count, by]) => {
-      const text = seen(worked(changeEvenly(count, by, 'sc', { mirrored: true }), count))
-      const flip = (one: string) => [...one].reverse().join('')
-      // The line of the mirror runs through the round's start: through a gap, or through the change that comes first.
-      const about = [text, text.slice(1), text.slice(0, -1)]
-      expect(about.some(one => one === flip(one)), text).toBe(true)
-    }), { ...SEED, numRuns: 300 })
+    fc.assert(
+      fc.property(change, ([count, by]) => {
+        const text = seen(worked(changeEvenly(count, by, 'sc', { mirrored: true }), count))
+        const flip = (one: string) => [...one].reverse().join('')
+        // The line of the mirror runs through the round's start: through a gap, or through the change that comes first.
+        const about = [text, text.slice(1), text.slice(0, -1)]
+        expect(
+          about.some(one => one === flip(one)),
+          text,
+        ).toBe(true)
+      }),
+      { ...SEED, numRuns: 300 },
+    )
   })
 
   it('is one run when nothing changes, and knows what a round can do', () => {

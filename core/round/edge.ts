@@ -19,7 +19,8 @@ export interface FreeRun {
  * The ordered places that the next round can work into.
  *
  * Places are numbered from 0 in the order in which they were made; place 0 is where the round started, and where the next
- * one starts unless the round was closed elsewhere (`start`). A boundary `b` lies just before place `b`. An edge is immutable: the arrays are never written after `work` returns them.
+ * one starts unless the round was closed elsewhere (`start`). A boundary `b` lies just before place `b`. An edge is immutable: the arrays
+ * are never written after `work` returns them.
  */
 export interface Edge {
   readonly count: number
@@ -65,7 +66,11 @@ export interface Run {
 
 /** A foundation of several runs of places, one after the other: along a chain, round its end, back along its underside. */
 export function foundationOf(runs: readonly Run[], closed = true): Edge {
-  const edge = foundation('stitch', runs.reduce((sum, { count }) => sum + count, 0), closed)
+  const edge = foundation(
+    'stitch',
+    runs.reduce((sum, { count }) => sum + count, 0),
+    closed,
+  )
   let at = 0
   for (const { kind, count } of runs) {
     edge.kinds.fill(PLACE_CODE[kind], at, at + count)

@@ -11,11 +11,26 @@ import { work } from './work'
 const withRuns = (count: number, free: readonly FreeRun[], start = 0): Edge => ({ ...foundation('stitch', count), start, free })
 
 /** An edge with two free runs that do not touch, one of them over the start as often as not. */
-const anyEdge = fc.tuple(fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 12 }), fc.integer({ min: 1, max: 12 }), fc.nat(60), fc.nat(60))
+const anyEdge = fc
+  .tuple(
+    fc.integer({ min: 1, max: 12 }),
+    fc.integer({ min: 1, max: 12 }),
+    fc.integer({ min: 1, max: 12 }),
+    fc.integer({ min: 1, max: 12 }),
+    fc.nat(60),
+    fc.nat(60),
+  )
   .map(([a, gapA, b, gapB, turn, start]) => {
     const count = a + gapA + b + gapB
     const at = (place: number) => (place + turn) % count
-    return withRuns(count, [{ from: at(0), to: at(a), bridges: 3 }, { from: at(a + gapA), to: at(a + gapA + b), bridges: 5 }], start % count)
+    return withRuns(
+      count,
+      [
+        { from: at(0), to: at(a), bridges: 3 },
+        { from: at(a + gapA), to: at(a + gapA + b), bridges: 5 },
+      ],
+      start % count,
+    )
   })
 
 function worked(steps: readonly Step[], on: Edge, style: RoundStyle = 'joined', turns = 1): Edge {
@@ -32,30 +47,50 @@ function lengths(at: ArrayLike<number>, run: number): number {
 
 describe('free runs of an edge', () => {
   it('are what they were when they are marked place by place and read again', () => {
-    fc.assert(fc.property(anyEdge, (edge) => {
-      expect(runsFrom(runAt(edge), edge.free!.map(({ bridges }) => bridges))).toEqual(edge.free)
-      for (const [i, run] of edge.free!.entries()) expect(lengths(runAt(edge), i + 1)).toBe(lengthOf(run, edge.count))
-    }), SEED)
+    fc.assert(
+      fc.property(anyEdge, (edge) => {
+        expect(
+          runsFrom(
+            runAt(edge),
+            edge.free!.map(({ bridges }) => bridges),
+          ),
+        ).toEqual(edge.free)
+        for (const [i, run] of edge.free!.entries()) expect(lengths(runAt(edge), i + 1)).toBe(lengthOf(run, edge.count))
+      }),
+      SEED,
+    )
   })
 
   it('lie as wide as what they bridge: by hand, 20 places with runs of 6 and 4 over 3 and 5 are 18', () => {
-    expect(liesOver(withRuns(20, [{ from: 2, to: 8, bridges: 3 }, { from: 12, to: 16, bridges: 5 }]))).toBe(18)
+    expect(
+      liesOver(
+        withRuns(20, [
+          { from: 2, to: 8, bridges: 3 },
+          { from: 12, to: 16, bridges: 5 },
+        ]),
+      ),
+    ).toBe(18)
     expect(liesOver(foundation('stitch', 20))).toBe(20)
   })
 
   it('ride up with the stitches, whichever way the round goes: as long as before under plain rounds', () => {
-    fc.assert(fc.property(anyEdge, fc.constantFrom(...ROUND_STYLES), fc.integer({ min: 1, max: 4 }), (edge, style, rounds) => {
-      let on = edge
-      for (let i = 0; i < rounds; i++) on = worked([each('sc', on.count)], on, style, i + 1)
-      expect(on.free!.map(run => lengthOf(run, on.count))).toEqual(edge.free!.map(run => lengthOf(run, edge.count)))
-      expect(on.free!.map(({ bridges }) => bridges)).toEqual([3, 5])
-    }), SEED)
+    fc.assert(
+      fc.property(anyEdge, fc.constantFrom(...ROUND_STYLES), fc.integer({ min: 1, max: 4 }), (edge, style, rounds) => {
+        let on = edge
+        for (let i = 0; i < rounds; i++) on = worked([each('sc', on.count)], on, style, i + 1)
+        expect(on.free!.map(run => lengthOf(run, on.count))).toEqual(edge.free!.map(run => lengthOf(run, edge.count)))
+        expect(on.free!.map(({ bridges }) => bridges)).toEqual([3, 5])
+      }),
+      SEED,
+    )
   })
 
   it('lose to the body what is drawn together over their feet, and keep what is doubled on them', () => {
     const edge = withRuns(12, [{ from: 4, to: 8, bridges: 4 }])
     // Places 3 and 4 together, and 7 and 8: one end of the run each.
-    expect(worked([each('sc', 3), together('sc'), each('sc', 2), together('sc'), each('sc', 3)], edge).free).toEqual([{ from: 4, to: 6, bridges: 4 }])
+    expect(worked([each('sc', 3), together('sc'), each('sc', 2), together('sc'), each('sc', 3)], edge).free).toEqual([
+      { from: 4, to: 6, bridges: 4 },
+    ])
     expect(worked([each('sc', 4), inOne('sc', 3), each('sc', 7)], edge).free).toEqual([{ from: 4, to: 10, bridges: 4 }])
   })
 

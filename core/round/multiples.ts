@@ -44,7 +44,10 @@ export function inMultiples(multiples: readonly number[], kind: FabricKind): Ste
  */
 export function spreadOver(places: number, stitches: number, kind: FabricKind): Step[] {
   if (stitches >= places) {
-    return inMultiples(Array.from({ length: places }, (_, i) => Math.floor(((i + 1) * stitches) / places) - Math.floor((i * stitches) / places)), kind)
+    return inMultiples(
+      Array.from({ length: places }, (_, i) => Math.floor(((i + 1) * stitches) / places) - Math.floor((i * stitches) / places)),
+      kind,
+    )
   }
   const fewer = stitches - places
   // Up to half as many are plain stitches and pairs drawn together; fewer still are all drawn together, over more.

@@ -31,7 +31,19 @@ export type Aim = (typeof AIMS)[number]
  * - `bridge`: along the chain of a handle or a buttonhole, one chain after the other; `overBridge`: around that chain as a whole
  * - `loop`: a loop of a mesh; `thisLoop`: the one that the hook stands at
  */
-export const LANDMARKS = ['firstChain', 'chains', 'lastChain', 'underside', 'firstChainAgain', 'rowEnds', 'holes', 'bridge', 'overBridge', 'loop', 'thisLoop'] as const
+export const LANDMARKS = [
+  'firstChain',
+  'chains',
+  'lastChain',
+  'underside',
+  'firstChainAgain',
+  'rowEnds',
+  'holes',
+  'bridge',
+  'overBridge',
+  'loop',
+  'thisLoop',
+] as const
 export type Landmark = (typeof LANDMARKS)[number]
 
 /** `times` stitches of a kind, each in a place of its own. */

@@ -13,11 +13,16 @@ export function thingsOf(steps: readonly Step[]): number {
 
 function madeBy(step: Step): number {
   switch (step.do) {
-    case 'stitch': return step.times
-    case 'group': return thingsOf(step.steps)
-    case 'repeat': return step.times * thingsOf(step.steps)
-    case 'skip': return 0
-    default: return 1
+    case 'stitch':
+      return step.times
+    case 'group':
+      return thingsOf(step.steps)
+    case 'repeat':
+      return step.times * thingsOf(step.steps)
+    case 'skip':
+      return 0
+    default:
+      return 1
   }
 }
 
@@ -125,7 +130,13 @@ export class Things {
   /** The places of the edge they leave. */
   places(): Pick<Edge, 'count' | 'kinds' | 'chains' | 'from' | 'to'> {
     const { count } = this
-    return { count, kinds: made(this.kinds, count), chains: made(this.chains, count), from: made(this.from, count), to: made(this.to, count) }
+    return {
+      count,
+      kinds: made(this.kinds, count),
+      chains: made(this.chains, count),
+      from: made(this.from, count),
+      to: made(this.to, count),
+    }
   }
 
   /** How each was worked. */
@@ -137,5 +148,5 @@ export class Things {
 
 /** As much of an array as was made. */
 function made<A extends Uint8Array | Uint16Array | Int32Array>(array: A, count: number): A {
-  return array.length === count ? array : array.subarray(0, count) as A
+  return array.length === count ? array : (array.subarray(0, count) as A)
 }

@@ -99,7 +99,9 @@ describe('working a round', () => {
     const groups = worked([repeat(2, each('dc', 3), skip(3))], first)
     const deep = worked([repeat(2, each('sc', 3), { do: 'stitch', kind: 'dc', times: 1, aim: 'gapBelow' })], groups.edge, {}, 'open')
     expect(anchorBelow(deep, 3)).toBe(4)
-    expect(failure([each('sc', 3), { do: 'stitch', kind: 'dc', times: 1, aim: 'gapBelow' }, each('sc', 9)], first)).toContain('nothing was skipped')
+    expect(failure([each('sc', 3), { do: 'stitch', kind: 'dc', times: 1, aim: 'gapBelow' }, each('sc', 9)], first)).toContain(
+      'nothing was skipped',
+    )
   })
 
   it('adds a stitch to the place used last', () => {
@@ -145,13 +147,16 @@ describe('the sides', () => {
   })
 
   it('are never missing', () => {
-    fc.assert(fc.property(fc.integer({ min: 1, max: 60 }), fc.integer({ min: 1, max: 5 }), fc.boolean(), (count, by, turn) => {
-      const { edge } = worked([repeat(count, inOne('sc', by))], edgeOf(count), { turn })
-      for (const side of edge.sides) {
-        expect(side).toBeGreaterThanOrEqual(0)
-        expect(side).toBeLessThan(edge.count)
-      }
-    }), SEED)
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 60 }), fc.integer({ min: 1, max: 5 }), fc.boolean(), (count, by, turn) => {
+        const { edge } = worked([repeat(count, inOne('sc', by))], edgeOf(count), { turn })
+        for (const side of edge.sides) {
+          expect(side).toBeGreaterThanOrEqual(0)
+          expect(side).toBeLessThan(edge.count)
+        }
+      }),
+      SEED,
+    )
     expect(halves(7)).toEqual([0, 4])
   })
 })
@@ -160,19 +165,20 @@ describe('the sides', () => {
 function slowly(steps: readonly Step[], count: number): { from: number[], left: number } | 'short' {
   const from: number[] = []
   let at = 0
-  const go = (list: readonly Step[]): void => list.forEach((step) => {
-    if (step.do === 'stitch') for (let i = 0; i < step.times; i++) from.push(at++)
-    if (step.do === 'group') {
-      for (const part of step.steps) if (part.do === 'stitch') from.push(...Array<number>(part.times).fill(at))
-      at++
-    }
-    if (step.do === 'together') {
-      from.push(at)
-      at += step.over
-    }
-    if (step.do === 'skip') at += step.places
-    if (step.do === 'repeat') for (let i = 0; i < step.times; i++) go(step.steps)
-  })
+  const go = (list: readonly Step[]): void =>
+    list.forEach((step) => {
+      if (step.do === 'stitch') for (let i = 0; i < step.times; i++) from.push(at++)
+      if (step.do === 'group') {
+        for (const part of step.steps) if (part.do === 'stitch') from.push(...Array<number>(part.times).fill(at))
+        at++
+      }
+      if (step.do === 'together') {
+        from.push(at)
+        at += step.over
+      }
+      if (step.do === 'skip') at += step.places
+      if (step.do === 'repeat') for (let i = 0; i < step.times; i++) go(step.steps)
+    })
   go(steps)
   return at > count ? 'short' : { from, left: count - at }
 }
@@ -183,19 +189,28 @@ const leaf = fc.oneof(
   fc.integer({ min: 2, max: 4 }).map(n => together('sc', n)),
   fc.integer({ min: 1, max: 3 }).map(skip),
 )
-const anySteps = fc.array(fc.oneof(leaf, fc.tuple(fc.integer({ min: 1, max: 4 }), fc.array(leaf, { minLength: 1, maxLength: 3 })).map(([n, steps]) => repeat(n, ...steps))), { minLength: 1, maxLength: 5 })
+const anySteps = fc.array(
+  fc.oneof(
+    leaf,
+    fc.tuple(fc.integer({ min: 1, max: 4 }), fc.array(leaf, { minLength: 1, maxLength: 3 })).map(([n, steps]) => repeat(n, ...steps)),
+  ),
+  { minLength: 1, maxLength: 5 },
+)
 
 describe('against a slow oracle', () => {
   it('makes the same stitches on the same places, or fails likewise', () => {
-    fc.assert(fc.property(anySteps, fc.integer({ min: 1, max: 40 }), (steps, count) => {
-      const expected = slowly(steps, count)
-      const result = work(round(steps), edgeOf(count))
-      if (expected === 'short') expect(result.ok).toBe(false)
-      else if (expected.left > 0 || expected.from.length === 0) expect(result.ok).toBe(false)
-      else {
-        expect(result.ok && [...result.worked.edge.from]).toEqual(expected.from)
-        expect(result.ok && result.worked.edge.kinds.every(kind => kind === PLACE_CODE.stitch)).toBe(true)
-      }
-    }), { ...SEED, numRuns: 500 })
+    fc.assert(
+      fc.property(anySteps, fc.integer({ min: 1, max: 40 }), (steps, count) => {
+        const expected = slowly(steps, count)
+        const result = work(round(steps), edgeOf(count))
+        if (expected === 'short') expect(result.ok).toBe(false)
+        else if (expected.left > 0 || expected.from.length === 0) expect(result.ok).toBe(false)
+        else {
+          expect(result.ok && [...result.worked.edge.from]).toEqual(expected.from)
+          expect(result.ok && result.worked.edge.kinds.every(kind => kind === PLACE_CODE.stitch)).toBe(true)
+        }
+      }),
+      { ...SEED, numRuns: 500 },
+    )
   })
 })

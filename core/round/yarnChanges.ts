@@ -25,7 +25,10 @@ export interface YarnChanges {
   readonly ends: Readonly<Record<string, number>>
 }
 
-/** Where yarns change, and whether what rests is carried or cut: each yarn has two ends, and two more for every cut after which it comes again. */
+/**
+ * Where yarns change, and whether what rests is carried or cut: each yarn has two ends, and two more for every cut after which it comes
+ * again.
+ */
 export function yarnChanges(rounds: readonly YarnRound[]): YarnChanges {
   const changes: YarnChange[] = []
   const ends: Record<string, number> = {}

@@ -31,7 +31,10 @@ export interface Stitch {
   /** Worked in runs, into no place of its own. */
   readonly inRuns?: true
   readonly mark: StitchMark
-  /** How it looks on the fabric's right side: a V that fills its height, a V on a stem, or a thread along the top with the fabric open below. */
+  /**
+   * How it looks on the fabric's right side: a V that fills its height, a V on a stem, or a thread along the top with the fabric open
+   * below.
+   */
   readonly front: 'vee' | 'stemmed' | 'open'
 }
 
@@ -47,27 +50,65 @@ function stem(across: readonly number[], slanted: readonly number[] = []): StemM
  */
 export const STITCH_ROWS = [
   {
-    kind: 'ch', us: { name: 'chain', abbreviation: 'ch' }, uk: { name: 'chain', abbreviation: 'ch' },
-    heightChains: 1, heightInSc: 0, yarnPerWidth: 3.5, inRuns: true, mark: { is: 'oval' }, front: 'open',
+    kind: 'ch',
+    us: { name: 'chain', abbreviation: 'ch' },
+    uk: { name: 'chain', abbreviation: 'ch' },
+    heightChains: 1,
+    heightInSc: 0,
+    yarnPerWidth: 3.5,
+    inRuns: true,
+    mark: { is: 'oval' },
+    front: 'open',
   },
   {
-    kind: 'slst', us: { name: 'slip stitch', abbreviation: 'sl st' }, uk: { name: 'slip stitch', abbreviation: 'ss' },
-    heightChains: 0, heightInSc: 0, yarnPerWidth: 3, mark: { is: 'dot' }, front: 'vee',
+    kind: 'slst',
+    us: { name: 'slip stitch', abbreviation: 'sl st' },
+    uk: { name: 'slip stitch', abbreviation: 'ss' },
+    heightChains: 0,
+    heightInSc: 0,
+    yarnPerWidth: 3,
+    mark: { is: 'dot' },
+    front: 'vee',
   },
   {
-    kind: 'sc', us: { name: 'single crochet', abbreviation: 'sc' }, uk: { name: 'double crochet', abbreviation: 'dc' },
-    heightChains: 1, heightInSc: 1, yarnPerWidth: 7.5, mark: stem([0.55]), front: 'vee',
+    kind: 'sc',
+    us: { name: 'single crochet', abbreviation: 'sc' },
+    uk: { name: 'double crochet', abbreviation: 'dc' },
+    heightChains: 1,
+    heightInSc: 1,
+    yarnPerWidth: 7.5,
+    mark: stem([0.55]),
+    front: 'vee',
   },
   {
-    kind: 'hdc', us: { name: 'half double crochet', abbreviation: 'hdc' }, uk: { name: 'half treble', abbreviation: 'htr' },
-    heightChains: 2, heightInSc: 1.4, yarnPerWidth: 9.5, mark: stem([1]), front: 'stemmed',
+    kind: 'hdc',
+    us: { name: 'half double crochet', abbreviation: 'hdc' },
+    uk: { name: 'half treble', abbreviation: 'htr' },
+    heightChains: 2,
+    heightInSc: 1.4,
+    yarnPerWidth: 9.5,
+    mark: stem([1]),
+    front: 'stemmed',
   },
   {
-    kind: 'dc', us: { name: 'double crochet', abbreviation: 'dc' }, uk: { name: 'treble', abbreviation: 'tr' },
-    heightChains: 3, uncountedChains: 2, heightInSc: 2, yarnPerWidth: 12, mark: stem([1], [0.5]), front: 'stemmed',
+    kind: 'dc',
+    us: { name: 'double crochet', abbreviation: 'dc' },
+    uk: { name: 'treble', abbreviation: 'tr' },
+    heightChains: 3,
+    uncountedChains: 2,
+    heightInSc: 2,
+    yarnPerWidth: 12,
+    mark: stem([1], [0.5]),
+    front: 'stemmed',
   },
   {
-    kind: 'tr', us: { name: 'treble crochet', abbreviation: 'tr' }, uk: { name: 'double treble', abbreviation: 'dtr' },
-    heightChains: 4, heightInSc: 2.8, yarnPerWidth: 16, mark: stem([1], [0.4, 0.6]), front: 'stemmed',
+    kind: 'tr',
+    us: { name: 'treble crochet', abbreviation: 'tr' },
+    uk: { name: 'double treble', abbreviation: 'dtr' },
+    heightChains: 4,
+    heightInSc: 2.8,
+    yarnPerWidth: 16,
+    mark: stem([1], [0.4, 0.6]),
+    front: 'stemmed',
   },
 ] as const satisfies readonly Stitch[]

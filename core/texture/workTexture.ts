@@ -44,8 +44,10 @@ function notDividing(texture: Texture, count: number): Finding {
   const { below, above } = nearestCounts(count, texture.asks)
   const nearest = below === undefined ? `at least ${above}` : `${below} or ${above}`
   return {
-    code: 'does-not-divide', weight: 'stop',
-    what: `This band asks for ${asksWords(texture.asks)}, and ${count} stitches come up from below; it could be worked on ${nearest}. Add an adjusting round below it, or change the base.`,
+    code: 'does-not-divide',
+    weight: 'stop',
+    what: `This band asks for ${asksWords(texture.asks)}, and ${count} stitches come up from below; it could be worked on ${nearest}. `
+      + 'Add an adjusting round below it, or change the base.',
   }
 }
 
@@ -54,20 +56,30 @@ function overSpaces(texture: Texture, edge: Edge): Finding[] {
   if (!placesOf(edge, 'space')) return []
   const first = texture.straight.setUp[0] ?? texture.straight.cycle[0]!
   const grips = first.repeat.some(step => 'loop' in step && (step.loop === 'frontPost' || step.loop === 'backPost'))
-  return grips ? [{ code: 'posts-on-spaces', weight: 'watch', what: 'Its first round goes around posts, and there are chain spaces below it: work one plain round first, a stitch in each stitch and each space.' }] : []
+  return grips
+    ? [
+        {
+          code: 'posts-on-spaces',
+          weight: 'watch',
+          what: 'Its first round goes around posts, and there are chain spaces below it: work one plain round first, a stitch in each '
+            + 'stitch and each space.',
+        },
+      ]
+    : []
 }
 
 /** Works a band of any texture: its repeat as often as the edge holds it, round upon round. */
 export function workTexture(texture: Texture, spec: Bandlike, edge: Edge, setting: Setting): PartResult {
   const turned = setting.rounds.style === 'turned'
-  const flow = turned ? texture.turned ?? texture.straight : texture.straight
+  const flow = turned ? (texture.turned ?? texture.straight) : texture.straight
   const width = setting.gauge[texture.main].width
   const rises = [...flow.setUp, ...flow.cycle].map(round => riseCm(round.repeat, setting.gauge))
   const finishRise = texture.finish && riseCm(texture.finish.repeat, setting.gauge)
   const riseAt = (i: number) => rises[i < flow.setUp.length ? i : flow.setUp.length + ((i - flow.setUp.length) % flow.cycle.length)]!
-  const flowing = 'pin' in spec.size ? spec.size.pin.rounds : roundsForHeight(spec.size.want.heightCm - (finishRise?.cm ?? 0), i => riseAt(i).cm)
+  const flowing
+    = 'pin' in spec.size ? spec.size.pin.rounds : roundsForHeight(spec.size.want.heightCm - (finishRise?.cm ?? 0), i => riseAt(i).cm)
   const count = flowing + (finishRise ? 1 : 0)
-  const riseOf = (i: number) => finishRise && i === flowing ? finishRise : riseAt(i)
+  const riseOf = (i: number) => (finishRise && i === flowing ? finishRise : riseAt(i))
   const { multiple, plus } = texture.asks
   const repeats = Math.floor((edge.count - plus) / multiple)
   const height = { cm: 0, plusMinusCm: 0 }
@@ -76,15 +88,28 @@ export function workTexture(texture: Texture, spec: Bandlike, edge: Edge, settin
     height.plusMinusCm += riseOf(i).plusMinusCm
   }
   const size = { height, circumference: times(width, Math.max(0, repeats) * (texture.across ?? multiple) + plus) }
-  if (!divides(edge.count, texture.asks)) return stopped(edge, { height: times(width, 0), circumference: times(width, edge.count) }, notDividing(texture, edge.count))
+  if (!divides(edge.count, texture.asks))
+    return stopped(edge, { height: times(width, 0), circumference: times(width, edge.count) }, notDividing(texture, edge.count))
   if (count > MOST_ROUNDS || count * edge.count > MOST_STITCHES) {
     return stopped(edge, size, {
-      code: 'band-too-tall', weight: 'stop',
-      what: `This band would take ${count.toLocaleString('en')} rounds of ${edge.count.toLocaleString('en')} stitches. Ask for a lower band, or check the swatch.`,
+      code: 'band-too-tall',
+      weight: 'stop',
+      what: `This band would take ${count.toLocaleString('en')} rounds of ${edge.count.toLocaleString('en')} stitches. Ask for a lower `
+        + 'band, or check the swatch.',
     })
   }
-  const { rounds, edge: top, stop } = workUp(edge, count, setting, (i): Round => {
-    const round = inStyle(setting.rounds, setting.turns + i, texture.main, colourAt(spec, i), workedOver(texture.finish && i === flowing ? texture.finish : roundOf(flow, i), repeats))
+  const {
+    rounds,
+    edge: top,
+    stop,
+  } = workUp(edge, count, setting, (i): Round => {
+    const round = inStyle(
+      setting.rounds,
+      setting.turns + i,
+      texture.main,
+      colourAt(spec, i),
+      workedOver(texture.finish && i === flowing ? texture.finish : roundOf(flow, i), repeats),
+    )
     return round.facing === 'wrong' ? { ...round, steps: fromBehind(round.steps) } : round
   })
   return { rounds, edge: top, size, rises: rounds.map((_, i) => riseOf(i).cm), findings: stop ? [stop] : overSpaces(texture, edge) }

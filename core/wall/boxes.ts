@@ -10,21 +10,34 @@ import { textured } from './textured'
  */
 export function boxesTexture(chains: number, finish: boolean): Texture {
   return {
-    asks: { multiple: 1 + chains, plus: 0 }, gives: finish ? 1 + chains : 2, main: 'dc',
-    straight: { setUp: [{ repeat: [each('dc', 1), chain(chains), skip(chains)] }], cycle: [{ repeat: [each('dc', 1), chain(chains), skip(1)] }] },
+    asks: { multiple: 1 + chains, plus: 0 },
+    gives: finish ? 1 + chains : 2,
+    main: 'dc',
+    straight: {
+      setUp: [{ repeat: [each('dc', 1), chain(chains), skip(chains)] }],
+      cycle: [{ repeat: [each('dc', 1), chain(chains), skip(1)] }],
+    },
     ...(finish ? { finish: { repeat: chains === 1 ? [each('sc', 2)] : [each('sc', 1), inOne('sc', chains)] } } : {}),
   }
 }
 
 /** Box mesh (craft 8). */
 export const boxes = textured({
-  band: 'boxes', group: 'Mesh', name: 'boxes', does: 'One {dc}, chains, as many skipped: a square mesh that keeps its width.',
+  band: 'boxes',
+  group: 'Mesh',
+  name: 'boxes',
+  does: 'One {dc}, chains, as many skipped: a square mesh that keeps its width.',
   fields: {
     chains: count('Chains in a box', between(1, 12), { begins: 1, usually: between(1, 4) }),
-    finish: choice('On top', [
-      { value: false, name: 'boxes to the end' },
-      { value: true, name: 'a solid round', does: 'One {sc} in each {dc} and in each chain: closes the boxes off.' },
-    ], { begins: false, says: 'A solid round closes the boxes off.' }),
+    finish: choice(
+      'On top',
+      [
+        { value: false, name: 'boxes to the end' },
+        { value: true, name: 'a solid round', does: 'One {sc} in each {dc} and in each chain: closes the boxes off.' },
+      ],
+      { begins: false, says: 'A solid round closes the boxes off.' },
+    ),
   },
-  texture: spec => boxesTexture(spec.chains, spec.finish), opening: (spec, gauge) => boxOpening(spec.chains, gauge),
+  texture: spec => boxesTexture(spec.chains, spec.finish),
+  opening: (spec, gauge) => boxOpening(spec.chains, gauge),
 })

@@ -15,7 +15,12 @@ describe('a repeat of one\'s own, checked by working it', () => {
   it('finds how many stitches it stands on and leaves', () => {
     expect(asks('sc in next')).toEqual([1, 1])
     expect(asks('(dc, ch 2, dc) in next, sk next 2 sts', '(dc, ch 2, dc) in next ch-sp')).toEqual([3, 3])
-    expect(asks('once: 3 dc in next, sk next 3 sts', 'dc in gap between sts, dc in skipped st of the round below, dc in gap between sts, sk next 3 sts')).toEqual([4, 3])
+    expect(
+      asks(
+        'once: 3 dc in next, sk next 3 sts',
+        'dc in gap between sts, dc in skipped st of the round below, dc in gap between sts, sk next 3 sts',
+      ),
+    ).toEqual([4, 3])
     expect(asks('sc in next, ch 1, sk next st, 3 dc in next, sk next 2 sts')).toEqual([5, 5])
   })
 
@@ -25,14 +30,18 @@ describe('a repeat of one\'s own, checked by working it', () => {
   })
 
   it('says which line does not come out on the one before, and after which stitch', () => {
-    expect(trouble('sc in next 4', 'sc in next 5')).toBe('line 2: ran out of stitches after stitch 8: the round below has only 8 (two repeats side by side, over 8)')
+    expect(trouble('sc in next 4', 'sc in next 5')).toBe(
+      'line 2: ran out of stitches after stitch 8: the round below has only 8 (two repeats side by side, over 8)',
+    )
     expect(trouble('sc in next 4', 'sc in next 3')).toContain('line 2: 2 of 8 stitches of the round below left unworked')
     expect(trouble('sc in next 2', 'dc in next ch-sp')).toContain('line 2: no chain space left')
   })
 
   it('wants every line to leave as many as the first, so that it can go on', () => {
     expect(trouble('sc in next 3, sk next st')).toContain('line 1: worked again on what the last line leaves')
-    expect(trouble('sc in next 2, 2 sc in next', 'sc in next 2, sc2tog')).toContain('line 2: this line leaves 3 stitches a repeat, the one before 4')
+    expect(trouble('sc in next 2, 2 sc in next', 'sc in next 2, sc2tog')).toContain(
+      'line 2: this line leaves 3 stitches a repeat, the one before 4',
+    )
   })
 
   it('wants a line to go on with, and a stitch that stands', () => {

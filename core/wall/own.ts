@@ -17,7 +17,10 @@ export type Checked = { readonly ok: true, readonly texture: Texture } | { reado
 const WIDEST = 72
 
 function worked(round: TextureRound, times: number, on: Edge) {
-  return work({ steps: workedOver(round, times), begin: { chains: 0, counts: false, turn: false }, join: 'slip', facing: 'right', colour: '' }, on)
+  return work(
+    { steps: workedOver(round, times), begin: { chains: 0, counts: false, turn: false }, join: 'slip', facing: 'right', colour: '' },
+    on,
+  )
 }
 
 /** Plain stitches to work a repeat on, with a round below that long stitches can reach. */
@@ -66,7 +69,15 @@ function flowOf(repeat: Repeat): { readonly flow: Flow } | { readonly trouble: L
     if (!read.ok) return { trouble: { line, at: from + read.at, length: read.length, what: read.what } }
     ;(once ? setUp : cycle).push({ repeat: read.steps })
   }
-  if (cycle.length === 0) return { trouble: { line: Math.max(0, repeat.lines.length - 1), at: 0, length: 1, what: 'at least one line must be worked over and over: write one without "once:"' } }
+  if (cycle.length === 0)
+    return {
+      trouble: {
+        line: Math.max(0, repeat.lines.length - 1),
+        at: 0,
+        length: 1,
+        what: 'at least one line must be worked over and over: write one without "once:"',
+      },
+    }
   return { flow: { setUp, cycle } }
 }
 
@@ -98,7 +109,8 @@ export function checkRepeat(repeat: Repeat): Checked {
   if (wide === undefined) return refuse(...firstFailure(flow, rounds))
   const { counts } = tried(flow, rounds, wide, 3)
   const odd = counts.findIndex(count => count !== counts[0])
-  if (odd >= 0) return refuse(odd, `this line leaves ${counts[odd]} stitches a repeat, the one before ${counts[odd - 1]}: all must leave the same`)
+  if (odd >= 0)
+    return refuse(odd, `this line leaves ${counts[odd]} stitches a repeat, the one before ${counts[odd - 1]}: all must leave the same`)
   const gives = counts[0]!
   return { ok: true, texture: { asks: { multiple: wide, plus: 0 }, gives, main, across: Math.max(wide, gives), straight: flow } }
 }
@@ -108,9 +120,13 @@ function firstFailure(flow: Flow, rounds: number): [round: number, what: string]
   for (let upTo = 1; upTo <= rounds; upTo++) {
     if (widthOf(flow, upTo) !== undefined) continue
     const wide = upTo === 1 ? undefined : widthOf(flow, upTo - 1)
-    if (wide === undefined) return [0, `does not come out on any number of stitches up to ${WIDEST}: ${tried(flow, 1, 12, 2).fails ?? ''}`.replace(/: $/, '')]
+    if (wide === undefined)
+      return [0, `does not come out on any number of stitches up to ${WIDEST}: ${tried(flow, 1, 12, 2).fails ?? ''}`.replace(/: $/, '')]
     const again = upTo > flow.setUp.length + flow.cycle.length ? 'worked again on what the last line leaves: ' : ''
-    return [upTo - 1, `${again}${tried(flow, upTo, wide, 2).fails ?? tried(flow, upTo, wide, 3).fails} (two repeats side by side, over ${2 * wide})`]
+    return [
+      upTo - 1,
+      `${again}${tried(flow, upTo, wide, 2).fails ?? tried(flow, upTo, wide, 3).fails} (two repeats side by side, over ${2 * wide})`,
+    ]
   }
   return [0, 'does not come out']
 }
@@ -120,20 +136,28 @@ const known = new WeakMap<Repeat, Checked>()
 /** The texture of a repeat; none if it cannot be worked. A repeat is checked once, since documents never change. */
 export function ownTexture(repeat: Repeat): Texture | undefined {
   let checked = known.get(repeat)
-  if (!checked) known.set(repeat, checked = checkRepeat(repeat))
+  if (!checked) known.set(repeat, (checked = checkRepeat(repeat)))
   return checked.ok ? checked.texture : undefined
 }
 
 /** The repeat that a new one of the maker's own starts from. */
 export function firstRepeat(id: string): Repeat {
-  return { id, name: 'my repeat', lines: ['sc in next, (sc, ch 1, sc) in next, sk next 2 sts', 'sc in next 2, sk next ch-sp, 2 sc in next'] }
+  return {
+    id,
+    name: 'my repeat',
+    lines: ['sc in next, (sc, ch 1, sc) in next, sk next 2 sts', 'sc in next 2, sk next ch-sp, 2 sc in next'],
+  }
 }
 
 /** A band in a repeat of the maker's own (craft 7). */
 export const own = textured({
-  band: 'own', group: 'Fabric', name: 'a repeat of your own', does: 'Typed in the same abbreviations as the pattern, and checked as you type.',
+  band: 'own',
+  group: 'Fabric',
+  name: 'a repeat of your own',
+  does: 'Typed in the same abbreviations as the pattern, and checked as you type.',
   title: ({ repeat }, repeats) => repeats.find(({ id }) => id === repeat)?.name ?? '',
-  fields: { repeat: ownRepeat({ unasked: true, says: 'The id of one of the design\'s repeats.' }) }, tools: ['own-repeat'],
+  fields: { repeat: ownRepeat({ unasked: true, says: 'The id of one of the design\'s repeats.' }) },
+  tools: ['own-repeat'],
   begins: ({ repeats }) => ({ repeat: repeats[0]?.id ?? 'own-1' }),
   texture: ({ repeat }, repeats) => {
     const found = repeats.find(({ id }) => id === repeat)

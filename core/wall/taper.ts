@@ -17,28 +17,44 @@ import { colourAt } from '../texture/workTexture'
 import { SOLID_STITCHES } from './solid'
 
 const SIZE = ways('Decide by', [
-  want('a size', {
-    heightCm: length('Height of the taper', HEIGHT_CM, { beside: true, usually: between(0.5, 25) }),
-    aroundCm: length('Around its top', AROUND_CM, { beside: true, usually: between(5, 120) }),
-  }, {
-    does: 'You say how tall and how far round its top is, the counts are found.',
-    from: (_, { part }) => ({ heightCm: tenths(part?.size.height.cm ?? 6, HEIGHT_CM), aroundCm: tenths(part?.size.circumference.cm ?? 30, AROUND_CM) }),
-  }),
-  pin('counts', {
-    rounds: count('Rounds', PINNED_ROUNDS, { beside: true, usually: between(1, 20) }), stitches: count('Stitches at its top', WALL_STITCHES, { beside: true, usually: between(3, 150) }),
-  }, {
-    does: 'You pin rounds and stitches, the size is told.',
-    from: (_, { part }) => ({ rounds: Math.max(1, part?.rounds.length ?? 6), stitches: Math.max(3, part?.edge.count ?? 60) }),
-  }),
+  want(
+    'a size',
+    {
+      heightCm: length('Height of the taper', HEIGHT_CM, { beside: true, usually: between(0.5, 25) }),
+      aroundCm: length('Around its top', AROUND_CM, { beside: true, usually: between(5, 120) }),
+    },
+    {
+      does: 'You say how tall and how far round its top is, the counts are found.',
+      from: (_, { part }) => ({
+        heightCm: tenths(part?.size.height.cm ?? 6, HEIGHT_CM),
+        aroundCm: tenths(part?.size.circumference.cm ?? 30, AROUND_CM),
+      }),
+    },
+  ),
+  pin(
+    'counts',
+    {
+      rounds: count('Rounds', PINNED_ROUNDS, { beside: true, usually: between(1, 20) }),
+      stitches: count('Stitches at its top', WALL_STITCHES, { beside: true, usually: between(3, 150) }),
+    },
+    {
+      does: 'You pin rounds and stitches, the size is told.',
+      from: (_, { part }) => ({ rounds: Math.max(1, part?.rounds.length ?? 6), stitches: Math.max(3, part?.edge.count ?? 60) }),
+    },
+  ),
 ])
 
 const fields = {
   size: SIZE,
   stitch: stitch(SOLID_STITCHES),
-  mirrored: choice('Its changes lie', [
-    { value: false, name: 'in turn', does: 'Those of every second round fall between those of the round before: no lines show.' },
-    { value: true, name: 'mirrored', does: 'The same from both ends of each round, about its start.' },
-  ], { begins: false }),
+  mirrored: choice(
+    'Its changes lie',
+    [
+      { value: false, name: 'in turn', does: 'Those of every second round fall between those of the round before: no lines show.' },
+      { value: true, name: 'mirrored', does: 'The same from both ends of each round, about its start.' },
+    ],
+    { begins: false },
+  ),
   stripes: STRIPES,
 } as const
 
@@ -51,21 +67,34 @@ export function taperCounts(from: number, to: number, rounds: number): number[] 
 }
 
 function steepness(counts: readonly number[], from: number, stitchCm: number): Finding[] {
-  const steps = counts.map((count, i) => ({ before: i === 0 ? from : counts[i - 1]!, change: count - (i === 0 ? from : counts[i - 1]!) })).filter(({ change }) => change !== 0)
+  const steps = counts
+    .map((count, i) => ({ before: i === 0 ? from : counts[i - 1]!, change: count - (i === 0 ? from : counts[i - 1]!) }))
+    .filter(({ change }) => change !== 0)
   const least = Math.min(...steps.map(({ before, change }) => before / Math.abs(change)))
   if (steps.length === 0 || least >= STITCHES_A_CHANGE) return []
   const wanted = Math.ceil((Math.abs(counts.at(-1)! - from) * STITCHES_A_CHANGE) / Math.min(from, counts.at(-1)!))
-  return [{
-    code: 'taper-steep', weight: 'caution',
-    what: `This ${counts.at(-1)! < from ? 'draws in' : 'opens out'} by one stitch in ${least.toFixed(1)} a round; more than about one in ${STITCHES_A_CHANGE} ${counts.at(-1)! < from ? 'puckers' : 'ripples'} (from memory). Give it ${wanted} rounds, about ${tape(wanted * stitchCm)}.`,
-    fix: { label: `Give it ${wanted} rounds`, changes: [{ path: ['size'], value: { pin: { rounds: wanted, stitches: counts.at(-1)! } } }] },
-  }]
+  return [
+    {
+      code: 'taper-steep',
+      weight: 'caution',
+      what: `This ${counts.at(-1)! < from ? 'draws in' : 'opens out'} by one stitch in ${least.toFixed(1)} a round; more than about `
+        + `one in ${STITCHES_A_CHANGE} ${counts.at(-1)! < from ? 'puckers' : 'ripples'} (from memory). Give it ${wanted} rounds, about `
+        + `${tape(wanted * stitchCm)}.`,
+      fix: {
+        label: `Give it ${wanted} rounds`,
+        changes: [{ path: ['size'], value: { pin: { rounds: wanted, stitches: counts.at(-1)! } } }],
+      },
+    },
+  ]
 }
 
 /** The rounds of a taper, and the stitches at its top. */
 function countsOf({ size }: TaperSpec, { width, height }: StitchSize): { readonly rounds: number, readonly stitches: number } {
   if ('pin' in size) return size.pin
-  return { rounds: Math.max(1, Math.round(size.want.heightCm / height.cm)), stitches: Math.max(1, Math.round(size.want.aroundCm / width.cm)) }
+  return {
+    rounds: Math.max(1, Math.round(size.want.heightCm / height.cm)),
+    stitches: Math.max(1, Math.round(size.want.aroundCm / width.cm)),
+  }
 }
 
 /** Works a taper: changes spread over the rounds, and over each round, those of every second one between those before. */
@@ -73,26 +102,65 @@ function workTaper(spec: TaperSpec, edge: Edge, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const { rounds: count, stitches: to } = countsOf(spec, stitch)
   const size = { height: times(stitch.height, count), circumference: times(stitch.width, to) }
-  if (count > MOST_ROUNDS || count * Math.max(edge.count, to) > MOST_STITCHES) return stopped(edge, size, { code: 'band-too-tall', weight: 'stop', what: `This taper would take ${count} rounds. Ask for a lower one, or check the swatch.` })
+  if (count > MOST_ROUNDS || count * Math.max(edge.count, to) > MOST_STITCHES)
+    return stopped(edge, size, {
+      code: 'band-too-tall',
+      weight: 'stop',
+      what: `This taper would take ${count} rounds. Ask for a lower one, or check the swatch.`,
+    })
   const counts = taperCounts(edge.count, to, count)
-  const abrupt = counts.findIndex((after, i) => Math.abs(after - (counts[i - 1] ?? edge.count)) > mostChange(counts[i - 1] ?? edge.count, after - (counts[i - 1] ?? edge.count)))
-  if (abrupt >= 0) return stopped(edge, size, { code: 'taper-impossible', weight: 'stop', what: `From ${edge.count} to ${to} stitches is too much for ${count} ${count === 1 ? 'round' : 'rounds'}: round ${abrupt + 1} of the taper would have to more than double or halve. Make it taller, or the change smaller.` })
+  const abrupt = counts.findIndex(
+    (after, i) =>
+      Math.abs(after - (counts[i - 1] ?? edge.count)) > mostChange(counts[i - 1] ?? edge.count, after - (counts[i - 1] ?? edge.count)),
+  )
+  if (abrupt >= 0)
+    return stopped(edge, size, {
+      code: 'taper-impossible',
+      weight: 'stop',
+      what: `From ${edge.count} to ${to} stitches is too much for ${count} ${count === 1 ? 'round' : 'rounds'}: round ${abrupt + 1} of `
+        + 'the taper would have to more than double or halve. Make it taller, or the change smaller.',
+    })
   let changing = 0
-  const { rounds, edge: top, stop } = workUp(edge, count, setting, (i, on) => {
+  const {
+    rounds,
+    edge: top,
+    stop,
+  } = workUp(edge, count, setting, (i, on) => {
     const change = counts[i]! - on.count
     const halfGapFirst = change !== 0 && changing++ % 2 === 1
-    return inStyle(setting.rounds, setting.turns + i, spec.stitch, colourAt(spec, i), changeEvenly(on.count, change, spec.stitch, { mirrored: spec.mirrored, halfGapFirst }))
+    return inStyle(
+      setting.rounds,
+      setting.turns + i,
+      spec.stitch,
+      colourAt(spec, i),
+      changeEvenly(on.count, change, spec.stitch, { mirrored: spec.mirrored, halfGapFirst }),
+    )
   })
-  return { rounds, edge: top, size, arounds: counts.map(n => n * stitch.width.cm), findings: stop ? [stop] : steepness(counts, edge.count, stitch.height.cm) }
+  return {
+    rounds,
+    edge: top,
+    size,
+    arounds: counts.map(n => n * stitch.width.cm),
+    findings: stop ? [stop] : steepness(counts, edge.count, stitch.height.cm),
+  }
 }
 
 /** A taper (craft 7, shaping). */
 export const taper = kind({
-  band: 'taper', group: 'Shaping', name: 'taper', does: 'Draws in or opens out to a wanted circumference, evenly over its height.', fields,
-  tools: ['stripes'], shapes: true, sample: { on: 'itself', spec: spec => ({ ...spec, size: { pin: { rounds: 7, stitches: 12 } } }) },
+  band: 'taper',
+  group: 'Shaping',
+  name: 'taper',
+  does: 'Draws in or opens out to a wanted circumference, evenly over its height.',
+  fields,
+  tools: ['stripes'],
+  shapes: true,
+  sample: { on: 'itself', spec: spec => ({ ...spec, size: { pin: { rounds: 7, stitches: 12 } } }) },
   begins: ({ stitch, size, yarn, aroundCm }) => ({
-    stitch, size: { want: { heightCm: 'want' in size ? size.want.heightCm : 6, aroundCm: Math.round(aroundCm * 8.5) / 10 } }, ...yarn,
+    stitch,
+    size: { want: { heightCm: 'want' in size ? size.want.heightCm : 6, aroundCm: Math.round(aroundCm * 8.5) / 10 } },
+    ...yarn,
   }),
   demand: (spec, { gauge }) => ({ asks: ANY, leaves: () => countsOf(spec, gauge[spec.stitch]).stitches, steadies: true }),
-  main: spec => spec.stitch, work: workTaper,
+  main: spec => spec.stitch,
+  work: workTaper,
 })

@@ -17,22 +17,41 @@ export const MOST_STRIPES = 24
 
 /** How tall a band is: wanted, or so many rounds. */
 export const HEIGHT = ways('Decide by', [
-  want('a height', { heightCm: length('Height of this band', HEIGHT_CM, { usually: between(0.2, 30) }) }, {
-    does: 'You say how tall, the rounds are found.', from: (_, { part }) => ({ heightCm: tenths(part?.size.height.cm || 6, HEIGHT_CM) }),
-  }),
-  pin('rounds', { rounds: count('Rounds', PINNED_ROUNDS, { usually: between(1, 20) }) }, {
-    does: 'You pin the rounds, the height is told.', from: (_, { part }) => ({ rounds: Math.max(1, part?.rounds.length ?? 1) }),
-  }),
+  want(
+    'a height',
+    { heightCm: length('Height of this band', HEIGHT_CM, { usually: between(0.2, 30) }) },
+    {
+      does: 'You say how tall, the rounds are found.',
+      from: (_, { part }) => ({ heightCm: tenths(part?.size.height.cm || 6, HEIGHT_CM) }),
+    },
+  ),
+  pin(
+    'rounds',
+    { rounds: count('Rounds', PINNED_ROUNDS, { usually: between(1, 20) }) },
+    {
+      does: 'You pin the rounds, the height is told.',
+      from: (_, { part }) => ({ rounds: Math.max(1, part?.rounds.length ?? 1) }),
+    },
+  ),
 ])
 
 /** What a stripe says. */
-export const STRIPE = { colour: yarn({ beside: true }), rounds: count('Rounds', between(1, 200), { beside: true, usually: between(1, 4) }) } as const
+export const STRIPE = {
+  colour: yarn({ beside: true }),
+  rounds: count('Rounds', between(1, 200), { beside: true, usually: between(1, 4) }),
+} as const
 
 /** One yarn, or several by turns: from the first round up, over and over. */
-export const STRIPES = optional(list('Stripes', STRIPE, {
-  one: 'stripe; leave it out for one yarn', all: 'stripes', least: 1, most: MOST_STRIPES, unasked: true,
-  says: 'Stripes from the first round up, over and over; left out, the part is of one yarn.',
-}))
+export const STRIPES = optional(
+  list('Stripes', STRIPE, {
+    one: 'stripe; leave it out for one yarn',
+    all: 'stripes',
+    least: 1,
+    most: MOST_STRIPES,
+    unasked: true,
+    says: 'Stripes from the first round up, over and over; left out, the part is of one yarn.',
+  }),
+)
 
 const BANDED = { size: HEIGHT, stripes: STRIPES } as const
 
@@ -54,16 +73,30 @@ interface Textured<B extends string, F extends Fields, S = PartSpec<B, F & typeo
 }
 
 /** Declares a band of a stitch pattern: it has a height and a yarn, or stripes, and `workTexture` works it. */
-export function textured<const B extends string, const F extends Fields>(declared: Textured<B, F>): PartKind<B, F & typeof BANDED> & { readonly fields: F & typeof BANDED } {
-  const { texture, opening, begins, tools = [], sample, ...named } = declared as unknown as Textured<string, Fields, Bandlike & { readonly band: string }>
+export function textured<const B extends string, const F extends Fields>(
+  declared: Textured<B, F>,
+): PartKind<B, F & typeof BANDED> & { readonly fields: F & typeof BANDED } {
+  const {
+    texture,
+    opening,
+    begins,
+    tools = [],
+    sample,
+    ...named
+  } = declared as unknown as Textured<string, Fields, Bandlike & { readonly band: string }>
   return kind({
-    ...named, texture, fields: { ...named.fields, ...BANDED }, tools: [...tools, 'stripes'], sample: sample ?? { on: 'itself' },
+    ...named,
+    texture,
+    fields: { ...named.fields, ...BANDED },
+    tools: [...tools, 'stripes'],
+    sample: sample ?? { on: 'itself' },
     begins: (keeps: Keeps) => ({ size: keeps.size, ...keeps.yarn, ...begins?.(keeps) }),
     demand: (spec: Bandlike & { readonly band: string }, { repeats }: { readonly repeats: readonly Repeat[] }) => {
       const found = texture(spec, repeats)
       return found && demandOfTexture(found)
     },
-    main: (spec: Bandlike & { readonly band: string }, { repeats }: { readonly repeats: readonly Repeat[] }) => texture(spec, repeats)?.main ?? 'sc',
+    main: (spec: Bandlike & { readonly band: string }, { repeats }: { readonly repeats: readonly Repeat[] }) =>
+      texture(spec, repeats)?.main ?? 'sc',
     work: (spec: Bandlike & { readonly band: string }, edge: Edge, setting: WallSetting) => {
       const found = texture(spec, setting.repeats)
       if (!found) return broken(edge, setting)
@@ -75,8 +108,13 @@ export function textured<const B extends string, const F extends Fields>(declare
 
 /** A band in a repeat of the maker's that cannot be worked. */
 function broken(edge: Edge, { gauge: { sc } }: WallSetting): PartResult {
-  return stopped(edge, { height: times(sc.height, 0), circumference: times(sc.width, edge.count) }, {
-    code: 'own-broken', weight: 'stop',
-    what: 'This band is in a repeat of your own that cannot be worked as it is written. Mend the repeat, or give the band another.',
-  })
+  return stopped(
+    edge,
+    { height: times(sc.height, 0), circumference: times(sc.width, edge.count) },
+    {
+      code: 'own-broken',
+      weight: 'stop',
+      what: 'This band is in a repeat of your own that cannot be worked as it is written. Mend the repeat, or give the band another.',
+    },
+  )
 }

@@ -15,12 +15,26 @@ import { solidTexture } from './solid'
 import { kindOf, wallKinds, type WallSpec } from './wall'
 import { workTexture } from '../texture/workTexture'
 
-const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } } })
-const setting = (style: RoundStyle = 'joined', startingChainCounts = false): WallSetting => ({ gauge, rounds: { style, startingChainCounts }, index: 3, turns: 1, repeats: [], accepts: () => true })
+const gauge = gaugeOf({
+  hookMm: 3.5,
+  strands: 1,
+  measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
+})
+const setting = (style: RoundStyle = 'joined', startingChainCounts = false): WallSetting => ({
+  gauge,
+  rounds: { style, startingChainCounts },
+  index: 3,
+  turns: 1,
+  repeats: [],
+  accepts: () => true,
+})
 
 /** A round of single crochet over as many, so that long stitches have something to reach. */
 function plain(count: number): Edge {
-  const result = work({ steps: [each('sc', count)], begin: { chains: 0, counts: false, turn: false }, join: 'slip', facing: 'right', colour: 'main' }, foundation('stitch', count))
+  const result = work(
+    { steps: [each('sc', count)], begin: { chains: 0, counts: false, turn: false }, join: 'slip', facing: 'right', colour: 'main' },
+    foundation('stitch', count),
+  )
   if (!result.ok) throw new Error(result.error.code)
   return result.worked.edge
 }
@@ -32,9 +46,11 @@ const textureOf = (spec: BandSpec, repeats: typeof REPEATS): Texture | undefined
 const SPECS: BandSpec[] = [
   ...(['solid', 'ridges'] as const).map(band => ({ band, stitch: 'hdc' as const, ...common })),
   ...(['pairs', 'groups', 'vees', 'waves', 'moss'] as const).map(band => ({ band, ...common })),
-  { band: 'rib', stitch: 'dc', front: 1, back: 1, ...common }, { band: 'rib', stitch: 'hdc', front: 2, back: 3, ...common },
+  { band: 'rib', stitch: 'dc', front: 1, back: 1, ...common },
+  { band: 'rib', stitch: 'hdc', front: 2, back: 3, ...common },
   ...[1, 2, 3].flatMap(chains => [true, false].map(finish => ({ band: 'boxes' as const, chains, finish, ...common }))),
-  { band: 'sprigs', seamStitch: false, ...common }, { band: 'sprigs', seamStitch: true, ...common },
+  { band: 'sprigs', seamStitch: false, ...common },
+  { band: 'sprigs', seamStitch: true, ...common },
   ...REPEATS.map(({ id }) => ({ band: 'own' as const, repeat: id, ...common })),
 ]
 const anySpec = fc.constantFrom(...SPECS)
@@ -45,42 +61,74 @@ function worked(spec: BandSpec, count: number, style: RoundStyle = 'joined', sta
 }
 
 describe('every texture', () => {
-  it('is tried here', () => expect(new Set(SPECS.map(({ band }) => band))).toEqual(new Set(wallKinds().filter(({ texture }) => texture).map(({ band }) => band))))
+  it('is tried here', () =>
+    expect(new Set(SPECS.map(({ band }) => band))).toEqual(
+      new Set(
+        wallKinds()
+          .filter(({ texture }) => texture)
+          .map(({ band }) => band),
+      ),
+    ))
 
   it('comes out on what it asks, and gives what it says, in every style', () => {
-    fc.assert(fc.property(anySpec, fc.integer({ min: 2, max: 30 }), anyStyle, fc.boolean(), fc.integer({ min: 1, max: 7 }), (spec, repeats, style, counts, rounds) => {
-      const { asks, gives } = textureOf(spec, REPEATS)!
-      const { edge, findings, rounds: made } = worked({ ...spec, size: { pin: { rounds } } }, repeats * asks.multiple + asks.plus, style, counts)
-      expect(findings, JSON.stringify([spec, repeats, style])).toEqual([])
-      expect(made).toHaveLength(rounds + (textureOf(spec, REPEATS)!.finish ? 1 : 0))
-      expect(edge.count).toBe(repeats * gives + asks.plus)
-    }), { ...SEED, numRuns: 300 })
+    fc.assert(
+      fc.property(
+        anySpec,
+        fc.integer({ min: 2, max: 30 }),
+        anyStyle,
+        fc.boolean(),
+        fc.integer({ min: 1, max: 7 }),
+        (spec, repeats, style, counts, rounds) => {
+          const { asks, gives } = textureOf(spec, REPEATS)!
+          const {
+            edge,
+            findings,
+            rounds: made,
+          } = worked({ ...spec, size: { pin: { rounds } } }, repeats * asks.multiple + asks.plus, style, counts)
+          expect(findings, JSON.stringify([spec, repeats, style])).toEqual([])
+          expect(made).toHaveLength(rounds + (textureOf(spec, REPEATS)!.finish ? 1 : 0))
+          expect(edge.count).toBe(repeats * gives + asks.plus)
+        },
+      ),
+      { ...SEED, numRuns: 300 },
+    )
   })
 
   it('refuses what it does not ask, and says what would do', () => {
-    fc.assert(fc.property(anySpec, fc.integer({ min: 2, max: 90 }), (spec, count) => {
-      const { asks } = textureOf(spec, REPEATS)!
-      fc.pre(!divides(count, asks))
-      const { findings, rounds, edge } = worked(spec, count)
-      expect(findings.map(({ code, weight }) => [code, weight])).toEqual([['does-not-divide', 'stop']])
-      expect(rounds).toHaveLength(0)
-      expect(edge.count).toBe(count)
-    }), { ...SEED, numRuns: 150 })
+    fc.assert(
+      fc.property(anySpec, fc.integer({ min: 2, max: 90 }), (spec, count) => {
+        const { asks } = textureOf(spec, REPEATS)!
+        fc.pre(!divides(count, asks))
+        const { findings, rounds, edge } = worked(spec, count)
+        expect(findings.map(({ code, weight }) => [code, weight])).toEqual([['does-not-divide', 'stop']])
+        expect(rounds).toHaveLength(0)
+        expect(edge.count).toBe(count)
+      }),
+      { ...SEED, numRuns: 150 },
+    )
   })
 
   it('is rejected by work itself one stitch to either side', () => {
-    fc.assert(fc.property(anySpec, fc.integer({ min: 3, max: 20 }), fc.constantFrom(-1, 1), (spec, repeats, off) => {
-      const texture = textureOf(spec, REPEATS)!
-      const { steps } = worked(spec, repeats * texture.asks.multiple + texture.asks.plus).rounds[0]!.round
-      const result = work({ steps, begin: { chains: 0, counts: false, turn: false }, join: 'slip', facing: 'right', colour: 'main' }, plain(repeats * texture.asks.multiple + texture.asks.plus + off))
-      expect(result.ok).toBe(false)
-    }), { ...SEED, numRuns: 100 })
+    fc.assert(
+      fc.property(anySpec, fc.integer({ min: 3, max: 20 }), fc.constantFrom(-1, 1), (spec, repeats, off) => {
+        const texture = textureOf(spec, REPEATS)!
+        const { steps } = worked(spec, repeats * texture.asks.multiple + texture.asks.plus).rounds[0]!.round
+        const result = work(
+          { steps, begin: { chains: 0, counts: false, turn: false }, join: 'slip', facing: 'right', colour: 'main' },
+          plain(repeats * texture.asks.multiple + texture.asks.plus + off),
+        )
+        expect(result.ok).toBe(false)
+      }),
+      { ...SEED, numRuns: 100 },
+    )
   })
 
   it('keeps the same counts round upon round once it is set up', () => {
     for (const spec of SPECS.filter(one => !textureOf(one, REPEATS)!.finish)) {
       const { asks } = textureOf(spec, REPEATS)!
-      const counts = worked(spec, 6 * asks.multiple + asks.plus).rounds.slice(1).map(({ edge }) => edge.count)
+      const counts = worked(spec, 6 * asks.multiple + asks.plus)
+        .rounds.slice(1)
+        .map(({ edge }) => edge.count)
       expect(new Set(counts).size, spec.band).toBe(1)
     }
   })
@@ -109,7 +157,11 @@ describe('common practice, no source', () => {
 })
 
 /** What a thing made stands on, by its kind: `dc on sc`. */
-const standing = (rounds: readonly Worked[], i: number) => Array.from({ length: rounds[i]!.edge.count }, (_, made) => `${kindAt(rounds[i]!, made)} on ${kindAt(rounds[i - 1]!, rounds[i]!.edge.from[made]!)}`)
+const standing = (rounds: readonly Worked[], i: number) =>
+  Array.from(
+    { length: rounds[i]!.edge.count },
+    (_, made) => `${kindAt(rounds[i]!, made)} on ${kindAt(rounds[i - 1]!, rounds[i]!.edge.from[made]!)}`,
+  )
 
 describe('what stands on what', () => {
   it.each(['joined', 'turned'] as const)('fans stand on singles and singles on fans, in %s rounds', (style) => {
@@ -131,7 +183,8 @@ describe('what stands on what', () => {
 
   it.each(['joined', 'turned'] as const)('boxes stand on boxes, in %s rounds', (style) => {
     const { rounds } = worked({ band: 'boxes', chains: 1, finish: false, ...common }, 24, style)
-    for (let i = 1; i < rounds.length; i++) expect(standing(rounds, i).filter(one => one.startsWith('dc'))).toEqual(Array(12).fill('dc on dc'))
+    for (let i = 1; i < rounds.length; i++)
+      expect(standing(rounds, i).filter(one => one.startsWith('dc'))).toEqual(Array(12).fill('dc on dc'))
   })
 
   it.each(['joined', 'turned'] as const)('pairs stand between pairs, never within one, in %s rounds', (style) => {
@@ -139,7 +192,11 @@ describe('what stands on what', () => {
     for (let i = 1; i < rounds.length; i++) {
       const { edge } = rounds[i]!
       const below = rounds[i - 1]!.edge
-      for (let made = 0; made < edge.count; made++) expect([below.from[edge.from[made]!], below.to[edge.from[made]!]]).not.toEqual([below.from[edge.to[made]!], below.to[edge.to[made]!]])
+      for (let made = 0; made < edge.count; made++)
+        expect([below.from[edge.from[made]!], below.to[edge.from[made]!]]).not.toEqual([
+          below.from[edge.to[made]!],
+          below.to[edge.to[made]!],
+        ])
     }
   })
 
@@ -164,7 +221,8 @@ describe('what stands on what', () => {
     const out = (round: Worked, made: number) => (round.loops[made] === 5) === (round.round.facing === 'right')
     for (let i = 1; i < rounds.length; i++) {
       const { edge } = rounds[i]!
-      for (let made = 0; made < edge.count; made++) expect(out(rounds[i]!, made), `${i}:${made}`).toBe(out(rounds[i - 1]!, edge.from[made]!))
+      for (let made = 0; made < edge.count; made++)
+        expect(out(rounds[i]!, made), `${i}:${made}`).toBe(out(rounds[i - 1]!, edge.from[made]!))
     }
   })
 })
@@ -189,14 +247,17 @@ describe('height and width, by hand', () => {
   })
 
   it('finds the rounds nearest to a height, against adding them up one by one', () => {
-    fc.assert(fc.property(anySpec, fc.double({ min: 0.2, max: 60, noNaN: true }), (spec, heightCm) => {
-      const { asks } = textureOf(spec, REPEATS)!
-      const tall = (rounds: number) => worked({ ...spec, size: { pin: { rounds } } }, 3 * asks.multiple + asks.plus).size.height.cm
-      const found = worked({ ...spec, size: { want: { heightCm } } }, 3 * asks.multiple + asks.plus)
-      const miss = (rounds: number) => Math.abs(tall(rounds) - heightCm)
-      const n = found.rounds.length - (textureOf(spec, REPEATS)!.finish ? 1 : 0)
-      expect(miss(n)).toBeLessThanOrEqual(miss(n + 1) + 1e-9)
-      if (n > 1) expect(miss(n)).toBeLessThanOrEqual(miss(n - 1) + 1e-9)
-    }), { ...SEED, numRuns: 80 })
+    fc.assert(
+      fc.property(anySpec, fc.double({ min: 0.2, max: 60, noNaN: true }), (spec, heightCm) => {
+        const { asks } = textureOf(spec, REPEATS)!
+        const tall = (rounds: number) => worked({ ...spec, size: { pin: { rounds } } }, 3 * asks.multiple + asks.plus).size.height.cm
+        const found = worked({ ...spec, size: { want: { heightCm } } }, 3 * asks.multiple + asks.plus)
+        const miss = (rounds: number) => Math.abs(tall(rounds) - heightCm)
+        const n = found.rounds.length - (textureOf(spec, REPEATS)!.finish ? 1 : 0)
+        expect(miss(n)).toBeLessThanOrEqual(miss(n + 1) + 1e-9)
+        if (n > 1) expect(miss(n)).toBeLessThanOrEqual(miss(n - 1) + 1e-9)
+      }),
+      { ...SEED, numRuns: 80 },
+    )
   })
 })

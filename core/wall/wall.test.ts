@@ -14,21 +14,30 @@ import { comesOut, type WallSpec, workWall } from './wall'
 import { colourAt, roundsForHeight } from '../texture/workTexture'
 
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } })
-const setting: WallSetting = { gauge, rounds: { style: 'turned', startingChainCounts: false }, index: 3, turns: 3, repeats: [], accepts: () => true }
+const setting: WallSetting = {
+  gauge,
+  rounds: { style: 'turned', startingChainCounts: false },
+  index: 3,
+  turns: 3,
+  repeats: [],
+  accepts: () => true,
+}
 const edge = foundation('stitch', 78)
-const band = (over: Partial<SolidSpec>, on = edge) => workWall({ band: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main', ...over }, on, setting)
+const band = (over: Partial<SolidSpec>, on = edge) =>
+  workWall({ band: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main', ...over }, on, setting)
 
 describe('a plain band', () => {
   it('finds the rounds for a height: by hand, 14 cm at 21 rounds in 10 cm are 29.4, so 29, 13.81 cm', () => {
     const { rounds, size, edge: top } = band({})
     expect(rounds).toHaveLength(29)
     expect(size.height.cm).toBeCloseTo(13.8095, 4)
-    expect(size.height.plusMinusCm).toBeCloseTo(13.8095 * 0.5 / 21, 4)
+    expect(size.height.plusMinusCm).toBeCloseTo((13.8095 * 0.5) / 21, 4)
     expect(top.count).toBe(78)
     expect(roundsForHeight(0.01, () => 0.5)).toBe(1)
   })
 
-  it('keeps a pinned number of rounds whatever the gauge', () => expect(band({ stitch: 'dc', size: { pin: { rounds: 7 } } }).rounds).toHaveLength(7))
+  it('keeps a pinned number of rounds whatever the gauge', () =>
+    expect(band({ stitch: 'dc', size: { pin: { rounds: 7 } } }).rounds).toHaveLength(7))
 
   it('turns every round in turned work, so that sides alternate', () => {
     const { rounds } = band({ size: { pin: { rounds: 4 } } })
@@ -43,9 +52,20 @@ describe('a plain band', () => {
   })
 
   it('goes through its stripes over and over', () => {
-    const striped = { colour: 'main', size: { pin: { rounds: 9 } }, stripes: [{ colour: 'main', rounds: 2 }, { colour: 'moss', rounds: 1 }] } as const
+    const striped = {
+      colour: 'main',
+      size: { pin: { rounds: 9 } },
+      stripes: [
+        { colour: 'main', rounds: 2 },
+        { colour: 'moss', rounds: 1 },
+      ],
+    } as const
     expect(Array.from({ length: 7 }, (_, i) => colourAt(striped, i))).toEqual(['main', 'main', 'moss', 'main', 'main', 'moss', 'main'])
-    expect(band(striped).rounds.map(({ round }) => round.colour).filter(colour => colour === 'moss')).toHaveLength(3)
+    expect(
+      band(striped)
+        .rounds.map(({ round }) => round.colour)
+        .filter(colour => colour === 'moss'),
+    ).toHaveLength(3)
   })
 })
 
@@ -58,7 +78,8 @@ describe('the turn-up', () => {
   })
 
   it('is watched when it falls on a wrong-side round', () => {
-    const codes = (turns: number) => turnUp('back-and-third-loop', 'sc', 'main', edge, { ...setting, turns }).findings.map(({ code }) => code)
+    const codes = (turns: number) =>
+      turnUp('back-and-third-loop', 'sc', 'main', edge, { ...setting, turns }).findings.map(({ code }) => code)
     expect([codes(3), codes(4)]).toEqual([['turn-up-inside'], []])
   })
 
@@ -72,16 +93,28 @@ describe('the turn-up', () => {
 
 describe('what is asked', () => {
   it('is met or not, and has nearest counts', () => {
-    expect([divides(64, { multiple: 3, plus: 1 }), divides(63, { multiple: 3, plus: 1 }), divides(1, { multiple: 3, plus: 1 })]).toEqual([true, false, false])
+    expect([divides(64, { multiple: 3, plus: 1 }), divides(63, { multiple: 3, plus: 1 }), divides(1, { multiple: 3, plus: 1 })]).toEqual([
+      true,
+      false,
+      false,
+    ])
     expect(nearestCounts(95, { multiple: 4, plus: 0 })).toEqual({ below: 92, above: 96 })
     expect(nearestCounts(2, { multiple: 4, plus: 0 })).toEqual({ above: 4 })
-    expect([[1, 0], [2, 0], [3, 1], [6, -1]].map(([multiple, plus]) => asksWords({ multiple: multiple!, plus: plus! }))).toEqual(['any number', 'an even number', 'a multiple of 3 and 1 more', 'a multiple of 6 less 1'])
+    expect(
+      [
+        [1, 0],
+        [2, 0],
+        [3, 1],
+        [6, -1],
+      ].map(([multiple, plus]) => asksWords({ multiple: multiple!, plus: plus! })),
+    ).toEqual(['any number', 'an even number', 'a multiple of 3 and 1 more', 'a multiple of 6 less 1'])
   })
 })
 
 describe('an adjusting round', () => {
   const spec: AdjustSpec = { band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: false, colour: 'main' }
-  const on = (count: number, over: Partial<AdjustSpec> = {}, accepts = (n: number) => n % 4 === 0) => adjust.work({ ...spec, ...over }, foundation('stitch', count), { ...setting, accepts })
+  const on = (count: number, over: Partial<AdjustSpec> = {}, accepts = (n: number) => n % 4 === 0) =>
+    adjust.work({ ...spec, ...over }, foundation('stitch', count), { ...setting, accepts })
 
   it('goes to the nearest count that everything above takes, the larger of two', () => {
     expect([on(90).edge.count, on(91).edge.count, on(89).edge.count]).toEqual([92, 92, 88])
@@ -118,11 +151,19 @@ describe('a taper', () => {
 
   it('is a straight cone: every round within half a stitch of the line from rim to rim', () => {
     // The frustum's circumference falls evenly with height (elementary geometry; any textbook of solid geometry).
-    fc.assert(fc.property(fc.integer({ min: 6, max: 200 }), fc.integer({ min: 6, max: 200 }), fc.integer({ min: 1, max: 60 }), (from, to, rounds) => {
-      const counts = taperCounts(from, to, rounds)
-      expect(counts.at(-1)).toBe(to)
-      counts.forEach((count, i) => expect(Math.abs(count - (from + ((to - from) * (i + 1)) / rounds))).toBeLessThanOrEqual(0.5 + 1e-9))
-    }), SEED)
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 6, max: 200 }),
+        fc.integer({ min: 6, max: 200 }),
+        fc.integer({ min: 1, max: 60 }),
+        (from, to, rounds) => {
+          const counts = taperCounts(from, to, rounds)
+          expect(counts.at(-1)).toBe(to)
+          counts.forEach((count, i) => expect(Math.abs(count - (from + ((to - from) * (i + 1)) / rounds))).toBeLessThanOrEqual(0.5 + 1e-9))
+        },
+      ),
+      SEED,
+    )
   })
 
   it('warns when it is steeper than fabric takes, and offers rounds enough', () => {
@@ -137,38 +178,54 @@ describe('a taper', () => {
   })
 
   it('comes out at its count whatever it starts from, or stops', () => {
-    fc.assert(fc.property(fc.integer({ min: 3, max: 150 }), fc.integer({ min: 3, max: 150 }), fc.integer({ min: 1, max: 30 }), fc.boolean(), (from, stitches, rounds, mirrored) => {
-      const result = on(from, { size: { pin: { rounds, stitches } }, mirrored })
-      const stopped = result.findings.some(({ weight }) => weight === 'stop')
-      expect(result.edge.count).toBe(stopped ? from : stitches)
-    }), { ...SEED, numRuns: 150 })
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 3, max: 150 }),
+        fc.integer({ min: 3, max: 150 }),
+        fc.integer({ min: 1, max: 30 }),
+        fc.boolean(),
+        (from, stitches, rounds, mirrored) => {
+          const result = on(from, { size: { pin: { rounds, stitches } }, mirrored })
+          const stopped = result.findings.some(({ weight }) => weight === 'stop')
+          expect(result.edge.count).toBe(stopped ? from : stitches)
+        },
+      ),
+      { ...SEED, numRuns: 150 },
+    )
   })
 })
 
 describe('a stack, without working it', () => {
   it('comes out at the counts that working it does, or sticks where working stops', () => {
     const parts: WallSpec[] = [
-      { band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }, { band: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' }, { band: 'sprigs', seamStitch: true, size: { pin: { rounds: 1 } }, colour: 'main' },
-      { band: 'own', repeat: 'nubs', size: { pin: { rounds: 2 } }, colour: 'main' }, { band: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'main' },
-      { band: 'adjust', stitch: 'sc', to: { pin: { change: 3 } }, mirrored: false, colour: 'main' }, { band: 'taper', stitch: 'sc', size: { pin: { rounds: 12, stitches: 48 } }, mirrored: false, colour: 'main' },
+      { band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' },
+      { band: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' },
+      { band: 'sprigs', seamStitch: true, size: { pin: { rounds: 1 } }, colour: 'main' },
+      { band: 'own', repeat: 'nubs', size: { pin: { rounds: 2 } }, colour: 'main' },
+      { band: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'main' },
+      { band: 'adjust', stitch: 'sc', to: { pin: { change: 3 } }, mirrored: false, colour: 'main' },
+      { band: 'taper', stitch: 'sc', size: { pin: { rounds: 12, stitches: 48 } }, mirrored: false, colour: 'main' },
     ]
-    fc.assert(fc.property(fc.integer({ min: 12, max: 96 }), fc.array(fc.constantFrom(...parts), { maxLength: 4 }), (count, wall) => {
-      let on = foundation('stitch', count)
-      let stuckAt = -1
-      for (const [i, spec] of wall.entries()) {
-        const { edge: top, findings } = workWall(spec, on, { ...setting, repeats: REPEATS })
-        if (findings.some(({ weight }) => weight === 'stop')) {
-          stuckAt = i
-          break
+    fc.assert(
+      fc.property(fc.integer({ min: 12, max: 96 }), fc.array(fc.constantFrom(...parts), { maxLength: 4 }), (count, wall) => {
+        let on = foundation('stitch', count)
+        let stuckAt = -1
+        for (const [i, spec] of wall.entries()) {
+          const { edge: top, findings } = workWall(spec, on, { ...setting, repeats: REPEATS })
+          if (findings.some(({ weight }) => weight === 'stop')) {
+            stuckAt = i
+            break
+          }
+          on = top
         }
-        on = top
-      }
-      const told = comesOut(wall, { gauge: setting.gauge, repeats: REPEATS }, count)
-      fc.pre(!(stuckAt >= 0 && ['taper', 'adjust'].includes(wall[stuckAt]!.band)))
-      // A taper to so many stitches ends what comes up from below: what stands above it is not looked at.
-      const steadied = wall.findIndex(({ band }) => band === 'taper')
-      if (steadied >= 0 && (stuckAt < 0 || stuckAt > steadied)) expect(told).toEqual({ count: 48, steadied: true })
-      else expect(told).toEqual(stuckAt >= 0 ? { stuckAt } : { count: on.count, steadied: false })
-    }), { ...SEED, numRuns: 300 })
+        const told = comesOut(wall, { gauge: setting.gauge, repeats: REPEATS }, count)
+        fc.pre(!(stuckAt >= 0 && ['taper', 'adjust'].includes(wall[stuckAt]!.band)))
+        // A taper to so many stitches ends what comes up from below: what stands above it is not looked at.
+        const steadied = wall.findIndex(({ band }) => band === 'taper')
+        if (steadied >= 0 && (stuckAt < 0 || stuckAt > steadied)) expect(told).toEqual({ count: 48, steadied: true })
+        else expect(told).toEqual(stuckAt >= 0 ? { stuckAt } : { count: on.count, steadied: false })
+      }),
+      { ...SEED, numRuns: 300 },
+    )
   })
 })

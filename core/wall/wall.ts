@@ -56,7 +56,11 @@ export function looksUp(spec: WallSpec): boolean {
  * The count that comes out of a stack for one that goes in, without working it, and whether it depends on that; or which part it
  * does not divide at.
  */
-export function comesOut(wall: readonly WallSpec[], seen: Seen, count: number): { readonly count: number, readonly steadied: boolean } | { readonly stuckAt: number } {
+export function comesOut(
+  wall: readonly WallSpec[],
+  seen: Seen,
+  count: number,
+): { readonly count: number, readonly steadied: boolean } | { readonly stuckAt: number } {
   for (const [i, spec] of wall.entries()) {
     const demand = demandOf(spec, seen)
     if (!demand || !divides(count, demand.asks)) return { stuckAt: i }
@@ -76,5 +80,5 @@ export function beginPart(band: string, keeps: Keeps): WallSpec {
 export function heightAsked(spec: WallSpec): Keeps['size'] | undefined {
   if (!('size' in spec)) return undefined
   const said = Object.keys('want' in spec.size ? spec.size.want : spec.size.pin)
-  return said.length === 1 ? spec.size as Keeps['size'] : undefined
+  return said.length === 1 ? (spec.size as Keeps['size']) : undefined
 }

@@ -14,7 +14,20 @@ export function asCsv(draft: Draft, terms: Terms): string {
     const { part, worked } = draft.rounds[i]!
     return [line.from, part, worked.edge.count, worked.round.colour, worked.round.facing, line.words, line.note ?? '']
   })
-  const pieces = draft.parts.flatMap(({ id, pieces }) => pieces.flatMap(piece => rowLines(piece, terms).map((line, i) =>
-    [line.from, `${id}.${piece.id}`, line.stitches, piece.colour, piece.rows[i]!.round.facing, line.words, ''])))
-  return [['round', 'part', 'stitches', 'yarn', 'facing', 'words', 'note'], ...rows, ...pieces].map(row => row.map(field).join(',') + '\r\n').join('')
+  const pieces = draft.parts.flatMap(({ id, pieces }) =>
+    pieces.flatMap(piece =>
+      rowLines(piece, terms).map((line, i) => [
+        line.from,
+        `${id}.${piece.id}`,
+        line.stitches,
+        piece.colour,
+        piece.rows[i]!.round.facing,
+        line.words,
+        '',
+      ]),
+    ),
+  )
+  return [['round', 'part', 'stitches', 'yarn', 'facing', 'words', 'note'], ...rows, ...pieces]
+    .map(row => row.map(field).join(',') + '\r\n')
+    .join('')
 }

@@ -16,7 +16,9 @@ function cordWords(kind: CordKind, { chains, lengthCm }: Cord, draft: Draft, ter
 function runWords({ start, direction, passes }: CordWay, which: string): string {
   const [a, b, c] = passes.slice(0, 3).map(({ eyelet }) => eyelet + 1)
   const last = passes.at(-1)!.eyelet + 1
-  return `${which}: begin outside at eyelet ${start + 1}; in through ${a}, behind the post, out through ${b}, over the post, in through ${c}, and so on ${direction === 1 ? 'round' : 'the other way round'}, to come out of ${last} and over to where it began. Both ends hang there.`
+  return `${which}: begin outside at eyelet ${start + 1}; in through ${a}, behind the post, out through ${b}, over the post, in `
+    + `through ${c}, and so on ${direction === 1 ? 'round' : 'the other way round'}, to come out of ${last} and over to where it `
+    + 'began. Both ends hang there.'
 }
 
 function casingLines(casing: Casing, draft: Draft, terms: Terms): string[] {
@@ -27,11 +29,19 @@ function casingLines(casing: Casing, draft: Draft, terms: Terms): string[] {
   const [first, second] = threading.cords
   return [
     `${spec.number === 2 ? 'Two cords, each' : 'One cord'}${of}: ${cordWords(spec.kind, cord, draft, terms)}.`,
-    `There are ${eyelets} eyelets; count them from the start of the round. Put a marker in ${threading.cords.map(({ start }) => start + 1).join(' and ')}${second ? `, ${eyelets / 2} apart` : ''}.`,
+    `There are ${eyelets} eyelets; count them from the start of the round. Put a marker in `
+    + `${threading.cords.map(({ start }) => start + 1).join(' and ')}${second ? `, ${eyelets / 2} apart` : ''}.`,
     runWords(first!, second ? 'First cord' : 'The cord'),
     ...(second ? [`${runWords(second, 'Second cord')} It lies behind the same posts as the first.`] : []),
-    ...(opening ? [`Two opening cords besides: ${cordWords(spec.kind, opening, draft, terms)}. Loop one around the post after eyelet ${threading.quarters[0]! + 1} and one around the post after eyelet ${threading.quarters[1]! + 1}, and knot their ends: pulling them opens the bag.`] : []),
-    'Knot each pair of ends together, tight against the fabric, with 1 to 1.5 cm beyond; or hide the joint in a bead, or turn the ends inside. Beads and cords are not for small children.',
+    ...(opening
+      ? [
+          `Two opening cords besides: ${cordWords(spec.kind, opening, draft, terms)}. Loop one around the post after eyelet `
+          + `${threading.quarters[0]! + 1} and one around the post after eyelet ${threading.quarters[1]! + 1}, and knot their ends: `
+          + 'pulling them opens the bag.',
+        ]
+      : []),
+    'Knot each pair of ends together, tight against the fabric, with 1 to 1.5 cm beyond; or hide the joint in a bead, or turn the ends '
+    + 'inside. Beads and cords are not for small children.',
   ]
 }
 

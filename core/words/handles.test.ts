@@ -17,10 +17,31 @@ import { patternOf, roundLines } from './pattern'
 
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }
-const slots: SlotsSpec = { band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 2, stitch: 'sc', nudge: 0, colour: 'main' }
+const slots: SlotsSpec = {
+  band: 'slots',
+  number: 2,
+  width: { pin: { stitches: 16 } },
+  chains: { pin: { chains: 32 } },
+  into: 'chains',
+  corners: 1,
+  rounds: 2,
+  stitch: 'sc',
+  nudge: 0,
+  colour: 'main',
+}
 const joined: Rounds = { style: 'joined', startingChainCounts: false }
-const bag = (top: WallSpec, rounds: Rounds = joined): Design => ({ ...newDesign('Tube'), gauge, rounds, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([plain, top]) })
-const lastRounds = (design: Design, terms: 'us' | 'uk' = 'us') => roundLines(draft(design), terms).slice(-3).map(({ words, count }) => `${words} ${count}`)
+const bag = (top: WallSpec, rounds: Rounds = joined): Design => ({
+  ...newDesign('Tube'),
+  gauge,
+  rounds,
+  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' },
+  turnUp: 'plain',
+  wall: stacked([plain, top]),
+})
+const lastRounds = (design: Design, terms: 'us' | 'uk' = 'us') =>
+  roundLines(draft(design), terms)
+    .slice(-3)
+    .map(({ words, count }) => `${words} ${count}`)
 const demo = (document: unknown) => {
   const reading = readDesign(document)
   if (!reading.ok) throw new Error('the demo is broken')
@@ -30,14 +51,19 @@ const demo = (document: unknown) => {
 describe('the rounds of slots, as makers write them', () => {
   it('joined, in US terms', () => {
     expect(lastRounds(bag(slots))).toEqual([
-      'Ch 1; sc in next 8, ch 32, sk next 16 sts, sc in next 16, ch 32, sk next 16 sts, sc in next 8; join with sl st to first sc (32 sts, 2 ch-sps)',
-      'Ch 1; sc in next 8, sc in each of the 32 chs, sc in next 16, sc in each of the 32 chs, sc in next 8; join with sl st to first sc (96 sts)',
-      'Ch 1; sc in next 7, sc2tog, sc in next 30, sc2tog, sc in next 14, sc2tog, sc in next 30, sc2tog, sc in next 7; join with sl st to first sc (92 sts)',
+      'Ch 1; sc in next 8, ch 32, sk next 16 sts, sc in next 16, ch 32, sk next 16 sts, sc in next 8; join with sl st to first sc (32 '
+      + 'sts, 2 ch-sps)',
+      'Ch 1; sc in next 8, sc in each of the 32 chs, sc in next 16, sc in each of the 32 chs, sc in next 8; join with sl st to first '
+      + 'sc (96 sts)',
+      'Ch 1; sc in next 7, sc2tog, sc in next 30, sc2tog, sc in next 14, sc2tog, sc in next 30, sc2tog, sc in next 7; join with sl st '
+      + 'to first sc (92 sts)',
     ])
   })
 
   it('in a spiral and UK terms, around the chain', () => {
-    expect(lastRounds(bag({ ...slots, number: 1, into: 'over', corners: 0 }, { style: 'spiral', startingChainCounts: false }), 'uk')).toEqual([
+    expect(
+      lastRounds(bag({ ...slots, number: 1, into: 'over', corners: 0 }, { style: 'spiral', startingChainCounts: false }), 'uk'),
+    ).toEqual([
       'Dc in next 8, ch 32, miss next 16 sts, dc in next 40 (48 sts, 1 ch-sp)',
       'Dc in next 8, 32 dc in the ch-loop over the slot, dc in next 40 (80 sts)',
       'Dc in each st around (80 sts)',
@@ -46,11 +72,15 @@ describe('the rounds of slots, as makers write them', () => {
 
   it('say the way to the new start where the old one lies in a slot, turned or not', () => {
     expect(lastRounds(bag({ ...slots, sideAt: 16 }))[0]).toMatch(/^Sl st in next 16 sts to the new start; ch 1; sc in next 8, ch 32/)
-    expect(lastRounds(bag({ ...slots, sideAt: 16 }, { style: 'turned', startingChainCounts: false }))[0]).toMatch(/^Turn, sl st in next 16 sts to the new start; ch 1; sc in next 8, ch 32/)
+    expect(lastRounds(bag({ ...slots, sideAt: 16 }, { style: 'turned', startingChainCounts: false }))[0]).toMatch(
+      /^Turn, sl st in next 16 sts to the new start; ch 1; sc in next 8, ch 32/,
+    )
   })
 
   it('count the chain that stands for a stitch within the first run', () => {
-    expect(lastRounds(bag(slots, { style: 'joined', startingChainCounts: true }))[0]).toMatch(/^Ch 1 \(counts as first sc\); sc in next 7, ch 32/)
+    expect(lastRounds(bag(slots, { style: 'joined', startingChainCounts: true }))[0]).toMatch(
+      /^Ch 1 \(counts as first sc\); sc in next 7, ch 32/,
+    )
   })
 })
 
@@ -82,14 +112,22 @@ describe('the pattern of a bag with straps', () => {
 
   it('is whole in the record for other programs', () => {
     const { pieces, handles, sizes } = asRecord(sling, 'us')
-    expect(pieces.map(({ part, name, times, rows }) => [part, name, times, rows.length])).toEqual([['part-3', 'Short strap', 1, 31], ['part-3', 'Long strap', 1, 82]])
-    expect(handles.map(({ name, lies }) => [name, lies])).toEqual([['Short strap', 'around'], ['Long strap', 'around']])
+    expect(pieces.map(({ part, name, times, rows }) => [part, name, times, rows.length])).toEqual([
+      ['part-3', 'Short strap', 1, 31],
+      ['part-3', 'Long strap', 1, 82],
+    ])
+    expect(handles.map(({ name, lies }) => [name, lies])).toEqual([
+      ['Short strap', 'around'],
+      ['Long strap', 'around'],
+    ])
     expect(sizes.withHandles!.loadedCm).toBeGreaterThan(sizes.withHandles!.emptyCm)
   })
 
   it('explains every abbreviation that its pieces use', () => {
     expect(patternOf(sling, 'us').abbreviations.map(({ short }) => short)).toContain('sc2tog')
-    expect(patternOf(demo(satchel), 'us').abbreviations.map(({ short }) => short)).toEqual(expect.arrayContaining(['ch', 'sl st', 'sk', 'ch-sp']))
+    expect(patternOf(demo(satchel), 'us').abbreviations.map(({ short }) => short)).toEqual(
+      expect.arrayContaining(['ch', 'sl st', 'sk', 'ch-sp']),
+    )
   })
 
   it('tells the bag\'s sizes with its handles and without', () => {

@@ -41,10 +41,17 @@ function styleNotes(draft: Draft, terms: Terms): string[] {
     ]
   }
   const chain = startingChainCounts
-    ? 'The starting chain counts as the first stitch: it stands on the stitch you joined to, so the next stitch goes in the next one. The last round-end join goes in its top chain.'
+    ? 'The starting chain counts as the first stitch: it stands on the stitch you joined to, so the next stitch goes in the next one. '
+    + 'The last round-end join goes in its top chain.'
     : 'The starting chain does not count: the first stitch goes in the stitch you joined to. Do not work into the chain or the join.'
   const marker = 'Put a marker in the first stitch of each round: it shows where to join.'
-  if (style === 'turned') return [`Rounds are joined and turned: the seam stays straight and both sides look alike. An odd number of rounds ends with the right side facing.`, chain, marker]
+  if (style === 'turned')
+    return [
+      'Rounds are joined and turned: the seam stays straight and both sides look alike. An odd number of rounds ends with the right '
+      + 'side facing.',
+      chain,
+      marker,
+    ]
   return ['Rounds are joined, with the same side facing: the seam will lean a little, steadily.', chain, marker]
 }
 

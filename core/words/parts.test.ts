@@ -21,13 +21,22 @@ describe('the words of a base', () => {
 
   it('go along a chain, round its end, and back along its underside', () => {
     const [first, second, third] = words(oval)
-    expect(first!.words).toBe('Sc in 2nd ch from hook, sc in each of next 10 chs, 3 sc in last ch, sc in each of next 10 along the underside, 2 sc in the ch you began in; join with sl st to first sc')
-    expect(second!.words).toBe('Ch 1; 2 sc in next, sc in next 10, 2 sc in each of next 3, sc in next 10, 2 sc in each of next 2; join with sl st to first sc')
+    expect(first!.words).toBe(
+      'Sc in 2nd ch from hook, sc in each of next 10 chs, 3 sc in last ch, sc in each of next 10 along the underside, 2 sc in the ch '
+      + 'you began in; join with sl st to first sc',
+    )
+    expect(second!.words).toBe(
+      'Ch 1; 2 sc in next, sc in next 10, 2 sc in each of next 3, sc in next 10, 2 sc in each of next 2; join with sl st to first sc',
+    )
     expect(third!.words).toContain('[sc in next, 2 sc in next] three times')
   })
 
   it('carry the marker plan, counted from the round\'s first stitch', () => {
-    expect(words(oval).slice(0, 3).map(({ note }) => note)).toEqual(['Markers in sts 2, 11, 15, 24.', 'Markers in sts 3, 12, 19, 28.', 'Markers in sts 4, 13, 23, 32.'])
+    expect(
+      words(oval)
+        .slice(0, 3)
+        .map(({ note }) => note),
+    ).toEqual(['Markers in sts 2, 11, 15, 24.', 'Markers in sts 3, 12, 19, 28.', 'Markers in sts 4, 13, 23, 32.'])
   })
 
   it('skip the chains that stand for the first stitch', () => {
@@ -81,8 +90,16 @@ describe('the words of a base', () => {
 describe('a floor in words', () => {
   const floor = (shape: 'disc' | 'stadium' | 'none') => ({ shape, length: exactly(26), width: exactly(9.5) })
   it('says how long and how wide, or that there is none', () => {
-    expect([floorWords(floor('disc'), 'cm'), floorWords(floor('stadium'), 'cm'), floorWords(floor('none'), 'cm')]).toEqual(['26 cm across', '26 cm by 9.5 cm', 'none: it lies flat'])
-    expect([floorShort(floor('disc'), 'in'), floorShort(floor('stadium'), 'cm'), floorShort(floor('none'), 'cm')]).toEqual(['10 1/4 in across', '26 × 9.5 cm', 'no floor'])
+    expect([floorWords(floor('disc'), 'cm'), floorWords(floor('stadium'), 'cm'), floorWords(floor('none'), 'cm')]).toEqual([
+      '26 cm across',
+      '26 cm by 9.5 cm',
+      'none: it lies flat',
+    ])
+    expect([floorShort(floor('disc'), 'in'), floorShort(floor('stadium'), 'cm'), floorShort(floor('none'), 'cm')]).toEqual([
+      '10 1/4 in across',
+      '26 × 9.5 cm',
+      'no floor',
+    ])
   })
 })
 

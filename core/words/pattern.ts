@@ -73,10 +73,35 @@ function facts(draft: Draft, terms: Terms): Pattern['facts'] {
     { name: 'Gauge', value: gaugeFact(draft, terms) },
     { name: 'Floor', value: floorWords(sizes.floor, units) },
     { name: 'Lying flat', value: `${formatLength(sizes.flatWidth, units)} wide, ${formatLength(sizes.height, units)} tall` },
-    { name: 'Yarn', value: yarnNeeds(draft).map(({ yarn, metres }) => `${yarn.name}: about ${Math.ceil(metres)} m`).join('; ') + ' (estimate; add a margin)' },
-    ...(sizes.loadedHeightCm === undefined ? [] : [{ name: 'Loaded', value: `about ${formatCm(sizes.loadedHeightCm, units)} tall (estimate)` }]),
-    ...(sizes.withHandles ? [{ name: 'With handles', value: `${formatCm(sizes.withHandles.emptyCm, units)} to the top of the handles, about ${formatCm(sizes.withHandles.loadedCm, units)} loaded (estimate)` }] : []),
-    ...(design.lining ? [{ name: 'Lining', value: `${liningOf(design, draft.parts, sizes).map(piece => pieceWords(piece, units)).join('; ')} (seams and hem included)` }] : []),
+    {
+      name: 'Yarn',
+      value:
+        yarnNeeds(draft)
+          .map(({ yarn, metres }) => `${yarn.name}: about ${Math.ceil(metres)} m`)
+          .join('; ') + ' (estimate; add a margin)',
+    },
+    ...(sizes.loadedHeightCm === undefined
+      ? []
+      : [{ name: 'Loaded', value: `about ${formatCm(sizes.loadedHeightCm, units)} tall (estimate)` }]),
+    ...(sizes.withHandles
+      ? [
+          {
+            name: 'With handles',
+            value: `${formatCm(sizes.withHandles.emptyCm, units)} to the top of the handles, about `
+              + `${formatCm(sizes.withHandles.loadedCm, units)} loaded (estimate)`,
+          },
+        ]
+      : []),
+    ...(design.lining
+      ? [
+          {
+            name: 'Lining',
+            value: `${liningOf(design, draft.parts, sizes)
+              .map(piece => pieceWords(piece, units))
+              .join('; ')} (seams and hem included)`,
+          },
+        ]
+      : []),
     { name: 'Stitches', value: `${sizes.stitches.toLocaleString('en')} in ${sizes.rounds} rounds` },
   ]
 }
@@ -105,9 +130,23 @@ function kindsSpoken(draft: Draft): StitchKind[] {
 }
 
 /** Other abbreviations that a pattern may use: how each looks in its words, and what it stands for. */
-const FURTHER: readonly { readonly looks: RegExp, readonly short: (found: string) => string, readonly long: (found: string, terms: Terms) => string }[] = [
-  { looks: /\b(?:FP|BP)(?=[a-z])[a-z]+\b/g, short: found => found, long: (found, terms) => `${nameOf(found.slice(2), terms)} around the post, from the ${found.startsWith('FP') ? 'front' : 'back'}` },
-  { looks: /\b[a-z]+\d+tog\b/g, short: found => found, long: (found, terms) => `${Number(/\d+/.exec(found)![0]) === 2 ? 'two' : /\d+/.exec(found)![0]} ${nameOf(/^[a-z]+/.exec(found)![0], terms)} worked together, a decrease` },
+const FURTHER: readonly {
+  readonly looks: RegExp
+  readonly short: (found: string) => string
+  readonly long: (found: string, terms: Terms) => string
+}[] = [
+  {
+    looks: /\b(?:FP|BP)(?=[a-z])[a-z]+\b/g,
+    short: found => found,
+    long: (found, terms) => `${nameOf(found.slice(2), terms)} around the post, from the ${found.startsWith('FP') ? 'front' : 'back'}`,
+  },
+  {
+    looks: /\b[a-z]+\d+tog\b/g,
+    short: found => found,
+    long: (found, terms) =>
+      `${Number(/\d+/.exec(found)![0]) === 2 ? 'two' : /\d+/.exec(found)![0]} ${nameOf(/^[a-z]+/.exec(found)![0], terms)} worked `
+      + 'together, a decrease',
+  },
   { looks: /\bch-sps?\b/g, short: () => 'ch-sp', long: () => 'chain space' },
   { looks: /\bsk\b/g, short: () => 'sk', long: () => 'skip (UK: miss)' },
 ]
@@ -118,7 +157,10 @@ function nameOf(abbreviation: string, terms: Terms): string {
 
 /** The further abbreviations in a pattern's words, each once. */
 function furtherSpoken(draft: Draft, terms: Terms): Pattern['abbreviations'] {
-  const words = [...roundLines(draft, terms), ...piecesOf(draft).flatMap(piece => rowLines(piece, terms))].map(line => `${line.words} ${line.count}`).join(' ').replace(/\bSk\b/g, 'sk')
+  const words = [...roundLines(draft, terms), ...piecesOf(draft).flatMap(piece => rowLines(piece, terms))]
+    .map(line => `${line.words} ${line.count}`)
+    .join(' ')
+    .replace(/\bSk\b/g, 'sk')
   const found = new Map<string, string>()
   for (const { looks, short, long } of FURTHER) for (const [one] of words.matchAll(looks)) found.set(short(one), long(one, terms))
   return [...found].map(([short, long]) => ({ short, long }))
@@ -149,7 +191,7 @@ const known = new WeakMap<Draft, ReadonlyMap<number, YarnChange>>()
 /** A draft's changes of yarn by the index of the first round in the new one; worked out once a draft. */
 function changesOf(draft: Draft): ReadonlyMap<number, YarnChange> {
   let found = known.get(draft)
-  if (!found) known.set(draft, found = new Map(draftYarnChanges(draft.parts).changes.map(change => [change.at, change])))
+  if (!found) known.set(draft, (found = new Map(draftYarnChanges(draft.parts).changes.map(change => [change.at, change]))))
   return found
 }
 
@@ -161,11 +203,18 @@ function markerNote(part: DraftPart, round: DraftRound): string | undefined {
 
 function lineFor(draft: Draft, round: DraftRound, terms: Terms): PatternLine {
   const part = draft.parts.find(({ id }) => id === round.part)!
-  const note = [markerNote(part, round), part.notes?.[round.number - part.firstRound], colourNote(draft, round.number - 1)].filter(Boolean).join(' ')
+  const note = [markerNote(part, round), part.notes?.[round.number - part.firstRound], colourNote(draft, round.number - 1)]
+    .filter(Boolean)
+    .join(' ')
   const { worked, number } = round
   return {
-    from: number, to: number, label: `${worked.round.join === 'open' ? 'Row' : 'Round'} ${number}`, stitches: worked.edge.count,
-    words: capitalised(roundWords(worked, terms, draft.start, draft.design.rounds.startingChainCounts && worked.round.join === 'slip')), count: countWords(worked), ...(note ? { note: inTerms(note, terms) } : {}),
+    from: number,
+    to: number,
+    label: `${worked.round.join === 'open' ? 'Row' : 'Round'} ${number}`,
+    stitches: worked.edge.count,
+    words: capitalised(roundWords(worked, terms, draft.start, draft.design.rounds.startingChainCounts && worked.round.join === 'slip')),
+    count: countWords(worked),
+    ...(note ? { note: inTerms(note, terms) } : {}),
   }
 }
 
@@ -178,7 +227,13 @@ function gathered(lines: readonly PatternLine[]): PatternLine[] {
   const found: PatternLine[] = []
   for (const line of lines) {
     const last = found[found.length - 1]
-    if (last && last.words === line.words && isRow(last) === isRow(line) && last.count === line.count && (!last.note || last.note === line.note)) {
+    if (
+      last
+      && last.words === line.words
+      && isRow(last) === isRow(line)
+      && last.count === line.count
+      && (!last.note || last.note === line.note)
+    ) {
       const merged = { ...last, to: line.to, label: `${isRow(line) ? 'Rows' : 'Rounds'} ${last.from}–${line.to}` }
       found[found.length - 1] = line.note ? { ...merged, note: line.note } : merged
     }
@@ -189,7 +244,14 @@ function gathered(lines: readonly PatternLine[]): PatternLine[] {
 
 /** A row of a piece, numbered in the piece. */
 function rowLine({ start }: Piece, worked: Worked, i: number, terms: Terms): PatternLine {
-  return { from: i + 1, to: i + 1, label: `Row ${i + 1}`, stitches: worked.edge.count, words: capitalised(roundWords(worked, terms, start)), count: countWords(worked) }
+  return {
+    from: i + 1,
+    to: i + 1,
+    label: `Row ${i + 1}`,
+    stitches: worked.edge.count,
+    words: capitalised(roundWords(worked, terms, start)),
+    count: countWords(worked),
+  }
 }
 
 /** Every row of a piece on a line of its own. */
@@ -202,8 +264,13 @@ function pieceSections(draft: Draft, part: DraftPart, terms: Terms): PatternSect
   return part.pieces.map((piece): PatternSection => {
     const size = `${formatCm(piece.lengthCm, draft.design.units)} by ${formatCm(piece.widthCm, draft.design.units)}`
     return {
-      part: part.id, piece: piece.id, title: piece.times > 1 ? `${piece.name}: make ${piece.times}` : piece.name, lead: inTerms(piece.lead ?? startOf(piece.start, piece.colour, draft, terms), terms),
-      advice: [...piece.advice, ...(piece.rows.length > 0 ? [`${size}.`] : [])].map(text => inTerms(text, terms)), lines: gathered(rowLines(piece, terms)), finish: piece.finish.map(text => inTerms(text, terms)),
+      part: part.id,
+      piece: piece.id,
+      title: piece.times > 1 ? `${piece.name}: make ${piece.times}` : piece.name,
+      lead: inTerms(piece.lead ?? startOf(piece.start, piece.colour, draft, terms), terms),
+      advice: [...piece.advice, ...(piece.rows.length > 0 ? [`${size}.`] : [])].map(text => inTerms(text, terms)),
+      lines: gathered(rowLines(piece, terms)),
+      finish: piece.finish.map(text => inTerms(text, terms)),
     }
   })
 }
@@ -211,8 +278,11 @@ function pieceSections(draft: Draft, part: DraftPart, terms: Terms): PatternSect
 function section(draft: Draft, part: DraftPart, terms: Terms): PatternSection {
   const lines = part.rounds.map((_, i) => lineFor(draft, draft.rounds[part.firstRound - 1 + i]!, terms))
   return {
-    part: part.id, title: part.name, lines: gathered(lines),
-    ...(isBase(part) ? { lead: startWords(draft, terms) } : {}), advice: part.advice.map(text => inTerms(text, terms)),
+    part: part.id,
+    title: part.name,
+    lines: gathered(lines),
+    ...(isBase(part) ? { lead: startWords(draft, terms) } : {}),
+    advice: part.advice.map(text => inTerms(text, terms)),
   }
 }
 
@@ -234,13 +304,20 @@ export function patternOf(draft: Draft, terms: Terms): Pattern {
     facts: facts(draft, terms),
     abbreviations: abbreviations(draft, terms),
     notes: notesOf(draft, terms),
-    sections: [...draft.parts.filter(part => part.rounds.length > 0 || part.casing || part.advice.length > 0).flatMap(part => [section(draft, part, terms), ...pieceSections(draft, part, terms)]), ...cordSection(draft, terms)],
+    sections: [
+      ...draft.parts
+        .filter(part => part.rounds.length > 0 || part.casing || part.advice.length > 0)
+        .flatMap(part => [section(draft, part, terms), ...pieceSections(draft, part, terms)]),
+      ...cordSection(draft, terms),
+    ],
     care: [
       'Rest your hands: a pause every half hour. Pain is for a clinician, not for another round.',
       'Keep hooks, scissors and stitch markers away from small children.',
       'Steam burns and melts acrylic: block cotton only, from the back, with the iron held off.',
       'A handmade bag has no rated load: try it low over the floor first.',
-      ...(draft.design.forChild ? ['For a child: no long cords or loops, no beads or buttons that come off. Your local safety law decides.'] : []),
+      ...(draft.design.forChild
+        ? ['For a child: no long cords or loops, no beads or buttons that come off. Your local safety law decides.']
+        : []),
     ],
   }
 }

@@ -22,13 +22,16 @@ function beginWords(begin: Begin, kind: StitchKind, terms: Terms, say: boolean):
 function skippedWords(worked: Worked, kind: StitchKind, terms: Terms, start: Start): string {
   if (!worked.round.begin.counts) return ''
   const first = stitchName(kind, terms).abbreviation
-  return worked.on.count === 1 ? `skipped chs count as first ${first}; ` : `${terms === 'us' ? 'sk' : 'miss'} ${start.firstInto} chs (they count as first ${first}); `
+  return worked.on.count === 1
+    ? `skipped chs count as first ${first}; `
+    : `${terms === 'us' ? 'sk' : 'miss'} ${start.firstInto} chs (they count as first ${first}); `
 }
 
 /** The way along the edge below to where the round is to start. */
 function alongWords({ along = 0, turn }: Begin, terms: Terms): string {
   if (along === 0) return ''
-  return `${turn ? 'turn, ' : ''}${stitchName('slst', terms).abbreviation} in next ${along === 1 ? 'st' : `${along} sts`} to the new start; `
+  return `${turn ? 'turn, ' : ''}${stitchName('slst', terms).abbreviation} in next ${along === 1 ? 'st' : `${along} sts`} to the `
+    + 'new start; '
 }
 
 /** The kind of the first thing made that is a stitch: what a starting chain stands for. */
@@ -42,7 +45,8 @@ function firstStitch(worked: Worked): StitchKind {
 function closingWords({ round: { closing } }: Worked, terms: Terms): string {
   if (!closing) return ''
   const chains = closing.chains > 0 ? `ch ${closing.chains}, ` : ''
-  return `; ${chains}${stitchName(closing.kind, terms).abbreviation} in first ${stitchName('sc', terms).abbreviation} to close the last loop`
+  return `; ${chains}${stitchName(closing.kind, terms).abbreviation} in first ${stitchName('sc', terms).abbreviation} to close the `
+    + 'last loop'
 }
 
 function joinWords(worked: Worked, terms: Terms): string {

@@ -36,13 +36,20 @@ function named(kind: StitchKind, loop: Loop | undefined, terms: Terms): string {
 function places(step: StitchStep): string {
   const n = step.times
   switch (step.aim ?? 'next') {
-    case 'space': return n === 1 ? 'next ch-sp' : `each of next ${n} ch-sps`
-    case 'chains': return n === 1 ? 'next ch' : `each of next ${n} chs`
-    case 'gap': return 'gap between sts'
-    case 'gapBelow': return 'skipped st of the round below'
-    case 'same': return 'same st'
-    case 'below': return n === 1 ? 'st below next' : `st below each of next ${n}`
-    case 'next': return n === 1 ? 'next' : `next ${n}`
+    case 'space':
+      return n === 1 ? 'next ch-sp' : `each of next ${n} ch-sps`
+    case 'chains':
+      return n === 1 ? 'next ch' : `each of next ${n} chs`
+    case 'gap':
+      return 'gap between sts'
+    case 'gapBelow':
+      return 'skipped st of the round below'
+    case 'same':
+      return 'same st'
+    case 'below':
+      return n === 1 ? 'st below next' : `st below each of next ${n}`
+    case 'next':
+      return n === 1 ? 'next' : `next ${n}`
   }
 }
 
@@ -50,18 +57,21 @@ type Called = (n: number, speech: Speech) => string
 
 const ofSc = ({ start }: Speech) => traitsOf(start).stitched === true
 /** `next row end`, `each of next 3 row ends`. */
-const several = (what: string): Called => n => n === 1 ? `next ${what}` : `each of next ${n} ${what}s`
+const several
+  = (what: string): Called =>
+    n =>
+      n === 1 ? `next ${what}` : `each of next ${n} ${what}s`
 
 /** What landmarks are called: along a plain chain, or along a foundation of single crochet. */
 const LANDMARK_WORDS: Readonly<Record<Landmark, Called>> = {
-  firstChain: (_, speech) => ofSc(speech) ? 'first foundation st' : `${ordinal(speech.start.firstInto ?? 2)} ch from hook`,
+  firstChain: (_, speech) => (ofSc(speech) ? 'first foundation st' : `${ordinal(speech.start.firstInto ?? 2)} ch from hook`),
   chains: (n, speech) => alongChain(n, speech, ofSc(speech)),
-  lastChain: (_, speech) => ofSc(speech) ? 'last foundation st' : 'last ch',
+  lastChain: (_, speech) => (ofSc(speech) ? 'last foundation st' : 'last ch'),
   underside: n => `${n === 1 ? 'next' : `each of next ${n}`} along the underside`,
-  firstChainAgain: (_, speech) => ofSc(speech) ? 'first foundation st again' : 'the ch you began in',
+  firstChainAgain: (_, speech) => (ofSc(speech) ? 'first foundation st again' : 'the ch you began in'),
   rowEnds: several('row end'),
   holes: several('hole'),
-  bridge: n => n === 1 ? 'the ch' : `each of the ${n} chs`,
+  bridge: n => (n === 1 ? 'the ch' : `each of the ${n} chs`),
   overBridge: () => 'the ch-loop over the slot',
   loop: several('loop'),
   thisLoop: () => 'the loop you are in',
@@ -114,7 +124,8 @@ function rowsWords({ steps, rows = 1 }: GroupStep, terms: Terms): string {
   const [first] = steps
   if (rows < 2 || first?.do !== 'stitch') return ''
   const name = stitchName(first.kind, terms).abbreviation
-  return `, then [turn, ch ${STITCHES[first.kind].heightChains}, ${first.times === 2 ? name : `${name} in next ${first.times - 1}`}] ${timesInWords(rows - 1)}`
+  return `, then [turn, ch ${STITCHES[first.kind].heightChains}, ${first.times === 2 ? name : `${name} in next ${first.times - 1}`}] `
+    + `${timesInWords(rows - 1)}`
 }
 
 function groupWords(step: GroupStep, speech: Speech, where = groupPlace(step, speech)): string {
@@ -145,12 +156,18 @@ function repeatWords(steps: readonly Step[], times: number, speech: Speech, alon
 
 function stepWords(step: Step, speech: Speech, alone: boolean): string {
   switch (step.do) {
-    case 'stitch': return stitchWords(step, speech)
-    case 'group': return groupWords(step, speech)
-    case 'together': return `${named(step.kind, step.loop, speech.terms)}${step.over}tog`
-    case 'skip': return `${speech.terms === 'us' ? 'sk' : 'miss'} ${step.places === 1 ? 'next st' : `next ${step.places} sts`}`
-    case 'chain': return `ch ${step.chains}`
-    case 'repeat': return repeatWords(step.steps, step.times, speech, alone)
+    case 'stitch':
+      return stitchWords(step, speech)
+    case 'group':
+      return groupWords(step, speech)
+    case 'together':
+      return `${named(step.kind, step.loop, speech.terms)}${step.over}tog`
+    case 'skip':
+      return `${speech.terms === 'us' ? 'sk' : 'miss'} ${step.places === 1 ? 'next st' : `next ${step.places} sts`}`
+    case 'chain':
+      return `ch ${step.chains}`
+    case 'repeat':
+      return repeatWords(step.steps, step.times, speech, alone)
   }
 }
 

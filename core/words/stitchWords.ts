@@ -4,7 +4,11 @@ import { kindAt, sharesPlace } from '../round/worked'
 import { stitchName, type Terms } from '../stitch/dictionary'
 
 const FOUNDATION: Partial<Record<(typeof PLACE_KINDS)[number], string>> = {
-  ring: 'in the ring', chain: 'in the starting chain', underside: 'in the underside of the starting chain', rowEnd: 'in the end of a row', hole: 'in a hole of the floor',
+  ring: 'in the ring',
+  chain: 'in the starting chain',
+  underside: 'in the underside of the starting chain',
+  rowEnd: 'in the end of a row',
+  hole: 'in a hole of the floor',
 }
 
 function standsOn({ worked, number }: DraftRound, made: number): string {
@@ -18,8 +22,13 @@ function standsOn({ worked, number }: DraftRound, made: number): string {
 /** What one stitch is: `Round 9, stitch 14 of 54: sc, second half of an increase, on stitch 12 of round 8`. */
 export function stitchWords(round: DraftRound, made: number, terms: Terms, marked: boolean): string {
   const { worked, number } = round
-  const increase = sharesPlace(worked, made) ? ', with the one before it an increase' : made + 1 < worked.edge.count && sharesPlace(worked, made + 1) ? ', with the next one an increase' : ''
+  const increase = sharesPlace(worked, made)
+    ? ', with the one before it an increase'
+    : made + 1 < worked.edge.count && sharesPlace(worked, made + 1)
+      ? ', with the next one an increase'
+      : ''
   const name = stitchName(kindAt(worked, made), terms).abbreviation
   const unit = worked.round.join === 'open' ? 'Row' : 'Round'
-  return `${unit} ${number}, stitch ${made + 1} of ${worked.edge.count}: ${name}${worked.on.count > 1 ? increase : ''}, ${standsOn(round, made)}${marked ? '; carries a marker' : ''}`
+  return `${unit} ${number}, stitch ${made + 1} of ${worked.edge.count}: ${name}${worked.on.count > 1 ? increase : ''}, `
+    + `${standsOn(round, made)}${marked ? '; carries a marker' : ''}`
 }

@@ -15,7 +15,10 @@ import { PLACE_CODE } from '../round/edge'
 import { chain, each, inOne, repeat, skip, together } from '../round/step'
 import { stepsWords } from './stepWords'
 
-const pouch = { ...newDesign('Seed-head pouch'), base: { ...newDesign('x').base, increases: 8, size: { pin: { rounds: 6 } } } } satisfies Design
+const pouch = {
+  ...newDesign('Seed-head pouch'),
+  base: { ...newDesign('x').base, increases: 8, size: { pin: { rounds: 6 } } },
+} satisfies Design
 const wordsOf = (design: Design, terms: 'us' | 'uk' = 'us') => roundLines(draft(design), terms).map(({ words }) => words)
 
 describe('round 5 of the school of 8', () => {
@@ -30,11 +33,17 @@ describe('round 5 of the school of 8', () => {
   })
 
   it('leaves out chain and join in a spiral', () => {
-    expect(wordsOf({ ...pouch, rounds: { style: 'spiral', startingChainCounts: false } })[4]).toBe('Sc in next 3, 2 sc in next, eight times')
+    expect(wordsOf({ ...pouch, rounds: { style: 'spiral', startingChainCounts: false } })[4]).toBe(
+      'Sc in next 3, 2 sc in next, eight times',
+    )
   })
 
   it('takes the first stitch off when the starting chain counts', () => {
-    const words = wordsOf({ ...pouch, base: { ...pouch.base, stitch: 'dc', increases: 12 }, rounds: { style: 'joined', startingChainCounts: true } })
+    const words = wordsOf({
+      ...pouch,
+      base: { ...pouch.base, stitch: 'dc', increases: 12 },
+      rounds: { style: 'joined', startingChainCounts: true },
+    })
     expect(words[0]).toBe('Ch 3 (counts as first dc); 11 dc in ring; join with sl st to 3rd ch of starting chain')
     expect(words[1]).toContain('dc in same st, 2 dc in each of next 11')
     expect(words[4]).toContain('dc in next 2, 2 dc in next, [dc in next 3, 2 dc in next] eleven times')
@@ -56,7 +65,13 @@ describe('steps in words', () => {
     [[each('hdc', 3, 'back'), inOne('hdc', 3)], 'hdc in back loop of next 3, 3 hdc in next'],
     [[{ do: 'group', steps: [each('dc', 1), chain(2), each('dc', 1)] }, skip(2)], '(dc, ch 2, dc) in next, sk next 2 sts'],
     [[each('dc', 2, 'frontPost'), each('dc', 1, 'backPost')], 'FPdc around next 2, BPdc around next'],
-    [[{ do: 'stitch', kind: 'sc', times: 1, aim: 'space' }, { do: 'stitch', kind: 'sc', times: 32, aim: 'chains', loop: 'bump' }], 'sc in next ch-sp, sc in back bump of each of next 32 chs'],
+    [
+      [
+        { do: 'stitch', kind: 'sc', times: 1, aim: 'space' },
+        { do: 'stitch', kind: 'sc', times: 32, aim: 'chains', loop: 'bump' },
+      ],
+      'sc in next ch-sp, sc in back bump of each of next 32 chs',
+    ],
     [[repeat(5, inOne('sc', 2)), repeat(2, each('sc', 1), each('dc', 1))], '2 sc in each of next 5, [sc in next, dc in next] twice'],
   ] as const)('%#', (steps, words) => expect(stepsWords(steps, speech)).toBe(words))
 
@@ -72,23 +87,32 @@ describe('steps in words', () => {
 
 describe('law 1: what the words say is what the edge holds', () => {
   it.each(['us', 'uk'] as const)('in %s terms, for any design', (terms) => {
-    fc.assert(fc.property(anyDesign, (design) => {
-      const drafted = draft(design)
-      roundLines(drafted, terms).forEach((line, i) => {
-        const { edge, on } = drafted.rounds[i]!.worked
-        const { made, used } = said(line.words, on.count)
-        expect(made, line.words).toBe(edge.count)
-        if (!Number.isNaN(used)) expect(used, line.words).toBe(on.count)
-        const spaces = edge.kinds.filter(kind => kind === PLACE_CODE.space).length
-        expect(line.count).toBe(drafted.rounds[i]!.worked.round.inLoops ? `(${spaces} loops)` : spaces > 0 ? `(${edge.count - spaces} sts, ${spaces} ${spaces === 1 ? 'ch-sp' : 'ch-sps'})` : `(${edge.count} sts)`)
-      })
-      for (const piece of piecesOf(drafted)) {
-        rowLines(piece, terms).forEach((line, i) => {
-          const { edge, on } = piece.rows[i]!
-          expect(said(line.words, on.count), line.words).toEqual({ made: edge.count, used: on.count })
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const drafted = draft(design)
+        roundLines(drafted, terms).forEach((line, i) => {
+          const { edge, on } = drafted.rounds[i]!.worked
+          const { made, used } = said(line.words, on.count)
+          expect(made, line.words).toBe(edge.count)
+          if (!Number.isNaN(used)) expect(used, line.words).toBe(on.count)
+          const spaces = edge.kinds.filter(kind => kind === PLACE_CODE.space).length
+          expect(line.count).toBe(
+            drafted.rounds[i]!.worked.round.inLoops
+              ? `(${spaces} loops)`
+              : spaces > 0
+                ? `(${edge.count - spaces} sts, ${spaces} ${spaces === 1 ? 'ch-sp' : 'ch-sps'})`
+                : `(${edge.count} sts)`,
+          )
         })
-      }
-    }), { ...SEED, numRuns: 100 })
+        for (const piece of piecesOf(drafted)) {
+          rowLines(piece, terms).forEach((line, i) => {
+            const { edge, on } = piece.rows[i]!
+            expect(said(line.words, on.count), line.words).toEqual({ made: edge.count, used: on.count })
+          })
+        }
+      }),
+      { ...SEED, numRuns: 100 },
+    )
   })
 })
 
@@ -100,26 +124,31 @@ describe('the pattern', () => {
   }
 
   it('gathers rounds that read alike, and never loses one', () => {
-    fc.assert(fc.property(anyDesign, (design) => {
-      const drafted = draft(design)
-      let next = 1
-      for (const { lines, piece } of patternOf(drafted, 'us').sections) {
-        // Pieces number their rows for themselves.
-        if (piece) {
-          expect(lines[0]?.from ?? 1).toBe(1)
-          continue
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const drafted = draft(design)
+        let next = 1
+        for (const { lines, piece } of patternOf(drafted, 'us').sections) {
+          // Pieces number their rows for themselves.
+          if (piece) {
+            expect(lines[0]?.from ?? 1).toBe(1)
+            continue
+          }
+          for (const line of lines) {
+            expect(line.from).toBe(next)
+            next = line.to + 1
+          }
         }
-        for (const line of lines) {
-          expect(line.from).toBe(next)
-          next = line.to + 1
-        }
-      }
-      expect(next).toBe(drafted.rounds.length + 1)
-    }), { ...SEED, numRuns: 40 })
+        expect(next).toBe(drafted.rounds.length + 1)
+      }),
+      { ...SEED, numRuns: 40 },
+    )
   })
 
   it('says where the yarn changes', () => {
-    const noted = patternOf(draft(striped), 'us').sections.flatMap(({ lines }) => lines).filter(({ note }) => note)
+    const noted = patternOf(draft(striped), 'us')
+      .sections.flatMap(({ lines }) => lines)
+      .filter(({ note }) => note)
     expect(noted.map(({ note }) => note)).toEqual(['Change to moss green cotton on the last pull-through. Cut undyed cotton, DK.'])
   })
 
@@ -130,7 +159,8 @@ describe('the pattern', () => {
   })
 
   it('says how it starts', () => {
-    const lead = (start: 'ring' | 'chain-ring' | 'chain') => patternOf(draft({ ...pouch, base: { ...pouch.base, start } }), 'us').sections[0]!.lead
+    const lead = (start: 'ring' | 'chain-ring' | 'chain') =>
+      patternOf(draft({ ...pouch, base: { ...pouch.base, start } }), 'us').sections[0]!.lead
     expect(lead('ring')).toContain('adjustable ring')
     expect(lead('chain-ring')).toContain('ch 4, join with sl st')
     expect(lead('chain')).toContain('ch 2.')
@@ -159,8 +189,15 @@ describe('the abbreviations of textures', () => {
   const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } } as const
   const size = { pin: { rounds: 2 } } as const
   const bag: Design = {
-    ...newDesign('Bag'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }, turnUp: 'plain',
-    wall: stacked([{ band: 'rib', stitch: 'dc', front: 1, back: 1, size, colour: 'main' }, { band: 'vees', size, colour: 'main' }, { band: 'adjust', stitch: 'sc', to: { pin: { change: -4 } }, mirrored: false, colour: 'main' }]),
+    ...newDesign('Bag'),
+    gauge,
+    base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' },
+    turnUp: 'plain',
+    wall: stacked([
+      { band: 'rib', stitch: 'dc', front: 1, back: 1, size, colour: 'main' },
+      { band: 'vees', size, colour: 'main' },
+      { band: 'adjust', stitch: 'sc', to: { pin: { change: -4 } }, mirrored: false, colour: 'main' },
+    ]),
   }
   const shorts = (terms: 'us' | 'uk') => patternOf(draft(bag), terms).abbreviations.map(({ short }) => short)
 
@@ -168,7 +205,9 @@ describe('the abbreviations of textures', () => {
     expect(shorts('us')).toEqual(expect.arrayContaining(['FPdc', 'BPdc', 'sc2tog', 'ch-sp', 'sk']))
     expect(shorts('uk')).toEqual(expect.arrayContaining(['FPtr', 'BPtr', 'dc2tog', 'ch-sp']))
     expect(patternOf(draft(pouch), 'us').abbreviations.map(({ short }) => short)).not.toContain('sk')
-    expect(patternOf(draft(bag), 'uk').abbreviations.find(({ short }) => short === 'FPtr')!.long).toBe('treble around the post, from the front')
+    expect(patternOf(draft(bag), 'uk').abbreviations.find(({ short }) => short === 'FPtr')!.long).toBe(
+      'treble around the post, from the front',
+    )
   })
 
   it('are written by makers\' words for an adjusting round', () => {

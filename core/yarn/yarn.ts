@@ -30,7 +30,10 @@ function rowsBelow(steps: readonly Step[], cmOf: readonly number[]): number {
   return steps.reduce((sum, step) => {
     if (step.do === 'repeat') return sum + step.times * rowsBelow(step.steps, cmOf)
     if (step.do !== 'group' || !step.rows) return sum
-    const row = step.steps.reduce((cm, part) => cm + (part.do === 'stitch' ? part.times * cmOf[STITCH_CODE[part.kind]]! : part.chains * cmOf[CH]!), 0)
+    const row = step.steps.reduce(
+      (cm, part) => cm + (part.do === 'stitch' ? part.times * cmOf[STITCH_CODE[part.kind]]! : part.chains * cmOf[CH]!),
+      0,
+    )
     return sum + (step.rows - 1) * row
   }, 0)
 }
@@ -42,7 +45,8 @@ function addRound(tally: { cm: number, stitches: number }, worked: Worked, cmOf:
   tally.cm += ((join === 'slip' ? 1 : 0) + (begin.along ?? 0)) * cmOf[STITCH_CODE.slst]!
   tally.stitches += worked.edge.count
   // A run of chains is one thing made; the stitch that closes a loop stands for the loop's length, and is one stitch.
-  for (let i = 0; i < worked.stitches.length; i++) tally.cm += cmOf[worked.stitches[i]!]! * (worked.stitches[i] === CH ? worked.edge.chains[i]! : 1)
+  for (let i = 0; i < worked.stitches.length; i++)
+    tally.cm += cmOf[worked.stitches[i]!]! * (worked.stitches[i] === CH ? worked.edge.chains[i]! : 1)
   tally.cm += (worked.round.closing?.chains ?? 0) * cmOf[CH]! + rowsBelow(worked.round.steps, cmOf)
 }
 
@@ -74,6 +78,8 @@ export function yarnNeeds(draft: Draft): YarnNeed[] {
     if (tally) tally.cm += yarnCm
   }
   const { ends } = draftYarnChanges(draft.parts)
-  return draft.design.yarns.map(yarn => ({ yarn, ...used.get(yarn.id)! })).filter(({ cm }) => cm > 0)
+  return draft.design.yarns
+    .map(yarn => ({ yarn, ...used.get(yarn.id)! }))
+    .filter(({ cm }) => cm > 0)
     .map(({ yarn, stitches, cm }) => ({ yarn, stitches, ends: ends[yarn.id] ?? 2, metres: (cm + (ends[yarn.id] ?? 2) * END_CM) / 100 }))
 }

@@ -13,7 +13,9 @@ export interface Kept<D> {
 }
 
 /** What became of a save: kept, overtaken by another, or of something that is gone. */
-export type Saved = { readonly kept: true, readonly revision: number, readonly updatedAt: string } | { readonly kept: false, readonly why: 'gone' | 'overtaken' }
+export type Saved
+  = | { readonly kept: true, readonly revision: number, readonly updatedAt: string }
+    | { readonly kept: false, readonly why: 'gone' | 'overtaken' }
 
 /** The statements of one table of documents, prepared once. */
 export interface Shelf<D> {
@@ -37,7 +39,13 @@ function keptBy<D>(read: (input: unknown) => Reading<D>): (row: Row) => Kept<D> 
   return (row) => {
     const document = JSON.parse(row.document) as D
     const reading = read(document)
-    return { id: row.id, revision: row.revision, createdAt: row.created_at, updatedAt: row.updated_at, document: reading.ok ? reading.document : document }
+    return {
+      id: row.id,
+      revision: row.revision,
+      createdAt: row.created_at,
+      updatedAt: row.updated_at,
+      document: reading.ok ? reading.document : document,
+    }
   }
 }
 
@@ -46,14 +54,21 @@ function keptBy<D>(read: (input: unknown) => Reading<D>): (row: Row) => Kept<D> 
  *
  * @param read how a document of this shelf is read
  */
-export function shelf<D extends { readonly name: string }>(db: Database.Database, table: 'designs' | 'swatches', read: (input: unknown) => Reading<D>): Shelf<D> {
+export function shelf<D extends { readonly name: string }>(
+  db: Database.Database,
+  table: 'designs' | 'swatches',
+  read: (input: unknown) => Reading<D>,
+): Shelf<D> {
   const kept = keptBy(read)
   const columns = 'id, document, revision, created_at, updated_at'
   const list = db.prepare<[], Row>(`SELECT ${columns} FROM ${table} ORDER BY updated_at DESC, rowid DESC`)
   const find = db.prepare<[string], Row>(`SELECT ${columns} FROM ${table} WHERE id = ?`)
-  const add = db.prepare<[string, string, string, string, string]>(`INSERT INTO ${table} (id, name, document, created_at, updated_at) VALUES (?, ?, ?, ?, ?)`)
+  const add = db.prepare<[string, string, string, string, string]>(
+    `INSERT INTO ${table} (id, name, document, created_at, updated_at) VALUES (?, ?, ?, ?, ?)`,
+  )
   const save = db.prepare<[string, string, string, string, number]>(
-    `UPDATE ${table} SET name = ?, document = ?, updated_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?`)
+    `UPDATE ${table} SET name = ?, document = ?, updated_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?`,
+  )
   const remove = db.prepare<[string]>(`DELETE FROM ${table} WHERE id = ?`)
   return {
     list: () => list.all().map(kept),

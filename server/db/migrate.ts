@@ -16,7 +16,11 @@ function checkNumbers(migrations: readonly Migration[]): void {
 export function migrate(db: Database.Database, migrations: readonly Migration[]): void {
   checkNumbers(migrations)
   const done = db.pragma('user_version', { simple: true }) as number
-  if (done > migrations.length) throw new Error(`this database is of version ${done}; this program knows only ${migrations.length}. Start the newer program, or name another file in FAIR_HOLLOW_DB.`)
+  if (done > migrations.length)
+    throw new Error(
+      `this database is of version ${done}; this program knows only ${migrations.length}. Start the newer program, or name another `
+      + 'file in FAIR_HOLLOW_DB.',
+    )
   for (const { number, sql } of migrations.slice(done)) {
     db.transaction(() => {
       db.exec(sql)

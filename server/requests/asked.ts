@@ -22,6 +22,9 @@ export class ExportQuery {
 export function asked<R extends object>(type: new () => R, input: unknown): R {
   const plain = typeof input === 'object' && input !== null && !Array.isArray(input) ? input : {}
   const request = plainToInstance(type, plain, { exposeDefaultValues: true })
-  const problems = validateSync(request).map(({ property, constraints }) => ({ field: property, message: Object.values(constraints ?? {})[0] ?? 'is off' }))
+  const problems = validateSync(request).map(({ property, constraints }) => ({
+    field: property,
+    message: Object.values(constraints ?? {})[0] ?? 'is off',
+  }))
   return problems.length > 0 ? refuseProblems(problems) : request
 }

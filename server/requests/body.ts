@@ -12,7 +12,11 @@ async function bytesOf(event: H3Event): Promise<Buffer> {
     if (size <= MOST_BYTES) chunks.push(chunk)
   }
   if (size > MOST_BYTES) {
-    throw createError({ statusCode: 413, statusMessage: 'Too large', message: `This is ${Math.ceil(size / 1e6)} MB; a document is at most 1 MB.` })
+    throw createError({
+      statusCode: 413,
+      statusMessage: 'Too large',
+      message: `This is ${Math.ceil(size / 1e6)} MB; a document is at most 1 MB.`,
+    })
   }
   return Buffer.concat(chunks)
 }
@@ -24,6 +28,10 @@ export async function jsonBody(event: H3Event): Promise<unknown> {
     return JSON.parse(text) as unknown
   }
   catch {
-    throw createError({ statusCode: 400, statusMessage: 'Not JSON', message: 'This is not JSON: the file may be cut short, or of another kind.' })
+    throw createError({
+      statusCode: 400,
+      statusMessage: 'Not JSON',
+      message: 'This is not JSON: the file may be cut short, or of another kind.',
+    })
   }
 }

@@ -41,9 +41,15 @@ vi.mock('../../core/wall/kinds', async (original) => {
   const [{ bricks }, { ringLoop }] = [await import('./bricks'), await import('./ringLoop')]
   return { WALL_KINDS: [...(await original<Index>()).WALL_KINDS!, bricks, ringLoop] }
 })
-vi.mock('../../core/base/forms', async original => ({ BASE_FORMS: [...(await original<Index>()).BASE_FORMS!, (await import('./strip')).strip] }))
-vi.mock('../../core/stitch/stitches', async original => ({ STITCH_ROWS: [...(await original<Index>()).STITCH_ROWS!, (await import('./doubleTreble')).doubleTreble] }))
-vi.mock('../../core/export/kinds', async original => ({ EXPORT_KINDS: [...(await original<Index>()).EXPORT_KINDS!, (await import('./counts')).counts] }))
+vi.mock('../../core/base/forms', async original => ({
+  BASE_FORMS: [...(await original<Index>()).BASE_FORMS!, (await import('./strip')).strip],
+}))
+vi.mock('../../core/stitch/stitches', async original => ({
+  STITCH_ROWS: [...(await original<Index>()).STITCH_ROWS!, (await import('./doubleTreble')).doubleTreble],
+}))
+vi.mock('../../core/export/kinds', async original => ({
+  EXPORT_KINDS: [...(await original<Index>()).EXPORT_KINDS!, (await import('./counts')).counts],
+}))
 
 const rim: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }
 const like = { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 9, heightCm: 12 } as const
@@ -52,7 +58,18 @@ const like = { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 9, heightCm:
 function exercise(): Design {
   const design = { ...newDesign('Exercise'), base: beginBase('strip', like), turnUp: 'plain' as const }
   const [bricks, ring] = [beginPart('bricks', keptOf(design, rim, 40)), beginPart('ring-loop', keptOf(design, rim, 40))]
-  const reading = readDesign(JSON.parse(JSON.stringify({ ...design, wall: [{ ...rim, id: 'part-1' }, { ...bricks, id: 'part-2' }, { ...ring, id: 'part-3' }] })))
+  const reading = readDesign(
+    JSON.parse(
+      JSON.stringify({
+        ...design,
+        wall: [
+          { ...rim, id: 'part-1' },
+          { ...bricks, id: 'part-2' },
+          { ...ring, id: 'part-3' },
+        ],
+      }),
+    ),
+  )
   if (!reading.ok) throw new Error(JSON.stringify(reading.problems))
   return reading.document
 }
@@ -100,11 +117,17 @@ describe('a band and a handle added in one file each', () => {
     const asked = rowsOf(kindOf({ band: 'bricks' }).fields, bag.wall[1]!).flat()
     expect(asked.map(({ name }) => name)).toEqual(['long', 'size', 'colour'])
     const now = { gauge: gaugeOf(bag.gauge) }
-    expect(answersTo(asked[1]!, bag.wall[1]!, now).map(({ name, chosen }) => [name, chosen])).toEqual([['a height', false], ['rounds', true]])
+    expect(answersTo(asked[1]!, bag.wall[1]!, now).map(({ name, chosen }) => [name, chosen])).toEqual([
+      ['a height', false],
+      ['rounds', true],
+    ])
   })
 
   it('are among the random designs of the tests, which hold for them too', () => {
-    const bands = fc.sample(anyKind(DESIGN_FIELDS.wall, value => value === 'bricks'), { ...SEED, numRuns: 20 })
+    const bands = fc.sample(
+      anyKind(DESIGN_FIELDS.wall, value => value === 'bricks'),
+      { ...SEED, numRuns: 20 },
+    )
     expect(bands.every(({ long }) => Number(long) >= 1 && Number(long) <= 5)).toBe(true)
     const all = fc.sample(anyDesign, { ...SEED, numRuns: 400 })
     expect(all.flatMap(({ wall }) => wall.map(({ band }) => band as string))).toEqual(expect.arrayContaining(['bricks', 'ring-loop']))

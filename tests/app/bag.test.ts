@@ -6,7 +6,10 @@ import { useView } from '~/stores/view'
 import type { Design } from '../../core/design/design'
 import { newDesign } from '../../core/design/starter'
 
-interface Put { revision: number, document: Design }
+interface Put {
+  revision: number
+  document: Design
+}
 
 /** A server of one bag: answers as the real one does, as fast or as wrongly as a test asks. */
 function serverOf(design: Design) {
@@ -17,7 +20,8 @@ function serverOf(design: Design) {
     const body = options.body!
     if (server.status === 0) throw new Error('no answer')
     if (server.status !== 200) throw Object.assign(new Error('refused'), { statusCode: server.status, data: { message: 'refused' } })
-    if (body.revision !== server.revision) throw Object.assign(new Error('overtaken'), { statusCode: 409, data: { message: 'changed elsewhere' } })
+    if (body.revision !== server.revision)
+      throw Object.assign(new Error('overtaken'), { statusCode: 409, data: { message: 'changed elsewhere' } })
     server.saves.push(body)
     server.document = body.document
     return { revision: ++server.revision }

@@ -14,7 +14,8 @@ const plain = (rounds: number): WallSpec => ({ band: 'solid', stitch: 'sc', size
 function opened(...wall: readonly WallSpec[]) {
   const bag = useDocument()
   bag.put({ ...newDesign('Pouch'), wall: stacked(wall) })
-  const roundsOf = () => bag.design.wall.map(spec => 'size' in spec && 'pin' in spec.size ? (spec.size.pin as { rounds: number }).rounds : 0)
+  const roundsOf = () =>
+    bag.design.wall.map(spec => ('size' in spec && 'pin' in spec.size ? (spec.size.pin as { rounds: number }).rounds : 0))
   const idAt = (place: number) => bag.design.wall[place]!.id
   return { bag, view: useView(), wall: useStack(), roundsOf, idAt }
 }
@@ -67,7 +68,10 @@ describe('the stack of a wall', () => {
     expect(bag.draft.findings.filter(({ weight }) => weight === 'stop')).toEqual([])
     for (const band of ['chain-straps', 'grown-strap', 'knot-straps', 'sewn-straps', 'under-strap', 'cross-body', 'bought-handles']) {
       wall.turnInto(idAt(1), band)
-      expect(bag.draft.findings.filter(({ weight }) => weight === 'stop'), band).toEqual([])
+      expect(
+        bag.draft.findings.filter(({ weight }) => weight === 'stop'),
+        band,
+      ).toEqual([])
       expect(bag.draft.parts.at(-1)!.handles.length, band).toBeGreaterThan(0)
     }
     for (let i = 0; i < 8; i++) bag.undo()
@@ -105,7 +109,11 @@ describe('the stack of a wall', () => {
 describe('a part that is asked', () => {
   it('is changed answer by answer; one set to nothing is left out; keystrokes of one field are one edit, named by it', () => {
     const { bag, roundsOf, idAt } = opened({ ...plain(2), stripes: [{ colour: 'main', rounds: 2 }] } as WallSpec)
-    const asking = useAsking(() => ['wall', idAt(0)], () => bag.design.wall[0]!, () => bag.draft.parts.at(-1))
+    const asking = useAsking(
+      () => ['wall', idAt(0)],
+      () => bag.design.wall[0]!,
+      () => bag.draft.parts.at(-1),
+    )
     for (const rounds of [3, 34, 5]) asking.value.answer('Rounds of {sc}', [{ path: ['size'], value: { pin: { rounds } } }], 'size')
     expect(roundsOf()).toEqual([5])
     expect(bag.undoLabel).toBe('Rounds of sc')

@@ -16,7 +16,9 @@ export const anyBase = anyKind(DESIGN_FIELDS.base)
 export const anyContents = anyAnswer(DESIGN_FIELDS.contents) as fc.Arbitrary<Contents>
 
 const inGroup = (...groups: string[]) => {
-  const bands = wallKinds().filter(({ group }) => groups.includes(group)).map(({ band }) => band)
+  const bands = wallKinds()
+    .filter(({ group }) => groups.includes(group))
+    .map(({ band }) => band)
   return anyKind(DESIGN_FIELDS.wall as KindsField, value => bands.includes(value))
 }
 
@@ -27,7 +29,12 @@ export const anySlots = ofBand('slots', 'chain-straps')
 
 /** Straps and closures: what is placed on the rim and works no round of it. */
 export const anyFitted = fc.oneof(
-  ofBand(...wallKinds().filter(({ band, group }) => group === 'Handles' && !['slots', 'chain-straps'].includes(band)).map(({ band }) => band)), inGroup('Closures'),
+  ofBand(
+    ...wallKinds()
+      .filter(({ band, group }) => group === 'Handles' && !['slots', 'chain-straps'].includes(band))
+      .map(({ band }) => band),
+  ),
+  inGroup('Closures'),
 )
 
 /** A net of loops, a casing. */
@@ -36,8 +43,12 @@ export const anyEyelets = ofBand('eyelets')
 
 /** A part of a wall of any kind: fabric most often, as in real bags. */
 export const anyWallPart = fc.oneof(
-  { weight: 4, arbitrary: ofBand('solid', 'ridges') }, { weight: 6, arbitrary: inGroup('Fabric', 'Mesh') }, { weight: 4, arbitrary: inGroup('Mouth and edge') },
-  { weight: 4, arbitrary: anySlots }, { weight: 4, arbitrary: anyFitted }, { weight: 3, arbitrary: inGroup('Shaping') },
+  { weight: 4, arbitrary: ofBand('solid', 'ridges') },
+  { weight: 6, arbitrary: inGroup('Fabric', 'Mesh') },
+  { weight: 4, arbitrary: inGroup('Mouth and edge') },
+  { weight: 4, arbitrary: anySlots },
+  { weight: 4, arbitrary: anyFitted },
+  { weight: 3, arbitrary: inGroup('Shaping') },
 ) as fc.Arbitrary<WallSpec>
 
 /** Repeats of a maker's own. */
@@ -50,16 +61,31 @@ export const REPEATS = [
 const anyStretch = anyOf(STRETCH_FIELDS).map(strip => ({ ...strip, afterCm: Math.max(strip.beforeCm as number, strip.afterCm as number) }))
 
 /** A gauge in which single crochet was counted, and other stitches perhaps. */
-const anyGauge = anyOf(DESIGN_FIELDS.gauge.fields).chain(gauge => anyAnswer(DESIGN_FIELDS.gauge.fields.measured.fields.sc!).map(sc => ({
-  ...gauge, measured: { ...gauge.measured as object, sc },
-})))
+const anyGauge = anyOf(DESIGN_FIELDS.gauge.fields).chain(gauge =>
+  anyAnswer(DESIGN_FIELDS.gauge.fields.measured.fields.sc!).map(sc => ({
+    ...gauge,
+    measured: { ...(gauge.measured as object), sc },
+  })),
+)
 
 /** Any design that a maker could have, of a size that a test can afford. */
-export const anyDesign: fc.Arbitrary<Design> = anyOf({ ...DESIGN_FIELDS, wall: { ...DESIGN_FIELDS.wall, optional: true } } as never).chain(answers => fc.record({
-  fairHollow: fc.constant('design'), version: fc.constant(2), gauge: anyGauge,
-  yarns: fc.tuple(colour, colour).map(([a, b]) => [{ id: 'main', name: 'undyed cotton', colour: a }, { id: 'moss', name: 'moss green cotton', colour: b }]),
-  wall: fc.array(anyWallPart, { maxLength: 4 }).map(stacked), repeats: fc.constant(REPEATS), stretch: fc.option(anyStretch, { nil: undefined }),
-}).map(known => JSON.parse(JSON.stringify({ ...answers, ...known })) as Design)) as fc.Arbitrary<Design>
+export const anyDesign: fc.Arbitrary<Design> = anyOf({ ...DESIGN_FIELDS, wall: { ...DESIGN_FIELDS.wall, optional: true } } as never).chain(
+  answers =>
+    fc
+      .record({
+        fairHollow: fc.constant('design'),
+        version: fc.constant(2),
+        gauge: anyGauge,
+        yarns: fc.tuple(colour, colour).map(([a, b]) => [
+          { id: 'main', name: 'undyed cotton', colour: a },
+          { id: 'moss', name: 'moss green cotton', colour: b },
+        ]),
+        wall: fc.array(anyWallPart, { maxLength: 4 }).map(stacked),
+        repeats: fc.constant(REPEATS),
+        stretch: fc.option(anyStretch, { nil: undefined }),
+      })
+      .map(known => JSON.parse(JSON.stringify({ ...answers, ...known })) as Design),
+) as fc.Arbitrary<Design>
 
 /** Fixed, so that a failure can be run again. */
 export const SEED = { seed: 20261124 }

@@ -21,13 +21,17 @@ function broken({ least, most }: Bounds): fc.Arbitrary<number> {
 
 /** Any answers to a group of questions; those that may be left out are, as often as not. */
 export function anyOf(fields: Fields): fc.Arbitrary<Record<string, unknown>> {
-  const required = Object.entries(fields).filter(([, field]) => !field.optional).map(([name]) => name)
-  return fc.record(Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, anyAnswer(field)])), { requiredKeys: required as never[] })
+  const required = Object.entries(fields)
+    .filter(([, field]) => !field.optional)
+    .map(([name]) => name)
+  return fc.record(Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, anyAnswer(field)])), {
+    requiredKeys: required as never[],
+  })
 }
 
 const ANSWERS: BySort<fc.Arbitrary<unknown>> = {
-  count: ({ or, usually, bounds }) => or === undefined ? whole(usually ?? bounds) : fc.oneof(fc.constant(or), whole(usually ?? bounds)),
-  figure: ({ unit, usually, bounds }) => unit === '' ? whole(usually ?? bounds) : broken(usually ?? bounds),
+  count: ({ or, usually, bounds }) => (or === undefined ? whole(usually ?? bounds) : fc.oneof(fc.constant(or), whole(usually ?? bounds))),
+  figure: ({ unit, usually, bounds }) => (unit === '' ? whole(usually ?? bounds) : broken(usually ?? bounds)),
   length: ({ usually, bounds }) => broken(usually ?? bounds),
   choice: ({ options }) => fc.constantFrom(...options.map(({ value }) => value)),
   stitch: ({ kinds }) => fc.constantFrom(...kinds),
@@ -54,6 +58,9 @@ function anyWay({ ways }: WaysField): fc.Arbitrary<unknown> {
 
 /** One of any kind, or of those that a test is about. */
 export function anyKind({ by, kinds }: KindsField, wanted: (value: string) => boolean = () => true): fc.Arbitrary<Record<string, unknown>> {
-  return fc.oneof(...kinds.filter(({ value }) => wanted(value)).map(({ value, fields: { id: _, ...fields } }) =>
-    anyOf(fields).map(answers => ({ ...answers, [by]: value }))))
+  return fc.oneof(
+    ...kinds
+      .filter(({ value }) => wanted(value))
+      .map(({ value, fields: { id: _, ...fields } }) => anyOf(fields).map(answers => ({ ...answers, [by]: value }))),
+  )
 }

@@ -61,7 +61,9 @@ test('export, delete, bring in again: the same draft', async ({ page, request })
   await expect(page.getByRole('heading', { name: 'Travelling pouch' })).toHaveCount(0)
   expect((await request.get(`/api/designs/${id}`)).status()).toBe(404)
 
-  await page.getByLabel('A bag\'s file').setInputFiles({ name: 'travelling-pouch.design.json', mimeType: 'application/json', buffer: readFileSync(path) })
+  await page
+    .getByLabel('A bag\'s file')
+    .setInputFiles({ name: 'travelling-pouch.design.json', mimeType: 'application/json', buffer: readFileSync(path) })
   await expect(page).toHaveURL(/\/bags\//)
   const again = await idOf(request, 'Travelling pouch')
   expect(again).not.toBe(id)
@@ -116,7 +118,13 @@ test('a base that ruffles is seen, mended by one click, and the mending undone',
 })
 
 test('bands: add, give another stitch and yarn, remove, by hand and back', async ({ page, request }) => {
-  const id = await freshBag(request, 'Banded pouch', { gauge: swatch, yarns: [{ id: 'main', name: 'undyed cotton', colour: '#dccba6' }, { id: 'moss', name: 'moss green cotton', colour: '#71834f' }] })
+  const id = await freshBag(request, 'Banded pouch', {
+    gauge: swatch,
+    yarns: [
+      { id: 'main', name: 'undyed cotton', colour: '#dccba6' },
+      { id: 'moss', name: 'moss green cotton', colour: '#71834f' },
+    ],
+  })
   await page.goto(`/bags/${id}`)
   await page.locator('nav.labels').getByRole('button', { name: /^Wall/ }).click()
   await page.getByRole('button', { name: 'Band above' }).click()
@@ -137,7 +145,11 @@ test('bands: add, give another stitch and yarn, remove, by hand and back', async
 test('fields refuse what cannot be, say what can, and change nothing', async ({ page, request }) => {
   const id = await freshBag(request, 'Stubborn pouch', { gauge: swatch })
   await page.goto(`/bags/${id}`)
-  for (const [typed, says] of [['abc', 'A number from 1 to 1000'], ['0', 'A number from 1 to 1000'], ['-20', 'A number from 1 to 1000']] as const) {
+  for (const [typed, says] of [
+    ['abc', 'A number from 1 to 1000'],
+    ['0', 'A number from 1 to 1000'],
+    ['-20', 'A number from 1 to 1000'],
+  ] as const) {
     await page.getByLabel('Stitches').fill(typed)
     await expect(page.getByText(says)).toBeVisible()
   }
@@ -154,7 +166,9 @@ test('fields refuse what cannot be, say what can, and change nothing', async ({ 
 })
 
 test('a base too large to work stops, says so, and can be undone', async ({ page, request }) => {
-  const id = await freshBag(request, 'Enormous pouch', { gauge: { ...swatch, measured: { sc: { stitches: 150, rounds: 150, overCm: 10 } } } })
+  const id = await freshBag(request, 'Enormous pouch', {
+    gauge: { ...swatch, measured: { sc: { stitches: 150, rounds: 150, overCm: 10 } } },
+  })
   await page.goto(`/bags/${id}`)
   await page.getByRole('button', { name: /^Base/ }).click()
   await page.getByRole('textbox', { name: 'Across the floor' }).fill('150')
@@ -207,7 +221,9 @@ test('a swatch leaves as a file and comes back', async ({ page }) => {
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Download Cone cotton, firm' }).click()])
   expect(file.suggestedFilename()).toBe('cone-cotton-firm.swatch.json')
   const before = await page.getByRole('heading', { name: 'Cone cotton, firm' }).count()
-  await page.getByLabel('A swatch\'s file').setInputFiles({ name: 'cone.swatch.json', mimeType: 'application/json', buffer: readFileSync(await file.path()) })
+  await page
+    .getByLabel('A swatch\'s file')
+    .setInputFiles({ name: 'cone.swatch.json', mimeType: 'application/json', buffer: readFileSync(await file.path()) })
   await expect(page.getByRole('heading', { name: 'Cone cotton, firm' })).toHaveCount(before + 1)
 })
 

@@ -5,7 +5,12 @@ import { expect, freshBag, idOf, pickKind, saved, tally, test, unfold } from './
 const label = (page: Page, name: RegExp | string) => page.locator('nav.labels').getByRole('button', { name })
 const runs = (page: Page) => page.locator('[data-code="slot-runs"]')
 const gauge = { hookMm: 4.5, strands: 1, measured: { sc: { stitches: 16, rounds: 16, overCm: 10 } } }
-const tube = { gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }]) }
+const tube = {
+  gauge,
+  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' },
+  turnUp: 'plain',
+  wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }]),
+}
 
 /** The numbers of a list of runs: what lies before, between and after the slots. */
 async function numbers(page: Page): Promise<number[]> {
@@ -25,7 +30,7 @@ test('the windfall tote from what it must hold to its handles: change the base, 
 
   // The gaps between the slots are equal, whatever the base: they re-place themselves.
   const gaps = async () => {
-    const [before, slot, between, other, after] = await numbers(page) as [number, number, number, number, number]
+    const [before, slot, between, other, after] = (await numbers(page)) as [number, number, number, number, number]
     expect(slot).toBe(other)
     expect(Math.abs(before + after - between)).toBeLessThanOrEqual(1)
     return { before, between, count: before + slot + between + other + after }
@@ -102,8 +107,12 @@ test('64 stitches: 8, slot 16, 16, slot 16, 8; chains of 32 come to 96; marked a
 })
 
 test('the bulb sling: knot straps on a boat, longer by its drop, joined without a twist, drawn lying flat', async ({ page, request }) => {
-  const document = await (await request.get(`/api/designs/${await idOf(request, 'Bulb sling')}/export?as=design`)).json() as { wall: { band: string }[] }
-  await page.goto(`/bags/${await freshBag(request, 'My bulb sling', { ...document, name: 'My bulb sling', wall: document.wall.slice(0, 2) })}`)
+  const document = (await (await request.get(`/api/designs/${await idOf(request, 'Bulb sling')}/export?as=design`)).json()) as {
+    wall: { band: string }[]
+  }
+  await page.goto(
+    `/bags/${await freshBag(request, 'My bulb sling', { ...document, name: 'My bulb sling', wall: document.wall.slice(0, 2) })}`,
+  )
   await label(page, /^Wall 2/).click()
   await page.getByRole('button', { name: 'Band above' }).click()
   await pickKind(page, 'knot straps')
@@ -126,7 +135,11 @@ test('the bulb sling: knot straps on a boat, longer by its drop, joined without 
 })
 
 test('straps sewn on, too narrow for their load, and what makers do about it; a strip hung up', async ({ page, request }) => {
-  await page.goto(`/bags/${await freshBag(request, 'Loaded', { ...tube, contents: { kind: 'cloth', lengthCm: 8, widthCm: 6, heightCm: 8, weightKg: 9 } })}`)
+  await page.goto(
+    `/bags/${await freshBag(request, 'Loaded', {
+      ...tube, contents: { kind: 'cloth', lengthCm: 8, widthCm: 6, heightCm: 8, weightKg: 9 },
+    })}`,
+  )
   await page.getByRole('button', { name: 'Handles on top' }).click()
   await pickKind(page, 'sewn straps')
   await page.getByLabel('Rows side by side').fill('2')
@@ -183,17 +196,27 @@ test('a newcomer, from the first screen to the printed tote pattern in twenty or
   expect(actions).toBeLessThanOrEqual(20)
 })
 
-test('every demo bag with handles opens at its part, says its drop and its feet, and gives them to other programs', async ({ page, request }) => {
+test('every demo bag with handles opens at its part, says its drop and its feet, and gives them to other programs', async ({
+  page,
+  request,
+}) => {
   const kinds: [string, RegExp, string][] = [
-    ['Windfall apple tote', /slots/, 'slot-runs'], ['Twine tub', /slots/, 'slot-runs'], ['Loaf bag', /chain straps/, 'slot-runs'], ['Onion net', /grown strap/, 'strap-runs'], ['Bulb sling', /knot straps/, 'strap-runs'],
-    ['Cider stall bag', /sewn straps/, 'strap-runs'], ['Root sack', /strap under the bag/, 'strap-runs'], ['Catalogue satchel', /cross-body cord/, 'strap-runs'], ['Nutting basket', /bought handles/, 'strap-runs'],
+    ['Windfall apple tote', /slots/, 'slot-runs'],
+    ['Twine tub', /slots/, 'slot-runs'],
+    ['Loaf bag', /chain straps/, 'slot-runs'],
+    ['Onion net', /grown strap/, 'strap-runs'],
+    ['Bulb sling', /knot straps/, 'strap-runs'],
+    ['Cider stall bag', /sewn straps/, 'strap-runs'],
+    ['Root sack', /strap under the bag/, 'strap-runs'],
+    ['Catalogue satchel', /cross-body cord/, 'strap-runs'],
+    ['Nutting basket', /bought handles/, 'strap-runs'],
   ]
   for (const [name, part, code] of kinds) {
     const id = await idOf(request, name)
     await page.goto(`/bags/${id}`)
     await label(page, part).click()
     await expect(page.locator(`[data-code="${code}"]`), name).toHaveCount(1)
-    const record = await (await request.get(`/api/designs/${id}/export?as=json`)).json() as { handles: { lengthCm: number }[] }
+    const record = (await (await request.get(`/api/designs/${id}/export?as=json`)).json()) as { handles: { lengthCm: number }[] }
     // Hand holes are no handles: nothing hangs.
     if (name === 'Twine tub') await expect(page.locator('.drawing .handle')).toHaveCount(0)
     else await expect(page.locator('[data-code="drop"]').first(), name).toContainText('held up it drops')
@@ -203,7 +226,7 @@ test('every demo bag with handles opens at its part, says its drop and its feet,
 
 test('on a phone: straps from corner to corner, moved by a finger, shown with the load in', async ({ page, request }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  const document = await (await request.get(`/api/designs/${await idOf(request, 'Loaf bag')}/export?as=design`)).json() as object
+  const document = (await (await request.get(`/api/designs/${await idOf(request, 'Loaf bag')}/export?as=design`)).json()) as object
   await page.goto(`/bags/${await freshBag(request, 'Pocket loaf bag', { ...document, name: 'Pocket loaf bag' })}`)
   await label(page, /chain straps/).click()
   const width = page.getByLabel('From corner to corner', { exact: true })
@@ -230,7 +253,11 @@ test('on a phone: straps from corner to corner, moved by a finger, shown with th
 })
 
 test('what cannot be is told where it is asked, and nothing is lost', async ({ page, request }) => {
-  await page.goto(`/bags/${await freshBag(request, 'Impossible', { ...tube, wall: [...tube.wall, { id: 'part-9', band: 'slots', width: { pin: { stitches: 16 } }, chains: { pin: { chains: 8 } } }] })}`)
+  await page.goto(
+    `/bags/${await freshBag(request, 'Impossible', {
+      ...tube, wall: [...tube.wall, { id: 'part-9', band: 'slots', width: { pin: { stitches: 16 } }, chains: { pin: { chains: 8 } } }],
+    })}`,
+  )
   await label(page, /slots/).click()
   await expect(page.locator('[data-code="slot-chain-short"]')).toContainText('Give it at least 16')
   await page.getByRole('button', { name: 'A chain of 16' }).click()

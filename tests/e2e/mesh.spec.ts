@@ -7,7 +7,7 @@ const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colo
 const label = (page: Page, name: RegExp | string) => page.locator('nav.labels').getByRole('button', { name })
 
 test('the onion net: small things added, the holes too large, the loops shortened', async ({ page, request }) => {
-  const document = await (await request.get(`/api/designs/${await idOf(request, 'Onion net')}/export?as=design`)).json() as object
+  const document = (await (await request.get(`/api/designs/${await idOf(request, 'Onion net')}/export?as=design`)).json()) as object
   const id = await freshBag(request, 'My onion net', document)
   await page.goto(`/bags/${id}`)
   await expect(page.locator('.drawing .net').first()).toBeAttached()
@@ -31,7 +31,12 @@ test('the onion net: small things added, the holes too large, the loops shortene
 })
 
 test('a net from nothing: loops, a narrowing mouth, fans, a solid round, a chain counted, a lining', async ({ page, request }) => {
-  const id = await freshBag(request, 'New net', { gauge, base: tube, turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }]) })
+  const id = await freshBag(request, 'New net', {
+    gauge,
+    base: tube,
+    turnUp: 'plain',
+    wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }]),
+  })
   await page.goto(`/bags/${id}`)
   await label(page, /^Wall/).click()
   await pickKind(page, 'net')

@@ -5,10 +5,19 @@ import { expect, freshBag, idOf, pickKind, saved, tally, test, unfold } from './
 const label = (page: Page, name: RegExp | string) => page.locator('nav.labels').getByRole('button', { name })
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 
-test('the seed-head pouch, from swatch to cords: break the parity, take the fix, scrub the closing, mark it for a child', async ({ page, request }) => {
-  const document = await (await request.get(`/api/designs/${await idOf(request, 'Seed-head pouch')}/export?as=design`)).json() as { wall: { band: string }[] }
+test('the seed-head pouch, from swatch to cords: break the parity, take the fix, scrub the closing, mark it for a child', async ({
+  page,
+  request,
+}) => {
+  const document = (await (await request.get(`/api/designs/${await idOf(request, 'Seed-head pouch')}/export?as=design`)).json()) as {
+    wall: { band: string }[]
+  }
   // Without its adjusting round the count has to be even of itself.
-  const id = await freshBag(request, 'My seed-head pouch', { ...document, wall: document.wall.filter(({ band }) => band !== 'adjust'), base: { form: 'circle', increases: 6, size: { pin: { rounds: 14 } } } })
+  const id = await freshBag(request, 'My seed-head pouch', {
+    ...document,
+    wall: document.wall.filter(({ band }) => band !== 'adjust'),
+    base: { form: 'circle', increases: 6, size: { pin: { rounds: 14 } } },
+  })
   await page.goto(`/bags/${id}`)
   await label(page, /casing/).click()
   await expect(label(page, /casing/)).toContainText('84 sts')
@@ -47,7 +56,12 @@ test('the seed-head pouch, from swatch to cords: break the parity, take the fix,
 })
 
 test('cords and edgings from nothing; one more skipped here and there, and shown for what it is', async ({ page, request }) => {
-  const id = await freshBag(request, 'Corded pouch', { gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 50 } }, colour: 'main' }, turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 10 } }, colour: 'main' }]) })
+  const id = await freshBag(request, 'Corded pouch', {
+    gauge,
+    base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 50 } }, colour: 'main' },
+    turnUp: 'plain',
+    wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 10 } }, colour: 'main' }]),
+  })
   await page.goto(`/bags/${id}`)
   const before = await tally(page, 'undyed cotton, DK').innerText()
   await page.getByRole('button', { name: 'Band on top' }).click()

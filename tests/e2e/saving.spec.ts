@@ -7,14 +7,14 @@ test.describe('when the program does not answer', () => {
     const id = await freshBag(request, 'Patient pouch')
     await page.goto(`/bags/${id}`)
     await expect(tally(page, 'Rounds')).toBeVisible()
-    await page.route('**/api/designs/**', route => route.request().method() === 'PUT' ? route.abort() : route.continue())
+    await page.route('**/api/designs/**', route => (route.request().method() === 'PUT' ? route.abort() : route.continue()))
     await page.getByRole('button', { name: /^Base/ }).click()
     await page.getByRole('textbox', { name: 'Across the floor' }).fill('20')
     await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'failed')
     await expect(page.getByRole('alert')).toContainText('does not answer')
     await page.unroute('**/api/designs/**')
     await saved(page)
-    const kept = await (await request.get(`/api/designs/${id}`)).json() as { document: { base: { size: object } } }
+    const kept = (await (await request.get(`/api/designs/${id}`)).json()) as { document: { base: { size: object } } }
     expect(kept.document.base.size).toEqual({ want: { diameterCm: 20 } })
   })
 
@@ -23,7 +23,10 @@ test.describe('when the program does not answer', () => {
     await page.goto(`/bags/${id}`)
     const other = await context.newPage()
     await other.goto(`/bags/${id}`)
-    for (const [window, diameter] of [[page, '14'], [other, '18']] as const) {
+    for (const [window, diameter] of [
+      [page, '14'],
+      [other, '18'],
+    ] as const) {
       await window.getByRole('button', { name: /^Base/ }).click()
       await window.getByRole('textbox', { name: 'Across the floor' }).fill(diameter)
       if (window === page) await saved(page)
@@ -31,8 +34,12 @@ test.describe('when the program does not answer', () => {
     await expect(other.getByRole('alert')).toContainText('changed elsewhere')
     await other.getByRole('button', { name: 'Keep mine as a copy' }).click()
     await expect(other.getByLabel('Name', { exact: true })).toHaveValue('Contested pouch, my copy')
-    const sizes = await Promise.all([id, new URL(other.url()).pathname.split('/')[2]!].map(async one =>
-      ((await (await request.get(`/api/designs/${one}`)).json()) as { document: { base: { size: object } } }).document.base.size))
+    const sizes = await Promise.all(
+      [id, new URL(other.url()).pathname.split('/')[2]!].map(
+        async one =>
+          ((await (await request.get(`/api/designs/${one}`)).json()) as { document: { base: { size: object } } }).document.base.size,
+      ),
+    )
     expect(sizes).toEqual([{ want: { diameterCm: 14 } }, { want: { diameterCm: 18 } }])
   })
 
@@ -45,7 +52,14 @@ test.describe('when the program does not answer', () => {
     await expect(page.getByRole('alert')).toContainText('cut.json is not JSON')
     await picker.setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{"rows": 3}') })
     await expect(page.getByRole('alert')).toContainText('not a Fair Hollow design')
-    await picker.setInputFiles({ name: 'odd.json', mimeType: 'application/json', buffer: Buffer.from('{"fairHollow":"design","version":1,"name":"Odd","gauge":{"hookMm":3,"measured":{"sc":{"stitches":0,"rounds":20,"overCm":10}}},"base":{"form":"circle","size":{"want":{"diameterCm":12}}}}') })
+    await picker.setInputFiles({
+      name: 'odd.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(
+        '{"fairHollow":"design","version":1,"name":"Odd","gauge":{"hookMm":3,"measured":{"sc":{"stitches":0,"rounds":20,"overCm":10}}},'
+        + '"base":{"form":"circle","size":{"want":{"diameterCm":12}}}}',
+      ),
+    })
     await expect(page.getByRole('alert')).toContainText('gauge.measured.sc.stitches: must be a number from 1 to 1000')
   })
 })

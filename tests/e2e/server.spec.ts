@@ -15,8 +15,16 @@ test('what is off is answered with what to change, and never with a 500', async 
     ['[]', 422, /not a Fair Hollow design/],
     ['null', 422, /not a Fair Hollow design/],
     [JSON.stringify({ ...sound, version: 3 }), 422, /later version/],
-    [JSON.stringify({ ...sound, gauge: { ...sound.gauge, measured: { sc: { stitches: -3, rounds: 20, overCm: 10 } } } }), 422, /gauge\.measured\.sc\.stitches/],
-    [JSON.stringify({ ...sound, base: { ...sound.base, size: { want: { diameterCm: 300 } } } }), 422, /base\.size\.want\.diameterCm: must be a number from 1 to 150/],
+    [
+      JSON.stringify({ ...sound, gauge: { ...sound.gauge, measured: { sc: { stitches: -3, rounds: 20, overCm: 10 } } } }),
+      422,
+      /gauge\.measured\.sc\.stitches/,
+    ],
+    [
+      JSON.stringify({ ...sound, base: { ...sound.base, size: { want: { diameterCm: 300 } } } }),
+      422,
+      /base\.size\.want\.diameterCm: must be a number from 1 to 150/,
+    ],
     ['{"a":'.repeat(50_000), 400, /not JSON/],
   ]
   for (const [body, status, says] of cases) {
@@ -27,7 +35,10 @@ test('what is off is answered with what to change, and never with a 500', async 
 })
 
 test('a body of 50 MB is refused, and the server goes on', async ({ request }) => {
-  const answer = await request.post('/api/designs', { data: Buffer.alloc(50_000_000, 0x20), headers: { 'Content-Type': 'application/json' } })
+  const answer = await request.post('/api/designs', {
+    data: Buffer.alloc(50_000_000, 0x20),
+    headers: { 'Content-Type': 'application/json' },
+  })
   expect(answer.status()).toBe(413)
   expect(((await answer.json()) as { message: string }).message).toContain('at most 1 MB')
   expect((await request.get('/api/designs')).status()).toBe(200)
@@ -39,7 +50,7 @@ test('what is unknown is a 404, a stale save a 409, an odd question a 422', asyn
   }
   expect((await request.delete('/api/designs/none')).status()).toBe(404)
   expect((await request.put('/api/designs/none', { data: { revision: 1, document: sound } })).status()).toBe(404)
-  const { id } = await (await request.post('/api/designs', { data: sound })).json() as { id: string }
+  const { id } = (await (await request.post('/api/designs', { data: sound })).json()) as { id: string }
   expect((await request.put(`/api/designs/${id}`, { data: { revision: 1, document: sound } })).status()).toBe(200)
   expect((await request.put(`/api/designs/${id}`, { data: { revision: 1, document: sound } })).status()).toBe(409)
   expect((await request.put(`/api/designs/${id}`, { data: { revision: 'x', document: sound } })).status()).toBe(422)
@@ -48,8 +59,15 @@ test('what is unknown is a 404, a stale save a 409, an odd question a 422', asyn
 })
 
 test('a bag leaves in every form, under its own name', async ({ request }) => {
-  const { id } = await (await request.post('/api/designs', { data: { ...sound, name: 'Påse, röd / "1"' } })).json() as { id: string }
-  for (const [as, type, holds] of [['text', 'text/plain', 'Round 5'], ['md', 'text/markdown', '## Base'], ['csv', 'text/csv', 'round,part'], ['json', 'application/json', '"rounds"'], ['svg', 'image/svg+xml', '<svg'], ['design', 'application/json', '"fairHollow"']] as const) {
+  const { id } = (await (await request.post('/api/designs', { data: { ...sound, name: 'Påse, röd / "1"' } })).json()) as { id: string }
+  for (const [as, type, holds] of [
+    ['text', 'text/plain', 'Round 5'],
+    ['md', 'text/markdown', '## Base'],
+    ['csv', 'text/csv', 'round,part'],
+    ['json', 'application/json', '"rounds"'],
+    ['svg', 'image/svg+xml', '<svg'],
+    ['design', 'application/json', '"fairHollow"'],
+  ] as const) {
     const answer = await request.get(`/api/designs/${id}/export?as=${as}&terms=uk`)
     expect(answer.headers()['content-type']).toContain(type)
     expect(answer.headers()['content-disposition']).toContain('filename="pa-se-ro-d-1.')
@@ -67,9 +85,18 @@ const PORT = 3178
 
 async function started(folder: string): Promise<ChildProcess> {
   const { HOST: _, NITRO_HOST: __, ...environment } = process.env
-  const server = spawn(process.execPath, ['.output/server/index.mjs'], { stdio: 'ignore', env: { ...environment, PORT: String(PORT), FAIR_HOLLOW_DB: join(folder, 'records.sqlite') } })
+  const server = spawn(process.execPath, ['.output/server/index.mjs'], {
+    stdio: 'ignore',
+    env: { ...environment, PORT: String(PORT), FAIR_HOLLOW_DB: join(folder, 'records.sqlite') },
+  })
   for (let tries = 0; tries < 100; tries++) {
-    if (await fetch(`http://127.0.0.1:${PORT}/api/designs`).then(({ ok }) => ok, () => false)) return server
+    if (
+      await fetch(`http://127.0.0.1:${PORT}/api/designs`).then(
+        ({ ok }) => ok,
+        () => false,
+      )
+    )
+      return server
     await new Promise(done => setTimeout(done, 100))
   }
   throw new Error('the server did not start')
@@ -78,10 +105,13 @@ async function started(folder: string): Promise<ChildProcess> {
 test('killed amid a hundred saves, it has every save that it acknowledged', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'fair-hollow-'))
   const api = `http://127.0.0.1:${PORT}/api/designs`
-  const send = (path: string, method: string, body: object) => fetch(api + path, { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } })
+  const send = (path: string, method: string, body: object) =>
+    fetch(api + path, { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } })
   let server = await started(folder)
   const acknowledged = new Map<string, { revision: number, name: string }>()
-  const ids = await Promise.all(Array.from({ length: 10 }, async () => ((await (await send('', 'POST', sound)).json()) as { id: string }).id))
+  const ids = await Promise.all(
+    Array.from({ length: 10 }, async () => ((await (await send('', 'POST', sound)).json()) as { id: string }).id),
+  )
   const saving = ids.map(async (id, bag) => {
     for (let revision = 1; revision <= 10; revision++) {
       const name = `Bag ${bag}, save ${revision}`
@@ -98,7 +128,7 @@ test('killed amid a hundred saves, it has every save that it acknowledged', asyn
 
   server = await started(folder)
   for (const [id, { revision, name }] of acknowledged) {
-    const kept = await (await fetch(`${api}/${id}`)).json() as { revision: number, document: { name: string } }
+    const kept = (await (await fetch(`${api}/${id}`)).json()) as { revision: number, document: { name: string } }
     // A save may have been written and its answer lost; none that was answered may be missing.
     expect(kept.revision).toBeGreaterThanOrEqual(revision)
     if (kept.revision === revision) expect(kept.document.name).toBe(name)
@@ -110,9 +140,17 @@ test('killed amid a hundred saves, it has every save that it acknowledged', asyn
 test('it listens on the loopback address alone unless told otherwise', async () => {
   const folder = mkdtempSync(join(tmpdir(), 'fair-hollow-'))
   const server = await started(folder)
-  const others = Object.values(networkInterfaces()).flat().filter(one => one && !one.internal && one.family === 'IPv4').map(one => one!.address)
+  const others = Object.values(networkInterfaces())
+    .flat()
+    .filter(one => one && !one.internal && one.family === 'IPv4')
+    .map(one => one!.address)
   for (const address of others) {
-    expect(await fetch(`http://${address}:${PORT}/api/designs`, { signal: AbortSignal.timeout(2000) }).then(() => 'answered', () => 'silent')).toBe('silent')
+    expect(
+      await fetch(`http://${address}:${PORT}/api/designs`, { signal: AbortSignal.timeout(2000) }).then(
+        () => 'answered',
+        () => 'silent',
+      ),
+    ).toBe('silent')
   }
   server.kill()
   rmSync(folder, { recursive: true })

@@ -3,7 +3,10 @@ import type { Page } from '@playwright/test'
 import { expect, freshBag, pickKind, saved, tally, test, unfold } from './bag'
 
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
-const yarns = [{ id: 'main', name: 'undyed cotton', colour: '#dccba6' }, { id: 'moss', name: 'moss green cotton', colour: '#71834f' }]
+const yarns = [
+  { id: 'main', name: 'undyed cotton', colour: '#dccba6' },
+  { id: 'moss', name: 'moss green cotton', colour: '#71834f' },
+]
 const tube = (stitches: number) => ({ form: 'tube', stitch: 'sc', size: { pin: { stitches } }, colour: 'main' })
 const rounds = (n: number) => ({ pin: { rounds: n } })
 
@@ -48,16 +51,28 @@ test('five bands, a base that breaks them, and the fit that mends them', async (
 })
 
 test('nothing fits: the asks that collide are named', async ({ page, request }) => {
-  const id = await freshBag(request, 'Colliding tote', { gauge, base: tube(50), turnUp: 'plain', wall: stacked([{ band: 'groups', size: rounds(2), colour: 'main' }]), mouth: { divides: 60 } })
+  const id = await freshBag(request, 'Colliding tote', {
+    gauge,
+    base: tube(50),
+    turnUp: 'plain',
+    wall: stacked([{ band: 'groups', size: rounds(2), colour: 'main' }]),
+    mouth: { divides: 60 },
+  })
   await page.goto(`/bags/${id}`)
   await page.getByLabel('The base may be off by').fill('1')
   await page.getByRole('group', { name: 'Adjusting rounds, at most' }).getByRole('radio', { name: 'none' }).check()
   await page.getByRole('button', { name: 'Look for counts that fit' }).click()
-  await expect(page.locator('.collision')).toContainText('wall 1 asks for a multiple of 4 and leaves 3 for each 4; the mouth asks for a multiple of 60')
+  await expect(page.locator('.collision')).toContainText(
+    'wall 1 asks for a multiple of 4 and leaves 3 for each 4; the mouth asks for a multiple of 60',
+  )
 })
 
 test('bands are moved by dragging, by keyboard and by button, doubled and thrown out', async ({ page, request }) => {
-  const wall = [{ band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }, { band: 'boxes', size: rounds(3), colour: 'moss' }, { band: 'moss', size: rounds(4), colour: 'main' }]
+  const wall = [
+    { band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' },
+    { band: 'boxes', size: rounds(3), colour: 'moss' },
+    { band: 'moss', size: rounds(4), colour: 'main' },
+  ]
   const id = await freshBag(request, 'Shuffled tote', { gauge, yarns, base: tube(48), turnUp: 'plain', wall: stacked(wall as never) })
   await page.goto(`/bags/${id}`)
   await expect.poll(() => stack(page)).toEqual(['Wall 3, moss', 'Wall 2, boxes', 'Wall 1'])
@@ -69,7 +84,10 @@ test('bands are moved by dragging, by keyboard and by button, doubled and thrown
   await page.mouse.move(to.x + 8, to.y + 4, { steps: 8 })
   await page.mouse.up()
   await expect.poll(() => stack(page)).toEqual(['Wall 3', 'Wall 2, moss', 'Wall 1, boxes'])
-  await page.locator('.stack').getByRole('button', { name: /^Wall 1, boxes/ }).focus()
+  await page
+    .locator('.stack')
+    .getByRole('button', { name: /^Wall 1, boxes/ })
+    .focus()
   await page.keyboard.press('Alt+ArrowUp')
   await expect.poll(() => stack(page)).toEqual(['Wall 3', 'Wall 2, boxes', 'Wall 1, moss'])
   await page.getByRole('button', { name: 'Move Wall 2, boxes up' }).click()
@@ -81,8 +99,16 @@ test('bands are moved by dragging, by keyboard and by button, doubled and thrown
   await expect.poll(() => stack(page)).toEqual(['Wall 3, boxes', 'Wall 2', 'Wall 1, moss'])
 })
 
-test('a repeat of one\'s own: a wrong one points at the stitch, a sound one is worked, saved, and read in UK terms', async ({ page, request }) => {
-  const id = await freshBag(request, 'Own tote', { gauge, base: tube(60), turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }]) })
+test('a repeat of one\'s own: a wrong one points at the stitch, a sound one is worked, saved, and read in UK terms', async ({
+  page,
+  request,
+}) => {
+  const id = await freshBag(request, 'Own tote', {
+    gauge,
+    base: tube(60),
+    turnUp: 'plain',
+    wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }]),
+  })
   await page.goto(`/bags/${id}`)
   await label(page, /^Wall/).click()
   await pickKind(page, 'a repeat of your own')
@@ -105,12 +131,17 @@ test('a repeat of one\'s own: a wrong one points at the stitch, a sound one is w
   await page.locator('body').click({ position: { x: 500, y: 790 } })
   await page.keyboard.press('t')
   await expect(lines).toHaveValue('htr in next 2, ch 1, miss next st\nhtr in next 3')
-  const document = await (await request.get(`/api/designs/${id}/export?as=design`)).json() as { repeats: unknown }
+  const document = (await (await request.get(`/api/designs/${id}/export?as=design`)).json()) as { repeats: unknown }
   expect(document.repeats).toEqual([{ id: 'own-1', name: 'Gate rails', lines: ['hdc in next 2, ch 1, sk next st', 'hdc in next 3'] }])
 })
 
 test('a count that came out otherwise: what it does, and putting it right', async ({ page, request }) => {
-  const id = await freshBag(request, 'Miscounted tote', { gauge, base: tube(116), turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(20), colour: 'main' }]) })
+  const id = await freshBag(request, 'Miscounted tote', {
+    gauge,
+    base: tube(116),
+    turnUp: 'plain',
+    wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(20), colour: 'main' }]),
+  })
   await page.goto(`/bags/${id}`)
   await label(page, /^Wall/).click()
   await page.getByText('Counted something else?').click()
@@ -126,7 +157,13 @@ test('a count that came out otherwise: what it does, and putting it right', asyn
 })
 
 test('a taper, stripes with their ends, and a seam that leans', async ({ page, request }) => {
-  const id = await freshBag(request, 'Tapered tote', { gauge, yarns, base: tube(100), turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(6), colour: 'main' }]) })
+  const id = await freshBag(request, 'Tapered tote', {
+    gauge,
+    yarns,
+    base: tube(100),
+    turnUp: 'plain',
+    wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(6), colour: 'main' }]),
+  })
   await page.goto(`/bags/${id}`)
   await page.getByRole('button', { name: 'Band on top' }).click()
   await pickKind(page, 'taper')
@@ -137,7 +174,9 @@ test('a taper, stripes with their ends, and a seam that leans', async ({ page, r
   await expect(page.locator('.words')).toContainText('sc2tog')
   await label(page, /^Wall 1/).click()
   await page.getByRole('radio', { name: 'stripes' }).check()
-  await expect(page.locator('.words')).toContainText('Change to moss green cotton on the last pull-through. Carry undyed cotton up inside, slack.')
+  await expect(page.locator('.words')).toContainText(
+    'Change to moss green cotton on the last pull-through. Carry undyed cotton up inside, slack.',
+  )
   await unfold(page, 'How you work')
   await expect(page.locator('[data-code="yarn-changes"]')).toContainText('ends to weave in')
   await page.getByRole('textbox', { name: 'The seam leaned, in ten rounds' }).fill('4')

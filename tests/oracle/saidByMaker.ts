@@ -5,9 +5,34 @@ export function edgeFor(count: number): Edge {
   return foundation('stitch', count)
 }
 
-const NUMBERS = ['', '', 'twice', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen', 'twenty']
+const NUMBERS = [
+  '',
+  '',
+  'twice',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+  'thirteen',
+  'fourteen',
+  'fifteen',
+  'sixteen',
+  'seventeen',
+  'eighteen',
+  'nineteen',
+  'twenty',
+]
 
-interface Said { made: number, used: number }
+interface Said {
+  made: number
+  used: number
+}
 
 /** Places that have a name, and hold one lot of stitches. */
 const ONE_PLACE = /^(ring|the loop you are in|last ch|the ch you began in|(first|last) foundation st( again)?|\d+\w\w ch from hook)$/
@@ -31,7 +56,10 @@ function inOnePlace(text: string): number {
 /** Places that use nothing up. */
 const NOTHING = /^(same st|gap between sts|skipped st of the round below)$/
 
-/** One instruction as a maker takes it: how many stitches it makes and how many of the round below it uses; no number if it goes into chain spaces. */
+/**
+ * One instruction as a maker takes it: how many stitches it makes and how many of the round below it uses; no number if it goes into chain
+ * spaces.
+ */
 function one(text: string, below: number): Said {
   if (/^ch \d+$/i.test(text)) return { made: 1, used: 0 }
   const skipped = /^(?:sk|miss) next(?: (\d+))? sts?$/i.exec(text)
@@ -39,7 +67,10 @@ function one(text: string, below: number): Said {
   if (/^(?:sk|miss) next ch-sp$/i.test(text)) return { made: 0, used: 1 }
   const drawn = /^(?:sc|hdc|dc|tr|htr|dtr)(\d+)tog$/i.exec(text)
   if (drawn) return { made: 1, used: Number(drawn[1]) }
-  const match = /^(?:(\d+) )?(?:\((.*)\)|(?:[FB]P)?(?:sc|hdc|dc|tr|htr|dtr|sl st|ss)) (?:in|around) (?:back and third loops of |back loop of |back bump of |both layers at )?(.+)$/i.exec(text)
+  const match
+    = /^(?:(\d+) )?(?:\((.*)\)|(?:[FB]P)?(?:sc|hdc|dc|tr|htr|dtr|sl st|ss)) (?:in|around) (?:back and third loops of |back loop of |back bump of |both layers at )?(.+)$/i.exec(
+      text,
+    )
   if (!match) throw new Error(`cannot read "${text}"`)
   const by = match[2] === undefined ? Number(match[1] ?? 1) : inOnePlace(match[2])
   return into(match[3]!, by, below)
@@ -52,7 +83,9 @@ function into(where: string, by: number, below: number): Said {
   if (bridge) return { made: by * Number(bridge[1] ?? 1), used: 1 }
   if (NOTHING.test(where)) return { made: by, used: 0 }
   if (ALL.test(where)) return { made: by * below, used: below }
-  const n = Number(/(?:each of )?next(?: (\d+))?(?: (?:chs?|sts?|ch-sps?|loops?|holes?|row ends?|along the underside))?$/.exec(where)![1] ?? 1)
+  const n = Number(
+    /(?:each of )?next(?: (\d+))?(?: (?:chs?|sts?|ch-sps?|loops?|holes?|row ends?|along the underside))?$/.exec(where)![1] ?? 1,
+  )
   return { made: by * n, used: /ch-sp|loop/.test(where) ? NaN : n }
 }
 
@@ -64,7 +97,10 @@ function items(text: string): string[] {
 /** Repeats in square brackets, innermost first: each is worked out and stands as `#0`, `#1`, ... in what is left. */
 function body(text: string, below: number): Said {
   const done: Said[] = []
-  const counted = (inside: string) => items(inside).map(item => item.startsWith('#') ? done[Number(item.slice(1))]! : one(item, below)).reduce((a, b) => ({ made: a.made + b.made, used: a.used + b.used }))
+  const counted = (inside: string) =>
+    items(inside)
+      .map(item => (item.startsWith('#') ? done[Number(item.slice(1))]! : one(item, below)))
+      .reduce((a, b) => ({ made: a.made + b.made, used: a.used + b.used }))
   const overAgain = ({ made, used }: Said, times: number) => ({ made: made * times, used: used * times })
   const innermost = /\[([^[\]]*)\] (twice|\w+ times)/
   let left = text
@@ -85,7 +121,12 @@ export function said(words: string, below: number): Said {
   const clauses = words.replace(/\((\d+ \w+ in next loop), then \[[^\]]*\] [\w ]+?\)/g, '$1').split('; ')
   const closings = clauses.filter(clause => CLOSING.test(clause)).length
   const counts = clauses.some(clause => /counts? as first/.test(clause))
-  const steps = clauses.filter(clause => !CLOSING.test(clause) && !/to the new start$/.test(clause) && !/^(ch \d+( \(.*\))?(, turn)?$|skipped chs|(sk|miss) \d+ chs|join with)/i.test(clause))
+  const steps = clauses.filter(
+    clause =>
+      !CLOSING.test(clause)
+      && !/to the new start$/.test(clause)
+      && !/^(ch \d+( \(.*\))?(, turn)?$|skipped chs|(sk|miss) \d+ chs|join with)/i.test(clause),
+  )
   const sum = steps.length > 0 ? body(steps.join('; '), below) : { made: 0, used: 0 }
   const intoFoundation = below === 1
   return { made: sum.made + closings + (counts ? 1 : 0), used: sum.used + (counts && !intoFoundation ? 1 : 0) }

@@ -30,9 +30,18 @@ describe('the command line', () => {
   }, 60_000)
 
   it('prints rounds, sizes and findings as JSON', () => {
-    const record = JSON.parse(draftFile(JSON.stringify(design), '--as', 'json').stdout) as { rounds: object[], sizes: object, findings: object[] }
+    const record = JSON.parse(draftFile(JSON.stringify(design), '--as', 'json').stdout) as {
+      rounds: object[]
+      sizes: object
+      findings: object[]
+    }
     expect(Object.keys(record)).toEqual(['rounds', 'pieces', 'handles', 'sizes', 'findings'])
-    expect(record.rounds[4]).toEqual({ number: 5, part: 'base', stitches: 30, words: 'Ch 1; sc in next 3, 2 sc in next, six times; join with sl st to first sc' })
+    expect(record.rounds[4]).toEqual({
+      number: 5,
+      part: 'base',
+      stitches: 30,
+      words: 'Ch 1; sc in next 3, 2 sc in next, six times; join with sl st to first sc',
+    })
   }, 30_000)
 
   it.each([
@@ -41,12 +50,16 @@ describe('the command line', () => {
     [JSON.stringify(design), ['--as', 'pdf'], '--as: must be one of'],
     [JSON.stringify(design), ['--terms', 'fr'], '--terms'],
     [JSON.stringify(design), ['--unknown'], '--unknown'],
-  ] as const)('refuses with exit code 2 and names what is wrong: %#', (contents, args, says) => {
-    const { status, stderr, stdout } = draftFile(contents, ...args)
-    expect(status).toBe(2)
-    expect(stdout).toBe('')
-    expect(stderr).toContain(says)
-  }, 30_000)
+  ] as const)(
+    'refuses with exit code 2 and names what is wrong: %#',
+    (contents, args, says) => {
+      const { status, stderr, stdout } = draftFile(contents, ...args)
+      expect(status).toBe(2)
+      expect(stdout).toBe('')
+      expect(stderr).toContain(says)
+    },
+    30_000,
+  )
 
   it('refuses a file that is not there', () => {
     const { status, stderr } = spawnSync('npm', ['run', '-s', 'draft', '--', join(folder, 'nowhere.json')], { cwd: root, encoding: 'utf8' })

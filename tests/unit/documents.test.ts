@@ -15,16 +15,21 @@ const bySchema = new Ajv({ strict: false }).compile(JSON.parse(read('docs/design
 const demos = readdirSync(root + 'demo').map(file => ({ file, document: JSON.parse(read(`demo/${file}`)) as Record<string, unknown> }))
 
 describe('the demo world', () => {
-  it.each(demos.filter(({ document }) => document.fairHollow === 'design'))('$file is a sound design by program and schema, and drafts clean', ({ document }) => {
-    const reading = readDesign(document)
-    expect(reading.ok).toBe(true)
-    expect(bySchema(document)).toBe(true)
-    if (!reading.ok) return
-    const heavy = draft(reading.document).findings.filter(({ weight }) => weight === 'stop' || weight === 'caution')
-    expect(heavy).toEqual([])
-  })
+  it.each(demos.filter(({ document }) => document.fairHollow === 'design'))(
+    '$file is a sound design by program and schema, and drafts clean',
+    ({ document }) => {
+      const reading = readDesign(document)
+      expect(reading.ok).toBe(true)
+      expect(bySchema(document)).toBe(true)
+      if (!reading.ok) return
+      const heavy = draft(reading.document).findings.filter(({ weight }) => weight === 'stop' || weight === 'caution')
+      expect(heavy).toEqual([])
+    },
+  )
 
-  it.each(demos.filter(({ document }) => document.fairHollow === 'swatch'))('$file is a sound swatch', ({ document }) => expect(readSwatch(document).ok).toBe(true))
+  it.each(demos.filter(({ document }) => document.fairHollow === 'swatch'))('$file is a sound swatch', ({ document }) =>
+    expect(readSwatch(document).ok).toBe(true),
+  )
 })
 
 describe('a document of an earlier version', () => {
@@ -44,10 +49,20 @@ describe('a document of an earlier version', () => {
   })
 
   it('means what it meant then where it leaves something out', () => {
-    const bag = { fairHollow: 'design', name: 'Then', gauge: demos[0]!.document.gauge, base: { form: 'rectangle', size: { pin: { stitches: 20, rows: 9 } } } }
+    const bag = {
+      fairHollow: 'design',
+      name: 'Then',
+      gauge: demos[0]!.document.gauge,
+      base: { form: 'rectangle', size: { pin: { stitches: 20, rows: 9 } } },
+    }
     const of = (version: number, part: object) => {
-      const reading = readDesign({ ...bag, gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } }, version, wall: [version === 1 ? part : { id: 'part-1', ...part }] })
-      return reading.ok ? { base: reading.document.base, ...reading.document.wall[0]! } as Record<string, unknown> : reading.problems
+      const reading = readDesign({
+        ...bag,
+        gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } },
+        version,
+        wall: [version === 1 ? part : { id: 'part-1', ...part }],
+      })
+      return reading.ok ? ({ base: reading.document.base, ...reading.document.wall[0]! } as Record<string, unknown>) : reading.problems
     }
     const slots = { band: 'slots', width: { want: { widthCm: 12 } }, chains: { want: { hole: true } } }
     expect(of(1, slots)).toMatchObject({ rounds: 3 })
@@ -58,14 +73,17 @@ describe('a document of an earlier version', () => {
 
 describe('the documentation', () => {
   it('shows documents that the program takes', () => {
-    const blocks = [...read('docs/formats.md').matchAll(/```json\n([\s\S]*?)```/g)].map(([, text]) => JSON.parse(text!) as { fairHollow: string })
+    const blocks = [...read('docs/formats.md').matchAll(/```json\n([\s\S]*?)```/g)].map(
+      ([, text]) => JSON.parse(text!) as { fairHollow: string },
+    )
     expect(blocks.map(({ fairHollow }) => fairHollow)).toEqual(['design', 'swatch'])
     for (const block of blocks) expect((block.fairHollow === 'design' ? readDesign(block) : readSwatch(block)).ok).toBe(true)
   })
 
   it('names every form of base and every kind of wall', () => {
     const formats = read('docs/formats.md')
-    for (const name of [...baseForms().map(({ form }) => form), ...wallKinds().map(({ band }) => band)]) expect(formats).toContain(`\`${name}\``)
+    for (const name of [...baseForms().map(({ form }) => form), ...wallKinds().map(({ band }) => band)])
+      expect(formats).toContain(`\`${name}\``)
   })
 
   it('says of the document what the declarations say: `npm run documents` writes it anew', () => {

@@ -15,7 +15,7 @@ async function broken(filePath: string, code: string): Promise<string[]> {
   return (result?.messages ?? []).map(({ ruleId }) => ruleId ?? 'not read')
 }
 
-beforeAll(async () => void await broken('core/measure/x.ts', 'export const x = 1'), 60_000)
+beforeAll(async () => void (await broken('core/measure/x.ts', 'export const x = 1')), 60_000)
 
 describe('arrows', () => {
   it.each([
@@ -52,13 +52,22 @@ describe('arrows', () => {
 
 describe('core is pure', () => {
   it.each([
-    'export const now = Date.now()', 'export const now = new Date()', 'export const now = globalThis.performance.now()', 'export const id = crypto.randomUUID()',
-    'export const at = () => setTimeout(() => undefined, 3)', 'export const answer = fetch(\'/\')', 'export const wide = window.innerWidth', 'export const env = process.env',
+    'export const now = Date.now()',
+    'export const now = new Date()',
+    'export const now = globalThis.performance.now()',
+    'export const id = crypto.randomUUID()',
+    'export const at = () => setTimeout(() => undefined, 3)',
+    'export const answer = fetch(\'/\')',
+    'export const wide = window.innerWidth',
+    'export const env = process.env',
   ])('no clock, no machine: %s', async code => expect(await broken('core/fit/x.ts', code)).toContain('no-restricted-globals'))
 
   it.each([
-    'export const chance = Math.random()', 'export const chance = Math[\'random\']()', 'const { random } = Math\nexport const chance = random()',
-    'const M = Math\nexport const chance = M.random()', 'export const dice = [Math]',
+    'export const chance = Math.random()',
+    'export const chance = Math[\'random\']()',
+    'const { random } = Math\nexport const chance = random()',
+    'const M = Math\nexport const chance = M.random()',
+    'export const dice = [Math]',
   ])('no chance: %s', async code => expect(await broken('core/fit/x.ts', code)).toContain('no-restricted-syntax'))
 
   it('but sums', async () => expect(await broken('core/fit/x.ts', 'export const two = Math.max(1, 2)')).toEqual([]))
@@ -66,27 +75,35 @@ describe('core is pure', () => {
 
 describe('roles, not kinds', () => {
   it.each([
-    'export const is = (spec: { band: string }) => spec.band === \'slots\'', 'export const is = ({ form }: { form: string }) => \'oval\' !== form',
+    'export const is = (spec: { band: string }) => spec.band === \'slots\'',
+    'export const is = ({ form }: { form: string }) => \'oval\' !== form',
     'export const is = (kind: string) => [\'dc\', \'tr\'].includes(kind)',
-    'export function is(spec: { band: string }): number {\n  switch (spec.band) {\n    case \'slots\': return 1\n    default: return 0\n  }\n}',
+    'export function is(spec: { band: string }): number {\n  switch (spec.band) {\n    case \'slots\': return 1\n    default: return '
+    + '0\n  }\n}',
   ])('%s', async code => expect(await broken('core/draft/x.ts', code)).toContain('house/roles'))
 
   it('a lookup by whatever kind it is, is none', async () => {
-    expect(await broken('core/draft/x.ts', 'export const of = (all: { band: string }[], band: string) => all.find(one => one.band === band)')).toEqual([])
+    expect(
+      await broken('core/draft/x.ts', 'export const of = (all: { band: string }[], band: string) => all.find(one => one.band === band)'),
+    ).toEqual([])
   })
 })
 
 describe('circles', () => {
   it('are found, those of types alone too, and through files in between', () => {
     const files = new Map([
-      ['core/a/one.ts', 'import { two } from \'./two\'\nexport const one = 1'], ['core/a/two.ts', 'import {\n  type Three,\n} from \'~~/core/b/three\''],
-      ['core/b/three.ts', 'export type { One } from \'../a/one\''], ['core/b/four.ts', 'import \'./three\''],
+      ['core/a/one.ts', 'import { two } from \'./two\'\nexport const one = 1'],
+      ['core/a/two.ts', 'import {\n  type Three,\n} from \'~~/core/b/three\''],
+      ['core/b/three.ts', 'export type { One } from \'../a/one\''],
+      ['core/b/four.ts', 'import \'./three\''],
     ])
     expect(circlesAmong(files)).toEqual([['core/a/one.ts', 'core/a/two.ts', 'core/b/three.ts', 'core/a/one.ts']])
   })
 
   it('there are none', () => {
-    const paths = ['core', 'app', 'server', 'cli'].flatMap(house => (readdirSync(root + house, { recursive: true }) as string[]).map(path => `${house}/${path}`))
+    const paths = ['core', 'app', 'server', 'cli'].flatMap(house =>
+      (readdirSync(root + house, { recursive: true }) as string[]).map(path => `${house}/${path}`),
+    )
     const files = new Map(paths.filter(path => /\.(ts|vue)$/.test(path)).map(path => [path, readFileSync(root + path, 'utf8')]))
     expect(files.size).toBeGreaterThan(200)
     expect(circlesAmong(files)).toEqual([])

@@ -18,10 +18,17 @@ const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'sh
 /** A shelf is this wide and tall; a bag that is larger is drawn smaller to stay on it. */
 const SHELF_CM = 30
 const TALL_CM = 24
-const scale = computed(() => Math.min(1, TALL_CM / Math.max(1, drafted.value.sizes.withHandles?.emptyCm ?? drafted.value.sizes.height.cm), SHELF_CM / Math.max(1, standing(drafted.value.sizes.floor, drafted.value.sizes.mouth.cm).lengthCm)))
+const scale = computed(() =>
+  Math.min(
+    1,
+    TALL_CM / Math.max(1, drafted.value.sizes.withHandles?.emptyCm ?? drafted.value.sizes.height.cm),
+    SHELF_CM / Math.max(1, standing(drafted.value.sizes.floor, drafted.value.sizes.mouth.cm).lengthCm),
+  ),
+)
 const facts = computed(() => {
   const { sizes, design } = drafted.value
-  return `${floorShort(sizes.floor, design.units)}, ${formatCm(sizes.height.cm, design.units)} tall${sizes.withHandles ? ` (${formatCm(sizes.withHandles.emptyCm, design.units)} with handles)` : ''}, ${sizes.rounds} rounds`
+  return `${floorShort(sizes.floor, design.units)}, ${formatCm(sizes.height.cm, design.units)} `
+    + `tall${sizes.withHandles ? ` (${formatCm(sizes.withHandles.emptyCm, design.units)} with handles)` : ''}, ${sizes.rounds} rounds`
 })
 </script>
 

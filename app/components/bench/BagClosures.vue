@@ -18,7 +18,10 @@ const emit = defineEmits<{ select: [part: string] }>()
       <path
         :d="closure.path"
         :class="{ chosen: closure.part === selected }"
-        :style="{ stroke: closure.part === selected ? undefined : threadLine(colours[closure.colour] ?? '#cccccc'), strokeWidth: closure.widthCm + 0.2 }"
+        :style="{
+          stroke: closure.part === selected ? undefined : threadLine(colours[closure.colour] ?? '#cccccc'),
+          strokeWidth: closure.widthCm + 0.2,
+        }"
       />
       <path
         :d="closure.path"

@@ -27,11 +27,21 @@ const BELOW_PX = 14
 
 const narrow = computed(() => width.value < 620)
 const held = computed(() => props.draft.design.contents && roomOf(props.draft.design.contents))
-const tallCm = computed(() => Math.max(props.draft.sizes.height.cm, held.value?.heightCm ?? 0, 0.1, props.draft.sizes.withHandles?.emptyCm ?? 0, props.draft.sizes.withHandles?.loadedCm ?? 0))
+const tallCm = computed(() =>
+  Math.max(
+    props.draft.sizes.height.cm,
+    held.value?.heightCm ?? 0,
+    0.1,
+    props.draft.sizes.withHandles?.emptyCm ?? 0,
+    props.draft.sizes.withHandles?.loadedCm ?? 0,
+  ),
+)
 const plan = computed(() => planOf(props.draft).box)
 const floorCm = computed(() => Math.max(plan.value.height, 0.1))
 /** The upright tape runs on to the next whole mark above the mouth. */
-const tapeCm = computed(() => props.draft.design.units === 'in' ? Math.ceil(tallCm.value / CM_PER_INCH) * CM_PER_INCH : Math.ceil(tallCm.value))
+const tapeCm = computed(() =>
+  props.draft.design.units === 'in' ? Math.ceil(tallCm.value / CM_PER_INCH) * CM_PER_INCH : Math.ceil(tallCm.value),
+)
 const wideCm = computed(() => Math.max(plan.value.width, held.value?.lengthCm ?? 0, ...props.draft.parts.map(part => acrossCm(part))))
 
 const scale = computed(() => {
@@ -62,16 +72,23 @@ const tight = computed(() => gap.value < 50)
 /** Where each part's label points: the middle of its band, or of the floor below. */
 const labels = computed(() => {
   let bottom = 0
-  const pointed = props.draft.parts.map((part) => {
-    if (isBase(part)) {
+  const pointed = props.draft.parts
+    .map((part) => {
+      if (isBase(part)) {
+        bottom += part.size.height.cm
+        return { part, y: planY.value, x: middleX.value + (plan.value.width / 2) * scale.value }
+      }
+      const middle = bottom + part.size.height.cm / 2
       bottom += part.size.height.cm
-      return { part, y: planY.value, x: middleX.value + (plan.value.width / 2) * scale.value }
-    }
-    const middle = bottom + part.size.height.cm / 2
-    bottom += part.size.height.cm
-    return { part, y: floorY.value - middle * scale.value, x: middleX.value + (acrossCm(part) / 2) * scale.value }
-  }).reverse()
-  const placed = spreadLabels(pointed.map(({ y }) => y), gap.value, 24, Math.max(60, height.value - 30))
+      return { part, y: floorY.value - middle * scale.value, x: middleX.value + (acrossCm(part) / 2) * scale.value }
+    })
+    .reverse()
+  const placed = spreadLabels(
+    pointed.map(({ y }) => y),
+    gap.value,
+    24,
+    Math.max(60, height.value - 30),
+  )
   return pointed.map((label, i) => ({ ...label, labelY: placed[i]! }))
 })
 const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + halfPx.value + 44))
@@ -169,7 +186,9 @@ const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + 
         :units="draft.design.units"
         :chosen="part.id === selected"
         :tight="tight && !narrow"
-        :style="narrow ? {} : { position: 'absolute', left: `${labelX}px`, top: `${labelY - (tight ? 12 : 25)}px`, width: `${LABELS_PX - 10}px` }"
+        :style="narrow ? {} : {
+          position: 'absolute', left: `${labelX}px`, top: `${labelY - (tight ? 12 : 25)}px`, width: `${LABELS_PX - 10}px`,
+        }"
         @click="emit('select', part.id)"
       />
     </nav>

@@ -13,35 +13,60 @@ import type { Where } from '~~/core/handle/onRim'
 import { insideShade, threadLine } from '~/looks/yarnShade'
 
 /** The bag standing, from the front, in centimetres with its floor's middle at (0, 0). */
-const props = withDefaults(defineProps<{ draft: Draft, scale: number, selected: string, pulled?: number | undefined, threaded?: number | undefined, handlesAs?: HandlesAs | undefined, grips?: boolean }>(), { pulled: 0, threaded: 1, handlesAs: 'held' })
+const props = withDefaults(
+  defineProps<{
+    draft: Draft
+    scale: number
+    selected: string
+    pulled?: number | undefined
+    threaded?: number | undefined
+    handlesAs?: HandlesAs | undefined
+    grips?: boolean
+  }>(),
+  { pulled: 0, threaded: 1, handlesAs: 'held' },
+)
 const emit = defineEmits<{ select: [part: string], nudge: [part: string, to: number] }>()
 
 const mirrored = computed(() => props.draft.design.hands === 'left')
 
 /** Casings with cords, and how high each lies: half way up its round, or at the top of the round whose gaps serve. */
-const casings = computed(() => casingsOf(props.draft.parts, props.draft.gauge).map((casing) => {
-  let heightCm = 0
-  for (const part of props.draft.parts) {
-    if (part === casing.part) break
-    heightCm += part.size.height.cm
-  }
-  return { casing, heightCm: heightCm + casing.part.size.height.cm / 2 }
-}))
-const courses = computed(() => casings.value.reduce((drawn, { casing, heightCm }) => gather(drawn, pullOf(casing, heightCm, props.pulled)), elevation(props.draft)))
-const cords = computed(() => casings.value.flatMap(({ casing, heightCm }) => {
-  const course = courses.value.find(({ bottomCm, heightCm: tall }) => bottomCm + tall >= heightCm - 1e-6)
-  if (!course) return []
-  return cordsFront(casing, { heightCm, outline: course.outline, shape: course.shape, side: mirrored.value ? 1 : -1, turn: course.turn }, props.pulled, props.threaded)
-}))
+const casings = computed(() =>
+  casingsOf(props.draft.parts, props.draft.gauge).map((casing) => {
+    let heightCm = 0
+    for (const part of props.draft.parts) {
+      if (part === casing.part) break
+      heightCm += part.size.height.cm
+    }
+    return { casing, heightCm: heightCm + casing.part.size.height.cm / 2 }
+  }),
+)
+const courses = computed(() =>
+  casings.value.reduce((drawn, { casing, heightCm }) => gather(drawn, pullOf(casing, heightCm, props.pulled)), elevation(props.draft)),
+)
+const cords = computed(() =>
+  casings.value.flatMap(({ casing, heightCm }) => {
+    const course = courses.value.find(({ bottomCm, heightCm: tall }) => bottomCm + tall >= heightCm - 1e-6)
+    if (!course) return []
+    return cordsFront(
+      casing,
+      { heightCm, outline: course.outline, shape: course.shape, side: mirrored.value ? 1 : -1, turn: course.turn },
+      props.pulled,
+      props.threaded,
+    )
+  }),
+)
 const handles = computed(() => handleFronts(props.draft, props.handlesAs, courses.value))
 const closures = computed(() => closureFronts(props.draft, courses.value))
 /** The part in hand can be taken hold of, if it is placed on the front. */
-const gripped = computed(() => props.grips ? gripFronts(props.draft, courses.value).filter(({ part }) => part === props.selected) : [])
+const gripped = computed(() => (props.grips ? gripFronts(props.draft, courses.value).filter(({ part }) => part === props.selected) : []))
 const partOf = (id: string) => props.draft.parts.find(part => part.id === id)!
 const nudgeOf = (part: DraftPart) => (wallPartOf(part) as Partial<Where> | undefined)?.nudge ?? 0
 const colours = computed(() => Object.fromEntries(props.draft.design.yarns.map(({ id, colour }) => [id, colour])))
 const top = computed(() => courses.value.at(-1))
 const rounded = computed(() => props.draft.sizes.floor.shape === 'disc' || props.draft.sizes.floor.shape === 'stadium')
+
+/** Light and shade across a round bag: from its left edge to its right one. */
+const ROUNDNESS = [[0, '#000', 0.26], [0.22, '#000', 0.08], [0.5, '#fff', 0.08], [0.78, '#000', 0.08], [1, '#000', 0.26]] as const
 
 /** Stitches under this many pixels wide are a blur; the band's colour alone is sharper. */
 const LEAST_PX = 2.4
@@ -63,11 +88,17 @@ const bands = computed(() => {
   const found: { part: string, colour: string, from: number, courses: Course[] }[] = []
   courses.value.forEach((course, i) => {
     const last = found.at(-1)
-    if (last && last.part === course.part && last.colour === course.colour && Boolean(last.courses[0]!.worked.round.inLoops) === Boolean(course.worked.round.inLoops)) last.courses.push(course)
+    if (
+      last
+      && last.part === course.part
+      && last.colour === course.colour
+      && Boolean(last.courses[0]!.worked.round.inLoops) === Boolean(course.worked.round.inLoops)
+    )
+      last.courses.push(course)
     else found.push({ part: course.part, colour: course.colour, from: i, courses: [course] })
   })
   return found.map(({ part, colour, from, courses: own }) => {
-    const stitchPx = (2 * own[0]!.outline.lengthCm / own[0]!.worked.edge.count) * props.scale
+    const stitchPx = ((2 * own[0]!.outline.lengthCm) / own[0]!.worked.edge.count) * props.scale
     const fronts = stitchPx >= LEAST_PX ? own.map(course => frontOf(course, mirrored.value)) : []
     const lines = own.map(course => `M${-course.outline.lengthCm / 2} ${-course.bottomCm}h${course.outline.lengthCm}`).join('')
     return {
@@ -81,7 +112,7 @@ const bands = computed(() => {
       net: fronts.map(({ net }) => net).join(''),
       away: fronts.map(({ open }) => open).join(''),
       open: own.every(({ worked }) => worked.round.inLoops),
-      stitchCm: own[0]!.outline.lengthCm * 2 / own[0]!.worked.edge.count,
+      stitchCm: (own[0]!.outline.lengthCm * 2) / own[0]!.worked.edge.count,
     }
   })
 })
@@ -98,29 +129,11 @@ const frame = computed(() => {
     <defs>
       <linearGradient id="roundness">
         <stop
-          offset="0"
-          stop-color="#000"
-          stop-opacity="0.26"
-        />
-        <stop
-          offset="0.22"
-          stop-color="#000"
-          stop-opacity="0.08"
-        />
-        <stop
-          offset="0.5"
-          stop-color="#fff"
-          stop-opacity="0.08"
-        />
-        <stop
-          offset="0.78"
-          stop-color="#000"
-          stop-opacity="0.08"
-        />
-        <stop
-          offset="1"
-          stop-color="#000"
-          stop-opacity="0.26"
+          v-for="[offset, colour, opacity] in ROUNDNESS"
+          :key="offset"
+          :offset="offset"
+          :stop-color="colour"
+          :stop-opacity="opacity"
         />
       </linearGradient>
     </defs>
@@ -210,7 +223,9 @@ const frame = computed(() => {
         v-for="layer in ['edge', 'core']"
         :key="layer"
         :d="cord.over + cord.ends"
-        :style="{ stroke: layer === 'edge' ? threadLine(colours[cord.colour] ?? '#cccccc') : colours[cord.colour], strokeWidth: cord.thickCm * (layer === 'edge' ? 1.25 : 0.85) }"
+        :style="layer === 'edge'
+          ? { stroke: threadLine(colours[cord.colour] ?? '#cccccc'), strokeWidth: cord.thickCm * 1.25 }
+          : { stroke: colours[cord.colour], strokeWidth: cord.thickCm * 0.85 }"
       />
       <circle
         v-if="cord.ends"

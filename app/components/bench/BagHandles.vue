@@ -4,9 +4,16 @@ import type { HandleFront } from '~~/core/chart/handles'
 import { threadLine } from '~/looks/yarnShade'
 
 /** Handles as strips of their yarn, in centimetres with the floor's middle at (0, 0). */
-const props = defineProps<{ handles: readonly HandleFront[], colours: Readonly<Record<string, string>>, selected: string, stitchCm: number }>()
+const props = defineProps<{
+  handles: readonly HandleFront[]
+  colours: Readonly<Record<string, string>>
+  selected: string
+  stitchCm: number
+}>()
 const emit = defineEmits<{ select: [part: string] }>()
-const drawn = computed(() => props.handles.map(handle => ({ ...handle, yarn: handle.bought ? '#8a6a45' : props.colours[handle.colour] ?? '#cccccc' })))
+const drawn = computed(() =>
+  props.handles.map(handle => ({ ...handle, yarn: handle.bought ? '#8a6a45' : (props.colours[handle.colour] ?? '#cccccc') })),
+)
 </script>
 
 <template>
@@ -35,7 +42,9 @@ const drawn = computed(() => props.handles.map(handle => ({ ...handle, yarn: han
       <path
         v-if="!handle.bought"
         :d="handle.path"
-        :style="{ stroke: threadLine(handle.yarn), strokeWidth: handle.widthCm * 0.82, strokeDasharray: `0.07 ${Math.max(0.15, stitchCm - 0.07)}` }"
+        :style="{
+          stroke: threadLine(handle.yarn), strokeWidth: handle.widthCm * 0.82, strokeDasharray: `0.07 ${Math.max(0.15, stitchCm - 0.07)}`,
+        }"
       />
     </g>
   </g>

@@ -9,6 +9,11 @@ const props = defineProps<{ draft: Draft }>()
 const units = computed(() => props.draft.design.units)
 const sizes = computed(() => props.draft.sizes)
 const yarns = computed(() => yarnNeeds(props.draft))
+const floor = computed(() => {
+  const { shape, length } = sizes.value.floor
+  if (shape === 'none') return 'none'
+  return shape === 'disc' ? formatLength(length, units.value) : floorShort(sizes.value.floor, units.value)
+})
 const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixed(1) : String(Math.round(sizes.value.litres)))
 </script>
 
@@ -24,7 +29,7 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
     </div>
     <div>
       <dt>Floor</dt>
-      <dd>{{ sizes.floor.shape === 'none' ? 'none' : sizes.floor.shape === 'disc' ? formatLength(sizes.floor.length, units) : floorShort(sizes.floor, units) }}</dd>
+      <dd>{{ floor }}</dd>
     </div>
     <div>
       <dt>Lies flat</dt>

@@ -18,17 +18,27 @@ const units = computed(() => bag.design.units)
 const TOLERANCE = { least: 0.2, most: 10 }
 
 // What was found holds for the bag as it was then.
-watch(() => bag.design, () => {
-  result.value = undefined
-  stop()
-})
+watch(
+  () => bag.design,
+  () => {
+    result.value = undefined
+    stop()
+  },
+)
 
 function start(): void {
   void search(bag.design, bag.draft.gauge, { toleranceCm: toleranceCm.value, mostAdjusting: mostAdjusting.value })
 }
 
 function fixOf(fitting: Fitting): Fix {
-  return { label: `Counts that fit: ${fitting.stitches} stitches`, changes: [{ path: ['base'], value: fitting.base }, { path: ['wall'], value: fitting.wall }, { path: ['measuredBase'], value: undefined }] }
+  return {
+    label: `Counts that fit: ${fitting.stitches} stitches`,
+    changes: [
+      { path: ['base'], value: fitting.base },
+      { path: ['wall'], value: fitting.wall },
+      { path: ['measuredBase'], value: undefined },
+    ],
+  }
 }
 </script>
 

@@ -17,7 +17,9 @@ const reach = computed(() => Math.min(plan.value.box.width, plan.value.box.heigh
 /** Rounds under this many pixels deep are drawn as outlines alone. */
 const LEAST_PX = 2.6
 const inDetail = computed(() => reach.value * props.scale * 2 >= LEAST_PX && plan.value.kinds.length <= 20_000)
-const rounds = computed(() => inDetail.value ? plan.value.rounds.map(round => ({ number: round.number, ...roundPaths(plan.value, round) })) : [])
+const rounds = computed(() =>
+  inDetail.value ? plan.value.rounds.map(round => ({ number: round.number, ...roundPaths(plan.value, round) })) : [],
+)
 
 /** A line through the heads of a round. */
 function lineOf({ from, to }: { from: number, to: number }, closed: boolean): string {
@@ -26,7 +28,9 @@ function lineOf({ from, to }: { from: number, to: number }, closed: boolean): st
   for (let i = from; i < to; i++) path += `${i === from ? 'M' : 'L'}${headX[i]!.toFixed(3)} ${headY[i]!.toFixed(3)}`
   return closed ? `${path}Z` : path
 }
-const outlines = computed(() => plan.value.rounds.map((round, i) => ({ number: round.number, path: lineOf(round, base.value.rounds[i]!.edge.closed) })))
+const outlines = computed(() =>
+  plan.value.rounds.map((round, i) => ({ number: round.number, path: lineOf(round, base.value.rounds[i]!.edge.closed) })),
+)
 /** The floor's own outline: its last round, or the box of its rows. */
 const ground = computed(() => {
   const { left, top, width, height } = plan.value.box

@@ -4,7 +4,7 @@ import { computed, ref, useId } from 'vue'
 import { KIND_GROUPS, type KindGroup } from '~~/core/kind/kind'
 import { kindOf, wallKinds } from '~~/core/wall/wall'
 import { inTerms } from '~~/core/words/inTerms'
-import { tileOf } from '~/looks/tiles'
+import { type Tile, tileOf } from '~/looks/tiles'
 import { insideShade, threadLine } from '~/looks/yarnShade'
 import { useWays } from '~/stores/ways'
 
@@ -16,12 +16,31 @@ const name = useId()
 /** Tiles of a group are drawn when it is opened. */
 const opened = ref<readonly KindGroup[]>([])
 const own = computed(() => kindOf({ band: props.value }))
-const groups = computed(() => KIND_GROUPS.map((group) => {
-  const isOwn = own.value.group === group
-  const open = isOwn || opened.value.includes(group)
-  const kinds = wallKinds().filter(kind => kind.group === group)
-  return { group, own: isOwn, open, kinds: open ? kinds.map(kind => ({ ...kind, tile: tileOf(kind.band) })) : [], names: kinds.map(kind => kind.name).join(', ') }
-}))
+const groups = computed(() =>
+  KIND_GROUPS.map((group) => {
+    const isOwn = own.value.group === group
+    const open = isOwn || opened.value.includes(group)
+    const kinds = wallKinds().filter(kind => kind.group === group)
+    return {
+      group,
+      own: isOwn,
+      open,
+      kinds: open ? kinds.map(kind => ({ ...kind, tile: tileOf(kind.band) })) : [],
+      names: kinds.map(kind => kind.name).join(', '),
+    }
+  }),
+)
+
+/** A tile from the fabric up: what is filled, and what is drawn as a line so thick in the yarn or in its shadow. */
+function layersOf({ outline, net, holes, ridges, threads, posts, signs }: Tile, bare?: boolean) {
+  const [yarn, shadow, inside] = [props.colour, threadLine(props.colour), insideShade(props.colour)]
+  const line = (d: string, stroke: string, thick: number) => ({ d, stroke, 'fill': 'none', 'stroke-width': thick })
+  return [
+    { 'd': outline, 'fill': bare ? inside : yarn, 'fill-opacity': bare ? 0.25 : 1 }, line(net, shadow, 0.2), { d: holes, fill: inside },
+    line(ridges, shadow, 0.09), line(threads, shadow, 0.1), line(posts, shadow, 0.32), line(posts, yarn, 0.2),
+    ...signs.flatMap(({ path, thick }) => [line(path, shadow, thick + 0.3), line(path, yarn, thick)]),
+  ].filter(({ d }) => d)
+}
 
 function toggle(group: KindGroup): void {
   opened.value = opened.value.includes(group) ? opened.value.filter(one => one !== group) : [...opened.value, group]
@@ -73,57 +92,10 @@ function toggle(group: KindGroup): void {
             aria-hidden="true"
           >
             <path
-              :d="kind.tile.outline"
-              :style="kind.sample.bare ? { fill: insideShade(colour), fillOpacity: 0.25 } : { fill: colour }"
-            />
-            <path
-              :d="kind.tile.net"
-              fill="none"
-              :stroke="threadLine(colour)"
-              stroke-width="0.2"
-            />
-            <path
-              :d="kind.tile.holes"
-              :fill="insideShade(colour)"
-            />
-            <path
-              :d="kind.tile.ridges"
-              :stroke="threadLine(colour)"
-              stroke-width="0.09"
-            />
-            <path
-              :d="kind.tile.threads"
-              fill="none"
-              :stroke="threadLine(colour)"
-              stroke-width="0.1"
-            />
-            <path
-              :d="kind.tile.posts"
-              :stroke="threadLine(colour)"
-              stroke-width="0.32"
-            />
-            <path
-              :d="kind.tile.posts"
-              :stroke="colour"
-              stroke-width="0.2"
-            />
-            <template
-              v-for="(sign, i) in kind.tile.signs"
+              v-for="(layer, i) in layersOf(kind.tile, kind.sample.bare)"
               :key="i"
-            >
-              <path
-                :d="sign.path"
-                fill="none"
-                :stroke="threadLine(colour)"
-                :stroke-width="sign.thick + 0.3"
-              />
-              <path
-                :d="sign.path"
-                fill="none"
-                :stroke="colour"
-                :stroke-width="sign.thick"
-              />
-            </template>
+              v-bind="layer"
+            />
           </svg>
           <span>{{ kind.name }}</span>
         </label>

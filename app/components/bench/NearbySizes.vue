@@ -9,13 +9,20 @@ import { useDocument } from '~/stores/document'
 
 /** The sizes that whole stitches and rounds allow, on either side of the one in hand: pick one and its counts are pinned. */
 const bag = useDocument()
-const sizes = computed(() => neighbours(bag.design.base, fromNothing(bag.draft.gauge, bag.design.rounds)).map(({ spec, worked, here }) => {
-  const { floor, circumference, height } = worked.size
-  const { units } = bag.design
-  const flat = `${formatCm(circumference.cm / 2, units)} wide`
-  const size = floor && floor.shape !== 'none' ? floorShort(floor, units) : formOf(bag.design.base).tall ? `${flat}, ${formatCm(height.cm, units)} tall` : flat
-  return { spec, here, size, stitches: worked.edge.count }
-}))
+const sizes = computed(() =>
+  neighbours(bag.design.base, fromNothing(bag.draft.gauge, bag.design.rounds)).map(({ spec, worked, here }) => {
+    const { floor, circumference, height } = worked.size
+    const { units } = bag.design
+    const flat = `${formatCm(circumference.cm / 2, units)} wide`
+    const size
+      = floor && floor.shape !== 'none'
+        ? floorShort(floor, units)
+        : formOf(bag.design.base).tall
+          ? `${flat}, ${formatCm(height.cm, units)} tall`
+          : flat
+    return { spec, here, size, stitches: worked.edge.count }
+  }),
+)
 
 function pick(index: number): void {
   const { spec } = sizes.value[index]!

@@ -30,11 +30,16 @@ const pointed = computed(() => {
   return { line: line + 1, before: whole.slice(0, at), marked: whole.slice(at, at + length) || ' ', after: whole.slice(at + length), what }
 })
 
-watch([() => kept.value?.id, () => ways.terms], () => void (text.value = kept.value ? typedIn(kept.value.lines, ways.terms) : ''), { immediate: true })
-// Undo and redo change the kept lines while the text stays: show what is kept then.
-watch(() => kept.value?.lines, (lines) => {
-  if (lines && (!read.value.ok || JSON.stringify(read.value.lines) !== JSON.stringify(lines))) text.value = typedIn(lines, ways.terms)
+watch([() => kept.value?.id, () => ways.terms], () => void (text.value = kept.value ? typedIn(kept.value.lines, ways.terms) : ''), {
+  immediate: true,
 })
+// Undo and redo change the kept lines while the text stays: show what is kept then.
+watch(
+  () => kept.value?.lines,
+  (lines) => {
+    if (lines && (!read.value.ok || JSON.stringify(read.value.lines) !== JSON.stringify(lines))) text.value = typedIn(lines, ways.terms)
+  },
+)
 
 function change(label: string, field: 'lines' | 'name', value: string | readonly string[]): void {
   bag.change(label, [{ path: ['repeats', repeatId.value, field], value }], `repeats.${repeatId.value}.${field}`)

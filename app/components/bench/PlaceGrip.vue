@@ -23,10 +23,22 @@ const spans = computed(() => {
   const rightwards = props.grip.rightwards
   const [left, right] = rightwards ? [grip.before, grip.after] : [grip.after, grip.before]
   return [
-    { key: 'left', from: outerLeftX, to: leftX, stitches: left }, { key: 'span', from: leftX, to: rightX, stitches: grip.stitches }, { key: 'right', from: rightX, to: outerRightX, stitches: right },
-  ].map(span => ({ ...span, middle: (span.from + span.to) / 2, told: String(span.stitches), cm: formatCm(span.stitches * stitchCm.value, props.units), roomy: (span.to - span.from) * props.scale > 26 }))
+    { key: 'left', from: outerLeftX, to: leftX, stitches: left },
+    { key: 'span', from: leftX, to: rightX, stitches: grip.stitches },
+    { key: 'right', from: rightX, to: outerRightX, stitches: right },
+  ].map(span => ({
+    ...span,
+    middle: (span.from + span.to) / 2,
+    told: String(span.stitches),
+    cm: formatCm(span.stitches * stitchCm.value, props.units),
+    roomy: (span.to - span.from) * props.scale > 26,
+  }))
 })
-const told = computed(() => `${spans.value.map(({ key, stitches }) => `${stitches} stitches ${key === 'span' ? props.grip.grip.onward === 0 ? 'between' : 'taken' : `to the ${key}`}`).join(', ')}; moved ${props.nudge} from the middle`)
+const told = computed(() => {
+  const taken = props.grip.grip.onward === 0 ? 'between' : 'taken'
+  const stitches = spans.value.map(span => `${span.stitches} stitches ${span.key === 'span' ? taken : `to the ${span.key}`}`)
+  return `${stitches.join(', ')}; moved ${props.nudge} from the middle`
+})
 
 /** As far as there is room: half a gap, less what a corner holds on to. */
 const room = computed(() => Math.max(0, Math.floor((props.grip.grip.count - 2 * props.grip.grip.stitches) / 4) - 1))

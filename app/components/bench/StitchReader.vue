@@ -28,7 +28,16 @@ function describe(): string {
 watch(at, stitch => emit('read', stitch < 0 ? '' : describe()))
 
 /** Where a stitch stands on on the chart, to draw a line to. */
-const mark = computed(() => at.value < 0 ? undefined : { x1: plan.value.footX[at.value]!, y1: plan.value.footY[at.value]!, x2: plan.value.headX[at.value]!, y2: plan.value.headY[at.value]! })
+const mark = computed(() =>
+  at.value < 0
+    ? undefined
+    : {
+        x1: plan.value.footX[at.value]!,
+        y1: plan.value.footY[at.value]!,
+        x2: plan.value.headX[at.value]!,
+        y2: plan.value.headY[at.value]!,
+      },
+)
 
 function point(event: PointerEvent): void {
   const matrix = surface.value!.getScreenCTM()!.inverse()
@@ -38,7 +47,7 @@ function point(event: PointerEvent): void {
 
 function step(by: number): void {
   const { from, to } = plan.value.rounds[round.value]!
-  at.value = from + (at.value - from + by + (to - from)) % (to - from)
+  at.value = from + ((at.value - from + by + (to - from)) % (to - from))
 }
 
 function climb(by: number): void {
@@ -47,7 +56,12 @@ function climb(by: number): void {
   if (there) at.value = there.from + Math.floor(((at.value - here.from) / (here.to - here.from)) * (there.to - there.from))
 }
 
-const KEYS: Record<string, () => void> = { ArrowRight: () => step(1), ArrowLeft: () => step(-1), ArrowUp: () => climb(1), ArrowDown: () => climb(-1) }
+const KEYS: Record<string, () => void> = {
+  ArrowRight: () => step(1),
+  ArrowLeft: () => step(-1),
+  ArrowUp: () => climb(1),
+  ArrowDown: () => climb(-1),
+}
 
 function onKey(event: KeyboardEvent): void {
   if (!KEYS[event.key]) return

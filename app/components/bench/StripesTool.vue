@@ -10,13 +10,20 @@ const props = defineProps<{ asking: Asking }>()
 const spec = computed(() => props.asking.spec as Pick<Bandlike, 'colour' | 'stripes'>)
 const stripes = computed(() => spec.value.stripes ?? [])
 
-const set = (label: string, next: readonly Stripe[]) => props.asking.answer(label, [{ path: ['stripes'], value: next.length > 0 ? next : undefined }])
+const STRIPED = 'From its first round up, over and over. Yarns change on the last pull-through of the round before.'
+const WORKED_IN = [{ value: false, name: 'one yarn' }, { value: true, name: 'stripes', does: STRIPED }]
+
+const set = (label: string, next: readonly Stripe[]) =>
+  props.asking.answer(label, [{ path: ['stripes'], value: next.length > 0 ? next : undefined }])
 
 /** Two yarns by turns, the band's own first; with one yarn there is nothing to stripe with yet. */
 function start(): void {
   const { colour } = spec.value
   const other = props.asking.yarns.find(({ id }) => id !== colour)?.id ?? colour
-  set('Stripes', [{ colour, rounds: 2 }, { colour: other, rounds: 2 }])
+  set('Stripes', [
+    { colour, rounds: 2 },
+    { colour: other, rounds: 2 },
+  ])
 }
 </script>
 
@@ -24,7 +31,7 @@ function start(): void {
   <ChoiceField
     label="Worked in"
     :value="stripes.length > 0"
-    :choices="[{ value: false, name: 'one yarn' }, { value: true, name: 'stripes', does: 'From its first round up, over and over. Yarns change on the last pull-through of the round before.' }]"
+    :choices="WORKED_IN"
     @change="$event ? start() : set('One yarn', [])"
   />
   <YarnChoice

@@ -14,7 +14,7 @@ const RADIUS = 100
 const OUT = 112
 const IN = 88
 /** Rounds run against the clock from the top, as the floor is drawn; left hands the other way. */
-const hand = computed(() => bag.design.hands === 'left' ? 1 : -1)
+const hand = computed(() => (bag.design.hands === 'left' ? 1 : -1))
 const spot = (at: number, radius: number) => {
   const angle = hand.value * (at / props.eyelets) * 2 * Math.PI - Math.PI / 2
   return { x: Math.cos(angle) * radius, y: Math.sin(angle) * radius }
@@ -25,7 +25,10 @@ const done = computed(() => Math.round(view.threaded * steps.value))
 
 function arc(from: number, to: number, radius: number): string {
   const [a, b] = [spot(from, radius), spot(to, radius)]
-  return `A${radius} ${radius} 0 0 ${hand.value * (to - from) > 0 ? 1 : 0} ${b.x.toFixed(1)} ${b.y.toFixed(1)}`.replace(/^/, `M${a.x.toFixed(1)} ${a.y.toFixed(1)}`)
+  return `A${radius} ${radius} 0 0 ${hand.value * (to - from) > 0 ? 1 : 0} ${b.x.toFixed(1)} ${b.y.toFixed(1)}`.replace(
+    /^/,
+    `M${a.x.toFixed(1)} ${a.y.toFixed(1)}`,
+  )
 }
 
 /** What is threaded of a cord: over posts outside the ring, under them inside, through the eyelets between. */
@@ -44,7 +47,9 @@ function drawn({ passes, direction, start }: CordWay, count: number): { over: st
   return { over, under, ends: `M${a.x.toFixed(1)} ${a.y.toFixed(1)}L${b.x.toFixed(1)} ${b.y.toFixed(1)}` }
 }
 
-const cords = computed(() => props.threading.cords.map((way, i) => drawn(way, Math.min(props.eyelets, Math.max(0, done.value - i * props.eyelets)))))
+const cords = computed(() =>
+  props.threading.cords.map((way, i) => drawn(way, Math.min(props.eyelets, Math.max(0, done.value - i * props.eyelets)))),
+)
 const eyeletSpots = computed(() => Array.from({ length: props.eyelets }, (_, i) => ({ i, ...spot(i, RADIUS), label: spot(i, 72) })))
 /** The starts are always numbered; others every few, as long as they do not run into a start's. */
 const numbered = computed(() => {
@@ -59,7 +64,8 @@ const now = computed(() => {
   if (done.value === steps.value) return 'Threaded: both ends of each cord hang side by side, outside.'
   const cord = Math.floor((done.value - 1) / props.eyelets)
   const { eyelet, goes } = props.threading.cords[cord]!.passes[(done.value - 1) % props.eyelets]!
-  return `${props.threading.cords.length > 1 ? `Cord ${cord + 1}: ` : ''}${goes === 'in' ? 'in through' : 'out through'} eyelet ${eyelet + 1}, ${goes === 'in' ? 'behind' : 'over'} the post.`
+  return `${props.threading.cords.length > 1 ? `Cord ${cord + 1}: ` : ''}${goes === 'in' ? 'in through' : 'out through'} eyelet `
+    + `${eyelet + 1}, ${goes === 'in' ? 'behind' : 'over'} the post.`
 })
 
 const playing = ref(false)

@@ -12,21 +12,31 @@ const bag = useDocument()
 const view = useView()
 const { full, addAbove, addHandles, duplicate, remove, move } = useStack()
 
-const rows = computed(() => bag.design.wall.map((spec, index) => {
-  const part = bag.draft.parts.find(({ id }) => id === spec.id)
-  const colours = [...new Set('stripes' in spec && spec.stripes ? spec.stripes.map(({ colour }) => colour) : [spec.colour])]
-  return {
-    id: spec.id, colours: colours.map(id => bag.design.yarns.find(yarn => yarn.id === id)?.colour ?? '#ccc'),
-    name: part?.name ?? `Wall ${index + 1}`, facts: !part ? 'not reached' : part.rounds.length > 0 ? `${part.rounds.length} × ${part.edge.count} sts` : 'no round',
-    stopped: !part || isStopped(part), lowest: index === 0, highest: index === bag.design.wall.length - 1,
-  }
-}).reverse())
+const rows = computed(() =>
+  bag.design.wall
+    .map((spec, index) => {
+      const part = bag.draft.parts.find(({ id }) => id === spec.id)
+      const colours = [...new Set('stripes' in spec && spec.stripes ? spec.stripes.map(({ colour }) => colour) : [spec.colour])]
+      return {
+        id: spec.id,
+        colours: colours.map(id => bag.design.yarns.find(yarn => yarn.id === id)?.colour ?? '#ccc'),
+        name: part?.name ?? `Wall ${index + 1}`,
+        facts: !part ? 'not reached' : part.rounds.length > 0 ? `${part.rounds.length} × ${part.edge.count} sts` : 'no round',
+        stopped: !part || isStopped(part),
+        lowest: index === 0,
+        highest: index === bag.design.wall.length - 1,
+      }
+    })
+    .reverse(),
+)
 
 /** The part in hand, if it is one of the wall's: a new band goes above it. */
 const inHand = computed(() => rows.value.find(({ id }) => id === view.selected)?.id)
 
 /** What carries the bag is there, or stands there and only does not fit yet. */
-const handled = computed(() => bag.draft.parts.some(({ handles, findings }) => handles.length > 0 || findings.some(({ code }) => code === 'slot-runs')))
+const handled = computed(() =>
+  bag.draft.parts.some(({ handles, findings }) => handles.length > 0 || findings.some(({ code }) => code === 'slot-runs')),
+)
 
 /** The list runs from the top down, the wall from the floor up. */
 function dropped({ oldIndex, newIndex }: { oldIndex?: number | undefined, newIndex?: number | undefined }): void {

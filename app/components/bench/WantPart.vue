@@ -17,12 +17,21 @@ import WherePlaced from './WherePlaced.vue'
 const props = defineProps<{ spec: WallPart, part?: DraftPart | undefined }>()
 const bag = useDocument()
 const { turnInto } = useStack()
-const asking = useAsking(() => ['wall', props.spec.id], () => props.spec, () => props.part)
+const asking = useAsking(
+  () => ['wall', props.spec.id],
+  () => props.spec,
+  () => props.part,
+)
 const kind = computed(() => kindOf(props.spec))
 const colour = computed(() => bag.design.yarns.find(({ id }) => id === props.spec.colour)?.colour ?? '#cccccc')
 const asks = computed(() => asksOf(props.spec, { gauge: bag.draft.gauge, repeats: bag.design.repeats }))
 
-const TOOLS: Readonly<Record<Tool, Component>> = { 'own-repeat': OwnRepeat, 'threading': ThreadingTool, 'where-placed': WherePlaced, 'stripes': StripesTool }
+const TOOLS: Readonly<Record<Tool, Component>> = {
+  'own-repeat': OwnRepeat,
+  'threading': ThreadingTool,
+  'where-placed': WherePlaced,
+  'stripes': StripesTool,
+}
 const striped = computed(() => kind.value.tools?.includes('stripes') ?? false)
 const tools = computed(() => (kind.value.tools ?? []).filter(tool => tool !== 'stripes'))
 </script>

@@ -27,19 +27,39 @@ const figures = computed(() => {
       ['Tall', formatLength(draft.sizes.height, units.value)],
       ['Mouth, around', formatLength(draft.sizes.mouth, units.value)],
       ...(draft.sizes.loadedHeightCm === undefined ? [] : [['Tall, loaded', `about ${formatCm(draft.sizes.loadedHeightCm, units.value)}`]]),
-      ...(draft.sizes.withHandles ? [['Tall, with handles', formatCm(draft.sizes.withHandles.emptyCm, units.value)], ['With handles, loaded', `about ${formatCm(draft.sizes.withHandles.loadedCm, units.value)}`]] : []),
+      ...(draft.sizes.withHandles
+        ? [
+            ['Tall, with handles', formatCm(draft.sizes.withHandles.emptyCm, units.value)],
+            ['With handles, loaded', `about ${formatCm(draft.sizes.withHandles.loadedCm, units.value)}`],
+          ]
+        : []),
     ]
   }
   const { size, rounds, edge } = part
   return [
     ['Rounds', String(rounds.length)],
     ['Stitches at its edge', String(edge.count)],
-    size.floor && size.floor.shape !== 'none' ? ['Floor', floorWords(size.floor, units.value)] : ['Tall', formatLength(size.height, units.value)],
+    size.floor && size.floor.shape !== 'none'
+      ? ['Floor', floorWords(size.floor, units.value)]
+      : ['Tall', formatLength(size.height, units.value)],
     ...(part.net ? [['Loops a round', String(part.net.loops)]] : []),
-    ...(opening.value ? [['A ball pushed through', formatCm(opening.value.ballCm, units.value)], ['A rod falling through', formatCm(opening.value.rodCm, units.value)]] : []),
-    ...hangings.value.filter(one => one.part === part).flatMap(({ handle, dropCm, loadedDropCm }, i, all) => i > 0 && handle.lengthCm === all[0]!.handle.lengthCm
-      ? []
-      : [[`${handle.lies === 'around' ? handle.name : 'Handle'}, foot to foot`, formatCm(handle.lengthCm, units.value)], ['Drop, empty', formatCm(dropCm, units.value)], ['Drop, loaded', `about ${formatCm(loadedDropCm, units.value)}`]]),
+    ...(opening.value
+      ? [
+          ['A ball pushed through', formatCm(opening.value.ballCm, units.value)],
+          ['A rod falling through', formatCm(opening.value.rodCm, units.value)],
+        ]
+      : []),
+    ...hangings.value
+      .filter(one => one.part === part)
+      .flatMap(({ handle, dropCm, loadedDropCm }, i, all) =>
+        i > 0 && handle.lengthCm === all[0]!.handle.lengthCm
+          ? []
+          : [
+              [`${handle.lies === 'around' ? handle.name : 'Handle'}, foot to foot`, formatCm(handle.lengthCm, units.value)],
+              ['Drop, empty', formatCm(dropCm, units.value)],
+              ['Drop, loaded', `about ${formatCm(loadedDropCm, units.value)}`],
+            ],
+      ),
     ['Flat width there', formatLength({ cm: size.circumference.cm / 2, plusMinusCm: size.circumference.plusMinusCm / 2 }, units.value)],
   ]
 })

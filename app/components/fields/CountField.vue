@@ -3,20 +3,33 @@ import { ref, watch } from 'vue'
 import type { Bounds } from '~~/core/field/field'
 import { parseNumber } from '~~/core/measure/parse'
 
-/** A number typed, whole unless `parts` are allowed, and left out if it may be empty; up and down keys count. Only a sound one leaves the field. */
-const props = defineProps<{ label: string, value: number | undefined, bounds: Bounds, suffix?: string | undefined, parts?: boolean, mayBeEmpty?: boolean | undefined }>()
+/**
+ * A number typed, whole unless `parts` are allowed, and left out if it may be empty; up and down keys count. Only a sound one leaves the
+ * field.
+ */
+const props = defineProps<{
+  label: string
+  value: number | undefined
+  bounds: Bounds
+  suffix?: string | undefined
+  parts?: boolean
+  mayBeEmpty?: boolean | undefined
+}>()
 const emit = defineEmits<{ change: [value: number], clear: [] }>()
 
-const shown = (value: number | undefined) => value === undefined ? '' : String(value)
+const shown = (value: number | undefined) => (value === undefined ? '' : String(value))
 const text = ref(shown(props.value))
 const trouble = ref('')
 
-watch(() => props.value, (value) => {
-  if (parseNumber(text.value) !== value) {
-    text.value = shown(value)
-    trouble.value = ''
-  }
-})
+watch(
+  () => props.value,
+  (value) => {
+    if (parseNumber(text.value) !== value) {
+      text.value = shown(value)
+      trouble.value = ''
+    }
+  },
+)
 
 function take(typed: string): void {
   text.value = typed

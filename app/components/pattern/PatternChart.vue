@@ -20,10 +20,21 @@ const wall = computed(() => unrolled(props.draft))
 const wallMarks = computed(() => wall.value.rounds.map(round => ({ ...round, ...roundPaths(wall.value, round) })))
 const numbers = computed(() => loopNumbers(wall.value))
 const numbered = computed(() => wall.value.rounds.filter(({ number }, i) => i === 0 || (number % 5 === 0 && i > 2)))
-const sides = computed(() => sideLines(props.draft).map(spots => spots.map(({ x, y }, i) => `${i === 0 || Math.abs(x - spots[i - 1]!.x) > wall.value.box.width / 2 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('')))
+const sides = computed(() =>
+  sideLines(props.draft).map(spots =>
+    spots
+      .map(
+        ({ x, y }, i) =>
+          `${i === 0 || Math.abs(x - spots[i - 1]!.x) > wall.value.box.width / 2 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`,
+      )
+      .join(''),
+  ),
+)
 const leaning = computed(() => props.draft.design.rounds.style === 'joined' && Boolean(props.draft.design.rounds.leanPerTen))
 const pieces = computed(() => piecesOf(props.draft).filter(({ rows }) => rows.length > 0))
-const hands = computed(() => props.draft.design.hands === 'left' ? 'left-handed: rounds run clockwise' : 'right-handed: rounds run anticlockwise')
+const hands = computed(() =>
+  props.draft.design.hands === 'left' ? 'left-handed: rounds run clockwise' : 'right-handed: rounds run anticlockwise',
+)
 </script>
 
 <template>

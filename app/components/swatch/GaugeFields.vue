@@ -27,9 +27,25 @@ const asking = computed<Asking>(() => ({ spec: props.gauge, now: { gauge: gaugeO
 /** What can be counted, each where it stands in the gauge, and what a maker begins with who counts it too. */
 const counted = computed(() => {
   const like = Object.values(props.gauge.measured)[0]!
-  const kinds = FABRIC_KINDS.map(kind => ({ kind: kind as StitchKind, at: ['measured', kind], field: MEASURED_KINDS[kind]!, there: kind in props.gauge.measured, like: { ...like } as object }))
-  const chain = { kind: 'ch' as StitchKind, at: ['chain'], field: GAUGE_FIELDS.chain, there: props.gauge.chain !== undefined, like: { chains: like.stitches, overCm: like.overCm } }
-  return [...kinds, chain].map(one => ({ ...one, ...stitchName(one.kind, ways.terms), fields: (one.field as { readonly fields: Fields }).fields }))
+  const kinds = FABRIC_KINDS.map(kind => ({
+    kind: kind as StitchKind,
+    at: ['measured', kind],
+    field: MEASURED_KINDS[kind]!,
+    there: kind in props.gauge.measured,
+    like: { ...like } as object,
+  }))
+  const chain = {
+    kind: 'ch' as StitchKind,
+    at: ['chain'],
+    field: GAUGE_FIELDS.chain,
+    there: props.gauge.chain !== undefined,
+    like: { chains: like.stitches, overCm: like.overCm },
+  }
+  return [...kinds, chain].map(one => ({
+    ...one,
+    ...stitchName(one.kind, ways.terms),
+    fields: (one.field as { readonly fields: Fields }).fields,
+  }))
 })
 const there = computed(() => counted.value.filter(one => one.there))
 const missing = computed(() => counted.value.filter(one => !one.there))

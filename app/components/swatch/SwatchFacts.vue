@@ -22,7 +22,8 @@ const lines = computed(() => {
     return {
       kind,
       counted: `${stitches} ${stitchName(kind, ways.terms).abbreviation} × ${rounds} rounds in ${overCm} cm`,
-      one: `one is ${(width.cm * 10).toFixed(1)} mm wide ± ${(relativeUncertainty(width) * 100).toFixed(1)} %, ${(height.cm * 10).toFixed(1)} mm tall`,
+      one: `one is ${(width.cm * 10).toFixed(1)} mm wide ± ${(relativeUncertainty(width) * 100).toFixed(1)} %, `
+        + `${(height.cm * 10).toFixed(1)} mm tall`,
     }
   })
 })

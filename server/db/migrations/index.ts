@@ -1,4 +1,4 @@
-// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- tests and the page's types meet this file outside the server's project
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- tests meet this file outside the server
 /// <reference path="./sql.d.ts" />
 import designsAndSwatches from './001-designs-and-swatches.sql?text'
 
@@ -9,6 +9,4 @@ export interface Migration {
 }
 
 /** Every change of the tables, in order and without gaps. */
-export const MIGRATIONS: readonly Migration[] = [
-  { number: 1, sql: designsAndSwatches },
-]
+export const MIGRATIONS: readonly Migration[] = [{ number: 1, sql: designsAndSwatches }]
