@@ -16,8 +16,7 @@ import { patternOf } from '../core/words/pattern'
 /** A bag of about ten thousand stitches. */
 const starter = newDesign('Bench bag')
 const big: Design = {
-  ...starter,
-  gauge: { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } },
+  ...starter, gauge: { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } },
   base: { ...starter.base, increases: 6, size: { pin: { rounds: 30 } } },
   wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 40 } }, colour: 'main' }]),
 }
@@ -59,18 +58,10 @@ function line(name: string, ms: number, goalMs: number): void {
 
 /** An oval floor of about five thousand stitches, with nothing above it. */
 const ovalFloor: Design = {
-  ...big,
-  wall: [],
-  turnUp: 'plain',
+  ...big, wall: [], turnUp: 'plain',
   base: {
-    form: 'oval',
-    stitch: 'sc',
-    perEnd: 3,
-    size: { pin: { sideStitches: 40, rounds: 32 } },
-    start: 'chain',
-    placing: 'stacked',
-    increaseAt: 'last',
-    colour: 'main',
+    form: 'oval', stitch: 'sc', perEnd: 3, size: { pin: { sideStitches: 40, rounds: 32 } }, start: 'chain', placing: 'stacked',
+    increaseAt: 'last', colour: 'main',
   },
 }
 const ovalDraft = draft(ovalFloor)
@@ -85,19 +76,12 @@ const choices = median(
 const tote: Design = {
   ...big,
   base: {
-    form: 'oval',
-    stitch: 'sc',
-    perEnd: 'by-gauge',
-    size: { want: { lengthCm: 32, widthCm: 14 } },
-    start: 'chain',
-    placing: 'stacked',
-    increaseAt: 'last',
-    colour: 'main',
+    form: 'oval', stitch: 'sc', perEnd: 'by-gauge', size: { want: { lengthCm: 32, widthCm: 14 } }, start: 'chain', placing: 'stacked',
+    increaseAt: 'last', colour: 'main',
   },
   wall: stacked([
     { band: 'solid', stitch: 'sc', size: { pin: { rounds: 12 } }, colour: 'main' },
-    { band: 'groups', size: { pin: { rounds: 6 } }, colour: 'main' },
-    { band: 'waves', size: { pin: { rounds: 8 } }, colour: 'main' },
+    { band: 'groups', size: { pin: { rounds: 6 } }, colour: 'main' }, { band: 'waves', size: { pin: { rounds: 8 } }, colour: 'main' },
     { band: 'vees', size: { pin: { rounds: 6 } }, colour: 'main' },
   ]),
   mouth: { divides: 4 },
@@ -132,20 +116,11 @@ const fitting = median(() => (sink += fit(tote, fine, wish).weighed), 10)
 
 /** A net of 60 loops in 100 rounds. */
 const net: Design = {
-  ...big,
-  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 120 } }, colour: 'main' },
-  turnUp: 'plain',
+  ...big, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 120 } }, colour: 'main' }, turnUp: 'plain',
   wall: stacked([
     {
-      band: 'loops',
-      skip: 1,
-      first: 3,
-      hold: { pin: { chains: 7 } },
-      last: { pin: { chains: 5 } },
-      size: { pin: { rounds: 100 } },
-      ends: 'closed',
-      finish: { inLoop: 2, inStitch: 1 },
-      colour: 'main',
+      band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 7 } }, last: { pin: { chains: 5 } }, size: { pin: { rounds: 100 } },
+      ends: 'closed', finish: { inLoop: 2, inStitch: 1 }, colour: 'main',
     },
   ]),
 }
@@ -158,16 +133,8 @@ const chartOfNet = median(() => (sink += unrolled(netDraft).kinds.length), 60)
 const rim: WallPart = { id: 'part-11', band: 'rim', rim: 'slip', colour: 'main' }
 const slots = stacked([
   {
-    band: 'slots',
-    number: 2,
-    width: { want: { widthCm: 12 } },
-    chains: { want: { dropCm: 14 } },
-    into: 'chains',
-    corners: 2,
-    rounds: 5,
-    stitch: 'sc',
-    nudge: 0,
-    colour: 'main',
+    band: 'slots', number: 2, width: { want: { widthCm: 12 } }, chains: { want: { dropCm: 14 } }, into: 'chains', corners: 2, rounds: 5,
+    stitch: 'sc', nudge: 0, colour: 'main',
   },
 ])[0]!
 const handled = (nudge: number): Design => ({ ...big, wall: [...big.wall, { ...slots, id: 'part-10', nudge } as WallPart, rim] })

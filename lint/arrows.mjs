@@ -6,28 +6,8 @@ import { dirname, join, relative, sep } from 'node:path'
  */
 
 export const CORE = [
-  'measure',
-  'stitch',
-  'gauge',
-  'round',
-  'repeat',
-  'part',
-  'field',
-  'texture',
-  'kind',
-  'base',
-  'contents',
-  'mesh',
-  'mouth',
-  'handle',
-  'wall',
-  'design',
-  'draft',
-  'fit',
-  'yarn',
-  'words',
-  'chart',
-  'export',
+  'measure', 'stitch', 'gauge', 'round', 'repeat', 'part', 'field', 'texture', 'kind', 'base', 'contents', 'mesh', 'mouth', 'handle',
+  'wall', 'design', 'draft', 'fit', 'yarn', 'words', 'chart', 'export',
 ]
 export const APP = ['looks', 'reading', 'workers', 'stores', 'composables', 'components', 'pages']
 
@@ -38,10 +18,7 @@ const KNOWS = { core: [], app: ['core'], server: ['core', 'demo'], cli: ['core']
 export const CORE_PACKAGES = ['class-transformer', 'class-validator', 'immer', 'reflect-metadata']
 
 const ALIASES = [
-  ['~~/', ''],
-  ['@@/', ''],
-  ['~/', 'app/'],
-  ['@/', 'app/'],
+  ['~~/', ''], ['@@/', ''], ['~/', 'app/'], ['@/', 'app/'],
 ]
 
 /** The path from the root that an import means; nothing for a package. */
@@ -97,11 +74,7 @@ export const arrows = {
         if (house === 'core' && !CORE.includes(folder))
           context.report({ node, message: `${from} stands in no folder of core's order (lint/arrows.mjs).` })
       },
-      ImportDeclaration: check,
-      ExportNamedDeclaration: check,
-      ExportAllDeclaration: check,
-      ImportExpression: check,
-      TSImportType: check,
+      ImportDeclaration: check, ExportNamedDeclaration: check, ExportAllDeclaration: check, ImportExpression: check, TSImportType: check,
     }
   },
 }

@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { designSchema } from '../core/design/schema'
 import { readDesign } from '../core/design/read'
 import { formatTables } from '../core/design/tables'
+import { everyAnswer } from '../tests/kept/everyAnswer'
 import { keptDraft } from '../tests/kept/keptDraft'
 
 /**
@@ -34,6 +35,7 @@ if (process.argv[1] === fileURLToPath(import.meta.url)) {
   writeFileSync(docs('formats.md'), withTables(readFileSync(docs('formats.md'), 'utf8')))
   const root = fileURLToPath(new URL('..', import.meta.url))
   mkdirSync(`${root}tests/kept/drafts`, { recursive: true })
+  writeFileSync(`${root}tests/kept/every-answer.txt`, everyAnswer())
   for (const file of readdirSync(`${root}demo`)) {
     const reading = readDesign(JSON.parse(readFileSync(`${root}demo/${file}`, 'utf8')))
     if (reading.ok) writeFileSync(`${root}tests/kept/drafts/${file.replace('.json', '.txt')}`, keptDraft(reading.document))

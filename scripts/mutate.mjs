@@ -39,20 +39,11 @@ const random = drawn(seed)
 const chosen = Array.from({ length: lines }, () => places[Math.floor(random() * places.length)])
 
 const results = await new Stryker({
-  mutate: [...new Set(chosen)],
-  mutator: { excludedMutations: ['StringLiteral'] },
-  testRunner: 'vitest',
-  vitest: { configFile: 'vitest.core.config.ts', related: false },
-  coverageAnalysis: 'perTest',
-  ignoreStatic: true,
-  concurrency: 2,
-  timeoutMS: 20_000,
-  reporters: ['clear-text', 'progress-append-only'],
-  clearTextReporter: { allowColor: false, logTests: false, reportTests: false },
-  tempDirName: '.stryker-tmp',
-  cleanTempDir: 'always',
-  disableTypeChecks: false,
-  ignorePatterns: ['.output', 'docs', 'data', 'test-results', 'public', 'tests/kept'],
+  mutate: [...new Set(chosen)], mutator: { excludedMutations: ['StringLiteral'] }, testRunner: 'vitest',
+  vitest: { configFile: 'vitest.core.config.ts', related: false }, coverageAnalysis: 'perTest', ignoreStatic: true, concurrency: 2,
+  timeoutMS: 20_000, reporters: ['clear-text', 'progress-append-only'],
+  clearTextReporter: { allowColor: false, logTests: false, reportTests: false }, tempDirName: '.stryker-tmp', cleanTempDir: 'always',
+  disableTypeChecks: false, ignorePatterns: ['.output', 'docs', 'data', 'test-results', 'public', 'tests/kept'],
   allowConsoleColors: false,
 }).runMutationTest()
 

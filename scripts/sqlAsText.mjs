@@ -11,8 +11,7 @@ import { fileURLToPath, pathToFileURL } from 'node:url'
  */
 export function sqlAsText() {
   return {
-    name: 'sql-as-text',
-    enforce: 'pre',
+    name: 'sql-as-text', enforce: 'pre',
     resolveId(id, importer) {
       return importer && id.endsWith('.sql?text')
         ? `${fileURLToPath(new URL(id.replace('?text', ''), pathToFileURL(importer)))}?text`

@@ -29,10 +29,7 @@ export function useAsking(
   return computed(() => {
     const asked = part()
     return {
-      spec: spec(),
-      units: bag.design.units,
-      yarns: bag.design.yarns,
-      now: { gauge: bag.draft.gauge, ...(asked ? { part: asked } : {}) },
+      spec: spec(), units: bag.design.units, yarns: bag.design.yarns, now: { gauge: bag.draft.gauge, ...(asked ? { part: asked } : {}) },
       answer(label, changes, group) {
         const path = at()
         bag.change(

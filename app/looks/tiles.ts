@@ -31,11 +31,8 @@ export interface Tile extends Front {
 /** A little bag of so many stitches round, with a wall of these. */
 function little(stitches: number, ...wall: readonly WallSpec[]): Design {
   return {
-    ...newDesign('Tile'),
-    gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } },
-    base: { form: 'tube', stitch: 'sc', size: { pin: { stitches } }, colour: 'main' },
-    turnUp: 'plain',
-    repeats: [firstRepeat('own-1')],
+    ...newDesign('Tile'), gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } },
+    base: { form: 'tube', stitch: 'sc', size: { pin: { stitches } }, colour: 'main' }, turnUp: 'plain', repeats: [firstRepeat('own-1')],
     wall: stacked(wall),
   }
 }
@@ -64,18 +61,8 @@ function fabric(wall: readonly WallSpec[]): Tile {
   ])
   const left = [...right].reverse().map(spot => `-${spot}`)
   return {
-    outline: `M${[...right, ...left].join('L')}Z`,
-    threads: join('threads'),
-    posts: join('posts'),
-    ridges: join('ridges'),
-    holes: join('holes'),
-    net: join('net'),
-    open: join('open'),
-    signs: [],
-    left: -3.1,
-    top: -3.6,
-    width: 6.2,
-    height: 3.5,
+    outline: `M${[...right, ...left].join('L')}Z`, threads: join('threads'), posts: join('posts'), ridges: join('ridges'),
+    holes: join('holes'), net: join('net'), open: join('open'), signs: [], left: -3.1, top: -3.6, width: 6.2, height: 3.5,
   }
 }
 

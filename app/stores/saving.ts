@@ -55,9 +55,7 @@ export const useSaving = defineStore('saving', () => {
     state.value = 'saving'
     try {
       const saved = await $fetch<{ revision: number }>(`/api/designs/${id.value}`, {
-        method: 'PUT',
-        body: { revision, document: design },
-        keepalive: true,
+        method: 'PUT', body: { revision, document: design }, keepalive: true,
       })
       revision = saved.revision
       onServer = design

@@ -62,39 +62,29 @@ function workBoat(spec: BoatSpec, setting: Setting): PartResult {
   const circumference = times(stitch.width, 2 * sideStitches + 2 * spec.perEnd)
   const turning = Math.max(1, rounds[0]?.round.begin.chains ?? 0)
   return {
-    rounds,
-    edge: edge ? withSides(edge, endMiddles(stretches[0]!, edge, false)) : foundationOf([{ kind: 'chain', count: 1 }]),
+    rounds, edge: edge ? withSides(edge, endMiddles(stretches[0]!, edge, false)) : foundationOf([{ kind: 'chain', count: 1 }]),
     size: { height: stitch.height, circumference, floor: noFloor(times(circumference, 0.5)) },
     findings: stop
       ? [stop]
       : [
           {
-            code: 'boat-odd',
-            weight: 'note',
+            code: 'boat-odd', weight: 'note',
             what: 'Without a floor the first rounds look odd, like a little boat: that is normal. It lies flat and folds along the chain.',
           },
         ],
     start: {
-      kind: 'foundation-chain',
-      chains: sideStitches + 2 + turning,
-      firstInto: turning + 1,
+      kind: 'foundation-chain', chains: sideStitches + 2 + turning, firstInto: turning + 1,
       beforeCm: (sideStitches + 2) * stitch.width.cm * (1 + 1 / 26),
     },
     layOut: stadiumLayOut((sideStitches * stitch.width.cm) / 2, stitch.height.cm, counts, stretches),
-    markers: stretches.map(names => sideMarkers(names, false)),
-    advice: ['From here straight up: nothing grows any more.'],
+    markers: stretches.map(names => sideMarkers(names, false)), advice: ['From here straight up: nothing grows any more.'],
   }
 }
 
 /** A boat (craft 5). */
 export const boat = form({
-  form: 'boat',
-  name: 'boat',
-  does: 'No floor: one round about a chain, then straight up. It lies flat and folds along the chain.',
-  fields,
-  begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }),
-  work: workBoat,
-  measures: 'length',
+  form: 'boat', name: 'boat', does: 'No floor: one round about a chain, then straight up. It lies flat and folds along the chain.',
+  fields, begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }), work: workBoat, measures: 'length',
   evidence: (spec, { sideStitches }, { lengthCm }) => ({ kind: spec.stitch, width: perStitch(lengthCm, sideStitches + spec.perEnd) }),
   choices: (spec, { gauge }, toleranceCm) => {
     const stitchCm = gauge[spec.stitch].width.cm

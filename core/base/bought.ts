@@ -29,9 +29,7 @@ const fields = {
   holes: count('Holes', between(4, 400), { usually: between(4, 120) }),
   perHole: count('Stitches in each hole', between(1, 6), { begins: 2, usually: between(1, 3) }),
   doubledHoles: count('Holes at the corners, doubled', between(0, 100), {
-    begins: 8,
-    usually: between(0, 40),
-    says: 'Holes at the rounded corners of an oblong floor that take twice as many, in all.',
+    begins: 8, usually: between(0, 40), says: 'Holes at the rounded corners of an oblong floor that take twice as many, in all.',
   }),
 } as const
 
@@ -81,17 +79,12 @@ function workBought(spec: BoughtSpec, setting: Setting): PartResult {
   const size = { height: stitch.height, circumference, floor }
   if (!result.ok)
     return stopped(foundation('hole', spec.holes), size, {
-      code: result.error.code,
-      weight: 'stop',
-      what: 'The holes of this floor cannot be worked.',
+      code: result.error.code, weight: 'stop', what: 'The holes of this floor cannot be worked.',
     })
   const { edge } = result.worked
   const half = (floor.length.cm - floor.width.cm) / 2
   return {
-    rounds: [result.worked],
-    edge: withSides(edge, halves(edge.count)),
-    size,
-    findings: fullness(circumference.cm, floor),
+    rounds: [result.worked], edge: withSides(edge, halves(edge.count)), size, findings: fullness(circumference.cm, floor),
     start: { kind: 'bought', chains: spec.holes },
     layOut: (round, slot) => onRim(half, floor.width.cm / 2 - (round < 0 ? 0.4 : 0), (slot + 0.5) / (round < 0 ? spec.holes : edge.count)),
     markers: [[0, Math.floor(edge.count / 2)]],
@@ -118,14 +111,10 @@ function onRim(half: number, out: number, share: number) {
 
 /** A bought floor (craft 5). */
 export const bought = form({
-  form: 'bought',
-  name: 'bought floor',
-  does: 'A stiff floor with punched holes; the first round goes into the holes.',
-  fields,
+  form: 'bought', name: 'bought floor', does: 'A stiff floor with punched holes; the first round goes into the holes.', fields,
   begins: (like) => {
     const { longerCm, widthCm } = sizesLike(like)
     return { holes: Math.max(12, Math.round((2 * longerCm + widthCm) * 1.2)), lengthCm: longerCm, widthCm }
   },
-  work: workBought,
-  choices: (spec, setting) => [{ base: spec, stitches: workBought(spec, setting).edge.count, off: [], errorCm: 0 }],
+  work: workBought, choices: (spec, setting) => [{ base: spec, stitches: workBought(spec, setting).edge.count, off: [], errorCm: 0 }],
 })

@@ -50,8 +50,6 @@ export function flatChoices(
   return Array.from({ length: most }, (_, i) => i + least)
     .filter(count => wide(count) >= 2 && Math.abs(wide(count) * stitchCm - askedCm) <= toleranceCm + 1e-9)
     .map((count): BaseChoice => ({
-      base: pin(count),
-      stitches: 2 * wide(count),
-      ...offBy({ size: 'flat width', cm: wide(count) * stitchCm - askedCm }),
+      base: pin(count), stitches: 2 * wide(count), ...offBy({ size: 'flat width', cm: wide(count) * stitchCm - askedCm }),
     }))
 }

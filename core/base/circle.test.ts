@@ -12,13 +12,7 @@ import { dishDepthCm, flatIncreases, flatness, flatnessFinding } from './flatnes
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } })
 const setting: Setting = { gauge, rounds: { style: 'joined', startingChainCounts: true }, index: 0, turns: 0 }
 const spec: CircleSpec = {
-  form: 'circle',
-  stitch: 'sc',
-  increases: 8,
-  size: { pin: { rounds: 8 } },
-  start: 'ring',
-  placing: 'stacked',
-  increaseAt: 'last',
+  form: 'circle', stitch: 'sc', increases: 8, size: { pin: { rounds: 8 } }, start: 'ring', placing: 'stacked', increaseAt: 'last',
   colour: 'main',
 }
 

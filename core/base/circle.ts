@@ -88,21 +88,18 @@ export function discFields(rounds: string, pins: (rounds: number) => number) {
         'counts',
         { rounds: count(rounds, PINNED_ROUNDS, { usually: between(1, 25) }) },
         {
-          does: PIN_DOES,
-          from: (_, { part }) => ({ rounds: Math.max(1, pins(part?.rounds.length ?? 1)) }),
+          does: PIN_DOES, from: (_, { part }) => ({ rounds: Math.max(1, pins(part?.rounds.length ?? 1)) }),
           sets: (spec: Answered, { gauge }) => ({ increases: increasesOf(spec, gauge[spec.stitch]) }),
         },
       ),
     ]),
     increases: countOr('by-gauge', 'Increases a round', between(3, 48), {
-      usually: between(3, 20),
-      says: 'A school\'s number, or what lies flattest in the gauge.',
+      usually: between(3, 20), says: 'A school\'s number, or what lies flattest in the gauge.',
       orDoes: told((spec: Answered, { gauge }) => `${flatIncreases(gauge[spec.stitch])} lie flattest in this gauge.`),
       taught: [
         { value: 6, name: '6', does: 'The school of six, usual for {sc.name}: soft hexagon, slow to grow.' },
         {
-          value: 8,
-          name: '8',
+          value: 8, name: '8',
           does: 'The school of eight: grows faster, and in {sc.name} the edge often warps a little until the wall tames it.',
         },
         { value: 12, name: '12', does: 'Usual for {dc.name}, whose rounds are twice as tall.' },
@@ -176,8 +173,7 @@ function tooMany(rounds: number, increases: number): Finding | undefined {
   const total = (increases * rounds * (rounds + 1)) / 2
   if (rounds <= MOST_ROUNDS && total <= MOST_STITCHES) return undefined
   return {
-    code: 'base-too-big',
-    weight: 'stop',
+    code: 'base-too-big', weight: 'stop',
     what: `This base would take ${rounds.toLocaleString('en')} rounds and ${total.toLocaleString('en')} stitches. Ask for a smaller `
       + 'base, or check the swatch: its stitches may be counted over too small a width.',
   }
@@ -210,9 +206,7 @@ export function workDisc(spec: DiscSpec, setting: Setting): PartResult {
     inStyle(setting.rounds, setting.turns + i, spec.stitch, spec.colour, circleRound(i + 1, increases, spec.stitch, spec)),
   )
   return {
-    rounds,
-    edge: foldedAtStart(edge),
-    size,
+    rounds, edge: foldedAtStart(edge), size,
     findings: [flatnessFinding(increases, stitch, stitch.height.cm * count), ...(stop ? [stop] : [])],
     start: startOf(spec, increases, rounds[0]?.round.begin.chains ?? 0),
     layOut: discLayOut(
@@ -220,8 +214,7 @@ export function workDisc(spec: DiscSpec, setting: Setting): PartResult {
       size.floor.length.cm / 2 / Math.max(1, count),
       spec.placing === 'stacked' ? { corners: increases, increaseAt: spec.increaseAt } : undefined,
     ),
-    markers: rounds.map(() => [0]),
-    bagNotes: growingNotes(spec),
+    markers: rounds.map(() => [0]), bagNotes: growingNotes(spec),
   }
 }
 
@@ -295,8 +288,7 @@ export function discChoices(spec: DiscSpec, { gauge }: Setting, toleranceCm: num
   return increasesToTry(spec.increases, stitch, false).flatMap((increases) => {
     const unit = flat ? (increases * stitch.width.cm) / 2 : discSize(1, increases, stitch).floor.length.cm
     return countsWithin(wantedCm, toleranceCm, unit).map((rounds): BaseChoice => ({
-      base: { ...spec, increases, size: { pin: { rounds } } },
-      stitches: increases * rounds,
+      base: { ...spec, increases, size: { pin: { rounds } } }, stitches: increases * rounds,
       ...offBy({ size: flat ? 'flat width' : 'across', cm: rounds * unit - wantedCm }),
     }))
   })
@@ -305,20 +297,12 @@ export function discChoices(spec: DiscSpec, { gauge }: Setting, toleranceCm: num
 /** What both forms of disc say alike. */
 export const DISC = {
   begins: (like: Like) => ({ size: { want: { diameterCm: sizesLike(like).lengthCm } } }),
-  increases: (spec: DiscSpec, gauge: Gauge) => increasesOf(spec, gauge[spec.stitch]),
-  nearestIncreases: (increases: number) => increases,
-  measures: 'length',
-  evidence: discEvidence,
-  choices: discChoices,
+  increases: (spec: DiscSpec, gauge: Gauge) => increasesOf(spec, gauge[spec.stitch]), nearestIncreases: (increases: number) => increases,
+  measures: 'length', evidence: discEvidence, choices: discChoices,
 } as const
 
 /** A round floor (craft 5, circle). */
 export const circle = form({
-  form: 'circle',
-  name: 'round',
-  does: 'A disc, worked from its middle out.',
-  fields,
-  ...DISC,
-  work: workDisc,
+  form: 'circle', name: 'round', does: 'A disc, worked from its middle out.', fields, ...DISC, work: workDisc,
   withIncreases: (spec, increases) => ({ ...spec, increases }),
 })

@@ -36,17 +36,14 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
     spec.placing === 'stacked' ? { corners: last.edge.count / count, increaseAt: spec.increaseAt } : undefined,
   )
   return {
-    ...first,
-    rounds,
-    edge: joining.ok ? foldedAtStart(joining.worked.edge) : first.edge,
+    ...first, rounds, edge: joining.ok ? foldedAtStart(joining.worked.edge) : first.edge,
     size: { ...first.size, height: plus(first.size.height, setting.gauge[spec.stitch].height) },
     layOut: (round, slot) => {
       if (round < 2 * count) return onDisc(round < count ? round : round - count, slot)
       const { x, y } = onDisc(count - 1, slot)
       return { x: x * (1 + 0.5 / count), y: y * (1 + 0.5 / count) }
     },
-    rising: 1,
-    markers: rounds.map(() => [0]),
+    rising: 1, markers: rounds.map(() => [0]),
     advice: [
       `Rounds 1 to ${count} make one disc; fasten off. Rounds ${count + 1} to ${2 * count} make the other, just like it. Lay them `
       + `together, wrong sides inside, and work round ${2 * count + 1} through both: it stands as a ridge, and the floor sits square.`,
@@ -56,12 +53,6 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
 
 /** A double disc (craft 5). */
 export const doubleDisc = form({
-  form: 'double-disc',
-  name: 'double disc',
-  does: 'Two discs joined by a round through both: a firm floor with a ridge that sits square.',
-  fields,
-  ...DISC,
-  floors: 2,
-  work: workDoubleDisc,
-  withIncreases: (spec, increases) => ({ ...spec, increases }),
+  form: 'double-disc', name: 'double disc', does: 'Two discs joined by a round through both: a firm floor with a ridge that sits square.',
+  fields, ...DISC, floors: 2, work: workDoubleDisc, withIncreases: (spec, increases) => ({ ...spec, increases }),
 })

@@ -64,9 +64,7 @@ export function flatnessFinding(increases: number, stitch: StitchSize, slantCm: 
   const better = flatIncreases(stitch)
   if (judgement === 'flat' || better === increases) return { code: `base-${judgement}`, weight: WEIGHT[judgement], what }
   return {
-    code: `base-${judgement}`,
-    weight: WEIGHT[judgement],
-    what,
+    code: `base-${judgement}`, weight: WEIGHT[judgement], what,
     fix: { label: `Use ${better} increases a round`, changes: [{ path: ['increases'], value: better }] },
   }
 }

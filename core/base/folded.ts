@@ -51,9 +51,7 @@ const fields = {
   ]),
   repeat: count('Stitches of a repeat', between(1, 60), { begins: 6, usually: between(1, 12) }),
   edgeStitches: count('Edge stitches besides', between(-20, 40), {
-    begins: 1,
-    usually: between(-4, 6),
-    says: 'A row is repeats times repeat, and these; below 0 so many fewer.',
+    begins: 1, usually: between(-4, 6), says: 'A row is repeats times repeat, and these; below 0 so many fewer.',
   }),
 } as const
 
@@ -85,8 +83,7 @@ function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
   const chain = foundation('chain', stitches, false)
   if (wanted > MOST_ROUNDS || wanted * stitches > MOST_STITCHES) {
     return stopped(chain, size, {
-      code: 'base-too-big',
-      weight: 'stop',
+      code: 'base-too-big', weight: 'stop',
       what: `This piece would take ${wanted} rows of ${stitches} stitches. Ask for a smaller one, or check the swatch.`,
     })
   }
@@ -104,29 +101,21 @@ function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
       ]),
       [0, stitches],
     ),
-    size,
-    findings: stop ? [stop] : [],
-    start: rowStart(stitches, stitch, begin.chains),
+    size, findings: stop ? [stop] : [], start: rowStart(stitches, stitch, begin.chains),
     layOut: (round, slot) => ({ x: width.cm / 2 - (slot + 0.5) * w, y: (wanted / 2 - round - 1) * h }),
-    rising: Math.ceil(rounds.length / 2),
-    markers: rounds.map(() => []),
+    rising: Math.ceil(rounds.length / 2), markers: rounds.map(() => []),
     advice: [[FOLDING, ...(spec.repeat > 1 ? [rowOf(spec, repeats)] : [])].join(' ')],
   }
 }
 
 /** A folded piece (craft 5). */
 export const folded = form({
-  form: 'folded',
-  name: 'folded piece',
-  does: 'A flat piece, folded in half and seamed at two sides.',
-  fields,
-  tall: true,
+  form: 'folded', name: 'folded piece', does: 'A flat piece, folded in half and seamed at two sides.', fields, tall: true,
   begins: (like) => {
     const { longerCm } = sizesLike(like)
     return { size: { want: { widthCm: longerCm, heightCm: Math.max(5, tenths(like.heightCm, DIAMETER_CM)) } } }
   },
-  work: workFolded,
-  measures: 'length',
+  work: workFolded, measures: 'length',
   evidence: (spec, { repeats }, { lengthCm }) => ({
     kind: spec.stitch,
     width: perStitch(lengthCm, repeats * spec.repeat + spec.edgeStitches),

@@ -24,22 +24,11 @@ function setting(
 }
 
 const oval: OvalSpec = {
-  form: 'oval',
-  stitch: 'sc',
-  perEnd: 3,
-  size: { pin: { sideStitches: 10, rounds: 3 } },
-  start: 'chain',
-  placing: 'stacked',
-  increaseAt: 'last',
-  colour: 'main',
+  form: 'oval', stitch: 'sc', perEnd: 3, size: { pin: { sideStitches: 10, rounds: 3 } }, start: 'chain', placing: 'stacked',
+  increaseAt: 'last', colour: 'main',
 }
 const rectangle: RectangleSpec = {
-  form: 'rectangle',
-  stitch: 'sc',
-  size: { pin: { stitches: 50, rows: 8 } },
-  rowEnds: 'one-each',
-  corners: 'none',
-  colour: 'main',
+  form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 50, rows: 8 } }, rowEnds: 'one-each', corners: 'none', colour: 'main',
 }
 const anyStyle = fc.record({
   style: fc.constantFrom('spiral', 'joined', 'turned'),
@@ -97,9 +86,7 @@ describe('an oval (common practice, no source)', () => {
 
   it('puts markers on the first and last stitch of both sides', () => {
     expect(workBase(oval, setting()).markers).toEqual([
-      [1, 10, 14, 23],
-      [2, 11, 18, 27],
-      [3, 12, 22, 31],
+      [1, 10, 14, 23], [2, 11, 18, 27], [3, 12, 22, 31],
     ])
   })
 
@@ -163,9 +150,7 @@ describe('a rectangle (common practice, no source)', () => {
         (stitches, rows, rowEnds, corners, stitch) => {
           const spec = { ...rectangle, size: { pin: { stitches, rows } }, rowEnds, corners, stitch } as RectangleSpec
           for (const one of [
-            at,
-            setting({ sc: { stitches: 30, rounds: 10, overCm: 10 } }),
-            setting({ sc: { stitches: 10, rounds: 40, overCm: 10 } }),
+            at, setting({ sc: { stitches: 30, rounds: 10, overCm: 10 } }), setting({ sc: { stitches: 10, rounds: 40, overCm: 10 } }),
           ]) {
             const { edge, findings } = workBase(spec, one)
             expect(findings).toEqual([])
@@ -220,14 +205,8 @@ describe('the other forms, by hand', () => {
   it('a double disc is two discs and a round through both', () => {
     const { rounds, edge } = workBase(
       {
-        form: 'double-disc',
-        stitch: 'sc',
-        increases: 6,
-        size: { pin: { rounds: 3 } },
-        start: 'ring',
-        placing: 'stacked',
-        increaseAt: 'last',
-        colour: 'main',
+        form: 'double-disc', stitch: 'sc', increases: 6, size: { pin: { rounds: 3 } }, start: 'ring', placing: 'stacked',
+        increaseAt: 'last', colour: 'main',
       },
       setting(),
     )
@@ -237,15 +216,7 @@ describe('the other forms, by hand', () => {
 
   it('a bought floor of 60 holes, 2 in each, 8 doubled: 136', () => {
     const spec: BoughtSpec = {
-      form: 'bought',
-      shape: 'oblong',
-      stitch: 'sc',
-      holes: 60,
-      perHole: 2,
-      doubledHoles: 8,
-      lengthCm: 28,
-      widthCm: 12,
-      colour: 'main',
+      form: 'bought', shape: 'oblong', stitch: 'sc', holes: 60, perHole: 2, doubledHoles: 8, lengthCm: 28, widthCm: 12, colour: 'main',
     }
     expect(workBase(spec, setting()).edge.count).toBe(136)
     expect(holeMultiples(spec).filter(n => n === 4)).toHaveLength(8)

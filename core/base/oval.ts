@@ -60,15 +60,12 @@ const fields = {
         rounds: count('Rounds', PINNED_ROUNDS, { usually: between(1, 12) }),
       },
       {
-        does: DECIDES.pin,
-        from: countsNow,
-        sets: (spec: Answered, { gauge }) => ({ perEnd: perEndOf(spec, gauge[spec.stitch]) }),
+        does: DECIDES.pin, from: countsNow, sets: (spec: Answered, { gauge }) => ({ perEnd: perEndOf(spec, gauge[spec.stitch]) }),
       },
     ),
   ]),
   perEnd: countOr('by-gauge', 'Increases at each end, a round', between(2, 24), {
-    usually: between(2, 8),
-    says: 'Stitches in each end of round 1, and the number that each end gains a round.',
+    usually: between(2, 8), says: 'Stitches in each end of round 1, and the number that each end gains a round.',
     orDoes: told((spec: Answered, { gauge }) => `${perEndOf({ perEnd: 'by-gauge' }, gauge[spec.stitch])} lie flattest in this gauge.`),
     taught: [
       { value: 3, name: '3', does: 'Half of the school of six.' },
@@ -82,8 +79,7 @@ const fields = {
     [
       { value: 'chain', name: 'a chain', does: 'Worked along, around its end, and back along its underside.' },
       {
-        value: 'foundation-sc',
-        name: 'foundation {sc}',
+        value: 'foundation-sc', name: 'foundation {sc}',
         does: 'Chain and first row in one: even, and it does not draw in. Adds a row to the width.',
       },
     ],
@@ -157,18 +153,11 @@ function startOf(spec: OvalSpec, counts: OvalCounts, stitch: StitchSize, turning
 function firstRound(spec: Pick<OvalSpec, 'stitch'>, side: number, perEnd: number): { steps: Step[], stretches: Stretches } {
   const { stitch } = spec
   const steps: Step[] = [
-    at('firstChain', each(stitch, 1)),
-    at('chains', each(stitch, side)),
-    at('lastChain', inOne(stitch, perEnd)),
-    at('underside', each(stitch, side)),
-    ...(perEnd > 1 ? [at('firstChainAgain', inOne(stitch, perEnd - 1))] : []),
+    at('firstChain', each(stitch, 1)), at('chains', each(stitch, side)), at('lastChain', inOne(stitch, perEnd)),
+    at('underside', each(stitch, side)), ...(perEnd > 1 ? [at('firstChainAgain', inOne(stitch, perEnd - 1))] : []),
   ]
   const names = [
-    [NEAR, 1],
-    [SIDE_ONE, side],
-    [FAR, perEnd],
-    [SIDE_TWO, side],
-    [NEAR, perEnd - 1],
+    [NEAR, 1], [SIDE_ONE, side], [FAR, perEnd], [SIDE_TWO, side], [NEAR, perEnd - 1],
   ] as const
   return { steps, stretches: Uint8Array.from(names.flatMap(([name, count]) => Array<number>(count).fill(name))) }
 }
@@ -199,11 +188,8 @@ export function ovalRounds(
   const names: Stretches[] = []
   const { sideStitches } = counts
   let on = foundationOf([
-    { kind: 'chain', count: 1 },
-    { kind: 'chain', count: sideStitches },
-    { kind: 'chain', count: 1 },
-    { kind: 'underside', count: sideStitches },
-    ...(perEnd > 1 ? [{ kind: 'underside', count: 1 } as const] : []),
+    { kind: 'chain', count: 1 }, { kind: 'chain', count: sideStitches }, { kind: 'chain', count: 1 },
+    { kind: 'underside', count: sideStitches }, ...(perEnd > 1 ? [{ kind: 'underside', count: 1 } as const] : []),
   ])
   for (let r = 1; r <= counts.rounds; r++) {
     const wrong = setting.rounds.style === 'turned' && (setting.turns + r - 1) % 2 === 1
@@ -212,12 +198,9 @@ export function ovalRounds(
     const result = work(inStyle(setting.rounds, setting.turns + r - 1, spec.stitch, spec.colour, steps), on)
     if (!result.ok)
       return {
-        rounds,
-        stretches: names,
+        rounds, stretches: names,
         stop: {
-          code: result.error.code,
-          weight: 'stop',
-          round: setting.index + r,
+          code: result.error.code, weight: 'stop', round: setting.index + r,
           what: `Round ${setting.index + r}: ${explain(result.error)}.`,
         },
       }
@@ -250,8 +233,7 @@ function workOval(spec: OvalSpec, setting: Setting): PartResult {
   const size = { height: times(stitch.height, 0), circumference: times(stitch.width, edgeCount), floor }
   if (counts.rounds > MOST_ROUNDS || edgeCount * counts.rounds > MOST_STITCHES) {
     return stopped(foundationOf([{ kind: 'chain', count: 1 }]), size, {
-      code: 'base-too-big',
-      weight: 'stop',
+      code: 'base-too-big', weight: 'stop',
       what: `This base would take ${counts.rounds.toLocaleString('en')} rounds of up to ${edgeCount.toLocaleString('en')} stitches. `
         + 'Ask for a smaller base, or check the swatch.',
     })
@@ -261,13 +243,10 @@ function workOval(spec: OvalSpec, setting: Setting): PartResult {
   const wrong = last >= 0 && rounds[last]!.round.facing === 'wrong'
   const edge = rounds[last]?.edge
   return {
-    rounds,
-    bagNotes: growingNotes(spec),
-    edge: edge ? withSides(edge, endMiddles(stretches[last]!, edge, wrong)) : foundationOf([{ kind: 'chain', count: 1 }]),
-    size,
+    rounds, bagNotes: growingNotes(spec),
+    edge: edge ? withSides(edge, endMiddles(stretches[last]!, edge, wrong)) : foundationOf([{ kind: 'chain', count: 1 }]), size,
     findings: [endFinding(perEnd, stitch, counts.rounds), ...(stop ? [stop] : [])],
-    start: startOf(spec, counts, stitch, rounds[0]?.round.begin.chains ?? 0),
-    layOut: ovalLayOut(counts, stretches, floor, stitch),
+    start: startOf(spec, counts, stitch, rounds[0]?.round.begin.chains ?? 0), layOut: ovalLayOut(counts, stretches, floor, stitch),
     markers: stretches.map((names, r) => sideMarkers(names, rounds[r]!.round.facing === 'wrong')),
     advice: [
       'Markers go in the first and the last stitch of both sides; move them up every round. Side stitches stay plain, only the ends grow.',
@@ -310,8 +289,7 @@ function choices(spec: OvalSpec, { gauge }: Setting, toleranceCm: number): BaseC
     const choiceOf = (sideStitches: number, rounds: number): BaseChoice => {
       const floor = ovalFloor({ sideStitches, rounds }, perEnd, stitch, foundation)
       return {
-        base: { ...spec, perEnd, size: { pin: { sideStitches, rounds } } },
-        stitches: 2 * sideStitches + 2 * perEnd * rounds,
+        base: { ...spec, perEnd, size: { pin: { sideStitches, rounds } } }, stitches: 2 * sideStitches + 2 * perEnd * rounds,
         ...offBy({ size: 'length', cm: floor.length.cm - wanted.lengthCm }, { size: 'width', cm: floor.width.cm - wanted.widthCm }),
       }
     }
@@ -323,20 +301,12 @@ function choices(spec: OvalSpec, { gauge }: Setting, toleranceCm: number): BaseC
 
 /** An oval floor (craft 5, oval). */
 export const oval = form({
-  form: 'oval',
-  name: 'oval',
-  does: 'A straight foundation with a half disc at each end: only the ends grow.',
-  fields,
+  form: 'oval', name: 'oval', does: 'A straight foundation with a half disc at each end: only the ends grow.', fields,
   begins: (like) => {
     const { longerCm, widthCm } = sizesLike(like)
     return { size: { want: { lengthCm: longerCm, widthCm } } }
   },
-  work: workOval,
-  increases: (spec, gauge) => 2 * perEndOf(spec, gauge[spec.stitch]),
-  withIncreases: (spec, increases) => ({ ...spec, perEnd: Math.round(increases / 2) }),
-  ends: 2,
-  nearestIncreases: increases => 2 * Math.max(2, Math.round(increases / 2)),
-  measures: 'length-and-width',
-  evidence,
-  choices,
+  work: workOval, increases: (spec, gauge) => 2 * perEndOf(spec, gauge[spec.stitch]),
+  withIncreases: (spec, increases) => ({ ...spec, perEnd: Math.round(increases / 2) }), ends: 2,
+  nearestIncreases: increases => 2 * Math.max(2, Math.round(increases / 2)), measures: 'length-and-width', evidence, choices,
 })

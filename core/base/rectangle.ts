@@ -83,10 +83,7 @@ export function rectangleFloor(counts: RectangleCounts, stitch: StitchSize): Flo
 export function row(setting: Setting, index: number, of: number, kind: BaseStitch, colour: string, steps: readonly Step[]): Round {
   const counts = setting.rounds.style !== 'spiral' && setting.rounds.startingChainCounts
   return {
-    steps,
-    colour,
-    join: 'open',
-    facing: (of - index) % 2 === 1 ? 'wrong' : 'right',
+    steps, colour, join: 'open', facing: (of - index) % 2 === 1 ? 'wrong' : 'right',
     begin: { chains: startingChains(kind, counts), counts, turn: index > 0 },
   }
 }
@@ -94,10 +91,7 @@ export function row(setting: Setting, index: number, of: number, kind: BaseStitc
 /** The chains of a foundation for rows: one a stitch and the turning chain. */
 export function rowStart(stitches: number, stitch: StitchSize, turning: number): Start {
   return {
-    kind: 'foundation-chain',
-    chains: stitches + turning,
-    firstInto: turning + 1,
-    beforeCm: stitches * stitch.width.cm * (1 + 1 / 26),
+    kind: 'foundation-chain', chains: stitches + turning, firstInto: turning + 1, beforeCm: stitches * stitch.width.cm * (1 + 1 / 26),
   }
 }
 
@@ -126,17 +120,13 @@ function stretch(spec: RectangleSpec, places: number, stitches: number, landmark
 function pickUp(spec: RectangleSpec, counts: RectangleCounts, perSide: number): { steps: Step[], on: Edge } {
   const { stitches, rows } = counts
   const steps = [
-    ...stretch(spec, stitches, stitches),
-    ...stretch(spec, rows, perSide, 'rowEnds'),
-    ...stretch(spec, stitches, stitches, 'underside'),
+    ...stretch(spec, stitches, stitches), ...stretch(spec, rows, perSide, 'rowEnds'), ...stretch(spec, stitches, stitches, 'underside'),
     ...stretch(spec, rows, perSide, 'rowEnds'),
   ]
   return {
     steps,
     on: foundationOf([
-      { kind: 'stitch', count: stitches },
-      { kind: 'rowEnd', count: rows },
-      { kind: 'underside', count: stitches },
+      { kind: 'stitch', count: stitches }, { kind: 'rowEnd', count: rows }, { kind: 'underside', count: stitches },
       { kind: 'rowEnd', count: rows },
     ]),
   }
@@ -150,15 +140,12 @@ function workRectangle(spec: RectangleSpec, setting: Setting): PartResult {
   const extra = spec.corners === 'one-extra' ? 1 : 0
   const [long, short] = [counts.stitches + extra, perSide + extra]
   const size = {
-    height: times(stitch.height, 0),
-    circumference: times(stitch.width, 2 * (long + short)),
-    floor: rectangleFloor(counts, stitch),
+    height: times(stitch.height, 0), circumference: times(stitch.width, 2 * (long + short)), floor: rectangleFloor(counts, stitch),
   }
   const chain = foundation('chain', counts.stitches, false)
   if (counts.rows > MOST_ROUNDS || counts.rows * counts.stitches > MOST_STITCHES) {
     return stopped(chain, size, {
-      code: 'base-too-big',
-      weight: 'stop',
+      code: 'base-too-big', weight: 'stop',
       what: `This base would take ${counts.rows} rows of ${counts.stitches} stitches. Ask for a smaller base, or check the swatch.`,
     })
   }
@@ -181,12 +168,8 @@ function workRectangle(spec: RectangleSpec, setting: Setting): PartResult {
   const rounds = about.ok ? [...rows, about.worked] : rows
   const { begin } = rows[0]!.round
   return {
-    rounds,
-    edge: about.ok ? withSides(about.worked.edge, foldsAt(long, short, size.floor)) : chain,
-    size,
-    findings: stop ? [stop] : [],
-    start: rowStart(counts.stitches, stitch, begin.chains),
-    layOut: rectangleLayOut(counts, stitch, rounds, [long, short]),
+    rounds, edge: about.ok ? withSides(about.worked.edge, foldsAt(long, short, size.floor)) : chain, size, findings: stop ? [stop] : [],
+    start: rowStart(counts.stitches, stitch, begin.chains), layOut: rectangleLayOut(counts, stitch, rounds, [long, short]),
     markers: rounds.map((_, i) => (i < counts.rows ? [] : [0, long, long + short, 2 * long + short])),
     advice: [
       'After the last row, ch 1 and turn, then work one round about all four sides; put a marker in each corner. '
@@ -232,8 +215,7 @@ function choices(spec: RectangleSpec, { gauge }: Setting, toleranceCm: number): 
   const choiceOf = (stitches: number, rows: number): BaseChoice => {
     const floor = rectangleFloor({ stitches, rows }, stitch)
     return {
-      base: { ...spec, size: { pin: { stitches, rows } } },
-      stitches: rectangleEdge(spec, { stitches, rows }, stitch),
+      base: { ...spec, size: { pin: { stitches, rows } } }, stitches: rectangleEdge(spec, { stitches, rows }, stitch),
       ...offBy({ size: 'length', cm: floor.length.cm - wanted.lengthCm }, { size: 'width', cm: floor.width.cm - wanted.widthCm }),
     }
   }
@@ -244,20 +226,13 @@ function choices(spec: RectangleSpec, { gauge }: Setting, toleranceCm: number): 
 
 /** A rectangular floor (craft 5, rectangle). */
 export const rectangle = form({
-  form: 'rectangle',
-  name: 'rectangle',
-  does: 'Rows to and fro, then one round about all four sides.',
-  fields,
+  form: 'rectangle', name: 'rectangle', does: 'Rows to and fro, then one round about all four sides.', fields,
   begins: (like) => {
     const { longerCm, widthCm } = sizesLike(like)
     return { size: { want: { lengthCm: longerCm, widthCm } } }
   },
-  work: workRectangle,
-  measures: 'length-and-width',
-  choices,
+  work: workRectangle, measures: 'length-and-width', choices,
   evidence: (spec, { stitches, rows }, { lengthCm, widthCm }) => ({
-    kind: spec.stitch,
-    width: perStitch(lengthCm, stitches),
-    ...(widthCm === undefined ? {} : { height: perStitch(widthCm, rows) }),
+    kind: spec.stitch, width: perStitch(lengthCm, stitches), ...(widthCm === undefined ? {} : { height: perStitch(widthCm, rows) }),
   }),
 })

@@ -60,13 +60,8 @@ function workTube(spec: TubeSpec, setting: Setting): PartResult {
 
 /** A tube (craft 5). */
 export const tube = form({
-  form: 'tube',
-  name: 'tube',
-  does: 'No floor: a ring of chains worked up, and closed below when it is done.',
-  fields,
-  begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }),
-  work: workTube,
-  measures: 'length',
+  form: 'tube', name: 'tube', does: 'No floor: a ring of chains worked up, and closed below when it is done.', fields,
+  begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }), work: workTube, measures: 'length',
   evidence: (spec, { stitches }, { lengthCm }) => ({ kind: spec.stitch, width: perStitch(2 * lengthCm, stitches) }),
   choices: (spec, { gauge }, toleranceCm) => {
     const stitchCm = gauge[spec.stitch].width.cm

@@ -189,11 +189,8 @@ describe('the sides of the unrolled wall', () => {
   it('stand still in a spiral; by hand, 3 stitches in ten rounds move them 9 stitches of 0.5 cm in 30 rounds', () => {
     const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } } as const
     const design = {
-      ...newDesign('Pouch'),
-      gauge,
-      base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 80 } }, colour: 'main' },
-      turnUp: 'plain',
-      wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 30 } }, colour: 'main' }]),
+      ...newDesign('Pouch'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 80 } }, colour: 'main' },
+      turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 30 } }, colour: 'main' }]),
     } as const
     const [, still] = sideLines(draft(design))
     expect(new Set(still.map(({ x }) => x)).size).toBe(1)

@@ -71,12 +71,8 @@ export function isAlongChain({ on, edge, aims }: Worked, made: number): boolean 
 /** Empty arrays for a chart of so many stitches. */
 export function blank(count: number): Omit<Chart, 'rounds' | 'box'> {
   return {
-    kinds: new Uint8Array(count),
-    marks: new Uint8Array(count),
-    headX: new Float32Array(count),
-    headY: new Float32Array(count),
-    footX: new Float32Array(count),
-    footY: new Float32Array(count),
+    kinds: new Uint8Array(count), marks: new Uint8Array(count), headX: new Float32Array(count), headY: new Float32Array(count),
+    footX: new Float32Array(count), footY: new Float32Array(count),
   }
 }
 

@@ -60,9 +60,7 @@ export function cordsFront(
     const hang = Math.min(tailCm, heightCm * 0.9)
     const [knotX, knotY] = [startX + away * Math.min(1.2, hang * 0.2), y + hang]
     return {
-      colour: spec.colour,
-      thickCm: cord.thickCm,
-      knot: { x: knotX, y: knotY },
+      colour: spec.colour, thickCm: cord.thickCm, knot: { x: knotX, y: knotY },
       over: shown.map(post => `M${n(x(wayOf(post)))} ${n(y)}L${n(x(wayOf(post + 1)))} ${n(y)}`).join(''),
       ends:
         done === 0

@@ -95,21 +95,11 @@ export function elevation(draft: Draft): Course[] {
       const way = turnedBy(ways[i]!.way, turned)
       if (heightCm > 0) {
         courses.push({
-          number: part.firstRound + i,
-          part: part.id,
-          colour: worked.round.colour,
-          bottomCm,
-          heightCm,
-          worked,
-          way,
-          turn: turned - ways[i]!.start,
-          ...(last && last.worked.edge.count === worked.on.count ? { below: last.way } : {}),
-          belowCm: courses.at(-1)?.heightCm ?? 0,
-          ...(ways[i]!.shares ? { shares: ways[i]!.shares } : {}),
-          ...(arching && worked.edge.free ? { free: runAt(worked.edge) } : {}),
-          shape: floor.shape,
-          outline: standing(floor, aroundOf(part, i)),
-          under: courses.at(-1)?.outline ?? standing(floor, aroundOf(part, i)),
+          number: part.firstRound + i, part: part.id, colour: worked.round.colour, bottomCm, heightCm, worked, way,
+          turn: turned - ways[i]!.start, ...(last && last.worked.edge.count === worked.on.count ? { below: last.way } : {}),
+          belowCm: courses.at(-1)?.heightCm ?? 0, ...(ways[i]!.shares ? { shares: ways[i]!.shares } : {}),
+          ...(arching && worked.edge.free ? { free: runAt(worked.edge) } : {}), shape: floor.shape,
+          outline: standing(floor, aroundOf(part, i)), under: courses.at(-1)?.outline ?? standing(floor, aroundOf(part, i)),
         })
       }
       bottomCm += heightCm

@@ -96,18 +96,8 @@ function netOf({ worked, way, bottomCm, heightCm }: Course, below: Across, acros
 /** Everything besides the round itself that its front is drawn from. */
 function placeOf({ bottomCm, heightCm, outline, under, shape, belowCm, way, below, free }: Course, mirrored: boolean): string {
   return [
-    bottomCm,
-    heightCm,
-    outline.lengthCm,
-    outline.widthCm,
-    under.lengthCm,
-    under.widthCm,
-    shape,
-    belowCm,
-    way[0],
-    below?.[0],
-    free !== undefined,
-    mirrored,
+    bottomCm, heightCm, outline.lengthCm, outline.widthCm, under.lengthCm, under.widthCm, shape, belowCm, way[0], below?.[0],
+    free !== undefined, mirrored,
   ].join()
 }
 

@@ -19,25 +19,13 @@ import { unrolled } from './unrolled'
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }
 const slots: SlotsSpec = {
-  band: 'slots',
-  number: 2,
-  width: { pin: { stitches: 16 } },
-  chains: { pin: { chains: 40 } },
-  into: 'chains',
-  corners: 1,
-  rounds: 3,
-  stitch: 'sc',
-  nudge: 0,
-  colour: 'main',
+  band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 40 } }, into: 'chains', corners: 1, rounds: 3,
+  stitch: 'sc', nudge: 0, colour: 'main',
 }
 /** A tube of 64 stitches, 16 cm wide lying flat and 10 cm tall below what is put on it. */
 const bag = (top: WallSpec, over: Partial<Design> = {}): Design => ({
-  ...newDesign('Tube'),
-  gauge,
-  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' },
-  turnUp: 'plain',
-  wall: stacked([plain, top]),
-  ...over,
+  ...newDesign('Tube'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain',
+  wall: stacked([plain, top]), ...over,
 })
 
 /** Every number of a path. */
@@ -46,40 +34,18 @@ const figures = (path: string) => [...path.matchAll(/-?\d+(?:\.\d+)?/g)].map(([t
 const SHAPES = ['circle', 'oval', 'rectangle', 'deep'] as const
 const BASES: Record<(typeof SHAPES)[number], Design['base']> = {
   circle: {
-    form: 'circle',
-    stitch: 'sc',
-    increases: 6,
-    size: { pin: { rounds: 10 } },
-    start: 'ring',
-    placing: 'stacked',
-    increaseAt: 'last',
+    form: 'circle', stitch: 'sc', increases: 6, size: { pin: { rounds: 10 } }, start: 'ring', placing: 'stacked', increaseAt: 'last',
     colour: 'main',
   },
   oval: {
-    form: 'oval',
-    stitch: 'sc',
-    perEnd: 3,
-    size: { pin: { sideStitches: 16, rounds: 7 } },
-    start: 'chain',
-    placing: 'stacked',
-    increaseAt: 'last',
-    colour: 'main',
+    form: 'oval', stitch: 'sc', perEnd: 3, size: { pin: { sideStitches: 16, rounds: 7 } }, start: 'chain', placing: 'stacked',
+    increaseAt: 'last', colour: 'main',
   },
   rectangle: {
-    form: 'rectangle',
-    stitch: 'sc',
-    size: { pin: { stitches: 24, rows: 12 } },
-    rowEnds: 'one-each',
-    corners: 'none',
-    colour: 'main',
+    form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 24, rows: 12 } }, rowEnds: 'one-each', corners: 'none', colour: 'main',
   },
   deep: {
-    form: 'rectangle',
-    stitch: 'sc',
-    size: { pin: { stitches: 12, rows: 24 } },
-    rowEnds: 'one-each',
-    corners: 'none',
-    colour: 'main',
+    form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 12, rows: 24 } }, rowEnds: 'one-each', corners: 'none', colour: 'main',
   },
 }
 
@@ -93,18 +59,8 @@ describe('a handle on the front', () => {
 
   it('lying flat is an arc as long as the strap: walked in a thousand steps', () => {
     const strap: WallSpec = {
-      band: 'sewn-straps',
-      number: 1,
-      worked: 'along',
-      wide: 2,
-      length: { pin: { count: 70 } },
-      inCm: 3,
-      overlapCm: 0,
-      lines: 1,
-      reinforced: 'none',
-      stitch: 'sc',
-      nudge: 0,
-      colour: 'main',
+      band: 'sewn-straps', number: 1, worked: 'along', wide: 2, length: { pin: { count: 70 } }, inCm: 3, overlapCm: 0, lines: 1,
+      reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main',
     }
     const [flat] = handleFronts(draft(bag(strap)), 'flat')
     const [, x0, y0, radius, , , large, sweep, x1, y1] = /L(\S+) (\S+)A(\S+) (\S+) (\S+) (\d) (\d) (\S+) ([^L]+)L/
@@ -129,14 +85,7 @@ describe('a handle on the front', () => {
   it('is drawn in half its width where it is folded over a side, and as it lies on the bag', () => {
     const under = draft(
       bag({
-        band: 'under-strap',
-        worked: 'along',
-        wide: 6,
-        length: { pin: { count: 120 } },
-        lines: 2,
-        stitch: 'sc',
-        nudge: 0,
-        colour: 'main',
+        band: 'under-strap', worked: 'along', wide: 6, length: { pin: { count: 120 } }, lines: 2, stitch: 'sc', nudge: 0, colour: 'main',
       }),
     )
     const [strap] = handleFronts(under, 'held')
@@ -169,8 +118,7 @@ describe('a handle on the front', () => {
               bag(
                 { ...slots, nudge },
                 {
-                  hands,
-                  rounds: { style, startingChainCounts: false },
+                  hands, rounds: { style, startingChainCounts: false },
                   wall: stacked([
                     { ...plain, size: { pin: { rounds } } },
                     { ...slots, nudge },
@@ -201,19 +149,8 @@ describe('a handle on the front', () => {
 
   it('is in the middle where the maker marked the sides anew, in slots and in straps', () => {
     const sewn: WallSpec = {
-      band: 'sewn-straps',
-      number: 2,
-      worked: 'along',
-      wide: 4,
-      length: { pin: { count: 60 } },
-      inCm: 3,
-      overlapCm: 2,
-      lines: 1,
-      reinforced: 'none',
-      stitch: 'sc',
-      nudge: 0,
-      sideAt: 4,
-      colour: 'main',
+      band: 'sewn-straps', number: 2, worked: 'along', wide: 4, length: { pin: { count: 60 } }, inCm: 3, overlapCm: 2, lines: 1,
+      reinforced: 'none', stitch: 'sc', nudge: 0, sideAt: 4, colour: 'main',
     }
     for (const top of [{ ...slots, sideAt: 4 }, sewn]) {
       const drafted = draft(
@@ -231,14 +168,8 @@ describe('a handle on the front', () => {
   it('stands over the middle of a net as well, whose rounds start ever further on', () => {
     for (const rounds of [6, 9]) {
       const net: WallSpec = {
-        band: 'loops',
-        skip: 1,
-        first: 3,
-        hold: { pin: { chains: 5 } },
-        size: { pin: { rounds } },
-        ends: 'closed',
-        finish: { inLoop: 2, inStitch: 0 },
-        colour: 'main',
+        band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 5 } }, size: { pin: { rounds } }, ends: 'closed',
+        finish: { inLoop: 2, inStitch: 0 }, colour: 'main',
       }
       const drafted = draft(bag(slots, { wall: stacked([net, plain, { ...slots, width: { pin: { stitches: 8 } } }]) }))
       const [grip] = gripFronts(drafted)
@@ -302,14 +233,7 @@ describe('pieces in the chart', () => {
     const svg = asSvg(
       draft(
         bag({
-          band: 'grown-strap',
-          foot: 7,
-          wide: 7,
-          length: { pin: { count: 60 } },
-          join: 'sewn',
-          stitch: 'sc',
-          nudge: 0,
-          colour: 'main',
+          band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main',
         }),
       ),
     )

@@ -77,9 +77,7 @@ function placeAt(draft: Draft, courses: readonly Course[], part: DraftPart, cm: 
   const course = courses.find(({ bottomCm, heightCm }) => bottomCm + heightCm >= cm - 1e-6) ?? courses.at(-1)
   if (!course) return undefined
   return {
-    outline: course.outline,
-    shape: course.shape,
-    side: draft.design.hands === 'left' ? 1 : -1,
+    outline: course.outline, shape: course.shape, side: draft.design.hands === 'left' ? 1 : -1,
     turn: course.turn + (course.part === part.id ? 0 : part.sidesMoved),
   }
 }
@@ -179,13 +177,8 @@ export function handleFronts(draft: Draft, as: HandlesAs, courses: readonly Cour
     const middle = handle.feet[0] + withinWay(handle.feet[1] - handle.feet[0]) / 2
     return [
       {
-        part: part.id,
-        name: handle.name,
-        path: pathOf(hanging, place, as),
-        widthCm: seenCm(handle),
-        colour: handle.colour,
-        bought: handle.bought === true,
-        behind: handle.lies === 'along' && isBehind(place, middle),
+        part: part.id, name: handle.name, path: pathOf(hanging, place, as), widthCm: seenCm(handle), colour: handle.colour,
+        bought: handle.bought === true, behind: handle.lies === 'along' && isBehind(place, middle),
       },
     ]
   })
@@ -207,15 +200,7 @@ export function gripFronts(draft: Draft, courses: readonly Course[] = elevation(
     const [outerLeftX, outerRightX] = [xAt(place, 0), xAt(place, seen(place))].sort((a, b) => a - b) as [number, number]
     return [
       {
-        part: part.id,
-        grip,
-        leftX,
-        rightX,
-        outerLeftX,
-        outerRightX,
-        y: -below,
-        stitchCm: step * grip.onward,
-        rightwards: step > 0,
+        part: part.id, grip, leftX, rightX, outerLeftX, outerRightX, y: -below, stitchCm: step * grip.onward, rightwards: step > 0,
         rimCm: draft.parts[draft.parts.indexOf(part) - 1]?.size.circumference.cm ?? part.size.circumference.cm,
       },
     ]

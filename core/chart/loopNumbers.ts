@@ -20,10 +20,7 @@ export function loopNumbers({ rounds, headX, headY, footX, footY }: Chart): Loop
     // Knots stand upright; a loop's foot is its left knot.
     const loops = Array.from({ length: to - from }, (_, i) => from + i).filter(i => footX[i] !== headX[i])
     return (all ? loops : loops.slice(0, 1)).map(i => ({
-      x: headX[i]!,
-      y: headY[i]! * 0.4 + footY[i]! * 0.6,
-      chains: loopChains!,
-      sizeCm: Math.min(0.75, roomCm * 0.9),
+      x: headX[i]!, y: headY[i]! * 0.4 + footY[i]! * 0.6, chains: loopChains!, sizeCm: Math.min(0.75, roomCm * 0.9),
     }))
   })
 }

@@ -18,36 +18,18 @@ import { unrolled } from './unrolled'
 import { waysOf } from './ways'
 
 const gauge = {
-  hookMm: 3.5,
-  strands: 1,
-  measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
+  hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
 } as const
 const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' } as const
 const bag = (wall: readonly WallSpec[], over: Partial<Design> = {}): Design => ({
-  ...newDesign('Pouch'),
-  gauge,
-  base: tube,
-  turnUp: 'plain',
-  wall: stacked(wall),
-  ...over,
+  ...newDesign('Pouch'), gauge, base: tube, turnUp: 'plain', wall: stacked(wall), ...over,
 })
 const net = {
-  band: 'loops',
-  skip: 1,
-  first: 4,
-  hold: { pin: { chains: 6 } },
-  size: { pin: { rounds: 5 } },
-  ends: 'closed',
-  colour: 'main',
+  band: 'loops', skip: 1, first: 4, hold: { pin: { chains: 6 } }, size: { pin: { rounds: 5 } }, ends: 'closed', colour: 'main',
 } as const
 const plain = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' } as const
 const casing = {
-  band: 'eyelets',
-  eyelets: 'boxes',
-  between: 4,
-  chains: 2,
-  evenOut: false,
-  colour: 'main',
+  band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main',
   cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour: 'main' },
 } as const
 

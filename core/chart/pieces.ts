@@ -37,13 +37,7 @@ export function pieceChart(piece: Piece, leftHanded: boolean): Chart {
     }
     const starts = worked.round.facing === 'right' ? 0 : 1
     rounds.push({
-      number: r + 1,
-      part: piece.id,
-      from: at,
-      to: at + count,
-      colour: worked.round.colour,
-      roomCm: stitchCm,
-      startX: x(starts, count),
+      number: r + 1, part: piece.id, from: at, to: at + count, colour: worked.round.colour, roomCm: stitchCm, startX: x(starts, count),
       startY: -(r + 0.5) * rowCm,
     })
     at += count

@@ -64,13 +64,7 @@ export function planOf(draft: Draft): Chart {
     const [first, last] = [base.layOut!(r, 0), base.layOut!(r, worked.edge.count - 1)]
     const start = worked.round.join === 'open' ? first : { x: (first.x + last.x) / 2, y: (first.y + last.y) / 2 }
     rounds.push({
-      number: base.firstRound + r,
-      part: base.id,
-      from,
-      to: at,
-      colour: worked.round.colour,
-      startX: side * start.x,
-      startY: start.y,
+      number: base.firstRound + r, part: base.id, from, to: at, colour: worked.round.colour, startX: side * start.x, startY: start.y,
     })
   })
   return { ...chart, rounds, box: boxOf(chart, base) }

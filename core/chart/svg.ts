@@ -72,10 +72,7 @@ function lyingPieces({ design, parts }: Draft): Lying[] {
         const { width, height } = chart.box
         const turned = height > width
         return {
-          name: piece.times > 1 ? `${piece.name}, ${piece.times} times` : piece.name,
-          chart,
-          turned,
-          longCm: turned ? height : width,
+          name: piece.times > 1 ? `${piece.name}, ${piece.times} times` : piece.name, chart, turned, longCm: turned ? height : width,
           wideCm: turned ? width : height,
         }
       }),

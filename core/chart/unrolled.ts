@@ -88,16 +88,10 @@ export function unrolled(draft: Draft): Chart {
       if (worked.round.inLoops) drawLoops(chart, at, worked, way, room)
       else drawStitches(chart, at, worked, way, below?.length === worked.on.count ? below : undefined, room)
       rounds.push({
-        number: part.firstRound + i,
-        part: part.id,
-        from: at,
-        to: at + count,
-        colour: worked.round.colour,
-        roomCm: room.width / count,
+        number: part.firstRound + i, part: part.id, from: at, to: at + count, colour: worked.round.colour, roomCm: room.width / count,
         ...(shares ? { roomsCm: shares.map(share => share * room.width) } : {}),
         ...(worked.round.inLoops ? { loopChains: worked.edge.chains.find(chains => chains > 0) ?? 0 } : {}),
-        startX: side * (start - Math.floor(start) - 0.5) * room.width,
-        startY: y - room.height / 2,
+        startX: side * (start - Math.floor(start) - 0.5) * room.width, startY: y - room.height / 2,
       })
       at += count
       widest = Math.max(widest, room.width)

@@ -28,17 +28,13 @@ const PACKED = 0.6
 
 /** Apples, balls of yarn: equal round things. */
 export const balls = content({
-  kind: 'balls',
-  name: 'apples, balls',
+  kind: 'balls', name: 'apples, balls',
   fields: {
     count: count('How many', between(1, 200), { beside: true, usually: between(1, 40) }),
     acrossCm: length('Across', CONTENT_CM, { beside: true, usually: between(1, 20) }),
   },
-  begins: { kind: 'balls', count: 6, acrossCm: 7 },
-  room: ({ count, acrossCm }) => stacked(count, acrossCm),
-  leastThroughCm: ({ acrossCm }) => acrossCm,
-  called: ({ count }) => (count === 1 ? 'The ball' : 'A ball'),
-  pouredLitres: ({ count, acrossCm }) => (count * (Math.PI / 6) * acrossCm ** 3) / PACKED / 1000,
-  standsOn: () => ON_A_DISC,
+  begins: { kind: 'balls', count: 6, acrossCm: 7 }, room: ({ count, acrossCm }) => stacked(count, acrossCm),
+  leastThroughCm: ({ acrossCm }) => acrossCm, called: ({ count }) => (count === 1 ? 'The ball' : 'A ball'),
+  pouredLitres: ({ count, acrossCm }) => (count * (Math.PI / 6) * acrossCm ** 3) / PACKED / 1000, standsOn: () => ON_A_DISC,
   drawn: 'balls',
 })

@@ -28,13 +28,6 @@ function leastThroughCm({ lengthCm, widthCm, heightCm }: Sides): number {
 
 /** A box. */
 export const box = content({
-  kind: 'box',
-  name: 'a box',
-  fields: BOX_FIELDS,
-  begins: { kind: 'box', lengthCm: 24, widthCm: 9, heightCm: 30 },
-  room: boxRoom,
-  leastThroughCm,
-  called: () => 'The box',
-  standsOn: () => ON_CORNERS,
-  drawn: 'block',
+  kind: 'box', name: 'a box', fields: BOX_FIELDS, begins: { kind: 'box', lengthCm: 24, widthCm: 9, heightCm: 30 }, room: boxRoom,
+  leastThroughCm, called: () => 'The box', standsOn: () => ON_CORNERS, drawn: 'block',
 })

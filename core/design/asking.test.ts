@@ -64,9 +64,7 @@ function answerAll(design: Design, ask: (design: Design) => Asked, depth = 2): n
     }
     if (!asksFigure(put) || !('bounds' in put.field)) continue
     for (const [to, sound] of [
-      [put.field.bounds.least, true],
-      [put.field.bounds.most, true],
-      [put.field.bounds.most + 1, false],
+      [put.field.bounds.least, true], [put.field.bounds.most, true], [put.field.bounds.most + 1, false],
     ] as const) {
       const changes = figureAnswered(put, to, spec).map(change => ({ ...change, path: [...at, ...change.path] }))
       const reading = readDesign(JSON.parse(JSON.stringify(applyFix(design, { label, changes }).design)))
@@ -85,10 +83,7 @@ const partOf = (design: Design, id: string): { readonly part?: DraftPart } => {
 describe('what a maker is asked', () => {
   it.each(baseForms().map(({ form }) => form))('of a %s, every answer is a document that is sound', (form) => {
     const given = answerAll({ ...bag, base: beginBase(form, like) }, design => ({
-      fields: formOf(design.base).fields,
-      at: ['base'],
-      spec: design.base,
-      now: { gauge: draft(design).gauge, ...partOf(design, 'base') },
+      fields: formOf(design.base).fields, at: ['base'], spec: design.base, now: { gauge: draft(design).gauge, ...partOf(design, 'base') },
     }))
     expect(given).toBeGreaterThan(2)
   })
@@ -112,14 +107,10 @@ describe('what a maker is asked', () => {
   it('says in short what it stands at', () => {
     const now = { gauge: draft(bag).gauge }
     expect(standsAt({ rounds: BAG_FIELDS.rounds, hands: BAG_FIELDS.hands }, bag, now)).toEqual([
-      'joined',
-      'the chain does not count',
-      'right hand',
+      'joined', 'the chain does not count', 'right hand',
     ])
     expect(standsAt({ mouth: BAG_FIELDS.mouth, forChild: BAG_FIELDS.forChild }, { ...bag, mouth: { divides: 7 } }, now)).toEqual([
-      'a count that divides',
-      'another',
-      'grown people',
+      'a count that divides', 'another', 'grown people',
     ])
   })
 
@@ -158,10 +149,7 @@ describe('a new part in the place of one', () => {
 
   it('keeps height, yarn and stripes where the new kind has them', () => {
     expect(beginPart('waves', keptOf(bag, likes[0], 40))).toEqual({
-      band: 'waves',
-      size: { pin: { rounds: 3 } },
-      colour: 'main',
-      stripes: [{ colour: 'main', rounds: 2 }],
+      band: 'waves', size: { pin: { rounds: 3 } }, colour: 'main', stripes: [{ colour: 'main', rounds: 2 }],
     })
     expect(beginPart('taper', keptOf(bag, likes[0], 40))).toMatchObject({ stitch: 'dc', size: { want: { aroundCm: 34 } } })
     expect(beginPart('boxes', keptOf(bag, likes[2], 40))).toMatchObject({ size: { want: { heightCm: 6 } } })

@@ -30,9 +30,7 @@ const MEASURED = {
   overCm: length('Over', SWATCH_CM, { beside: true, usually: between(5, 20), along: () => ({ tallCm: undefined }) }),
   tallCm: optional(
     length('Tall', SWATCH_CM, {
-      unasked: true,
-      usually: between(5, 20),
-      says: 'Height the rounds were counted over; as tall as it is wide if left out.',
+      unasked: true, usually: between(5, 20), says: 'Height the rounds were counted over; as tall as it is wide if left out.',
     }),
   ),
 } as const
@@ -93,13 +91,11 @@ export const ROUNDS_FIELDS = {
     'Rounds go',
     [
       {
-        value: 'spiral',
-        name: 'in a spiral',
+        value: 'spiral', name: 'in a spiral',
         does: 'No join; a marker in the first stitch. Leaves a half-step at the top and where the yarn changes.',
       },
       {
-        value: 'joined',
-        name: 'joined',
+        value: 'joined', name: 'joined',
         does: 'A slip stitch closes each round, the same side facing. Clean V\'s outside; the seam leans steadily.',
       },
       { value: 'turned', name: 'joined and turned', does: 'Turned after every join: the seam stays straight and both sides look alike.' },
@@ -116,8 +112,7 @@ export const ROUNDS_FIELDS = {
   ),
   leanPerTen: optional(
     figure('The seam leaned, in ten rounds', between(-20, 20), 'sts', {
-      usually: between(-6, 6),
-      when: spec => goes(spec) === 'joined',
+      usually: between(-6, 6), when: spec => goes(spec) === 'joined',
       says: 'Stitches that the seam of joined rounds leaned over ten rounds, back from the way they are worked; the bag\'s sides move '
         + 'with it.',
     }),
@@ -127,14 +122,10 @@ export const ROUNDS_FIELDS = {
 /** A strip of the maker's own, hung up. Under a weight no strip gets shorter: one figure takes the other along. */
 export const STRETCH_FIELDS = {
   beforeCm: length('Strip before', between(1, 300), {
-    beside: true,
-    usually: between(5, 40),
-    along: (cm, strip) => ({ afterCm: Math.max(cm, (strip as StretchTest).afterCm) }),
+    beside: true, usually: between(5, 40), along: (cm, strip) => ({ afterCm: Math.max(cm, (strip as StretchTest).afterCm) }),
   }),
   afterCm: length('With the weight', between(1, 300), {
-    beside: true,
-    usually: between(40, 50),
-    along: (cm, strip) => ({ beforeCm: Math.min(cm, (strip as StretchTest).beforeCm) }),
+    beside: true, usually: between(40, 50), along: (cm, strip) => ({ beforeCm: Math.min(cm, (strip as StretchTest).beforeCm) }),
   }),
   widthCm: length('Strip\'s width', between(1, 300), { beside: true, usually: between(1, 8) }),
   kg: figure('Weight on it', WEIGHT_KG, 'kg', { beside: true, usually: between(0.1, 5) }),
@@ -179,10 +170,8 @@ export const BAG_FIELDS = {
     'The mouth must come to',
     { divides: count('It must divide by', between(1, 60), { usually: between(1, 12), taught: MOUTHS }) },
     {
-      without: { name: 'any count', does: 'Any number of stitches will do at the top.' },
-      having: { name: 'a count that divides' },
-      says: 'What the count at the mouth must divide by, for what will be worked on it.',
-      begin: { divides: 2 },
+      without: { name: 'any count', does: 'Any number of stitches will do at the top.' }, having: { name: 'a count that divides' },
+      says: 'What the count at the mouth must divide by, for what will be worked on it.', begin: { divides: 2 },
     },
   ),
   stretch: maybe('How much straps lengthen', STRETCH_FIELDS, {
@@ -200,8 +189,7 @@ export const BAG_FIELDS = {
     {
       without: { name: 'no lining' },
       having: { name: 'lined', does: 'Stops small things falling through mesh and takes the strain; the pieces to cut are told below.' },
-      says: 'The bag is lined; seamCm is what the pieces get all round for their seams.',
-      begin: { seamCm: 1.5 },
+      says: 'The bag is lined; seamCm is what the pieces get all round for their seams.', begin: { seamCm: 1.5 },
     },
   ),
   forChild: optional(
@@ -221,8 +209,7 @@ const lines: LinesField = { is: 'lines', label: 'Lines', most: MOST_REPEAT_LINES
 const REPEAT = { id: idText('Id'), name: text('What you call it', 1, 80), lines } as const
 
 const YARN = {
-  id: idText('Id', { begins: 'main' }),
-  name: text('Name', 1, 80, { begins: 'main yarn' }),
+  id: idText('Id', { begins: 'main' }), name: text('Name', 1, 80, { begins: 'main yarn' }),
   colour: text('Colour', 7, 7, {
     begins: '#d9c8a5',
     pattern: { source: '^#[0-9a-f]{6}$', flags: 'i', message: 'must be a colour such as #7d8f5b' },
@@ -244,19 +231,10 @@ const note = text('Notes', 0, 4000, { begins: '' })
 
 /** A design as it is written to a file. */
 export const DESIGN_FIELDS = {
-  fairHollow: word('design'),
-  version: count('Version', between(1, DESIGN_VERSION)),
-  name: name('Name'),
-  note,
-  hands: BAG_FIELDS.hands,
-  units: BAG_FIELDS.units,
-  gauge: group('Gauge', GAUGE_FIELDS),
+  fairHollow: word('design'), version: count('Version', between(1, DESIGN_VERSION)), name: name('Name'), note, hands: BAG_FIELDS.hands,
+  units: BAG_FIELDS.units, gauge: group('Gauge', GAUGE_FIELDS),
   yarns: list('Yarns', YARN, {
-    one: 'yarn',
-    all: 'yarns',
-    least: 1,
-    most: MOST_YARNS,
-    begins: 'one',
+    one: 'yarn', all: 'yarns', least: 1, most: MOST_YARNS, begins: 'one',
     says: 'Ids must differ. Parts name the yarn they are worked in by its id.',
   }),
   rounds: BAG_FIELDS.rounds,
@@ -300,26 +278,15 @@ export const DESIGN_FIELDS = {
     },
   ),
   repeats: list('Repeats', REPEAT, {
-    one: 'repeat',
-    all: 'repeats',
-    least: 0,
-    most: MOST_REPEATS,
-    begins: 'none',
+    one: 'repeat', all: 'repeats', least: 0, most: MOST_REPEATS, begins: 'none',
     says: 'Stitch patterns of the maker\'s own, a line a round in US abbreviations; lines that begin with once: are worked the first '
       + 'time only.',
   }),
-  mouth: BAG_FIELDS.mouth,
-  forChild: BAG_FIELDS.forChild,
-  stretch: BAG_FIELDS.stretch,
-  lining: BAG_FIELDS.lining,
+  mouth: BAG_FIELDS.mouth, forChild: BAG_FIELDS.forChild, stretch: BAG_FIELDS.stretch, lining: BAG_FIELDS.lining,
 } as const
 
 /** A swatch as it is written to a file. */
 export const SWATCH_FIELDS = {
-  fairHollow: word('swatch'),
-  version: count('Version', between(1, 1)),
-  name: name('Name'),
-  note,
-  yarn: text('Yarn', 0, 120, { begins: '' }),
-  gauge: group('Gauge', GAUGE_FIELDS),
+  fairHollow: word('swatch'), version: count('Version', between(1, 1)), name: name('Name'), note,
+  yarn: text('Yarn', 0, 120, { begins: '' }), gauge: group('Gauge', GAUGE_FIELDS),
 } as const

@@ -9,13 +9,8 @@ export function isFromTheFuture(document: Loose): boolean {
 
 /** What version 1 meant by fields that it left out, where version 2 begins with something else. */
 const MEANT_IN_1: Readonly<Record<string, Loose>> = {
-  'rectangle': { rowEnds: 'one-each' },
-  'folded': { repeat: 1, edgeStitches: 0 },
-  'bought': { perHole: 1, doubledHoles: 0 },
-  'slots': { rounds: 3 },
-  'chain-straps': { rounds: 3, into: 'chains' },
-  'under-strap': { wide: 6 },
-  'adjust': { mirrored: false },
+  'rectangle': { rowEnds: 'one-each' }, 'folded': { repeat: 1, edgeStitches: 0 }, 'bought': { perHole: 1, doubledHoles: 0 },
+  'slots': { rounds: 3 }, 'chain-straps': { rounds: 3, into: 'chains' }, 'under-strap': { wide: 6 }, 'adjust': { mirrored: false },
 }
 
 function isObject(value: unknown): value is Loose {
@@ -31,8 +26,7 @@ function said(part: unknown, by: string): unknown {
 function withIds(old: Loose): Loose {
   const { wall, base } = old
   return {
-    ...old,
-    base: said(base, 'form'),
+    ...old, base: said(base, 'form'),
     ...(Array.isArray(wall)
       ? { wall: wall.map((part: unknown, i) => (isObject(part) ? { id: `part-${i + 1}`, ...(said(part, 'band') as Loose) } : part)) }
       : {}),

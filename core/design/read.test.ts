@@ -40,67 +40,27 @@ describe('reading a design', () => {
 
   it('fills in what a short one leaves out', () => {
     const reading = readDesign({
-      fairHollow: 'design',
-      version: 1,
-      name: 'Short',
-      gauge: plain().gauge,
-      base: { form: 'circle', size: { want: { diameterCm: 12 } } },
+      fairHollow: 'design', version: 1, name: 'Short', gauge: plain().gauge, base: { form: 'circle', size: { want: { diameterCm: 12 } } },
     })
     expect(reading.ok && reading.document).toMatchObject({
-      hands: 'right',
-      units: 'cm',
-      turnUp: 'plain',
-      wall: [],
-      yarns: [{ id: 'main' }],
-      rounds: { style: 'joined', startingChainCounts: false },
-      base: { stitch: 'sc', increases: 'by-gauge', colour: 'main' },
+      hands: 'right', units: 'cm', turnUp: 'plain', wall: [], yarns: [{ id: 'main' }],
+      rounds: { style: 'joined', startingChainCounts: false }, base: { stitch: 'sc', increases: 'by-gauge', colour: 'main' },
     })
   })
 
   it.each([
-    ['gauge.measured.sc.stitches', 0],
-    ['gauge.measured.sc.stitches', -20],
-    ['gauge.measured.sc.rounds', 'twenty'],
-    ['gauge.measured.sc.overCm', 1e9],
-    ['gauge.hookMm', 0],
-    ['gauge.strands', 1.5],
-    ['gauge.measured', {}],
-    ['gauge', undefined],
-    ['gauge', 7],
-    ['base.size.want.diameterCm', 300],
-    ['base.size.want.diameterCm', '12'],
-    ['base.size.want.diameterCm', null],
-    ['base.form', 'trapeze'],
-    ['base.increases', 2.5],
-    ['base.increases', 'many'],
-    ['base', []],
-    ['base.colour', 'Unknown Yarn'],
-    ['wall', {}],
-    ['wall.0.stitch', 'knit'],
-    ['wall.0.band', undefined],
-    ['turnUp', 3],
-    ['name', ''],
-    ['name', 'x'.repeat(81)],
-    ['wall.0.stripes', []],
-    ['wall.0.stripes', [{ colour: 'main', rounds: 0 }]],
-    ['wall.0', { band: 'rib', front: 0, size: { pin: { rounds: 3 } } }],
-    ['wall.0', { band: 'adjust', to: { want: { divides: false } } }],
-    ['wall.0', { band: 'adjust', to: { pin: { stitches: 40, change: 2 } } }],
-    ['wall.0', { band: 'adjust', to: {} }],
-    ['wall.0', { band: 'taper', size: { want: { heightCm: 4 } } }],
-    ['wall.0', 7],
-    ['repeats', [{ id: 'own', name: 'x', lines: [] }]],
-    ['repeats', [{ id: 'own', name: 'x', lines: [3] }]],
-    ['repeats', 'sc in next'],
-    ['mouth', { divides: 0 }],
-    ['rounds.leanPerTen', 99],
-    ['hands', 'both'],
-    ['units', 'ell'],
-    ['rounds.style', 'square'],
-    ['rounds.startingChainCounts', 'yes'],
-    ['yarns', []],
-    ['yarns.0.colour', 'red'],
-    ['version', 0],
+    ['gauge.measured.sc.stitches', 0], ['gauge.measured.sc.stitches', -20], ['gauge.measured.sc.rounds', 'twenty'],
+    ['gauge.measured.sc.overCm', 1e9], ['gauge.hookMm', 0], ['gauge.strands', 1.5], ['gauge.measured', {}], ['gauge', undefined],
+    ['gauge', 7], ['base.size.want.diameterCm', 300], ['base.size.want.diameterCm', '12'], ['base.size.want.diameterCm', null],
+    ['base.form', 'trapeze'], ['base.increases', 2.5], ['base.increases', 'many'], ['base', []], ['base.colour', 'Unknown Yarn'],
+    ['wall', {}], ['wall.0.stitch', 'knit'], ['wall.0.band', undefined], ['turnUp', 3], ['name', ''], ['name', 'x'.repeat(81)],
+    ['wall.0.stripes', []], ['wall.0.stripes', [{ colour: 'main', rounds: 0 }]],
+    ['wall.0', { band: 'rib', front: 0, size: { pin: { rounds: 3 } } }], ['wall.0', { band: 'adjust', to: { want: { divides: false } } }],
+    ['wall.0', { band: 'adjust', to: { pin: { stitches: 40, change: 2 } } }], ['wall.0', { band: 'adjust', to: {} }],
+    ['wall.0', { band: 'taper', size: { want: { heightCm: 4 } } }], ['wall.0', 7], ['repeats', [{ id: 'own', name: 'x', lines: [] }]],
+    ['repeats', [{ id: 'own', name: 'x', lines: [3] }]], ['repeats', 'sc in next'], ['mouth', { divides: 0 }], ['rounds.leanPerTen', 99],
+    ['hands', 'both'], ['units', 'ell'], ['rounds.style', 'square'], ['rounds.startingChainCounts', 'yes'], ['yarns', []],
+    ['yarns.0.colour', 'red'], ['version', 0],
   ] as const)('refuses %s: %j, and names the field', (path, value) => {
     const found = fields(with_(path, value))
     expect(found.length).toBeGreaterThan(0)
@@ -120,15 +80,7 @@ describe('reading a design', () => {
     }
     const slots = { band: 'slots', width: { want: { widthCm: 12 } }, chains: { want: { hole: true } } }
     expect(told(slots)).toEqual({
-      ...slots,
-      id: 'part-1',
-      number: 2,
-      into: 'chains',
-      corners: 1,
-      rounds: 4,
-      stitch: 'sc',
-      nudge: 0,
-      colour: 'main',
+      ...slots, id: 'part-1', number: 2, into: 'chains', corners: 1, rounds: 4, stitch: 'sc', nudge: 0, colour: 'main',
     })
     expect(told({ ...slots, number: 3 })).toEqual(['wall.0.number: must be 1 or 2'])
     expect(told({ ...slots, chains: { want: { hole: true, dropCm: 12 } } })).toEqual([
@@ -181,15 +133,7 @@ describe('reading a design', () => {
   })
 
   it.each([
-    null,
-    3,
-    'text',
-    [],
-    {},
-    { fairHollow: 'swatch' },
-    { fairHollow: 'design' },
-    { ...plain(), version: 3 },
-    { ...plain(), version: 0 },
+    null, 3, 'text', [], {}, { fairHollow: 'swatch' }, { fairHollow: 'design' }, { ...plain(), version: 3 }, { ...plain(), version: 0 },
     { name: 'somebody else\'s file' },
   ])('refuses %j', (input) => {
     expect(readDesign(input).ok).toBe(false)
@@ -238,9 +182,7 @@ describe('the published JSON Schema', () => {
 
 describe('reading a swatch', () => {
   const swatch = {
-    fairHollow: 'swatch',
-    version: 1,
-    name: 'Cone cotton',
+    fairHollow: 'swatch', version: 1, name: 'Cone cotton',
     gauge: { hookMm: 3.5, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } },
   }
   it('fills in what it leaves out', () =>

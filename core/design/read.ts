@@ -91,13 +91,9 @@ function shorterStrip({ stretch }: Design): Problem[] {
 function designProblems(design: Design): Problem[] {
   const { yarns, wall, repeats, base } = design
   return [
-    ...gaugeProblems(design.gauge),
-    ...sameIds(yarns, 'yarns', 'yarns'),
-    ...sameIds(wall, 'wall', 'parts'),
-    ...sameIds(repeats, 'repeats', 'repeats'),
-    ...lost(answersOf(formOf(base).fields, base), 'base', design),
-    ...wall.flatMap((part, i) => lost(answersOf(kindOf(part).fields, part), `wall.${i}`, design)),
-    ...shorterStrip(design),
+    ...gaugeProblems(design.gauge), ...sameIds(yarns, 'yarns', 'yarns'), ...sameIds(wall, 'wall', 'parts'),
+    ...sameIds(repeats, 'repeats', 'repeats'), ...lost(answersOf(formOf(base).fields, base), 'base', design),
+    ...wall.flatMap((part, i) => lost(answersOf(kindOf(part).fields, part), `wall.${i}`, design)), ...shorterStrip(design),
   ]
 }
 

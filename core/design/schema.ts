@@ -36,20 +36,13 @@ const anId: Schema = { type: 'string', pattern: ID }
 
 const SCHEMAS: BySort<Schema> = {
   count: ({ or, bounds }) => (or === undefined ? number('integer', bounds) : { oneOf: [{ const: or }, number('integer', bounds)] }),
-  figure: ({ bounds }) => number('number', bounds),
-  length: ({ bounds }) => number('number', bounds),
-  choice: ({ options }) => chosen(options.map(({ value }) => value)),
-  stitch: ({ kinds: all }) => ({ enum: all }),
-  yarn: () => anId,
-  repeat: () => anId,
-  always: ({ value }) => ({ const: value }),
-  text: written,
-  lines: ({ most, longest }) => ({ type: 'array', minItems: 1, maxItems: most, items: { type: 'string', maxLength: longest } }),
-  ways,
+  figure: ({ bounds }) => number('number', bounds), length: ({ bounds }) => number('number', bounds),
+  choice: ({ options }) => chosen(options.map(({ value }) => value)), stitch: ({ kinds: all }) => ({ enum: all }), yarn: () => anId,
+  repeat: () => anId, always: ({ value }) => ({ const: value }), text: written,
+  lines: ({ most, longest }) => ({ type: 'array', minItems: 1, maxItems: most, items: { type: 'string', maxLength: longest } }), ways,
   maybe: ({ fields }) => object(fields),
   group: ({ fields, least }) => ({ ...object(fields), ...(least ? { minProperties: least } : {}) }),
-  list: ({ least, most, of }) => ({ type: 'array', minItems: least, maxItems: most, items: object(of) }),
-  kinds,
+  list: ({ least, most, of }) => ({ type: 'array', minItems: least, maxItems: most, items: object(of) }), kinds,
 }
 
 function chosen(values: readonly (string | number | boolean)[]): Schema {

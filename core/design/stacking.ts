@@ -22,10 +22,7 @@ export function keptOf(design: Design, like: WallSpec | undefined, aroundCm: num
   const stitch = like && 'stitch' in like ? SOLID_STITCHES.find(one => one === like.stitch) : undefined
   const size = (like && heightAsked(like)) ?? { want: { heightCm: 6 } }
   return {
-    stitch: stitch ?? 'sc',
-    size,
-    repeats: design.repeats,
-    aroundCm,
+    stitch: stitch ?? 'sc', size, repeats: design.repeats, aroundCm,
     yarn: { colour: like?.colour ?? design.base.colour, ...(like && 'stripes' in like && like.stripes ? { stripes: like.stripes } : {}) },
   }
 }
@@ -46,10 +43,7 @@ export function bandAbove(design: Design, id?: string): Stacked {
   const at = id === undefined ? design.wall.length - 1 : placeOf(design, id)
   const below = design.wall[at]
   const plain: WallSpec = {
-    band: 'solid',
-    stitch: 'sc',
-    size: { want: { heightCm: below ? 6 : 12 } },
-    colour: below?.colour ?? design.base.colour,
+    band: 'solid', stitch: 'sc', size: { want: { heightCm: below ? 6 : 12 } }, colour: below?.colour ?? design.base.colour,
   }
   return put(design, at + 1, plain, 'Add a band')
 }

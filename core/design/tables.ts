@@ -78,11 +78,7 @@ function said(text: Told): string {
 }
 
 const KEEPS: Keeps = {
-  stitch: 'sc',
-  size: { want: { heightCm: 6 } },
-  yarn: { colour: 'main' },
-  repeats: [firstRepeat('own-1')],
-  aroundCm: 40,
+  stitch: 'sc', size: { want: { heightCm: 6 } }, yarn: { colour: 'main' }, repeats: [firstRepeat('own-1')], aroundCm: 40,
 }
 
 /** What a new part of a kind asks and leaves. */

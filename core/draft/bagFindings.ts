@@ -13,9 +13,7 @@ function needlessTurnUp(design: Design, sizes: BagSizes): Finding[] {
   if (sizes.floor.shape !== 'none' || !hasRound(design.turnUp)) return []
   return [
     {
-      code: 'turn-up-needless',
-      weight: 'watch',
-      part: 'turnUp',
+      code: 'turn-up-needless', weight: 'watch', part: 'turnUp',
       what: 'A bag without a floor wants no turn-up: the round would show as a line across it.',
       fix: { label: 'Leave the turn-up plain', changes: [{ path: ['turnUp'], value: 'plain' }] },
     },
@@ -45,17 +43,14 @@ function otherHook(design: Design): Finding[] {
     Object.entries(design.gauge.measured).map(([kind, { overCm, tallCm, ...counts }]) => [
       kind,
       {
-        ...counts,
-        overCm: Math.min(200, Math.max(1, overCm * by)),
+        ...counts, overCm: Math.min(200, Math.max(1, overCm * by)),
         ...(tallCm ? { tallCm: Math.min(200, Math.max(1, tallCm * by)) } : {}),
       },
     ]),
   )
   return [
     {
-      code: 'other-hook',
-      weight: 'note',
-      part: 'base',
+      code: 'other-hook', weight: 'note', part: 'base',
       what: `Some makers would try a ${hookLabel(other)} hook first. Its gauge here is an estimate, and the ratio of width to height `
         + 'changes only if your hands do: work a new swatch.',
       fix: {

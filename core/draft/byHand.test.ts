@@ -29,12 +29,8 @@ const plain = (rounds: number): WallSpec => ({ band: 'solid', stitch: 'sc', size
 
 function bag(over: Partial<Omit<Design, 'wall'>>, ...wall: readonly WallSpec[]): Design {
   return {
-    ...newDesign('By hand'),
-    gauge,
-    turnUp: 'plain',
-    base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 80 } }, colour: 'main' },
-    wall: stacked(wall),
-    ...over,
+    ...newDesign('By hand'), gauge, turnUp: 'plain',
+    base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 80 } }, colour: 'main' }, wall: stacked(wall), ...over,
   }
 }
 
@@ -52,9 +48,7 @@ describe('what a bag must hold', () => {
     const room = roomOf({ kind: 'balls', count: 6, acrossCm: 7 })
     expect(room.layers).toEqual({ each: 3, count: 2 })
     expect([room.lengthCm, room.widthCm, room.heightCm]).toEqual([
-      expect.closeTo(15.083, 2),
-      expect.closeTo(15.083, 2),
-      expect.closeTo(12.715, 2),
+      expect.closeTo(15.083, 2), expect.closeTo(15.083, 2), expect.closeTo(12.715, 2),
     ])
   })
 
@@ -92,11 +86,7 @@ describe('the volume of a bag', () => {
       bag(
         {
           base: {
-            form: 'rectangle',
-            stitch: 'sc',
-            size: { pin: { stitches: 40, rows: 20 } },
-            rowEnds: 'one-each',
-            corners: 'none',
+            form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 40, rows: 20 } }, rowEnds: 'one-each', corners: 'none',
             colour: 'main',
           },
         },
@@ -112,12 +102,7 @@ describe('a foundation chain', () => {
     const before = (base: Design['base']) => draft(bag({ base })).start.beforeCm
     expect(
       before({
-        form: 'rectangle',
-        stitch: 'sc',
-        size: { pin: { stitches: 52, rows: 8 } },
-        rowEnds: 'one-each',
-        corners: 'none',
-        colour: 'main',
+        form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 52, rows: 8 } }, rowEnds: 'one-each', corners: 'none', colour: 'main',
       }),
     ).toBeCloseTo(27, 6)
     expect(before({ form: 'tube', stitch: 'sc', size: { pin: { stitches: 52 } }, colour: 'main' })).toBeCloseTo(27, 6)
@@ -130,14 +115,8 @@ describe('floors from above', () => {
     const bases: Design['base'][] = [
       { form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 30, rows: 9 } }, rowEnds: 'one-each', corners: 'none', colour: 'main' },
       {
-        form: 'oval',
-        stitch: 'sc',
-        perEnd: 3,
-        size: { pin: { sideStitches: 12, rounds: 6 } },
-        start: 'chain',
-        placing: 'stacked',
-        increaseAt: 'last',
-        colour: 'main',
+        form: 'oval', stitch: 'sc', perEnd: 3, size: { pin: { sideStitches: 12, rounds: 6 } }, start: 'chain', placing: 'stacked',
+        increaseAt: 'last', colour: 'main',
       },
       { ...newDesign('x').base, increases: 6, size: { pin: { rounds: 8 } } },
     ]
@@ -155,13 +134,7 @@ describe('floors from above', () => {
 describe('nets and fabric from the front', () => {
   it('a net\'s knots lie half a loop on from round to round', () => {
     const net: WallSpec = {
-      band: 'loops',
-      skip: 3,
-      first: 6,
-      hold: { pin: { chains: 6 } },
-      size: { pin: { rounds: 6 } },
-      ends: 'closed',
-      colour: 'main',
+      band: 'loops', skip: 3, first: 6, hold: { pin: { chains: 6 } }, size: { pin: { rounds: 6 } }, ends: 'closed', colour: 'main',
     }
     const courses = elevation(draft(bag({}, plain(2), net))).filter(({ worked }) => worked.round.inLoops)
     // The middle half of the front, where loops are not yet foreshortened: each row's knots lie between those of the row below.
@@ -224,16 +197,8 @@ describe('the mouth', () => {
 describe('what hangs on the rim', () => {
   it('handles worked in the round add their drop to the height', () => {
     const slots: WallSpec = {
-      band: 'slots',
-      number: 2,
-      width: { pin: { stitches: 16 } },
-      chains: { pin: { chains: 52 } },
-      into: 'chains',
-      corners: 0,
-      rounds: 1,
-      stitch: 'sc',
-      nudge: 0,
-      colour: 'main',
+      band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 52 } }, into: 'chains', corners: 0, rounds: 1,
+      stitch: 'sc', nudge: 0, colour: 'main',
     }
     const { sizes } = draft(bag({}, plain(19), slots))
     // 26 cm over 8 rise √(13² − 4²) above the rim that the chains spring from, 10 cm up; two rounds of half a centimetre lie on them.
@@ -281,13 +246,7 @@ describe('words of sizes', () => {
 describe('a net', () => {
   const net = (over: object): WallSpec =>
     ({
-      band: 'loops',
-      skip: 3,
-      first: 6,
-      hold: { pin: { chains: 8 } },
-      size: { pin: { rounds: 4 } },
-      ends: 'closed',
-      colour: 'main',
+      band: 'loops', skip: 3, first: 6, hold: { pin: { chains: 8 } }, size: { pin: { rounds: 4 } }, ends: 'closed', colour: 'main',
       ...over,
     }) as WallSpec
   const part = (design: Design) => draft(design).parts.find(({ net: found }) => found)!
@@ -334,14 +293,8 @@ describe('yarn', () => {
 
   it('fans worked to and fro take their lower rows too', () => {
     const net = (rows: number): WallSpec => ({
-      band: 'loops',
-      skip: 3,
-      first: 6,
-      hold: { pin: { chains: 6 } },
-      size: { pin: { rounds: 5 } },
-      ends: 'closed',
-      motif: { stitches: 4, rows, every: 2, between: 3 },
-      colour: 'main',
+      band: 'loops', skip: 3, first: 6, hold: { pin: { chains: 6 } }, size: { pin: { rounds: 5 } }, ends: 'closed',
+      motif: { stitches: 4, rows, every: 2, between: 3 }, colour: 'main',
     })
     const two = more([net(1)], [net(2)])
     expect(more([net(2)], [net(3)])).toBeCloseTo(two, 6)
@@ -351,14 +304,7 @@ describe('yarn', () => {
 
 describe('a draft that takes over from the one before', () => {
   const strap: WallSpec = {
-    band: 'under-strap',
-    worked: 'along',
-    wide: 8,
-    length: { want: { dropCm: 28 } },
-    lines: 2,
-    stitch: 'sc',
-    nudge: 0,
-    colour: 'main',
+    band: 'under-strap', worked: 'along', wide: 8, length: { want: { dropCm: 28 } }, lines: 2, stitch: 'sc', nudge: 0, colour: 'main',
   }
   const before = draft(bag({}, plain(10), plain(4), strap))
   const changed: [string, Design][] = [
@@ -394,25 +340,12 @@ describe('findings', () => {
   it('of every judge are told: contents, bag, wall, mesh, casing, handles', () => {
     const contents = { kind: 'cloth', lengthCm: 6, widthCm: 5, heightCm: 6, weightKg: 4 } as const
     const casing: WallSpec = {
-      band: 'eyelets',
-      eyelets: 'boxes',
-      between: 4,
-      chains: 2,
-      evenOut: false,
-      cords: { number: 2, kind: 'chain', size: { want: { tailCm: 40 } }, opening: false, colour: 'main' },
-      colour: 'main',
+      band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false,
+      cords: { number: 2, kind: 'chain', size: { want: { tailCm: 40 } }, opening: false, colour: 'main' }, colour: 'main',
     }
     const slots: WallSpec = {
-      band: 'slots',
-      number: 2,
-      width: { pin: { stitches: 16 } },
-      chains: { pin: { chains: 52 } },
-      into: 'chains',
-      corners: 1,
-      rounds: 3,
-      stitch: 'sc',
-      nudge: 0,
-      colour: 'main',
+      band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 52 } }, into: 'chains', corners: 1, rounds: 3,
+      stitch: 'sc', nudge: 0, colour: 'main',
     }
     const boxes: WallSpec = { band: 'boxes', chains: 3, finish: false, size: { pin: { rounds: 4 } }, colour: 'main' }
     expect(codes(bag({ contents, lining: { seamCm: 1.5 } }, plain(4), boxes))).toEqual(expect.arrayContaining(['contents-fit', 'lining']))

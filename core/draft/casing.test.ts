@@ -10,25 +10,15 @@ import { yarnNeeds } from '../yarn/yarn'
 import { draft } from './draft'
 
 const gauge = {
-  hookMm: 3.5,
-  strands: 1,
-  measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
+  hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
 } as const
 const casing: EyeletsSpec = {
-  band: 'eyelets',
-  eyelets: 'boxes',
-  between: 4,
-  chains: 2,
-  evenOut: false,
-  colour: 'main',
+  band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main',
   cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: true, colour: 'moss' },
 }
 const plain = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } }, colour: 'main' } as const
 const pouch: Design = {
-  ...newDesign('Pouch'),
-  gauge,
-  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' },
-  turnUp: 'plain',
+  ...newDesign('Pouch'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }, turnUp: 'plain',
   yarns: [
     { id: 'main', name: 'undyed cotton', colour: '#ffffff' },
     { id: 'moss', name: 'moss green cotton', colour: '#00ff00' },
@@ -89,8 +79,7 @@ describe('a pouch with cords', () => {
     const finding = draft(odd).findings.find(({ code }) => code === 'does-not-divide')!
     const fixes = [finding.fix!, ...finding.otherFixes!]
     expect(fixes.map(({ label }) => label)).toEqual([
-      expect.stringMatching(/^2 fewer in a round below: 48/),
-      expect.stringMatching(/^2 more in a round below: 52/),
+      expect.stringMatching(/^2 fewer in a round below: 48/), expect.stringMatching(/^2 more in a round below: 52/),
       expect.stringContaining('Skip a stitch more'),
     ])
     for (const fix of fixes) expect(draft(applyFix(odd, fix).design).findings.filter(({ weight }) => weight === 'stop')).toEqual([])

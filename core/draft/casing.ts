@@ -31,21 +31,10 @@ export function casingsOf(parts: readonly DraftPart[], gauge: Gauge): Casing[] {
     const cord = drawstring(cords, mouthCm, gauge)
     return [
       {
-        part,
-        spec: cords,
-        eyelets,
-        mouthCm,
-        cord,
-        threading: thread(eyelets, cords.number),
-        yarnCm: cordsYarnCm(cords, mouthCm, gauge),
+        part, spec: cords, eyelets, mouthCm, cord, threading: thread(eyelets, cords.number), yarnCm: cordsYarnCm(cords, mouthCm, gauge),
         ...(cords.opening ? { opening: openingCord(cords, gauge) } : {}),
         gathered: {
-          mouthCm,
-          eyelets,
-          fabricCm: THICK_SHARE * gauge.sc.width.cm,
-          cords: cords.number,
-          cordCm: cord.thickCm,
-          lengthCm: cord.lengthCm,
+          mouthCm, eyelets, fabricCm: THICK_SHARE * gauge.sc.width.cm, cords: cords.number, cordCm: cord.thickCm, lengthCm: cord.lengthCm,
         },
       },
     ]
@@ -69,10 +58,7 @@ function cautions({ part, spec, gathered, cord }: Casing, design: Design): Findi
   const shorter = Math.max(2, Math.floor(cord.tailCm - (tight - FREE_CM)))
   return [
     {
-      code: design.forChild ? 'cords-for-a-child' : 'cords-long',
-      weight: 'caution',
-      part: part.id,
-      what: `${told} ${rule}`,
+      code: design.forChild ? 'cords-for-a-child' : 'cords-long', weight: 'caution', part: part.id, what: `${told} ${rule}`,
       ...(tight > FREE_CM && shorter < cord.tailCm && 'want' in spec.size
         ? {
             fix: {
@@ -96,15 +82,11 @@ function lengths({ part, cord, mouthCm, gathered }: Casing, design: Design): Fin
         : 'Usual is 1.6 to 2 (common practice).'
   return [
     {
-      code: mouths < 1.3 ? 'cord-short' : 'cord-length',
-      weight: mouths < 1.3 ? 'watch' : 'note',
-      part: part.id,
+      code: mouths < 1.3 ? 'cord-short' : 'cord-length', weight: mouths < 1.3 ? 'watch' : 'note', part: part.id,
       what: `Each cord is ${formatCm(cord.lengthCm, design.units)} long, ${mouths.toFixed(1)} times round the mouth. ${usual}`,
     },
     {
-      code: 'mouth-closes',
-      weight: 'note',
-      part: part.id,
+      code: 'mouth-closes', weight: 'note', part: part.id,
       what: `Pulled tight, the mouth closes to a hole of about ${formatCm(openingCm, design.units)}, and each end hangs out `
         + `${formatCm(tailCm, design.units)}. An estimate: posts side by side, each as thick as the fabric, and the cords within (from `
         + 'memory).',

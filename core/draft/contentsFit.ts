@@ -24,8 +24,7 @@ function shortfalls(contents: Contents, sizes: BagSizes): Shortfall[] {
     = floor.shape === 'none'
       ? [
           {
-            what: 'lying flat, it would have to be',
-            needCm: room.round ? (Math.PI * room.lengthCm) / 2 : room.lengthCm + room.widthCm,
+            what: 'lying flat, it would have to be', needCm: room.round ? (Math.PI * room.lengthCm) / 2 : room.lengthCm + room.widthCm,
             haveCm: sizes.flatWidth.cm,
           },
         ]
@@ -87,18 +86,14 @@ export function contentsFindings({ design: { contents }, sizes, parts }: Bag): F
   if (short.length === 0)
     return [
       {
-        code: 'contents-fit',
-        weight: 'note',
-        part: 'contents',
+        code: 'contents-fit', weight: 'note', part: 'contents',
         what: hold ? 'What it must hold fits inside: a net gives.' : 'What it must hold fits inside.',
       },
     ]
   const where = short.join('; ')
   return [
     {
-      code: 'contents-outgrow',
-      weight: 'caution',
-      part: 'contents',
+      code: 'contents-outgrow', weight: 'caution', part: 'contents',
       what: `What it must hold no longer fits: ${where}. Make those larger, or let the contents propose a bag.`,
     },
   ]

@@ -15,9 +15,7 @@ describe('the draft of a pouch, by hand', () => {
 
   it('folds base, turn-up and wall', () => {
     expect(parts.map(({ id, firstRound, rounds: own }) => [id, firstRound, own.length])).toEqual([
-      ['base', 1, 13],
-      ['turnUp', 14, 1],
-      ['part-1', 15, 29],
+      ['base', 1, 13], ['turnUp', 14, 1], ['part-1', 15, 29],
     ])
     expect(rounds.map(({ number }) => number)).toEqual(Array.from({ length: 43 }, (_, i) => i + 1))
   })
@@ -197,10 +195,7 @@ describe('the wall as a whole', () => {
   it('tells the ends that stripes leave', () => {
     const wall = [
       {
-        ...pouch.wall[0]!,
-        band: 'solid',
-        stitch: 'sc',
-        size: { pin: { rounds: 6 } },
+        ...pouch.wall[0]!, band: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } },
         stripes: [
           { colour: 'main', rounds: 2 },
           { colour: 'moss', rounds: 1 },
@@ -227,8 +222,7 @@ describe('the wall as a whole', () => {
 describe('stops and notes', () => {
   it('leaves nothing above a part that cannot be worked', () => {
     const { parts, findings } = draft({
-      ...pouch,
-      gauge: { ...swatch, measured: { sc: { stitches: 180, rounds: 180, overCm: 10 } } },
+      ...pouch, gauge: { ...swatch, measured: { sc: { stitches: 180, rounds: 180, overCm: 10 } } },
       base: { ...pouch.base, size: { want: { diameterCm: 150 } } },
     })
     expect(parts.map(({ id }) => id)).toEqual(['base'])

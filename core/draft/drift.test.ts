@@ -9,20 +9,14 @@ import { drift } from './drift'
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } } as const
 const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 116 } }, colour: 'main' } as const
 const tote: Design = {
-  ...newDesign('Tote'),
-  gauge,
-  base: tube,
-  turnUp: 'plain',
+  ...newDesign('Tote'), gauge, base: tube, turnUp: 'plain',
   yarns: [
     { id: 'main', name: 'a', colour: '#ffffff' },
     { id: 'moss', name: 'b', colour: '#00ff00' },
   ],
   wall: stacked([
     {
-      band: 'solid',
-      stitch: 'sc',
-      size: { pin: { rounds: 20 } },
-      colour: 'main',
+      band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main',
       stripes: [
         { colour: 'main', rounds: 3 },
         { colour: 'moss', rounds: 2 },

@@ -78,15 +78,12 @@ function run(spec: SolidSpec, rounds: number, from: number): SolidSpec[] {
 /** A plain band cut at a round: as planned below it, as counted in it, and, if asked, put right in the next. */
 function cut(spec: SolidSpec, part: DraftPart, inPart: number, by: number, putRight: boolean): WallSpec[] {
   const adjusting = (change: number, round: number, counted: boolean): AdjustSpec => ({
-    ...adjustedTo({ pin: { change } }, spec.stitch, part.rounds[round - 1]?.round.colour ?? spec.colour),
-    mirrored: false,
+    ...adjustedTo({ pin: { change } }, spec.stitch, part.rounds[round - 1]?.round.colour ?? spec.colour), mirrored: false,
     ...(counted ? { counted } : {}),
   })
   const done = inPart + (putRight ? 1 : 0)
   return [
-    ...run(spec, inPart - 1, 0),
-    adjusting(by, inPart, true),
-    ...(putRight ? [adjusting(-by, inPart + 1, false)] : []),
+    ...run(spec, inPart - 1, 0), adjusting(by, inPart, true), ...(putRight ? [adjusting(-by, inPart + 1, false)] : []),
     ...run(spec, part.rounds.length - done, done),
   ]
 }
@@ -147,8 +144,7 @@ export function drift(of: Draft, round: number, counted: number): Drift | undefi
   const ways: DriftWay[] = []
   if (can && inPart < part.rounds.length) {
     ways.push({
-      way: 'next-round',
-      what: `Put it right in round ${round + 1}, spread where it shows least:`,
+      way: 'next-round', what: `Put it right in round ${round + 1}, spread where it shows least:`,
       steps: changeEvenly(counted, -by, plain.stitch),
       fix: wallEdit(of.design, part.id, cut(plain, part, inPart, by, true), `Put it right in round ${round + 1}`),
     })

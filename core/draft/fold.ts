@@ -69,10 +69,7 @@ function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
   const kind = first ? mainStitch(first, { gauge, repeats: design.repeats }) : design.base.stitch
   const colour = first?.colour ?? design.base.colour
   return {
-    id: 'turnUp',
-    name: 'Turn-up',
-    from: { in: 'turnUp', spec: design.turnUp },
-    sees: [kind, colour],
+    id: 'turnUp', name: 'Turn-up', from: { in: 'turnUp', spec: design.turnUp }, sees: [kind, colour],
     work: (edge, setting) => turnUp(design.turnUp, kind, colour, edge, setting),
   }
 }
@@ -80,10 +77,7 @@ function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
 function waitingWall(design: Design, gauge: Gauge, spec: WallPart, index: number): Waiting {
   const above = looksUp(spec) ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
   return {
-    id: spec.id,
-    name: nameOf(design, spec, index),
-    from: { in: 'wall', spec, index },
-    sees: [design.repeats, index, ...above],
+    id: spec.id, name: nameOf(design, spec, index), from: { in: 'wall', spec, index }, sees: [design.repeats, index, ...above],
     work: (edge, setting) => workWall(spec, edge, { ...setting, repeats: design.repeats, accepts: accepts(design, index + 1, gauge) }),
   }
 }
@@ -151,12 +145,8 @@ class Rising {
     const under = worked.at(-1)?.part
     const floor = worked[0]?.part.size.floor
     return {
-      ...fromNothing(gauge, design.rounds),
-      index: this.below,
-      turns: turnsAfter(worked),
-      ...(under ? { belowCm: under.size.circumference.cm, tallCm } : {}),
-      ...(floor ? { floor } : {}),
-      ...insideAt(design, tallCm),
+      ...fromNothing(gauge, design.rounds), index: this.below, turns: turnsAfter(worked),
+      ...(under ? { belowCm: under.size.circumference.cm, tallCm } : {}), ...(floor ? { floor } : {}), ...insideAt(design, tallCm),
     }
   }
 
@@ -165,10 +155,7 @@ class Rising {
     const setting = this.setting()
     const { belowCm, tallCm, floor, inside } = setting
     const origin: Origin = {
-      spec: from.spec,
-      edge: this.edge,
-      index: this.below,
-      turns: setting.turns,
+      spec: from.spec, edge: this.edge, index: this.below, turns: setting.turns,
       saw: [name, this.design.units, belowCm, tallCm, floor, inside?.aroundCm, inside?.heightCm, ...sees],
     }
     const earlier = this.known[this.worked.length]
@@ -182,9 +169,7 @@ class Rising {
 
   private anew(id: string, name: string, from: Drafted, result: PartResult): DraftPart {
     const {
-      design: { rounds, units },
-      below,
-      risen,
+      design: { rounds, units }, below, risen,
     } = this
     if (this.worked.length === 0) {
       this.start = result.start ?? NO_START

@@ -12,9 +12,7 @@ function estimated(design: Design, gauge: Gauge): Finding[] {
   return kindsWorked(design, gauge)
     .filter(kind => gauge[kind].known === 'estimated')
     .map(kind => ({
-      code: 'gauge-estimated',
-      weight: 'note',
-      part: 'gauge',
+      code: 'gauge-estimated', weight: 'note', part: 'gauge',
       what: `No {${kind}} was measured: its size is estimated from your {${gauge[kind].from}} (ratios from memory). A swatch in `
         + `{${kind}} makes the sizes surer.`,
     }))
@@ -25,9 +23,7 @@ function otherWay(design: Design): Finding[] {
   if (!design.gauge.worked || (design.gauge.worked === 'turned') === turned) return []
   return [
     {
-      code: 'gauge-other-way',
-      weight: 'watch',
-      part: 'gauge',
+      code: 'gauge-other-way', weight: 'watch', part: 'gauge',
       what: `The swatch was worked ${design.gauge.worked}, the bag will be ${turned ? 'turned' : 'unturned'}: rounds may come out a `
         + 'little taller or shorter. Measure the first ten rounds.',
     },
@@ -39,9 +35,7 @@ export function gaugeFindings(design: Design, gauge: Gauge): Finding[] {
   if (design.gauge.assumed) {
     return [
       {
-        code: 'gauge-assumed',
-        weight: 'watch',
-        part: 'gauge',
+        code: 'gauge-assumed', weight: 'watch', part: 'gauge',
         what: 'No swatch yet: every size here is a guess from a usual gauge. Enter what you count on a swatch of your own.',
       },
     ]

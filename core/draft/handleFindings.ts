@@ -19,9 +19,7 @@ function drops(hangings: readonly Hanging[], design: Design): Finding[] {
           : `cotton lengthens by 5 to 15 %, ${(stretch * 100).toFixed(0)} taken; from memory, so hang a strip of your own`
       const named = handle.lies === 'around' ? handle.name : part.handles.length > 1 ? 'Each handle' : handle.name
       return {
-        code: 'drop',
-        weight: 'note',
-        part: part.id,
+        code: 'drop', weight: 'note', part: part.id,
         what: `${named} is ${formatCm(handle.lengthCm, units)} from foot to foot: held up it drops ${formatCm(dropCm, units)} empty, `
           + `about ${formatCm(loadedDropCm, units)} ${kg === undefined ? 'loaded' : `with ${kg.toFixed(1)} kg in it`} (${how}). In the `
           + `hand about ${formatCm(HAND_DROP_CM, units)} is usual, over the shoulder about ${formatCm(SHOULDER_DROP_CM, units)} `
@@ -35,9 +33,7 @@ function drops(hangings: readonly Hanging[], design: Design): Finding[] {
 function tooShort(hangings: readonly Hanging[], { units }: Design): Finding[] {
   return [...new Map(hangings.filter(({ handle }) => handle.lengthCm <= handle.gapCm).map(one => [one.part.id, one])).values()].map(
     ({ handle, part }) => ({
-      code: 'handle-short',
-      weight: 'caution',
-      part: part.id,
+      code: 'handle-short', weight: 'caution', part: part.id,
       what: `${formatCm(handle.lengthCm, units)} of strap cannot rise over feet ${formatCm(handle.gapCm, units)} apart: no hand goes `
         + 'under it. Make it longer, or its feet closer together.',
     }),
@@ -78,10 +74,7 @@ function narrow(hangings: readonly Hanging[], design: Design): Finding[] {
   for (const one of hangings) if ((one.kgPerCm ?? 0) > (worst.get(one.part.id)?.kgPerCm ?? 0)) worst.set(one.part.id, one)
   return [...worst.values()].flatMap((hanging): Finding[] => {
     const {
-      handle: { bought, bears },
-      part,
-      kg,
-      kgPerCm,
+      handle: { bought, bears }, part, kg, kgPerCm,
     } = hanging
     if (kg === undefined || kgPerCm === undefined || bought) return []
     const told = loadWords(hanging, design)
@@ -89,9 +82,7 @@ function narrow(hangings: readonly Hanging[], design: Design): Finding[] {
       const enough = bears.taped ? 'The tape takes it.' : 'That is wide enough for it; watch the stitching at the feet.'
       return [
         {
-          code: 'handle-load',
-          weight: 'note',
-          part: part.id,
+          code: 'handle-load', weight: 'note', part: part.id,
           what: `${told} ${enough} No handmade bag has a rated load: try it low over the floor.`,
         },
       ]
@@ -99,13 +90,10 @@ function narrow(hangings: readonly Hanging[], design: Design): Finding[] {
     const [fix, ...otherFixes] = strengthened(hanging, design)
     return [
       {
-        code: 'handle-narrow',
-        weight: kgPerCm > CAUTION_KG_PER_CM ? 'caution' : 'watch',
-        part: part.id,
+        code: 'handle-narrow', weight: kgPerCm > CAUTION_KG_PER_CM ? 'caution' : 'watch', part: part.id,
         what: `${told} That is much for a handle so narrow: more than about ${WATCH_KG_PER_CM} kg on a centimetre stretches and cuts `
           + `in (from memory; nothing here is rated). ${OPTIONS} Try it low over the floor.`,
-        ...(fix ? { fix } : {}),
-        otherFixes,
+        ...(fix ? { fix } : {}), otherFixes,
       },
     ]
   })
@@ -115,9 +103,7 @@ function unweighed(hangings: readonly Hanging[], design: Design): Finding[] {
   if (hangings.length === 0 || design.contents?.weightKg !== undefined) return []
   return [
     {
-      code: 'weight-unknown',
-      weight: 'note',
-      part: hangings[0]!.part.id,
+      code: 'weight-unknown', weight: 'note', part: hangings[0]!.part.id,
       what: 'Say what the bag must hold and what that weighs, under “What it must hold”: then the pull on each handle is judged.',
     },
   ]
@@ -133,9 +119,7 @@ function childLoops(hangings: readonly Hanging[], { forChild, units }: Design): 
     return across
       ? [
           {
-            code: 'long-strap',
-            weight: 'watch',
-            part: across.part.id,
+            code: 'long-strap', weight: 'watch', part: across.part.id,
             what: 'A long strap worn across the body can catch in doors, wheels and machines, and can strangle: never leave it where '
               + 'small children sleep or play.',
           },
@@ -144,9 +128,7 @@ function childLoops(hangings: readonly Hanging[], { forChild, units }: Design): 
   return long
     ? [
         {
-          code: 'handles-for-a-child',
-          weight: 'caution',
-          part: long.part.id,
+          code: 'handles-for-a-child', weight: 'caution', part: long.part.id,
           what: `A handle of ${formatCm(long.handle.lengthCm, units)} is a loop that can go round a small neck: keep it shorter than `
             + `${formatCm(CHILD_LOOP_CM, units)} on anything for a child (EN 71-1 for toys under three; from memory), never on a cot. `
             + 'Your local safety law decides.',
@@ -161,9 +143,7 @@ function curls(parts: readonly DraftPart[], units: Units): Finding[] {
     if (!narrowest || handles.length === 0) return []
     return [
       {
-        code: 'straps-curl',
-        weight: 'note',
-        part: id,
+        code: 'straps-curl', weight: 'note', part: id,
         what: `A strap ${formatCm(narrowest.widthCm, units)} wide tends to curl: block it, or work an edging of {sc} along both its `
           + 'edges (common practice).',
       },
@@ -175,13 +155,8 @@ function curls(parts: readonly DraftPart[], units: Units): Finding[] {
 export function handleFindings({ design, parts }: Bag): Finding[] {
   const hangings = hangingsOf(design, parts)
   return [
-    ...drops(hangings, design),
-    ...tooShort(hangings, design),
-    ...narrow(hangings, design),
-    ...unweighed(hangings, design),
-    ...childLoops(hangings, design),
-    ...curls(parts, design.units),
-    ...buttonsForAChild(design, parts),
+    ...drops(hangings, design), ...tooShort(hangings, design), ...narrow(hangings, design), ...unweighed(hangings, design),
+    ...childLoops(hangings, design), ...curls(parts, design.units), ...buttonsForAChild(design, parts),
   ]
 }
 
@@ -190,9 +165,7 @@ function buttonsForAChild({ forChild }: Design, parts: readonly DraftPart[]): Fi
   return parts
     .filter(({ closure }) => closure?.buttonCm !== undefined)
     .map(({ id }) => ({
-      code: 'button-for-a-child',
-      weight: 'caution',
-      part: id,
+      code: 'button-for-a-child', weight: 'caution', part: id,
       what: 'Buttons come off and can be swallowed: none on anything for a small child. Your local safety law decides.',
     }))
 }

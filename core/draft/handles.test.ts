@@ -16,32 +16,16 @@ import { hangingsOf } from './handles'
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }
 const slots: SlotsSpec = {
-  band: 'slots',
-  number: 2,
-  width: { pin: { stitches: 16 } },
-  chains: { pin: { chains: 52 } },
-  into: 'chains',
-  corners: 1,
-  rounds: 4,
-  stitch: 'sc',
-  nudge: 0,
-  colour: 'main',
+  band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 52 } }, into: 'chains', corners: 1, rounds: 4,
+  stitch: 'sc', nudge: 0, colour: 'main',
 }
 const carried = (weightKg?: number): NonNullable<Design['contents']> => ({
-  kind: 'cloth',
-  lengthCm: 6,
-  widthCm: 5,
-  heightCm: 6,
-  ...(weightKg ? { weightKg } : {}),
+  kind: 'cloth', lengthCm: 6, widthCm: 5, heightCm: 6, ...(weightKg ? { weightKg } : {}),
 })
 /** A tube of 64 stitches, 16 cm wide lying flat and 10.5 cm tall below what is put on it. */
 const bag = (wall: readonly WallSpec[], over: Partial<Design> = {}): Design => ({
-  ...newDesign('Tube'),
-  gauge,
-  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' },
-  turnUp: 'plain',
-  wall: stacked([plain, ...wall]),
-  ...over,
+  ...newDesign('Tube'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain',
+  wall: stacked([plain, ...wall]), ...over,
 })
 const found = (design: Design, code: string) => draft(design).findings.find(finding => finding.code === code)
 const hanging = (design: Design) => {
@@ -93,18 +77,8 @@ describe('handles too narrow for what they carry', () => {
 
   it('are left to a woven tape where one is sewn along them', () => {
     const strap: WallSpec = {
-      band: 'sewn-straps',
-      number: 1,
-      worked: 'along',
-      wide: 2,
-      length: { pin: { count: 60 } },
-      inCm: 3,
-      overlapCm: 3,
-      lines: 2,
-      reinforced: 'none',
-      stitch: 'sc',
-      nudge: 0,
-      colour: 'main',
+      band: 'sewn-straps', number: 1, worked: 'along', wide: 2, length: { pin: { count: 60 } }, inCm: 3, overlapCm: 3, lines: 2,
+      reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main',
     }
     const design = bag([strap], { contents: carried(5) })
     const tape = found(design, 'handle-narrow')!.otherFixes!.find(({ label }) => label.includes('tape'))!
@@ -116,14 +90,7 @@ describe('handles too narrow for what they carry', () => {
 
 describe('a strap no longer than what it bridges', () => {
   const strap: WallSpec = {
-    band: 'grown-strap',
-    foot: 7,
-    wide: 7,
-    length: { pin: { count: 9 } },
-    join: 'sewn',
-    stitch: 'sc',
-    nudge: 0,
-    colour: 'main',
+    band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 9 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main',
   }
   const bought: WallSpec = { band: 'bought-handles', number: 1, holds: 'holes', lengthCm: 5, apartCm: 6, foot: 2, nudge: 0, colour: 'main' }
 
@@ -162,12 +129,7 @@ describe('cautions', () => {
 
 describe('a bag with handles', () => {
   const rectangle: Design['base'] = {
-    form: 'rectangle',
-    stitch: 'sc',
-    size: { pin: { stitches: 40, rows: 20 } },
-    rowEnds: 'one-each',
-    corners: 'none',
-    colour: 'main',
+    form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 40, rows: 20 } }, rowEnds: 'one-each', corners: 'none', colour: 'main',
   }
 
   it('goes on above them: a firm rim has a stitch in every one, and the mouth is no wider for it', () => {
@@ -214,14 +176,7 @@ describe('a bag with handles', () => {
 
   it('shares its load among all that hang on it', () => {
     const strap: WallSpec = {
-      band: 'grown-strap',
-      foot: 7,
-      wide: 7,
-      length: { pin: { count: 60 } },
-      join: 'sewn',
-      stitch: 'sc',
-      nudge: 0,
-      colour: 'main',
+      band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main',
     }
     const { design, parts } = draft(bag([strap, { ...strap, nudge: 9 }], { contents: carried(6) }))
     expect(hangingsOf(design, parts).map(({ kg }) => kg)).toEqual([3, 3])
@@ -230,18 +185,8 @@ describe('a bag with handles', () => {
   it('needs yarn for what is worked on its own: rows, chain and sewing, as often as it is made', () => {
     const metres = (wall: readonly WallSpec[]) => yarnNeeds(draft(bag(wall)))[0]!.metres
     const strap = (number: 1 | 2): WallSpec => ({
-      band: 'sewn-straps',
-      number,
-      worked: 'along',
-      wide: 6,
-      length: { pin: { count: 60 } },
-      inCm: 2,
-      overlapCm: 0,
-      lines: 1,
-      reinforced: 'none',
-      stitch: 'sc',
-      nudge: 0,
-      colour: 'main',
+      band: 'sewn-straps', number, worked: 'along', wide: 6, length: { pin: { count: 60 } }, inCm: 2, overlapCm: 0, lines: 1,
+      reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main',
     })
     const one = metres([strap(1)]) - metres([])
     expect(metres([strap(2)]) - metres([])).toBeCloseTo(2 * one, 9)
@@ -252,18 +197,8 @@ describe('a bag with handles', () => {
 
   it('speaks in inches to those whose tape is in inches, in its pieces as well', () => {
     const strap: WallSpec = {
-      band: 'sewn-straps',
-      number: 1,
-      worked: 'along',
-      wide: 4,
-      length: { pin: { count: 60 } },
-      inCm: 2,
-      overlapCm: 4,
-      lines: 1,
-      reinforced: 'none',
-      stitch: 'sc',
-      nudge: 0,
-      colour: 'main',
+      band: 'sewn-straps', number: 1, worked: 'along', wide: 4, length: { pin: { count: 60 } }, inCm: 2, overlapCm: 4, lines: 1,
+      reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main',
     }
     const said = (units: 'cm' | 'in') =>
       JSON.stringify(

@@ -7,26 +7,14 @@ import { patternOf } from '../words/pattern'
 import { draft } from './draft'
 
 const gauge = {
-  hookMm: 3.5,
-  strands: 1,
-  measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
+  hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
 } as const
 const net = {
-  band: 'loops',
-  skip: 1,
-  first: 3,
-  hold: { pin: { chains: 8 } },
-  size: { pin: { rounds: 10 } },
-  ends: 'closed',
-  colour: 'main',
+  band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 8 } }, size: { pin: { rounds: 10 } }, ends: 'closed', colour: 'main',
 } as const
 const bag: Design = {
-  ...newDesign('Net'),
-  gauge,
-  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' },
-  turnUp: 'plain',
-  wall: stacked([net]),
-  contents: { kind: 'balls', count: 8, acrossCm: 2.4 },
+  ...newDesign('Net'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }, turnUp: 'plain',
+  wall: stacked([net]), contents: { kind: 'balls', count: 8, acrossCm: 2.4 },
 }
 const found = (design: Design, code: string) => draft(design).findings.find(one => one.code === code)
 
@@ -37,9 +25,7 @@ describe('whether the apples stay in', () => {
     expect(finding.what).toContain('a ball of 2.5 cm be pushed through')
     expect(finding.what).toContain('A ball of 2.4 cm can leave by them')
     expect([finding.fix!, ...finding.otherFixes!].map(({ label }) => label)).toEqual([
-      'Loops of at most 6 chains',
-      'Boxes instead of loops',
-      'Line the bag',
+      'Loops of at most 6 chains', 'Boxes instead of loops', 'Line the bag',
     ])
   })
 

@@ -41,13 +41,10 @@ function holes(part: DraftPart, design: Design, gauge: Gauge): Finding[] {
   const gone = opening.ballCm >= least
   return [
     {
-      code: gone ? 'holes-too-large' : 'holes-nearly-too-large',
-      weight: gone ? 'caution' : 'watch',
-      part: part.id,
+      code: gone ? 'holes-too-large' : 'holes-nearly-too-large', weight: gone ? 'caution' : 'watch', part: part.id,
       what: `${size} ${contentOf(design.contents!).called(design.contents!)} of ${formatCm(least, units)} `
         + `${gone ? 'can leave by them' : 'only just stays in'}.`,
-      ...(fix ? { fix } : {}),
-      otherFixes,
+      ...(fix ? { fix } : {}), otherFixes,
     },
   ]
 }
@@ -98,9 +95,7 @@ export function meshFindings({ design, parts, sizes, gauge }: Bag): Finding[] {
       ? []
       : [
           {
-            code: 'hangs',
-            weight: 'note',
-            part: parts.find(({ net }) => net)!.id,
+            code: 'hangs', weight: 'note', part: parts.find(({ net }) => net)!.id,
             what: `${design.contents ? 'Around what it must hold it stands' : 'Empty it hangs'} `
               + `${formatCm(sizes.height.cm, design.units)} tall; hung up with a load it draws narrow above that and is about `
               + `${formatCm(loaded, design.units)} (an estimate, from memory). Mesh gives: it holds more than it looks, and handles `
@@ -112,9 +107,7 @@ export function meshFindings({ design, parts, sizes, gauge }: Bag): Finding[] {
     = pieces.length > 0
       ? [
           {
-            code: 'lining',
-            weight: 'note',
-            part: 'lining',
+            code: 'lining', weight: 'note', part: 'lining',
             what: `Cut for the lining, seams and hem included: ${pieces.map(piece => pieceWords(piece, design.units)).join('; ')}. It `
               + 'is cut to the empty bag, so that the lining takes the strain and not the mesh.',
           },

@@ -32,9 +32,7 @@ function unused(design: Design): Finding {
   const { rounds, stitches } = design.measuredBase!
   const other = !isMeasuredOne(design, swatchSetting(design, gaugeOf(design.gauge)))
   return {
-    code: 'measured-unused',
-    weight: 'watch',
-    part: 'base',
+    code: 'measured-unused', weight: 'watch', part: 'base',
     what: other
       ? `The base that was measured had ${rounds} rounds and ${stitches} stitches; this is another one, so the gauge is the swatch's `
       + 'alone again. Measure this one once it is worked.'
@@ -70,9 +68,7 @@ export function refinedFindings(design: Design, gauge: Gauge, redone: readonly R
     + `${((gauge[kind][what].plusMinusCm / gauge[kind][what].cm) * 100).toFixed(1)} %`
   return [
     {
-      code: 'gauge-refined',
-      weight: 'note',
-      part: 'base',
+      code: 'gauge-refined', weight: 'note', part: 'base',
       what: 'Your base measured '
         + `${formatCm(design.measuredBase.lengthCm, design.units)}`
         + `${design.measuredBase.widthCm ? ` by ${formatCm(design.measuredBase.widthCm, design.units)}` : ''}: `

@@ -28,10 +28,7 @@ function findingIn(finding: Finding, id: string, from: Drafted, units: Units): F
   const { fix, otherFixes, ...bare } = finding
   const own = { id, from }
   return {
-    ...bare,
-    part: id,
-    what: inUnits(finding.what, units),
-    ...(fix ? { fix: fixesOf(own, [fix], units)[0]! } : {}),
+    ...bare, part: id, what: inUnits(finding.what, units), ...(fix ? { fix: fixesOf(own, [fix], units)[0]! } : {}),
     ...(otherFixes ? { otherFixes: fixesOf(own, otherFixes, units) } : {}),
   }
 }
@@ -54,17 +51,9 @@ function lyingFlat({ rounds, edge, size, arounds }: PartResult): Pick<PartResult
 /** A part worked, as one of the bag. */
 export function asPart(id: string, name: string, from: Drafted, below: number, result: PartResult, units: Units): DraftPart {
   return {
-    ...result,
-    ...lyingFlat(result),
-    id,
-    name,
-    from,
-    firstRound: below + 1,
-    rising: result.rising ?? result.rounds.length,
+    ...result, ...lyingFlat(result), id, name, from, firstRound: below + 1, rising: result.rising ?? result.rounds.length,
     findings: result.findings.map(finding => findingIn(finding, id, from, units)),
-    advice: (result.advice ?? []).map(text => inUnits(text, units)),
-    handles: result.handles ?? [],
-    sidesMoved: result.sidesMoved ?? 0,
+    advice: (result.advice ?? []).map(text => inUnits(text, units)), handles: result.handles ?? [], sidesMoved: result.sidesMoved ?? 0,
     pieces: (result.pieces ?? []).map(piece => pieceIn(piece, units)),
   }
 }

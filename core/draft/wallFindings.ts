@@ -24,9 +24,7 @@ function facing(design: Design, parts: readonly DraftPart[]): Finding[] {
   })
   return [
     {
-      code: 'ends-on-wrong-side',
-      weight: 'watch',
-      part: parts.at(-1)!.id,
+      code: 'ends-on-wrong-side', weight: 'watch', part: parts.at(-1)!.id,
       what: 'The last round has the wrong side facing. An edging or casing wants the right side: work one round more or one fewer '
         + 'below it.',
       ...(band && band.rounds.length > 1 ? { fix: fix(band, 1), otherFixes: [fix(band, -1)] } : {}),
@@ -44,9 +42,7 @@ function mouth(design: Design, parts: readonly DraftPart[]): Finding[] {
   const adjusting = adjustedTo({ want: { divides: true } }, 'sc', design.wall.at(-1)?.colour ?? design.base.colour)
   return [
     {
-      code: 'mouth-does-not-divide',
-      weight: 'caution',
-      part: top.id,
+      code: 'mouth-does-not-divide', weight: 'caution', part: top.id,
       what: `The mouth has ${top.edge.count} stitches, and ${divides} does not go into them: ${over} too many, or ${divides - over} `
         + 'too few. Look for counts that fit, or adjust in a last round.',
       fix: { label: 'Adjust in a last round', changes: [{ path: ['wall'], value: [...design.wall, asPartOf(design.wall, adjusting)] }] },
@@ -71,8 +67,7 @@ function colours(design: Design, parts: readonly DraftPart[]): Finding[] {
       ? `At ${carried} the old yarn is carried up inside, slack and caught every second round (it rests for at most `
       + `${formatCm(CARRY_CM, design.units)}; from memory).`
       : '',
-    cut > 0 ? `At ${cut} it is cut.` : '',
-    `${Object.values(ends).reduce((a, b) => a + b, 0)} ends to weave in, in all.`,
+    cut > 0 ? `At ${cut} it is cut.` : '', `${Object.values(ends).reduce((a, b) => a + b, 0)} ends to weave in, in all.`,
   ]
   return [{ code: 'yarn-changes', weight: 'note', part: 'yarn', what: words.filter(Boolean).join(' ') }]
 }
@@ -90,9 +85,7 @@ function steps(design: Design, parts: readonly DraftPart[]): Finding[] {
     const [from, to] = [below, part].map(({ size }) => formatCm(size.circumference.cm / 2, design.units))
     return [
       {
-        code: share < 0 ? 'draws-in' : 'flares',
-        weight: 'watch',
-        part: part.id,
+        code: share < 0 ? 'draws-in' : 'flares', weight: 'watch', part: part.id,
         what: `Here the bag goes from ${from} to ${to} lying flat at once: it will ${share < 0 ? 'draw in like a neck' : 'flare'}. If `
           + `you do not want that, ${share < 0 ? 'add' : 'take away'} stitches in an adjusting round or a taper.`,
       },

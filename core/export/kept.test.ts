@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { describe, expect, it } from 'vitest'
 import { readDesign } from '../design/read'
+import { everyAnswer } from '../../tests/kept/everyAnswer'
 import { keptDraft } from '../../tests/kept/keptDraft'
 
 const root = fileURLToPath(new URL('../../', import.meta.url))
@@ -11,4 +12,13 @@ describe('the demo bags come to what was kept of them (npm run documents writes 
     const reading = readDesign(JSON.parse(readFileSync(`${root}demo/${file.replace('.txt', '.json')}`, 'utf8')))
     expect(reading.ok && keptDraft(reading.document)).toBe(readFileSync(`${root}tests/kept/drafts/${file}`, 'utf8'))
   })
+})
+
+describe('every answer to every question of every kind comes to what was kept of it', () => {
+  const kept = readFileSync(`${root}tests/kept/every-answer.txt`, 'utf8').split('\n')
+  const now = everyAnswer().split('\n')
+
+  it('none is missing', () => expect(now.map(line => line.split(': counts')[0])).toEqual(kept.map(line => line.split(': counts')[0])))
+
+  it('each is the same', () => expect(now.filter((line, i) => line !== kept[i])).toEqual([]))
 })

@@ -4,9 +4,6 @@ import { exported } from './kind'
 
 /** The pattern in Markdown. */
 export const markdown = exported({
-  as: 'md',
-  name: 'Pattern as Markdown',
-  type: 'text/markdown',
-  extension: 'md',
+  as: 'md', name: 'Pattern as Markdown', type: 'text/markdown', extension: 'md',
   write: (draft, terms) => asMarkdown(patternOf(draft, terms)),
 })

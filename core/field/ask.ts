@@ -135,11 +135,7 @@ export function maybe<const F extends Fields>(
 ): MaybeField<F> {
   const { begin } = more
   return {
-    is: 'maybe',
-    optional: true,
-    label,
-    fields,
-    ...more,
+    is: 'maybe', optional: true, label, fields, ...more,
     begin: typeof begin === 'function' ? (begin as MaybeField['begin']) : () => begin,
   }
 }

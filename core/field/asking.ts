@@ -62,10 +62,8 @@ function answers(
   to: (value: Option['value']) => readonly Change[],
 ): Answerable[] {
   return options.map(option => ({
-    name: said(option.name, spec, now),
-    ...(option.does === undefined ? {} : { does: said(option.does, spec, now) }),
-    chosen: option.value === value,
-    changes: to(option.value),
+    name: said(option.name, spec, now), ...(option.does === undefined ? {} : { does: said(option.does, spec, now) }),
+    chosen: option.value === value, changes: to(option.value),
   }))
 }
 
@@ -93,9 +91,7 @@ function stitchAnswers({ kinds }: StitchField, { path, value }: Put, spec: objec
 function wayAnswers(field: WaysField, { path, value }: Put, spec: object, now: Now): Answerable[] {
   const current = value === undefined ? undefined : wayOf(field, value as object)
   const ways = field.ways.map((way): Answerable => ({
-    name: said(way.name, spec, now),
-    ...(way.does === undefined ? {} : { does: said(way.does, spec, now) }),
-    chosen: way === current,
+    name: said(way.name, spec, now), ...(way.does === undefined ? {} : { does: said(way.does, spec, now) }), chosen: way === current,
     changes: [
       { path, value: { [way.under]: way.from(spec, now) } },
       ...Object.entries(way.sets?.(spec, now) ?? {}).map(([name, to]): Change => ({ path: [name], value: to })),
@@ -131,9 +127,7 @@ function taughtAnswers({ or, orDoes, taught = [] }: CountField, { path, value }:
       ? []
       : [
           {
-            name: or.replaceAll('-', ' '),
-            ...(orDoes === undefined ? {} : { does: said(orDoes, spec, now) }),
-            chosen: value === or,
+            name: or.replaceAll('-', ' '), ...(orDoes === undefined ? {} : { does: said(orDoes, spec, now) }), chosen: value === or,
             changes: [{ path, value: or }],
           },
         ]),

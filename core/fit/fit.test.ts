@@ -18,23 +18,11 @@ const size = { pin: { rounds: 2 } } as const
 const band = (kind: 'pairs' | 'groups' | 'vees' | 'waves' | 'moss') => ({ band: kind, size, colour: 'main' }) as const
 const solid = { band: 'solid', stitch: 'sc', size, colour: 'main' } as const
 const oval: BaseSpec = {
-  form: 'oval',
-  stitch: 'sc',
-  perEnd: 3,
-  size: { want: { lengthCm: 26, widthCm: 9.5 } },
-  start: 'chain',
-  placing: 'stacked',
-  increaseAt: 'last',
-  colour: 'main',
+  form: 'oval', stitch: 'sc', perEnd: 3, size: { want: { lengthCm: 26, widthCm: 9.5 } }, start: 'chain', placing: 'stacked',
+  increaseAt: 'last', colour: 'main',
 }
 const bag = (over: Partial<Design>): Design => ({
-  ...newDesign('Tote'),
-  gauge,
-  base: oval,
-  turnUp: 'plain',
-  wall: [],
-  repeats: REPEATS,
-  ...over,
+  ...newDesign('Tote'), gauge, base: oval, turnUp: 'plain', wall: [], repeats: REPEATS, ...over,
 })
 const seen = { gauge: setting.gauge, repeats: REPEATS }
 const run = (design: Design, wish: FitWish = { toleranceCm: 1.5, mostAdjusting: 1 }) => fit(design, setting.gauge, wish)
@@ -97,8 +85,7 @@ describe('the fit', () => {
   it('says which asks collide when nothing fits', () => {
     const design = bag({
       base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 10 } }, colour: 'main' },
-      wall: stacked([band('groups'), band('waves')]),
-      mouth: { divides: 60 },
+      wall: stacked([band('groups'), band('waves')]), mouth: { divides: 60 },
     })
     const { found, collision } = run(design, { toleranceCm: 0.4, mostAdjusting: 0 })
     expect(found).toEqual([])
@@ -109,16 +96,8 @@ describe('the fit', () => {
 
   it('counts on through slots, and offers no base whose rim has no room for them', () => {
     const slots: WallSpec = {
-      band: 'slots',
-      number: 2,
-      width: { pin: { stitches: 20 } },
-      chains: { pin: { chains: 31 } },
-      into: 'chains',
-      corners: 1,
-      rounds: 2,
-      stitch: 'sc',
-      nudge: 0,
-      colour: 'main',
+      band: 'slots', number: 2, width: { pin: { stitches: 20 } }, chains: { pin: { chains: 31 } }, into: 'chains', corners: 1, rounds: 2,
+      stitch: 'sc', nudge: 0, colour: 'main',
     }
     const shells: WallSpec = { band: 'shells', stitches: 4, colour: 'main' }
     const wide = run(
@@ -158,11 +137,9 @@ function trials(bare: readonly WallPart[], stitches: number, wish: FitWish): Tri
     plain,
     ...[...bare, undefined].flatMap((_, at) =>
       counts.map((to): Trial => ({
-        at,
-        to,
+        at, to,
         wall: stacked([
-          ...bare.slice(0, at),
-          { band: 'adjust', stitch: 'sc', to: { pin: { stitches: to } }, mirrored: true, colour: 'main' },
+          ...bare.slice(0, at), { band: 'adjust', stitch: 'sc', to: { pin: { stitches: to } }, mirrored: true, colour: 'main' },
           ...bare.slice(at),
         ]),
       })),
@@ -204,16 +181,8 @@ describe('against brute force (law 7)', () => {
     { band: 'sprigs', seamStitch: true, size, colour: 'main' },
     { band: 'own', repeat: 'nubs', size, colour: 'main' },
     {
-      band: 'slots',
-      number: 2,
-      width: { pin: { stitches: 5 } },
-      chains: { pin: { chains: 9 } },
-      into: 'chains',
-      corners: 1,
-      rounds: 2,
-      stitch: 'sc',
-      nudge: 0,
-      colour: 'main',
+      band: 'slots', number: 2, width: { pin: { stitches: 5 } }, chains: { pin: { chains: 9 } }, into: 'chains', corners: 1, rounds: 2,
+      stitch: 'sc', nudge: 0, colour: 'main',
     },
   )
   const bases = fc.oneof(
@@ -226,12 +195,7 @@ describe('against brute force (law 7)', () => {
     fc
       .tuple(fc.integer({ min: 4, max: 7 }), fc.integer({ min: 1, max: 2 }))
       .map(([lengthCm, widthCm]): BaseSpec => ({
-        form: 'rectangle',
-        stitch: 'sc',
-        size: { want: { lengthCm, widthCm } },
-        rowEnds: 'one-each',
-        corners: 'none',
-        colour: 'main',
+        form: 'rectangle', stitch: 'sc', size: { want: { lengthCm, widthCm } }, rowEnds: 'one-each', corners: 'none', colour: 'main',
       })),
   )
 
@@ -261,9 +225,7 @@ describe('against brute force (law 7)', () => {
         fc.integer({ min: 1, max: 6 }),
         (base, wall, divides) => {
           const design = bag({
-            base,
-            wall: stacked(wall.filter(spec => spec.band !== 'taper')),
-            mouth: { divides },
+            base, wall: stacked(wall.filter(spec => spec.band !== 'taper')), mouth: { divides },
             yarns: [
               { id: 'main', name: 'a', colour: '#ffffff' },
               { id: 'moss', name: 'b', colour: '#00ff00' },

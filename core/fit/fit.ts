@@ -159,13 +159,8 @@ export function* searching(design: Design, gauge: Gauge, wish: FitWish): Generat
   let stopped: number | undefined
   for (const { choice, plan, costCm } of best.list().slice(0, WORKED)) {
     const fitting: Fitting = {
-      base: choice.base,
-      wall: wallOf(problem, choice.base, plan.adjusting),
-      stitches: choice.stitches,
-      mouth: plan.mouth,
-      off: choice.off,
-      adjusting: plan.adjusting,
-      costCm,
+      base: choice.base, wall: wallOf(problem, choice.base, plan.adjusting), stitches: choice.stitches, mouth: plan.mouth,
+      off: choice.off, adjusting: plan.adjusting, costCm,
     }
     const at = stopsAt(design, gauge, fitting)
     if (at === undefined) found.push(fitting)

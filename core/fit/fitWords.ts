@@ -9,9 +9,7 @@ function offWords(off: Fitting['off'], units: Units): string {
   const told = off.filter(({ cm }) => Math.abs(cm) >= 0.05)
   if (told.length === 0) return 'as wanted'
   const more = {
-    'length': ['longer', 'shorter'],
-    'width': ['wider', 'narrower'],
-    'across': ['wider across', 'narrower across'],
+    'length': ['longer', 'shorter'], 'width': ['wider', 'narrower'], 'across': ['wider across', 'narrower across'],
     'flat width': ['wider lying flat', 'narrower lying flat'],
   } as const
   return told.map(({ size, cm }) => `${formatCm(Math.abs(cm), units)} ${more[size][cm > 0 ? 0 : 1]}`).join(', ')

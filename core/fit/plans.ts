@@ -75,9 +75,7 @@ function passageOf(spec: WallSpec, { repeats, gauge }: WallProblem): Passage {
 export function wallPlans(problem: WallProblem): (count: number) => readonly WallPlan[] {
   const passages = problem.wall.map(spec => passageOf(spec, problem))
   const top: Passage = {
-    takes: count => count % problem.mouthDivides === 0,
-    repeat: problem.mouthDivides,
-    gives: count => count,
+    takes: count => count % problem.mouthDivides === 0, repeat: problem.mouthDivides, gives: count => count,
     stitchCm: passages.at(-1)?.stitchCm ?? problem.gauge.sc.width.cm,
   }
   const known = new Map<number, readonly WallPlan[]>()

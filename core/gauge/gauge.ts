@@ -49,8 +49,7 @@ function fromCount(kind: FabricKind, measured: Measured, assumed: boolean): Stit
   return {
     width: withUncertainty(measured.overCm / measured.stitches, combinedShare(COUNT_ERROR / measured.stitches, doubt)),
     height: withUncertainty((measured.tallCm ?? measured.overCm) / measured.rounds, combinedShare(COUNT_ERROR / measured.rounds, doubt)),
-    known: assumed ? 'assumed' : 'measured',
-    from: kind,
+    known: assumed ? 'assumed' : 'measured', from: kind,
   }
 }
 
@@ -59,10 +58,8 @@ function estimate(kind: StitchKind, base: StitchSize, from: FabricKind): StitchS
   const ratio = STITCHES[kind].heightInSc / STITCHES[from].heightInSc
   const doubt = (length: Length) => combinedShare(length.plusMinusCm / length.cm, ESTIMATE_SHARE)
   return {
-    width: withUncertainty(base.width.cm, doubt(base.width)),
-    height: withUncertainty(base.height.cm * ratio, doubt(base.height)),
-    known: base.known === 'assumed' ? 'assumed' : 'estimated',
-    from,
+    width: withUncertainty(base.width.cm, doubt(base.width)), height: withUncertainty(base.height.cm * ratio, doubt(base.height)),
+    known: base.known === 'assumed' ? 'assumed' : 'estimated', from,
   }
 }
 

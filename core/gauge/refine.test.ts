@@ -36,9 +36,7 @@ describe('refining a gauge', () => {
     expect(refined.sc.width).toEqual(gauge.sc.width)
     expect(refined.dc.height.cm / refined.sc.height.cm).toBeCloseTo(2, 9)
     const both = gaugeOf({
-      hookMm: 3.5,
-      strands: 1,
-      measured: { sc: { stitches: 20, rounds: 21, overCm: 10 }, dc: { stitches: 19, rounds: 10, overCm: 10 } },
+      hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 }, dc: { stitches: 19, rounds: 10, overCm: 10 } },
     })
     expect(refine(both, { kind: 'sc', height: perStitch(13, 26) }).dc).toEqual(both.dc)
   })

@@ -23,8 +23,7 @@ const fields = {
   ),
   lengthCm: length('Along the handle, end to end', between(3, 300), { usually: between(3, 80) }),
   apartCm: length('From end to end across', SLOT_CM, { usually: between(1, 30) }),
-  foot: count('Stitches each end takes', between(1, 60), { begins: 3, usually: between(1, 6) }),
-  ...WHERE,
+  foot: count('Stitches each end takes', between(1, 60), { begins: 3, usually: between(1, 6) }), ...WHERE,
 } as const
 
 /** Handles that were bought: how long and how far apart their ends are is given (craft 10). */
@@ -44,8 +43,7 @@ function workBoughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting
     const cm = Math.floor((edge.count / 2 - 2 * spec.foot) * stitchCm * 10) / 10
     return nothingWorked(edge, setting, [
       {
-        code: 'straps-too-wide',
-        weight: 'stop',
+        code: 'straps-too-wide', weight: 'stop',
         what: `Handles whose ends are ${tape(spec.apartCm)} apart need ${places} stitches on each face, and the rim has ${edge.count} `
           + `in all. ${cm > 1 ? `At most ${tape(cm)} would fit.` : 'Make the rim wider.'}`,
       },
@@ -60,17 +58,9 @@ function workBoughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting
       + `${sts(first + places - spec.foot, spec.foot, edge.count)}${spec.number === 2 ? ` on the ${face.name}` : ''}`,
   )
   const handles = on.map(({ face: { name, feet } }): Handle => ({
-    name: spec.number === 2 ? `Handle, ${name}` : 'Handle',
-    feet: [feet[0] + inner, feet[1] - inner],
-    lies: 'along',
-    lengthCm: spec.lengthCm,
-    gapCm: (places - 2 * spec.foot) * stitchCm,
-    widthCm: 1.5,
-    strands: spec.foot,
-    aboveCm: 0,
-    colour: spec.colour,
-    bought: true,
-    bears: { strands: 'stitches' },
+    name: spec.number === 2 ? `Handle, ${name}` : 'Handle', feet: [feet[0] + inner, feet[1] - inner], lies: 'along',
+    lengthCm: spec.lengthCm, gapCm: (places - 2 * spec.foot) * stitchCm, widthCm: 1.5, strands: spec.foot, aboveCm: 0,
+    colour: spec.colour, bought: true, bears: { strands: 'stitches' },
   }))
   return nothingWorked(
     edge,
@@ -80,11 +70,9 @@ function workBoughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting
       ...offPlace(placing, spec, 'The handles', spec.number === 2),
     ],
     {
-      handles,
-      grip: gripOf(edge, setting, placing),
+      handles, grip: gripOf(edge, setting, placing),
       advice: [
-        `Markers, counted from the start of the last round: ${at.join('; ')}.`,
-        holdingWords(spec),
+        `Markers, counted from the start of the last round: ${at.join('; ')}.`, holdingWords(spec),
         'Pin both ends first and hold the bag up by them: they must hang level.',
       ],
     },
@@ -93,13 +81,7 @@ function workBoughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting
 
 /** Bought handles (craft 10). */
 export const boughtHandles = fitted({
-  band: 'bought-handles',
-  name: 'bought handles',
-  does: 'Handles with rings or holes: where their ends go, and how to fix them.',
-  fields,
-  tools: ['where-placed'],
-  refusedAs: 'These handles',
-  sample: { spec: spec => ({ ...spec, lengthCm: 10, apartCm: 4 }) },
-  begins: ({ aroundCm }) => ({ lengthCm: 38, apartCm: Math.max(2, Math.min(12, tenths(aroundCm / 6, SLOT_CM))) }),
-  fit: workBoughtHandles,
+  band: 'bought-handles', name: 'bought handles', does: 'Handles with rings or holes: where their ends go, and how to fix them.', fields,
+  tools: ['where-placed'], refusedAs: 'These handles', sample: { spec: spec => ({ ...spec, lengthCm: 10, apartCm: 4 }) },
+  begins: ({ aroundCm }) => ({ lengthCm: 38, apartCm: Math.max(2, Math.min(12, tenths(aroundCm / 6, SLOT_CM))) }), fit: workBoughtHandles,
 })

@@ -30,16 +30,8 @@ function workButtonLoop(spec: ButtonLoopSpec, edge: Edge, setting: Setting): Par
   const lengthCm = chains * chainCm
   const reach = lengthCm / 2 - spec.buttonCm / 2
   const piece: Piece = {
-    id: 'loop',
-    name: 'Button loop',
-    times: 1,
-    start: { kind: 'chain', chains },
-    rows: [],
-    lengthCm,
-    widthCm: chainCm / 2,
-    along: true,
-    colour: spec.colour,
-    cordYarnCm: lengthCm * (STITCHES.ch.yarnPerWidth + STITCHES.slst.yarnPerWidth),
+    id: 'loop', name: 'Button loop', times: 1, start: { kind: 'chain', chains }, rows: [], lengthCm, widthCm: chainCm / 2, along: true,
+    colour: spec.colour, cordYarnCm: lengthCm * (STITCHES.ch.yarnPerWidth + STITCHES.slst.yarnPerWidth),
     lead: `Join the yarn at the middle of the back (${back} of the last round), ch ${chains}, {slst} in the next stitch of the rim; `
       + 'turn, and {slst} in the back bump of each ch: the loop is firm. Try the button before you fasten off.',
     advice: [],
@@ -54,15 +46,13 @@ function workButtonLoop(spec: ButtonLoopSpec, edge: Edge, setting: Setting): Par
     setting,
     [
       {
-        code: 'closure-place',
-        weight: 'note',
+        code: 'closure-place', weight: 'note',
         what: `The loop stands at the middle of the back, ${back}; the button on the front, below ${front}. ${chains} chains go over a `
           + `button of ${tape(spec.buttonCm)}.`,
       },
     ],
     {
-      pieces: [piece],
-      closure: { by: 'loop', buttonCm: spec.buttonCm },
+      pieces: [piece], closure: { by: 'loop', buttonCm: spec.buttonCm },
       advice: [`Markers, counted from the start of the last round: ${back} for the loop, ${front} for the button.`],
     },
   )
@@ -70,13 +60,8 @@ function workButtonLoop(spec: ButtonLoopSpec, edge: Edge, setting: Setting): Par
 
 /** A button and its loop (craft 10). */
 export const buttonLoop = fitted({
-  band: 'button-loop',
-  group: 'Closures',
-  name: 'button and loop',
-  does: 'A chain loop at the middle of the back over a button on the front.',
-  fields,
-  refusedAs: 'This closure',
-  begins: () => ({}),
+  band: 'button-loop', group: 'Closures', name: 'button and loop',
+  does: 'A chain loop at the middle of the back over a button on the front.', fields, refusedAs: 'This closure', begins: () => ({}),
   fit: workButtonLoop,
   sample: {
     signs: [

@@ -16,8 +16,7 @@ function offCorners(spec: SlotsSpec, { rounds: [first] }: PartResult, { floor, g
   if (longCm < 3 || Math.abs(wideCm - longCm) < 1.5) return []
   return [
     {
-      code: 'not-at-corners',
-      weight: 'note',
+      code: 'not-at-corners', weight: 'note',
       what: `The straps stand ${tape(wideCm)} apart; the bag's long side is ${tape(longCm)} from corner to corner.`,
       fix: { label: 'From corner to corner', changes: [{ path: ['width'], value: { want: { widthCm: Math.round(longCm * 10) / 10 } } }] },
     },
@@ -31,20 +30,12 @@ function workChainStraps(spec: SlotsSpec, edge: Edge, setting: Setting): PartRes
 
 /** Chain straps: slots from corner to corner (craft 10). */
 export const chainStraps = kind({
-  band: 'chain-straps',
-  group: 'Handles',
-  name: 'chain straps',
+  band: 'chain-straps', group: 'Handles', name: 'chain straps',
   does: 'A long chain from corner to corner on each face, and a round worked over everything.',
-  fields: slotFields('From corner to corner', 'over'),
-  tools: ['where-placed'],
+  fields: slotFields('From corner to corner', 'over'), tools: ['where-placed'],
   sample: { on: 'rim', spec: spec => ({ ...spec, chains: { want: { dropCm: 4 } }, width: { want: { widthCm: 8 } }, rounds: 2 }) },
   begins: ({ stitch, aroundCm }) => ({
-    stitch,
-    chains: { want: { dropCm: 20 } },
-    width: { want: { widthCm: Math.max(4, tenths(aroundCm / 3.2, SLOT_CM)) } },
+    stitch, chains: { want: { dropCm: 20 } }, width: { want: { widthCm: Math.max(4, tenths(aroundCm / 3.2, SLOT_CM)) } },
   }),
-  demand: (spec, { gauge }) => slotsDemand(spec, gauge),
-  main: spec => spec.stitch,
-  work: workChainStraps,
-  strengthen: strongerSlots,
+  demand: (spec, { gauge }) => slotsDemand(spec, gauge), main: spec => spec.stitch, work: workChainStraps, strengthen: strongerSlots,
 })

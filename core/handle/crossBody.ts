@@ -50,35 +50,17 @@ function workCrossBody(spec: CrossBodySpec, edge: Edge, setting: Setting): PartR
   const facing = facingBelow(setting)
   const ways = placing.firsts.map(first => wayOf(edge, first, facing)) as [number, number]
   const piece: Piece = {
-    id: 'cord',
-    name: 'Cord',
-    times: 1,
-    start: { kind: 'chain', chains: cord.chains },
-    rows: [],
-    lengthCm,
-    widthCm: cord.thickCm,
-    along: true,
-    cordYarnCm: cord.yarnCm,
-    colour: spec.colour,
-    lead: `${capitalised(cordMaking(spec.cord).made(cord.chains))}. It is ${tape(lengthCm)} long between its knots.`,
-    advice: [],
+    id: 'cord', name: 'Cord', times: 1, start: { kind: 'chain', chains: cord.chains }, rows: [], lengthCm, widthCm: cord.thickCm,
+    along: true, cordYarnCm: cord.yarnCm, colour: spec.colour,
+    lead: `${capitalised(cordMaking(spec.cord).made(cord.chains))}. It is ${tape(lengthCm)} long between its knots.`, advice: [],
     finish: [
       `Draw one end through the rim at ${one}, from outside, under two strands, and knot it inside; the other at ${other}. See that it `
       + 'is not twisted. Hang the bag up and shorten it until it sits at your hip.',
     ],
   }
   const handle: Handle = {
-    name: 'Cord',
-    feet: ways,
-    lies: 'over',
-    lengthCm,
-    gapCm,
-    widthCm: cord.thickCm,
-    strands: 1,
-    aboveCm: 0,
-    colour: spec.colour,
-    ...(isWorked(spec.cord) ? {} : { bought: true }),
-    bears: { strands: 'stitches', acrossBody: true },
+    name: 'Cord', feet: ways, lies: 'over', lengthCm, gapCm, widthCm: cord.thickCm, strands: 1, aboveCm: 0, colour: spec.colour,
+    ...(isWorked(spec.cord) ? {} : { bought: true }), bears: { strands: 'stitches', acrossBody: true },
   }
   return nothingWorked(
     edge,
@@ -88,8 +70,7 @@ function workCrossBody(spec: CrossBodySpec, edge: Edge, setting: Setting): PartR
       ...offPlace(placing, spec, 'The cord'),
     ],
     {
-      pieces: [piece],
-      handles: [handle],
+      pieces: [piece], handles: [handle],
       advice: [`Markers, counted from the start of the last round: ${one} and ${other}, the bag's two sides.`],
     },
   )
@@ -97,14 +78,7 @@ function workCrossBody(spec: CrossBodySpec, edge: Edge, setting: Setting): PartR
 
 /** A cord across the body (craft 10). */
 export const crossBody = fitted({
-  band: 'cross-body',
-  name: 'cross-body cord',
-  does: 'A long cord from side to side, worn across the body.',
-  fields,
-  tools: ['where-placed'],
-  refusedAs: 'This cord',
-  sample: { spec: spec => ({ ...spec, length: { want: { dropCm: 4.6 } } }) },
-  begins: () => ({ length: { want: { dropCm: 60 } } }),
-  fit: workCrossBody,
-  strengthen: ({ colour }) => [underInstead(colour)],
+  band: 'cross-body', name: 'cross-body cord', does: 'A long cord from side to side, worn across the body.', fields,
+  tools: ['where-placed'], refusedAs: 'This cord', sample: { spec: spec => ({ ...spec, length: { want: { dropCm: 4.6 } } }) },
+  begins: () => ({ length: { want: { dropCm: 60 } } }), fit: workCrossBody, strengthen: ({ colour }) => [underInstead(colour)],
 })

@@ -34,10 +34,7 @@ function relaxedRise(lengthCm: number, gapCm: number): number {
 
 describe('the drop of a handle', () => {
   it.each([
-    [40, 16],
-    [70, 30],
-    [25, 24],
-    [64, 10],
+    [40, 16], [70, 30], [25, 24], [64, 10],
   ])('of %d cm over a gap of %d cm is what a relaxed string of links rises to', (length, gap) => {
     expect(dropCm(length, gap)).toBeGreaterThan(0)
     expect(Math.abs(relaxedRise(length, gap) / dropCm(length, gap) - 1)).toBeLessThan(0.001)

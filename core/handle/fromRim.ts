@@ -21,10 +21,7 @@ export type StrapJoin = 'sewn' | 'slip'
 /** Stitches of the rim that each end holds, and stitches across between. */
 export const FEET = {
   foot: count('Stitches of a foot', between(2, 60), {
-    begins: 7,
-    beside: true,
-    usually: between(2, 12),
-    says: 'Stitches of the rim that each end holds.',
+    begins: 7, beside: true, usually: between(2, 12), says: 'Stitches of the rim that each end holds.',
   }),
   wide: count('Stitches across', between(2, 60), { begins: 7, beside: true, usually: between(2, 12) }),
 } as const

@@ -39,32 +39,17 @@ function workGrownStrap(spec: GrownStrapSpec, edge: Edge, setting: Setting): Par
   const made = stripFromRim(spec.stitch, spec.foot, wide, free.count, spec.colour, gauge)
   const [one, other] = placing.firsts.map(first => sts(first, spec.foot, edge.count)) as [string, string]
   const piece: Piece = {
-    id: 'strap',
-    name: 'Strap',
-    times: 1,
-    ...made,
-    along: false,
-    colour: spec.colour,
-    lead: leadWords(one, spec.foot),
+    id: 'strap', name: 'Strap', times: 1, ...made, along: false, colour: spec.colour, lead: leadWords(one, spec.foot),
     advice: spec.foot > wide ? [`It draws in to ${wide} stitches, runs at that, and opens out to ${spec.foot} again.`] : [],
     finish: [NO_TWIST, sewingWords(spec.join, spec.foot), `Its other end goes to ${other}.`],
   }
   const handle: Handle = {
-    name: 'Strap',
-    feet: [middleWay(edge, setting, placing.firsts[0], spec.foot), middleWay(edge, setting, placing.firsts[1], spec.foot)],
-    lies: 'over',
-    lengthCm: free.lengthCm,
-    gapCm,
-    widthCm: made.widthCm,
-    strands: wide,
-    aboveCm: 0,
-    colour: spec.colour,
+    name: 'Strap', feet: [middleWay(edge, setting, placing.firsts[0], spec.foot), middleWay(edge, setting, placing.firsts[1], spec.foot)],
+    lies: 'over', lengthCm: free.lengthCm, gapCm, widthCm: made.widthCm, strands: wide, aboveCm: 0, colour: spec.colour,
     bears: { strands: 'stitches' },
   }
   const runs: Finding = {
-    code: 'strap-runs',
-    weight: 'note',
-    what: `Feet on ${one} and ${other}: ${between(placing)} between them. ${free.count} rows.`,
+    code: 'strap-runs', weight: 'note', what: `Feet on ${one} and ${other}: ${between(placing)} between them. ${free.count} rows.`,
   }
   return nothingWorked(
     edge,
@@ -76,14 +61,7 @@ function workGrownStrap(spec: GrownStrapSpec, edge: Edge, setting: Setting): Par
 
 /** A strap grown from the rim (craft 10). */
 export const grownStrap = fitted({
-  band: 'grown-strap',
-  name: 'grown strap',
-  does: 'Rows grown from the rim at one side, over the mouth, joined to the other.',
-  fields,
-  tools: ['where-placed'],
-  refusedAs: 'These straps',
-  sample: { spec: spec => ({ ...spec, wide: 3, length: { want: { dropCm: 4.6 } } }) },
-  begins: ({ stitch }) => ({ stitch, length: { want: { dropCm: 28 } } }),
-  fit: workGrownStrap,
-  strengthen: widerOnFeet,
+  band: 'grown-strap', name: 'grown strap', does: 'Rows grown from the rim at one side, over the mouth, joined to the other.', fields,
+  tools: ['where-placed'], refusedAs: 'These straps', sample: { spec: spec => ({ ...spec, wide: 3, length: { want: { dropCm: 4.6 } } }) },
+  begins: ({ stitch }) => ({ stitch, length: { want: { dropCm: 28 } } }), fit: workGrownStrap, strengthen: widerOnFeet,
 })

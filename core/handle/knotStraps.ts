@@ -34,13 +34,8 @@ const AROUND = ways('Decide how much each goes around by', [
 ])
 
 const fields = {
-  ...FEET,
-  width: AROUND,
-  stitch: STRAP_STITCH,
-  short: strapLength('The short one', { usual: false }),
-  long: strapLength('The long one', { piece: 1, usual: false }),
-  join: JOIN,
-  ...WHERE,
+  ...FEET, width: AROUND, stitch: STRAP_STITCH, short: strapLength('The short one', { usual: false }),
+  long: strapLength('The long one', { piece: 1, usual: false }), join: JOIN, ...WHERE,
 } as const
 
 /** A short and a long strap, each around one end of the bag: the long one passes through the short one (craft 10). */
@@ -71,26 +66,12 @@ function workKnotStraps(spec: KnotStrapsSpec, edge: Edge, setting: Setting): Par
     const name = which === 'short' ? 'Short strap' : 'Long strap'
     const facing = facingBelow(setting)
     const piece: Piece = {
-      id: which,
-      name,
-      times: 1,
-      ...worked,
-      along: false,
-      colour: spec.colour,
-      lead: leadWords(one, spec.foot),
-      advice: [],
+      id: which, name, times: 1, ...worked, along: false, colour: spec.colour, lead: leadWords(one, spec.foot), advice: [],
       finish: [NO_TWIST, sewingWords(spec.join, spec.foot), `Its other end goes to ${other}.`],
     }
     const handle: Handle = {
-      name,
-      feet: [wayOf(edge, first + spec.foot / 2, facing), wayOf(edge, first + 1.5 * spec.foot + spanned, facing)],
-      lies: 'around',
-      lengthCm: free.lengthCm,
-      gapCm: 0,
-      widthCm: worked.widthCm,
-      strands: wide,
-      aboveCm: 0,
-      colour: spec.colour,
+      name, feet: [wayOf(edge, first + spec.foot / 2, facing), wayOf(edge, first + 1.5 * spec.foot + spanned, facing)], lies: 'around',
+      lengthCm: free.lengthCm, gapCm: 0, widthCm: worked.widthCm, strands: wide, aboveCm: 0, colour: spec.colour,
       bears: { strands: 'stitches' },
     }
     return { piece, handle, one, other, free }
@@ -101,19 +82,15 @@ function workKnotStraps(spec: KnotStrapsSpec, edge: Edge, setting: Setting): Par
     setting,
     [
       {
-        code: 'strap-runs',
-        weight: 'note',
+        code: 'strap-runs', weight: 'note',
         what: `Short strap on ${short.one} and ${short.other}, long strap on ${long.one} and ${long.other}: each goes around `
           + `${spanned} stitches at its side, and ${between(placing)} free on each face.`,
       },
-      ...offPlace(placing, spec, 'The straps'),
-      ...(spec.wide > spec.foot ? [widerThanFoot(spec.foot)] : []),
+      ...offPlace(placing, spec, 'The straps'), ...(spec.wide > spec.foot ? [widerThanFoot(spec.foot)] : []),
       ...knotFindings(short.free, long.free),
     ],
     {
-      pieces: made.map(({ piece }) => piece),
-      handles: made.map(({ handle }) => handle),
-      grip: gripBetween(edge, setting, placing),
+      pieces: made.map(({ piece }) => piece), handles: made.map(({ handle }) => handle), grip: gripBetween(edge, setting, placing),
       advice: [
         `Markers, counted from the start of the last round: ${short.one} and ${short.other} for the short strap, ${long.one} and `
         + `${long.other} for the long one. Flatten the bag: each pair lies one foot upon the other.`,
@@ -128,8 +105,7 @@ function knotFindings(short: Free, long: Free): Finding[] {
   const count = Math.ceil(short.count * 2)
   return [
     {
-      code: 'knot-too-alike',
-      weight: 'watch',
+      code: 'knot-too-alike', weight: 'watch',
       what: 'The long strap has to pass through the short one and still be carried: make it about twice as long (common practice).',
       fix: { label: `A long strap of ${count} rows`, changes: [{ path: ['long'], value: { pin: { count } } }] },
     },
@@ -138,28 +114,16 @@ function knotFindings(short: Free, long: Free): Finding[] {
 
 /** A knot bag's straps (craft 10). */
 export const knotStraps = fitted({
-  band: 'knot-straps',
-  name: 'knot straps',
-  fields,
-  tools: ['where-placed'],
-  refusedAs: 'These straps',
+  band: 'knot-straps', name: 'knot straps', fields, tools: ['where-placed'], refusedAs: 'These straps',
   does: 'A short strap around one end of the rim and a long one around the other: the long one passes through the short one.',
   sample: {
     spec: spec => ({
-      ...spec,
-      foot: 3,
-      wide: 2,
-      width: { pin: { stitches: 3 } },
-      short: { want: { dropCm: 2.4 } },
-      long: { want: { dropCm: 4.6 } },
+      ...spec, foot: 3, wide: 2, width: { pin: { stitches: 3 } }, short: { want: { dropCm: 2.4 } }, long: { want: { dropCm: 4.6 } },
     }),
   },
   begins: ({ stitch, aroundCm }) => ({
-    stitch,
-    width: { want: { widthCm: Math.max(2, tenths(aroundCm / 6, SLOT_CM)) } },
-    short: { want: { dropCm: 10 } },
+    stitch, width: { want: { widthCm: Math.max(2, tenths(aroundCm / 6, SLOT_CM)) } }, short: { want: { dropCm: 10 } },
     long: { want: { dropCm: 22 } },
   }),
-  fit: workKnotStraps,
-  strengthen: widerOnFeet,
+  fit: workKnotStraps, strengthen: widerOnFeet,
 })

@@ -25,14 +25,11 @@ export function oneOrTwo(label: string, two: string) {
 /** What the tool asks that places something on the rim. */
 export const PLACED = {
   nudge: count('Moved from the middle', bounds(-500, 500), {
-    begins: 0,
-    suffix: 'sts',
-    usually: bounds(-6, 6),
+    begins: 0, suffix: 'sts', usually: bounds(-6, 6),
     says: 'Stitches that it is moved on from where it is centred; what lies opposite mirrors it.',
   }),
   sideAt: count('From the round\'s start to a side', bounds(0, 2000), {
-    suffix: 'sts',
-    usually: bounds(0, 80),
+    suffix: 'sts', usually: bounds(0, 80),
     says: 'Where the maker marked the first side anew: so many stitches on from the start of the round.',
   }),
 } as const
@@ -64,16 +61,10 @@ interface Fitted<B extends string, F extends Fields, S = PartSpec<B, F>> {
 
 /** Declares a strap or a closure: it leaves the edge as it was, with feet, pieces and advice. */
 export function fitted<const B extends string, const F extends Fields>({
-  fit,
-  refusedAs,
-  sample,
-  ...named
+  fit, refusedAs, sample, ...named
 }: Fitted<B, F>): PartKind<B, F> & { readonly fields: F } {
   return kind({
-    group: 'Handles',
-    ...named,
-    sample: { on: 'rim', ...sample },
-    demand: () => AS_IT_WAS,
+    group: 'Handles', ...named, sample: { on: 'rim', ...sample }, demand: () => AS_IT_WAS,
     main: ({ stitch = 'sc' }: { stitch?: FabricKind }) => stitch,
     work: (spec: Where, edge: Edge, setting: WallSetting) => {
       if (refusedAs && edge.free) return refusedOnHandles(edge, setting, refusedAs)

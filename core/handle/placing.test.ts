@@ -12,12 +12,8 @@ const rim = (count: number, sides?: readonly [number, number], start = 0): Edge 
 /** A rim of any count that folds in half anywhere, its round starting anywhere, and spans of any width. */
 const anyPlacing = fc.integer({ min: 6, max: 260 }).chain(count =>
   fc.record({
-    count: fc.constant(count),
-    side: fc.nat(count - 1),
-    start: fc.nat(count - 1),
-    off: fc.constantFrom(0, 0, 1),
-    places: fc.integer({ min: 1, max: Math.floor(count / 2) }),
-    centred: fc.constantFrom<Centred>('faces', 'sides'),
+    count: fc.constant(count), side: fc.nat(count - 1), start: fc.nat(count - 1), off: fc.constantFrom(0, 0, 1),
+    places: fc.integer({ min: 1, max: Math.floor(count / 2) }), centred: fc.constantFrom<Centred>('faces', 'sides'),
   }),
 )
 type Any = typeof anyPlacing extends fc.Arbitrary<infer T> ? T : never

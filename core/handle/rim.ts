@@ -90,12 +90,8 @@ export function gripOf(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, {
   const atStart = onward === 1 ? nearer : further
   const half = (gap: number, up: boolean) => (up ? Math.ceil(gap / 2) : Math.floor(gap / 2))
   return {
-    span: (first ? on[0] : on[1]).feet,
-    count: edge.count,
-    stitches: places,
-    before: half(atStart, false),
-    after: half(edge.count - 2 * places - atStart, true),
-    onward,
+    span: (first ? on[0] : on[1]).feet, count: edge.count, stitches: places, before: half(atStart, false),
+    after: half(edge.count - 2 * places - atStart, true), onward,
   }
 }
 
@@ -112,11 +108,7 @@ export function gripBetween(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns
     .map(({ first, stitches }) => ({ stitches, face: faces(edge, setting, [first, first], stitches)[0] }))
     .sort((one, other) => middleOf(edge, setting, one) - middleOf(edge, setting, other))
   return {
-    span: front!.face.feet,
-    count: edge.count,
-    stitches: front!.stitches,
-    before: Math.floor(places / 2),
-    after: Math.ceil(places / 2),
+    span: front!.face.feet, count: edge.count, stitches: front!.stitches, before: Math.floor(places / 2), after: Math.ceil(places / 2),
     onward: 0,
   }
 }
@@ -143,8 +135,7 @@ export function offPlace({ gaps, offSides }: Placing, { nudge }: { readonly nudg
   if (nudge !== 0) {
     return [
       {
-        code: 'off-centre',
-        weight: 'note',
+        code: 'off-centre', weight: 'note',
         what: `Moved ${Math.abs(nudge)} ${Math.abs(nudge) === 1 ? 'stitch' : 'stitches'} from the middle of the `
           + `bag${opposed ? `: ${gaps[0]} and ${gaps[1]} stitches lie between at the sides` : ''}.`,
         fix: { label: 'Back to the middle', changes: [{ path: ['nudge'], value: 0 }] },
@@ -155,8 +146,7 @@ export function offPlace({ gaps, offSides }: Placing, { nudge }: { readonly nudg
   if (apart === 1)
     return [
       {
-        code: 'odd-stitch',
-        weight: 'note',
+        code: 'odd-stitch', weight: 'note',
         what: `An odd stitch is left between: ${gaps[0]} on one side of the bag and ${gaps[1]} on the other. Nobody will see it; a `
           + 'slot of one stitch more or less does not mend it, a stitch more or fewer in the rim does.',
       },
@@ -164,8 +154,7 @@ export function offPlace({ gaps, offSides }: Placing, { nudge }: { readonly nudg
   if (offSides >= 0.5)
     return [
       {
-        code: 'off-sides',
-        weight: 'note',
+        code: 'off-sides', weight: 'note',
         what: `${what}: half a stitch off the marked sides, both alike. One stitch wider or narrower would be dead on.`,
       },
     ]

@@ -19,18 +19,14 @@ import { nothingWorked } from './unworked'
 const REINFORCED = [
   { value: 'none', name: 'nothing', sewn: [] },
   {
-    value: 'patch',
-    name: 'a patch behind each foot',
-    does: 'Spreads the pull over the bag\'s fabric.',
+    value: 'patch', name: 'a patch behind each foot', does: 'Spreads the pull over the bag\'s fabric.',
     sewn: [
       'Behind each foot sew a small square of fabric, worked double or cut from firm cloth, with the same stitches: the pull spreads '
       + 'over it.',
     ],
   },
   {
-    value: 'tape',
-    name: 'a woven tape',
-    does: 'Sewn along the back: takes the pull, and the strap no longer lengthens.',
+    value: 'tape', name: 'a woven tape', does: 'Sewn along the back: takes the pull, and the strap no longer lengthens.',
     sewn: [
       'Sew a woven tape along the back of each strap, from the end of one foot to the end of the other, before you sew it on: the tape '
       + 'takes the pull, and the strap no longer lengthens.',
@@ -41,29 +37,19 @@ const REINFORCED = [
 const IN_CM = between(0, 100)
 
 const fields = {
-  ...STRIP,
-  stitch: STRAP_STITCH,
-  length: strapLength('Its length'),
-  number: oneOrTwo('How many', 'One on each face.'),
+  ...STRIP, stitch: STRAP_STITCH, length: strapLength('Its length'), number: oneOrTwo('How many', 'One on each face.'),
   inCm: length('In from each side', IN_CM, {
-    begins: 5,
-    beside: true,
-    usually: between(0, 15),
-    says: 'How far in from each side of the bag its outer edges are sewn.',
+    begins: 5, beside: true, usually: between(0, 15), says: 'How far in from each side of the bag its outer edges are sewn.',
   }),
   overlapCm: length('Lies on the bag', between(0, 30), {
-    begins: 4,
-    beside: true,
-    usually: between(0, 8),
-    says: 'How much of each end lies on the bag.',
+    begins: 4, beside: true, usually: between(0, 8), says: 'How much of each end lies on the bag.',
   }),
   reinforced: choice(
     'Made stronger by',
     REINFORCED.map(({ sewn: _, ...option }) => option),
     { begins: 'none' },
   ),
-  lines: SEWN_WITH,
-  ...WHERE,
+  lines: SEWN_WITH, ...WHERE,
 } as const
 
 /** Straps worked on their own and sewn on, one on each face, or one alone (craft 10). */
@@ -99,11 +85,7 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
   const at = on.map(({ first }) => [sts(first, foot, edge.count), sts(first + places - foot, foot, edge.count)])
   const inStitches = Math.floor(placing.gaps[1] / 2)
   const piece: Piece = {
-    id: 'strap',
-    name: spec.number === 2 ? 'Straps' : 'Strap',
-    times: spec.number,
-    ...made,
-    along: spec.worked !== 'across',
+    id: 'strap', name: spec.number === 2 ? 'Straps' : 'Strap', times: spec.number, ...made, along: spec.worked !== 'across',
     colour: spec.colour,
     advice: [
       spec.worked === 'across'
@@ -122,34 +104,23 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
   }
   const inner = foot / edge.count
   const handles = on.map(({ face: { name, feet } }): Handle => ({
-    name: spec.number === 2 ? `Strap, ${name}` : 'Strap',
-    feet: [feet[0] + inner, feet[1] - inner],
-    lies: 'along',
-    lengthCm: free.lengthCm,
-    gapCm: gap * stitchCm,
-    widthCm: made.widthCm,
-    strands: spec.wide,
-    onBagCm: spec.overlapCm,
-    aboveCm: 0,
-    colour: spec.colour,
-    bears: { strands: strandsOf(spec), ...(spec.reinforced === 'tape' ? { taped: true } : {}) },
+    name: spec.number === 2 ? `Strap, ${name}` : 'Strap', feet: [feet[0] + inner, feet[1] - inner], lies: 'along',
+    lengthCm: free.lengthCm, gapCm: gap * stitchCm, widthCm: made.widthCm, strands: spec.wide, onBagCm: spec.overlapCm, aboveCm: 0,
+    colour: spec.colour, bears: { strands: strandsOf(spec), ...(spec.reinforced === 'tape' ? { taped: true } : {}) },
   }))
   return nothingWorked(
     edge,
     setting,
     [
       {
-        code: 'strap-runs',
-        weight: 'note',
+        code: 'strap-runs', weight: 'note',
         what: `Feet of ${foot} stitches, ${inStitches} in from the sides, ${gap} stitches between them: `
           + `${at.map(pair => pair.join(' and ')).join('; ')}.`,
       },
       ...offPlace(placing, spec, 'The straps', spec.number === 2),
     ],
     {
-      pieces: [piece],
-      handles,
-      grip: gripOf(edge, setting, placing),
+      pieces: [piece], handles, grip: gripOf(edge, setting, placing),
       advice: [
         'Markers, counted from the start of the last round: '
         + `${at.map((pair, i) => `${pair.join(' and ')}${spec.number === 2 ? ` on the ${on[i]!.face.name}` : ''}`).join('; ')}.`,
@@ -167,14 +138,9 @@ function stronger(spec: SewnStrapsSpec, strands: number | undefined): Fix[] {
 
 /** Sewn straps (craft 10). */
 export const sewnStraps = fitted({
-  band: 'sewn-straps',
-  name: 'sewn straps',
-  does: 'Straps worked on their own and sewn on, so far in from each side.',
-  fields,
-  tools: ['where-placed'],
-  refusedAs: 'These straps',
+  band: 'sewn-straps', name: 'sewn straps', does: 'Straps worked on their own and sewn on, so far in from each side.', fields,
+  tools: ['where-placed'], refusedAs: 'These straps',
   sample: { spec: spec => ({ ...spec, wide: 3, inCm: 2.5, length: { want: { dropCm: 4.6 } } }) },
   begins: ({ stitch, aroundCm }) => ({ stitch, length: { want: { dropCm: 24 } }, inCm: Math.max(1, tenths(aroundCm / 12, IN_CM)) }),
-  fit: workSewnStraps,
-  strengthen: stronger,
+  fit: workSewnStraps, strengthen: stronger,
 })

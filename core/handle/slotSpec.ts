@@ -45,8 +45,7 @@ const CHAINS = ways('The chain over each is', [
     'a handle, by its drop',
     { dropCm: length('Drop, rim to hand', DROP_CM, { picks: USUAL_DROPS, usually: between(1, 30) }) },
     {
-      does: told((spec, now) => `It hangs: chains of ${slotsNow(spec, now)?.chains ?? '?'}.`),
-      from: () => ({ dropCm: HAND_DROP_CM }),
+      does: told((spec, now) => `It hangs: chains of ${slotsNow(spec, now)?.chains ?? '?'}.`), from: () => ({ dropCm: HAND_DROP_CM }),
       sets: drawnAtCorners,
     },
   ),
@@ -54,17 +53,14 @@ const CHAINS = ways('The chain over each is', [
     'a hand hole',
     { hole: always(true, 'A hand hole') },
     {
-      does: 'As long as what is skipped: the rim stays straight.',
-      from: () => ({ hole: true as const }),
-      sets: () => ({ corners: 0 }),
+      does: 'As long as what is skipped: the rim stays straight.', from: () => ({ hole: true as const }), sets: () => ({ corners: 0 }),
     },
   ),
   pin(
     'so many chains',
     { chains: count('Chains', between(1, 600), { usually: between(1, 90) }) },
     {
-      does: 'You pin the chains, the drop is told.',
-      from: (spec: Answered, now) => ({ chains: slotsNow(spec, now)?.chains ?? 30 }),
+      does: 'You pin the chains, the drop is told.', from: (spec: Answered, now) => ({ chains: slotsNow(spec, now)?.chains ?? 30 }),
       sets: drawnAtCorners,
     },
   ),
@@ -97,13 +93,11 @@ export function slotFields<const I extends Into>(wide: string, into: I) {
       [
         { value: 'chains', name: 'into the chains', does: 'A stitch in each chain, under its two upper threads.' },
         {
-          value: 'bumps',
-          name: 'into their back bumps',
+          value: 'bumps', name: 'into their back bumps',
           does: 'Under the bump on the chain\'s back: both edges look alike, and no holes show.',
         },
         {
-          value: 'over',
-          name: 'around the chain',
+          value: 'over', name: 'around the chain',
           does: 'As many stitches over the chain as a whole: fast, and they can be pushed close.',
         },
       ],
@@ -111,15 +105,11 @@ export function slotFields<const I extends Into>(wide: string, into: I) {
     ),
     stitch: STRAP_STITCH,
     rounds: count('Rounds above', between(1, 60), {
-      begins: 4,
-      beside: true,
-      usually: between(1, 6),
+      begins: 4, beside: true, usually: between(1, 6),
       says: 'Rounds above the slots, the first of which works the chains: they give the handle its width.',
     }),
     corners: count('Corners drawn in', between(0, 12), {
-      begins: 1,
-      beside: true,
-      usually: between(0, 4),
+      begins: 1, beside: true, usually: between(0, 4),
       says: 'Rounds above the one that works the chains which draw body and handle together at the corners.',
     }),
     ...WHERE,
@@ -181,8 +171,7 @@ export function tooWide({ number }: SlotsSpec, { skipped: places, chains }: Slot
   const most = Math.floor((count - 2 * LEAST_BETWEEN) / 2)
   if (places > most)
     return {
-      code: 'slots-too-wide',
-      weight: 'stop',
+      code: 'slots-too-wide', weight: 'stop',
       what: `${number === 2 ? 'Two slots' : 'A slot'} of ${places} stitches ${number === 2 ? 'do' : 'does'} not fit on ${count}: at `
         + `most ${Math.max(0, most)} leave ${LEAST_BETWEEN} between. ${ROOMLESS}`,
       ...(most > 0
@@ -191,8 +180,7 @@ export function tooWide({ number }: SlotsSpec, { skipped: places, chains }: Slot
     }
   return chains < places
     ? {
-        code: 'slot-chain-short',
-        weight: 'stop',
+        code: 'slot-chain-short', weight: 'stop',
         what: `A chain of ${chains} over ${places} skipped stitches would pull the rim together. Give it at least ${places}.`,
         fix: { label: `A chain of ${places}`, changes: [{ path: ['chains'], value: { want: { hole: true } } }] },
       }

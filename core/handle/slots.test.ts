@@ -15,24 +15,11 @@ import { slotsGive, slotsOn, type SlotsSpec } from './slotSpec'
 
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
 const setting: WallSetting = {
-  gauge,
-  rounds: { style: 'joined', startingChainCounts: false },
-  index: 20,
-  turns: 20,
-  repeats: [],
-  accepts: () => true,
+  gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20, repeats: [], accepts: () => true,
 }
 const handles: SlotsSpec = {
-  band: 'slots',
-  number: 2,
-  width: { pin: { stitches: 16 } },
-  chains: { pin: { chains: 32 } },
-  into: 'chains',
-  corners: 1,
-  rounds: 3,
-  stitch: 'sc',
-  nudge: 0,
-  colour: 'main',
+  band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 3,
+  stitch: 'sc', nudge: 0, colour: 'main',
 }
 const on = (count: number, over: Partial<SlotsSpec> = {}, edge: Edge = foundation('stitch', count), at: WallSetting = setting) =>
   workSlots({ ...handles, ...over } as SlotsSpec, edge, at)
@@ -140,12 +127,8 @@ const freeOf = (edge: Edge) => (edge.free ?? []).map(run => lengthOf(run, edge.c
 
 describe('slots of any kind', () => {
   const anyRim = fc.record({
-    count: fc.integer({ min: 8, max: 160 }),
-    side: fc.nat(300),
-    start: fc.nat(300),
-    style: fc.constantFrom(...ROUND_STYLES),
-    turns: fc.nat(3),
-    counts: fc.boolean(),
+    count: fc.integer({ min: 8, max: 160 }), side: fc.nat(300), start: fc.nat(300), style: fc.constantFrom(...ROUND_STYLES),
+    turns: fc.nat(3), counts: fc.boolean(),
   })
 
   it('add up: what is skipped, chained and drawn together is what the rim comes to, whatever its count, its sides, its start and '
@@ -205,9 +188,7 @@ describe('slots of any kind', () => {
         const {
           rounds: [first],
         } = on(count, { width: { pin: { stitches } }, chains: { want: { hole: true } }, corners: 0 }, edge, {
-          ...setting,
-          turns,
-          rounds: { style, startingChainCounts: false },
+          ...setting, turns, rounds: { style, startingChainCounts: false },
         })
         const used = new Set(Array.from(first!.edge.from).filter((_, i) => first!.edge.kinds[i] === 0))
         const skipped = Array.from({ length: count }, (_, place) => place).filter(place => !used.has(place))

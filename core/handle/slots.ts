@@ -35,8 +35,7 @@ function flops(spec: SlotsSpec, { hangs }: Slots): Finding[] {
   if (spec.corners === 0) {
     return [
       {
-        code: 'handles-flop',
-        weight: 'watch',
+        code: 'handles-flop', weight: 'watch',
         what: 'Without decreases where handle and body meet, the handles fold over and flop. Draw them together at the corners '
           + 'in the next round or two.',
         fix: {
@@ -54,8 +53,7 @@ function flops(spec: SlotsSpec, { hangs }: Slots): Finding[] {
 
 function tallies(rounds: readonly Worked[], count: number): Finding {
   return {
-    code: 'rim-counts',
-    weight: 'note',
+    code: 'rim-counts', weight: 'note',
     what: `The rim goes from ${count} stitches to ${rounds
       .slice(1)
       .map(({ edge }) => edge.count)
@@ -75,15 +73,8 @@ function handlesOf(spec: SlotsSpec, { placing, chains, hangs }: Slots, edge: Edg
   if (!hangs) return []
   const { width, height } = setting.gauge[spec.stitch]
   return used(edge, setting, placing, spec.number).map(({ face: { name, feet } }): Handle => ({
-    name: spec.number === 2 ? `Handle, ${name}` : 'Handle',
-    feet,
-    lies: 'along',
-    lengthCm: chains * width.cm,
-    gapCm: placing.places * width.cm,
-    widthCm: spec.rounds * height.cm,
-    strands: spec.rounds,
-    aboveCm: height.cm,
-    colour: spec.colour,
+    name: spec.number === 2 ? `Handle, ${name}` : 'Handle', feet, lies: 'along', lengthCm: chains * width.cm,
+    gapCm: placing.places * width.cm, widthCm: spec.rounds * height.cm, strands: spec.rounds, aboveCm: height.cm, colour: spec.colour,
     bears: { strands: 'rows' },
   }))
 }
@@ -105,8 +96,7 @@ function handHole(spec: SlotsSpec, found: Slots, { gauge }: Setting): Finding[] 
   if (found.hangs || wideCm >= HAND_CM) return []
   return [
     {
-      code: 'hand-hole-small',
-      weight: 'watch',
+      code: 'hand-hole-small', weight: 'watch',
       what: `A hand hole ${tape(wideCm)} wide is narrow: a hand wants about ${tape(HAND_CM)} (from memory).`,
       fix: { label: `Slots ${tape(HAND_CM + 1)} wide`, changes: [{ path: ['width'], value: { want: { widthCm: HAND_CM + 1 } } }] },
     },
@@ -120,8 +110,7 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
   const nothing = { height: times(height, 0), circumference: times(width, edge.count) }
   if (edge.free)
     return stopped(below, nothing, {
-      code: 'slots-twice',
-      weight: 'stop',
+      code: 'slots-twice', weight: 'stop',
       what: 'The rim below has slots already, and these would be worked on its handles. Take one of the two out.',
     })
   const round = (i: number, steps: readonly Step[]): Round => inStyle(setting.rounds, setting.turns + i, spec.stitch, spec.colour, steps)
@@ -152,31 +141,21 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
   const rounds = [{ ...first.rounds[0]!, edge: open }, ...above.rounds]
   const wanting = spec.corners > spec.rounds - 1
   return {
-    rounds,
-    edge: above.edge,
-    ...moved,
-    size: { height: times(height, rounds.length), circumference: times(width, above.edge.count) },
-    grip: gripOf(edge, setting, found.placing),
-    handles: handlesOf(spec, found, edge, setting),
-    notes: rounds.map((_, i) => noteFor(i, spec, rounds)),
-    advice: adviceFor(found, along, before, edge.count),
+    rounds, edge: above.edge, ...moved, size: { height: times(height, rounds.length), circumference: times(width, above.edge.count) },
+    grip: gripOf(edge, setting, found.placing), handles: handlesOf(spec, found, edge, setting),
+    notes: rounds.map((_, i) => noteFor(i, spec, rounds)), advice: adviceFor(found, along, before, edge.count),
     findings: above.stop
       ? [above.stop]
       : [
           {
-            code: 'slot-runs',
-            weight: 'note',
+            code: 'slot-runs', weight: 'note',
             what: `From the start of the round: ${runsWords(before, found.placing.places, edge.count)}. ${chainWords(found, spec)}`,
           },
-          tallies(rounds, edge.count),
-          ...placeFindings(spec, found),
-          ...flops(spec, found),
-          ...handHole(spec, found, setting),
+          tallies(rounds, edge.count), ...placeFindings(spec, found), ...flops(spec, found), ...handHole(spec, found, setting),
           ...(short || wanting
             ? [
                 {
-                  code: 'corners-short',
-                  weight: 'watch' as const,
+                  code: 'corners-short', weight: 'watch' as const,
                   what: wanting
                     ? `Corners are drawn together in rounds above the one that works the chains: ${spec.corners} of them take at least `
                     + `${spec.corners + 1} rounds. There are ${spec.rounds}.`
@@ -212,20 +191,12 @@ export function strongerSlots({ colour }: SlotsSpec, strands: number | undefined
 
 /** Slots (craft 10). */
 export const slots = kind({
-  band: 'slots',
-  group: 'Handles',
-  name: 'slots',
+  band: 'slots', group: 'Handles', name: 'slots',
   does: 'Openings with a chain over each: hand holes, or handles where the chain is longer than what it skips.',
-  fields: slotFields('Width of a slot', 'chains'),
-  tools: ['where-placed'],
+  fields: slotFields('Width of a slot', 'chains'), tools: ['where-placed'],
   sample: { on: 'rim', spec: spec => ({ ...spec, chains: { want: { dropCm: 3.4 } }, width: { want: { widthCm: 3.6 } }, rounds: 2 }) },
   begins: ({ stitch, aroundCm }) => ({
-    stitch,
-    chains: { want: { dropCm: 12 } },
-    width: { want: { widthCm: Math.max(4, Math.min(12, tenths(aroundCm / 4, SLOT_CM))) } },
+    stitch, chains: { want: { dropCm: 12 } }, width: { want: { widthCm: Math.max(4, Math.min(12, tenths(aroundCm / 4, SLOT_CM))) } },
   }),
-  demand: (spec, { gauge }) => slotsDemand(spec, gauge),
-  main: spec => spec.stitch,
-  work: workSlots,
-  strengthen: strongerSlots,
+  demand: (spec, { gauge }) => slotsDemand(spec, gauge), main: spec => spec.stitch, work: workSlots, strengthen: strongerSlots,
 })

@@ -65,13 +65,7 @@ export function widened(field: string, strands: number | undefined, label: (stra
 /** One strap under the bag in the place of what hangs on its rim. */
 export function underInstead(colour: string): Fix {
   const strap = {
-    band: 'under-strap',
-    worked: 'along',
-    wide: 8,
-    length: { want: { dropCm: SHOULDER_DROP_CM } },
-    lines: 2,
-    stitch: 'sc',
-    nudge: 0,
+    band: 'under-strap', worked: 'along', wide: 8, length: { want: { dropCm: SHOULDER_DROP_CM } }, lines: 2, stitch: 'sc', nudge: 0,
     colour,
   }
   return { label: 'A strap under the whole bag instead', changes: [{ path: [], value: strap }] }
@@ -80,9 +74,7 @@ export function underInstead(colour: string): Fix {
 /** What carries a cord or strap that is no wider than its feet. */
 export function widerThanFoot(foot: number): Finding {
   return {
-    code: 'strap-wider-than-foot',
-    weight: 'watch',
-    what: `A strap cannot be wider than its feet, so it is worked over ${foot} stitches.`,
+    code: 'strap-wider-than-foot', weight: 'watch', what: `A strap cannot be wider than its feet, so it is worked over ${foot} stitches.`,
     fix: { label: `${foot} stitches wide`, changes: [{ path: ['wide'], value: foot }] },
   }
 }

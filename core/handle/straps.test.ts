@@ -12,13 +12,7 @@ import { leastRows, stripAlong, stripFromRim } from './strip'
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
 const length = (cm: number) => ({ cm, plusMinusCm: 0 })
 const setting: WallSetting = {
-  gauge,
-  rounds: { style: 'joined', startingChainCounts: false },
-  index: 20,
-  turns: 20,
-  repeats: [],
-  accepts: () => true,
-  tallCm: 25,
+  gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20, repeats: [], accepts: () => true, tallCm: 25,
   floor: { shape: 'stadium', length: length(30), width: length(12) },
 }
 const placed = { stitch: 'sc', nudge: 0, colour: 'main' } as const
@@ -32,26 +26,12 @@ const codes = (spec: WallSpec, count = 120) => fitted(spec, count).findings.map(
 
 const grown = { band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', ...placed } as const
 const knot = {
-  band: 'knot-straps',
-  foot: 9,
-  wide: 7,
-  width: { pin: { stitches: 12 } },
-  short: { pin: { count: 36 } },
-  long: { pin: { count: 90 } },
-  join: 'slip',
-  ...placed,
+  band: 'knot-straps', foot: 9, wide: 7, width: { pin: { stitches: 12 } }, short: { pin: { count: 36 } }, long: { pin: { count: 90 } },
+  join: 'slip', ...placed,
 } as const
 const sewn = {
-  band: 'sewn-straps',
-  number: 2,
-  worked: 'along',
-  wide: 6,
-  length: { want: { dropCm: 24 } },
-  inCm: 5,
-  overlapCm: 4,
-  lines: 2,
-  reinforced: 'none',
-  ...placed,
+  band: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { want: { dropCm: 24 } }, inCm: 5, overlapCm: 4, lines: 2,
+  reinforced: 'none', ...placed,
 } as const
 
 describe('a strap grown from the rim', () => {
@@ -143,9 +123,7 @@ describe('straps sewn on', () => {
     for (const style of ['joined', 'turned'] as const) {
       for (const turns of [1, 2]) {
         const { handles } = workWall({ ...sewn, number: 1 }, foundation('stitch', 120), {
-          ...setting,
-          turns,
-          rounds: { style, startingChainCounts: false },
+          ...setting, turns, rounds: { style, startingChainCounts: false },
         })
         const middle = (handles![0]!.feet[0] + handles![0]!.feet[1]) / 2
         expect(middle - Math.floor(middle), `${style} ${turns}`).toBeCloseTo(0.25, 1)
@@ -161,9 +139,7 @@ describe('straps sewn on', () => {
 
   it('a strip over 40 chains in 6 rows is 20 cm by 3: by hand', () => {
     expect(stripAlong('sc', 40, 6, false, 'main', gauge)).toMatchObject({
-      lengthCm: 20,
-      widthCm: 3,
-      start: { kind: 'foundation-chain', chains: 41, firstInto: 2 },
+      lengthCm: 20, widthCm: 3, start: { kind: 'foundation-chain', chains: 41, firstInto: 2 },
     })
   })
 })
@@ -206,22 +182,14 @@ describe('what is placed on the rim', () => {
   it('does not stand on handles that are worked in the round', () => {
     const { edge } = slots.work(
       {
-        band: 'slots',
-        number: 2,
-        width: { pin: { stitches: 16 } },
-        chains: { pin: { chains: 32 } },
-        into: 'chains',
-        corners: 1,
-        rounds: 3,
-        ...placed,
+        band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1,
+        rounds: 3, ...placed,
       },
       foundation('stitch', 64),
       setting,
     )
     for (const spec of [
-      grown,
-      sewn,
-      { band: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2, colour: 'main' },
+      grown, sewn, { band: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2, colour: 'main' },
       { band: 'cross-body', cord: 'chain', length: { want: { dropCm: 60 } }, nudge: 0, colour: 'main' },
     ] as WallSpec[]) {
       expect(fitted(spec, 92, edge).findings).toMatchObject([{ code: 'on-handles', weight: 'stop' }])
@@ -246,9 +214,7 @@ describe('closures', () => {
     const [piece] = fitted({ band: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2.5, colour: 'main' }).pieces!
     expect(piece!.rows.map(({ edge }) => edge.count)).toEqual([...Array<number>(12).fill(9), 5, 9, 9, 9])
     expect(piece!.rows[12]!.round.steps).toEqual([
-      { do: 'stitch', kind: 'sc', times: 2 },
-      { do: 'chain', chains: 5 },
-      { do: 'skip', places: 5 },
+      { do: 'stitch', kind: 'sc', times: 2 }, { do: 'chain', chains: 5 }, { do: 'skip', places: 5 },
       { do: 'stitch', kind: 'sc', times: 2 },
     ])
   })
@@ -262,14 +228,7 @@ describe('closures', () => {
 describe('bought handles', () => {
   it('stand with their ends as far apart as they are, on stitches of their own', () => {
     const result = fitted({
-      band: 'bought-handles',
-      number: 2,
-      holds: 'rings',
-      lengthCm: 40,
-      apartCm: 12,
-      foot: 3,
-      nudge: 0,
-      colour: 'main',
+      band: 'bought-handles', number: 2, holds: 'rings', lengthCm: 40, apartCm: 12, foot: 3, nudge: 0, colour: 'main',
     })
     expect(result.handles![0]).toMatchObject({ lengthCm: 40, gapCm: 12, bought: true })
     expect(

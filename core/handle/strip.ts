@@ -33,11 +33,8 @@ export function rowsOf(on: Edge, stitch: StripStitch, colour: string, rows: read
   for (const [i, steps] of rows.entries()) {
     const result = work(
       {
-        steps,
-        begin: { chains: startingChains(stitch, false), counts: false, turn: i > 0 },
-        join: 'open',
-        facing: i % 2 === 0 ? 'right' : 'wrong',
-        colour,
+        steps, begin: { chains: startingChains(stitch, false), counts: false, turn: i > 0 }, join: 'open',
+        facing: i % 2 === 0 ? 'right' : 'wrong', colour,
       },
       worked.at(-1)?.edge ?? on,
     )
@@ -56,9 +53,7 @@ export function chainStart(chains: number, stitch: StripStitch): Start {
 /** A strip of so many stitches across, in so many rows. */
 export function stripAcross(stitch: StripStitch, wide: number, rows: number, colour: string, gauge: Gauge): Strip {
   return {
-    start: chainStart(wide, stitch),
-    lengthCm: rows * gauge[stitch].height.cm,
-    widthCm: wide * gauge[stitch].width.cm,
+    start: chainStart(wide, stitch), lengthCm: rows * gauge[stitch].height.cm, widthCm: wide * gauge[stitch].width.cm,
     rows: rowsOf(
       foundation('chain', wide, false),
       stitch,
@@ -71,9 +66,7 @@ export function stripAcross(stitch: StripStitch, wide: number, rows: number, col
 /** A strip of so many long rows over a chain. */
 export function stripAlong(stitch: StripStitch, chains: number, rows: number, bumps: boolean, colour: string, gauge: Gauge): Strip {
   return {
-    start: chainStart(chains, stitch),
-    lengthCm: chains * gauge[stitch].width.cm,
-    widthCm: rows * gauge[stitch].height.cm,
+    start: chainStart(chains, stitch), lengthCm: chains * gauge[stitch].width.cm, widthCm: rows * gauge[stitch].height.cm,
     rows: rowsOf(
       foundation('chain', chains, false),
       stitch,
@@ -149,14 +142,11 @@ export function stripFromRim(stitch: StripStitch, foot: number, wide: number, ro
   const counts = [foot, ...down]
   const plain = rows - 2 * down.length
   const steps = [
-    ...down.map((to, i) => narrowing(stitch, counts[i]!, to)),
-    ...Array.from({ length: plain }, () => [each(stitch, wide)]),
+    ...down.map((to, i) => narrowing(stitch, counts[i]!, to)), ...Array.from({ length: plain }, () => [each(stitch, wide)]),
     ...[...counts.slice(0, -1)].reverse().map((to, i) => widening(stitch, [...counts].reverse()[i]!, to)),
   ]
   return {
-    start: { kind: 'chain', chains: 0 },
-    rows: rowsOf(foundation('stitch', foot, false), stitch, colour, steps),
-    lengthCm: rows * gauge[stitch].height.cm,
-    widthCm: wide * gauge[stitch].width.cm,
+    start: { kind: 'chain', chains: 0 }, rows: rowsOf(foundation('stitch', foot, false), stitch, colour, steps),
+    lengthCm: rows * gauge[stitch].height.cm, widthCm: wide * gauge[stitch].width.cm,
   }
 }

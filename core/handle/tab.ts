@@ -13,10 +13,8 @@ import { rowsOf, type StripStitch } from './strip'
 import { nothingWorked } from './unworked'
 
 const fields = {
-  buttonCm: BUTTON_CM,
-  lengthCm: length('Length of the tab', between(1, 60), { begins: 8, beside: true, usually: between(1, 20) }),
-  wide: count('Stitches across', between(1, 60), { begins: 9, beside: true, usually: between(1, 14) }),
-  stitch: STRAP_STITCH,
+  buttonCm: BUTTON_CM, lengthCm: length('Length of the tab', between(1, 60), { begins: 8, beside: true, usually: between(1, 20) }),
+  wide: count('Stitches across', between(1, 60), { begins: 9, beside: true, usually: between(1, 14) }), stitch: STRAP_STITCH,
 } as const
 
 /** A tab grown from the middle of the back, with a buttonhole of chains near its end (craft 10). */
@@ -48,20 +46,13 @@ function workTab(spec: TabSpec, edge: Edge, setting: Setting): PartResult {
   const rows = Math.max(beyond + 3, Math.round(spec.lengthCm / height.cm))
   const plain = [each(spec.stitch, wide)]
   const steps = [
-    ...Array.from({ length: rows - beyond - 2 }, () => plain),
-    ...buttonholeRows(spec.stitch, wide, hole),
+    ...Array.from({ length: rows - beyond - 2 }, () => plain), ...buttonholeRows(spec.stitch, wide, hole),
     ...Array.from({ length: beyond }, () => plain),
   ]
   const piece: Piece = {
-    id: 'tab',
-    name: 'Tab',
-    times: 1,
-    start: { kind: 'chain', chains: 0 },
-    rows: rowsOf(foundation('stitch', wide, false), spec.stitch, spec.colour, steps),
-    lengthCm: rows * height.cm,
-    widthCm: wide * width.cm,
-    along: false,
-    colour: spec.colour,
+    id: 'tab', name: 'Tab', times: 1, start: { kind: 'chain', chains: 0 },
+    rows: rowsOf(foundation('stitch', wide, false), spec.stitch, spec.colour, steps), lengthCm: rows * height.cm,
+    widthCm: wide * width.cm, along: false, colour: spec.colour,
     lead: `Right side facing, join the yarn in the first of the ${wide} stitches at the middle of the back (${back} of the last round).`,
     advice: [
       `The buttonhole is ${hole} ${hole === 1 ? 'chain' : 'chains'} over as many stitches skipped: try your button in it, it should go `
@@ -73,8 +64,7 @@ function workTab(spec: TabSpec, edge: Edge, setting: Setting): PartResult {
     = wide > spec.wide
       ? [
           {
-            code: 'tab-widened',
-            weight: 'note',
+            code: 'tab-widened', weight: 'note',
             what: `The tab is ${wide} stitches wide: a button of ${tape(spec.buttonCm)} takes a hole of ${hole}, with ${EDGE} at each `
               + 'side of it.',
           },
@@ -85,15 +75,13 @@ function workTab(spec: TabSpec, edge: Edge, setting: Setting): PartResult {
     setting,
     [
       {
-        code: 'closure-place',
-        weight: 'note',
+        code: 'closure-place', weight: 'note',
         what: `The tab grows from the middle of the back, ${back}: ${rows} rows, ${tape(rows * height.cm)}.`,
       },
       ...widened,
     ],
     {
-      pieces: [piece],
-      closure: { by: 'strip', buttonCm: spec.buttonCm },
+      pieces: [piece], closure: { by: 'strip', buttonCm: spec.buttonCm },
       advice: [`Markers, counted from the start of the last round: ${back} for the tab, below ${front} for the button.`],
     },
   )
@@ -101,14 +89,8 @@ function workTab(spec: TabSpec, edge: Edge, setting: Setting): PartResult {
 
 /** A tab (craft 10). */
 export const tab = fitted({
-  band: 'tab',
-  group: 'Closures',
-  name: 'tab',
-  does: 'A tab grown from the back, with a buttonhole of chains.',
-  fields,
-  refusedAs: 'This closure',
-  begins: ({ stitch }) => ({ stitch }),
-  fit: workTab,
+  band: 'tab', group: 'Closures', name: 'tab', does: 'A tab grown from the back, with a buttonhole of chains.', fields,
+  refusedAs: 'This closure', begins: ({ stitch }) => ({ stitch }), fit: workTab,
   sample: {
     signs: [
       { path: 'M0 -7V-3.4', thick: 2 },

@@ -13,12 +13,7 @@ import { LINES, SEWN_WITH, strandsOf, STRIP } from './strips'
 import { nothingWorked } from './unworked'
 
 const fields = {
-  ...STRIP,
-  wide: { ...STRIP.wide, begins: 8 },
-  stitch: STRAP_STITCH,
-  length: strapLength('Its length'),
-  lines: SEWN_WITH,
-  ...WHERE,
+  ...STRIP, wide: { ...STRIP.wide, begins: 8 }, stitch: STRAP_STITCH, length: strapLength('Its length'), lines: SEWN_WITH, ...WHERE,
 } as const
 
 /** A strap that runs under the whole bag and up both sides: the load hangs in it, not on the rim (craft 10). */
@@ -44,13 +39,7 @@ function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): Par
   const made = strip(spec.worked, spec.stitch, spec.wide, count, spec.colour, setting.gauge)
   const [one, other] = placing.firsts.map(first => sts(first, foot, edge.count)) as [string, string]
   const piece: Piece = {
-    id: 'strap',
-    name: 'Strap',
-    times: 1,
-    ...made,
-    along: spec.worked !== 'across',
-    colour: spec.colour,
-    advice: [],
+    id: 'strap', name: 'Strap', times: 1, ...made, along: spec.worked !== 'across', colour: spec.colour, advice: [],
     finish: [
       `Join its ends to a ring, ${tape(SEAM_CM)} one over the other, there and back with ${LINES[spec.lines]}; lay that seam under `
       + 'the floor.',
@@ -59,34 +48,23 @@ function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): Par
     ],
   }
   const handle: Handle = {
-    name: 'Strap',
-    feet: [middleWay(edge, setting, placing.firsts[0], foot), middleWay(edge, setting, placing.firsts[1], foot)],
-    lies: 'over',
-    lengthCm: free.lengthCm,
-    gapCm,
-    widthCm: made.widthCm,
-    strands: spec.wide,
-    aboveCm: 0,
-    onBagCm: setting.tallCm ?? 0,
-    colour: spec.colour,
-    bears: { strands: strandsOf(spec) },
+    name: 'Strap', feet: [middleWay(edge, setting, placing.firsts[0], foot), middleWay(edge, setting, placing.firsts[1], foot)],
+    lies: 'over', lengthCm: free.lengthCm, gapCm, widthCm: made.widthCm, strands: spec.wide, aboveCm: 0, onBagCm: setting.tallCm ?? 0,
+    colour: spec.colour, bears: { strands: strandsOf(spec) },
   }
   return nothingWorked(
     edge,
     setting,
     [
       {
-        code: 'strap-runs',
-        weight: 'note',
+        code: 'strap-runs', weight: 'note',
         what: `${tape(made.lengthCm)} in all: ${tape(below)} under the bag and up its sides, ${tape(free.lengthCm)} free, `
           + `${tape(SEAM_CM)} for the seam. It passes the rim at ${one} and ${other}.`,
       },
       ...offPlace(placing, spec, 'The strap'),
     ],
     {
-      pieces: [piece],
-      handles: [handle],
-      grip: gripBetween(edge, setting, placing),
+      pieces: [piece], handles: [handle], grip: gripBetween(edge, setting, placing),
       advice: [
         `Markers, counted from the start of the last round: ${one} and ${other}; ${between(placing)} between them. Mark the middles of `
         + `the floor's two ends as well.`,
@@ -97,14 +75,9 @@ function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): Par
 
 /** A strap under the bag (craft 10). */
 export const underStrap = fitted({
-  band: 'under-strap',
-  name: 'strap under the bag',
-  fields,
-  tools: ['where-placed'],
-  refusedAs: 'These straps',
+  band: 'under-strap', name: 'strap under the bag', fields, tools: ['where-placed'], refusedAs: 'These straps',
   does: 'One strap under the whole bag, sewn up both sides: the load hangs in it. The strongest for weight.',
   sample: { spec: spec => ({ ...spec, wide: 3, length: { want: { dropCm: 4.6 } } }) },
-  begins: ({ stitch }) => ({ stitch, length: { want: { dropCm: 28 } } }),
-  fit: workUnderStrap,
+  begins: ({ stitch }) => ({ stitch, length: { want: { dropCm: 28 } } }), fit: workUnderStrap,
   strengthen: (spec, strands) => widened('wide', strands, wide => `A strap of ${wide} ${strandsOf(spec)}`),
 })

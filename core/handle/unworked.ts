@@ -13,11 +13,8 @@ export function nothingWorked(
   const cm = setting.belowCm ?? edge.count * setting.gauge.sc.width.cm
   const { width, height } = setting.gauge.sc
   return {
-    rounds: [],
-    edge,
-    size: { height: times(height, 0), circumference: { cm, plusMinusCm: (cm * width.plusMinusCm) / width.cm } },
-    findings,
-    ...fitted,
+    rounds: [], edge, size: { height: times(height, 0), circumference: { cm, plusMinusCm: (cm * width.plusMinusCm) / width.cm } },
+    findings, ...fitted,
   }
 }
 
@@ -25,8 +22,7 @@ export function nothingWorked(
 export function refusedOnHandles(edge: Edge, setting: Setting, what: string): PartResult {
   return nothingWorked(edge, setting, [
     {
-      code: 'on-handles',
-      weight: 'stop',
+      code: 'on-handles', weight: 'stop',
       what: `${what} would stand on handles that are worked in the round below. Move this part below them in the wall, or take one of `
         + 'the two out.',
     },

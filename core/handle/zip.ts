@@ -31,12 +31,7 @@ function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
     setting.gauge,
   )
   const piece: Piece = {
-    id: 'facing',
-    name: 'Zip facings',
-    times: 2,
-    ...made,
-    along: true,
-    colour: spec.colour,
+    id: 'facing', name: 'Zip facings', times: 2, ...made, along: true, colour: spec.colour,
     advice: [
       `Take a zip of about ${tape(Math.max(3, Math.round(made.lengthCm)))}, or a longer one cut off: closed ends that can be sewn over.`,
     ],
@@ -52,8 +47,7 @@ function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
     setting,
     [
       {
-        code: 'closure-place',
-        weight: 'note',
+        code: 'closure-place', weight: 'note',
         what: `Two facings of ${tape(made.lengthCm)} by ${tape(made.widthCm)}; the mouth is ${tape(halfCm)} across lying flat.`,
       },
     ],
@@ -66,13 +60,8 @@ const TEETH = Array.from({ length: 14 }, (_, i) => `M${-5.2 + i * 0.8} -7.5v1`).
 
 /** A zip (craft 10). */
 export const zip = fitted({
-  band: 'zip',
-  group: 'Closures',
-  name: 'zip',
-  does: 'Two facings for a zip, sewn inside the rim.',
-  fields,
-  begins: ({ stitch }) => ({ stitch }),
-  fit: workZip,
+  band: 'zip', group: 'Closures', name: 'zip', does: 'Two facings for a zip, sewn inside the rim.', fields,
+  begins: ({ stitch }) => ({ stitch }), fit: workZip,
   sample: {
     signs: [
       { path: 'M-5.6 -7H5.6', thick: 0.5 },

@@ -19,14 +19,8 @@ describe('lengths', () => {
 
 describe('formatting', () => {
   it.each([
-    [26, 'cm', '26'],
-    [12.38, 'cm', '12.4'],
-    [-0.01, 'cm', '0'],
-    [2.54, 'in', '1'],
-    [12.38, 'in', '4 7/8'],
-    [0.3175, 'in', '1/8'],
-    [0.05, 'in', '0'],
-    [-6.35, 'in', '-2 1/2'],
+    [26, 'cm', '26'], [12.38, 'cm', '12.4'], [-0.01, 'cm', '0'], [2.54, 'in', '1'], [12.38, 'in', '4 7/8'], [0.3175, 'in', '1/8'],
+    [0.05, 'in', '0'], [-6.35, 'in', '-2 1/2'],
   ] as const)('%s cm in %s reads %s', (cm, units, said) => expect(figure(cm, units)).toBe(said))
 
   it('never promises more than a tape can', () => {
@@ -41,14 +35,7 @@ describe('formatting', () => {
 
 describe('what makers type', () => {
   it.each([
-    ['12', 12],
-    ['12,5', 12.5],
-    ['.5', 0.5],
-    ['4 3/4', 4.75],
-    ['4¾', 4.75],
-    ['¾', 0.75],
-    ['-2 1/2', -2.5],
-    ['3/8', 0.375],
+    ['12', 12], ['12,5', 12.5], ['.5', 0.5], ['4 3/4', 4.75], ['4¾', 4.75], ['¾', 0.75], ['-2 1/2', -2.5], ['3/8', 0.375],
   ])('%s is a number', (text, value) => expect(parseNumber(text)).toBe(value))
   it.each(['', 'twelve', '1/0', '1.5 1/2', '12cm', '1 2', '--3', '1e5'])('%j is none', text => expect(parseNumber(text)).toBeUndefined())
 

@@ -53,13 +53,8 @@ function loopSteps(spec: LoopsSpec, i: number, chains: number, loops: number, fa
 function loopRound(spec: LoopsSpec, i: number, chains: number, loops: number, fans: boolean): Round {
   const closed = spec.ends === 'closed'
   return {
-    steps: loopSteps(spec, i, chains, loops, fans),
-    colour: spec.colour,
-    facing: 'right',
-    inLoops: true,
-    begin: { chains: closed ? 1 : 0, counts: false, turn: false },
-    join: 'spiral',
-    ...(closed ? { closing: closingOf(chains) } : {}),
+    steps: loopSteps(spec, i, chains, loops, fans), colour: spec.colour, facing: 'right', inLoops: true,
+    begin: { chains: closed ? 1 : 0, counts: false, turn: false }, join: 'spiral', ...(closed ? { closing: closingOf(chains) } : {}),
   }
 }
 
@@ -91,16 +86,14 @@ function netFindings(spec: LoopsSpec, plan: Plan, loops: number, chainCm: number
   const tightest = Math.min(...plan.chains.map(n => n * chainCm * loops))
   if (tightest < belowCm * 0.98) {
     found.push({
-      code: 'loops-tight',
-      weight: 'watch',
+      code: 'loops-tight', weight: 'watch',
       what: `Stretched flat, the shortest loops go ${tape(tightest)} round, and the edge below ${tape(belowCm)}: they draw it in. Give `
         + 'them more chains, or skip fewer stitches.',
     })
   }
   if (spec.motif && !plan.chains.some((_, i) => isFanRound(spec, i, plan.chains.length))) {
     found.push({
-      code: 'fans-nowhere',
-      weight: 'note',
+      code: 'fans-nowhere', weight: 'note',
       what: `No round of fans comes in so few rounds: the first would be round ${spec.motif.every + 1} of the net, and the last round `
         + 'has none.',
     })
@@ -150,8 +143,7 @@ function workLoops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult {
   if (!divides(edge.count, asks)) {
     const { below, above } = nearestCounts(edge.count, asks)
     return stopped(edge, nothing, {
-      code: 'does-not-divide',
-      weight: 'stop',
+      code: 'does-not-divide', weight: 'stop',
       what: 'This net asks for '
         + `${asksWords(asks)}${spec.motif ? ` (${spec.skip + 1} a loop, ${spec.motif.between + 1} loops a fan)` : ''}, and `
         + `${edge.count} stitches come up from below; it could be worked on `
@@ -170,8 +162,7 @@ function workLoops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult {
       edge,
       { ...nothing, height },
       {
-        code: 'band-too-tall',
-        weight: 'stop',
+        code: 'band-too-tall', weight: 'stop',
         what: `This net would take ${rounds.toLocaleString('en')} rounds of ${loops} loops. Ask for a lower one.`,
       },
     )
@@ -184,17 +175,14 @@ function workLoops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult {
   const rim = spec.finish ? loopsGive(spec, edge.count) * gauge.sc.width.cm : plan.rows.at(-1)!.aroundCm
   const finishCm = spec.finish ? gauge.sc.height.cm : 0
   return {
-    rounds: worked.rounds,
-    edge: worked.edge,
+    rounds: worked.rounds, edge: worked.edge,
     size: {
       height: { cm: height.cm + finishCm, plusMinusCm: height.plusMinusCm + (spec.finish ? gauge.sc.height.plusMinusCm : 0) },
       circumference: { cm: rim, plusMinusCm: rim * (chainWidth.plusMinusCm / chainWidth.cm) },
     },
     rises: [...plan.rows.map(({ riseCm }) => riseCm), ...(spec.finish ? [finishCm] : [])],
-    arounds: [...plan.rows.map(({ aroundCm }) => aroundCm), ...(spec.finish ? [rim] : [])],
-    notes: notesFor(spec, plan, loops),
-    advice: adviceFor(spec, plan, gauge.ch.known),
-    net: { loops, loopsCm: plan.chains.map(n => n * chainWidth.cm) },
+    arounds: [...plan.rows.map(({ aroundCm }) => aroundCm), ...(spec.finish ? [rim] : [])], notes: notesFor(spec, plan, loops),
+    advice: adviceFor(spec, plan, gauge.ch.known), net: { loops, loopsCm: plan.chains.map(n => n * chainWidth.cm) },
     findings: worked.stop ? [worked.stop] : netFindings(spec, plan, loops, chainWidth.cm, belowCm),
   }
 }
@@ -209,8 +197,7 @@ function tighter(spec: LoopsSpec, ballCm: number, gauge: Gauge): Fix[] {
   const shorter: Fix = {
     label: `Loops of at most ${chains} chains`,
     changes: [
-      { path: ['hold'], value: { pin: { chains } } },
-      { path: ['first'], value: Math.min(spec.first, chains) },
+      { path: ['hold'], value: { pin: { chains } } }, { path: ['first'], value: Math.min(spec.first, chains) },
       ...(last ? [{ path: ['last'], value: last }] : []),
     ],
   }
@@ -223,20 +210,13 @@ function tighter(spec: LoopsSpec, ballCm: number, gauge: Gauge): Fix[] {
 
 /** A net of loops (craft 8). */
 export const loops = kind({
-  band: 'loops',
-  group: 'Mesh',
-  name: 'net',
-  does: 'Loops of chains, each caught in the middle of one below: it hangs in diamonds and gives.',
-  fields: LOOPS_FIELDS,
-  shapes: true,
+  band: 'loops', group: 'Mesh', name: 'net',
+  does: 'Loops of chains, each caught in the middle of one below: it hangs in diamonds and gives.', fields: LOOPS_FIELDS, shapes: true,
   sample: {
-    on: 'itself',
-    bare: true,
+    on: 'itself', bare: true,
     spec: ({ finish: _, ...spec }) => ({ ...spec, skip: 2, hold: { pin: { chains: 4 } }, size: { pin: { rounds: 6 } } }),
   },
   begins: ({ size }) => ({ hold: { pin: { chains: 6 } }, size, finish: { inLoop: 1, inStitch: 1 } }),
-  demand: spec => ({ asks: loopsAsks(spec), leaves: stitches => loopsGive(spec, stitches) }),
-  main: () => 'sc',
-  work: workLoops,
+  demand: spec => ({ asks: loopsAsks(spec), leaves: stitches => loopsGive(spec, stitches) }), main: () => 'sc', work: workLoops,
   tighten: tighter,
 })

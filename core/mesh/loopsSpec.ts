@@ -71,23 +71,15 @@ const LAST = optional(
 
 const MOTIF = {
   between: count('Loops between', between(1, 40), {
-    begins: 3,
-    beside: true,
-    usually: between(1, 4),
-    says: 'Plain loops between two fans.',
+    begins: 3, beside: true, usually: between(1, 4), says: 'Plain loops between two fans.',
   }),
   every: count('A round in every', between(1, 40), {
-    begins: 4,
-    beside: true,
-    usually: between(1, 4),
+    begins: 4, beside: true, usually: between(1, 4),
     says: 'Loop rounds from one round of fans to the next; the first one comes after as many.',
   }),
   stitches: count('Stitches of a fan', between(2, 20), { begins: 4, beside: true, usually: between(2, 5) }),
   rows: count('Rows of a fan', between(1, 9), {
-    begins: 3,
-    beside: true,
-    usually: between(1, 3),
-    says: 'Rows that a fan is worked back and forth.',
+    begins: 3, beside: true, usually: between(1, 3), says: 'Rows that a fan is worked back and forth.',
   }),
 } as const
 
@@ -99,25 +91,18 @@ const FINISH = {
 export const LOOPS_FIELDS = {
   size: SIZE,
   skip: count('Skipped under a loop', between(0, 12), {
-    begins: 1,
-    beside: true,
-    usually: between(0, 3),
-    says: 'Stitches skipped under each loop of the first round.',
+    begins: 1, beside: true, usually: between(0, 3), says: 'Stitches skipped under each loop of the first round.',
   }),
   first: count('Chains at first', LOOP_CHAINS, {
-    begins: 3,
-    beside: true,
-    usually: usualChains,
+    begins: 3, beside: true, usually: usualChains,
     says: 'Chains of the loops of the first round; each further round has one more, up to those that the net holds.',
   }),
-  hold: HOLD,
-  last: LAST,
+  hold: HOLD, last: LAST,
   ends: choice(
     'Rounds are',
     [
       {
-        value: 'closed',
-        name: 'closed each time',
+        value: 'closed', name: 'closed each time',
         does: 'The last loop is fewer chains and a taller stitch, so that the next round starts at its top. Mark that stitch.',
       },
       { value: 'spiral', name: 'on and on', does: 'No closing: loop after loop, climbing like a stair. Mark the last {sc} of each round.' },
@@ -130,14 +115,12 @@ export const LOOPS_FIELDS = {
       name: 'in some loops',
       does: 'Worked back and forth inside a loop, plain loops between; the loops must divide by the two together.',
     },
-    says: 'Fans worked back and forth in every so many loops.',
-    begin: { between: 3, stitches: 4, rows: 3, every: 4 },
+    says: 'Fans worked back and forth in every so many loops.', begin: { between: 3, stitches: 4, rows: 3, every: 4 },
   }),
   finish: maybe('On top', FINISH, {
     without: { name: 'loops to the end' },
     having: { name: 'a solid round', does: 'So many stitches in each loop and in each {sc}: it sets how wide the rim holds the net.' },
-    says: 'A solid round on top: stitches in each loop, and in each single between.',
-    begin: { inLoop: 2, inStitch: 1 },
+    says: 'A solid round on top: stitches in each loop, and in each single between.', begin: { inLoop: 2, inStitch: 1 },
   }),
 } as const
 

@@ -20,26 +20,13 @@ import { boxOpening, netOpening } from './openings'
 import { exactly } from '../measure/length'
 
 const gauge = gaugeOf({
-  hookMm: 3.5,
-  strands: 1,
-  measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
+  hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
 })
 const setting: WallSetting = {
-  gauge,
-  rounds: { style: 'joined', startingChainCounts: false },
-  index: 3,
-  turns: 0,
-  repeats: [],
-  accepts: () => true,
+  gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 3, turns: 0, repeats: [], accepts: () => true,
 }
 const spec: LoopsSpec = {
-  band: 'loops',
-  skip: 1,
-  first: 3,
-  hold: { pin: { chains: 7 } },
-  size: { pin: { rounds: 8 } },
-  ends: 'closed',
-  colour: 'main',
+  band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 7 } }, size: { pin: { rounds: 8 } }, ends: 'closed', colour: 'main',
 }
 const on = (count: number, over: Partial<LoopsSpec> = {}, edge: Edge = foundation('stitch', count)) =>
   loops.work({ ...spec, ...over }, edge, setting)
@@ -48,12 +35,7 @@ const share = fc.double({ min: 0.02, max: 0.98, noNaN: true })
 
 describe('closing a round of loops (common practice, no source)', () => {
   it.each([
-    [3, 1, 'hdc'],
-    [4, 2, 'hdc'],
-    [5, 2, 'dc'],
-    [6, 3, 'dc'],
-    [7, 3, 'tr'],
-    [8, 4, 'tr'],
+    [3, 1, 'hdc'], [4, 2, 'hdc'], [5, 2, 'dc'], [6, 3, 'dc'], [7, 3, 'tr'], [8, 4, 'tr'],
   ] as const)('loops of %i close with chain %i and %s', (chains, ch, kind) => {
     expect(closingOf(chains)).toEqual({ chains: ch, kind, loop: chains })
   })
@@ -267,10 +249,7 @@ describe('how a net hangs', () => {
 
   it('is as unsure as the chain: a measured one makes it surer', () => {
     const measured = gaugeOf({
-      hookMm: 3.5,
-      strands: 1,
-      measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } },
-      chain: { chains: 30, overCm: 15 },
+      hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } }, chain: { chains: 30, overCm: 15 },
     })
     expect(measured.ch).toMatchObject({ known: 'measured', width: { cm: 0.5 } })
     const sure = loops.work(spec, foundation('stitch', 48), { ...setting, gauge: measured })

@@ -22,31 +22,17 @@ const CHAIN = STITCHES.ch.yarnPerWidth
 /** Ways to come by a cord. A further one is a further row. */
 export const CORDS: readonly CordMaking[] = [
   {
-    value: 'chain',
-    name: 'a chain',
-    does: 'Quick and round; it stretches a little.',
-    made: chains => `ch ${chains}`,
-    thick: 0.5,
-    yarn: CHAIN,
+    value: 'chain', name: 'a chain', does: 'Quick and round; it stretches a little.', made: chains => `ch ${chains}`, thick: 0.5,
+    yarn: CHAIN, stretch: 1,
+  },
+  {
+    value: 'slip-stitched', name: 'a chain, slip-stitched', does: 'With {slst} along its back: flatter and firmer.',
+    made: chains => `ch ${chains}, then {slst} in the back bump of each ch`, thick: 0.65, yarn: CHAIN + STITCHES.slst.yarnPerWidth,
     stretch: 1,
   },
   {
-    value: 'slip-stitched',
-    name: 'a chain, slip-stitched',
-    does: 'With {slst} along its back: flatter and firmer.',
-    made: chains => `ch ${chains}, then {slst} in the back bump of each ch`,
-    thick: 0.65,
-    yarn: CHAIN + STITCHES.slst.yarnPerWidth,
-    stretch: 1,
-  },
-  {
-    value: 'doubled',
-    name: 'a double-yarn chain',
-    does: 'Thick and fast.',
-    made: chains => `with the yarn double, ch ${chains}`,
-    thick: 0.8,
-    yarn: 2 * CHAIN,
-    stretch: 1.35,
+    value: 'doubled', name: 'a double-yarn chain', does: 'Thick and fast.', made: chains => `with the yarn double, ch ${chains}`,
+    thick: 0.8, yarn: 2 * CHAIN, stretch: 1.35,
   },
   { value: 'bought', name: 'bought', made: () => 'a bought cord', thick: 0.6, yarn: 0 },
 ]

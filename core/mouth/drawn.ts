@@ -30,8 +30,6 @@ export function drawnBy({ mouthCm, eyelets, fabricCm, cords, cordCm, lengthCm }:
   const tight = Math.min(mouthCm, eyelets * fabricCm)
   const aroundCm = mouthCm + (tight - mouthCm) * Math.min(1, Math.max(0, share))
   return {
-    aroundCm,
-    openingCm: Math.max(0, aroundCm / Math.PI - fabricCm - 2 * cords * cordCm),
-    tailCm: Math.max(0, (lengthCm - aroundCm) / 2),
+    aroundCm, openingCm: Math.max(0, aroundCm / Math.PI - fabricCm - 2 * cords * cordCm), tailCm: Math.max(0, (lengthCm - aroundCm) / 2),
   }
 }

@@ -35,18 +35,11 @@ interface Edged<B extends string, F extends Fields> {
 
 /** Declares an edging. */
 export function edged<const B extends string, const F extends Fields>({
-  edging,
-  begins,
-  ...named
+  edging, begins, ...named
 }: Edged<B, F>): PartKind<B, F> & { readonly fields: F } {
   return kind({
-    ...named,
-    group: 'Mouth and edge',
-    shapes: true,
-    sample: { on: 'fabric' },
-    begins: begins ?? (() => ({})),
-    demand: (spec: never) => demandOfTexture(edging(spec, true).texture),
-    main: (spec: never) => edging(spec, true).texture.main,
+    ...named, group: 'Mouth and edge', shapes: true, sample: { on: 'fabric' }, begins: begins ?? (() => ({})),
+    demand: (spec: never) => demandOfTexture(edging(spec, true).texture), main: (spec: never) => edging(spec, true).texture.main,
     work: (spec: { readonly colour: string }, edge: Edge, setting: WallSetting) =>
       workEdging(edging(spec as never, placesOf(edge, 'space') > 0), spec.colour, edge, setting),
   } as never) as never
@@ -56,8 +49,7 @@ export function edged<const B extends string, const F extends Fields>({
 function fullness(ratio: number): Finding {
   const does = ratio < 0.93 ? 'draws the mouth in a little' : ratio <= 1.07 ? 'lies flat' : ratio <= 1.3 ? 'waves gently' : 'ruffles'
   return {
-    code: 'edging-fullness',
-    weight: 'note',
+    code: 'edging-fullness', weight: 'note',
     what: `Its edge is ${ratio.toFixed(2)} times what it stands on: it ${does} (flat within 7 %: from memory).`,
   }
 }

@@ -42,19 +42,12 @@ interface Made {
 
 const EYELETS: readonly EyeletMaking[] = [
   {
-    value: 'boxes',
-    name: 'boxes',
-    does: 'One {dc}, one chain, one skipped, all the way round.',
-    made: () => ({ kind: 'dc', plain: 1, chains: 1 }),
-    takes: () => 2,
-    mindsSpaces: true,
+    value: 'boxes', name: 'boxes', does: 'One {dc}, one chain, one skipped, all the way round.',
+    made: () => ({ kind: 'dc', plain: 1, chains: 1 }), takes: () => 2, mindsSpaces: true,
   },
   {
-    value: 'slits',
-    name: 'slits',
-    does: 'Plain stitches, then chains over as many skipped.',
-    made: ({ between, chains }) => ({ kind: 'sc', plain: between, chains }),
-    takes: ({ between, chains }) => between + chains,
+    value: 'slits', name: 'slits', does: 'Plain stitches, then chains over as many skipped.',
+    made: ({ between, chains }) => ({ kind: 'sc', plain: between, chains }), takes: ({ between, chains }) => between + chains,
     widthAsked: true,
   },
   { value: 'gaps', name: 'gaps below', does: 'Between the groups of three of the round below: no round of its own.', takes: () => 3 },
@@ -130,18 +123,10 @@ const fields = {
     { begins: 'boxes' },
   ),
   between: count('Stitches between', between(1, 40), {
-    begins: 4,
-    beside: true,
-    when: isSlits,
-    usually: between(1, 6),
-    says: 'Of slits: stitches between two.',
+    begins: 4, beside: true, when: isSlits, usually: between(1, 6), says: 'Of slits: stitches between two.',
   }),
   chains: count('Chains of a slit', between(1, 12), {
-    begins: 2,
-    beside: true,
-    when: isSlits,
-    usually: between(1, 4),
-    says: 'Of slits: chains across each.',
+    begins: 2, beside: true, when: isSlits, usually: between(1, 4), says: 'Of slits: chains across each.',
   }),
   evenOut: choice(
     'Where they do not come out even',
@@ -152,10 +137,7 @@ const fields = {
     { begins: false, when: hasRound, says: 'Skip a stitch more at some eyelets where the count does not come out even.' },
   ),
   cords: maybe('Cords', CORDS_FIELDS, {
-    without: { name: 'none' },
-    having: { name: 'cords' },
-    lead: 'number',
-    begin: ({ colour }: Answered) => usualCords(colour),
+    without: { name: 'none' }, having: { name: 'cords' }, lead: 'number', begin: ({ colour }: Answered) => usualCords(colour),
   }),
 } as const
 
@@ -217,8 +199,7 @@ function refused(spec: EyeletsSpec, count: number): Finding {
   const eyelets = Math.floor(count / wide(spec))
   const one = { path: ['evenOut'], value: true }
   return {
-    code: 'does-not-divide',
-    weight: 'stop',
+    code: 'does-not-divide', weight: 'stop',
     what: `A cord needs an even number of eyelets to leave on the side it entered, so this asks for ${asksWords(asks)}, and ${count} `
       + `stitches come up from below (${eyelets} eyelets${count % wide(spec) > 0 ? ` and ${count % wide(spec)} over` : ''}); it could `
       + `be worked on ${below === undefined ? '' : `${below} or `}${above}.`,
@@ -236,8 +217,7 @@ function gapsMissing(edge: Edge): Finding[] {
     ? []
     : [
         {
-          code: 'no-gaps',
-          weight: 'watch',
+          code: 'no-gaps', weight: 'watch',
           what: 'The round below is not of groups of three, so there are no gaps to run a cord through. Put the casing on a band of '
             + 'groups, or work boxes.',
         },
@@ -253,8 +233,7 @@ function eyeletFindings(over: number, onSpaces: boolean): Finding[] {
     ...(onSpaces
       ? [
           {
-            code: 'eyelets-on-spaces',
-            weight: 'watch',
+            code: 'eyelets-on-spaces', weight: 'watch',
             what: 'There are chain spaces right below: a plain round between keeps the casing firm.',
           } as const,
         ]
@@ -277,40 +256,25 @@ function workEyelets(spec: EyeletsSpec, edge: Edge, setting: Setting): PartResul
   const made = making?.(spec)
   if (!made) {
     return {
-      rounds: [],
-      edge,
-      size: nothing,
-      findings: gapsMissing(edge),
-      casing,
+      rounds: [], edge, size: nothing, findings: gapsMissing(edge), casing,
       advice: [`The ${eyelets} gaps between the groups below serve as eyelets: no round of its own.`],
     }
   }
   const over = edge.count - eyelets * wide(spec)
   const {
-    rounds,
-    edge: top,
-    stop,
+    rounds, edge: top, stop,
   } = workUp(edge, 1, setting, () => inStyle(setting.rounds, setting.turns, made.kind, spec.colour, stepsFor(made, over, eyelets)))
   return {
-    rounds,
-    edge: top,
-    casing,
-    findings: stop ? [stop] : eyeletFindings(over, mindsSpaces === true && placesOf(edge, 'space') > 0),
+    rounds, edge: top, casing, findings: stop ? [stop] : eyeletFindings(over, mindsSpaces === true && placesOf(edge, 'space') > 0),
     size: { height: gauge[made.kind].height, circumference: times(gauge[made.kind].width, eyelets * wide(spec)) },
   }
 }
 
 /** A casing (craft 9). */
 export const eyelets = kind({
-  band: 'eyelets',
-  group: 'Mouth and edge',
-  name: 'casing',
-  fields,
-  tools: ['threading'],
-  sample: { on: 'fabric' },
+  band: 'eyelets', group: 'Mouth and edge', name: 'casing', fields, tools: ['threading'], sample: { on: 'fabric' },
   does: 'A round of eyelets for drawstrings, with the cords, how they are threaded, and how the mouth closes.',
   begins: ({ yarn: { colour } }) => ({ cords: usualCords(colour) }),
   demand: spec => ({ asks: eyeletsAsks(spec), leaves: stitches => eyeletsGive(spec, stitches) }),
-  main: spec => makingOf(spec).made?.(spec).kind ?? 'sc',
-  work: workEyelets,
+  main: spec => makingOf(spec).made?.(spec).kind ?? 'sc', work: workEyelets,
 })

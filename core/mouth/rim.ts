@@ -6,17 +6,11 @@ import { edged, oneRound } from './edging'
 /** Ways to work a firm rim: what it is made of, and what the steps do not say. A further one is a further row. */
 const RIMS = [
   {
-    value: 'slip',
-    name: '{slst}',
-    does: 'Flat and firm; work loosely.',
-    made: 'slst',
+    value: 'slip', name: '{slst}', does: 'Flat and firm; work loosely.', made: 'slst',
     advice: 'Work these {slst} loosely, or with a larger hook: they must not draw the mouth in.',
   },
   {
-    value: 'reverse',
-    name: '{sc} backwards',
-    does: 'Stands as a cord along the edge.',
-    made: 'sc',
+    value: 'reverse', name: '{sc} backwards', does: 'Stands as a cord along the edge.', made: 'sc',
     advice:
       'Work these {sc} backwards, from left to right for right hands (reverse, or crab, stitch): they stand as a cord along the edge.',
   },
@@ -30,9 +24,7 @@ const RIMS = [
 
 /** A firm last round (craft 9). */
 export const rim = edged({
-  band: 'rim',
-  name: 'firm rim',
-  title: () => 'rim',
+  band: 'rim', name: 'firm rim', title: () => 'rim',
   does: 'A last round of {slst} or of {sc} worked backwards: it keeps the mouth from stretching.',
   fields: {
     rim: choice(

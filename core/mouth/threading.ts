@@ -40,11 +40,8 @@ function wayFrom(start: number, direction: 1 | -1, eyelets: number): CordWay {
   const post = (i: number) => (direction === 1 ? at(i) : at(i + 1))
   const every = Array.from({ length: eyelets }, (_, i) => i)
   return {
-    start,
-    direction,
-    passes: every.map(i => ({ eyelet: at(i), goes: i % 2 === 0 ? 'in' : 'out' })),
-    under: every.filter(i => i % 2 === 0).map(post),
-    over: every.filter(i => i % 2 === 1).map(post),
+    start, direction, passes: every.map(i => ({ eyelet: at(i), goes: i % 2 === 0 ? 'in' : 'out' })),
+    under: every.filter(i => i % 2 === 0).map(post), over: every.filter(i => i % 2 === 1).map(post),
   }
 }
 

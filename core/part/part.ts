@@ -131,9 +131,7 @@ export function workUp(edge: Edge, count: number, setting: Setting, roundFor: (i
     if (!result.ok) {
       const round = setting.index + i + 1
       return {
-        rounds,
-        edge: on,
-        stop: { code: result.error.code, weight: 'stop', round, what: `Round ${round}: ${explain(result.error)}.` },
+        rounds, edge: on, stop: { code: result.error.code, weight: 'stop', round, what: `Round ${round}: ${explain(result.error)}.` },
       }
     }
     rounds.push(result.worked)

@@ -52,14 +52,7 @@ describe('reading what the words write (law 2)', () => {
 
   it.each(['us', 'uk'] as const)('reads every texture of the house, in %s terms', (terms) => {
     const more = {
-      colour: 'main',
-      size: { pin: { rounds: 1 } },
-      stitch: 'dc',
-      front: 1,
-      back: 2,
-      seamStitch: true,
-      chains: 2,
-      finish: true,
+      colour: 'main', size: { pin: { rounds: 1 } }, stitch: 'dc', front: 1, back: 2, seamStitch: true, chains: 2, finish: true,
       repeat: REPEATS[0].id,
     }
     for (const { band, texture } of wallKinds().filter(kind => kind.texture)) {
@@ -86,16 +79,11 @@ describe('reading what makers type', () => {
   })
 
   it.each([
-    ['dc in nex', '6+3 "nex" is not a place'],
-    ['sc in next, [dc in next, ch 1', '12+1 this bracket is never closed'],
-    ['sc in next), ch 1', '10+1 this bracket closes nothing'],
-    ['sc in next,, ch 1', '11+1 something is missing here'],
-    ['[sc in next, ch 1] often', '19+5 say how often'],
-    ['(sc in next) in next', '1+10 within round brackets'],
-    ['knit 3', '0+6 "knit 3" cannot be read'],
-    ['foo in next', '0+3 foo is not a stitch known here'],
-    ['sc in next 100000', '0+17 numbers go from 1 to 500'],
-    ['', '0+1 something is missing'],
+    ['dc in nex', '6+3 "nex" is not a place'], ['sc in next, [dc in next, ch 1', '12+1 this bracket is never closed'],
+    ['sc in next), ch 1', '10+1 this bracket closes nothing'], ['sc in next,, ch 1', '11+1 something is missing here'],
+    ['[sc in next, ch 1] often', '19+5 say how often'], ['(sc in next) in next', '1+10 within round brackets'],
+    ['knit 3', '0+6 "knit 3" cannot be read'], ['foo in next', '0+3 foo is not a stitch known here'],
+    ['sc in next 100000', '0+17 numbers go from 1 to 500'], ['', '0+1 something is missing'],
     ['(sc, ch 1] in next', '9+1 this bracket closes nothing'],
   ])('points at what is wrong in "%s"', (text, says) => expect(read(text)).toContain(says))
 })

@@ -32,26 +32,8 @@ interface Piece {
 }
 
 const NUMBERS = [
-  'once',
-  'twice',
-  'three',
-  'four',
-  'five',
-  'six',
-  'seven',
-  'eight',
-  'nine',
-  'ten',
-  'eleven',
-  'twelve',
-  'thirteen',
-  'fourteen',
-  'fifteen',
-  'sixteen',
-  'seventeen',
-  'eighteen',
-  'nineteen',
-  'twenty',
+  'once', 'twice', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen',
+  'sixteen', 'seventeen', 'eighteen', 'nineteen', 'twenty',
 ]
 const TIMES = new RegExp(`^(once|twice|(?:${NUMBERS.slice(2).join('|')}|\\d+) times)$`, 'i')
 const OPEN = '[('
@@ -116,21 +98,14 @@ interface Place {
 }
 
 const LOOP_WORDS: readonly [RegExp, Loop][] = [
-  [/^back and third loops? of /i, 'backAndThird'],
-  [/^back loop of /i, 'back'],
-  [/^front loop of /i, 'front'],
-  [/^back bump of /i, 'bump'],
-  [/^both layers at /i, 'bothLayers'],
+  [/^back and third loops? of /i, 'backAndThird'], [/^back loop of /i, 'back'], [/^front loop of /i, 'front'],
+  [/^back bump of /i, 'bump'], [/^both layers at /i, 'bothLayers'],
 ]
 
 const PLACES: readonly [RegExp, Aim | undefined][] = [
-  [/^(?:same st|same)$/i, 'same'],
-  [/^(?:next|each of next (\d+)) ch-sps?$/i, 'space'],
-  [/^(?:next ch|each of next (\d+) chs)$/i, 'chains'],
-  [/^gap between sts$/i, 'gap'],
-  [/^skipped st of the round below$/i, 'gapBelow'],
-  [/^st below (?:next|each of next (\d+))(?: sts?)?$/i, 'below'],
-  [/^(?:next(?: (\d+))?|each of next (\d+))(?: sts?)?$/i, undefined],
+  [/^(?:same st|same)$/i, 'same'], [/^(?:next|each of next (\d+)) ch-sps?$/i, 'space'],
+  [/^(?:next ch|each of next (\d+) chs)$/i, 'chains'], [/^gap between sts$/i, 'gap'], [/^skipped st of the round below$/i, 'gapBelow'],
+  [/^st below (?:next|each of next (\d+))(?: sts?)?$/i, 'below'], [/^(?:next(?: (\d+))?|each of next (\d+))(?: sts?)?$/i, undefined],
 ]
 
 function placeOf({ text, at }: Piece): Place {
@@ -140,9 +115,7 @@ function placeOf({ text, at }: Piece): Place {
     const found = words.exec(rest)
     if (found)
       return {
-        ...(aim ? { aim } : {}),
-        ...(loop ? { loop: loop[1] } : {}),
-        count: Number(found[1] ?? found[2] ?? 1),
+        ...(aim ? { aim } : {}), ...(loop ? { loop: loop[1] } : {}), count: Number(found[1] ?? found[2] ?? 1),
         each: /each of/i.test(rest),
       }
   }
@@ -221,9 +194,7 @@ function stepOf(piece: Piece, terms: Terms): Step {
   const together = TOGETHER.exec(text)
   if (together)
     return {
-      do: 'together',
-      kind: stitchOf(together[2]!, terms, at + (together[1]?.length ?? 0)),
-      over: within(Number(together[3]), piece),
+      do: 'together', kind: stitchOf(together[2]!, terms, at + (together[1]?.length ?? 0)), over: within(Number(together[3]), piece),
     }
   const stitch = STITCH.exec(text)
   if (stitch) return stitchItem(piece, terms, stitch)

@@ -46,15 +46,8 @@ export interface Edge {
 /** An edge of equal places that stands on nothing: a ring, a chain, a foundation. */
 export function foundation(kind: PlaceKind, count: number, closed = true): Edge {
   return {
-    count,
-    kinds: new Uint8Array(count).fill(PLACE_CODE[kind]),
-    chains: new Uint16Array(count),
-    from: new Int32Array(count).fill(-1),
-    to: new Int32Array(count).fill(-1),
-    sides: halves(count),
-    closed,
-    start: 0,
-    over: 0,
+    count, kinds: new Uint8Array(count).fill(PLACE_CODE[kind]), chains: new Uint16Array(count), from: new Int32Array(count).fill(-1),
+    to: new Int32Array(count).fill(-1), sides: halves(count), closed, start: 0, over: 0,
   }
 }
 

@@ -45,10 +45,7 @@ describe('stitches spread over places', () => {
       fc.property(fc.integer({ min: 1, max: 80 }), fc.integer({ min: 1, max: 160 }), (places, stitches) => {
         const result = work(
           {
-            steps: spreadOver(places, stitches, 'sc'),
-            begin: { chains: 0, counts: false, turn: false },
-            join: 'spiral',
-            facing: 'right',
+            steps: spreadOver(places, stitches, 'sc'), begin: { chains: 0, counts: false, turn: false }, join: 'spiral', facing: 'right',
             colour: 'main',
           },
           foundation('stitch', places),

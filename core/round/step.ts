@@ -32,17 +32,7 @@ export type Aim = (typeof AIMS)[number]
  * - `loop`: a loop of a mesh; `thisLoop`: the one that the hook stands at
  */
 export const LANDMARKS = [
-  'firstChain',
-  'chains',
-  'lastChain',
-  'underside',
-  'firstChainAgain',
-  'rowEnds',
-  'holes',
-  'bridge',
-  'overBridge',
-  'loop',
-  'thisLoop',
+  'firstChain', 'chains', 'lastChain', 'underside', 'firstChainAgain', 'rowEnds', 'holes', 'bridge', 'overBridge', 'loop', 'thisLoop',
 ] as const
 export type Landmark = (typeof LANDMARKS)[number]
 

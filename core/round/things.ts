@@ -131,11 +131,7 @@ export class Things {
   places(): Pick<Edge, 'count' | 'kinds' | 'chains' | 'from' | 'to'> {
     const { count } = this
     return {
-      count,
-      kinds: made(this.kinds, count),
-      chains: made(this.chains, count),
-      from: made(this.from, count),
-      to: made(this.to, count),
+      count, kinds: made(this.kinds, count), chains: made(this.chains, count), from: made(this.from, count), to: made(this.to, count),
     }
   }
 

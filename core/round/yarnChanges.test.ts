@@ -9,9 +9,7 @@ describe('changes of yarn', () => {
   it('by hand: stripes of two rounds are carried, and each yarn has two ends', () => {
     const { changes, ends } = yarnChanges(rounds('aabbaabb'))
     expect(changes.map(({ at, carried }) => [at, carried])).toEqual([
-      [2, true],
-      [4, true],
-      [6, false],
+      [2, true], [4, true], [6, false],
     ])
     expect(ends).toEqual({ a: 2, b: 2 })
   })

@@ -7,12 +7,9 @@ describe('the dictionary', () => {
   // The vocabulary table of the craft, section 2 (names by the Craft Yarn Council's abbreviations list; heights common practice, no
   // source).
   it.each([
-    ['ch', 'chain', 'ch', 'chain', 'ch', 1],
-    ['slst', 'slip stitch', 'sl st', 'slip stitch', 'ss', 0],
-    ['sc', 'single crochet', 'sc', 'double crochet', 'dc', 1],
-    ['hdc', 'half double crochet', 'hdc', 'half treble', 'htr', 2],
-    ['dc', 'double crochet', 'dc', 'treble', 'tr', 3],
-    ['tr', 'treble crochet', 'tr', 'double treble', 'dtr', 4],
+    ['ch', 'chain', 'ch', 'chain', 'ch', 1], ['slst', 'slip stitch', 'sl st', 'slip stitch', 'ss', 0],
+    ['sc', 'single crochet', 'sc', 'double crochet', 'dc', 1], ['hdc', 'half double crochet', 'hdc', 'half treble', 'htr', 2],
+    ['dc', 'double crochet', 'dc', 'treble', 'tr', 3], ['tr', 'treble crochet', 'tr', 'double treble', 'dtr', 4],
   ] as const)('%s', (kind, us, usShort, uk, ukShort, chains) => {
     expect(stitchName(kind, 'us')).toEqual({ name: us, abbreviation: usShort })
     expect(stitchName(kind, 'uk')).toEqual({ name: uk, abbreviation: ukShort })
@@ -33,14 +30,7 @@ describe('the dictionary', () => {
 describe('hooks and yarns', () => {
   // Craft Yarn Council, Standards & Guidelines, "Crochet Hook Sizes" (from memory).
   it.each([
-    [2.25, 'B-1'],
-    [3.5, 'E-4'],
-    [4, 'G-6'],
-    [5, 'H-8'],
-    [6, 'J-10'],
-    [6.5, 'K-10½'],
-    [8, 'L-11'],
-    [9, 'M/N-13'],
+    [2.25, 'B-1'], [3.5, 'E-4'], [4, 'G-6'], [5, 'H-8'], [6, 'J-10'], [6.5, 'K-10½'], [8, 'L-11'], [9, 'M/N-13'],
   ])('%s mm is US %s', (mm, us) => {
     expect(HOOK_SIZES.find(hook => hook.mm === mm)?.us).toBe(us)
   })
@@ -52,12 +42,7 @@ describe('hooks and yarns', () => {
 
   // Craft Yarn Council, Standard Yarn Weight System (from memory): medium is 11 to 14 sc in 4 inches, light 12 to 17, super bulky 7 to 9.
   it.each([
-    [12.5 / 10.16, 3],
-    [11 / 10.16, 4],
-    [18 / 10.16, 2],
-    [8.5 / 10.16, 5],
-    [2 / 10.16, 7],
-    [60 / 10.16, 1],
+    [12.5 / 10.16, 3], [11 / 10.16, 4], [18 / 10.16, 2], [8.5 / 10.16, 5], [2 / 10.16, 7], [60 / 10.16, 1],
   ])('finds the class for %s sc a cm: %s', (perCm, number) => {
     expect(yarnWeightFor(perCm).number).toBe(number)
   })

@@ -44,8 +44,7 @@ function notDividing(texture: Texture, count: number): Finding {
   const { below, above } = nearestCounts(count, texture.asks)
   const nearest = below === undefined ? `at least ${above}` : `${below} or ${above}`
   return {
-    code: 'does-not-divide',
-    weight: 'stop',
+    code: 'does-not-divide', weight: 'stop',
     what: `This band asks for ${asksWords(texture.asks)}, and ${count} stitches come up from below; it could be worked on ${nearest}. `
       + 'Add an adjusting round below it, or change the base.',
   }
@@ -59,8 +58,7 @@ function overSpaces(texture: Texture, edge: Edge): Finding[] {
   return grips
     ? [
         {
-          code: 'posts-on-spaces',
-          weight: 'watch',
+          code: 'posts-on-spaces', weight: 'watch',
           what: 'Its first round goes around posts, and there are chain spaces below it: work one plain round first, a stitch in each '
             + 'stitch and each space.',
         },
@@ -92,16 +90,13 @@ export function workTexture(texture: Texture, spec: Bandlike, edge: Edge, settin
     return stopped(edge, { height: times(width, 0), circumference: times(width, edge.count) }, notDividing(texture, edge.count))
   if (count > MOST_ROUNDS || count * edge.count > MOST_STITCHES) {
     return stopped(edge, size, {
-      code: 'band-too-tall',
-      weight: 'stop',
+      code: 'band-too-tall', weight: 'stop',
       what: `This band would take ${count.toLocaleString('en')} rounds of ${edge.count.toLocaleString('en')} stitches. Ask for a lower `
         + 'band, or check the swatch.',
     })
   }
   const {
-    rounds,
-    edge: top,
-    stop,
+    rounds, edge: top, stop,
   } = workUp(edge, count, setting, (i): Round => {
     const round = inStyle(
       setting.rounds,

@@ -42,8 +42,7 @@ const TO = ways('Adjust to', [
 ])
 
 const fields = {
-  to: TO,
-  stitch: stitch(SOLID_STITCHES),
+  to: TO, stitch: stitch(SOLID_STITCHES),
   mirrored: choice(
     'Its changes lie',
     [
@@ -107,18 +106,14 @@ function workAdjust(spec: AdjustSpec, edge: Edge, setting: WallSetting): PartRes
   const change = to - edge.count
   if (change === 0)
     return {
-      rounds: [],
-      edge,
-      size: nothing,
+      rounds: [], edge, size: nothing,
       findings: [{ code: 'adjust-needless', weight: 'note', what: `Nothing to adjust: ${edge.count} stitches are right as they are.` }],
     }
   if (to < 1 || Math.abs(change) > mostChange(edge.count, change)) {
     return stopped(edge, nothing, cannot(`One round cannot come from ${edge.count} to ${to} stitches. Shape over several rounds instead.`))
   }
   const {
-    rounds,
-    edge: top,
-    stop,
+    rounds, edge: top, stop,
   } = workUp(edge, 1, setting, () =>
     inStyle(setting.rounds, setting.turns, spec.stitch, spec.colour, changeEvenly(edge.count, change, spec.stitch, spec)),
   )
@@ -126,18 +121,14 @@ function workAdjust(spec: AdjustSpec, edge: Edge, setting: WallSetting): PartRes
     = edge.count / Math.abs(change) < STITCHES_A_CHANGE
       ? [
           {
-            code: 'adjust-steep',
-            weight: 'watch',
+            code: 'adjust-steep', weight: 'watch',
             what: `${Math.abs(change)} ${change > 0 ? 'increases' : 'decreases'} in a round of ${edge.count} may `
               + `${change > 0 ? 'ripple' : 'pucker'}: more than about one in ${STITCHES_A_CHANGE} shows (from memory).`,
           },
         ]
       : []
   return {
-    rounds,
-    edge: top,
-    size: { height: size.height, circumference: times(size.width, to) },
-    findings: stop ? [stop] : steep,
+    rounds, edge: top, size: { height: size.height, circumference: times(size.width, to) }, findings: stop ? [stop] : steep,
     ...(spec.counted ? { advice: [`This is the round as it was counted: ${to} stitches where ${edge.count} were planned.`] } : {}),
   }
 }

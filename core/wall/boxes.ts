@@ -10,9 +10,7 @@ import { textured } from './textured'
  */
 export function boxesTexture(chains: number, finish: boolean): Texture {
   return {
-    asks: { multiple: 1 + chains, plus: 0 },
-    gives: finish ? 1 + chains : 2,
-    main: 'dc',
+    asks: { multiple: 1 + chains, plus: 0 }, gives: finish ? 1 + chains : 2, main: 'dc',
     straight: {
       setUp: [{ repeat: [each('dc', 1), chain(chains), skip(chains)] }],
       cycle: [{ repeat: [each('dc', 1), chain(chains), skip(1)] }],
@@ -23,10 +21,7 @@ export function boxesTexture(chains: number, finish: boolean): Texture {
 
 /** Box mesh (craft 8). */
 export const boxes = textured({
-  band: 'boxes',
-  group: 'Mesh',
-  name: 'boxes',
-  does: 'One {dc}, chains, as many skipped: a square mesh that keeps its width.',
+  band: 'boxes', group: 'Mesh', name: 'boxes', does: 'One {dc}, chains, as many skipped: a square mesh that keeps its width.',
   fields: {
     chains: count('Chains in a box', between(1, 12), { begins: 1, usually: between(1, 4) }),
     finish: choice(
@@ -38,6 +33,5 @@ export const boxes = textured({
       { begins: false, says: 'A solid round closes the boxes off.' },
     ),
   },
-  texture: spec => boxesTexture(spec.chains, spec.finish),
-  opening: (spec, gauge) => boxOpening(spec.chains, gauge),
+  texture: spec => boxesTexture(spec.chains, spec.finish), opening: (spec, gauge) => boxOpening(spec.chains, gauge),
 })

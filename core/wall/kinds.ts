@@ -33,36 +33,8 @@ import { waves } from './waves'
  * What a wall can be stacked from, in the order it is offered: the only list of it. A further kind is a line here and a file of its own.
  */
 export const WALL_KINDS = [
-  solid,
-  ridges,
-  rib,
-  pairs,
-  groups,
-  vees,
-  sprigs,
-  waves,
-  boxes,
-  loops,
-  moss,
-  own,
-  eyelets,
-  ruffle,
-  picots,
-  shells,
-  rim,
-  slots,
-  chainStraps,
-  grownStrap,
-  knotStraps,
-  sewnStraps,
-  underStrap,
-  crossBody,
-  boughtHandles,
-  buttonLoop,
-  tab,
-  zip,
-  adjust,
-  taper,
+  solid, ridges, rib, pairs, groups, vees, sprigs, waves, boxes, loops, moss, own, eyelets, ruffle, picots, shells, rim, slots,
+  chainStraps, grownStrap, knotStraps, sewnStraps, underStrap, crossBody, boughtHandles, buttonLoop, tab, zip, adjust, taper,
 ] as const
 
 /** The spec of a part of a wall, of any kind. */

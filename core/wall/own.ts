@@ -72,9 +72,7 @@ function flowOf(repeat: Repeat): { readonly flow: Flow } | { readonly trouble: L
   if (cycle.length === 0)
     return {
       trouble: {
-        line: Math.max(0, repeat.lines.length - 1),
-        at: 0,
-        length: 1,
+        line: Math.max(0, repeat.lines.length - 1), at: 0, length: 1,
         what: 'at least one line must be worked over and over: write one without "once:"',
       },
     }
@@ -143,21 +141,16 @@ export function ownTexture(repeat: Repeat): Texture | undefined {
 /** The repeat that a new one of the maker's own starts from. */
 export function firstRepeat(id: string): Repeat {
   return {
-    id,
-    name: 'my repeat',
-    lines: ['sc in next, (sc, ch 1, sc) in next, sk next 2 sts', 'sc in next 2, sk next ch-sp, 2 sc in next'],
+    id, name: 'my repeat', lines: ['sc in next, (sc, ch 1, sc) in next, sk next 2 sts', 'sc in next 2, sk next ch-sp, 2 sc in next'],
   }
 }
 
 /** A band in a repeat of the maker's own (craft 7). */
 export const own = textured({
-  band: 'own',
-  group: 'Fabric',
-  name: 'a repeat of your own',
+  band: 'own', group: 'Fabric', name: 'a repeat of your own',
   does: 'Typed in the same abbreviations as the pattern, and checked as you type.',
   title: ({ repeat }, repeats) => repeats.find(({ id }) => id === repeat)?.name ?? '',
-  fields: { repeat: ownRepeat({ unasked: true, says: 'The id of one of the design\'s repeats.' }) },
-  tools: ['own-repeat'],
+  fields: { repeat: ownRepeat({ unasked: true, says: 'The id of one of the design\'s repeats.' }) }, tools: ['own-repeat'],
   begins: ({ repeats }) => ({ repeat: repeats[0]?.id ?? 'own-1' }),
   texture: ({ repeat }, repeats) => {
     const found = repeats.find(({ id }) => id === repeat)

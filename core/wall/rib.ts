@@ -18,10 +18,7 @@ export function ribTexture(stitch: FabricKind, front: number, back: number): Tex
   const out = around(stitch, front, 'frontPost')
   const inward = around(stitch, back, 'backPost')
   return {
-    asks: { multiple: front + back, plus: 0 },
-    gives: front + back,
-    main: stitch,
-    straight: always(...out, ...inward),
+    asks: { multiple: front + back, plus: 0 }, gives: front + back, main: stitch, straight: always(...out, ...inward),
     turned: {
       setUp: [],
       cycle: [
@@ -34,15 +31,10 @@ export function ribTexture(stitch: FabricKind, front: number, back: number): Tex
 
 /** Ribs around the post (craft 7). */
 export const rib = textured({
-  band: 'rib',
-  group: 'Fabric',
-  name: 'rib',
-  does: 'Columns around the post, some standing out, some standing back: thick, and it gives.',
+  band: 'rib', group: 'Fabric', name: 'rib', does: 'Columns around the post, some standing out, some standing back: thick, and it gives.',
   fields: {
-    stitch: stitch(RIB_STITCHES),
-    front: count('Standing out', RIB, { begins: 1, beside: true, usually }),
+    stitch: stitch(RIB_STITCHES), front: count('Standing out', RIB, { begins: 1, beside: true, usually }),
     back: count('Standing back', RIB, { begins: 1, beside: true, usually }),
   },
-  begins: ({ stitch }) => ({ stitch: stitch === 'sc' ? 'hdc' : stitch }),
-  texture: spec => ribTexture(spec.stitch, spec.front, spec.back),
+  begins: ({ stitch }) => ({ stitch: stitch === 'sc' ? 'hdc' : stitch }), texture: spec => ribTexture(spec.stitch, spec.front, spec.back),
 })

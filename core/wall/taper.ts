@@ -45,8 +45,7 @@ const SIZE = ways('Decide by', [
 ])
 
 const fields = {
-  size: SIZE,
-  stitch: stitch(SOLID_STITCHES),
+  size: SIZE, stitch: stitch(SOLID_STITCHES),
   mirrored: choice(
     'Its changes lie',
     [
@@ -75,8 +74,7 @@ function steepness(counts: readonly number[], from: number, stitchCm: number): F
   const wanted = Math.ceil((Math.abs(counts.at(-1)! - from) * STITCHES_A_CHANGE) / Math.min(from, counts.at(-1)!))
   return [
     {
-      code: 'taper-steep',
-      weight: 'caution',
+      code: 'taper-steep', weight: 'caution',
       what: `This ${counts.at(-1)! < from ? 'draws in' : 'opens out'} by one stitch in ${least.toFixed(1)} a round; more than about `
         + `one in ${STITCHES_A_CHANGE} ${counts.at(-1)! < from ? 'puckers' : 'ripples'} (from memory). Give it ${wanted} rounds, about `
         + `${tape(wanted * stitchCm)}.`,
@@ -104,9 +102,7 @@ function workTaper(spec: TaperSpec, edge: Edge, setting: Setting): PartResult {
   const size = { height: times(stitch.height, count), circumference: times(stitch.width, to) }
   if (count > MOST_ROUNDS || count * Math.max(edge.count, to) > MOST_STITCHES)
     return stopped(edge, size, {
-      code: 'band-too-tall',
-      weight: 'stop',
-      what: `This taper would take ${count} rounds. Ask for a lower one, or check the swatch.`,
+      code: 'band-too-tall', weight: 'stop', what: `This taper would take ${count} rounds. Ask for a lower one, or check the swatch.`,
     })
   const counts = taperCounts(edge.count, to, count)
   const abrupt = counts.findIndex(
@@ -115,16 +111,13 @@ function workTaper(spec: TaperSpec, edge: Edge, setting: Setting): PartResult {
   )
   if (abrupt >= 0)
     return stopped(edge, size, {
-      code: 'taper-impossible',
-      weight: 'stop',
+      code: 'taper-impossible', weight: 'stop',
       what: `From ${edge.count} to ${to} stitches is too much for ${count} ${count === 1 ? 'round' : 'rounds'}: round ${abrupt + 1} of `
         + 'the taper would have to more than double or halve. Make it taller, or the change smaller.',
     })
   let changing = 0
   const {
-    rounds,
-    edge: top,
-    stop,
+    rounds, edge: top, stop,
   } = workUp(edge, count, setting, (i, on) => {
     const change = counts[i]! - on.count
     const halfGapFirst = change !== 0 && changing++ % 2 === 1
@@ -137,30 +130,19 @@ function workTaper(spec: TaperSpec, edge: Edge, setting: Setting): PartResult {
     )
   })
   return {
-    rounds,
-    edge: top,
-    size,
-    arounds: counts.map(n => n * stitch.width.cm),
+    rounds, edge: top, size, arounds: counts.map(n => n * stitch.width.cm),
     findings: stop ? [stop] : steepness(counts, edge.count, stitch.height.cm),
   }
 }
 
 /** A taper (craft 7, shaping). */
 export const taper = kind({
-  band: 'taper',
-  group: 'Shaping',
-  name: 'taper',
-  does: 'Draws in or opens out to a wanted circumference, evenly over its height.',
-  fields,
-  tools: ['stripes'],
-  shapes: true,
+  band: 'taper', group: 'Shaping', name: 'taper', does: 'Draws in or opens out to a wanted circumference, evenly over its height.',
+  fields, tools: ['stripes'], shapes: true,
   sample: { on: 'itself', spec: spec => ({ ...spec, size: { pin: { rounds: 7, stitches: 12 } } }) },
   begins: ({ stitch, size, yarn, aroundCm }) => ({
-    stitch,
-    size: { want: { heightCm: 'want' in size ? size.want.heightCm : 6, aroundCm: Math.round(aroundCm * 8.5) / 10 } },
-    ...yarn,
+    stitch, size: { want: { heightCm: 'want' in size ? size.want.heightCm : 6, aroundCm: Math.round(aroundCm * 8.5) / 10 } }, ...yarn,
   }),
   demand: (spec, { gauge }) => ({ asks: ANY, leaves: () => countsOf(spec, gauge[spec.stitch]).stitches, steadies: true }),
-  main: spec => spec.stitch,
-  work: workTaper,
+  main: spec => spec.stitch, work: workTaper,
 })

@@ -44,11 +44,7 @@ export const STRIPE = {
 /** One yarn, or several by turns: from the first round up, over and over. */
 export const STRIPES = optional(
   list('Stripes', STRIPE, {
-    one: 'stripe; leave it out for one yarn',
-    all: 'stripes',
-    least: 1,
-    most: MOST_STRIPES,
-    unasked: true,
+    one: 'stripe; leave it out for one yarn', all: 'stripes', least: 1, most: MOST_STRIPES, unasked: true,
     says: 'Stripes from the first round up, over and over; left out, the part is of one yarn.',
   }),
 )
@@ -77,19 +73,10 @@ export function textured<const B extends string, const F extends Fields>(
   declared: Textured<B, F>,
 ): PartKind<B, F & typeof BANDED> & { readonly fields: F & typeof BANDED } {
   const {
-    texture,
-    opening,
-    begins,
-    tools = [],
-    sample,
-    ...named
+    texture, opening, begins, tools = [], sample, ...named
   } = declared as unknown as Textured<string, Fields, Bandlike & { readonly band: string }>
   return kind({
-    ...named,
-    texture,
-    fields: { ...named.fields, ...BANDED },
-    tools: [...tools, 'stripes'],
-    sample: sample ?? { on: 'itself' },
+    ...named, texture, fields: { ...named.fields, ...BANDED }, tools: [...tools, 'stripes'], sample: sample ?? { on: 'itself' },
     begins: (keeps: Keeps) => ({ size: keeps.size, ...keeps.yarn, ...begins?.(keeps) }),
     demand: (spec: Bandlike & { readonly band: string }, { repeats }: { readonly repeats: readonly Repeat[] }) => {
       const found = texture(spec, repeats)
@@ -112,8 +99,7 @@ function broken(edge: Edge, { gauge: { sc } }: WallSetting): PartResult {
     edge,
     { height: times(sc.height, 0), circumference: times(sc.width, edge.count) },
     {
-      code: 'own-broken',
-      weight: 'stop',
+      code: 'own-broken', weight: 'stop',
       what: 'This band is in a repeat of your own that cannot be worked as it is written. Mend the repeat, or give the band another.',
     },
   )

@@ -16,17 +16,10 @@ import { kindOf, wallKinds, type WallSpec } from './wall'
 import { workTexture } from '../texture/workTexture'
 
 const gauge = gaugeOf({
-  hookMm: 3.5,
-  strands: 1,
-  measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
+  hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
 })
 const setting = (style: RoundStyle = 'joined', startingChainCounts = false): WallSetting => ({
-  gauge,
-  rounds: { style, startingChainCounts },
-  index: 3,
-  turns: 1,
-  repeats: [],
-  accepts: () => true,
+  gauge, rounds: { style, startingChainCounts }, index: 3, turns: 1, repeats: [], accepts: () => true,
 })
 
 /** A round of single crochet over as many, so that long stitches have something to reach. */
@@ -46,11 +39,9 @@ const textureOf = (spec: BandSpec, repeats: typeof REPEATS): Texture | undefined
 const SPECS: BandSpec[] = [
   ...(['solid', 'ridges'] as const).map(band => ({ band, stitch: 'hdc' as const, ...common })),
   ...(['pairs', 'groups', 'vees', 'waves', 'moss'] as const).map(band => ({ band, ...common })),
-  { band: 'rib', stitch: 'dc', front: 1, back: 1, ...common },
-  { band: 'rib', stitch: 'hdc', front: 2, back: 3, ...common },
+  { band: 'rib', stitch: 'dc', front: 1, back: 1, ...common }, { band: 'rib', stitch: 'hdc', front: 2, back: 3, ...common },
   ...[1, 2, 3].flatMap(chains => [true, false].map(finish => ({ band: 'boxes' as const, chains, finish, ...common }))),
-  { band: 'sprigs', seamStitch: false, ...common },
-  { band: 'sprigs', seamStitch: true, ...common },
+  { band: 'sprigs', seamStitch: false, ...common }, { band: 'sprigs', seamStitch: true, ...common },
   ...REPEATS.map(({ id }) => ({ band: 'own' as const, repeat: id, ...common })),
 ]
 const anySpec = fc.constantFrom(...SPECS)
@@ -81,9 +72,7 @@ describe('every texture', () => {
         (spec, repeats, style, counts, rounds) => {
           const { asks, gives } = textureOf(spec, REPEATS)!
           const {
-            edge,
-            findings,
-            rounds: made,
+            edge, findings, rounds: made,
           } = worked({ ...spec, size: { pin: { rounds } } }, repeats * asks.multiple + asks.plus, style, counts)
           expect(findings, JSON.stringify([spec, repeats, style])).toEqual([])
           expect(made).toHaveLength(rounds + (textureOf(spec, REPEATS)!.finish ? 1 : 0))

@@ -19,21 +19,15 @@ export interface TurnUpKind {
 export const TURN_UPS = [
   { value: 'plain', name: 'nothing special', does: 'A soft edge: the wall simply starts, and the floor rounds into it.' },
   {
-    value: 'back-loop',
-    name: 'back loop',
-    does: 'One round in the back loop alone: folds well, but the single loop may leave holes.',
+    value: 'back-loop', name: 'back loop', does: 'One round in the back loop alone: folds well, but the single loop may leave holes.',
     loop: 'back',
   },
   {
-    value: 'back-and-third-loop',
-    name: 'back and third loops',
-    loop: 'backAndThird',
+    value: 'back-and-third-loop', name: 'back and third loops', loop: 'backAndThird',
     does: 'One round in the back loop and the third loop behind it: a crisp fold, and no holes.',
   },
   {
-    value: 'post',
-    name: 'around the post',
-    does: 'One round around the stems from behind: a ridge outside, and the floor sits square.',
+    value: 'post', name: 'around the post', does: 'One round around the stems from behind: a ridge outside, and the floor sits square.',
     loop: 'backPost',
   },
 ] as const satisfies readonly TurnUpKind[]
@@ -60,9 +54,7 @@ export function turnUp(spec: TurnUp, kind: FabricKind, colour: string, edge: Edg
   const loop = loopOf(spec)
   if (!loop) return { rounds: [], edge, size: { height: times(stitch.height, 0), circumference }, findings: [] }
   const {
-    rounds,
-    edge: top,
-    stop,
+    rounds, edge: top, stop,
   } = workUp(edge, 1, setting, (i, on) => inStyle(setting.rounds, setting.turns + i, kind, colour, [each(kind, on.count, loop)]))
   return { rounds, edge: top, size: { height: stitch.height, circumference }, findings: stop ? [stop] : foldFindings(rounds[0]!) }
 }
@@ -72,8 +64,7 @@ function foldFindings({ round }: Worked): Finding[] {
   if (round.facing === 'right') return []
   return [
     {
-      code: 'turn-up-inside',
-      weight: 'watch',
+      code: 'turn-up-inside', weight: 'watch',
       what:
         'The turn-up falls on a wrong-side round, so the line of free loops will stand inside the bag. '
         + 'One round more or less in the base puts it outside.',

@@ -15,12 +15,7 @@ import { colourAt, roundsForHeight } from '../texture/workTexture'
 
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } })
 const setting: WallSetting = {
-  gauge,
-  rounds: { style: 'turned', startingChainCounts: false },
-  index: 3,
-  turns: 3,
-  repeats: [],
-  accepts: () => true,
+  gauge, rounds: { style: 'turned', startingChainCounts: false }, index: 3, turns: 3, repeats: [], accepts: () => true,
 }
 const edge = foundation('stitch', 78)
 const band = (over: Partial<SolidSpec>, on = edge) =>
@@ -53,8 +48,7 @@ describe('a plain band', () => {
 
   it('goes through its stripes over and over', () => {
     const striped = {
-      colour: 'main',
-      size: { pin: { rounds: 9 } },
+      colour: 'main', size: { pin: { rounds: 9 } },
       stripes: [
         { colour: 'main', rounds: 2 },
         { colour: 'moss', rounds: 1 },
@@ -94,18 +88,13 @@ describe('the turn-up', () => {
 describe('what is asked', () => {
   it('is met or not, and has nearest counts', () => {
     expect([divides(64, { multiple: 3, plus: 1 }), divides(63, { multiple: 3, plus: 1 }), divides(1, { multiple: 3, plus: 1 })]).toEqual([
-      true,
-      false,
-      false,
+      true, false, false,
     ])
     expect(nearestCounts(95, { multiple: 4, plus: 0 })).toEqual({ below: 92, above: 96 })
     expect(nearestCounts(2, { multiple: 4, plus: 0 })).toEqual({ above: 4 })
     expect(
       [
-        [1, 0],
-        [2, 0],
-        [3, 1],
-        [6, -1],
+        [1, 0], [2, 0], [3, 1], [6, -1],
       ].map(([multiple, plus]) => asksWords({ multiple: multiple!, plus: plus! })),
     ).toEqual(['any number', 'an even number', 'a multiple of 3 and 1 more', 'a multiple of 6 less 1'])
   })
@@ -198,8 +187,7 @@ describe('a taper', () => {
 describe('a stack, without working it', () => {
   it('comes out at the counts that working it does, or sticks where working stops', () => {
     const parts: WallSpec[] = [
-      { band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' },
-      { band: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' },
+      { band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }, { band: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' },
       { band: 'sprigs', seamStitch: true, size: { pin: { rounds: 1 } }, colour: 'main' },
       { band: 'own', repeat: 'nubs', size: { pin: { rounds: 2 } }, colour: 'main' },
       { band: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'main' },

@@ -17,13 +17,7 @@ export function asCsv(draft: Draft, terms: Terms): string {
   const pieces = draft.parts.flatMap(({ id, pieces }) =>
     pieces.flatMap(piece =>
       rowLines(piece, terms).map((line, i) => [
-        line.from,
-        `${id}.${piece.id}`,
-        line.stitches,
-        piece.colour,
-        piece.rows[i]!.round.facing,
-        line.words,
-        '',
+        line.from, `${id}.${piece.id}`, line.stitches, piece.colour, piece.rows[i]!.round.facing, line.words, '',
       ]),
     ),
   )

@@ -26,27 +26,17 @@ export interface DraftRecord {
 /** A draft as plain values: each round with its words, the sizes in centimetres, the findings. */
 export function asRecord(draft: Draft, terms: Terms): DraftRecord {
   const rounds = roundLines(draft, terms).map((line, i) => ({
-    number: line.from,
-    part: draft.rounds[i]!.part,
-    stitches: line.stitches,
-    words: line.words,
+    number: line.from, part: draft.rounds[i]!.part, stitches: line.stitches, words: line.words,
   }))
   const pieces = draft.parts.flatMap(part =>
     part.pieces.map(piece => ({
-      part: part.id,
-      name: piece.name,
-      times: piece.times,
-      lengthCm: piece.lengthCm,
-      widthCm: piece.widthCm,
+      part: part.id, name: piece.name, times: piece.times, lengthCm: piece.lengthCm, widthCm: piece.widthCm,
       rows: rowLines(piece, terms).map(line => ({ number: line.from, stitches: line.stitches, words: line.words })),
     })),
   )
   const handles = draft.parts.flatMap(part => part.handles.map(({ bears: _, ...handle }) => ({ ...handle, part: part.id })))
   return {
-    rounds,
-    pieces,
-    handles,
-    sizes: draft.sizes,
+    rounds, pieces, handles, sizes: draft.sizes,
     findings: draft.findings.map(finding => ({ ...finding, what: inTerms(finding.what, terms) })),
   }
 }

@@ -18,25 +18,13 @@ import { patternOf, roundLines } from './pattern'
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }
 const slots: SlotsSpec = {
-  band: 'slots',
-  number: 2,
-  width: { pin: { stitches: 16 } },
-  chains: { pin: { chains: 32 } },
-  into: 'chains',
-  corners: 1,
-  rounds: 2,
-  stitch: 'sc',
-  nudge: 0,
-  colour: 'main',
+  band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 2,
+  stitch: 'sc', nudge: 0, colour: 'main',
 }
 const joined: Rounds = { style: 'joined', startingChainCounts: false }
 const bag = (top: WallSpec, rounds: Rounds = joined): Design => ({
-  ...newDesign('Tube'),
-  gauge,
-  rounds,
-  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' },
-  turnUp: 'plain',
-  wall: stacked([plain, top]),
+  ...newDesign('Tube'), gauge, rounds, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' },
+  turnUp: 'plain', wall: stacked([plain, top]),
 })
 const lastRounds = (design: Design, terms: 'us' | 'uk' = 'us') =>
   roundLines(draft(design), terms)
@@ -65,8 +53,7 @@ describe('the rounds of slots, as makers write them', () => {
       lastRounds(bag({ ...slots, number: 1, into: 'over', corners: 0 }, { style: 'spiral', startingChainCounts: false }), 'uk'),
     ).toEqual([
       'Dc in next 8, ch 32, miss next 16 sts, dc in next 40 (48 sts, 1 ch-sp)',
-      'Dc in next 8, 32 dc in the ch-loop over the slot, dc in next 40 (80 sts)',
-      'Dc in each st around (80 sts)',
+      'Dc in next 8, 32 dc in the ch-loop over the slot, dc in next 40 (80 sts)', 'Dc in each st around (80 sts)',
     ])
   })
 

@@ -17,8 +17,7 @@ export function startWords(draft: Draft, terms: Terms): string {
 const STARTS: Readonly<Record<Start['kind'], (start: Start, slip: string, sc: string, before: string) => string>> = {
   'ring': () => 'make an adjustable ring; pull it closed when round 1 is done.',
   'chain-ring': ({ chains }, slip) => `ch ${chains}, join with ${slip} to first ch to form a ring.`,
-  'chain': ({ chains }) => `ch ${chains}.`,
-  'foundation-chain': ({ chains }, _, __, before) => `ch ${chains}${before}.`,
+  'chain': ({ chains }) => `ch ${chains}.`, 'foundation-chain': ({ chains }, _, __, before) => `ch ${chains}${before}.`,
   'foundation-sc': ({ chains }, _, sc) => `work ${chains} foundation ${sc}, chain and stitch in one.`,
   'chain-loop': ({ chains }, slip, _, before) => `ch ${chains}${before}; join with ${slip} to first ch, taking care not to twist it.`,
   'bought': ({ chains }) => `draw up a loop through a hole at the middle of a short side; the floor has ${chains} holes.`,
@@ -49,8 +48,7 @@ function styleNotes(draft: Draft, terms: Terms): string[] {
     return [
       'Rounds are joined and turned: the seam stays straight and both sides look alike. An odd number of rounds ends with the right '
       + 'side facing.',
-      chain,
-      marker,
+      chain, marker,
     ]
   return ['Rounds are joined, with the same side facing: the seam will lean a little, steadily.', chain, marker]
 }
@@ -59,8 +57,7 @@ function styleNotes(draft: Draft, terms: Terms): string[] {
 export function notesOf(draft: Draft, terms: Terms): string[] {
   const { design } = draft
   return [
-    `Written in ${terms === 'us' ? 'US' : 'UK'} terms.`,
-    ...styleNotes(draft, terms),
+    `Written in ${terms === 'us' ? 'US' : 'UK'} terms.`, ...styleNotes(draft, terms),
     ...draft.parts.flatMap(({ bagNotes = [] }) => bagNotes),
     ...(design.hands === 'left' ? ['Left-handed: work clockwise, and read the chart as drawn.'] : []),
   ]

@@ -91,14 +91,10 @@ describe('a floor in words', () => {
   const floor = (shape: 'disc' | 'stadium' | 'none') => ({ shape, length: exactly(26), width: exactly(9.5) })
   it('says how long and how wide, or that there is none', () => {
     expect([floorWords(floor('disc'), 'cm'), floorWords(floor('stadium'), 'cm'), floorWords(floor('none'), 'cm')]).toEqual([
-      '26 cm across',
-      '26 cm by 9.5 cm',
-      'none: it lies flat',
+      '26 cm across', '26 cm by 9.5 cm', 'none: it lies flat',
     ])
     expect([floorShort(floor('disc'), 'in'), floorShort(floor('stadium'), 'cm'), floorShort(floor('none'), 'cm')]).toEqual([
-      '10 1/4 in across',
-      '26 × 9.5 cm',
-      'no floor',
+      '10 1/4 in across', '26 × 9.5 cm', 'no floor',
     ])
   })
 })
@@ -122,12 +118,9 @@ describe('one stitch in words', () => {
 
 describe('taking off the stitch that a starting chain stands for', () => {
   it.each([
-    [[each('dc', 5)], [each('dc', 4)]],
-    [[each('dc', 1), inOne('dc', 2)], [inOne('dc', 2)]],
+    [[each('dc', 5)], [each('dc', 4)]], [[each('dc', 1), inOne('dc', 2)], [inOne('dc', 2)]],
     [[repeat(3, each('dc', 1), inOne('dc', 2))], [inOne('dc', 2), repeat(2, each('dc', 1), inOne('dc', 2))]],
-    [[repeat(1, each('dc', 2))], [each('dc', 1)]],
-    [[], []],
-    [[together('dc')], [together('dc')]],
+    [[repeat(1, each('dc', 2))], [each('dc', 1)]], [[], []], [[together('dc')], [together('dc')]],
   ] as const)('%#', (steps, left) => expect(withoutFirstStitch(steps, false)).toEqual(left))
 
   it('leaves the rest of an increase in the same stitch, but the rest of a ring in the ring', () => {

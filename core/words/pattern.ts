@@ -69,8 +69,7 @@ function facts(draft: Draft, terms: Terms): Pattern['facts'] {
   const { design, sizes } = draft
   const { units } = design
   return [
-    { name: 'Hook', value: hookLabel(design.gauge.hookMm) },
-    { name: 'Gauge', value: gaugeFact(draft, terms) },
+    { name: 'Hook', value: hookLabel(design.gauge.hookMm) }, { name: 'Gauge', value: gaugeFact(draft, terms) },
     { name: 'Floor', value: floorWords(sizes.floor, units) },
     { name: 'Lying flat', value: `${formatLength(sizes.flatWidth, units)} wide, ${formatLength(sizes.height, units)} tall` },
     {
@@ -136,13 +135,11 @@ const FURTHER: readonly {
   readonly long: (found: string, terms: Terms) => string
 }[] = [
   {
-    looks: /\b(?:FP|BP)(?=[a-z])[a-z]+\b/g,
-    short: found => found,
+    looks: /\b(?:FP|BP)(?=[a-z])[a-z]+\b/g, short: found => found,
     long: (found, terms) => `${nameOf(found.slice(2), terms)} around the post, from the ${found.startsWith('FP') ? 'front' : 'back'}`,
   },
   {
-    looks: /\b[a-z]+\d+tog\b/g,
-    short: found => found,
+    looks: /\b[a-z]+\d+tog\b/g, short: found => found,
     long: (found, terms) =>
       `${Number(/\d+/.exec(found)![0]) === 2 ? 'two' : /\d+/.exec(found)![0]} ${nameOf(/^[a-z]+/.exec(found)![0], terms)} worked `
       + 'together, a decrease',
@@ -208,13 +205,9 @@ function lineFor(draft: Draft, round: DraftRound, terms: Terms): PatternLine {
     .join(' ')
   const { worked, number } = round
   return {
-    from: number,
-    to: number,
-    label: `${worked.round.join === 'open' ? 'Row' : 'Round'} ${number}`,
-    stitches: worked.edge.count,
+    from: number, to: number, label: `${worked.round.join === 'open' ? 'Row' : 'Round'} ${number}`, stitches: worked.edge.count,
     words: capitalised(roundWords(worked, terms, draft.start, draft.design.rounds.startingChainCounts && worked.round.join === 'slip')),
-    count: countWords(worked),
-    ...(note ? { note: inTerms(note, terms) } : {}),
+    count: countWords(worked), ...(note ? { note: inTerms(note, terms) } : {}),
   }
 }
 
@@ -245,11 +238,7 @@ function gathered(lines: readonly PatternLine[]): PatternLine[] {
 /** A row of a piece, numbered in the piece. */
 function rowLine({ start }: Piece, worked: Worked, i: number, terms: Terms): PatternLine {
   return {
-    from: i + 1,
-    to: i + 1,
-    label: `Row ${i + 1}`,
-    stitches: worked.edge.count,
-    words: capitalised(roundWords(worked, terms, start)),
+    from: i + 1, to: i + 1, label: `Row ${i + 1}`, stitches: worked.edge.count, words: capitalised(roundWords(worked, terms, start)),
     count: countWords(worked),
   }
 }
@@ -264,13 +253,10 @@ function pieceSections(draft: Draft, part: DraftPart, terms: Terms): PatternSect
   return part.pieces.map((piece): PatternSection => {
     const size = `${formatCm(piece.lengthCm, draft.design.units)} by ${formatCm(piece.widthCm, draft.design.units)}`
     return {
-      part: part.id,
-      piece: piece.id,
-      title: piece.times > 1 ? `${piece.name}: make ${piece.times}` : piece.name,
+      part: part.id, piece: piece.id, title: piece.times > 1 ? `${piece.name}: make ${piece.times}` : piece.name,
       lead: inTerms(piece.lead ?? startOf(piece.start, piece.colour, draft, terms), terms),
       advice: [...piece.advice, ...(piece.rows.length > 0 ? [`${size}.`] : [])].map(text => inTerms(text, terms)),
-      lines: gathered(rowLines(piece, terms)),
-      finish: piece.finish.map(text => inTerms(text, terms)),
+      lines: gathered(rowLines(piece, terms)), finish: piece.finish.map(text => inTerms(text, terms)),
     }
   })
 }
@@ -278,10 +264,7 @@ function pieceSections(draft: Draft, part: DraftPart, terms: Terms): PatternSect
 function section(draft: Draft, part: DraftPart, terms: Terms): PatternSection {
   const lines = part.rounds.map((_, i) => lineFor(draft, draft.rounds[part.firstRound - 1 + i]!, terms))
   return {
-    part: part.id,
-    title: part.name,
-    lines: gathered(lines),
-    ...(isBase(part) ? { lead: startWords(draft, terms) } : {}),
+    part: part.id, title: part.name, lines: gathered(lines), ...(isBase(part) ? { lead: startWords(draft, terms) } : {}),
     advice: part.advice.map(text => inTerms(text, terms)),
   }
 }
@@ -299,11 +282,7 @@ export function roundLines(draft: Draft, terms: Terms): PatternLine[] {
 /** Writes a bag's pattern in one of the two vocabularies. */
 export function patternOf(draft: Draft, terms: Terms): Pattern {
   return {
-    title: draft.design.name,
-    terms,
-    facts: facts(draft, terms),
-    abbreviations: abbreviations(draft, terms),
-    notes: notesOf(draft, terms),
+    title: draft.design.name, terms, facts: facts(draft, terms), abbreviations: abbreviations(draft, terms), notes: notesOf(draft, terms),
     sections: [
       ...draft.parts
         .filter(part => part.rounds.length > 0 || part.casing || part.advice.length > 0)

@@ -16,14 +16,8 @@ export interface Speech {
 }
 
 const IN_LOOP: Record<Loop, string> = {
-  both: '',
-  back: 'back loop of ',
-  front: 'front loop of ',
-  backAndThird: 'back and third loops of ',
-  frontPost: '',
-  backPost: '',
-  bump: 'back bump of ',
-  bothLayers: 'both layers at ',
+  both: '', back: 'back loop of ', front: 'front loop of ', backAndThird: 'back and third loops of ', frontPost: '', backPost: '',
+  bump: 'back bump of ', bothLayers: 'both layers at ',
 }
 
 const POST: Partial<Record<Loop, string>> = { frontPost: 'FP', backPost: 'BP' }
@@ -65,16 +59,11 @@ const several
 /** What landmarks are called: along a plain chain, or along a foundation of single crochet. */
 const LANDMARK_WORDS: Readonly<Record<Landmark, Called>> = {
   firstChain: (_, speech) => (ofSc(speech) ? 'first foundation st' : `${ordinal(speech.start.firstInto ?? 2)} ch from hook`),
-  chains: (n, speech) => alongChain(n, speech, ofSc(speech)),
-  lastChain: (_, speech) => (ofSc(speech) ? 'last foundation st' : 'last ch'),
+  chains: (n, speech) => alongChain(n, speech, ofSc(speech)), lastChain: (_, speech) => (ofSc(speech) ? 'last foundation st' : 'last ch'),
   underside: n => `${n === 1 ? 'next' : `each of next ${n}`} along the underside`,
-  firstChainAgain: (_, speech) => (ofSc(speech) ? 'first foundation st again' : 'the ch you began in'),
-  rowEnds: several('row end'),
-  holes: several('hole'),
-  bridge: n => (n === 1 ? 'the ch' : `each of the ${n} chs`),
-  overBridge: () => 'the ch-loop over the slot',
-  loop: several('loop'),
-  thisLoop: () => 'the loop you are in',
+  firstChainAgain: (_, speech) => (ofSc(speech) ? 'first foundation st again' : 'the ch you began in'), rowEnds: several('row end'),
+  holes: several('hole'), bridge: n => (n === 1 ? 'the ch' : `each of the ${n} chs`), overBridge: () => 'the ch-loop over the slot',
+  loop: several('loop'), thisLoop: () => 'the loop you are in',
 }
 
 function landmarkPlaces(landmark: Landmark, n: number, speech: Speech): string {

@@ -4,10 +4,7 @@ import { kindAt, sharesPlace } from '../round/worked'
 import { stitchName, type Terms } from '../stitch/dictionary'
 
 const FOUNDATION: Partial<Record<(typeof PLACE_KINDS)[number], string>> = {
-  ring: 'in the ring',
-  chain: 'in the starting chain',
-  underside: 'in the underside of the starting chain',
-  rowEnd: 'in the end of a row',
+  ring: 'in the ring', chain: 'in the starting chain', underside: 'in the underside of the starting chain', rowEnd: 'in the end of a row',
   hole: 'in a hole of the floor',
 }
 

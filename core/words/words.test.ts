@@ -40,9 +40,7 @@ describe('round 5 of the school of 8', () => {
 
   it('takes the first stitch off when the starting chain counts', () => {
     const words = wordsOf({
-      ...pouch,
-      base: { ...pouch.base, stitch: 'dc', increases: 12 },
-      rounds: { style: 'joined', startingChainCounts: true },
+      ...pouch, base: { ...pouch.base, stitch: 'dc', increases: 12 }, rounds: { style: 'joined', startingChainCounts: true },
     })
     expect(words[0]).toBe('Ch 3 (counts as first dc); 11 dc in ring; join with sl st to 3rd ch of starting chain')
     expect(words[1]).toContain('dc in same st, 2 dc in each of next 11')
@@ -59,8 +57,7 @@ describe('round 5 of the school of 8', () => {
 describe('steps in words', () => {
   const speech = { terms: 'us', on: edgeFor(48), start: { kind: 'ring', chains: 0 } } as const
   it.each([
-    [[each('sc', 48)], 'sc in each st around'],
-    [[each('sc', 8), together('sc')], 'sc in next 8, sc2tog'],
+    [[each('sc', 48)], 'sc in each st around'], [[each('sc', 8), together('sc')], 'sc in next 8, sc2tog'],
     [[repeat(24, each('dc', 1), chain(1), skip(1))], 'dc in next, ch 1, sk next st, 24 times'],
     [[each('hdc', 3, 'back'), inOne('hdc', 3)], 'hdc in back loop of next 3, 3 hdc in next'],
     [[{ do: 'group', steps: [each('dc', 1), chain(2), each('dc', 1)] }, skip(2)], '(dc, ch 2, dc) in next, sk next 2 sts'],
@@ -118,8 +115,7 @@ describe('law 1: what the words say is what the edge holds', () => {
 
 describe('the pattern', () => {
   const striped = {
-    ...pouch,
-    yarns: [...pouch.yarns, { id: 'moss', name: 'moss green cotton', colour: '#71834f' }],
+    ...pouch, yarns: [...pouch.yarns, { id: 'moss', name: 'moss green cotton', colour: '#71834f' }],
     wall: stacked([pouch.wall[0]!, { ...pouch.wall[0]!, colour: 'moss', size: { pin: { rounds: 4 } } }]),
   }
 
@@ -189,13 +185,9 @@ describe('the abbreviations of textures', () => {
   const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } } as const
   const size = { pin: { rounds: 2 } } as const
   const bag: Design = {
-    ...newDesign('Bag'),
-    gauge,
-    base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' },
-    turnUp: 'plain',
+    ...newDesign('Bag'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }, turnUp: 'plain',
     wall: stacked([
-      { band: 'rib', stitch: 'dc', front: 1, back: 1, size, colour: 'main' },
-      { band: 'vees', size, colour: 'main' },
+      { band: 'rib', stitch: 'dc', front: 1, back: 1, size, colour: 'main' }, { band: 'vees', size, colour: 'main' },
       { band: 'adjust', stitch: 'sc', to: { pin: { change: -4 } }, mirrored: false, colour: 'main' },
     ]),
   }

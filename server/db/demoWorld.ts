@@ -24,17 +24,7 @@ function sound<D>(reading: Reading<D>): D {
 
 /** The bags and swatches of the demo world, the one to look at first last, since lists show the newest first. */
 export const DEMO_DESIGNS: readonly Design[] = [
-  nuttingBasket,
-  catalogueSatchel,
-  rootSack,
-  ciderStallBag,
-  twineTub,
-  appleTidy,
-  bulbSling,
-  loafBag,
-  harvestStripe,
-  onionNet,
-  appleTote,
+  nuttingBasket, catalogueSatchel, rootSack, ciderStallBag, twineTub, appleTidy, bulbSling, loafBag, harvestStripe, onionNet, appleTote,
   seedHeadPouch,
 ].map(document => sound(readDesign(document)))
 export const DEMO_SWATCHES: readonly SwatchDocument[] = [doubleStrand, coneCotton].map(document => sound(readSwatch(document)))

@@ -40,10 +40,7 @@ function keptBy<D>(read: (input: unknown) => Reading<D>): (row: Row) => Kept<D> 
     const document = JSON.parse(row.document) as D
     const reading = read(document)
     return {
-      id: row.id,
-      revision: row.revision,
-      createdAt: row.created_at,
-      updatedAt: row.updated_at,
+      id: row.id, revision: row.revision, createdAt: row.created_at, updatedAt: row.updated_at,
       document: reading.ok ? reading.document : document,
     }
   }

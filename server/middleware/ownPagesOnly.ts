@@ -4,8 +4,7 @@ export default defineEventHandler((event) => {
     'Content-Security-Policy':
       'default-src \'self\'; script-src \'self\' \'unsafe-inline\'; style-src \'self\' \'unsafe-inline\'; img-src \'self\' data: '
       + 'blob:; font-src \'self\' data:; frame-ancestors \'none\'; base-uri \'self\'; form-action \'self\'',
-    'X-Content-Type-Options': 'nosniff',
-    'Referrer-Policy': 'no-referrer',
+    'X-Content-Type-Options': 'nosniff', 'Referrer-Policy': 'no-referrer',
   })
   const origin = getRequestHeader(event, 'origin')
   if (!origin || event.method === 'GET' || event.method === 'HEAD') return

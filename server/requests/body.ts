@@ -13,9 +13,7 @@ async function bytesOf(event: H3Event): Promise<Buffer> {
   }
   if (size > MOST_BYTES) {
     throw createError({
-      statusCode: 413,
-      statusMessage: 'Too large',
-      message: `This is ${Math.ceil(size / 1e6)} MB; a document is at most 1 MB.`,
+      statusCode: 413, statusMessage: 'Too large', message: `This is ${Math.ceil(size / 1e6)} MB; a document is at most 1 MB.`,
     })
   }
   return Buffer.concat(chunks)
@@ -29,9 +27,7 @@ export async function jsonBody(event: H3Event): Promise<unknown> {
   }
   catch {
     throw createError({
-      statusCode: 400,
-      statusMessage: 'Not JSON',
-      message: 'This is not JSON: the file may be cut short, or of another kind.',
+      statusCode: 400, statusMessage: 'Not JSON', message: 'This is not JSON: the file may be cut short, or of another kind.',
     })
   }
 }

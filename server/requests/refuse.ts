@@ -3,10 +3,7 @@ import { problemLines, type Problem, type Reading } from '../../core/design/read
 /** Answers 422 with every field that must change. */
 export function refuseProblems(problems: readonly Problem[]): never {
   throw createError({
-    statusCode: 422,
-    statusMessage: 'Needs a change',
-    message: problemLines(problems).join('; '),
-    data: { problems },
+    statusCode: 422, statusMessage: 'Needs a change', message: problemLines(problems).join('; '), data: { problems },
   })
 }
 
@@ -23,8 +20,7 @@ export function refuseUnknown(what: 'design' | 'swatch'): never {
 /** Answers 409 to a save that started from an older state than the one kept. */
 export function refuseOvertaken(what: 'design' | 'swatch'): never {
   throw createError({
-    statusCode: 409,
-    statusMessage: 'Overtaken',
+    statusCode: 409, statusMessage: 'Overtaken',
     message: `This ${what} was changed elsewhere, in another window perhaps. Open it anew to see that, or keep yours as a copy.`,
   })
 }

@@ -26,8 +26,6 @@ export function sendFile(
 /** An open document as a file. */
 export function sendDocument(event: H3Event, document: { readonly name: string, readonly fairHollow: string }): string {
   return sendFile(event, document.name, {
-    body: JSON.stringify(document, null, 2) + '\n',
-    type: 'application/json',
-    extension: `${document.fairHollow}.json`,
+    body: JSON.stringify(document, null, 2) + '\n', type: 'application/json', extension: `${document.fairHollow}.json`,
   })
 }

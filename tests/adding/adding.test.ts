@@ -63,9 +63,7 @@ function exercise(): Design {
       JSON.stringify({
         ...design,
         wall: [
-          { ...rim, id: 'part-1' },
-          { ...bricks, id: 'part-2' },
-          { ...ring, id: 'part-3' },
+          { ...rim, id: 'part-1' }, { ...bricks, id: 'part-2' }, { ...ring, id: 'part-3' },
         ],
       }),
     ),

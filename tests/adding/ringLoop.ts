@@ -7,11 +7,7 @@ import { tape } from '../../core/measure/format'
 
 /** The exercise of a new handle: a ring to hang the bag on a hook by, sewn to the rim at its first side. */
 export const ringLoop = fitted({
-  band: 'ring-loop',
-  name: 'ring',
-  does: 'A ring to hang the bag up by.',
-  refusedAs: 'A ring',
-  tools: ['where-placed'],
+  band: 'ring-loop', name: 'ring', does: 'A ring to hang the bag up by.', refusedAs: 'A ring', tools: ['where-placed'],
   fields: { acrossCm: length('The ring, across', between(1, 20), { begins: 4, usually: between(2, 8) }), ...WHERE },
   begins: () => ({ acrossCm: 4 }),
   fit: (spec, edge, setting) => {
@@ -20,17 +16,8 @@ export const ringLoop = fitted({
     } = placed(edge, 1, 'sides', spec.nudge)
     const way = wayOf(edge, first, facingBelow(setting))
     const ring = {
-      name: 'Ring',
-      feet: [way, way] as const,
-      lies: 'around' as const,
-      lengthCm: Math.PI * spec.acrossCm,
-      gapCm: 0,
-      widthCm: 0.3,
-      strands: 4,
-      aboveCm: 0,
-      colour: spec.colour,
-      bought: true,
-      bears: { strands: 'stitches' as const },
+      name: 'Ring', feet: [way, way] as const, lies: 'around' as const, lengthCm: Math.PI * spec.acrossCm, gapCm: 0, widthCm: 0.3,
+      strands: 4, aboveCm: 0, colour: spec.colour, bought: true, bears: { strands: 'stitches' as const },
     }
     return nothingWorked(edge, setting, [], {
       handles: [ring],

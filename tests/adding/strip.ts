@@ -11,9 +11,7 @@ import { inStyle } from '../../core/round/style'
 
 /** The exercise of a new form of base: a ring of foundation stitches, always of an even number of them. */
 export const strip = form({
-  form: 'strip',
-  name: 'ring of stitches',
-  does: 'A ring of chains, always even.',
+  form: 'strip', name: 'ring of stitches', does: 'A ring of chains, always even.',
   fields: {
     size: ways('Decide by', [
       FLAT_WIDTH,
@@ -32,10 +30,7 @@ export const strip = form({
       inStyle(setting.rounds, setting.turns, spec.stitch, spec.colour, [at('chains', each(spec.stitch, stitches))]),
     )
     return {
-      rounds,
-      edge: withSides(edge, halves(stitches)),
-      findings: stop ? [stop] : [],
-      start: { kind: 'chain-loop', chains: stitches },
+      rounds, edge: withSides(edge, halves(stitches)), findings: stop ? [stop] : [], start: { kind: 'chain-loop', chains: stitches },
       size: { height, circumference: times(width, stitches), floor: noFloor(times(width, stitches / 2)) },
       layOut: (_, slot) => ({ x: (slot - stitches / 2) * width.cm, y: 0 }),
     }

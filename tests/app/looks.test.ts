@@ -35,13 +35,7 @@ describe('contrast', () => {
   ] as const)('%s is at least 4.5 to 1 for everything written', (_, { colors }) => {
     for (const ground of [colors.background, colors.surface]) {
       for (const ink of [
-        colors['on-surface'],
-        colors['on-background'],
-        colors.primary,
-        colors.error,
-        colors.info,
-        colors.success,
-        colors.warning,
+        colors['on-surface'], colors['on-background'], colors.primary, colors.error, colors.info, colors.success, colors.warning,
         colors.secondary,
       ]) {
         expect(contrast(ink, ground), `${ink} on ${ground}`).toBeGreaterThanOrEqual(4.5)

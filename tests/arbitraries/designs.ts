@@ -73,15 +73,12 @@ export const anyDesign: fc.Arbitrary<Design> = anyOf({ ...DESIGN_FIELDS, wall: {
   answers =>
     fc
       .record({
-        fairHollow: fc.constant('design'),
-        version: fc.constant(2),
-        gauge: anyGauge,
+        fairHollow: fc.constant('design'), version: fc.constant(2), gauge: anyGauge,
         yarns: fc.tuple(colour, colour).map(([a, b]) => [
           { id: 'main', name: 'undyed cotton', colour: a },
           { id: 'moss', name: 'moss green cotton', colour: b },
         ]),
-        wall: fc.array(anyWallPart, { maxLength: 4 }).map(stacked),
-        repeats: fc.constant(REPEATS),
+        wall: fc.array(anyWallPart, { maxLength: 4 }).map(stacked), repeats: fc.constant(REPEATS),
         stretch: fc.option(anyStretch, { nil: undefined }),
       })
       .map(known => JSON.parse(JSON.stringify({ ...answers, ...known })) as Design),

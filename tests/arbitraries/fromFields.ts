@@ -33,18 +33,11 @@ const ANSWERS: BySort<fc.Arbitrary<unknown>> = {
   count: ({ or, usually, bounds }) => (or === undefined ? whole(usually ?? bounds) : fc.oneof(fc.constant(or), whole(usually ?? bounds))),
   figure: ({ unit, usually, bounds }) => (unit === '' ? whole(usually ?? bounds) : broken(usually ?? bounds)),
   length: ({ usually, bounds }) => broken(usually ?? bounds),
-  choice: ({ options }) => fc.constantFrom(...options.map(({ value }) => value)),
-  stitch: ({ kinds }) => fc.constantFrom(...kinds),
-  yarn: () => fc.constantFrom(...YARN_IDS),
-  repeat: () => fc.constantFrom(...REPEAT_IDS),
-  always: ({ value }) => fc.constant(value),
-  ways: anyWay,
-  maybe: ({ fields }) => anyOf(fields),
-  group: ({ fields }) => anyOf(fields),
-  list: ({ of, least, most }) => fc.array(anyOf(of), { minLength: least, maxLength: Math.min(3, most) }),
-  kinds: field => anyKind(field),
-  text: ({ least, most }) => fc.string({ minLength: least, maxLength: Math.min(30, most) }),
-  lines: () => fc.constant(['sc in next']),
+  choice: ({ options }) => fc.constantFrom(...options.map(({ value }) => value)), stitch: ({ kinds }) => fc.constantFrom(...kinds),
+  yarn: () => fc.constantFrom(...YARN_IDS), repeat: () => fc.constantFrom(...REPEAT_IDS), always: ({ value }) => fc.constant(value),
+  ways: anyWay, maybe: ({ fields }) => anyOf(fields), group: ({ fields }) => anyOf(fields),
+  list: ({ of, least, most }) => fc.array(anyOf(of), { minLength: least, maxLength: Math.min(3, most) }), kinds: field => anyKind(field),
+  text: ({ least, most }) => fc.string({ minLength: least, maxLength: Math.min(30, most) }), lines: () => fc.constant(['sc in next']),
 }
 
 /** Any answer to a question. */

@@ -8,14 +8,9 @@ test('every form of base is two clicks away, drafts, draws, is written and saved
   await page.goto(`/bags/${id}`)
   await base(page).click()
   const forms = [
-    ['oval', /3 sc in last ch/],
-    ['rectangle', /one round about all four sides/],
-    ['double disc', /wrong sides inside/],
-    ['boat', /nothing grows any more/],
-    ['tube', /taking care not to twist/],
-    ['folded piece', /Fold the piece in half/],
-    ['bought floor', /in each of next \d+ holes/],
-    ['round', /adjustable ring/],
+    ['oval', /3 sc in last ch/], ['rectangle', /one round about all four sides/], ['double disc', /wrong sides inside/],
+    ['boat', /nothing grows any more/], ['tube', /taking care not to twist/], ['folded piece', /Fold the piece in half/],
+    ['bought floor', /in each of next \d+ holes/], ['round', /adjustable ring/],
   ] as const
   for (const [form, words] of forms) {
     await page.getByRole('group', { name: 'Form' }).getByRole('radio', { name: form, exact: true }).check()
@@ -60,14 +55,8 @@ test('the schools compared: an oval that ripples is mended from the table, and b
   const id = await freshBag(request, 'Rippling tote', {
     gauge: swatch,
     base: {
-      form: 'oval',
-      stitch: 'sc',
-      perEnd: 5,
-      size: { want: { lengthCm: 24, widthCm: 10 } },
-      start: 'chain',
-      placing: 'stacked',
-      increaseAt: 'last',
-      colour: 'main',
+      form: 'oval', stitch: 'sc', perEnd: 5, size: { want: { lengthCm: 24, widthCm: 10 } }, start: 'chain', placing: 'stacked',
+      increaseAt: 'last', colour: 'main',
     },
   })
   await page.goto(`/bags/${id}`)

@@ -6,9 +6,7 @@ const label = (page: Page, name: RegExp | string) => page.locator('nav.labels').
 const runs = (page: Page) => page.locator('[data-code="slot-runs"]')
 const gauge = { hookMm: 4.5, strands: 1, measured: { sc: { stitches: 16, rounds: 16, overCm: 10 } } }
 const tube = {
-  gauge,
-  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' },
-  turnUp: 'plain',
+  gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain',
   wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }]),
 }
 
@@ -201,15 +199,10 @@ test('every demo bag with handles opens at its part, says its drop and its feet,
   request,
 }) => {
   const kinds: [string, RegExp, string][] = [
-    ['Windfall apple tote', /slots/, 'slot-runs'],
-    ['Twine tub', /slots/, 'slot-runs'],
-    ['Loaf bag', /chain straps/, 'slot-runs'],
-    ['Onion net', /grown strap/, 'strap-runs'],
-    ['Bulb sling', /knot straps/, 'strap-runs'],
-    ['Cider stall bag', /sewn straps/, 'strap-runs'],
-    ['Root sack', /strap under the bag/, 'strap-runs'],
-    ['Catalogue satchel', /cross-body cord/, 'strap-runs'],
-    ['Nutting basket', /bought handles/, 'strap-runs'],
+    ['Windfall apple tote', /slots/, 'slot-runs'], ['Twine tub', /slots/, 'slot-runs'], ['Loaf bag', /chain straps/, 'slot-runs'],
+    ['Onion net', /grown strap/, 'strap-runs'], ['Bulb sling', /knot straps/, 'strap-runs'],
+    ['Cider stall bag', /sewn straps/, 'strap-runs'], ['Root sack', /strap under the bag/, 'strap-runs'],
+    ['Catalogue satchel', /cross-body cord/, 'strap-runs'], ['Nutting basket', /bought handles/, 'strap-runs'],
   ]
   for (const [name, part, code] of kinds) {
     const id = await idOf(request, name)

@@ -32,10 +32,7 @@ test('the onion net: small things added, the holes too large, the loops shortene
 
 test('a net from nothing: loops, a narrowing mouth, fans, a solid round, a chain counted, a lining', async ({ page, request }) => {
   const id = await freshBag(request, 'New net', {
-    gauge,
-    base: tube,
-    turnUp: 'plain',
-    wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }]),
+    gauge, base: tube, turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }]),
   })
   await page.goto(`/bags/${id}`)
   await label(page, /^Wall/).click()
@@ -72,8 +69,7 @@ test('nets that cannot be are refused by name', async ({ request }) => {
   const cases: [object, RegExp][] = [
     [{ wall: [{ ...net, hold: {} }] }, /wall\.0\.hold: must hold either "want" or "pin"/],
     [{ wall: [{ ...net, first: 1 }] }, /wall\.0\.first: must be a whole number from 2/],
-    [{ wall: [{ ...net, motif: { rows: 0 } }] }, /wall\.0\.motif\.rows/],
-    [{ lining: { seamCm: 40 } }, /lining\.seamCm/],
+    [{ wall: [{ ...net, motif: { rows: 0 } }] }, /wall\.0\.motif\.rows/], [{ lining: { seamCm: 40 } }, /lining\.seamCm/],
     [{ gauge: { ...gauge, chain: { chains: 1000, overCm: 10 } } }, /gauge\.chain\.chains: makes a chain 0\.010 cm long/],
   ]
   for (const [over, says] of cases) {

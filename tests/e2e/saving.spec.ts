@@ -53,8 +53,7 @@ test.describe('when the program does not answer', () => {
     await picker.setInputFiles({ name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{"rows": 3}') })
     await expect(page.getByRole('alert')).toContainText('not a Fair Hollow design')
     await picker.setInputFiles({
-      name: 'odd.json',
-      mimeType: 'application/json',
+      name: 'odd.json', mimeType: 'application/json',
       buffer: Buffer.from(
         '{"fairHollow":"design","version":1,"name":"Odd","gauge":{"hookMm":3,"measured":{"sc":{"stitches":0,"rounds":20,"overCm":10}}},'
         + '"base":{"form":"circle","size":{"want":{"diameterCm":12}}}}',

@@ -10,19 +10,14 @@ const sound = newDesign('Over the wire')
 test('what is off is answered with what to change, and never with a 500', async ({ request }) => {
   const post = (data: string) => request.post('/api/designs', { data: Buffer.from(data), headers: { 'Content-Type': 'application/json' } })
   const cases: [string, number, RegExp][] = [
-    ['{"cut', 400, /not JSON/],
-    ['', 400, /not JSON/],
-    ['[]', 422, /not a Fair Hollow design/],
-    ['null', 422, /not a Fair Hollow design/],
+    ['{"cut', 400, /not JSON/], ['', 400, /not JSON/], ['[]', 422, /not a Fair Hollow design/], ['null', 422, /not a Fair Hollow design/],
     [JSON.stringify({ ...sound, version: 3 }), 422, /later version/],
     [
-      JSON.stringify({ ...sound, gauge: { ...sound.gauge, measured: { sc: { stitches: -3, rounds: 20, overCm: 10 } } } }),
-      422,
+      JSON.stringify({ ...sound, gauge: { ...sound.gauge, measured: { sc: { stitches: -3, rounds: 20, overCm: 10 } } } }), 422,
       /gauge\.measured\.sc\.stitches/,
     ],
     [
-      JSON.stringify({ ...sound, base: { ...sound.base, size: { want: { diameterCm: 300 } } } }),
-      422,
+      JSON.stringify({ ...sound, base: { ...sound.base, size: { want: { diameterCm: 300 } } } }), 422,
       /base\.size\.want\.diameterCm: must be a number from 1 to 150/,
     ],
     ['{"a":'.repeat(50_000), 400, /not JSON/],
@@ -61,12 +56,8 @@ test('what is unknown is a 404, a stale save a 409, an odd question a 422', asyn
 test('a bag leaves in every form, under its own name', async ({ request }) => {
   const { id } = (await (await request.post('/api/designs', { data: { ...sound, name: 'Påse, röd / "1"' } })).json()) as { id: string }
   for (const [as, type, holds] of [
-    ['text', 'text/plain', 'Round 5'],
-    ['md', 'text/markdown', '## Base'],
-    ['csv', 'text/csv', 'round,part'],
-    ['json', 'application/json', '"rounds"'],
-    ['svg', 'image/svg+xml', '<svg'],
-    ['design', 'application/json', '"fairHollow"'],
+    ['text', 'text/plain', 'Round 5'], ['md', 'text/markdown', '## Base'], ['csv', 'text/csv', 'round,part'],
+    ['json', 'application/json', '"rounds"'], ['svg', 'image/svg+xml', '<svg'], ['design', 'application/json', '"fairHollow"'],
   ] as const) {
     const answer = await request.get(`/api/designs/${id}/export?as=${as}&terms=uk`)
     expect(answer.headers()['content-type']).toContain(type)

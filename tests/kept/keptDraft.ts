@@ -10,13 +10,8 @@ export function keptDraft(design: Design): string {
   const drafted = draft(design)
   const parts = drafted.parts.map(({ name, rounds, edge, size, arounds, rises, handles, pieces }) =>
     [
-      name,
-      `${rounds.length} rounds`,
-      `${edge.count} places`,
-      `sides ${edge.sides.join(' ')}`,
-      `${figure(size.circumference.cm)} round`,
-      `${figure(size.height.cm)} tall`,
-      ...(arounds ? [`rounds go ${arounds.map(figure).join(' ')}`] : []),
+      name, `${rounds.length} rounds`, `${edge.count} places`, `sides ${edge.sides.join(' ')}`, `${figure(size.circumference.cm)} round`,
+      `${figure(size.height.cm)} tall`, ...(arounds ? [`rounds go ${arounds.map(figure).join(' ')}`] : []),
       ...(rises ? [`rise ${rises.map(figure).join(' ')}`] : []),
       ...handles.map(
         ({ name: handle, feet, lengthCm, gapCm, widthCm }) =>

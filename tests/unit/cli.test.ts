@@ -37,19 +37,14 @@ describe('the command line', () => {
     }
     expect(Object.keys(record)).toEqual(['rounds', 'pieces', 'handles', 'sizes', 'findings'])
     expect(record.rounds[4]).toEqual({
-      number: 5,
-      part: 'base',
-      stitches: 30,
-      words: 'Ch 1; sc in next 3, 2 sc in next, six times; join with sl st to first sc',
+      number: 5, part: 'base', stitches: 30, words: 'Ch 1; sc in next 3, 2 sc in next, six times; join with sl st to first sc',
     })
   }, 30_000)
 
   it.each([
     [JSON.stringify({ ...design, base: { ...design.base, size: { want: { diameterCm: -1 } } } }), [], 'base.size.want.diameterCm'],
-    ['{"cut', [], 'not JSON'],
-    [JSON.stringify(design), ['--as', 'pdf'], '--as: must be one of'],
-    [JSON.stringify(design), ['--terms', 'fr'], '--terms'],
-    [JSON.stringify(design), ['--unknown'], '--unknown'],
+    ['{"cut', [], 'not JSON'], [JSON.stringify(design), ['--as', 'pdf'], '--as: must be one of'],
+    [JSON.stringify(design), ['--terms', 'fr'], '--terms'], [JSON.stringify(design), ['--unknown'], '--unknown'],
   ] as const)(
     'refuses with exit code 2 and names what is wrong: %#',
     (contents, args, says) => {

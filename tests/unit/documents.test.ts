@@ -50,16 +50,12 @@ describe('a document of an earlier version', () => {
 
   it('means what it meant then where it leaves something out', () => {
     const bag = {
-      fairHollow: 'design',
-      name: 'Then',
-      gauge: demos[0]!.document.gauge,
+      fairHollow: 'design', name: 'Then', gauge: demos[0]!.document.gauge,
       base: { form: 'rectangle', size: { pin: { stitches: 20, rows: 9 } } },
     }
     const of = (version: number, part: object) => {
       const reading = readDesign({
-        ...bag,
-        gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } },
-        version,
+        ...bag, gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } }, version,
         wall: [version === 1 ? part : { id: 'part-1', ...part }],
       })
       return reading.ok ? ({ base: reading.document.base, ...reading.document.wall[0]! } as Record<string, unknown>) : reading.problems

@@ -25,8 +25,7 @@ describe('arrows', () => {
     ['by a type alone', 'core/measure/x.ts', 'export type D = import(\'../draft/draft\').Draft'],
     ['by passing it on', 'core/measure/x.ts', 'export { draft } from \'../draft/draft\''],
     ['a folder of core that is in no order', 'core/odds/x.ts', 'export const x = 1'],
-    ['a file right in core', 'core/x.ts', 'export const x = 1'],
-    ['core on the page', 'core/export/x.ts', 'import \'~/theme\''],
+    ['a file right in core', 'core/x.ts', 'export const x = 1'], ['core on the page', 'core/export/x.ts', 'import \'~/theme\''],
     ['core on the server', 'core/export/x.ts', 'import \'../../server/db/demoWorld\''],
     ['core on a package of the machine', 'core/export/x.ts', 'import \'node:fs\''],
     ['core on a package that is not on its list', 'core/export/x.ts', 'import \'vue\''],
@@ -41,32 +40,22 @@ describe('arrows', () => {
   ])('forbid %s', async (_, file, code) => expect(await broken(file, code)).toContain('house/arrows'))
 
   it.each([
-    ['core/draft/x.ts', 'import \'../measure/format\''],
-    ['core/design/x.ts', 'import \'immer\''],
-    ['core/measure/x.test.ts', 'import \'../draft/draft\''],
-    ['app/components/bench/x.ts', 'import \'~/stores/ways\''],
-    ['app/stores/x.ts', 'import \'~~/core/draft/draft\''],
-    ['server/x.ts', 'import \'../core/draft/draft\''],
+    ['core/draft/x.ts', 'import \'../measure/format\''], ['core/design/x.ts', 'import \'immer\''],
+    ['core/measure/x.test.ts', 'import \'../draft/draft\''], ['app/components/bench/x.ts', 'import \'~/stores/ways\''],
+    ['app/stores/x.ts', 'import \'~~/core/draft/draft\''], ['server/x.ts', 'import \'../core/draft/draft\''],
   ])('allow %s: %s', async (file, code) => expect(await broken(file, code)).not.toContain('house/arrows'))
 })
 
 describe('core is pure', () => {
   it.each([
-    'export const now = Date.now()',
-    'export const now = new Date()',
-    'export const now = globalThis.performance.now()',
-    'export const id = crypto.randomUUID()',
-    'export const at = () => setTimeout(() => undefined, 3)',
-    'export const answer = fetch(\'/\')',
-    'export const wide = window.innerWidth',
-    'export const env = process.env',
+    'export const now = Date.now()', 'export const now = new Date()', 'export const now = globalThis.performance.now()',
+    'export const id = crypto.randomUUID()', 'export const at = () => setTimeout(() => undefined, 3)',
+    'export const answer = fetch(\'/\')', 'export const wide = window.innerWidth', 'export const env = process.env',
   ])('no clock, no machine: %s', async code => expect(await broken('core/fit/x.ts', code)).toContain('no-restricted-globals'))
 
   it.each([
-    'export const chance = Math.random()',
-    'export const chance = Math[\'random\']()',
-    'const { random } = Math\nexport const chance = random()',
-    'const M = Math\nexport const chance = M.random()',
+    'export const chance = Math.random()', 'export const chance = Math[\'random\']()',
+    'const { random } = Math\nexport const chance = random()', 'const M = Math\nexport const chance = M.random()',
     'export const dice = [Math]',
   ])('no chance: %s', async code => expect(await broken('core/fit/x.ts', code)).toContain('no-restricted-syntax'))
 
@@ -94,8 +83,7 @@ describe('circles', () => {
     const files = new Map([
       ['core/a/one.ts', 'import { two } from \'./two\'\nexport const one = 1'],
       ['core/a/two.ts', 'import {\n  type Three,\n} from \'~~/core/b/three\''],
-      ['core/b/three.ts', 'export type { One } from \'../a/one\''],
-      ['core/b/four.ts', 'import \'./three\''],
+      ['core/b/three.ts', 'export type { One } from \'../a/one\''], ['core/b/four.ts', 'import \'./three\''],
     ])
     expect(circlesAmong(files)).toEqual([['core/a/one.ts', 'core/a/two.ts', 'core/b/three.ts', 'core/a/one.ts']])
   })

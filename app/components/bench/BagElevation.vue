@@ -102,16 +102,11 @@ const bands = computed(() => {
     const fronts = stitchPx >= LEAST_PX ? own.map(course => frontOf(course, mirrored.value)) : []
     const lines = own.map(course => `M${-course.outline.lengthCm / 2} ${-course.bottomCm}h${course.outline.lengthCm}`).join('')
     return {
-      part,
-      colour: colours.value[colour] ?? '#cccccc',
-      outline: outlineOf(own, courses.value[from - 1]),
+      part, colour: colours.value[colour] ?? '#cccccc', outline: outlineOf(own, courses.value[from - 1]),
       threads: fronts.length > 0 ? fronts.map(({ threads }) => threads).join('') : lines,
-      posts: fronts.map(({ posts }) => posts).join(''),
-      ridges: fronts.map(({ ridges }) => ridges).join(''),
-      holes: fronts.map(({ holes }) => holes).join(''),
-      net: fronts.map(({ net }) => net).join(''),
-      away: fronts.map(({ open }) => open).join(''),
-      open: own.every(({ worked }) => worked.round.inLoops),
+      posts: fronts.map(({ posts }) => posts).join(''), ridges: fronts.map(({ ridges }) => ridges).join(''),
+      holes: fronts.map(({ holes }) => holes).join(''), net: fronts.map(({ net }) => net).join(''),
+      away: fronts.map(({ open }) => open).join(''), open: own.every(({ worked }) => worked.round.inLoops),
       stitchCm: (own[0]!.outline.lengthCm * 2) / own[0]!.worked.edge.count,
     }
   })

@@ -18,9 +18,7 @@ const balls = computed(() => {
     const spread = Math.max(0, room.value.lengthCm - d)
     const at = i - layer * each
     return {
-      x: inLayer === 1 ? 0 : (at / (inLayer - 1) - 0.5) * spread * (layer % 2 === 0 ? 1 : 0.7),
-      y: -(d / 2 + layer * rise),
-      r: d / 2,
+      x: inLayer === 1 ? 0 : (at / (inLayer - 1) - 0.5) * spread * (layer % 2 === 0 ? 1 : 0.7), y: -(d / 2 + layer * rise), r: d / 2,
     }
   })
 })

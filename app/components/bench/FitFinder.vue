@@ -34,9 +34,7 @@ function fixOf(fitting: Fitting): Fix {
   return {
     label: `Counts that fit: ${fitting.stitches} stitches`,
     changes: [
-      { path: ['base'], value: fitting.base },
-      { path: ['wall'], value: fitting.wall },
-      { path: ['measuredBase'], value: undefined },
+      { path: ['base'], value: fitting.base }, { path: ['wall'], value: fitting.wall }, { path: ['measuredBase'], value: undefined },
     ],
   }
 }

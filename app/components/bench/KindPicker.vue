@@ -22,10 +22,7 @@ const groups = computed(() =>
     const open = isOwn || opened.value.includes(group)
     const kinds = wallKinds().filter(kind => kind.group === group)
     return {
-      group,
-      own: isOwn,
-      open,
-      kinds: open ? kinds.map(kind => ({ ...kind, tile: tileOf(kind.band) })) : [],
+      group, own: isOwn, open, kinds: open ? kinds.map(kind => ({ ...kind, tile: tileOf(kind.band) })) : [],
       names: kinds.map(kind => kind.name).join(', '),
     }
   }),

@@ -23,14 +23,10 @@ const spans = computed(() => {
   const rightwards = props.grip.rightwards
   const [left, right] = rightwards ? [grip.before, grip.after] : [grip.after, grip.before]
   return [
-    { key: 'left', from: outerLeftX, to: leftX, stitches: left },
-    { key: 'span', from: leftX, to: rightX, stitches: grip.stitches },
+    { key: 'left', from: outerLeftX, to: leftX, stitches: left }, { key: 'span', from: leftX, to: rightX, stitches: grip.stitches },
     { key: 'right', from: rightX, to: outerRightX, stitches: right },
   ].map(span => ({
-    ...span,
-    middle: (span.from + span.to) / 2,
-    told: String(span.stitches),
-    cm: formatCm(span.stitches * stitchCm.value, props.units),
+    ...span, middle: (span.from + span.to) / 2, told: String(span.stitches), cm: formatCm(span.stitches * stitchCm.value, props.units),
     roomy: (span.to - span.from) * props.scale > 26,
   }))
 })

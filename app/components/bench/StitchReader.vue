@@ -32,10 +32,7 @@ const mark = computed(() =>
   at.value < 0
     ? undefined
     : {
-        x1: plan.value.footX[at.value]!,
-        y1: plan.value.footY[at.value]!,
-        x2: plan.value.headX[at.value]!,
-        y2: plan.value.headY[at.value]!,
+        x1: plan.value.footX[at.value]!, y1: plan.value.footY[at.value]!, x2: plan.value.headX[at.value]!, y2: plan.value.headY[at.value]!,
       },
 )
 
@@ -57,10 +54,7 @@ function climb(by: number): void {
 }
 
 const KEYS: Record<string, () => void> = {
-  ArrowRight: () => step(1),
-  ArrowLeft: () => step(-1),
-  ArrowUp: () => climb(1),
-  ArrowDown: () => climb(-1),
+  ArrowRight: () => step(1), ArrowLeft: () => step(-1), ArrowUp: () => climb(1), ArrowDown: () => climb(-1),
 }
 
 function onKey(event: KeyboardEvent): void {

@@ -18,13 +18,10 @@ const rows = computed(() =>
       const part = bag.draft.parts.find(({ id }) => id === spec.id)
       const colours = [...new Set('stripes' in spec && spec.stripes ? spec.stripes.map(({ colour }) => colour) : [spec.colour])]
       return {
-        id: spec.id,
-        colours: colours.map(id => bag.design.yarns.find(yarn => yarn.id === id)?.colour ?? '#ccc'),
+        id: spec.id, colours: colours.map(id => bag.design.yarns.find(yarn => yarn.id === id)?.colour ?? '#ccc'),
         name: part?.name ?? `Wall ${index + 1}`,
         facts: !part ? 'not reached' : part.rounds.length > 0 ? `${part.rounds.length} × ${part.edge.count} sts` : 'no round',
-        stopped: !part || isStopped(part),
-        lowest: index === 0,
-        highest: index === bag.design.wall.length - 1,
+        stopped: !part || isStopped(part), lowest: index === 0, highest: index === bag.design.wall.length - 1,
       }
     })
     .reverse(),

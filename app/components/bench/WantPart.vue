@@ -27,10 +27,7 @@ const colour = computed(() => bag.design.yarns.find(({ id }) => id === props.spe
 const asks = computed(() => asksOf(props.spec, { gauge: bag.draft.gauge, repeats: bag.design.repeats }))
 
 const TOOLS: Readonly<Record<Tool, Component>> = {
-  'own-repeat': OwnRepeat,
-  'threading': ThreadingTool,
-  'where-placed': WherePlaced,
-  'stripes': StripesTool,
+  'own-repeat': OwnRepeat, 'threading': ThreadingTool, 'where-placed': WherePlaced, 'stripes': StripesTool,
 }
 const striped = computed(() => kind.value.tools?.includes('stripes') ?? false)
 const tools = computed(() => (kind.value.tools ?? []).filter(tool => tool !== 'stripes'))

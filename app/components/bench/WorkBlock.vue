@@ -22,10 +22,8 @@ const figures = computed(() => {
   const { part, draft } = props
   if (!part) {
     return [
-      ['Floor', floorWords(draft.sizes.floor, units.value)],
-      ['Lies flat, wide', formatLength(draft.sizes.flatWidth, units.value)],
-      ['Tall', formatLength(draft.sizes.height, units.value)],
-      ['Mouth, around', formatLength(draft.sizes.mouth, units.value)],
+      ['Floor', floorWords(draft.sizes.floor, units.value)], ['Lies flat, wide', formatLength(draft.sizes.flatWidth, units.value)],
+      ['Tall', formatLength(draft.sizes.height, units.value)], ['Mouth, around', formatLength(draft.sizes.mouth, units.value)],
       ...(draft.sizes.loadedHeightCm === undefined ? [] : [['Tall, loaded', `about ${formatCm(draft.sizes.loadedHeightCm, units.value)}`]]),
       ...(draft.sizes.withHandles
         ? [
@@ -37,8 +35,7 @@ const figures = computed(() => {
   }
   const { size, rounds, edge } = part
   return [
-    ['Rounds', String(rounds.length)],
-    ['Stitches at its edge', String(edge.count)],
+    ['Rounds', String(rounds.length)], ['Stitches at its edge', String(edge.count)],
     size.floor && size.floor.shape !== 'none'
       ? ['Floor', floorWords(size.floor, units.value)]
       : ['Tall', formatLength(size.height, units.value)],
@@ -56,8 +53,7 @@ const figures = computed(() => {
           ? []
           : [
               [`${handle.lies === 'around' ? handle.name : 'Handle'}, foot to foot`, formatCm(handle.lengthCm, units.value)],
-              ['Drop, empty', formatCm(dropCm, units.value)],
-              ['Drop, loaded', `about ${formatCm(loadedDropCm, units.value)}`],
+              ['Drop, empty', formatCm(dropCm, units.value)], ['Drop, loaded', `about ${formatCm(loadedDropCm, units.value)}`],
             ],
       ),
     ['Flat width there', formatLength({ cm: size.circumference.cm / 2, plusMinusCm: size.circumference.plusMinusCm / 2 }, units.value)],

@@ -5,12 +5,7 @@ import { type Saving, useSaving } from '~/stores/saving'
 
 const saving = useSaving()
 const SAYS: Record<Saving, string> = {
-  saved: 'Saved',
-  waiting: 'Saving',
-  saving: 'Saving',
-  failed: 'Not saved, trying again',
-  overtaken: 'Not saved',
-  refused: 'Not saved',
+  saved: 'Saved', waiting: 'Saving', saving: 'Saving', failed: 'Not saved, trying again', overtaken: 'Not saved', refused: 'Not saved',
 }
 const icon = computed(() =>
   saving.state === 'saved' ? mdiCheck : saving.state === 'waiting' || saving.state === 'saving' ? mdiDotsHorizontal : mdiAlertCircleOutline,

@@ -28,23 +28,15 @@ const asking = computed<Asking>(() => ({ spec: props.gauge, now: { gauge: gaugeO
 const counted = computed(() => {
   const like = Object.values(props.gauge.measured)[0]!
   const kinds = FABRIC_KINDS.map(kind => ({
-    kind: kind as StitchKind,
-    at: ['measured', kind],
-    field: MEASURED_KINDS[kind]!,
-    there: kind in props.gauge.measured,
+    kind: kind as StitchKind, at: ['measured', kind], field: MEASURED_KINDS[kind]!, there: kind in props.gauge.measured,
     like: { ...like } as object,
   }))
   const chain = {
-    kind: 'ch' as StitchKind,
-    at: ['chain'],
-    field: GAUGE_FIELDS.chain,
-    there: props.gauge.chain !== undefined,
+    kind: 'ch' as StitchKind, at: ['chain'], field: GAUGE_FIELDS.chain, there: props.gauge.chain !== undefined,
     like: { chains: like.stitches, overCm: like.overCm },
   }
   return [...kinds, chain].map(one => ({
-    ...one,
-    ...stitchName(one.kind, ways.terms),
-    fields: (one.field as { readonly fields: Fields }).fields,
+    ...one, ...stitchName(one.kind, ways.terms), fields: (one.field as { readonly fields: Fields }).fields,
   }))
 })
 const there = computed(() => counted.value.filter(one => one.there))

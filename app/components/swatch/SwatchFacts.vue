@@ -20,8 +20,7 @@ const lines = computed(() => {
     const { stitches, rounds, overCm } = props.gauge.measured[kind]!
     const { width, height } = sizes[kind]
     return {
-      kind,
-      counted: `${stitches} ${stitchName(kind, ways.terms).abbreviation} × ${rounds} rounds in ${overCm} cm`,
+      kind, counted: `${stitches} ${stitchName(kind, ways.terms).abbreviation} × ${rounds} rounds in ${overCm} cm`,
       one: `one is ${(width.cm * 10).toFixed(1)} mm wide ± ${(relativeUncertainty(width) * 100).toFixed(1)} %, `
         + `${(height.cm * 10).toFixed(1)} mm tall`,
     }

@@ -1,0 +1,173 @@
+import { baseChoices, baseForms, beginBase, formOf } from '../../core/base/base'
+import { compareSchools } from '../../core/base/schools'
+import { neighbours, pinned, wanted } from '../../core/base/sizing'
+import { elevation } from '../../core/chart/elevation'
+import { frontOf } from '../../core/chart/front'
+import { handleFronts } from '../../core/chart/handles'
+import { planOf } from '../../core/chart/plan'
+import type { Design } from '../../core/design/design'
+import { applyFix } from '../../core/design/edit'
+import { stacked } from '../../core/design/partIds'
+import { keptOf } from '../../core/design/stacking'
+import { newDesign } from '../../core/design/starter'
+import { type Draft, draft } from '../../core/draft/draft'
+import { baseMeasured } from '../../core/draft/measured'
+import { answersTo, rowsOf, said, withinOf } from '../../core/field/asking'
+import type { Fields } from '../../core/field/field'
+import { fit } from '../../core/fit/fit'
+import { fittingWords } from '../../core/fit/fitWords'
+import type { Change } from '../../core/part/finding'
+import { fromNothing } from '../../core/part/part'
+import { ROUND_STYLES } from '../../core/round/style'
+import { firstRepeat } from '../../core/wall/own'
+import { beginPart, kindOf, wallKinds, type WallSpec } from '../../core/wall/wall'
+import { patternOf } from '../../core/words/pattern'
+import { yarnNeeds } from '../../core/yarn/yarn'
+
+/*
+ * What every answer to every question of every kind comes to, a line each, in the ways of going round by turns: kept to be compared, so
+ * that a change of any of it is seen in the review. The figures are not checked by hand; the tests beside each kind do that.
+ */
+
+const figure = (n: number) => n.toFixed(2)
+/** One figure for many: near each other for drawings that are near each other. */
+const sum = (numbers: Iterable<number>) => figure([...numbers].reduce((all, n, i) => all + n * (1 + (i % 7) / 10), 0))
+const numbersIn = (path: string) => [...path.matchAll(/-?\d+(?:\.\d+)?/g)].map(Number)
+
+function figures(drafted: Draft): string {
+  const { parts, sizes, findings, rounds } = drafted
+  const plan = planOf(drafted)
+  const fronts = elevation(drafted).map(course => frontOf(course))
+  const words = patternOf(drafted, 'us')
+    .sections.flatMap(({ lines, lead = '', advice = [], finish = [] }) => [lead, ...advice, ...lines.map(line => line.words), ...finish])
+    .join(' ')
+  const handles = parts.flatMap(part => part.handles)
+  return [
+    `counts ${rounds.map(({ worked }) => worked.edge.count).join(' ')}`,
+    `size ${[sizes.floor.length.cm, sizes.floor.width.cm, sizes.height.cm, sizes.height.plusMinusCm, sizes.mouth.cm, sizes.mouth.plusMinusCm, sizes.litres, sizes.withHandles?.emptyCm ?? 0, sizes.withHandles?.loadedCm ?? 0, sizes.loadedHeightCm ?? 0].map(figure).join(' ')}`,
+    `start ${drafted.start.kind} ${drafted.start.chains} ${drafted.start.firstInto ?? '-'} ${figure(drafted.start.beforeCm ?? 0)}`,
+    `found ${findings.map(({ code, what }) => `${code}(${what.length})`).join(' ')}`,
+    `handles ${handles.map(({ feet, lengthCm, gapCm, widthCm, strands, aboveCm }) => [...feet, lengthCm, gapCm, widthCm, strands, aboveCm].map(figure).join(' ')).join(', ')}`,
+    `pieces ${parts
+      .flatMap(({ pieces }) => pieces)
+      .map(
+        ({ rows, lengthCm, widthCm, start }) =>
+          `${rows.map(({ edge }) => edge.count).join(' ')} ${figure(lengthCm)} ${figure(widthCm)} ${start.chains}`,
+      )
+      .join(', ')}`,
+    `yarn ${yarnNeeds(drafted)
+      .map(({ metres, ends }) => `${figure(metres)} ${ends}`)
+      .join(' ')}`,
+    `drawn ${sum(plan.headX)} ${sum(plan.footY)} ${sum(plan.headY)} ${sum(numbersIn(fronts.map(front => Object.values(front).join(' ')).join(' ')))} ${sum(
+      numbersIn(
+        handleFronts(drafted, 'loaded')
+          .map(({ path }) => path)
+          .join(' '),
+      ),
+    )}`,
+    `sides ${parts.map(({ edge, sidesMoved }) => `${edge.sides.join('/')}${sidesMoved ? `>${figure(sidesMoved)}` : ''}`).join(' ')}`,
+    `words ${words.length}: ${words.slice(0, 160)}`,
+  ].join('; ')
+}
+
+/** Each answer to each question of a spec, those within others too. */
+function answers(
+  fields: Fields,
+  spec: object,
+  drafted: Draft,
+  part: string,
+  at: readonly (string | number)[] = [],
+): { label: string, changes: readonly Change[] }[] {
+  const found = drafted.parts.find(({ id }) => id === part)
+  const now = { gauge: drafted.gauge, ...(found ? { part: found } : {}) }
+  return rowsOf(fields, spec, at)
+    .flat()
+    .flatMap((put) => {
+      const within = withinOf(put)
+      const own = answersTo(put, spec, now)
+        .filter(({ chosen }) => !chosen)
+        .map(({ name, changes }) => ({ label: `${said(put.field.label, spec, now)}: ${name}`, changes }))
+      const bounded
+        = 'usually' in put.field && put.field.usually
+          ? [{ label: said(put.field.label, spec, now), changes: [{ path: put.path, value: put.field.usually.most }] }]
+          : []
+      return [...own, ...bounded, ...(within ? answers(within.fields, spec, drafted, part, within.at) : [])]
+    })
+}
+
+const placed = (at: readonly string[], changes: readonly Change[]) => changes.map(change => ({ ...change, path: [...at, ...change.path] }))
+const like = { stitch: 'sc', colour: 'main', lengthCm: 16, widthCm: 9, heightCm: 12 } as const
+const bag: Design = {
+  ...newDesign('Every'), gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } },
+  repeats: [firstRepeat('own-1')], contents: { kind: 'bottle', acrossCm: 8, heightCm: 30, weightKg: 2 },
+}
+const styled = (design: Design, i: number): Design => ({
+  ...design,
+  rounds: { style: ROUND_STYLES[i % 3]!, startingChainCounts: i % 2 === 1 },
+})
+
+function baseLines(form: string): string[] {
+  const start: Design = { ...bag, base: beginBase(form, like), wall: [] }
+  const drafted = draft(start)
+  const all = [
+    { label: 'as it begins', changes: [] as readonly Change[] },
+    ...answers(formOf(start.base).fields, start.base, drafted, 'base'),
+  ]
+  return all.map(({ label, changes }, i) => {
+    const { design } = applyFix(styled(start, i), { label, changes: placed(['base'], changes) })
+    const worked = draft(design)
+    const setting = fromNothing(worked.gauge, design.rounds)
+    const [base] = worked.parts
+    const measured = applyFix(
+      design,
+      baseMeasured(design, { lengthCm: worked.sizes.floor.length.cm + 1, widthCm: worked.sizes.floor.width.cm + 0.5 }),
+    ).design
+    const more = [
+      JSON.stringify(pinned(design.base, setting, base!)), JSON.stringify(wanted(design.base, setting, base!)),
+      baseChoices(design.base, setting, 1.5)
+        .map(({ stitches, errorCm, off }) => `${stitches} ${figure(errorCm)} ${off.map(({ cm }) => figure(cm)).join(' ')}`)
+        .join(', '),
+      neighbours(design.base, setting)
+        .map(near => near.worked.edge.count)
+        .join(' '),
+      compareSchools(design.base, worked.gauge)
+        .map(({ increases, flatness, inUse }) => `${increases} ${figure(flatness.ratio)}${inUse ? '*' : ''}`)
+        .join(' '),
+      `measured ${figure(draft(measured).gauge.sc.width.cm * 10)} ${figure(draft(measured).gauge.sc.height.cm * 10)} ${figure(draft(measured).gauge.sc.width.plusMinusCm * 100)}`,
+    ]
+    return `${form}, ${label}: ${figures(worked)}; ${more.join('; ')}`
+  })
+}
+
+function partLines(band: string): string[] {
+  const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 5 } }, colour: 'main' }
+  const start: Design = { ...bag, base: beginBase('oval', like), wall: stacked([plain, beginPart(band, keptOf(bag, plain, 46)), plain]) }
+  const drafted = draft(start)
+  const spec = start.wall[1]!
+  const nudged
+    = 'nudge' in spec
+      ? [
+          { label: 'moved', changes: [{ path: ['nudge'], value: 3 }] },
+          { label: 'marked', changes: [{ path: ['sideAt'], value: 7 }] },
+        ]
+      : []
+  const all = [
+    { label: 'as it begins', changes: [] as readonly Change[] }, ...answers(kindOf(spec).fields, spec, drafted, spec.id), ...nudged,
+  ]
+  return all.map(({ label, changes }, i) => {
+    const { design } = applyFix(styled(start, i), { label, changes: placed(['wall', spec.id], changes) })
+    const worked = draft(design)
+    const stuck = worked.findings.some(({ weight }) => weight === 'stop')
+    const found = stuck ? fit(design, worked.gauge, { toleranceCm: 2, mostAdjusting: 1 }) : undefined
+    const mended = found?.found[0]
+    const again = mended
+      ? `; fitted ${fittingWords(mended, 'cm')}; ${figures(draft({ ...design, base: mended.base, wall: mended.wall }))}`
+      : ''
+    return `${band}, ${label}: ${figures(worked)}${found ? `; weighed ${found.weighed}` : ''}${again}`
+  })
+}
+
+/** Every answer of every form of base and every kind of part, a line each. */
+export function everyAnswer(): string {
+  return [...baseForms().flatMap(({ form }) => baseLines(form)), ...wallKinds().flatMap(({ band }) => partLines(band)), ''].join('\n')
+}
