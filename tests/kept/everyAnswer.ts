@@ -34,39 +34,48 @@ const figure = (n: number) => n.toFixed(2)
 const sum = (numbers: Iterable<number>) => figure([...numbers].reduce((all, n, i) => all + n * (1 + (i % 7) / 10), 0))
 const numbersIn = (path: string) => [...path.matchAll(/-?\d+(?:\.\d+)?/g)].map(Number)
 
+const all = (numbers: readonly number[]) => numbers.map(figure).join(' ')
+
+function sizesIn({ sizes: { floor, height, mouth, litres, withHandles, loadedHeightCm = 0 } }: Draft): string {
+  return all([
+    floor.length.cm, floor.width.cm, height.cm, height.plusMinusCm, mouth.cm, mouth.plusMinusCm, litres, withHandles?.emptyCm ?? 0,
+    withHandles?.loadedCm ?? 0, loadedHeightCm,
+  ])
+}
+
+function hung({ parts }: Draft): string {
+  return parts.flatMap(({ handles }) => handles)
+    .map(({ feet, lengthCm, gapCm, widthCm, strands, aboveCm }) => all([...feet, lengthCm, gapCm, widthCm, strands, aboveCm])).join(', ')
+}
+
+function worn({ parts }: Draft): string {
+  return parts.flatMap(({ pieces }) => pieces)
+    .map(({ rows, lengthCm, widthCm, start }) => [...rows.map(({ edge }) => edge.count), all([lengthCm, widthCm]), start.chains].join(' '))
+    .join(', ')
+}
+
+function drawn(drafted: Draft): string {
+  const { headX, footY, headY } = planOf(drafted)
+  const fronts = elevation(drafted).map(course => Object.values(frontOf(course)).join(' ')).join(' ')
+  const handles = handleFronts(drafted, 'loaded').map(({ path }) => path).join(' ')
+  return [sum(headX), sum(footY), sum(headY), sum(numbersIn(fronts)), sum(numbersIn(handles))].join(' ')
+}
+
+function said160(drafted: Draft): string {
+  const words = patternOf(drafted, 'us').sections.flatMap(({ lines, lead = '', advice = [], finish = [] }) =>
+    [lead, ...advice, ...lines.map(line => line.words), ...finish]).join(' ')
+  return `${words.length}: ${words.slice(0, 160)}`
+}
+
 function figures(drafted: Draft): string {
-  const { parts, sizes, findings, rounds } = drafted
-  const plan = planOf(drafted)
-  const fronts = elevation(drafted).map(course => frontOf(course))
-  const words = patternOf(drafted, 'us')
-    .sections.flatMap(({ lines, lead = '', advice = [], finish = [] }) => [lead, ...advice, ...lines.map(line => line.words), ...finish])
-    .join(' ')
-  const handles = parts.flatMap(part => part.handles)
+  const { parts, findings, rounds, start } = drafted
   return [
-    `counts ${rounds.map(({ worked }) => worked.edge.count).join(' ')}`,
-    `size ${[sizes.floor.length.cm, sizes.floor.width.cm, sizes.height.cm, sizes.height.plusMinusCm, sizes.mouth.cm, sizes.mouth.plusMinusCm, sizes.litres, sizes.withHandles?.emptyCm ?? 0, sizes.withHandles?.loadedCm ?? 0, sizes.loadedHeightCm ?? 0].map(figure).join(' ')}`,
-    `start ${drafted.start.kind} ${drafted.start.chains} ${drafted.start.firstInto ?? '-'} ${figure(drafted.start.beforeCm ?? 0)}`,
-    `found ${findings.map(({ code, what }) => `${code}(${what.length})`).join(' ')}`,
-    `handles ${handles.map(({ feet, lengthCm, gapCm, widthCm, strands, aboveCm }) => [...feet, lengthCm, gapCm, widthCm, strands, aboveCm].map(figure).join(' ')).join(', ')}`,
-    `pieces ${parts
-      .flatMap(({ pieces }) => pieces)
-      .map(
-        ({ rows, lengthCm, widthCm, start }) =>
-          `${rows.map(({ edge }) => edge.count).join(' ')} ${figure(lengthCm)} ${figure(widthCm)} ${start.chains}`,
-      )
-      .join(', ')}`,
-    `yarn ${yarnNeeds(drafted)
-      .map(({ metres, ends }) => `${figure(metres)} ${ends}`)
-      .join(' ')}`,
-    `drawn ${sum(plan.headX)} ${sum(plan.footY)} ${sum(plan.headY)} ${sum(numbersIn(fronts.map(front => Object.values(front).join(' ')).join(' ')))} ${sum(
-      numbersIn(
-        handleFronts(drafted, 'loaded')
-          .map(({ path }) => path)
-          .join(' '),
-      ),
-    )}`,
+    `counts ${rounds.map(({ worked }) => worked.edge.count).join(' ')}`, `size ${sizesIn(drafted)}`,
+    `start ${start.kind} ${start.chains} ${start.firstInto ?? '-'} ${figure(start.beforeCm ?? 0)}`,
+    `found ${findings.map(({ code, what }) => `${code}(${what.length})`).join(' ')}`, `handles ${hung(drafted)}`, `pieces ${worn(drafted)}`,
+    `yarn ${yarnNeeds(drafted).map(({ metres, ends }) => `${figure(metres)} ${ends}`).join(' ')}`, `drawn ${drawn(drafted)}`,
     `sides ${parts.map(({ edge, sidesMoved }) => `${edge.sides.join('/')}${sidesMoved ? `>${figure(sidesMoved)}` : ''}`).join(' ')}`,
-    `words ${words.length}: ${words.slice(0, 160)}`,
+    `words ${said160(drafted)}`,
   ].join('; ')
 }
 
@@ -106,6 +115,11 @@ const styled = (design: Design, i: number): Design => ({
   rounds: { style: ROUND_STYLES[i % 3]!, startingChainCounts: i % 2 === 1 },
 })
 
+function learnt(measured: Design): string {
+  const { width, height } = draft(measured).gauge.sc
+  return all([width.cm * 10, height.cm * 10, width.plusMinusCm * 100])
+}
+
 function baseLines(form: string): string[] {
   const start: Design = { ...bag, base: beginBase(form, like), wall: [] }
   const drafted = draft(start)
@@ -133,7 +147,7 @@ function baseLines(form: string): string[] {
       compareSchools(design.base, worked.gauge)
         .map(({ increases, flatness, inUse }) => `${increases} ${figure(flatness.ratio)}${inUse ? '*' : ''}`)
         .join(' '),
-      `measured ${figure(draft(measured).gauge.sc.width.cm * 10)} ${figure(draft(measured).gauge.sc.height.cm * 10)} ${figure(draft(measured).gauge.sc.width.plusMinusCm * 100)}`,
+      `measured ${learnt(measured)}`,
     ]
     return `${form}, ${label}: ${figures(worked)}; ${more.join('; ')}`
   })
