@@ -86,7 +86,8 @@ function workBought(spec: BoughtSpec, setting: Setting): PartResult {
   return {
     rounds: [result.worked], edge: withSides(edge, halves(edge.count)), size, findings: fullness(circumference.cm, floor),
     start: { kind: 'bought', chains: spec.holes },
-    layOut: (round, slot) => onRim(half, floor.width.cm / 2 - (round < 0 ? 0.4 : 0), (slot + 0.5) / (round < 0 ? spec.holes : edge.count)),
+    layOut: (round, station) =>
+      onRim(half, floor.width.cm / 2 - (round < 0 ? 0.4 : 0), (station + 0.5) / (round < 0 ? spec.holes : edge.count)),
     markers: [[0, Math.floor(edge.count / 2)]],
     advice: ['Start at the middle of a short side, so that the start of the rounds lies at the bag\'s side.'],
   }

@@ -238,12 +238,12 @@ function outOnPolygon(corners: number, share: number): number {
 
 /** Where a disc's stitches lie: ring after ring, each round's stitches evenly spread, starting at the top. */
 export function discLayOut(rounds: readonly Worked[], reachCm: number, polygon?: Polygon): LayOut {
-  return (round, slot) => {
+  return (round, station) => {
     if (round < 0) return { x: 0, y: 0 }
     const count = rounds[round]!.edge.count
-    const angle = ((slot + 0.5) / count) * 2 * Math.PI
+    const angle = ((station + 0.5) / count) * 2 * Math.PI
     const out
-      = (round + 1) * reachCm * (polygon ? bulge(polygon, round + 1, (slot + 0.5) / count, rounds[round]!.round.facing === 'wrong') : 1)
+      = (round + 1) * reachCm * (polygon ? bulge(polygon, round + 1, (station + 0.5) / count, rounds[round]!.round.facing === 'wrong') : 1)
     return { x: -Math.sin(angle) * out, y: -Math.cos(angle) * out }
   }
 }

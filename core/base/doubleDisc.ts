@@ -38,9 +38,9 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
   return {
     ...first, rounds, edge: joining.ok ? foldedAtStart(joining.worked.edge) : first.edge,
     size: { ...first.size, height: plus(first.size.height, setting.gauge[spec.stitch].height) },
-    layOut: (round, slot) => {
-      if (round < 2 * count) return onDisc(round < count ? round : round - count, slot)
-      const { x, y } = onDisc(count - 1, slot)
+    layOut: (round, station) => {
+      if (round < 2 * count) return onDisc(round < count ? round : round - count, station)
+      const { x, y } = onDisc(count - 1, station)
       return { x: x * (1 + 0.5 / count), y: y * (1 + 0.5 / count) }
     },
     rising: 1, markers: rounds.map(() => [0]),

@@ -43,7 +43,7 @@ describe('the ends of an oval', () => {
   it('have their markers where the sides begin and end, counted as they are worked', () => {
     const names = firstRound(4, 3)
     expect(sideMarkers(names, false)).toEqual([1, 4, 8, 11])
-    // Worked the other way, stitch k lies at slot n - k: 14 - 11, 14 - 8, 14 - 4, 14 - 1.
+    // Worked the other way, stitch k lies at station n - k: 14 - 11, 14 - 8, 14 - 4, 14 - 1.
     expect(sideMarkers(names, true)).toEqual([3, 6, 10, 13])
   })
 })

@@ -9,7 +9,7 @@ import type { FabricKind } from '../stitch/dictionary'
  * of the near end. In turned work it meets them the other way about, from the same first stitch.
  *
  * To know which is which in any style, every place of the edge carries the name of its stretch. Names are kept in
- * *slots*: the way round the floor against the clock from the round's start, whichever way the last round was worked.
+ * *stations*: the way round the floor against the clock from the round's start, whichever way the last round was worked.
  */
 
 /** The stretches of an oval's edge. */
@@ -18,10 +18,10 @@ export const SIDE_ONE = 1
 export const FAR = 2
 export const SIDE_TWO = 3
 
-/** The name of the stretch that each slot of an edge belongs to. */
+/** The name of the stretch that each station of an edge belongs to. */
 export type Stretches = Uint8Array
 
-/** What each slot of an edge takes in the next round, and the edge's names after it. */
+/** What each station of an edge takes in the next round, and the edge's names after it. */
 export interface Grown {
   readonly steps: readonly Step[]
   readonly stretches: Stretches
@@ -46,10 +46,10 @@ function endsOf(stretches: Stretches): Ends {
   return { near, far, farFirst: stretches.indexOf(FAR), rest: stretches.length - 1 - stretches.lastIndexOf(SIDE_TWO) }
 }
 
-/** Where in its own end a slot lies, counted against the clock from the side before it. */
-function placeInEnd(stretches: Stretches, ends: Ends, slot: number): number {
-  if (stretches[slot] === FAR) return slot - ends.farFirst
-  return slot < ends.near - ends.rest ? ends.rest + slot : slot - (stretches.length - ends.rest)
+/** Where in its own end a station lies, counted against the clock from the side before it. */
+function placeInEnd(stretches: Stretches, ends: Ends, station: number): number {
+  if (stretches[station] === FAR) return station - ends.farFirst
+  return station < ends.near - ends.rest ? ends.rest + station : station - (stretches.length - ends.rest)
 }
 
 /**
@@ -63,9 +63,9 @@ export function growEnds(stretches: Stretches, wrong: boolean, kind: FabricKind,
   const made: number[] = []
   let stretch: number[] = []
   for (let i = 0; i < count; i++) {
-    const slot = wrong && i > 0 ? count - i : i
-    const name = stretches[slot]!
-    const multiple = name === NEAR || name === FAR ? multipleAt(placeInEnd(stretches, ends, slot)) : 1
+    const station = wrong && i > 0 ? count - i : i
+    const name = stretches[station]!
+    const multiple = name === NEAR || name === FAR ? multipleAt(placeInEnd(stretches, ends, station)) : 1
     stretch.push(multiple)
     for (let stitch = 0; stitch < multiple; stitch++) made.push(name)
     const next = wrong ? count - i - 1 : i + 1
@@ -74,29 +74,29 @@ export function growEnds(stretches: Stretches, wrong: boolean, kind: FabricKind,
     stretch = []
   }
   const after = new Uint8Array(made.length)
-  for (let slot = 0; slot < made.length; slot++) after[slot] = made[wrong && slot > 0 ? made.length - slot : slot]!
+  for (let station = 0; station < made.length; station++) after[station] = made[wrong && station > 0 ? made.length - station : station]!
   return { steps, stretches: after }
 }
 
-/** The slot half way along an end: where an oval folds when it lies flat. */
+/** The station half way along an end: where an oval folds when it lies flat. */
 function middleOf(stretches: Stretches, name: number): number {
   const ends = endsOf(stretches)
   const middle = Math.floor((name === FAR ? ends.far : ends.near) / 2)
-  for (let slot = 0; slot < stretches.length; slot++) {
-    if (stretches[slot] === name && placeInEnd(stretches, ends, slot) === middle) return slot
+  for (let station = 0; station < stretches.length; station++) {
+    if (stretches[station] === name && placeInEnd(stretches, ends, station) === middle) return station
   }
   return 0
 }
 
 /** The two sides of a bag on an oval floor: the middles of its ends, as boundaries of the edge. */
 export function endMiddles(stretches: Stretches, edge: Edge, wrong: boolean): readonly [number, number] {
-  const place = (slot: number) => wrong && slot > 0 ? edge.count - slot : slot
+  const place = (station: number) => wrong && station > 0 ? edge.count - station : station
   return [place(middleOf(stretches, NEAR)), place(middleOf(stretches, FAR))]
 }
 
 /** The first and last stitch of both sides, by order of working: where markers go, and move up every round. */
 export function sideMarkers(stretches: Stretches, wrong: boolean): number[] {
-  const made = (slot: number) => wrong && slot > 0 ? stretches.length - slot : slot
+  const made = (station: number) => wrong && station > 0 ? stretches.length - station : station
   return [stretches.indexOf(SIDE_ONE), stretches.lastIndexOf(SIDE_ONE), stretches.indexOf(SIDE_TWO), stretches.lastIndexOf(SIDE_TWO)]
-    .filter(slot => slot >= 0).map(made).sort((a, b) => a - b)
+    .filter(station => station >= 0).map(made).sort((a, b) => a - b)
 }

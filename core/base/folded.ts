@@ -102,7 +102,7 @@ function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
       [0, stitches],
     ),
     size, findings: stop ? [stop] : [], start: rowStart(stitches, stitch, begin.chains),
-    layOut: (round, slot) => ({ x: width.cm / 2 - (slot + 0.5) * w, y: (wanted / 2 - round - 1) * h }),
+    layOut: (round, station) => ({ x: width.cm / 2 - (station + 0.5) * w, y: (wanted / 2 - round - 1) * h }),
     rising: Math.ceil(rounds.length / 2), markers: rounds.map(() => []),
     advice: [[FOLDING, ...(spec.repeat > 1 ? [rowOf(spec, repeats)] : [])].join(' ')],
   }

@@ -172,7 +172,7 @@ function groupMultiple(r: number, spec: Growing): (at: number) => number {
 
 interface Rounds {
   readonly rounds: readonly Worked[]
-  /** The names of every round's slots. */
+  /** The names of every round's stations. */
   readonly stretches: readonly Stretches[]
   readonly stop?: Finding
 }

@@ -194,16 +194,16 @@ function rectangleLayOut(
 ): LayOut {
   const [w, h] = [stitch.width.cm, stitch.height.cm]
   const [right, down] = [(counts.stitches * w) / 2, (counts.rows * h) / 2]
-  const inRow = (rowIndex: number, slot: number): Spot => ({ x: right - (slot + 0.5) * w, y: down - (rowIndex + 1) * h })
-  return (round, slot) => {
-    if (round < 0) return { ...inRow(0, slot), y: down }
-    if (round < counts.rows || rounds.length <= counts.rows) return inRow(round, slot)
+  const inRow = (rowIndex: number, station: number): Spot => ({ x: right - (station + 0.5) * w, y: down - (rowIndex + 1) * h })
+  return (round, station) => {
+    if (round < 0) return { ...inRow(0, station), y: down }
+    if (round < counts.rows || rounds.length <= counts.rows) return inRow(round, station)
     const out = h / 2
     const share = (at: number, of: number) => (at + 0.5) / of
-    if (slot < long) return { x: right - share(slot, long) * 2 * right, y: -down - out }
-    if (slot < long + short) return { x: -right - out, y: -down + share(slot - long, short) * 2 * down }
-    if (slot < 2 * long + short) return { x: -right + share(slot - long - short, long) * 2 * right, y: down + out }
-    return { x: right + out, y: down - share(slot - 2 * long - short, short) * 2 * down }
+    if (station < long) return { x: right - share(station, long) * 2 * right, y: -down - out }
+    if (station < long + short) return { x: -right - out, y: -down + share(station - long, short) * 2 * down }
+    if (station < 2 * long + short) return { x: -right + share(station - long - short, long) * 2 * right, y: down + out }
+    return { x: right + out, y: down - share(station - 2 * long - short, short) * 2 * down }
   }
 }
 

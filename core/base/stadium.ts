@@ -1,17 +1,17 @@
 import type { LayOut, Spot } from '../part/layOut'
 import { FAR, NEAR, SIDE_ONE, SIDE_TWO, type Stretches } from './ends'
 
-/** Running places of every slot within its stretch, worked out once a round. */
+/** Running places of every station within its stretch, worked out once a round. */
 function shares(stretches: Stretches): Float32Array {
   const of = [0, 0, 0, 0]
   for (const name of stretches) of[name]!++
   const rest = stretches.length - 1 - stretches.lastIndexOf(SIDE_TWO)
   const seen = [rest, 0, 0, 0]
   const found = new Float32Array(stretches.length)
-  for (let slot = 0; slot < stretches.length; slot++) {
-    const name = stretches[slot]!
-    const at = name === NEAR && slot >= stretches.length - rest ? slot - (stretches.length - rest) : seen[name]!++
-    found[slot] = (at + 0.5) / of[name]!
+  for (let station = 0; station < stretches.length; station++) {
+    const name = stretches[station]!
+    const at = name === NEAR && station >= stretches.length - rest ? station - (stretches.length - rest) : seen[name]!++
+    found[station] = (at + 0.5) / of[name]!
   }
   return found
 }
@@ -38,10 +38,11 @@ export function stadiumLayOut(half: number, ring: number, counts: { sideStitches
   const known: Float32Array[] = []
   const along = (round: number) => known[round] ??= shares(stretches[round]!)
   const side = counts.sideStitches
-  return (round, slot) => {
-    if (round >= 0) return onStadium(stretches[round]![slot]!, along(round)[slot]!, half, (round + 1) * ring)
-    if (slot === 0 || slot > 2 * side + 1) return { x: -half, y: 0 }
-    if (slot === side + 1) return { x: half, y: 0 }
-    return slot <= side ? { x: ((slot - 0.5) / side - 0.5) * 2 * half, y: 0 } : { x: (0.5 - (slot - side - 1.5) / side) * 2 * half, y: 0 }
+  return (round, station) => {
+    if (round >= 0) return onStadium(stretches[round]![station]!, along(round)[station]!, half, (round + 1) * ring)
+    if (station === 0 || station > 2 * side + 1) return { x: -half, y: 0 }
+    if (station === side + 1) return { x: half, y: 0 }
+    const onward = station <= side ? (station - 0.5) / side - 0.5 : 0.5 - (station - side - 1.5) / side
+    return { x: onward * 2 * half, y: 0 }
   }
 }

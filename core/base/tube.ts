@@ -45,8 +45,8 @@ function workTube(spec: TubeSpec, setting: Setting): PartResult {
     findings: stop ? [stop] : [],
     start: { kind: 'chain-loop', chains: stitches, beforeCm: circumference.cm * (1 + 1 / 26) },
     // Seen from above a tube is two lines, one behind the other.
-    layOut: (round, slot) => {
-      const share = (slot + 0.5) / stitches
+    layOut: (round, station) => {
+      const share = (station + 0.5) / stitches
       const y = round < 0 ? 0 : stitch.height.cm
       return share < 0.5 ? { x: width / 2 - 2 * share * width, y: -y } : { x: -width / 2 + (2 * share - 1) * width, y }
     },

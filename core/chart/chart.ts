@@ -46,7 +46,7 @@ export const DECREASED = 2
  * How far along its round a thing made lies, in places, seen from the right side: turned rounds are worked the other
  * way: rounds from the same first place, rows from the other end.
  */
-export function slotOf(made: number, count: number, worked: Worked): number {
+export function stationOf(made: number, count: number, worked: Worked): number {
   if (worked.round.facing === 'right') return made
   if (!worked.edge.closed) return count - 1 - made
   return made === 0 ? 0 : count - made

@@ -1,7 +1,7 @@
 import type { Draft, DraftPart } from '../draft/draft'
 import type { Spot } from '../part/layOut'
 import type { Worked } from '../round/worked'
-import { blank, type Chart, type ChartRound, markOf, shapes, slotOf } from './chart'
+import { blank, type Chart, type ChartRound, markOf, shapes, stationOf } from './chart'
 
 /** How far a head stays inside the line that its round reaches, towards its foot. */
 const HEAD = 0.08
@@ -11,11 +11,11 @@ function footOf(base: DraftPart, round: number, worked: Worked, made: number, he
   const below = base.rounds[round - 1]
   const { from, to } = worked.edge
   if (below && worked.on.count === below.edge.count && worked.on.from[0] !== -1) {
-    const first = base.layOut!(round - 1, slotOf(from[made]!, worked.on.count, below))
-    const last = base.layOut!(round - 1, slotOf(to[made]!, worked.on.count, below))
+    const first = base.layOut!(round - 1, stationOf(from[made]!, worked.on.count, below))
+    const last = base.layOut!(round - 1, stationOf(to[made]!, worked.on.count, below))
     return { x: (first.x + last.x) / 2, y: (first.y + last.y) / 2 }
   }
-  if (round === 0 || worked.on.count === 1) return base.layOut!(-1, slotOf(from[made]!, worked.on.count, worked))
+  if (round === 0 || worked.on.count === 1) return base.layOut!(-1, stationOf(from[made]!, worked.on.count, worked))
   return towardsMiddle(base, head)
 }
 
@@ -52,7 +52,7 @@ export function planOf(draft: Draft): Chart {
     const from = at
     const shaping = worked.on.count > 1 && shapes(worked)
     for (let made = 0; made < worked.edge.count; made++, at++) {
-      const head = base.layOut!(r, slotOf(made, worked.edge.count, worked))
+      const head = base.layOut!(r, stationOf(made, worked.edge.count, worked))
       const foot = footOf(base, r, worked, made, head)
       chart.kinds[at] = worked.stitches[made]!
       chart.marks[at] = shaping ? markOf(worked, made) : 0

@@ -2,7 +2,7 @@ import { PLACE_CODE } from '../round/edge'
 import { AIMS } from '../round/step'
 import { lengthOf, liesOver } from '../round/freeRuns'
 import type { Worked } from '../round/worked'
-import { slotOf } from './chart'
+import { stationOf } from './chart'
 
 /*
  * Where on the bag a round starts
@@ -75,9 +75,9 @@ export function waysOf(rounds: readonly Worked[], below?: Worked): Ways[] {
 /** How far along its own round each thing lies. */
 function bareWay(worked: Worked, shares = sharesOf(worked)): Float32Array {
   const { count } = worked.edge
-  if (!shares) return Float32Array.from({ length: count }, (_, made) => (slotOf(made, count, worked) + 0.5) / count)
+  if (!shares) return Float32Array.from({ length: count }, (_, made) => (stationOf(made, count, worked) + 0.5) / count)
   const made = new Int32Array(count)
-  for (let i = 0; i < count; i++) made[slotOf(i, count, worked)] = i
+  for (let i = 0; i < count; i++) made[stationOf(i, count, worked)] = i
   const way = new Float32Array(count)
   let at = 0
   for (const i of made) {

@@ -68,6 +68,14 @@ describe('reading a design', () => {
     expect(bySchema(with_(path, value))).toBe(false)
   })
 
+  it.each(['contents', 'measuredBase', 'mouth', 'stretch', 'lining', 'gauge.chain', 'forChild', 'wall.0.stripes'])(
+    'refuses %s that is nothing, and may be left out: null is no answer', (path) => {
+      const found = fields(with_(path, null))
+      expect(found.some(field => field === path || field.startsWith(path))).toBe(true)
+      expect(bySchema(with_(path, null))).toBe(false)
+      expect(fields(with_(path, undefined))).toEqual([])
+    })
+
   it('wants a size either wanted or pinned', () => {
     expect(fields(with_('base.size', { want: { diameterCm: 12 }, pin: { rounds: 3 } }))).toContain('base.size')
     expect(fields(with_('base.size', {}))).toContain('base.size')

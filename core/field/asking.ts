@@ -1,7 +1,7 @@
 import type { Change } from '../part/finding'
 import type { ChoiceField, CountField, Field, Fields, MaybeField, Option, StitchField, Told, WaysField } from './field'
 import type { Now } from './now'
-import { wayOf } from './spec'
+import { decisionOf } from './spec'
 
 /*
  * A question as it is put to the maker now: its words, its answers to choose from, and what of the document an answer changes.
@@ -89,7 +89,7 @@ function stitchAnswers({ kinds }: StitchField, { path, value }: Put, spec: objec
 
 /** How something is decided: each way with the answers that it begins with, and what else changes with it. */
 function wayAnswers(field: WaysField, { path, value }: Put, spec: object, now: Now): Answerable[] {
-  const current = value === undefined ? undefined : wayOf(field, value as object)
+  const current = value === undefined ? undefined : decisionOf(field, value as object)
   const ways = field.ways.map((way): Answerable => ({
     name: said(way.name, spec, now), ...(way.does === undefined ? {} : { does: said(way.does, spec, now) }), chosen: way === current,
     changes: [
@@ -168,7 +168,7 @@ export function withinOf({ field, path, value }: Put): Within | undefined {
   if (field.is === 'group') return { fields: field.fields, at: path, skip: [] }
   if (value === undefined) return undefined
   if (field.is === 'maybe') return { fields: field.fields, at: path, skip: field.lead === undefined ? [] : [field.lead] }
-  const way = field.is === 'ways' ? wayOf(field, value as object) : undefined
+  const way = field.is === 'ways' ? decisionOf(field, value as object) : undefined
   return way && { fields: way.fields, at: [...path, way.under], skip: [] }
 }
 

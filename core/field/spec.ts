@@ -81,7 +81,7 @@ function within(field: Field, value: unknown, path: readonly (string | number)[]
     case 'list':
       return (value as unknown as object[]).flatMap((one, i) => answersOf(field.of, one, [...path, i]))
     case 'ways': {
-      const way = wayOf(field, value)
+      const way = decisionOf(field, value)
       return way ? answersOf(way.fields, value[way.under] as object, [...path, way.under]) : []
     }
     default:
@@ -90,7 +90,7 @@ function within(field: Field, value: unknown, path: readonly (string | number)[]
 }
 
 /** The way that an answer goes by: its `want` or `pin` holds this way's fields. */
-export function wayOf({ ways }: WaysField, value: object): Way | undefined {
+export function decisionOf({ ways }: WaysField, value: object): Way | undefined {
   return ways.find(({ under, fields }) => {
     const held = (value as Record<string, unknown>)[under]
     return isObject(held) && Object.keys(fields).every(name => held[name] !== undefined || fields[name]!.optional)

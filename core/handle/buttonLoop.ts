@@ -62,7 +62,7 @@ function workButtonLoop(spec: ButtonLoopSpec, edge: Edge, setting: Setting): Par
 export const buttonLoop = fitted({
   band: 'button-loop', group: 'Closures', name: 'button and loop',
   does: 'A chain loop at the middle of the back over a button on the front.', fields, refusedAs: 'This closure', begins: () => ({}),
-  fit: workButtonLoop,
+  place: workButtonLoop,
   sample: {
     signs: [
       { path: 'M-0.9 -7V-5.2a0.9 0.9 0 0 0 1.8 0V-7', thick: 0.3 },

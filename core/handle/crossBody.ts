@@ -80,5 +80,5 @@ function workCrossBody(spec: CrossBodySpec, edge: Edge, setting: Setting): PartR
 export const crossBody = fitted({
   band: 'cross-body', name: 'cross-body cord', does: 'A long cord from side to side, worn across the body.', fields,
   tools: ['where-placed'], refusedAs: 'This cord', sample: { spec: spec => ({ ...spec, length: { want: { dropCm: 4.6 } } }) },
-  begins: () => ({ length: { want: { dropCm: 60 } } }), fit: workCrossBody, strengthen: ({ colour }) => [underInstead(colour)],
+  begins: () => ({ length: { want: { dropCm: 60 } } }), place: workCrossBody, strengthen: ({ colour }) => [underInstead(colour)],
 })

@@ -125,5 +125,5 @@ export const knotStraps = fitted({
     stitch, width: { want: { widthCm: Math.max(2, tenths(aroundCm / 6, SLOT_CM)) } }, short: { want: { dropCm: 10 } },
     long: { want: { dropCm: 22 } },
   }),
-  fit: workKnotStraps, strengthen: widerOnFeet,
+  place: workKnotStraps, strengthen: widerOnFeet,
 })

@@ -55,13 +55,13 @@ interface Fitted<B extends string, F extends Fields, S = PartSpec<B, F>> {
   readonly begins: (keeps: Keeps) => Partial<S>
   /** Said where it would stand on handles that are worked in the round; left out, it can. */
   readonly refusedAs?: string
-  readonly fit: (spec: S, edge: Edge, setting: Setting) => PartResult
+  readonly place: (spec: S, edge: Edge, setting: Setting) => PartResult
   readonly strengthen?: (spec: S, strands: number | undefined) => readonly Fix[]
 }
 
 /** Declares a strap or a closure: it leaves the edge as it was, with feet, pieces and advice. */
 export function fitted<const B extends string, const F extends Fields>({
-  fit, refusedAs, sample, ...named
+  place, refusedAs, sample, ...named
 }: Fitted<B, F>): PartKind<B, F> & { readonly fields: F } {
   return kind({
     group: 'Handles', ...named, sample: { on: 'rim', ...sample }, demand: () => AS_IT_WAS,
@@ -69,7 +69,7 @@ export function fitted<const B extends string, const F extends Fields>({
     work: (spec: Where, edge: Edge, setting: WallSetting) => {
       if (refusedAs && edge.free) return refusedOnHandles(edge, setting, refusedAs)
       const { edge: marked, ...moved } = asMarked(edge, setting, spec.sideAt)
-      return { ...fit(spec as never, marked, setting), ...moved }
+      return { ...place(spec as never, marked, setting), ...moved }
     },
   } as never) as never
 }

@@ -142,5 +142,5 @@ export const sewnStraps = fitted({
   tools: ['where-placed'], refusedAs: 'These straps',
   sample: { spec: spec => ({ ...spec, wide: 3, inCm: 2.5, length: { want: { dropCm: 4.6 } } }) },
   begins: ({ stitch, aroundCm }) => ({ stitch, length: { want: { dropCm: 24 } }, inCm: Math.max(1, tenths(aroundCm / 12, IN_CM)) }),
-  fit: workSewnStraps, strengthen: stronger,
+  place: workSewnStraps, strengthen: stronger,
 })

@@ -90,7 +90,7 @@ function workTab(spec: TabSpec, edge: Edge, setting: Setting): PartResult {
 /** A tab (craft 10). */
 export const tab = fitted({
   band: 'tab', group: 'Closures', name: 'tab', does: 'A tab grown from the back, with a buttonhole of chains.', fields,
-  refusedAs: 'This closure', begins: ({ stitch }) => ({ stitch }), fit: workTab,
+  refusedAs: 'This closure', begins: ({ stitch }) => ({ stitch }), place: workTab,
   sample: {
     signs: [
       { path: 'M0 -7V-3.4', thick: 2 },

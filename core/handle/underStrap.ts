@@ -78,6 +78,6 @@ export const underStrap = fitted({
   band: 'under-strap', name: 'strap under the bag', fields, tools: ['where-placed'], refusedAs: 'These straps',
   does: 'One strap under the whole bag, sewn up both sides: the load hangs in it. The strongest for weight.',
   sample: { spec: spec => ({ ...spec, wide: 3, length: { want: { dropCm: 4.6 } } }) },
-  begins: ({ stitch }) => ({ stitch, length: { want: { dropCm: 28 } } }), fit: workUnderStrap,
+  begins: ({ stitch }) => ({ stitch, length: { want: { dropCm: 28 } } }), place: workUnderStrap,
   strengthen: (spec, strands) => widened('wide', strands, wide => `A strap of ${wide} ${strandsOf(spec)}`),
 })

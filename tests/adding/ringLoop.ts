@@ -10,7 +10,7 @@ export const ringLoop = fitted({
   band: 'ring-loop', name: 'ring', does: 'A ring to hang the bag up by.', refusedAs: 'A ring', tools: ['where-placed'],
   fields: { acrossCm: length('The ring, across', between(1, 20), { begins: 4, usually: between(2, 8) }), ...WHERE },
   begins: () => ({ acrossCm: 4 }),
-  fit: (spec, edge, setting) => {
+  place: (spec, edge, setting) => {
     const {
       firsts: [first],
     } = placed(edge, 1, 'sides', spec.nudge)

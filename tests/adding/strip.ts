@@ -32,7 +32,7 @@ export const strip = form({
     return {
       rounds, edge: withSides(edge, halves(stitches)), findings: stop ? [stop] : [], start: { kind: 'chain-loop', chains: stitches },
       size: { height, circumference: times(width, stitches), floor: noFloor(times(width, stitches / 2)) },
-      layOut: (_, slot) => ({ x: (slot - stitches / 2) * width.cm, y: 0 }),
+      layOut: (_, station) => ({ x: (station - stitches / 2) * width.cm, y: 0 }),
     }
   },
   choices: (spec, { gauge }, toleranceCm) => {
