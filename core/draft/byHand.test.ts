@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { baseChoices, beginBase } from '../base/base'
 import { elevation } from '../chart/elevation'
 import { frontOf } from '../chart/front'
 import { markPath } from '../chart/marks'
@@ -12,8 +13,11 @@ import { fittingWords } from '../fit/fitWords'
 import { facingBelow, offPlace, wayOf } from '../handle/rim'
 import { formatLength } from '../measure/format'
 import { thread } from '../mouth/threading'
+import { fromNothing } from '../part/part'
 import { foundation } from '../round/edge'
-import type { RoundStyle } from '../round/style'
+import { each, type Step } from '../round/step'
+import { inStyle as round, type RoundStyle } from '../round/style'
+import { isDrawnTogether } from '../round/worked'
 import type { WallSpec } from '../wall/wall'
 import { yarnNeeds } from '../yarn/yarn'
 import { draft } from './draft'
@@ -352,5 +356,87 @@ describe('findings', () => {
     expect(codes(bag({ contents }, plain(4), casing))).toEqual(expect.arrayContaining(['cords-long']))
     expect(codes(bag({ contents }, plain(4), slots))).toEqual(expect.arrayContaining(['drop', 'handle-load']))
     expect(codes(bag({ mouth: { divides: 7 } }, plain(4)))).toContain('mouth-does-not-divide')
+  })
+})
+
+describe('what begins, opens and is laid out', () => {
+  it('a base that is to be long is as long as what it takes the place of, or 1.6 times if that was as wide as long', () => {
+    const like = { stitch: 'sc', colour: 'main', heightCm: 10 } as const
+    expect(beginBase('oval', { ...like, lengthCm: 20, widthCm: 20 })).toMatchObject({ size: { want: { lengthCm: 32, widthCm: 20 } } })
+    expect(beginBase('oval', { ...like, lengthCm: 20, widthCm: 18 })).toMatchObject({ size: { want: { lengthCm: 32, widthCm: 18 } } })
+    expect(beginBase('oval', { ...like, lengthCm: 20, widthCm: 9 })).toMatchObject({ size: { want: { lengthCm: 20, widthCm: 9 } } })
+    expect(beginBase('oval', { ...like, lengthCm: 21, widthCm: 0 })).toMatchObject({ size: { want: { lengthCm: 21, widthCm: 7 } } })
+  })
+
+  it('a bought floor is the only choice there is', () => {
+    const bought = beginBase('bought', { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 10, heightCm: 10 })
+    const { gauge: own, parts } = draft(bag({ base: bought }))
+    expect(baseChoices(bought, fromNothing(own, newDesign('x').rounds), 5)).toEqual([
+      { base: bought, stitches: parts[0]!.edge.count, off: [], errorCm: 0 },
+    ])
+  })
+
+  it('a disc of pinned rounds is as large as its rounds: ten of half a centimetre are 10 cm, and 9 to 11 lie within 1 cm of that', () => {
+    const disc = { ...newDesign('x').base, increases: 6, size: { pin: { rounds: 10 } } }
+    const { gauge: own } = draft(bag({ base: disc }))
+    const found = baseChoices(disc, fromNothing(own, newDesign('x').rounds), 1)
+    expect(found.map(({ stitches }) => stitches)).toEqual([54, 60, 66])
+    for (const { off } of found) expect(Math.abs(off[0]!.cm)).toBeLessThanOrEqual(1)
+  })
+
+  it('a starting chain counts as the first stitch only of a round that opens with one in the place it stands on', () => {
+    const counting = { style: 'joined', startingChainCounts: true } as const
+    const counts = (step: Step) => round(counting, 1, 'dc', 'main', [step]).begin
+    expect(counts(each('dc', 8))).toMatchObject({ counts: true, chains: 3 })
+    expect(counts(each('dc', 8, 'back'))).toMatchObject({ counts: true, chains: 3 })
+    expect(counts(each('dc', 8, 'frontPost'))).toMatchObject({ counts: false, chains: 2 })
+    expect(counts(each('dc', 8, 'backPost'))).toMatchObject({ counts: false, chains: 2 })
+    expect(counts({ do: 'stitch', kind: 'dc', times: 8, aim: 'space' })).toMatchObject({ counts: false, chains: 2 })
+    expect(counts({ do: 'repeat', times: 4, steps: [each('dc', 2)] })).toMatchObject({ counts: true })
+    expect(counts({ do: 'repeat', times: 4, steps: [{ do: 'stitch', kind: 'dc', times: 2, aim: 'gap' }] })).toMatchObject({ counts: false })
+  })
+
+  it('the pick-up round of a rectangle lies half a round outside its rows', () => {
+    const drafted = draft(bag({
+      base: {
+        form: 'rectangle', stitch: 'sc', size: { pin: { stitches: 30, rows: 9 } }, rowEnds: 'one-each', corners: 'none', colour: 'main',
+      },
+    }))
+    const { headX, headY, rounds } = planOf(drafted)
+    const of = ({ from, to }: { readonly from: number, readonly to: number }, heads: ArrayLike<number>) =>
+      Array.from({ length: to - from }, (_, i) => heads[from + i]!)
+    const rows = rounds.slice(0, -1)
+    const around = rounds.at(-1)!
+    const reach = (heads: ArrayLike<number>) => Math.max(...of(around, heads)) - Math.max(...rows.flatMap(row => of(row, heads)))
+    expect(reach(headX)).toBeGreaterThan(0.1)
+    expect(reach(headX)).toBeLessThan(0.8)
+    expect(Math.min(...of(around, headY))).toBeLessThan(Math.min(...rows.flatMap(row => of(row, headY))) + 1e-9)
+  })
+
+  it('a decrease is drawn as what shapes the round, a stitch into a gap is not', () => {
+    const drawn = (wall: WallSpec) => {
+      const { worked } = draft(bag({}, plain(2), wall)).rounds.at(-1)!
+      return Array.from({ length: worked.edge.count }, (_, made) => isDrawnTogether(worked, made)).filter(Boolean).length
+    }
+    expect(drawn({ band: 'adjust', stitch: 'sc', to: { pin: { change: -8 } }, mirrored: true, colour: 'main' })).toBe(8)
+    expect(drawn({ band: 'adjust', stitch: 'sc', to: { pin: { change: 8 } }, mirrored: true, colour: 'main' })).toBe(0)
+    expect(drawn({ band: 'pairs', size: { pin: { rounds: 2 } }, colour: 'main' })).toBe(0)
+    expect(drawn({ band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' })).toBe(0)
+  })
+
+  it('a strap wider than its feet is worked as wide as they are, and says so', () => {
+    const knot = (foot: number, wide: number): WallSpec => ({
+      band: 'knot-straps', foot, wide, width: { pin: { stitches: 8 } }, short: { want: { dropCm: 10 } }, long: { want: { dropCm: 22 } },
+      join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main',
+    })
+    expect(codes(bag({}, plain(6), knot(5, 7)))).toContain('strap-wider-than-foot')
+    expect(codes(bag({}, plain(6), knot(7, 7)))).not.toContain('strap-wider-than-foot')
+    expect(draft(bag({}, plain(6), knot(5, 7))).parts.at(-1)!.handles[0]!.strands).toBe(5)
+  })
+
+  it('a button\'s loop is its chains long: 12 of half a centimetre are 6 cm', () => {
+    const loop: WallSpec = { band: 'button-loop', buttonCm: 2.5, colour: 'main' }
+    const [piece] = draft(bag({}, plain(6), loop)).parts.at(-1)!.pieces
+    expect([piece!.start.chains, piece!.lengthCm]).toEqual([12, 6])
   })
 })
