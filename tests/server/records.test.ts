@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
@@ -26,6 +26,20 @@ describe('the records', () => {
     expect(db.pragma('journal_mode', { simple: true })).toBe('wal')
     expect(db.pragma('synchronous', { simple: true })).toBe(2)
     expect(db.pragma('foreign_keys', { simple: true })).toBe(1)
+    db.close()
+  })
+
+  it('bring a bag that was kept by the version before up to this one, and save it so', () => {
+    const db = open(path)
+    const before = JSON.parse(readFileSync(new URL('../kept/version-1/apple-tote.json', import.meta.url), 'utf8')) as { name: string }
+    const kept = shelf(db, 'designs', readDesign)
+    const { id } = kept.add(before as never)
+    const { document, revision } = kept.find(id)!
+    expect(document.version).toBe(2)
+    expect(document.wall.map(part => part.id)).toEqual(['part-1', 'part-2', 'part-3', 'part-4'])
+    expect(kept.list()[0]!.document).toEqual(document)
+    expect(kept.save(id, revision, document).kept).toBe(true)
+    expect(kept.find(id)!.document).toEqual(document)
     db.close()
   })
 
