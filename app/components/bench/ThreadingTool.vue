@@ -34,10 +34,12 @@ const drawn = computed(() => casing.value && drawnBy(casing.value.gathered, view
       role="status"
       class="figures"
     >
-      {{ formatCm(drawn.aroundCm, units) }} round, a hole of {{ formatCm(drawn.openingCm, units) }}, ends of {{ formatCm(drawn.tailCm, units) }}
+      {{ formatCm(drawn.aroundCm, units) }} round, a hole of {{ formatCm(drawn.openingCm, units) }},
+      ends of {{ formatCm(drawn.tailCm, units) }}
     </p>
     <p class="soft">
-      An estimate, from memory: tight, {{ casing.eyelets }} posts stand side by side, each as thick as the fabric ({{ formatCm(casing.gathered.fabricCm, units) }}), with the cords inside.
+      An estimate, from memory: tight, {{ casing.eyelets }} posts stand side by side, each as thick as
+      the fabric ({{ formatCm(casing.gathered.fabricCm, units) }}), with the cords inside.
     </p>
   </div>
   <ThreadingRing

@@ -85,5 +85,6 @@ function type(value: number | undefined): void {
 </template>
 
 <style scoped>
-.usual { margin-top: 0.45rem; display: flex; flex-wrap: wrap; gap: 0.4rem; align-items: center; font-size: 0.86rem; color: var(--soft-ink); }
+.usual { margin-top: 0.45rem; display: flex; flex-wrap: wrap; gap: 0.4rem; align-items: center; }
+.usual { font-size: 0.86rem; color: var(--soft-ink); }
 </style>
