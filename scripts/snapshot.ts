@@ -126,7 +126,8 @@ function since(shot: Shot): readonly Apart[] | string {
   if (!read.ok) return `cannot be read: ${JSON.stringify(read.problems)}`
   const now = outputsOf(read.document)
   if ('breaks' in shot.outputs || 'breaks' in now) return `breaks: before ${shot.outputs.breaks ?? 'not'}, now ${now.breaks ?? 'not'}`
-  const ids = read.document.wall.map(({ id }) => id)
+  const { version } = shot.document as { version: number }
+  const ids = version === read.document.version ? [] : read.document.wall.map(({ id }) => id)
   return Object.entries(shot.outputs).flatMap(([output, then]) => apart(output, then, now[output]!, ids) ?? [])
 }
 

@@ -5,6 +5,7 @@ import type { Gauge } from '../gauge/gauge'
 import { fromNothing, type PartResult, type Setting } from '../part/part'
 import type { Start } from '../part/start'
 import { type Edge, withSides } from '../round/edge'
+import type { Worked } from '../round/worked'
 import { turnUp } from '../wall/turnUp'
 import { kindOf, looksUp, mainStitch, workWall } from '../wall/wall'
 import { accepts } from './accepts'
@@ -83,8 +84,7 @@ function waitingWall(design: Design, gauge: Gauge, spec: WallPart, index: number
 }
 
 /** The next turned round shows the other side of the last one. */
-function turnsAfter(parts: readonly WorkedPart[]): number {
-  const last = parts.flatMap(({ part }) => part.rounds).at(-1)
+function turnsAfter(last: Worked | undefined): number {
   if (!last) return 0
   return last.round.facing === 'right' ? 1 : 2
 }
@@ -124,6 +124,7 @@ class Rising {
   readonly worked: WorkedPart[] = []
   start: Start = NO_START
   private below = 0
+  private last: Worked | undefined
   private risen = 0
   private tallCm = 0
 
@@ -145,7 +146,7 @@ class Rising {
     const under = worked.at(-1)?.part
     const floor = worked[0]?.part.size.floor
     return {
-      ...fromNothing(gauge, design.rounds), index: this.below, turns: turnsAfter(worked),
+      ...fromNothing(gauge, design.rounds), index: this.below, turns: turnsAfter(this.last),
       ...(under ? { belowCm: under.size.circumference.cm, tallCm } : {}), ...(floor ? { floor } : {}), ...insideAt(design, tallCm),
     }
   }
@@ -162,6 +163,7 @@ class Rising {
     const part = earlier && alike(earlier.origin, origin) ? earlier.part : this.anew(id, name, from, work(setting))
     this.worked.push({ part, origin })
     this.below += part.rounds.length
+    this.last = part.rounds.at(-1) ?? this.last
     this.tallCm += part.size.height.cm
     if (this.worked.length > 1) this.risen += part.rounds.length
     return !isStopped(part)

@@ -14,7 +14,7 @@ function longestPlain(parts: readonly DraftPart[]): DraftPart | undefined {
 
 /** Makers want the right side facing before an edging: in turned work the last round may face the other way (craft 2). */
 function facing(design: Design, parts: readonly DraftPart[]): Finding[] {
-  const last = parts.flatMap(({ rounds }) => rounds).at(-1)
+  const last = parts.findLast(({ rounds }) => rounds.length > 0)?.rounds.at(-1)
   if (design.rounds.style !== 'turned' || design.wall.length === 0 || last?.round.facing !== 'wrong' || last.round.join === 'open')
     return []
   const band = longestPlain(parts)

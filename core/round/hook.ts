@@ -25,7 +25,16 @@ export class Hook {
   private begun = 0
   error: WorkError | undefined
 
-  constructor(private readonly on: Edge, private readonly order: Reading, private readonly things: Things) {}
+  /** The first thing made on or after each of the two sides of the edge below, -1 while there is none. */
+  private readonly beyond = [-1, -1]
+  /** The readings of those sides, and the nearest that nothing was made beyond so far. */
+  private readonly sides: readonly number[]
+  private nextSide: number
+
+  constructor(private readonly on: Edge, private readonly order: Reading, private readonly things: Things) {
+    this.sides = [order.ofSide(on.sides[0]), order.ofSide(on.sides[1])]
+    this.nextSide = Math.min(this.sides[0]!, this.sides[1]!)
+  }
 
   /** How much is made. */
   private get made(): number {
@@ -42,7 +51,23 @@ export class Hook {
   }
 
   private make(stitch: number, loop: number, aim: number, first: number, last: number): void {
-    this.things.stitch(stitch, loop, aim, first, last, this.begun)
+    if (this.begun >= this.nextSide) this.passSides(this.begun, 1)
+    this.things.stitch(stitch, loop, aim, first, last)
+  }
+
+  /** Notes the sides that the next things, from a reading on and one to a place, are the first to stand on or beyond. */
+  private passSides(from: number, things: number): void {
+    this.nextSide = Infinity
+    for (const [i, side] of this.sides.entries()) {
+      if (this.beyond[i]! >= 0) continue
+      if (side < from + things) this.beyond[i] = this.things.count + Math.max(side - from, 0)
+      else this.nextSide = Math.min(this.nextSide, side)
+    }
+  }
+
+  private makeSpace(chains: number, aim: number, first: number, last: number, closedBy?: number): void {
+    if (this.begun >= this.nextSide) this.passSides(this.begun, 1)
+    this.things.space(chains, aim, first, last, closedBy)
   }
 
   /** Chains spring from the place used last and go to the next one. */
@@ -50,7 +75,7 @@ export class Hook {
     this.begun = this.reading
     const before = Math.max(this.used, 0)
     const after = Math.max(this.order.placeAt(Math.min(this.reading, this.on.count - 1)), 0)
-    this.things.space(run, 0, before, after, this.begun, closedBy)
+    this.makeSpace(run, 0, before, after, closedBy)
     return true
   }
 
@@ -102,6 +127,7 @@ export class Hook {
 
   /** A stitch in each of the next places, straight on. */
   private inRow(code: number, loop: number, times: number): true {
+    if (this.reading + times > this.nextSide) this.passSides(this.reading, times)
     this.things.row(code, loop, this.reading, times)
     this.reading += times
     this.used = this.reading - 1
@@ -137,7 +163,7 @@ export class Hook {
 
   private groupPart(part: StitchStep | ChainStep, loop: number, aim: number, place: number, last: number): void {
     if (part.do === 'chain') {
-      this.things.space(part.chains, aim, place, last, this.begun)
+      this.makeSpace(part.chains, aim, place, last)
       return
     }
     for (let i = 0; i < part.times; i++) this.make(STITCH_CODE[part.kind], loop, aim, place, last)
@@ -193,9 +219,9 @@ export class Hook {
     return left === 0 || this.fail({ code: 'left-over', left, places: this.on.count })
   }
 
-  /** Where a boundary of the edge below has moved to: before the first thing made on or after it. */
-  carry(side: number): number {
-    const first = this.things.firstFrom(this.order.ofSide(side))
-    return first === this.made && this.on.closed ? 0 : first
+  /** Where a side of the edge below has moved to: before the first thing made on or after it. */
+  carried(side: 0 | 1): number {
+    const first = this.beyond[side]!
+    return first >= 0 ? first : this.on.closed ? 0 : this.made
   }
 }

@@ -32,10 +32,8 @@ export class Reading {
 
   /** The reading of a boundary of the edge below. Unturned it is the one before place `side`; turned, the one after it, on the way back. */
   ofSide(side: number): number {
-    const { start } = this
     const { count, closed } = this.on
-    const within = (place: number) => (place + 2 * count) % count
     if (!closed) return this.turn ? count - side : side
-    return this.turn ? within(start - side) + 1 : within(side - start)
+    return ((this.turn ? this.start - side : side - this.start) + 2 * count) % count + (this.turn ? 1 : 0)
   }
 }

@@ -26,8 +26,8 @@ function madeBy(step: Step): number {
   }
 }
 
-/** Bytes of one thing: three numbers of four, one of two, and four of one. */
-const THING_BYTES = 3 * 4 + 2 + 4
+/** Bytes of one thing: two numbers of four, one of two, and four of one. */
+const THING_BYTES = 2 * 4 + 2 + 4
 
 /**
  * The things that a round makes, in the order they are made, in flat arrays of numbers of its own. They begin as noughts, which
@@ -39,8 +39,6 @@ export class Things {
   private room: number
   private from!: Int32Array<ArrayBuffer>
   private to!: Int32Array<ArrayBuffer>
-  /** Where the finger was: grows along the round, whatever the stitches stand on. */
-  private met!: Int32Array<ArrayBuffer>
   private chains!: Uint16Array<ArrayBuffer>
   private stitches!: Uint8Array<ArrayBuffer>
   private loops!: Uint8Array<ArrayBuffer>
@@ -57,22 +55,20 @@ export class Things {
     const { room } = this
     this.from = new Int32Array(memory, 0, room)
     this.to = new Int32Array(memory, 4 * room, room)
-    this.met = new Int32Array(memory, 8 * room, room)
-    this.chains = new Uint16Array(memory, 12 * room, room)
-    this.stitches = new Uint8Array(memory, 14 * room, room)
-    this.loops = new Uint8Array(memory, 15 * room, room)
-    this.aims = new Uint8Array(memory, 16 * room, room)
-    this.kinds = new Uint8Array(memory, 17 * room, room)
+    this.chains = new Uint16Array(memory, 8 * room, room)
+    this.stitches = new Uint8Array(memory, 10 * room, room)
+    this.loops = new Uint8Array(memory, 11 * room, room)
+    this.aims = new Uint8Array(memory, 12 * room, room)
+    this.kinds = new Uint8Array(memory, 13 * room, room)
   }
 
   private makeRoom(count: number): void {
     if (count <= this.room) return
     while (this.room < count) this.room *= 2
-    const { from, to, met, chains, stitches, loops, aims, kinds } = this
+    const { from, to, chains, stitches, loops, aims, kinds } = this
     this.lieIn(new ArrayBuffer(this.room * THING_BYTES))
     this.from.set(from)
     this.to.set(to)
-    this.met.set(met)
     this.chains.set(chains)
     this.stitches.set(stitches)
     this.loops.set(loops)
@@ -80,8 +76,8 @@ export class Things {
     this.kinds.set(kinds)
   }
 
-  /** A stitch by its code and how it was worked, on the first and the last of its places; the finger was at `met`. It leaves its top. */
-  stitch(stitch: number, loop: number, aim: number, first: number, last: number, met: number): void {
+  /** A stitch by its code and how it was worked, on the first and the last of its places. It leaves its top. */
+  stitch(stitch: number, loop: number, aim: number, first: number, last: number): void {
     const at = this.count
     if (at === this.room) this.makeRoom(at + 1)
     this.count = at + 1
@@ -90,59 +86,41 @@ export class Things {
     this.aims[at] = aim
     this.from[at] = first
     this.to[at] = last
-    this.met[at] = met
   }
 
   /** A run of so many chains, which leaves a space; of a loop that a taller stitch closes, that stitch by its code. */
-  space(chains: number, aim: number, first: number, last: number, met: number, closedBy = STITCH_CODE.ch): void {
-    this.stitch(closedBy, 0, aim, first, last, met)
+  space(chains: number, aim: number, first: number, last: number, closedBy = STITCH_CODE.ch): void {
+    this.stitch(closedBy, 0, aim, first, last)
     this.kinds[this.count - 1] = PLACE_CODE.space
     this.chains[this.count - 1] = chains
   }
 
   /** A stitch in each of so many places, one after the other as they were made: the common case, and the fast one. */
   row(stitch: number, loop: number, firstPlace: number, times: number): void {
-    const [first, end] = [this.count, this.count + times]
+    const first = this.count
+    const end = first + times
     this.makeRoom(end)
-    const { from, to, met } = this
+    const { from, to } = this
     this.stitches.fill(stitch, first, end)
     if (loop !== 0) this.loops.fill(loop, first, end)
     for (let at = first, place = firstPlace; at < end; at++, place++) {
       from[at] = place
       to[at] = place
-      met[at] = place
     }
     this.count = end
   }
 
-  /** The first thing made on or after a reading; as many as there are if none was. */
-  firstFrom(reading: number): number {
-    let low = 0
-    let high = this.count
-    while (low < high) {
-      const middle = (low + high) >> 1
-      if (this.met[middle]! < reading) low = middle + 1
-      else high = middle
-    }
-    return low
-  }
-
-  /** The places of the edge they leave. */
-  places(): Pick<Edge, 'count' | 'kinds' | 'chains' | 'from' | 'to'> {
+  /** What is made: the places of the edge it leaves, and how each was worked. */
+  made(): Pick<Edge, 'count' | 'kinds' | 'chains' | 'from' | 'to'> & Pick<Worked, 'stitches' | 'loops' | 'aims'> {
     const { count } = this
     return {
-      count, kinds: made(this.kinds, count), chains: made(this.chains, count), from: made(this.from, count), to: made(this.to, count),
+      count, kinds: first(this.kinds, count), chains: first(this.chains, count), from: first(this.from, count), to: first(this.to, count),
+      stitches: first(this.stitches, count), loops: first(this.loops, count), aims: first(this.aims, count),
     }
-  }
-
-  /** How each was worked. */
-  working(): Pick<Worked, 'stitches' | 'loops' | 'aims'> {
-    const { count } = this
-    return { stitches: made(this.stitches, count), loops: made(this.loops, count), aims: made(this.aims, count) }
   }
 }
 
-/** As much of an array as was made. */
-function made<A extends Uint8Array | Uint16Array | Int32Array>(array: A, count: number): A {
+/** The first so many of an array. */
+function first<A extends Uint8Array | Uint16Array | Int32Array>(array: A, count: number): A {
   return array.length === count ? array : (array.subarray(0, count) as A)
 }

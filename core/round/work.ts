@@ -69,14 +69,11 @@ export function work(round: Round, on: Edge): WorkResult {
   if (!hook.run(round.steps)) return { ok: false, error: hook.error! }
   if (round.closing) hook.close(round.closing)
   if (!hook.finish()) return { ok: false, error: hook.error! }
-  const places = things.places()
+  const { count, kinds, chains, from, to, stitches, loops, aims } = things.made()
   const edge: Edge = {
-    ...places,
-    sides: apart(hook.carry(on.sides[0]), hook.carry(on.sides[1]), places.count),
-    closed: round.join !== 'open',
-    start: round.closing ? places.count - 1 : 0,
-    over: on.count,
-    ...(on.free ? { free: carryFree(on, places) } : {}),
+    count, kinds, chains, from, to, sides: apart(hook.carried(0), hook.carried(1), count), closed: round.join !== 'open',
+    start: round.closing ? count - 1 : 0, over: on.count,
+    ...(on.free ? { free: carryFree(on, { count, from, to }) } : {}),
   }
-  return { ok: true, worked: { round, on, edge, ...things.working() } }
+  return { ok: true, worked: { round, on, edge, stitches, loops, aims } }
 }
