@@ -78,6 +78,7 @@ function workBoat(spec: BoatSpec, setting: Setting): PartResult {
     },
     layOut: stadiumLayOut((sideStitches * stitch.width.cm) / 2, stitch.height.cm, counts, stretches),
     markers: stretches.map(names => sideMarkers(names, false)), advice: ['From here straight up: nothing grows any more.'],
+    looks: 'It is meant to look like this: it stands like a boat for four or five rounds, then it folds flat.',
   }
 }
 

@@ -89,6 +89,7 @@ function workBought(spec: BoughtSpec, setting: Setting): PartResult {
     layOut: (round, station) =>
       onRim(half, floor.width.cm / 2 - (round < 0 ? 0.4 : 0), (station + 0.5) / (round < 0 ? spec.holes : edge.count)),
     markers: [[0, Math.floor(edge.count / 2)]],
+    notions: ['a ready-made floor with holes'],
     advice: ['Start at the middle of a short side, so that the start of the rounds lies at the bag\'s side.'],
   }
 }

@@ -214,9 +214,14 @@ export function workDisc(spec: DiscSpec, setting: Setting): PartResult {
       size.floor.length.cm / 2 / Math.max(1, count),
       spec.placing === 'stacked' ? { corners: increases, increaseAt: spec.increaseAt } : undefined,
     ),
-    markers: rounds.map(() => [0]), bagNotes: growingNotes(spec),
+    markers: rounds.map(() => [0]), bagNotes: growingNotes(spec), looks: FLOOR_LOOKS,
   }
 }
+
+/** Makers say so, because the worker worries (craft 13). */
+export const FLOOR_LOOKS
+  = 'It is meant to look like this: a floor just done may warp a little and look too small; it goes on growing a round or two into the '
+    + 'wall.'
 
 /** The polygon that increases one above the other make of a disc: a corner at each of them. */
 export interface Polygon {

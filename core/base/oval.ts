@@ -17,7 +17,7 @@ import { work } from '../round/work'
 import type { Worked } from '../round/worked'
 import { explain } from '../round/workError'
 import { type BaseChoice, countsWithin, increasesToTry, offBy } from './choice'
-import { DECIDES, discSize, type Growing, GROWING, growingNotes } from './circle'
+import { FLOOR_LOOKS, DECIDES, discSize, type Growing, GROWING, growingNotes } from './circle'
 import { endMiddles, FAR, growEnds, NEAR, SIDE_ONE, SIDE_TWO, sideMarkers, type Stretches } from './ends'
 import { flatIncreases, flatnessFinding } from './flatness'
 import { type BaseStitch, form, type FormSpec, sizesLike, type Taped } from './form'
@@ -243,7 +243,7 @@ function workOval(spec: OvalSpec, setting: Setting): PartResult {
   const wrong = last >= 0 && rounds[last]!.round.facing === 'wrong'
   const edge = rounds[last]?.edge
   return {
-    rounds, bagNotes: growingNotes(spec),
+    rounds, bagNotes: growingNotes(spec), looks: FLOOR_LOOKS,
     edge: edge ? withSides(edge, endMiddles(stretches[last]!, edge, wrong)) : foundationOf([{ kind: 'chain', count: 1 }]), size,
     findings: [endFinding(perEnd, stitch, counts.rounds), ...(stop ? [stop] : [])],
     start: startOf(spec, counts, stitch, rounds[0]?.round.begin.chains ?? 0), layOut: ovalLayOut(counts, stretches, floor, stitch),

@@ -172,7 +172,7 @@ function workRectangle(spec: RectangleSpec, setting: Setting): PartResult {
     start: rowStart(counts.stitches, stitch, begin.chains), layOut: rectangleLayOut(counts, stitch, rounds, [long, short]),
     markers: rounds.map((_, i) => (i < counts.rows ? [] : [0, long, long + short, 2 * long + short])),
     advice: [
-      'After the last row, ch 1 and turn, then work one round about all four sides; put a marker in each corner. '
+      'After the last row turn, and work one round about all four sides; put a marker in each corner. '
       + (spec.corners === 'none'
         ? 'Without extra corner stitches the edge turns up at once, into box corners.'
         : 'One more stitch at each corner keeps the floor flat to its edge.'),

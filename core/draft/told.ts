@@ -53,6 +53,7 @@ export function asPart(id: string, name: string, from: Drafted, below: number, r
   return {
     ...result, ...lyingFlat(result), id, name, from, firstRound: below + 1, rising: result.rising ?? result.rounds.length,
     findings: result.findings.map(finding => findingIn(finding, id, from, units)),
+    ...(result.notions ? { notions: result.notions.map(text => inUnits(text, units)) } : {}),
     advice: (result.advice ?? []).map(text => inUnits(text, units)), handles: result.handles ?? [], sidesMoved: result.sidesMoved ?? 0,
     pieces: (result.pieces ?? []).map(piece => pieceIn(piece, units)),
   }

@@ -71,6 +71,7 @@ function workBoughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting
     ],
     {
       handles, grip: gripOf(edge, setting, placing),
+      notions: [`${spec.number === 2 ? 'two ready-made handles' : 'a ready-made handle'} of ${tape(spec.lengthCm)}`],
       advice: [
         `Markers, counted from the start of the last round: ${at.join('; ')}.`, holdingWords(spec),
         'Pin both ends first and hold the bag up by them: they must hang level.',

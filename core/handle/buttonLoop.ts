@@ -4,7 +4,7 @@ import type { PartResult, Setting } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
 import { STITCHES } from '../stitch/dictionary'
-import { BUTTON_CM, buttonWords, middles } from './buttons'
+import { BUTTON_CM, buttonNotion, buttonWords, middles } from './buttons'
 import { fitted, strapsTooWide } from './onRim'
 import { nothingWorked } from './unworked'
 
@@ -52,7 +52,7 @@ function workButtonLoop(spec: ButtonLoopSpec, edge: Edge, setting: Setting): Par
       },
     ],
     {
-      pieces: [piece], closure: { by: 'loop', buttonCm: spec.buttonCm },
+      pieces: [piece], closure: { by: 'loop', buttonCm: spec.buttonCm }, notions: [buttonNotion(spec.buttonCm)],
       advice: [`Markers, counted from the start of the last round: ${back} for the loop, ${front} for the button.`],
     },
   )

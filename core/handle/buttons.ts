@@ -16,6 +16,11 @@ export function middles(edge: Edge, setting: Setting, places: number): { readonl
   return { front, back }
 }
 
+/** A button, among what is needed. */
+export function buttonNotion(buttonCm: number): string {
+  return `a button of ${tape(buttonCm)}`
+}
+
 const SEWN_ON
   = 'Sew the button on with the yarn or thread through a scrap of fabric behind it, several times, and round the stem. Buttons come '
     + 'off and can be swallowed: none on anything for a small child.'

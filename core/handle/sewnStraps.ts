@@ -120,7 +120,7 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
       ...offPlace(placing, spec, 'The straps', spec.number === 2),
     ],
     {
-      pieces: [piece], handles, grip: gripOf(edge, setting, placing),
+      pieces: [piece], handles, grip: gripOf(edge, setting, placing), ...(spec.reinforced === 'tape' ? { notions: ['woven tape and sewing thread'] } : {}),
       advice: [
         'Markers, counted from the start of the last round: '
         + `${at.map((pair, i) => `${pair.join(' and ')}${spec.number === 2 ? ` on the ${on[i]!.face.name}` : ''}`).join('; ')}.`,

@@ -6,7 +6,7 @@ import type { PartResult, Setting } from '../part/part'
 import type { Piece } from '../part/piece'
 import { type Edge, foundation } from '../round/edge'
 import { at, chain, each, skip, type Step } from '../round/step'
-import { BUTTON_CM, buttonWords, middles } from './buttons'
+import { BUTTON_CM, buttonNotion, buttonWords, middles } from './buttons'
 import { fitted, strapsTooWide } from './onRim'
 import { STRAP_STITCH } from './strapLength'
 import { rowsOf, type StripStitch } from './strip'
@@ -81,7 +81,7 @@ function workTab(spec: TabSpec, edge: Edge, setting: Setting): PartResult {
       ...widened,
     ],
     {
-      pieces: [piece], closure: { by: 'strip', buttonCm: spec.buttonCm },
+      pieces: [piece], closure: { by: 'strip', buttonCm: spec.buttonCm }, notions: [buttonNotion(spec.buttonCm)],
       advice: [`Markers, counted from the start of the last round: ${back} for the tab, below ${front} for the button.`],
     },
   )

@@ -8,7 +8,7 @@ export function nothingWorked(
   edge: Edge,
   setting: Setting,
   findings: readonly Finding[],
-  fitted: Pick<PartResult, 'pieces' | 'handles' | 'grip' | 'advice' | 'closure'> = {},
+  fitted: Pick<PartResult, 'pieces' | 'handles' | 'grip' | 'advice' | 'closure' | 'notions'> = {},
 ): PartResult {
   const cm = setting.belowCm ?? edge.count * setting.gauge.sc.width.cm
   const { width, height } = setting.gauge.sc

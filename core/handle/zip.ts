@@ -30,10 +30,11 @@ function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
     spec.colour,
     setting.gauge,
   )
+  const zipCm = Math.max(3, Math.round(made.lengthCm))
   const piece: Piece = {
     id: 'facing', name: 'Zip facings', times: 2, ...made, along: true, colour: spec.colour,
     advice: [
-      `Take a zip of about ${tape(Math.max(3, Math.round(made.lengthCm)))}, or a longer one cut off: closed ends that can be sewn over.`,
+      `Take a zip of about ${tape(zipCm)}, or a longer one cut off: closed ends that can be sewn over.`,
     ],
     finish: [
       `Pin each facing along one side of the zip, its edge ${tape(0.5)} from the teeth, and sew it with small back stitches: by hand, `
@@ -51,7 +52,9 @@ function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
         what: `Two facings of ${tape(made.lengthCm)} by ${tape(made.widthCm)}; the mouth is ${tape(halfCm)} across lying flat.`,
       },
     ],
-    { pieces: [piece], closure: { by: 'teeth' }, advice: ['Mark both sides of the bag at the rim: the facings run from side to side.'] },
+    {
+      pieces: [piece], closure: { by: 'teeth' }, notions: [`a zip of about ${tape(zipCm)}`, 'sewing thread'], advice: ['Mark both sides of the bag at the rim: the facings run from side to side.'],
+    },
   )
 }
 

@@ -11,7 +11,7 @@ import { at, chain, each, inOne, repeat, skip, type Step } from '../round/step'
 import { inStyle } from '../round/style'
 import { closingOf, closingWays } from './closing'
 import { chainEnds, type Plan, planFor, wantedPlan } from './loopsPlan'
-import { LOOPS_FIELDS, loopsAsks, loopsGive, loopsOn, type LoopsSpec, type Motif } from './loopsSpec'
+import { LOOPS_FIELDS, loopsAsks, loopsGive, loopsOn, type LoopsSpec, MOST_FAN_ROWS, type Motif } from './loopsSpec'
 import { boxOpening } from './openings'
 
 export type { LoopsSpec } from './loopsSpec'
@@ -60,15 +60,25 @@ function loopRound(spec: LoopsSpec, i: number, chains: number, loops: number, fa
 
 function finishRound({ finish, colour }: LoopsSpec, setting: Setting, loops: number, closed: boolean): Round {
   const { inLoop, inStitch } = finish!
-  const loop = [at('loop', inOne('sc', inLoop))]
-  const stitch = inStitch > 0 ? [inStitch === 1 ? each('sc', 1) : inOne('sc', inStitch)] : [skip(1)]
+  const loop = at('loop', inOne('sc', inLoop))
+  const stitch = inStitch > 0 ? (inStitch === 1 ? each('sc', 1) : inOne('sc', inStitch)) : skip(1)
   return inStyle(
     { ...setting.rounds, style: setting.rounds.style === 'spiral' || !closed ? 'spiral' : 'joined', startingChainCounts: false },
     0,
     'sc',
     colour,
-    [repeat(loops, ...loop, ...stitch)],
+    closed ? halved(inLoop, loop, stitch, loops) : [repeat(loops, loop, stitch)],
   )
+}
+
+/** After a closed round the hook stands in the middle of a loop: half of it is worked first, the other half at the end. */
+function halved(inLoop: number, loop: Step, stitch: Step, loops: number): Step[] {
+  const ahead = Math.ceil(inLoop / 2)
+  const left = inLoop - ahead
+  return [
+    at(left > 0 ? 'thisHalf' : 'thisLoop', inOne('sc', ahead)), stitch, ...(loops > 1 ? [repeat(loops - 1, loop, stitch)] : []),
+    ...(left > 0 ? [at('otherHalf', { ...inOne('sc', left), aim: 'start' } as const)] : []),
+  ]
 }
 
 /** Uncertainty of a net's height: a loop's length is as sure as the chain's width, and a row rises by `l/4y` of it. */
@@ -99,6 +109,23 @@ function netFindings(spec: LoopsSpec, plan: Plan, loops: number, chainCm: number
     })
   }
   return found
+}
+
+/** A fan's rows go there and back: after an even number the hook is at its near end again, with the wrong side facing. */
+function evenFan({ rows }: Motif): Finding {
+  const fixes = [rows + 1, rows - 1].filter(odd => odd <= MOST_FAN_ROWS).map((odd): Fix => ({
+    label: `Fans of ${odd} ${odd === 1 ? 'row' : 'rows'}`, changes: [{ path: ['motif', 'rows'], value: odd }],
+  }))
+  return {
+    code: 'fan-even-rows', weight: 'stop',
+    what: `A fan of ${rows} rows leaves the hook where the fan began, with the wrong side facing. Work an odd number of rows.`,
+    fix: fixes[0]!, otherFixes: fixes.slice(1),
+  }
+}
+
+/** Nets look like nothing for a while, and fans curl: makers say so, because the worker worries (craft 13). */
+function looksOf({ motif }: LoopsSpec): string {
+  return `It is meant to look like this: a net looks like nothing until its third round.${motif ? ' Fans curl until the next round joins them.' : ''}`
 }
 
 /** What a maker is told beside each round: its marker, and to count before fans. */
@@ -150,6 +177,7 @@ function workLoops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult {
         + `${below === undefined ? 'at least ' : `${below} or `}${above}. Add an adjusting round below it, or change the base.`,
     })
   }
+  if (spec.motif && spec.motif.rows % 2 === 0) return stopped(edge, nothing, evenFan(spec.motif))
   const belowCm = setting.belowCm ?? edge.count * gauge.sc.width.cm
   const ends = chainEnds(spec, loops, chainWidth.cm)
   const planOf = (rounds: number) => planFor(spec, rounds, loops, setting, belowCm, ends)
@@ -182,7 +210,7 @@ function workLoops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult {
     },
     rises: [...plan.rows.map(({ riseCm }) => riseCm), ...(spec.finish ? [finishCm] : [])],
     arounds: [...plan.rows.map(({ aroundCm }) => aroundCm), ...(spec.finish ? [rim] : [])], notes: notesFor(spec, plan, loops),
-    advice: adviceFor(spec, plan, gauge.ch.known), net: { loops, loopsCm: plan.chains.map(n => n * chainWidth.cm) },
+    advice: adviceFor(spec, plan, gauge.ch.known), looks: looksOf(spec), net: { loops, loopsCm: plan.chains.map(n => n * chainWidth.cm) },
     findings: worked.stop ? [worked.stop] : netFindings(spec, plan, loops, chainWidth.cm, belowCm),
   }
 }

@@ -69,6 +69,9 @@ const LAST = optional(
   ),
 )
 
+/** More rows than this a fan of a net cannot sensibly have. */
+export const MOST_FAN_ROWS = 9
+
 const MOTIF = {
   between: count('Loops between', between(1, 40), {
     begins: 3, beside: true, usually: between(1, 4), says: 'Plain loops between two fans.',
@@ -78,7 +81,7 @@ const MOTIF = {
     says: 'Loop rounds from one round of fans to the next; the first one comes after as many.',
   }),
   stitches: count('Stitches of a fan', between(2, 20), { begins: 4, beside: true, usually: between(2, 5) }),
-  rows: count('Rows of a fan', between(1, 9), {
+  rows: count('Rows of a fan', between(1, MOST_FAN_ROWS), {
     begins: 3, beside: true, usually: between(1, 3), says: 'Rows that a fan is worked back and forth.',
   }),
 } as const

@@ -11,6 +11,6 @@ export const picots = edged({
   },
   edging: spec => oneRound({
     asks: { multiple: spec.between, plus: 0 }, gives: spec.between + 1, main: 'sc',
-    straight: { setUp: [], cycle: [{ repeat: [chain(spec.chains), each('sc', spec.between)] }] },
+    straight: { setUp: [], cycle: [{ repeat: [each('sc', spec.between), chain(spec.chains)] }] },
   }),
 })

@@ -3,6 +3,16 @@ import { each } from '../round/step'
 import type { StitchKind } from '../stitch/dictionary'
 import { edged, oneRound } from './edging'
 
+/** A way to work a firm rim. */
+interface Rim {
+  readonly value: string
+  readonly name: string
+  readonly does: string
+  readonly made: StitchKind
+  readonly advice: string
+  readonly backwards?: true
+}
+
 /** Ways to work a firm rim: what it is made of, and what the steps do not say. A further one is a further row. */
 const RIMS = [
   {
@@ -10,17 +20,11 @@ const RIMS = [
     advice: 'Work these {slst} loosely, or with a larger hook: they must not draw the mouth in.',
   },
   {
-    value: 'reverse', name: '{sc} backwards', does: 'Stands as a cord along the edge.', made: 'sc',
+    value: 'reverse', name: '{sc} backwards', does: 'Stands as a cord along the edge.', made: 'sc', backwards: true,
     advice:
-      'Work these {sc} backwards, from left to right for right hands (reverse, or crab, stitch): they stand as a cord along the edge.',
+      'Work these {sc} backwards, against the way of the rounds (reverse, or crab, stitch): they stand as a cord along the edge.',
   },
-] as const satisfies readonly {
-  readonly value: string
-  readonly name: string
-  readonly does: string
-  readonly made: StitchKind
-  readonly advice: string
-}[]
+] as const satisfies readonly Rim[]
 
 /** A firm last round (craft 9). */
 export const rim = edged({
@@ -34,9 +38,9 @@ export const rim = edged({
     ),
   },
   edging: (spec) => {
-    const { made, advice } = RIMS.find(({ value }) => value === spec.rim)!
+    const { made, advice, backwards }: Rim = RIMS.find(({ value }) => value === spec.rim)!
     return oneRound(
-      { asks: { multiple: 1, plus: 0 }, gives: 1, main: 'sc', straight: { setUp: [], cycle: [{ repeat: [each(made, 1)] }] } },
+      { asks: { multiple: 1, plus: 0 }, gives: 1, main: 'sc', straight: { setUp: [], cycle: [{ repeat: [{ ...each(made, 1), ...(backwards ? { backwards } : {}) }] }] } },
       advice,
     )
   },

@@ -58,6 +58,10 @@ export interface PartSize {
 
 /** What a part has besides its rounds, if it has it: how it is drawn, said and judged, whatever kind of part it is. */
 export interface Roles {
+  /** What it needs besides yarn and hook: a button, a zip, a tape. */
+  readonly notions?: readonly string[]
+  /** That it is meant to look as it does, where makers worry (craft 13). */
+  readonly looks?: string
   /** What a base is worked into. */
   readonly start?: Start
   /** Of a base: where its stitches lie, seen from above. */

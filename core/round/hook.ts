@@ -85,6 +85,10 @@ export class Hook {
       if (this.used < 0) this.fail({ code: 'nothing-before', made: this.made })
       return this.used
     }
+    if (aim === 'start') {
+      this.begun = this.reading
+      return this.order.placeAt(0)
+    }
     if (aim === 'space') this.passTops()
     if (this.reading >= this.on.count) {
       this.fail(aim === 'space'

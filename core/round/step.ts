@@ -18,8 +18,9 @@ export type Loop = (typeof LOOPS)[number]
  * - `same`: again into the place used last
  * - `below`: down past the next place, into what that place stands on (a long stitch); uses the next place up
  * - `gapBelow`: down through the gap into the middle of what the round below skipped there; uses nothing up
+ * - `start`: again into the place that the round began in, at its end; uses nothing up
  */
-export const AIMS = ['next', 'space', 'chains', 'gap', 'same', 'below', 'gapBelow'] as const
+export const AIMS = ['next', 'space', 'chains', 'gap', 'same', 'below', 'gapBelow', 'start'] as const
 export type Aim = (typeof AIMS)[number]
 
 /**
@@ -29,10 +30,11 @@ export type Aim = (typeof AIMS)[number]
  * - `chains`: along a chain; `underside`: back along its other side; `firstChainAgain`: where it began
  * - `rowEnds`: the side of worked rows; `holes`: the holes of a bought floor
  * - `bridge`: along the chain of a handle or a buttonhole, one chain after the other; `overBridge`: around that chain as a whole
- * - `loop`: a loop of a mesh; `thisLoop`: the one that the hook stands at
+ * - `loop`: a loop of a mesh; `thisLoop`: the one that the hook stands at, `thisHalf` its half ahead, `otherHalf` the one left at the end
  */
 export const LANDMARKS = [
   'firstChain', 'chains', 'lastChain', 'underside', 'firstChainAgain', 'rowEnds', 'holes', 'bridge', 'overBridge', 'loop', 'thisLoop',
+  'thisHalf', 'otherHalf',
 ] as const
 export type Landmark = (typeof LANDMARKS)[number]
 
@@ -44,6 +46,8 @@ export interface StitchStep {
   readonly aim?: Aim
   readonly loop?: Loop
   readonly landmark?: Landmark
+  /** Worked backwards along the edge, against the way of the rounds: reverse, or crab, stitch. */
+  readonly backwards?: true
 }
 
 /** One stitch drawn together over `over` places: a decrease. */
@@ -69,6 +73,8 @@ export interface GroupStep {
 export interface SkipStep {
   readonly do: 'skip'
   readonly places: number
+  /** What is passed over, for the words alone, where the maker said so; else the edge tells. */
+  readonly of?: 'space'
 }
 
 /** A run of chains: one space for the next round, or `chains` single chains to work into. */

@@ -1,39 +1,60 @@
-import type { Pattern, PatternLine } from './pattern'
+import type { Pattern, PatternLine, PatternSection } from './pattern'
 
 function lineText(line: PatternLine): string {
   return `${line.label}: ${line.words}. ${line.count}${line.note ? ` ${line.note}` : ''}`
+}
+
+/** What stands below a section's rounds. */
+function below({ finish = [], check, looks, stop }: PatternSection): string[] {
+  return [...finish, ...(check ? [check] : []), ...(looks ? [looks] : []), ...(stop ? [`THE PATTERN STOPS HERE: ${stop}`] : [])]
+}
+
+/** A list under a heading; nothing of an empty one. */
+function listed(heading: string, lines: readonly string[]): string[] {
+  return lines.length > 0 ? [heading, ...lines, ''] : []
 }
 
 /** A pattern as plain text, for a letter or a message. */
 export function asText(pattern: Pattern): string {
   const sections = pattern.sections.flatMap(section => [
     section.title.toUpperCase(), ...(section.lead ? [section.lead] : []), ...section.advice, ...section.lines.map(lineText),
-    ...(section.finish ?? []), '',
+    ...below(section), '',
   ])
   return [
-    pattern.title, '', ...pattern.facts.map(({ name, value }) => `${name}: ${value}`), '', 'ABBREVIATIONS',
-    ...pattern.abbreviations.map(({ short, long }) => `${short}: ${long}`), '', 'NOTES', ...pattern.notes.map(note => `- ${note}`), '',
-    ...sections, 'CARE', ...pattern.care.map(note => `- ${note}`), '',
+    pattern.title, '', ...listed('NOT FINISHED: THIS IS NO PATTERN YET', pattern.unfinished.map(text => `- ${text}`)),
+    ...pattern.facts.map(({ name, value }) => `${name}: ${value}`), '',
+    ...listed('ABBREVIATIONS', pattern.abbreviations.map(({ short, long }) => `${short}: ${long}`)),
+    ...listed('SPECIAL STITCHES', pattern.special.map(({ short, long }) => `${short}: ${long}`)),
+    ...listed('NOTES', pattern.notes.map(note => `- ${note}`)), ...sections,
+    ...listed('FINISHING', pattern.finishing.map((step, i) => `${i + 1}. ${step}`)), ...listed('CARE', pattern.care.map(note => `- ${note}`)),
   ].join('\n')
 }
 
-/** Keeps a maker's own words from turning into Markdown. */
+/** Keeps a maker's own words, and asterisks of repeats, from turning into Markdown. */
 function escaped(text: string): string {
-  return text.replace(/([\\`*_[\]<>#|])/g, '\\$1')
+  return text.replace(/([\\`*_[\]{}<>#|])/g, '\\$1')
+}
+
+function sectionMarkdown(section: PatternSection): string[] {
+  const above = [...(section.lead ? [section.lead] : []), ...section.advice]
+  const lines = section.lines.map(
+    line => `- **${line.label}:** ${escaped(line.words)}. ${line.count}${line.note ? ` *${escaped(line.note)}*` : ''}`,
+  )
+  return [`## ${escaped(section.title)}`, '', ...above.flatMap(text => [escaped(text), '']), ...lines, '', ...below(section).flatMap(text => [escaped(text), ''])]
 }
 
 /** A pattern as Markdown. */
 export function asMarkdown(pattern: Pattern): string {
-  const sections = pattern.sections.flatMap(section => [
-    `## ${section.title}`, '', ...[...(section.lead ? [section.lead] : []), ...section.advice].flatMap(text => [escaped(text), '']),
-    ...section.lines.map(
-      line => `- **${line.label}:** ${escaped(line.words)}. ${line.count}${line.note ? ` *${escaped(line.note)}*` : ''}`,
-    ),
-    ...(section.finish?.length ? ['', ...section.finish.flatMap(text => [escaped(text), ''])] : ['']),
-  ])
   return [
-    `# ${escaped(pattern.title)}`, '', ...pattern.facts.map(({ name, value }) => `- **${name}:** ${escaped(value)}`), '',
-    '## Abbreviations', '', ...pattern.abbreviations.map(({ short, long }) => `- **${short}:** ${long}`), '', '## Notes', '',
-    ...pattern.notes.map(note => `- ${escaped(note)}`), '', ...sections, '## Care', '', ...pattern.care.map(note => `- ${note}`), '',
+    `# ${escaped(pattern.title)}`, '',
+    ...listed('**Not finished: this is no pattern yet.**', pattern.unfinished.flatMap(text => ['', escaped(text)])),
+    ...pattern.facts.map(({ name, value }) => `- **${name}:** ${escaped(value)}`), '',
+    '## Abbreviations', '', ...pattern.abbreviations.map(({ short, long }) => `- **${short}:** ${escaped(long)}`), '',
+    ...(pattern.special.length > 0
+      ? ['## Special stitches', '', ...pattern.special.map(({ short, long }) => `- **${short}:** ${escaped(long)}`), '']
+      : []),
+    '## Notes', '', ...pattern.notes.map(note => `- ${escaped(note)}`), '', ...pattern.sections.flatMap(sectionMarkdown),
+    ...(pattern.finishing.length > 0 ? ['## Finishing', '', ...pattern.finishing.map((step, i) => `${i + 1}. ${escaped(step)}`), ''] : []),
+    '## Care', '', ...pattern.care.map(note => `- ${note}`), '',
   ].join('\n')
 }

@@ -4,12 +4,15 @@ import { formatCm } from '../measure/format'
 import { type Cord, cordMaking, isWorked } from '../mouth/cords'
 import type { CordWay } from '../mouth/threading'
 import type { CordKind } from '../part/roles'
-import type { Terms } from '../stitch/dictionary'
-import { inTerms } from './inTerms'
 
-function cordWords(kind: CordKind, { chains, lengthCm }: Cord, draft: Draft, terms: Terms): string {
+function cordWords(kind: CordKind, { chains, lengthCm }: Cord, draft: Draft): string {
   const long = `${formatCm(lengthCm, draft.design.units)} long once it is knotted`
-  return `${inTerms(cordMaking(kind).made(chains), terms)}${isWorked(kind) ? ':' : ','} ${long}`
+  return `${cordMaking(kind).made(chains)}${isWorked(kind) ? ':' : ','} ${long}`
+}
+
+/** `Two cords of 90 {ch} each`. */
+function cordsWords(number: 1 | 2, made: string, of: string): string {
+  return `${number === 2 ? 'Two cords' : 'One cord'}${of}, ${number === 2 ? 'each made so' : 'made so'}: ${made}.`
 }
 
 /** How a cord runs, eyelet by eyelet; eyelets are counted from 1 at the start of the round. */
@@ -21,21 +24,21 @@ function runWords({ start, direction, passes }: CordWay, which: string): string 
     + 'began. Both ends hang there.'
 }
 
-function casingLines(casing: Casing, draft: Draft, terms: Terms): string[] {
+function casingLines(casing: Casing, draft: Draft): string[] {
   const { spec, cord, opening, threading, eyelets } = casing
   const yarn = draft.design.yarns.find(({ id }) => id === spec.colour)?.name
   const of = isWorked(spec.kind) && yarn ? `, of ${yarn}` : ''
   if (!threading.ok) return [threading.why]
   const [first, second] = threading.cords
   return [
-    `${spec.number === 2 ? 'Two cords, each' : 'One cord'}${of}: ${cordWords(spec.kind, cord, draft, terms)}.`,
+    `${cordsWords(spec.number, cordWords(spec.kind, cord, draft), of)}`,
     `There are ${eyelets} eyelets; count them from the start of the round. Put a marker in `
     + `${threading.cords.map(({ start }) => start + 1).join(' and ')}${second ? `, ${eyelets / 2} apart` : ''}.`,
     runWords(first!, second ? 'First cord' : 'The cord'),
     ...(second ? [`${runWords(second, 'Second cord')} It lies behind the same posts as the first.`] : []),
     ...(opening
       ? [
-          `Two opening cords besides: ${cordWords(spec.kind, opening, draft, terms)}. Loop one around the post after eyelet `
+          `Two opening cords besides: ${cordWords(spec.kind, opening, draft)}. Loop one around the post after eyelet `
           + `${threading.quarters[0]! + 1} and one around the post after eyelet ${threading.quarters[1]! + 1}, and knot their ends: `
           + 'pulling them opens the bag.',
         ]
@@ -46,6 +49,6 @@ function casingLines(casing: Casing, draft: Draft, terms: Terms): string[] {
 }
 
 /** What is said of a bag's cords: how to make them, how to thread them, how to finish them. */
-export function cordLines(draft: Draft, terms: Terms): string[] {
-  return casingsOf(draft.parts, draft.gauge).flatMap(casing => casingLines(casing, draft, terms))
+export function cordLines(draft: Draft): string[] {
+  return casingsOf(draft.parts, draft.gauge).flatMap(casing => casingLines(casing, draft))
 }

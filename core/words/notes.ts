@@ -1,64 +1,80 @@
 import type { Draft } from '../draft/draft'
-import type { Start } from '../part/start'
 import { formatCm } from '../measure/format'
-import { stitchName, type Terms } from '../stitch/dictionary'
+import type { Start } from '../part/start'
+import type { Terms } from '../stitch/dictionary'
 
 /** A starting chain shrinks once it is worked into, so it is measured before (craft 4). */
 function lengthBefore(start: Start, { design }: Draft): string {
   return start.beforeCm ? ` (about ${formatCm(start.beforeCm, design.units)} long before you work into it; it draws in a little)` : ''
 }
 
-/** What comes before the first round: the ring or the chain that it is worked into. */
-export function startWords(draft: Draft, terms: Terms): string {
-  return startOf(draft.start, draft.design.base.colour, draft, terms)
-}
-
 /** How each sort of start is made, said in the yarn that it is made of. */
-const STARTS: Readonly<Record<Start['kind'], (start: Start, slip: string, sc: string, before: string) => string>> = {
+const STARTS: Readonly<Record<Start['kind'], (start: Start, before: string) => string>> = {
   'ring': () => 'make an adjustable ring; pull it closed when round 1 is done.',
-  'chain-ring': ({ chains }, slip) => `ch ${chains}, join with ${slip} to first ch to form a ring.`,
-  'chain': ({ chains }) => `ch ${chains}.`, 'foundation-chain': ({ chains }, _, __, before) => `ch ${chains}${before}.`,
-  'foundation-sc': ({ chains }, _, sc) => `work ${chains} foundation ${sc}, chain and stitch in one.`,
-  'chain-loop': ({ chains }, slip, _, before) => `ch ${chains}${before}; join with ${slip} to first ch, taking care not to twist it.`,
+  'chain-ring': ({ chains }) => `{ch} ${chains}, join with {slst} to first ch to form a ring.`,
+  'chain': ({ chains }) => `{ch} ${chains}.`, 'foundation-chain': ({ chains }, before) => `{ch} ${chains}${before}.`,
+  'foundation-sc': ({ chains }) =>
+    `work ${chains} foundation {sc}, chain and stitch in one. The hook ends at the last of them; do not turn: round 1 goes along the tops, `
+    + 'beginning with the last foundation st made.',
+  'chain-loop': ({ chains }, before) => `{ch} ${chains}${before}; join with {slst} to first ch, taking care not to twist it.`,
   'bought': ({ chains }) => `draw up a loop through a hole at the middle of a short side; the floor has ${chains} holes.`,
 }
 
 /** A start in words, in the yarn that it is made of. */
-export function startOf(start: Start, colour: string, draft: Draft, terms: Terms): string {
+export function startOf(start: Start, colour: string, draft: Draft): string {
   const yarn = draft.design.yarns.find(({ id }) => id === colour)?.name
-  const [slip, sc] = [stitchName('slst', terms).abbreviation, stitchName('sc', terms).abbreviation]
-  return `${yarn ? `With ${yarn}: ` : ''}${STARTS[start.kind](start, slip, sc, lengthBefore(start, draft))}`
+  return `${yarn ? `With ${yarn}: ` : ''}${STARTS[start.kind](start, lengthBefore(start, draft))}`
 }
 
-function styleNotes(draft: Draft, terms: Terms): string[] {
-  const { style, startingChainCounts } = draft.design.rounds
-  const slip = stitchName('slst', terms).abbreviation
-  if (style === 'spiral') {
-    return [
-      'Worked in a spiral: rounds are not joined. Put a marker in the first stitch of every round and move it up as you go.',
-      `The round ends in a half-step; one ${slip} in the next stitch evens it before you fasten off.`,
-    ]
+/** What rounds the bag really has: a bag of rows needs no notes on joins. */
+function stylesIn(draft: Draft): { readonly joined: boolean, readonly spiral: boolean, readonly turned: boolean } {
+  const rounds = draft.rounds.map(({ worked }) => worked.round)
+  return {
+    joined: rounds.some(({ join }) => join === 'slip'), spiral: rounds.some(({ join, closing }) => join === 'spiral' && !closing),
+    turned: rounds.some(({ join, begin }) => join === 'slip' && begin.turn),
   }
-  const chain = startingChainCounts
-    ? 'The starting chain counts as the first stitch: it stands on the stitch you joined to, so the next stitch goes in the next one. '
-    + 'The last round-end join goes in its top chain.'
-    : 'The starting chain does not count: the first stitch goes in the stitch you joined to. Do not work into the chain or the join.'
-  const marker = 'Put a marker in the first stitch of each round: it shows where to join.'
-  if (style === 'turned')
-    return [
-      'Rounds are joined and turned: the seam stays straight and both sides look alike. An odd number of rounds ends with the right '
-      + 'side facing.',
-      chain, marker,
-    ]
-  return ['Rounds are joined, with the same side facing: the seam will lean a little, steadily.', chain, marker]
 }
 
-/** What holds for the whole bag: how rounds go, which way, how increases lie. */
+function startingChain({ design, rounds }: Draft): string[] {
+  const joined = rounds.filter(({ worked }) => worked.round.join === 'slip')
+  const counting = joined.filter(({ worked }) => worked.round.begin.counts).length
+  const counts = 'The starting chain counts as the first stitch: it stands on the stitch you joined to, so the next stitch goes in the next '
+    + 'one. The join at the end of the round goes in the top of that chain.'
+  const not = 'The starting chain does not count: the first stitch goes in the stitch you joined to. Do not work into the chain or the join.'
+  if (!design.rounds.startingChainCounts || counting === 0) return [not]
+  return counting === joined.length ? [counts] : [`${counts} Where a round says that its chain does not count, its first stitch goes in the stitch you joined to.`]
+}
+
+/** Which side faces when the last round is done; in turned work it is worked out, not a rule of thumb. */
+function facingNote(draft: Draft): string {
+  const last = draft.rounds.at(-1)!.worked.round.facing
+  return `After the last round the ${last} side faces you.`
+}
+
+function styleNotes(draft: Draft): string[] {
+  const { joined, spiral, turned } = stylesIn(draft)
+  const marker = 'Put a marker in the first stitch of each round: it shows where to join.'
+  const notes: string[] = []
+  if (spiral && !joined)
+    notes.push('Worked in a spiral: rounds are not joined. Put a marker in the first stitch of every round and move it up as you go.')
+  if (spiral && joined) notes.push('A round that does not end with a join goes on into the next one, in a spiral.')
+  if (turned)
+    notes.push('Rounds are joined and turned where they say so: the seam stays straight and both sides look alike.', facingNote(draft))
+  else if (joined) notes.push('Rounds are joined, with the same side facing: the seam will lean a little, steadily.')
+  if (joined) notes.push(...startingChain(draft), marker)
+  return notes
+}
+
+/** What holds for the whole bag: how rounds go, which way, how increases lie; in the house's own words, before vocabulary. */
 export function notesOf(draft: Draft, terms: Terms): string[] {
   const { design } = draft
+  const { strands } = design.gauge
   return [
-    `Written in ${terms === 'us' ? 'US' : 'UK'} terms.`, ...styleNotes(draft, terms),
+    `Written in ${terms === 'us' ? 'US' : 'UK'} terms.`, ...(design.note.trim() ? [design.note.trim()] : []),
+    ...(strands > 1 ? [`Hold ${strands === 2 ? 'two' : strands} strands together throughout.`] : []), ...styleNotes(draft),
     ...draft.parts.flatMap(({ bagNotes = [] }) => bagNotes),
-    ...(design.hands === 'left' ? ['Left-handed: work clockwise, and read the chart as drawn.'] : []),
+    ...(design.hands === 'left'
+      ? ['Left-handed: rounds go clockwise, seen from the right side, and the chart is drawn that way; left and right in the text are yours.']
+      : []),
   ]
 }

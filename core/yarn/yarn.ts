@@ -52,8 +52,7 @@ function addRound(tally: { cm: number, stitches: number }, worked: Worked, cmOf:
 
 /**
  * Metres of each yarn: every stitch eats its kind's multiple of its width (craft 12; from memory), starting chains
- * and joins included, and each yarn has two ends wherever it is joined
- * anew.
+ * and joins included, and each yarn has two ends wherever it is joined anew. Of several strands held together all are counted.
  */
 export function yarnNeeds(draft: Draft): YarnNeed[] {
   const cmOf = STITCH_KINDS.map(kind => STITCHES[kind].yarnPerWidth * draft.gauge[kind].width.cm)
@@ -78,8 +77,9 @@ export function yarnNeeds(draft: Draft): YarnNeed[] {
     if (tally) tally.cm += yarnCm
   }
   const { ends } = draftYarnChanges(draft.parts)
+  const { strands } = draft.design.gauge
   return draft.design.yarns
     .map(yarn => ({ yarn, ...used.get(yarn.id)! }))
     .filter(({ cm }) => cm > 0)
-    .map(({ yarn, stitches, cm }) => ({ yarn, stitches, ends: ends[yarn.id] ?? 2, metres: (cm + (ends[yarn.id] ?? 2) * END_CM) / 100 }))
+    .map(({ yarn, stitches, cm }) => ({ yarn, stitches, ends: ends[yarn.id] ?? 2, metres: (strands * (cm + (ends[yarn.id] ?? 2) * END_CM)) / 100 }))
 }

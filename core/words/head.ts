@@ -1,0 +1,108 @@
+import type { Draft } from '../draft/draft'
+import { liningOf, pieceWords } from '../draft/meshFindings'
+import type { Measured } from '../gauge/gauge'
+import { CM_PER_INCH, formatCm, formatLength, type Units } from '../measure/format'
+import { type FabricKind, STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
+import { hookLabel } from '../stitch/hooks'
+import { yarnWeightFor } from '../stitch/yarnWeights'
+import { yarnNeeds } from '../yarn/yarn'
+import { isWorked } from '../mouth/cords'
+import { floorWords } from './floorWords'
+
+/** A line of a pattern's head. */
+export interface Fact {
+  readonly name: string
+  readonly value: string
+}
+
+/** What a gauge is told over: ten centimetres, or four inches. */
+const OVER: Readonly<Record<Units, { readonly cm: number, readonly words: string }>> = {
+  cm: { cm: 10, words: '10 cm' }, in: { cm: 4 * CM_PER_INCH, words: '4 in' },
+}
+
+/** A count over ten centimetres, to the half: nobody counts a tenth of a stitch. */
+function halves(count: number): string {
+  return String(Math.round(count * 2) / 2)
+}
+
+/** What was counted, over ten centimetres or four inches; of stitches that the pattern is worked in. */
+function gaugeFact({ design }: Draft, terms: Terms, used: ReadonlySet<StitchKind>): Fact {
+  const { measured, assumed } = design.gauge
+  const over = OVER[design.units]
+  const worked = (Object.entries(measured) as [FabricKind, Measured][]).filter(([kind]) => used.has(kind))
+  const all = worked.length > 0 ? worked : (Object.entries(measured) as [FabricKind, Measured][])
+  const counted = all.map(([kind, { stitches, rounds, overCm, tallCm = overCm }]) =>
+    `${halves((stitches * over.cm) / overCm)} ${STITCHES[kind][terms].abbreviation} and ${halves((rounds * over.cm) / tallCm)} rounds`)
+  const how = assumed ? 'assumed: measure your own swatch' : 'or the hook that gives you this'
+  return { name: terms === 'us' ? 'Gauge' : 'Tension', value: `${counted.join('; ')} over ${over.words} (${how})` }
+}
+
+/** The class of yarn that works up to this gauge, by the published standard. */
+function weightFact({ gauge }: Draft): Fact {
+  const { number, name } = yarnWeightFor(1 / gauge.sc.width.cm)
+  return { name: 'Yarn weight', value: `about class ${number}, ${name.toLowerCase()}, by the gauge (a firm bag is worked tighter than a label says)` }
+}
+
+function yarnFact(draft: Draft): Fact {
+  const { strands } = draft.design.gauge
+  const needs = yarnNeeds(draft).map(({ yarn, metres }) => `${yarn.name}: about ${Math.ceil(metres)} m`)
+  const double = strands > 1 ? `, all ${strands} strands together` : ''
+  return { name: 'Yarn', value: `${needs.join('; ')} (estimate${double}; add a margin)` }
+}
+
+/** Sizes that depend on what hangs or stands on the bag. */
+function sizeFacts(draft: Draft): Fact[] {
+  const { design: { units }, sizes, parts } = draft
+  const facts: Fact[] = [
+    { name: 'Floor', value: floorWords(sizes.floor, units) },
+    { name: 'Lying flat', value: `${formatLength(sizes.flatWidth, units)} wide, ${formatLength(sizes.height, units)} tall` },
+  ]
+  const firstHandle = parts.findIndex(({ edge, handles }) => handles.length > 0 && (edge.free?.length ?? 0) > 0)
+  if (firstHandle > 0) {
+    const below = parts.slice(0, firstHandle).reduce((cm, { size }) => cm + size.height.cm, 0)
+    facts.push({ name: 'Before the handles', value: `${formatCm(below, units)} tall` })
+  }
+  if (sizes.loadedHeightCm !== undefined)
+    facts.push({ name: 'Loaded', value: `about ${formatCm(sizes.loadedHeightCm, units)} tall (estimate)` })
+  if (sizes.withHandles) {
+    const { emptyCm, loadedCm } = sizes.withHandles
+    facts.push({
+      name: 'With handles',
+      value: `${formatCm(emptyCm, units)} to the top of the handles, about ${formatCm(loadedCm, units)} loaded (estimate)`,
+    })
+  }
+  return facts
+}
+
+/** Markers in use at once: the most that a round carries, one for its start at least. */
+function markersNeeded({ parts, rounds }: Draft): number {
+  const inRounds = parts.flatMap(({ markers = [] }) => markers.map(made => made.length))
+  const feet = parts.map(({ handles }) => 2 * handles.reduce((sum, { feet }) => sum + feet.length, 0))
+  return Math.max(rounds.length > 0 ? 1 : 0, ...inRounds, ...feet)
+}
+
+/** What is needed besides yarn and hook. */
+function notions(draft: Draft): string {
+  const { design, parts } = draft
+  const markers = markersNeeded(draft)
+  const own = [...new Set(parts.flatMap(({ notions = [] }) => notions))]
+  return [
+    'a wool needle', ...(markers > 0 ? [markers === 1 ? 'a stitch marker' : `${markers} stitch markers`] : []), 'scissors', 'a tape measure',
+    ...own, ...(parts.some(({ casing }) => casing?.cords && !isWorked(casing.cords.kind)) ? ['a bought cord'] : []),
+    ...(design.lining ? ['cloth and thread for the lining'] : []),
+  ].join(', ')
+}
+
+/** The head of a pattern: what it comes to and what it takes, each line only where it applies. */
+export function headOf(draft: Draft, terms: Terms, used: ReadonlySet<StitchKind>): Fact[] {
+  const { design, sizes, parts } = draft
+  const { strands, hookMm } = design.gauge
+  const lining = liningOf(design, parts, sizes).map(piece => pieceWords(piece, design.units))
+  return [
+    ...sizeFacts(draft), { name: 'Hook', value: hookLabel(hookMm) }, gaugeFact(draft, terms, used), weightFact(draft), yarnFact(draft),
+    ...(strands > 1 ? [{ name: 'Strands', value: `hold ${strands === 2 ? 'two' : strands} strands together throughout` }] : []),
+    { name: 'You also need', value: notions(draft) },
+    ...(lining.length > 0 ? [{ name: 'Lining', value: `${lining.join('; ')} (seams and hem included)` }] : []),
+    { name: 'Stitches', value: `${sizes.stitches.toLocaleString('en')} in ${sizes.rounds} rounds` },
+  ]
+}

@@ -1,0 +1,179 @@
+import { type Start, traitsOf } from '../part/start'
+import { type Edge, PLACE_CODE, placesOf } from '../round/edge'
+import { Reading } from '../round/reading'
+import type { Step, StitchStep } from '../round/step'
+import { kindAt, type Worked } from '../round/worked'
+import { LOOPS } from '../round/step'
+import type { StitchKind } from '../stitch/dictionary'
+import { withoutFirstStitch } from './peel'
+import type { Clause, Count, Ending, Opening, Sentence, Sort, Working } from './sentence'
+import { Walk } from './walk'
+
+/** What a round's sentence depends on besides the round. */
+export interface Context {
+  readonly start: Start
+  /** The round before, whose join the first stitch may go into; none for the first round and for rows of a piece. */
+  readonly before?: Worked
+  /** Rounds of the bag whose starting chain does count, so that one that does not must say so. */
+  readonly othersCount?: boolean
+  /** Rounds of the bag are turned, so that one that is not must say so. */
+  readonly othersTurn?: boolean
+}
+
+/** The kind of the first thing made that is a stitch: what a starting chain stands for. */
+function firstStitch(worked: Worked): StitchKind {
+  let made = 0
+  while (kindAt(worked, made) === 'ch' && made + 1 < worked.edge.count) made++
+  return kindAt(worked, made)
+}
+
+/** The first clause that is worked, inside whatever repeats. */
+function firstOf(clauses: readonly Clause[]): Exclude<Clause, { say: 'repeat' }> | undefined {
+  const [first] = clauses
+  return first?.say === 'repeat' ? firstOf(first.clauses) : first
+}
+
+/** Chains right after a counting starting chain are worked on with it: `ch 4 (counts as first dc and ch 1)`. */
+function mergedChains(clauses: readonly Clause[]): { readonly chains: number, readonly rest: readonly Clause[] } {
+  const [first, ...rest] = clauses
+  if (first?.say === 'chain') return { chains: first.chains, rest }
+  const lot = first?.say === 'work' && first.into.at === 'same' ? first.what[0] : undefined
+  if (!lot || !('chains' in lot)) return { chains: 0, rest: clauses }
+  const left = { ...(first as Working), what: (first as Working).what.slice(1) }
+  return { chains: lot.chains, rest: left.what.length > 0 ? [left, ...rest] : rest }
+}
+
+/** A round in which every place of the edge, or every space of it, gets the same is said of each. */
+function ofEach(clauses: readonly Clause[], on: Edge): readonly Clause[] {
+  const [first] = clauses
+  const plain = first?.say === 'repeat' && clauses.length === 1 ? first.clauses : clauses
+  const works = plain.filter((clause): clause is Working => clause.say === 'work' && clause.into.at === 'next' && !clause.rows)
+  const [model] = works
+  if (!model || works.length !== plain.length || on.count < 2) return clauses
+  const times = first?.say === 'repeat' && clauses.length === 1 ? first.times : 1
+  const alike = works.every(one => sameWork(one, model))
+  const places = times * works.reduce((sum, one) => sum + one.places, 0)
+  const allSpaces = works.every(({ into }) => into.at === 'next' && into.sort === 'space') && places === placesOf(on, 'space')
+  if (!alike || (places !== on.count && !allSpaces)) return clauses
+  const sorts = [...new Set(works.map(({ into }) => (into as { readonly sort: Sort }).sort))]
+  if (sorts.some(sort => !['st', 'space', 'ch', 'loop', 'hole'].includes(sort))) return clauses
+  return [{ ...model, into: { at: 'each', sorts }, places }]
+}
+
+function sameWork(a: Working, b: Working): boolean {
+  return a.loop === b.loop && a.backwards === b.backwards && JSON.stringify(a.what) === JSON.stringify(b.what)
+}
+
+/** A row all along a fresh chain is said as one: `sc in 2nd ch from hook and in each ch across`. */
+function alongChain(clauses: readonly Clause[], { on, round }: Worked, start: Start, counts: boolean): readonly Clause[] {
+  const [only] = clauses
+  const each = only?.say === 'work' && only.into.at === 'each' && only.into.sorts[0] === 'ch'
+  if (!each || counts || traitsOf(start).looped || round.join !== 'open' || on.from[0] !== -1 || !start.firstInto) return clauses
+  return [{ ...(only), into: { at: 'alongChain' } }]
+}
+
+/** Where the first stitch goes, where the maker must be told: after a join, and at the start of a row. */
+function fromWhere(worked: Worked, clauses: readonly Clause[], { before }: Context): Opening['from'] {
+  const { round: { begin, join }, on } = worked
+  const first = firstOf(clauses)
+  if (!first || begin.counts || on.from[0] === -1) return undefined
+  const begins = first.say === 'work' && !['next', 'each', 'below'].includes(first.into.at)
+  const place = on.kinds[on.start] === PLACE_CODE.space ? 'space' : 'st'
+  const here = first.say === 'work' && first.into.at === 'next' ? first.into.sort : first.say === 'work' && first.into.at === 'each' ? first.into.sorts[0]! : 'st'
+  const into = ((first.say === 'work' && !begins) || first.say === 'together') && (here === 'space') === (place === 'space')
+  if (begin.along) return { at: 'slip', sort: 'st', into }
+  if (join === 'open') {
+    const whole = first.say === 'work' && first.into.at === 'each'
+    return begin.chains > 0 && before && !whole ? { at: 'first', sort: place, into } : undefined
+  }
+  if (before?.round.join !== 'slip' || begin.chains === 0) return undefined
+  return { at: 'join', sort: place, into }
+}
+
+/** Whether a round goes into the chain that the bag or the piece starts from. */
+function beginsInChain({ on }: Worked, start: Start): boolean {
+  return on.from[0] === -1 && traitsOf(start).intoChains === true && on.kinds[0] === PLACE_CODE.chain
+}
+
+function openingOf(worked: Worked, clauses: readonly Clause[], spaceChains: number, context: Context): Opening {
+  const { begin } = worked.round
+  const { start, othersCount, othersTurn, before } = context
+  const onFoundation = worked.on.from[0] === -1
+  const intoChain = beginsInChain(worked, start)
+  const kind = firstStitch(worked)
+  const from = fromWhere(worked, clauses, context)
+  return {
+    along: begin.along ?? 0, chains: intoChain ? spaceChains : begin.chains + spaceChains, turn: begin.turn,
+    saysUncounted: !intoChain && begin.chains > 0 && !begin.counts && (onFoundation || othersCount === true),
+    saysNoTurn: othersTurn === true && before !== undefined && begin.chains > 0 && !begin.turn && worked.round.join !== 'open',
+    ...(begin.counts && !intoChain ? { counts: { kind, spaceChains } } : {}),
+    ...(begin.counts && intoChain ? { skipped: { chains: skippedChains(worked, clauses, start), kind } } : {}),
+    ...(from ? { from } : {}),
+  }
+}
+
+/**
+ * Chains of the foundation passed over for a counting start: those that stand for the stitch, and the one that it stands on unless more
+ * goes into that.
+ */
+function skippedChains(worked: Worked, clauses: readonly Clause[], { firstInto = 2 }: Start): number {
+  const first = firstOf(clauses)
+  const more = worked.on.count === 1 || (first?.say === 'work' && first.into.at === 'firstChain')
+  return more ? firstInto - 1 : firstInto
+}
+
+/** The first step that makes a stitch, inside whatever repeats and groups. */
+function firstStep(steps: readonly Step[]): StitchStep | undefined {
+  for (const step of steps) {
+    if (step.do === 'stitch') return step
+    if (step.do === 'group' || step.do === 'repeat') return firstStep(step.steps)
+  }
+  return undefined
+}
+
+function endingOf(worked: Worked, spaceChains: number): Ending {
+  const { closing, join, begin, steps } = worked.round
+  if (closing) return { end: 'closing', chains: closing.chains, kind: closing.kind }
+  if (join !== 'slip') return { end: 'open' }
+  if (begin.counts) return { end: 'joinChain', ...(spaceChains > 0 ? { nth: begin.chains } : {}) }
+  if (kindAt(worked, 0) === 'ch') return { end: 'joinSpace' }
+  const backwards = firstStep(steps)?.backwards
+  return { end: 'join', to: { kind: kindAt(worked, 0), loop: LOOPS[worked.loops[0]!]!, ...(backwards ? { backwards } : {}) } }
+}
+
+/** What a round leaves: stitches, and spaces by their chains. */
+export function countOf({ edge, round }: Worked): Count {
+  const spaces = new Map<number, number>()
+  let stitches = 0
+  for (let i = 0; i < edge.count; i++) {
+    if (edge.kinds[i] === PLACE_CODE.space) spaces.set(edge.chains[i]!, (spaces.get(edge.chains[i]!) ?? 0) + 1)
+    else stitches++
+  }
+  return { stitches, spaces: [...spaces].map(([chains, number]) => ({ chains, number })), inLoops: round.inLoops === true }
+}
+
+/** Steps as clauses, spoken of an edge: of a maker's own line, or a suggestion. */
+export function clausesOf(steps: readonly Step[], on: Edge, start: Start): readonly Clause[] {
+  return ofEach(new Walk(on, new Reading(on, false, 0), start).say(steps), on)
+}
+
+/** The first place that what a counting start leaves of the first stitch goes into, named in a foundation chain. */
+function inFirstChain(clauses: readonly Clause[]): readonly Clause[] {
+  const [first, ...rest] = clauses
+  return first?.say === 'work' && first.into.at === 'same' ? [{ ...first, into: { at: 'firstChain' } }, ...rest] : clauses
+}
+
+/** A round, or a row, as it is said. */
+export function sentenceOf(worked: Worked, context: Context): Sentence {
+  const { round: { begin, steps }, on } = worked
+  const inOnePlace = on.count === 1
+  const order = new Reading(on, begin.turn, begin.along ?? 0)
+  const walk = new Walk(on, order, context.start, begin.counts && !inOnePlace ? 1 : 0)
+  const said = walk.say(begin.counts ? withoutFirstStitch(steps, inOnePlace) : steps)
+  const { chains, rest } = begin.counts ? mergedChains(said) : { chains: 0, rest: said }
+  const onChain = begin.counts && beginsInChain(worked, context.start) ? inFirstChain(rest) : rest
+  const clauses = begin.counts ? onChain : alongChain(ofEach(onChain, on), worked, context.start, begin.counts)
+  return {
+    opening: openingOf(worked, clauses, chains, context), clauses, ending: endingOf(worked, chains), count: countOf(worked),
+  }
+}
