@@ -3,8 +3,10 @@ import { parseArgs } from 'node:util'
 import { EXPORTS, type ExportAs, exportDraft } from '../core/export/exportDraft'
 import { problemLines, readDesign } from '../core/design/read'
 import { draft } from '../core/draft/draft'
+import { inTerms } from '../core/words/inTerms'
+import { REPEAT_STYLES, type RepeatStyle } from '../core/words/say'
 
-const USAGE = `usage: npm run -s draft -- FILE.json [--as ${EXPORTS.join('|')}] [--terms us|uk]`
+const USAGE = `usage: npm run -s draft -- FILE.json [--as ${EXPORTS.join('|')}] [--terms us|uk] [--repeats ${REPEAT_STYLES.join('|')}]`
 
 /** Ends the command with a message for the person who called it. */
 function refuse(...lines: string[]): never {
@@ -34,7 +36,7 @@ function asked() {
   try {
     return parseArgs({
       allowPositionals: true,
-      options: { as: { type: 'string', default: 'text' }, terms: { type: 'string', default: 'us' } },
+      options: { as: { type: 'string', default: 'text' }, terms: { type: 'string', default: 'us' }, repeats: { type: 'string', default: 'brackets' } },
     })
   }
   catch (error) {
@@ -44,12 +46,19 @@ function asked() {
 
 const {
   positionals: [file],
-  values: { as, terms },
+  values: { as, terms, repeats },
 } = asked()
 if (!file) refuse(USAGE)
 if (!EXPORTS.includes(as as ExportAs)) refuse(`--as: must be one of: ${EXPORTS.join(', ')}`, USAGE)
+if (!REPEAT_STYLES.includes(repeats as RepeatStyle)) refuse(`--repeats: must be one of: ${REPEAT_STYLES.join(', ')}`, USAGE)
 if (terms !== 'us' && terms !== 'uk') refuse('--terms: must be us or uk', USAGE)
 
 const reading = readDesign(parsed(contents(file), file))
 if (!reading.ok) refuse(`${file}: this design cannot be drafted yet`, ...problemLines(reading.problems).map(line => `  ${line}`))
-process.stdout.write(exportDraft(draft(reading.document), as as ExportAs, terms).body)
+const drafted = draft(reading.document)
+process.stdout.write(exportDraft(drafted, as as ExportAs, terms, repeats as RepeatStyle).body)
+const stops = drafted.findings.filter(({ weight }) => weight === 'stop')
+if (stops.length > 0) {
+  process.stderr.write([`${file}: not a finished pattern`, ...stops.map(({ what }) => `  ${inTerms(what, terms)}`), ''].join('\n'))
+  process.exitCode = 2
+}

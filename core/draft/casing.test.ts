@@ -52,7 +52,7 @@ describe('a pouch with cords', () => {
 
   it('writes how to make, thread and finish them, in both vocabularies', () => {
     const us = cordsOf(withCords({ kind: 'slip-stitched' }))!.advice.join(' ')
-    expect(us).toContain('Two cords, each, of moss green cotton: ch 100, then sl st in the back bump of each ch: 44 cm long')
+    expect(us).toContain('Two cords, of moss green cotton, each made so: ch 100, then sl st in the back bump of each ch: 44 cm long')
     expect(us).toContain('There are 24 eyelets; count them from the start of the round. Put a marker in 1 and 13, 12 apart.')
     expect(us).toContain('Loop one around the post after eyelet')
     expect(us).toContain('1 to 1.5 cm beyond')

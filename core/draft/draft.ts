@@ -35,6 +35,12 @@ export interface Draft {
 /** What takes more than one part to see, each by a judge of its own, in the order it is told. */
 const JUDGES: readonly Judge[] = [contentsFindings, bagFindings, wallFindings, meshFindings, casingFindings, handleFindings]
 
+/** What is said word for word the same of several parts is told once; a stop always is told. */
+function once(findings: readonly Finding[]): Finding[] {
+  const said = new Set<string>()
+  return findings.filter(({ code, what, weight }) => weight === 'stop' || !said.has(code + what) && said.add(code + what))
+}
+
 /** What the measured base changed above it, against a draft by the swatch alone. */
 function redoneBy(design: Design, parts: readonly DraftPart[]): Redone[] {
   if (!design.measuredBase) return []
@@ -68,10 +74,10 @@ export function draft(design: Design, before?: Draft): Draft {
     parts,
     rounds: parts.flatMap(part => part.rounds.map((worked, i) => ({ number: part.firstRound + i, part: part.id, worked }))),
     sizes,
-    findings: [
+    findings: once([
       ...withWallFixes(design, parts, gauge), ...JUDGES.flatMap(judge => judge(bag)),
       ...refinedFindings(design, gauge, redoneBy(design, parts)), ...gaugeFindings(design, gauge),
-    ],
+    ]),
     fold: folded,
   }
 }

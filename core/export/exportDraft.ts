@@ -1,5 +1,6 @@
 import type { Draft } from '../draft/draft'
 import type { Terms } from '../stitch/dictionary'
+import type { RepeatStyle } from '../words/say'
 import type { ExportKind } from './kind'
 import { EXPORT_KINDS } from './kinds'
 
@@ -15,7 +16,7 @@ export interface Exported {
 }
 
 /** Writes a draft out in any of the forms. */
-export function exportDraft(draft: Draft, as: ExportAs, terms: Terms): Exported {
+export function exportDraft(draft: Draft, as: ExportAs, terms: Terms, repeats: RepeatStyle = 'brackets'): Exported {
   const { write, type, extension }: ExportKind = EXPORT_KINDS.find(kind => kind.as === as)!
-  return { body: write(draft, terms), type, extension }
+  return { body: write(draft, terms, repeats), type, extension }
 }

@@ -4,5 +4,6 @@ import { exported } from './kind'
 
 /** The pattern in plain text. */
 export const text = exported({
-  as: 'text', name: 'Pattern as text', type: 'text/plain', extension: 'txt', write: (draft, terms) => asText(patternOf(draft, terms)),
+  as: 'text', name: 'Pattern as text', type: 'text/plain', extension: 'txt', 
+  write: (draft, terms, repeats) => asText(patternOf(draft, terms, repeats)),
 })

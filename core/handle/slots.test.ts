@@ -48,7 +48,7 @@ describe('slots on 64 stitches (craft 10; common practice, no source)', () => {
     expect(result.findings.find(({ code }) => code === 'slot-runs')!.what).toContain('8, slot 16, 16, slot 16, 8')
     const words = (into: SlotsSpec['into']) =>
       stepsWords(on(64, { into }).rounds[1]!.round.steps, { terms: 'us', on: on(64).rounds[1]!.on, start: { kind: 'ring', chains: 0 } })
-    expect(words('chains')).toBe('sc in next 8, sc in each of the 32 chs, sc in next 16, sc in each of the 32 chs, sc in next 8')
+    expect(words('chains')).toBe('sc in next 8 sts, sc in each of the 32 chs, sc in next 16 sts, sc in each of the 32 chs, sc in next 8 sts')
     expect(words('bumps')).toContain('sc in back bump of each of the 32 chs')
     expect(words('over')).toContain('32 sc in the ch-loop over the slot')
   })

@@ -1,13 +1,22 @@
-import { type Aim, type ChainStep, type GroupStep, type Loop, repeat, type Step, type StitchStep } from '../round/step'
+import { type Aim, type ChainStep, type GroupStep, type Landmark, type Loop, repeat, type Step, type StitchStep } from '../round/step'
 import { STITCH_KINDS, type StitchKind, STITCHES, type Terms } from '../stitch/dictionary'
 
 /*
- * Reading steps from the abbreviations that the words are written in (core/words): the other way about, in both
- * vocabularies. Items are parted by commas; square brackets hold what is repeated, round ones what goes into one place.
+ * Reading steps from the abbreviations that the words are written in (core/words): the other way about, in both vocabularies, and in
+ * shorter forms that makers write. Items are parted by commas; square or curly brackets hold what is repeated, or an asterisk marks
+ * where it begins; round brackets hold what goes into one place.
  *
- *     sc in next 3, 2 sc in next          [dc in next, ch 1, sk next st] four times
- *     (dc, ch 2, dc) in next ch-sp        FPdc around next 2, BPdc around next
+ *     sc in next 3 sts, 2 sc in next st          [dc in next st, ch 1, sk next st] 4 times
+ *     (dc, ch 2, dc) in next ch-sp               FPdc around next 2 sts, BPdc around next st
+ *     *sc in next st, ch 1, sk next st; rep from * 3 more times
  */
+
+/** What a line is read on, where it speaks of all there is: how many places, how many of them spaces, and what a fan is. */
+export interface Around {
+  readonly places: number
+  readonly spaces: number
+  readonly fan?: GroupStep
+}
 
 /** Steps read, or what could not be: where in the text, and what to write instead. */
 export type Read
@@ -36,8 +45,8 @@ const NUMBERS = [
   'sixteen', 'seventeen', 'eighteen', 'nineteen', 'twenty',
 ]
 const TIMES = new RegExp(`^(once|twice|(?:${NUMBERS.slice(2).join('|')}|\\d+) times)$`, 'i')
-const OPEN = '[('
-const CLOSE = '])'
+const OPEN = '[({'
+const CLOSE = '])}'
 
 function howOften(text: string): number {
   const word = text.toLowerCase().replace(' times', '')
@@ -92,9 +101,8 @@ function stitchOf(abbreviation: string, terms: Terms, at: number): StitchKind {
 interface Place {
   readonly aim?: Aim
   readonly loop?: Loop
+  readonly landmark?: Landmark
   readonly count: number
-  /** `each of next 3`, as against `next 3`. */
-  readonly each: boolean
 }
 
 const LOOP_WORDS: readonly [RegExp, Loop][] = [
@@ -102,124 +110,231 @@ const LOOP_WORDS: readonly [RegExp, Loop][] = [
   [/^back bump of /i, 'bump'], [/^both layers at /i, 'bothLayers'],
 ]
 
-const PLACES: readonly [RegExp, Aim | undefined][] = [
-  [/^(?:same st|same)$/i, 'same'], [/^(?:next|each of next (\d+)) ch-sps?$/i, 'space'],
-  [/^(?:next ch|each of next (\d+) chs)$/i, 'chains'], [/^gap between sts$/i, 'gap'], [/^skipped st of the round below$/i, 'gapBelow'],
-  [/^st below (?:next|each of next (\d+))(?: sts?)?$/i, 'below'], [/^(?:next(?: (\d+))?|each of next (\d+))(?: sts?)?$/i, undefined],
+interface PlaceWords {
+  readonly words: RegExp
+  readonly aim?: Aim
+  readonly landmark?: Landmark
+}
+
+/** How places are called; a number among the words is how many there are, one each. */
+const PLACES: readonly PlaceWords[] = [
+  { words: /^same (?:st|ch-sp|ch|loop|ring|row end|hole)$|^same$/i, aim: 'same' },
+  { words: /^(?:each of )?(?:next|the) (?:(\d+) )?chs? of the ch-sp$/i, aim: 'chains' },
+  { words: /^(?:each of )?next (?:(\d+) )?ch-sps?$/i, aim: 'space' },
+  { words: /^(?:each of )?next (?:(\d+) )?loops?$/i, aim: 'space', landmark: 'loop' },
+  { words: /^(?:next|same) sp between (?:sts|groups)$|^gap between sts$/i, aim: 'gap' },
+  { words: /^the (?:skipped st|middle one of the \d+ skipped sts|\d+\w\w of the \d+ skipped sts) one round below$/i, aim: 'gapBelow' },
+  { words: /^skipped st of the round below$/i, aim: 'gapBelow' },
+  { words: /^(?:the )?sts? below (?:each of )?next(?: (\d+))?(?: sts?)?$/i, aim: 'below' },
+  { words: /^(?:each of )?next(?: (\d+))?(?: (?:sts?|row ends?|holes?|chs?(?: along the underside of the ch)?))?$/i },
+  { words: /^the (?:ch|\d+ chs)$|^each of the (\d+) chs$/i, aim: 'chains', landmark: 'bridge' },
+  { words: /^the ch-loop over the slot$/i, landmark: 'overBridge' }, { words: /^the loop you are in$/i, aim: 'space', landmark: 'thisLoop' },
+  { words: /^this half of the loop you are in$/i, landmark: 'thisHalf' },
+  { words: /^the other half of the first loop$/i, aim: 'start', landmark: 'otherHalf' },
+  { words: /^ring$|^last ch$|^\d+\w\w ch from hook$|^foundation st made (?:last|first)$|^same (?:ch|foundation st) as the first st$/i },
 ]
 
-function placeOf({ text, at }: Piece): Place {
+/** Words for all there is: `each st around`, and which of it. */
+const ALL = /^each ((?:st|ch-sp|ch|loop|hole)(?: and ch-sp| and st)?) (?:around|across)$|^\d+\w\w ch from hook and in each ch across$/i
+
+function allOf(found: RegExpExecArray, { places, spaces }: Around): Place {
+  return found[1]?.toLowerCase() === 'ch-sp' || found[1]?.toLowerCase() === 'loop' ? { aim: 'space', count: spaces } : { count: places }
+}
+
+function placeOf({ text, at }: Piece, around: Around | undefined): Place {
   const loop = LOOP_WORDS.find(([words]) => words.test(text))
   const rest = loop ? text.replace(loop[0], '') : text
-  for (const [words, aim] of PLACES) {
+  const picked = loop ? { loop: loop[1] } : {}
+  const all = around && ALL.exec(rest)
+  if (all) return { ...allOf(all, around), ...picked }
+  for (const { words, aim, landmark } of PLACES) {
     const found = words.exec(rest)
-    if (found)
-      return {
-        ...(aim ? { aim } : {}), ...(loop ? { loop: loop[1] } : {}), count: Number(found[1] ?? found[2] ?? 1),
-        each: /each of/i.test(rest),
-      }
+    if (found) return { ...(aim ? { aim } : {}), ...picked, ...(landmark ? { landmark } : {}), count: Number(found[1] ?? 1) }
   }
   throw new Unreadable(
-    `"${text}" is not a place; write next, next 3, next ch-sp, same st, gap between sts, st below next or skipped st of the round below`,
+    `"${text}" is not a place; write next st, next 3 sts, next ch-sp, same st, next sp between sts, the st below next st or the skipped st `
+    + 'one round below',
     at,
     text.length,
   )
 }
 
-/** Keeps a slip of the keyboard from making a round of millions. */
-const MOST = 500
-
-function within(n: number, { text, at }: Piece): number {
-  if (n >= 1 && n <= MOST) return n
-  throw new Unreadable(`numbers go from 1 to ${MOST}`, at, text.length)
-}
-
-const STITCH = /^(?:(\d+) )?(FP|BP)?([a-z]+(?: st)?) (in|around) (.+)$/i
-const TOGETHER = /^(FP|BP)?([a-z]+?)(\d+)tog$/i
-const SKIP = /^(?:sk|skip|miss)(?: next)?(?: (\d+))?(?: (?:sts?|chs?|ch-sps?))?$/i
+const STITCH = /^(?:(\d+) )?(long |reverse )?(FP|BP)?([a-z]+(?: st)?) (in|around) (.+)$/i
+const TOGETHER = /^(FP|BP)?([a-z]+?)(\d+)tog(?: over next .+)?$/i
+const SKIP = /^(?:sk|skip|miss)(?: next)?(?: (\d+))?(?: (?:sts?|chs?(?: along the underside of the ch)?|(ch-sps?|loops?)|row ends?|holes?))?$/i
 const CHAIN = /^ch (\d+)$/i
-const GROUP = /^\((.*)\) in (.+)$/i
-const REPEAT = /^\[(.*)\] (.+)$/i
+const GROUP = /^\((.*)\) (?:in|around) (.+)$/i
+const REPEAT = /^[[{](.*)[\]}] (.+)$/i
+const FAN = /^fan in (.+)$/i
+const STARRED = /^\*(.*)$/i
+const AGAIN = /^rep from \* (?:(around|across)|(once more)|(\d+) more times)$/i
 
-function stitchItem(piece: Piece, terms: Terms, found: RegExpExecArray): Step {
-  const [, by, post, name, , where] = found as unknown as [string, string | undefined, string | undefined, string, string, string]
-  const kind = stitchOf(name, terms, piece.at + piece.text.indexOf(name))
-  const { count, each, loop: picked, ...aim } = placeOf({ text: where, at: piece.at + piece.text.length - where.length })
-  const loop: Loop | undefined = post ? (post.toUpperCase() === 'FP' ? 'frontPost' : 'backPost') : picked
-  const more = { ...aim, ...(loop ? { loop } : {}) }
-  const times = within(Number(by ?? 1), piece)
-  within(count, piece)
-  if (times === 1) return { do: 'stitch', kind, times: count, ...more }
-  if (['gap', 'gapBelow', 'same'].includes(aim.aim ?? 'next') && aim.aim !== 'gap') return { do: 'stitch', kind, times, ...more }
-  const group: GroupStep = { do: 'group', steps: [{ do: 'stitch', kind, times }], ...more }
-  return each ? repeat(count, group) : group
-}
+/** Keeps a slip of the keyboard from making a round of millions; a round that was written by the program may be longer. */
+const MOST = 500
+const MOST_AROUND = 200_000
 
-function groupItem(piece: Piece, terms: Terms, found: RegExpExecArray): Step {
-  const [, inside, where] = found as unknown as [string, string, string]
-  const steps = items({ text: inside, at: piece.at + 1 }).map((part): StitchStep | ChainStep => {
-    const chain = CHAIN.exec(part.text)
-    if (chain) return { do: 'chain', chains: within(Number(chain[1]), part) }
-    const stitch = /^(?:(\d+) )?([a-z]+(?: st)?)$/i.exec(part.text)
-    if (!stitch)
-      throw new Unreadable(
-        'within round brackets write stitches and chains alone, such as (dc, ch 2, dc)',
-        part.at,
-        Math.max(1, part.text.length),
-      )
-    return { do: 'stitch', kind: stitchOf(stitch[2]!, terms, part.at), times: within(Number(stitch[1] ?? 1), part) }
-  })
-  const { count, each, ...more } = placeOf({ text: where, at: piece.at + piece.text.length - where.length })
-  const group: GroupStep = { do: 'group', steps, ...more }
-  return each ? repeat(within(count, piece), group) : group
-}
+/** Places that take all that is said to go into them, however much that is. */
+const ONE_PLACE: readonly Aim[] = ['gap', 'gapBelow', 'same', 'start']
 
-function repeatItem(piece: Piece, terms: Terms, found: RegExpExecArray): Step {
-  const [, inside, often] = found as unknown as [string, string, string]
-  if (!TIMES.test(often))
-    throw new Unreadable('say how often, such as twice or four times', piece.at + piece.text.length - often.length, often.length)
-  return repeat(within(howOften(often), piece), ...stepsOf({ text: inside, at: piece.at + 1 }, terms))
-}
+/** Reads a line: its terms, and what it is read on. */
+class Reader {
+  constructor(
+    private readonly terms: Terms,
+    private readonly around: Around | undefined,
+  ) {}
 
-function stepOf(piece: Piece, terms: Terms): Step {
-  const { text, at } = piece
-  const bracketed = REPEAT.exec(text)
-  if (bracketed) return repeatItem(piece, terms, bracketed)
-  const group = GROUP.exec(text)
-  if (group) return groupItem(piece, terms, group)
-  const chain = CHAIN.exec(text)
-  if (chain) return { do: 'chain', chains: within(Number(chain[1]), piece) }
-  const skip = SKIP.exec(text)
-  if (skip) return { do: 'skip', places: within(Number(skip[1] ?? 1), piece) }
-  const together = TOGETHER.exec(text)
-  if (together)
-    return {
-      do: 'together', kind: stitchOf(together[2]!, terms, at + (together[1]?.length ?? 0)), over: within(Number(together[3]), piece),
+  /** A number of a line, which must not be beyond what one can mean. */
+  private within(n: number, { text, at }: Piece): number {
+    const most = this.around ? MOST_AROUND : MOST
+    if (n >= 1 && n <= most) return n
+    throw new Unreadable(`numbers go from 1 to ${most}`, at, text.length)
+  }
+
+  steps(piece: Piece): Step[] {
+    const all = items(piece)
+    const last = all.at(-1)!
+    if (all.length > 1 && TIMES.test(last.text))
+      return [repeat(this.within(howOften(last.text), last), ...all.slice(0, -1).flatMap(item => this.step(item)))]
+    return this.starred(all)
+  }
+
+  /** Items one after the other; from an asterisk to `rep from *` they are one repeat. */
+  private starred(all: readonly Piece[]): Step[] {
+    const found: Step[] = []
+    let from: Step[] | undefined
+    for (const item of all) {
+      const star = STARRED.exec(item.text)
+      const again = AGAIN.exec(item.text)
+      if (star) from = this.step({ text: star[1]!, at: item.at + 1 })
+      else if (!again) (from ?? found).push(...this.step(item))
+      else {
+        if (!from) throw new Unreadable('there is no * before this to repeat from', item.at, item.text.length)
+        found.push(this.again(from, again, item))
+        from = undefined
+      }
     }
-  const stitch = STITCH.exec(text)
-  if (stitch) return stitchItem(piece, terms, stitch)
-  throw new Unreadable(
-    text
-      ? `"${text}" cannot be read; write it like ${terms === 'us' ? 'sc in next 3, sk next st' : 'dc in next 3, miss next st'} or `
-      + `(${STITCHES.dc[terms].abbreviation}, ch 2, ${STITCHES.dc[terms].abbreviation}) in next`
-      : 'something is missing here',
-    at,
-    Math.max(1, text.length),
-  )
+    if (from) throw new Unreadable('say how often this comes again, such as "rep from * 3 more times"', all.at(-1)!.at, all.at(-1)!.text.length)
+    return found
+  }
+
+  private again(steps: readonly Step[], [, around, once, more]: RegExpExecArray, piece: Piece): Step {
+    if (once) return repeat(2, ...steps)
+    if (more) return repeat(this.within(Number(more) + 1, piece), ...steps)
+    if (!this.around) throw new Unreadable(`write a number of times instead of "${around}"`, piece.at, piece.text.length)
+    return repeat(roundsOf(steps, this.around), ...steps)
+  }
+
+  private step(piece: Piece): Step[] {
+    const { text, at } = piece
+    const bracketed = REPEAT.exec(text)
+    if (bracketed) return [this.repeatItem(piece, bracketed)]
+    const group = GROUP.exec(text)
+    if (group) return [this.groupItem(piece, group)]
+    const fan = FAN.exec(text)
+    if (fan && this.around?.fan) return [{ ...this.around.fan }]
+    const chain = CHAIN.exec(text)
+    if (chain) return [{ do: 'chain', chains: this.within(Number(chain[1]), piece) }]
+    const skip = SKIP.exec(text)
+    if (skip) return [{ do: 'skip', places: this.within(Number(skip[1] ?? 1), piece), ...(skip[2] ? { of: 'space' } : {}) }]
+    const together = TOGETHER.exec(text)
+    if (together) return [this.togetherItem(piece, together)]
+    const stitch = STITCH.exec(text)
+    if (stitch) return [this.stitchItem(piece, stitch)]
+    throw new Unreadable(this.unreadable(text), at, Math.max(1, text.length))
+  }
+
+  private unreadable(text: string): string {
+    const { terms } = this
+    const { abbreviation } = STITCHES.dc[terms]
+    if (!text) return 'something is missing here'
+    return `"${text}" cannot be read; write it like ${terms === 'us' ? 'sc in next 3 sts, sk next st' : 'dc in next 3 sts, miss next st'} or `
+      + `(${abbreviation}, ch 2, ${abbreviation}) in next st`
+  }
+
+  private togetherItem(piece: Piece, [, post, name, over]: RegExpExecArray): Step {
+    const loop = postLoop(post)
+    return {
+      do: 'together', kind: stitchOf(name!, this.terms, piece.at + (post?.length ?? 0)), over: this.within(Number(over), piece),
+      ...(loop ? { loop } : {}),
+    }
+  }
+
+  private stitchItem(piece: Piece, [, by, how, post, name, , where]: RegExpExecArray): Step {
+    const kind = stitchOf(name!, this.terms, piece.at + piece.text.indexOf(name!))
+    const { count, loop: picked, ...place } = placeOf({ text: where!, at: piece.at + piece.text.length - where!.length }, this.around)
+    const loop = postLoop(post) ?? picked
+    const more = { ...place, ...(loop ? { loop } : {}), ...(/reverse/i.test(how ?? '') ? { backwards: true as const } : {}) }
+    const times = this.within(Number(by ?? 1), piece)
+    this.within(count, piece)
+    if (times === 1) return { do: 'stitch', kind, times: count, ...more }
+    if (place.aim && ONE_PLACE.includes(place.aim) && place.aim !== 'gap') return { do: 'stitch', kind, times, ...more }
+    const { backwards: _, ...grouped } = { backwards: undefined, ...more }
+    const group: GroupStep = { do: 'group', steps: [{ do: 'stitch', kind, times }], ...grouped }
+    return count > 1 ? repeat(count, group) : group
+  }
+
+  private groupItem(piece: Piece, [, inside, where]: RegExpExecArray): Step {
+    let loop: Loop | undefined
+    const steps = items({ text: inside!, at: piece.at + 1 }).map((part): StitchStep | ChainStep => {
+      const chain = CHAIN.exec(part.text)
+      if (chain) return { do: 'chain', chains: this.within(Number(chain[1]), part) }
+      const stitch = /^(?:(\d+) )?(FP|BP)?([a-z]+(?: st)?)$/i.exec(part.text)
+      if (!stitch)
+        throw new Unreadable(
+          'within round brackets write stitches and chains alone, such as (dc, ch 2, dc)',
+          part.at,
+          Math.max(1, part.text.length),
+        )
+      loop ??= postLoop(stitch[2])
+      return { do: 'stitch', kind: stitchOf(stitch[3]!, this.terms, part.at), times: this.within(Number(stitch[1] ?? 1), part) }
+    })
+    const { count, ...more } = placeOf({ text: where!, at: piece.at + piece.text.length - where!.length }, this.around)
+    const group: GroupStep = { do: 'group', steps, ...more, ...(loop ? { loop } : {}) }
+    return count > 1 ? repeat(this.within(count, piece), group) : group
+  }
+
+  private repeatItem(piece: Piece, [, inside, often]: RegExpExecArray): Step {
+    if (!TIMES.test(often!))
+      throw new Unreadable('say how often, such as 2 times or 4 times', piece.at + piece.text.length - often!.length, often!.length)
+    return repeat(this.within(howOften(often!), piece), ...this.steps({ text: inside!, at: piece.at + 1 }))
+  }
 }
 
-function stepsOf(piece: Piece, terms: Terms): Step[] {
-  const all = items(piece)
-  const last = all.at(-1)!
-  if (all.length > 1 && TIMES.test(last.text))
-    return [repeat(within(howOften(last.text), last), ...all.slice(0, -1).map(item => stepOf(item, terms)))]
-  return all.map(item => stepOf(item, terms))
+function postLoop(post: string | undefined): Loop | undefined {
+  if (!post) return undefined
+  return post.toUpperCase() === 'FP' ? 'frontPost' : 'backPost'
 }
 
-/** Reads steps from a line of abbreviations. */
-export function readSteps(text: string, terms: Terms): Read {
+/** How often steps go round: by the places they use up, or the spaces if they go into those. */
+function roundsOf(steps: readonly Step[], { places, spaces }: Around): number {
+  const used = usedBy(steps)
+  return used.spaces > 0 && used.places === 0 ? spaces / used.spaces : places / Math.max(1, used.places + used.spaces)
+}
+
+/** Places and spaces that steps use up. */
+function usedBy(steps: readonly Step[]): { readonly places: number, readonly spaces: number } {
+  let places = 0
+  let spaces = 0
+  for (const step of steps) {
+    if (step.do === 'chain') continue
+    if (step.do === 'skip') places += step.places
+    else if (step.do === 'together') places += step.over
+    else if (step.do === 'repeat') {
+      const inside = usedBy(step.steps)
+      places += step.times * inside.places
+      spaces += step.times * inside.spaces
+    }
+    else if (step.aim === 'space') spaces += step.do === 'stitch' ? step.times : 1
+    else if (step.aim === 'chains') places += step.landmark === 'bridge' ? 1 : 0
+    else if (!step.aim || !ONE_PLACE.includes(step.aim)) places += step.do === 'stitch' ? step.times : 1
+  }
+  return { places, spaces }
+}
+
+/** Reads steps from a line of abbreviations; `around` says what it is read on, where it may speak of all there is. */
+export function readSteps(text: string, terms: Terms, around?: Around): Read {
   try {
-    return { ok: true, steps: stepsOf({ text: text.replace(/\.\s*$/, ''), at: 0 }, terms) }
+    return { ok: true, steps: new Reader(terms, around).steps({ text: text.replace(/\.\s*$/, ''), at: 0 }) }
   }
   catch (error) {
     if (!(error instanceof Unreadable)) throw error

@@ -1,4 +1,6 @@
 import type { Draft } from '../draft/draft'
+import { inTerms } from './inTerms'
+import type { RepeatStyle } from './say'
 import { roundLines, rowLines } from './pattern'
 import type { Terms } from '../stitch/dictionary'
 
@@ -9,19 +11,22 @@ function field(value: string | number): string {
 }
 
 /** A pattern as a table, a round a line (RFC 4180: comma, CRLF, a header line). */
-export function asCsv(draft: Draft, terms: Terms): string {
-  const rows = roundLines(draft, terms).map((line, i) => {
+export function asCsv(draft: Draft, terms: Terms, repeats: RepeatStyle = 'brackets'): string {
+  const rows = roundLines(draft, terms, repeats).map((line, i) => {
     const { part, worked } = draft.rounds[i]!
-    return [line.from, part, worked.edge.count, worked.round.colour, worked.round.facing, line.words, line.note ?? '']
+    return [line.from, part, line.stitches, line.spaces, line.chains, worked.round.colour, worked.round.facing, line.words, line.note ?? '']
   })
   const pieces = draft.parts.flatMap(({ id, pieces }) =>
     pieces.flatMap(piece =>
-      rowLines(piece, terms).map((line, i) => [
-        line.from, `${id}.${piece.id}`, line.stitches, piece.colour, piece.rows[i]!.round.facing, line.words, '',
+      rowLines(piece, terms, repeats).map((line, i) => [
+        line.from, `${id}.${piece.id}`, line.stitches, line.spaces, line.chains, piece.colour, piece.rows[i]!.round.facing, line.words, '',
       ]),
     ),
   )
-  return [['round', 'part', 'stitches', 'yarn', 'facing', 'words', 'note'], ...rows, ...pieces]
+  const stops = draft.findings
+    .filter(({ weight }) => weight === 'stop')
+    .map(({ part = '', what }) => ['', part, '', '', '', '', '', 'NOT FINISHED', inTerms(what, terms)])
+  return [['round', 'part', 'stitches', 'spaces', 'chains', 'yarn', 'facing', 'words', 'note'], ...rows, ...pieces, ...stops]
     .map(row => row.map(field).join(',') + '\r\n')
     .join('')
 }

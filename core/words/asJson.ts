@@ -4,11 +4,27 @@ import type { Handle } from '../part/handle'
 import type { Finding } from '../part/finding'
 import type { Terms } from '../stitch/dictionary'
 import { inTerms } from './inTerms'
-import { roundLines, rowLines } from './pattern'
+import { type PatternLine, roundLines, rowLines } from './pattern'
+import type { RepeatStyle } from './say'
+
+/** A round or row, with what it leaves: stitches, spaces, and the chains in those, apart. */
+interface RowRecord {
+  readonly number: number
+  readonly stitches: number
+  readonly spaces: number
+  readonly chains: number
+  readonly words: string
+}
+
+function countsOf({ stitches, spaces, chains }: PatternLine): Pick<RowRecord, 'stitches' | 'spaces' | 'chains'> {
+  return { stitches, spaces, chains }
+}
 
 /** A draft for other programs to read. */
 export interface DraftRecord {
-  readonly rounds: readonly { readonly number: number, readonly part: string, readonly stitches: number, readonly words: string }[]
+  /** Whether it can be worked from end to end: no finding stops it. */
+  readonly finished: boolean
+  readonly rounds: readonly (RowRecord & { readonly part: string })[]
   /** What is worked on its own, row by row. */
   readonly pieces: readonly {
     readonly part: string
@@ -16,7 +32,7 @@ export interface DraftRecord {
     readonly times: number
     readonly lengthCm: number
     readonly widthCm: number
-    readonly rows: readonly { readonly number: number, readonly stitches: number, readonly words: string }[]
+    readonly rows: readonly RowRecord[]
   }[]
   readonly handles: readonly (Omit<Handle, 'bears'> & { readonly part: string })[]
   readonly sizes: BagSizes
@@ -24,19 +40,19 @@ export interface DraftRecord {
 }
 
 /** A draft as plain values: each round with its words, the sizes in centimetres, the findings. */
-export function asRecord(draft: Draft, terms: Terms): DraftRecord {
-  const rounds = roundLines(draft, terms).map((line, i) => ({
-    number: line.from, part: draft.rounds[i]!.part, stitches: line.stitches, words: line.words,
+export function asRecord(draft: Draft, terms: Terms, repeats: RepeatStyle = 'brackets'): DraftRecord {
+  const rounds = roundLines(draft, terms, repeats).map((line, i) => ({
+    number: line.from, part: draft.rounds[i]!.part, ...countsOf(line), words: line.words,
   }))
   const pieces = draft.parts.flatMap(part =>
     part.pieces.map(piece => ({
       part: part.id, name: piece.name, times: piece.times, lengthCm: piece.lengthCm, widthCm: piece.widthCm,
-      rows: rowLines(piece, terms).map(line => ({ number: line.from, stitches: line.stitches, words: line.words })),
+      rows: rowLines(piece, terms, repeats).map(line => ({ number: line.from, ...countsOf(line), words: line.words })),
     })),
   )
   const handles = draft.parts.flatMap(part => part.handles.map(({ bears: _, ...handle }) => ({ ...handle, part: part.id })))
   return {
-    rounds, pieces, handles, sizes: draft.sizes,
+    finished: !draft.findings.some(({ weight }) => weight === 'stop'), rounds, pieces, handles, sizes: draft.sizes,
     findings: draft.findings.map(finding => ({ ...finding, what: inTerms(finding.what, terms) })),
   }
 }

@@ -39,12 +39,12 @@ const demo = (document: unknown) => {
 describe('the rounds of slots, as makers write them', () => {
   it('joined, in US terms', () => {
     expect(lastRounds(bag(slots))).toEqual([
-      'Ch 1; sc in next 8, ch 32, sk next 16 sts, sc in next 16, ch 32, sk next 16 sts, sc in next 8; join with sl st to first sc (32 '
-      + 'sts, 2 ch-sps)',
-      'Ch 1; sc in next 8, sc in each of the 32 chs, sc in next 16, sc in each of the 32 chs, sc in next 8; join with sl st to first '
-      + 'sc (96 sts)',
-      'Ch 1; sc in next 7, sc2tog, sc in next 30, sc2tog, sc in next 14, sc2tog, sc in next 30, sc2tog, sc in next 7; join with sl st '
-      + 'to first sc (92 sts)',
+      'Ch 1; beg in same st as join: sc in next 8 sts, ch 32, sk next 16 sts, sc in next 16 sts, ch 32, sk next 16 sts, sc in next 8 '
+      + 'sts; join with sl st to first sc (32 sts, 2 ch-32 sps)',
+      'Ch 1; beg in same st as join: sc in next 8 sts, sc in each of the 32 chs, sc in next 16 sts, sc in each of the 32 chs, sc in '
+      + 'next 8 sts; join with sl st to first sc (96 sts)',
+      'Ch 1; beg in same st as join: sc in next 7 sts, sc2tog, sc in next 30 sts, sc2tog, sc in next 14 sts, sc2tog, sc in next 30 '
+      + 'sts, sc2tog, sc in next 7 sts; join with sl st to first sc (92 sts)',
     ])
   })
 
@@ -52,21 +52,21 @@ describe('the rounds of slots, as makers write them', () => {
     expect(
       lastRounds(bag({ ...slots, number: 1, into: 'over', corners: 0 }, { style: 'spiral', startingChainCounts: false }), 'uk'),
     ).toEqual([
-      'Dc in next 8, ch 32, miss next 16 sts, dc in next 40 (48 sts, 1 ch-sp)',
-      'Dc in next 8, 32 dc in the ch-loop over the slot, dc in next 40 (80 sts)', 'Dc in each st around (80 sts)',
+      'Dc in next 8 sts, ch 32, miss next 16 sts, dc in next 40 sts (48 sts, 1 ch-32 sp)',
+      'Dc in next 8 sts, 32 dc in the ch-loop over the slot, dc in next 40 sts (80 sts)', 'Dc in each st around (80 sts)',
     ])
   })
 
   it('say the way to the new start where the old one lies in a slot, turned or not', () => {
-    expect(lastRounds(bag({ ...slots, sideAt: 16 }))[0]).toMatch(/^Sl st in next 16 sts to the new start; ch 1; sc in next 8, ch 32/)
+    expect(lastRounds(bag({ ...slots, sideAt: 16 }))[0]).toMatch(/^Sl st in next 16 sts to the new start; ch 1; beg in same st as last of these: sc in next 8 sts, ch 32/)
     expect(lastRounds(bag({ ...slots, sideAt: 16 }, { style: 'turned', startingChainCounts: false }))[0]).toMatch(
-      /^Turn, sl st in next 16 sts to the new start; ch 1; sc in next 8, ch 32/,
+      /^Turn, sl st in next 16 sts to the new start; ch 1; beg in same st as last of these: sc in next 8 sts, ch 32/,
     )
   })
 
   it('count the chain that stands for a stitch within the first run', () => {
     expect(lastRounds(bag(slots, { style: 'joined', startingChainCounts: true }))[0]).toMatch(
-      /^Ch 1 \(counts as first sc\); sc in next 7, ch 32/,
+      /^Ch 1 \(counts as first sc\); sc in next 7 sts, ch 32/,
     )
   })
 })
@@ -94,7 +94,7 @@ describe('the pattern of a bag with straps', () => {
   it('has a line a row in the table, told apart from the bag\'s rounds', () => {
     const lines = asCsv(sling, 'us').trim().split('\r\n')
     expect(lines).toHaveLength(1 + sling.rounds.length + 31 + 82)
-    expect(lines.at(-1)).toMatch(/^82,part-3\.long,12,main,wrong,/)
+    expect(lines.at(-1)).toMatch(/^82,part-3\.long,12,0,0,main,wrong,/)
   })
 
   it('is whole in the record for other programs', () => {

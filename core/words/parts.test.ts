@@ -22,13 +22,14 @@ describe('the words of a base', () => {
   it('go along a chain, round its end, and back along its underside', () => {
     const [first, second, third] = words(oval)
     expect(first!.words).toBe(
-      'Sc in 2nd ch from hook, sc in each of next 10 chs, 3 sc in last ch, sc in each of next 10 along the underside, 2 sc in the ch '
-      + 'you began in; join with sl st to first sc',
+      'Sc in 2nd ch from hook, sc in next 10 chs, 3 sc in last ch, sc in next 10 chs along the underside of the ch, 2 sc in same ch '
+      + 'as the first st; join with sl st to first sc',
     )
     expect(second!.words).toBe(
-      'Ch 1; 2 sc in next, sc in next 10, 2 sc in each of next 3, sc in next 10, 2 sc in each of next 2; join with sl st to first sc',
+      'Ch 1; beg in same st as join: 2 sc in next st, sc in next 10 sts, 2 sc in each of next 3 sts, sc in next 10 sts, 2 sc in each '
+      + 'of next 2 sts; join with sl st to first sc',
     )
-    expect(third!.words).toContain('[sc in next, 2 sc in next] three times')
+    expect(third!.words).toContain('[sc in next st, 2 sc in next st] 3 times')
   })
 
   it('carry the marker plan, counted from the round\'s first stitch', () => {
@@ -41,7 +42,7 @@ describe('the words of a base', () => {
 
   it('skip the chains that stand for the first stitch', () => {
     const [first] = words({ ...oval, stitch: 'dc' } as BaseSpec, { rounds: { style: 'joined', startingChainCounts: true } })
-    expect(first!.words).toContain('Sk 4 chs (they count as first dc); dc in each of next 10 chs')
+    expect(first!.words).toContain('Sk 4 chs (count as first dc); dc in next 10 chs')
   })
 
   it('work rows as rows, and the round about them by their ends', () => {
@@ -49,7 +50,7 @@ describe('the words of a base', () => {
     expect(lines.slice(0, 4).map(({ label }) => label)).toEqual(['Row 1', 'Row 2', 'Row 3', 'Round 4'])
     expect(lines[0]!.words).toBe('Sc in 2nd ch from hook and in each ch across')
     expect(lines[1]!.words).toBe('Ch 1, turn; sc in each st across')
-    expect(lines[3]!.words).toContain('sc in next 20, sc in each of next 3 row ends, sc in each of next 20 along the underside')
+    expect(lines[3]!.words).toContain('sc in next 20 sts, sc in next 3 row ends, sc in next 20 chs along the underside of the ch')
   })
 
   it('gather rows with rows and rounds with rounds', () => {

@@ -4,6 +4,7 @@ import { validateSync } from 'class-validator'
 import { OneOf, Whole } from '../../core/design/rules'
 import { EXPORTS, type ExportAs } from '../../core/export/exportDraft'
 import type { Terms } from '../../core/stitch/dictionary'
+import { REPEAT_STYLES, type RepeatStyle } from '../../core/words/say'
 import { refuseProblems } from './refuse'
 
 /** A save: which revision it started from, and the document. */
@@ -12,10 +13,11 @@ export class SaveRequest {
   document!: unknown
 }
 
-/** An export: in which form and vocabulary; `design` is the open document itself. */
+/** An export: in which form, vocabulary and style of repeats; `design` is the open document itself. */
 export class ExportQuery {
   @OneOf([...EXPORTS, 'design']) as: ExportAs | 'design' = 'text'
   @OneOf(['us', 'uk']) terms: Terms = 'us'
+  @OneOf(REPEAT_STYLES) repeats: RepeatStyle = 'brackets'
 }
 
 /** What a request asked, checked by its class; answers 422 naming the fields that are off. */

@@ -93,7 +93,7 @@ describe('a band and a handle added in one file each', () => {
     expect(bricks.rounds).toHaveLength(4)
     expect(bricks.edge.count % 4).toBe(0)
     const text = asText(patternOf(drafted, 'uk'))
-    expect(text).toContain('dc in next 3, ch 1, miss next st, twenty times')
+    expect(text).toContain('[dc in next 3 sts, ch 1, miss next st] 20 times')
     expect(text).toContain('Sew a ring of 4 cm')
     const odd = draft({ ...bag, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 82 } }, colour: 'main' } })
     expect(odd.findings.map(({ code }) => code)).toContain('does-not-divide')

@@ -35,9 +35,10 @@ describe('the command line', () => {
       sizes: object
       findings: object[]
     }
-    expect(Object.keys(record)).toEqual(['rounds', 'pieces', 'handles', 'sizes', 'findings'])
+    expect(Object.keys(record)).toEqual(['finished', 'rounds', 'pieces', 'handles', 'sizes', 'findings'])
     expect(record.rounds[4]).toEqual({
-      number: 5, part: 'base', stitches: 30, words: 'Ch 1; sc in next 3, 2 sc in next, six times; join with sl st to first sc',
+      number: 5, part: 'base', stitches: 30, spaces: 0, chains: 0,
+      words: 'Ch 1; beg in same st as join: [sc in next 3 sts, 2 sc in next st] 6 times; join with sl st to first sc',
     })
   }, 30_000)
 

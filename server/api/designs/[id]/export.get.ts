@@ -7,7 +7,7 @@ import { sendDocument, sendFile } from '../../../requests/sendFile'
 
 /** A design as a file: the open document, or its pattern in one of the forms. */
 export default defineEventHandler((event) => {
-  const { as, terms } = asked(ExportQuery, getQuery(event))
+  const { as, terms, repeats } = asked(ExportQuery, getQuery(event))
   const { document } = designs().find(getRouterParam(event, 'id')!) ?? refuseUnknown('design')
-  return as === 'design' ? sendDocument(event, document) : sendFile(event, document.name, exportDraft(draft(document), as, terms))
+  return as === 'design' ? sendDocument(event, document) : sendFile(event, document.name, exportDraft(draft(document), as, terms, repeats))
 })

@@ -1,0 +1,83 @@
+import { type Around, readSteps } from '../repeat/read'
+import type { Begin, Closing, Join, Round } from '../round/round'
+import type { Step } from '../round/step'
+import { STITCH_KINDS, STITCHES, type FabricKind, type StitchKind, type Terms } from '../stitch/dictionary'
+
+/*
+ * A round read back from its words: the other way about of `saySentence`, joins and starts included, in every vocabulary and style.
+ */
+
+/** A round as its words tell it: yarn and facing are not in them. */
+export type ReadRound = Pick<Round, 'steps' | 'begin' | 'join' | 'closing'>
+
+/** A round read, or what in its words could not be. */
+export type RoundRead = { readonly ok: true, readonly round: ReadRound } | { readonly ok: false, readonly what: string }
+
+const ALONG = /^(turn, )?(?:sl st|ss) in next (?:st|(\d+) sts) to the new start; /i
+const SKIPPED = /^(?:sk|miss) \d+ chs? \(counts? as first ([a-z ]+)\); /i
+const CHAINS = /^ch (\d+)(?: \((?:does not count|counts as first ([a-z ]+?)(?: and ch (\d+))?)\))?(?:(, turn)|, do not turn)?; /i
+const BEGINS = /^beg [^:]+: /i
+const CLOSING = /; (?:ch (\d+), )?([a-z]+) in first [a-z]+ to close the last loop$/i
+const JOINED = /; join with (?:sl st|ss) to [^;]+$/i
+const IN_FIRST_CHAIN = / in \d+\w\w ch from hook(?=[,;]|$)/i
+
+function kindOf(abbreviation: string | undefined, terms: Terms): StitchKind {
+  return STITCH_KINDS.find(kind => STITCHES[kind][terms].abbreviation === abbreviation?.toLowerCase()) ?? 'sc'
+}
+
+/** What stands before the first stitch, and the rest of the words. */
+function opening(words: string, terms: Terms): { readonly begin: Begin, readonly first: Step[], readonly body: string } {
+  let body = words
+  const take = (pattern: RegExp): RegExpExecArray | undefined => {
+    const found = pattern.exec(body) ?? undefined
+    if (found) body = body.slice(found[0].length)
+    return found
+  }
+  const along = take(ALONG)
+  const skipped = take(SKIPPED)
+  const chains = take(CHAINS)
+  take(BEGINS)
+  const counted = chains?.[2] ?? skipped?.[1]
+  const space = Number(chains?.[3] ?? 0)
+  const first: Step[] = counted ? [{ do: 'stitch', kind: kindOf(counted, terms), times: 1 }] : []
+  if (space > 0) first.push({ do: 'chain', chains: space })
+  // What is left of an increase goes into the chain that the skipped ones stand on.
+  if (skipped) body = body.replace(IN_FIRST_CHAIN, ' in same st')
+  const turn = chains?.[4] !== undefined || along?.[1] !== undefined
+  const begin = {
+    chains: Number(chains?.[1] ?? 0) - space, counts: counted !== undefined, turn, ...(along ? { along: Number(along[2] ?? 1) } : {}),
+  }
+  return { begin, first, body }
+}
+
+/** How the round ends, and the words before that. */
+function ending(words: string, terms: Terms, across: boolean): { readonly join: Join, readonly closing?: Closing, readonly body: string } {
+  const closed = CLOSING.exec(words)
+  if (closed) {
+    const kind = kindOf(closed[2], terms) as FabricKind
+    const chains = Number(closed[1] ?? 0)
+    return { join: 'spiral', closing: { chains, kind, loop: chains + STITCHES[kind].heightChains }, body: words.slice(0, closed.index) }
+  }
+  const joined = JOINED.exec(words)
+  if (joined) return { join: 'slip', body: words.slice(0, joined.index) }
+  return { join: across ? 'open' : 'spiral', body: words }
+}
+
+/** What a round is read on besides its places: a row, and the chain of a fresh foundation that its first stitch goes into. */
+export interface ReadOn extends Around {
+  readonly across?: boolean
+  readonly firstInto?: number
+}
+
+/** Reads a round's words on an edge. */
+export function readRound(words: string, terms: Terms, on: ReadOn): RoundRead {
+  const end = ending(words, terms, on.across === true)
+  const { begin: said, first, body } = opening(`${end.body}; `, terms)
+  const begin = on.firstInto && end.join !== 'spiral' ? { ...said, chains: on.firstInto - 1 } : said
+  const rest = body.replace(/; $/, '')
+  const places = on.places - (begin.counts && on.places > 1 ? 1 : 0)
+  const read = rest ? readSteps(rest, terms, { ...on, places }) : { ok: true as const, steps: [] }
+  if (!read.ok) return { ok: false, what: read.what }
+  const { join, closing } = end
+  return { ok: true, round: { steps: [...first, ...read.steps], begin, join, ...(closing ? { closing } : {}) } }
+}
