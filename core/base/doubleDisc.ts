@@ -1,3 +1,4 @@
+import { tape } from '../measure/format'
 import { plus } from '../measure/length'
 import type { PartResult, Setting } from '../part/part'
 import { stopped } from '../part/part'
@@ -14,6 +15,11 @@ const fields = discFields('Rounds of each disc', rounds => (rounds - 1) / 2)
 export type DoubleDiscSpec = FormSpec<'double-disc', typeof fields>
 
 /** Works both discs and the round that joins them. */
+/** `Rounds 1 to 6 make`, `Round 1 makes`. */
+function roundsMake(from: number, to: number): string {
+  return from === to ? `Round ${from} makes` : `Rounds ${from} to ${to} make`
+}
+
 function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
   const first = workDisc(spec, setting)
   const last = first.rounds[first.rounds.length - 1]
@@ -45,8 +51,8 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
     },
     rising: 1, markers: rounds.map(() => [0]),
     advice: [
-      `Rounds 1 to ${count} make one disc; fasten off. Rounds ${count + 1} to ${2 * count} make the other, just like it. Lay them `
-      + `together, wrong sides inside, and work round ${2 * count + 1} through both: it stands as a ridge, and the floor sits square.`,
+      `${roundsMake(1, count)} one disc; fasten off and leave an end of ${tape(15)}. ${roundsMake(count + 1, 2 * count)} the other, begun afresh `
+      + `in the same way; do not fasten off. Lay them together, wrong sides inside, and work round ${2 * count + 1} through both: it stands as a ridge, and the floor sits square.`,
     ],
   }
 }

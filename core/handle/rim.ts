@@ -126,7 +126,10 @@ function middleOf(
 /** The places of a span as a maker finds them: counted along the last round from its start, as it was worked. */
 export function sts(first: number, places: number, count: number): string {
   const at = (place: number) => (((place % count) + count) % count) + 1
-  return places === 1 ? `st ${at(first)}` : `sts ${at(first)}–${at(first + places - 1)}`
+  const [from, to] = [at(first), at(first + places - 1)]
+  if (places === 1) return `st ${from}`
+  const run = (a: number, b: number) => (a === b ? `${a}` : `${a}–${b}`)
+  return from <= to ? `sts ${run(from, to)}` : `sts ${run(from, count)} and ${run(1, to)}`
 }
 
 /** What there is to say of a placing that does not come out even: an odd stitch, an axis between two stitches, a nudge. */

@@ -8,9 +8,14 @@ import { skippedBetween } from './worked'
 import type { WorkError } from './workError'
 
 const SPACE = PLACE_CODE.space
+const STITCH = PLACE_CODE.stitch
 const RING = PLACE_CODE.ring
 const AIM_CODE = Object.fromEntries(AIMS.map((aim, code) => [aim, code])) as Record<Aim, number>
 const LOOP_CODE = Object.fromEntries(LOOPS.map((loop, code) => [loop, code])) as Record<Loop, number>
+
+function isPost(loop: Loop | undefined): boolean {
+  return loop === 'frontPost' || loop === 'backPost'
+}
 
 /** The hook on its way round: the finger on the edge below, and how much is made. */
 export class Hook {
@@ -119,8 +124,19 @@ export class Hook {
     const code = STITCH_CODE[step.kind]
     const loop = step.loop ? LOOP_CODE[step.loop] : 0
     const aim = step.aim ?? 'next'
+    if (isPost(step.loop) && !this.hasPosts(step.times)) return this.fail({ code: 'no-post', made: this.made })
     if (aim === 'next' && this.straightOn(step.times)) return this.inRow(code, loop, step.times)
     for (let i = 0; i < step.times; i++) if (!this.one(code, loop, aim)) return false
+    return true
+  }
+
+  /** Whether the next places have stems that the hook can go around; a chain of a space can be gone around too. */
+  private hasPosts(places: number): boolean {
+    const end = Math.min(this.reading + places, this.on.count)
+    for (let reading = this.reading; reading < end; reading++) {
+      const kind = this.on.kinds[this.order.placeAt(reading)]
+      if (kind !== STITCH && kind !== SPACE) return false
+    }
     return true
   }
 

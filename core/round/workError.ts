@@ -5,6 +5,7 @@ export type WorkError
     | { readonly code: 'no-space', readonly made: number }
     | { readonly code: 'nothing-skipped', readonly made: number }
     | { readonly code: 'nothing-before', readonly made: number }
+    | { readonly code: 'no-post', readonly made: number }
     | { readonly code: 'empty' }
 
 /** A work error in a maker's words. */
@@ -15,6 +16,7 @@ export function explain(error: WorkError): string {
     case 'no-space': return `no chain space left to work into after stitch ${error.made}`
     case 'nothing-skipped': return `nothing was skipped in the round below to reach down to after stitch ${error.made}`
     case 'nothing-before': return `no place has been used yet that stitch ${error.made + 1} could share`
+    case 'no-post': return `the place below stitch ${error.made + 1} has no stem to work around: it is the edge of a chain, a row or a floor`
     case 'empty': return 'the round makes no stitches'
   }
 }

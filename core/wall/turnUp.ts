@@ -1,5 +1,5 @@
 import { times } from '../measure/length'
-import type { Finding } from '../part/finding'
+import type { Finding, Fix } from '../part/finding'
 import { type PartResult, type Setting, workUp } from '../part/part'
 import type { Edge } from '../round/edge'
 import { each, type Loop } from '../round/step'
@@ -56,8 +56,10 @@ export function turnUp(spec: TurnUp, kind: FabricKind, colour: string, edge: Edg
   const {
     rounds, edge: top, stop,
   } = workUp(edge, 1, setting, (i, on) => inStyle(setting.rounds, setting.turns + i, kind, colour, [each(kind, on.count, loop)]))
-  return { rounds, edge: top, size: { height: stitch.height, circumference }, findings: stop ? [stop] : foldFindings(rounds[0]!) }
+  return { rounds, edge: top, size: { height: stitch.height, circumference }, findings: stop ? [{ ...stop, fix: PLAINLY }] : foldFindings(rounds[0]!) }
 }
+
+const PLAINLY: Fix = { label: 'Turn up plainly', changes: [{ path: [], value: 'plain' }] }
 
 /** The loop left free stands towards the maker: on a wrong-side round the fold's line ends up inside the bag. */
 function foldFindings({ round }: Worked): Finding[] {

@@ -12,7 +12,7 @@ function cordWords(kind: CordKind, { chains, lengthCm }: Cord, draft: Draft): st
 
 /** `Two cords of 90 {ch} each`. */
 function cordsWords(number: 1 | 2, made: string, of: string): string {
-  return `${number === 2 ? 'Two cords' : 'One cord'}${of}, ${number === 2 ? 'each made so' : 'made so'}: ${made}.`
+  return `${number === 2 ? `Two cords${of}, each made so` : `One cord${of}`}: ${made}.`
 }
 
 /** How a cord runs, eyelet by eyelet; eyelets are counted from 1 at the start of the round. */

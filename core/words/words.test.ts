@@ -176,7 +176,8 @@ describe('the abbreviations of textures', () => {
 
   it('are written by makers\' words for an adjusting round', () => {
     expect(roundLines(draft(bag), 'us').at(-1)!.words).toBe(
-      'Ch 1; beg in same st as join: [sc in next 10 sts, sc2tog] 4 times; join with sl st to first sc',
+      'Ch 1; beg in same st as join: [sc in next st, sc in next ch-sp, sc in next 2 sts, sc in next ch-sp, sc in next 2 sts, sc '
+      + 'in next ch-sp, sc in next 2 sts, sc2tog over next ch-sp and st] 4 times; join with sl st to first sc',
     )
   })
 })

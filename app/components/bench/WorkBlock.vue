@@ -13,7 +13,7 @@ const props = defineProps<{ draft: Draft, part?: DraftPart | undefined }>()
 const ways = useWays()
 
 const units = computed(() => props.draft.design.units)
-const pattern = computed(() => patternOf(props.draft, ways.terms))
+const pattern = computed(() => patternOf(props.draft, ways.terms, ways.repeats))
 /** A part's own section, and one for each piece that is worked for it. */
 const sections = computed(() => pattern.value.sections.filter(({ part }) => part === props.part?.id))
 const hangings = computed(() => hangingsOf(props.draft.design, props.draft.parts))
@@ -106,7 +106,7 @@ const figures = computed(() => {
       </li>
     </ol>
     <p
-      v-for="text in section.finish"
+      v-for="text in [...(section.finish ?? []), ...(section.check ? [section.check] : []), ...(section.looks ? [section.looks] : [])]"
       :key="text"
       class="lead"
     >

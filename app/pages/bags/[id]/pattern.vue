@@ -14,7 +14,7 @@ const ways = useWays()
 const lit = ref<number>()
 const copied = ref('')
 
-const pattern = computed(() => patternOf(bag.draft, ways.terms))
+const pattern = computed(() => patternOf(bag.draft, ways.terms, ways.repeats))
 
 const FILES = [
   ...EXPORT_KINDS.map(({ as, name, extension }) => ({ as, name, hint: `.${extension}` })),
@@ -34,7 +34,7 @@ async function copy(): Promise<void> {
 
 async function download(as: string): Promise<void> {
   await saving.flush()
-  window.location.assign(`/api/designs/${saving.id}/export?as=${as}&terms=${ways.terms}`)
+  window.location.assign(`/api/designs/${saving.id}/export?as=${as}&terms=${ways.terms}&repeats=${ways.repeats}`)
 }
 
 function print(): void {
@@ -53,6 +53,13 @@ function print(): void {
           :value="ways.terms"
           :choices="[{ value: 'us', name: 'US' }, { value: 'uk', name: 'UK' }]"
           @change="ways.terms = $event as 'us' | 'uk'"
+        />
+        <ChoiceField
+          class="terms"
+          label="Repeats"
+          :value="ways.repeats"
+          :choices="[{ value: 'brackets', name: '[ ] 8 times' }, { value: 'asterisk', name: '* rep from *' }]"
+          @change="ways.repeats = $event as 'brackets' | 'asterisk'"
         />
         <span class="spring" />
         <span
@@ -98,7 +105,6 @@ function print(): void {
       <div class="both">
         <PatternWords
           :pattern="pattern"
-          :note="bag.design.note"
           :lit="lit"
           @light="lit = $event"
         />

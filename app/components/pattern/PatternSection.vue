@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import type { PatternSection } from '~~/core/words/pattern'
+
+/** A part of the bag, or a piece worked for it, to read and print. Pointing at a round lights it in the chart. */
+defineProps<{ section: PatternSection, lit?: number | undefined }>()
+const emit = defineEmits<{ light: [round: number | undefined] }>()
+</script>
+
+<template>
+  <section>
+    <h2 class="ruled">
+      {{ section.title }}
+    </h2>
+    <p v-if="section.lead">
+      {{ section.lead }}
+    </p>
+    <p
+      v-for="text in section.advice"
+      :key="text"
+    >
+      {{ text }}
+    </p>
+    <ol>
+      <li
+        v-for="line in section.lines"
+        :key="line.from"
+        :class="{ lit: !section.piece && lit !== undefined && lit >= line.from && lit <= line.to }"
+        tabindex="0"
+        @mouseenter="emit('light', section.piece ? undefined : line.from)"
+        @mouseleave="emit('light', undefined)"
+        @focus="emit('light', section.piece ? undefined : line.from)"
+        @blur="emit('light', undefined)"
+      >
+        <span class="number">{{ line.label }}</span>
+        <span>{{ line.words }}. <span class="count">{{ line.count }}</span>
+          <em v-if="line.note">{{ line.note }}</em>
+        </span>
+      </li>
+    </ol>
+    <p
+      v-for="text in section.finish"
+      :key="text"
+    >
+      {{ text }}
+    </p>
+    <p
+      v-if="section.check"
+      class="check"
+    >
+      {{ section.check }}
+    </p>
+    <p
+      v-if="section.looks"
+      class="soft"
+    >
+      {{ section.looks }}
+    </p>
+    <p
+      v-if="section.stop"
+      class="stop"
+    >
+      <strong>The pattern stops here.</strong> {{ section.stop }}
+    </p>
+  </section>
+</template>
+
+<style scoped>
+section { margin-top: 1.5rem; }
+p { margin: 0 0 0.5rem; }
+ol { list-style: none; margin: 0; padding: 0; }
+li { display: grid; grid-template-columns: 7.2rem 1fr; padding: 0.35rem 0.4rem 0.35rem 0; border-top: 1px solid var(--line); break-inside: avoid; }
+li:hover, li.lit { background: var(--wash); }
+.number { font-weight: 640; white-space: nowrap; }
+.count { white-space: nowrap; font-weight: 640; font-variant-numeric: tabular-nums; }
+.check { margin-top: 0.5rem; font-weight: 560; }
+.stop { margin-top: 0.5rem; border: 2px solid var(--accent); padding: 0.5rem 0.7rem; }
+em { display: block; color: var(--accent); font-style: normal; font-weight: 600; }
+@media (max-width: 480px) { li { grid-template-columns: 5.2rem 1fr; } .number { white-space: normal; } }
+@media print { h2 { break-after: avoid; } em { color: black; } }
+</style>
