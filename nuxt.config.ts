@@ -34,6 +34,11 @@ export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
   nitro: {
     compressPublicAssets: true,
+    // Fonts for what the server prints; the page has its own.
+    serverAssets: [
+      { baseName: 'text', dir: '../node_modules/@fontsource/atkinson-hyperlegible-next/files', pattern: '*-latin-{400,700}-normal.woff' },
+      { baseName: 'heading', dir: '../node_modules/@fontsource/bricolage-grotesque/files', pattern: '*-latin-700-normal.woff' },
+    ],
     rollupConfig: { output: {}, plugins: [sqlAsText()] },
     moduleSideEffects: ['reflect-metadata'],
     esbuild: { options: { tsconfigRaw } },

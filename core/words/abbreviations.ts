@@ -134,8 +134,8 @@ export class Spoken {
     return [
       ...[...this.posts.values()].map(({ kind, from }) => ({
         short: `${from === 'front' ? 'FP' : 'BP'}${short(kind)}`,
-        long: `${STITCHES[kind][terms].name} around the post: put the hook in from the ${from}, behind the stem of the stitch below and out `
-          + `at the ${from} again, and work the stitch around that stem.`.replace('behind', from === 'front' ? 'behind' : 'before'),
+        long: `${STITCHES[kind][terms].name} around the post: put the hook in from the ${from}, ${from === 'front' ? 'behind' : 'in front of'} `
+          + `the stem of the stitch below and out at the ${from} again, and work the stitch around that stem.`,
       })),
       ...[...this.long].map(kind => ({
         short: `long ${short(kind)}`,

@@ -127,9 +127,12 @@ class Writer {
   }
 }
 
+/** A part lower than this is not measured: the tape is no surer than that. */
+const WORTH_MEASURING_CM = 2
+
 /** What the work measures when a part is done: the floor, or how tall it stands by then. */
 function checkOf({ design: { units }, parts }: Draft, part: DraftPart): string | undefined {
-  if (part.rounds.length === 0) return undefined
+  if (part.rounds.length === 0 || (!isBase(part) && part.size.height.cm < WORTH_MEASURING_CM)) return undefined
   const { floor } = part.size
   if (isBase(part) && floor && floor.shape !== 'none') return `The floor should now measure ${floorWords(floor, units)}.`
   const upTo = parts.slice(0, parts.indexOf(part) + 1)

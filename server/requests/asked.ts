@@ -5,6 +5,7 @@ import { OneOf, Whole } from '../../core/design/rules'
 import { EXPORTS, type ExportAs } from '../../core/export/exportDraft'
 import type { Terms } from '../../core/stitch/dictionary'
 import { REPEAT_STYLES, type RepeatStyle } from '../../core/words/say'
+import { type Paper, PAPERS } from '../paper/sheet'
 import { refuseProblems } from './refuse'
 
 /** A save: which revision it started from, and the document. */
@@ -13,11 +14,18 @@ export class SaveRequest {
   document!: unknown
 }
 
+/** Forms that the server alone writes: the open document, the pattern on paper, everything in one parcel. */
+const OWN_EXPORTS = ['design', 'pdf', 'zip'] as const
+type OwnExport = (typeof OWN_EXPORTS)[number]
+
 /** An export: in which form, vocabulary and style of repeats; `design` is the open document itself. */
 export class ExportQuery {
-  @OneOf([...EXPORTS, 'design']) as: ExportAs | 'design' = 'text'
+  @OneOf([...EXPORTS, ...OWN_EXPORTS]) as: ExportAs | OwnExport = 'text'
   @OneOf(['us', 'uk']) terms: Terms = 'us'
   @OneOf(REPEAT_STYLES) repeats: RepeatStyle = 'brackets'
+  /** Of a PDF. */
+  @OneOf(Object.keys(PAPERS)) paper: Paper = 'a4'
+  @OneOf(['no', 'yes']) large: 'no' | 'yes' = 'no'
 }
 
 /** What a request asked, checked by its class; answers 422 naming the fields that are off. */

@@ -11,13 +11,13 @@ function fileName(name: string, extension: string): string {
 }
 
 /** Answers with a file to save. */
-export function sendFile(
+export function sendFile<B extends string | Buffer>(
   event: H3Event,
   name: string,
-  { body, type, extension }: { body: string, type: string, extension: string },
-): string {
+  { body, type, extension }: { body: B, type: string, extension: string },
+): B {
   setResponseHeaders(event, {
-    'Content-Type': `${type}; charset=utf-8`,
+    'Content-Type': typeof body === 'string' ? `${type}; charset=utf-8` : type,
     'Content-Disposition': `attachment; filename="${fileName(name, extension)}"`,
   })
   return body
