@@ -36,7 +36,10 @@ function asked() {
   try {
     return parseArgs({
       allowPositionals: true,
-      options: { as: { type: 'string', default: 'text' }, terms: { type: 'string', default: 'us' }, repeats: { type: 'string', default: 'brackets' } },
+      options: {
+        as: { type: 'string', default: 'text' }, terms: { type: 'string', default: 'us' },
+        repeats: { type: 'string', default: 'brackets' },
+      },
     })
   }
   catch (error) {

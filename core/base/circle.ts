@@ -174,7 +174,8 @@ function tooMany(rounds: number, increases: number): Finding | undefined {
   if (rounds <= MOST_ROUNDS && total <= MOST_STITCHES) return undefined
   return {
     code: 'base-too-big', weight: 'stop',
-    what: `This base would take ${rounds.toLocaleString('en')} rounds and ${total.toLocaleString('en')} stitches. Ask for a smaller `
+    what:
+      `This base would take ${rounds.toLocaleString('en')} rounds and ${total.toLocaleString('en')} stitches. Ask for a smaller `
       + 'base, or check the swatch: its stitches may be counted over too small a width.',
   }
 }

@@ -51,8 +51,10 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
     },
     rising: 1, markers: rounds.map(() => [0]),
     advice: [
-      `${roundsMake(1, count)} one disc; fasten off and leave an end of ${tape(15)}. ${roundsMake(count + 1, 2 * count)} the other, begun afresh `
-      + `in the same way; do not fasten off. Lay them together, wrong sides inside, and work round ${2 * count + 1} through both: it stands as a ridge, and the floor sits square.`,
+      `${roundsMake(1, count)} one disc; fasten off and leave an end of ${tape(15)}. ${roundsMake(count + 1, 2 * count)} the other, `
+      + 'begun afresh '
+      + `in the same way; do not fasten off. Lay them together, wrong sides inside, and work round ${2 * count + 1} through both: it `
+      + 'stands as a ridge, and the floor sits square.',
     ],
   }
 }

@@ -38,7 +38,7 @@ const JUDGES: readonly Judge[] = [contentsFindings, bagFindings, wallFindings, m
 /** What is said word for word the same of several parts is told once; a stop always is told. */
 function once(findings: readonly Finding[]): Finding[] {
   const said = new Set<string>()
-  return findings.filter(({ code, what, weight }) => weight === 'stop' || !said.has(code + what) && said.add(code + what))
+  return findings.filter(({ code, what, weight }) => weight === 'stop' || (!said.has(code + what) && said.add(code + what)))
 }
 
 /** What the measured base changed above it, against a draft by the swatch alone. */
@@ -50,8 +50,11 @@ function redoneBy(design: Design, parts: readonly DraftPart[]): Redone[] {
 
 /** The gauge depends on the swatch, and on the base once that was measured: as long as they stay, so does it. */
 function gaugeFor(design: Design, before: Draft | undefined): Gauge {
-  const same = before && before.design.gauge === design.gauge && before.design.measuredBase === design.measuredBase
-    && (!design.measuredBase || (before.design.base === design.base && before.design.rounds === design.rounds))
+  const same
+    = before
+      && before.design.gauge === design.gauge
+      && before.design.measuredBase === design.measuredBase
+      && (!design.measuredBase || (before.design.base === design.base && before.design.rounds === design.rounds))
   return same ? before.gauge : draftGauge(design)
 }
 
@@ -68,12 +71,8 @@ export function draft(design: Design, before?: Draft): Draft {
   const sizes = sizesOf(parts, hangingsOf(design, parts), loadedHeightCm(design, parts))
   const bag: Bag = { design, parts, sizes, gauge }
   return {
-    design,
-    gauge,
-    start,
-    parts,
-    rounds: parts.flatMap(part => part.rounds.map((worked, i) => ({ number: part.firstRound + i, part: part.id, worked }))),
-    sizes,
+    design, gauge, start, parts,
+    rounds: parts.flatMap(part => part.rounds.map((worked, i) => ({ number: part.firstRound + i, part: part.id, worked }))), sizes,
     findings: once([
       ...withWallFixes(design, parts, gauge), ...JUDGES.flatMap(judge => judge(bag)),
       ...refinedFindings(design, gauge, redoneBy(design, parts)), ...gaugeFindings(design, gauge),

@@ -44,7 +44,8 @@ function workBoughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting
     return nothingWorked(edge, setting, [
       {
         code: 'straps-too-wide', weight: 'stop',
-        what: `Handles whose ends are ${tape(spec.apartCm)} apart need ${places} stitches on each face, and the rim has ${edge.count} `
+        what:
+          `Handles whose ends are ${tape(spec.apartCm)} apart need ${places} stitches on each face, and the rim has ${edge.count} `
           + `in all. ${cm > 1 ? `At most ${tape(cm)} would fit.` : 'Make the rim wider.'}`,
       },
     ])
@@ -84,5 +85,6 @@ function workBoughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting
 export const boughtHandles = fitted({
   band: 'bought-handles', name: 'bought handles', does: 'Handles with rings or holes: where their ends go, and how to fix them.', fields,
   tools: ['where-placed'], refusedAs: 'These handles', sample: { spec: spec => ({ ...spec, lengthCm: 10, apartCm: 4 }) },
-  begins: ({ aroundCm }) => ({ lengthCm: 38, apartCm: Math.max(2, Math.min(12, tenths(aroundCm / 6, SLOT_CM))) }), place: workBoughtHandles,
+  begins: ({ aroundCm }) => ({ lengthCm: 38, apartCm: Math.max(2, Math.min(12, tenths(aroundCm / 6, SLOT_CM))) }),
+  place: workBoughtHandles,
 })

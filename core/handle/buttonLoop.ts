@@ -32,7 +32,8 @@ function workButtonLoop(spec: ButtonLoopSpec, edge: Edge, setting: Setting): Par
   const piece: Piece = {
     id: 'loop', name: 'Button loop', times: 1, start: { kind: 'chain', chains }, rows: [], lengthCm, widthCm: chainCm / 2, along: true,
     colour: spec.colour, cordYarnCm: lengthCm * (STITCHES.ch.yarnPerWidth + STITCHES.slst.yarnPerWidth),
-    lead: `Join the yarn at the middle of the back (${back} of the last round), ch ${chains}, {slst} in the next stitch of the rim; `
+    lead:
+      `Join the yarn at the middle of the back (${back} of the last round), ch ${chains}, {slst} in the next stitch of the rim; `
       + 'turn, and {slst} in the back bump of each ch: the loop is firm. Try the button before you fasten off.',
     advice: [],
     finish: buttonWords(
@@ -47,7 +48,8 @@ function workButtonLoop(spec: ButtonLoopSpec, edge: Edge, setting: Setting): Par
     [
       {
         code: 'closure-place', weight: 'note',
-        what: `The loop stands at the middle of the back, ${back}; the button on the front, below ${front}. ${chains} chains go over a `
+        what:
+          `The loop stands at the middle of the back, ${back}; the button on the front, below ${front}. ${chains} chains go over a `
           + `button of ${tape(spec.buttonCm)}.`,
       },
     ],

@@ -39,8 +39,10 @@ export const NO_TWIST
 
 /** Which of a strap's faces is seen, said where it begins. */
 export function leadWords(at: string, foot: number): string {
-  return `Right side facing, join the yarn in the first of the ${foot} stitches marked (${at} of the last round). The first row faces `
+  return (
+    `Right side facing, join the yarn in the first of the ${foot} stitches marked (${at} of the last round). The first row faces `
     + `as the bag does: the strap's right side is the bag's.`
+  )
 }
 
 /** A strap from the rim cannot have fewer rows than it takes to draw in and open out again. */

@@ -83,7 +83,8 @@ function workKnotStraps(spec: KnotStrapsSpec, edge: Edge, setting: Setting): Par
     [
       {
         code: 'strap-runs', weight: 'note',
-        what: `Short strap on ${short.one} and ${short.other}, long strap on ${long.one} and ${long.other}: each goes around `
+        what:
+          `Short strap on ${short.one} and ${short.other}, long strap on ${long.one} and ${long.other}: each goes around `
           + `${spanned} stitches at its side, and ${between(placing)} free on each face.`,
       },
       ...offPlace(placing, spec, 'The straps'), ...(spec.wide > spec.foot ? [widerThanFoot(spec.foot)] : []),

@@ -44,7 +44,7 @@ function foldAxis({ count, sides: [a, b] }: Edge): number {
 function wholeAxis(wanted: number, between: number): number {
   const candidates = [-1, 0, 1, 2].map(by => Math.floor(wanted) + by)
   const good = candidates.filter(axis => between % 2 === 1 || (axis - between / 2) % 2 === 0)
-  return good.reduce((best, axis) => Math.abs(axis - wanted) < Math.abs(best - wanted) - 1e-9 ? axis : best)
+  return good.reduce((best, axis) => (Math.abs(axis - wanted) < Math.abs(best - wanted) - 1e-9 ? axis : best))
 }
 
 /**
@@ -63,8 +63,8 @@ export function placed(edge: Edge, places: number, centred: Centred, nudge = 0):
   const x = (axis + ((axis - lesser) % 2 === 0 ? lesser : lesser + 1)) / 2 + Math.min(room, Math.max(-room, nudge))
   const gap = 2 * x - axis
   return {
-    firsts: [within(x, count), within(axis - x - places, count)], places,
-    gaps: [between - gap, gap], offSides: Math.abs(axis - wanted) / 2,
+    firsts: [within(x, count), within(axis - x - places, count)], places, gaps: [between - gap, gap],
+    offSides: Math.abs(axis - wanted) / 2,
   }
 }
 

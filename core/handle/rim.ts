@@ -139,7 +139,8 @@ export function offPlace({ gaps, offSides }: Placing, { nudge }: { readonly nudg
     return [
       {
         code: 'off-centre', weight: 'note',
-        what: `Moved ${Math.abs(nudge)} ${Math.abs(nudge) === 1 ? 'stitch' : 'stitches'} from the middle of the `
+        what:
+          `Moved ${Math.abs(nudge)} ${Math.abs(nudge) === 1 ? 'stitch' : 'stitches'} from the middle of the `
           + `bag${opposed ? `: ${gaps[0]} and ${gaps[1]} stitches lie between at the sides` : ''}.`,
         fix: { label: 'Back to the middle', changes: [{ path: ['nudge'], value: 0 }] },
       },
@@ -150,7 +151,8 @@ export function offPlace({ gaps, offSides }: Placing, { nudge }: { readonly nudg
     return [
       {
         code: 'odd-stitch', weight: 'note',
-        what: `An odd stitch is left between: ${gaps[0]} on one side of the bag and ${gaps[1]} on the other. Nobody will see it; a `
+        what:
+          `An odd stitch is left between: ${gaps[0]} on one side of the bag and ${gaps[1]} on the other. Nobody will see it; a `
           + 'slot of one stitch more or less does not mend it, a stitch more or fewer in the rim does.',
       },
     ]

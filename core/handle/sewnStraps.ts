@@ -97,8 +97,10 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
     finish: [
       `Right side out, lay ${tape(spec.overlapCm)} of each end flat on the bag, its outer edge ${inStitches} stitches in from the `
       + 'side. Pin all ends and hold the bag up by them before you sew: they must hang level.',
-      (`Sew around each foot: down one side, across, up the other and along the rim, there and back, with ${LINES[spec.lines]}. `
-        + `${spec.lines === 1 ? 'A second line inside the first holds more.' : ''}`).trim(),
+      (
+        `Sew around each foot: down one side, across, up the other and along the rim, there and back, with ${LINES[spec.lines]}. `
+        + `${spec.lines === 1 ? 'A second line inside the first holds more.' : ''}`
+      ).trim(),
       ...REINFORCED.find(({ value }) => value === spec.reinforced)!.sewn,
     ],
   }
@@ -114,13 +116,15 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
     [
       {
         code: 'strap-runs', weight: 'note',
-        what: `Feet of ${foot} stitches, ${inStitches} in from the sides, ${gap} stitches between them: `
+        what:
+          `Feet of ${foot} stitches, ${inStitches} in from the sides, ${gap} stitches between them: `
           + `${at.map(pair => pair.join(' and ')).join('; ')}.`,
       },
       ...offPlace(placing, spec, 'The straps', spec.number === 2),
     ],
     {
-      pieces: [piece], handles, grip: gripOf(edge, setting, placing), ...(spec.reinforced === 'tape' ? { notions: ['woven tape and sewing thread'] } : {}),
+      pieces: [piece], handles, grip: gripOf(edge, setting, placing),
+      ...(spec.reinforced === 'tape' ? { notions: ['woven tape and sewing thread'] } : {}),
       advice: [
         'Markers, counted from the start of the last round: '
         + `${at.map((pair, i) => `${pair.join(' and ')}${spec.number === 2 ? ` on the ${on[i]!.face.name}` : ''}`).join('; ')}.`,

@@ -172,7 +172,8 @@ export function tooWide({ number }: SlotsSpec, { skipped: places, chains }: Slot
   if (places > most)
     return {
       code: 'slots-too-wide', weight: 'stop',
-      what: `${number === 2 ? 'Two slots' : 'A slot'} of ${places} stitches ${number === 2 ? 'do' : 'does'} not fit on ${count}: at `
+      what:
+        `${number === 2 ? 'Two slots' : 'A slot'} of ${places} stitches ${number === 2 ? 'do' : 'does'} not fit on ${count}: at `
         + `most ${Math.max(0, most)} leave ${LEAST_BETWEEN} between. ${ROOMLESS}`,
       ...(most > 0
         ? { fix: { label: `Slots of ${most} stitches`, changes: [{ path: ['width'], value: { pin: { stitches: most } } }] } }

@@ -48,7 +48,9 @@ describe('slots on 64 stitches (craft 10; common practice, no source)', () => {
     expect(result.findings.find(({ code }) => code === 'slot-runs')!.what).toContain('8, slot 16, 16, slot 16, 8')
     const words = (into: SlotsSpec['into']) =>
       stepsWords(on(64, { into }).rounds[1]!.round.steps, { terms: 'us', on: on(64).rounds[1]!.on, start: { kind: 'ring', chains: 0 } })
-    expect(words('chains')).toBe('sc in next 8 sts, sc in each of the 32 chs, sc in next 16 sts, sc in each of the 32 chs, sc in next 8 sts')
+    expect(words('chains')).toBe(
+      'sc in next 8 sts, sc in each of the 32 chs, sc in next 16 sts, sc in each of the 32 chs, sc in ' + 'next 8 sts',
+    )
     expect(words('bumps')).toContain('sc in back bump of each of the 32 chs')
     expect(words('over')).toContain('32 sc in the ch-loop over the slot')
   })
@@ -131,41 +133,44 @@ describe('slots of any kind', () => {
     turns: fc.nat(3), counts: fc.boolean(),
   })
 
-  it('add up: what is skipped, chained and drawn together is what the rim comes to, whatever its count, its sides, its start and '
-    + 'its style', () => {
-    fc.assert(
-      fc.property(anySlots, anyRim, (spec, { count, side, start, style, turns, counts }) => {
-        const edge = {
-          ...withSides(foundation('stitch', count), [side % count, (side + Math.floor(count / 2)) % count]),
-          start: start % count,
-        }
-        const at: WallSetting = { ...setting, turns, rounds: { style, startingChainCounts: counts } }
-        const any = spec as unknown as SlotsSpec
-        const result = workSlots(any, edge, at)
-        if (result.findings.some(({ weight }) => weight === 'stop')) {
-          expect(result.edge).toBe(edge)
-          return
-        }
-        const turn = result.rounds[0]!.round.begin.turn
-        const {
-          placing: { places, gaps },
-          chains,
-        } = slotsOn(any, edge, at, turn)
-        expect(gaps[0] + gaps[1] + 2 * places).toBe(count)
-        expect(result.rounds[0]!.edge.count).toBe(count - any.number * (places - 1))
-        expect(result.rounds[1]!.edge.count).toBe(count + any.number * (chains - places))
-        result.rounds.slice(2).forEach(({ edge: above, on: below }) => expect([0, 2 * any.number]).toContain(below.count - above.count))
-        // The handles lie where they should in every round: alike, and never more than what was chained.
-        for (const { edge: above } of result.rounds.slice(1)) {
-          const free = freeOf(above)
-          expect(free).toHaveLength(any.number)
-          for (const length of free) expect(length > 0 && length <= chains && chains - length <= 2 * any.corners).toBe(true)
-          expect(Math.abs(free[0]! - free.at(-1)!)).toBeLessThanOrEqual(any.corners)
-        }
-      }),
-      { ...SEED, numRuns: 300 },
-    )
-  })
+  it(
+    'add up: what is skipped, chained and drawn together is what the rim comes to, whatever its count, its sides, its start and '
+    + 'its style',
+    () => {
+      fc.assert(
+        fc.property(anySlots, anyRim, (spec, { count, side, start, style, turns, counts }) => {
+          const edge = {
+            ...withSides(foundation('stitch', count), [side % count, (side + Math.floor(count / 2)) % count]),
+            start: start % count,
+          }
+          const at: WallSetting = { ...setting, turns, rounds: { style, startingChainCounts: counts } }
+          const any = spec as unknown as SlotsSpec
+          const result = workSlots(any, edge, at)
+          if (result.findings.some(({ weight }) => weight === 'stop')) {
+            expect(result.edge).toBe(edge)
+            return
+          }
+          const turn = result.rounds[0]!.round.begin.turn
+          const {
+            placing: { places, gaps },
+            chains,
+          } = slotsOn(any, edge, at, turn)
+          expect(gaps[0] + gaps[1] + 2 * places).toBe(count)
+          expect(result.rounds[0]!.edge.count).toBe(count - any.number * (places - 1))
+          expect(result.rounds[1]!.edge.count).toBe(count + any.number * (chains - places))
+          result.rounds.slice(2).forEach(({ edge: above, on: below }) => expect([0, 2 * any.number]).toContain(below.count - above.count))
+          // The handles lie where they should in every round: alike, and never more than what was chained.
+          for (const { edge: above } of result.rounds.slice(1)) {
+            const free = freeOf(above)
+            expect(free).toHaveLength(any.number)
+            for (const length of free) expect(length > 0 && length <= chains && chains - length <= 2 * any.corners).toBe(true)
+            expect(Math.abs(free[0]! - free.at(-1)!)).toBeLessThanOrEqual(any.corners)
+          }
+        }),
+        { ...SEED, numRuns: 300 },
+      )
+    },
+  )
 
   it('leave what is foretold without working them', () => {
     fc.assert(

@@ -36,7 +36,8 @@ function flops(spec: SlotsSpec, { hangs }: Slots): Finding[] {
     return [
       {
         code: 'handles-flop', weight: 'watch',
-        what: 'Without decreases where handle and body meet, the handles fold over and flop. Draw them together at the corners '
+        what:
+          'Without decreases where handle and body meet, the handles fold over and flop. Draw them together at the corners '
           + 'in the next round or two.',
         fix: {
           label: 'Draw the corners together once',
@@ -169,10 +170,12 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
 
 function chainWords({ chains, hangs, placing: { places } }: Slots, { number }: SlotsSpec): string {
   const told = number === 2 ? `chains of ${chains} over them` : `a chain of ${chains} over it`
-  return `${told[0]!.toUpperCase()}${told.slice(1)}: `
+  return (
+    `${told[0]!.toUpperCase()}${told.slice(1)}: `
     + (hangs
       ? `${chains - places} more than are skipped, so ${number === 2 ? 'they hang as handles' : 'it hangs as a handle'}.`
       : `as many as are skipped, so ${number === 2 ? 'they are hand holes' : 'it is a hand hole'}.`)
+  )
 }
 
 function adviceFor({ placing: { places } }: Slots, along: number, before: readonly number[], count: number): string[] {

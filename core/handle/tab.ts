@@ -65,7 +65,8 @@ function workTab(spec: TabSpec, edge: Edge, setting: Setting): PartResult {
       ? [
           {
             code: 'tab-widened', weight: 'note',
-            what: `The tab is ${wide} stitches wide: a button of ${tape(spec.buttonCm)} takes a hole of ${hole}, with ${EDGE} at each `
+            what:
+              `The tab is ${wide} stitches wide: a button of ${tape(spec.buttonCm)} takes a hole of ${hole}, with ${EDGE} at each `
               + 'side of it.',
           },
         ]

@@ -58,7 +58,8 @@ function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): Par
     [
       {
         code: 'strap-runs', weight: 'note',
-        what: `${tape(made.lengthCm)} in all: ${tape(below)} under the bag and up its sides, ${tape(free.lengthCm)} free, `
+        what:
+          `${tape(made.lengthCm)} in all: ${tape(below)} under the bag and up its sides, ${tape(free.lengthCm)} free, `
           + `${tape(SEAM_CM)} for the seam. It passes the rim at ${one} and ${other}.`,
       },
       ...offPlace(placing, spec, 'The strap'),

@@ -23,7 +23,8 @@ export function refusedOnHandles(edge: Edge, setting: Setting, what: string): Pa
   return nothingWorked(edge, setting, [
     {
       code: 'on-handles', weight: 'stop',
-      what: `${what} would stand on handles that are worked in the round below. Move this part below them in the wall, or take one of `
+      what:
+        `${what} would stand on handles that are worked in the round below. Move this part below them in the wall, or take one of `
         + 'the two out.',
     },
   ])

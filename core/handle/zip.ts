@@ -33,9 +33,7 @@ function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
   const zipCm = Math.max(3, Math.round(made.lengthCm))
   const piece: Piece = {
     id: 'facing', name: 'Zip facings', times: 2, ...made, along: true, colour: spec.colour,
-    advice: [
-      `Take a zip of about ${tape(zipCm)}, or a longer one cut off: closed ends that can be sewn over.`,
-    ],
+    advice: [`Take a zip of about ${tape(zipCm)}, or a longer one cut off: closed ends that can be sewn over.`],
     finish: [
       `Pin each facing along one side of the zip, its edge ${tape(0.5)} from the teeth, and sew it with small back stitches: by hand, `
       + 'there and back at both ends.',
@@ -53,7 +51,8 @@ function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
       },
     ],
     {
-      pieces: [piece], closure: { by: 'teeth' }, notions: [`a zip of about ${tape(zipCm)}`, 'sewing thread'], advice: ['Mark both sides of the bag at the rim: the facings run from side to side.'],
+      pieces: [piece], closure: { by: 'teeth' }, notions: [`a zip of about ${tape(zipCm)}`, 'sewing thread'],
+      advice: ['Mark both sides of the bag at the ' + 'rim: the ' + 'facings run ' + 'from side ' + 'to side.'],
     },
   )
 }

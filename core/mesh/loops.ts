@@ -97,14 +97,16 @@ function netFindings(spec: LoopsSpec, plan: Plan, loops: number, chainCm: number
   if (tightest < belowCm * 0.98) {
     found.push({
       code: 'loops-tight', weight: 'watch',
-      what: `Stretched flat, the shortest loops go ${tape(tightest)} round, and the edge below ${tape(belowCm)}: they draw it in. Give `
+      what:
+        `Stretched flat, the shortest loops go ${tape(tightest)} round, and the edge below ${tape(belowCm)}: they draw it in. Give `
         + 'them more chains, or skip fewer stitches.',
     })
   }
   if (spec.motif && !plan.chains.some((_, i) => isFanRound(spec, i, plan.chains.length))) {
     found.push({
       code: 'fans-nowhere', weight: 'note',
-      what: `No round of fans comes in so few rounds: the first would be round ${spec.motif.every + 1} of the net, and the last round `
+      what:
+        `No round of fans comes in so few rounds: the first would be round ${spec.motif.every + 1} of the net, and the last round `
         + 'has none.',
     })
   }
@@ -113,9 +115,12 @@ function netFindings(spec: LoopsSpec, plan: Plan, loops: number, chainCm: number
 
 /** A fan's rows go there and back: after an even number the hook is at its near end again, with the wrong side facing. */
 function evenFan({ rows }: Motif): Finding {
-  const fixes = [rows + 1, rows - 1].filter(odd => odd <= MOST_FAN_ROWS).map((odd): Fix => ({
-    label: `Fans of ${odd} ${odd === 1 ? 'row' : 'rows'}`, changes: [{ path: ['motif', 'rows'], value: odd }],
-  }))
+  const fixes = [rows + 1, rows - 1]
+    .filter(odd => odd <= MOST_FAN_ROWS)
+    .map((odd): Fix => ({
+      label: `Fans of ${odd} ${odd === 1 ? 'row' : 'rows'}`,
+      changes: [{ path: ['motif', 'rows'], value: odd }],
+    }))
   return {
     code: 'fan-even-rows', weight: 'stop',
     what: `A fan of ${rows} rows leaves the hook where the fan began, with the wrong side facing. Work an odd number of rows.`,
@@ -125,7 +130,10 @@ function evenFan({ rows }: Motif): Finding {
 
 /** Nets look like nothing for a while, and fans curl: makers say so, because the worker worries (craft 13). */
 function looksOf({ motif }: LoopsSpec): string {
-  return `It is meant to look like this: a net looks like nothing until its third round.${motif ? ' Fans curl until the next round joins them.' : ''}`
+  return (
+    'It is meant to look like this: a net looks like nothing until its third '
+    + `round.${motif ? ' Fans curl until the next round joins them.' : ''}`
+  )
 }
 
 /** What a maker is told beside each round: its marker, and to count before fans. */
@@ -134,8 +142,10 @@ function notesFor(spec: LoopsSpec, plan: Plan, loops: number): (string | undefin
   return plan.chains.map((_, i) => {
     const marker = spec.ends === 'closed' ? 'Marker in the closing stitch.' : 'Marker in the last {sc}.'
     if (!isFanRound(spec, i + 1, rounds)) return marker
-    return `${marker} Count the loops before the fans: there must be ${loops}, a multiple of ${spec.motif!.between + 1}. A missing one `
+    return (
+      `${marker} Count the loops before the fans: there must be ${loops}, a multiple of ${spec.motif!.between + 1}. A missing one `
       + 'is easily added; one too many has to be ripped back.'
+    )
   })
 }
 
@@ -160,24 +170,29 @@ function adviceFor(spec: LoopsSpec, plan: Plan, chain: 'measured' | 'estimated' 
   return advice
 }
 
+/** Why a net cannot be worked on so many stitches; nothing if it can. */
+function refusedOn(spec: LoopsSpec, stitches: number): Finding | undefined {
+  const asks = loopsAsks(spec)
+  if (divides(stitches, asks)) return spec.motif && spec.motif.rows % 2 === 0 ? evenFan(spec.motif) : undefined
+  const { below, above } = nearestCounts(stitches, asks)
+  return {
+    code: 'does-not-divide', weight: 'stop',
+    what:
+      'This net asks for '
+      + `${asksWords(asks)}${spec.motif ? ` (${spec.skip + 1} a loop, ${spec.motif.between + 1} loops a fan)` : ''}, and `
+      + `${stitches} stitches come up from below; it could be worked on `
+      + `${below === undefined ? 'at least ' : `${below} or `}${above}. Add an adjusting round below it, or change the base.`,
+  }
+}
+
 /** Works a net of loops onto an edge, and its solid round if it has one. */
 function workLoops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult {
   const { gauge } = setting
   const chainWidth = gauge.ch.width
   const nothing = { height: times(chainWidth, 0), circumference: times(gauge.sc.width, edge.count) }
-  const asks = loopsAsks(spec)
   const loops = loopsOn(spec, edge.count)
-  if (!divides(edge.count, asks)) {
-    const { below, above } = nearestCounts(edge.count, asks)
-    return stopped(edge, nothing, {
-      code: 'does-not-divide', weight: 'stop',
-      what: 'This net asks for '
-        + `${asksWords(asks)}${spec.motif ? ` (${spec.skip + 1} a loop, ${spec.motif.between + 1} loops a fan)` : ''}, and `
-        + `${edge.count} stitches come up from below; it could be worked on `
-        + `${below === undefined ? 'at least ' : `${below} or `}${above}. Add an adjusting round below it, or change the base.`,
-    })
-  }
-  if (spec.motif && spec.motif.rows % 2 === 0) return stopped(edge, nothing, evenFan(spec.motif))
+  const refused = refusedOn(spec, edge.count)
+  if (refused) return stopped(edge, nothing, refused)
   const belowCm = setting.belowCm ?? edge.count * gauge.sc.width.cm
   const ends = chainEnds(spec, loops, chainWidth.cm)
   const planOf = (rounds: number) => planFor(spec, rounds, loops, setting, belowCm, ends)

@@ -21,8 +21,7 @@ const RIMS = [
   },
   {
     value: 'reverse', name: '{sc} backwards', does: 'Stands as a cord along the edge.', made: 'sc', backwards: true,
-    advice:
-      'Work these {sc} backwards, against the way of the rounds (reverse, or crab, stitch): they stand as a cord along the edge.',
+    advice: 'Work these {sc} backwards, against the way of the rounds (reverse, or crab, stitch): they stand as a cord along the edge.',
   },
 ] as const satisfies readonly Rim[]
 
@@ -40,7 +39,10 @@ export const rim = edged({
   edging: (spec) => {
     const { made, advice, backwards }: Rim = RIMS.find(({ value }) => value === spec.rim)!
     return oneRound(
-      { asks: { multiple: 1, plus: 0 }, gives: 1, main: 'sc', straight: { setUp: [], cycle: [{ repeat: [{ ...each(made, 1), ...(backwards ? { backwards } : {}) }] }] } },
+      {
+        asks: { multiple: 1, plus: 0 }, gives: 1, main: 'sc',
+        straight: { setUp: [], cycle: [{ repeat: [{ ...each(made, 1), ...(backwards ? { backwards } : {}) }] }] },
+      },
       advice,
     )
   },

@@ -8,7 +8,8 @@ import { wallKinds, type WallSpec } from '../wall/wall'
 import { stepsWords } from '../words/stepWords'
 import { readSteps } from './read'
 
-const words = (steps: readonly Step[], terms: Terms) => stepsWords(steps, { terms, on: foundation('stitch', 100_000), start: { kind: 'ring', chains: 0 } })
+const words = (steps: readonly Step[], terms: Terms) =>
+  stepsWords(steps, { terms, on: foundation('stitch', 100_000), start: { kind: 'ring', chains: 0 } })
 const read = (text: string, terms: Terms = 'us') => {
   const found = readSteps(text, terms)
   return found.ok ? found.steps : `${found.at}+${found.length} ${found.what}`
@@ -89,7 +90,8 @@ describe('reading what makers type', () => {
     expect(read('skip 2, SC in next 3, twice')).toEqual([repeat(2, skip(2), each('sc', 3))])
     expect(read('sk next ch-sp')).toEqual([{ ...skip(1), of: 'space' }])
     expect(words(read('sk next ch-sp, FPdc2tog, 2 sc in next 3') as Step[], 'us')).toBe(
-      'sk next ch-sp, FPdc2tog, 2 sc in each of next 3 sts')
+      'sk next ch-sp, FPdc2tog, 2 sc in each of next 3 sts',
+    )
     expect(read('2 sc in next 3')).toEqual([repeat(3, inOne('sc', 2))])
     expect(read('*sc in next, ch 1; rep from * 3 more times')).toEqual([repeat(4, each('sc', 1), chain(1))])
     expect(read('[dc in next, ch 1, sk next st] 4 times.')).toEqual([repeat(4, each('dc', 1), chain(1), skip(1))])
@@ -106,8 +108,8 @@ describe('reading what makers type', () => {
     ['sc in next), ch 1', '10+1 this bracket closes nothing'], ['sc in next,, ch 1', '11+1 something is missing here'],
     ['[sc in next, ch 1] often', '19+5 say how often'], ['(sc in next) in next', '1+10 within round brackets'],
     ['knit 3', '0+6 "knit 3" cannot be read'], ['foo in next', '0+3 foo is not a stitch known here'],
-    ['sc in next 100000', '0+17 numbers go from 1 to 500'], ['', '0+1 something is missing'], ['sc in next, rep from * once more', '12+20 there is no *'],
-    ['*sc in next, ch 1', '13+4 say how often'], ['*sc in next; rep from * around', '13+17 write a number of times'],
-    ['(sc, ch 1] in next', '9+1 this bracket closes nothing'],
+    ['sc in next 100000', '0+17 numbers go from 1 to 500'], ['', '0+1 something is missing'],
+    ['sc in next, rep from * once more', '12+20 there is no *'], ['*sc in next, ch 1', '13+4 say how often'],
+    ['*sc in next; rep from * around', '13+17 write a number of times'], ['(sc, ch 1] in next', '9+1 this bracket closes nothing'],
   ])('points at what is wrong in "%s"', (text, says) => expect(read(text)).toContain(says))
 })

@@ -128,7 +128,8 @@ const PLACES: readonly PlaceWords[] = [
   { words: /^(?:the )?sts? below (?:each of )?next(?: (\d+))?(?: sts?)?$/i, aim: 'below' },
   { words: /^(?:each of )?next(?: (\d+))?(?: (?:sts?|row ends?|holes?|chs?(?: along the underside of the ch)?))?$/i },
   { words: /^the (?:ch|\d+ chs)$|^each of the (\d+) chs$/i, aim: 'chains', landmark: 'bridge' },
-  { words: /^the ch-loop over the slot$/i, landmark: 'overBridge' }, { words: /^the loop you are in$/i, aim: 'space', landmark: 'thisLoop' },
+  { words: /^the ch-loop over the slot$/i, landmark: 'overBridge' },
+  { words: /^the loop you are in$/i, aim: 'space', landmark: 'thisLoop' },
   { words: /^this half of the loop you are in$/i, landmark: 'thisHalf' },
   { words: /^the other half of the first loop$/i, aim: 'start', landmark: 'otherHalf' },
   { words: /^ring$|^last ch$|^\d+\w\w ch from hook$|^foundation st made (?:last|first)$|^same (?:ch|foundation st) as the first st$/i },
@@ -161,7 +162,8 @@ function placeOf({ text, at }: Piece, around: Around | undefined): Place {
 
 const STITCH = /^(?:(\d+) )?(long |reverse )?(FP|BP)?([a-z]+(?: st)?) (in|around) (.+)$/i
 const TOGETHER = /^(FP|BP)?([a-z]+?)(\d+)tog(?: over next .+)?$/i
-const SKIP = /^(?:sk|skip|miss)(?: next)?(?: (\d+))?(?: (?:sts?|chs?(?: along the underside of the ch)?|(ch-sps?|loops?)|row ends?|holes?))?$/i
+const SKIP
+  = /^(?:sk|skip|miss)(?: next)?(?: (\d+))?(?: (?:sts?|chs?(?: along the underside of the ch)?|(ch-sps?|loops?)|row ends?|holes?))?$/i
 const CHAIN = /^ch (\d+)$/i
 const GROUP = /^\((.*)\) (?:in|around) (.+)$/i
 const REPEAT = /^[[{](.*)[\]}] (.+)$/i
@@ -213,7 +215,12 @@ class Reader {
         from = undefined
       }
     }
-    if (from) throw new Unreadable('say how often this comes again, such as "rep from * 3 more times"', all.at(-1)!.at, all.at(-1)!.text.length)
+    if (from)
+      throw new Unreadable(
+        'say how often this comes again, such as "rep from * 3 ' + 'more times"',
+        all.at(-1)!.at,
+        all.at(-1)!.text.length,
+      )
     return found
   }
 
@@ -247,8 +254,11 @@ class Reader {
     const { terms } = this
     const { abbreviation } = STITCHES.dc[terms]
     if (!text) return 'something is missing here'
-    return `"${text}" cannot be read; write it like ${terms === 'us' ? 'sc in next 3 sts, sk next st' : 'dc in next 3 sts, miss next st'} or `
+    return (
+      `"${text}" cannot be read; write it like `
+      + `${terms === 'us' ? 'sc in next 3 sts, sk next st' : 'dc in next 3 sts, miss next st'} or `
       + `(${abbreviation}, ch 2, ${abbreviation}) in next st`
+    )
   }
 
   private togetherItem(piece: Piece, [, post, name, over]: RegExpExecArray): Step {

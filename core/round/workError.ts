@@ -11,12 +11,19 @@ export type WorkError
 /** A work error in a maker's words. */
 export function explain(error: WorkError): string {
   switch (error.code) {
-    case 'ran-out': return `ran out of stitches after stitch ${error.made}: the round below has only ${error.places}`
-    case 'left-over': return `${error.left} of ${error.places} stitches of the round below left unworked`
-    case 'no-space': return `no chain space left to work into after stitch ${error.made}`
-    case 'nothing-skipped': return `nothing was skipped in the round below to reach down to after stitch ${error.made}`
-    case 'nothing-before': return `no place has been used yet that stitch ${error.made + 1} could share`
-    case 'no-post': return `the place below stitch ${error.made + 1} has no stem to work around: it is the edge of a chain, a row or a floor`
-    case 'empty': return 'the round makes no stitches'
+    case 'ran-out':
+      return `ran out of stitches after stitch ${error.made}: the round below has only ${error.places}`
+    case 'left-over':
+      return `${error.left} of ${error.places} stitches of the round below left unworked`
+    case 'no-space':
+      return `no chain space left to work into after stitch ${error.made}`
+    case 'nothing-skipped':
+      return `nothing was skipped in the round below to reach down to after stitch ${error.made}`
+    case 'nothing-before':
+      return `no place has been used yet that stitch ${error.made + 1} could share`
+    case 'no-post':
+      return `the place below stitch ${error.made + 1} has no stem to work around: it is the edge of a chain, a row ` + 'or a floor'
+    case 'empty':
+      return 'the round makes no stitches'
   }
 }

@@ -56,7 +56,10 @@ export function turnUp(spec: TurnUp, kind: FabricKind, colour: string, edge: Edg
   const {
     rounds, edge: top, stop,
   } = workUp(edge, 1, setting, (i, on) => inStyle(setting.rounds, setting.turns + i, kind, colour, [each(kind, on.count, loop)]))
-  return { rounds, edge: top, size: { height: stitch.height, circumference }, findings: stop ? [{ ...stop, fix: PLAINLY }] : foldFindings(rounds[0]!) }
+  return {
+    rounds, edge: top, size: { height: stitch.height, circumference },
+    findings: stop ? [{ ...stop, fix: PLAINLY }] : foldFindings(rounds[0]!),
+  }
 }
 
 const PLAINLY: Fix = { label: 'Turn up plainly', changes: [{ path: [], value: 'plain' }] }

@@ -1,7 +1,7 @@
 import type { Loop } from '../round/step'
 import { STITCH_KINDS, type StitchKind, STITCHES, type Terms } from '../stitch/dictionary'
 import { type Manner, placesOf } from './say'
-import type { Clause, Ending, Sentence, Sort, Working } from './sentence'
+import type { Clause, Ending, Into, Sentence, Sort, Working } from './sentence'
 
 /** A short form and what it stands for. */
 export interface Abbreviation {
@@ -75,7 +75,9 @@ export class Spoken {
         return
       case 'together':
         this.kinds.add(clause.kind)
-        this.drawn.set(`${clause.loop}${clause.kind}${clause.over.length}`, { kind: clause.kind, over: clause.over.length, loop: clause.loop })
+        this.drawn.set(`${clause.loop}${clause.kind}${clause.over.length}`, {
+          kind: clause.kind, over: clause.over.length, loop: clause.loop,
+        })
         clause.over.forEach(sort => this.sorts.add(sort))
         return
       case 'work':
@@ -83,17 +85,24 @@ export class Spoken {
     }
   }
 
-  private working(clause: Working): void {
-    const { what, loop, into } = clause
+  private working({ what, loop, into, backwards, rows, ...clause }: Working): void {
     for (const lot of what) this.kinds.add('chains' in lot ? 'ch' : lot.kind)
     const [first] = what
-    const kind = first && !('chains' in first) ? first.kind : undefined
-    if (kind && (loop === 'frontPost' || loop === 'backPost'))
+    if (first && !('chains' in first)) this.manners(first.kind, loop, into.at === 'below' || into.at === 'gapBelow', backwards === true)
+    if (rows) this.fans.set(JSON.stringify(what) + rows, { what, loop, into, rows, ...clause })
+    this.places(into)
+  }
+
+  /** How a stitch is worked, where that is not as usual. */
+  private manners(kind: StitchKind, loop: Loop, isLong: boolean, backwards: boolean): void {
+    if (loop === 'frontPost' || loop === 'backPost')
       this.posts.set(`${loop}${kind}`, { kind, from: loop === 'frontPost' ? 'front' : 'back' })
+    if (isLong) this.long.add(kind)
+    if (backwards) this.reverse.add(kind)
+  }
+
+  private places(into: Into): void {
     if (into.at === 'gap') this.gaps = true
-    if (kind && (into.at === 'below' || into.at === 'gapBelow')) this.long.add(kind)
-    if (kind && clause.backwards) this.reverse.add(kind)
-    if (clause.rows) this.fans.set(JSON.stringify(clause.what) + clause.rows, clause)
     if (into.at === 'next' || into.at === 'same') this.sorts.add(into.sort)
     if (into.at === 'each') into.sorts.forEach(sort => this.sorts.add(sort))
     if (into.at === 'singleChain') this.sorts.add('space')
@@ -134,17 +143,22 @@ export class Spoken {
     return [
       ...[...this.posts.values()].map(({ kind, from }) => ({
         short: `${from === 'front' ? 'FP' : 'BP'}${short(kind)}`,
-        long: `${STITCHES[kind][terms].name} around the post: put the hook in from the ${from}, ${from === 'front' ? 'behind' : 'in front of'} `
+        long:
+          `${STITCHES[kind][terms].name} around the post: put the hook in from the ${from}, `
+          + `${from === 'front' ? 'behind' : 'in front of'} `
           + `the stem of the stitch below and out at the ${from} again, and work the stitch around that stem.`,
       })),
       ...[...this.long].map(kind => ({
         short: `long ${short(kind)}`,
-        long: `work ${short(kind)} into the place named, one round lower than usual: draw the first loop up to the height of this round, so `
+        long:
+          `work ${short(kind)} into the place named, one round lower than usual: draw the first loop up to the height of this `
+          + 'round, so '
           + 'that it lies over the fabric without pulling.',
       })),
       ...[...this.reverse].map(kind => ({
         short: `reverse ${short(kind)}`,
-        long: `${short(kind)} worked backwards along the edge, into the stitch behind the last one (also called crab stitch). Right-handed `
+        long:
+          `${short(kind)} worked backwards along the edge, into the stitch behind the last one (also called crab stitch). Right-handed `
           + 'makers go from left to right, left-handed ones from right to left.',
       })),
       ...[...this.fans.values()].map(fan => ({ short: 'fan', long: fanWords(fan, terms) })),
@@ -162,7 +176,10 @@ function fanWords({ what, rows = 1 }: Working, terms: Terms): string {
   if (!first || 'chains' in first) return ''
   const { abbreviation } = STITCHES[first.kind][terms]
   const left = first.times - 1
-  return `${first.times} ${abbreviation} in the loop, then [turn, ch ${STITCHES[first.kind].heightChains} (counts as first ${abbreviation}), `
+  return (
+    `${first.times} ${abbreviation} in the loop, then [turn, ch ${STITCHES[first.kind].heightChains} (counts as first `
+    + `${abbreviation}), `
     + `${abbreviation} in next ${left} ${placesOf('st', left)}] ${rows - 1} ${rows === 2 ? 'time' : 'times'}. It counts as `
     + `${first.times} sts, those of its last row.`
+  )
 }

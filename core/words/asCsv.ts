@@ -19,7 +19,8 @@ export function asCsv(draft: Draft, terms: Terms, repeats: RepeatStyle = 'bracke
   const pieces = draft.parts.flatMap(({ id, pieces }) =>
     pieces.flatMap(piece =>
       rowLines(piece, terms, repeats).map((line, i) => [
-        line.from, `${id}.${piece.id}`, line.stitches, line.spaces, line.chains, piece.colour, piece.rows[i]!.round.facing, line.words, '',
+        line.from, `${id}.${piece.id}`, line.stitches, line.spaces, line.chains, piece.colour, piece.rows[i]!.round.facing, line.words,
+        '',
       ]),
     ),
   )

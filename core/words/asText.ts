@@ -21,12 +21,33 @@ export function asText(pattern: Pattern): string {
     ...below(section), '',
   ])
   return [
-    pattern.title, '', ...listed('NOT FINISHED: THIS IS NO PATTERN YET', pattern.unfinished.map(text => `- ${text}`)),
+    pattern.title, '',
+    ...listed(
+      'NOT FINISHED: THIS IS NO PATTERN YET',
+      pattern.unfinished.map(text => `- ${text}`),
+    ),
     ...pattern.facts.map(({ name, value }) => `${name}: ${value}`), '',
-    ...listed('ABBREVIATIONS', pattern.abbreviations.map(({ short, long }) => `${short}: ${long}`)),
-    ...listed('SPECIAL STITCHES', pattern.special.map(({ short, long }) => `${short}: ${long}`)),
-    ...listed('NOTES', pattern.notes.map(note => `- ${note}`)), ...sections,
-    ...listed('FINISHING', pattern.finishing.map((step, i) => `${i + 1}. ${step}`)), ...listed('CARE', pattern.care.map(note => `- ${note}`)),
+    ...listed(
+      'ABBREVIATIONS',
+      pattern.abbreviations.map(({ short, long }) => `${short}: ${long}`),
+    ),
+    ...listed(
+      'SPECIAL STITCHES',
+      pattern.special.map(({ short, long }) => `${short}: ${long}`),
+    ),
+    ...listed(
+      'NOTES',
+      pattern.notes.map(note => `- ${note}`),
+    ),
+    ...sections,
+    ...listed(
+      'FINISHING',
+      pattern.finishing.map((step, i) => `${i + 1}. ${step}`),
+    ),
+    ...listed(
+      'CARE',
+      pattern.care.map(note => `- ${note}`),
+    ),
   ].join('\n')
 }
 
@@ -40,16 +61,22 @@ function sectionMarkdown(section: PatternSection): string[] {
   const lines = section.lines.map(
     line => `- **${line.label}:** ${escaped(line.words)}. ${line.count}${line.note ? ` *${escaped(line.note)}*` : ''}`,
   )
-  return [`## ${escaped(section.title)}`, '', ...above.flatMap(text => [escaped(text), '']), ...lines, '', ...below(section).flatMap(text => [escaped(text), ''])]
+  return [
+    `## ${escaped(section.title)}`, '', ...above.flatMap(text => [escaped(text), '']), ...lines, '',
+    ...below(section).flatMap(text => [escaped(text), '']),
+  ]
 }
 
 /** A pattern as Markdown. */
 export function asMarkdown(pattern: Pattern): string {
   return [
     `# ${escaped(pattern.title)}`, '',
-    ...listed('**Not finished: this is no pattern yet.**', pattern.unfinished.flatMap(text => ['', escaped(text)])),
-    ...pattern.facts.map(({ name, value }) => `- **${name}:** ${escaped(value)}`), '',
-    '## Abbreviations', '', ...pattern.abbreviations.map(({ short, long }) => `- **${short}:** ${escaped(long)}`), '',
+    ...listed(
+      '**Not finished: this is no pattern yet.**',
+      pattern.unfinished.flatMap(text => ['', escaped(text)]),
+    ),
+    ...pattern.facts.map(({ name, value }) => `- **${name}:** ${escaped(value)}`), '', '## Abbreviations', '',
+    ...pattern.abbreviations.map(({ short, long }) => `- **${short}:** ${escaped(long)}`), '',
     ...(pattern.special.length > 0
       ? ['## Special stitches', '', ...pattern.special.map(({ short, long }) => `- **${short}:** ${escaped(long)}`), '']
       : []),

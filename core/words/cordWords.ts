@@ -19,9 +19,11 @@ function cordsWords(number: 1 | 2, made: string, of: string): string {
 function runWords({ start, direction, passes }: CordWay, which: string): string {
   const [a, b, c] = passes.slice(0, 3).map(({ eyelet }) => eyelet + 1)
   const last = passes.at(-1)!.eyelet + 1
-  return `${which}: begin outside at eyelet ${start + 1}; in through ${a}, behind the post, out through ${b}, over the post, in `
+  return (
+    `${which}: begin outside at eyelet ${start + 1}; in through ${a}, behind the post, out through ${b}, over the post, in `
     + `through ${c}, and so on ${direction === 1 ? 'round' : 'the other way round'}, to come out of ${last} and over to where it `
     + 'began. Both ends hang there.'
+  )
 }
 
 function casingLines(casing: Casing, draft: Draft): string[] {

@@ -32,9 +32,10 @@ function fastenOff(draft: Draft): string[] {
   const last = draft.rounds.at(-1)?.worked.round
   if (!last) return []
   const tail = formatCm(TAIL_CM, draft.design.units)
-  const even = last.join === 'spiral' && !last.closing
-    ? 'Work one {slst} in each of the next two sts, so that the step at the end of the spiral is evened. '
-    : ''
+  const even
+    = last.join === 'spiral' && !last.closing
+      ? 'Work one {slst} in each of the next two sts, so that the step at the end of the spiral is evened. '
+      : ''
   return [`${even}Cut the yarn ${tail} from the hook, draw the end through the last loop and pull it close.`]
 }
 
@@ -42,7 +43,8 @@ function lined(draft: Draft): string[] {
   const pieces = liningOf(draft.design, draft.parts, draft.sizes)
   if (pieces.length === 0) return []
   return [
-    `Cut the lining (${pieces.map(piece => pieceWords(piece, draft.design.units)).join('; ')}), sew it to a bag, turn the hem under, put it `
+    `Cut the lining (${pieces.map(piece => pieceWords(piece, draft.design.units)).join('; ')}), sew it to a bag, turn the hem `
+    + 'under, put it '
     + 'in wrong side to wrong side, and sew it to the inside below the mouth with small stitches.',
   ]
 }

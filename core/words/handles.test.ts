@@ -58,7 +58,9 @@ describe('the rounds of slots, as makers write them', () => {
   })
 
   it('say the way to the new start where the old one lies in a slot, turned or not', () => {
-    expect(lastRounds(bag({ ...slots, sideAt: 16 }))[0]).toMatch(/^Sl st in next 16 sts to the new start; ch 1; beg in same st as last of these: sc in next 8 sts, ch 32/)
+    expect(lastRounds(bag({ ...slots, sideAt: 16 }))[0]).toMatch(
+      /^Sl st in next 16 sts to the new start; ch 1; beg in same st as last of these: sc in next 8 sts, ch 32/,
+    )
     expect(lastRounds(bag({ ...slots, sideAt: 16 }, { style: 'turned', startingChainCounts: false }))[0]).toMatch(
       /^Turn, sl st in next 16 sts to the new start; ch 1; beg in same st as last of these: sc in next 8 sts, ch 32/,
     )

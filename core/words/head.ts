@@ -17,7 +17,8 @@ export interface Fact {
 
 /** What a gauge is told over: ten centimetres, or four inches. */
 const OVER: Readonly<Record<Units, { readonly cm: number, readonly words: string }>> = {
-  cm: { cm: 10, words: '10 cm' }, in: { cm: 4 * CM_PER_INCH, words: '4 in' },
+  cm: { cm: 10, words: '10 cm' },
+  in: { cm: 4 * CM_PER_INCH, words: '4 in' },
 }
 
 /** A count over ten centimetres, to the half: nobody counts a tenth of a stitch. */
@@ -31,8 +32,10 @@ function gaugeFact({ design }: Draft, terms: Terms, used: ReadonlySet<StitchKind
   const over = OVER[design.units]
   const worked = (Object.entries(measured) as [FabricKind, Measured][]).filter(([kind]) => used.has(kind))
   const all = worked.length > 0 ? worked : (Object.entries(measured) as [FabricKind, Measured][])
-  const counted = all.map(([kind, { stitches, rounds, overCm, tallCm = overCm }]) =>
-    `${halves((stitches * over.cm) / overCm)} ${STITCHES[kind][terms].abbreviation} and ${halves((rounds * over.cm) / tallCm)} rounds`)
+  const counted = all.map(
+    ([kind, { stitches, rounds, overCm, tallCm = overCm }]) =>
+      `${halves((stitches * over.cm) / overCm)} ${STITCHES[kind][terms].abbreviation} and ${halves((rounds * over.cm) / tallCm)} rounds`,
+  )
   const how = assumed ? 'assumed: measure your own swatch' : 'or the hook that gives you this'
   return { name: terms === 'us' ? 'Gauge' : 'Tension', value: `${counted.join('; ')} over ${over.words} (${how})` }
 }
@@ -40,7 +43,10 @@ function gaugeFact({ design }: Draft, terms: Terms, used: ReadonlySet<StitchKind
 /** The class of yarn that works up to this gauge, by the published standard. */
 function weightFact({ gauge }: Draft): Fact {
   const { number, name } = yarnWeightFor(1 / gauge.sc.width.cm)
-  return { name: 'Yarn weight', value: `about class ${number}, ${name.toLowerCase()}, by the gauge (a firm bag is worked tighter than a label says)` }
+  return {
+    name: 'Yarn weight',
+    value: `about class ${number}, ${name.toLowerCase()}, by the gauge (a firm bag is worked tighter than ` + 'a label says)',
+  }
 }
 
 function yarnFact(draft: Draft): Fact {
@@ -52,7 +58,9 @@ function yarnFact(draft: Draft): Fact {
 
 /** Sizes that depend on what hangs or stands on the bag. */
 function sizeFacts(draft: Draft): Fact[] {
-  const { design: { units }, sizes, parts } = draft
+  const {
+    design: { units }, sizes, parts,
+  } = draft
   const facts: Fact[] = [
     { name: 'Floor', value: floorWords(sizes.floor, units) },
     { name: 'Lying flat', value: `${formatLength(sizes.flatWidth, units)} wide, ${formatLength(sizes.height, units)} tall` },
@@ -87,8 +95,8 @@ function notions(draft: Draft): string {
   const markers = markersNeeded(draft)
   const own = [...new Set(parts.flatMap(({ notions = [] }) => notions))]
   return [
-    'a wool needle', ...(markers > 0 ? [markers === 1 ? 'a stitch marker' : `${markers} stitch markers`] : []), 'scissors', 'a tape measure',
-    ...own, ...(parts.some(({ casing }) => casing?.cords && !isWorked(casing.cords.kind)) ? ['a bought cord'] : []),
+    'a wool needle', ...(markers > 0 ? [markers === 1 ? 'a stitch marker' : `${markers} stitch markers`] : []), 'scissors',
+    'a tape measure', ...own, ...(parts.some(({ casing }) => casing?.cords && !isWorked(casing.cords.kind)) ? ['a bought cord'] : []),
     ...(design.lining ? ['cloth and thread for the lining'] : []),
   ].join(', ')
 }

@@ -6,5 +6,6 @@ import { STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
  */
 export function inTerms(text: string, terms: Terms): string {
   return text.replace(/\{(\w+)(\.name)?\}/g, (whole, kind: string, name?: string) =>
-    kind in STITCHES ? STITCHES[kind as StitchKind][terms][name ? 'name' : 'abbreviation'] : whole)
+    kind in STITCHES ? STITCHES[kind as StitchKind][terms][name ? 'name' : 'abbreviation'] : whole,
+  )
 }

@@ -38,11 +38,16 @@ function stylesIn(draft: Draft): { readonly joined: boolean, readonly spiral: bo
 function startingChain({ design, rounds }: Draft): string[] {
   const joined = rounds.filter(({ worked }) => worked.round.join === 'slip')
   const counting = joined.filter(({ worked }) => worked.round.begin.counts).length
-  const counts = 'The starting chain counts as the first stitch: it stands on the stitch you joined to, so the next stitch goes in the next '
-    + 'one. The join at the end of the round goes in the top of that chain.'
-  const not = 'The starting chain does not count: the first stitch goes in the stitch you joined to. Do not work into the chain or the join.'
+  const counts
+    = 'The starting chain counts as the first stitch: it stands on the stitch you joined to, so the next stitch goes in '
+      + 'the next '
+      + 'one. The join at the end of the round goes in the top of that chain.'
+  const not
+    = 'The starting chain does not count: the first stitch goes in the stitch you joined to. Do not work into the chain or ' + 'the join.'
   if (!design.rounds.startingChainCounts || counting === 0) return [not]
-  return counting === joined.length ? [counts] : [`${counts} Where a round says that its chain does not count, its first stitch goes in the stitch you joined to.`]
+  return counting === joined.length
+    ? [counts]
+    : [`${counts} Where a round says that its chain does not count, its first stitch goes ` + 'in the stitch you joined to.']
 }
 
 /** Which side faces when the last round is done; in turned work it is worked out, not a rule of thumb. */
@@ -74,7 +79,10 @@ export function notesOf(draft: Draft, terms: Terms): string[] {
     ...(strands > 1 ? [`Hold ${strands === 2 ? 'two' : strands} strands together throughout.`] : []), ...styleNotes(draft),
     ...draft.parts.flatMap(({ bagNotes = [] }) => bagNotes),
     ...(design.hands === 'left'
-      ? ['Left-handed: rounds go clockwise, seen from the right side, and the chart is drawn that way; left and right in the text are yours.']
+      ? [
+          'Left-handed: rounds go clockwise, seen from the right side, and the chart is drawn that way; left and right in the text '
+          + 'are yours.',
+        ]
       : []),
   ]
 }

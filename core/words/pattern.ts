@@ -106,8 +106,7 @@ class Writer {
     const nothing = part.rounds.length === 0 && part.advice.length === 0 && !stop && part.pieces.length === 0 && !part.casing
     const check = checkOf(this.draft, part)
     return {
-      part: part.id, title: part.name,
-      lines: this.lines(said.slice(part.firstRound - 1, part.firstRound - 1 + part.rounds.length)),
+      part: part.id, title: part.name, lines: this.lines(said.slice(part.firstRound - 1, part.firstRound - 1 + part.rounds.length)),
       ...(isBase(part) ? { lead: this.say(startOf(this.draft.start, this.draft.design.base.colour, this.draft)) } : {}),
       advice: this.sayAll(nothing ? ['Nothing to work here.'] : part.advice), ...(check ? { check } : {}),
       ...(part.looks ? { looks: this.say(part.looks) } : {}), ...(stop ? { stop: this.say(stop.what) } : {}),
@@ -136,8 +135,10 @@ function checkOf({ design: { units }, parts }: Draft, part: DraftPart): string |
   const { floor } = part.size
   if (isBase(part) && floor && floor.shape !== 'none') return `The floor should now measure ${floorWords(floor, units)}.`
   const upTo = parts.slice(0, parts.indexOf(part) + 1)
-  const height = upTo.reduce((sum, { size }) => ({ cm: sum.cm + size.height.cm, plusMinusCm: sum.plusMinusCm + size.height.plusMinusCm }),
-    { cm: 0, plusMinusCm: 0 })
+  const height = upTo.reduce((sum, { size }) => ({ cm: sum.cm + size.height.cm, plusMinusCm: sum.plusMinusCm + size.height.plusMinusCm }), {
+    cm: 0,
+    plusMinusCm: 0,
+  })
   return height.cm > 0 ? `The work should now measure ${formatLength(height, units)} from the floor to here, lying flat.` : undefined
 }
 
@@ -165,9 +166,7 @@ function careOf({ design, parts }: Draft): string[] {
     'Steam burns and melts acrylic: block cotton only, from the back, with the iron held off.',
     'A handmade bag has no rated load: try it low over the floor first.',
     ...(drawn ? ['Cords and loops can strangle: keep bags with cords away from cots, prams and small children.'] : []),
-    ...(design.forChild
-      ? ['For a child: no long cords or loops, no beads or buttons that come off. Your local safety law decides.']
-      : []),
+    ...(design.forChild ? ['For a child: no long cords or loops, no beads or buttons that come off. Your local safety law decides.'] : []),
   ]
 }
 
@@ -175,12 +174,12 @@ function careOf({ design, parts }: Draft): string[] {
 export function patternOf(draft: Draft, terms: Terms, repeats: RepeatStyle = 'brackets'): Pattern {
   const writer = new Writer(draft, { terms, repeats })
   const sections = writer.sections()
-  const finishing = writer.sayAll(finishingOf(draft))
   const notes = writer.sayAll(notesOf(draft, terms))
   const unfinished = unfinishedOf(draft, text => writer.say(text))
+  const finishing = unfinished.length > 0 ? [] : writer.sayAll(finishingOf(draft))
   return {
     title: draft.design.name, terms, repeats, unfinished, facts: headOf(draft, terms, writer.spoken.kinds),
-    abbreviations: writer.spoken.abbreviations(), special: writer.spoken.special(), notes, sections, finishing: unfinished.length > 0 ? [] : finishing,
-    care: careOf(draft),
+    abbreviations: writer.spoken.abbreviations(), special: writer.spoken.special(), notes, sections,
+    finishing, care: careOf(draft),
   }
 }

@@ -16,12 +16,15 @@ export function withoutFirstStitch(steps: readonly Step[], intoFoundation: boole
   const [first, ...rest] = steps
   if (!first) return []
   switch (first.do) {
-    case 'stitch': return first.times > 1 ? [{ ...first, times: first.times - 1 }, ...rest] : rest
-    case 'group': return [...peelGroup(intoFoundation ? { ...first, aim: 'next' } : first), ...rest]
+    case 'stitch':
+      return first.times > 1 ? [{ ...first, times: first.times - 1 }, ...rest] : rest
+    case 'group':
+      return [...peelGroup(intoFoundation ? { ...first, aim: 'next' } : first), ...rest]
     case 'repeat': {
       const left: Step[] = first.times > 1 ? [{ ...first, times: first.times - 1 }] : []
       return [...withoutFirstStitch(first.steps, intoFoundation), ...left, ...rest]
     }
-    default: return [...steps]
+    default:
+      return [...steps]
   }
 }

@@ -66,41 +66,32 @@ function firstChainWords({ start }: Speech): string {
   return traitsOf(start).stitched ? 'foundation st made last' : `${ordinal(start.firstInto ?? (start.chains || 2))} ch from hook`
 }
 
+/** What the words of a place depend on: how many there are, and whether `each` of them must be said. */
+interface Said {
+  readonly places: number
+  readonly each: boolean
+  readonly speech: Speech
+}
+
+type IntoWords = { readonly [At in Into['at']]: (into: Extract<Into, { readonly at: At }>, said: Said) => string }
+
+const INTO_WORDS: IntoWords = {
+  next: ({ sort }, { places, each }) => nextWords(sort, places, each),
+  each: ({ sorts }, { speech }) => eachWords(sorts, speech.across === true), same: ({ sort }) => `same ${placesOf(sort, 1)}`,
+  gap: ({ again, between }) => `${again ? 'same' : 'next'} sp between ${between}`,
+  below: (_, { places }) => (places === 1 ? 'the st below next st' : `the sts below next ${places} sts`),
+  gapBelow: ({ nth, of }) => gapBelowWords(nth, of),
+  singleChain: (_, { places }) => (places === 1 ? 'next ch of the ch-sp' : `next ${places} chs of the ch-sp`),
+  bridge: ({ chains }) => (chains === 1 ? 'the ch' : `each of the ${chains} chs`), overBridge: () => 'the ch-loop over the slot',
+  thisLoop: () => 'the loop you are in', thisHalf: () => 'this half of the loop you are in',
+  otherHalf: () => 'the other half of the first loop', firstChain: (_, { speech }) => firstChainWords(speech),
+  lastChain: (_, { speech }) => (traitsOf(speech.start).stitched ? 'foundation st made first' : 'last ch'),
+  firstChainAgain: (_, { speech }) => `same ${traitsOf(speech.start).stitched ? 'foundation st' : 'ch'} as the first st`,
+  alongChain: (_, { speech }) => `${firstChainWords(speech)} and in each ch across`,
+}
+
 function intoWords(into: Into, places: number, each: boolean, speech: Speech): string {
-  switch (into.at) {
-    case 'next':
-      return nextWords(into.sort, places, each)
-    case 'each':
-      return eachWords(into.sorts, speech.across === true)
-    case 'same':
-      return `same ${placesOf(into.sort, 1)}`
-    case 'gap':
-      return `${into.again ? 'same' : 'next'} sp between ${into.between}`
-    case 'below':
-      return places === 1 ? 'the st below next st' : `the sts below next ${places} sts`
-    case 'gapBelow':
-      return gapBelowWords(into.nth, into.of)
-    case 'singleChain':
-      return places === 1 ? 'next ch of the ch-sp' : `next ${places} chs of the ch-sp`
-    case 'bridge':
-      return into.chains === 1 ? 'the ch' : `each of the ${into.chains} chs`
-    case 'overBridge':
-      return 'the ch-loop over the slot'
-    case 'thisLoop':
-      return 'the loop you are in'
-    case 'thisHalf':
-      return 'this half of the loop you are in'
-    case 'otherHalf':
-      return 'the other half of the first loop'
-    case 'firstChain':
-      return firstChainWords(speech)
-    case 'lastChain':
-      return traitsOf(speech.start).stitched ? 'foundation st made first' : 'last ch'
-    case 'firstChainAgain':
-      return `same ${traitsOf(speech.start).stitched ? 'foundation st' : 'ch'} as the first st`
-    case 'alongChain':
-      return `${firstChainWords(speech)} and in each ch across`
-  }
+  return (INTO_WORDS[into.at] as (into: Into, said: Said) => string)(into, { places, each, speech })
 }
 
 function lotWords(lot: Lot, name: (kind: StitchKind) => string): string {
@@ -128,7 +119,10 @@ function togetherWords({ kind, loop, over }: Clause & { say: 'together' }, speec
   const stitch = `${named(kind, { loop }, speech.terms)}${over.length}tog`
   if (over.every(sort => sort === 'st')) return stitch
   const same = over.every(sort => sort === over[0])
-  return `${stitch} over next ${same ? `${over.length} ${placesOf(over[0]!, over.length)}` : over.map(sort => placesOf(sort, 1)).join(' and ')}`
+  return (
+    `${stitch} over next `
+    + `${same ? `${over.length} ${placesOf(over[0]!, over.length)}` : over.map(sort => placesOf(sort, 1)).join(' and ')}`
+  )
 }
 
 function skipWord(terms: Terms): string {
@@ -205,7 +199,10 @@ function openingWords(opening: Opening, { terms }: Speech): string {
   if (along > 0) parts.push(`${turn ? 'turn, ' : ''}${slip} in next ${along === 1 ? 'st' : `${along} sts`} to the new start`)
   if (skipped) {
     const first = stitchName(skipped.kind, terms).abbreviation
-    parts.push(`${skipWord(terms)} ${skipped.chains} ${placesOf('ch', skipped.chains)} (${skipped.chains === 1 ? 'counts' : 'count'} as first ${first})`)
+    parts.push(
+      `${skipWord(terms)} ${skipped.chains} ${placesOf('ch', skipped.chains)} (${skipped.chains === 1 ? 'counts' : 'count'} `
+      + `as first ${first})`,
+    )
   }
   if (chains > 0) {
     const turning = turn && along === 0 ? ', turn' : saysNoTurn ? ', do not turn' : ''
@@ -227,7 +224,10 @@ function endingWords(ending: Ending, { terms }: Speech): string {
       return `; join with ${slip} to first ch-sp`
     case 'closing': {
       const chains = ending.chains > 0 ? `ch ${ending.chains}, ` : ''
-      return `; ${chains}${stitchName(ending.kind, terms).abbreviation} in first ${stitchName('sc', terms).abbreviation} to close the last loop`
+      return (
+        `; ${chains}${stitchName(ending.kind, terms).abbreviation} in first ${stitchName('sc', terms).abbreviation} to close the `
+        + 'last loop'
+      )
     }
   }
 }

@@ -36,9 +36,14 @@ export type Into
     | { readonly at: 'bridge', readonly chains: number }
     | { readonly at: 'overBridge' }
   /** The loop that the hook stands in, the half of it that lies ahead, and the half that is left at the end. */
-    | { readonly at: 'thisLoop' } | { readonly at: 'thisHalf' } | { readonly at: 'otherHalf' }
+    | { readonly at: 'thisLoop' }
+    | { readonly at: 'thisHalf' }
+    | { readonly at: 'otherHalf' }
   /** Chains of the foundation with names of their own. */
-    | { readonly at: 'firstChain' } | { readonly at: 'lastChain' } | { readonly at: 'firstChainAgain' } | { readonly at: 'alongChain' }
+    | { readonly at: 'firstChain' }
+    | { readonly at: 'lastChain' }
+    | { readonly at: 'firstChainAgain' }
+    | { readonly at: 'alongChain' }
 
 /** The same in so many places, one after the other. */
 export interface Working {

@@ -69,25 +69,33 @@ function alongChain(clauses: readonly Clause[], { on, round }: Worked, start: St
   const [only] = clauses
   const each = only?.say === 'work' && only.into.at === 'each' && only.into.sorts[0] === 'ch'
   if (!each || counts || traitsOf(start).looped || round.join !== 'open' || on.from[0] !== -1 || !start.firstInto) return clauses
-  return [{ ...(only), into: { at: 'alongChain' } }]
+  return [{ ...only, into: { at: 'alongChain' } }]
+}
+
+/** What sort of place a clause begins in. */
+function sortOf(clause: Clause): Sort {
+  if (clause.say !== 'work') return 'st'
+  if (clause.into.at === 'next') return clause.into.sort
+  return clause.into.at === 'each' ? clause.into.sorts[0]! : 'st'
+}
+
+/** Whether a clause works right into the place at the hook, which is a stitch or a space. */
+function worksHere(clause: Clause, here: 'st' | 'space'): boolean {
+  if (clause.say === 'together') return here === 'st'
+  if (clause.say !== 'work' || !['next', 'each', 'below'].includes(clause.into.at)) return false
+  return (sortOf(clause) === 'space') === (here === 'space')
 }
 
 /** Where the first stitch goes, where the maker must be told: after a join, and at the start of a row. */
-function fromWhere(worked: Worked, clauses: readonly Clause[], { before }: Context): Opening['from'] {
-  const { round: { begin, join }, on } = worked
+function fromWhere({ round: { begin, join }, on }: Worked, clauses: readonly Clause[], { before }: Context): Opening['from'] {
   const first = firstOf(clauses)
   if (!first || begin.counts || on.from[0] === -1) return undefined
-  const begins = first.say === 'work' && !['next', 'each', 'below'].includes(first.into.at)
-  const place = on.kinds[on.start] === PLACE_CODE.space ? 'space' : 'st'
-  const here = first.say === 'work' && first.into.at === 'next' ? first.into.sort : first.say === 'work' && first.into.at === 'each' ? first.into.sorts[0]! : 'st'
-  const into = ((first.say === 'work' && !begins) || first.say === 'together') && (here === 'space') === (place === 'space')
+  const sort = on.kinds[on.start] === PLACE_CODE.space ? 'space' : 'st'
+  const into = worksHere(first, sort)
   if (begin.along) return { at: 'slip', sort: 'st', into }
-  if (join === 'open') {
-    const whole = first.say === 'work' && first.into.at === 'each'
-    return begin.chains > 0 && before && !whole ? { at: 'first', sort: place, into } : undefined
-  }
-  if (before?.round.join !== 'slip' || begin.chains === 0) return undefined
-  return { at: 'join', sort: place, into }
+  if (join !== 'open') return before?.round.join === 'slip' && begin.chains > 0 ? { at: 'join', sort, into } : undefined
+  const whole = first.say === 'work' && first.into.at === 'each'
+  return begin.chains > 0 && before && !whole ? { at: 'first', sort, into } : undefined
 }
 
 /** Whether a round goes into the chain that the bag or the piece starts from. */
@@ -95,20 +103,27 @@ function beginsInChain({ on }: Worked, start: Start): boolean {
   return on.from[0] === -1 && traitsOf(start).intoChains === true && on.kinds[0] === PLACE_CODE.chain
 }
 
+/** Whether it must be said that a starting chain does not count, or that the work is not turned. */
+function mustSay({ round: { begin, join }, on }: Worked, { othersCount, othersTurn, before }: Context) {
+  const chained = begin.chains > 0
+  return {
+    uncounted: chained && !begin.counts && (on.from[0] === -1 || othersCount === true),
+    noTurn: chained && othersTurn === true && before !== undefined && !begin.turn && join !== 'open',
+  }
+}
+
 function openingOf(worked: Worked, clauses: readonly Clause[], spaceChains: number, context: Context): Opening {
   const { begin } = worked.round
-  const { start, othersCount, othersTurn, before } = context
-  const onFoundation = worked.on.from[0] === -1
-  const intoChain = beginsInChain(worked, start)
+  const intoChain = beginsInChain(worked, context.start)
   const kind = firstStitch(worked)
   const from = fromWhere(worked, clauses, context)
+  const { uncounted, noTurn } = mustSay(worked, context)
+  const stands = intoChain
+    ? { skipped: { chains: skippedChains(worked, clauses, context.start), kind } }
+    : { counts: { kind, spaceChains } }
   return {
     along: begin.along ?? 0, chains: intoChain ? spaceChains : begin.chains + spaceChains, turn: begin.turn,
-    saysUncounted: !intoChain && begin.chains > 0 && !begin.counts && (onFoundation || othersCount === true),
-    saysNoTurn: othersTurn === true && before !== undefined && begin.chains > 0 && !begin.turn && worked.round.join !== 'open',
-    ...(begin.counts && !intoChain ? { counts: { kind, spaceChains } } : {}),
-    ...(begin.counts && intoChain ? { skipped: { chains: skippedChains(worked, clauses, start), kind } } : {}),
-    ...(from ? { from } : {}),
+    saysUncounted: uncounted && !intoChain, saysNoTurn: noTurn, ...(begin.counts ? stands : {}), ...(from ? { from } : {}),
   }
 }
 
@@ -165,7 +180,10 @@ function inFirstChain(clauses: readonly Clause[]): readonly Clause[] {
 
 /** A round, or a row, as it is said. */
 export function sentenceOf(worked: Worked, context: Context): Sentence {
-  const { round: { begin, steps }, on } = worked
+  const {
+    round: { begin, steps },
+    on,
+  } = worked
   const inOnePlace = on.count === 1
   const order = new Reading(on, begin.turn, begin.along ?? 0)
   const walk = new Walk(on, order, context.start, begin.counts && !inOnePlace ? 1 : 0)

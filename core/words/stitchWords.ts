@@ -26,6 +26,8 @@ export function stitchWords(round: DraftRound, made: number, terms: Terms, marke
       : ''
   const name = stitchName(kindAt(worked, made), terms).abbreviation
   const unit = worked.round.join === 'open' ? 'Row' : 'Round'
-  return `${unit} ${number}, stitch ${made + 1} of ${worked.edge.count}: ${name}${worked.on.count > 1 ? increase : ''}, `
+  return (
+    `${unit} ${number}, stitch ${made + 1} of ${worked.edge.count}: ${name}${worked.on.count > 1 ? increase : ''}, `
     + `${standsOn(round, made)}${marked ? '; carries a marker' : ''}`
+  )
 }

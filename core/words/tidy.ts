@@ -22,7 +22,8 @@ export function runsTogether(clauses: readonly Clause[]): Clause[] {
   const found: Clause[] = []
   for (const clause of clauses) {
     const last = found.at(-1)
-    if (last && runsOn(last, clause)) found[found.length - 1] = { ...last, places: (last as Working).places + (clause as Working).places } as Clause
+    if (last && runsOn(last, clause))
+      found[found.length - 1] = { ...last, places: (last as Working).places + (clause as Working).places } as Clause
     else found.push(clause)
   }
   return found

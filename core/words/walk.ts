@@ -215,7 +215,9 @@ function lotOf(part: StitchStep | ChainStep): Lot {
 
 /** Whether steps go into gaps, which read differently from turn to turn. */
 function hasGaps(steps: readonly Step[]): boolean {
-  return steps.some(step => ('aim' in step && (step.aim === 'gap' || step.aim === 'gapBelow')) || (step.do === 'repeat' && hasGaps(step.steps)))
+  return steps.some(
+    step => ('aim' in step && (step.aim === 'gap' || step.aim === 'gapBelow')) || (step.do === 'repeat' && hasGaps(step.steps)),
+  )
 }
 
 /** How many places a step uses up on an edge of stitches. */

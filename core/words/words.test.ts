@@ -70,7 +70,10 @@ describe('steps in words', () => {
       ],
       'sc in next ch-sp, sc in back bump of next 32 chs of the ch-sp',
     ],
-    [[repeat(5, inOne('sc', 2)), repeat(2, each('sc', 1), each('dc', 1))], '2 sc in each of next 5 sts, [sc in next st, dc in next st] 2 times'],
+    [
+      [repeat(5, inOne('sc', 2)), repeat(2, each('sc', 1), each('dc', 1))],
+      '2 sc in each of next 5 sts, [sc in next st, dc in next ' + 'st] 2 times',
+    ],
   ] as const)('%#', (steps, words) => expect(stepsWords(steps, speech)).toBe(words))
 
   it('says miss for skip in UK terms', () => {

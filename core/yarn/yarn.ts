@@ -81,5 +81,7 @@ export function yarnNeeds(draft: Draft): YarnNeed[] {
   return draft.design.yarns
     .map(yarn => ({ yarn, ...used.get(yarn.id)! }))
     .filter(({ cm }) => cm > 0)
-    .map(({ yarn, stitches, cm }) => ({ yarn, stitches, ends: ends[yarn.id] ?? 2, metres: (strands * (cm + (ends[yarn.id] ?? 2) * END_CM)) / 100 }))
+    .map(({ yarn, stitches, cm }) => ({
+      yarn, stitches, ends: ends[yarn.id] ?? 2, metres: (strands * (cm + (ends[yarn.id] ?? 2) * END_CM)) / 100,
+    }))
 }

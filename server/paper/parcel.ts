@@ -7,7 +7,10 @@ import type { RepeatStyle } from '../../core/words/say'
 
 /** Everything of a bag in one zip: the document, the pattern in every form, the tables, the chart. */
 export function parcelOf(draft: Draft, pdf: Buffer, terms: Terms, repeats: RepeatStyle): Buffer {
-  const written = (EXPORT_KINDS as readonly ExportKind[]).map(({ extension, write }) => [`pattern.${extension}`, strToU8(write(draft, terms, repeats))])
+  const written = (EXPORT_KINDS as readonly ExportKind[]).map(({ extension, write }) => [
+    `pattern.${extension}`,
+    strToU8(write(draft, terms, repeats)),
+  ])
   const files = Object.fromEntries([
     ['bag.design.json', strToU8(JSON.stringify(draft.design, null, 2) + '\n')], ['pattern.pdf', new Uint8Array(pdf)], ...written,
   ]) as Record<string, Uint8Array>

@@ -57,11 +57,16 @@ function chartOf(sheet: Sheet, chart: Chart, { part, title }: PatternSection, se
   const box = boxOf(chart, part)
   // One round of a wall is a line that shows nothing.
   if (!box || chart.rounds.filter(round => round.part === part).length < 2) return
-  sheet.drawing(box, sheet.page * 0.6, (pen) => {
-    drawRounds(pen, chart, one => one === part)
-    for (const { x, y, sizeCm, chains } of loopNumbers(chart))
-      if (y > box.top && y < box.top + box.height) pen.label(String(chains), x, y, sizeCm)
-  }, `${title}: ${seen}`)
+  sheet.drawing(
+    box,
+    sheet.page * 0.6,
+    (pen) => {
+      drawRounds(pen, chart, one => one === part)
+      const own = chart.rounds.filter(round => round.part === part)
+      for (const { x, y, sizeCm, chains } of loopNumbers({ ...chart, rounds: own })) pen.label(String(chains), x, y, sizeCm)
+    },
+    `${title}: ${seen}`,
+  )
 }
 
 function sectionHead(sheet: Sheet, section: PatternSection): void {
@@ -82,7 +87,12 @@ function pieceOf(sheet: Sheet, draft: Draft, section: PatternSection): void {
   const piece = owner && piecesOf(draft).find(one => one.id === section.piece && owner.pieces.includes(one))
   if (!piece || piece.rows.length === 0) return
   const chart = pieceChart(piece, draft.design.hands === 'left')
-  sheet.drawing({ ...chart.box, left: chart.box.left - 0.5, width: chart.box.width + 1 }, sheet.page * 0.5, pen => drawRounds(pen, chart, () => true), `${section.title}: as it lies, the first row below`)
+  sheet.drawing(
+    { ...chart.box, left: chart.box.left - 0.5, width: chart.box.width + 1 },
+    sheet.page * 0.5,
+    pen => drawRounds(pen, chart, () => true),
+    `${section.title}: as it lies, ` + 'the first ' + 'row below',
+  )
 }
 
 function list(sheet: Sheet, title: string, lines: readonly string[], numbered = false): void {
@@ -109,7 +119,8 @@ function head(sheet: Sheet, pattern: Pattern): void {
 export async function patternPdf(draft: Draft, pattern: Pattern, wish: PaperWish, fonts: Fonts): Promise<Buffer> {
   const sheet = new Sheet(pattern.title, wish, fonts)
   const charts: (readonly [Chart, string])[] = [
-    [planOf(draft), 'from above; coloured marks are increases'], [unrolled(draft), 'cut open at the start of the rounds, seen from outside'],
+    [planOf(draft), 'from above; coloured marks are increases'],
+    [unrolled(draft), 'cut open at the start of the rounds, seen ' + 'from outside'],
   ]
   head(sheet, pattern)
   for (const section of pattern.sections) {

@@ -20,7 +20,9 @@ function tablesOf(woff: Buffer): Table[] {
     const at = WOFF.header + i * WOFF.entry
     const [offset, packed, length] = [woff.readUInt32BE(at + 4), woff.readUInt32BE(at + 8), woff.readUInt32BE(at + 12)]
     const raw = woff.subarray(offset, offset + packed)
-    return { tag: woff.readUInt32BE(at), checksum: woff.readUInt32BE(at + 16), bytes: packed < length ? inflateSync(raw) : Buffer.from(raw) }
+    return {
+      tag: woff.readUInt32BE(at), checksum: woff.readUInt32BE(at + 16), bytes: packed < length ? inflateSync(raw) : Buffer.from(raw),
+    }
   })
 }
 

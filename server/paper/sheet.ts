@@ -74,7 +74,9 @@ export class Sheet {
   private glyphsOf(face: Face): ReadonlySet<number> {
     this.doc.font(face)
     // The library keeps the font in use to itself; its list of signs is the only way to know what would not be printed.
-    return new Set((this.doc as unknown as { readonly _font: { readonly font: { readonly characterSet: readonly number[] } } })._font.font.characterSet)
+    return new Set(
+      (this.doc as unknown as { readonly _font: { readonly font: { readonly characterSet: readonly number[] } } })._font.font.characterSet,
+    )
   }
 
   /** A text that the face can print: a sign it lacks becomes a question mark, instead of vanishing without a word. */
@@ -89,7 +91,10 @@ export class Sheet {
   }
 
   private set({ face = 'plain', size = 10, colour = INK }: Type): void {
-    this.doc.font(face).fontSize(size * this.scale).fillColor(colour)
+    this.doc
+      .font(face)
+      .fontSize(size * this.scale)
+      .fillColor(colour)
   }
 
   private get bottom(): number {
@@ -131,7 +136,11 @@ export class Sheet {
     const type: Type = { face: 'heading', size: 13 }
     this.needs(this.heightOf(text, type) + follows * this.scale)
     if (this.doc.y > MARGIN + 1) this.doc.y += 10 * this.scale
-    this.doc.moveTo(MARGIN, this.doc.y).lineTo(MARGIN + this.width, this.doc.y).lineWidth(0.8).stroke(RULE)
+    this.doc
+      .moveTo(MARGIN, this.doc.y)
+      .lineTo(MARGIN + this.width, this.doc.y)
+      .lineWidth(0.8)
+      .stroke(RULE)
     this.doc.y += 5 * this.scale
     this.text(text, { ...type, after: 4 })
   }
@@ -165,7 +174,10 @@ export class Sheet {
     this.doc.text(this.printable(label, 'bold'), MARGIN, y, { width: left - 6 })
     for (let i = 0; i < Math.min(rounds, MOST_TICKS); i++) {
       const top = y + labelled + Math.floor(i / across) * step
-      this.doc.rect(MARGIN + (i % across) * step, top, side, side).lineWidth(0.6).stroke(SOFT)
+      this.doc
+        .rect(MARGIN + (i % across) * step, top, side, side)
+        .lineWidth(0.6)
+        .stroke(SOFT)
     }
     this.set({})
     this.doc.text(this.printable(words, 'plain'), MARGIN + left, y, { width: this.width - left })
@@ -174,13 +186,22 @@ export class Sheet {
   }
 
   /** A drawing so big in its own units, as wide as there is room for; `draw` puts its paths where they belong. */
-  drawing(box: { readonly left: number, readonly top: number, readonly width: number, readonly height: number }, most: number, draw: (pen: Pen) => void, caption: string): void {
+  drawing(
+    box: { readonly left: number, readonly top: number, readonly width: number, readonly height: number },
+    most: number,
+    draw: (pen: Pen) => void,
+    caption: string,
+  ): void {
     if (box.width <= 0 || box.height <= 0) return
     const scale = Math.min(this.width / box.width, most / box.height, 60)
     this.needs(box.height * scale + 20 * this.scale)
     const { doc } = this
     const top = doc.y
-    doc.save().translate(MARGIN + (this.width - box.width * scale) / 2, top).scale(scale).translate(-box.left, -box.top)
+    doc
+      .save()
+      .translate(MARGIN + (this.width - box.width * scale) / 2, top)
+      .scale(scale)
+      .translate(-box.left, -box.top)
     doc.lineWidth(0.045).lineCap('round')
     draw({
       path: (path, colour = INK) => void doc.path(path).stroke(colour),
@@ -204,7 +225,9 @@ export class Sheet {
       doc.page.margins.bottom = 0
       const y = doc.page.height - MARGIN - 8
       this.set({ size: 8, colour: SOFT })
-      doc.text(this.printable(this.title, 'plain'), MARGIN, y, { width: this.width - 90, lineBreak: false, ellipsis: true, height: 12 * this.scale })
+      doc.text(this.printable(this.title, 'plain'), MARGIN, y, {
+        width: this.width - 90, lineBreak: false, ellipsis: true, height: 12 * this.scale,
+      })
       doc.text(`page ${i - start + 1} of ${count}`, MARGIN + this.width - 90, y, { width: 90, align: 'right', lineBreak: false })
     }
     doc.end()

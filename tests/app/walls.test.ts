@@ -21,7 +21,9 @@ describe('lines of a maker\'s own', () => {
   it('go to the document in US abbreviations and come back in the maker\'s', () => {
     const read = linesIn('once: dc in next 2\nmiss next st, 2 htr in next\n\n', 'uk')
     expect(read).toEqual({ ok: true, lines: ['once: sc in next 2 sts', 'sk next st, 2 hdc in next st'] })
-    expect(typedIn(['once: sc in next 2', 'sk next st, 2 hdc in next'], 'uk')).toBe('once: dc in next 2 sts\nmiss next st, 2 htr in next st')
+    expect(typedIn(['once: sc in next 2', 'sk next st, 2 hdc in next'], 'uk')).toBe(
+      'once: dc in next 2 sts\nmiss next st, 2 htr ' + 'in next st',
+    )
   })
 
   it('are pointed at where they cannot be read', () => {

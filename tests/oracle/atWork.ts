@@ -52,7 +52,11 @@ export function against(line: PatternLine, below: Left, edge: Edge, terms: Terms
 export function mismatches(draft: Draft, terms: Terms, repeats: RepeatStyle, fans: number): { rounds: number, found: Mismatch[] } {
   const found: Mismatch[] = []
   let rounds = 0
-  const go = (lines: readonly PatternLine[], rows: readonly { on: Edge, edge: Edge, round: { inLoops?: boolean } }[], stitched: boolean) => {
+  const go = (
+    lines: readonly PatternLine[],
+    rows: readonly { on: Edge, edge: Edge, round: { inLoops?: boolean } }[],
+    stitched: boolean,
+  ) => {
     let left: Left | undefined
     lines.forEach((line, i) => {
       const { on, edge, round } = rows[i]!
@@ -66,7 +70,11 @@ export function mismatches(draft: Draft, terms: Terms, repeats: RepeatStyle, fan
       else left = result
     })
   }
-  go(roundLines(draft, terms, repeats), draft.rounds.map(({ worked }) => worked), draft.start.kind === 'foundation-sc')
+  go(
+    roundLines(draft, terms, repeats),
+    draft.rounds.map(({ worked }) => worked),
+    draft.start.kind === 'foundation-sc',
+  )
   for (const piece of piecesOf(draft)) go(rowLines(piece, terms, repeats), piece.rows, piece.start.kind === 'foundation-sc')
   return { rounds, found }
 }

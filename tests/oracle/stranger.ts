@@ -52,6 +52,12 @@ function cut(text: string, separator: string): string[] {
   return [...found, text.slice(from)]
 }
 
+/** Places that use nothing up. */
+const NOTHING_USED = [
+  /^same (st|ch-sp|ch|loop|ring|row end|hole)$/, /^(next|same) sp between (sts|groups)$/,
+  /^the (skipped st|middle one of the \d+ skipped sts|\d+\w\w of the \d+ skipped sts) one round below$/,
+]
+
 /** One round or row being worked. */
 class Working {
   private readonly made: Place[] = []
@@ -158,7 +164,10 @@ class Working {
   }
 
   private stitchName(name: string): void {
-    const bare = name.replace(/^(long |reverse )/i, '').replace(/^[FB]P/i, '').toLowerCase()
+    const bare = name
+      .replace(/^(long |reverse )/i, '')
+      .replace(/^[FB]P/i, '')
+      .toLowerCase()
     if (!(STITCHES[this.terms] as readonly string[]).includes(bare)) throw new Baffled(`no stitch is called "${name}"`)
   }
 
@@ -185,7 +194,8 @@ class Working {
   private next(places: number, sort: string, plural: boolean, each: number, what?: () => void): void {
     const is = SORT[sort]
     if (!is) throw new Baffled(`no place is called "${sort}"`)
-    if (plural !== (sort.endsWith('s') || sort.startsWith('chs')) && !sort.endsWith('ch')) throw new Baffled(`"${places} ${sort}" is no grammar`)
+    if (plural !== (sort.endsWith('s') || sort.startsWith('chs')) && !sort.endsWith('ch'))
+      throw new Baffled(`"${places} ${sort}" is no grammar`)
     for (let i = 0; i < places; i++) {
       if (is === 'sp' && (each > 0 || what)) while (this.order[this.met]?.is === 'st') this.pass()
       if (this.here().is !== is) throw new Baffled(`told to go into a ${sort}, but a ${this.here().is} comes next`)
@@ -205,7 +215,11 @@ class Working {
     if (!found) throw new Baffled(`cannot work "${text}"`)
     const [, by, name, how, place] = found as unknown as [string, string | undefined, string, string, string]
     const lots = this.lotsOf(name, Number(by ?? 1), how)
-    this.into(place.replace(/^(back and third loops|back loop|front loop|back bump) of |^both layers at /, ''), lots, by !== undefined || name.startsWith('('))
+    this.into(
+      place.replace(/^(back and third loops|back loop|front loop|back bump) of |^both layers at /, ''),
+      lots,
+      by !== undefined || name.startsWith('('),
+    )
   }
 
   /** What goes into one place: a stitch several times, or stitches and chains in round brackets. */
@@ -260,38 +274,39 @@ class Working {
 
   private named(place: string, lots: () => void): void {
     if (place === 'ring') return this.next(1, 'ring', false, 1, lots)
-    if (/^same (st|ch-sp|ch|loop|ring|row end|hole)$/.test(place)) return lots()
-    if (/^(next|same) sp between (sts|groups)$/.test(place)) return lots()
-    if (/^the (skipped st|middle one of the \d+ skipped sts|\d+\w\w of the \d+ skipped sts) one round below$/.test(place)) return lots()
+    if (NOTHING_USED.some(words => words.test(place))) return lots()
     if (place === 'the other half of the first loop') return this.otherHalf(lots)
-    const below = /^the (st below next st|sts below next (\d+) sts)$/.exec(place)
-    if (below) {
-      const places = Number(below[2] ?? 1)
-      for (let i = 0; i < places; i++) {
-        this.here()
-        this.met++
-        lots()
-      }
-      return
-    }
-    const bridge = /^(?:the ch|each of the (\d+) chs)$/.exec(place)
-    if (bridge) {
-      const chains = Number(bridge[1] ?? 1)
-      const here = this.here()
-      if (here.is !== 'sp' || here.chains !== chains) throw new Baffled(`there is no chain of ${chains} here, but ${here.is} of ${here.chains}`)
-      this.met++
-      for (let i = 0; i < chains; i++) lots()
-      return
-    }
     if (place === 'the ch-loop over the slot') return this.next(1, 'loop', false, 1, lots)
-    if (/^(the|this half of the) loop you are in$/.test(place)) {
-      if (this.met > 0 || this.here().is !== 'sp') throw new Baffled('the hook is in no loop')
-      this.met++
-      return lots()
-    }
+    const below = /^the (?:st below next st|sts below next (\d+) sts)$/.exec(place)
+    if (below) return this.below(Number(below[1] ?? 1), lots)
+    const bridge = /^(?:the ch|each of the (\d+) chs)$/.exec(place)
+    if (bridge) return this.bridge(Number(bridge[1] ?? 1), lots)
+    if (/^(the|this half of the) loop you are in$/.test(place)) return this.thisLoop(lots)
     const single = /^next (?:(\d+) )?chs? of the ch-sp$/.exec(place)
     if (single) return this.singleChains(Number(single[1] ?? 1), lots)
     this.foundation(place, lots)
+  }
+
+  private below(places: number, lots: () => void): void {
+    for (let i = 0; i < places; i++) {
+      this.here()
+      this.met++
+      lots()
+    }
+  }
+
+  private bridge(chains: number, lots: () => void): void {
+    const here = this.here()
+    if (here.is !== 'sp' || here.chains !== chains)
+      throw new Baffled(`there is no chain of ${chains} here, but ${here.is} of ` + `${here.chains}`)
+    this.met++
+    for (let i = 0; i < chains; i++) lots()
+  }
+
+  private thisLoop(lots: () => void): void {
+    if (this.met > 0 || this.here().is !== 'sp') throw new Baffled('the hook is in no loop')
+    this.met++
+    lots()
   }
 
   private otherHalf(lots: () => void): void {
@@ -315,7 +330,8 @@ class Working {
     if (/^\d+\w\w ch from hook and in each ch across$/.test(place)) return this.everywhere(['ch'], lots)
     if (/^(\d+\w\w ch from hook|last ch|foundation st made (last|first)|same (ch|foundation st) as the first st)$/.test(place)) {
       const { is } = this.here()
-      if (is !== 'ch' && is !== 'st' && (is !== 'under' || !place.startsWith('same'))) throw new Baffled(`there is no chain here for "${place}"`)
+      if (is !== 'ch' && is !== 'st' && (is !== 'under' || !place.startsWith('same')))
+        throw new Baffled(`there is no chain here for "${place}"`)
       this.met++
       return lots()
     }
@@ -344,47 +360,74 @@ const JOIN = /^join with (?:sl st|ss) to (?:first (.+)|(?:top|\d+\w\w ch) of beg
 /** How long a taller stitch is, in chains, when it closes a loop; by its name in US terms. */
 const CLOSES: Readonly<Record<string, number>> = { sc: 1, hdc: 2, dc: 3, tr: 4 }
 
-/** Works one line of words on an edge. */
-export function worksLine(words: string, below: Left, terms: Terms, fans = 0): Left {
+/** What is done before the first stitch. */
+interface Opened {
+  readonly turned: boolean
+  readonly along: number
+  readonly counts?: { readonly spaceChains: number }
+  readonly skipped: boolean
+}
+
+function opened(first: string, so: Opened): Opened | undefined {
+  const slips = OPENINGS.along.exec(first)
+  if (slips) return { ...so, turned: so.turned || slips[1] !== undefined, along: Number(slips[2] ?? 1) }
+  if (OPENINGS.skipped.test(first)) return { ...so, skipped: true }
+  const chain = OPENINGS.chain.exec(first)
+  if (!chain) return undefined
+  return {
+    ...so, turned: so.turned || chain[5] === ', turn', ...(chain[3] ? { counts: { spaceChains: Number(chain[4] ?? 0) } } : {}),
+  }
+}
+
+const BEGINS
+  = /^beg (?:(in same st as join|in first st)|in same ch-sp as join|in same st as last of these|at (?:the|first|that) (?:st|ch-sp)?(?: of the join)?): /i
+/** More goes into the chain that the skipped ones stand on. */
+const INTO_FIRST_CHAIN = /^(?:\w+ ?\w*|\(.*\)) in \d+\w\w ch from hook/i
+
+/** A line in its three parts. */
+interface Line {
+  readonly so: Opened
+  readonly body: string
+  readonly ending: string | undefined
+}
+
+function partsOf(words: string): Line {
   const parts = cut(words, '; ')
-  let turned = false
-  let along = 0
-  let counts: { readonly spaceChains: number } | undefined
-  let skipped = false
-  while (parts.length > 1) {
-    const [first] = parts as [string]
-    const slips = OPENINGS.along.exec(first)
-    const skips = OPENINGS.skipped.exec(first)
-    const chain = OPENINGS.chain.exec(first)
-    if (slips) {
-      turned ||= slips[1] !== undefined
-      along = Number(slips[2] ?? 1)
-    }
-    else if (skips) skipped = true
-    else if (chain) {
-      turned ||= chain[5] === ', turn'
-      if (chain[3]) counts = { spaceChains: Number(chain[4] ?? 0) }
-    }
-    else break
+  let so: Opened = { turned: false, along: 0, skipped: false }
+  for (let next = opened(parts[0]!, so); parts.length > 1 && next; next = opened(parts[0]!, so)) {
+    so = next
     parts.shift()
   }
-  const ending = JOIN.test(parts.at(-1)!) || CLOSING.test(parts.at(-1)!) ? parts.pop() : undefined
-  let body = parts.join('; ')
-  const beg = /^beg (?:(in same st as join|in first st)|in same ch-sp as join|in same st as last of these|at (?:the|first|that) (?:st|ch-sp)?(?: of the join)?): /i.exec(body)
-  if (beg) body = body.slice(beg[0].length)
-  else if (/^beg /i.test(body)) throw new Baffled(`where does "${body}" begin?`)
-  const working = new Working(below, terms, turned, fans, along)
+  const last = parts.at(-1)!
+  const ending = JOIN.test(last) || CLOSING.test(last) ? parts.pop() : undefined
+  return { so, body: parts.join('; '), ending }
+}
+
+/** Begins where the words say, and what is left of them. */
+function begun(working: Working, said: string): string {
+  const beg = BEGINS.exec(said)
+  if (!beg && /^beg /i.test(said)) throw new Baffled(`where does "${said}" begin?`)
   if (beg?.[1]) working.needsStitchHere()
-  if (counts) working.startsWith(counts.spaceChains)
-  if (skipped) working.skipsChains(below.edge.length > 1 && !/^\w+ ?\w* in \d+\w\w ch from hook|^\(.*\) in \d+\w\w ch from hook|^\d+ \w+ in \d+\w\w ch from hook/i.test(body))
+  return beg ? said.slice(beg[0].length) : said
+}
+
+/** Works one line of words on an edge. */
+export function worksLine(words: string, below: Left, terms: Terms, fans = 0): Left {
+  const { so, body: said, ending } = partsOf(words)
+  const working = new Working(below, terms, so.turned, fans, so.along)
+  const body = begun(working, said)
+  if (so.counts) working.startsWith(so.counts.spaceChains)
+  if (so.skipped) working.skipsChains(below.edge.length > 1 && !INTO_FIRST_CHAIN.test(body))
   if (body) working.body(body)
   const closing = ending ? CLOSING.exec(ending) : undefined
-  if (closing) {
-    const us = STITCHES.us[(STITCHES[terms] as readonly string[]).indexOf(closing[2]!)]
-    working.closesLoop(Number(closing[1] ?? 0) + (CLOSES[us ?? ''] ?? Number.NaN))
-  }
+  if (closing) working.closesLoop(Number(closing[1] ?? 0) + closes(closing[2]!, terms))
   const edge = working.done()
   return { edge, closed: ending !== undefined || (below.closed && !/ across\b/.test(words)), at: closing ? edge.length - 1 : 0 }
+}
+
+/** How many chains a taller stitch stands for when it closes a loop. */
+function closes(name: string, terms: Terms): number {
+  return CLOSES[STITCHES.us[(STITCHES[terms] as readonly string[]).indexOf(name)] ?? ''] ?? Number.NaN
 }
 
 /** What an edge comes to as a pattern counts it: `(32 sts, 2 ch-32 sps)`. */

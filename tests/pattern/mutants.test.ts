@@ -42,7 +42,9 @@ function slip(words: string, at: number, plus: boolean): string | undefined {
   const figures = [...body.matchAll(/\d+(?!\w*\w ch from hook)/g)].map(({ index, 0: figure }) => ({
     index, length: figure.length, put: String(Number(figure) + (plus || Number(figure) < 2 ? 1 : -1)),
   }))
-  const words_ = [...body.matchAll(DROPPED)].map(({ index, 0: word }) => ({ index, length: word.length, put: /^next/.test(word) ? 'next ' : '' }))
+  const words_ = [...body.matchAll(DROPPED)].map(({ index, 0: word }) => ({
+    index, length: word.length, put: /^next/.test(word) ? 'next ' : '',
+  }))
   const all = [...figures, ...words_]
   const one = all[at % Math.max(1, all.length)]
   return one && words.slice(0, start) + body.slice(0, one.index) + one.put + body.slice(one.index + one.length) + words.slice(end)

@@ -6,11 +6,13 @@ import { anyDesign, SEED } from '../arbitraries/designs'
 
 /** Every demo bag, by its file's name. */
 export function demoDesigns(): { readonly name: string, readonly design: Design }[] {
-  return readdirSync('demo').filter(file => !file.startsWith('swatch')).map((name) => {
-    const read = readDesign(JSON.parse(readFileSync(`demo/${name}`, 'utf8')))
-    if (!read.ok) throw new Error(`${name} cannot be read`)
-    return { name, design: read.document }
-  })
+  return readdirSync('demo')
+    .filter(file => !file.startsWith('swatch'))
+    .map((name) => {
+      const read = readDesign(JSON.parse(readFileSync(`demo/${name}`, 'utf8')))
+      if (!read.ok) throw new Error(`${name} cannot be read`)
+      return { name, design: read.document }
+    })
 }
 
 /** So many random designs, always the same; 40 in the suite, as many as is asked for by `npm run torture`. */

@@ -13,21 +13,29 @@ const LONG_MS = 1_200_000
 const randoms = randomDesigns(60)
 
 describe('a stranger who works the words comes to what the draft says, stitch for stitch and space for space', () => {
-  it.each(MANNERS)('in %s terms with %s: every demo bag', (terms, repeats) => {
-    for (const { name, design } of demoDesigns()) {
-      const drafted = draft(design)
-      const { found, rounds } = mismatches(drafted, terms, repeats, fansIn(patternOf(drafted, terms, repeats).special))
-      expect(found, name).toEqual([])
-      expect(rounds).toBeGreaterThan(10)
-    }
-  }, LONG_MS)
+  it.each(MANNERS)(
+    'in %s terms with %s: every demo bag',
+    (terms, repeats) => {
+      for (const { name, design } of demoDesigns()) {
+        const drafted = draft(design)
+        const { found, rounds } = mismatches(drafted, terms, repeats, fansIn(patternOf(drafted, terms, repeats).special))
+        expect(found, name).toEqual([])
+        expect(rounds).toBeGreaterThan(10)
+      }
+    },
+    LONG_MS,
+  )
 
-  it.each(MANNERS)('in %s terms with %s: random bags', (terms, repeats) => {
-    for (const design of randoms) {
-      const drafted = draft(design)
-      expect(mismatches(drafted, terms, repeats, fansIn(patternOf(drafted, terms, repeats).special)).found).toEqual([])
-    }
-  }, LONG_MS)
+  it.each(MANNERS)(
+    'in %s terms with %s: random bags',
+    (terms, repeats) => {
+      for (const design of randoms) {
+        const drafted = draft(design)
+        expect(mismatches(drafted, terms, repeats, fansIn(patternOf(drafted, terms, repeats).special)).found).toEqual([])
+      }
+    },
+    LONG_MS,
+  )
 })
 
 /** The fan of a round, which its words only name. */
@@ -48,24 +56,28 @@ function plainly({ stitches, loops, edge, round }: Worked): unknown {
 }
 
 describe('law 2: reading a round\'s words gives the round back, starts and joins included', () => {
-  it.each(MANNERS)('in %s terms with %s', (terms, repeats) => {
-    for (const design of randoms) {
-      const drafted = draft(design)
-      roundLines(drafted, terms, repeats).forEach((line, i) => {
-        const { worked } = drafted.rounds[i]!
-        const { on, round } = worked
-        const fan = fanOf(round.steps)
-        const inChain = on.from[0] === -1 && placesOf(on, 'chain') > 0 && on.kinds[0] === 3 && drafted.start.kind !== 'foundation-sc'
-        const read = readRound(line.words, terms, {
-          places: on.count, spaces: placesOf(on, 'space'), across: round.join === 'open', ...(fan ? { fan } : {}),
-          ...(inChain && drafted.start.firstInto ? { firstInto: drafted.start.firstInto } : {}),
+  it.each(MANNERS)(
+    'in %s terms with %s',
+    (terms, repeats) => {
+      for (const design of randoms) {
+        const drafted = draft(design)
+        roundLines(drafted, terms, repeats).forEach((line, i) => {
+          const { worked } = drafted.rounds[i]!
+          const { on, round } = worked
+          const fan = fanOf(round.steps)
+          const inChain = on.from[0] === -1 && placesOf(on, 'chain') > 0 && on.kinds[0] === 3 && drafted.start.kind !== 'foundation-sc'
+          const read = readRound(line.words, terms, {
+            places: on.count, spaces: placesOf(on, 'space'), across: round.join === 'open', ...(fan ? { fan } : {}),
+            ...(inChain && drafted.start.firstInto ? { firstInto: drafted.start.firstInto } : {}),
+          })
+          if (!read.ok) throw new Error(`${line.words}: ${read.what}`)
+          const { begin, join, closing } = read.round
+          expect({ ...begin, join, closing }, line.words).toEqual({ ...round.begin, join: round.join, closing: round.closing })
+          const again = work({ ...round, ...read.round }, on)
+          expect(again.ok && plainly(again.worked), line.words).toEqual(plainly(worked))
         })
-        if (!read.ok) throw new Error(`${line.words}: ${read.what}`)
-        const { begin, join, closing } = read.round
-        expect({ ...begin, join, closing }, line.words).toEqual({ ...round.begin, join: round.join, closing: round.closing })
-        const again = work({ ...round, ...read.round }, on)
-        expect(again.ok && plainly(again.worked), line.words).toEqual(plainly(worked))
-      })
-    }
-  }, LONG_MS)
+      }
+    },
+    LONG_MS,
+  )
 })

@@ -17,7 +17,8 @@ const copied = ref('')
 const pattern = computed(() => patternOf(bag.draft, ways.terms, ways.repeats))
 
 const FILES = [
-  { as: 'pdf&paper=a4', name: 'Pattern on paper, A4', hint: '.pdf' }, { as: 'pdf&paper=letter', name: 'Pattern on paper, Letter', hint: '.pdf' },
+  { as: 'pdf&paper=a4', name: 'Pattern on paper, A4', hint: '.pdf' },
+  { as: 'pdf&paper=letter', name: 'Pattern on paper, Letter', hint: '.pdf' },
   { as: 'pdf&paper=a4&large=yes', name: 'Pattern in large print, A4', hint: '.pdf' },
   { as: 'pdf&paper=letter&large=yes', name: 'Pattern in large print, Letter', hint: '.pdf' },
   ...EXPORT_KINDS.map(({ as, name, extension }) => ({ as, name, hint: `.${extension}` })),
