@@ -6,7 +6,8 @@ import { dirname, join, relative, sep } from 'node:path'
  */
 
 export const CORE = [
-  'measure', 'stitch', 'gauge', 'round', 'repeat', 'part', 'field', 'texture', 'kind', 'base', 'contents', 'mesh', 'mouth', 'handle',
+  'measure', 'stitch', 'entry', 'gauge', 'round', 'repeat', 'part', 'field', 'texture', 'kind', 'base', 'contents', 'mesh', 'mouth',
+  'handle',
   'wall', 'design', 'draft', 'fit', 'yarn', 'words', 'chart', 'export',
 ]
 export const APP = ['looks', 'reading', 'workers', 'stores', 'composables', 'components', 'pages']

@@ -60,9 +60,11 @@ export type FoldedSpec = FormSpec<'folded', typeof fields>
 
 /** Works the rows of a flat bag; its edge is the last row and the chain's underside, after folding and seaming. */
 function folding(stitches: number): string {
-  return 'When the last row is done, and before the first round: fold the piece in half across its rows, right sides together, seam both '
+  return (
+    'When the last row is done, and before the first round: fold the piece in half across its rows, right sides together, seam both '
     + 'sides, and turn it right side out. The fold is the bottom. Join the yarn at a side seam with the right side facing: the first round '
     + `goes into the ${stitches} sts of the last row, then into the ${stitches} chs of the underside of the first.`
+  )
 }
 
 /** What its row is made of, where it is to carry a repeat. */
@@ -106,7 +108,7 @@ function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
     ),
     size, findings: stop ? [stop] : [], start: rowStart(stitches, stitch, begin.chains),
     layOut: (round, station) => ({ x: width.cm / 2 - (station + 0.5) * w, y: (wanted / 2 - round - 1) * h }),
-    rising: Math.ceil(rounds.length / 2), markers: rounds.map(() => []),
+    rising: Math.ceil(rounds.length / 2), markers: rounds.map(() => []), seam: 'whipSeam',
     advice: [[folding(stitches), ...(spec.repeat > 1 ? [rowOf(spec, repeats)] : [])].join(' ')],
   }
 }

@@ -51,6 +51,7 @@ function workTube(spec: TubeSpec, setting: Setting): PartResult {
       return share < 0.5 ? { x: width / 2 - 2 * share * width, y: -y } : { x: -width / 2 + (2 * share - 1) * width, y }
     },
     markers: [[0, Math.floor(stitches / 2)]],
+    seam: 'slipSeam',
     advice: [
       'Place the start of the rounds at the bag\'s side. When the bag is done, close its lower edge by slip stitch or sewing, through '
       + 'both layers, one chain to one chain.',

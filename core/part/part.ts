@@ -1,3 +1,4 @@
+import type { CardId } from '../entry/cards'
 import type { Gauge } from '../gauge/gauge'
 import type { Length } from '../measure/length'
 import type { Repeat } from '../repeat/repeat'
@@ -58,6 +59,8 @@ export interface PartSize {
 
 /** What a part has besides its rounds, if it has it: how it is drawn, said and judged, whatever kind of part it is. */
 export interface Roles {
+  /** How its edges are closed, if they are. */
+  readonly seam?: CardId
   /** What it needs besides yarn and hook: a button, a zip, a tape. */
   readonly notions?: readonly string[]
   /** That it is meant to look as it does, where makers worry (craft 13). */

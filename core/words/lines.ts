@@ -1,9 +1,11 @@
+import type { CardId } from '../entry/cards'
 import type { Draft, DraftPart, DraftRound } from '../draft/draft'
 import { draftYarnChanges } from '../draft/wallFindings'
 import type { Piece } from '../part/piece'
 import type { Worked } from '../round/worked'
 import type { YarnChange } from '../round/yarnChanges'
 import type { Terms } from '../stitch/dictionary'
+import { cardsOf } from './cardsOf'
 import { inTerms } from './inTerms'
 import { capitalised } from './numbers'
 import { type Manner, type RepeatStyle, sayCount, saySentence } from './say'
@@ -26,6 +28,8 @@ export interface PatternLine {
   readonly note?: string
   /** What happens once, when the line's last round is done. */
   readonly after?: string
+  /** The ways its stitches are entered, where they are not the usual one. */
+  readonly cards: readonly CardId[]
   /** Instead of words of its own: earlier rounds that come again so many times more. */
   readonly again?: { readonly from: number, readonly to: number, readonly times: number }
 }
@@ -79,7 +83,7 @@ function lineFor(draft: Draft, part: DraftPart, round: DraftRound, manner: Manne
   const after = colourNote(draft, number - 1)
   return {
     sentence, from: number, to: number, label: `${across ? 'Row' : 'Round'} ${number}`,
-    words: capitalised(saySentence(sentence, { ...manner, start: draft.start, across })), ...countsOf(sentence),
+    words: capitalised(saySentence(sentence, { ...manner, start: draft.start, across })), ...countsOf(sentence), cards: cardsOf(sentence),
     ...(note ? { note: inTerms(note, manner.terms) } : {}), ...(after ? { after } : {}),
   }
 }
@@ -101,7 +105,7 @@ export function saidRows({ rows, start }: Piece, manner: Manner): SaidLine[] {
     const sentence = sentenceOf(worked, { start, ...(before ? { before } : {}) })
     return {
       sentence, from: i + 1, to: i + 1, label: `Row ${i + 1}`,
-      words: capitalised(saySentence(sentence, { ...manner, start, across: true })), ...countsOf(sentence),
+      words: capitalised(saySentence(sentence, { ...manner, start, across: true })), ...countsOf(sentence), cards: cardsOf(sentence),
     }
   })
 }
@@ -190,6 +194,6 @@ function againLine(lines: readonly SaidLine[], at: number, length: number, times
   const rounds = `${isRow(first) ? 'Rows' : 'Rounds'} ${first.from}–${last.to}`
   return {
     from, to, label: rangeLabel(first, from, to), words: `Rep ${rounds}${times === 1 ? ' once more' : `, ${times} more times`}`, count,
-    stitches, spaces, chains, again: { from: first.from, to: last.to, times },
+    stitches, spaces, chains, cards: [], again: { from: first.from, to: last.to, times },
   }
 }

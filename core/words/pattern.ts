@@ -1,6 +1,8 @@
+import { type CardId, CARDS } from '../entry/cards'
 import type { Draft, DraftPart } from '../draft/draft'
 import { isBase } from '../draft/part'
 import { formatCm, formatLength } from '../measure/format'
+import { traitsOf } from '../part/start'
 import type { Piece } from '../part/piece'
 import type { Terms } from '../stitch/dictionary'
 import { type Abbreviation, Spoken } from './abbreviations'
@@ -49,6 +51,8 @@ export interface Pattern {
   readonly special: readonly Abbreviation[]
   readonly notes: readonly string[]
   readonly sections: readonly PatternSection[]
+  /** The ways that its stitches are entered and joined: a drawing each. */
+  readonly cards: readonly CardId[]
   /** What is done at the end, step by step. */
   readonly finishing: readonly string[]
   readonly care: readonly string[]
@@ -158,6 +162,17 @@ function unfinishedOf(draft: Draft, say: (text: string) => string): string[] {
   ]
 }
 
+/** Every way that a stitch of the bag is entered or joined, in the order of the cards. */
+function cardsUsed(draft: Draft, sections: readonly PatternSection[]): CardId[] {
+  const used = new Set<CardId>(sections.flatMap(({ lines }) => lines.flatMap(({ cards }) => cards)))
+  if (draft.rounds.length > 0) used.add('both')
+  if (traitsOf(draft.start).stitched) used.add('foundationSc')
+  if (sections.some(({ lines }) => lines.some(({ after }) => after))) used.add('colourChange')
+  for (const { seam } of draft.parts) if (seam) used.add(seam)
+  if (piecesOf(draft).some(({ rows }) => rows.length > 0)) used.add('whipSeam')
+  return CARDS.map(({ id }) => id).filter(id => used.has(id))
+}
+
 function careOf({ design, parts }: Draft): string[] {
   const drawn = parts.some(({ casing }) => casing?.cords)
   return [
@@ -179,7 +194,7 @@ export function patternOf(draft: Draft, terms: Terms, repeats: RepeatStyle = 'br
   const finishing = unfinished.length > 0 ? [] : writer.sayAll(finishingOf(draft))
   return {
     title: draft.design.name, terms, repeats, unfinished, facts: headOf(draft, terms, writer.spoken.kinds),
-    abbreviations: writer.spoken.abbreviations(), special: writer.spoken.special(), notes, sections,
+    abbreviations: writer.spoken.abbreviations(), special: writer.spoken.special(), notes, sections, cards: cardsUsed(draft, sections),
     finishing, care: careOf(draft),
   }
 }

@@ -4,7 +4,9 @@ import { roundPaths } from '../../core/chart/marks'
 import { pieceChart } from '../../core/chart/pieces'
 import { planOf } from '../../core/chart/plan'
 import { unrolled } from '../../core/chart/unrolled'
+import { cardOf } from '../../core/entry/cards'
 import type { Draft } from '../../core/draft/draft'
+import { inTerms } from '../../core/words/inTerms'
 import type { Pattern, PatternLine, PatternSection } from '../../core/words/pattern'
 import { piecesOf } from '../../core/words/pattern'
 import { ACCENT, type Fonts, type PaperWish, type Pen, Sheet } from './sheet'
@@ -101,6 +103,15 @@ function list(sheet: Sheet, title: string, lines: readonly string[], numbered = 
   lines.forEach((text, i) => sheet.pair(numbered ? `${i + 1}.` : '–', text, 16))
 }
 
+/** An appendix: where the hook goes, for every way that this pattern uses. */
+function cards(sheet: Sheet, { design }: Draft, { cards: ids, terms }: Pattern): void {
+  if (ids.length === 0) return
+  sheet.heading('Where the hook goes', 130)
+  sheet.text('The lit thread is the one to pick up; the arrow is the hook\'s way, dotted where it runs behind the work.')
+  const told = ids.map(cardOf).map(({ name, says, picture }) => ({ name: inTerms(name, terms), says: inTerms(says, terms), picture }))
+  sheet.figures(told, design.hands === 'left')
+}
+
 function head(sheet: Sheet, pattern: Pattern): void {
   sheet.text(pattern.title, { face: 'heading', size: 24, after: 8 })
   if (pattern.unfinished.length > 0) {
@@ -133,6 +144,8 @@ export async function patternPdf(draft: Draft, pattern: Pattern, wish: PaperWish
   }
   list(sheet, 'Finishing', pattern.finishing, true)
   list(sheet, 'Take care', pattern.care)
+  await otherAnswers()
+  cards(sheet, draft, pattern)
   await otherAnswers()
   return sheet.finished()
 }

@@ -1,4 +1,5 @@
 import PDFDocument from 'pdfkit'
+import type { Picture } from '../../core/entry/picture'
 
 /** Sizes of paper, in points of 1/72 inch (ISO 216; ANSI/ASME Y14.1). */
 export const PAPERS = { a4: [595.28, 841.89], letter: [612, 792] } as const
@@ -21,6 +22,8 @@ export interface Fonts {
 const INK = '#2b2a28'
 const SOFT = '#5d5850'
 const RULE = '#b9b0a0'
+const YARN = '#d9cbb0'
+const LIT = '#f2b632'
 export const ACCENT = '#7c1f4e'
 const MARGIN = 52
 const FOOT = 20
@@ -216,6 +219,58 @@ export class Sheet {
     this.text(caption, { size: 8, colour: SOFT, after: 8 })
   }
 
+  /** Small drawings side by side, each with its name and what it says below; a row of them is never parted between two pages. */
+  figures(figures: readonly Figure[], leftHanded: boolean): void {
+    const columns = this.scale > 1 ? 2 : 3
+    const gap = 16
+    const width = (this.width - gap * (columns - 1)) / columns
+    for (let i = 0; i < figures.length; i += columns) this.figureRow(figures.slice(i, i + columns), width, gap, leftHanded)
+  }
+
+  private figureRow(row: readonly Figure[], width: number, gap: number, leftHanded: boolean): void {
+    const drawn = 64 * this.scale
+    const textHeight = (text: string, face: Face) => {
+      this.set({ face, size: 9 })
+      return this.doc.heightOfString(this.printable(text, face), { width })
+    }
+    this.needs(drawn + 6 + Math.max(...row.map(({ name, says }) => textHeight(name, 'bold') + textHeight(says, 'plain'))))
+    const top = this.doc.y
+    let below = top
+    row.forEach(({ name, says, picture }, i) => {
+      const x = MARGIN + i * (width + gap)
+      this.figure(picture, x, top, drawn, leftHanded)
+      this.set({ face: 'bold', size: 9 })
+      this.doc.text(this.printable(name, 'bold'), x, top + drawn + 4, { width })
+      this.set({ size: 9 })
+      this.doc.text(this.printable(says, 'plain'), x, this.doc.y, { width })
+      below = Math.max(below, this.doc.y)
+    })
+    this.doc.y = below + 12 * this.scale
+    this.doc.x = MARGIN
+  }
+
+  private figure({ width, height, threads, way, head }: Picture, x: number, y: number, tall: number, leftHanded: boolean): void {
+    const { doc } = this
+    const scale = Math.min(tall / (height + 8), 1.6 * this.scale)
+    doc.save().translate(x, y).scale(scale).translate(4, 4).lineCap('round')
+    if (leftHanded) doc.translate(width, 0).scale(-1, 1)
+    for (const { path, lit, behind } of threads) {
+      doc.opacity(behind ? (lit ? 0.8 : 0.4) : 1)
+      doc.lineWidth(5.6).path(path).stroke(INK)
+      doc
+        .lineWidth(4.2)
+        .path(path)
+        .stroke(lit ? LIT : YARN)
+    }
+    doc.opacity(1).lineWidth(2.2)
+    for (const { path, behind } of way) {
+      if (behind) doc.dash(0.5, { space: 3.6 })
+      doc.path(path).stroke(ACCENT).undash()
+    }
+    doc.translate(head.x, head.y).rotate(head.degrees).path('M3 0L-4 -3.6L-2.4 0L-4 3.6Z').fill(ACCENT)
+    doc.restore()
+  }
+
   /** Numbers the pages, names the bag on each, and closes the sheets. */
   async finished(): Promise<Buffer> {
     const { doc } = this
@@ -233,6 +288,13 @@ export class Sheet {
     doc.end()
     return this.done
   }
+}
+
+/** A small drawing with its name and what it says. */
+export interface Figure {
+  readonly name: string
+  readonly says: string
+  readonly picture: Picture
 }
 
 /** Draws on a sheet in the drawing's own units. */

@@ -9,7 +9,7 @@ test('every form of base is two clicks away, drafts, draws, is written and saved
   await base(page).click()
   const forms = [
     ['oval', /3 sc in last ch/], ['rectangle', /one round about all four sides/], ['double disc', /wrong sides inside/],
-    ['boat', /nothing grows any more/], ['tube', /taking care not to twist/], ['folded piece', /Fold the piece in half/],
+    ['boat', /nothing grows any more/], ['tube', /taking care not to twist/], ['folded piece', /fold the piece in half/],
     ['bought floor', /in each of next \d+ holes/], ['round', /adjustable ring/],
   ] as const
   for (const [form, words] of forms) {
@@ -29,7 +29,7 @@ test('every form of base is two clicks away, drafts, draws, is written and saved
   await expect(page.locator('.pattern')).toContainText('ch 36')
   await expect(page.locator('.pattern')).toContainText('Markers in sts 2, 34, 38, 70.')
   const text = await (await request.get(`/api/designs/${id}/export?as=text&terms=uk`)).text()
-  expect(text).toContain('Dc in 2nd ch from hook, dc in each of next 33 chs, 3 dc in last ch')
+  expect(text).toContain('Dc in 2nd ch from hook, dc in next 33 chs, 3 dc in last ch')
 })
 
 test('sized by its contents; warned when they outgrow it; proposed anew', async ({ page, request }) => {

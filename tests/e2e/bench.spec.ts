@@ -14,7 +14,7 @@ test('a demo bag: change its diameter, and drawing, counts and words change at o
   // By hand: 16 / (2 * 10/21) = 16.8 rounds, so 17; 17 * 6 = 102 stitches; 16.2 cm.
   await expect(plan).toHaveCount(17)
   await expect(tally(page, 'Floor')).toHaveText('16.2 ± 0.4 cm')
-  await expect(page.locator('.words')).toContainText('sc in next 15, 2 sc in next, six times')
+  await expect(page.locator('.words')).toContainText('[sc in next 15 sts, 2 sc in next st] 6 times')
   await expect(page.locator('.words')).toContainText('(102 sts)')
   await page.getByRole('button', { name: 'Undo: Across the floor' }).click()
   await expect(plan).toHaveCount(13)
@@ -81,15 +81,17 @@ test('a deleted bag can be brought back', async ({ page, request }) => {
 test('switch to UK terms: words, abbreviations and files follow, and the choice stays', async ({ page, request }) => {
   const id = await freshBag(request, 'Bilingual pouch', { gauge: swatch })
   await page.goto(`/bags/${id}/pattern`)
-  await expect(page.locator('.pattern')).toContainText('sc in next 3, 2 sc in next, six times; join with sl st to first sc')
+  await expect(page.locator('.pattern')).toContainText('[sc in next 3 sts, 2 sc in next st] 6 times; join with sl st to first sc')
   await page.getByRole('radio', { name: 'UK' }).check()
-  await expect(page.locator('.pattern')).toContainText('dc in next 3, 2 dc in next, six times; join with ss to first dc')
+  await expect(page.locator('.pattern')).toContainText('[dc in next 3 sts, 2 dc in next st] 6 times; join with ss to first dc')
   await expect(page.locator('.pattern')).not.toContainText('sl st')
   await page.reload()
   await expect(page.locator('.pattern')).toContainText('Written in UK terms')
   await page.getByRole('button', { name: 'Copy' }).click()
   await expect(page.getByText('Copied')).toBeVisible()
-  expect(await page.evaluate(() => navigator.clipboard.readText())).toContain('Round 5: Ch 1; dc in next 3, 2 dc in next, six times')
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toContain(
+    'Round 5: Ch 1; beg in same st as join: [dc in next 3 ' + 'sts, 2 dc in next st] 6 times',
+  )
 })
 
 test('the print sheet leaves the screen\'s tools out and fits on paper', async ({ page, request }) => {

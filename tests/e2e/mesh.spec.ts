@@ -60,7 +60,7 @@ test('a net from nothing: loops, a narrowing mouth, fans, a solid round, a chain
   await expect(page.getByLabel('Chains', { exact: true })).toHaveValue('22')
   const text = await (await request.get(`/api/designs/${id}/export?as=text&terms=us`)).text()
   expect(text).toContain('Lining: front and back')
-  expect(text).toContain('4 dc in next loop, then [turn, ch 3, dc in next 3] twice')
+  expect(text).toContain('4 dc in the loop, then [turn, ch 3 (counts as first dc), dc in next 3 sts] 2 times')
 })
 
 test('nets that cannot be are refused by name', async ({ request }) => {

@@ -72,9 +72,11 @@ test('cords and edgings from nothing; one more skipped here and there, and shown
   await page.getByRole('button', { name: 'Band above' }).click()
   await pickKind(page, 'ruffle')
   await expect(page.locator('[data-code="edging-fullness"]')).toContainText('2.00 times')
-  await expect(page.locator('.words')).toContainText('3 sc in next ch-sp, 24 times')
+  await expect(page.locator('.words')).toContainText('3 sc in each ch-sp around')
   await pickKind(page, 'shells')
-  await expect(page.locator('.words')).toContainText('sc in next, sk next 2 sts, 4 dc in next, sk next 2 sts, eight times')
+  await expect(page.locator('.words')).toContainText(
+    '[sc in next st, sk next ch-sp, sk next st, 4 dc in next ch-sp, sk next st, sk ' + 'next ch-sp] 8 times',
+  )
   await saved(page)
   await page.reload()
   await expect(label(page, /shells/)).toContainText('40 sts')

@@ -49,7 +49,9 @@ test('what is unknown is a 404, a stale save a 409, an odd question a 422', asyn
   expect((await request.put(`/api/designs/${id}`, { data: { revision: 1, document: sound } })).status()).toBe(200)
   expect((await request.put(`/api/designs/${id}`, { data: { revision: 1, document: sound } })).status()).toBe(409)
   expect((await request.put(`/api/designs/${id}`, { data: { revision: 'x', document: sound } })).status()).toBe(422)
-  expect((await request.get(`/api/designs/${id}/export?as=pdf`)).status()).toBe(422)
+  expect((await request.get(`/api/designs/${id}/export?as=odt`)).status()).toBe(422)
+  expect((await request.get(`/api/designs/${id}/export?as=pdf&paper=a7`)).status()).toBe(422)
+  expect((await request.get(`/api/designs/${id}/export?repeats=dots`)).status()).toBe(422)
   expect((await request.get(`/api/designs/${id}/export?terms=fr`)).status()).toBe(422)
 })
 
@@ -63,6 +65,14 @@ test('a bag leaves in every form, under its own name', async ({ request }) => {
     expect(answer.headers()['content-type']).toContain(type)
     expect(answer.headers()['content-disposition']).toContain('filename="pa-se-ro-d-1.')
     expect(await answer.text()).toContain(holds)
+  }
+  for (const [as, type, begins] of [
+    ['pdf', 'application/pdf', '%PDF-'],
+    ['zip', 'application/zip', 'PK'],
+  ] as const) {
+    const answer = await request.get(`/api/designs/${id}/export?as=${as}&paper=letter&large=yes&repeats=asterisk`)
+    expect(answer.headers()['content-type']).toBe(type)
+    expect((await answer.body()).subarray(0, begins.length).toString()).toBe(begins)
   }
 })
 

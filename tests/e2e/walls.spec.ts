@@ -44,10 +44,10 @@ test('five bands, a base that breaks them, and the fit that mends them', async (
   await expect(label(page, /^Base/)).toContainText('96 sts')
   await expect(page.locator('[data-code="does-not-divide"]')).toHaveCount(0)
   await page.getByRole('link', { name: 'Pattern' }).click()
-  await expect(page.locator('.pattern')).toContainText('3 dc in next, sk next 3 sts, 24 times')
-  await expect(page.locator('.pattern')).toContainText('(dc, ch 2, dc) in next ch-sp, 24 times')
+  await expect(page.locator('.pattern')).toContainText('[3 dc in next st, sk next 3 sts] 24 times')
+  await expect(page.locator('.pattern')).toContainText('(dc, ch 2, dc) in each ch-sp around')
   await page.getByRole('button', { name: 'Undo: Counts that fit: 96 stitches' }).click()
-  await expect(page.locator('.pattern')).not.toContainText('3 dc in next, sk next 3 sts')
+  await expect(page.locator('.pattern')).not.toContainText('3 dc in next st, sk next 3 sts')
 })
 
 test('nothing fits: the asks that collide are named', async ({ page, request }) => {
@@ -115,16 +115,18 @@ test('a repeat of one\'s own: a wrong one points at the stitch, a sound one is w
   await lines.fill('hdc in next 2, ch 1, sk next st\nhdc in next 3')
   await expect(page.locator('.sound')).toContainText('It works: it asks for a multiple of 3')
   await page.getByLabel('What you call it').fill('Gate rails')
-  await expect(page.locator('.words')).toContainText('hdc in next 2, ch 1, sk next st, twenty times', { ignoreCase: true })
+  await expect(page.locator('.words')).toContainText('[hdc in next 2 sts, ch 1, sk next st] 20 times', { ignoreCase: true })
   await saved(page)
   await page.reload()
   await label(page, /Gate rails/).click()
   await page.keyboard.press('Escape')
   await page.locator('body').click({ position: { x: 500, y: 790 } })
   await page.keyboard.press('t')
-  await expect(lines).toHaveValue('htr in next 2, ch 1, miss next st\nhtr in next 3')
+  await expect(lines).toHaveValue('htr in next 2 sts, ch 1, miss next st\nhtr in next 3 sts')
   const document = (await (await request.get(`/api/designs/${id}/export?as=design`)).json()) as { repeats: unknown }
-  expect(document.repeats).toEqual([{ id: 'own-1', name: 'Gate rails', lines: ['hdc in next 2, ch 1, sk next st', 'hdc in next 3'] }])
+  expect(document.repeats).toEqual([
+    { id: 'own-1', name: 'Gate rails', lines: ['hdc in next 2 sts, ch 1, sk next st', 'hdc in next 3 sts'] },
+  ])
 })
 
 test('a count that came out otherwise: what it does, and putting it right', async ({ page, request }) => {
@@ -137,7 +139,7 @@ test('a count that came out otherwise: what it does, and putting it right', asyn
   await page.getByLabel('In round').fill('11')
   await page.getByLabel('You have, instead of planned').fill('118')
   await expect(page.locator('.told')).toContainText('the mouth comes out 0.5 cm wider lying flat')
-  await expect(page.locator('.told')).toContainText('sc in next 57, sc2tog, twice')
+  await expect(page.locator('.told')).toContainText('[sc in next 57 sts, sc2tog] 2 times')
   await page.getByRole('button', { name: 'Put it right in round 12' }).click()
   await expect(label(page, /as counted/)).toContainText('118 sts')
   await expect(tally(page, 'Lies flat')).toContainText('29 ×')
@@ -160,7 +162,7 @@ test('a taper, stripes with their ends, and a seam that leans', async ({ page, r
   await label(page, /^Wall 1/).click()
   await page.getByRole('radio', { name: 'stripes' }).check()
   await expect(page.locator('.words')).toContainText(
-    'Change to moss green cotton on the last pull-through. Carry undyed cotton up inside, slack.',
+    'At the end of Round 3 change to moss green cotton on the last pull-through. Carry undyed cotton up inside, slack.',
   )
   await unfold(page, 'How you work')
   await expect(page.locator('[data-code="yarn-changes"]')).toContainText('ends to weave in')

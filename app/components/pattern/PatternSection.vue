@@ -2,7 +2,7 @@
 import type { PatternSection } from '~~/core/words/pattern'
 
 /** A part of the bag, or a piece worked for it, to read and print. Pointing at a round lights it in the chart. */
-defineProps<{ section: PatternSection, lit?: number | undefined }>()
+defineProps<{ section: PatternSection, leftHanded?: boolean, lit?: number | undefined }>()
 const emit = defineEmits<{ light: [round: number | undefined] }>()
 </script>
 
@@ -34,6 +34,16 @@ const emit = defineEmits<{ light: [round: number | undefined] }>()
         <span class="number">{{ line.label }}</span>
         <span>{{ line.words }}. <span class="count">{{ line.count }}</span>
           <em v-if="line.note">{{ line.note }}</em>
+          <details
+            v-if="line.cards.length > 0"
+            class="how not-on-paper"
+          >
+            <summary>Where the hook goes</summary>
+            <EntryCards
+              :cards="line.cards"
+              :left-handed="leftHanded"
+            />
+          </details>
         </span>
       </li>
     </ol>
@@ -73,6 +83,8 @@ li:hover, li.lit { background: var(--wash); }
 .number { font-weight: 640; white-space: nowrap; }
 .count { white-space: nowrap; font-weight: 640; font-variant-numeric: tabular-nums; }
 .check { margin-top: 0.5rem; font-weight: 560; }
+.how { margin-top: 0.15rem; font-size: 0.9rem; }
+.how summary { cursor: pointer; color: var(--soft-ink); width: fit-content; }
 .stop { margin-top: 0.5rem; border: 2px solid var(--accent); padding: 0.5rem 0.7rem; }
 em { display: block; color: var(--accent); font-style: normal; font-weight: 600; }
 @media (max-width: 480px) { li { grid-template-columns: 5.2rem 1fr; } .number { white-space: normal; } }

@@ -2,7 +2,7 @@
 import type { Pattern } from '~~/core/words/pattern'
 
 /** A pattern to read and print, from what it takes to the last woven end. */
-defineProps<{ pattern: Pattern, lit?: number | undefined }>()
+defineProps<{ pattern: Pattern, leftHanded?: boolean, lit?: number | undefined }>()
 const emit = defineEmits<{ light: [round: number | undefined] }>()
 </script>
 
@@ -44,6 +44,7 @@ const emit = defineEmits<{ light: [round: number | undefined] }>()
       :key="`${section.part}.${section.piece ?? ''}`"
       :section="section"
       :lit="lit"
+      :left-handed="leftHanded"
       @light="emit('light', $event)"
     />
     <PatternList
@@ -51,6 +52,15 @@ const emit = defineEmits<{ light: [round: number | undefined] }>()
       :lines="pattern.finishing"
       numbered
     />
+    <section v-if="pattern.cards.length > 0">
+      <h2 class="ruled">
+        Where the hook goes
+      </h2>
+      <EntryCards
+        :cards="pattern.cards"
+        :left-handed="leftHanded"
+      />
+    </section>
     <PatternList
       title="Take care"
       :lines="pattern.care"

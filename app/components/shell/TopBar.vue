@@ -93,6 +93,12 @@ useShortcuts(() => shortcuts.value)
       >
         Swatches
       </NuxtLink>
+      <NuxtLink
+        to="/hook"
+        class="way wide-only"
+      >
+        Where the hook goes
+      </NuxtLink>
     </nav>
     <span class="spring" />
     <template v-if="onBag">

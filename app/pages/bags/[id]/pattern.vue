@@ -110,6 +110,7 @@ function print(): void {
       <div class="both">
         <PatternWords
           :pattern="pattern"
+          :left-handed="bag.design.hands === 'left'"
           :lit="lit"
           @light="lit = $event"
         />
