@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util'
 import { EXPORTS, type ExportAs, exportDraft } from '../core/export/exportDraft'
 import { problemLines, readDesign } from '../core/design/read'
 import { draft } from '../core/draft/draft'
-import { inTerms } from '../core/words/inTerms'
+import { tell } from '../core/stitch/tell'
 import { REPEAT_STYLES, type RepeatStyle } from '../core/words/say'
 
 const USAGE = `usage: npm run -s draft -- FILE.json [--as ${EXPORTS.join('|')}] [--terms us|uk] [--repeats ${REPEAT_STYLES.join('|')}]`
@@ -62,6 +62,10 @@ const drafted = draft(reading.document)
 process.stdout.write(exportDraft(drafted, as as ExportAs, terms, repeats as RepeatStyle).body)
 const stops = drafted.findings.filter(({ weight }) => weight === 'stop')
 if (stops.length > 0) {
-  process.stderr.write([`${file}: not a finished pattern`, ...stops.map(({ what }) => `  ${inTerms(what, terms)}`), ''].join('\n'))
+  process.stderr.write(
+    [`${file}: not a finished pattern`, ...stops.map(({ what }) => `  ${tell(what, { terms, units: reading.document.units })}`), ''].join(
+      '\n',
+    ),
+  )
   process.exitCode = 2
 }

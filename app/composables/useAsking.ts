@@ -4,9 +4,8 @@ import type { DraftPart } from '~~/core/draft/draft'
 import type { Now } from '~~/core/field/now'
 import type { Units } from '~~/core/measure/format'
 import type { Change } from '~~/core/part/finding'
-import { inTerms } from '~~/core/words/inTerms'
 import { useDocument } from '~/stores/document'
-import { useWays } from '~/stores/ways'
+import { useTell } from './useTell'
 
 /** What questions are asked of: a spec, what it came to, and where answers go. Paths start at the spec. */
 export interface Asking {
@@ -25,7 +24,7 @@ export function useAsking(
   part: () => DraftPart | undefined = () => undefined,
 ): ComputedRef<Asking> {
   const bag = useDocument()
-  const ways = useWays()
+  const told = useTell()
   return computed(() => {
     const asked = part()
     return {
@@ -33,7 +32,7 @@ export function useAsking(
       answer(label, changes, group) {
         const path = at()
         bag.change(
-          inTerms(label, ways.terms),
+          told(label),
           changes.map(change => ({ ...change, path: [...path, ...change.path] })),
           group && [...path, group].join('.'),
         )

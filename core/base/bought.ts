@@ -1,6 +1,6 @@
 import { between, choice, count, length } from '../field/ask'
 import { DIAMETER_CM } from '../field/bounds'
-import { tape } from '../measure/format'
+import { tape } from '../stitch/tell'
 import { exactly, times } from '../measure/length'
 import type { Finding } from '../part/finding'
 import { type Floor, perimeterCm } from '../part/floor'

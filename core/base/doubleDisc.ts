@@ -1,4 +1,4 @@
-import { tape } from '../measure/format'
+import { tape } from '../stitch/tell'
 import { plus } from '../measure/length'
 import type { PartResult, Setting } from '../part/part'
 import { stopped } from '../part/part'

@@ -1,4 +1,5 @@
 import type { StitchSize } from '../gauge/gauge'
+import { tape } from '../stitch/tell'
 import { combinedShare, relativeUncertainty } from '../measure/length'
 import type { Finding } from '../part/finding'
 
@@ -44,7 +45,7 @@ export function dishDepthCm(slantCm: number, ratio: number): number {
 
 const SAYS: Record<Judgement, (times: string, depth: string) => string> = {
   dish: (times, depth) =>
-    `will cup: its edge is only ${times} of what a flat disc needs. A rigid sheet would stand ${depth} cm deep; fabric gives a little.`,
+    `will cup: its edge is only ${times} of what a flat disc needs. A rigid sheet would stand ${depth} deep; fabric gives a little.`,
   flat: times => `will lie flat: its edge is ${times} of what a flat disc needs.`,
   ripple: times =>
     `will warp a little at the edge, which is ${times} of what a flat disc needs. Makers call that normal: it settles with patting, `
@@ -58,7 +59,7 @@ const WEIGHT: Record<Judgement, Finding['weight']> = { dish: 'caution', flat: 'n
 export function flatnessFinding(increases: number, stitch: StitchSize, slantCm: number): Finding {
   const { ratio, plusMinus, judgement } = flatness(increases, stitch)
   const times = `${ratio.toFixed(2)} ± ${Math.max(plusMinus, 0.01).toFixed(2)}`
-  const depth = dishDepthCm(slantCm, ratio).toFixed(1)
+  const depth = tape(dishDepthCm(slantCm, ratio))
   const what = `With ${increases} increases a round the base ${SAYS[judgement](times, depth)} (Flat within 7 %, mild to 30 %: rules of `
     + 'thumb, from memory.)'
   const better = flatIncreases(stitch)

@@ -7,6 +7,7 @@ import { noFloor } from '../part/floor'
 import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, workUp } from '../part/part'
 import { foundation, foundationOf, withSides } from '../round/edge'
 import { at, each } from '../round/step'
+import { many, tape } from '../stitch/tell'
 import { flatChoices } from './choice'
 import { DECIDES } from './circle'
 import { form, type FormSpec, sizesLike } from './form'
@@ -58,12 +59,14 @@ const fields = {
 /** A rectangle over a repeat, folded in half and seamed at two sides (craft 5, flat and folded). */
 export type FoldedSpec = FormSpec<'folded', typeof fields>
 
-/** Works the rows of a flat bag; its edge is the last row and the chain's underside, after folding and seaming. */
-function folding(stitches: number): string {
+/** How the flat piece becomes a bag, and where the first round goes. */
+function folding(stitches: number, rows: number, rowCm: number): string {
   return (
-    'When the last row is done, and before the first round: fold the piece in half across its rows, right sides together, seam both '
-    + 'sides, and turn it right side out. The fold is the bottom. Join the yarn at a side seam with the right side facing: the first round '
-    + `goes into the ${stitches} sts of the last row, then into the ${stitches} chs of the underside of the first.`
+    'When the last row is done, and before the first round: fold the piece in half across its rows, right sides together, and '
+    + 'seam both '
+    + `sides, a stitch to every row end: ${many(Math.floor(rows / 2), 'row end')} a side, ${tape(rowCm)} each. Turn it right side out; the `
+    + 'fold is the bottom. Join the yarn at a side seam with the right side facing: the first round goes into the '
+    + `${many(stitches, 'st')} of the last row, then into the ${many(stitches, 'ch', 'chs')} of the underside of the first.`
   )
 }
 
@@ -73,6 +76,7 @@ function rowOf({ repeat, edgeStitches }: FoldedSpec, repeats: number): string {
   return `The row is ${repeats} repeats of ${repeat}${edge}.`
 }
 
+/** Works the rows of a flat bag; its edge is the last row and the chain's underside, after folding and seaming. */
 function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const { repeats, rows: wanted }
@@ -109,7 +113,7 @@ function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
     size, findings: stop ? [stop] : [], start: rowStart(stitches, stitch, begin.chains),
     layOut: (round, station) => ({ x: width.cm / 2 - (station + 0.5) * w, y: (wanted / 2 - round - 1) * h }),
     rising: Math.ceil(rounds.length / 2), markers: rounds.map(() => []), seam: 'whipSeam',
-    advice: [[folding(stitches), ...(spec.repeat > 1 ? [rowOf(spec, repeats)] : [])].join(' ')],
+    advice: [[folding(stitches, wanted, stitch.height.cm), ...(spec.repeat > 1 ? [rowOf(spec, repeats)] : [])].join(' ')],
   }
 }
 

@@ -58,7 +58,7 @@ describe('contents', () => {
     const bag = bagFor({ kind: 'bottle', acrossCm: 8, heightCm: 30 })
     const small = draft({ ...bag, base: { ...pouch.base, size: { want: { diameterCm: 6 } } } as Design['base'] })
     const finding = small.findings.find(({ code }) => code === 'contents-outgrow')!
-    expect(finding.what).toContain('across the floor 8.0 cm is needed')
+    expect(finding.what).toContain('across the floor {8 cm} is needed')
     expect(finding.what).not.toContain('mouth')
   })
 

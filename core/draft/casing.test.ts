@@ -4,7 +4,7 @@ import type { Design } from '../design/design'
 import { applyFix } from '../design/edit'
 import { newDesign } from '../design/starter'
 import type { EyeletsSpec } from '../mouth/eyelets'
-import { inTerms } from '../words/inTerms'
+import { tell } from '../stitch/tell'
 import { patternOf } from '../words/pattern'
 import { yarnNeeds } from '../yarn/yarn'
 import { draft } from './draft'
@@ -55,7 +55,7 @@ describe('a pouch with cords', () => {
     expect(us).toContain('Two cords, of moss green cotton, each made so: ch 100, then sl st in the back bump of each ch: 44 cm long')
     expect(us).toContain('There are 24 eyelets; count them from the start of the round. Put a marker in 1 and 13, 12 apart.')
     expect(us).toContain('Loop one around the post after eyelet')
-    expect(us).toContain('1 to 1.5 cm beyond')
+    expect(us).toContain('1 cm to 1.5 cm beyond')
     expect(cordsOf(withCords({ kind: 'slip-stitched' }), 'uk')!.advice.join(' ')).toContain('then ss in the back bump')
     expect(cordsOf(withCords({ kind: 'bought', number: 1 }))!.advice[0]).toBe('One cord: a bought cord, 44 cm long once it is knotted.')
     expect(cordsOf({ ...pouch, wall: stacked([plain]) })).toBeUndefined()
@@ -101,7 +101,7 @@ describe('a pouch with cords', () => {
 
 describe('stitches named before the vocabulary is known', () => {
   it('are put into words by abbreviation or by name, and what is no stitch is left alone', () => {
-    expect(inTerms('{dc} on {sc.name}, {never}', 'us')).toBe('dc on single crochet, {never}')
-    expect(inTerms('{dc} on {sc.name}', 'uk')).toBe('tr on double crochet')
+    expect(tell('{dc} on {sc.name}, {never}', { terms: 'us', units: 'cm' })).toBe('dc on single crochet, {never}')
+    expect(tell('{dc} on {sc.name}', { terms: 'uk', units: 'cm' })).toBe('tr on double crochet')
   })
 })

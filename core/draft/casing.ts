@@ -1,6 +1,6 @@
 import type { Design } from '../design/design'
+import { tape } from '../stitch/tell'
 import type { Gauge } from '../gauge/gauge'
-import { formatCm } from '../measure/format'
 import { type Cord, cordsYarnCm, drawstring, openingCord } from '../mouth/cords'
 import { drawnBy, type Gathered, THICK_SHARE } from '../mouth/drawn'
 import { type Threading, thread } from '../mouth/threading'
@@ -51,10 +51,11 @@ function cautions({ part, spec, gathered, cord }: Casing, design: Design): Findi
   const tight = drawnBy(gathered, 1).tailCm
   const free = Math.max(tight, cord.tailCm)
   if (!design.forChild && free <= 2 * FREE_CM) return []
-  const told = `Pulled tight, each end of the cords hangs out ${formatCm(tight, design.units)}.`
-  const rule = `Cords and loops can strangle, beads can be swallowed: never on a cot or a young child's bag. EN 71-1 allows cords of `
-    + `${formatCm(FREE_CM, design.units)} on toys for children under three (from memory); goods for children fall under your local `
-    + 'safety law, which decides.'
+  const told = `Pulled tight, each end of the cords hangs out ${tape(tight)}.`
+  const rule
+    = `Cords and loops can strangle, beads can be swallowed: never on a cot or a young child's bag. EN 71-1 allows cords of `
+      + `${tape(FREE_CM)} on toys for children under three (from memory); goods for children fall under your local `
+      + 'safety law, which decides.'
   const shorter = Math.max(2, Math.floor(cord.tailCm - (tight - FREE_CM)))
   return [
     {
@@ -62,7 +63,7 @@ function cautions({ part, spec, gathered, cord }: Casing, design: Design): Findi
       ...(tight > FREE_CM && shorter < cord.tailCm && 'want' in spec.size
         ? {
             fix: {
-              label: `Ends of ${formatCm(shorter, design.units)}`,
+              label: `Ends of ${tape(shorter)}`,
               changes: [{ path: ['wall', part.id, 'cords', 'size'], value: { want: { tailCm: shorter } } }],
             },
           }
@@ -71,7 +72,7 @@ function cautions({ part, spec, gathered, cord }: Casing, design: Design): Findi
   ]
 }
 
-function lengths({ part, cord, mouthCm, gathered }: Casing, design: Design): Finding[] {
+function lengths({ part, cord, mouthCm, gathered }: Casing): Finding[] {
   const mouths = cord.lengthCm / mouthCm
   const { openingCm, tailCm } = drawnBy(gathered, 1)
   const usual
@@ -83,12 +84,13 @@ function lengths({ part, cord, mouthCm, gathered }: Casing, design: Design): Fin
   return [
     {
       code: mouths < 1.3 ? 'cord-short' : 'cord-length', weight: mouths < 1.3 ? 'watch' : 'note', part: part.id,
-      what: `Each cord is ${formatCm(cord.lengthCm, design.units)} long, ${mouths.toFixed(1)} times round the mouth. ${usual}`,
+      what: `Each cord is ${tape(cord.lengthCm)} long, ${mouths.toFixed(1)} times round the mouth. ${usual}`,
     },
     {
       code: 'mouth-closes', weight: 'note', part: part.id,
-      what: `Pulled tight, the mouth closes to a hole of about ${formatCm(openingCm, design.units)}, and each end hangs out `
-        + `${formatCm(tailCm, design.units)}. An estimate: posts side by side, each as thick as the fabric, and the cords within (from `
+      what:
+        `Pulled tight, the mouth closes to a hole of about ${tape(openingCm)}, and each end hangs out `
+        + `${tape(tailCm)}. An estimate: posts side by side, each as thick as the fabric, and the cords within (from `
         + 'memory).',
     },
   ]
@@ -96,5 +98,5 @@ function lengths({ part, cord, mouthCm, gathered }: Casing, design: Design): Fin
 
 /** What casings should be watched for. */
 export function casingFindings({ design, parts, gauge }: Bag): Finding[] {
-  return casingsOf(parts, gauge).flatMap(casing => [...cautions(casing, design), ...lengths(casing, design)])
+  return casingsOf(parts, gauge).flatMap(casing => [...cautions(casing, design), ...lengths(casing)])
 }

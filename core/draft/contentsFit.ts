@@ -1,4 +1,5 @@
 import { squareSpread } from '../mesh/diamond'
+import { tape } from '../stitch/tell'
 import type { Bag } from './judge'
 import type { DraftPart } from './part'
 import type { BagSizes } from './sizes'
@@ -70,7 +71,7 @@ function netShortfalls(contents: Contents, hold: NetHold): string[] {
   }
   const girth = girthCm(roomOf(contents))
   return girth > hold.aroundCm
-    ? [`around it ${girth.toFixed(1)} cm are needed, and the net stretches to ${hold.aroundCm.toFixed(1)} cm`]
+    ? [`around it ${tape(girth)} are needed, and the net stretches to ${tape(hold.aroundCm)}`]
     : []
 }
 
@@ -81,7 +82,7 @@ export function contentsFindings({ design: { contents }, sizes, parts }: Bag): F
   const short = hold
     ? netShortfalls(contents, hold)
     : shortfalls(contents, sizes).map(
-        ({ what, needCm, haveCm }) => `${what} ${needCm.toFixed(1)} cm is needed and there is ${haveCm.toFixed(1)} cm`,
+        ({ what, needCm, haveCm }) => `${what} ${tape(needCm)} is needed and there is ${tape(haveCm)}`,
       )
   if (short.length === 0)
     return [

@@ -156,8 +156,8 @@ describe('the wall as a whole', () => {
     )!
     expect(found.what).toContain('asks for a multiple of 4, and 78 stitches come up from below; it could be worked on 76 or 80')
     expect([found.fix!, ...found.otherFixes!].map(({ label }) => label)).toEqual([
-      '2 fewer in a round below: 76, right for all above, 0.5 cm narrower lying flat',
-      '2 more in a round below: 80, right for all above, 0.5 cm wider lying flat',
+      '2 fewer in a round below: 76, right for all above, {0.5 cm} narrower lying flat',
+      '2 more in a round below: 80, right for all above, {0.5 cm} wider lying flat',
     ])
     const { design } = applyFix(
       { ...pouch, wall: stacked([...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }]) },
@@ -187,7 +187,7 @@ describe('the wall as a whole', () => {
     const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 76 } }, colour: 'main' } as const
     const wall = [{ band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }, pouch.wall[0]!] as const
     expect(code({ ...pouch, base: tube, turnUp: 'plain', wall: stacked(wall) }, 'draws-in')!.what).toContain(
-      'from 19 cm to 14.3 cm lying flat',
+      'from {19 cm} to {14.25 cm} lying flat',
     )
     expect(code({ ...pouch, base: tube, turnUp: 'plain' }, 'draws-in')).toBeUndefined()
   })

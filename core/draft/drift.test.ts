@@ -31,7 +31,7 @@ const told = drift(planned, 11, 118)!
 describe('a count that came out otherwise', () => {
   it('118 instead of 116: by hand, two stitches of 0.5 cm are 0.5 cm at the flat mouth', () => {
     expect(told).toMatchObject({ planned: 116, counted: 118 })
-    expect(told.mouth).toBe('Left as it is, the mouth comes out 0.5 cm wider lying flat: the top flares.')
+    expect(told.mouth).toBe('Left as it is, the mouth comes out {0.5 cm} wider lying flat: the top flares.')
     expect(told.causes[0]).toContain('starting chain or the joining stitch')
     expect(told.ways.map(({ way }) => way)).toEqual(['next-round', 'live-with-it', 'rip-back'])
   })

@@ -1,5 +1,5 @@
 import type { Design, WallPart } from '../design/design'
-import { formatCm } from '../measure/format'
+import { tape } from '../stitch/tell'
 import type { Fix } from '../part/finding'
 import { changeEvenly, mostChange } from '../round/changes'
 import type { Step } from '../round/step'
@@ -99,11 +99,10 @@ function wallEdit({ wall }: Design, id: string, instead: readonly WallSpec[], la
 
 /** How much wider or narrower the mouth comes out if a fix is taken; or that something above no longer divides. */
 function mouthAfter(before: Draft, fix: Fix | undefined, by: number, part: DraftPart): string {
-  const { units } = before.design
   const told = (cm: number) =>
     Math.abs(cm) < 0.05
       ? 'the mouth stays as wide as planned'
-      : `the mouth comes out ${formatCm(Math.abs(cm), units)} ${cm > 0 ? 'wider' : 'narrower'} lying flat: `
+      : `the mouth comes out ${tape(Math.abs(cm))} ${cm > 0 ? 'wider' : 'narrower'} lying flat: `
         + `the top ${cm > 0 ? 'flares' : 'draws in'}`
   if (fix) {
     const after = draft({ ...before.design, wall: fix.changes[0]!.value as Design['wall'] })

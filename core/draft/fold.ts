@@ -157,7 +157,7 @@ class Rising {
     const { belowCm, tallCm, floor, inside } = setting
     const origin: Origin = {
       spec: from.spec, edge: this.edge, index: this.below, turns: setting.turns,
-      saw: [name, this.design.units, belowCm, tallCm, floor, inside?.aroundCm, inside?.heightCm, ...sees],
+      saw: [name, belowCm, tallCm, floor, inside?.aroundCm, inside?.heightCm, ...sees],
     }
     const earlier = this.known[this.worked.length]
     const part = earlier && alike(earlier.origin, origin) ? earlier.part : this.anew(id, name, from, work(setting))
@@ -170,14 +170,12 @@ class Rising {
   }
 
   private anew(id: string, name: string, from: Drafted, result: PartResult): DraftPart {
-    const {
-      design: { rounds, units }, below, risen,
-    } = this
+    const { design: { rounds }, below, risen } = this
     if (this.worked.length === 0) {
       this.start = result.start ?? NO_START
-      return asPart(id, name, from, below, result, units)
+      return asPart(id, name, from, below, result)
     }
-    return asPart(id, name, from, below, { ...result, edge: leaned(result.edge, rounds, risen, risen + result.rounds.length) }, units)
+    return asPart(id, name, from, below, { ...result, edge: leaned(result.edge, rounds, risen, risen + result.rounds.length) })
   }
 }
 

@@ -1,6 +1,6 @@
 import type { Design } from '../design/design'
+import { tape } from '../stitch/tell'
 import { HAND_DROP_CM, SHOULDER_DROP_CM } from '../handle/drop'
-import { formatCm, type Units } from '../measure/format'
 import type { Finding, Fix } from '../part/finding'
 import { kindOf } from '../wall/wall'
 import { type Hanging, hangingsOf } from './handles'
@@ -8,10 +8,9 @@ import type { Bag } from './judge'
 import { type DraftPart, wallPartOf } from './part'
 import { fixesOf } from './told'
 
-function drops(hangings: readonly Hanging[], design: Design): Finding[] {
+function drops(hangings: readonly Hanging[]): Finding[] {
   return [...new Map(hangings.map(one => [`${one.part.id}${one.handle.lengthCm}`, one])).values()].map(
     ({ handle, part, dropCm, loadedDropCm, kg, stretch, tested }) => {
-      const { units } = design
       const how = handle.bought
         ? 'it does not give'
         : tested
@@ -20,9 +19,10 @@ function drops(hangings: readonly Hanging[], design: Design): Finding[] {
       const named = handle.lies === 'around' ? handle.name : part.handles.length > 1 ? 'Each handle' : handle.name
       return {
         code: 'drop', weight: 'note', part: part.id,
-        what: `${named} is ${formatCm(handle.lengthCm, units)} from foot to foot: held up it drops ${formatCm(dropCm, units)} empty, `
-          + `about ${formatCm(loadedDropCm, units)} ${kg === undefined ? 'loaded' : `with ${kg.toFixed(1)} kg in it`} (${how}). In the `
-          + `hand about ${formatCm(HAND_DROP_CM, units)} is usual, over the shoulder about ${formatCm(SHOULDER_DROP_CM, units)} `
+        what:
+          `${named} is ${tape(handle.lengthCm)} from foot to foot: held up it drops ${tape(dropCm)} empty, `
+          + `about ${tape(loadedDropCm)} ${kg === undefined ? 'loaded' : `with ${kg.toFixed(1)} kg in it`} (${how}). In the `
+          + `hand about ${tape(HAND_DROP_CM)} is usual, over the shoulder about ${tape(SHOULDER_DROP_CM)} `
           + '(from memory): measure your own.',
       }
     },
@@ -30,11 +30,12 @@ function drops(hangings: readonly Hanging[], design: Design): Finding[] {
 }
 
 /** A strap no longer than what it bridges lies flat on the rim: no hand goes under it. */
-function tooShort(hangings: readonly Hanging[], { units }: Design): Finding[] {
+function tooShort(hangings: readonly Hanging[]): Finding[] {
   return [...new Map(hangings.filter(({ handle }) => handle.lengthCm <= handle.gapCm).map(one => [one.part.id, one])).values()].map(
     ({ handle, part }) => ({
       code: 'handle-short', weight: 'caution', part: part.id,
-      what: `${formatCm(handle.lengthCm, units)} of strap cannot rise over feet ${formatCm(handle.gapCm, units)} apart: no hand goes `
+      what:
+        `${tape(handle.lengthCm)} of strap cannot rise over feet ${tape(handle.gapCm)} apart: no hand goes `
         + 'under it. Make it longer, or its feet closer together.',
     }),
   )
@@ -55,21 +56,21 @@ const OPTIONS
 const MOST_STRANDS = 60
 
 /** Ways to make what hangs bear its load: as many strands as bring the pull down to what wants no watching, if that can be told. */
-function strengthened({ part, handle, kgPerCm = 0 }: Hanging, { units }: Design): Fix[] {
+function strengthened({ part, handle, kgPerCm = 0 }: Hanging): Fix[] {
   const spec = wallPartOf(part)
   if (!spec) return []
   const strands = Number.isFinite(kgPerCm) ? Math.min(MOST_STRANDS, Math.ceil(handle.strands * (kgPerCm / WATCH_KG_PER_CM))) : undefined
-  return fixesOf(part, kindOf(spec).strengthen?.(spec, strands) ?? [], units)
+  return fixesOf(part, kindOf(spec).strengthen?.(spec, strands) ?? [])
 }
 
 /** What a handle carries, in words. */
-function loadWords({ handle, kg = 0, kgPerCm = 0 }: Hanging, { units }: Design): string {
+function loadWords({ handle, kg = 0, kgPerCm = 0 }: Hanging): string {
   const carry = handle.strands === 1 ? 'strand carries' : `${handle.bears.strands} carry`
   const pull = Number.isFinite(kgPerCm) ? `${kgPerCm.toFixed(1)} kg on each centimetre` : 'pulled straight, more than can be told'
-  return `${handle.strands} ${carry} ${kg.toFixed(1)} kg in each handle, ${formatCm(handle.widthCm, units)} wide: ${pull}.`
+  return `${handle.strands} ${carry} ${kg.toFixed(1)} kg in each handle, ${tape(handle.widthCm)} wide: ${pull}.`
 }
 
-function narrow(hangings: readonly Hanging[], design: Design): Finding[] {
+function narrow(hangings: readonly Hanging[]): Finding[] {
   const worst = new Map<string, Hanging>()
   for (const one of hangings) if ((one.kgPerCm ?? 0) > (worst.get(one.part.id)?.kgPerCm ?? 0)) worst.set(one.part.id, one)
   return [...worst.values()].flatMap((hanging): Finding[] => {
@@ -77,7 +78,7 @@ function narrow(hangings: readonly Hanging[], design: Design): Finding[] {
       handle: { bought, bears }, part, kg, kgPerCm,
     } = hanging
     if (kg === undefined || kgPerCm === undefined || bought) return []
-    const told = loadWords(hanging, design)
+    const told = loadWords(hanging)
     if (kgPerCm <= WATCH_KG_PER_CM || bears.taped) {
       const enough = bears.taped ? 'The tape takes it.' : 'That is wide enough for it; watch the stitching at the feet.'
       return [
@@ -87,11 +88,12 @@ function narrow(hangings: readonly Hanging[], design: Design): Finding[] {
         },
       ]
     }
-    const [fix, ...otherFixes] = strengthened(hanging, design)
+    const [fix, ...otherFixes] = strengthened(hanging)
     return [
       {
         code: 'handle-narrow', weight: kgPerCm > CAUTION_KG_PER_CM ? 'caution' : 'watch', part: part.id,
-        what: `${told} That is much for a handle so narrow: more than about ${WATCH_KG_PER_CM} kg on a centimetre stretches and cuts `
+        what:
+          `${told} That is much for a handle so narrow: more than about ${WATCH_KG_PER_CM} kg on a centimetre stretches and cuts `
           + `in (from memory; nothing here is rated). ${OPTIONS} Try it low over the floor.`,
         ...(fix ? { fix } : {}), otherFixes,
       },
@@ -112,7 +114,7 @@ function unweighed(hangings: readonly Hanging[], design: Design): Finding[] {
 /** A loop of cord or strap longer than this can go round a small neck (EN 71-1, cords on toys for children under three; from memory). */
 const CHILD_LOOP_CM = 22
 
-function childLoops(hangings: readonly Hanging[], { forChild, units }: Design): Finding[] {
+function childLoops(hangings: readonly Hanging[], { forChild }: Design): Finding[] {
   const long = hangings.find(({ handle }) => handle.lengthCm > CHILD_LOOP_CM)
   const across = hangings.find(({ handle }) => handle.bears.acrossBody)
   if (!forChild)
@@ -120,7 +122,8 @@ function childLoops(hangings: readonly Hanging[], { forChild, units }: Design): 
       ? [
           {
             code: 'long-strap', weight: 'watch', part: across.part.id,
-            what: 'A long strap worn across the body can catch in doors, wheels and machines, and can strangle: never leave it where '
+            what:
+              'A long strap worn across the body can catch in doors, wheels and machines, and can strangle: never leave it where '
               + 'small children sleep or play.',
           },
         ]
@@ -129,22 +132,24 @@ function childLoops(hangings: readonly Hanging[], { forChild, units }: Design): 
     ? [
         {
           code: 'handles-for-a-child', weight: 'caution', part: long.part.id,
-          what: `A handle of ${formatCm(long.handle.lengthCm, units)} is a loop that can go round a small neck: keep it shorter than `
-            + `${formatCm(CHILD_LOOP_CM, units)} on anything for a child (EN 71-1 for toys under three; from memory), never on a cot. `
+          what:
+            `A handle of ${tape(long.handle.lengthCm)} is a loop that can go round a small neck: keep it shorter than `
+            + `${tape(CHILD_LOOP_CM)} on anything for a child (EN 71-1 for toys under three; from memory), never on a cot. `
             + 'Your local safety law decides.',
         },
       ]
     : []
 }
 
-function curls(parts: readonly DraftPart[], units: Units): Finding[] {
+function curls(parts: readonly DraftPart[]): Finding[] {
   return parts.flatMap(({ id, pieces, handles }): Finding[] => {
     const narrowest = pieces.find(({ rows, widthCm }) => rows.length > 1 && widthCm < 4)
     if (!narrowest || handles.length === 0) return []
     return [
       {
         code: 'straps-curl', weight: 'note', part: id,
-        what: `A strap ${formatCm(narrowest.widthCm, units)} wide tends to curl: block it, or work an edging of {sc} along both its `
+        what:
+          `A strap ${tape(narrowest.widthCm)} wide tends to curl: block it, or work an edging of {sc} along both its `
           + 'edges (common practice).',
       },
     ]
@@ -155,8 +160,8 @@ function curls(parts: readonly DraftPart[], units: Units): Finding[] {
 export function handleFindings({ design, parts }: Bag): Finding[] {
   const hangings = hangingsOf(design, parts)
   return [
-    ...drops(hangings, design), ...tooShort(hangings, design), ...narrow(hangings, design), ...unweighed(hangings, design),
-    ...childLoops(hangings, design), ...curls(parts, design.units), ...buttonsForAChild(design, parts),
+    ...drops(hangings), ...tooShort(hangings), ...narrow(hangings), ...unweighed(hangings, design), ...childLoops(hangings, design),
+    ...curls(parts), ...buttonsForAChild(design, parts),
   ]
 }
 

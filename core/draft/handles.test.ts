@@ -122,7 +122,7 @@ describe('cautions', () => {
   it('for a hand hole that no hand fits', () => {
     const design = bag([{ ...slots, width: { pin: { stitches: 10 } }, chains: { want: { hole: true } }, corners: 0 }])
     const small = found(design, 'hand-hole-small')!
-    expect(small.what).toContain('5 cm wide')
+    expect(small.what).toContain('{5 cm} wide')
     expect(found(applyFix(design, small.fix!).design, 'hand-hole-small')).toBeUndefined()
   })
 })
@@ -142,7 +142,7 @@ describe('a bag with handles', () => {
     const straps: WallSpec = { ...slots, band: 'chain-straps', width: { want: { widthCm: 12 } } }
     const design = bag([straps], { base: rectangle })
     const corners = found(design, 'not-at-corners')!
-    expect(corners.what).toContain('20 cm from corner to corner')
+    expect(corners.what).toContain('{20 cm} from corner to corner')
     expect(found(applyFix(design, corners.fix!).design, 'not-at-corners')).toBeUndefined()
   })
 
@@ -201,11 +201,9 @@ describe('a bag with handles', () => {
       reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main',
     }
     const said = (units: 'cm' | 'in') =>
-      JSON.stringify(
-        draft(bag([strap], { units }))
-          .parts.at(-1)!
-          .pieces.map(({ finish }) => finish),
-      )
+      patternOf(draft(bag([strap], { units })), 'us')
+        .sections.flatMap(({ advice, finish = [] }) => [...advice, ...finish])
+        .join(' ')
     expect(said('cm')).toContain('lay 4 cm of each end')
     expect(said('in')).toContain('lay 1 5/8 in of each end')
     expect(said('in')).not.toContain(' cm')

@@ -1,7 +1,7 @@
 import { contentOf, girthCm, leastThroughCm, roomOf } from '../contents/contents'
+import { tape } from '../stitch/tell'
 import type { Design } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
-import { formatCm, type Units } from '../measure/format'
 import { hangLoaded } from '../mesh/hang'
 import { liningPieces, type Piece } from '../mesh/lining'
 import { SAFE_SHARE } from '../mesh/loops'
@@ -23,16 +23,15 @@ export function openingOf({ net, arounds, opening }: DraftPart): Opening | undef
 function fixesFor(part: DraftPart, design: Design, gauge: Gauge, leastCm: number): Fix[] {
   const spec = wallPartOf(part)
   const own = spec ? (kindOf(spec).tighten?.(spec, leastCm, gauge) ?? []) : []
-  return [...fixesOf(part, own, design.units), { label: 'Line the bag', changes: [{ path: ['lining'], value: { seamCm: 1.5 } }] }]
+  return [...fixesOf(part, own), { label: 'Line the bag', changes: [{ path: ['lining'], value: { seamCm: 1.5 } }] }]
 }
 
 function holes(part: DraftPart, design: Design, gauge: Gauge): Finding[] {
   const opening = openingOf(part)
   const least = design.contents && leastThroughCm(design.contents)
   if (!opening || part.rounds.length === 0) return []
-  const { units } = design
-  const size = `Its holes let a ball of ${formatCm(opening.ballCm, units)} be pushed through, and a rod of `
-    + `${formatCm(opening.rodCm, units)} fall through.`
+  const size = `Its holes let a ball of ${tape(opening.ballCm)} be pushed through, and a rod of `
+    + `${tape(opening.rodCm)} fall through.`
   if (least === undefined || design.lining)
     return [{ code: 'holes', weight: 'note', part: part.id, what: `${size}${design.lining ? ' The lining keeps things in.' : ''}` }]
   if (opening.ballCm < least * SAFE_SHARE)
@@ -42,7 +41,7 @@ function holes(part: DraftPart, design: Design, gauge: Gauge): Finding[] {
   return [
     {
       code: gone ? 'holes-too-large' : 'holes-nearly-too-large', weight: gone ? 'caution' : 'watch', part: part.id,
-      what: `${size} ${contentOf(design.contents!).called(design.contents!)} of ${formatCm(least, units)} `
+      what: `${size} ${contentOf(design.contents!).called(design.contents!)} of ${tape(least)} `
         + `${gone ? 'can leave by them' : 'only just stays in'}.`,
       ...(fix ? { fix } : {}), otherFixes,
     },
@@ -50,11 +49,11 @@ function holes(part: DraftPart, design: Design, gauge: Gauge): Finding[] {
 }
 
 /** A piece of lining in words: `floor: a circle 15.4 cm across`. */
-export function pieceWords({ what, cut, lengthCm, widthCm, times }: Piece, units: Units): string {
-  const size = `${formatCm(lengthCm, units)} by ${formatCm(widthCm, units)}`
+export function pieceWords({ what, cut, lengthCm, widthCm, times }: Piece): string {
+  const size = `${tape(lengthCm)} by ${tape(widthCm)}`
   const shape
     = cut === 'circle'
-      ? `a circle ${formatCm(lengthCm, units)} across`
+      ? `a circle ${tape(lengthCm)} across`
       : cut === 'rounded'
         ? `${size}, its short ends rounded to half circles`
         : size
@@ -97,8 +96,8 @@ export function meshFindings({ design, parts, sizes, gauge }: Bag): Finding[] {
           {
             code: 'hangs', weight: 'note', part: parts.find(({ net }) => net)!.id,
             what: `${design.contents ? 'Around what it must hold it stands' : 'Empty it hangs'} `
-              + `${formatCm(sizes.height.cm, design.units)} tall; hung up with a load it draws narrow above that and is about `
-              + `${formatCm(loaded, design.units)} (an estimate, from memory). Mesh gives: it holds more than it looks, and handles `
+              + `${tape(sizes.height.cm)} tall; hung up with a load it draws narrow above that and is about `
+              + `${tape(loaded)} (an estimate, from memory). Mesh gives: it holds more than it looks, and handles `
               + 'lengthen. Test it low over the floor.',
           },
         ]
@@ -108,7 +107,7 @@ export function meshFindings({ design, parts, sizes, gauge }: Bag): Finding[] {
       ? [
           {
             code: 'lining', weight: 'note', part: 'lining',
-            what: `Cut for the lining, seams and hem included: ${pieces.map(piece => pieceWords(piece, design.units)).join('; ')}. It `
+            what: `Cut for the lining, seams and hem included: ${pieces.map(pieceWords).join('; ')}. It `
               + 'is cut to the empty bag, so that the lining takes the strain and not the mesh.',
           },
         ]

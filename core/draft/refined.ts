@@ -1,9 +1,9 @@
 import { workBase } from '../base/base'
+import { fine, tape } from '../stitch/tell'
 import { evidenceOf } from '../base/evidence'
 import type { Design } from '../design/design'
 import { type Gauge, gaugeOf } from '../gauge/gauge'
 import { refine } from '../gauge/refine'
-import { formatCm } from '../measure/format'
 import type { Finding } from '../part/finding'
 import { fromNothing, type Setting } from '../part/part'
 
@@ -64,14 +64,14 @@ export function refinedFindings(design: Design, gauge: Gauge, redone: readonly R
     return [unused(design)]
   }
   const from = (what: 'width' | 'height') =>
-    `${(before[kind][what].cm * 10).toFixed(2)} to ${(gauge[kind][what].cm * 10).toFixed(2)} mm ± `
+    `${fine(before[kind][what].cm)} to ${fine(gauge[kind][what].cm)} ± `
     + `${((gauge[kind][what].plusMinusCm / gauge[kind][what].cm) * 100).toFixed(1)} %`
   return [
     {
       code: 'gauge-refined', weight: 'note', part: 'base',
       what: 'Your base measured '
-        + `${formatCm(design.measuredBase.lengthCm, design.units)}`
-        + `${design.measuredBase.widthCm ? ` by ${formatCm(design.measuredBase.widthCm, design.units)}` : ''}: `
+        + `${tape(design.measuredBase.lengthCm)}`
+        + `${design.measuredBase.widthCm ? ` by ${tape(design.measuredBase.widthCm)}` : ''}: `
         + `{${kind}} goes from ${from('width')} wide, and from ${from('height')} tall. ${redoneWords(redone)}`,
     },
   ]

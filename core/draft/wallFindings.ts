@@ -1,5 +1,5 @@
 import type { Design } from '../design/design'
-import { formatCm } from '../measure/format'
+import { tape } from '../stitch/tell'
 import type { Finding, Fix } from '../part/finding'
 import { asPartOf } from '../design/partIds'
 import { adjustedTo } from '../wall/adjust'
@@ -65,7 +65,7 @@ function colours(design: Design, parts: readonly DraftPart[]): Finding[] {
     `${changes.length} ${changes.length === 1 ? 'change' : 'changes'} of yarn.`,
     carried > 0
       ? `At ${carried} the old yarn is carried up inside, slack and caught every second round (it rests for at most `
-      + `${formatCm(CARRY_CM, design.units)}; from memory).`
+      + `${tape(CARRY_CM)}; from memory).`
       : '',
     cut > 0 ? `At ${cut} it is cut.` : '', `${Object.values(ends).reduce((a, b) => a + b, 0)} ends to weave in, in all.`,
   ]
@@ -82,7 +82,7 @@ function steps(design: Design, parts: readonly DraftPart[]): Finding[] {
     const share = part.size.circumference.cm / below.size.circumference.cm - 1
     // Where it is meant, a part's own findings say how it lies.
     if (part.rounds.length === 0 || wallKindOf(part)?.shapes || Math.abs(share) <= STEP_SHARE) return []
-    const [from, to] = [below, part].map(({ size }) => formatCm(size.circumference.cm / 2, design.units))
+    const [from, to] = [below, part].map(({ size }) => tape(size.circumference.cm / 2))
     return [
       {
         code: share < 0 ? 'draws-in' : 'flares', weight: 'watch', part: part.id,

@@ -1,7 +1,7 @@
 import { withParts } from '../design/partIds'
+import { tape } from '../stitch/tell'
 import type { Design, WallPart } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
-import { formatCm } from '../measure/format'
 import type { Finding, Fix } from '../part/finding'
 import { adjustedTo } from '../wall/adjust'
 import { mainStitch } from '../wall/wall'
@@ -36,7 +36,7 @@ function fixesFor(design: Design, wall: number, count: number, gauge: Gauge): { 
     .map((to): Fix => {
       const width = gauge[mainStitch(design.wall[wall]!, { gauge, repeats: design.repeats })].width.cm
       const change = to - count
-      const cost = formatCm((Math.abs(change) * width) / 2, design.units)
+      const cost = tape((Math.abs(change) * width) / 2)
       return {
         label: `${Math.abs(change)} ${change > 0 ? 'more' : 'fewer'} in a round below: ${to}, right for all above, ${cost} `
           + `${change > 0 ? 'wider' : 'narrower'} lying flat`,

@@ -28,7 +28,7 @@ export const foundationSc = card({
 export const colourChange = card({
   id: 'colourChange', name: 'Changing the yarn',
   says:
-    'Work the last stitch in the old yarn until two loops are left on the hook, and draw the new yarn through both. The V on top '
+    'Work the last stitch in the old yarn until two loops remain on the hook, and draw the new yarn through both. The V on top '
     + 'is then in the new yarn, and so is all that follows.',
   picture: picture(
     76,

@@ -30,8 +30,8 @@ export const singleChain = card({
 export const gap = card({
   id: 'gap', name: 'Between two stitches',
   says:
-    'Put the hook in between two stems, below the V\'s, into the gap and into no stitch. Nothing is used up: the V\'s are left as '
-    + 'they are.',
+    'Put the hook in between two stems, below the V\'s, into the gap and into no stitch. Nothing is used up: the V\'s stay as '
+    + 'they were.',
   picture: picture(
     76,
     62,

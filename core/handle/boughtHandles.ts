@@ -1,7 +1,7 @@
 import { between, choice, count, length } from '../field/ask'
 import { tenths } from '../field/now'
 import type { PartSpec } from '../kind/kind'
-import { tape } from '../measure/format'
+import { tape } from '../stitch/tell'
 import type { Handle } from '../part/handle'
 import type { PartResult, Setting } from '../part/part'
 import type { Edge } from '../round/edge'

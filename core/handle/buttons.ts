@@ -1,5 +1,5 @@
 import { between, length } from '../field/ask'
-import { tape } from '../measure/format'
+import { tape } from '../stitch/tell'
 import type { Setting } from '../part/part'
 import type { Edge } from '../round/edge'
 import { placed } from './placing'

@@ -1,6 +1,6 @@
 import { tenths } from '../field/now'
 import { kind } from '../kind/kind'
-import { tape } from '../measure/format'
+import { tape } from '../stitch/tell'
 import type { Finding } from '../part/finding'
 import type { PartResult, Setting } from '../part/part'
 import type { Edge } from '../round/edge'

@@ -1,7 +1,7 @@
 import { between, choice, length, pin, want, ways } from '../field/ask'
 import { CORD_CM } from '../field/bounds'
 import type { PartSpec } from '../kind/kind'
-import { tape } from '../measure/format'
+import { tape } from '../stitch/tell'
 import { CORD_OPTIONS, cordMaking, cordOf, isWorked } from '../mouth/cords'
 import type { Handle } from '../part/handle'
 import type { PartResult, Setting } from '../part/part'

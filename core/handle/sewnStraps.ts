@@ -1,7 +1,7 @@
 import { between, choice, length } from '../field/ask'
 import { tenths } from '../field/now'
 import type { PartSpec } from '../kind/kind'
-import { tape } from '../measure/format'
+import { tape } from '../stitch/tell'
 import type { Fix } from '../part/finding'
 import type { Handle } from '../part/handle'
 import type { PartResult, Setting } from '../part/part'

@@ -1,5 +1,5 @@
 import { kind } from '../kind/kind'
-import { tape } from '../measure/format'
+import { tape } from '../stitch/tell'
 import { times } from '../measure/length'
 import type { Finding, Fix } from '../part/finding'
 import type { Handle } from '../part/handle'

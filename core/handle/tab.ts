@@ -1,6 +1,6 @@
 import { between, count, length } from '../field/ask'
 import type { PartSpec } from '../kind/kind'
-import { tape } from '../measure/format'
+import { tape } from '../stitch/tell'
 import type { Finding } from '../part/finding'
 import type { PartResult, Setting } from '../part/part'
 import type { Piece } from '../part/piece'

@@ -48,12 +48,7 @@ export function formatLength(length: Length, units: Units): string {
   return `${figure(length.cm, units)} ± ${figure(plusMinus, units)} ${units}`
 }
 
-/** A length in a text that is written before the maker's units are known: `{12.3 cm}`, put into words by `inUnits`. */
-export function tape(cm: number): string {
-  return `{${Math.round(cm * 100) / 100} cm}`
-}
-
-/** Lengths of a text in the maker's units. */
-export function inUnits(text: string, units: Units): string {
-  return text.replace(/\{(-?[\d.]+) cm\}/g, (_, cm: string) => formatCm(Number(cm), units))
+/** Inches to the hundredth, for what is too fine for a tape: `0.10 in`. */
+export function inHundredthsOfAnInch(cm: number): string {
+  return `${(cm / CM_PER_INCH).toFixed(2)} in`
 }

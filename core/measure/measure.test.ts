@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { figure, formatLength, inEighths, inUnits, tape } from './format'
+import { figure, formatLength, inEighths } from './format'
 import { combinedShare, exactly, plus, relativeUncertainty, times, withUncertainty } from './length'
 import { parseLengthCm, parseNumber } from './parse'
 
@@ -45,13 +45,5 @@ describe('what makers type', () => {
     expect(parseLengthCm('55mm', 'cm')).toBe(5.5)
     expect(parseLengthCm('4 3/4"', 'cm')).toBeCloseTo(12.065, 12)
     expect(parseLengthCm('wide', 'cm')).toBeUndefined()
-  })
-})
-
-describe('lengths in texts written before the maker\'s units are known', () => {
-  it('come out in those units, and nothing else is touched', () => {
-    const text = `Lay ${tape(4)} of each end on {sc} stitches; ${tape(68.94)} stay free.`
-    expect(inUnits(text, 'cm')).toBe('Lay 4 cm of each end on {sc} stitches; 68.9 cm stay free.')
-    expect(inUnits(text, 'in')).toBe('Lay 1 5/8 in of each end on {sc} stitches; 27 1/8 in stay free.')
   })
 })

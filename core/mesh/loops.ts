@@ -1,6 +1,6 @@
 import type { Gauge } from '../gauge/gauge'
 import { kind } from '../kind/kind'
-import { tape } from '../measure/format'
+import { tape } from '../stitch/tell'
 import { type Length, times } from '../measure/length'
 import { asksWords, divides, nearestCounts } from '../part/asks'
 import type { Finding, Fix } from '../part/finding'

@@ -3,7 +3,7 @@ import { AROUND_CM, HEIGHT_CM, PINNED_ROUNDS, WALL_STITCHES } from '../field/bou
 import { tenths } from '../field/now'
 import type { StitchSize } from '../gauge/gauge'
 import { kind, type PartSpec } from '../kind/kind'
-import { tape } from '../measure/format'
+import { tape } from '../stitch/tell'
 import { times } from '../measure/length'
 import type { Finding } from '../part/finding'
 import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, workUp } from '../part/part'

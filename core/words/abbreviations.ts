@@ -1,5 +1,6 @@
 import type { Loop } from '../round/step'
 import { STITCH_KINDS, type StitchKind, STITCHES, type Terms } from '../stitch/dictionary'
+import { stitchesIn } from '../stitch/tell'
 import { type Manner, placesOf } from './say'
 import type { Clause, Ending, Into, Sentence, Sort, Working } from './sentence'
 
@@ -39,7 +40,7 @@ export class Spoken {
 
   /** Gathers the stitches that a text names in curly brackets, before they are put into words. */
   text(text: string): void {
-    for (const [, kind] of text.matchAll(/\{(\w+)\}/g)) if (kind! in STITCHES) this.kinds.add(kind as StitchKind)
+    for (const kind of stitchesIn(text)) this.kinds.add(kind)
   }
 
   /** Rounds that come again are said so. */

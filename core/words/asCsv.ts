@@ -1,5 +1,5 @@
 import type { Draft } from '../draft/draft'
-import { inTerms } from './inTerms'
+import { tell } from '../stitch/tell'
 import type { RepeatStyle } from './say'
 import { roundLines, rowLines } from './pattern'
 import type { Terms } from '../stitch/dictionary'
@@ -26,7 +26,7 @@ export function asCsv(draft: Draft, terms: Terms, repeats: RepeatStyle = 'bracke
   )
   const stops = draft.findings
     .filter(({ weight }) => weight === 'stop')
-    .map(({ part = '', what }) => ['', part, '', '', '', '', '', 'NOT FINISHED', inTerms(what, terms)])
+    .map(({ part = '', what }) => ['', part, '', '', '', '', '', 'NOT FINISHED', tell(what, { terms, units: draft.design.units })])
   return [['round', 'part', 'stitches', 'spaces', 'chains', 'yarn', 'facing', 'words', 'note'], ...rows, ...pieces, ...stops]
     .map(row => row.map(field).join(',') + '\r\n')
     .join('')

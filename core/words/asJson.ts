@@ -1,9 +1,9 @@
 import type { BagSizes } from '../draft/sizes'
 import type { Draft } from '../draft/draft'
 import type { Handle } from '../part/handle'
-import type { Finding } from '../part/finding'
+import type { Finding, Fix } from '../part/finding'
 import type { Terms } from '../stitch/dictionary'
-import { inTerms } from './inTerms'
+import { tell, type ToldIn, type Value, valuesIn } from '../stitch/tell'
 import { type PatternLine, roundLines, rowLines } from './pattern'
 import type { RepeatStyle } from './say'
 
@@ -18,6 +18,18 @@ interface RowRecord {
 
 function countsOf({ stitches, spaces, chains }: PatternLine): Pick<RowRecord, 'stitches' | 'spaces' | 'chains'> {
   return { stitches, spaces, chains }
+}
+
+/** A finding told, with the values that stand in it apart. */
+type FindingRecord = Finding & { readonly values: readonly Value[] }
+
+function findingRecord(finding: Finding, told: ToldIn): FindingRecord {
+  const toldFix = (fix: Fix): Fix => ({ ...fix, label: tell(fix.label, told) })
+  const { fix, otherFixes, ...bare } = finding
+  return {
+    ...bare, what: tell(finding.what, told), values: valuesIn(finding.what), ...(fix ? { fix: toldFix(fix) } : {}),
+    ...(otherFixes ? { otherFixes: otherFixes.map(toldFix) } : {}),
+  }
 }
 
 /** A draft for other programs to read. */
@@ -36,7 +48,7 @@ export interface DraftRecord {
   }[]
   readonly handles: readonly (Omit<Handle, 'bears'> & { readonly part: string })[]
   readonly sizes: BagSizes
-  readonly findings: readonly Finding[]
+  readonly findings: readonly FindingRecord[]
 }
 
 /** A draft as plain values: each round with its words, the sizes in centimetres, the findings. */
@@ -53,6 +65,6 @@ export function asRecord(draft: Draft, terms: Terms, repeats: RepeatStyle = 'bra
   const handles = draft.parts.flatMap(part => part.handles.map(({ bears: _, ...handle }) => ({ ...handle, part: part.id })))
   return {
     finished: !draft.findings.some(({ weight }) => weight === 'stop'), rounds, pieces, handles, sizes: draft.sizes,
-    findings: draft.findings.map(finding => ({ ...finding, what: inTerms(finding.what, terms) })),
+    findings: draft.findings.map(finding => findingRecord(finding, { terms, units: draft.design.units })),
   }
 }

@@ -1,12 +1,12 @@
 import type { Draft } from '../draft/draft'
 import { type Casing, casingsOf } from '../draft/casing'
-import { formatCm } from '../measure/format'
+import { tape } from '../stitch/tell'
 import { type Cord, cordMaking, isWorked } from '../mouth/cords'
 import type { CordWay } from '../mouth/threading'
 import type { CordKind } from '../part/roles'
 
-function cordWords(kind: CordKind, { chains, lengthCm }: Cord, draft: Draft): string {
-  const long = `${formatCm(lengthCm, draft.design.units)} long once it is knotted`
+function cordWords(kind: CordKind, { chains, lengthCm }: Cord): string {
+  const long = `${tape(lengthCm)} long once it is knotted`
   return `${cordMaking(kind).made(chains)}${isWorked(kind) ? ':' : ','} ${long}`
 }
 
@@ -33,20 +33,20 @@ function casingLines(casing: Casing, draft: Draft): string[] {
   if (!threading.ok) return [threading.why]
   const [first, second] = threading.cords
   return [
-    `${cordsWords(spec.number, cordWords(spec.kind, cord, draft), of)}`,
+    `${cordsWords(spec.number, cordWords(spec.kind, cord), of)}`,
     `There are ${eyelets} eyelets; count them from the start of the round. Put a marker in `
     + `${threading.cords.map(({ start }) => start + 1).join(' and ')}${second ? `, ${eyelets / 2} apart` : ''}.`,
     runWords(first!, second ? 'First cord' : 'The cord'),
     ...(second ? [`${runWords(second, 'Second cord')} It lies behind the same posts as the first.`] : []),
     ...(opening
       ? [
-          `Two opening cords besides: ${cordWords(spec.kind, opening, draft)}. Loop one around the post after eyelet `
+          `Two opening cords besides: ${cordWords(spec.kind, opening)}. Loop one around the post after eyelet `
           + `${threading.quarters[0]! + 1} and one around the post after eyelet ${threading.quarters[1]! + 1}, and knot their ends: `
           + 'pulling them opens the bag.',
         ]
       : []),
-    'Knot each pair of ends together, tight against the fabric, with 1 to 1.5 cm beyond; or hide the joint in a bead, or turn the ends '
-    + 'inside. Beads and cords are not for small children.',
+    `Knot each pair of ends together, tight against the fabric, with ${tape(1)} to ${tape(1.5)} beyond; or hide the joint in a bead, or `
+    + 'turn the ends inside. Beads and cords are not for small children.',
   ]
 }
 

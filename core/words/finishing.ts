@@ -43,7 +43,7 @@ function lined(draft: Draft): string[] {
   const pieces = liningOf(draft.design, draft.parts, draft.sizes)
   if (pieces.length === 0) return []
   return [
-    `Cut the lining (${pieces.map(piece => pieceWords(piece, draft.design.units)).join('; ')}), sew it to a bag, turn the hem `
+    `Cut the lining (${pieces.map(pieceWords).join('; ')}), sew it to a bag, turn the hem `
     + 'under, put it '
     + 'in wrong side to wrong side, and sew it to the inside below the mouth with small stitches.',
   ]

@@ -51,7 +51,12 @@ function weightFact({ gauge }: Draft): Fact {
 
 function yarnFact(draft: Draft): Fact {
   const { strands } = draft.design.gauge
-  const needs = yarnNeeds(draft).map(({ yarn, metres }) => `${yarn.name}: about ${Math.ceil(metres)} m`)
+  // Strands held together make up the gauge: each is so many times finer.
+  const strandPer100g = yarnWeightFor(1 / draft.gauge.sc.width.cm).metresPer100g * strands
+  const needs = yarnNeeds(draft).map(({ yarn, metres }) => {
+    const grams = Math.ceil((metres * 100) / strandPer100g / 5) * 5
+    return `${yarn.name}: about ${Math.ceil(metres)} m, ${grams} g if 100 g hold ${strandPer100g} m`
+  })
   const double = strands > 1 ? `, all ${strands} strands together` : ''
   return { name: 'Yarn', value: `${needs.join('; ')} (estimate${double}; add a margin)` }
 }
@@ -105,7 +110,7 @@ function notions(draft: Draft): string {
 export function headOf(draft: Draft, terms: Terms, used: ReadonlySet<StitchKind>): Fact[] {
   const { design, sizes, parts } = draft
   const { strands, hookMm } = design.gauge
-  const lining = liningOf(design, parts, sizes).map(piece => pieceWords(piece, design.units))
+  const lining = liningOf(design, parts, sizes).map(pieceWords)
   return [
     ...sizeFacts(draft), { name: 'Hook', value: hookLabel(hookMm) }, gaugeFact(draft, terms, used), weightFact(draft), yarnFact(draft),
     ...(strands > 1 ? [{ name: 'Strands', value: `hold ${strands === 2 ? 'two' : strands} strands together throughout` }] : []),

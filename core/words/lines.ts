@@ -5,8 +5,8 @@ import type { Piece } from '../part/piece'
 import type { Worked } from '../round/worked'
 import type { YarnChange } from '../round/yarnChanges'
 import type { Terms } from '../stitch/dictionary'
+import { tell } from '../stitch/tell'
 import { cardsOf } from './cardsOf'
-import { inTerms } from './inTerms'
 import { capitalised } from './numbers'
 import { type Manner, type RepeatStyle, sayCount, saySentence } from './say'
 import type { Sentence } from './sentence'
@@ -84,7 +84,7 @@ function lineFor(draft: Draft, part: DraftPart, round: DraftRound, manner: Manne
   return {
     sentence, from: number, to: number, label: `${across ? 'Row' : 'Round'} ${number}`,
     words: capitalised(saySentence(sentence, { ...manner, start: draft.start, across })), ...countsOf(sentence), cards: cardsOf(sentence),
-    ...(note ? { note: inTerms(note, manner.terms) } : {}), ...(after ? { after } : {}),
+    ...(note ? { note: tell(note, { terms: manner.terms, units: draft.design.units }) } : {}), ...(after ? { after } : {}),
   }
 }
 

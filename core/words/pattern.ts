@@ -5,12 +5,12 @@ import { formatCm, formatLength } from '../measure/format'
 import { traitsOf } from '../part/start'
 import type { Piece } from '../part/piece'
 import type { Terms } from '../stitch/dictionary'
+import { tell } from '../stitch/tell'
 import { type Abbreviation, Spoken } from './abbreviations'
 import { cordLines } from './cordWords'
 import { finishingOf } from './finishing'
 import { floorWords } from './floorWords'
 import { type Fact, headOf } from './head'
-import { inTerms } from './inTerms'
 import { gathered, type PatternLine, type SaidLine, saidLines, saidRows } from './lines'
 import { notesOf, startOf } from './notes'
 import type { Manner, RepeatStyle } from './say'
@@ -77,7 +77,7 @@ class Writer {
   /** A text in the maker's vocabulary; what it names is spoken of. */
   say(text: string): string {
     this.spoken.text(text)
-    return inTerms(text, this.manner.terms)
+    return tell(text, { terms: this.manner.terms, units: this.draft.design.units })
   }
 
   sayAll(texts: readonly string[]): string[] {
@@ -190,10 +190,11 @@ export function patternOf(draft: Draft, terms: Terms, repeats: RepeatStyle = 'br
   const writer = new Writer(draft, { terms, repeats })
   const sections = writer.sections()
   const notes = writer.sayAll(notesOf(draft, terms))
+  const facts = headOf(draft, terms, writer.spoken.kinds).map(({ name, value }) => ({ name, value: writer.say(value) }))
   const unfinished = unfinishedOf(draft, text => writer.say(text))
   const finishing = unfinished.length > 0 ? [] : writer.sayAll(finishingOf(draft))
   return {
-    title: draft.design.name, terms, repeats, unfinished, facts: headOf(draft, terms, writer.spoken.kinds),
+    title: draft.design.name, terms, repeats, unfinished, facts,
     abbreviations: writer.spoken.abbreviations(), special: writer.spoken.special(), notes, sections, cards: cardsUsed(draft, sections),
     finishing, care: careOf(draft),
   }

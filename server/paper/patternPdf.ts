@@ -6,7 +6,7 @@ import { planOf } from '../../core/chart/plan'
 import { unrolled } from '../../core/chart/unrolled'
 import { cardOf } from '../../core/entry/cards'
 import type { Draft } from '../../core/draft/draft'
-import { inTerms } from '../../core/words/inTerms'
+import { tell } from '../../core/stitch/tell'
 import type { Pattern, PatternLine, PatternSection } from '../../core/words/pattern'
 import { piecesOf } from '../../core/words/pattern'
 import { ACCENT, type Fonts, type PaperWish, type Pen, Sheet } from './sheet'
@@ -108,8 +108,9 @@ function cards(sheet: Sheet, { design }: Draft, { cards: ids, terms }: Pattern):
   if (ids.length === 0) return
   sheet.heading('Where the hook goes', 130)
   sheet.text('The lit thread is the one to pick up; the arrow is the hook\'s way, dotted where it runs behind the work.')
-  const told = ids.map(cardOf).map(({ name, says, picture }) => ({ name: inTerms(name, terms), says: inTerms(says, terms), picture }))
-  sheet.figures(told, design.hands === 'left')
+  const told = { terms, units: design.units }
+  const figures = ids.map(cardOf).map(({ name, says, picture }) => ({ name: tell(name, told), says: tell(says, told), picture }))
+  sheet.figures(figures, design.hands === 'left')
 }
 
 function head(sheet: Sheet, pattern: Pattern): void {

@@ -3,7 +3,7 @@ import { fitted, WHERE } from '../../core/handle/onRim'
 import { placed } from '../../core/handle/placing'
 import { facingBelow, sts, wayOf } from '../../core/handle/rim'
 import { nothingWorked } from '../../core/handle/unworked'
-import { tape } from '../../core/measure/format'
+import { tape } from '../../core/stitch/tell'
 
 /** The exercise of a new handle: a ring to hang the bag on a hook by, sewn to the rim at its first side. */
 export const ringLoop = fitted({

@@ -42,7 +42,7 @@ test('sized by its contents; warned when they outgrow it; proposed anew', async 
   await expect(tally(page, 'Floor')).toContainText('26 × 11')
   await expect(page.getByLabel('What it must hold, to scale')).toBeAttached()
   await page.getByLabel('Length', { exact: true }).fill('40')
-  await expect(page.locator('[data-code="contents-outgrow"]')).toContainText('along the floor 40.0 cm is needed')
+  await expect(page.locator('[data-code="contents-outgrow"]')).toContainText('along the floor 40 cm is needed')
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: /^Undo/ }).click()
   await expect(page.locator('[data-code="contents-fit"]')).toBeVisible()

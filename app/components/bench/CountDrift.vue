@@ -4,6 +4,7 @@ import { WALL_STITCHES } from '~~/core/field/bounds'
 import type { Draft, DraftPart } from '~~/core/draft/draft'
 import { drift } from '~~/core/draft/drift'
 import { stepsWords } from '~~/core/words/stepWords'
+import { useTell } from '~/composables/useTell'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 import { useWays } from '~/stores/ways'
@@ -13,6 +14,7 @@ const props = defineProps<{ draft: Draft, part: DraftPart }>()
 const bag = useDocument()
 const view = useView()
 const ways = useWays()
+const told = useTell()
 const open = ref(false)
 const rounds = computed(() => ({ least: props.part.firstRound, most: props.part.firstRound + props.part.rounds.length - 1 }))
 const wanted = ref(rounds.value.most)
@@ -24,9 +26,9 @@ const found = computed(() => drift(props.draft, round.value, counted.value))
 
 function words(index: number): string {
   const way = found.value!.ways[index]!
-  if (!way.steps) return way.what
+  if (!way.steps) return told(way.what)
   const { edge } = props.draft.rounds[round.value - 1]!.worked
-  return `${way.what} ${stepsWords(way.steps, { terms: ways.terms, on: edge, start: props.draft.start })}.`
+  return `${told(way.what)} ${stepsWords(way.steps, { terms: ways.terms, on: edge, start: props.draft.start })}.`
 }
 </script>
 
@@ -57,14 +59,14 @@ function words(index: number): string {
       role="status"
       class="told"
     >
-      <p><strong>{{ found.mouth }}</strong></p>
+      <p><strong>{{ told(found.mouth) }}</strong></p>
       <p>It may come from:</p>
       <ul>
         <li
           v-for="cause in found.causes"
           :key="cause"
         >
-          {{ cause }}
+          {{ told(cause) }}
         </li>
       </ul>
       <p>What you can do:</p>
@@ -83,7 +85,7 @@ function words(index: number): string {
             @mouseenter="view.look(way.fix)"
             @mouseleave="view.look()"
           >
-            {{ way.fix.label }}
+            {{ told(way.fix.label) }}
           </v-btn>
         </li>
       </ul>

@@ -3,15 +3,14 @@ import { mdiChevronDown, mdiChevronRight } from '@mdi/js'
 import { computed, ref, useId } from 'vue'
 import { KIND_GROUPS, type KindGroup } from '~~/core/kind/kind'
 import { kindOf, wallKinds } from '~~/core/wall/wall'
-import { inTerms } from '~~/core/words/inTerms'
 import { type Tile, tileOf } from '~/looks/tiles'
 import { insideShade, threadLine } from '~/looks/yarnShade'
-import { useWays } from '~/stores/ways'
+import { useTell } from '~/composables/useTell'
 
 /** The kinds of part that a wall can have, each drawn in the part's own yarn. */
 const props = defineProps<{ value: string, colour: string, asks: string }>()
 const emit = defineEmits<{ pick: [band: string] }>()
-const ways = useWays()
+const told = useTell()
 const name = useId()
 /** Tiles of a group are drawn when it is opened. */
 const opened = ref<readonly KindGroup[]>([])
@@ -75,7 +74,7 @@ function toggle(group: KindGroup): void {
           v-for="kind in group.kinds"
           :key="kind.band"
           :class="{ chosen: kind.band === value }"
-          :title="inTerms(kind.does, ways.terms)"
+          :title="told(kind.does)"
         >
           <input
             type="radio"
@@ -99,7 +98,7 @@ function toggle(group: KindGroup): void {
       </div>
     </div>
     <p class="does">
-      {{ inTerms(own.does, ways.terms) }} <strong v-if="asks">{{ asks }}</strong>
+      {{ told(own.does) }} <strong v-if="asks">{{ asks }}</strong>
     </p>
   </fieldset>
 </template>

@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { mdiAlert, mdiAlertOctagon, mdiCheck, mdiEyeOutline } from '@mdi/js'
 import type { Finding, Fix, Weight } from '~~/core/part/finding'
-import { inTerms } from '~~/core/words/inTerms'
-import { useWays } from '~/stores/ways'
+import { useTell } from '~/composables/useTell'
 
 /** Findings, the heaviest first, each with the fix it offers. */
 const props = defineProps<{ findings: readonly Finding[] }>()
 const emit = defineEmits<{ fix: [fix: Fix], look: [fix?: Fix] }>()
 
-const ways = useWays()
+const told = useTell()
 const LOOKS: Record<Weight, { icon: string, word: string }> = {
   stop: { icon: mdiAlertOctagon, word: 'Stopped' },
   caution: { icon: mdiAlert, word: 'Take care' },
@@ -42,7 +41,7 @@ const sorted = () => [...props.findings].sort((a, b) => ORDER.indexOf(a.weight) 
       />
       <div>
         <strong>{{ LOOKS[finding.weight].word }}</strong>
-        <p>{{ inTerms(finding.what, ways.terms) }}</p>
+        <p>{{ told(finding.what) }}</p>
         <div
           v-if="finding.fix"
           class="fixes"
@@ -60,7 +59,7 @@ const sorted = () => [...props.findings].sort((a, b) => ORDER.indexOf(a.weight) 
             @focus="emit('look', fix)"
             @blur="emit('look')"
           >
-            {{ fix.label }}
+            {{ told(fix.label) }}
           </v-btn>
         </div>
       </div>

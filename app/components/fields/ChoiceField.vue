@@ -1,7 +1,6 @@
 <script setup lang="ts" generic="V extends string | number | boolean">
 import { computed, useId } from 'vue'
-import { inTerms } from '~~/core/words/inTerms'
-import { useWays } from '~/stores/ways'
+import { useTell } from '~/composables/useTell'
 
 /** One of a few, all in sight; what the chosen one does is said below, stitches in the maker's vocabulary. */
 const props = defineProps<{
@@ -12,8 +11,8 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [value: V] }>()
 
 const name = useId()
-const ways = useWays()
-const does = computed(() => inTerms(props.choices.find(({ value }) => value === props.value)?.does ?? '', ways.terms))
+const told = useTell()
+const does = computed(() => told(props.choices.find(({ value }) => value === props.value)?.does ?? ''))
 </script>
 
 <template>
@@ -31,7 +30,7 @@ const does = computed(() => inTerms(props.choices.find(({ value }) => value === 
           :checked="choice.value === value"
           @change="emit('change', choice.value)"
         >
-        <span>{{ inTerms(choice.name, ways.terms) }}</span>
+        <span>{{ told(choice.name) }}</span>
       </label>
     </div>
     <p

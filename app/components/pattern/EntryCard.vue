@@ -1,11 +1,10 @@
 <script setup lang="ts">
 import type { Card } from '~~/core/entry/card'
-import { inTerms } from '~~/core/words/inTerms'
-import { useWays } from '~/stores/ways'
+import { useTell } from '~/composables/useTell'
 
 /** A way that a stitch is entered or joined: its drawing, and two sentences. Left-handed makers see it mirrored. */
 defineProps<{ card: Card, leftHanded?: boolean }>()
-const ways = useWays()
+const told = useTell()
 </script>
 
 <template>
@@ -13,7 +12,7 @@ const ways = useWays()
     <svg
       :viewBox="`-4 -4 ${card.picture.width + 8} ${card.picture.height + 8}`"
       role="img"
-      :aria-label="inTerms(card.name, ways.terms)"
+      :aria-label="told(card.name)"
     >
       <g :transform="leftHanded ? `translate(${card.picture.width} 0) scale(-1 1)` : undefined">
         <g
@@ -41,8 +40,8 @@ const ways = useWays()
       </g>
     </svg>
     <figcaption>
-      <strong>{{ inTerms(card.name, ways.terms) }}</strong>
-      {{ inTerms(card.says, ways.terms) }}
+      <strong>{{ told(card.name) }}</strong>
+      {{ told(card.says) }}
     </figcaption>
   </figure>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiHelp, mdiRedo, mdiUndo, mdiThemeLightDark } from '@mdi/js'
 import { computed, ref } from 'vue'
+import { useTell } from '~/composables/useTell'
 import { useDocument } from '~/stores/document'
 import { useSaving } from '~/stores/saving'
 import { useView } from '~/stores/view'
@@ -8,6 +9,7 @@ import { type Light, useWays } from '~/stores/ways'
 import { type Shortcut, useShortcuts } from '~/composables/useShortcuts'
 
 const bag = useDocument()
+const told = useTell()
 const saving = useSaving()
 const view = useView()
 const ways = useWays()
@@ -95,6 +97,7 @@ useShortcuts(() => shortcuts.value)
       </NuxtLink>
       <NuxtLink
         to="/hook"
+        no-prefetch
         class="way wide-only"
       >
         Where the hook goes
@@ -107,16 +110,16 @@ useShortcuts(() => shortcuts.value)
         :icon="mdiUndo"
         size="small"
         :disabled="!bag.undoLabel"
-        :aria-label="bag.undoLabel ? `Undo: ${bag.undoLabel}` : 'Nothing to undo'"
-        :title="bag.undoLabel ? `Undo: ${bag.undoLabel} (u)` : 'Nothing to undo'"
+        :aria-label="bag.undoLabel ? `Undo: ${told(bag.undoLabel)}` : 'Nothing to undo'"
+        :title="bag.undoLabel ? `Undo: ${told(bag.undoLabel)} (u)` : 'Nothing to undo'"
         @click="bag.undo"
       />
       <v-btn
         :icon="mdiRedo"
         size="small"
         :disabled="!bag.redoLabel"
-        :aria-label="bag.redoLabel ? `Redo: ${bag.redoLabel}` : 'Nothing to redo'"
-        :title="bag.redoLabel ? `Redo: ${bag.redoLabel} (r)` : 'Nothing to redo'"
+        :aria-label="bag.redoLabel ? `Redo: ${told(bag.redoLabel)}` : 'Nothing to redo'"
+        :title="bag.redoLabel ? `Redo: ${told(bag.redoLabel)} (r)` : 'Nothing to redo'"
         @click="bag.redo"
       />
     </template>

@@ -1,0 +1,82 @@
+import { formatCm, inHundredthsOfAnInch, type Units } from '../measure/format'
+import { STITCHES, type StitchKind, type Terms } from './dictionary'
+
+/*
+ * Texts before they are told
+ * ==========================
+ *
+ * Findings, advice and labels are written before the maker's vocabulary and tape are known. What depends on those stands in curly
+ * brackets, as data, and is put into words in one place, here:
+ *
+ *     {dc} {dc.name}     a stitch, by its abbreviation or its name
+ *     {12.34 cm}         a length, on the maker's tape
+ *     {2.35 mm}          a length too fine for a tape, such as a stitch's
+ *     {3 stitch|stitches}  so many of something, in the singular or the plural
+ */
+
+/** What a text is told in: the maker's vocabulary, and what their tape is marked in. */
+export interface ToldIn {
+  readonly terms: Terms
+  readonly units: Units
+}
+
+/** A value that stands in a text. */
+export type Value
+  = { readonly cm: number } | { readonly mm: number } | { readonly stitch: StitchKind } | { readonly number: number, readonly of: string }
+
+const TOKEN = /\{(?:(-?[\d.]+) (cm|mm)|(-?[\d.]+) ([^|{}]+)\|([^{}]+)|(\w+)(\.name)?)\}/g
+
+/** A length in a text that is yet to be told. */
+export function tape(cm: number): string {
+  return `{${Math.round(cm * 10_000) / 10_000} cm}`
+}
+
+/** A fine length in a text that is yet to be told: to a hundredth of a millimetre. */
+export function fine(cm: number): string {
+  return `{${(cm * 10).toFixed(2)} mm}`
+}
+
+/** So many of something, in a text that is yet to be told. */
+export function many(number: number, one: string, several = `${one}s`): string {
+  return `{${number} ${one}|${several}}`
+}
+
+interface Token {
+  readonly value: Value
+  readonly words: (told: ToldIn) => string
+}
+
+function tokenOf(found: RegExpMatchArray | readonly (string | undefined)[]): Token | undefined {
+  const [, length, unit, number, one, several, kind, name] = found
+  if (length !== undefined && unit === 'cm') return { value: { cm: Number(length) }, words: ({ units }) => formatCm(Number(length), units) }
+  if (length !== undefined)
+    return {
+      value: { mm: Number(length) },
+      words: ({ units }) => (units === 'in' ? inHundredthsOfAnInch(Number(length) / 10) : `${length} mm`),
+    }
+  if (number !== undefined)
+    return { value: { number: Number(number), of: one! }, words: () => `${number} ${Math.abs(Number(number)) === 1 ? one : several}` }
+  if (kind === undefined || !(kind in STITCHES)) return undefined
+  return {
+    value: { stitch: kind as StitchKind },
+    words: ({ terms }) => STITCHES[kind as StitchKind][terms][name ? 'name' : 'abbreviation'],
+  }
+}
+
+/** A text in the maker's vocabulary and on their tape; brackets that hold nothing known stay as they are. */
+export function tell(text: string, told: ToldIn): string {
+  return text.replace(
+    TOKEN,
+    (whole: string, ...groups: unknown[]) => tokenOf([whole, ...(groups as (string | undefined)[])])?.words(told) ?? whole,
+  )
+}
+
+/** The values that a text holds, in order. */
+export function valuesIn(text: string): Value[] {
+  return [...text.matchAll(TOKEN)].flatMap(found => tokenOf(found)?.value ?? [])
+}
+
+/** The stitches that a text names by their abbreviations. */
+export function stitchesIn(text: string): StitchKind[] {
+  return [...text.matchAll(/\{(\w+)\}/g)].flatMap(([, kind]) => (kind! in STITCHES ? [kind as StitchKind] : []))
+}
