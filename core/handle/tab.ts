@@ -52,7 +52,7 @@ function workTab(spec: TabSpec, edge: Edge, setting: Setting): PartResult {
   const piece: Piece = {
     id: 'tab', name: 'Tab', times: 1, start: { kind: 'chain', chains: 0 },
     rows: rowsOf(foundation('stitch', wide, false), spec.stitch, spec.colour, steps), lengthCm: rows * height.cm,
-    widthCm: wide * width.cm, along: false, colour: spec.colour,
+    widthCm: wide * width.cm, along: false, free: true, colour: spec.colour,
     lead: `Right side facing, join the yarn in the first of the ${wide} stitches at the middle of the back (${back} of the last round).`,
     advice: [
       `The buttonhole is ${hole} ${hole === 1 ? 'chain' : 'chains'} over as many stitches skipped: try your button in it, it should go `

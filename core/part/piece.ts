@@ -17,6 +17,8 @@ export interface Piece {
   readonly widthCm: number
   /** Its first row runs along its length, not across it. */
   readonly along: boolean
+  /** Its last row is left free: nothing is sewn there. */
+  readonly free?: true
   /** Yarn that its rows do not tell: of a cord. */
   readonly cordYarnCm?: number
   readonly colour: string

@@ -136,7 +136,7 @@ const PLACES: readonly PlaceWords[] = [
 ]
 
 /** Words for all there is: `each st around`, and which of it. */
-const ALL = /^each ((?:st|ch-sp|ch|loop|hole)(?: and ch-sp| and st)?) (?:around|across)$|^\d+\w\w ch from hook and in each ch across$/i
+const ALL = /^each ((?:st|ch-sp|ch|loop|hole)(?: and ch-sp| and st)?) (?:around|across)$|^\d+\w\w ch from hook and (?:in|of) each ch across$/i
 
 function allOf(found: RegExpExecArray, { places, spaces }: Around): Place {
   return found[1]?.toLowerCase() === 'ch-sp' || found[1]?.toLowerCase() === 'loop' ? { aim: 'space', count: spaces } : { count: places }

@@ -24,6 +24,8 @@ function sewing({ pieces }: DraftPart, draft: Draft): string[] {
     .map((piece) => {
       const tail = formatCm(Math.max(30, Math.round((piece.widthCm * SEAM_LENGTHS * 2) / 5) * 5), draft.design.units)
       const each = piece.times > 1 ? 'each of them' : 'it'
+      if (piece.free)
+        return `${piece.name}: fasten off at the end of ${each}, and leave ${formatCm(TAIL_CM, draft.design.units)} to ` + 'weave in.'
       return `${piece.name}: leave ${tail} of yarn at the end of ${each} to sew with, and sew on as told there.`
     })
 }

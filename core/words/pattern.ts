@@ -135,9 +135,10 @@ const WORTH_MEASURING_CM = 2
 
 /** What the work measures when a part is done: the floor, or how tall it stands by then. */
 function checkOf({ design: { units }, parts }: Draft, part: DraftPart): string | undefined {
-  if (part.rounds.length === 0 || (!isBase(part) && part.size.height.cm < WORTH_MEASURING_CM)) return undefined
   const { floor } = part.size
-  if (isBase(part) && floor && floor.shape !== 'none') return `The floor should now measure ${floorWords(floor, units)}.`
+  const flat = isBase(part) && floor !== undefined && floor.shape !== 'none'
+  if (part.rounds.length === 0 || (!flat && part.size.height.cm < WORTH_MEASURING_CM)) return undefined
+  if (flat) return `The floor should now measure ${floorWords(floor, units)}.`
   const upTo = parts.slice(0, parts.indexOf(part) + 1)
   const height = upTo.reduce((sum, { size }) => ({ cm: sum.cm + size.height.cm, plusMinusCm: sum.plusMinusCm + size.height.plusMinusCm }), {
     cm: 0,

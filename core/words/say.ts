@@ -2,7 +2,7 @@ import { type Start, traitsOf } from '../part/start'
 import type { Loop } from '../round/step'
 import { type StitchKind, stitchName, type Terms } from '../stitch/dictionary'
 import { ordinal } from './numbers'
-import type { Clause, Count, Ending, Into, Lot, Opening, Repeating, Sentence, Sort, Working } from './sentence'
+import type { Clause, Count, Ending, Into, Joined, Lot, Opening, Repeating, Sentence, Sort, Working } from './sentence'
 
 /** How what comes again is written: between brackets with how often, or after an asterisk; both schools are in use (craft 15). */
 export const REPEAT_STYLES = ['brackets', 'asterisk'] as const
@@ -41,9 +41,8 @@ export function placesOf(sort: Sort, places: number): string {
 }
 
 /** A stitch's abbreviation with how it is worked: `FPdc`, `reverse sc`, `long dc`. */
-function named(kind: StitchKind, { loop = 'both', backwards, into }: Partial<Working>, terms: Terms): string {
-  const long = into?.at === 'below' || into?.at === 'gapBelow' ? 'long ' : ''
-  return `${backwards ? 'reverse ' : ''}${long}${POST[loop] ?? ''}${stitchName(kind, terms).abbreviation}`
+function named(kind: StitchKind, { loop, backwards, long }: Omit<Joined, 'kind'>, terms: Terms): string {
+  return `${backwards ? 'reverse ' : ''}${long ? 'long ' : ''}${POST[loop] ?? ''}${stitchName(kind, terms).abbreviation}`
 }
 
 function nextWords(sort: Sort, places: number, each: boolean): string {
@@ -70,6 +69,7 @@ function firstChainWords({ start }: Speech): string {
 interface Said {
   readonly places: number
   readonly each: boolean
+  readonly loop: Loop
   readonly speech: Speech
 }
 
@@ -87,11 +87,11 @@ const INTO_WORDS: IntoWords = {
   otherHalf: () => 'the other half of the first loop', firstChain: (_, { speech }) => firstChainWords(speech),
   lastChain: (_, { speech }) => (traitsOf(speech.start).stitched ? 'foundation st made first' : 'last ch'),
   firstChainAgain: (_, { speech }) => `same ${traitsOf(speech.start).stitched ? 'foundation st' : 'ch'} as the first st`,
-  alongChain: (_, { speech }) => `${firstChainWords(speech)} and in each ch across`,
+  alongChain: (_, { speech, loop }) => `${firstChainWords(speech)} and ${loop === 'both' ? 'in' : 'of'} each ch across`,
 }
 
-function intoWords(into: Into, places: number, each: boolean, speech: Speech): string {
-  return (INTO_WORDS[into.at] as (into: Into, said: Said) => string)(into, { places, each, speech })
+function intoWords(into: Into, said: Said): string {
+  return (INTO_WORDS[into.at] as (into: Into, said: Said) => string)(into, said)
 }
 
 function lotWords(lot: Lot, name: (kind: StitchKind) => string): string {
@@ -106,12 +106,14 @@ function workWords(clause: Working, speech: Speech): string {
   const { what, loop, into, places, rows } = clause
   const [only] = what
   const oneEach = what.length === 1 && only !== undefined && !('chains' in only) && only.times === 1
-  const name = (kind: StitchKind) => named(kind, clause, speech.terms)
+  const long = into.at === 'below' || into.at === 'gapBelow'
+  const name = (kind: StitchKind) =>
+    named(kind, { loop, ...(clause.backwards ? { backwards: true } : {}), ...(long ? { long } : {}) }, speech.terms)
   const lots = what.map(lot => lotWords(lot, name)).join(', ')
   const said = rows ? FAN : what.length === 1 ? lots : `(${lots})`
   const preposition = POST[loop] ? 'around' : 'in'
   const each = !oneEach || loop === 'bump' || into.at === 'bridge'
-  return `${said} ${preposition} ${LOOP_WORDS[loop]}${intoWords(into, places, each, speech)}`
+  return `${said} ${preposition} ${LOOP_WORDS[loop]}${intoWords(into, { places, each, loop, speech })}`
 }
 
 /** `sc2tog` over stitches; over anything else it is said over what. */

@@ -106,10 +106,18 @@ export interface Opening {
   readonly from?: { readonly at: 'join' | 'first' | 'slip', readonly sort: Sort, readonly into: boolean }
 }
 
+/** The stitch that a round is joined to, as it was worked. */
+export interface Joined {
+  readonly kind: StitchKind
+  readonly loop: Loop
+  readonly backwards?: true
+  readonly long?: true
+}
+
 /** How a round ends. */
 export type Ending
   = | { readonly end: 'open' }
-    | { readonly end: 'join', readonly to: { readonly kind: StitchKind, readonly loop: Loop, readonly backwards?: true } }
+    | { readonly end: 'join', readonly to: Joined }
   /** To the top of the starting chain; `nth` of its chains where more follow above it. */
     | { readonly end: 'joinChain', readonly nth?: number }
     | { readonly end: 'joinSpace' }

@@ -3,7 +3,7 @@ import { type Edge, PLACE_CODE, placesOf } from '../round/edge'
 import { Reading } from '../round/reading'
 import type { Step, StitchStep } from '../round/step'
 import { kindAt, type Worked } from '../round/worked'
-import { LOOPS } from '../round/step'
+import { AIMS, LOOPS } from '../round/step'
 import type { StitchKind } from '../stitch/dictionary'
 import { withoutFirstStitch } from './peel'
 import type { Clause, Count, Ending, Opening, Sentence, Sort, Working } from './sentence'
@@ -153,7 +153,12 @@ function endingOf(worked: Worked, spaceChains: number): Ending {
   if (begin.counts) return { end: 'joinChain', ...(spaceChains > 0 ? { nth: begin.chains } : {}) }
   if (kindAt(worked, 0) === 'ch') return { end: 'joinSpace' }
   const backwards = firstStep(steps)?.backwards
-  return { end: 'join', to: { kind: kindAt(worked, 0), loop: LOOPS[worked.loops[0]!]!, ...(backwards ? { backwards } : {}) } }
+  const aim = AIMS[worked.aims[0]!]!
+  const long = aim === 'below' || aim === 'gapBelow'
+  return {
+    end: 'join',
+    to: { kind: kindAt(worked, 0), loop: LOOPS[worked.loops[0]!]!, ...(backwards ? { backwards } : {}), ...(long ? { long } : {}) },
+  }
 }
 
 /** What a round leaves: stitches, and spaces by their chains. */

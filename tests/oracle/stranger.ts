@@ -327,7 +327,7 @@ class Working {
 
   /** Places of a chain or a foundation with names of their own. */
   private foundation(place: string, lots: () => void): void {
-    if (/^\d+\w\w ch from hook and in each ch across$/.test(place)) return this.everywhere(['ch'], lots)
+    if (/^\d+\w\w ch from hook and (in|of) each ch across$/.test(place)) return this.everywhere(['ch'], lots)
     if (/^(\d+\w\w ch from hook|last ch|foundation st made (last|first)|same (ch|foundation st) as the first st)$/.test(place)) {
       const { is } = this.here()
       if (is !== 'ch' && is !== 'st' && (is !== 'under' || !place.startsWith('same')))
