@@ -12,6 +12,7 @@ import { draft } from '../core/draft/draft'
 import { fit } from '../core/fit/fit'
 import { gaugeOf } from '../core/gauge/gauge'
 import { patternOf } from '../core/words/pattern'
+import { paperOf } from './paper'
 
 /** A bag of about ten thousand stitches. */
 const starter = newDesign('Bench bag')
@@ -165,4 +166,6 @@ console.log(
 line('net, redraft', redraftNet, 16)
 line('net, words', wordsOfNet, 16)
 line('net, chart', chartOfNet, 16)
+const paper = await paperOf(big)
+line(`on paper, ${paper.pages} pages`, paper.ms, 1000)
 if (sink === 0) console.log('nothing was measured')

@@ -7,6 +7,7 @@ import { AIMS, LOOPS } from '../round/step'
 import type { StitchKind } from '../stitch/dictionary'
 import { withoutFirstStitch } from './peel'
 import type { Clause, Count, Ending, Opening, Sentence, Sort, Working } from './sentence'
+import { same } from './tidy'
 import { Walk } from './walk'
 
 /** What a round's sentence depends on besides the round. */
@@ -61,7 +62,7 @@ function ofEach(clauses: readonly Clause[], on: Edge): readonly Clause[] {
 }
 
 function sameWork(a: Working, b: Working): boolean {
-  return a.loop === b.loop && a.backwards === b.backwards && JSON.stringify(a.what) === JSON.stringify(b.what)
+  return a.loop === b.loop && a.backwards === b.backwards && same(a.what, b.what)
 }
 
 /** A row all along a fresh chain is said as one: `sc in 2nd ch from hook and in each ch across`. */

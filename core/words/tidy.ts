@@ -5,8 +5,13 @@ import type { Clause, Working } from './sentence'
  * stands in one of its own kind more than once deep.
  */
 
-function same(a: unknown, b: unknown): boolean {
-  return JSON.stringify(a) === JSON.stringify(b)
+/** Whether two clauses, or parts of them, say the same. */
+export function same(a: unknown, b: unknown): boolean {
+  if (a === b) return true
+  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
+  if (Array.isArray(a)) return Array.isArray(b) && a.length === b.length && a.every((one, i) => same(one, b[i]))
+  const names = Object.keys(a)
+  return names.length === Object.keys(b).length && names.every(name => same(a[name as keyof typeof a], b[name as keyof typeof b]))
 }
 
 /** Whether two clauses do the same in places one after the other, so that they are one run. */
@@ -14,7 +19,7 @@ function runsOn(a: Clause, b: Clause): boolean {
   if (a.say === 'skip' && b.say === 'skip') return a.sort === b.sort
   if (a.say !== 'work' || b.say !== 'work' || a.rows || b.rows) return false
   if (a.into.at !== 'next' && a.into.at !== 'below' && a.into.at !== 'singleChain') return false
-  return same({ ...a, places: 0 }, { ...b, places: 0 })
+  return a.loop === b.loop && a.backwards === b.backwards && same(a.into, b.into) && same(a.what, b.what)
 }
 
 /** Neighbours that do the same, as one. */
@@ -51,11 +56,10 @@ export function repeated(times: number, clauses: readonly Clause[]): Clause[] {
 
 /** Turns one after the other, those alike gathered: `[a, a, a, b]` is a three times and b. */
 export function turnsTogether(turns: readonly (readonly Clause[])[]): Clause[] {
-  const keys = turns.map(turn => JSON.stringify(turn))
   const found: Clause[] = []
   for (let i = 0; i < turns.length;) {
     let to = i + 1
-    while (to < turns.length && keys[to] === keys[i]) to++
+    while (to < turns.length && same(turns[to], turns[i])) to++
     found.push(...repeated(to - i, turns[i]!))
     i = to
   }
@@ -66,22 +70,24 @@ export function turnsTogether(turns: readonly (readonly Clause[])[]): Clause[] {
 const LONGEST_TURN = 6
 
 /** How often the stretch of `length` clauses at `at` comes, one after the other. */
-function timesHere(keys: readonly string[], at: number, length: number): number {
+function timesHere(clauses: readonly Clause[], at: number, length: number): number {
   let times = 1
-  while (at + (times + 1) * length <= keys.length && keys.slice(at, at + length).every((key, i) => key === keys[at + times * length + i]))
-    times++
+  const comesAgain = () => {
+    for (let i = 0; i < length; i++) if (!same(clauses[at + i], clauses[at + times * length + i])) return false
+    return true
+  }
+  while (at + (times + 1) * length <= clauses.length && comesAgain()) times++
   return times
 }
 
 /** Stretches that come several times over, said once: only where that makes it shorter. */
 export function foldedAgain(clauses: readonly Clause[]): Clause[] {
   if (clauses.length < 4) return [...clauses]
-  const keys = clauses.map(clause => JSON.stringify(clause))
   const found: Clause[] = []
   for (let at = 0; at < clauses.length;) {
     let best = { length: 1, times: 1 }
     for (let length = 1; length <= LONGEST_TURN; length++) {
-      const times = timesHere(keys, at, length)
+      const times = timesHere(clauses, at, length)
       if (times > 1 && times * length > best.times * best.length) best = { length, times }
     }
     found.push(...repeated(best.times, clauses.slice(at, at + best.length)))

@@ -67,12 +67,11 @@ export class Walk {
   }
 
   private repeat(times: number, steps: readonly Step[]): Clause[] {
-    // On an edge of one sort every turn reads like the first.
-    if (this.isPlain && times > 1 && !hasGaps(steps)) {
+    // Where the edge does not matter, every turn reads like the first.
+    if (times > 1 && (this.isPlain ? !hasGaps(steps) : speaksForItself(steps))) {
       const turn = this.say(steps)
-      const first = this.reading
       for (let i = 1; i < times; i++) this.passBy(steps)
-      return this.reading === first ? turnsTogether(Array.from({ length: times }, () => turn)) : repeated(times, turn)
+      return repeated(times, turn)
     }
     return turnsTogether(Array.from({ length: times }, () => this.say(steps)))
   }
@@ -86,9 +85,21 @@ export class Walk {
 
   private plain: boolean | undefined
 
-  /** Goes on over what steps use up, on an edge of stitches. */
+  /** Goes on over what steps use up. */
   private passBy(steps: readonly Step[]): void {
-    for (const step of steps) this.reading += usedBy(step)
+    for (const step of steps) {
+      const spaces = 'aim' in step && step.aim === 'space' ? (step.do === 'stitch' ? step.times : 1) : 0
+      for (let i = 0; i < spaces; i++) {
+        this.passTops()
+        this.reading++
+      }
+      this.reading += usedBy(step)
+    }
+  }
+
+  /** Passes the tops before the next space. */
+  private passTops(): void {
+    while (this.reading < this.on.count && this.sortAt(this.placeHere()) === 'st') this.reading++
   }
 
   private placeHere(ahead = 0): number {
@@ -116,7 +127,7 @@ export class Walk {
   private take(aim: Aim, landmark: Landmark | undefined): Into {
     const named = landmark && PLACE_OF[landmark]
     if (aim === 'start' || aim === 'same') return named ?? { at: 'same', sort: this.sortAt(this.placeHere(-1)) }
-    if (aim === 'space') while (this.reading < this.on.count && this.sortAt(this.placeHere()) === 'st') this.reading++
+    if (aim === 'space') this.passTops()
     const sort = aim === 'space' && this.sortHere(landmark) === 'st' ? 'space' : this.sortHere(landmark)
     if (aim === 'chains') return this.takeChain()
     if (!this.isRing()) this.reading++
@@ -211,6 +222,11 @@ export class Walk {
 
 function lotOf(part: StitchStep | ChainStep): Lot {
   return part.do === 'chain' ? { chains: part.chains } : { kind: part.kind, times: part.times }
+}
+
+/** Whether the words of steps are the same whatever lies below: chains, and what goes into loops. */
+function speaksForItself(steps: readonly Step[]): boolean {
+  return steps.every(step => step.do === 'chain' || ((step.do === 'stitch' || step.do === 'group') && step.landmark === 'loop'))
 }
 
 /** Whether steps go into gaps, which read differently from turn to turn. */

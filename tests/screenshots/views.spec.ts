@@ -19,7 +19,10 @@ test('the bench by lamplight, on a tape in inches', async ({ page, request }) =>
   await page.emulateMedia({ colorScheme: 'dark' })
   await page.goto(`/bags/${await idOf(request, 'Windfall apple tidy')}`)
   await expect(tally(page, 'Rounds')).toBeVisible()
-  await page.getByRole('button', { name: /^Wall 1/ }).first().click()
+  await page
+    .getByRole('button', { name: /^Wall 1/ })
+    .first()
+    .click()
   await page.screenshot(shot('bench-dark'))
 })
 
@@ -34,6 +37,12 @@ test('the pattern on a phone', async ({ page, request }) => {
   await page.goto(`/bags/${await idOf(request, 'Twine tub')}/pattern`)
   await expect(page.getByText('Round 1', { exact: true })).toBeVisible()
   await page.screenshot(shot('pattern-phone'))
+})
+
+test('where the hook goes', async ({ page }) => {
+  await page.goto('/hook')
+  await expect(page.getByText('Back and third loops', { exact: true })).toBeVisible()
+  await page.screenshot(shot('hook'))
 })
 
 test('entering a swatch', async ({ page }) => {
@@ -87,7 +96,10 @@ test('an onion net, hanging', async ({ page, request }) => {
 test('a pouch drawn together', async ({ page, request }) => {
   await page.goto(`/bags/${await idOf(request, 'Seed-head pouch')}`)
   await expect(tally(page, 'Rounds')).toBeVisible()
-  await page.locator('nav.labels').getByRole('button', { name: /casing/ }).click()
+  await page
+    .locator('nav.labels')
+    .getByRole('button', { name: /casing/ })
+    .click()
   await page.getByLabel('Pull the cords').fill('0.8')
   await page.locator('.threading').scrollIntoViewIfNeeded()
   await page.getByLabel('How far the cords are threaded').fill('0.8')
@@ -103,6 +115,9 @@ test('handles over the slots of a tote', async ({ page, request }) => {
 
 test('sewn straps, a button and its loop', async ({ page, request }) => {
   await page.goto(`/bags/${await idOf(request, 'Cider stall bag')}`)
-  await page.locator('nav.labels').getByRole('button', { name: /button and loop/ }).click()
+  await page
+    .locator('nav.labels')
+    .getByRole('button', { name: /button and loop/ })
+    .click()
   await page.screenshot(shot('bench-straps'))
 })

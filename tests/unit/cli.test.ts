@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process'
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
@@ -56,6 +56,16 @@ describe('the command line', () => {
     },
     30_000,
   )
+
+  it('writes a draft that stops, says so at its head and on the other channel, and ends with exit code 2', () => {
+    const net = JSON.parse(readFileSync(join(root, 'demo/onion-net.json'), 'utf8')) as Record<string, unknown>
+    const base = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 61 } }, colour: 'main' }
+    const { status, stdout, stderr } = draftFile(JSON.stringify({ ...net, base }), '--repeats', 'asterisk')
+    expect(status).toBe(2)
+    expect(stdout).toContain('NOT FINISHED')
+    expect(stdout).toContain('THE PATTERN STOPS HERE')
+    expect(stderr).toContain('not a finished pattern')
+  }, 30_000)
 
   it('refuses a file that is not there', () => {
     const { status, stderr } = spawnSync('npm', ['run', '-s', 'draft', '--', join(folder, 'nowhere.json')], { cwd: root, encoding: 'utf8' })
