@@ -25,7 +25,7 @@ const NEVER: readonly (readonly [RegExp, string])[] = [
   [/\{[^}]*\{/, 'curly brackets in curly brackets'], [/\([^)]*\((?!counts)/, 'round brackets in round brackets'],
   [/\bnext(?: \d+)?(?=[,;\]}]|$)/, 'next what?'], [/\b1 (?:sts|chs|loops|ch-sps|row ends|holes)\b/, '"1 sts"'],
   [/\b(?:[2-9]|\d\d+) (?:st|ch|loop|ch-sp|row end|hole)(?![\w-]|.?\])/, 'many of one'], [/\bnext 1 \b/, 'next 1'],
-  [/NaN|undefined|\{\w+\}/, 'a slip'], [/3rd ch of (?:starting|beg) ch(?!ain)/, 'a join to the third chain of a foundation'],
+  [/NaN|undefined|\{\w+\}/, 'a slip'], [/^(?!.*counts as first [a-z ]+ and ch \d).*\d\w\w ch of beg ch/i, 'a join to the third chain of a foundation'],
 ]
 
 describe('the words of every round', () => {
@@ -97,7 +97,7 @@ function said(pattern: Pattern): string {
     .flatMap(({ lead = '', advice, lines, finish = [] }) => [
       lead, ...advice, ...lines.map(({ words, count, note = '' }) => `${words} ${count} ${note}`), ...finish,
     ])
-    .concat(pattern.finishing, pattern.notes)
+    .concat(pattern.finishing, pattern.notes, pattern.special.map(({ long }) => long))
     .join('\n')
 }
 
