@@ -48,7 +48,7 @@ const told = useTell()
 
 <style scoped>
 .card { margin: 0; break-inside: avoid; }
-svg { display: block; height: 8.5rem; max-width: 100%; margin-bottom: 0.4rem; background: var(--paper, transparent); }
+svg { display: block; height: 8.5rem; max-width: 100%; margin-bottom: 0.4rem; }
 .thread path { fill: none; stroke: var(--thread, #d9cbb0); stroke-width: 4.2; stroke-linecap: round; }
 .thread path.edge { stroke: var(--ink); stroke-width: 5.6; }
 .thread.behind { opacity: 0.42; }
