@@ -45,7 +45,7 @@ describe('where the hook goes', () => {
       const used = new Set(sections.flatMap(({ lines }) => lines.flatMap(line => line.cards)))
       for (const id of used) expect(cards).toContain(id)
       const beyond = cards.filter(id => !used.has(id))
-      for (const id of beyond) expect(['both', 'foundationSc', 'colourChange', 'whipSeam', 'slipSeam']).toContain(id)
+      for (const id of beyond) expect(['both', 'foundationSc', 'colourChange', 'whipSeam', 'slipSeam', 'backStitch']).toContain(id)
     }
   })
 

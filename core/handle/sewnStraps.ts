@@ -86,7 +86,7 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
   const inStitches = Math.floor(placing.gaps[1] / 2)
   const piece: Piece = {
     id: 'strap', name: spec.number === 2 ? 'Straps' : 'Strap', times: spec.number, ...made, along: spec.worked !== 'across',
-    colour: spec.colour,
+    colour: spec.colour, seam: 'backStitch',
     advice: [
       spec.worked === 'across'
         ? 'Short rows across: the edges are the row ends. An edging of {sc} along both keeps it from curling.'

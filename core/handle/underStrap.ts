@@ -39,7 +39,7 @@ function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): Par
   const made = strip(spec.worked, spec.stitch, spec.wide, count, spec.colour, setting.gauge)
   const [one, other] = placing.firsts.map(first => sts(first, foot, edge.count)) as [string, string]
   const piece: Piece = {
-    id: 'strap', name: 'Strap', times: 1, ...made, along: spec.worked !== 'across', colour: spec.colour, advice: [],
+    id: 'strap', name: 'Strap', times: 1, ...made, along: spec.worked !== 'across', colour: spec.colour, seam: 'backStitch', advice: [],
     finish: [
       `Join its ends to a ring, ${tape(SEAM_CM)} one over the other, there and back with ${LINES[spec.lines]}; lay that seam under `
       + 'the floor.',

@@ -32,7 +32,7 @@ function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
   )
   const zipCm = Math.max(3, Math.round(made.lengthCm))
   const piece: Piece = {
-    id: 'facing', name: 'Zip facings', times: 2, ...made, along: true, colour: spec.colour,
+    id: 'facing', name: 'Zip facings', times: 2, ...made, along: true, colour: spec.colour, seam: 'backStitch',
     advice: [`Take a zip of about ${tape(zipCm)}, or a longer one cut off: closed ends that can be sewn over.`],
     finish: [
       `Pin each facing along one side of the zip, its edge ${tape(0.5)} from the teeth, and sew it with small back stitches: by hand, `

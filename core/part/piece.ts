@@ -1,3 +1,4 @@
+import type { CardId } from '../entry/cards'
 import type { Worked } from '../round/worked'
 import type { Start } from './start'
 
@@ -19,6 +20,8 @@ export interface Piece {
   readonly along: boolean
   /** Its last row is left free: nothing is sewn there. */
   readonly free?: true
+  /** How it is sewn on; whip stitch if left out. */
+  readonly seam?: CardId
   /** Yarn that its rows do not tell: of a cord. */
   readonly cordYarnCm?: number
   readonly colour: string

@@ -170,7 +170,7 @@ function cardsUsed(draft: Draft, sections: readonly PatternSection[]): CardId[] 
   if (traitsOf(draft.start).stitched) used.add('foundationSc')
   if (sections.some(({ lines }) => lines.some(({ after }) => after))) used.add('colourChange')
   for (const { seam } of draft.parts) if (seam) used.add(seam)
-  if (piecesOf(draft).some(({ rows }) => rows.length > 0)) used.add('whipSeam')
+  for (const { rows, free, seam = 'whipSeam' } of piecesOf(draft)) if (rows.length > 0 && !free) used.add(seam)
   return CARDS.map(({ id }) => id).filter(id => used.has(id))
 }
 

@@ -129,6 +129,25 @@ describe('the abbreviations', () => {
   )
 })
 
+/**
+ * Abbreviations of the Craft Yarn Council's published list (US) and its UK column, from memory; `miss` and `ss` are the UK forms. Those
+ * of posts and decreases are made of them (craft 15).
+ */
+const PUBLISHED = new Set([
+  'ch', 'sl st', 'sc', 'hdc', 'dc', 'tr', 'ch-sp', 'sp', 'sk', 'beg', 'rep', 'st, sts', 'ss', 'htr', 'dtr', 'miss',
+])
+
+it('uses no abbreviation but published ones', () => {
+  for (const drafted of drafts) {
+    for (const [terms, repeats] of MANNERS) {
+      const { abbreviations, special } = patternOf(drafted, terms, repeats)
+      for (const { short } of abbreviations) expect(PUBLISHED.has(short.replace(/^[FB]P/, '').replace(/\d+tog$/, '')), short).toBe(true)
+      for (const { short } of special)
+        expect(short === 'fan' || PUBLISHED.has(short.replace(/^(long |reverse |[FB]P)/, '')), short).toBe(true)
+    }
+  }
+}, LONG_MS)
+
 /** Rounds as a reader would work them off: blocks that come again are gone through again. */
 function workedOff(pattern: Pattern): number[] {
   const rounds: number[] = []
