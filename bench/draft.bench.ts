@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import { stacked } from '../core/design/partIds'
 import { compareSchools } from '../core/base/schools'
 import { neighbours } from '../core/base/sizing'
@@ -7,6 +8,7 @@ import { handleFronts } from '../core/chart/handles'
 import { planOf } from '../core/chart/plan'
 import { unrolled } from '../core/chart/unrolled'
 import type { Design, WallPart } from '../core/design/design'
+import { readDesign } from '../core/design/read'
 import { newDesign } from '../core/design/starter'
 import { draft } from '../core/draft/draft'
 import { fit } from '../core/fit/fit'
@@ -166,6 +168,8 @@ console.log(
 line('net, redraft', redraftNet, 16)
 line('net, words', wordsOfNet, 16)
 line('net, chart', chartOfNet, 16)
-const paper = await paperOf(big)
+const sack = readDesign(JSON.parse(readFileSync('demo/root-sack.json', 'utf8')))
+if (!sack.ok) throw new Error('the root sack cannot be read')
+const paper = await paperOf(sack.document)
 line(`on paper, ${paper.pages} pages`, paper.ms, 1000)
 if (sink === 0) console.log('nothing was measured')
