@@ -4,7 +4,7 @@ import type { Measured } from '../gauge/gauge'
 import { CM_PER_INCH, formatCm, formatLength, type Units } from '../measure/format'
 import { type FabricKind, STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
 import { hookLabel } from '../stitch/hooks'
-import { yarnWeightFor } from '../stitch/yarnWeights'
+import { YARN_WEIGHTS, type YarnWeight, yarnWeightFor } from '../stitch/yarnWeights'
 import { yarnNeeds } from '../yarn/yarn'
 import { isWorked } from '../mouth/cords'
 import { floorWords } from './floorWords'
@@ -40,25 +40,35 @@ function gaugeFact({ design }: Draft, terms: Terms, used: ReadonlySet<StitchKind
   return { name: terms === 'us' ? 'Gauge' : 'Tension', value: `${counted.join('; ')} over ${over.words} (${how})` }
 }
 
-/** The class of yarn that works up to this gauge, by the published standard. */
-function weightFact({ gauge }: Draft): Fact {
-  const { number, name } = yarnWeightFor(1 / gauge.sc.width.cm)
-  return {
-    name: 'Yarn weight',
-    value: `about class ${number}, ${name.toLowerCase()}, by the gauge (a firm bag is worked tighter than ` + 'a label says)',
-  }
+/**
+ * The classes of yarn that this is probably worked in: a firm bag reads a class or two finer than its label would (craft 15; rule of thumb).
+ */
+function likelyClasses({ gauge }: Draft): readonly [finer: YarnWeight, heavier: YarnWeight] {
+  const { number } = yarnWeightFor(1 / gauge.sc.width.cm)
+  const heaviest = YARN_WEIGHTS.length - 1
+  return [YARN_WEIGHTS[Math.min(heaviest, number + 1)]!, YARN_WEIGHTS[Math.min(heaviest, number + 2)]!]
 }
 
+function weightFact(draft: Draft): Fact {
+  const [finer, heavier] = likelyClasses(draft)
+  const classes
+    = finer === heavier
+      ? `class ${finer.number}, ${finer.name}`
+      : `class ${finer.number} or ${heavier.number}, ` + `${finer.name} or ${heavier.name}`
+  return { name: 'Yarn weight', value: `about ${classes.toLowerCase()}, worked tighter than a label says` }
+}
+
+/** Metres and grams by colour; grams by what the likely classes usually hold, so that a ball's band says it better. */
 function yarnFact(draft: Draft): Fact {
   const { strands } = draft.design.gauge
   // Strands held together make up the gauge: each is so many times finer.
-  const strandPer100g = yarnWeightFor(1 / draft.gauge.sc.width.cm).metresPer100g * strands
+  const [most, least] = likelyClasses(draft).map(({ metresPer100g }) => metresPer100g * strands) as [number, number]
   const needs = yarnNeeds(draft).map(({ yarn, metres }) => {
-    const grams = Math.ceil((metres * 100) / strandPer100g / 5) * 5
-    return `${yarn.name}: about ${Math.ceil(metres)} m, ${grams} g if 100 g hold ${strandPer100g} m`
+    const [from, to] = [most, least].map(per100g => Math.ceil((metres * 100) / per100g / 5) * 5)
+    return `${yarn.name}: about ${Math.ceil(metres)} m, ${from === to ? to : `${from} to ${to}`} g`
   })
   const double = strands > 1 ? `, all ${strands} strands together` : ''
-  return { name: 'Yarn', value: `${needs.join('; ')} (estimate${double}; add a margin)` }
+  return { name: 'Yarn', value: `${needs.join('; ')} (estimate${double}; grams by metres on the ball band are surer; add a margin)` }
 }
 
 /** Sizes that depend on what hangs or stands on the bag. */

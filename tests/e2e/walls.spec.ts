@@ -77,6 +77,9 @@ test('bands are moved by dragging, by keyboard and by button, doubled and thrown
   await page.mouse.down()
   await page.mouse.move(from.x + 8, from.y - 10, { steps: 4 })
   await page.mouse.move(to.x + 8, to.y + 4, { steps: 8 })
+  // A hand rests a moment: while the others still make room, what is over them is not yet looked at.
+  await page.waitForTimeout(300)
+  await page.mouse.move(to.x + 8, to.y + 2, { steps: 3 })
   await page.mouse.up()
   await expect.poll(() => stack(page)).toEqual(['Wall 3', 'Wall 2, moss', 'Wall 1, boxes'])
   await page
