@@ -40,9 +40,7 @@ function gaugeFact({ design }: Draft, terms: Terms, used: ReadonlySet<StitchKind
   return { name: terms === 'us' ? 'Gauge' : 'Tension', value: `${counted.join('; ')} over ${over.words} (${how})` }
 }
 
-/**
- * The classes of yarn that this is probably worked in: a firm bag reads a class or two finer than its label would (craft 15; rule of thumb).
- */
+/** The classes of yarn that this is probably worked in: a firm bag reads a class or two finer than its label would (craft 15). */
 function likelyClasses({ gauge }: Draft): readonly [finer: YarnWeight, heavier: YarnWeight] {
   const { number } = yarnWeightFor(1 / gauge.sc.width.cm)
   const heaviest = YARN_WEIGHTS.length - 1
