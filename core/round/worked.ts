@@ -16,14 +16,29 @@ export interface Worked {
   readonly aims: Uint8Array
 }
 
-/** The middle of the places of the edge below that were skipped between two neighbours, the short way round; -1 if there were none. */
-export function skippedBetween({ from, to, over, closed }: Edge, before: number, after: number): number {
-  if (before < 0 || after < 0 || over === 0) return -1
+/** Places skipped: how many, which of them is the middle one, from 1, and its place. */
+export interface SkippedRun {
+  readonly number: number
+  readonly nth: number
+  readonly middle: number
+}
+
+/**
+ * The places of the edge below that were skipped between two neighbours, the short way round; nothing if none were. Of two the
+ * earlier is the middle one.
+ */
+export function skippedRun({ from, to, over, closed }: Edge, before: number, after: number): SkippedRun | undefined {
+  if (before < 0 || after < 0 || over === 0) return undefined
   const onwards = (a: number, b: number) => closed ? (b - a + over) % over : Math.abs(b - a)
   const ahead = onwards(to[before]!, from[after]!)
   const back = onwards(to[after]!, from[before]!)
   const [start, wide] = ahead <= back ? [to[before]!, ahead] : [to[after]!, back]
-  return wide < 2 ? -1 : (start + (wide >> 1)) % over
+  return wide < 2 ? undefined : { number: wide - 1, nth: wide >> 1, middle: (start + (wide >> 1)) % over }
+}
+
+/** The middle of the places skipped between two neighbours; -1 if there were none. */
+export function skippedBetween(edge: Edge, before: number, after: number): number {
+  return skippedRun(edge, before, after)?.middle ?? -1
 }
 
 /** The place two rounds below that a deep stitch is anchored in; -1 for a stitch that is not deep. */

@@ -3,15 +3,13 @@ import type { Draft, DraftPart } from '../draft/draft'
 import { draftYarnChanges } from '../draft/wallFindings'
 import { casingsOf } from '../draft/casing'
 import { formatCm } from '../measure/format'
-
-/** Left at every end to be woven in (craft 12). */
-export const TAIL_CM = 15
+import { END_CM } from '../yarn/yarn'
 
 /** A row end or a stitch eats about so many lengths of a seam in sewing yarn, there and back (craft 11). */
 const SEAM_LENGTHS = 3
 
 /** The ends of yarn there are to weave in: two for every yarn joined, in rounds and in pieces. */
-export function endsToWeave(draft: Draft): number {
+function endsToWeave(draft: Draft): number {
   const rounds = Object.values(draftYarnChanges(draft.parts).ends).reduce((sum, ends) => sum + ends, 0)
   const pieces = draft.parts.flatMap(part => part.pieces).reduce((sum, { times }) => sum + 2 * times, 0)
   return rounds + pieces
@@ -25,7 +23,7 @@ function sewing({ pieces }: DraftPart, draft: Draft): string[] {
       const tail = formatCm(Math.max(30, Math.round((piece.widthCm * SEAM_LENGTHS * 2) / 5) * 5), draft.design.units)
       const each = piece.times > 1 ? 'each of them' : 'it'
       if (piece.free)
-        return `${piece.name}: fasten off at the end of ${each}, and leave ${formatCm(TAIL_CM, draft.design.units)} to ` + 'weave in.'
+        return `${piece.name}: fasten off at the end of ${each}, and leave ${formatCm(END_CM, draft.design.units)} to weave in.`
       return `${piece.name}: leave ${tail} of yarn at the end of ${each} to sew with, and sew on as told there.`
     })
 }
@@ -33,7 +31,7 @@ function sewing({ pieces }: DraftPart, draft: Draft): string[] {
 function fastenOff(draft: Draft): string[] {
   const last = draft.rounds.at(-1)?.worked.round
   if (!last) return []
-  const tail = formatCm(TAIL_CM, draft.design.units)
+  const tail = formatCm(END_CM, draft.design.units)
   const even
     = last.join === 'spiral' && !last.closing
       ? 'Work one {slst} in each of the next two sts, so that the step at the end of the spiral is evened. '
@@ -45,16 +43,15 @@ function lined(draft: Draft): string[] {
   const pieces = liningOf(draft.design, draft.parts, draft.sizes)
   if (pieces.length === 0) return []
   return [
-    `Cut the lining (${pieces.map(pieceWords).join('; ')}), sew it to a bag, turn the hem `
-    + 'under, put it '
-    + 'in wrong side to wrong side, and sew it to the inside below the mouth with small stitches.',
+    `Cut the lining (${pieces.map(pieceWords).join('; ')}), sew it to a bag, turn the hem under, put `
+    + 'it in wrong side to wrong side, and sew it to the inside below the mouth with small stitches.',
   ]
 }
 
 /** What is done when the last round is worked, in order, as steps. */
 export function finishingOf(draft: Draft): string[] {
   const ends = endsToWeave(draft)
-  const tail = formatCm(TAIL_CM / 3, draft.design.units)
+  const tail = formatCm(END_CM / 3, draft.design.units)
   return [
     ...fastenOff(draft), ...draft.parts.flatMap(part => sewing(part, draft)),
     ...(ends > 0

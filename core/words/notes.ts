@@ -40,14 +40,15 @@ function startingChain({ design, rounds }: Draft): string[] {
   const counting = joined.filter(({ worked }) => worked.round.begin.counts).length
   const counts
     = 'The starting chain counts as the first stitch: it stands on the stitch you joined to, so the next stitch goes in '
-      + 'the next '
-      + 'one. The join at the end of the round goes in the top of that chain.'
+      + 'the next one. The join at the end of the round goes in the top of that chain.'
   const not
-    = 'The starting chain does not count: the first stitch goes in the stitch you joined to. Do not work into the chain or ' + 'the join.'
+    = 'The starting chain does not count: the first stitch goes in the stitch you joined to. Do not work into the chain or '
+      + 'the join.'
   if (!design.rounds.startingChainCounts || counting === 0) return [not]
   return counting === joined.length
     ? [counts]
-    : [`${counts} Where a round says that its chain does not count, its first stitch goes ` + 'in the stitch you joined to.']
+    : [`${counts} Where a round says that its chain does not count, its first stitch goes `
+      + 'in the stitch you joined to.']
 }
 
 /** Which side faces when the last round is done; in turned work it is worked out, not a rule of thumb. */
@@ -73,10 +74,9 @@ function styleNotes(draft: Draft): string[] {
 /** What holds for the whole bag: how rounds go, which way, how increases lie; in the house's own words, before vocabulary. */
 export function notesOf(draft: Draft, terms: Terms): string[] {
   const { design } = draft
-  const { strands } = design.gauge
   return [
     `Written in ${terms === 'us' ? 'US' : 'UK'} terms.`, ...(design.note.trim() ? [design.note.trim()] : []),
-    ...(strands > 1 ? [`Hold ${strands === 2 ? 'two' : strands} strands together throughout.`] : []), ...styleNotes(draft),
+    ...styleNotes(draft),
     ...draft.parts.flatMap(({ bagNotes = [] }) => bagNotes),
     ...(design.hands === 'left'
       ? [

@@ -1,6 +1,7 @@
 import { type Start, traitsOf } from '../part/start'
 import { type Edge, PLACE_KINDS, type PlaceKind } from '../round/edge'
 import type { Reading } from '../round/reading'
+import { skippedRun } from '../round/worked'
 import type { Aim, ChainStep, GroupStep, Landmark, Step, StitchStep, TogetherStep } from '../round/step'
 import type { Clause, Into, Lot, Sort } from './sentence'
 import { repeated, runsTogether, turnsTogether } from './tidy'
@@ -18,14 +19,6 @@ const SORT_OF: Partial<Record<Landmark, Sort>> = {
 const PLACE_OF: Partial<Record<Landmark, Into>> = {
   firstChain: { at: 'firstChain' }, lastChain: { at: 'lastChain' }, firstChainAgain: { at: 'firstChainAgain' },
   overBridge: { at: 'overBridge' }, thisLoop: { at: 'thisLoop' }, thisHalf: { at: 'thisHalf' }, otherHalf: { at: 'otherHalf' },
-}
-
-/** How many places of the round below were skipped between two neighbours, and which of them is the middle one, from 1. */
-function skippedBelow({ from, to, over, closed }: Edge, before: number, after: number): { nth: number, of: number } {
-  if (before < 0 || after < 0 || over === 0) return { nth: 1, of: 1 }
-  const onwards = (a: number, b: number) => (closed ? (b - a + over) % over : Math.abs(b - a))
-  const wide = Math.min(onwards(to[before]!, from[after]!), onwards(to[after]!, from[before]!))
-  return { nth: Math.max(1, wide >> 1), of: Math.max(1, wide - 1) }
 }
 
 /**
@@ -148,7 +141,10 @@ export class Walk {
   private gap(deep: boolean): Into {
     const before = this.order.neighbourAt(this.reading - 1)
     const after = this.order.neighbourAt(this.reading)
-    if (deep) return { at: 'gapBelow', ...skippedBelow(this.on, before, after) }
+    if (deep) {
+      const { nth, number } = skippedRun(this.on, before, after) ?? { nth: 1, number: 1 }
+      return { at: 'gapBelow', nth, of: number }
+    }
     const again = this.gapAt === this.reading
     this.gapAt = this.reading
     return { at: 'gap', between: this.sharesPlace(before) || this.sharesPlace(after) ? 'groups' : 'sts', again }

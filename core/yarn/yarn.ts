@@ -18,7 +18,7 @@ export interface YarnNeed {
 }
 
 /** A tail left to weave in, at each end of a yarn (craft 12). */
-const END_CM = 15
+export const END_CM = 15
 
 /** Yarn to sew a piece on with, both its ends (from memory). */
 const SEWING_CM = 60

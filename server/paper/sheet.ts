@@ -49,7 +49,6 @@ export class Sheet {
   private readonly doc: PDFKit.PDFDocument
   private readonly bytes: Buffer[] = []
   private readonly done: Promise<Buffer>
-  private readonly missing = new Map<string, string>()
   private readonly glyphs: Readonly<Record<Face, ReadonlySet<number>>>
   private readonly scale: number
   readonly width: number
@@ -87,7 +86,6 @@ export class Sheet {
     let said = ''
     for (const sign of text) {
       const has = this.glyphs[face].has(sign.codePointAt(0)!)
-      if (!has && sign !== '\n') this.missing.set(sign, '?')
       said += has || sign === '\n' ? sign : '?'
     }
     return said
