@@ -21,12 +21,27 @@ const CLOSING = /; (?:ch (\d+), )?([a-z]+) in first [a-z]+ to close the last loo
 const JOINED = /; join with (?:sl st|ss) to [^;]+$/i
 const IN_FIRST_CHAIN = / in \d+\w\w ch from hook(?=[,;]|$)/i
 
-function kindOf(abbreviation: string | undefined, terms: Terms): StitchKind {
-  return STITCH_KINDS.find(kind => STITCHES[kind][terms].abbreviation === abbreviation?.toLowerCase()) ?? 'sc'
+/** A stitch by its abbreviation; nothing for one that the vocabulary does not know. */
+function kindOf(abbreviation: string, terms: Terms): StitchKind | undefined {
+  return STITCH_KINDS.find(kind => STITCHES[kind][terms].abbreviation === abbreviation.toLowerCase())
+}
+
+/** What stands before the first stitch, and the rest of the words; a stitch that is not known, if its chain stands for one. */
+interface Opened {
+  readonly begin: Begin
+  readonly first: Step[]
+  readonly body: string
+  readonly unknown?: string
+}
+
+/** How a round gets up to its height: its chains but those of a space, and the way along to its start. */
+function beginOf(chains: RegExpExecArray | undefined, along: RegExpExecArray | undefined, space: number, counts: boolean): Begin {
+  const turn = chains?.[4] !== undefined || along?.[1] !== undefined
+  return { chains: Number(chains?.[1] ?? 0) - space, counts, turn, ...(along ? { along: Number(along[2] ?? 1) } : {}) }
 }
 
 /** What stands before the first stitch, and the rest of the words. */
-function opening(words: string, terms: Terms): { readonly begin: Begin, readonly first: Step[], readonly body: string } {
+function opening(words: string, terms: Terms): Opened {
   let body = words
   const take = (pattern: RegExp): RegExpExecArray | undefined => {
     const found = pattern.exec(body) ?? undefined
@@ -39,22 +54,21 @@ function opening(words: string, terms: Terms): { readonly begin: Begin, readonly
   take(BEGINS)
   const counted = chains?.[2] ?? skipped?.[1]
   const space = Number(chains?.[3] ?? 0)
-  const first: Step[] = counted ? [{ do: 'stitch', kind: kindOf(counted, terms), times: 1 }] : []
+  const kind = counted === undefined ? undefined : kindOf(counted, terms)
+  const first: Step[] = kind ? [{ do: 'stitch', kind, times: 1 }] : []
   if (space > 0) first.push({ do: 'chain', chains: space })
   // What is left of an increase goes into the chain that the skipped ones stand on.
   if (skipped) body = body.replace(IN_FIRST_CHAIN, ' in same st')
-  const turn = chains?.[4] !== undefined || along?.[1] !== undefined
-  const begin = {
-    chains: Number(chains?.[1] ?? 0) - space, counts: counted !== undefined, turn, ...(along ? { along: Number(along[2] ?? 1) } : {}),
-  }
-  return { begin, first, body }
+  const begin = beginOf(chains, along, space, counted !== undefined)
+  return { begin, first, body, ...(counted !== undefined && !kind ? { unknown: counted } : {}) }
 }
 
 /** How the round ends, and the words before that. */
 function ending(words: string, terms: Terms, across: boolean): { readonly join: Join, readonly closing?: Closing, readonly body: string } {
   const closed = CLOSING.exec(words)
   if (closed) {
-    const kind = kindOf(closed[2], terms) as FabricKind
+    const kind = kindOf(closed[2]!, terms) as FabricKind | undefined
+    if (!kind) return { join: 'spiral', body: words }
     const chains = Number(closed[1] ?? 0)
     return { join: 'spiral', closing: { chains, kind, loop: chains + STITCHES[kind].heightChains }, body: words.slice(0, closed.index) }
   }
@@ -72,7 +86,8 @@ export interface ReadOn extends Around {
 /** Reads a round's words on an edge. */
 export function readRound(words: string, terms: Terms, on: ReadOn): RoundRead {
   const end = ending(words, terms, on.across === true)
-  const { begin: said, first, body } = opening(`${end.body}; `, terms)
+  const { begin: said, first, body, unknown } = opening(`${end.body}; `, terms)
+  if (unknown) return { ok: false, what: `${unknown} is not a stitch known here` }
   const begin = on.firstInto && end.join !== 'spiral' ? { ...said, chains: on.firstInto - 1 } : said
   const rest = body.replace(/; $/, '')
   const places = on.places - (begin.counts && on.places > 1 ? 1 : 0)
