@@ -6,6 +6,7 @@ import { bagFindings } from './bagFindings'
 import { casingFindings } from './casing'
 import { contentsFindings } from './contentsFit'
 import { type Fold, fold } from './fold'
+import type { Found } from './found'
 import { gaugeFindings } from './gaugeFindings'
 import { handleFindings } from './handleFindings'
 import { hangingsOf } from './handles'
@@ -63,10 +64,11 @@ function gaugeFor(design: Design, before: Draft | undefined): Gauge {
  *
  * @param before an earlier draft of the bag: what is the same up to the first change is taken over, not worked again; the
  * outcome is the same with and without it
+ * @param found counts that rounds really have on the hook: all above is drafted from them
  */
-export function draft(design: Design, before?: Draft): Draft {
+export function draft(design: Design, before?: Draft, found: readonly Found[] = []): Draft {
   const gauge = gaugeFor(design, before)
-  const folded = fold(design, gauge, before?.fold)
+  const folded = fold(design, gauge, before?.fold, found)
   const { parts, start } = folded
   const sizes = sizesOf(parts, hangingsOf(design, parts), loadedHeightCm(design, parts))
   const bag: Bag = { design, parts, sizes, gauge }

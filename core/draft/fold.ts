@@ -9,6 +9,7 @@ import type { Worked } from '../round/worked'
 import { turnUp } from '../wall/turnUp'
 import { kindOf, looksUp, mainStitch, workWall } from '../wall/wall'
 import { accepts } from './accepts'
+import { asFound, type Found } from './found'
 import { type Drafted, type DraftPart, isStopped } from './part'
 import { asPart } from './told'
 
@@ -127,12 +128,15 @@ class Rising {
   private last: Worked | undefined
   private risen = 0
   private tallCm = 0
+  /** The edge that is really there, where the next round puts a count right. */
+  private real: Edge | undefined
 
   constructor(
     private readonly design: Design,
     private readonly gauge: Gauge,
     private readonly known: readonly WorkedPart[],
     start: Start | undefined,
+    private readonly found: readonly Found[],
   ) {
     if (start) this.start = start
   }
@@ -157,16 +161,24 @@ class Rising {
     const { belowCm, tallCm, floor, inside } = setting
     const origin: Origin = {
       spec: from.spec, edge: this.edge, index: this.below, turns: setting.turns,
-      saw: [name, belowCm, tallCm, floor, inside?.aroundCm, inside?.heightCm, ...sees],
+      saw: [name, belowCm, tallCm, floor, inside?.aroundCm, inside?.heightCm, ...sees, ...this.found],
     }
     const earlier = this.known[this.worked.length]
-    const part = earlier && alike(earlier.origin, origin) ? earlier.part : this.anew(id, name, from, work(setting))
+    const part = earlier && alike(earlier.origin, origin) ? earlier.part : this.anew(id, name, from, this.goneOn(work(setting)))
     this.worked.push({ part, origin })
     this.below += part.rounds.length
     this.last = part.rounds.at(-1) ?? this.last
     this.tallCm += part.size.height.cm
     if (this.worked.length > 1) this.risen += part.rounds.length
     return !isStopped(part)
+  }
+
+  /** A part as it goes on from what was counted on the hook. */
+  private goneOn(result: PartResult): PartResult {
+    if (this.found.length === 0) return result
+    const { result: after, real } = asFound(result, this.below, this.found, this.real)
+    this.real = real
+    return after
   }
 
   private anew(id: string, name: string, from: Drafted, result: PartResult): DraftPart {
@@ -183,10 +195,11 @@ class Rising {
  * The parts from the floor up, each worked onto the edge that the one below left; a stop ends the bag there.
  *
  * @param before an earlier fold: parts worked from the very same things are taken over from it
+ * @param found counts that rounds really have, where the maker went on with another than planned
  */
-export function fold(design: Design, gauge: Gauge, before?: Fold): Fold {
+export function fold(design: Design, gauge: Gauge, before?: Fold, found: readonly Found[] = []): Fold {
   const known = before && before.gauge === gauge && before.rounds === design.rounds ? before.worked : []
-  const rising = new Rising(design, gauge, known, before?.start)
+  const rising = new Rising(design, gauge, known, before?.start, found)
   let goesOn = rising.take({ id: 'base', name: 'Base', from: { in: 'base', spec: design.base }, sees: [] }, setting =>
     workBase(design.base, setting),
   )

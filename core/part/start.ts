@@ -8,12 +8,16 @@ interface StartTraits {
   readonly stitched?: true
   /** Its chains are joined, and worked into all the way round. */
   readonly looped?: true
+  /** Its chains are joined into a ring that round 1 is worked into. */
+  readonly ringed?: true
+  /** It is no chain at all: there are holes to work into. */
+  readonly holed?: true
 }
 
 /** The ways to start a bag, or a piece of its own (craft 5). */
 export const STARTS = {
-  'ring': {}, 'chain-ring': {}, 'chain': { intoChains: true }, 'foundation-chain': { intoChains: true, laid: true },
-  'foundation-sc': { stitched: true }, 'chain-loop': { looped: true }, 'bought': {},
+  'ring': {}, 'chain-ring': { ringed: true }, 'chain': { intoChains: true }, 'foundation-chain': { intoChains: true, laid: true },
+  'foundation-sc': { stitched: true }, 'chain-loop': { looped: true }, 'bought': { holed: true },
 } as const satisfies Readonly<Record<string, StartTraits>>
 
 /** What the first round of a bag, or the first row of a piece, is worked into. */

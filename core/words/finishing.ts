@@ -48,6 +48,9 @@ function lined(draft: Draft): string[] {
   ]
 }
 
+/** The step that sends the maker to what is told of the cords. */
+export const CORDS_STEP = 'Make the cords, thread them and knot their ends, as told under Cords.'
+
 /** What is done when the last round is worked, in order, as steps. */
 export function finishingOf(draft: Draft): string[] {
   const ends = endsToWeave(draft)
@@ -57,7 +60,7 @@ export function finishingOf(draft: Draft): string[] {
     ...(ends > 0
       ? [`Weave in the ${ends} ends: each ${tail} one way under stitches of its own colour, then back another way; cut off what is left.`]
       : []),
-    ...(casingsOf(draft.parts, draft.gauge).length > 0 ? ['Make the cords, thread them and knot their ends, as told under Cords.'] : []),
+    ...(casingsOf(draft.parts, draft.gauge).length > 0 ? [CORDS_STEP] : []),
     ...lined(draft),
     'Pin the bag to its measures, damp it or steam it from the back, and let it dry. Steam melts acrylic: damp that only.',
   ]

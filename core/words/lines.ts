@@ -2,7 +2,6 @@ import type { CardId } from '../entry/cards'
 import type { Draft, DraftPart, DraftRound } from '../draft/draft'
 import { draftYarnChanges } from '../draft/wallFindings'
 import type { Piece } from '../part/piece'
-import type { Worked } from '../round/worked'
 import type { YarnChange } from '../round/yarnChanges'
 import type { Terms } from '../stitch/dictionary'
 import { tell } from '../stitch/tell'
@@ -70,7 +69,8 @@ function countsOf({ count }: Sentence): Pick<PatternLine, 'count' | 'stitches' |
   }
 }
 
-function lineFor(draft: Draft, part: DraftPart, round: DraftRound, manner: Manner): SaidLine {
+/** A round of a part as a line, with its sentence. */
+export function saidLine(draft: Draft, part: DraftPart, round: DraftRound, manner: Manner): SaidLine {
   const { worked, number } = round
   const { rounds } = draft.design
   const before = draft.rounds[number - 2]?.worked
@@ -90,7 +90,7 @@ function lineFor(draft: Draft, part: DraftPart, round: DraftRound, manner: Manne
 
 /** Every round of a bag as a line, with its sentence, in order. */
 export function saidLines(draft: Draft, manner: Manner): SaidLine[] {
-  return draft.parts.flatMap(part => part.rounds.map((_, i) => lineFor(draft, part, draft.rounds[part.firstRound - 1 + i]!, manner)))
+  return draft.parts.flatMap(part => part.rounds.map((_, i) => saidLine(draft, part, draft.rounds[part.firstRound - 1 + i]!, manner)))
 }
 
 /** Every round of a bag on a line of its own, in order. */
@@ -98,16 +98,19 @@ export function roundLines(draft: Draft, terms: Terms, repeats: RepeatStyle = 'b
   return saidLines(draft, { terms, repeats }).map(line => whole(line))
 }
 
+/** A row of a piece as a line, with its sentence. */
+export function saidRow({ rows, start }: Piece, i: number, manner: Manner): SaidLine {
+  const before = rows[i - 1]
+  const sentence = sentenceOf(rows[i]!, { start, ...(before ? { before } : {}) })
+  return {
+    sentence, from: i + 1, to: i + 1, label: `Row ${i + 1}`, words: capitalised(saySentence(sentence, { ...manner, start, across: true })),
+    ...countsOf(sentence), cards: cardsOf(sentence),
+  }
+}
+
 /** Every row of a piece as a line, with its sentence. */
-export function saidRows({ rows, start }: Piece, manner: Manner): SaidLine[] {
-  return rows.map((worked: Worked, i): SaidLine => {
-    const before = rows[i - 1]
-    const sentence = sentenceOf(worked, { start, ...(before ? { before } : {}) })
-    return {
-      sentence, from: i + 1, to: i + 1, label: `Row ${i + 1}`,
-      words: capitalised(saySentence(sentence, { ...manner, start, across: true })), ...countsOf(sentence), cards: cardsOf(sentence),
-    }
-  })
+export function saidRows(piece: Piece, manner: Manner): SaidLine[] {
+  return piece.rows.map((_, i) => saidRow(piece, i, manner))
 }
 
 /** Every row of a piece on a line of its own. */

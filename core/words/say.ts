@@ -193,8 +193,8 @@ function fromWords({ from, along }: Opening): string {
   return along > 0 ? '' : `beg ${from.into ? 'in same' : 'at the'} ${placesOf(from.sort, 1)} ${from.into ? 'as' : 'of the'} join: `
 }
 
-/** What is done before the first stitch. */
-function openingWords(opening: Opening, { terms }: Speech): string {
+/** What is done before the first stitch, each piece followed by a mark; nothing if there is nothing. */
+export function openingWords(opening: Opening, { terms }: Speech): string {
   const { along, turn, chains, skipped, saysNoTurn } = opening
   const slip = stitchName('slst', terms).abbreviation
   const parts: string[] = []
@@ -213,7 +213,8 @@ function openingWords(opening: Opening, { terms }: Speech): string {
   return parts.map(part => `${part}; `).join('') + fromWords(opening)
 }
 
-function endingWords(ending: Ending, { terms }: Speech): string {
+/** How a round ends, behind a mark; nothing if it goes on. */
+export function endingWords(ending: Ending, { terms }: Speech): string {
   const slip = stitchName('slst', terms).abbreviation
   switch (ending.end) {
     case 'open':

@@ -1,0 +1,135 @@
+import { isBase, wallKindOf } from '../draft/part'
+import type { DraftPart } from '../draft/draft'
+import { placesOf } from '../round/edge'
+import type { Worked } from '../round/worked'
+import { floorWords } from '../words/floorWords'
+import { tape } from '../stitch/tell'
+import type { Beat } from './beat'
+import { groupsIn } from './beat'
+import type { Leg, Road } from './road'
+
+/** A count that is asked for when a round is done: how many it should be, of what, and how to count them. */
+export interface CountAsked {
+  readonly round: number
+  readonly planned: number
+  /** What is counted: stitches by their V's, spaces, loops. */
+  readonly what: 'stitches' | 'spaces' | 'loops'
+  readonly how: string
+  /** Why it pays here. */
+  readonly why: string
+}
+
+/** A measure that is asked for: of what, what it should be, in centimetres. */
+export interface TapeAsked {
+  readonly what: 'base-width' | 'base-length' | 'height' | 'flat-width'
+  readonly plannedCm: number
+  readonly plusMinusCm: number
+  readonly how: string
+}
+
+/** What is counted of a round's edge, and how much there is of it. */
+export function countedIn({ edge, round }: Worked): { readonly what: CountAsked['what'], readonly number: number } {
+  const spaces = placesOf(edge, 'space')
+  if (round.inLoops) return { what: 'loops', number: spaces }
+  return spaces > edge.count / 2 ? { what: 'spaces', number: spaces } : { what: 'stitches', number: edge.count - spaces }
+}
+
+/** "In sixes": a round of turns alike is counted by its turns. */
+function inTurns(beats: readonly Beat[], number: number): string | undefined {
+  const groups = groupsIn(beats)
+  const each = number / groups
+  return groups > 2 && Number.isInteger(each) && each > 1 && each <= 30 ? `${groups} times ${each}` : undefined
+}
+
+/** How things are counted (craft 13; common practice, no source). */
+function howToCount(worked: Worked, what: CountAsked['what'], beats: readonly Beat[], number: number): string {
+  const turns = inTurns(beats, number)
+  const goes = turns ? ` It goes ${turns}.` : ''
+  if (what === 'loops') return `Count the loops round the edge, the one at the hook too.${goes}`
+  if (what === 'spaces') return `Count the spaces between the stitches.${goes}`
+  const chain = worked.round.begin.counts ? ', the starting chain is one' : ''
+  return `Count the V's on top, beginning at the marker; the join is no stitch${chain}.${goes}`
+}
+
+/** Rounds without any question after which a count pays again. */
+const LONG_STRETCH = 10
+/** Of the first rounds of a floor each is quickly counted; later every third. */
+const EARLY_ROUNDS = 4
+
+/** Why a count pays when a round is done; nothing where it does not (craft 16). */
+function whyCount({ draft }: Road, part: DraftPart, number: number): string | undefined {
+  const { worked } = draft.rounds[number - 1]!
+  const inPart = number - part.firstRound
+  const last = inPart === part.rounds.length - 1
+  const above = draft.parts.slice(draft.parts.indexOf(part) + 1).find(({ rounds }) => rounds.length > 0)
+  if (last && isBase(part)) return 'The floor is done: everything above stands on this count.'
+  if (last && above?.casing) return 'Slots or eyelets come next, and they must divide.'
+  if (last && above && !isPlainKind(above)) return 'What comes next must divide into it.'
+  const changed = worked.edge.count !== worked.on.count && worked.on.count > 1
+  if (changed && (inPart < EARLY_ROUNDS || inPart % 3 === 2 || last)) return 'Stitches were added or taken away in this round.'
+  const plainBefore = plainRun(part, inPart)
+  return plainBefore > 0 && plainBefore % LONG_STRETCH === 0 ? `${plainBefore} plain rounds: a stitch is easily lost.` : undefined
+}
+
+function isPlainKind(part: DraftPart): boolean {
+  const kind = wallKindOf(part)
+  return !kind || part.rounds.every(({ edge, on }) => edge.count === on.count)
+}
+
+/** How many rounds up to and with this one left the count as it was. */
+function plainRun({ rounds }: DraftPart, inPart: number): number {
+  let found = 0
+  while (found <= inPart && rounds[inPart - found]!.edge.count === rounds[inPart - found]!.on.count) found++
+  return found
+}
+
+/** The count that is asked for when a leg is done; nothing where it does not pay. */
+export function countAfter(road: Road, leg: Leg): CountAsked | undefined {
+  if (leg.sort !== 'round') return undefined
+  const part = road.draft.parts.find(({ id }) => id === leg.part)!
+  const why = whyCount(road, part, leg.number)
+  return why === undefined ? undefined : countOf(leg, why)
+}
+
+/** The count of a round as it would be asked for. */
+export function countOf(leg: Leg, why: string): CountAsked | undefined {
+  if (leg.sort !== 'round' || !leg.worked) return undefined
+  const { what, number } = countedIn(leg.worked)
+  return { round: leg.number, planned: number, what, how: howToCount(leg.worked, what, leg.beats(), number), why }
+}
+
+/** What the tape is wanted for when a leg is done: the end of the base, ten rounds of wall, a part's end (craft 16). */
+export function tapeAfter({ draft }: Road, leg: Leg): TapeAsked | undefined {
+  if (leg.sort !== 'round') return undefined
+  const part = draft.parts.find(({ id }) => id === leg.part)!
+  const inPart = leg.number - part.firstRound + 1
+  const { floor } = part.size
+  if (isBase(part)) {
+    if (inPart < part.rounds.length || !floor || floor.shape === 'none') return undefined
+    return {
+      what: 'base-width', plannedCm: floor.width.cm, plusMinusCm: floor.width.plusMinusCm,
+      how: 'Lay it flat without stretching, and measure across the middle, the narrow way. '
+        + `Planned: ${floorWords(floor, draft.design.units)}.`,
+    }
+  }
+  const tenth = inPart === 10
+  if ((!tenth && inPart < part.rounds.length) || part.size.height.cm < 2) return undefined
+  const { cm, plusMinusCm } = heightAt(draft.parts, part, inPart)
+  return {
+    what: 'height', plannedCm: cm, plusMinusCm, how: `From the floor's edge up to the hook, lying flat. Planned: ${tape(cm)}.`,
+  }
+}
+
+/** How tall the bag stands when so many rounds of a part are done. */
+export function heightAt(
+  parts: readonly DraftPart[],
+  part: DraftPart,
+  inPart: number,
+): { readonly cm: number, readonly plusMinusCm: number } {
+  const below = parts.slice(0, parts.indexOf(part))
+  const share = part.rounds.length > 0 ? Math.max(0, inPart - (part.rounds.length - part.rising)) / Math.max(1, part.rising) : 0
+  return {
+    cm: below.reduce((sum, { size }) => sum + size.height.cm, 0) + share * part.size.height.cm,
+    plusMinusCm: below.reduce((sum, { size }) => sum + size.height.plusMinusCm, 0) + share * part.size.height.plusMinusCm,
+  }
+}

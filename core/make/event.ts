@@ -1,0 +1,130 @@
+import type { Design } from '../design/design'
+
+/*
+ * What happens to a bag on the hook, as events
+ * ============================================
+ *
+ * A make is a set of events, and nothing else is kept of it. An event is written once, on the device where it happened, and never
+ * changed; what has become of the bag is worked out from all of them (fold.ts).
+ *
+ * Order without a common clock: each event carries a `turn`, one more than the highest its device had seen by then (Lamport, "Time,
+ * Clocks, and the Ordering of Events in a Distributed System", 1978, from memory). So what was done knowing of something else comes
+ * after it; of two things done without knowing of each other the one with the smaller id comes first, on every device alike.
+ */
+
+/** Where the hook is: so many beats into a leg of the road, or at its end. */
+export interface Spot {
+  /** The leg's id on the road: `start`, `r12`, ... */
+  readonly leg: string
+  readonly beats: number | 'all'
+}
+
+/** What a maker makes of a count that is not the planned one. */
+export const COUNT_CHOICES = ['as-planned', 'live-with-it', 'next-round'] as const
+export type CountChoice = (typeof COUNT_CHOICES)[number]
+
+/** What can be measured of the work. */
+export const MEASURES = ['base-length', 'base-width', 'flat-width', 'height'] as const
+export type Measure = (typeof MEASURES)[number]
+
+/** Taken up: the design as it stood then is the plan. */
+export interface Started {
+  readonly do: 'started'
+  readonly plan: Design
+  /** The kept bag that it was taken from. */
+  readonly bag?: string
+}
+
+/** The hook moved: within a leg, or to the end of it. */
+export interface Moved {
+  readonly do: 'moved'
+  readonly to: Spot
+  /** The moves that the hook had made before, as far as the device knew: usually one. */
+  readonly after: readonly string[]
+}
+
+/** Rounds undone, down to the end of one; 0 is back to the very start. */
+export interface Ripped {
+  readonly do: 'ripped'
+  readonly toRound: number
+  readonly after: readonly string[]
+}
+
+/** A round counted. */
+export interface Counted {
+  readonly do: 'counted'
+  readonly round: number
+  readonly planned: number
+  readonly found: number
+  readonly choice: CountChoice
+  /** Of one put right in the next round: the count it is brought to. */
+  readonly to?: number
+}
+
+export interface Measured {
+  readonly do: 'measured'
+  readonly round: number
+  readonly what: Measure
+  readonly cm: number
+}
+
+/** Yarn weighed: what is left of it, by its id in the plan. */
+export interface Weighed {
+  readonly do: 'weighed'
+  readonly yarn: string
+  readonly grams: number
+}
+
+/** Something to remember; with a marker where it stands in the work. */
+export interface Noted {
+  readonly do: 'noted'
+  readonly text: string
+  readonly at?: Spot
+  readonly marker: boolean
+}
+
+/** The plan changed: what is still to be worked follows another design. */
+export interface Replanned {
+  readonly do: 'replanned'
+  readonly plan: Design
+  readonly why: string
+}
+
+export interface Paused {
+  readonly do: 'paused'
+}
+
+export interface GoneOn {
+  readonly do: 'goneOn'
+}
+
+export interface Finished {
+  readonly do: 'finished'
+}
+
+/** Another event taken back, an undoing too. */
+export interface Undone {
+  readonly do: 'undone'
+  readonly of: string
+  /** As of a move, where a move is taken back. */
+  readonly after?: readonly string[]
+}
+
+export type Deed
+  = | Started | Moved | Ripped | Counted | Measured | Weighed | Noted | Replanned | Paused | GoneOn | Finished | Undone
+
+/** When and where something happened. */
+export interface Stamp {
+  /** Made on the device, and nobody else's. */
+  readonly id: string
+  readonly turn: number
+  /** The device's own time, in milliseconds since 1970, for the record and the pace; nothing is ordered by it. */
+  readonly at: number
+}
+
+export type MakeEvent = Stamp & Deed
+
+/** Which of two events comes first: below 0 if `a` does. */
+export function inOrder(a: Stamp, b: Stamp): number {
+  return a.turn - b.turn || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0)
+}
