@@ -1,11 +1,10 @@
 import { isBase, wallKindOf } from '../draft/part'
 import type { DraftPart } from '../draft/draft'
-import { placesOf } from '../round/edge'
+import { type Countable, countable } from '../draft/found'
 import type { Worked } from '../round/worked'
 import { floorWords } from '../words/floorWords'
 import { tape } from '../stitch/tell'
-import type { Beat } from './beat'
-import { groupsIn } from './beat'
+import { type Beat, groupsIn } from './beat'
 import type { Leg, Road } from './road'
 
 /** A count that is asked for when a round is done: how many it should be, of what, and how to count them. */
@@ -13,7 +12,7 @@ export interface CountAsked {
   readonly round: number
   readonly planned: number
   /** What is counted: stitches by their V's, spaces, loops. */
-  readonly what: 'stitches' | 'spaces' | 'loops'
+  readonly what: Countable['what']
   readonly how: string
   /** Why it pays here. */
   readonly why: string
@@ -27,13 +26,6 @@ export interface TapeAsked {
   readonly how: string
 }
 
-/** What is counted of a round's edge, and how much there is of it. */
-export function countedIn({ edge, round }: Worked): { readonly what: CountAsked['what'], readonly number: number } {
-  const spaces = placesOf(edge, 'space')
-  if (round.inLoops) return { what: 'loops', number: spaces }
-  return spaces > edge.count / 2 ? { what: 'spaces', number: spaces } : { what: 'stitches', number: edge.count - spaces }
-}
-
 /** "In sixes": a round of turns alike is counted by its turns. */
 function inTurns(beats: readonly Beat[], number: number): string | undefined {
   const groups = groupsIn(beats)
@@ -42,7 +34,7 @@ function inTurns(beats: readonly Beat[], number: number): string | undefined {
 }
 
 /** How things are counted (craft 13; common practice, no source). */
-function howToCount(worked: Worked, what: CountAsked['what'], beats: readonly Beat[], number: number): string {
+function howToCount(worked: Worked, what: Countable['what'], beats: readonly Beat[], number: number): string {
   const turns = inTurns(beats, number)
   const goes = turns ? ` It goes ${turns}.` : ''
   if (what === 'loops') return `Count the loops round the edge, the one at the hook too.${goes}`
@@ -94,7 +86,7 @@ export function countAfter(road: Road, leg: Leg): CountAsked | undefined {
 /** The count of a round as it would be asked for. */
 export function countOf(leg: Leg, why: string): CountAsked | undefined {
   if (leg.sort !== 'round' || !leg.worked) return undefined
-  const { what, number } = countedIn(leg.worked)
+  const { what, number } = countable(leg.worked)
   return { round: leg.number, planned: number, what, how: howToCount(leg.worked, what, leg.beats(), number), why }
 }
 

@@ -97,16 +97,18 @@ function designProblems(design: Design): Problem[] {
   ]
 }
 
-function isObject(input: unknown): input is Record<string, unknown> {
+/** Whether something read from JSON is an object. */
+export function isObject(input: unknown): input is Record<string, unknown> {
   return typeof input === 'object' && input !== null && !Array.isArray(input)
 }
 
-function refuse<D>(field: string, message: string): Reading<D> {
+/** A document refused for one thing. */
+export function refuse<D>(field: string, message: string): Reading<D> {
   return { ok: false, problems: [{ field, message }] }
 }
 
 /** Checks a plain object against a document class; a sound one comes back plain, with the defaults filled in. */
-function check<D>(input: Record<string, unknown>, type: new () => object, further: (document: D) => Problem[]): Reading<D> {
+export function check<D>(input: Record<string, unknown>, type: new () => object, further: (document: D) => Problem[]): Reading<D> {
   const instance = plainToInstance(type, input, { exposeDefaultValues: true })
   const problems = problemsOf(validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }))
   if (problems.length > 0) return { ok: false, problems }

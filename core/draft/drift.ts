@@ -31,8 +31,8 @@ export interface Drift {
   readonly ways: readonly DriftWay[]
 }
 
-/** Where it may have come from (craft 13; common practice, no source). */
-function causes({ design, parts }: Draft, part: DraftPart, inPart: number, by: number): string[] {
+/** Where another count than planned may have come from (craft 13; common practice, no source). */
+export function causes({ design, parts }: Draft, part: DraftPart, inPart: number, by: number): string[] {
   const found: string[] = []
   const { style } = design.rounds
   const each = inPart > 1 && Math.abs(by) === inPart

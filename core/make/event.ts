@@ -39,15 +39,15 @@ export interface Started {
 export interface Moved {
   readonly do: 'moved'
   readonly to: Spot
-  /** The moves that the hook had made before, as far as the device knew: usually one. */
-  readonly after: readonly string[]
+  /** The moves that the hook had made before, as far as the device knew: usually one; none before the first. */
+  readonly after?: readonly string[]
 }
 
 /** Rounds undone, down to the end of one; 0 is back to the very start. */
 export interface Ripped {
   readonly do: 'ripped'
   readonly toRound: number
-  readonly after: readonly string[]
+  readonly after?: readonly string[]
 }
 
 /** A round counted. */
@@ -79,7 +79,7 @@ export interface Weighed {
 export interface Noted {
   readonly do: 'noted'
   readonly text: string
-  readonly at?: Spot
+  readonly where?: Spot
   readonly marker: boolean
 }
 

@@ -20,12 +20,12 @@ class Device {
   }
 
   move(leg: string, beats: number | 'all', minute = 0): MakeEvent {
-    return this.do({ do: 'moved', to: { leg, beats }, after: afterAll(this.log) }, minute)
+    return this.do({ do: 'moved', to: { leg, beats }, ...afterAll(this.log) }, minute)
   }
 
   back(): MakeEvent | undefined {
     const { lastMove } = this.log.state
-    return lastMove ? this.do({ do: 'undone', of: lastMove, after: afterAll(this.log) }) : undefined
+    return lastMove ? this.do({ do: 'undone', of: lastMove, ...afterAll(this.log) }) : undefined
   }
 }
 
@@ -46,7 +46,7 @@ function act(device: Device, other: Device, what: Doing, minute: number): void {
   if (what.a === 'move') device.move(`r${what.round}`, what.beats, minute)
   else if (what.a === 'done') device.move(`r${what.round}`, 'all', minute)
   else if (what.a === 'back') device.back()
-  else if (what.a === 'rip') device.do({ do: 'ripped', toRound: what.round, after: afterAll(device.log) }, minute)
+  else if (what.a === 'rip') device.do({ do: 'ripped', toRound: what.round, ...afterAll(device.log) }, minute)
   else if (what.a === 'count')
     device.do({ do: 'counted', round: what.round, planned: 100, found: what.found, choice: 'live-with-it' }, minute)
   else if (what.a === 'undo-any') {
@@ -177,7 +177,7 @@ describe('what rounds took, and what ripping them back loses', () => {
       leg: 'r3', minutes: 4, before: { leg: 'r2', minutes: 0, before: { leg: 'r1', minutes: 3 } },
     })
     device.do({ do: 'counted', round: 2, planned: 12, found: 13, choice: 'live-with-it' })
-    device.do({ do: 'ripped', toRound: 1, after: afterAll(device.log) }, 39)
+    device.do({ do: 'ripped', toRound: 1, ...afterAll(device.log) }, 39)
     const { spot, ripped, counts, trail } = device.log.state
     expect(spot).toEqual({ leg: 'r1', beats: 'all' })
     expect(ripped).toEqual({ times: 1, rounds: 2, minutes: 4 })

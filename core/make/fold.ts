@@ -87,8 +87,8 @@ export class MakeLog {
 
   /** Keeps the last moves up to date; what arrives before what it came after does no harm. */
   private follow(event: MakeEvent): void {
-    if (!('after' in event) || !event.after) return
-    for (const id of event.after) {
+    if (event.do !== 'moved' && event.do !== 'ripped' && (event.do !== 'undone' || !event.after)) return
+    for (const id of event.after ?? []) {
       this.followed.add(id)
       this.last.delete(id)
     }
@@ -138,7 +138,8 @@ export function eventOf(log: MakeLog, deed: Deed, { id, at }: { readonly id: str
   return { id, turn: log.nextTurn, at, ...deed }
 }
 
-/** The ids of a log's last moves: what the next move comes after. */
-export function afterAll(log: MakeLog): readonly string[] {
-  return log.lastMoves.map(({ id }) => id)
+/** The ids of a log's last moves, which the next move comes after; nothing before the first. */
+export function afterAll(log: MakeLog): { readonly after?: readonly string[] } {
+  const after = log.lastMoves.map(({ id }) => id)
+  return after.length > 0 ? { after } : {}
 }

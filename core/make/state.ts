@@ -92,10 +92,6 @@ function ripped(state: MakeState, event: MakeEvent, toRound: number): MakeState 
   }
 }
 
-function told<D extends MakeEvent>(list: readonly Told<D>[], event: D): readonly Told<D>[] {
-  return [...list, event]
-}
-
 /** What one more event makes of a make. */
 export function next(state: MakeState, event: MakeEvent): MakeState {
   switch (event.do) {
@@ -109,11 +105,11 @@ export function next(state: MakeState, event: MakeEvent): MakeState {
     case 'counted':
       return { ...state, counts: [...state.counts.filter(({ round }) => round !== event.round), event] }
     case 'measured':
-      return { ...state, measured: told(state.measured, event) }
+      return { ...state, measured: [...state.measured, event] }
     case 'weighed':
-      return { ...state, weighed: told(state.weighed, event) }
+      return { ...state, weighed: [...state.weighed, event] }
     case 'noted':
-      return { ...state, notes: told(state.notes, event) }
+      return { ...state, notes: [...state.notes, event] }
     case 'replanned':
       return { ...state, plan: event.plan, plansChanged: state.plansChanged + 1 }
     case 'paused':

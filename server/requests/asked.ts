@@ -18,6 +18,18 @@ export class SaveRequest {
 const OWN_EXPORTS = ['design', 'pdf', 'zip'] as const
 type OwnExport = (typeof OWN_EXPORTS)[number]
 
+/** Events that a device sends, and up to which it has those of the others. */
+export class EventsRequest {
+  @Whole({ least: 0, most: Number.MAX_SAFE_INTEGER }) after: number = 0
+  events!: unknown
+  progress?: unknown
+}
+
+/** Which events are wanted: those after a number. */
+export class EventsQuery {
+  @Whole({ least: 0, most: Number.MAX_SAFE_INTEGER }) after: number = 0
+}
+
 /** An export: in which form, vocabulary and style of repeats; `design` is the open document itself. */
 export class ExportQuery {
   @OneOf([...EXPORTS, ...OWN_EXPORTS]) as: ExportAs | OwnExport = 'text'

@@ -13,7 +13,7 @@ export function soundOr422<D>(reading: Reading<D>): D {
 }
 
 /** Answers 404. */
-export function refuseUnknown(what: 'design' | 'swatch'): never {
+export function refuseUnknown(what: 'design' | 'swatch' | 'make'): never {
   throw createError({ statusCode: 404, statusMessage: 'Not here', message: `There is no such ${what} here; it may have been deleted.` })
 }
 

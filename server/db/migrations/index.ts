@@ -1,6 +1,7 @@
 // eslint-disable-next-line @typescript-eslint/triple-slash-reference -- tests meet this file outside the server
 /// <reference path="./sql.d.ts" />
 import designsAndSwatches from './001-designs-and-swatches.sql?text'
+import makes from './002-makes.sql?text'
 
 /** A numbered change of the tables. */
 export interface Migration {
@@ -9,4 +10,4 @@ export interface Migration {
 }
 
 /** Every change of the tables, in order and without gaps. */
-export const MIGRATIONS: readonly Migration[] = [{ number: 1, sql: designsAndSwatches }]
+export const MIGRATIONS: readonly Migration[] = [{ number: 1, sql: designsAndSwatches }, { number: 2, sql: makes }]

@@ -1,0 +1,81 @@
+import { type Road, roadOf } from '../beats/road'
+import { type Standing, standingAt } from '../beats/standing'
+import type { Design } from '../design/design'
+import { type Draft, draft } from '../draft/draft'
+import type { Found } from '../draft/found'
+import type { MakeState } from './state'
+
+/** What is being made: the plan drafted from the counts that were lived with, its road, and where on it the hook is. */
+export interface InHand {
+  readonly plan: Design
+  readonly found: readonly Found[]
+  readonly draft: Draft
+  readonly road: Road
+  readonly at: Standing
+}
+
+/** The counts of a make that its plan is drafted from: those that are not as planned. */
+export function foundIn({ counts }: Pick<MakeState, 'counts'>): Found[] {
+  return counts
+    .filter(({ choice }) => choice !== 'as-planned')
+    .map(({ round, found, to }) => ({ round, count: found, ...(to === undefined ? {} : { to }) }))
+    .sort((a, b) => a.round - b.round)
+}
+
+function sameFound(a: readonly Found[], b: readonly Found[]): boolean {
+  return a.length === b.length && a.every((one, i) => one.round === b[i]!.round && one.count === b[i]!.count && one.to === b[i]!.to)
+}
+
+/**
+ * The plan of a make and where the hook is in it; nothing as long as it is not known what was taken up.
+ *
+ * @param before what was in hand before: as long as plan and counts stay, only the hook moves
+ */
+export function inHand(state: MakeState, before?: InHand): InHand | undefined {
+  const { plan, spot } = state
+  if (!plan) return undefined
+  const found = foundIn(state)
+  if (before && before.plan === plan && sameFound(before.found, found)) return { ...before, at: standingAt(before.road, spot) }
+  const drafted = draft(plan, before?.draft, found)
+  const road = roadOf(drafted)
+  return { plan, found, draft: drafted, road, at: standingAt(road, spot) }
+}
+
+/** How far a make is, for lists. */
+export interface Progress {
+  /** Round in hand, of how many; 0 before the first. */
+  readonly round: number
+  readonly of: number
+  /** Share of all stitches that are made, 0 to 1; steps at the end count a little. */
+  readonly share: number
+  readonly words: string
+}
+
+function wordsOf({ at: { leg } }: InHand, finished: boolean): string {
+  if (finished) return 'Finished'
+  if (!leg) return 'All is done'
+  if (leg.sort === 'round') return `Round ${leg.number} of ${leg.of}, ${leg.title}`
+  return leg.sort === 'row' ? `${leg.title}, row ${leg.number}` : leg.title
+}
+
+/** How far the hook is on its road. */
+export function progressOf(hand: InHand, finished: boolean): Progress {
+  const { road, at: { leg, index }, draft: { rounds } } = hand
+  const done = road.legs.slice(0, index).filter(({ sort }) => sort === 'round').length
+  return {
+    round: leg?.sort === 'round' ? leg.number : done, of: rounds.length, share: finished ? 1 : shareDone(road, index),
+    words: wordsOf(hand, finished),
+  }
+}
+
+/** What telling steps weigh beside stitches. */
+const STEP_WEIGHT = 20
+
+function weightOf({ worked }: Road['legs'][number]): number {
+  return worked ? worked.edge.count : STEP_WEIGHT
+}
+
+function shareDone({ legs }: Road, index: number): number {
+  const sum = (list: Road['legs']) => list.reduce((all, leg) => all + weightOf(leg), 0)
+  return sum(legs.slice(0, index)) / Math.max(1, sum(legs))
+}

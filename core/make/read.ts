@@ -1,0 +1,103 @@
+import { documentClass } from '../design/classes'
+import type { Design } from '../design/design'
+import { check, isObject, type Problem, readDesign, type Reading, refuse } from '../design/read'
+import type { MakeEvent } from './event'
+import { EVENT_FIELDS, MAKE_FIELDS, MAKE_VERSION, MOST_EVENTS, PROGRESS_FIELDS } from './fields'
+import { stateOf } from './fold'
+import type { Progress } from './plan'
+
+/** A make as an open document: everything that happened to a bag, with the design inside. */
+export interface MakeDocument {
+  readonly fairHollow: 'make'
+  readonly version: typeof MAKE_VERSION
+  readonly name: string
+  readonly events: readonly MakeEvent[]
+}
+
+/** So many events at most are sent at once. */
+export const MOST_AT_ONCE = 500
+
+const EventsClass = documentClass(EVENT_FIELDS)
+const MakeClass = documentClass(MAKE_FIELDS)
+const ProgressClass = documentClass(PROGRESS_FIELDS)
+
+/** The deeds that hold a design. */
+const WITH_PLAN = new Set<unknown>(['started', 'replanned'])
+
+interface Parted {
+  readonly bare: readonly unknown[]
+  readonly plans: ReadonlyMap<number, Design>
+  readonly problems: readonly Problem[]
+}
+
+/** Events with their designs taken out and read as documents of their own. */
+function parted(events: readonly unknown[]): Parted {
+  const plans = new Map<number, Design>()
+  const problems: Problem[] = []
+  const bare = events.map((event, i) => {
+    if (!isObject(event)) {
+      problems.push({ field: `events.${i}`, message: 'must be an object' })
+      return event
+    }
+    if (!WITH_PLAN.has(event.do)) return event
+    const { plan, ...rest } = event
+    const reading = readDesign(plan)
+    if (reading.ok) plans.set(i, reading.document)
+    else problems.push(...reading.problems.map(({ field, message }) => ({ field: `events.${i}.plan.${field}`, message })))
+    return rest
+  })
+  return { bare, plans, problems }
+}
+
+function sameIds(events: readonly MakeEvent[]): Problem[] {
+  const seen = new Set<string>()
+  const twice = events.findIndex(({ id }) => seen.size === seen.add(id).size)
+  return twice < 0 ? [] : [{ field: `events.${twice}.id`, message: 'is used by two events; each has its own' }]
+}
+
+/** Reads a document that holds events, whose designs are read apart. */
+function readWith<D extends { readonly events: readonly MakeEvent[] }>(
+  input: Record<string, unknown>,
+  type: new () => object,
+  most: number,
+): Reading<D> {
+  if (!Array.isArray(input.events)) return refuse('events', 'must be a list of events')
+  if (input.events.length > most) return refuse('events', `must hold at most ${most} events`)
+  const { bare, plans, problems } = parted(input.events)
+  if (problems.length > 0) return { ok: false, problems }
+  const reading = check<D>({ ...input, events: bare }, type, ({ events }) => sameIds(events))
+  if (!reading.ok) return reading
+  const events = reading.document.events.map((event, i) => {
+    const plan = plans.get(i)
+    return plan ? ({ ...event, plan } as MakeEvent) : event
+  })
+  return { ok: true, document: { ...reading.document, events } }
+}
+
+/** Reads events as a device sends them: all of them are sound, or none is taken. */
+export function readEvents(events: unknown): Reading<{ readonly events: readonly MakeEvent[] }> {
+  return readWith({ events }, EventsClass, MOST_AT_ONCE)
+}
+
+/** Reads a make from what a file held, already parsed from JSON. */
+export function readMake(input: unknown): Reading<MakeDocument> {
+  if (!isObject(input) || input.fairHollow !== 'make')
+    return refuse('fairHollow', 'this is not a Fair Hollow make: its "fairHollow" field must say "make"')
+  if (typeof input.version === 'number' && input.version > MAKE_VERSION)
+    return refuse('version', `is ${String(input.version)}, from a later version of this program; open it there and export it anew`)
+  const reading = readWith<MakeDocument>(input, MakeClass, MOST_EVENTS)
+  if (!reading.ok) return reading
+  return stateOf(reading.document.events).plan
+    ? reading
+    : refuse('events', 'must hold the event that took the bag up ("do": "started"), with its plan')
+}
+
+/** Reads how far a make is. */
+export function readProgress(input: unknown): Reading<Progress> {
+  return isObject(input) ? check<Progress>(input, ProgressClass, () => []) : refuse('progress', 'must be an object')
+}
+
+/** A make as an open document. */
+export function makeDocument(name: string, events: readonly MakeEvent[]): MakeDocument {
+  return { fairHollow: 'make', version: MAKE_VERSION, name, events }
+}

@@ -1,0 +1,92 @@
+import type Database from 'better-sqlite3'
+import type { MakeEvent } from '../../core/make/event'
+import { stateOf } from '../../core/make/fold'
+import type { Progress } from '../../core/make/plan'
+
+/** A make in the list: what it is called, and how far it is. */
+export interface MakeListed {
+  readonly id: string
+  readonly name: string
+  readonly progress: Progress | null
+  readonly createdAt: string
+  readonly updatedAt: string
+}
+
+/** Events of a make from a number on, and the number of the last one. */
+export interface EventsFrom {
+  readonly events: readonly MakeEvent[]
+  readonly upTo: number
+}
+
+/** The statements of the two tables of makes, prepared once. */
+export interface Makes {
+  readonly list: () => MakeListed[]
+  readonly find: (id: string) => MakeListed | undefined
+  readonly eventsAfter: (id: string, number: number) => EventsFrom
+  /** Keeps events, each once however often it is sent; false if there is no such make and none of them takes one up. */
+  readonly keep: (id: string, events: readonly MakeEvent[], progress?: Progress) => boolean
+  readonly remove: (id: string) => boolean
+}
+
+interface Row {
+  id: string
+  name: string
+  progress: string | null
+  created_at: string
+  updated_at: string
+}
+
+function listed(row: Row): MakeListed {
+  return {
+    id: row.id, name: row.name, progress: row.progress === null ? null : (JSON.parse(row.progress) as Progress), createdAt: row.created_at,
+    updatedAt: row.updated_at,
+  }
+}
+
+/** So many events are answered at once; who wants more asks again. */
+const MOST_ANSWERED = 5_000
+
+/** The makes kept in the house. */
+export function makesIn(db: Database.Database): Makes {
+  const columns = 'id, name, progress, created_at, updated_at'
+  const list = db.prepare<[], Row>(`SELECT ${columns} FROM makes ORDER BY updated_at DESC, rowid DESC`)
+  const find = db.prepare<[string], Row>(`SELECT ${columns} FROM makes WHERE id = ?`)
+  const begin = db.prepare<[string, string, string, string]>('INSERT INTO makes (id, name, created_at, updated_at) VALUES (?, ?, ?, ?)')
+  const touch = db.prepare<[string, string | null, string]>(
+    'UPDATE makes SET updated_at = ?, progress = coalesce(?, progress) WHERE id = ?',
+  )
+  const insert = db.prepare<[string, string, string]>(
+    'INSERT INTO make_events (make, id, event) VALUES (?, ?, ?) ON CONFLICT (make, id) DO NOTHING',
+  )
+  const after = db.prepare<[string, number, number], { number: number, event: string }>(
+    'SELECT number, event FROM make_events WHERE make = ? AND number > ? ORDER BY number LIMIT ?',
+  )
+  const remove = db.prepare<[string]>('DELETE FROM makes WHERE id = ?')
+
+  const keep = db.transaction((id: string, events: readonly MakeEvent[], progress?: Progress): boolean => {
+    const now = new Date().toISOString()
+    if (!find.get(id)) {
+      const { plan } = stateOf(events)
+      if (!plan) return false
+      begin.run(id, plan.name, now, now)
+    }
+    let fresh = 0
+    for (const event of events) fresh += insert.run(id, event.id, JSON.stringify(event)).changes
+    if (fresh > 0 || progress) touch.run(now, progress ? JSON.stringify(progress) : null, id)
+    return true
+  })
+
+  return {
+    keep,
+    list: () => list.all().map(listed),
+    find: (id) => {
+      const row = find.get(id)
+      return row && listed(row)
+    },
+    eventsAfter: (id, number) => {
+      const rows = after.all(id, number, MOST_ANSWERED)
+      return { events: rows.map(({ event }) => JSON.parse(event) as MakeEvent), upTo: rows.at(-1)?.number ?? number }
+    },
+    remove: id => remove.run(id).changes === 1,
+  }
+}
