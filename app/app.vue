@@ -4,6 +4,9 @@ import { useTheme } from 'vuetify'
 import { useWays } from '~/stores/ways'
 
 const ways = useWays()
+const route = useRoute()
+/** A screen that has nothing on it but itself. */
+const bare = computed(() => route.meta.bare === true)
 const theme = useTheme()
 const machineIsDark = ref(false)
 const lit = computed(() => ways.light === 'machine' ? (machineIsDark.value ? 'dark' : 'light') : ways.light)
@@ -18,8 +21,11 @@ onMounted(() => {
 
 <template>
   <v-app>
-    <TopBar class="not-on-paper" />
-    <main class="page">
+    <TopBar
+      v-if="!bare"
+      class="not-on-paper"
+    />
+    <main :class="{ page: !bare }">
       <NuxtPage />
     </main>
   </v-app>

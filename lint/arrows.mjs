@@ -10,7 +10,7 @@ export const CORE = [
   'handle',
   'wall', 'design', 'draft', 'fit', 'yarn', 'words', 'chart', 'beats', 'make', 'export',
 ]
-export const APP = ['looks', 'reading', 'workers', 'stores', 'composables', 'components', 'pages']
+export const APP = ['looks', 'reading', 'keeping', 'workers', 'stores', 'composables', 'components', 'pages']
 
 /** Houses, and whom each may know besides itself; whoever is not named here may know all. */
 const KNOWS = { core: [], app: ['core'], server: ['core', 'demo'], cli: ['core'] }

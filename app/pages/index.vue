@@ -21,6 +21,14 @@ async function go(kept: Kept<Design> | undefined): Promise<void> {
   if (kept) await router.push(`/bags/${kept.id}`)
 }
 
+/** A bag's file goes on this shelf, a make's back on the hook. */
+async function bringIn(file: File): Promise<void> {
+  if (!file.name.endsWith('.make.json')) return go(await shelf.bringIn(file))
+  const { useMakes } = await import('~/stores/makes')
+  const make = await useMakes().bringIn(file)
+  if (make) await router.push(`/makes/${make.id}`)
+}
+
 async function throwAway(id: string): Promise<void> {
   gone.value = await shelf.remove(id)
   showGone.value = gone.value !== undefined
@@ -41,12 +49,13 @@ async function takeBack(): Promise<void> {
       start="Start a bag"
       file-label="A bag's file"
       @start="async () => go(await shelf.start())"
-      @file="async (file) => go(await shelf.bringIn(file))"
+      @file="bringIn"
     />
     <TroubleNote
       :lines="shelf.trouble"
       title="That did not work"
     />
+    <LazyMakesInHand />
     <p
       v-if="shelf.loaded && shelf.bags.length === 0 && shelf.trouble.length === 0"
       class="soft"

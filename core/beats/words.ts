@@ -9,7 +9,7 @@ import type { Beat, Doing } from './beat'
 export type BeatSpeech = Speech & ToldIn
 
 /** Whether a clause does one of several stitches into a place that never fills up. */
-function isOneByOne({ clause, of }: { readonly clause: Doing, readonly of: number }): clause is Working {
+function isOneByOne(clause: Doing, of: number): clause is Working {
   return clause.say === 'work' && of > 1 && ((clause.into.at === 'next' && clause.into.sort === 'ring') || clause.into.at === 'overBridge')
 }
 
@@ -30,7 +30,7 @@ function clausesOf(beats: readonly Beat[]): Clause[] {
     if (said.say !== 'doing') continue
     const before = found.at(-1)
     const goesOn = before && nth > 1 && said.passing.length === 0
-    const together = goesOn && joined(before, said.clause, isOneByOne({ clause: said.clause, of }))
+    const together = goesOn && joined(before, said.clause, isOneByOne(said.clause, of))
     if (together) found[found.length - 1] = together
     else found.push(...said.passing, said.clause)
   }

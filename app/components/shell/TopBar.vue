@@ -30,6 +30,12 @@ function along(by: number): void {
   view.selected = parts[(parts.indexOf(view.selected) + by + parts.length) % parts.length]!
 }
 
+/** Begins the bag: its design as it stands is what is followed at the hook. */
+async function takeUp(): Promise<void> {
+  const { useMake } = await import('~/stores/make')
+  await router.push(`/makes/${await useMake().takeUp(bag.design, saving.id)}`)
+}
+
 const shortcuts = computed<Shortcut[]>(() => [
   { key: '?', does: 'Show these keys', run: () => (helping.value = true) },
   { key: 'a', does: 'All bags', run: () => void router.push('/') },
@@ -39,6 +45,7 @@ const shortcuts = computed<Shortcut[]>(() => [
     ? [
         { key: 'd', does: 'Draft the bag, on the bench', run: () => void router.push(`/bags/${saving.id}`) },
         { key: 'w', does: 'The written pattern', run: () => void router.push(`/bags/${saving.id}/pattern`) },
+        { key: 'h', does: 'Take it up: follow it at the hook', run: () => void takeUp() },
         { key: 'u', does: 'Undo', run: bag.undo },
         { key: 'r', does: 'Redo', run: bag.redo },
         { key: ']', does: 'Select the next part up', run: () => along(1) },
@@ -80,6 +87,13 @@ useShortcuts(() => shortcuts.value)
         >
           Pattern
         </NuxtLink>
+        <button
+          type="button"
+          class="way take"
+          @click="takeUp"
+        >
+          Take it up
+        </button>
       </template>
       <NuxtLink
         to="/"
@@ -154,6 +168,7 @@ useShortcuts(() => shortcuts.value)
 .home { display: flex; align-items: center; gap: 0.55rem; margin-right: 0.9rem; font-family: var(--v-font-heading); font-weight: 700; color: var(--ink); text-decoration: none; }
 .ways { display: flex; height: 100%; }
 .way { display: flex; align-items: center; padding: 0 0.75rem; color: var(--soft-ink); text-decoration: none; border-bottom: 3px solid transparent; border-top: 3px solid transparent; white-space: nowrap; }
+button.way { background: none; border-left: 0; border-right: 0; font: inherit; cursor: pointer; }
 .way:hover { color: var(--ink); }
 .way.router-link-exact-active { color: var(--ink); font-weight: 620; border-bottom-color: var(--accent); }
 .spring { flex: 1; }

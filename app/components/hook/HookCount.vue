@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { CountAsked } from '~~/core/beats/checks'
+import { diagnose, type WayOn } from '~~/core/make/diagnosis'
+import { useHook } from '~/composables/useHook'
+
+/** Asks for a count; another number than planned is told what it means, and what can be done. */
+const props = defineProps<{ asked: CountAsked }>()
+const emit = defineEmits<{ done: [], rip: [round: number] }>()
+const { make, manner, told } = useHook()
+const typed = ref('')
+const tried = ref(false)
+const found = computed(() => {
+  const number = Number(typed.value)
+  return typed.value.trim() !== '' && Number.isInteger(number) && number > 0 && number < 1_000_000 ? number : undefined
+})
+const seen = ref<number>()
+const diagnosis = computed(() =>
+  seen.value !== undefined && make.hand && make.state
+    ? diagnose(make.hand, make.state, props.asked.round, seen.value, manner.value)
+    : undefined)
+
+function asPlanned(): void {
+  const { round, planned } = props.asked
+  make.counted({ round, planned, found: planned, choice: 'as-planned' })
+  emit('done')
+}
+
+function tell(): void {
+  tried.value = true
+  if (found.value === undefined) return
+  if (found.value === props.asked.planned) asPlanned()
+  else seen.value = found.value
+}
+
+function choose(way: WayOn): void {
+  if (way.counted) {
+    make.counted(way.counted)
+    emit('done')
+  }
+  else if (way.toRound !== undefined) emit('rip', way.toRound)
+}
+
+const NAMES: Record<WayOn['way'], string> = {
+  'next-round': 'Put it right next round', 'nearest': 'Go to the nearest that fits', 'live-with-it': 'Live with it', 'rip-back': 'Rip back',
+}
+</script>
+
+<template>
+  <template v-if="!diagnosis">
+    <p class="planned">
+      <strong>{{ asked.planned }}</strong> {{ asked.what }}
+    </p>
+    <p>{{ told(asked.how) }}</p>
+    <p class="soft">
+      {{ told(asked.why) }}
+    </p>
+    <button
+      type="button"
+      class="big"
+      data-first
+      @click="asPlanned"
+    >
+      As planned: {{ asked.planned }}
+    </button>
+    <form
+      class="other"
+      @submit.prevent="tell"
+    >
+      <label>
+        I have
+        <input
+          v-model="typed"
+          inputmode="numeric"
+          autocomplete="off"
+          :aria-invalid="tried && found === undefined"
+        >
+      </label>
+      <button
+        type="submit"
+        class="plain"
+      >
+        What does it mean?
+      </button>
+    </form>
+    <p
+      v-if="tried && found === undefined"
+      role="alert"
+      class="wrong"
+    >
+      Type the number you counted: a whole number above 0.
+    </p>
+  </template>
+  <template v-else>
+    <p class="planned">
+      <strong>{{ diagnosis.counted }}</strong>, planned {{ diagnosis.planned }} {{ diagnosis.what }}
+    </p>
+    <p>{{ diagnosis.between }}</p>
+    <ul>
+      <li
+        v-for="cause in diagnosis.causes"
+        :key="cause"
+      >
+        {{ told(cause) }}
+      </li>
+    </ul>
+    <ul class="ways">
+      <li
+        v-for="way in diagnosis.ways"
+        :key="way.way"
+      >
+        <button
+          type="button"
+          class="big quiet"
+          @click="choose(way)"
+        >
+          {{ NAMES[way.way] }}
+        </button>
+        <p>{{ told(way.what) }}</p>
+        <p
+          v-if="way.nextRound"
+          class="line"
+        >
+          {{ way.nextRound }}
+        </p>
+      </li>
+    </ul>
+    <button
+      type="button"
+      class="plain"
+      @click="seen = undefined"
+    >
+      Count again
+    </button>
+  </template>
+</template>
+
+<style scoped>
+.planned { font-size: 1.3rem; margin: 0.2rem 0; }
+.planned strong { font-family: var(--figures); font-size: 2.4rem; letter-spacing: -0.04em; }
+ul { margin: 0.4rem 0; padding-left: 1.2rem; }
+.ways { list-style: none; padding: 0; display: flex; flex-direction: column; gap: 0.8rem; margin-top: 0.8rem; }
+.line { border-left: 3px solid var(--accent); padding-left: 0.6rem; }
+.other { display: flex; flex-wrap: wrap; align-items: end; gap: 0.6rem; margin-top: 0.8rem; }
+</style>

@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { hookWindow } from '~~/core/chart/hookWindow'
+import { pieceChart } from '~~/core/chart/pieces'
+import { planOf } from '~~/core/chart/plan'
+import { unrolled } from '~~/core/chart/unrolled'
+import type { Leg } from '~~/core/beats/road'
+import { piecesOf } from '~~/core/words/pattern'
+import type { Draft } from '~~/core/draft/draft'
+
+/** The chart around the hook, as the fabric lies in the hand: what is made, what comes, and the place that the hook goes into. */
+const props = defineProps<{ draft: Draft, leg: Leg, made: number, leftHanded: boolean }>()
+
+const plan = computed(() => planOf(props.draft))
+const wall = computed(() => unrolled(props.draft))
+const piece = computed(() => {
+  const { sort, worked } = props.leg
+  const found = sort === 'row' ? piecesOf(props.draft).find(({ rows }) => rows.includes(worked!)) : undefined
+  return found && pieceChart(found, props.leftHanded)
+})
+const chart = computed(() => piece.value ?? (props.leg.part === 'base' ? plan.value : wall.value))
+const index = computed(() => chart.value.rounds.findIndex(({ number }) => number === props.leg.number))
+const mirrored = computed(() => props.leg.worked?.round.facing === 'wrong')
+const seen = computed(() => (index.value < 0 ? undefined : hookWindow(chart.value, index.value, props.made, mirrored.value)))
+const colour = computed(() =>
+  props.draft.design.yarns.find(({ id }) => id === props.leg.worked?.round.colour)?.colour ?? '#cccccc')
+
+/** So many stitches are seen from side to side. */
+const WIDE = 13
+const TALL = 7.2
+const box = computed(() => {
+  const unit = seen.value?.stitchCm ?? 1
+  return `${-WIDE / 2 * unit} ${-TALL * 0.52 * unit} ${WIDE * unit} ${TALL * unit}`
+})
+</script>
+
+<template>
+  <svg
+    v-if="seen"
+    :viewBox="box"
+    class="window"
+    role="img"
+    :aria-label="`The work around the hook${mirrored ? ', seen from the wrong side' : ''}: the place to work into is lit`"
+    preserveAspectRatio="xMidYMid slice"
+  >
+    <g :style="{ strokeWidth: `${seen.stitchCm * 0.09}px` }">
+      <path
+        v-for="(path, i) in seen.below"
+        :key="i"
+        :d="path"
+        class="below"
+        :style="{ opacity: 0.75 - i * 0.2 }"
+      />
+      <path
+        :d="seen.coming"
+        class="coming"
+      />
+      <path
+        :d="seen.made"
+        class="halo"
+        :style="{ strokeWidth: `${seen.stitchCm * 0.24}px` }"
+      />
+      <path
+        :d="seen.made"
+        class="made"
+        :style="{ stroke: colour, strokeWidth: `${seen.stitchCm * 0.14}px` }"
+      />
+      <template v-if="seen.place">
+        <circle
+          class="place"
+          :cx="seen.place.x"
+          :cy="seen.place.y"
+          :r="seen.stitchCm * 0.42"
+        />
+        <path
+          class="arrow"
+          :d="`M${seen.place.x} ${seen.place.y + seen.stitchCm * 2.1}V${seen.place.y + seen.stitchCm * 0.6}m${-seen.stitchCm * 0.3} ${seen.stitchCm * 0.36}l${seen.stitchCm * 0.3} ${-seen.stitchCm * 0.36}l${seen.stitchCm * 0.3} ${seen.stitchCm * 0.36}`"
+        />
+      </template>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.window { display: block; width: 100%; height: 100%; background: var(--paper); border-radius: 0.5rem; }
+path { fill: none; stroke-linecap: round; stroke-linejoin: round; }
+.below { stroke: var(--ink); }
+.coming { stroke: var(--soft-ink); stroke-dasharray: 0.06 0.12; opacity: 0.6; }
+.halo { stroke: var(--ink); }
+.place { fill: none; stroke: var(--accent); }
+.arrow { stroke: var(--accent); }
+</style>

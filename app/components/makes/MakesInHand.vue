@@ -1,0 +1,84 @@
+<script setup lang="ts">
+import { mdiDeleteOutline } from '@mdi/js'
+import { onMounted, ref, shallowRef } from 'vue'
+import type { MakeDocument } from '~~/core/make/read'
+import { useMakes } from '~/stores/makes'
+
+/** The bags on the hook, with how far each is. */
+const shelf = useMakes()
+const gone = shallowRef<MakeDocument>()
+const showGone = ref(false)
+const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+onMounted(shelf.load)
+
+async function throwAway(id: string): Promise<void> {
+  gone.value = await shelf.remove(id)
+  showGone.value = gone.value !== undefined
+}
+
+async function takeBack(): Promise<void> {
+  showGone.value = false
+  if (gone.value) await shelf.add(gone.value)
+}
+</script>
+
+<template>
+  <section
+    v-if="shelf.makes.length > 0 || shelf.trouble.length > 0"
+    aria-label="On the hook"
+  >
+    <h2 class="ruled">
+      On the hook
+    </h2>
+    <TroubleNote
+      :lines="shelf.trouble"
+      title="That did not work"
+    />
+    <ul>
+      <li
+        v-for="make in shelf.makes"
+        :key="make.id"
+      >
+        <NuxtLink
+          :to="`/makes/${make.id}`"
+          no-prefetch
+        >
+          <strong>{{ make.name }}</strong>
+          <span
+            class="bar"
+            aria-hidden="true"
+          ><span :style="{ width: `${Math.round((make.progress?.share ?? 0) * 100)}%` }" /></span>
+          <span>{{ make.progress?.words ?? 'Just begun' }}<span class="soft">, {{ format(new Date(make.updatedAt)) }}</span></span>
+        </NuxtLink>
+        <v-btn
+          :icon="mdiDeleteOutline"
+          size="small"
+          :aria-label="`Throw ${make.name} off the hook`"
+          title="Throw off the hook"
+          @click="throwAway(make.id)"
+        />
+      </li>
+    </ul>
+    <v-snackbar
+      v-model="showGone"
+      :timeout="12000"
+    >
+      {{ gone?.name }} is off the hook.
+      <template #actions>
+        <v-btn @click="takeBack">
+          Bring it back
+        </v-btn>
+      </template>
+    </v-snackbar>
+  </section>
+</template>
+
+<style scoped>
+ul { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr)); gap: 0.8rem 1.4rem; }
+li { display: flex; align-items: center; gap: 0.3rem; }
+a { flex: 1; min-width: 0; display: flex; flex-direction: column; gap: 0.25rem; padding: 0.6rem 0.8rem; border: 1px solid var(--line); border-left: 4px solid var(--accent); border-radius: 0.4rem; background: var(--sheet); color: inherit; text-decoration: none; }
+a:hover strong { color: var(--accent); text-decoration: underline; text-underline-offset: 3px; }
+strong { font-family: var(--v-font-heading); font-size: 1.1rem; }
+.bar { height: 6px; border: 1px solid var(--strong-line); border-radius: 3px; overflow: hidden; }
+.bar span { display: block; height: 100%; background: var(--accent); }
+</style>

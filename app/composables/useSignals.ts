@@ -1,0 +1,56 @@
+import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useHookWays } from '~/stores/hookWays'
+
+/** What is said aloud, and the tone or buzz for what must not be missed; each only as the maker asked. */
+export function useSignals(words: () => string, alarm: () => string | undefined) {
+  const ways = useHookWays()
+  const hasVoice = ref(false)
+  let sound: AudioContext | undefined
+
+  function lookForVoices(): void {
+    hasVoice.value = 'speechSynthesis' in window && speechSynthesis.getVoices().length > 0
+  }
+
+  function say(text: string): void {
+    if (!ways.voice || !hasVoice.value || !text) return
+    speechSynthesis.cancel()
+    const speech = new SpeechSynthesisUtterance(text)
+    speech.lang = 'en'
+    speech.rate = 0.95
+    speechSynthesis.speak(speech)
+  }
+
+  /** Two short rising notes. */
+  function ring(): void {
+    sound ??= new AudioContext()
+    for (const [i, hertz] of [660, 880].entries()) {
+      const [voice, loudness] = [sound.createOscillator(), sound.createGain()]
+      const at = sound.currentTime + i * 0.12
+      voice.frequency.value = hertz
+      loudness.gain.setValueAtTime(0.12, at)
+      loudness.gain.exponentialRampToValueAtTime(0.001, at + 0.11)
+      voice.connect(loudness).connect(sound.destination)
+      voice.start(at)
+      voice.stop(at + 0.12)
+    }
+  }
+
+  function signal(): void {
+    if (ways.buzz && 'vibrate' in navigator) navigator.vibrate([60, 40, 60])
+    if (ways.tone && 'AudioContext' in window) ring()
+  }
+
+  watch(words, say)
+  watch(() => [ways.voice, hasVoice.value], () => say(words()))
+  watch(alarm, told => told && signal())
+  onMounted(() => {
+    lookForVoices()
+    if ('speechSynthesis' in window) speechSynthesis.addEventListener('voiceschanged', lookForVoices)
+  })
+  onBeforeUnmount(() => {
+    if (!('speechSynthesis' in window)) return
+    speechSynthesis.removeEventListener('voiceschanged', lookForVoices)
+    speechSynthesis.cancel()
+  })
+  return { hasVoice, signal }
+}

@@ -1,0 +1,135 @@
+import type { MakeEvent } from '~~/core/make/event'
+import type { Progress } from '~~/core/make/plan'
+import {
+  dropQueued, firstQueued, forget, keepEvents, keepMake, keptMake, type KeptMake, queuedCount, takeOver,
+} from './hookBox'
+
+/** How what was done here stands with the server. */
+export interface PostState {
+  /** Events that wait to be sent. */
+  readonly waiting: number
+  /** The server did not answer when it was last asked. */
+  readonly away: boolean
+}
+
+interface Answer {
+  readonly events: readonly MakeEvent[]
+  readonly upTo: number
+}
+
+/** What the post tells those who listen. */
+export interface PostNews {
+  readonly state: (state: PostState) => void
+  readonly events: (make: string, events: readonly MakeEvent[]) => void
+  /** A make was thrown away elsewhere. */
+  readonly gone: (make: string) => void
+  readonly progress: (make: string) => Progress | undefined
+}
+
+const AT_ONCE = 200
+const SOON_MS = 250
+const FIRST_RETRY_MS = 1_000
+const LAST_RETRY_MS = 30_000
+
+/**
+ * Sends what is queued, in order and until the server has it, and fetches what others did. The network is never asked whether it is
+ * there (browsers do not know): it is tried, and tried again after a while that doubles.
+ */
+export class Post {
+  private timer: ReturnType<typeof setTimeout> | undefined
+  private retryMs = FIRST_RETRY_MS
+  private going: Promise<void> | undefined
+  private away = false
+  private stopped = false
+
+  constructor(private readonly news: PostNews) {}
+
+  /** Something was written down: it is sent in a moment, with what comes next. */
+  soon(): void {
+    // After a failure the next try is waited for: taps do not hammer on a closed door.
+    if (this.timer || this.away) return
+    this.later(SOON_MS)
+  }
+
+  /** Tries at once: the page was opened, or shown again. */
+  now(make?: string): Promise<void> {
+    clearTimeout(this.timer)
+    this.timer = undefined
+    return (this.going ??= this.exchange(make).finally(() => (this.going = undefined)))
+  }
+
+  stop(): void {
+    this.stopped = true
+    clearTimeout(this.timer)
+  }
+
+  private later(ms: number): void {
+    if (this.stopped) return
+    clearTimeout(this.timer)
+    this.timer = setTimeout(() => {
+      this.timer = undefined
+      void this.now()
+    }, ms)
+  }
+
+  private async exchange(make?: string): Promise<void> {
+    try {
+      await takeOver()
+      while (await this.sendFirst());
+      if (make) await this.fetch(make)
+      this.away = false
+      this.retryMs = FIRST_RETRY_MS
+    }
+    catch {
+      this.away = true
+      this.later(this.retryMs)
+      this.retryMs = Math.min(LAST_RETRY_MS, this.retryMs * 2)
+    }
+    this.news.state({ waiting: await queuedCount().catch(() => 0), away: this.away })
+  }
+
+  /** Sends the first of the queue; whether there may be more. */
+  private async sendFirst(): Promise<boolean> {
+    const queued = await firstQueued(AT_ONCE)
+    const make = queued[0]?.make
+    if (!make) return false
+    const progress = this.news.progress(make)
+    const answer = await this.ask(make, queued.map(({ event }) => event), progress)
+    if (answer) await this.take(make, answer, progress)
+    await dropQueued(queued)
+    return true
+  }
+
+  /** Fetches what others did, until there is no more. */
+  private async fetch(make: string): Promise<void> {
+    for (let more = true; more;) {
+      const answer = await this.ask(make, [])
+      if (!answer) return
+      more = answer.events.length > 0
+      await this.take(make, answer)
+    }
+  }
+
+  /** Nothing comes back of a make that the server does not know. */
+  private async ask(make: string, events: readonly MakeEvent[], progress?: Progress): Promise<Answer | undefined> {
+    const after = (await keptMake(make))?.upTo ?? 0
+    const response = await fetch(`/api/makes/${encodeURIComponent(make)}/events`, {
+      method: 'POST', headers: { 'Content-Type': 'application/json' },
+      body: JSON.stringify({ after, events, ...(progress ? { progress } : {}) }),
+    })
+    if (response.status === 404) {
+      await forget(make)
+      this.news.gone(make)
+      return undefined
+    }
+    if (!response.ok) throw new Error(`the program answered with ${response.status}`)
+    return (await response.json()) as Answer
+  }
+
+  private async take(make: string, { events, upTo }: Answer, progress?: Progress): Promise<void> {
+    await keepEvents(make, events)
+    const known: KeptMake = (await keptMake(make)) ?? { id: make, name: '', progress: null, upTo: 0, updatedAt: new Date().toISOString() }
+    await keepMake({ ...known, upTo: Math.max(known.upTo, upTo), ...(progress ? { progress } : {}) })
+    if (events.length > 0) this.news.events(make, events)
+  }
+}

@@ -1,0 +1,249 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { countAfter, tapeAfter } from '~~/core/beats/checks'
+import { aloud } from '~~/core/words/aloud'
+import { lettersFor } from '~/looks/track'
+import { useAwake } from '~/composables/useAwake'
+import { useBox } from '~/composables/useBox'
+import { useHands } from '~/composables/useHands'
+import { useHook } from '~/composables/useHook'
+import { useSignals } from '~/composables/useSignals'
+import type { Sheet } from '~/components/hook/HookSheets.vue'
+import { useHookWays } from '~/stores/hookWays'
+import { useWays } from '~/stores/ways'
+
+/** At the hook: the round in hand and nothing else. */
+definePageMeta({ bare: true })
+
+const route = useRoute()
+const ways = useHookWays()
+const terms = useWays()
+const hook = useHook()
+const { make, leg, now, then, counting, ahead, alike, note, groups, roundDone, made, title, part, count, lead, whereWords, road } = hook
+const sheet = ref<Sheet>()
+
+watch(() => route.params.id as string, id => void make.open(id), { immediate: true })
+onBeforeUnmount(() => make.close())
+useHead({ title: () => (make.hand ? `${title.value} · ${make.hand.plan.name}` : 'At the hook · Fair Hollow') })
+
+const colour = computed(() => {
+  const id = leg.value?.worked?.round.colour
+  return make.hand?.plan.yarns.find(yarn => yarn.id === id)?.colour ?? '#b9a77f'
+})
+const missing = computed(() => make.trouble === 'gone'
+  ? 'This bag was thrown off the hook, here or on another device.'
+  : 'This bag is not kept on this device, and the program does not know it or does not answer.')
+const leftHanded = computed(() => make.hand?.plan.hands === 'left')
+const standstill = computed(() => make.elsewhere.length > 0)
+
+/** Whether the round just done is one where the tape pays; said, not asked. */
+const tapePays = computed(() => Boolean(make.justDone && road.value && tapeAfter(road.value, make.justDone)))
+
+function on(): void {
+  if (sheet.value || !leg.value || standstill.value) return
+  make.goOn()
+  make.tap()
+  if (make.justDone && ways.asks && road.value && countAfter(road.value, make.justDone)) sheet.value = 'count'
+}
+function back(): void {
+  if (!sheet.value && !standstill.value) make.back()
+}
+const hands = useHands({ on, back })
+
+const panel = ref<HTMLElement>()
+const { width, height } = useBox(panel)
+const letters = computed(() => lettersFor(now.value, width.value * 0.78, height.value * 0.46, 92))
+const shares = (sort: 'marker' | 'side') => computed(() => {
+  const all = hook.beats.value.length
+  return hook.coming.value.filter(one => one.sort === sort && one.at < all).map(({ at }) => at / all)
+})
+const markers = shares('marker')
+const sides = shares('side')
+const nearest = computed(() => {
+  const found = ahead.value.find(one => one.sort !== 'side' && (one.soon || one.sort !== 'marker'))
+  return found && { ...found, when: found.now ? 'Now' : found.sort === 'turn' || found.beats > 99 ? 'At the end' : `In ${found.beats}` }
+})
+const thenSaid = computed(() => then.value && `then ${then.value.charAt(0).toLowerCase()}${then.value.slice(1)}`)
+
+const { awake } = useAwake()
+const alarm = computed(() => (nearest.value?.now && nearest.value.sort !== 'join' ? `${leg.value?.id} ${nearest.value.what}` : undefined))
+const { hasVoice } = useSignals(
+  () => (make.hand ? aloud(`${now.value}${nearest.value?.now ? `. ${nearest.value.what}` : ''}`, terms.terms) : ''),
+  () => alarm.value,
+)
+
+function open(wanted: Sheet): void {
+  sheet.value = wanted
+}
+function close(): void {
+  sheet.value = undefined
+  make.justDone = undefined
+}
+function spotName({ leg: id, beats }: { leg: string, beats: number | 'all' }): string {
+  const place = /^r\d+$/.test(id) ? `round ${id.slice(1)}` : id === 'start' ? 'the start' : 'a step'
+  return beats === 'all' ? `the end of ${place}` : `${place}, ${beats} beats in`
+}
+onMounted(() => document.documentElement.classList.add('at-the-hook'))
+onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
+</script>
+
+<template>
+  <div
+    class="hook"
+    :class="`thumb-${ways.thumb}`"
+  >
+    <HookHeader
+      :name="make.hand?.plan.name"
+      :title="title"
+      :part="part"
+      :compares="leg?.worked !== undefined"
+      @looks="open('looks')"
+      @more="open('more')"
+    />
+
+    <div
+      v-if="!make.hand"
+      class="missing"
+      role="status"
+    >
+      <template v-if="make.trouble === 'looking'">
+        Looking for it …
+      </template>
+      <template v-else>
+        <p>{{ missing }}</p>
+        <NuxtLink to="/">
+          All bags
+        </NuxtLink>
+      </template>
+    </div>
+
+    <template v-else>
+      <div
+        ref="panel"
+        class="panel"
+      >
+        <RoundTrack
+          v-if="leg"
+          :width="width"
+          :height="height"
+          :groups="groups.of"
+          :done="roundDone"
+          :colour="colour"
+          :left-handed="leftHanded"
+          :markers="markers"
+          :sides="sides"
+        />
+        <HookBeat
+          :going="leg !== undefined && !standstill"
+          :where="counting || (make.size === 'round' && leg?.worked ? 'the whole round' : '')"
+          :now="now"
+          :letters="letters"
+          :nearest="nearest"
+          :lead="lead"
+          :then="thenSaid"
+          :hands="hands"
+        />
+      </div>
+
+      <aside>
+        <HookWindow
+          v-if="leg?.worked"
+          :draft="make.hand.draft"
+          :leg="leg"
+          :made="made"
+          :left-handed="leftHanded"
+        />
+        <p class="facts">
+          <span v-if="count"><strong>{{ count.replace(/[()]/g, '') }}</strong> when done</span>
+          <span v-if="alike > 0">{{ alike }} more like this</span>
+          <span v-if="note">{{ note }}</span>
+          <span v-if="tapePays"><button
+            type="button"
+            class="link"
+            @click="open('tape')"
+          >The tape pays now: measure</button></span>
+        </p>
+      </aside>
+
+      <HookFooter
+        :going="leg !== undefined"
+        :stands="standstill"
+        :finished="make.state?.finishedAt !== undefined"
+        :can-go-back="make.state?.lastMove !== undefined && !standstill"
+        :own="make.size"
+        @on="on"
+        @back="back"
+        @finish="make.finish()"
+      />
+
+      <div
+        v-if="standstill"
+        class="banner"
+        role="alert"
+      >
+        <p><strong>The hook moved on two devices.</strong> Where is it really?</p>
+        <button
+          v-for="(spot, i) in make.elsewhere"
+          :key="i"
+          type="button"
+          class="plain"
+          @click="make.moveTo(spot)"
+        >
+          {{ spotName(spot) }}
+        </button>
+      </div>
+      <div
+        v-else-if="make.resumed || make.state?.paused"
+        class="banner"
+        role="status"
+      >
+        <p>{{ whereWords }}</p>
+        <button
+          type="button"
+          class="plain"
+          @click="make.goOn()"
+        >
+          Go on
+        </button>
+      </div>
+
+      <HookSheets
+        :sheet="sheet"
+        :has-voice="hasVoice"
+        :awake="awake"
+        @open="open"
+        @close="close"
+      />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.hook { position: fixed; inset: 0; display: grid; grid-template: auto minmax(0, 1fr) minmax(0, 24dvh) auto / minmax(0, 1fr); gap: 0.45rem; padding: 0.35rem 0.6rem max(0.6rem, env(safe-area-inset-bottom)); background: var(--sheet); overflow: hidden; touch-action: manipulation; user-select: none; -webkit-user-select: none; }
+.missing { grid-row: 2; align-self: center; text-align: center; padding: 1rem; }
+.panel { position: relative; min-height: 0; min-width: 0; }
+aside { min-height: 0; display: flex; flex-direction: column; gap: 0.3rem; overflow: hidden; }
+aside :deep(svg) { flex: 1; min-height: 0; }
+.facts { margin: 0; display: flex; flex-wrap: wrap; gap: 0 1rem; font-size: min(0.92rem, 2.3vh, 4.2vw); line-height: 1.3; max-height: 3.9em; overflow: hidden; color: var(--soft-ink); }
+.facts strong { color: var(--ink); }
+.link { border: 0; background: none; color: var(--accent); font: inherit; text-decoration: underline; cursor: pointer; padding: 0; }
+.banner { position: absolute; left: 0.6rem; right: 0.6rem; top: 3.4rem; z-index: 5; display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem; padding: 0.5rem 0.8rem; background: var(--paper); border: 2px solid var(--accent); border-radius: 0.7rem; }
+.banner p { flex: 1 1 12rem; margin: 0; font-weight: 560; }
+.banner .plain { min-height: 2.8rem; padding: 0 1rem; border: 1px solid var(--strong-line); border-radius: 0.6rem; background: var(--sheet); color: inherit; font: inherit; cursor: pointer; }
+@media (orientation: landscape) and (max-height: 560px), (min-width: 900px) {
+  .hook { grid-template: auto minmax(0, 1fr) auto / minmax(0, 1.5fr) minmax(0, 1fr); column-gap: 1rem; }
+  .hook.thumb-left { grid-template-columns: minmax(0, 1fr) minmax(0, 1.5fr); }
+  .hook > :deep(header) { grid-column: 1 / -1; }
+  .panel { grid-row: 2 / 4; grid-column: 1; }
+  aside { grid-row: 2; grid-column: 2; }
+  .hook > :deep(footer) { grid-row: 3; grid-column: 2; }
+  .thumb-left .panel { grid-column: 2; }
+  .thumb-left aside, .thumb-left > :deep(footer) { grid-column: 1; }
+  .missing { grid-column: 1 / -1; }
+}
+@media (min-width: 900px) and (min-height: 561px) { .hook { padding: 0.8rem 1.6rem 1.4rem; } .facts { font-size: 1.05rem; } }
+</style>
+
+<style>
+html.at-the-hook { overflow: hidden; }
+</style>

@@ -1,0 +1,167 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import { doneAfter, ownSize, type BeatSize } from '~~/core/beats/size'
+import type { Leg } from '~~/core/beats/road'
+import type { Design } from '~~/core/design/design'
+import type { Counted, Deed, Measured, MakeEvent, Spot } from '~~/core/make/event'
+import { afterAll, eventOf, MakeLog } from '~~/core/make/fold'
+import { type InHand, inHand, type Progress, progressOf } from '~~/core/make/plan'
+import type { MakeState } from '~~/core/make/state'
+import { keptEvents, keptMake } from '~/keeping/hookBox'
+import { nextEventId, randomWord } from '~/keeping/newId'
+import { usePost } from './post'
+import { useHookWays } from './hookWays'
+
+/** Why a make is not there. */
+export type MakeTrouble = 'looking' | 'not-here' | 'gone'
+
+/**
+ * The bag on the hook: its log, what that comes to, and the verbs of the hands. The log is plain; what is shown of it are values that
+ * are replaced whole.
+ */
+export const useMake = defineStore('make', () => {
+  const post = usePost()
+  const ways = useHookWays()
+  const id = ref<string>()
+  const trouble = ref<MakeTrouble>()
+  const state = shallowRef<MakeState>()
+  const hand = shallowRef<InHand>()
+  /** Where else the hook was left, by a device that did not know of this one. */
+  const elsewhere = shallowRef<readonly Spot[]>([])
+  /** The leg that was done last, until what is asked about it is answered. */
+  const justDone = shallowRef<Leg>()
+  /** Looked at again after a while: where the hook is has to be said. */
+  const resumed = ref(false)
+
+  let log = new MakeLog()
+  let deaf: (() => void) | undefined
+
+  function show(): void {
+    state.value = log.state
+    hand.value = inHand(log.state, hand.value)
+    elsewhere.value = log.lastMoves.length > 1 ? log.spots : []
+  }
+
+  function progress(): Progress | undefined {
+    return hand.value && progressOf(hand.value, log.state.finishedAt !== undefined)
+  }
+
+  function hear(events: readonly MakeEvent[]): void {
+    if (log.add(events) === 0) return
+    justDone.value = undefined
+    if (hand.value === undefined) resumed.value = true
+    show()
+    if (trouble.value === 'looking' && hand.value) trouble.value = undefined
+  }
+
+  function close(): void {
+    deaf?.()
+    deaf = undefined
+    id.value = state.value = hand.value = justDone.value = undefined
+    elsewhere.value = []
+    resumed.value = false
+    log = new MakeLog()
+  }
+
+  /** Takes a make in hand: what this device knows at once, what the server knows as soon as it answers. */
+  async function open(wanted: string): Promise<void> {
+    if (id.value === wanted && hand.value) return
+    close()
+    id.value = wanted
+    trouble.value = 'looking'
+    deaf = post.listen(wanted, { events: hear, gone: () => (trouble.value = 'gone'), progress })
+    const known = await keptEvents(wanted).catch(() => [])
+    if (id.value !== wanted) return
+    hear(known)
+    await post.now(wanted)
+    if (id.value === wanted && !hand.value && trouble.value === 'looking') trouble.value = 'not-here'
+    if (hand.value) await remember()
+  }
+
+  async function remember(): Promise<void> {
+    const before = await keptMake(id.value!)
+    await post.remember({
+      id: id.value!, name: hand.value!.plan.name, progress: progress() ?? null, upTo: before?.upTo ?? 0,
+      updatedAt: new Date().toISOString(),
+    })
+  }
+
+  function write(deed: Deed): void {
+    const event = eventOf(log, deed, { id: nextEventId(), at: Date.now() })
+    log.add([event])
+    show()
+    void post.write(id.value!, event)
+  }
+
+  /** Takes a bag up: its design as it stands is the plan. Returns the make's id. */
+  async function takeUp(plan: Design, bag?: string): Promise<string> {
+    close()
+    id.value = randomWord(16)
+    deaf = post.listen(id.value, { events: hear, gone: () => (trouble.value = 'gone'), progress })
+    trouble.value = undefined
+    write({ do: 'started', plan, ...(bag ? { bag } : {}) })
+    await remember()
+    return id.value
+  }
+
+  /** The size of beats in hand: the maker's, or the one that the leg wants by itself. */
+  const size = computed<BeatSize>(() => {
+    const leg = hand.value?.at.leg
+    if (ways.size !== 'own') return ways.size
+    return leg && leg.worked ? ownSize(leg.beats()) : 'group'
+  })
+
+  function moveTo(spot: Spot): void {
+    resumed.value = false
+    write({ do: 'moved', to: spot, ...afterAll(log) })
+  }
+
+  /** What is at the hook is done. */
+  function tap(): void {
+    const at = hand.value?.at
+    if (!at?.leg) return
+    const beats = at.leg.beats()
+    const done = doneAfter(beats, at.done, size.value)
+    const whole = done >= beats.length
+    moveTo({ leg: at.leg.id, beats: whole ? 'all' : done })
+    justDone.value = whole ? at.leg : undefined
+  }
+
+  /** Takes the last move back; whether there was one. */
+  function back(): boolean {
+    const { lastMove } = log.state
+    justDone.value = undefined
+    resumed.value = false
+    if (!lastMove) return false
+    write({ do: 'undone', of: lastMove, ...afterAll(log) })
+    return true
+  }
+
+  function counted(count: Omit<Counted, 'do'>): void {
+    write({ do: 'counted', ...count })
+    justDone.value = undefined
+  }
+
+  function ripTo(round: number): void {
+    justDone.value = undefined
+    resumed.value = false
+    write({ do: 'ripped', toRound: round, ...afterAll(log) })
+  }
+
+  function note(text: string, marker: boolean): void {
+    write({ do: 'noted', text, marker, where: log.state.spot })
+  }
+
+  return {
+    id, trouble, state, hand, elsewhere, justDone, resumed, size, progress, open, close, takeUp, tap, back, moveTo, counted, ripTo, note,
+    measured: (measure: Omit<Measured, 'do'>) => write({ do: 'measured', ...measure }),
+    weighed: (yarn: string, grams: number) => write({ do: 'weighed', yarn, grams }),
+    replan: (plan: Design, why: string) => write({ do: 'replanned', plan, why }), pause: () => write({ do: 'paused' }),
+    goOn: () => {
+      resumed.value = false
+      if (log.state.paused) write({ do: 'goneOn' })
+    },
+    finish: () => write({ do: 'finished' }),
+    takeBack: (event: string) => write({ do: 'undone', of: event }),
+  }
+})

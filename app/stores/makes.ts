@@ -1,0 +1,61 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import type { MakeDocument } from '~~/core/make/read'
+import { forget, type KeptMake, keptMakes } from '~/keeping/hookBox'
+import { readJson } from '~/reading/readJson'
+import { useTrying } from './records'
+
+/** A bag on the hook as it is listed. */
+export type ListedMake = Omit<KeptMake, 'upTo'>
+
+/** The bags on the hook: those the server keeps, and those that only this device knows yet. */
+export const useMakes = defineStore('makes', () => {
+  const makes = shallowRef<readonly ListedMake[]>([])
+  const { trouble, trying } = useTrying()
+  const loaded = ref(false)
+
+  async function load(): Promise<void> {
+    const own = await keptMakes().catch(() => [])
+    makes.value = sorted(own)
+    try {
+      const known = await $fetch<ListedMake[]>('/api/makes')
+      const unsent = own.filter(({ upTo }) => upTo === 0)
+      makes.value = sorted([...known, ...unsent.filter(({ id }) => !known.some(one => one.id === id))])
+    }
+    catch {
+      // The server is away: what this device knows is listed.
+    }
+    loaded.value = true
+  }
+
+  async function remove(id: string): Promise<MakeDocument | undefined> {
+    const gone = await trying(() => $fetch<MakeDocument>(`/api/makes/${id}/export`))
+    const done = gone && await trying(async () => {
+      await $fetch(`/api/makes/${id}`, { method: 'DELETE' })
+      await forget(id)
+      return true
+    })
+    if (done) makes.value = makes.value.filter(make => make.id !== id)
+    return done ? gone : undefined
+  }
+
+  /** Keeps a make that comes from a file, or that was thrown away a moment ago. */
+  async function add(document: unknown): Promise<ListedMake | undefined> {
+    const added = await trying(() => $fetch<ListedMake>('/api/makes', { method: 'POST', body: document as object }))
+    if (added) makes.value = sorted([added, ...makes.value])
+    return added
+  }
+
+  async function bringIn(file: File): Promise<ListedMake | undefined> {
+    const read = await readJson(file, '.make.json')
+    if (read.ok) return add(read.value)
+    trouble.value = [read.why]
+    return undefined
+  }
+
+  return { makes, loaded, trouble, load, remove, add, bringIn }
+})
+
+function sorted(list: readonly ListedMake[]): ListedMake[] {
+  return [...list].sort((a, b) => (a.updatedAt < b.updatedAt ? 1 : -1))
+}
