@@ -16,7 +16,9 @@ const SWIPED_PX = 60
 
 function isFor(target: EventTarget | null, key: string): boolean {
   const element = target instanceof HTMLElement ? target : undefined
-  if (element?.closest('input, textarea, select')) return false
+  // A choice in focus takes the arrows for itself, a field to type in takes everything.
+  const field = element?.closest('input, textarea, select')
+  if (field) return field.matches('[type=radio], [type=checkbox]') && !key.startsWith('Arrow')
   // A button in focus takes space and Enter for itself, unless it is the beat.
   const button = element?.closest('button, a')
   return !button || button.hasAttribute('data-beat') || ![' ', 'Enter'].includes(key)

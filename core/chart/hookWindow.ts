@@ -1,70 +1,44 @@
-import { STITCH_KINDS } from '../stitch/dictionary'
 import type { Chart, ChartRound } from './chart'
-import { markPath } from './marks'
+import { roundPaths } from './marks'
 
 /*
  * The piece of a chart around the hook, as the fabric lies in the hand: the edge on top, its middle where the hook is, worked towards
  * the working hand. Round the hook a chart is nearly straight, so it is only turned and moved, never bent.
  */
 
-/** What is drawn of the work around the hook; in centimetres about the hook, x to the right, y downwards. */
+interface Spot {
+  readonly x: number
+  readonly y: number
+}
+
+/** What is drawn of the work around the hook. */
 export interface HookWindow {
+  /** Turns and moves the chart: the place that the hook goes into comes to (0, 0), the edge lies on top; as SVG writes it. */
+  readonly transform: string
   /** Rounds below, as paths, the nearest first. */
   readonly below: readonly string[]
   /** What is made of the round in hand, and what is still to come of it. */
   readonly made: string
   readonly coming: string
-  /** The place that the hook goes into next, and the head of what it will make. */
-  readonly place: Spot2 | undefined
-  readonly head: Spot2 | undefined
+  /** Whether there is a place to go into: the round is not done. */
+  readonly goesOn: boolean
   /** How wide one stitch is here: what everything is drawn in proportion to. */
   readonly stitchCm: number
-}
-
-interface Spot2 {
-  readonly x: number
-  readonly y: number
 }
 
 /** So many stitches to each side of the hook, and so many rounds below it, are drawn. */
 const REACH = 9
 const ROUNDS_BELOW = 3
 
-/** Turns and moves a chart so that the hook is at (0, 0) with the edge on top. */
-class Turning {
-  private readonly cos: number
-  private readonly sin: number
-
-  constructor(
-    private readonly about: Spot2,
-    up: Spot2,
-    private readonly mirrored: boolean,
-  ) {
-    const length = Math.hypot(up.x, up.y) || 1
-    // Up is to become (0, -1).
-    this.cos = -up.y / length
-    this.sin = up.x / length
-  }
-
-  spot(x: number, y: number): Spot2 {
-    const [dx, dy] = [x - this.about.x, y - this.about.y]
-    const across = dx * this.cos + dy * this.sin
-    return { x: this.mirrored ? -across : across, y: -dx * this.sin + dy * this.cos }
-  }
-}
-
-function footOf(chart: Chart, i: number): Spot2 {
-  return { x: chart.footX[i]!, y: chart.footY[i]! }
-}
-
-/** Which way is up at the hook: from the feet of the stitches there to their heads. */
-function upAt(chart: Chart, { from, to }: ChartRound, at: number): Spot2 {
+/** Which way is up at the hook of a round that goes about a middle: from the feet of the stitches there to their heads. */
+function upAt(chart: Chart, { from, to }: ChartRound, at: number): Spot {
   let [x, y] = [0, 0]
   for (let i = Math.max(from, at - 2); i < Math.min(to, at + 3); i++) {
     x += chart.headX[i]! - chart.footX[i]!
     y += chart.headY[i]! - chart.footY[i]!
   }
-  return x === 0 && y === 0 ? { x: 0, y: -1 } : { x, y }
+  const length = Math.hypot(x, y)
+  return length === 0 ? { x: 0, y: -1 } : { x: x / length, y: y / length }
 }
 
 /** How wide a stitch is at the hook. */
@@ -75,9 +49,10 @@ function widthAt(chart: Chart, { from, to, roomCm }: ChartRound, at: number): nu
   return Math.hypot(chart.headX[i + 1]! - chart.headX[i]!, chart.headY[i + 1]! - chart.headY[i]!) || 0.5
 }
 
-function pathOf(chart: Chart, i: number, turning: Turning, roomCm: number): string {
-  const [foot, head] = [turning.spot(chart.footX[i]!, chart.footY[i]!), turning.spot(chart.headX[i]!, chart.headY[i]!)]
-  return markPath(STITCH_KINDS[chart.kinds[i]!]!, foot.x, foot.y, head.x, head.y, roomCm)
+/** How a chart is seen: whether its rounds lie on top of each other, or go about a middle; and whether from the other side. */
+export interface Seen {
+  readonly stacked: boolean
+  readonly mirrored: boolean
 }
 
 /**
@@ -85,30 +60,25 @@ function pathOf(chart: Chart, i: number, turning: Turning, roomCm: number): stri
  *
  * @param index the round in hand, by its place in the chart's rounds
  * @param made things of it that are made
- * @param mirrored seen from the other side: a round worked with the wrong side facing
  */
-export function hookWindow(chart: Chart, index: number, made: number, mirrored: boolean): HookWindow {
+export function hookWindow(chart: Chart, index: number, made: number, { stacked, mirrored }: Seen): HookWindow {
   const round = chart.rounds[index]!
-  const last = round.to - 1
-  const at = Math.min(round.from + made, last)
-  const about = footOf(chart, at)
+  const at = Math.min(round.from + made, round.to - 1)
   const stitchCm = widthAt(chart, round, at)
-  const turning = new Turning(about, upAt(chart, round, at), mirrored)
+  const up = stacked ? { x: 0, y: -1 } : upAt(chart, round, at)
+  const [aboutX, aboutY] = [chart.footX[at]!, chart.footY[at]!]
   const reach = REACH * stitchCm
-  const near = (i: number) => {
-    const { x, y } = turning.spot(chart.headX[i]!, chart.headY[i]!)
-    return Math.abs(x) <= reach && y > -reach && y < reach
+  const near = (i: number) => Math.abs(chart.headX[i]! - aboutX) <= reach && Math.abs(chart.headY[i]! - aboutY) <= reach
+  const paths = (one: ChartRound, within: (i: number) => boolean = near) => {
+    const { plain, shaped } = roundPaths(chart, one, within)
+    return plain + shaped
   }
-  const paths = (from: number, to: number, room: number) => {
-    const found: string[] = []
-    for (let i = from; i < to; i++) if (near(i)) found.push(pathOf(chart, i, turning, room))
-    return found.join('')
-  }
-  const below = chart.rounds.slice(Math.max(0, index - ROUNDS_BELOW), index).reverse()
-  const done = made >= round.to - round.from
+  // Up is to become (0, -1); the columns of the matrix are where (1, 0) and (0, 1) go.
+  const [cos, sin, side] = [-up.y, up.x, mirrored ? -1 : 1]
+  const matrix = [side * cos, -sin, side * sin, cos, -side * (aboutX * cos + aboutY * sin), aboutX * sin - aboutY * cos]
   return {
-    below: below.map(one => paths(one.from, one.to, widthAt(chart, one, one.from))), stitchCm,
-    made: paths(round.from, round.from + made, stitchCm), coming: paths(round.from + made, round.to, stitchCm),
-    place: done ? undefined : turning.spot(about.x, about.y), head: done ? undefined : turning.spot(chart.headX[at]!, chart.headY[at]!),
+    transform: `matrix(${matrix.map(value => value.toFixed(5)).join(' ')})`, stitchCm, goesOn: made < round.to - round.from,
+    below: chart.rounds.slice(Math.max(0, index - ROUNDS_BELOW), index).reverse().map(one => paths(one)),
+    made: paths(round, i => i < round.from + made && near(i)), coming: paths(round, i => i >= round.from + made && near(i)),
   }
 }

@@ -75,13 +75,17 @@ function knotsApart(chart: Chart, { from, to }: ChartRound): number {
   return steps[steps.length >> 1] ?? 2 * (chart.headX[from]! - chart.footX[from]!)
 }
 
+/** Which stitches of a chart are wanted. */
+export type Within = (i: number) => boolean
+
 /** A round of loops as two paths: loops and knots, and the stitch that closes the last loop. */
-function loopPaths(chart: Chart, round: ChartRound): { plain: string, shaped: string } {
+function loopPaths(chart: Chart, round: ChartRound, within: Within): { plain: string, shaped: string } {
   let plain = ''
   let shaped = ''
   const room = roomOf(chart, round)
   const wide = knotsApart(chart, round)
   for (let i = round.from; i < round.to; i++) {
+    if (!within(i)) continue
     const kind = STITCH_KINDS[chart.kinds[i]!]!
     const [footX, footY, headX, headY] = [chart.footX[i]!, chart.footY[i]!, chart.headX[i]!, chart.headY[i]!]
     if (footX === headX) plain += markPath(kind, footX, footY, headX, headY, room * 0.7)
@@ -94,13 +98,14 @@ function loopPaths(chart: Chart, round: ChartRound): { plain: string, shaped: st
   return { plain, shaped }
 }
 
-/** A round's marks as two paths: its plain stitches, and those that make an increase or a decrease. */
-export function roundPaths(chart: Chart, round: ChartRound): { plain: string, shaped: string } {
-  if (round.loopChains !== undefined) return loopPaths(chart, round)
+/** A round's marks as two paths: its plain stitches, and those that make an increase or a decrease; all of it, or what is wanted. */
+export function roundPaths(chart: Chart, round: ChartRound, within: Within = () => true): { plain: string, shaped: string } {
+  if (round.loopChains !== undefined) return loopPaths(chart, round, within)
   const plain: string[] = []
   const shaped: string[] = []
   const room = roomOf(chart, round)
   for (let i = round.from; i < round.to; i++) {
+    if (!within(i)) continue
     const path = markPath(
       STITCH_KINDS[chart.kinds[i]!]!,
       chart.footX[i]!,

@@ -21,7 +21,9 @@ const piece = computed(() => {
 const chart = computed(() => piece.value ?? (props.leg.part === 'base' ? plan.value : wall.value))
 const index = computed(() => chart.value.rounds.findIndex(({ number }) => number === props.leg.number))
 const mirrored = computed(() => props.leg.worked?.round.facing === 'wrong')
-const seen = computed(() => (index.value < 0 ? undefined : hookWindow(chart.value, index.value, props.made, mirrored.value)))
+const seen = computed(() => index.value < 0
+  ? undefined
+  : hookWindow(chart.value, index.value, props.made, { stacked: chart.value !== plan.value, mirrored: mirrored.value })))
 const colour = computed(() =>
   props.draft.design.yarns.find(({ id }) => id === props.leg.worked?.round.colour)?.colour ?? '#cccccc')
 
@@ -30,7 +32,12 @@ const WIDE = 13
 const TALL = 7.2
 const box = computed(() => {
   const unit = seen.value?.stitchCm ?? 1
-  return `${-WIDE / 2 * unit} ${-TALL * 0.52 * unit} ${WIDE * unit} ${TALL * unit}`
+  return `${-WIDE / 2 * unit} ${-TALL * 0.4 * unit} ${WIDE * unit} ${TALL * unit}`
+})
+/** The hook's way: up into the place. */
+const arrow = computed(() => {
+  const unit = seen.value?.stitchCm ?? 1
+  return `M0 ${unit * 2.1}V${unit * 0.6}m${-unit * 0.3} ${unit * 0.36}l${unit * 0.3} ${-unit * 0.36}l${unit * 0.3} ${unit * 0.36}`
 })
 </script>
 
@@ -43,7 +50,10 @@ const box = computed(() => {
     :aria-label="`The work around the hook${mirrored ? ', seen from the wrong side' : ''}: the place to work into is lit`"
     preserveAspectRatio="xMidYMid slice"
   >
-    <g :style="{ strokeWidth: `${seen.stitchCm * 0.09}px` }">
+    <g
+      :style="{ strokeWidth: `${seen.stitchCm * 0.09}px` }"
+      :transform="seen.transform"
+    >
       <path
         v-for="(path, i) in seen.below"
         :key="i"
@@ -65,18 +75,19 @@ const box = computed(() => {
         class="made"
         :style="{ stroke: colour, strokeWidth: `${seen.stitchCm * 0.14}px` }"
       />
-      <template v-if="seen.place">
-        <circle
-          class="place"
-          :cx="seen.place.x"
-          :cy="seen.place.y"
-          :r="seen.stitchCm * 0.42"
-        />
-        <path
-          class="arrow"
-          :d="`M${seen.place.x} ${seen.place.y + seen.stitchCm * 2.1}V${seen.place.y + seen.stitchCm * 0.6}m${-seen.stitchCm * 0.3} ${seen.stitchCm * 0.36}l${seen.stitchCm * 0.3} ${-seen.stitchCm * 0.36}l${seen.stitchCm * 0.3} ${seen.stitchCm * 0.36}`"
-        />
-      </template>
+    </g>
+    <g
+      v-if="seen.goesOn"
+      :style="{ strokeWidth: `${seen.stitchCm * 0.1}px` }"
+    >
+      <circle
+        class="place"
+        :r="seen.stitchCm * 0.42"
+      />
+      <path
+        class="arrow"
+        :d="arrow"
+      />
     </g>
   </svg>
 </template>

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { countAfter, tapeAfter } from '~~/core/beats/checks'
+import { IN_TIME_BEATS } from '~~/core/beats/coming'
 import { aloud } from '~~/core/words/aloud'
 import { lettersFor } from '~/looks/track'
 import { useAwake } from '~/composables/useAwake'
@@ -60,7 +61,8 @@ const shares = (sort: 'marker' | 'side') => computed(() => {
 const markers = shares('marker')
 const sides = shares('side')
 const nearest = computed(() => {
-  const found = ahead.value.find(one => one.sort !== 'side' && (one.soon || one.sort !== 'marker'))
+  const inTime = (sort: string) => (sort === 'marker' ? IN_TIME_BEATS : 4 * IN_TIME_BEATS)
+  const found = ahead.value.find(one => one.sort !== 'side' && (one.now || one.beats <= inTime(one.sort)))
   return found && { ...found, when: found.now ? 'Now' : found.sort === 'turn' || found.beats > 99 ? 'At the end' : `In ${found.beats}` }
 })
 const thenSaid = computed(() => then.value && `then ${then.value.charAt(0).toLowerCase()}${then.value.slice(1)}`)
@@ -90,7 +92,7 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
 <template>
   <div
     class="hook"
-    :class="`thumb-${ways.thumb}`"
+    :class="[`thumb-${ways.thumb}`, { windowless: !leg?.worked }]"
   >
     <HookHeader
       :name="make.hand?.plan.name"
@@ -220,11 +222,12 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
 
 <style scoped>
 .hook { position: fixed; inset: 0; display: grid; grid-template: auto minmax(0, 1fr) minmax(0, 24dvh) auto / minmax(0, 1fr); gap: 0.45rem; padding: 0.35rem 0.6rem max(0.6rem, env(safe-area-inset-bottom)); background: var(--sheet); overflow: hidden; touch-action: manipulation; user-select: none; -webkit-user-select: none; }
+.windowless { grid-template-rows: auto minmax(0, 1fr) auto auto; }
 .missing { grid-row: 2; align-self: center; text-align: center; padding: 1rem; }
 .panel { position: relative; min-height: 0; min-width: 0; }
 aside { min-height: 0; display: flex; flex-direction: column; gap: 0.3rem; overflow: hidden; }
 aside :deep(svg) { flex: 1; min-height: 0; }
-.facts { margin: 0; display: flex; flex-wrap: wrap; gap: 0 1rem; font-size: min(0.92rem, 2.3vh, 4.2vw); line-height: 1.3; max-height: 3.9em; overflow: hidden; color: var(--soft-ink); }
+.facts { margin: 0; display: flex; flex-wrap: wrap; gap: 0 1rem; font-size: max(13px, min(0.92rem, 2.3vh, 4.2vw)); line-height: 1.3; max-height: 3.9em; overflow: hidden; color: var(--soft-ink); }
 .facts strong { color: var(--ink); }
 .link { border: 0; background: none; color: var(--accent); font: inherit; text-decoration: underline; cursor: pointer; padding: 0; }
 .banner { position: absolute; left: 0.6rem; right: 0.6rem; top: 3.4rem; z-index: 5; display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem; padding: 0.5rem 0.8rem; background: var(--paper); border: 2px solid var(--accent); border-radius: 0.7rem; }
@@ -239,7 +242,7 @@ aside :deep(svg) { flex: 1; min-height: 0; }
   .hook > :deep(footer) { grid-row: 3; grid-column: 2; }
   .thumb-left .panel { grid-column: 2; }
   .thumb-left aside, .thumb-left > :deep(footer) { grid-column: 1; }
-  .missing { grid-column: 1 / -1; }
+.missing { grid-column: 1 / -1; }
 }
 @media (min-width: 900px) and (min-height: 561px) { .hook { padding: 0.8rem 1.6rem 1.4rem; } .facts { font-size: 1.05rem; } }
 </style>
