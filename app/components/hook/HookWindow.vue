@@ -23,7 +23,7 @@ const index = computed(() => chart.value.rounds.findIndex(({ number }) => number
 const mirrored = computed(() => props.leg.worked?.round.facing === 'wrong')
 const seen = computed(() => index.value < 0
   ? undefined
-  : hookWindow(chart.value, index.value, props.made, { stacked: chart.value !== plan.value, mirrored: mirrored.value })))
+  : hookWindow(chart.value, index.value, props.made, { stacked: chart.value !== plan.value, mirrored: mirrored.value }))
 const colour = computed(() =>
   props.draft.design.yarns.find(({ id }) => id === props.leg.worked?.round.colour)?.colour ?? '#cccccc')
 
