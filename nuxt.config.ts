@@ -1,3 +1,5 @@
+import { join } from 'node:path'
+import { writeServiceWorker } from './scripts/serviceWorker.mjs'
 import { sqlAsText } from './scripts/sqlAsText.mjs'
 import vuetify, { transformAssetUrls } from 'vite-plugin-vuetify'
 
@@ -18,7 +20,10 @@ export default defineNuxtConfig({
         { name: 'viewport', content: 'width=device-width, initial-scale=1' },
         { name: 'description', content: 'A bench for people who crochet bags in the round.' },
       ],
-      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+      link: [
+        { rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }, { rel: 'apple-touch-icon', href: '/icon-180.png' },
+        { rel: 'manifest', href: '/app.webmanifest' },
+      ],
     },
   },
   css: [
@@ -30,10 +35,11 @@ export default defineNuxtConfig({
   ],
   build: { transpile: ['vuetify'] },
   // There is one build and no deployment behind an open page: nothing to ask a manifest for.
-  experimental: { appManifest: false },
+  experimental: { appManifest: false, emitRouteChunkError: 'manual' },
   compatibilityDate: '2026-11-01',
   nitro: {
     compressPublicAssets: true,
+    routeRules: { '/sw.js': { headers: { 'cache-control': 'no-cache' } } },
     // Fonts for what the server prints; the page has its own.
     serverAssets: [
       { baseName: 'text', dir: '../node_modules/@fontsource/atkinson-hyperlegible-next/files', pattern: '*-latin-{400,700}-normal.woff' },
@@ -64,6 +70,9 @@ export default defineNuxtConfig({
   postcss: { plugins: { cssnano: false } },
   telemetry: false,
   hooks: {
+    // All files of the page are there by then; the server's list of them is not yet made.
+    'nitro:build:public-assets': async ({ options }) =>
+      writeServiceWorker(options.output.publicDir, join(options.rootDir, 'sw/sw.ts'), options.runtimeConfig.app.buildId),
     'vite:extendConfig': (config, { isClient }) => {
       // Without server rendering the development server still asks the page's own build for a server entry.
       const { input } = config.build?.rollupOptions ?? {}

@@ -47,7 +47,7 @@ export function install() {
 
 /** Builds the program if its sources changed since it was last built. */
 export function build() {
-  const sources = ['app', 'core', 'server', 'demo', 'public'].flatMap(filesBelow)
+  const sources = ['app', 'core', 'server', 'demo', 'public', 'sw'].flatMap(filesBelow)
   once('.output/.fair-hollow-built', '.output/server/index.mjs', ['nuxt.config.ts', 'package-lock.json', ...sources], () => {
     console.log('Building ...')
     run('npx', ['nuxt', 'build', '--logLevel', 'silent'])

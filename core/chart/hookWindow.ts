@@ -28,7 +28,7 @@ export interface HookWindow {
 
 /** So many stitches to each side of the hook, and so many rounds below it, are drawn. */
 const REACH = 9
-const ROUNDS_BELOW = 3
+const ROUNDS_BELOW = 5
 
 /** Which way is up at the hook of a round that goes about a middle: from the feet of the stitches there to their heads. */
 function upAt(chart: Chart, { from, to }: ChartRound, at: number): Spot {

@@ -67,8 +67,10 @@ function drawLoops(chart: Bare, at: number, worked: Worked, way: Float32Array, {
 /**
  * The wall cut open where it starts and laid flat, seen from outside, its lower edge at y = 0 and its middle at x = 0.
  * Right-handed rounds run from right to left; turned rounds run back. In a net the start of the rounds climbs round the bag.
+ *
+ * @param even every round is drawn as wide as the widest, so that what stands on what is straight above it wherever one looks
  */
-export function unrolled(draft: Draft): Chart {
+export function unrolled(draft: Draft, even = false): Chart {
   const walls = draft.parts.slice(1).filter(part => part.rounds.length > 0)
   const all = walls.flatMap(part => part.rounds)
   const floor = draft.parts[0]!.rounds.at(-1)
@@ -77,11 +79,12 @@ export function unrolled(draft: Draft): Chart {
   const rounds: ChartRound[] = []
   const side = draft.design.hands === 'left' ? 1 : -1
   let [at, y, widest, n, lastWidth] = [0, 0, 0, 0, 0]
+  const evenWidth = even ? Math.max(0, ...walls.flatMap(part => part.rounds.map((_, i) => aroundOf(part, i)))) : 0
   let below = floor && waysOf([floor])[0]!.way
   for (const part of walls) {
     for (const [i, worked] of part.rounds.entries()) {
       const { way, start, shares } = ways[n++]!
-      const width = aroundOf(part, i)
+      const width = even ? evenWidth : aroundOf(part, i)
       const room = { y, height: riseOf(part, i), width, belowWidth: rounds.length > 0 ? lastWidth : width, side }
       lastWidth = width
       const { count } = worked.edge

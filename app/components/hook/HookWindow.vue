@@ -12,7 +12,7 @@ import type { Draft } from '~~/core/draft/draft'
 const props = defineProps<{ draft: Draft, leg: Leg, made: number, leftHanded: boolean }>()
 
 const plan = computed(() => planOf(props.draft))
-const wall = computed(() => unrolled(props.draft))
+const wall = computed(() => unrolled(props.draft, true))
 const piece = computed(() => {
   const { sort, worked } = props.leg
   const found = sort === 'row' ? piecesOf(props.draft).find(({ rows }) => rows.includes(worked!)) : undefined
@@ -29,7 +29,7 @@ const colour = computed(() =>
 
 /** So many stitches are seen from side to side. */
 const WIDE = 13
-const TALL = 7.2
+const TALL = 6
 const box = computed(() => {
   const unit = seen.value?.stitchCm ?? 1
   return `${-WIDE / 2 * unit} ${-TALL * 0.4 * unit} ${WIDE * unit} ${TALL * unit}`
@@ -48,7 +48,7 @@ const arrow = computed(() => {
     class="window"
     role="img"
     :aria-label="`The work around the hook${mirrored ? ', seen from the wrong side' : ''}: the place to work into is lit`"
-    preserveAspectRatio="xMidYMid slice"
+    preserveAspectRatio="xMidYMid meet"
   >
     <g
       :style="{ strokeWidth: `${seen.stitchCm * 0.09}px` }"
@@ -59,7 +59,7 @@ const arrow = computed(() => {
         :key="i"
         :d="path"
         class="below"
-        :style="{ opacity: 0.75 - i * 0.2 }"
+        :style="{ opacity: 0.75 - i * 0.13 }"
       />
       <path
         :d="seen.coming"
