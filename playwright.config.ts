@@ -13,6 +13,8 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     permissions: ['clipboard-read', 'clipboard-write'],
+    // A page's files are then asked of the server, where tests can see them; tests of the page without a network allow it.
+    serviceWorkers: 'block',
     screenshot: 'only-on-failure',
     launchOptions: {
       executablePath: '/usr/bin/chromium',

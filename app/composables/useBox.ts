@@ -1,6 +1,6 @@
-import { onBeforeUnmount, onMounted, ref, type Ref } from 'vue'
+import { onBeforeUnmount, onMounted, ref, type Ref, watch } from 'vue'
 
-/** The width and height in pixels of an element, kept up to date. */
+/** The width and height in pixels of an element, kept up to date; it may come later than its page. */
 export function useBox(element: Ref<HTMLElement | undefined>) {
   const width = ref(0)
   const height = ref(0)
@@ -10,7 +10,10 @@ export function useBox(element: Ref<HTMLElement | undefined>) {
       width.value = entry!.contentRect.width
       height.value = entry!.contentRect.height
     })
-    if (element.value) observer.observe(element.value)
+    watch(element, (now, before) => {
+      if (before) observer!.unobserve(before)
+      if (now) observer!.observe(now)
+    }, { immediate: true })
   })
   onBeforeUnmount(() => observer?.disconnect())
   return { width, height }

@@ -112,6 +112,7 @@ export async function takeOver(): Promise<void> {
 
 /** What is known here of a make: its events, those not yet in the database too. */
 export async function keptEvents(make: string): Promise<MakeEvent[]> {
+  await takeOver()
   const db = await box()
   const rows = await db.getAllFromIndex('events', 'make', make)
   const own = pending.filter(one => one.make === make)

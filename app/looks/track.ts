@@ -92,9 +92,15 @@ export function allDashes(groups: number): string {
   return groups > MOST_GROUPS || groups <= 1 ? 'none' : `${1 - GAP} ${GAP}`
 }
 
+/** How tall small text comes out, in pixels: so many lines at most, each text with a little room about it. */
+export function heightOfSmall(texts: readonly { readonly text: string, readonly lines: number }[], letters: number, width: number): number {
+  const linesOf = (text: string) => Math.ceil((text.length * letters * 0.55) / width)
+  return texts.reduce((sum, { text, lines }) => sum + Math.min(lines, linesOf(text)) * letters * 1.27 + 15, 0)
+}
+
 /** The largest letters, in pixels, that a text fits into a box with, words kept whole. */
 export function lettersFor(text: string, width: number, height: number, most: number): number {
   const longest = Math.max(1, ...text.split(/\s+/).map(word => word.length))
-  const area = Math.sqrt((width * height) / (text.length * 0.62 + 4))
+  const area = Math.sqrt((width * height) / (text.length * 0.66 + 4))
   return Math.max(15, Math.min(most, area, width / (longest * 0.56), height / 1.3))
 }

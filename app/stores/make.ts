@@ -107,6 +107,8 @@ export const useMake = defineStore('make', () => {
   /** The size of beats in hand: the maker's, or the one that the leg wants by itself. */
   const size = computed<BeatSize>(() => {
     const leg = hand.value?.at.leg
+    // Steps that are told are read one by one.
+    if (leg?.sort === 'steps') return 'group'
     if (ways.size !== 'own') return ways.size
     return leg && leg.worked ? ownSize(leg.beats()) : 'group'
   })

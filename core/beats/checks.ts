@@ -47,6 +47,8 @@ function howToCount(worked: Worked, what: Countable['what'], beats: readonly Bea
 const LONG_STRETCH = 10
 /** Of the first rounds of a floor each is quickly counted; later every third. */
 const EARLY_ROUNDS = 4
+/** Fewer are seen at a glance. */
+const WORTH_COUNTING = 15
 
 /** Why a count pays when a round is done; nothing where it does not (craft 16). */
 function whyCount({ draft }: Road, part: DraftPart, number: number): string | undefined {
@@ -57,10 +59,14 @@ function whyCount({ draft }: Road, part: DraftPart, number: number): string | un
   if (last && isBase(part)) return 'The floor is done: everything above stands on this count.'
   if (last && above?.casing) return 'Slots or eyelets come next, and they must divide.'
   if (last && above && !isPlainKind(above)) return 'What comes next must divide into it.'
-  const changed = worked.edge.count !== worked.on.count && worked.on.count > 1
-  if (changed && (inPart < EARLY_ROUNDS || inPart % 3 === 2 || last)) return 'Stitches were added or taken away in this round.'
+  if (changes(worked) && (inPart < EARLY_ROUNDS || inPart % 3 === 2 || last)) return 'Stitches were added or taken away in this round.'
   const plainBefore = plainRun(part, inPart)
   return plainBefore > 0 && plainBefore % LONG_STRETCH === 0 ? `${plainBefore} plain rounds: a stitch is easily lost.` : undefined
+}
+
+/** Whether a round adds or takes away, of more than are seen at a glance. */
+function changes({ edge, on }: Worked): boolean {
+  return edge.count !== on.count && on.count > 1 && edge.count >= WORTH_COUNTING
 }
 
 function isPlainKind(part: DraftPart): boolean {

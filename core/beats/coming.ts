@@ -15,6 +15,9 @@ export interface Coming {
   readonly what: string
 }
 
+/** What is told first where several things come at once: what cannot be put right later. */
+export const IMPORTANCE: readonly ComingSort[] = ['colour', 'closing', 'turn', 'corner', 'count', 'tape', 'marker', 'join', 'side']
+
 /** A coming thing as it is seen from where the hook is. */
 export interface Ahead extends Coming {
   /** Beats until then; 0 is now. */

@@ -7,7 +7,7 @@ defineProps<{
   where: string
   now: string
   letters: number
-  nearest: { readonly what: string, readonly now: boolean, readonly when: string } | undefined
+  watchFor: readonly { readonly what: string, readonly now: boolean, readonly when: string }[]
   lead: string
   then: string
   hands: ReturnType<typeof useHands>
@@ -34,14 +34,15 @@ defineProps<{
       :style="{ fontSize: `${letters}px` }"
     >{{ now }}</span>
     <span
-      v-if="nearest"
+      v-for="one in watchFor"
+      :key="one.what"
       class="coming"
-      :class="{ now: nearest.now }"
+      :class="{ urgent: one.now }"
     >
-      <strong>{{ nearest.when }}:</strong> {{ nearest.what }}
+      <strong>{{ one.when }}:</strong> {{ one.what }}
     </span>
     <span
-      v-else-if="lead"
+      v-if="lead && watchFor.length === 0"
       class="coming"
     >{{ lead }}</span>
     <span class="then">{{ then }}</span>
@@ -54,7 +55,7 @@ defineProps<{
 .where { font: 600 min(1.1rem, 3.4vh, 5vw) var(--figures); letter-spacing: -0.03em; color: var(--soft-ink); min-height: 1.2em; }
 .now { font-family: var(--v-font-body); font-weight: 650; line-height: 1.08; letter-spacing: -0.015em; text-wrap: balance; }
 .coming { max-width: 100%; padding: 0.2rem 0.6rem; border: 1px solid var(--strong-line); border-radius: 0.5rem; font-size: max(14px, min(1rem, 2.6vh, 4.6vw)); font-weight: 400; line-height: 1.25; letter-spacing: 0; display: -webkit-box; -webkit-line-clamp: 3; -webkit-box-orient: vertical; overflow: hidden; }
-.coming.now { border: 2px solid var(--accent); color: var(--accent); font-weight: 600; }
+.coming.urgent { border: 2px solid var(--accent); color: var(--accent); font-weight: 600; }
 .then { color: var(--soft-ink); font-size: max(14px, min(1rem, 2.6vh, 4.6vw)); line-height: 1.25; display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden; }
 @media (min-width: 900px) and (min-height: 561px) { .where, .coming, .then { font-size: 1.25rem; } }
 </style>

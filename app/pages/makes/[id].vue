@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { countAfter, tapeAfter } from '~~/core/beats/checks'
-import { IN_TIME_BEATS } from '~~/core/beats/coming'
+import { IMPORTANCE, IN_TIME_BEATS } from '~~/core/beats/coming'
 import { aloud } from '~~/core/words/aloud'
-import { lettersFor } from '~/looks/track'
+import { heightOfSmall, lettersFor } from '~/looks/track'
 import { useAwake } from '~/composables/useAwake'
 import { useBox } from '~/composables/useBox'
 import { useHands } from '~/composables/useHands'
@@ -53,24 +53,44 @@ const hands = useHands({ on, back })
 
 const panel = ref<HTMLElement>()
 const { width, height } = useBox(panel)
-const letters = computed(() => lettersFor(now.value, width.value * 0.78, height.value * 0.46, 92))
 const shares = (sort: 'marker' | 'side') => computed(() => {
   const all = hook.beats.value.length
   return hook.coming.value.filter(one => one.sort === sort && one.at < all).map(({ at }) => at / all)
 })
 const markers = shares('marker')
 const sides = shares('side')
-const nearest = computed(() => {
+/** What must not be missed: of what comes now the most important two, else the next thing that is near. */
+const watchFor = computed(() => {
   const inTime = (sort: string) => (sort === 'marker' ? IN_TIME_BEATS : 4 * IN_TIME_BEATS)
-  const found = ahead.value.find(one => one.sort !== 'side' && (one.now || one.beats <= inTime(one.sort)))
-  return found && { ...found, when: found.now ? 'Now' : found.sort === 'turn' || found.beats > 99 ? 'At the end' : `In ${found.beats}` }
+  const all = ahead.value.filter(one => one.sort !== 'side' && (one.now || one.beats <= inTime(one.sort)))
+  const now = all.filter(one => one.now).sort((a, b) => IMPORTANCE.indexOf(a.sort) - IMPORTANCE.indexOf(b.sort))
+  return (now.length > 0 ? now.slice(0, 2) : all.slice(0, 1)).map(one => ({
+    ...one, when: one.now ? 'Now' : one.sort === 'turn' ? 'At the end' : `In ${one.beats}`,
+  }))
 })
 const thenSaid = computed(() => then.value && `then ${then.value.charAt(0).toLowerCase()}${then.value.slice(1)}`)
+/** Letters of what is said besides, as the style sheet has them. */
+function smallLetters(): number {
+  const rem = parseFloat(getComputedStyle(document.documentElement).fontSize)
+  return Math.max(14, Math.min(rem, 0.026 * innerHeight, 0.046 * innerWidth))
+}
+const letters = computed(() => {
+  const wide = Math.max(60, width.value - 64)
+  const besides = [
+    ...watchFor.value.map(({ what, when }) => ({ text: `${when}: ${what}`, lines: 3 })), { text: thenSaid.value, lines: 2 },
+    ...(lead.value && watchFor.value.length === 0 ? [{ text: lead.value, lines: 3 }] : []),
+  ]
+  const rest = height.value - 92 - heightOfSmall(besides, smallLetters(), wide * 0.94)
+  return lettersFor(now.value, wide, Math.min(Math.max(48, rest), height.value * 0.6), 92)
+})
 
 const { awake } = useAwake()
-const alarm = computed(() => (nearest.value?.now && nearest.value.sort !== 'join' ? `${leg.value?.id} ${nearest.value.what}` : undefined))
+const alarm = computed(() => {
+  const [first] = watchFor.value
+  return first?.now && first.sort !== 'join' && first.sort !== 'marker' ? `${leg.value?.id} ${first.what}` : undefined
+})
 const { hasVoice } = useSignals(
-  () => (make.hand ? aloud(`${now.value}${nearest.value?.now ? `. ${nearest.value.what}` : ''}`, terms.terms) : ''),
+  () => (make.hand ? aloud([now.value, ...watchFor.value.filter(one => one.now).map(({ what }) => what)].join('. '), terms.terms) : ''),
   () => alarm.value,
 )
 
@@ -140,7 +160,7 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
           :where="counting || (make.size === 'round' && leg?.worked ? 'the whole round' : '')"
           :now="now"
           :letters="letters"
-          :nearest="nearest"
+          :watch-for="watchFor"
           :lead="lead"
           :then="thenSaid"
           :hands="hands"

@@ -1,0 +1,36 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { setTimeout as rest } from 'node:timers/promises'
+
+/** A server of a test's own, with records of its own, that can be killed and started again. */
+export class OwnServer {
+  readonly address: string
+  private child: ChildProcess | undefined
+
+  constructor(
+    private readonly port: number,
+    private readonly records: string,
+  ) {
+    this.address = `http://127.0.0.1:${port}`
+  }
+
+  async start(): Promise<void> {
+    this.child = spawn('node', ['.output/server/index.mjs'], {
+      env: { ...process.env, PORT: String(this.port), FAIR_HOLLOW_DB: this.records }, stdio: 'ignore',
+    })
+    for (let tries = 0; tries < 200; tries++) {
+      const up = await fetch(`${this.address}/api/makes`).then(({ ok }) => ok, () => false)
+      if (up) return
+      await rest(50)
+    }
+    throw new Error('the server did not start')
+  }
+
+  /** Ends it as a power cut does. */
+  async kill(): Promise<void> {
+    const { child } = this
+    if (!child || child.exitCode !== null) return
+    const gone = new Promise(resolve => child.once('exit', resolve))
+    child.kill('SIGKILL')
+    await gone
+  }
+}
