@@ -70,6 +70,10 @@ export default defineNuxtConfig({
   postcss: { plugins: { cssnano: false } },
   telemetry: false,
   hooks: {
+    // Other screens are fetched when they are gone to, or kept by the service worker: the first one does not wait for them.
+    'build:manifest': (manifest) => {
+      for (const file of Object.values(manifest)) file.prefetch = false
+    },
     // All files of the page are there by then; the server's list of them is not yet made.
     'nitro:build:public-assets': async ({ options }) =>
       writeServiceWorker(options.output.publicDir, join(options.rootDir, 'sw/sw.ts'), options.runtimeConfig.app.buildId),

@@ -1,6 +1,8 @@
 import { isBase } from '../draft/part'
+import { tape } from '../stitch/tell'
 import type { Manner } from '../words/say'
 import { type Beat, groupsIn } from './beat'
+import { countAfter, tapeAfter } from './checks'
 import type { Leg, Road } from './road'
 
 /** What must not be missed in a round. */
@@ -89,13 +91,34 @@ function ends(leg: Leg, next: Leg | undefined, beats: readonly Beat[], manner: M
   return found
 }
 
+/** A marker in every twentieth chain saves recounts (craft 13). */
+function chainMarkers(beats: readonly Beat[]): Coming[] {
+  return beats.flatMap(({ said, nth, of }, at): Coming[] =>
+    nth < of && isChains(said) ? [{ sort: 'marker', at, what: `Marker in chain ${nth}` }] : [])
+}
+
+function isChains(said: Beat['said']): boolean {
+  return said.say === 'telling' || (said.say === 'doing' && said.clause.say === 'chain')
+}
+
+/** What is asked when a round is done. */
+function checks(road: Road, leg: Leg, at: number): Coming[] {
+  const [count, measure] = [countAfter(road, leg), tapeAfter(road, leg)]
+  return [
+    ...(count ? [{ sort: 'count', at, what: `Count: ${count.planned} ${count.what}` } as const] : []),
+    ...(measure ? [{ sort: 'tape', at, what: `The tape: planned ${tape(measure.plannedCm)}` } as const] : []),
+  ]
+}
+
 /** Everything that must not be missed in a leg, in order. */
 export function comingIn(road: Road, index: number, manner: Manner): Coming[] {
   const leg = road.legs[index]
-  if (!leg?.worked) return []
+  if (!leg) return []
   const beats = leg.beats()
+  if (!leg.worked) return chainMarkers(beats)
   return [
     ...markers(road, leg, beats), ...corners(road, leg, beats), ...sides(leg, beats), ...ends(leg, road.legs[index + 1], beats, manner),
+    ...chainMarkers(beats), ...checks(road, leg, beats.length),
   ].sort((a, b) => a.at - b.at)
 }
 

@@ -23,5 +23,5 @@ export function aloud(words: string, terms: Terms): string {
       .replace(new RegExp(`\\b${abbreviation}\\b`, 'gi'), name)
   }
   for (const [short, long] of SAID) said = said.replace(short, long)
-  return said.replace(/\s*,(\s*,)+/g, ',').replace(/\s+,/g, ',').replace(/\s{2,}/g, ' ').trim()
+  return said.replace(/\s*[,:]\s*([,:]\s*)*/g, ', ').replace(/^, |, $/g, '').replace(/\s{2,}/g, ' ').trim()
 }

@@ -1,15 +1,22 @@
 import type { Page } from '@playwright/test'
-import { expect, freshBag, idOf, test } from './bag'
+import { readFileSync } from 'node:fs'
+import { expect, freshBag, test } from './bag'
 import { goOnTo, heading, logOf, takeUp } from './hookSteps'
 
 const beat = (page: Page) => page.locator('[data-beat]')
 const sheet = (page: Page) => page.getByRole('dialog')
 const size = (page: Page, name: string) => page.locator('footer label', { hasText: name }).click()
 
+type Request = Parameters<typeof freshBag>[0]
+
+/** The seed-head pouch of the demo world, as a bag of the test's own. */
+function demoPouch(request: Request, over: object = {}): Promise<string> {
+  return freshBag(request, 'Pouch', { ...(JSON.parse(readFileSync('demo/seed-head-pouch.json', 'utf8')) as object), ...over })
+}
+
 /** The seed-head pouch with a stripe, a net and slots besides: something of everything. */
-async function pouch(request: Parameters<typeof idOf>[0]): Promise<string> {
-  const answer = await request.get(`/api/designs/${await idOf(request, 'Seed-head pouch')}/export?as=design`)
-  const document = (await answer.json()) as { wall: object[] }
+async function pouch(request: Request): Promise<string> {
+  const document = JSON.parse(readFileSync('demo/seed-head-pouch.json', 'utf8')) as { wall: object[] }
   const solid = (id: string, rounds: number, colour: string) => ({ id, band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour })
   return freshBag(request, 'Pouch', {
     ...document, name: 'Pouch with everything',
@@ -96,7 +103,7 @@ test('a pouch from the ring to the last end: a miscount, ripping back, a stripe,
 })
 
 test('back by a held tap, by a swipe, by a key; further with a pedal; Enter on other buttons is theirs', async ({ page, request }) => {
-  await takeUp(page, await idOf(request, 'Seed-head pouch'))
+  await takeUp(page, await demoPouch(request))
   await page.keyboard.press('Enter')
   await size(page, 'Stitch')
   for (const key of [' ', 'Enter', 'PageDown']) await page.keyboard.press(key)
@@ -124,7 +131,7 @@ test('back by a held tap, by a swipe, by a key; further with a pedal; Enter on o
 })
 
 test('a count short in the next round, and what a wrong number says', async ({ page, request }) => {
-  const make = await takeUp(page, await idOf(request, 'Seed-head pouch'))
+  const make = await takeUp(page, await demoPouch(request))
   await goOnTo(page, /Round 4/)
   while (!(await sheet(page).isVisible())) await page.keyboard.press(' ')
   await sheet(page).getByLabel('I have').fill('many')
@@ -141,7 +148,7 @@ test('a count short in the next round, and what a wrong number says', async ({ p
 })
 
 test('by screen reader names, with notes, tape, scales and looks', async ({ page, request }) => {
-  const make = await takeUp(page, await idOf(request, 'Seed-head pouch'))
+  const make = await takeUp(page, await demoPouch(request))
   await page.getByRole('button', { name: /^Done: With undyed cotton/ }).click()
   await goOnTo(page, /Round 5/)
   await page.getByRole('button', { name: 'Is it meant to look like this?' }).click()
@@ -169,8 +176,7 @@ test('by screen reader names, with notes, tape, scales and looks', async ({ page
 
 test('left-handed, the round goes round the other way', async ({ page, request }) => {
   const way = async (name: string, over: object) => {
-    const document = (await (await request.get(`/api/designs/${await idOf(request, 'Seed-head pouch')}/export?as=design`)).json()) as object
-    await takeUp(page, await freshBag(request, name, { ...document, ...over }))
+    await takeUp(page, await demoPouch(request, { name, ...over }))
     const [, from, , to] = /^M([\d.]+) ([\d.]+)L([\d.]+)/.exec((await page.locator('.panel svg .way').getAttribute('d'))!)!
     return Number(to) - Number(from)
   }
@@ -181,7 +187,7 @@ test('left-handed, the round goes round the other way', async ({ page, request }
 for (const [width, height, text] of [[390, 844, 1], [360, 640, 1], [844, 390, 1], [390, 844, 2], [360, 640, 2], [1280, 800, 2]] as const) {
   test(`nothing scrolls at ${width}x${height}${text > 1 ? ', text at 200 %' : ''}`, async ({ page, request }) => {
     await page.setViewportSize({ width, height })
-    await takeUp(page, await idOf(request, 'Seed-head pouch'))
+    await takeUp(page, await demoPouch(request))
     await page.addStyleTag({ content: `html { font-size: ${16 * text}px !important; }` })
     for (const round of [/Round 1 /, /Round 6/, /Round 41/, /Step\s+Cords/]) {
       await goOnTo(page, round)

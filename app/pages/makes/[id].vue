@@ -46,6 +46,10 @@ function on(): void {
   make.tap()
   if (make.justDone && ways.asks && road.value && countAfter(road.value, make.justDone)) sheet.value = 'count'
 }
+/** The picture is as good a place to tap as the words. */
+function onAside(event: MouseEvent): void {
+  if (!(event.target as Element).closest('button')) on()
+}
 function back(): void {
   if (!sheet.value && !standstill.value) make.back()
 }
@@ -65,7 +69,7 @@ const watchFor = computed(() => {
   const all = ahead.value.filter(one => one.sort !== 'side' && (one.now || one.beats <= inTime(one.sort)))
   const now = all.filter(one => one.now).sort((a, b) => IMPORTANCE.indexOf(a.sort) - IMPORTANCE.indexOf(b.sort))
   return (now.length > 0 ? now.slice(0, 2) : all.slice(0, 1)).map(one => ({
-    ...one, when: one.now ? 'Now' : one.sort === 'turn' ? 'At the end' : `In ${one.beats}`,
+    ...one, when: ['turn', 'count', 'tape'].includes(one.sort) ? 'At the end' : one.now ? 'Now' : `In ${one.beats}`,
   }))
 })
 const thenSaid = computed(() => then.value && `then ${then.value.charAt(0).toLowerCase()}${then.value.slice(1)}`)
@@ -167,7 +171,9 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
         />
       </div>
 
-      <aside>
+      <aside
+        @click="onAside"
+      >
         <HookWindow
           v-if="leg?.worked"
           :draft="make.hand.draft"

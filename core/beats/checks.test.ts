@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest'
+import { demoDesigns } from '../../tests/pattern/spokenOf'
+import { draft } from '../draft/draft'
+import { countAfter, tapeAfter } from './checks'
+import { aheadOf, alikeAfter, comingIn } from './coming'
+import { looksAt } from './looks'
+import { roadOf } from './road'
+
+const MANNER = { terms: 'us', repeats: 'brackets' } as const
+const roadTo = (file: string) => roadOf(draft(demoDesigns().find(({ name }) => name === file)!.design))
+const pouch = roadTo('seed-head-pouch.json')
+const round = (road: typeof pouch, number: number) => road.legs[road.at.get(`r${number}`)!]!
+
+describe('where a count pays (craft 16)', () => {
+  const asked = pouch.legs.map(leg => countAfter(pouch, leg)).filter(one => one !== undefined)
+
+  it('is at the floor\'s end, before slots or eyelets, and after rounds that add or take away', () => {
+    const base = pouch.draft.parts[0]!.rounds.length
+    expect(asked.find(one => one.round === base)!.why).toContain('everything above stands on this count')
+    const casing = pouch.draft.parts.find(part => part.casing)!
+    expect(asked.some(one => one.round === casing.firstRound - 1)).toBe(true)
+    expect(asked.some(one => one.round === 3)).toBe(true)
+    expect(asked.length).toBeLessThan(pouch.draft.rounds.length / 2)
+  })
+
+  it('says how many, of what, and how to count them', () => {
+    const third = asked.find(one => one.round === 3)!
+    expect(third).toMatchObject({ planned: 18, what: 'stitches' })
+    expect(third.how).toContain('It goes 6 times 3.')
+    const net = roadTo('onion-net.json')
+    const loops = net.legs.map(leg => countAfter(net, leg)).find(one => one?.what === 'loops')
+    expect(loops?.how).toContain('the one at the hook too')
+  })
+})
+
+describe('where the tape pays', () => {
+  it('is at the end of the floor and after ten rounds of wall', () => {
+    const base = pouch.draft.parts[0]!
+    expect(tapeAfter(pouch, round(pouch, base.rounds.length))).toMatchObject({ what: 'base-width', plannedCm: base.size.floor!.width.cm })
+    expect(tapeAfter(pouch, round(pouch, 3))).toBeUndefined()
+    const wall = pouch.draft.parts.find(part => part.rounds.length >= 10 && part !== base)!
+    expect(tapeAfter(pouch, round(pouch, wall.firstRound + 9))).toMatchObject({ what: 'height' })
+  })
+})
+
+describe('what must not be missed', () => {
+  it('is told with the beat it comes with', () => {
+    for (const { name, design } of demoDesigns()) {
+      const road = roadOf(draft(design))
+      road.legs.forEach((leg, index) => {
+        const beats = leg.beats()
+        for (const one of comingIn(road, index, MANNER)) {
+          expect(one.at, `${name} ${leg.id} ${one.sort}`).toBeGreaterThanOrEqual(0)
+          expect(one.at).toBeLessThanOrEqual(beats.length)
+          if (one.sort === 'join') expect(beats[one.at]!.said.say).toBe('ending')
+          if (one.sort === 'colour') expect(beats[one.at]!.said.say).toBe('doing')
+        }
+      })
+    }
+  })
+
+  it('counts down to it', () => {
+    const index = pouch.legs.findIndex(leg => leg.line(MANNER)?.after)
+    const coming = comingIn(pouch, index, MANNER)
+    const change = coming.find(({ sort }) => sort === 'colour')!
+    expect(change.what).toContain('change to')
+    expect(aheadOf(coming, change.at - 2).find(({ sort }) => sort === 'colour')!.beats).toBe(2)
+    expect(aheadOf(coming, change.at + 1).some(({ sort }) => sort === 'colour')).toBe(false)
+  })
+
+  it('counts the television rounds that follow', () => {
+    const wall = pouch.draft.parts[2]!
+    const index = pouch.at.get(`r${wall.firstRound}`)!
+    expect(alikeAfter(pouch, index, MANNER)).toBe(wall.rounds.length - 1)
+  })
+})
+
+describe('is it meant to look like this?', () => {
+  it('has a sentence for every round of every demo bag', () => {
+    for (const { name, design } of demoDesigns()) {
+      const road = roadOf(draft(design))
+      if (road.draft.sizes.height.cm < 5) continue
+      for (const leg of road.legs.filter(({ sort }) => sort === 'round'))
+        expect(looksAt(road, leg).join(' ').length, `${name} ${leg.id}`).toBeGreaterThan(10)
+    }
+  })
+})

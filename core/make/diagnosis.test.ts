@@ -1,0 +1,137 @@
+import { describe, expect, it } from 'vitest'
+import { demoDesigns } from '../../tests/pattern/spokenOf'
+import type { Design } from '../design/design'
+import { stacked } from '../design/partIds'
+import { newDesign } from '../design/starter'
+import { countable } from '../draft/found'
+import type { WallSpec } from '../wall/wall'
+import { diagnose, knownBy, lostBy } from './diagnosis'
+import type { Deed } from './event'
+import { afterAll, eventOf, MakeLog } from './fold'
+import { newPlan } from './newPlan'
+import { inHand, progressOf } from './plan'
+
+const MANNER = { terms: 'us', repeats: 'brackets' } as const
+const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
+const base = {
+  form: 'circle', stitch: 'sc', size: { pin: { increases: 6, rounds: 5 } }, increases: 6, scatter: 'stacked', colour: 'main',
+} as never
+const solid = (rounds: number, colour = 'main'): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour })
+const bag = (...wall: WallSpec[]): Design => ({
+  ...newDesign('Bag'), gauge, base, turnUp: 'plain', wall: stacked(wall), rounds: { style: 'joined', startingChainCounts: false },
+})
+
+/** A make that has come to the end of a round, a minute a round. */
+function at(plan: Design, round: number) {
+  const log = new MakeLog()
+  let n = 0
+  const happen = (deed: Deed) => log.add([eventOf(log, deed, { id: `a.${String(n++).padStart(4, '0')}`, at: n * 60_000 })])
+  happen({ do: 'started', plan })
+  happen({ do: 'moved', to: { leg: 'start', beats: 'all' }, ...afterAll(log) })
+  for (let i = 1; i <= round; i++) happen({ do: 'moved', to: { leg: `r${i}`, beats: 'all' }, ...afterAll(log) })
+  return { log, happen, hand: () => inHand(log.state)! }
+}
+
+describe('another count than planned, at the hook', () => {
+  it('knows between which rounds the mistake lies', () => {
+    const make = at(bag(solid(6)), 7)
+    const between = () => diagnose(make.hand(), make.log.state, 7, 31, MANNER)!.between
+    expect(between()).toContain('anywhere up to round 7')
+    make.happen({ do: 'counted', round: 4, planned: 24, found: 24, choice: 'as-planned' })
+    expect(between()).toContain('in rounds 5 to 7')
+    make.happen({ do: 'counted', round: 6, planned: 30, found: 30, choice: 'as-planned' })
+    expect(between()).toBe('Round 6 was right, so the mistake lies in round 7.')
+  })
+
+  it('offers what can be done, with the next round in words, and says nothing of a count that is right', () => {
+    const make = at(bag(solid(6)), 7)
+    expect(diagnose(make.hand(), make.log.state, 7, 30, MANNER)).toBeUndefined()
+    const { ways, planned } = diagnose(make.hand(), make.log.state, 7, 31, MANNER)!
+    expect(planned).toBe(30)
+    expect(ways.map(({ way }) => way)).toEqual(['next-round', 'live-with-it', 'rip-back'])
+    expect(ways[0]!.nextRound).toMatch(/sc2tog.*\(30 sts\)$/)
+    expect(ways[2]).toMatchObject({ toRound: 6 })
+    expect(ways[2]!.what).toContain('30 stitches')
+  })
+
+  it('leads to a plan that is drafted from the truth, and leaves what is worked', () => {
+    const make = at(bag(solid(6)), 7)
+    const before = make.hand()
+    const live = diagnose(before, make.log.state, 7, 31, MANNER)!.ways.find(({ way }) => way === 'live-with-it')!
+    make.happen(live.counted!)
+    const after = make.hand()
+    expect(after.draft.rounds.map(({ worked }) => worked.edge.count)).toEqual([6, 12, 18, 24, 30, 30, 31, 31, 31, 31, 31])
+    const firstSix = ({ draft: { rounds } }: typeof after) => rounds.slice(0, 6).map(({ worked }) => worked.edge)
+    expect(firstSix(after)).toEqual(firstSix(before))
+    expect(after.at.leg?.id).toBe('r8')
+  })
+
+  it('finds the nearest counts that everything above comes out on, in every demo bag', () => {
+    let nearest = 0
+    let lived = 0
+    for (const { name, design } of demoDesigns()) {
+      const rounds = inHand(at(design, 0).log.state)!.draft.rounds
+      for (const share of [0.25, 0.5, 0.75]) {
+        const round = Math.floor(rounds.length * share)
+        if (round < 1) continue
+        const make = at(design, round)
+        const { number } = countable(rounds[round - 1]!.worked)
+        const told = diagnose(make.hand(), make.log.state, round, number + 1, MANNER)!
+        expect(told.ways.at(-1)!.way, name).toBe('rip-back')
+        for (const way of told.ways) {
+          if (!way.counted) continue
+          const chosen = at(design, round)
+          chosen.happen(way.counted)
+          const stops = chosen.hand().draft.findings.filter(({ weight }) => weight === 'stop')
+          expect(stops, `${name}, round ${round}, ${way.way}`).toEqual([])
+          if (way.way === 'nearest') nearest++
+          if (way.way === 'live-with-it') lived++
+        }
+      }
+    }
+    expect(lived).toBeGreaterThan(8)
+    expect(nearest).toBeGreaterThan(0)
+  })
+})
+
+describe('ripping back', () => {
+  it('says what is lost, and how the round is known', () => {
+    const make = at(bag(solid(3), solid(3, 'main')), 8)
+    expect(lostBy(make.hand(), make.log.state, 6)).toEqual({ rounds: 2, stitches: 60, minutes: 2 })
+    make.happen({ do: 'moved', to: { leg: 'r9', beats: 12 }, ...afterAll(make.log) })
+    // A beat of chains at the start makes nothing: twelve beats are eleven stitches.
+    expect(lostBy(make.hand(), make.log.state, 6)).toEqual({ rounds: 3, stitches: 71, minutes: 3 })
+    expect(knownBy(make.hand(), 6, MANNER)).toContain('Round 6 has 30 stitches; its marker is in its first stitch.')
+    make.happen({ do: 'ripped', toRound: 6, ...afterAll(make.log) })
+    expect(make.hand().at).toMatchObject({ done: 0 })
+    expect(make.hand().at.leg?.id).toBe('r7')
+  })
+})
+
+describe('how far it is', () => {
+  it('is told for lists, to the end', () => {
+    const make = at(bag(solid(6)), 7)
+    expect(progressOf(make.hand(), false)).toMatchObject({ round: 8, of: 11, words: 'Round 8 of 11, Wall' })
+    const { legs } = make.hand().road
+    make.happen({ do: 'moved', to: { leg: legs.at(-1)!.id, beats: 'all' }, ...afterAll(make.log) })
+    expect(progressOf(make.hand(), false)).toMatchObject({ share: 1, words: 'All is done' })
+    expect(progressOf(make.hand(), true).words).toBe('Finished')
+  })
+})
+
+describe('another plan', () => {
+  it('is taken over if what is worked stays as it is, and refused with the first round that does not', () => {
+    const make = at(bag(solid(6)), 7)
+    expect(newPlan(make.hand(), bag(solid(9)))).toEqual({ can: true, rounds: 14 })
+    const other = { ...bag(solid(9)), base: { ...(base as object), increases: 8 } as never }
+    expect(newPlan(make.hand(), other)).toEqual({ can: false, round: 1 })
+    make.happen({ do: 'replanned', plan: bag(solid(9)), why: 'taller' })
+    expect(make.hand().at.leg).toMatchObject({ id: 'r8', of: 14 })
+  })
+
+  it('with fewer rounds leaves the hook after the last of them', () => {
+    const make = at(bag(solid(6)), 10)
+    make.happen({ do: 'replanned', plan: bag(solid(2)), why: 'shorter' })
+    expect(make.hand().at.leg?.sort).toBe('steps')
+  })
+})
