@@ -1,5 +1,5 @@
 import { type Deed, inOrder, type MakeEvent, type Spot } from './event'
-import { legOf, type MakeState, next, NOTHING_YET } from './state'
+import { type Folding, happen, legOf, type MakeState, NOTHING_YET } from './state'
 
 /*
  * The fold over a make's events
@@ -9,20 +9,51 @@ import { legOf, type MakeState, next, NOTHING_YET } from './state'
  * after what it takes back, so going from the last to the first one knows of each whether it still holds: an undoing that is itself
  * undone takes nothing back.
  *
- * The state after every event is kept (they share all they have in common), so that what comes last, as nearly everything does, costs
- * one step, and taking back the last move costs what lies behind it.
+ * The state is kept after every so many events, so that what comes last, as nearly everything does, costs one step, and taking back the
+ * last move no more than the steps since then.
  *
  * Two devices that moved the hook without knowing of each other leave two last moves: moves that no other came after. The log then
  * says that both moved; the next move comes after both and settles it.
  */
+
+/** The moves that no other came after. */
+class LastMoves {
+  private readonly followed = new Set<string>()
+  private readonly last = new Map<string, MakeEvent>()
+
+  constructor(events: readonly MakeEvent[]) {
+    for (const event of events) this.take(event)
+  }
+
+  get list(): readonly MakeEvent[] {
+    return [...this.last.values()].sort(inOrder)
+  }
+
+  /** Takes one more in; what arrives before what it came after does no harm. */
+  take(event: MakeEvent): void {
+    if (event.do !== 'moved' && event.do !== 'ripped' && (event.do !== 'undone' || !event.after)) return
+    for (const id of event.after ?? []) {
+      this.followed.add(id)
+      this.last.delete(id)
+    }
+    if (!this.followed.has(event.id)) this.last.set(event.id, event)
+  }
+}
+
+/** The state is kept after so many events each. */
+const APART = 64
+
+/** All that happened to a bag on the hook, in order, and what has become of it. */
 export class MakeLog {
   private readonly list: MakeEvent[] = []
   private readonly ids = new Map<string, MakeEvent>()
-  private readonly after: MakeState[] = []
+  /** The state before the event at every multiple of `APART`; and after the last one. */
+  private readonly kept: MakeState[] = [NOTHING_YET]
+  private current: MakeState = NOTHING_YET
+  private folded = 0
   private voided = new Set<string>()
-  /** Moves that another came after, and those that none did. */
-  private readonly followed = new Set<string>()
-  private readonly last = new Map<string, MakeEvent>()
+  /** Which moves another came after; worked out when it is first asked for. */
+  private moves: LastMoves | undefined
 
   constructor(events: readonly MakeEvent[] = []) {
     this.add(events)
@@ -34,7 +65,7 @@ export class MakeLog {
   }
 
   get state(): MakeState {
-    return this.after.at(-1) ?? NOTHING_YET
+    return this.current
   }
 
   /** The turn that the next event of this device has. */
@@ -44,7 +75,7 @@ export class MakeLog {
 
   /** The last moves: more than one if two devices moved the hook without knowing of each other. */
   get lastMoves(): readonly MakeEvent[] {
-    return [...this.last.values()].sort(inOrder)
+    return (this.moves ??= new LastMoves(this.list)).list
   }
 
   /** Where each of the last moves left the hook. */
@@ -66,10 +97,10 @@ export class MakeLog {
   add(events: readonly MakeEvent[]): number {
     const fresh = events.filter(event => !this.ids.has(event.id) && this.ids.set(event.id, event))
     if (fresh.length === 0) return 0
-    fresh.forEach(event => this.follow(event))
-    const inTurn = fresh.length === 1 ? fresh : [...fresh].sort(inOrder)
+    for (const event of fresh) this.moves?.take(event)
+    const inTurn = areInOrder(fresh) ? fresh : [...fresh].sort(inOrder)
     const isLast = this.list.length === 0 || inOrder(this.list.at(-1)!, inTurn[0]!) < 0
-    this.list.push(...inTurn)
+    for (const event of inTurn) this.list.push(event)
     if (!isLast) this.list.sort(inOrder)
     if (isLast && !inTurn.some(event => event.do === 'undone')) this.unfold(this.list.length - inTurn.length)
     else if (!isLast || !this.takeBack(inTurn)) this.again(inTurn)
@@ -85,16 +116,6 @@ export class MakeLog {
     return true
   }
 
-  /** Keeps the last moves up to date; what arrives before what it came after does no harm. */
-  private follow(event: MakeEvent): void {
-    if (event.do !== 'moved' && event.do !== 'ripped' && (event.do !== 'undone' || !event.after)) return
-    for (const id of event.after ?? []) {
-      this.followed.add(id)
-      this.last.delete(id)
-    }
-    if (!this.followed.has(event.id)) this.last.set(event.id, event)
-  }
-
   /** Works out anew what is taken back, and all that follows from the first event that this concerns. */
   private again(fresh: readonly MakeEvent[]): void {
     const before = this.voided
@@ -102,18 +123,26 @@ export class MakeLog {
     const changed = (id: string) => before.has(id) !== this.voided.has(id)
     const isNew = new Set(fresh.map(({ id }) => id))
     const from = this.list.findIndex(({ id }) => isNew.has(id) || changed(id))
-    this.unfold(Math.min(from, this.after.length))
+    this.unfold(Math.min(from, this.folded))
   }
 
   private unfold(from: number): void {
-    let state = this.after[from - 1] ?? NOTHING_YET
-    this.after.length = from
-    for (let i = from; i < this.list.length; i++) {
+    const goesOn = from === this.folded
+    const first = goesOn ? from : from - (from % APART)
+    const state: Folding = { ...(goesOn ? this.current : this.kept[first / APART]!) }
+    for (let i = first; i < this.list.length; i++) {
+      if (i % APART === 0) this.kept[i / APART] = { ...state }
       const event = this.list[i]!
-      if (!this.voided.has(event.id)) state = next(state, event)
-      this.after.push(state)
+      if (!this.voided.has(event.id)) happen(state, event)
     }
+    this.folded = this.list.length
+    this.current = state
   }
+}
+
+function areInOrder(events: readonly MakeEvent[]): boolean {
+  for (let i = 1; i < events.length; i++) if (inOrder(events[i - 1]!, events[i]!) > 0) return false
+  return true
 }
 
 /** The ids of events that are taken back by an undoing that holds; one that did not know of its event yet takes nothing back. */

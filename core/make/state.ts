@@ -68,57 +68,82 @@ function minutesSince({ movedAt }: MakeState, at: number): number {
   return minutes > 0 && minutes <= LONGEST_REST_MIN ? minutes : 0
 }
 
-function moved(state: MakeState, event: MakeEvent, spot: Spot): MakeState {
+/** A state that is being folded; nobody else holds it. */
+export type Folding = { -readonly [Name in keyof MakeState]: MakeState[Name] }
+
+function move(state: Folding, event: MakeEvent, spot: Spot): void {
   const spent = minutesSince(state, event.at)
-  const done = spot.beats === 'all'
-  const legMinutes = state.legMinutes + spent
-  return {
-    ...state, spot, lastMove: event.id, movedAt: event.at, minutes: state.minutes + spent, paused: false,
-    legMinutes: done ? 0 : legMinutes, trail: done ? { leg: spot.leg, minutes: legMinutes, before: state.trail } : state.trail,
-  }
+  state.legMinutes += spent
+  state.minutes += spent
+  state.spot = spot
+  state.lastMove = event.id
+  state.movedAt = event.at
+  state.paused = false
+  if (spot.beats !== 'all') return
+  state.trail = { leg: spot.leg, minutes: state.legMinutes, before: state.trail }
+  state.legMinutes = 0
 }
 
-function ripped(state: MakeState, event: MakeEvent, toRound: number): MakeState {
+function rip(state: Folding, event: MakeEvent, toRound: number): void {
   let { trail } = state
   let [rounds, minutes] = [0, state.legMinutes]
   for (; trail && (roundOf(trail.leg) ?? Infinity) > toRound; trail = trail.before) {
     if (roundOf(trail.leg) !== undefined) rounds++
     minutes += trail.minutes
   }
-  return {
-    ...moved(state, event, { leg: legOf(toRound), beats: toRound === 0 ? 0 : 'all' }), trail, legMinutes: 0,
-    counts: state.counts.filter(({ round }) => round <= toRound), finishedAt: undefined,
-    ripped: { times: state.ripped.times + 1, rounds: state.ripped.rounds + rounds, minutes: state.ripped.minutes + minutes },
-  }
+  move(state, event, { leg: legOf(toRound), beats: toRound === 0 ? 0 : 'all' })
+  state.trail = trail
+  state.legMinutes = 0
+  state.counts = state.counts.filter(({ round }) => round <= toRound)
+  state.finishedAt = undefined
+  state.ripped = { times: state.ripped.times + 1, rounds: state.ripped.rounds + rounds, minutes: state.ripped.minutes + minutes }
 }
 
-/** What one more event makes of a make. */
-export function next(state: MakeState, event: MakeEvent): MakeState {
+function start(state: Folding, { plan, bag, at }: Extract<MakeEvent, { readonly do: 'started' }>): void {
+  // Two devices can only have taken up the same: what was first holds.
+  if (state.plan) return
+  state.plan = plan
+  state.bag = bag
+  state.startedAt = at
+  state.movedAt = at
+}
+
+/** Folds one more event into a state. */
+export function happen(state: Folding, event: MakeEvent): void {
   switch (event.do) {
     case 'started':
-      // Two devices can only have taken up the same: what was first holds.
-      return state.plan ? state : { ...state, plan: event.plan, bag: event.bag, startedAt: event.at, movedAt: event.at }
+      return start(state, event)
     case 'moved':
-      return moved(state, event, event.to)
+      return move(state, event, event.to)
     case 'ripped':
-      return ripped(state, event, event.toRound)
+      return rip(state, event, event.toRound)
     case 'counted':
-      return { ...state, counts: [...state.counts.filter(({ round }) => round !== event.round), event] }
+      state.counts = [...state.counts.filter(({ round }) => round !== event.round), event]
+      return
     case 'measured':
-      return { ...state, measured: [...state.measured, event] }
+      state.measured = [...state.measured, event]
+      return
     case 'weighed':
-      return { ...state, weighed: [...state.weighed, event] }
+      state.weighed = [...state.weighed, event]
+      return
     case 'noted':
-      return { ...state, notes: [...state.notes, event] }
+      state.notes = [...state.notes, event]
+      return
     case 'replanned':
-      return { ...state, plan: event.plan, plansChanged: state.plansChanged + 1 }
+      state.plan = event.plan
+      state.plansChanged++
+      return
     case 'paused':
-      return { ...state, paused: true }
+      state.paused = true
+      return
     case 'goneOn':
-      return { ...state, paused: false, movedAt: event.at }
+      state.paused = false
+      state.movedAt = event.at
+      return
     case 'finished':
-      return { ...state, finishedAt: event.at }
+      state.finishedAt = event.at
+      return
     case 'undone':
-      return state
+      return
   }
 }
