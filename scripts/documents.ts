@@ -1,6 +1,7 @@
 import { mkdirSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
 import { designSchema } from '../core/design/schema'
+import { makeSchema } from '../core/make/schema'
 import { readDesign } from '../core/design/read'
 import { formatTables } from '../core/design/tables'
 import { everyAnswer } from '../tests/kept/everyAnswer'
@@ -30,8 +31,14 @@ export function schemaText(): string {
   return JSON.stringify(designSchema(), null, 2) + '\n'
 }
 
+/** The schema of a make likewise. */
+export function makeSchemaText(): string {
+  return JSON.stringify(makeSchema(), null, 2) + '\n'
+}
+
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
   writeFileSync(docs('design.schema.json'), schemaText())
+  writeFileSync(docs('make.schema.json'), makeSchemaText())
   writeFileSync(docs('formats.md'), withTables(readFileSync(docs('formats.md'), 'utf8')))
   const root = fileURLToPath(new URL('..', import.meta.url))
   mkdirSync(`${root}tests/kept/drafts`, { recursive: true })

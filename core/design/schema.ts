@@ -9,14 +9,14 @@ import { DESIGN_FIELDS } from './fields'
  * hand, and a test holds it to what the program takes.
  */
 
-type Schema = Readonly<Record<string, unknown>>
+export type Schema = Readonly<Record<string, unknown>>
 
 function number(type: 'integer' | 'number', { least, most }: Bounds): Schema {
   return { type, minimum: least, maximum: most }
 }
 
 /** An object with these fields and no others. */
-function object(fields: Fields, also: Readonly<Record<string, Schema>> = {}): Schema {
+export function object(fields: Fields, also: Readonly<Record<string, Schema>> = {}): Schema {
   const required = [...Object.keys(also), ...Object.keys(fields).filter(name => !mayBeLeftOut(fields[name]!))]
   const properties = { ...also, ...Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, described(field)])) }
   return { type: 'object', additionalProperties: false, ...(required.length > 0 ? { required } : {}), properties }

@@ -48,7 +48,7 @@ export const NOTHING_YET: MakeState = {
 }
 
 /** A rest longer than this between two moves is no work: the telephone rang. */
-const LONGEST_REST_MIN = 5
+const LONGEST_REST_MIN = 15
 
 /** The round that a leg is; 0 for what comes before the first, none for what is no round of the bag. */
 export function roundOf(leg: string): number | undefined {

@@ -1,5 +1,9 @@
+import { randomUUID } from 'node:crypto'
 import type Database from 'better-sqlite3'
 import type { Design, SwatchDocument } from '../../core/design/design'
+import { stateOf } from '../../core/make/fold'
+import { inHand, type Progress, progressOf } from '../../core/make/plan'
+import { type MakeDocument, readMake } from '../../core/make/read'
 import { problemLines, readDesign, readSwatch, type Reading } from '../../core/design/read'
 import appleTidy from '../../demo/apple-tidy.json'
 import appleTote from '../../demo/apple-tote.json'
@@ -14,8 +18,11 @@ import ciderStallBag from '../../demo/cider-stall-bag.json'
 import nuttingBasket from '../../demo/nutting-basket.json'
 import rootSack from '../../demo/root-sack.json'
 import catalogueSatchel from '../../demo/seed-catalogue-satchel.json'
+import onionNetMake from '../../demo/make-onion-net.json'
+import seedHeadPouchMake from '../../demo/make-seed-head-pouch.json'
 import twineTub from '../../demo/twine-tub.json'
 import { shelf } from './documents'
+import { makesIn } from './makes'
 
 function sound<D>(reading: Reading<D>): D {
   if (!reading.ok) throw new Error(`a demo document is broken: ${problemLines(reading.problems).join('; ')}`)
@@ -29,12 +36,27 @@ export const DEMO_DESIGNS: readonly Design[] = [
 ].map(document => sound(readDesign(document)))
 export const DEMO_SWATCHES: readonly SwatchDocument[] = [doubleStrand, coneCotton].map(document => sound(readSwatch(document)))
 
+/** The bags of the demo world that are on the hook. */
+export const DEMO_MAKES: readonly MakeDocument[] = [onionNetMake, seedHeadPouchMake].map(document => sound(readMake(document)))
+
 /** Lays out the demo world in a database that never had it. Thrown away, it stays away. */
 export function layOutDemoWorld(db: Database.Database): void {
   db.transaction(() => {
-    const { changes } = db.prepare('INSERT OR IGNORE INTO house (key, value) VALUES (\'demo-world\', ?)').run(new Date().toISOString())
-    if (changes === 0) return
-    for (const design of DEMO_DESIGNS) shelf(db, 'designs', readDesign).add(design)
-    for (const swatch of DEMO_SWATCHES) shelf(db, 'swatches', readSwatch).add(swatch)
+    if (firstTime(db, 'demo-world')) {
+      for (const design of DEMO_DESIGNS) shelf(db, 'designs', readDesign).add(design)
+      for (const swatch of DEMO_SWATCHES) shelf(db, 'swatches', readSwatch).add(swatch)
+    }
+    if (firstTime(db, 'demo-makes'))
+      for (const { events } of DEMO_MAKES) makesIn(db).keep(randomUUID(), events, progressIn(events))
   })()
+}
+
+/** Whether the house does something for the first time; it remembers that it did. */
+function firstTime(db: Database.Database, key: string): boolean {
+  return db.prepare('INSERT OR IGNORE INTO house (key, value) VALUES (?, ?)').run(key, new Date().toISOString()).changes === 1
+}
+
+function progressIn(events: MakeDocument['events']): Progress | undefined {
+  const hand = inHand(stateOf(events))
+  return hand && progressOf(hand, false)
 }

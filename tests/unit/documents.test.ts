@@ -5,12 +5,19 @@ import { describe, expect, it } from 'vitest'
 import { baseForms } from '../../core/base/base'
 import { readDesign, readSwatch } from '../../core/design/read'
 import { draft } from '../../core/draft/draft'
+import { inHand } from '../../core/make/plan'
+import { readMake } from '../../core/make/read'
+import { stateOf } from '../../core/make/fold'
 import { wallKinds } from '../../core/wall/wall'
-import { schemaText, withTables } from '../../scripts/documents'
+import { makeSchemaText, schemaText, withTables } from '../../scripts/documents'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const read = (path: string) => readFileSync(root + path, 'utf8')
-const bySchema = new Ajv({ strict: false }).compile(JSON.parse(read('docs/design.schema.json')) as object)
+const designFile = JSON.parse(read('docs/design.schema.json')) as object
+const makeBySchema = new Ajv({ strict: false })
+  .addSchema(designFile, 'design.schema.json')
+  .compile(JSON.parse(read('docs/make.schema.json')) as object)
+const bySchema = new Ajv({ strict: false }).compile(designFile)
 
 const demos = readdirSync(root + 'demo').map(file => ({ file, document: JSON.parse(read(`demo/${file}`)) as Record<string, unknown> }))
 
@@ -30,6 +37,26 @@ describe('the demo world', () => {
   it.each(demos.filter(({ document }) => document.fairHollow === 'swatch'))('$file is a sound swatch', ({ document }) =>
     expect(readSwatch(document).ok).toBe(true),
   )
+
+  const makes = demos.filter(({ document }) => document.fairHollow === 'make')
+
+  it.each(makes)('$file is a sound make, with a bag of the demo on the hook', (demo) => {
+    const reading = readMake(demo.document)
+    expect(reading.ok).toBe(true)
+    expect(makeBySchema(demo.document), JSON.stringify(makeBySchema.errors)).toBe(true)
+    if (!reading.ok) return
+    const state = stateOf(reading.document.events)
+    const plan = demos.find(({ document }) => document.name === demo.document.name && document.fairHollow === 'design')!
+    expect(readDesign(plan.document)).toEqual({ ok: true, document: state.plan })
+    expect(inHand(state)!.at.leg?.sort).toBe('round')
+  })
+
+  it('has a make that the schema refuses where the program does', () => {
+    const [{ document }] = makes as unknown as [{ document: { events: object[] } }]
+    const odd = { ...document, events: [...document.events, { id: 'x', turn: 1, at: 1, do: 'baked' }] }
+    expect(makeBySchema(odd)).toBe(false)
+    expect(readMake(odd).ok).toBe(false)
+  })
 })
 
 describe('a document of an earlier version', () => {
@@ -84,6 +111,7 @@ describe('the documentation', () => {
 
   it('says of the document what the declarations say: `npm run documents` writes it anew', () => {
     expect(read('docs/design.schema.json')).toBe(schemaText())
+    expect(read('docs/make.schema.json')).toBe(makeSchemaText())
     expect(withTables(read('docs/formats.md'))).toBe(read('docs/formats.md'))
   })
 
