@@ -6,6 +6,7 @@ import type { Design } from '~~/core/design/design'
 import type { Counted, Deed, Measured, MakeEvent, Spot } from '~~/core/make/event'
 import { afterAll, eventOf, MakeLog } from '~~/core/make/fold'
 import { type InHand, inHand, type Progress, progressOf } from '~~/core/make/plan'
+import { makeDocument } from '~~/core/make/document'
 import type { MakeState } from '~~/core/make/state'
 import { keptEvents, keptMake } from '~/keeping/hookBox'
 import { nextEventId, randomWord } from '~/keeping/newId'
@@ -165,5 +166,7 @@ export const useMake = defineStore('make', () => {
     },
     finish: () => write({ do: 'finished' }),
     takeBack: (event: string) => write({ do: 'undone', of: event }),
+    /** Everything that happened, as the open document. */
+    document: () => makeDocument(hand.value?.plan.name ?? 'Bag', log.events),
   }
 })

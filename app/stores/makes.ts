@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import type { MakeDocument } from '~~/core/make/read'
+import type { MakeDocument } from '~~/core/make/document'
 import { forget, type KeptMake, keptMakes } from '~/keeping/hookBox'
 import { readJson } from '~/reading/readJson'
 import { useTrying } from './records'

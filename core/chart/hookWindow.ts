@@ -11,15 +11,22 @@ interface Spot {
   readonly y: number
 }
 
-/** What is drawn of the work around the hook. */
-export interface HookWindow {
-  /** Turns and moves the chart: the place that the hook goes into comes to (0, 0), the edge lies on top; as SVG writes it. */
-  readonly transform: string
+/** A piece of the chart, moved so far to the right. */
+export interface WindowPiece {
+  readonly shiftCm: number
   /** Rounds below, as paths, the nearest first. */
   readonly below: readonly string[]
   /** What is made of the round in hand, and what is still to come of it. */
   readonly made: string
   readonly coming: string
+}
+
+/** What is drawn of the work around the hook. */
+export interface HookWindow {
+  /** Turns and moves the chart: the place that the hook goes into comes to (0, 0), the edge lies on top; as SVG writes it. */
+  readonly transform: string
+  /** The chart itself; and where it is cut open near the hook, the other side of the cut moved to lie beside it. */
+  readonly pieces: readonly WindowPiece[]
   /** Whether there is a place to go into: the round is not done. */
   readonly goesOn: boolean
   /** How wide one stitch is here: what everything is drawn in proportion to. */
@@ -52,6 +59,8 @@ function widthAt(chart: Chart, { from, to, roomCm }: ChartRound, at: number): nu
 /** How a chart is seen: whether its rounds lie on top of each other, or go about a middle; and whether from the other side. */
 export interface Seen {
   readonly stacked: boolean
+  /** Rounds that close on themselves, drawn cut open: how far round they go. */
+  readonly cutCm?: number
   readonly mirrored: boolean
 }
 
@@ -61,24 +70,30 @@ export interface Seen {
  * @param index the round in hand, by its place in the chart's rounds
  * @param made things of it that are made
  */
-export function hookWindow(chart: Chart, index: number, made: number, { stacked, mirrored }: Seen): HookWindow {
+export function hookWindow(chart: Chart, index: number, made: number, { stacked, cutCm, mirrored }: Seen): HookWindow {
   const round = chart.rounds[index]!
   const at = Math.min(round.from + made, round.to - 1)
   const stitchCm = widthAt(chart, round, at)
   const up = stacked ? { x: 0, y: -1 } : upAt(chart, round, at)
   const [aboutX, aboutY] = [chart.footX[at]!, chart.footY[at]!]
   const reach = REACH * stitchCm
-  const near = (i: number) => Math.abs(chart.headX[i]! - aboutX) <= reach && Math.abs(chart.headY[i]! - aboutY) <= reach
-  const paths = (one: ChartRound, within: (i: number) => boolean = near) => {
-    const { plain, shaped } = roundPaths(chart, one, within)
-    return plain + shaped
+  const below = chart.rounds.slice(Math.max(0, index - ROUNDS_BELOW), index).reverse()
+  const piece = (shiftCm: number): WindowPiece => {
+    const near = (i: number) => Math.abs(chart.headX[i]! + shiftCm - aboutX) <= reach && Math.abs(chart.headY[i]! - aboutY) <= reach
+    const paths = (one: ChartRound, within: (i: number) => boolean = near) => {
+      const { plain, shaped } = roundPaths(chart, one, within)
+      return plain + shaped
+    }
+    return {
+      shiftCm, below: below.map(one => paths(one)), made: paths(round, i => i < round.from + made && near(i)),
+      coming: paths(round, i => i >= round.from + made && near(i)),
+    }
   }
   // Up is to become (0, -1); the columns of the matrix are where (1, 0) and (0, 1) go.
   const [cos, sin, side] = [-up.y, up.x, mirrored ? -1 : 1]
   const matrix = [side * cos, -sin, side * sin, cos, -side * (aboutX * cos + aboutY * sin), aboutX * sin - aboutY * cos]
   return {
     transform: `matrix(${matrix.map(value => value.toFixed(5)).join(' ')})`, stitchCm, goesOn: made < round.to - round.from,
-    below: chart.rounds.slice(Math.max(0, index - ROUNDS_BELOW), index).reverse().map(one => paths(one)),
-    made: paths(round, i => i < round.from + made && near(i)), coming: paths(round, i => i >= round.from + made && near(i)),
+    pieces: (cutCm ? [0, -cutCm, cutCm] : [0]).map(piece).filter(one => one.made + one.coming + one.below.join('') !== ''),
   }
 }

@@ -1,13 +1,12 @@
 import { between, choice, count, countOr, figure, group, length, oneOfKinds, optional, text } from '../field/ask'
 import type { Fields, LinesField } from '../field/field'
+import { MAKE_VERSION } from './document'
 import { COUNT_CHOICES, MEASURES } from './event'
 
 /*
  * The open document of a make, question by question: what validates it and what describes it is made from here. The designs inside
  * (`plan`) are documents of their own, read as such.
  */
-
-export const MAKE_VERSION = 1
 
 /** More events than this no bag takes: ten times the taps of a very large one. */
 export const MOST_EVENTS = 200_000

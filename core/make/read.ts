@@ -2,17 +2,10 @@ import { documentClass } from '../design/classes'
 import type { Design } from '../design/design'
 import { check, isObject, type Problem, readDesign, type Reading, refuse } from '../design/read'
 import type { MakeEvent } from './event'
-import { EVENT_FIELDS, MAKE_FIELDS, MAKE_VERSION, MOST_EVENTS, PROGRESS_FIELDS } from './fields'
+import { MAKE_VERSION, type MakeDocument } from './document'
+import { EVENT_FIELDS, MAKE_FIELDS, MOST_EVENTS, PROGRESS_FIELDS } from './fields'
 import { stateOf } from './fold'
 import type { Progress } from './plan'
-
-/** A make as an open document: everything that happened to a bag, with the design inside. */
-export interface MakeDocument {
-  readonly fairHollow: 'make'
-  readonly version: typeof MAKE_VERSION
-  readonly name: string
-  readonly events: readonly MakeEvent[]
-}
 
 /** So many events at most are sent at once. */
 export const MOST_AT_ONCE = 500
@@ -95,9 +88,4 @@ export function readMake(input: unknown): Reading<MakeDocument> {
 /** Reads how far a make is. */
 export function readProgress(input: unknown): Reading<Progress> {
   return isObject(input) ? check<Progress>(input, ProgressClass, () => []) : refuse('progress', 'must be an object')
-}
-
-/** A make as an open document. */
-export function makeDocument(name: string, events: readonly MakeEvent[]): MakeDocument {
-  return { fairHollow: 'make', version: MAKE_VERSION, name, events }
 }

@@ -1,5 +1,6 @@
 import { object, type Schema } from '../design/schema'
-import { EVENT_FIELDS, MAKE_FIELDS, MAKE_VERSION } from './fields'
+import { MAKE_VERSION } from './document'
+import { EVENT_FIELDS, MAKE_FIELDS } from './fields'
 
 /*
  * The open document of a make as JSON Schema (draft 07), made from its fields; the designs inside are described by their own schema,

@@ -28,57 +28,41 @@ async function takeOverPlan(): Promise<void> {
   }
 }
 
+/** The log as this device has it: no network is needed. */
+function download(): void {
+  const text = JSON.stringify(make.document(), null, 2) + '\n'
+  const address = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
+  const link = document.createElement('a')
+  link.href = address
+  link.download = `${make.hand!.plan.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.make.json`
+  link.click()
+  URL.revokeObjectURL(address)
+}
+
 function pause(): void {
   make.pause()
   emit('close')
 }
+
+const DOINGS = [
+  { sheet: 'looks', name: 'Is it meant to look like this?' }, { sheet: 'count', name: 'I have counted' },
+  { sheet: 'rip', name: 'I have to rip back' }, { sheet: 'tape', name: 'Tape and scales' }, { sheet: 'note', name: 'A note or a marker' },
+  { sheet: 'ways', name: 'How I am followed: voice, tone, thumb, light' },
+] as const
 </script>
 
 <template>
   <ul>
-    <li>
+    <li
+      v-for="doing in DOINGS"
+      :key="doing.sheet"
+    >
       <button
         type="button"
         class="row"
-        @click="emit('open', 'looks')"
+        @click="emit('open', doing.sheet)"
       >
-        Is it meant to look like this?
-      </button>
-    </li>
-    <li>
-      <button
-        type="button"
-        class="row"
-        @click="emit('open', 'count')"
-      >
-        I have counted
-      </button>
-    </li>
-    <li>
-      <button
-        type="button"
-        class="row"
-        @click="emit('open', 'rip')"
-      >
-        I have to rip back
-      </button>
-    </li>
-    <li>
-      <button
-        type="button"
-        class="row"
-        @click="emit('open', 'tape')"
-      >
-        Tape and scales
-      </button>
-    </li>
-    <li>
-      <button
-        type="button"
-        class="row"
-        @click="emit('open', 'note')"
-      >
-        A note or a marker
+        {{ doing.name }}
       </button>
     </li>
     <li v-if="make.state?.bag">
@@ -94,25 +78,19 @@ function pause(): void {
       <button
         type="button"
         class="row"
-        @click="emit('open', 'ways')"
-      >
-        How I am followed: voice, tone, thumb, light
-      </button>
-    </li>
-    <li>
-      <button
-        type="button"
-        class="row"
         @click="pause"
       >
         Put it down for now
       </button>
     </li>
     <li>
-      <a
+      <button
+        type="button"
         class="row"
-        :href="`/api/makes/${make.id}/export`"
-      >Download the log (.make.json)</a>
+        @click="download"
+      >
+        Download the log (.make.json)
+      </button>
     </li>
   </ul>
   <p role="status">

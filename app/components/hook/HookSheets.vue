@@ -6,7 +6,7 @@ import { useHook } from '~/composables/useHook'
 /** Questions and drawers over the screen, one at a time. */
 export type Sheet = 'count' | 'rip' | 'more' | 'looks' | 'tape' | 'note' | 'ways'
 
-defineProps<{ sheet: Sheet | undefined, hasVoice: boolean, awake: string }>()
+const props = defineProps<{ sheet: Sheet | undefined, hasVoice: boolean, awake: string }>()
 const emit = defineEmits<{ open: [sheet: Sheet], close: [] }>()
 const { make, road, title } = useHook()
 const ripTo = ref<number>()
@@ -18,6 +18,14 @@ const askedCount = computed(() => {
 })
 const askedTape = computed(() => (lastRound.value && road.value ? tapeAfter(road.value, lastRound.value) : undefined))
 
+const heading = computed(() => {
+  const titles: Record<Sheet, string> = {
+    count: askedCount.value ? `Count round ${askedCount.value.round}` : 'Count', rip: 'Rip back', looks: title.value,
+    tape: 'Tape and scales', note: 'A note', ways: 'How I am followed', more: make.hand?.plan.name ?? '',
+  }
+  return props.sheet && titles[props.sheet]
+})
+
 function rip(round: number): void {
   ripTo.value = round
   emit('open', 'rip')
@@ -26,74 +34,43 @@ function rip(round: number): void {
 
 <template>
   <HookSheet
-    v-if="sheet === 'count' && askedCount"
-    :title="`Count round ${askedCount.round}`"
-    closing="Not now"
+    v-if="sheet"
+    :key="sheet"
+    :title="heading ?? ''"
+    :closing="sheet === 'count' ? 'Not now' : 'Close'"
     @close="emit('close')"
   >
     <HookCount
+      v-if="sheet === 'count' && askedCount"
       :asked="askedCount"
       @done="emit('close')"
       @rip="rip"
     />
-  </HookSheet>
-  <HookSheet
-    v-else-if="sheet === 'count'"
-    title="Count"
-    @close="emit('close')"
-  >
-    <p>No round is done yet: there is nothing to count.</p>
-  </HookSheet>
-  <HookSheet
-    v-else-if="sheet === 'rip'"
-    title="Rip back"
-    @close="emit('close')"
-  >
+    <p v-else-if="sheet === 'count'">
+      No round is done yet: there is nothing to count.
+    </p>
     <HookRip
+      v-else-if="sheet === 'rip'"
       :to="ripTo"
       @done="emit('close')"
     />
-  </HookSheet>
-  <HookSheet
-    v-else-if="sheet === 'looks'"
-    :title="title"
-    @close="emit('close')"
-  >
-    <HookLooks />
-  </HookSheet>
-  <HookSheet
-    v-else-if="sheet === 'tape'"
-    title="Tape and scales"
-    @close="emit('close')"
-  >
+    <HookLooks v-else-if="sheet === 'looks'" />
     <HookTape
+      v-else-if="sheet === 'tape'"
       :asked="askedTape"
       @done="emit('close')"
     />
-  </HookSheet>
-  <HookSheet
-    v-else-if="sheet === 'note'"
-    title="A note"
-    @close="emit('close')"
-  >
-    <HookNote @done="emit('close')" />
-  </HookSheet>
-  <HookSheet
-    v-else-if="sheet === 'ways'"
-    title="How I am followed"
-    @close="emit('close')"
-  >
+    <HookNote
+      v-else-if="sheet === 'note'"
+      @done="emit('close')"
+    />
     <HookWaysSheet
+      v-else-if="sheet === 'ways'"
       :has-voice="hasVoice"
       :awake="awake"
     />
-  </HookSheet>
-  <HookSheet
-    v-else-if="sheet === 'more'"
-    :title="make.hand!.plan.name"
-    @close="emit('close')"
-  >
     <HookMore
+      v-else
       @open="emit('open', $event)"
       @close="emit('close')"
     />

@@ -23,7 +23,9 @@ const index = computed(() => chart.value.rounds.findIndex(({ number }) => number
 const mirrored = computed(() => props.leg.worked?.round.facing === 'wrong')
 const seen = computed(() => index.value < 0
   ? undefined
-  : hookWindow(chart.value, index.value, props.made, { stacked: chart.value !== plan.value, mirrored: mirrored.value }))
+  : hookWindow(chart.value, index.value, props.made, {
+      stacked: chart.value !== plan.value, mirrored: mirrored.value, ...(chart.value === wall.value ? { cutCm: wall.value.box.width } : {}),
+    }))
 const colour = computed(() =>
   props.draft.design.yarns.find(({ id }) => id === props.leg.worked?.round.colour)?.colour ?? '#cccccc')
 
@@ -54,27 +56,33 @@ const arrow = computed(() => {
       :style="{ strokeWidth: `${seen.stitchCm * 0.09}px` }"
       :transform="seen.transform"
     >
-      <path
-        v-for="(path, i) in seen.below"
-        :key="i"
-        :d="path"
-        class="below"
-        :style="{ opacity: 0.75 - i * 0.13 }"
-      />
-      <path
-        :d="seen.coming"
-        class="coming"
-      />
-      <path
-        :d="seen.made"
-        class="halo"
-        :style="{ strokeWidth: `${seen.stitchCm * 0.24}px` }"
-      />
-      <path
-        :d="seen.made"
-        class="made"
-        :style="{ stroke: colour, strokeWidth: `${seen.stitchCm * 0.14}px` }"
-      />
+      <g
+        v-for="part in seen.pieces"
+        :key="part.shiftCm"
+        :transform="`translate(${part.shiftCm} 0)`"
+      >
+        <path
+          v-for="(path, i) in part.below"
+          :key="i"
+          :d="path"
+          class="below"
+          :style="{ opacity: 0.75 - i * 0.13 }"
+        />
+        <path
+          :d="part.coming"
+          class="coming"
+        />
+        <path
+          :d="part.made"
+          class="halo"
+          :style="{ strokeWidth: `${seen.stitchCm * 0.24}px` }"
+        />
+        <path
+          :d="part.made"
+          class="made"
+          :style="{ stroke: colour, strokeWidth: `${seen.stitchCm * 0.14}px` }"
+        />
+      </g>
     </g>
     <g
       v-if="seen.goesOn"

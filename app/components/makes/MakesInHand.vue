@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiDeleteOutline } from '@mdi/js'
 import { onMounted, ref, shallowRef } from 'vue'
-import type { MakeDocument } from '~~/core/make/read'
+import type { MakeDocument } from '~~/core/make/document'
 import { useMakes } from '~/stores/makes'
 
 /** The bags on the hook, with how far each is. */

@@ -66,7 +66,9 @@ const sides = shares('side')
 /** What must not be missed: of what comes now the most important two, else the next thing that is near. */
 const watchFor = computed(() => {
   const inTime = (sort: string) => (sort === 'marker' ? IN_TIME_BEATS : 4 * IN_TIME_BEATS)
-  const all = ahead.value.filter(one => one.sort !== 'side' && (one.now || one.beats <= inTime(one.sort)))
+  // Of a whole round the words say themselves that it is joined.
+  const unsaid = (sort: string) => sort !== 'side' && (sort !== 'join' || make.size !== 'round')
+  const all = ahead.value.filter(one => unsaid(one.sort) && (one.now || one.beats <= inTime(one.sort)))
   const now = all.filter(one => one.now).sort((a, b) => IMPORTANCE.indexOf(a.sort) - IMPORTANCE.indexOf(b.sort))
   return (now.length > 0 ? now.slice(0, 2) : all.slice(0, 1)).map(one => ({
     ...one, when: ['turn', 'count', 'tape'].includes(one.sort) ? 'At the end' : one.now ? 'Now' : `In ${one.beats}`,

@@ -1,5 +1,5 @@
 import type { MakeEvent } from '../../../../core/make/event'
-import { makeDocument } from '../../../../core/make/read'
+import { makeDocument } from '../../../../core/make/document'
 import { makes } from '../../../db/shelves'
 import { refuseUnknown } from '../../../requests/refuse'
 import { sendDocument } from '../../../requests/sendFile'
