@@ -87,7 +87,7 @@ function ends(leg: Leg, next: Leg | undefined, beats: readonly Beat[], manner: M
       ? { sort: 'closing', at: beats.length - 1, what: 'The last loop is closed by a taller stitch' }
       : { sort: 'join', at: beats.length - 1, what: 'Join' })
   const turns = next?.worked?.round.begin.turn && (next.sort === leg.sort)
-  if (turns) found.push({ sort: 'turn', at: beats.length, what: 'Then turn the work' })
+  if (turns) found.push({ sort: 'turn', at: beats.length, what: 'Turn the work' })
   return found
 }
 

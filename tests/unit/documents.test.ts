@@ -99,8 +99,9 @@ describe('the documentation', () => {
     const blocks = [...read('docs/formats.md').matchAll(/```json\n([\s\S]*?)```/g)].map(
       ([, text]) => JSON.parse(text!) as { fairHollow: string },
     )
-    expect(blocks.map(({ fairHollow }) => fairHollow)).toEqual(['design', 'swatch'])
-    for (const block of blocks) expect((block.fairHollow === 'design' ? readDesign(block) : readSwatch(block)).ok).toBe(true)
+    const readers: Record<string, (input: unknown) => { readonly ok: boolean }> = { design: readDesign, swatch: readSwatch, make: readMake }
+    expect(blocks.map(({ fairHollow }) => fairHollow)).toEqual(['design', 'swatch', 'make'])
+    for (const block of blocks) expect(readers[block.fairHollow]!(block), block.fairHollow).toMatchObject({ ok: true })
   })
 
   it('names every form of base and every kind of wall', () => {
