@@ -1,5 +1,5 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
-import type { MakeEvent } from '~~/core/make/event'
+import { inOrder, type MakeEvent } from '~~/core/make/event'
 import type { Progress } from '~~/core/make/plan'
 import { opening } from './newId'
 
@@ -156,6 +156,21 @@ export async function dropQueued(sent: readonly Queued[]): Promise<void> {
   const tx = (await box()).transaction('queue', 'readwrite')
   for (const { seq } of sent) void tx.store.delete(seq)
   await tx.done
+}
+
+/** Puts all that is known of a make into the queue again, in order: the server has lost it, or another one answers. */
+export async function sendAgain(make: string): Promise<boolean> {
+  const db = await box()
+  const events = (await db.getAllFromIndex('events', 'make', make)).sort((a, b) => inOrder(a.event, b.event))
+  if (!events.some(({ event }) => event.do === 'started')) return false
+  const tx = db.transaction(['queue', 'makes'], 'readwrite')
+  const queue = tx.objectStore('queue')
+  for (const key of await queue.index('make').getAllKeys(make)) void queue.delete(key)
+  for (const one of events) void queue.add(one)
+  const known = await tx.objectStore('makes').get(make)
+  if (known) void tx.objectStore('makes').put({ ...known, upTo: 0 })
+  await tx.done
+  return true
 }
 
 /** Forgets a make that was thrown away. */

@@ -1,7 +1,7 @@
 import type { MakeEvent } from '~~/core/make/event'
 import type { Progress } from '~~/core/make/plan'
 import {
-  dropQueued, firstQueued, forget, keepEvents, keepMake, keptMake, type KeptMake, queuedCount, takeOver,
+  dropQueued, firstQueued, forget, keepEvents, keepMake, keptMake, type KeptMake, queuedCount, sendAgain, takeOver,
 } from './hookBox'
 
 /** How what was done here stands with the server. */
@@ -10,6 +10,8 @@ export interface PostState {
   readonly waiting: number
   /** The server did not answer when it was last asked. */
   readonly away: boolean
+  /** Why it would not take what was sent, if it would not. */
+  readonly refused?: string
 }
 
 interface Answer {
@@ -41,6 +43,9 @@ export class Post {
   private going: Promise<void> | undefined
   private away = false
   private stopped = false
+  private refused: string | undefined
+  /** Makes that are looked at: what others did to them is fetched. */
+  private readonly wanted = new Set<string>()
 
   constructor(private readonly news: PostNews) {}
 
@@ -55,7 +60,8 @@ export class Post {
   now(make?: string): Promise<void> {
     clearTimeout(this.timer)
     this.timer = undefined
-    return (this.going ??= this.exchange(make).finally(() => (this.going = undefined)))
+    if (make) this.wanted.add(make)
+    return (this.going ??= this.exchange().finally(() => (this.going = undefined)))
   }
 
   stop(): void {
@@ -72,12 +78,16 @@ export class Post {
     }, ms)
   }
 
-  private async exchange(make?: string): Promise<void> {
+  private async exchange(): Promise<void> {
     try {
       await takeOver()
       while (await this.sendFirst());
-      if (make) await this.fetch(make)
+      for (const make of this.wanted) {
+        await this.fetch(make)
+        this.wanted.delete(make)
+      }
       this.away = false
+      this.refused = undefined
       this.retryMs = FIRST_RETRY_MS
     }
     catch {
@@ -85,7 +95,8 @@ export class Post {
       this.later(this.retryMs)
       this.retryMs = Math.min(LAST_RETRY_MS, this.retryMs * 2)
     }
-    this.news.state({ waiting: await queuedCount().catch(() => 0), away: this.away })
+    const waiting = await queuedCount().catch(() => 0)
+    this.news.state({ waiting, away: this.away, ...(this.refused ? { refused: this.refused } : {}) })
   }
 
   /** Sends the first of the queue; whether there may be more. */
@@ -95,8 +106,10 @@ export class Post {
     if (!make) return false
     const progress = this.news.progress(make)
     const answer = await this.ask(make, queued.map(({ event }) => event), progress)
-    if (answer) await this.take(make, answer, progress)
-    await dropQueued(queued)
+    if (answer) {
+      await this.take(make, answer, progress)
+      await dropQueued(queued)
+    }
     return true
   }
 
@@ -110,18 +123,25 @@ export class Post {
     }
   }
 
-  /** Nothing comes back of a make that the server does not know. */
+  /** Nothing comes back of a make that the server does not know, or that was thrown away. */
   private async ask(make: string, events: readonly MakeEvent[], progress?: Progress): Promise<Answer | undefined> {
     const after = (await keptMake(make))?.upTo ?? 0
     const response = await fetch(`/api/makes/${encodeURIComponent(make)}/events`, {
       method: 'POST', headers: { 'Content-Type': 'application/json' },
       body: JSON.stringify({ after, events, ...(progress ? { progress } : {}) }),
     })
-    if (response.status === 404) {
+    if (response.status === 410) {
       await forget(make)
       this.news.gone(make)
       return undefined
     }
+    // A server that does not know it has another database, or never had it: it gets everything.
+    if (response.status === 404 && !events.some(event => event.do === 'started')) {
+      if (!(await sendAgain(make))) await forget(make)
+      else if (events.length === 0) this.later(SOON_MS)
+      return undefined
+    }
+    if (response.status === 422 || response.status === 413) this.refused = ((await response.json()) as { message?: string }).message
     if (!response.ok) throw new Error(`the program answered with ${response.status}`)
     return (await response.json()) as Answer
   }

@@ -55,6 +55,12 @@ export const useMake = defineStore('make', () => {
     if (trouble.value === 'looking' && hand.value) trouble.value = undefined
   }
 
+  /** Thrown away elsewhere. */
+  function lost(): void {
+    trouble.value = 'gone'
+    hand.value = undefined
+  }
+
   function close(): void {
     deaf?.()
     deaf = undefined
@@ -70,7 +76,7 @@ export const useMake = defineStore('make', () => {
     close()
     id.value = wanted
     trouble.value = 'looking'
-    deaf = post.listen(wanted, { events: hear, gone: () => (trouble.value = 'gone'), progress })
+    deaf = post.listen(wanted, { events: hear, gone: lost, progress })
     const known = await keptEvents(wanted).catch(() => [])
     if (id.value !== wanted) return
     hear(known)
@@ -98,7 +104,7 @@ export const useMake = defineStore('make', () => {
   async function takeUp(plan: Design, bag?: string): Promise<string> {
     close()
     id.value = randomWord(16)
-    deaf = post.listen(id.value, { events: hear, gone: () => (trouble.value = 'gone'), progress })
+    deaf = post.listen(id.value, { events: hear, gone: lost, progress })
     trouble.value = undefined
     write({ do: 'started', plan, ...(bag ? { bag } : {}) })
     await remember()

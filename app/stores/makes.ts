@@ -3,6 +3,7 @@ import { ref, shallowRef } from 'vue'
 import type { MakeDocument } from '~~/core/make/document'
 import { forget, type KeptMake, keptMakes } from '~/keeping/hookBox'
 import { readJson } from '~/reading/readJson'
+import { usePost } from './post'
 import { useTrying } from './records'
 
 /** A bag on the hook as it is listed. */
@@ -12,6 +13,7 @@ export type ListedMake = Omit<KeptMake, 'upTo'>
 export const useMakes = defineStore('makes', () => {
   const makes = shallowRef<readonly ListedMake[]>([])
   const { trouble, trying } = useTrying()
+  const post = usePost()
   const loaded = ref(false)
 
   async function load(): Promise<void> {
@@ -19,8 +21,14 @@ export const useMakes = defineStore('makes', () => {
     makes.value = sorted(own)
     try {
       const known = await $fetch<ListedMake[]>('/api/makes')
-      const unsent = own.filter(({ upTo }) => upTo === 0)
-      makes.value = sorted([...known, ...unsent.filter(({ id }) => !known.some(one => one.id === id))])
+      const unknown = own.filter(({ id }) => !known.some(one => one.id === id))
+      makes.value = sorted([...known, ...unknown])
+      // Thrown away elsewhere, or not sent yet: asking tells which.
+      for (const { id } of unknown) await post.now(id)
+      if (unknown.length > 0) {
+        const left = new Set((await keptMakes()).map(({ id }) => id))
+        makes.value = makes.value.filter(({ id }) => left.has(id) || known.some(one => one.id === id))
+      }
     }
     catch {
       // The server is away: what this device knows is listed.

@@ -26,6 +26,8 @@ export interface Makes {
   /** Keeps events, each once however often it is sent; false if there is no such make and none of them takes one up. */
   readonly keep: (id: string, events: readonly MakeEvent[], progress?: Progress) => boolean
   readonly remove: (id: string) => boolean
+  /** Whether there was such a make, and it was thrown away. */
+  readonly wasRemoved: (id: string) => boolean
 }
 
 interface Row {
@@ -62,10 +64,13 @@ export function makesIn(db: Database.Database): Makes {
     'SELECT number, event FROM make_events WHERE make = ? AND number > ? ORDER BY number LIMIT ?',
   )
   const remove = db.prepare<[string]>('DELETE FROM makes WHERE id = ?')
+  const bury = db.prepare<[string, string]>('INSERT OR REPLACE INTO makes_removed (id, removed_at) VALUES (?, ?)')
+  const buried = db.prepare<[string]>('SELECT 1 FROM makes_removed WHERE id = ?')
 
   const keep = db.transaction((id: string, events: readonly MakeEvent[], progress?: Progress): boolean => {
     const now = new Date().toISOString()
     if (!find.get(id)) {
+      if (buried.get(id)) return false
       const { plan } = stateOf(events)
       if (!plan) return false
       begin.run(id, plan.name, now, now)
@@ -87,6 +92,11 @@ export function makesIn(db: Database.Database): Makes {
       const rows = after.all(id, number, MOST_ANSWERED)
       return { events: rows.map(({ event }) => JSON.parse(event) as MakeEvent), upTo: rows.at(-1)?.number ?? number }
     },
-    remove: id => remove.run(id).changes === 1,
+    remove: db.transaction((id: string) => {
+      const there = remove.run(id).changes === 1
+      if (there) bury.run(id, new Date().toISOString())
+      return there
+    }),
+    wasRemoved: id => buried.get(id) !== undefined,
   }
 }

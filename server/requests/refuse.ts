@@ -17,6 +17,11 @@ export function refuseUnknown(what: 'design' | 'swatch' | 'make'): never {
   throw createError({ statusCode: 404, statusMessage: 'Not here', message: `There is no such ${what} here; it may have been deleted.` })
 }
 
+/** Answers 410 to a device that still has what was thrown away. */
+export function refuseGone(what: 'make'): never {
+  throw createError({ statusCode: 410, statusMessage: 'Gone', message: `This ${what} was thrown away.` })
+}
+
 /** Answers 409 to a save that started from an older state than the one kept. */
 export function refuseOvertaken(what: 'design' | 'swatch'): never {
   throw createError({

@@ -1,4 +1,4 @@
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 import { expect, freshBag, test } from './bag'
 import { goOnTo, heading, logOf, takeUp } from './hookSteps'
@@ -6,6 +6,15 @@ import { goOnTo, heading, logOf, takeUp } from './hookSteps'
 const beat = (page: Page) => page.locator('[data-beat]')
 const sheet = (page: Page) => page.getByRole('dialog')
 const size = (page: Page, name: string) => page.locator('footer label', { hasText: name }).click()
+
+/** Presses Tab until something is in focus. */
+async function tabTo(page: Page, wanted: Locator): Promise<void> {
+  for (let i = 0; i < 30; i++) {
+    if (await wanted.evaluate(one => one === document.activeElement)) return
+    await page.keyboard.press('Tab')
+  }
+  throw new Error('never came into focus')
+}
 
 type Request = Parameters<typeof freshBag>[0]
 
@@ -172,6 +181,36 @@ test('by screen reader names, with notes, tape, scales and looks', async ({ page
   expect(state.notes).toMatchObject([{ text: 'Dropped a stitch here', marker: true }])
   expect(state.measured).toMatchObject([{ what: 'base-width', cm: 4.5 }])
   expect(state.weighed).toMatchObject([{ yarn: 'main', grams: 87.5 }])
+})
+
+test('by the keyboard alone, from the bench through a miscount to ripping back', async ({ page, request }) => {
+  const id = await demoPouch(request)
+  await page.goto(`/bags/${id}`)
+  await expect(page.getByRole('button', { name: 'Take it up' })).toBeVisible()
+  await page.keyboard.press('h')
+  await page.waitForURL(/makes/)
+  await expect(beat(page)).toBeVisible()
+  for (let i = 0; i < 60 && !(await sheet(page).isVisible()); i++) await page.keyboard.press(' ')
+  // What is usual is in focus; the number to type comes next.
+  await expect(sheet(page).getByRole('button', { name: 'As planned: 18' })).toBeFocused()
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('20')
+  await page.keyboard.press('Enter')
+  await expect(sheet(page)).toContainText('planned 18 stitches')
+  await tabTo(page, sheet(page).getByRole('button', { name: 'Live with it' }))
+  await page.keyboard.press('Enter')
+  await expect(sheet(page)).toBeHidden()
+  await expect(heading(page)).toContainText('Round 4')
+  await tabTo(page, page.getByRole('button', { name: 'More' }))
+  await page.keyboard.press('Enter')
+  await tabTo(page, sheet(page).getByRole('button', { name: 'I have to rip back' }))
+  await page.keyboard.press('Enter')
+  await expect(sheet(page).getByLabel('Back to the end of round')).toBeFocused()
+  await page.keyboard.press('Control+A')
+  await page.keyboard.type('1')
+  await tabTo(page, sheet(page).getByRole('button', { name: 'I ripped back to round 1' }))
+  await page.keyboard.press('Enter')
+  await expect(heading(page)).toContainText('Round 2')
 })
 
 test('left-handed, the round goes round the other way', async ({ page, request }) => {

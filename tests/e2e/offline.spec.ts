@@ -50,6 +50,30 @@ test('the page opens without a network, goes on, and sends what was tapped when 
   await server.kill()
 })
 
+test('a server that has lost everything gets it from the device; what was thrown away stays away', async ({ page, request }) => {
+  test.setTimeout(60_000)
+  const [first, second] = [1, 2].map(n => new OwnServer(3181, `test-results/lost-${n}-${Date.now()}.sqlite`)) as [OwnServer, OwnServer]
+  await first.start()
+  await withoutQuestions(page)
+  const post = (path: string, options: object) => request.post(first.address + path, options)
+  const make = await takeUp(page, await freshBag({ post } as never, 'Twice kept'), first.address)
+  for (let i = 0; i < 4; i++) await page.keyboard.press('PageDown')
+  await expect(page.locator('[data-post]')).toHaveAttribute('data-post', 'sent')
+  await first.kill()
+  await second.start()
+  await page.keyboard.press('PageDown')
+  await expect.poll(async () => (await request.get(`${second.address}/api/makes/${make}`)).status(), { timeout: 40_000 }).toBe(200)
+  await expect.poll(async () => (await logOf(request, make, second.address)).events.filter(event => event.do === 'moved').length).toBe(5)
+
+  expect((await request.delete(`${second.address}/api/makes/${make}`)).status()).toBe(204)
+  await page.keyboard.press('PageDown')
+  await expect(page.getByText('This bag was thrown off the hook')).toBeVisible({ timeout: 40_000 })
+  expect((await request.get(`${second.address}/api/makes/${make}`)).status()).toBe(404)
+  await page.goto(second.address)
+  await expect(page.getByRole('link', { name: /Twice kept Round/ })).toHaveCount(0)
+  await second.kill()
+})
+
 test('what the page needs to be installed is there', async ({ page, request }) => {
   await page.goto('/')
   const manifest = (await (await request.get('/app.webmanifest')).json()) as { icons: { src: string, sizes: string }[] }

@@ -96,5 +96,9 @@ describe('makes on the server', () => {
     expect(makes.remove('three')).toBe(true)
     expect(db.prepare('SELECT count(*) AS n FROM make_events').get()).toEqual({ n: 0 })
     expect(makes.remove('three')).toBe(false)
+    // What was thrown away is not brought back by a device that still has it.
+    expect(makes.wasRemoved('three')).toBe(true)
+    expect(makes.keep('three', someEvents())).toBe(false)
+    expect(makes.wasRemoved('never')).toBe(false)
   })
 })

@@ -8,9 +8,11 @@ const post = usePost()
 const sign = computed(() => (post.state.away ? 'away' : post.state.waiting > 0 ? 'waiting' : 'sent'))
 const SAYS = { sent: 'Kept', waiting: 'Sending', away: 'Kept here' } as const
 const ICONS = { sent: mdiCheck, waiting: mdiDotsHorizontal, away: mdiCloudOffOutline }
-const long = computed(() => sign.value === 'away'
-  ? `The program does not answer. ${post.state.waiting} taps are kept on this device and sent when it does.`
-  : SAYS[sign.value])
+const long = computed(() => post.state.refused
+  ? `The program would not take what was tapped; it is kept on this device. ${post.state.refused}`
+  : sign.value === 'away'
+    ? `The program does not answer. ${post.state.waiting} taps are kept on this device and sent when it does.`
+    : SAYS[sign.value])
 </script>
 
 <template>

@@ -173,6 +173,12 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
         />
       </div>
 
+      <p
+        class="only-heard"
+        aria-live="polite"
+      >
+        {{ now }}
+      </p>
       <aside
         @click="onAside"
       >
@@ -185,7 +191,7 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
         />
         <p class="facts">
           <span v-if="count"><strong>{{ count.replace(/[()]/g, '') }}</strong> when done</span>
-          <span v-if="alike > 0">{{ alike }} more like this</span>
+          <span v-if="alike > 0">{{ alike }} more like this{{ make.size === 'round' ? ': television rounds' : '' }}</span>
           <span v-if="note">{{ note }}</span>
           <span v-if="tapePays"><button
             type="button"
@@ -227,7 +233,13 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
         class="banner"
         role="status"
       >
-        <p>{{ whereWords }}</p>
+        <p>
+          {{ whereWords }}
+          <span
+            v-if="awake === 'cannot'"
+            class="soft"
+          >The screen may go dark here: this browser does not let the page keep it lit.</span>
+        </p>
         <button
           type="button"
           class="plain"

@@ -11,6 +11,13 @@ CREATE TABLE makes (
 
 CREATE INDEX makes_by_update ON makes (updated_at DESC);
 
+-- Makes that were thrown away: a device that still has one is told so, and does not bring it back unasked. One that is only unknown, because
+-- another database was opened, is sent again.
+CREATE TABLE makes_removed (
+  id         TEXT PRIMARY KEY,
+  removed_at TEXT NOT NULL
+) STRICT;
+
 CREATE TABLE make_events (
   number INTEGER PRIMARY KEY AUTOINCREMENT,
   make   TEXT    NOT NULL REFERENCES makes (id) ON DELETE CASCADE,

@@ -2,7 +2,7 @@ import { readEvents, readProgress } from '../../../../core/make/read'
 import { makes } from '../../../db/shelves'
 import { asked, EventsRequest } from '../../../requests/asked'
 import { jsonBody } from '../../../requests/body'
-import { refuseUnknown, soundOr422 } from '../../../requests/refuse'
+import { refuseGone, refuseUnknown, soundOr422 } from '../../../requests/refuse'
 
 /**
  * Takes in what a device did, and answers what others did meanwhile. Sent twice, an event is kept once; a make is begun by the event
@@ -13,6 +13,7 @@ export default defineEventHandler(async (event) => {
   const { after, events: sent, progress } = asked(EventsRequest, await jsonBody(event))
   const { events } = soundOr422(readEvents(sent))
   const told = progress === undefined ? undefined : soundOr422(readProgress(progress))
+  if (makes().wasRemoved(id)) refuseGone('make')
   if (!/^[\w-]{1,64}$/.test(id) || !makes().keep(id, events, told)) refuseUnknown('make')
   return makes().eventsAfter(id, after)
 })
