@@ -36,7 +36,7 @@ export interface Beat {
   readonly group: number
 }
 
-/** Chains are counted with a marker in every so-and-so-manieth: it saves recounts (craft 13). */
+/** Chains are counted with a marker in every so-and-so-manieth: it saves recounts (craft 17). */
 export const CHAINS_TO_MARKER = 20
 
 /** A plain run longer than this is done in tens: nobody is sure of more at a glance. */

@@ -11,7 +11,7 @@ const roadTo = (file: string) => roadOf(draft(demoDesigns().find(({ name }) => n
 const pouch = roadTo('seed-head-pouch.json')
 const round = (road: typeof pouch, number: number) => road.legs[road.at.get(`r${number}`)!]!
 
-describe('where a count pays (craft 16)', () => {
+describe('where a count pays (craft 17)', () => {
   const asked = pouch.legs.map(leg => countAfter(pouch, leg)).filter(one => one !== undefined)
 
   it('is at the floor\'s end, before slots or eyelets, and after rounds that add or take away', () => {

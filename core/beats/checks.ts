@@ -33,7 +33,7 @@ function inTurns(beats: readonly Beat[], number: number): string | undefined {
   return groups > 2 && Number.isInteger(each) && each > 1 && each <= 30 ? `${groups} times ${each}` : undefined
 }
 
-/** How things are counted (craft 13; common practice, no source). */
+/** How things are counted (craft 17; common practice, no source). */
 function howToCount(worked: Worked, what: Countable['what'], beats: readonly Beat[], number: number): string {
   const turns = inTurns(beats, number)
   const goes = turns ? ` It goes ${turns}.` : ''
@@ -50,7 +50,7 @@ const EARLY_ROUNDS = 4
 /** Fewer are seen at a glance. */
 const WORTH_COUNTING = 15
 
-/** Why a count pays when a round is done; nothing where it does not (craft 16). */
+/** Why a count pays when a round is done; nothing where it does not (craft 17). */
 function whyCount({ draft }: Road, part: DraftPart, number: number): string | undefined {
   const { worked } = draft.rounds[number - 1]!
   const inPart = number - part.firstRound
@@ -96,7 +96,7 @@ export function countOf(leg: Leg, why: string): CountAsked | undefined {
   return { round: leg.number, planned: number, what, how: howToCount(leg.worked, what, leg.beats(), number), why }
 }
 
-/** What the tape is wanted for when a leg is done: the end of the base, ten rounds of wall, a part's end (craft 16). */
+/** What the tape is wanted for when a leg is done: the end of the base, ten rounds of wall, a part's end (craft 17). */
 export function tapeAfter({ draft }: Road, leg: Leg): TapeAsked | undefined {
   if (leg.sort !== 'round') return undefined
   const part = draft.parts.find(({ id }) => id === leg.part)!

@@ -91,7 +91,7 @@ function ends(leg: Leg, next: Leg | undefined, beats: readonly Beat[], manner: M
   return found
 }
 
-/** A marker in every twentieth chain saves recounts (craft 13). */
+/** A marker in every twentieth chain saves recounts (craft 17). */
 function chainMarkers(beats: readonly Beat[]): Coming[] {
   return beats.flatMap(({ said, nth, of }, at): Coming[] =>
     nth < of && isChains(said) ? [{ sort: 'marker', at, what: `Marker in chain ${nth}` }] : [])

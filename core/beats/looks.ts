@@ -3,9 +3,9 @@ import { tape } from '../stitch/tell'
 import { heightAt } from './checks'
 import type { Leg, Road } from './road'
 
-/** So many rounds of a net are nothing to look at yet (craft 13). */
+/** So many rounds of a net are nothing to look at yet (craft 17). */
 const NET_SHOWS_AFTER = 3
-/** So many rounds above a floor it still stands like a boat, or is drawn in (craft 13). */
+/** So many rounds above a floor it still stands like a boat, or is drawn in (craft 17). */
 const SETTLES_AFTER = 5
 
 function floorLooks(part: DraftPart, inPart: number): string[] {

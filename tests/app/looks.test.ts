@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { spreadLabels } from '~/looks/spreadLabels'
+import { dashes, lettersFor, trackIn } from '~/looks/track'
 import { lightness, standOutLine } from '~/looks/yarnShade'
 import { dark, light } from '~/theme'
 import { SEED } from '../arbitraries/designs'
@@ -71,4 +72,49 @@ describe('labels beside the bag', () => {
   })
 
   it('stand just where they point if there is room', () => expect(spreadLabels([100, 300, 500], 56, 24, 620)).toEqual([100, 300, 500]))
+})
+
+describe('the round as a track', () => {
+  it('begins and ends in the middle of its foot, and stays within its box', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 60, max: 1400 }), fc.integer({ min: 60, max: 900 }), fc.boolean(), fc.nat(1000),
+        (width, height, mirrored, thousandths) => {
+          const { at } = trackIn(width, height, 11, mirrored)
+          for (const end of [at(0), at(1)]) {
+            expect(end.x).toBeCloseTo(width / 2, 6)
+            expect(end.y).toBeCloseTo(height - 11, 6)
+          }
+          const { x, y } = at(thousandths / 1000)
+          expect(Math.min(x - 11, y - 11, width - 11 - x, height - 11 - y)).toBeGreaterThan(-0.001)
+          // Against the clock for right hands: from its foot to the right and up.
+          expect(Math.sign(at(0.2).x - width / 2)).toBe(mirrored ? -1 : 1)
+        }),
+      SEED,
+    )
+  })
+
+  it('is dashed as far as it is done: so many whole groups and the share of one', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 2, max: 60 }), fc.double({ min: 0.001, max: 1, noNaN: true }), (groups, share) => {
+        const done = share * groups
+        const list = dashes(groups, done).split(' ').map(Number)
+        const drawn = list.filter((_, i) => i % 2 === 0)
+        expect(drawn).toHaveLength(Math.floor(done) + 1)
+        expect(list.at(-1)).toBeGreaterThan(groups)
+      }),
+      SEED,
+    )
+    expect(dashes(8, 0)).toMatch(/^0 /)
+  })
+
+  it('has letters as large as the room takes, and never too small to read', () => {
+    expect(lettersFor('Sc in next st', 300, 250, 92)).toBeGreaterThan(55)
+    expect(lettersFor('Ch 1', 300, 250, 92)).toBe(92)
+    expect(lettersFor('x'.repeat(2000), 300, 250, 92)).toBe(15)
+    fc.assert(
+      fc.property(fc.string({ minLength: 1, maxLength: 200 }), fc.integer({ min: 100, max: 900 }), (text, width) =>
+        lettersFor(text, width, 300, 92) >= lettersFor(`${text} and more`, width, 300, 92)),
+      SEED,
+    )
+  })
 })

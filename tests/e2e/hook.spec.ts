@@ -213,6 +213,40 @@ test('by the keyboard alone, from the bench through a miscount to ripping back',
   await expect(heading(page)).toContainText('Round 2')
 })
 
+test('the screen stays lit, beats are said aloud once asked, and what must not be missed is felt', async ({ page, request }) => {
+  await page.addInitScript(() => {
+    const heard: string[] = []
+    Object.assign(window, { heard, buzzed: 0, lit: 0 })
+    const counts = window as unknown as { buzzed: number, lit: number }
+    Object.defineProperty(navigator, 'vibrate', { value: () => ++counts.buzzed > 0 })
+    const request = () => {
+      counts.lit++
+      return Promise.resolve(new EventTarget())
+    }
+    Object.defineProperty(navigator, 'wakeLock', { value: { request } })
+    speechSynthesis.getVoices = () => [{ name: 'a voice' } as SpeechSynthesisVoice]
+    speechSynthesis.speak = ({ text }) => void heard.push(text)
+  })
+  await takeUp(page, await demoPouch(request))
+  const felt = () => page.evaluate(() => {
+    const { heard, buzzed, lit } = window as unknown as { heard: string[], buzzed: number, lit: number }
+    return { heard, buzzed, lit }
+  })
+  expect(await felt()).toMatchObject({ heard: [], lit: 1 })
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: /How I am followed/ }).click()
+  await expect(sheet(page)).toContainText('The screen stays on')
+  await sheet(page).getByLabel('Say each beat aloud').check()
+  await sheet(page).getByRole('button', { name: 'Close' }).click()
+  await goOnTo(page, /Round 6/)
+  await page.keyboard.press('PageDown')
+  await page.keyboard.press('PageDown')
+  expect((await felt()).heard.at(-1)).toContain('single crochet in next')
+  const { buzzed } = await felt()
+  await goOnTo(page, /Round 33/)
+  expect((await felt()).buzzed).toBeGreaterThan(buzzed)
+})
+
 test('left-handed, the round goes round the other way', async ({ page, request }) => {
   const way = async (name: string, over: object) => {
     await takeUp(page, await demoPouch(request, { name, ...over }))
