@@ -40,8 +40,9 @@ export function useSignals(words: () => string, alarm: () => string | undefined)
     if (ways.tone && 'AudioContext' in window) ring()
   }
 
-  watch(words, say)
-  watch(() => [ways.voice, hasVoice.value], () => say(words()))
+  // What nobody asked to hear is not put into words.
+  watch(() => (ways.voice ? words() : ''), say)
+  watch(hasVoice, () => say(words()))
   watch(alarm, told => told && signal())
   onMounted(() => {
     lookForVoices()

@@ -89,11 +89,23 @@ async function intoBox(list: readonly QueuedEvent[]): Promise<void> {
   await tx.done
 }
 
+/** Waits until the page has nothing else to do, but not for long. */
+const SETTLE_MS = 200
+function idle(): Promise<unknown> {
+  return new Promise((resolve) => {
+    if ('requestIdleCallback' in window) requestIdleCallback(resolve, { timeout: SETTLE_MS })
+    else setTimeout(resolve, SETTLE_MS / 4)
+  })
+}
+
 let settling: Promise<void> = Promise.resolve()
 
 /** Brings what was written down at once into the database, one after the other. */
 export function settle(): Promise<void> {
   return settling = settling.catch(() => {}).then(async () => {
+    if (pending.length === 0) return
+    // What was tapped is painted first, and taps close together are written in one go: they are written down already.
+    await idle()
     const list = pending
     await intoBox(list)
     const done = new Set(list.map(({ event }) => event.id))

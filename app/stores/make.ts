@@ -62,6 +62,7 @@ export const useMake = defineStore('make', () => {
   }
 
   function close(): void {
+    if (id.value && hand.value) void remember(id.value, hand.value.plan.name, progress())
     deaf?.()
     deaf = undefined
     id.value = state.value = hand.value = justDone.value = undefined
@@ -82,15 +83,13 @@ export const useMake = defineStore('make', () => {
     hear(known)
     await post.now(wanted)
     if (id.value === wanted && !hand.value && trouble.value === 'looking') trouble.value = 'not-here'
-    if (hand.value) await remember()
+    if (id.value === wanted && hand.value) await remember(wanted, hand.value.plan.name, progress())
   }
 
-  async function remember(): Promise<void> {
-    const before = await keptMake(id.value!)
-    await post.remember({
-      id: id.value!, name: hand.value!.plan.name, progress: progress() ?? null, upTo: before?.upTo ?? 0,
-      updatedAt: new Date().toISOString(),
-    })
+  /** Keeps how far a make is, for the list where the server is away. */
+  async function remember(of: string, name: string, far: Progress | undefined): Promise<void> {
+    const before = await keptMake(of)
+    await post.remember({ id: of, name, progress: far ?? null, upTo: before?.upTo ?? 0, updatedAt: new Date().toISOString() })
   }
 
   function write(deed: Deed): void {
@@ -107,7 +106,7 @@ export const useMake = defineStore('make', () => {
     deaf = post.listen(id.value, { events: hear, gone: lost, progress })
     trouble.value = undefined
     write({ do: 'started', plan, ...(bag ? { bag } : {}) })
-    await remember()
+    await remember(id.value, plan.name, progress())
     return id.value
   }
 

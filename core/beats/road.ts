@@ -63,6 +63,15 @@ const SORT_OF_PLACE: Readonly<Record<number, Sort>> = {
   [PLACE_CODE.rowEnd]: 'rowEnd', [PLACE_CODE.underside]: 'underside', [PLACE_CODE.ring]: 'ring',
 }
 
+/** A line as it was said last, as long as the manner stays. */
+function asSaid(say: (manner: Manner) => SaidLine | undefined): (manner: Manner) => SaidLine | undefined {
+  let last: { readonly terms: Manner['terms'], readonly repeats: Manner['repeats'], readonly line: SaidLine | undefined } | undefined
+  return ({ terms, repeats }) => {
+    if (last?.terms !== terms || last.repeats !== repeats) last = { terms, repeats, line: say({ terms, repeats }) }
+    return last.line
+  }
+}
+
 /** Worked out when first asked for, then remembered. */
 function once<T>(make: () => T): () => T {
   let known: { readonly value: T } | undefined
@@ -111,7 +120,8 @@ function regrouped(beats: readonly Beat[]): Beat[] {
 
 function workedLeg(leg: Omit<Leg, 'beats' | 'lead' | 'worked'>, worked: Worked): Leg {
   const sortAt = (made: number) => SORT_OF_PLACE[worked.on.kinds[worked.edge.from[made]!]!] ?? 'st'
-  return { ...leg, worked, lead: undefined, beats: once(() => beatsOf(leg.line(ANY_MANNER)!.sentence, sortAt)) }
+  const line = asSaid(leg.line)
+  return { ...leg, line, worked, lead: undefined, beats: once(() => beatsOf(line(ANY_MANNER)!.sentence, sortAt)) }
 }
 
 function rounds(draft: Draft, part: DraftPart): Leg[] {

@@ -94,6 +94,6 @@ export function hookWindow(chart: Chart, index: number, made: number, { stacked,
   const matrix = [side * cos, -sin, side * sin, cos, -side * (aboutX * cos + aboutY * sin), aboutX * sin - aboutY * cos]
   return {
     transform: `matrix(${matrix.map(value => value.toFixed(5)).join(' ')})`, stitchCm, goesOn: made < round.to - round.from,
-    pieces: (cutCm ? [0, -cutCm, cutCm] : [0]).map(piece).filter(one => one.made + one.coming + one.below.join('') !== ''),
+    pieces: (cutCm && Math.abs(aboutX) + reach > cutCm / 2 ? [0, aboutX < 0 ? -cutCm : cutCm] : [0]).map(piece),
   }
 }

@@ -5,7 +5,7 @@ const swatch = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds
 
 test('a demo bag: change its diameter, and drawing, counts and words change at once; undo; reload', async ({ page }) => {
   await page.goto('/')
-  await page.getByRole('link', { name: /Seed-head pouch/ }).click()
+  await page.getByRole('link', { name: 'Seed-head pouch', exact: true }).click()
   await expect(tally(page, 'Rounds')).toHaveText('43')
   await page.getByRole('button', { name: /^Base/ }).click()
   const plan = page.locator('.floor .marks')

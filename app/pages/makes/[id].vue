@@ -264,8 +264,8 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
 .hook { position: fixed; inset: 0; display: grid; grid-template: auto minmax(0, 1fr) minmax(0, 24dvh) auto / minmax(0, 1fr); gap: 0.45rem; padding: 0.35rem 0.6rem max(0.6rem, env(safe-area-inset-bottom)); background: var(--sheet); overflow: hidden; touch-action: manipulation; user-select: none; -webkit-user-select: none; }
 .windowless { grid-template-rows: auto minmax(0, 1fr) auto auto; }
 .missing { grid-row: 2; align-self: center; text-align: center; padding: 1rem; }
-.panel { position: relative; min-height: 0; min-width: 0; }
-aside { min-height: 0; display: flex; flex-direction: column; gap: 0.3rem; overflow: hidden; }
+.panel { position: relative; min-height: 0; min-width: 0; contain: layout paint; }
+aside { contain: layout paint; min-height: 0; display: flex; flex-direction: column; gap: 0.3rem; overflow: hidden; }
 aside :deep(svg) { flex: 1; min-height: 0; }
 .facts { margin: 0; display: flex; flex-wrap: wrap; gap: 0 1rem; font-size: max(13px, min(0.92rem, 2.3vh, 4.2vw)); line-height: 1.3; max-height: 3.9em; overflow: hidden; color: var(--soft-ink); }
 .facts strong { color: var(--ink); }
