@@ -1,5 +1,5 @@
 import { computed } from 'vue'
-import { alikeAfter, aheadOf, comingIn, IN_TIME_BEATS } from '~~/core/beats/coming'
+import { alikeAfter, aheadOf, comingIn } from '~~/core/beats/coming'
 import { groupAt, madeBy } from '~~/core/beats/standing'
 import { doneAfter } from '~~/core/beats/size'
 import { type BeatSpeech, sayBeats } from '~~/core/beats/words'
@@ -59,7 +59,7 @@ export function useHook() {
   const ahead = computed(() =>
     aheadOf(coming.value, done.value).map((one) => {
       const within = one.at < to.value || (one.at === beats.value.length && to.value >= beats.value.length)
-      return { ...one, what: told(one.what), now: within, soon: within || one.beats <= IN_TIME_BEATS }
+      return { ...one, what: told(one.what), now: within }
     }),
   )
   const alike = computed(() => (road.value && leg.value?.worked ? alikeAfter(road.value, index.value, manner.value) : 0))
@@ -96,7 +96,7 @@ export function useHook() {
   })
 
   return {
-    make, manner, told, road, leg, beats, done, to, now, then, counting, ahead, coming, alike, note, groups, roundDone, made, title, part,
+    make, manner, told, road, leg, beats, now, then, counting, ahead, coming, alike, note, groups, roundDone, made, title, part,
     count, lead, whereWords, units,
   }
 }

@@ -42,7 +42,6 @@ export class Post {
   private retryMs = FIRST_RETRY_MS
   private going: Promise<void> | undefined
   private away = false
-  private stopped = false
   private refused: string | undefined
   /** Makes that are looked at: what others did to them is fetched. */
   private readonly wanted = new Set<string>()
@@ -64,13 +63,7 @@ export class Post {
     return (this.going ??= this.exchange().finally(() => (this.going = undefined)))
   }
 
-  stop(): void {
-    this.stopped = true
-    clearTimeout(this.timer)
-  }
-
   private later(ms: number): void {
-    if (this.stopped) return
     clearTimeout(this.timer)
     this.timer = setTimeout(() => {
       this.timer = undefined

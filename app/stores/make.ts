@@ -8,7 +8,7 @@ import { afterAll, eventOf, MakeLog } from '~~/core/make/fold'
 import { type InHand, inHand, type Progress, progressOf } from '~~/core/make/plan'
 import { makeDocument } from '~~/core/make/document'
 import type { MakeState } from '~~/core/make/state'
-import { keptEvents, keptMake } from '~/keeping/hookBox'
+import { keepMake, keptEvents, keptMake } from '~/keeping/hookBox'
 import { nextEventId, randomWord } from '~/keeping/newId'
 import { usePost } from './post'
 import { useHookWays } from './hookWays'
@@ -89,7 +89,7 @@ export const useMake = defineStore('make', () => {
   /** Keeps how far a make is, for the list where the server is away. */
   async function remember(of: string, name: string, far: Progress | undefined): Promise<void> {
     const before = await keptMake(of)
-    await post.remember({ id: of, name, progress: far ?? null, upTo: before?.upTo ?? 0, updatedAt: new Date().toISOString() })
+    await keepMake({ id: of, name, progress: far ?? null, upTo: before?.upTo ?? 0, updatedAt: new Date().toISOString() })
   }
 
   function write(deed: Deed): void {
@@ -161,7 +161,7 @@ export const useMake = defineStore('make', () => {
   }
 
   return {
-    id, trouble, state, hand, elsewhere, justDone, resumed, size, progress, open, close, takeUp, tap, back, moveTo, counted, ripTo, note,
+    id, trouble, state, hand, elsewhere, justDone, resumed, size, open, close, takeUp, tap, back, moveTo, counted, ripTo, note,
     measured: (measure: Omit<Measured, 'do'>) => write({ do: 'measured', ...measure }),
     weighed: (yarn: string, grams: number) => write({ do: 'weighed', yarn, grams }),
     replan: (plan: Design, why: string) => write({ do: 'replanned', plan, why }), pause: () => write({ do: 'paused' }),

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
+import { shallowRef } from 'vue'
 import type { MakeDocument } from '~~/core/make/document'
 import { forget, type KeptMake, keptMakes } from '~/keeping/hookBox'
 import { readJson } from '~/reading/readJson'
@@ -14,7 +14,6 @@ export const useMakes = defineStore('makes', () => {
   const makes = shallowRef<readonly ListedMake[]>([])
   const { trouble, trying } = useTrying()
   const post = usePost()
-  const loaded = ref(false)
 
   async function load(): Promise<void> {
     const own = await keptMakes().catch(() => [])
@@ -33,7 +32,6 @@ export const useMakes = defineStore('makes', () => {
     catch {
       // The server is away: what this device knows is listed.
     }
-    loaded.value = true
   }
 
   async function remove(id: string): Promise<MakeDocument | undefined> {
@@ -61,7 +59,7 @@ export const useMakes = defineStore('makes', () => {
     return undefined
   }
 
-  return { makes, loaded, trouble, load, remove, add, bringIn }
+  return { makes, trouble, load, remove, add, bringIn }
 })
 
 function sorted(list: readonly ListedMake[]): ListedMake[] {

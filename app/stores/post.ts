@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { MakeEvent } from '~~/core/make/event'
 import type { Progress } from '~~/core/make/plan'
-import { keepMake, keepTap, type KeptMake } from '~/keeping/hookBox'
+import { keepTap } from '~/keeping/hookBox'
 import { Post, type PostState } from '~/keeping/post'
 
 /** Whoever has a make in hand, and is told of what comes. */
@@ -58,9 +58,5 @@ export const usePost = defineStore('post', () => {
     return () => listeners.delete(make)
   }
 
-  function remember(make: KeptMake): Promise<void> {
-    return keepMake(make)
-  }
-
-  return { state, write, listen, remember, now: (make?: string) => post.now(make) }
+  return { state, write, listen, now: (make?: string) => post.now(make) }
 })

@@ -60,7 +60,7 @@ function corners({ draft }: Road, leg: Leg, beats: readonly Beat[]): Coming[] {
   beats.forEach(({ said, to, from }, at) => {
     const stitches = to - from
     if (said.say === 'doing' && said.clause.say === 'work' && stitches >= 3)
-      found.push({ sort: 'corner', at, what: `Corner: ${stitches} in one` })
+      found.push({ sort: 'corner', at, what: `${stitches} in one place` })
   })
   return found.length <= MOST_CORNERS ? found : []
 }

@@ -66,6 +66,17 @@ describe('another count than planned, at the hook', () => {
     expect(after.at.leg?.id).toBe('r8')
   })
 
+  it('keeps what was chosen when the same is counted again, and reckons on from there', () => {
+    const make = at(bag(solid(6)), 7)
+    make.happen({ do: 'counted', round: 7, planned: 30, found: 31, choice: 'live-with-it' })
+    make.happen({ do: 'counted', round: 7, planned: 31, found: 31, choice: 'as-planned' })
+    expect(make.hand().draft.rounds.at(-1)!.worked.edge.count).toBe(31)
+    make.happen({ do: 'moved', to: { leg: 'r8', beats: 'all' }, ...afterAll(make.log) })
+    expect(diagnose(make.hand(), make.log.state, 8, 33, MANNER)!.between).toBe('Round 7 was right, so the mistake lies in round 8.')
+    make.happen({ do: 'counted', round: 7, planned: 31, found: 30, choice: 'live-with-it' })
+    expect(make.hand().draft.rounds.at(-1)!.worked.edge.count).toBe(30)
+  })
+
   it('finds the nearest counts that everything above comes out on, in every demo bag', () => {
     let nearest = 0
     let lived = 0
@@ -127,6 +138,12 @@ describe('another plan', () => {
     expect(newPlan(make.hand(), other)).toEqual({ can: false, round: 1 })
     make.happen({ do: 'replanned', plan: bag(solid(9)), why: 'taller' })
     expect(make.hand().at.leg).toMatchObject({ id: 'r8', of: 14 })
+  })
+
+  it('that has a step no more leaves the hook after the last thing done that it has', () => {
+    const make = at(bag(solid(6)), 11)
+    make.happen({ do: 'moved', to: { leg: 'finish/9', beats: 0 }, ...afterAll(make.log) })
+    expect(make.hand().at.leg?.id).toBe('finish/1')
   })
 
   it('with fewer rounds leaves the hook after the last of them', () => {

@@ -6,8 +6,7 @@ import { saidLine } from '../words/lines'
 import type { Manner } from '../words/say'
 import type { Counted } from './event'
 import type { InHand } from './plan'
-import type { MakeState, Trail } from './state'
-import { roundOf } from './state'
+import { type MakeState, roundOf, type Trail } from './state'
 
 /** What can be done about a count that is not the planned one. */
 export interface WayOn {
@@ -47,9 +46,9 @@ function stops({ findings }: Draft): boolean {
   return findings.some(({ weight }) => weight === 'stop')
 }
 
-/** The last round before this one whose count was as planned; 0 if none was counted. */
+/** The last round before this one whose count is known, as planned or lived with; 0 if none was counted. */
 export function lastRight({ counts }: Pick<MakeState, 'counts'>, round: number): number {
-  return counts.filter(one => one.choice === 'as-planned' && one.round < round).reduce((last, one) => Math.max(last, one.round), 0)
+  return counts.reduce((last, one) => (one.round < round ? Math.max(last, one.round) : last), 0)
 }
 
 function betweenWords(right: number, round: number): string {

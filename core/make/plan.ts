@@ -3,7 +3,8 @@ import { type Standing, standingAt } from '../beats/standing'
 import type { Design } from '../design/design'
 import { type Draft, draft } from '../draft/draft'
 import type { Found } from '../draft/found'
-import type { MakeState } from './state'
+import type { Spot } from './event'
+import { type MakeState, roundOf } from './state'
 
 /** What is being made: the plan drafted from the counts that were lived with, its road, and where on it the hook is. */
 export interface InHand {
@@ -22,6 +23,14 @@ export function foundIn({ counts }: Pick<MakeState, 'counts'>): Found[] {
     .sort((a, b) => a.round - b.round)
 }
 
+/** Where the hook is on a road: of a leg that a changed plan no longer has, after the last one done that it still has. */
+function spotOn(road: Road, { spot, trail }: MakeState): Spot {
+  if (road.at.has(spot.leg) || roundOf(spot.leg) !== undefined) return spot
+  let known = trail
+  while (known && !road.at.has(known.leg)) known = known.before
+  return known ? { leg: known.leg, beats: 'all' } : spot
+}
+
 function sameFound(a: readonly Found[], b: readonly Found[]): boolean {
   return a.length === b.length && a.every((one, i) => one.round === b[i]!.round && one.count === b[i]!.count && one.to === b[i]!.to)
 }
@@ -32,13 +41,14 @@ function sameFound(a: readonly Found[], b: readonly Found[]): boolean {
  * @param before what was in hand before: as long as plan and counts stay, only the hook moves
  */
 export function inHand(state: MakeState, before?: InHand): InHand | undefined {
-  const { plan, spot } = state
+  const { plan } = state
   if (!plan) return undefined
   const found = foundIn(state)
-  if (before && before.plan === plan && sameFound(before.found, found)) return { ...before, at: standingAt(before.road, spot) }
+  if (before && before.plan === plan && sameFound(before.found, found))
+    return { ...before, at: standingAt(before.road, spotOn(before.road, state)) }
   const drafted = draft(plan, before?.draft, found)
   const road = roadOf(drafted)
-  return { plan, found, draft: drafted, road, at: standingAt(road, spot) }
+  return { plan, found, draft: drafted, road, at: standingAt(road, spotOn(road, state)) }
 }
 
 /** How far a make is, for lists. */

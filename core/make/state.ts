@@ -108,6 +108,13 @@ function start(state: Folding, { plan, bag, at }: Extract<MakeEvent, { readonly 
   state.movedAt = at
 }
 
+/** A count takes the place of an earlier one of its round; found the same again, what was chosen then stays. */
+function count(state: Folding, event: Told<Counted>): void {
+  const before = state.counts.find(({ round }) => round === event.round)
+  if (before && before.choice !== 'as-planned' && event.choice === 'as-planned' && event.found === before.found) return
+  state.counts = [...state.counts.filter(one => one !== before), event]
+}
+
 /** Folds one more event into a state. */
 export function happen(state: Folding, event: MakeEvent): void {
   switch (event.do) {
@@ -118,8 +125,7 @@ export function happen(state: Folding, event: MakeEvent): void {
     case 'ripped':
       return rip(state, event, event.toRound)
     case 'counted':
-      state.counts = [...state.counts.filter(({ round }) => round !== event.round), event]
-      return
+      return count(state, event)
     case 'measured':
       state.measured = [...state.measured, event]
       return

@@ -1,14 +1,5 @@
 import type { H3Event } from 'h3'
-
-/** A file name that every system takes, from what a maker called a thing. */
-function fileName(name: string, extension: string): string {
-  const plain = name
-    .normalize('NFKD')
-    .replace(/[^a-zA-Z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .toLowerCase()
-  return `${plain || 'bag'}.${extension}`
-}
+import { fileName } from '../../core/export/fileName'
 
 /** Answers with a file to save. */
 export function sendFile<B extends string | Buffer>(

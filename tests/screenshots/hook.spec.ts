@@ -49,7 +49,8 @@ test.describe('without a network', () => {
       const [pouch, net, tub] = [await idOf(request, 'Seed-head pouch'), await idOf(request, 'Onion net'), await idOf(request, 'Twine tub')]
       const pictures = [
         await inRound(page, pouch, /Round 18/, 'Own', 0), await inRound(page, pouch, /Round 6/, 'Own', 2),
-        await inRound(page, net, /Round 16/, 'Stitch', 9), await inRound(page, tub, /Round 24/, 'Group', 1), ...(await diagnosis(page, pouch)),
+        await inRound(page, net, /Round 16/, 'Stitch', 9), await inRound(page, tub, /Round 24/, 'Group', 1),
+        ...(await diagnosis(page, pouch)),
       ]
       await inRound(page, pouch, /Round 9/, 'Stitch', 3)
       await page.route('**/api/**', route => route.abort())

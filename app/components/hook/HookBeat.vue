@@ -50,12 +50,23 @@ defineProps<{
 </template>
 
 <style scoped>
-.beat { position: absolute; inset: 20px; display: flex; flex-direction: column; align-items: center; justify-content: center; gap: min(0.5rem, 1.4vh); padding: 0.5rem; border: 0; border-radius: 1.5rem; background: none; color: inherit; text-align: center; cursor: pointer; overflow: hidden; }
+.beat {
+  position: absolute; inset: 20px; display: flex; flex-direction: column; align-items: center; justify-content: center;
+  gap: min(0.5rem, 1.4vh); padding: 0.5rem; border: 0; border-radius: 1.5rem; background: none; color: inherit; text-align: center;
+  cursor: pointer; overflow: hidden;
+}
 .beat:active { background: var(--wash); }
 .where { font: 600 min(1.1rem, 3.4vh, 5vw) var(--figures); letter-spacing: -0.03em; color: var(--soft-ink); min-height: 1.2em; }
 .now { font-family: var(--v-font-body); font-weight: 650; line-height: 1.08; letter-spacing: -0.015em; text-wrap: balance; }
-.coming { max-width: 100%; padding: 0.2rem 0.6rem; border: 1px solid var(--strong-line); border-radius: 0.5rem; font-size: max(14px, min(1rem, 2.6vh, 4.6vw)); font-weight: 400; line-height: 1.25; letter-spacing: 0; display: -webkit-box; -webkit-line-clamp: 3; -webkit-box-orient: vertical; overflow: hidden; }
+.coming {
+  max-width: 100%; padding: 0.2rem 0.6rem; border: 1px solid var(--strong-line); border-radius: 0.5rem;
+  font-size: max(14px, min(1rem, 2.6vh, 4.6vw)); font-weight: 400; line-height: 1.25; letter-spacing: 0; display: -webkit-box;
+  -webkit-line-clamp: 3; -webkit-box-orient: vertical; overflow: hidden;
+}
 .coming.urgent { border: 2px solid var(--accent); color: var(--accent); font-weight: 600; }
-.then { color: var(--soft-ink); font-size: max(14px, min(1rem, 2.6vh, 4.6vw)); line-height: 1.25; display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden; }
+.then {
+  color: var(--soft-ink); font-size: max(14px, min(1rem, 2.6vh, 4.6vw)); line-height: 1.25; display: -webkit-box;
+  -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden;
+}
 @media (min-width: 900px) and (min-height: 561px) { .where, .coming, .then { font-size: 1.25rem; } }
 </style>

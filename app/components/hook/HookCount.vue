@@ -10,9 +10,11 @@ const emit = defineEmits<{ done: [], rip: [round: number] }>()
 const { make, manner, told } = useHook()
 const typed = ref('')
 const tried = ref(false)
+/** Nobody is off by more: it is a slip of the finger. */
+const most = computed(() => 2 * props.asked.planned + 20)
 const found = computed(() => {
   const number = Number(typed.value)
-  return typed.value.trim() !== '' && Number.isInteger(number) && number > 0 && number < 1_000_000 ? number : undefined
+  return typed.value.trim() !== '' && Number.isInteger(number) && number > 0 && number <= most.value ? number : undefined
 })
 const seen = ref<number>()
 const diagnosis = computed(() =>
@@ -88,7 +90,7 @@ const NAMES: Record<WayOn['way'], string> = {
       role="alert"
       class="wrong"
     >
-      Type the number you counted: a whole number above 0.
+      Type the number you counted: a whole number above 0, at most {{ most }}.
     </p>
   </template>
   <template v-else>

@@ -78,8 +78,13 @@ footer button { min-height: min(4rem, 15vh); border-radius: 0.9rem; cursor: poin
 .done { border: 0; background: var(--accent); color: rgb(var(--v-theme-on-primary)); font: 680 min(1.5rem, 6.4vw) var(--v-font-heading); }
 .done:disabled { opacity: 0.5; }
 .sizes { border: 0; margin: 0; padding: 0; min-width: 0; display: grid; grid-template-columns: 1fr 1fr; gap: 2px; }
-.sizes label { position: relative; display: grid; place-items: center; border: 1px solid var(--line); border-radius: 0.4rem; font-size: min(0.85rem, 3.3vw); line-height: 1.1; color: var(--soft-ink); cursor: pointer; overflow: hidden; }
-.sizes .chosen { border-color: var(--accent); background: var(--wash); color: var(--ink); font-weight: 650; box-shadow: inset 0 -3px 0 var(--accent); }
+.sizes label {
+  position: relative; display: grid; place-items: center; border: 1px solid var(--line); border-radius: 0.4rem;
+  font-size: min(0.85rem, 3.3vw); line-height: 1.1; color: var(--soft-ink); cursor: pointer; overflow: hidden;
+}
+.sizes .chosen {
+  border-color: var(--accent); background: var(--wash); color: var(--ink); font-weight: 650; box-shadow: inset 0 -3px 0 var(--accent);
+}
 .sizes .own { color: var(--ink); border-style: dashed; border-color: var(--strong-line); }
 .sizes input { position: absolute; inset: 0; opacity: 0; margin: 0; cursor: pointer; }
 .sizes label:has(:focus-visible) { outline: 2px solid var(--accent); }

@@ -51,9 +51,18 @@ const emit = defineEmits<{ looks: [], more: [] }>()
 
 <style scoped>
 header { display: flex; align-items: center; gap: 0.25rem; min-width: 0; }
-h1 { flex: 1; min-width: 0; display: flex; flex-wrap: wrap; align-items: baseline; column-gap: 0.6rem; font-size: min(1.15rem, 5.4vw); line-height: 1.15; }
-.part { color: var(--soft-ink); font: 400 min(0.95rem, 4.4vw) var(--v-font-body); overflow: hidden; text-overflow: ellipsis; white-space: nowrap; max-width: 100%; }
-.icon { flex: none; width: 44px; height: 44px; display: grid; place-items: center; border: 0; background: none; color: inherit; cursor: pointer; }
+h1 {
+  flex: 1; min-width: 0; display: flex; flex-wrap: wrap; align-items: baseline; column-gap: 0.6rem; font-size: min(1.15rem, 5.4vw);
+  line-height: 1.15;
+}
+.part {
+  color: var(--soft-ink); font: 400 min(0.95rem, 4.4vw) var(--v-font-body); overflow: hidden; text-overflow: ellipsis;
+  white-space: nowrap; max-width: 100%;
+}
+.icon {
+  flex: none; width: 44px; height: 44px; display: grid; place-items: center; border: 0; background: none; color: inherit;
+  cursor: pointer;
+}
 .icon svg { width: 26px; height: 26px; fill: currentColor; }
 .icon:disabled { opacity: 0.35; }
 @media (min-width: 900px) and (min-height: 561px) { h1 { font-size: 1.5rem; } .part { font-size: 1.1rem; } }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Design } from '~~/core/design/design'
+import { fileName } from '~~/core/export/fileName'
 import { newPlan } from '~~/core/make/newPlan'
 import { useHook } from '~/composables/useHook'
 import { type Kept, refusalLines } from '~/stores/records'
@@ -34,7 +35,7 @@ function download(): void {
   const address = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
   const link = document.createElement('a')
   link.href = address
-  link.download = `${make.hand!.plan.name.toLowerCase().replace(/[^a-z0-9]+/g, '-')}.make.json`
+  link.download = fileName(make.hand!.plan.name, 'make.json')
   link.click()
   URL.revokeObjectURL(address)
 }
@@ -101,6 +102,9 @@ const DOINGS = [
 <style scoped>
 ul { list-style: none; margin: 0; padding: 0; }
 li { border-top: 1px solid var(--line); }
-.row { display: flex; align-items: center; width: 100%; min-height: 3.1rem; border: 0; padding: 0 0.2rem; background: none; color: inherit; font: 560 1.08rem var(--v-font-body); text-align: left; text-decoration: none; cursor: pointer; }
+.row {
+  display: flex; align-items: center; width: 100%; min-height: 3.1rem; border: 0; padding: 0 0.2rem; background: none; color: inherit;
+  font: 560 1.08rem var(--v-font-body); text-align: left; text-decoration: none; cursor: pointer;
+}
 .row:hover { color: var(--accent); }
 </style>

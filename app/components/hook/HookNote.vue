@@ -67,7 +67,10 @@ function legName(leg: string): string {
 </template>
 
 <style scoped>
-textarea { width: 100%; padding: 0.6rem; font: inherit; color: inherit; background: var(--paper); border: 1px solid var(--strong-line); border-radius: 0.5rem; }
+textarea {
+  width: 100%; padding: 0.6rem; font: inherit; color: inherit; background: var(--paper); border: 1px solid var(--strong-line);
+  border-radius: 0.5rem;
+}
 ul { margin: 1rem 0 0; padding: 0; list-style: none; }
 li { border-top: 1px solid var(--line); padding: 0.5rem 0; overflow-wrap: anywhere; }
 input[type=checkbox] { width: 1.4rem; height: 1.4rem; }

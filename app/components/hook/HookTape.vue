@@ -22,6 +22,8 @@ const yarn = ref(make.hand?.plan.yarns[0]?.id ?? 'main')
 const grams = ref('')
 const cm = computed(() => parseLengthCm(typed.value, units.value))
 const weight = computed(() => parseNumber(grams.value))
+const isLength = computed(() => cm.value !== undefined && cm.value >= 0.1 && cm.value <= 1000)
+const isWeight = computed(() => weight.value !== undefined && weight.value >= 0 && weight.value <= 100_000)
 const planned = computed(() => {
   if (props.asked?.what === what.value) return props.asked
   const before = road.value?.legs[(make.hand?.at.index ?? 1) - 1]
@@ -39,15 +41,15 @@ const verdict = computed(() => {
 
 function keep(): void {
   tried.value = true
-  if (cm.value === undefined || cm.value < 0.1 || cm.value > 1000) return
+  if (!isLength.value) return
   const done = road.value?.legs.slice(0, make.hand!.at.index).findLast(({ sort }) => sort === 'round')
-  make.measured({ round: done?.number ?? 0, what: what.value, cm: Math.round(cm.value * 100) / 100 })
+  make.measured({ round: done?.number ?? 0, what: what.value, cm: Math.round(cm.value! * 100) / 100 })
   emit('done')
 }
 
 function weigh(): void {
-  if (weight.value === undefined || weight.value < 0 || weight.value > 100_000) return
-  make.weighed(yarn.value, weight.value)
+  if (!isWeight.value) return
+  make.weighed(yarn.value, weight.value!)
   emit('done')
 }
 </script>
@@ -85,11 +87,11 @@ function weigh(): void {
       {{ verdict }}
     </p>
     <p
-      v-if="tried && cm === undefined"
+      v-if="tried && !isLength"
       role="alert"
       class="wrong"
     >
-      Type a length, such as {{ units === 'in' ? '4 3/4' : '12.5' }}.
+      Type a length, such as {{ units === 'in' ? '4 3/4' : '12.5' }}; at most 10 metres.
     </p>
     <button
       type="submit"
@@ -125,11 +127,11 @@ function weigh(): void {
       >Write the weight down</button>
     </label>
     <p
-      v-if="grams && weight === undefined"
+      v-if="grams && !isWeight"
       role="alert"
       class="wrong"
     >
-      Type grams, such as 42.5.
+      Type grams, such as 42.5, up to 100 000.
     </p>
   </form>
 </template>
@@ -137,5 +139,8 @@ function weigh(): void {
 <style scoped>
 form { display: flex; flex-direction: column; gap: 0.6rem; }
 .scales { margin-top: 1.1rem; border-top: 1px solid var(--line); padding-top: 0.8rem; }
-select { height: 3rem; max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper); border: 1px solid var(--strong-line); border-radius: 0.5rem; }
+select {
+  height: 3rem; max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
+  border: 1px solid var(--strong-line); border-radius: 0.5rem;
+}
 </style>

@@ -36,7 +36,9 @@ const long = computed(() => post.state.refused
 </template>
 
 <style scoped>
-.mark { display: inline-flex; align-items: center; gap: 0.3rem; color: var(--soft-ink); font-size: min(0.9rem, 3.6vw); white-space: nowrap; }
+.mark {
+  display: inline-flex; align-items: center; gap: 0.3rem; color: var(--soft-ink); font-size: min(0.9rem, 3.6vw); white-space: nowrap;
+}
 .mark svg { width: 20px; fill: currentColor; }
 .away { color: rgb(var(--v-theme-warning)); font-weight: 620; }
 </style>

@@ -74,9 +74,15 @@ async function takeBack(): Promise<void> {
 </template>
 
 <style scoped>
-ul { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr)); gap: 0.8rem 1.4rem; }
+ul {
+  list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr));
+  gap: 0.8rem 1.4rem;
+}
 li { display: flex; align-items: center; gap: 0.3rem; }
-a { flex: 1; min-width: 0; display: flex; flex-direction: column; gap: 0.25rem; padding: 0.6rem 0.8rem; border: 1px solid var(--line); border-left: 4px solid var(--accent); border-radius: 0.4rem; background: var(--sheet); color: inherit; text-decoration: none; }
+a {
+  flex: 1; min-width: 0; display: flex; flex-direction: column; gap: 0.25rem; padding: 0.6rem 0.8rem; border: 1px solid var(--line);
+  border-left: 4px solid var(--accent); border-radius: 0.4rem; background: var(--sheet); color: inherit; text-decoration: none;
+}
 a:hover strong { color: var(--accent); text-decoration: underline; text-underline-offset: 3px; }
 strong { font-family: var(--v-font-heading); font-size: 1.1rem; }
 .bar { height: 6px; border: 1px solid var(--strong-line); border-radius: 3px; overflow: hidden; }

@@ -261,18 +261,31 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
 </template>
 
 <style scoped>
-.hook { position: fixed; inset: 0; display: grid; grid-template: auto minmax(0, 1fr) minmax(0, 24dvh) auto / minmax(0, 1fr); gap: 0.45rem; padding: 0.35rem 0.6rem max(0.6rem, env(safe-area-inset-bottom)); background: var(--sheet); overflow: hidden; touch-action: manipulation; user-select: none; -webkit-user-select: none; }
+.hook {
+  position: fixed; inset: 0; display: grid; grid-template: auto minmax(0, 1fr) minmax(0, 24dvh) auto / minmax(0, 1fr); gap: 0.45rem;
+  padding: 0.35rem 0.6rem max(0.6rem, env(safe-area-inset-bottom)); background: var(--sheet); overflow: hidden;
+  touch-action: manipulation; user-select: none; -webkit-user-select: none;
+}
 .windowless { grid-template-rows: auto minmax(0, 1fr) auto auto; }
 .missing { grid-row: 2; align-self: center; text-align: center; padding: 1rem; }
 .panel { position: relative; min-height: 0; min-width: 0; contain: layout paint; }
 aside { contain: layout paint; min-height: 0; display: flex; flex-direction: column; gap: 0.3rem; overflow: hidden; }
 aside :deep(svg) { flex: 1; min-height: 0; }
-.facts { margin: 0; display: flex; flex-wrap: wrap; gap: 0 1rem; font-size: max(13px, min(0.92rem, 2.3vh, 4.2vw)); line-height: 1.3; max-height: 3.9em; overflow: hidden; color: var(--soft-ink); }
+.facts {
+  margin: 0; display: flex; flex-wrap: wrap; gap: 0 1rem; font-size: max(13px, min(0.92rem, 2.3vh, 4.2vw)); line-height: 1.3;
+  max-height: 3.9em; overflow: hidden; color: var(--soft-ink);
+}
 .facts strong { color: var(--ink); }
 .link { border: 0; background: none; color: var(--accent); font: inherit; text-decoration: underline; cursor: pointer; padding: 0; }
-.banner { position: absolute; left: 0.6rem; right: 0.6rem; top: 3.4rem; z-index: 5; display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem; padding: 0.5rem 0.8rem; background: var(--paper); border: 2px solid var(--accent); border-radius: 0.7rem; }
+.banner {
+  position: absolute; left: 0.6rem; right: 0.6rem; top: 3.4rem; z-index: 5; display: flex; flex-wrap: wrap; align-items: center;
+  gap: 0.5rem; padding: 0.5rem 0.8rem; background: var(--paper); border: 2px solid var(--accent); border-radius: 0.7rem;
+}
 .banner p { flex: 1 1 12rem; margin: 0; font-weight: 560; }
-.banner .plain { min-height: 2.8rem; padding: 0 1rem; border: 1px solid var(--strong-line); border-radius: 0.6rem; background: var(--sheet); color: inherit; font: inherit; cursor: pointer; }
+.banner .plain {
+  min-height: 2.8rem; padding: 0 1rem; border: 1px solid var(--strong-line); border-radius: 0.6rem; background: var(--sheet);
+  color: inherit; font: inherit; cursor: pointer;
+}
 @media (orientation: landscape) and (max-height: 560px), (min-width: 900px) {
   .hook { grid-template: auto minmax(0, 1fr) auto / minmax(0, 1.5fr) minmax(0, 1fr); column-gap: 1rem; }
   .hook.thumb-left { grid-template-columns: minmax(0, 1fr) minmax(0, 1.5fr); }
