@@ -3,6 +3,7 @@ import { type BySort, readBy } from '../field/bySort'
 import type { Field, Fields, KindsField, ListField, WaysField } from '../field/field'
 import { ID } from '../field/ask'
 import { DESIGN_FIELDS, SWATCH_FIELDS } from './fields'
+import { DESIGN_LIMITS, type Limits } from './limits'
 import {
   AtLeast,
   AtMost,
@@ -22,6 +23,7 @@ import {
   Word,
   YesNo,
 } from './rules'
+import { listsOf, soundObject } from './sound'
 
 /*
  * The open documents as class-validator sees them, made from their fields: a class an object, its rules by the sort of each field, and
@@ -136,8 +138,21 @@ function kinds({ by, kinds: all, list }: KindsField): Ruled {
   }
 }
 
+/** What a document of some sort is checked by: quickly, by its size, and by its class. */
+export interface DocumentRules {
+  readonly type: Class
+  readonly isSound: (input: unknown) => boolean
+  readonly lists: ReturnType<typeof listsOf>
+  readonly limits: Limits
+}
+
+/** The rules of documents with these fields. */
+export function documentRules(fields: Fields, limits: Limits = DESIGN_LIMITS): DocumentRules {
+  return { type: documentClass(fields), isSound: soundObject(fields), lists: listsOf(fields), limits }
+}
+
 /** A design as it is written to a file. */
-export const DesignDocument = documentClass(DESIGN_FIELDS)
+export const DESIGN_RULES = documentRules(DESIGN_FIELDS)
 
 /** A swatch as it is written to a file. */
-export const SwatchFile = documentClass(SWATCH_FIELDS)
+export const SWATCH_RULES = documentRules(SWATCH_FIELDS)

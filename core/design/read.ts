@@ -5,8 +5,9 @@ import { formOf } from '../base/base'
 import { type Answer, answersOf } from '../field/spec'
 import { FABRIC_KINDS } from '../stitch/dictionary'
 import { kindOf } from '../wall/wall'
-import { DesignDocument, SwatchFile } from './classes'
-import type { Design, DesignGauge, SwatchDocument } from './design'
+import { DESIGN_RULES, type DocumentRules, SWATCH_RULES } from './classes'
+import { DESIGN_VERSION, type Design, type DesignGauge, type SwatchDocument } from './design'
+import { beyondLimits } from './limits'
 import { isFromTheFuture, migrate } from './migrate'
 
 /** A field that cannot stay as it is: where it is, `base.size.want.diameterCm`, and what to change. */
@@ -18,15 +19,22 @@ export interface Problem {
 export type Reading<Document>
   = { readonly ok: true, readonly document: Document } | { readonly ok: false, readonly problems: readonly Problem[] }
 
-function problemsOf(errors: readonly ValidationError[], above = ''): Problem[] {
-  return errors.flatMap((error) => {
-    const field = above ? `${above}.${error.property}` : error.property
-    const own = Object.entries(error.constraints ?? {}).map(([rule, message]) =>
-      rule === 'whitelistValidation' ? 'is not a field of this document; remove it' : message,
-    )
-    return [...own.slice(0, 1).map(message => ({ field, message })), ...problemsOf(error.children ?? [], field)]
-  })
+/** More than this nobody reads: the rest is told when these are mended. */
+export const MOST_PROBLEMS = 50
+
+/** Adds what errors say to the problems found, as far as there is room for them. */
+function tellErrors(errors: readonly ValidationError[], problems: Problem[], above = ''): Problem[] {
+  for (const { property, constraints = {}, children = [] } of errors) {
+    if (problems.length >= MOST_PROBLEMS) break
+    const field = above ? `${above}.${property}` : property
+    const [first] = Object.entries(constraints)
+    if (first) problems.push({ field, message: first[0] === 'whitelistValidation' ? NO_FIELD : first[1] })
+    tellErrors(children, problems, field)
+  }
+  return problems
 }
+
+const NO_FIELD = 'is not a field of this document; remove it'
 
 /** Stitches narrower or wider than this are a slip of the pen, whatever the yarn (from memory). */
 const STITCH_CM = { least: 0.05, most: 12 }
@@ -107,26 +115,44 @@ export function refuse<D>(field: string, message: string): Reading<D> {
   return { ok: false, problems: [{ field, message }] }
 }
 
-/** Checks a plain object against a document class; a sound one comes back plain, with the defaults filled in. */
-export function check<D>(input: Record<string, unknown>, type: new () => object, further: (document: D) => Problem[]): Reading<D> {
-  const instance = plainToInstance(type, input, { exposeDefaultValues: true })
-  const problems = problemsOf(validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }))
+/** What is too large, too deep or too odd to be looked at closely. */
+function oversized(input: Record<string, unknown>, { lists, limits }: DocumentRules): Problem | undefined {
+  for (const { name, most, all } of lists) {
+    const list = input[name]
+    if (Array.isArray(list) && list.length > most) return { field: name, message: `must hold at most ${most} ${all}` }
+  }
+  return beyondLimits(input, limits)
+}
+
+/** Checks a plain object against the rules of a document; a sound one comes back plain, with the defaults filled in. */
+export function check<D>(input: Record<string, unknown>, rules: DocumentRules, further: (document: D) => Problem[]): Reading<D> {
+  if (rules.isSound(input)) return checkedFurther(input as D, further)
+  const trouble = oversized(input, rules)
+  if (trouble) return { ok: false, problems: [trouble] }
+  const instance = plainToInstance(rules.type, input, { exposeDefaultValues: true })
+  const problems = tellErrors(validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }), [])
   if (problems.length > 0) return { ok: false, problems }
-  const document = instanceToPlain(instance, { exposeUnsetFields: false }) as D
-  const more = further(document)
-  return more.length > 0 ? { ok: false, problems: more } : { ok: true, document }
+  return checkedFurther(instanceToPlain(instance, { exposeUnsetFields: false }) as D, further)
+}
+
+function checkedFurther<D>(document: D, further: (document: D) => Problem[]): Reading<D> {
+  const problems = further(document)
+  return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : { ok: true, document }
 }
 
 /**
  * Reads a design from what a file or a request held, already parsed from JSON.
  *
- * @returns the design with defaults filled in and brought to the current version, or every field that must change
+ * @returns the design with defaults filled in and brought to the current version, or the fields that must change, the first fifty of them
  */
 export function readDesign(input: unknown): Reading<Design> {
   if (!isObject(input) || input.fairHollow !== 'design')
     return refuse('fairHollow', 'this is not a Fair Hollow design: its "fairHollow" field must say "design"')
   if (isFromTheFuture(input))
     return refuse('version', `is ${String(input.version)}, from a later version of this program; open it there and export it anew`)
+  if (DESIGN_RULES.isSound(input) && input.version === DESIGN_VERSION) return check<Design>(input, DESIGN_RULES, designProblems)
+  const trouble = oversized(input, DESIGN_RULES)
+  if (trouble) return { ok: false, problems: [trouble] }
   const document = migrate(input)
   // The classes of these are chosen by what is in them, which takes an object to begin with.
   const shapeless = ['base', 'contents'].find(field => document[field] !== undefined && !isObject(document[field]))
@@ -134,14 +160,14 @@ export function readDesign(input: unknown): Reading<Design> {
   const { wall } = document
   const odd = Array.isArray(wall) ? wall.findIndex(part => !isObject(part)) : -1
   if (odd >= 0) return refuse(`wall.${odd}`, 'must be an object')
-  return check<Design>(document, DesignDocument, designProblems)
+  return check<Design>(document, DESIGN_RULES, designProblems)
 }
 
 /** Reads a swatch likewise. */
 export function readSwatch(input: unknown): Reading<SwatchDocument> {
   if (!isObject(input) || input.fairHollow !== 'swatch')
     return refuse('fairHollow', 'this is not a Fair Hollow swatch: its "fairHollow" field must say "swatch"')
-  return check<SwatchDocument>(input, SwatchFile, swatch => gaugeProblems(swatch.gauge))
+  return check<SwatchDocument>(input, SWATCH_RULES, swatch => gaugeProblems(swatch.gauge))
 }
 
 /** Problems as lines for people: `base.form: must be circle`. */

@@ -4,6 +4,7 @@ import type { Design, WallPart } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
 import { fromNothing, type PartResult, type Setting } from '../part/part'
 import type { Start } from '../part/start'
+import { type Allowance, allow, BeyondAllowance, within } from '../round/allowance'
 import { type Edge, withSides } from '../round/edge'
 import type { Worked } from '../round/worked'
 import { turnUp } from '../wall/turnUp'
@@ -12,6 +13,7 @@ import { accepts } from './accepts'
 import { asFound, type Found } from './found'
 import { type Drafted, type DraftPart, isStopped } from './part'
 import { asPart } from './told'
+import { tooMuch, tooMuchFinding } from './tooMuch'
 
 /*
  * The fold over a bag's parts
@@ -31,10 +33,12 @@ interface Origin {
   readonly saw: readonly unknown[]
 }
 
-/** A part worked, and what from. */
+/** A part worked, and what from; how much was made for it, and how much at most was asked for on the way. */
 interface WorkedPart {
   readonly part: DraftPart
   readonly origin: Origin
+  readonly made: number
+  readonly reached: number
 }
 
 /** The parts of a bag from the floor up, with what the next fold can take over from them. */
@@ -130,6 +134,7 @@ class Rising {
   private tallCm = 0
   /** The edge that is really there, where the next round puts a count right. */
   private real: Edge | undefined
+  private readonly allowance: Allowance = allow()
 
   constructor(
     private readonly design: Design,
@@ -164,13 +169,38 @@ class Rising {
       saw: [name, belowCm, tallCm, floor, inside?.aroundCm, inside?.heightCm, ...sees, ...this.found],
     }
     const earlier = this.known[this.worked.length]
-    const part = earlier && alike(earlier.origin, origin) ? earlier.part : this.anew(id, name, from, this.goneOn(work(setting)))
-    this.worked.push({ part, origin })
+    const worked = earlier && alike(earlier.origin, origin) && this.allows(earlier)
+      ? earlier
+      : this.bounded(id, name, from, origin, () => this.goneOn(work(setting)))
+    this.allowance.made = this.allowance.made + worked.made
+    const { part } = worked
+    this.worked.push(worked)
     this.below += part.rounds.length
     this.last = part.rounds.at(-1) ?? this.last
     this.tallCm += part.size.height.cm
     if (this.worked.length > 1) this.risen += part.rounds.length
     return !isStopped(part)
+  }
+
+  /** Whether a part that was worked before could be worked here too. */
+  private allows({ reached }: WorkedPart): boolean {
+    return this.allowance.made + reached <= this.allowance.most
+  }
+
+  /** Works a part, as far as the bag's allowance goes. */
+  private bounded(id: string, name: string, from: Drafted, origin: Origin, work: () => PartResult): WorkedPart {
+    const left: Allowance = allow(this.allowance.most - this.allowance.made)
+    try {
+      return { part: this.anew(id, name, from, within(left, work)), origin, made: left.made, reached: left.reached }
+    }
+    catch (beyond) {
+      if (!(beyond instanceof BeyondAllowance)) throw beyond
+      const inAll = new BeyondAllowance(this.allowance.made + beyond.made, beyond.asked)
+      const finding = tooMuchFinding(this.design, id, from, origin.edge, inAll)
+      const part = asPart(id, name, from, this.below, tooMuch(origin.edge, this.gauge))
+      // It is never taken over: how much is left is part of what it says.
+      return { part: { ...part, findings: [finding] }, origin, made: 0, reached: Infinity }
+    }
   }
 
   /** A part as it goes on from what was counted on the hook. */

@@ -26,6 +26,11 @@ function madeBy(step: Step): number {
   }
 }
 
+/** How many times the hook moves for steps: as many as they make things, and once for what is passed over. */
+export function movesOf(steps: readonly Step[]): number {
+  return steps.reduce((sum, step) => sum + (step.do === 'repeat' ? step.times * movesOf(step.steps) : Math.max(1, madeBy(step))), 0)
+}
+
 /** Bytes of one thing: two numbers of four, one of two, and four of one. */
 const THING_BYTES = 2 * 4 + 2 + 4
 

@@ -1,9 +1,10 @@
+import { askFor, wasMade } from './allowance'
 import type { Edge, FreeRun } from './edge'
 import { runAt, runsFrom } from './freeRuns'
 import { Hook } from './hook'
 import { Reading } from './reading'
 import type { Round } from './round'
-import { Things, thingsOf } from './things'
+import { movesOf, Things, thingsOf } from './things'
 import type { Worked } from './worked'
 import type { WorkError } from './workError'
 
@@ -44,6 +45,8 @@ import type { WorkError } from './workError'
  * The sides of the bag ride up with the stitches: a boundary moves to the first thing made on or after it. So do handles worked
  * in the round: what stands on a handle alone belongs to it, what is drawn together over its foot belongs to the bag.
  *
+ * However much steps ask for, no more is begun than may be made (allowance.ts).
+ *
  * For speed the things made are kept in flat arrays of numbers (things.ts), as long as the steps say that there will be.
  */
 
@@ -64,9 +67,13 @@ function carryFree(on: Edge, { count, from, to }: Pick<Edge, 'count' | 'from' | 
 
 /** Executes a round on an edge: what it makes and the edge it leaves, or why it does not come out. */
 export function work(round: Round, on: Edge): WorkResult {
+  // A hook that runs out of places has moved no further than the steps say: what they say is asked for before it begins.
+  askFor(movesOf(round.steps))
   const things = new Things(thingsOf(round.steps) + (round.closing ? 1 : 0))
   const hook = new Hook(on, new Reading(on, round.begin.turn, round.begin.along ?? 0), things)
-  if (!hook.run(round.steps)) return { ok: false, error: hook.error! }
+  const cameOut = hook.run(round.steps)
+  wasMade(things.count)
+  if (!cameOut) return { ok: false, error: hook.error! }
   if (round.closing) hook.close(round.closing)
   if (!hook.finish()) return { ok: false, error: hook.error! }
   const { count, kinds, chains, from, to, stitches, loops, aims } = things.made()

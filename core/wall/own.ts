@@ -1,6 +1,8 @@
 import type { SpecOf } from '../kind/kind'
 import { ownRepeat } from '../field/ask'
+import { allow, BeyondAllowance, within } from '../round/allowance'
 import { foundation, type Edge } from '../round/edge'
+import { movesOf } from '../round/things'
 import { readSteps } from '../repeat/read'
 import { type LineTrouble, openingOf, type Repeat } from '../repeat/repeat'
 import type { Step } from '../round/step'
@@ -15,6 +17,9 @@ export type Checked = { readonly ok: true, readonly texture: Texture } | { reado
 
 /** More stitches than this a repeat of one's own cannot stand on. */
 const WIDEST = 72
+
+/** So many stitches are made at most to find out what it stands on: enough for the most lines on the widest. */
+const MOST_TRIED = 60_000
 
 function worked(round: TextureRound, times: number, on: Edge) {
   return work(
@@ -92,6 +97,29 @@ function lineOf(repeat: Repeat, i: number): number {
  * before it.
  */
 export function checkRepeat(repeat: Repeat): Checked {
+  try {
+    return within(allow(MOST_TRIED), () => checked(repeat))
+  }
+  catch (beyond) {
+    if (beyond instanceof BeyondAllowance) return { ok: false, trouble: tooLong(repeat) }
+    throw beyond
+  }
+}
+
+/** Blames the line that makes the most. */
+function tooLong({ lines }: Repeat): LineTrouble {
+  const moves = lines.map((text) => {
+    const read = readSteps(text.slice(openingOf(text).from), 'us')
+    return read.ok ? movesOf(read.steps) : 0
+  })
+  const line = moves.indexOf(Math.max(...moves))
+  return {
+    line, at: 0, length: lines[line]!.length,
+    what: 'this makes more stitches in one repeat than can be tried: a repeat stands on at most ' + `${WIDEST}; write a smaller one`,
+  }
+}
+
+function checked(repeat: Repeat): Checked {
   const read = flowOf(repeat)
   if ('trouble' in read) return { ok: false, trouble: read.trouble }
   const { flow } = read

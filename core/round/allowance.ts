@@ -1,0 +1,70 @@
+/*
+ * How much may be made
+ * ====================
+ *
+ * A few lines of a document can ask for more stitches than anybody could work in a lifetime, or a machine hold: a repeat within a repeat
+ * within a repeat, forty bands of the widest rounds. So whoever drafts says how many stitches may be made, and every round that is worked,
+ * of the bag, of its straps, of repeats that are tried, draws on that. A round says what it will make before it is worked: what goes beyond
+ * the allowance is never begun.
+ *
+ * The allowance is not handed from part to part: it holds for everything that is worked while `within` runs, and for nothing else, so
+ * that drafting stays a pure function.
+ */
+
+/** More stitches than this a bag is not drafted with: about a hundred totes' worth. */
+export const MOST_MADE = 250_000
+
+/** What may still be made. */
+export interface Allowance {
+  readonly most: number
+  made: number
+  /** The most that was made and asked for at any time. */
+  reached: number
+}
+
+/** A round was to make more than there is left to make: whoever gave the allowance catches it, nobody else. */
+export class BeyondAllowance extends Error {
+  /** @param made what had been made by then */
+  constructor(
+    readonly made: number,
+    readonly asked: number,
+  ) {
+    super(`${asked} stitches more than the ${made} there are would pass what may be made`)
+  }
+}
+
+let inForce: Allowance | undefined
+
+/** Runs what works rounds under an allowance; without one of its own, whatever it works draws on this. */
+export function within<T>(allowance: Allowance, run: () => T): T {
+  const outer = inForce
+  inForce = allowance
+  try {
+    return run()
+  }
+  finally {
+    inForce = outer
+  }
+}
+
+/** An allowance of so many stitches, or the usual. */
+export function allow(most = MOST_MADE): Allowance {
+  return { most, made: 0, reached: 0 }
+}
+
+/**
+ * Asks whether so many stitches may still be made.
+ *
+ * @throws BeyondAllowance where they may not
+ */
+export function askFor(stitches: number): void {
+  if (!inForce) return
+  const reached = inForce.made + stitches
+  if (!(reached <= inForce.most)) throw new BeyondAllowance(inForce.made, stitches)
+  inForce.reached = Math.max(inForce.reached, reached)
+}
+
+/** Writes down what was made. */
+export function wasMade(stitches: number): void {
+  if (inForce) inForce.made += stitches
+}
