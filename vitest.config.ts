@@ -7,5 +7,5 @@ export default defineConfig({
   plugins: [sqlAsText() as never],
   resolve: { alias: { '~~': fileURLToPath(new URL('.', import.meta.url)), '~': fileURLToPath(new URL('app', import.meta.url)) } },
   esbuild: { tsconfigRaw: JSON.stringify({ compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } }) as never },
-  test: { testTimeout: 30_000, include: ['core/**/*.test.ts', 'tests/{unit,server,app,adding,pattern}/**/*.test.ts'] },
+  test: { testTimeout: 30_000, include: ['core/**/*.test.ts', 'tests/{unit,server,app,adding,pattern,legal}/**/*.test.ts'] },
 })

@@ -4,16 +4,13 @@ import type { Chart } from './chart'
 import { loopNumbers } from './loopNumbers'
 import { roundPaths } from './marks'
 import { pieceChart } from './pieces'
+import { inXml } from '../words/ownWords'
 import { planOf } from './plan'
 import { unrolled } from './unrolled'
 
 const INK = '#2b2a28'
 const ACCENT = '#7c1f4e'
 const MARGIN_CM = 1
-
-function escaped(text: string): string {
-  return text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
-}
 
 /** Numbers where rounds start: all of them in a small chart, every fifth in a large one. */
 function labels(chart: Chart): string {
@@ -48,7 +45,7 @@ function group(chart: Chart, x: number, y: number, title: string, signs = ''): s
       `<text x="${one.x.toFixed(2)}" y="${one.y.toFixed(2)}" font-size="${one.sizeCm.toFixed(2)}" fill-opacity="0.7">${one.chains}</text>`,
   )
   return (
-    `<g transform="translate(${x.toFixed(2)} ${y.toFixed(2)})"><title>${escaped(title)}</title>${rounds.join('')}${signs}`
+    `<g transform="translate(${x.toFixed(2)} ${y.toFixed(2)})"><title>${inXml(title)}</title>${rounds.join('')}${signs}`
     + `<g fill="${INK}" stroke="none" font-family="sans-serif" font-size="0.32" text-anchor="middle" `
     + `dominant-baseline="middle">${chains.join('')}${labels(chart)}</g></g>`
   )
@@ -105,7 +102,7 @@ export function asSvg(draft: Draft): string {
   return (
     `<svg xmlns="http://www.w3.org/2000/svg" width="${width.toFixed(2)}cm" height="${height.toFixed(2)}cm" viewBox="0 0 `
     + `${width.toFixed(2)} ${height.toFixed(2)}" role="img">`
-    + `<title>${escaped(about)}</title><g fill="none" stroke="${INK}" stroke-width="0.04" stroke-linecap="round">`
+    + `<title>${inXml(about)}</title><g fill="none" stroke="${INK}" stroke-width="0.04" stroke-linecap="round">`
     + group(plan, width / 2, MARGIN_CM + plan.box.height / 2, 'Floor, from above', floorSigns(draft, plan))
     + group(wall, width / 2, bagCm - MARGIN_CM, 'Wall, unrolled, from outside')
     + piecesBelow(pieces, width / 2, bagCm)

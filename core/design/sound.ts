@@ -13,11 +13,12 @@ type Sound = (value: unknown) => boolean
 const OBJECT = Object.prototype
 
 function fieldsOf(value: unknown): Record<string, unknown> | undefined {
-  return typeof value === 'object' && value !== null && Object.getPrototypeOf(value) === OBJECT ? (value as Record<string, unknown>) : undefined
+  const plain = typeof value === 'object' && value !== null && Object.getPrototypeOf(value) === OBJECT
+  return plain ? (value as Record<string, unknown>) : undefined
 }
 
 function number({ least, most }: Bounds, whole: boolean): Sound {
-  return value => typeof value === 'number' && value >= least && value <= most && (!whole || Number.isInteger(value)) && Number.isFinite(value)
+  return value => typeof value === 'number' && value >= least && value <= most && (!whole || Number.isInteger(value))
 }
 
 function oneOf(values: readonly unknown[]): Sound {
@@ -63,8 +64,8 @@ const SOUND: BySort<Sound> = {
     return or === undefined ? counts : value => value === or || counts(value)
   },
   figure: ({ bounds }) => number(bounds, false), length: ({ bounds }) => number(bounds, false),
-  choice: ({ options }) => oneOf(options.map(({ value }) => value)), stitch: ({ kinds }) => oneOf(kinds), yarn: () => anId, repeat: () => anId,
-  always: ({ value }) => oneOf([value]),
+  choice: ({ options }) => oneOf(options.map(({ value }) => value)), stitch: ({ kinds }) => oneOf(kinds), yarn: () => anId,
+  repeat: () => anId, always: ({ value }) => oneOf([value]),
   text: ({ pattern, least, most }) => (pattern ? written(new RegExp(pattern.source, pattern.flags)) : text(least, most)),
   lines: ({ most, longest }) => listOf(text(0, longest), 1, most),
   ways: ({ ways }) => {

@@ -40,7 +40,8 @@ function parted(events: readonly unknown[]): Parted {
     const { plan, ...rest } = event
     const reading = readDesign(plan)
     if (reading.ok) plans.set(i, reading.document)
-    else if (problems.length < MOST_PROBLEMS) problems.push(...reading.problems.map(({ field, message }) => ({ field: `events.${i}.plan.${field}`, message })))
+    else if (problems.length < MOST_PROBLEMS)
+      problems.push(...reading.problems.map(({ field, message }) => ({ field: `events.${i}.plan.${field}`, message })))
     return rest
   })
   return { bare, plans, problems }

@@ -66,6 +66,12 @@ function overSpaces(texture: Texture, edge: Edge): Finding[] {
     : []
 }
 
+/** What would do instead of a band that nobody could work. */
+function fewerRounds(stitches: number): Pick<Finding, 'fix'> {
+  const rounds = Math.min(MOST_ROUNDS, Math.floor(MOST_STITCHES / 4 / stitches))
+  return rounds < 1 ? {} : { fix: { label: `Work ${rounds} rounds of it`, changes: [{ path: ['size'], value: { pin: { rounds } } }] } }
+}
+
 /** Works a band of any texture: its repeat as often as the edge holds it, round upon round. */
 export function workTexture(texture: Texture, spec: Bandlike, edge: Edge, setting: Setting): PartResult {
   const turned = setting.rounds.style === 'turned'
@@ -93,6 +99,7 @@ export function workTexture(texture: Texture, spec: Bandlike, edge: Edge, settin
       code: 'band-too-tall', weight: 'stop',
       what: `This band would take ${count.toLocaleString('en')} rounds of ${edge.count.toLocaleString('en')} stitches. Ask for a lower `
         + 'band, or check the swatch.',
+      ...fewerRounds(edge.count),
     })
   }
   const {

@@ -1,14 +1,9 @@
 import type { Draft } from '../draft/draft'
 import { tell } from '../stitch/tell'
 import type { RepeatStyle } from './say'
+import { inTable } from './ownWords'
 import { roundLines, rowLines } from './pattern'
 import type { Terms } from '../stitch/dictionary'
-
-/** A field as RFC 4180 wants it; one that a spreadsheet would run as a formula gets an apostrophe before it. */
-function field(value: string | number): string {
-  const text = typeof value === 'string' && /^[=+\-@\t\r]/.test(value) ? `'${value}` : String(value)
-  return /[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text
-}
 
 /** A pattern as a table, a round a line (RFC 4180: comma, CRLF, a header line). */
 export function asCsv(draft: Draft, terms: Terms, repeats: RepeatStyle = 'brackets'): string {
@@ -28,6 +23,6 @@ export function asCsv(draft: Draft, terms: Terms, repeats: RepeatStyle = 'bracke
     .filter(({ weight }) => weight === 'stop')
     .map(({ part = '', what }) => ['', part, '', '', '', '', '', 'NOT FINISHED', tell(what, { terms, units: draft.design.units })])
   return [['round', 'part', 'stitches', 'spaces', 'chains', 'yarn', 'facing', 'words', 'note'], ...rows, ...pieces, ...stops]
-    .map(row => row.map(field).join(',') + '\r\n')
+    .map(row => row.map(inTable).join(',') + '\r\n')
     .join('')
 }

@@ -1,3 +1,4 @@
+import { inMarkdown, oneLine } from './ownWords'
 import type { Pattern, PatternLine, PatternSection } from './pattern'
 
 function lineText(line: PatternLine): string {
@@ -48,40 +49,37 @@ export function asText(pattern: Pattern): string {
       'CARE',
       pattern.care.map(note => `- ${note}`),
     ),
-  ].join('\n')
-}
-
-/** Keeps a maker's own words, and asterisks of repeats, from turning into Markdown. */
-function escaped(text: string): string {
-  return text.replace(/([\\`*_[\]{}<>#|])/g, '\\$1')
+  ].map(oneLine).join('\n')
 }
 
 function sectionMarkdown(section: PatternSection): string[] {
   const above = [...(section.lead ? [section.lead] : []), ...section.advice]
   const lines = section.lines.map(
-    line => `- **${line.label}:** ${escaped(line.words)}. ${line.count}${line.note ? ` *${escaped(line.note)}*` : ''}`,
+    line => `- **${line.label}:** ${inMarkdown(line.words)}. ${line.count}${line.note ? ` *${inMarkdown(line.note)}*` : ''}`,
   )
   return [
-    `## ${escaped(section.title)}`, '', ...above.flatMap(text => [escaped(text), '']), ...lines, '',
-    ...below(section).flatMap(text => [escaped(text), '']),
+    `## ${inMarkdown(section.title)}`, '', ...above.flatMap(text => [inMarkdown(text), '']), ...lines, '',
+    ...below(section).flatMap(text => [inMarkdown(text), '']),
   ]
 }
 
 /** A pattern as Markdown. */
 export function asMarkdown(pattern: Pattern): string {
   return [
-    `# ${escaped(pattern.title)}`, '',
+    `# ${inMarkdown(pattern.title)}`, '',
     ...listed(
       '**Not finished: this is no pattern yet.**',
-      pattern.unfinished.flatMap(text => ['', escaped(text)]),
+      pattern.unfinished.flatMap(text => ['', inMarkdown(text)]),
     ),
-    ...pattern.facts.map(({ name, value }) => `- **${name}:** ${escaped(value)}`), '', '## Abbreviations', '',
-    ...pattern.abbreviations.map(({ short, long }) => `- **${short}:** ${escaped(long)}`), '',
+    ...pattern.facts.map(({ name, value }) => `- **${name}:** ${inMarkdown(value)}`), '', '## Abbreviations', '',
+    ...pattern.abbreviations.map(({ short, long }) => `- **${short}:** ${inMarkdown(long)}`), '',
     ...(pattern.special.length > 0
-      ? ['## Special stitches', '', ...pattern.special.map(({ short, long }) => `- **${short}:** ${escaped(long)}`), '']
+      ? ['## Special stitches', '', ...pattern.special.map(({ short, long }) => `- **${short}:** ${inMarkdown(long)}`), '']
       : []),
-    '## Notes', '', ...pattern.notes.map(note => `- ${escaped(note)}`), '', ...pattern.sections.flatMap(sectionMarkdown),
-    ...(pattern.finishing.length > 0 ? ['## Finishing', '', ...pattern.finishing.map((step, i) => `${i + 1}. ${escaped(step)}`), ''] : []),
+    '## Notes', '', ...pattern.notes.map(note => `- ${inMarkdown(note)}`), '', ...pattern.sections.flatMap(sectionMarkdown),
+    ...(pattern.finishing.length > 0
+      ? ['## Finishing', '', ...pattern.finishing.map((step, i) => `${i + 1}. ${inMarkdown(step)}`), '']
+      : []),
     '## Care', '', ...pattern.care.map(note => `- ${note}`), '',
   ].join('\n')
 }

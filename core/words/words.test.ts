@@ -140,7 +140,7 @@ describe('the pattern', () => {
   it('goes out as text, Markdown, a table and a record', () => {
     const drafted = draft({ ...striped, name: '=2+2 *bold*' })
     expect(asText(patternOf(drafted, 'us'))).toContain('Round 5: Ch 1')
-    expect(asMarkdown(patternOf(drafted, 'us'))).toContain('# =2+2 \\*bold\\*')
+    expect(asMarkdown(patternOf(drafted, 'us'))).toContain('# \\=2+2 \\*bold\\*')
     const rows = asCsv(drafted, 'us').trimEnd().split('\r\n')
     expect(rows).toHaveLength(drafted.rounds.length + 1)
     expect(rows[5]).toBe(

@@ -13,8 +13,9 @@ import { anyAnswer, anyKind, anyOf, YARN_IDS } from './fromFields'
 const TIMES = fc.constantFrom(1, 2, 3, 8, 40, 400, 999)
 
 const item = fc.oneof(
-  TIMES.map(n => `sc in next ${n} sts`), TIMES.map(n => `${n} dc in next st`), TIMES.map(n => `ch ${n}`), TIMES.map(n => `sk next ${n} sts`),
-  fc.constantFrom('sc in next', 'dc in next ch-sp', '(dc, ch 2, dc) in next', 'sc2tog', 'hdc in same st', 'FPdc around next st', 'nonsense', ''),
+  TIMES.map(n => `sc in next ${n} sts`), TIMES.map(n => `${n} dc in next st`), TIMES.map(n => `ch ${n}`),
+  TIMES.map(n => `sk next ${n} sts`), fc.constantFrom('sc in next', 'dc in next ch-sp', '(dc, ch 2, dc) in next', 'sc2tog'),
+  fc.constantFrom('hdc in same st', 'FPdc around next st', 'nonsense', ''),
 )
 
 const nested: fc.Arbitrary<string> = fc.letrec<{ line: string }>(tie => ({
@@ -44,14 +45,17 @@ const wall = fc.oneof(
 )
 
 /** Any design that is taken, however foolish. */
-export const anyLegalDesign: fc.Arbitrary<Design> = anyOf({ ...DESIGN_FIELDS, wall: { ...DESIGN_FIELDS.wall, optional: true } } as never, 'legal')
+const ANY_WALL = { ...DESIGN_FIELDS, wall: { ...DESIGN_FIELDS.wall, optional: true } }
+
+export const anyLegalDesign: fc.Arbitrary<Design> = anyOf(ANY_WALL as never, 'legal')
   .chain(answers => fc.record({
     fairHollow: fc.constant('design'), version: fc.constant(2), name: fc.constant('Any bag'),
     gauge: fc.oneof(
       { weight: 4, arbitrary: fc.constant({ hookMm: 4, strands: 1, measured: { sc: { stitches: 18, rounds: 20, overCm: 10 } } }) },
       {
         weight: 1,
-        arbitrary: anyAnswer(DESIGN_FIELDS.gauge.fields.measured.fields.sc!, 'legal').map(sc => ({ hookMm: 4, strands: 1, measured: { sc } })),
+        arbitrary: anyAnswer(DESIGN_FIELDS.gauge.fields.measured.fields.sc!, 'legal')
+          .map(sc => ({ hookMm: 4, strands: 1, measured: { sc } })),
       },
     ),
     yarns: fc.constant(YARN_IDS.map(id => ({ id, name: id, colour: '#7d8f5b' }))), wall: wall.map(stacked), repeats,

@@ -1,0 +1,38 @@
+/*
+ * What makers call things is theirs: any sign may stand in a name. What leaves the program must still be sound in its own form, so names
+ * are made harmless where they are written out, and never where they are kept.
+ */
+
+/** Signs that XML, terminals and printers choke on (XML 1.0, 2.2: control characters, halves of pairs, non-characters). */
+// eslint-disable-next-line no-control-regex -- these are the very signs that are taken out
+const UNPRINTABLE = /[\u0000-\u001f\u007f-\u009f\u2028\u2029\ufffe\uffff]+|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g
+
+/** A maker's words on one line, without signs that nothing can print. */
+export function oneLine(text: string): string {
+  return text.replace(UNPRINTABLE, ' ')
+}
+
+/** A maker's words in XML. */
+export function inXml(text: string): string {
+  return oneLine(text).replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;')
+}
+
+/** Signs that mean something to Markdown wherever they stand (CommonMark 0.31, 2.4: all of them can be escaped). */
+const MEANS = /([\\`*_[\]{}<>#|~!&$^@])/g
+
+/** A maker's words, and asterisks of repeats, kept from turning into Markdown: no heading, list, link or HTML comes of them. */
+export function inMarkdown(text: string): string {
+  return oneLine(text)
+    .trim()
+    .replace(MEANS, '\\$1')
+    .replace(/^([-+=:])/, '\\$1')
+    .replace(/^(\d+)([.)])/, '$1\\$2')
+    .replace(/(?<=\w):(?=\/\/)/g, '\\:')
+    .replace(/(?<=\w)\.(?=[a-z]{2})/gi, '\\.')
+}
+
+/** A field of a table as RFC 4180 wants it; one that a spreadsheet would run as a formula gets an apostrophe before it. */
+export function inTable(value: string | number): string {
+  const text = typeof value === 'string' && /^\s*[=+\-@＝＋－＠\t\r\n]/.test(value) ? `'${value}` : String(value)
+  return /[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text
+}
