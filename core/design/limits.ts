@@ -14,6 +14,9 @@ export interface Limits {
 /** Far above what a design holds whose every list is full. */
 export const DESIGN_LIMITS: Limits = { values: 20_000, list: 100 }
 
+/** What is said of a field that a document does not have. */
+export const NO_FIELD = 'is not a field of this document; remove it'
+
 const DEEPEST = 16
 const MOST_FIELDS = 64
 
@@ -58,7 +61,7 @@ export function beyondLimits(input: unknown, limits: Limits): Problem | undefine
     if (trouble) return { field: pathOf(place) || 'document', message: trouble }
     const reserved = Array.isArray(place.value) ? undefined : Object.keys(place.value).find(isReserved)
     if (reserved !== undefined)
-      return { field: pathOf({ value: undefined, key: reserved, under: place, deep: 0 }), message: 'is not a field of this document; remove it' }
+      return { field: pathOf({ value: undefined, key: reserved, under: place, deep: 0 }), message: NO_FIELD }
     for (const [key, value] of Object.entries(place.value)) waiting.push({ value, key, under: place, deep: place.deep + 1 })
     if ((seen += Object.keys(place.value).length) > limits.values)
       return { field: 'document', message: `holds more than ${limits.values} values; no document needs so many` }

@@ -7,7 +7,7 @@ import { FABRIC_KINDS } from '../stitch/dictionary'
 import { kindOf } from '../wall/wall'
 import { DESIGN_RULES, type DocumentRules, SWATCH_RULES } from './classes'
 import { DESIGN_VERSION, type Design, type DesignGauge, type SwatchDocument } from './design'
-import { beyondLimits } from './limits'
+import { beyondLimits, NO_FIELD } from './limits'
 import { isFromTheFuture, migrate } from './migrate'
 
 /** A field that cannot stay as it is: where it is, `base.size.want.diameterCm`, and what to change. */
@@ -33,8 +33,6 @@ function tellErrors(errors: readonly ValidationError[], problems: Problem[], abo
   }
   return problems
 }
-
-const NO_FIELD = 'is not a field of this document; remove it'
 
 /** Stitches narrower or wider than this are a slip of the pen, whatever the yarn (from memory). */
 const STITCH_CM = { least: 0.05, most: 12 }
