@@ -1,6 +1,7 @@
 import { join } from 'node:path'
 import { writeServiceWorker } from './scripts/serviceWorker.mjs'
 import { sqlAsText } from './scripts/sqlAsText.mjs'
+import { writeWorkshop } from './scripts/workshop.mjs'
 import vuetify, { transformAssetUrls } from 'vite-plugin-vuetify'
 
 /** class-validator's decorators need the older decorator semantics in every compiler that meets them. */
@@ -38,6 +39,8 @@ export default defineNuxtConfig({
   experimental: { appManifest: false, emitRouteChunkError: 'manual' },
   compatibilityDate: '2026-11-01',
   nitro: {
+    entry: join(import.meta.dirname, 'server/entry.ts'),
+    errorHandler: join(import.meta.dirname, 'server/error.ts'),
     compressPublicAssets: true,
     routeRules: { '/sw.js': { headers: { 'cache-control': 'no-cache' } } },
     // Fonts for what the server prints; the page has its own.
@@ -77,6 +80,10 @@ export default defineNuxtConfig({
     // All files of the page are there by then; the server's list of them is not yet made.
     'nitro:build:public-assets': async ({ options }) =>
       writeServiceWorker(options.output.publicDir, join(options.rootDir, 'sw/sw.ts'), options.runtimeConfig.app.buildId),
+    // What takes long is done beside the server, by workers that have their own file.
+    'nitro:init': (nitro) => {
+      nitro.hooks.hook('compiled', () => writeWorkshop(nitro.options.output.serverDir, nitro.options.rootDir))
+    },
     'vite:extendConfig': (config, { isClient }) => {
       // Without server rendering the development server still asks the page's own build for a server entry.
       const { input } = config.build?.rollupOptions ?? {}

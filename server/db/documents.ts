@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import type Database from 'better-sqlite3'
 import type { Reading } from '../../core/design/read'
+import { problemLines } from '../../core/design/read'
+import { type Saves, savesIn } from './saves'
 
 /** A kept document with what the house knows of it. */
 export interface Kept<D> {
@@ -10,6 +12,8 @@ export interface Kept<D> {
   readonly createdAt: string
   readonly updatedAt: string
   readonly document: D
+  /** Why this program cannot read it; it can be saved to a file or thrown away as it is. */
+  readonly unreadable?: readonly string[]
 }
 
 /** What became of a save: kept, overtaken by another, or of something that is gone. */
@@ -17,13 +21,26 @@ export type Saved
   = | { readonly kept: true, readonly revision: number, readonly updatedAt: string }
     | { readonly kept: false, readonly why: 'gone' | 'overtaken' }
 
+/** What was thrown away and lies aside. */
+export interface LaidAside {
+  readonly id: string
+  readonly name: string
+  readonly removedAt: string
+}
+
 /** The statements of one table of documents, prepared once. */
 export interface Shelf<D> {
   readonly list: () => Kept<D>[]
   readonly find: (id: string) => Kept<D> | undefined
-  readonly add: (document: D) => Kept<D>
-  readonly save: (id: string, revision: number, document: D) => Saved
+  /** @param save the id of the request: sent twice, it is kept once */
+  readonly add: (document: D, save?: string) => Kept<D>
+  readonly save: (id: string, revision: number, document: D, save?: string) => Saved
+  /** Lays a document aside: it is on no list, and comes back as it was. */
   readonly remove: (id: string) => boolean
+  readonly laidAside: () => LaidAside[]
+  readonly bringBack: (id: string) => boolean
+  /** Throws one away for good that was laid aside. */
+  readonly forget: (id: string) => boolean
 }
 
 interface Row {
@@ -39,11 +56,43 @@ function keptBy<D>(read: (input: unknown) => Reading<D>): (row: Row) => Kept<D> 
   return (row) => {
     const document = JSON.parse(row.document) as D
     const reading = read(document)
-    return {
-      id: row.id, revision: row.revision, createdAt: row.created_at, updatedAt: row.updated_at,
-      document: reading.ok ? reading.document : document,
-    }
+    const known = { id: row.id, revision: row.revision, createdAt: row.created_at, updatedAt: row.updated_at }
+    return reading.ok
+      ? { ...known, document: reading.document }
+      : { ...known, document, unreadable: problemLines(reading.problems).slice(0, 10) }
   }
+}
+
+/** What happens with a save besides, in its transaction. */
+export interface Besides {
+  readonly beforeSave: (id: string, revision: number, now: string) => void
+}
+
+function statementsOf(db: Database.Database, table: string) {
+  const columns = 'id, document, revision, created_at, updated_at'
+  return {
+    list: db.prepare<[], Row>(`SELECT ${columns} FROM ${table} WHERE removed_at IS NULL ORDER BY updated_at DESC, rowid DESC`),
+    find: db.prepare<[string], Row>(`SELECT ${columns} FROM ${table} WHERE id = ? AND removed_at IS NULL`),
+    add: db.prepare<[string, string, string, string, string]>(
+      `INSERT INTO ${table} (id, name, document, created_at, updated_at) VALUES (?, ?, ?, ?, ?)`,
+    ),
+    save: db.prepare<[string, string, string, string, number]>(
+      `UPDATE ${table} SET name = ?, document = ?, updated_at = ?, revision = revision + 1
+        WHERE id = ? AND revision = ? AND removed_at IS NULL`,
+    ),
+    remove: db.prepare<[string, string]>(`UPDATE ${table} SET removed_at = ? WHERE id = ? AND removed_at IS NULL`),
+    aside: db.prepare<[], { id: string, name: string, removed_at: string }>(
+      `SELECT id, name, removed_at FROM ${table} WHERE removed_at IS NOT NULL ORDER BY removed_at DESC`,
+    ),
+    bringBack: db.prepare<[string]>(`UPDATE ${table} SET removed_at = NULL WHERE id = ? AND removed_at IS NOT NULL`),
+    forget: db.prepare<[string]>(`DELETE FROM ${table} WHERE id = ? AND removed_at IS NOT NULL`),
+  }
+}
+
+/** A save sent before, as it was answered then; nothing of one that is new. */
+function answeredBefore(saves: Saves, save: string | undefined): { readonly document: string, readonly saved: Saved } | undefined {
+  const known = save === undefined ? undefined : saves.find(save)
+  return known && { document: known.document, saved: { kept: true, revision: known.revision, updatedAt: known.savedAt } }
 }
 
 /**
@@ -55,36 +104,46 @@ export function shelf<D extends { readonly name: string }>(
   db: Database.Database,
   table: 'designs' | 'swatches',
   read: (input: unknown) => Reading<D>,
+  besides?: Besides,
 ): Shelf<D> {
   const kept = keptBy(read)
-  const columns = 'id, document, revision, created_at, updated_at'
-  const list = db.prepare<[], Row>(`SELECT ${columns} FROM ${table} ORDER BY updated_at DESC, rowid DESC`)
-  const find = db.prepare<[string], Row>(`SELECT ${columns} FROM ${table} WHERE id = ?`)
-  const add = db.prepare<[string, string, string, string, string]>(
-    `INSERT INTO ${table} (id, name, document, created_at, updated_at) VALUES (?, ?, ?, ?, ?)`,
-  )
-  const save = db.prepare<[string, string, string, string, number]>(
-    `UPDATE ${table} SET name = ?, document = ?, updated_at = ?, revision = revision + 1 WHERE id = ? AND revision = ?`,
-  )
-  const remove = db.prepare<[string]>(`DELETE FROM ${table} WHERE id = ?`)
+  const statements = statementsOf(db, table)
+  const saves = savesIn(db)
+
+  const find = (id: string) => {
+    const row = statements.find.get(id)
+    return row && kept(row)
+  }
+
+  const add = db.transaction((document: D, save?: string): Kept<D> => {
+    const before = answeredBefore(saves, save)
+    const known = before && find(before.document)
+    if (known) return known
+    const id = randomUUID()
+    const now = new Date().toISOString()
+    statements.add.run(id, document.name, JSON.stringify(document), now, now)
+    if (save !== undefined) saves.keep(save, id, 1, now)
+    return { id, revision: 1, createdAt: now, updatedAt: now, document }
+  })
+
+  const keep = db.transaction((id: string, revision: number, document: D, save?: string): Saved => {
+    const before = answeredBefore(saves, save)
+    if (before?.document === id) return before.saved
+    const now = new Date().toISOString()
+    besides?.beforeSave(id, revision, now)
+    const { changes } = statements.save.run(document.name, JSON.stringify(document), now, id, revision)
+    if (changes !== 1) return { kept: false, why: statements.find.get(id) ? 'overtaken' : 'gone' }
+    if (save !== undefined) saves.keep(save, id, revision + 1, now)
+    return { kept: true, revision: revision + 1, updatedAt: now }
+  })
+
   return {
-    list: () => list.all().map(kept),
-    find: (id) => {
-      const row = find.get(id)
-      return row && kept(row)
-    },
-    add: (document) => {
-      const id = randomUUID()
-      const now = new Date().toISOString()
-      add.run(id, document.name, JSON.stringify(document), now, now)
-      return { id, revision: 1, createdAt: now, updatedAt: now, document }
-    },
-    save: (id, revision, document) => {
-      const now = new Date().toISOString()
-      const { changes } = save.run(document.name, JSON.stringify(document), now, id, revision)
-      if (changes === 1) return { kept: true, revision: revision + 1, updatedAt: now }
-      return { kept: false, why: find.get(id) ? 'overtaken' : 'gone' }
-    },
-    remove: id => remove.run(id).changes === 1,
+    find, list: () => statements.list.all().map(kept),
+    add: (document, save) => add.immediate(document, save),
+    save: (id, revision, document, save) => keep.immediate(id, revision, document, save),
+    remove: id => statements.remove.run(new Date().toISOString(), id).changes === 1,
+    laidAside: () => statements.aside.all().map(({ id, name, removed_at: removedAt }) => ({ id, name, removedAt })),
+    bringBack: id => statements.bringBack.run(id).changes === 1,
+    forget: id => statements.forget.run(id).changes === 1,
   }
 }

@@ -2,6 +2,7 @@ import type Database from 'better-sqlite3'
 import type { MakeEvent } from '../../core/make/event'
 import { stateOf } from '../../core/make/fold'
 import type { Progress } from '../../core/make/plan'
+import type { LaidAside } from './documents'
 
 /** A make in the list: what it is called, and how far it is. */
 export interface MakeListed {
@@ -25,7 +26,12 @@ export interface Makes {
   readonly eventsAfter: (id: string, number: number) => EventsFrom
   /** Keeps events, each once however often it is sent; false if there is no such make and none of them takes one up. */
   readonly keep: (id: string, events: readonly MakeEvent[], progress?: Progress) => boolean
+  /** Lays a make aside, with all that happened to it: its devices are told that it was thrown away. */
   readonly remove: (id: string) => boolean
+  readonly laidAside: () => LaidAside[]
+  readonly bringBack: (id: string) => boolean
+  /** Throws one away for good that was laid aside. */
+  readonly forget: (id: string) => boolean
   /** Whether there was such a make, and it was thrown away. */
   readonly wasRemoved: (id: string) => boolean
 }
@@ -51,8 +57,8 @@ const MOST_ANSWERED = 5_000
 /** The makes kept in the house. */
 export function makesIn(db: Database.Database): Makes {
   const columns = 'id, name, progress, created_at, updated_at'
-  const list = db.prepare<[], Row>(`SELECT ${columns} FROM makes ORDER BY updated_at DESC, rowid DESC`)
-  const find = db.prepare<[string], Row>(`SELECT ${columns} FROM makes WHERE id = ?`)
+  const list = db.prepare<[], Row>(`SELECT ${columns} FROM makes WHERE removed_at IS NULL ORDER BY updated_at DESC, rowid DESC`)
+  const find = db.prepare<[string], Row>(`SELECT ${columns} FROM makes WHERE id = ? AND removed_at IS NULL`)
   const begin = db.prepare<[string, string, string, string]>('INSERT INTO makes (id, name, created_at, updated_at) VALUES (?, ?, ?, ?)')
   const touch = db.prepare<[string, string | null, string]>(
     'UPDATE makes SET updated_at = ?, progress = coalesce(?, progress) WHERE id = ?',
@@ -63,14 +69,19 @@ export function makesIn(db: Database.Database): Makes {
   const after = db.prepare<[string, number, number], { number: number, event: string }>(
     'SELECT number, event FROM make_events WHERE make = ? AND number > ? ORDER BY number LIMIT ?',
   )
-  const remove = db.prepare<[string]>('DELETE FROM makes WHERE id = ?')
+  const remove = db.prepare<[string, string]>('UPDATE makes SET removed_at = ? WHERE id = ? AND removed_at IS NULL')
+  const aside = db.prepare<[], { id: string, name: string, removed_at: string }>(
+    'SELECT id, name, removed_at FROM makes WHERE removed_at IS NOT NULL ORDER BY removed_at DESC',
+  )
+  const bringBack = db.prepare<[string]>('UPDATE makes SET removed_at = NULL WHERE id = ? AND removed_at IS NOT NULL')
+  const forget = db.prepare<[string]>('DELETE FROM makes WHERE id = ? AND removed_at IS NOT NULL')
   const bury = db.prepare<[string, string]>('INSERT OR REPLACE INTO makes_removed (id, removed_at) VALUES (?, ?)')
-  const buried = db.prepare<[string]>('SELECT 1 FROM makes_removed WHERE id = ?')
+  const buried = db.prepare<[{ id: string }]>('SELECT 1 FROM makes_removed WHERE id = @id UNION ALL SELECT 1 FROM makes WHERE id = @id AND removed_at IS NOT NULL')
 
   const keep = db.transaction((id: string, events: readonly MakeEvent[], progress?: Progress): boolean => {
     const now = new Date().toISOString()
     if (!find.get(id)) {
-      if (buried.get(id)) return false
+      if (buried.get({ id })) return false
       const { plan } = stateOf(events)
       if (!plan) return false
       begin.run(id, plan.name, now, now)
@@ -92,11 +103,14 @@ export function makesIn(db: Database.Database): Makes {
       const rows = after.all(id, number, MOST_ANSWERED)
       return { events: rows.map(({ event }) => JSON.parse(event) as MakeEvent), upTo: rows.at(-1)?.number ?? number }
     },
-    remove: db.transaction((id: string) => {
-      const there = remove.run(id).changes === 1
+    remove: id => remove.run(new Date().toISOString(), id).changes === 1,
+    laidAside: () => aside.all().map(({ id, name, removed_at: removedAt }) => ({ id, name, removedAt })),
+    bringBack: id => bringBack.run(id).changes === 1,
+    forget: db.transaction((id: string) => {
+      const there = forget.run(id).changes === 1
       if (there) bury.run(id, new Date().toISOString())
       return there
     }),
-    wasRemoved: id => buried.get(id) !== undefined,
+    wasRemoved: id => buried.get({ id }) !== undefined,
   }
 }

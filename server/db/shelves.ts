@@ -1,24 +1,81 @@
 import type { Design, SwatchDocument } from '../../core/design/design'
 import { readDesign, readSwatch } from '../../core/design/read'
+import { type BagList, bagListIn } from './bagList'
 import { database } from './connection'
-import { type Shelf, shelf } from './documents'
+import { type Devices, devicesIn } from './devices'
+import { type LaidAside, type Shelf, shelf } from './documents'
 import { type Makes, makesIn } from './makes'
+import { type Versions, versionsIn } from './versions'
 
-let designShelf: Shelf<Design> | undefined
-let swatchShelf: Shelf<SwatchDocument> | undefined
-let makeShelf: Makes | undefined
+/** Everything that is kept in the house, its statements prepared once for the database that is open. */
+interface House {
+  readonly designs: Shelf<Design>
+  readonly versions: Versions
+  readonly bagList: BagList
+  readonly swatches: Shelf<SwatchDocument>
+  readonly makes: Makes
+  readonly devices: Devices
+}
+
+let house: { readonly of: ReturnType<typeof database>, readonly shelves: House } | undefined
+
+function shelves(): House {
+  const db = database()
+  if (house?.of !== db) {
+    const versions = versionsIn(db)
+    house = {
+      of: db,
+      shelves: {
+        versions, designs: shelf(db, 'designs', readDesign, versions), bagList: bagListIn(db), swatches: shelf(db, 'swatches', readSwatch),
+        makes: makesIn(db), devices: devicesIn(db),
+      },
+    }
+  }
+  return house.shelves
+}
 
 /** The designs kept in the house. */
-export function designs(): Shelf<Design> {
-  return designShelf ??= shelf(database(), 'designs', readDesign)
-}
+export const designs = (): Shelf<Design> => shelves().designs
+
+/** What they were before. */
+export const versions = (): Versions => shelves().versions
+
+/** The list of the bags, and their portraits. */
+export const bagList = (): BagList => shelves().bagList
 
 /** The swatches kept in the house. */
-export function swatches(): Shelf<SwatchDocument> {
-  return swatchShelf ??= shelf(database(), 'swatches', readSwatch)
-}
+export const swatches = (): Shelf<SwatchDocument> => shelves().swatches
 
 /** The bags on the hook. */
-export function makes(): Makes {
-  return makeShelf ??= makesIn(database())
+export const makes = (): Makes => shelves().makes
+
+/** The machines that were let in. */
+export const devices = (): Devices => shelves().devices
+
+/** What of a sort of thing lies aside, and can be brought back or thrown away for good. */
+export interface Aside {
+  readonly laidAside: () => LaidAside[]
+  readonly bringBack: (id: string) => boolean
+  readonly forget: (id: string) => boolean
+}
+
+/** Sorts of things that lie aside once thrown away, by the word that they are asked for by. */
+export const ASIDE: Readonly<Record<'designs' | 'swatches' | 'makes', () => Aside>> = { designs, swatches, makes }
+
+export type AsideKind = keyof typeof ASIDE
+
+export function isAsideKind(word: string): word is AsideKind {
+  return Object.hasOwn(ASIDE, word)
+}
+
+/** Days that what was thrown away lies aside. */
+export const ASIDE_DAYS = 60
+
+/** Throws away for good what has lain aside for so long. */
+export function clearAside(now: Date): void {
+  const before = new Date(now.getTime() - ASIDE_DAYS * 86_400_000).toISOString()
+  for (const of of Object.values(ASIDE)) {
+    const { laidAside, forget } = of()
+    for (const { id, removedAt } of laidAside()) if (removedAt < before) forget(id)
+  }
 }

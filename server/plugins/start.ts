@@ -1,12 +1,29 @@
-import { database } from '../db/connection'
-import { layOutDemoWorld } from '../db/demoWorld'
+import { createHash } from 'node:crypto'
+import { closeShared } from '../db/connection'
+import { contentPolicy } from '../door/gate'
+import { begin } from '../house/begin'
+import { beginChores } from '../house/chores'
 
-/** Before the first request: stay on this machine unless told otherwise, open the records, lay out the demo world. */
+/** The scripts that stand in a page, by their hashes: no other may run in it. */
+function scriptsIn(page: string): string[] {
+  return [...page.matchAll(/<script(?![^>]*\bsrc=)(?![^>]*type="application\/json")[^>]*>([\s\S]*?)<\/script>/g)].map(
+    ([, script]) => `'sha256-${createHash('sha256').update(script!).digest('base64')}'`,
+  )
+}
+
+/** Says with every page which scripts may run in it; begins the house where the development server does not. */
 export default defineNitroPlugin((nitro) => {
-  process.env.NITRO_HOST ||= process.env.HOST || '127.0.0.1'
-  const db = database()
-  if (process.env.FAIR_HOLLOW_DEMO !== 'no') layOutDemoWorld(db)
-  nitro.hooks.hook('close', () => {
-    db.close()
+  // The built program has begun before it listens; the development server begins here.
+  if (import.meta.dev) {
+    begin()
+    const endChores = beginChores()
+    nitro.hooks.hook('close', () => {
+      endChores()
+      closeShared()
+    })
+  }
+  nitro.hooks.hook('render:response', (response) => {
+    if (typeof response.body !== 'string') return
+    response.headers = { ...response.headers, 'content-security-policy': contentPolicy(scriptsIn(response.body)), 'cache-control': 'no-cache' }
   })
 })

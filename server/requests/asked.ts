@@ -1,10 +1,12 @@
 import 'reflect-metadata'
 import { plainToInstance } from 'class-transformer'
 import { validateSync } from 'class-validator'
-import { OneOf, Whole } from '../../core/design/rules'
+import type { H3Event } from 'h3'
+import { OneOf, Text, Whole } from '../../core/design/rules'
 import { EXPORTS, type ExportAs } from '../../core/export/exportDraft'
 import type { Terms } from '../../core/stitch/dictionary'
 import { REPEAT_STYLES, type RepeatStyle } from '../../core/words/say'
+import { BAG_ORDERS, type BagOrder } from '../db/bagList'
 import { type Paper, PAPERS } from '../paper/sheet'
 import { refuseProblems } from './refuse'
 
@@ -30,6 +32,13 @@ export class EventsQuery {
   @Whole({ least: 0, most: Number.MAX_SAFE_INTEGER }) after: number = 0
 }
 
+/** A stretch of the list of bags: those that a word is found in, in some order, from the so many-th on. */
+export class BagsQuery {
+  @Text(0, 80) find: string = ''
+  @OneOf(BAG_ORDERS) order: BagOrder = 'changed'
+  @Whole({ least: 0, most: 1_000_000 }) from: number = 0
+}
+
 /** An export: in which form, vocabulary and style of repeats; `design` is the open document itself. */
 export class ExportQuery {
   @OneOf([...EXPORTS, ...OWN_EXPORTS]) as: ExportAs | OwnExport = 'text'
@@ -38,6 +47,13 @@ export class ExportQuery {
   /** Of a PDF. */
   @OneOf(Object.keys(PAPERS)) paper: Paper = 'a4'
   @OneOf(['no', 'yes']) large: 'no' | 'yes' = 'no'
+}
+
+/** The id that a page gave its save, so that it can send it again; a save without one is taken as it comes. */
+export function saveIdOf(event: H3Event): string | undefined {
+  const id = getRequestHeader(event, 'save-id')
+  if (id === undefined) return undefined
+  return /^[\w.-]{8,64}$/.test(id) ? id : refuseProblems([{ field: 'Save-Id', message: 'must be 8 to 64 letters, digits, dots or dashes' }])
 }
 
 /** What a request asked, checked by its class; answers 422 naming the fields that are off. */

@@ -5,13 +5,17 @@ export const MOST_BYTES = 1_000_000
 /** A make holds a line for every tap. */
 export const MOST_MAKE_BYTES = 40_000_000
 
-/** The bytes of a request's body, read to the end but kept only as far as they can be used. */
-async function bytesOf(event: H3Event, most: number): Promise<Buffer> {
+/** Of what is too large so much more is read, so that the page hears the answer; whoever sends on is cut off. */
+const MOST_THROWN_AWAY = 100_000_000
+
+/** The bytes of a request's body, read to the end but kept only as far as they can be used. Answers 413 to more. */
+export async function bytesOf(event: H3Event, most: number): Promise<Buffer> {
   const chunks: Buffer[] = []
   let size = 0
   for await (const chunk of event.node.req as AsyncIterable<Buffer>) {
     size += chunk.length
     if (size <= most) chunks.push(chunk)
+    else if (size > most + MOST_THROWN_AWAY) break
   }
   if (size > most) {
     throw createError({

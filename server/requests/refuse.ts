@@ -1,9 +1,17 @@
 import { problemLines, type Problem, type Reading } from '../../core/design/read'
 
-/** Answers 422 with every field that must change. */
+/** More than a few are listed apart. */
+const MOST_SAID = 5
+
+function said(lines: readonly string[]): string {
+  const more = lines.length - MOST_SAID
+  return [...lines.slice(0, MOST_SAID), ...(more > 0 ? [`and ${more} more`] : [])].join('; ')
+}
+
+/** Answers 422 with the fields that must change. */
 export function refuseProblems(problems: readonly Problem[]): never {
   throw createError({
-    statusCode: 422, statusMessage: 'Needs a change', message: problemLines(problems).join('; '), data: { problems },
+    statusCode: 422, statusMessage: 'Needs a change', message: said(problemLines(problems)), data: { problems },
   })
 }
 
@@ -13,7 +21,7 @@ export function soundOr422<D>(reading: Reading<D>): D {
 }
 
 /** Answers 404. */
-export function refuseUnknown(what: 'design' | 'swatch' | 'make'): never {
+export function refuseUnknown(what: 'design' | 'swatch' | 'make' | 'copy' | 'device' | 'version'): never {
   throw createError({ statusCode: 404, statusMessage: 'Not here', message: `There is no such ${what} here; it may have been deleted.` })
 }
 

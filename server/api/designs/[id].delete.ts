@@ -1,7 +1,7 @@
 import { designs } from '../../db/shelves'
 import { refuseUnknown } from '../../requests/refuse'
 
-/** Throws a design away. */
+/** Lays a design aside. */
 export default defineEventHandler((event) => {
   if (!designs().remove(getRouterParam(event, 'id')!)) refuseUnknown('design')
   setResponseStatus(event, 204)

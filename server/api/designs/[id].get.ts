@@ -1,5 +1,6 @@
 import { designs } from '../../db/shelves'
+import { answerJson } from '../../requests/answer'
 import { refuseUnknown } from '../../requests/refuse'
 
 /** One design. */
-export default defineEventHandler(event => designs().find(getRouterParam(event, 'id')!) ?? refuseUnknown('design'))
+export default defineEventHandler(event => answerJson(event, designs().find(getRouterParam(event, 'id')!) ?? refuseUnknown('design')))

@@ -1,4 +1,10 @@
-import { designs } from '../../db/shelves'
+import { bagList } from '../../db/shelves'
+import { answerJson } from '../../requests/answer'
+import { asked, BagsQuery } from '../../requests/asked'
 
-/** Every design, the last changed first. */
-export default defineEventHandler(() => designs().list())
+/** A stretch of the list of bags, with what is shown of each. */
+export default defineEventHandler((event) => {
+  const { find, order, from } = getQuery(event)
+  const query = { ...(find === undefined ? {} : { find: String(find) }), ...(order === undefined ? {} : { order }), from: Number(from ?? 0) }
+  return answerJson(event, bagList().page(asked(BagsQuery, query)))
+})

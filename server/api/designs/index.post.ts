@@ -1,11 +1,19 @@
 import { readDesign } from '../../../core/design/read'
 import { designs } from '../../db/shelves'
+import { saveIdOf } from '../../requests/asked'
 import { jsonBody } from '../../requests/body'
-import { soundOr422 } from '../../requests/refuse'
+import { refuseProblems, soundOr422 } from '../../requests/refuse'
+import { drawSoon } from '../../workshop/portraits'
+import { inWorkshop } from '../../workshop/workshop'
 
-/** Keeps a new design: one just started, or an open document brought in. */
+/** Keeps a new design: one just started, or an open document brought in, if it asks for no more than can be made. */
 export default defineEventHandler(async (event) => {
-  const kept = designs().add(soundOr422(readDesign(await jsonBody(event))))
+  const save = saveIdOf(event)
+  const design = soundOr422(readDesign(await jsonBody(event)))
+  const { tooMuch } = await inWorkshop('weigh', { design })
+  if (tooMuch) return refuseProblems([{ field: 'bag', message: tooMuch }])
+  const kept = designs().add(design, save)
+  drawSoon()
   setResponseStatus(event, 201)
   return kept
 })

@@ -2,6 +2,7 @@
 /// <reference path="./sql.d.ts" />
 import designsAndSwatches from './001-designs-and-swatches.sql?text'
 import makes from './002-makes.sql?text'
+import keptSafe from './003-kept-safe.sql?text'
 
 /** A numbered change of the tables. */
 export interface Migration {
@@ -10,4 +11,6 @@ export interface Migration {
 }
 
 /** Every change of the tables, in order and without gaps. */
-export const MIGRATIONS: readonly Migration[] = [{ number: 1, sql: designsAndSwatches }, { number: 2, sql: makes }]
+export const MIGRATIONS: readonly Migration[] = [
+  { number: 1, sql: designsAndSwatches }, { number: 2, sql: makes }, { number: 3, sql: keptSafe },
+]

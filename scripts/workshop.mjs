@@ -1,0 +1,20 @@
+import { join } from 'node:path'
+import { build } from 'esbuild'
+
+/** Builds the workers of the workshop into the server's folder, in one file that needs nothing but the database's own package. */
+export async function writeWorkshop(serverDir, rootDir) {
+  await build({
+    entryPoints: [join(rootDir, 'server/workshop/worker.ts')],
+    outfile: join(serverDir, 'workshop.cjs'),
+    bundle: true,
+    platform: 'node',
+    format: 'cjs',
+    target: 'node20',
+    external: ['better-sqlite3'],
+    // Packages that look for files beside themselves do so when they are used, not when they are read.
+    banner: { js: 'const __here = require("node:url").pathToFileURL(__filename).href' },
+    define: { 'import.meta.url': '__here' },
+    logLevel: 'error',
+    tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } },
+  })
+}

@@ -1,0 +1,9 @@
+import { readDesign } from '../../../../../core/design/read'
+import { versions } from '../../../../db/shelves'
+import { refuseUnknown, soundOr422 } from '../../../../requests/refuse'
+
+/** A bag as it was. */
+export default defineEventHandler((event) => {
+  const found = versions().find(getRouterParam(event, 'id')!, Number(getRouterParam(event, 'revision')))
+  return found === undefined ? refuseUnknown('version') : soundOr422(readDesign(found))
+})

@@ -1,0 +1,4 @@
+import { versions } from '../../../../db/shelves'
+
+/** What a bag was at the end of earlier sittings, the latest first. */
+export default defineEventHandler(event => versions().list(getRouterParam(event, 'id')!))

@@ -1,0 +1,51 @@
+import { database, databasePath, lookAfterFile } from '../db/connection'
+import { clearAside } from '../db/shelves'
+import { RecordsTrouble } from '../db/trouble'
+import { drawAhead } from '../workshop/portraits'
+import { copiesOf, copyNow, lastChange } from './copies'
+
+/*
+ * The house's own chores: copying the records once a day, clearing what has lain aside long enough, looking after the file, drawing ahead.
+ */
+
+const HOUR_MS = 3_600_000
+/** A copy is made once a day, where anything changed; just started, one that is not an hour old will do. */
+const DAILY_MS = 23 * HOUR_MS
+
+/** Copies everything if anything changed since the last copy and that is old enough. */
+export async function copyIfDue(now: Date, oldEnoughMs: number): Promise<string | undefined> {
+  const db = database()
+  const path = databasePath()
+  const [last] = copiesOf(path)
+  const due = !last || (now.getTime() - Date.parse(last.madeAt) > oldEnoughMs && lastChange(db) > last.madeAt)
+  return due ? copyNow(db, path, 'daily', now) : undefined
+}
+
+function quietly(chore: () => unknown): void {
+  // A chore that cannot be done now is tried again; what stands in its way is told by the next thing that is saved.
+  void Promise.resolve().then(chore).catch((error: unknown) => {
+    process.stderr.write(`a chore of the house failed: ${error instanceof RecordsTrouble ? error.words : (error as Error).name}\n`)
+  })
+}
+
+const LOOK_MS = 2_000
+
+/** Begins the chores; returns what ends them. */
+export function beginChores(): () => void {
+  quietly(() => copyIfDue(new Date(), HOUR_MS))
+  quietly(() => clearAside(new Date()))
+  const timers = [
+    setInterval(() => quietly(() => copyIfDue(new Date(), DAILY_MS)), HOUR_MS / 2), setInterval(() => quietly(() => clearAside(new Date())), HOUR_MS),
+    setInterval(() => quietly(() => {
+      const news = lookAfterFile()
+      if (news === 'written-anew') process.stderr.write(`${databasePath()} was deleted while the program ran; it was written anew, whole.\n`)
+      if (news === 'another-file') process.stderr.write(`${databasePath()} was replaced by another file, which is used now.\n`)
+    }), LOOK_MS),
+  ]
+  for (const timer of timers) timer.unref()
+  const endsDrawing = drawAhead()
+  return () => {
+    timers.forEach(clearInterval)
+    endsDrawing()
+  }
+}

@@ -1,0 +1,25 @@
+import { createHash } from 'node:crypto'
+import { promisify } from 'node:util'
+import { gzip } from 'node:zlib'
+import type { H3Event } from 'h3'
+
+const packed = promisify(gzip)
+
+/** Shorter than this packing saves nothing. */
+const WORTH_PACKING_BYTES = 1_400
+
+/**
+ * Answers with JSON: packed where the page takes that, and with a mark by which a page that has it already is told so.
+ */
+export async function answerJson(event: H3Event, value: unknown): Promise<Buffer | string | null> {
+  const text = JSON.stringify(value)
+  const mark = `"${createHash('sha1').update(text).digest('base64url')}"`
+  setResponseHeaders(event, { 'ETag': mark, 'Cache-Control': 'no-cache', 'Content-Type': 'application/json', 'Vary': 'Accept-Encoding' })
+  if (getRequestHeader(event, 'if-none-match') === mark) {
+    setResponseStatus(event, 304)
+    return null
+  }
+  if (text.length < WORTH_PACKING_BYTES || !/\bgzip\b/.test(getRequestHeader(event, 'accept-encoding') ?? '')) return text
+  setResponseHeader(event, 'Content-Encoding', 'gzip')
+  return packed(text, { level: 4 })
+}

@@ -1,0 +1,66 @@
+import type { Design } from '../../core/design/design'
+import { type Portrait, portraitOf } from '../../core/chart/portrait'
+import { draft } from '../../core/draft/draft'
+import { type ExportAs, exportDraft } from '../../core/export/exportDraft'
+import type { Terms } from '../../core/stitch/dictionary'
+import { tell } from '../../core/stitch/tell'
+import { patternOf } from '../../core/words/pattern'
+import type { RepeatStyle } from '../../core/words/say'
+import { parcelOf } from '../paper/parcel'
+import { patternPdf } from '../paper/patternPdf'
+import type { Fonts, PaperWish } from '../paper/sheet'
+import { packHouse } from './packHouse'
+import { type Unpacked, unpackHouse } from './unpackHouse'
+
+/*
+ * What the server does that may take long: drafting, writing out, packing. It is done in a workshop beside it, so that nobody waits.
+ */
+
+/** How a bag is to be written out. */
+export interface ExportWish extends PaperWish {
+  readonly as: ExportAs | 'pdf' | 'zip'
+  readonly terms: Terms
+  readonly repeats: RepeatStyle
+}
+
+/** A file's bytes or text, and what it is to be taken for. */
+export interface WrittenOut {
+  readonly body: string | Uint8Array
+  readonly type: string
+  readonly extension: string
+}
+
+/** The jobs of the workshop: what each takes, and what comes of it. */
+export interface Jobs {
+  portrait: { readonly takes: { readonly design: Design }, readonly gives: Portrait }
+  /** Whether a bag can be drafted at all, or why it asks for more than can be made. */
+  weigh: { readonly takes: { readonly design: Design }, readonly gives: { readonly tooMuch?: string } }
+  export: { readonly takes: { readonly design: Design, readonly wish: ExportWish, readonly fonts?: Fonts }, readonly gives: WrittenOut }
+  pack: { readonly takes: { readonly path: string }, readonly gives: Uint8Array }
+  unpack: { readonly takes: { readonly path: string, readonly bytes: Uint8Array }, readonly gives: Unpacked }
+}
+
+export type JobKind = keyof Jobs
+
+/** Findings that say that more was asked for than can be made. */
+const TOO_MUCH = new Set(['too-much', 'base-too-big', 'band-too-tall'])
+
+async function written({ design, wish, fonts }: Jobs['export']['takes']): Promise<WrittenOut> {
+  const { as, terms, repeats } = wish
+  const drafted = draft(design)
+  if (as !== 'pdf' && as !== 'zip') return exportDraft(drafted, as, terms, repeats)
+  const pdf = await patternPdf(drafted, patternOf(drafted, terms, repeats), wish, fonts!)
+  return as === 'pdf'
+    ? { body: pdf, type: 'application/pdf', extension: 'pdf' }
+    : { body: parcelOf(drafted, pdf, terms, repeats), type: 'application/zip', extension: 'zip' }
+}
+
+/** How each job is done. */
+export const DONE: { readonly [K in JobKind]: (takes: Jobs[K]['takes']) => Jobs[K]['gives'] | Promise<Jobs[K]['gives']> } = {
+  portrait: ({ design }) => portraitOf(draft(design)),
+  weigh: ({ design }) => {
+    const found = draft(design).findings.find(({ code }) => TOO_MUCH.has(code))
+    return found ? { tooMuch: tell(found.what, { terms: 'us', units: design.units }) } : {}
+  },
+  export: written, pack: ({ path }) => packHouse(path), unpack: ({ path, bytes }) => unpackHouse(path, bytes),
+}

@@ -1,0 +1,52 @@
+import Database from 'better-sqlite3'
+import { strToU8, zipSync } from 'fflate'
+import { makeDocument } from '../../core/make/document'
+import { fileName } from '../../core/export/fileName'
+import type { MakeEvent } from '../../core/make/event'
+
+/*
+ * Everything in one file, to carry elsewhere: a zip of open documents, each of which can be brought in on its own too.
+ */
+
+/** Folders of a parcel, by what lies in them. */
+export const FOLDERS = { design: 'bags', swatch: 'swatches', make: 'on-the-hook' } as const
+
+/** A name that no other file of the folder has. */
+function freeName(taken: Set<string>, folder: string, name: string, sort: string): string {
+  for (let number = 1; ; number++) {
+    const path = `${folder}/${fileName(number === 1 ? name : `${name} ${number}`, `${sort}.json`)}`
+    if (taken.has(path)) continue
+    taken.add(path)
+    return path
+  }
+}
+
+/** Packs everything that a database keeps. */
+export function packHouse(path: string): Uint8Array {
+  const db = new Database(path, { readonly: true, fileMustExist: true })
+  try {
+    // One look at everything: what is saved meanwhile is in the next parcel.
+    return db.transaction(() => {
+      const files: Record<string, Uint8Array> = {}
+      const taken = new Set<string>()
+      const put = (sort: keyof typeof FOLDERS, name: string, text: string) => {
+        files[freeName(taken, FOLDERS[sort], name, sort)] = strToU8(text)
+      }
+      for (const [sort, table] of [['design', 'designs'], ['swatch', 'swatches']] as const) {
+        const rows = db.prepare(`SELECT name, document FROM ${table} WHERE removed_at IS NULL ORDER BY created_at`).all()
+        for (const { name, document } of rows as { name: string, document: string }[])
+          put(sort, name, `${JSON.stringify(JSON.parse(document), null, 2)}\n`)
+      }
+      const events = db.prepare('SELECT event FROM make_events WHERE make = ? ORDER BY number').pluck()
+      const makes = db.prepare('SELECT id, name FROM makes WHERE removed_at IS NULL ORDER BY created_at').all() as { id: string, name: string }[]
+      for (const { id, name } of makes) {
+        const own = (events.all(id) as string[]).map(event => JSON.parse(event) as MakeEvent)
+        put('make', name, `${JSON.stringify(makeDocument(name, own), null, 2)}\n`)
+      }
+      return zipSync(files, { level: 6, mtime: '2026-01-01T00:00:00' })
+    })()
+  }
+  finally {
+    db.close()
+  }
+}

@@ -1,0 +1,25 @@
+import 'reflect-metadata'
+import { parentPort } from 'node:worker_threads'
+import { DONE, type JobKind, type Jobs } from './jobs'
+
+/** A job as it comes into the workshop. */
+export interface Order {
+  readonly number: number
+  readonly kind: JobKind
+  readonly takes: Jobs[JobKind]['takes']
+}
+
+/** What leaves the workshop: what came of a job, or where it failed, without anything that a maker wrote. */
+export type Delivery = { readonly number: number } & ({ readonly gives: unknown } | { readonly failed: string })
+
+parentPort?.on('message', ({ number, kind, takes }: Order) => {
+  void Promise.resolve()
+    .then(() => (DONE[kind] as (takes: unknown) => unknown)(takes))
+    .then(
+      gives => parentPort!.postMessage({ number, gives } satisfies Delivery),
+      (error: unknown) => {
+        const { name = 'Error', stack = '' } = error as Error
+        parentPort!.postMessage({ number, failed: [name, ...stack.split('\n').filter(line => /^\s+at /.test(line))].join('\n') } satisfies Delivery)
+      },
+    )
+})

@@ -1,0 +1,120 @@
+import { existsSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { Worker } from 'node:worker_threads'
+import type { JobKind, Jobs } from './jobs'
+import type { Delivery, Order } from './worker'
+
+/*
+ * The workshop beside the server: a few workers that do one job after the other, each with as much time and memory as it may take. A worker
+ * that takes more is sent home, and another one comes; who asked is told.
+ */
+
+/** A job was not done: it took too long or too much, there is too much to do, or it is a mistake of ours. */
+export class JobFailed extends Error {
+  constructor(
+    readonly why: 'too-long' | 'too-much' | 'too-busy' | 'mistake',
+    detail = '',
+  ) {
+    super(`a job of the workshop failed (${why})${detail ? `\n${detail}` : ''}`)
+  }
+}
+
+const WORKERS = 2
+const MOST_WAITING = 60
+const MEMORY_MB = 700
+/** As long as a job may take. */
+const LIMIT_MS: Readonly<Record<JobKind, number>> = { portrait: 10_000, weigh: 10_000, export: 40_000, pack: 60_000, unpack: 60_000 }
+
+interface Waiting {
+  readonly order: Order
+  readonly done: (gives: unknown) => void
+  readonly failed: (error: JobFailed) => void
+}
+
+interface Bench {
+  readonly worker: Worker
+  job?: Waiting
+  timer?: ReturnType<typeof setTimeout>
+}
+
+/** The workers' own file, which the build puts at the top of the server's folder; this code may lie in a folder below. */
+function workerFile(): string {
+  for (let folder = dirname(fileURLToPath(import.meta.url)); ; folder = dirname(folder)) {
+    const file = join(folder, 'workshop.cjs')
+    if (existsSync(file) || folder === dirname(folder)) return file
+  }
+}
+
+const benches: Bench[] = []
+/** Those who wait, who was asked for by a maker before what is drawn ahead. */
+const waiting: Waiting[] = []
+const ahead: Waiting[] = []
+let numbers = 0
+
+function hire(): Bench {
+  const worker = new Worker(workerFile(), { resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB } })
+  const bench: Bench = { worker }
+  worker.unref()
+  worker.on('message', (delivery: Delivery) => {
+    if ('gives' in delivery) finish(bench, job => job.done(delivery.gives))
+    else finish(bench, job => job.failed(new JobFailed('mistake', delivery.failed)))
+  })
+  worker.on('error', error => goHome(bench, new JobFailed((error as NodeJS.ErrnoException).code === 'ERR_WORKER_OUT_OF_MEMORY' ? 'too-much' : 'mistake', error.name)))
+  worker.on('exit', () => goHome(bench, new JobFailed('mistake')))
+  benches.push(bench)
+  return bench
+}
+
+function finish(bench: Bench, tell: (job: Waiting) => void): void {
+  clearTimeout(bench.timer)
+  const { job } = bench
+  delete bench.job
+  if (job) tell(job)
+  goOn()
+}
+
+function goHome(bench: Bench, why: JobFailed): void {
+  const at = benches.indexOf(bench)
+  if (at >= 0) benches.splice(at, 1)
+  finish(bench, job => job.failed(why))
+}
+
+function goOn(): void {
+  while (waiting.length > 0 || ahead.length > 0) {
+    const bench = benches.find(({ job }) => !job) ?? (benches.length < WORKERS ? hire() : undefined)
+    // What is drawn ahead never takes the last bench: a maker who asks need not wait for it.
+    if (!bench || (waiting.length === 0 && benches.some(({ job }) => job))) return
+    give(bench, (waiting.shift() ?? ahead.shift())!)
+  }
+}
+
+function give(bench: Bench, job: Waiting): void {
+  bench.job = job
+  bench.timer = setTimeout(() => {
+    const late = bench.worker
+    goHome(bench, new JobFailed('too-long'))
+    void late.terminate()
+  }, LIMIT_MS[job.order.kind])
+  bench.worker.postMessage(job.order)
+}
+
+/**
+ * Has a job done in the workshop.
+ *
+ * @param drawnAhead done when nobody waits for anything else
+ * @throws JobFailed if it was not done
+ */
+export function inWorkshop<K extends JobKind>(kind: K, takes: Jobs[K]['takes'], drawnAhead = false): Promise<Jobs[K]['gives']> {
+  const queue = drawnAhead ? ahead : waiting
+  if (queue.length >= MOST_WAITING) return Promise.reject(new JobFailed('too-busy'))
+  return new Promise((resolve, reject) => {
+    queue.push({ order: { number: ++numbers, kind, takes }, done: resolve as (gives: unknown) => void, failed: reject })
+    goOn()
+  })
+}
+
+/** Sends all workers home. */
+export function closeWorkshop(): void {
+  for (const { worker } of benches.splice(0)) void worker.terminate()
+}
