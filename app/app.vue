@@ -26,7 +26,12 @@ onMounted(() => {
       class="not-on-paper"
     />
     <main :class="{ page: !bare }">
-      <NuxtPage />
+      <NuxtErrorBoundary>
+        <NuxtPage />
+        <template #error="{ clearError }">
+          <PageBroken @again="clearError" />
+        </template>
+      </NuxtErrorBoundary>
     </main>
   </v-app>
 </template>

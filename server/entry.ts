@@ -28,8 +28,8 @@ if (certificate && 'words' in certificate) give(certificate.words)
 const phrase = process.env.FAIR_HOLLOW_PASSPHRASE || undefined
 if (!isLoopback(host) && (phrase?.length ?? 0) < 8) {
   give(
-    `HOST is "${host}", which lets others on the network in. Set FAIR_HOLLOW_PASSPHRASE to at least 8 characters that they are asked for, or `
-    + 'leave HOST out and choose "Use it on my phone" in the program. Nothing was started.',
+    `HOST is "${host}", which lets others on the network in. Set FAIR_HOLLOW_PASSPHRASE to at least 8 characters that they are asked `
+    + 'for, or leave HOST out and choose "Use it on my phone" in the program. Nothing was started.',
   )
 }
 
@@ -58,7 +58,9 @@ async function listen(): Promise<void> {
     couldListen(listening)
     const endChores = beginChores()
     process.stdout.write(`Fair Hollow is at ${certificate ? 'https' : 'http'}://${inAddress(host)}:${port}\n`)
-    if (!door.inHouse && isOpenToHouse()) for (const address of await openToHouse()) process.stdout.write(`For phones it is at ${address}\n`)
+    if (!door.inHouse && isOpenToHouse()) {
+      for (const address of await openToHouse()) process.stdout.write(`For phones it is at ${address}\n`)
+    }
     for (const signal of ['SIGTERM', 'SIGINT'] as const) {
       process.once(signal, () => {
         closeToHouse()

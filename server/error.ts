@@ -19,10 +19,10 @@ const FAILED: Readonly<Record<JobFailed['why'], Told>> = {
   'too-long': { status: 503, message: 'This bag takes longer to write out than there is time for. Ask for fewer rounds or stitches.' },
   'too-much': { status: 503, message: 'This bag takes more memory to write out than there is. Ask for fewer rounds or stitches.' },
   'too-busy': { status: 503, message: 'There is much to do just now. Try again in a moment.', retryS: 2 },
-  'mistake': { status: 500, message: 'The program made a mistake here. Nothing you saved is lost; the bag can be saved to a file as it is.' },
+  'mistake': { status: 500, message: 'The program made a mistake here. Nothing is lost; the bag can be saved to a file as it is.' },
 }
 
-const MISTAKE: Told = { status: 500, message: 'The program made a mistake here. Nothing that was saved is lost, and nothing was half saved.' }
+const MISTAKE: Told = { status: 500, message: 'The program made a mistake here. Nothing is lost, and nothing was half saved.' }
 
 function toldOf(error: H3Error): Told {
   const cause = error.cause ?? error

@@ -13,8 +13,8 @@ export interface Asking {
   readonly now: Now
   readonly units: Units
   readonly yarns: readonly Yarn[]
-  /** Takes an answer as an edit; keystrokes in one field, told by `group`, are one. */
-  readonly answer: (label: string, changes: readonly Change[], group?: string) => void
+  /** Takes an answer as an edit; keystrokes in one field, told by `group`, are one. Returns why it was not taken, if it was not. */
+  readonly answer: (label: string, changes: readonly Change[], group?: string) => string | undefined
 }
 
 /** Asks a spec of the bag in hand, by where it stands in the design and what was drafted from it. */
@@ -31,7 +31,7 @@ export function useAsking(
       spec: spec(), units: bag.design.units, yarns: bag.design.yarns, now: { gauge: bag.draft.gauge, ...(asked ? { part: asked } : {}) },
       answer(label, changes, group) {
         const path = at()
-        bag.change(
+        return bag.change(
           told(label),
           changes.map(change => ({ ...change, path: [...path, ...change.path] })),
           group && [...path, group].join('.'),

@@ -2,7 +2,10 @@ import { onBeforeUnmount, onMounted, watch } from 'vue'
 import { useDocument } from '~/stores/document'
 import { useSaving } from '~/stores/saving'
 
-/** Opens the bag that the address names, and sees that nothing of it is lost when the page closes. */
+/** Looks for what was saved elsewhere so often, while the page is looked at. */
+const LOOK_MS = 20_000
+
+/** Opens the bag that the address names, and sees that it is saved when the page is put away. */
 export function useBagPage() {
   const route = useRoute()
   const bag = useDocument()
@@ -10,14 +13,28 @@ export function useBagPage() {
   watch(() => route.params.id as string, wanted => saving.open(wanted), { immediate: true })
   useHead({ title: () => bag.isOpen ? `${bag.design.name} · Fair Hollow` : 'Fair Hollow' })
 
-  function onLeave(event: BeforeUnloadEvent): void {
-    if (saving.state === 'saved') return
+  /** A page that is put away may be ended without a word: what is left is sent now. */
+  function putAway(): void {
     void saving.flush()
-    event.preventDefault()
   }
-  onMounted(() => window.addEventListener('beforeunload', onLeave))
+
+  function onVisible(): void {
+    if (document.visibilityState === 'hidden') putAway()
+    else void saving.look()
+  }
+
+  let looking: ReturnType<typeof setInterval>
+  onMounted(() => {
+    window.addEventListener('pagehide', putAway)
+    window.addEventListener('online', putAway)
+    document.addEventListener('visibilitychange', onVisible)
+    looking = setInterval(() => document.visibilityState === 'visible' && void saving.look(), LOOK_MS)
+  })
   onBeforeUnmount(() => {
-    window.removeEventListener('beforeunload', onLeave)
+    window.removeEventListener('pagehide', putAway)
+    window.removeEventListener('online', putAway)
+    document.removeEventListener('visibilitychange', onVisible)
+    clearInterval(looking)
     void saving.flush()
   })
   return bag

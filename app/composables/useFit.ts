@@ -10,6 +10,8 @@ export function useFit() {
   const result = shallowRef<FitResult>()
   const searching = ref(false)
   const progress = ref(0)
+  /** The search broke off: a mistake of the program's, or it needed more than there is. */
+  const failed = ref(false)
   let worker: Worker | undefined
 
   function stop(): void {
@@ -21,22 +23,32 @@ export function useFit() {
   async function search(design: Design, gauge: Gauge, wish: FitWish): Promise<void> {
     stop()
     result.value = undefined
+    failed.value = false
     searching.value = true
     progress.value = 0
     const own = (worker = new Worker(new URL('../workers/fit.worker.ts', import.meta.url), { type: 'module' }))
     // What comes from the document is frozen and reactive-free; a plain copy crosses to the worker.
     const plain = JSON.parse(JSON.stringify({ design, gauge, wish })) as { design: Design, gauge: Gauge, wish: FitWish }
-    const found = await wrap<FitSearch>(own).run(
-      plain.design,
-      plain.gauge,
-      plain.wish,
-      proxy((share: number) => void (progress.value = share)),
-    )
-    if (worker !== own) return
-    result.value = found
-    stop()
+    const broken = new Promise<never>((_, reject) => {
+      own.onerror = () => reject(new Error('the search broke off'))
+      own.onmessageerror = () => reject(new Error('the search broke off'))
+    })
+    try {
+      const searched = wrap<FitSearch>(own).run(
+        plain.design,
+        plain.gauge,
+        plain.wish,
+        proxy((share: number) => void (progress.value = share)),
+      )
+      const found = await Promise.race([searched, broken])
+      if (worker === own) result.value = found
+    }
+    catch {
+      if (worker === own) failed.value = true
+    }
+    if (worker === own) stop()
   }
 
   onBeforeUnmount(stop)
-  return { result, searching, progress, search, stop }
+  return { result, searching, progress, failed, search, stop }
 }

@@ -27,3 +27,8 @@ export function insideShade(hex: string): string {
 export function threadLine(hex: string): string {
   return lightness(hex) > 0.08 ? `color-mix(in srgb, ${hex}, black 30%)` : `color-mix(in srgb, ${hex}, white 38%)`
 }
+
+/** Light and shade across a round bag: from its left edge to its right one. */
+export const ROUNDNESS = [
+  [0, '#000', 0.26], [0.22, '#000', 0.08], [0.5, '#fff', 0.08], [0.78, '#000', 0.08], [1, '#000', 0.26],
+] as const

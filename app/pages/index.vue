@@ -1,21 +1,40 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef } from 'vue'
+import { mdiMagnify } from '@mdi/js'
+import { onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import type { Design } from '~~/core/design/design'
-import { useBags } from '~/stores/bags'
-import { useSaving } from '~/stores/saving'
+import { type ListedBag, type Order, ORDERS, useBags } from '~/stores/bags'
+import { useDesk } from '~/stores/desk'
 import type { Kept } from '~/stores/records'
 
 useHead({ title: 'All bags · Fair Hollow' })
 const shelf = useBags()
-const saving = useSaving()
+const desk = useDesk()
 const router = useRouter()
-const gone = shallowRef<Kept<Design>>()
-const showGone = ref(false)
+const gone = shallowRef<ListedBag>()
+/** Stands below the last bag: seen, it asks for the next ones. */
+const end = ref<HTMLElement>()
 
+let watcher: IntersectionObserver | undefined
 onMounted(async () => {
-  await saving.flush()
+  watcher = new IntersectionObserver((seen) => {
+    if (seen.some(({ isIntersecting }) => isIntersecting) && shelf.more) void shelf.loadMore()
+  }, { rootMargin: '400px' })
   await shelf.load()
+  if (end.value) watcher.observe(end.value)
 })
+onBeforeUnmount(() => watcher?.disconnect())
+
+let typing: ReturnType<typeof setTimeout>
+function look(find: string): void {
+  shelf.find = find ?? ''
+  clearTimeout(typing)
+  typing = setTimeout(() => void shelf.load(), 200)
+}
+
+async function arrange(order: Order): Promise<void> {
+  shelf.order = order
+  await shelf.load()
+}
 
 async function go(kept: Kept<Design> | undefined): Promise<void> {
   if (kept) await router.push(`/bags/${kept.id}`)
@@ -31,13 +50,12 @@ async function bringIn(file: File): Promise<void> {
 
 async function throwAway(id: string): Promise<void> {
   gone.value = await shelf.remove(id)
-  showGone.value = gone.value !== undefined
-  if (saving.id === id) saving.close()
 }
 
 async function takeBack(): Promise<void> {
-  showGone.value = false
-  if (gone.value) await shelf.add(gone.value.document)
+  const back = gone.value
+  gone.value = undefined
+  if (back) await shelf.bringBack(back.id)
 }
 </script>
 
@@ -55,37 +73,97 @@ async function takeBack(): Promise<void> {
       :lines="shelf.trouble"
       title="That did not work"
     />
+    <LazyLeftOnDesk @sent="shelf.load" />
     <LazyMakesInHand />
+    <TroubleNote
+      v-if="shelf.away"
+      :lines="['Bags that were opened on this device can be worked on; what you change is sent once it answers.']"
+      title="The program does not answer"
+    />
+    <ul
+      v-if="shelf.away"
+      class="plain"
+    >
+      <li
+        v-for="bag in desk.here"
+        :key="bag.id"
+      >
+        <NuxtLink :to="`/bags/${bag.id}`">
+          {{ bag.design.name }}
+        </NuxtLink>
+      </li>
+    </ul>
+    <div
+      v-if="shelf.total > 8 || shelf.find"
+      class="seek"
+    >
+      <v-text-field
+        :model-value="shelf.find"
+        :prepend-inner-icon="mdiMagnify"
+        label="Find a bag"
+        clearable
+        maxlength="80"
+        hide-details
+        @update:model-value="look"
+      />
+      <v-select
+        :model-value="shelf.order"
+        :items="[...ORDERS]"
+        item-title="name"
+        label="In order"
+        hide-details
+        @update:model-value="arrange"
+      />
+      <span
+        class="soft count"
+        role="status"
+      >{{ shelf.total }} {{ shelf.total === 1 ? 'bag' : 'bags' }}</span>
+    </div>
     <p
-      v-if="shelf.loaded && shelf.bags.length === 0 && shelf.trouble.length === 0"
+      v-if="shelf.loaded && !shelf.away && shelf.bags.length === 0 && shelf.trouble.length === 0"
       class="soft"
     >
-      No bags here. Start one, or bring in a file.
+      {{ shelf.find ? 'No bag is called so, or says so in its notes.' : 'No bags here. Start one, or bring in a file.' }}
     </p>
     <ul class="shelf">
       <BagCard
         v-for="bag in shelf.bags"
         :key="bag.id"
         :bag="bag"
-        @copy="async () => go(await shelf.add({ ...bag.document, name: `${bag.document.name}, again`.slice(0, 80) }))"
+        @copy="async () => go(await shelf.copy(bag.id))"
         @remove="throwAway(bag.id)"
       />
     </ul>
-    <v-snackbar
-      v-model="showGone"
-      :timeout="12000"
-    >
-      {{ gone?.document.name }} is deleted.
-      <template #actions>
-        <v-btn @click="takeBack">
-          Bring it back
-        </v-btn>
-      </template>
-    </v-snackbar>
+    <div ref="end">
+      <v-btn
+        v-if="shelf.more"
+        variant="outlined"
+        @click="shelf.loadMore"
+      >
+        More bags
+      </v-btn>
+    </div>
+    <p class="soft">
+      <NuxtLink
+        to="/safe"
+        no-prefetch
+      >
+        Kept safe: copies, what was thrown away, your phone
+      </NuxtLink>
+    </p>
+    <GoneNote
+      :name="gone?.name"
+      @back="takeBack"
+      @close="gone = undefined"
+    />
   </div>
 </template>
 
 <style scoped>
 .bags { max-width: 76rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.4rem; }
 .shelf { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr)); gap: 2rem 1.4rem; }
+.seek { display: flex; flex-wrap: wrap; gap: 0.8rem; align-items: center; }
+.seek > :first-child { flex: 2 1 16rem; max-width: 26rem; }
+.seek > :nth-child(2) { flex: 1 1 12rem; max-width: 16rem; }
+.plain { margin: 0; padding-left: 1.2rem; line-height: 1.9; }
 </style>

@@ -18,6 +18,18 @@ function start(): void {
   entering.value = { document: { fairHollow: 'swatch', version: 1, name: 'New swatch', note: '', yarn: '', gauge } }
 }
 
+const gone = shallowRef<Kept<SwatchDocument>>()
+
+async function throwAway(id: string): Promise<void> {
+  gone.value = await shelf.remove(id)
+}
+
+async function takeBack(): Promise<void> {
+  const back = gone.value
+  gone.value = undefined
+  if (back) await shelf.bringBack(back.id)
+}
+
 async function keep(document: SwatchDocument): Promise<void> {
   const kept = entering.value?.kept
   const done = kept ? await shelf.save(kept, document) : await shelf.add(document)
@@ -83,11 +95,16 @@ async function keep(document: SwatchDocument): Promise<void> {
             size="small"
             :aria-label="`Delete ${kept.document.name}`"
             title="Delete"
-            @click="shelf.remove(kept.id)"
+            @click="throwAway(kept.id)"
           />
         </div>
       </li>
     </ul>
+    <GoneNote
+      :name="gone?.document.name"
+      @back="takeBack"
+      @close="gone = undefined"
+    />
   </div>
 </template>
 

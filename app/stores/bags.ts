@@ -1,34 +1,119 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
+import type { Portrait } from '~~/core/chart/portrait'
 import type { Design } from '~~/core/design/design'
 import { newDesign } from '~~/core/design/starter'
+import { randomWord } from '~/keeping/newId'
 import { readJson } from '~/reading/readJson'
-import { type Kept, kept, useTrying } from './records'
+import { ask, type Kept, kept, statusOf, useTrying } from './records'
 
-/** The bags kept in the house: listing, starting, bringing in and throwing away. */
+/** A bag in the list: what is shown of it. */
+export interface ListedBag {
+  readonly id: string
+  readonly name: string
+  readonly revision: number
+  readonly updatedAt: string
+  readonly portrait: Portrait | null
+  /** Whether the portrait is of how it is now. */
+  readonly drawn: boolean
+}
+
+/** In which order bags are listed. */
+export const ORDERS = [
+  { value: 'changed', name: 'Last changed first' }, { value: 'name', name: 'By name' }, { value: 'begun', name: 'Last begun first' },
+  { value: 'tall', name: 'Tallest first' },
+] as const
+export type Order = (typeof ORDERS)[number]['value']
+
+interface Page {
+  readonly bags: readonly ListedBag[]
+  readonly total: number
+}
+
+/** A portrait that is not drawn yet is asked for again after so long. */
+const DRAWN_MS = 700
+const MOST_TRIES = 20
+
+/** The bags kept in the house: listing, starting, bringing in, copying and throwing away. */
 export const useBags = defineStore('bags', () => {
-  const bags = shallowRef<readonly Kept<Design>[]>([])
+  const bags = shallowRef<readonly ListedBag[]>([])
+  const total = ref(0)
+  const find = ref('')
+  const order = ref<Order>('changed')
   const { trouble, trying } = useTrying()
   const loaded = ref(false)
+  /** The program does not answer: what this device knows is all there is. */
+  const away = ref(false)
+  const more = computed(() => bags.value.length < total.value)
+
+  let asked = 0
+  let tries = 0
+  let again: ReturnType<typeof setTimeout> | undefined
+
+  const pageFrom = (from: number) => ask<Page>('/api/designs', { query: { find: find.value, order: order.value, from } })
 
   async function load(): Promise<void> {
-    const found = await trying(() => $fetch<Kept<Design>[]>('/api/designs'))
-    if (found) bags.value = found
+    const now = ++asked
+    clearTimeout(again)
+    trouble.value = []
+    try {
+      const page = await pageFrom(0)
+      if (now !== asked) return
+      bags.value = page.bags
+      total.value = page.total
+      away.value = false
+      lookAgain()
+    }
+    catch (error) {
+      if (now !== asked) return
+      away.value = statusOf(error) === undefined
+      if (!away.value) await trying(() => Promise.reject(error as Error))
+    }
     loaded.value = true
   }
 
-  async function add(document: unknown): Promise<Kept<Design> | undefined> {
-    const added = await trying(() => kept<Design>('/api/designs', document))
-    if (added) bags.value = [added, ...bags.value]
-    return added
+  /** Portraits are drawn after the save: those that are not yet are looked for a few times. */
+  function lookAgain(): void {
+    if (bags.value.every(({ drawn }) => drawn) || ++tries > MOST_TRIES) {
+      tries = 0
+      return
+    }
+    again = setTimeout(() => void refresh(), DRAWN_MS)
+  }
+
+  async function refresh(): Promise<void> {
+    const now = asked
+    const page = await pageFrom(0).catch(() => undefined)
+    if (!page || now !== asked) return
+    const fresh = new Map(page.bags.map(bag => [bag.id, bag]))
+    bags.value = bags.value.map(bag => fresh.get(bag.id) ?? bag)
+    lookAgain()
+  }
+
+  async function loadMore(): Promise<void> {
+    const now = asked
+    const page = await trying(() => pageFrom(bags.value.length))
+    if (!page || now !== asked) return
+    const there = new Set(bags.value.map(({ id }) => id))
+    bags.value = [...bags.value, ...page.bags.filter(({ id }) => !there.has(id))]
+    total.value = page.total
+  }
+
+  function add(document: unknown): Promise<Kept<Design> | undefined> {
+    return trying(() => kept<Design>('/api/designs', document))
   }
 
   /** A new bag, named so that it can be told from the others. */
-  function start(): Promise<Kept<Design> | undefined> {
-    const names = new Set(bags.value.map(({ document }) => document.name))
+  async function start(): Promise<Kept<Design> | undefined> {
+    const known = await trying(() => ask<Page>('/api/designs', { query: { find: 'New bag', from: 0 } }))
+    const names = new Set([...(known?.bags ?? []), ...bags.value].map(({ name }) => name))
     let number = 1
     while (names.has(number === 1 ? 'New bag' : `New bag ${number}`)) number++
-    return add(newDesign(number === 1 ? 'New bag' : `New bag ${number}`))
+    return known && add(newDesign(number === 1 ? 'New bag' : `New bag ${number}`))
+  }
+
+  function copy(id: string): Promise<Kept<Design> | undefined> {
+    return trying(() => ask<Kept<Design>>(`/api/designs/${id}/copy`, { method: 'POST', headers: { 'Save-Id': randomWord(20) } }))
   }
 
   /** Brings in a file that somebody exported. */
@@ -39,15 +124,23 @@ export const useBags = defineStore('bags', () => {
     return undefined
   }
 
-  async function remove(id: string): Promise<Kept<Design> | undefined> {
+  async function remove(id: string): Promise<ListedBag | undefined> {
     const gone = bags.value.find(bag => bag.id === id)
     const done = await trying(async () => {
-      await $fetch(`/api/designs/${id}`, { method: 'DELETE' })
+      await ask(`/api/designs/${id}`, { method: 'DELETE' })
       return true
     })
-    if (done) bags.value = bags.value.filter(bag => bag.id !== id)
-    return done ? gone : undefined
+    if (!done) return undefined
+    bags.value = bags.value.filter(bag => bag.id !== id)
+    total.value--
+    return gone
   }
 
-  return { bags, trouble, loaded, load, add, start, bringIn, remove }
+  /** Brings back what was thrown away, as it was. */
+  async function bringBack(id: string): Promise<void> {
+    await trying(() => ask(`/api/shelf/designs/${id}`, { method: 'POST' }))
+    await load()
+  }
+
+  return { bags, total, find, order, more, away, trouble, loaded, load, loadMore, add, start, copy, bringIn, remove, bringBack }
 })

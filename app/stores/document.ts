@@ -3,6 +3,8 @@ import { computed, ref, shallowRef } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { applyFix as fixed, edit as edited, type Edit, type Writable } from '~~/core/design/edit'
 import { type History, NO_HISTORY, record, redo as redone, undo as undone } from '~~/core/design/history'
+import { same } from '~~/core/design/merge'
+import { readDesign } from '~~/core/design/read'
 import { newDesign } from '~~/core/design/starter'
 import { type Draft, draft as drafted } from '~~/core/draft/draft'
 import type { Change, Fix } from '~~/core/part/finding'
@@ -14,16 +16,49 @@ export const useDocument = defineStore('document', () => {
   const isOpen = ref(false)
   const design = shallowRef<Design>(newDesign('No bag'))
   const history = shallowRef<History>(NO_HISTORY)
+  /** Why the last edit was not taken, in words; nothing after one that was. */
+  const refused = ref<string>()
+  /** That the program made a mistake with the bag as it is: it is drawn as it was before. */
+  const mistaken = ref(false)
   /** What is the same up to the first change is taken over from the draft before. */
-  const draft = computed<Draft>(before => drafted(design.value, before))
+  const draft = computed<Draft>((before) => {
+    const now = attempted(before)
+    return now ?? before ?? drafted(newDesign('No bag'))
+  })
   const undoLabel = computed(() => history.value.past.at(-1)?.label)
   const redoLabel = computed(() => history.value.future[0]?.label)
 
-  /** Takes a bag in hand, as it is kept: nothing of it can be undone yet. */
-  function put(bag: Design): void {
+  /** Drafts the bag in hand; nothing where that is beyond the program, which is its own mistake and must not take the screen away. */
+  function attempted(before: Draft | undefined): Draft | undefined {
+    try {
+      const now = drafted(design.value, before)
+      setMistaken(false)
+      return now
+    }
+    catch (error) {
+      console.error((error as Error).name)
+      setMistaken(true)
+      return undefined
+    }
+  }
+
+  function setMistaken(now: boolean): void {
+    if (mistaken.value !== now) queueMicrotask(() => (mistaken.value = now))
+  }
+
+  /** Takes a bag in hand, as it is kept, with what can be undone of it. */
+  function put(bag: Design, undoable: History = NO_HISTORY): void {
     design.value = bag
-    history.value = NO_HISTORY
+    history.value = undoable
+    refused.value = undefined
     isOpen.value = true
+  }
+
+  /** Takes over what was changed elsewhere. What was done here can still be undone as long as it stands where it stood. */
+  function adopt(bag: Design): void {
+    const standing = (lists: Design) => [lists.wall, lists.yarns, lists.repeats].map(list => list.map(({ id }) => id))
+    if (!same(standing(design.value), standing(bag))) history.value = NO_HISTORY
+    design.value = bag
   }
 
   /** Lets go of the bag. */
@@ -32,33 +67,53 @@ export const useDocument = defineStore('document', () => {
     history.value = NO_HISTORY
   }
 
-  function take({ design: next, edit }: { design: Design, edit?: Edit }): void {
-    if (!edit || !isOpen.value) return
+  /** Takes an edit that leaves the bag sound; another one is told and not taken. The same rules hold here and where it is saved. */
+  function take({ design: next, edit }: { design: Design, edit?: Edit }): string | undefined {
+    if (!edit || !isOpen.value) return undefined
+    const reading = readDesign(next)
+    refused.value = reading.ok ? undefined : reading.problems[0]!.message
+    if (!reading.ok) return refused.value
     history.value = record(history.value, edit)
     design.value = next
+    return undefined
   }
 
   /** Changes the bag; edits of one group, such as the keystrokes in a field, are undone together. */
-  function edit(label: string, recipe: (design: Writable<Design>) => void, group?: string): void {
-    take(edited(design.value, label, recipe, group))
+  function edit(label: string, recipe: (design: Writable<Design>) => void, group?: string): string | undefined {
+    return take(edited(design.value, label, recipe, group))
   }
 
-  /** Puts values in their places, all as one edit. */
-  function change(label: string, changes: readonly Change[], group?: string): void {
-    take(fixed(design.value, { label, changes }, group))
+  /** Puts values in their places, all as one edit; returns why it was not taken, if it was not. */
+  function change(label: string, changes: readonly Change[], group?: string): string | undefined {
+    return take(fixed(design.value, { label, changes }, group))
   }
 
-  function applyFix(fix: Fix): void {
-    take(fixed(design.value, fix))
+  function applyFix(fix: Fix): string | undefined {
+    return take(fixed(design.value, fix))
   }
 
   function step(move: typeof undone): void {
-    const after = move(design.value, history.value)
+    const after = stepped(move)
+    // What was done no longer fits the bag: it was changed elsewhere meanwhile.
+    if (!after || !readDesign(after.design).ok) {
+      history.value = NO_HISTORY
+      return
+    }
     history.value = after.history
     design.value = after.design
   }
 
+  function stepped(move: typeof undone): ReturnType<typeof undone> | undefined {
+    try {
+      return move(design.value, history.value)
+    }
+    catch {
+      return undefined
+    }
+  }
+
   return {
-    isOpen, design, draft, undoLabel, redoLabel, put, close, edit, change, applyFix, undo: () => step(undone), redo: () => step(redone),
+    isOpen, design, draft, history, refused, mistaken, undoLabel, redoLabel, put, adopt, close, edit, change, applyFix,
+    undo: () => step(undone), redo: () => step(redone),
   }
 })

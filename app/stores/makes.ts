@@ -1,10 +1,9 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
-import type { MakeDocument } from '~~/core/make/document'
 import { forget, type KeptMake, keptMakes } from '~/keeping/hookBox'
 import { readJson } from '~/reading/readJson'
 import { usePost } from './post'
-import { useTrying } from './records'
+import { ask, useTrying } from './records'
 
 /** A bag on the hook as it is listed. */
 export type ListedMake = Omit<KeptMake, 'upTo'>
@@ -19,7 +18,7 @@ export const useMakes = defineStore('makes', () => {
     const own = await keptMakes().catch(() => [])
     makes.value = sorted(own)
     try {
-      const known = await $fetch<ListedMake[]>('/api/makes')
+      const known = await ask<ListedMake[]>('/api/makes')
       const unknown = own.filter(({ id }) => !known.some(one => one.id === id))
       makes.value = sorted([...known, ...unknown])
       // Thrown away elsewhere, or not sent yet: asking tells which.
@@ -34,10 +33,10 @@ export const useMakes = defineStore('makes', () => {
     }
   }
 
-  async function remove(id: string): Promise<MakeDocument | undefined> {
-    const gone = await trying(() => $fetch<MakeDocument>(`/api/makes/${id}/export`))
-    const done = gone && await trying(async () => {
-      await $fetch(`/api/makes/${id}`, { method: 'DELETE' })
+  async function remove(id: string): Promise<ListedMake | undefined> {
+    const gone = makes.value.find(make => make.id === id)
+    const done = await trying(async () => {
+      await ask(`/api/makes/${id}`, { method: 'DELETE' })
       await forget(id)
       return true
     })
@@ -45,9 +44,15 @@ export const useMakes = defineStore('makes', () => {
     return done ? gone : undefined
   }
 
+  /** Brings back what was thrown off the hook, with all that happened to it. */
+  async function bringBack(id: string): Promise<void> {
+    await trying(() => ask(`/api/shelf/makes/${id}`, { method: 'POST' }))
+    await load()
+  }
+
   /** Keeps a make that comes from a file, or that was thrown away a moment ago. */
   async function add(document: unknown): Promise<ListedMake | undefined> {
-    const added = await trying(() => $fetch<ListedMake>('/api/makes', { method: 'POST', body: document as object }))
+    const added = await trying(() => ask<ListedMake>('/api/makes', { method: 'POST', body: document as object }))
     if (added) makes.value = sorted([added, ...makes.value])
     return added
   }
@@ -59,7 +64,7 @@ export const useMakes = defineStore('makes', () => {
     return undefined
   }
 
-  return { makes, trouble, load, remove, add, bringIn }
+  return { makes, trouble, load, remove, bringBack, add, bringIn }
 })
 
 function sorted(list: readonly ListedMake[]): ListedMake[] {

@@ -1,4 +1,5 @@
 import { ref } from 'vue'
+import { randomWord } from '~/keeping/newId'
 
 /** A document as the server keeps it. */
 export interface Kept<D> {
@@ -7,6 +8,8 @@ export interface Kept<D> {
   readonly createdAt: string
   readonly updatedAt: string
   readonly document: D
+  /** Why this program cannot read it. */
+  readonly unreadable?: readonly string[]
 }
 
 interface Refusal {
@@ -26,9 +29,23 @@ export function refusalLines(error: unknown): string[] {
   return [data?.message ?? `The program answered with ${statusCode}.`]
 }
 
+interface Ask {
+  readonly method?: 'GET' | 'POST' | 'PUT' | 'DELETE'
+  readonly body?: object | string
+  readonly query?: Readonly<Record<string, string | number>>
+  readonly headers?: Readonly<Record<string, string>>
+}
+
+/** Asks the server for something, or to do something; it throws what `refusalLines` reads. */
+export function ask<T>(path: string, asking: Ask = {}): Promise<T> {
+  return ($fetch as (path: string, asking: object) => Promise<unknown>)(path, { retry: 0, ...asking }) as Promise<T>
+}
+
 /** Gives the server a document to keep, whatever it holds: what is off is refused with the fields to change. */
 export function kept<D>(path: string, document: unknown): Promise<Kept<D>> {
-  return $fetch<Kept<D>>(path, { method: 'POST', body: JSON.stringify(document), headers: { 'Content-Type': 'application/json' } })
+  return ask<Kept<D>>(path, {
+    method: 'POST', body: JSON.stringify(document), headers: { 'Content-Type': 'application/json', 'Save-Id': randomWord(20) },
+  })
 }
 
 export function statusOf(error: unknown): number | undefined {

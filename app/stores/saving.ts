@@ -1,73 +1,210 @@
 import { defineStore } from 'pinia'
-import { ref, watch } from 'vue'
+import { ref, shallowRef, watch } from 'vue'
 import type { Design } from '~~/core/design/design'
+import { NO_HISTORY } from '~~/core/design/history'
+import { same } from '~~/core/design/merge'
+import { type DeskBag, type Hindrance, keepOnDesk, offDesk, onDesk, type SentSave } from '~/keeping/deskBox'
+import { fetchTheirs, newSave, sendSave, type Theirs, together } from '~/keeping/sendBag'
 import { useDocument } from './document'
-import { type Kept, refusalLines, statusOf } from './records'
+import { useNews } from './news'
+import { ask, type Kept, refusalLines, statusOf } from './records'
 
 /** How a bag's latest state stands with the server. */
 export type Saving = 'saved' | 'waiting' | 'saving' | 'failed' | 'overtaken' | 'refused'
 
-/** Typing rests this long before it is saved; a failed save is tried again after the longer while. */
+/** Typing rests this long before it is saved; a failed save is tried again after a while that doubles. */
 const REST_MS = 350
-const RETRY_MS = 3000
+const RETRY_MS = 2_000
+const LAST_RETRY_MS = 30_000
 
-/** Whether the bag in hand is saved: fetches it, sends what changed, and says what stands in the way. */
+const SAID: Readonly<Record<Exclude<Hindrance, 'refused'>, string>> = {
+  overtaken: 'This bag was changed elsewhere, where you changed it too. Yours is kept here: keep it as a copy, or open the other.',
+  gone: 'This bag was thrown away elsewhere. Yours is kept here: keep it as a copy, or bring the bag back.',
+}
+
+/**
+ * Whether the bag in hand is saved: fetches it, sends what changed, and says what stands in the way. From the first keystroke what is not
+ * saved is kept on this device, and found again.
+ */
 export const useSaving = defineStore('saving', () => {
   const bag = useDocument()
   const id = ref<string>()
   const state = ref<Saving>('saved')
   const trouble = ref<string[]>([])
+  /** Why the bag cannot be read, where it is there and broken: it can be saved to a file. */
+  const unreadable = ref(false)
+  /** That work was found which the server did not have. */
+  const found = ref(false)
+  const lastTheirs = shallowRef<Theirs>()
 
   let revision = 0
   let onServer: Design | undefined
+  let sent: SentSave | undefined
+  let why: Hindrance | undefined
+  let retryMs = RETRY_MS
   let timer: ReturnType<typeof setTimeout> | undefined
   let flushing: Promise<void> | undefined
 
-  const isUnsaved = () => bag.isOpen && bag.design !== onServer
+  const isUnsaved = () => bag.isOpen && onServer !== undefined && bag.design !== onServer
+
+  const news = useNews((told) => {
+    if (told.bag === id.value && told.revision > revision && bag.isOpen) meet({ revision: told.revision, document: told.design })
+  })
+
+  /** Writes down how the bag is here. */
+  function keep(): Promise<void> {
+    if (!id.value || !bag.isOpen || !onServer) return Promise.resolve()
+    const kept: DeskBag = {
+      id: id.value, revision, base: onServer, design: bag.design, unsaved: isUnsaved() || sent !== undefined, history: bag.history,
+      at: Date.now(), ...(sent ? { sent } : {}), ...(why ? { why, words: trouble.value } : {}),
+    }
+    return keepOnDesk(kept).catch(() => {})
+  }
 
   async function open(wanted: string): Promise<void> {
     if (id.value === wanted && bag.isOpen) return
-    await flush()
-    close()
+    await leave()
     id.value = wanted
-    try {
-      const kept = await $fetch<Kept<Design>>(`/api/designs/${encodeURIComponent(wanted)}`)
-      if (id.value !== wanted) return
-      revision = kept.revision
-      onServer = kept.document
-      bag.put(kept.document)
+    const [desk, server] = await Promise.all([onDesk(wanted), fetchKept(wanted)])
+    if (id.value !== wanted) return
+    if (server.kept?.unreadable) {
+      unreadable.value = true
+      trouble.value = ['This bag cannot be read by this program. Save it to a file as it is, or throw it away.', ...server.kept.unreadable]
+      return
     }
-    catch (error) {
+    if (desk?.unsaved || (desk && server.away)) takeUp(desk, server.kept)
+    else if (server.kept) begin(server.kept, desk)
+    else {
       id.value = undefined
-      trouble.value = refusalLines(error)
+      trouble.value = server.words
     }
   }
 
+  interface Fetched {
+    readonly kept?: Kept<Design>
+    readonly away: boolean
+    readonly words: string[]
+  }
+
+  async function fetchKept(wanted: string): Promise<Fetched> {
+    try {
+      return { kept: await ask<Kept<Design>>(`/api/designs/${encodeURIComponent(wanted)}`), away: false, words: [] }
+    }
+    catch (error) {
+      const status = statusOf(error)
+      return { away: status === undefined || status >= 500, words: refusalLines(error) }
+    }
+  }
+
+  /** A bag as the server has it; what was undone and done here can go on being so, if nothing came between. */
+  function begin(kept: Kept<Design>, desk: DeskBag | undefined): void {
+    revision = kept.revision
+    onServer = kept.document
+    bag.put(kept.document, desk && desk.revision === kept.revision && same(desk.design, kept.document) ? desk.history : NO_HISTORY)
+    void keep()
+  }
+
+  /** Takes up what was left here: it is saved, put together with what came meanwhile, or offered as a copy. */
+  function takeUp(desk: DeskBag, kept: Kept<Design> | undefined): void {
+    revision = desk.revision
+    onServer = desk.base
+    sent = desk.sent
+    bag.put(desk.design, desk.history)
+    found.value = desk.unsaved
+    if (!desk.unsaved) {
+      // What is here is what the server had; that it is away is said by the first thing that is to be saved.
+      onServer = bag.design
+      return
+    }
+    if (kept && kept.revision > revision && !sent) meet(kept)
+    else onChange()
+  }
+
+  /** Another window or device has saved: what is here is put together with that. */
+  function meet(theirs: Theirs): void {
+    const before = bag.design
+    const design = isUnsaved() ? together({ base: onServer!, design: before }, theirs) : theirs.document
+    lastTheirs.value = theirs
+    if (!design) return hinder('overtaken')
+    revision = theirs.revision
+    onServer = theirs.document
+    sent = undefined
+    bag.adopt(same(design, theirs.document) ? theirs.document : design)
+    if (isUnsaved()) onChange()
+    else settle()
+  }
+
+  function hinder(hindrance: Hindrance, words?: readonly string[]): void {
+    why = hindrance
+    state.value = hindrance === 'refused' ? 'refused' : 'overtaken'
+    trouble.value = words ? [...words] : [SAID[hindrance as 'gone']]
+    void keep()
+  }
+
+  /** All is saved. */
+  function settle(): void {
+    why = undefined
+    retryMs = RETRY_MS
+    trouble.value = []
+    found.value = false
+    state.value = 'saved'
+    void keep()
+  }
+
   function onChange(): void {
-    if (!isUnsaved() || state.value === 'overtaken') return
+    if (!isUnsaved()) {
+      if (bag.isOpen && state.value === 'waiting') settle()
+      return
+    }
+    void keep()
+    if (state.value === 'overtaken') return
     state.value = 'waiting'
     clearTimeout(timer)
     timer = setTimeout(() => void flush(), REST_MS)
   }
   watch(() => bag.design, onChange, { flush: 'sync' })
 
-  async function send(design: Design): Promise<void> {
+  async function sendNow(): Promise<void> {
+    const of = id.value!
     state.value = 'saving'
-    try {
-      const saved = await $fetch<{ revision: number }>(`/api/designs/${id.value}`, {
-        method: 'PUT', body: { revision, document: design }, keepalive: true,
-      })
-      revision = saved.revision
-      onServer = design
-      trouble.value = []
-      state.value = bag.design === design ? 'saved' : 'waiting'
+    // A save that was not answered is sent again first, as it was: it may have been kept.
+    const sending = (sent ??= newSave(bag.design))
+    void keep()
+    const answer = await sendSave(of, revision, sending)
+    if (id.value !== of) return
+    if (answer.is === 'away') {
+      trouble.value = [...answer.words]
+      state.value = 'failed'
+      timer = setTimeout(() => void flush(), retryMs)
+      retryMs = Math.min(LAST_RETRY_MS, retryMs * 2)
+      return
     }
-    catch (error) {
-      const status = statusOf(error)
-      trouble.value = refusalLines(error)
-      state.value = status === 409 || status === 404 ? 'overtaken' : status === 422 ? 'refused' : 'failed'
-      if (state.value === 'failed') timer = setTimeout(() => void flush(), RETRY_MS)
+    sent = undefined
+    if (answer.is === 'kept') {
+      revision = answer.revision
+      onServer = sending.design
+      news.tell({ bag: of, revision, design: sending.design })
+      if (same(bag.design, sending.design)) {
+        onServer = bag.design
+        settle()
+      }
+      else {
+        state.value = 'waiting'
+        void keep()
+      }
     }
+    else if (answer.is === 'refused') hinder('refused', answer.words)
+    else if (answer.is === 'gone') hinder('gone')
+    else await overtaken(of)
+  }
+
+  async function overtaken(of: string): Promise<void> {
+    const theirs = await fetchTheirs(of)
+    if (id.value !== of) return
+    if (theirs === 'gone') return hinder('gone')
+    if (theirs) return meet(theirs)
+    state.value = 'failed'
+    timer = setTimeout(() => void flush(), retryMs)
   }
 
   /** Saves what is not saved yet, one save after the other, until nothing is left or one fails. */
@@ -78,20 +215,52 @@ export const useSaving = defineStore('saving', () => {
   }
 
   async function saveUntilKept(): Promise<void> {
-    while (isUnsaved() && state.value !== 'overtaken') {
-      await send(bag.design)
+    while ((isUnsaved() || sent) && state.value !== 'overtaken') {
+      await sendNow()
       if (state.value !== 'saved' && state.value !== 'waiting') return
     }
+  }
+
+  /** Looks whether the bag was saved elsewhere meanwhile. */
+  async function look(): Promise<void> {
+    const of = id.value
+    if (!of || !bag.isOpen || state.value !== 'saved') return
+    const theirs = await fetchTheirs(of)
+    if (id.value === of && theirs && theirs !== 'gone' && theirs.revision > revision) meet(theirs)
+  }
+
+  /** Leaves the bag: what the server does not take stays on this device, and is told in the list. */
+  async function leave(): Promise<void> {
+    await flush()
+    await keep()
+    close()
   }
 
   /** Lets go of the bag: what was changed elsewhere can then be opened afresh. */
   function close(): void {
     clearTimeout(timer)
     id.value = undefined
+    onServer = sent = why = undefined
+    retryMs = RETRY_MS
     bag.close()
     state.value = 'saved'
     trouble.value = []
+    unreadable.value = found.value = false
   }
 
-  return { id, state, trouble, open, flush, close }
+  /** Throws away what is only here. */
+  async function giveUp(): Promise<void> {
+    const of = id.value
+    close()
+    if (of) await offDesk(of)
+  }
+
+  /** Throws away what is only here, and takes what the server has. */
+  async function openAnew(): Promise<void> {
+    const of = id.value
+    await giveUp()
+    if (of) await open(of)
+  }
+
+  return { id, state, trouble, unreadable, found, open, flush, leave, close, giveUp, openAnew, look }
 })

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/design/design'
 import { readJson } from '~/reading/readJson'
-import { type Kept, kept, useTrying } from './records'
+import { ask, type Kept, kept, useTrying } from './records'
 
 /** The swatches kept in the house. */
 export const useSwatches = defineStore('swatches', () => {
@@ -10,7 +10,7 @@ export const useSwatches = defineStore('swatches', () => {
   const { trouble, trying } = useTrying()
 
   async function load(): Promise<void> {
-    const found = await trying(() => $fetch<Kept<SwatchDocument>[]>('/api/swatches'))
+    const found = await trying(() => ask<Kept<SwatchDocument>[]>('/api/swatches'))
     if (found) swatches.value = found
   }
 
@@ -29,7 +29,7 @@ export const useSwatches = defineStore('swatches', () => {
 
   async function save(old: Kept<SwatchDocument>, document: SwatchDocument): Promise<boolean> {
     const saved = await trying(() =>
-      $fetch<{ revision: number, updatedAt: string }>(`/api/swatches/${old.id}`, {
+      ask<{ revision: number, updatedAt: string }>(`/api/swatches/${old.id}`, {
         method: 'PUT',
         body: { revision: old.revision, document },
       }),
@@ -38,13 +38,21 @@ export const useSwatches = defineStore('swatches', () => {
     return saved !== undefined
   }
 
-  async function remove(id: string): Promise<void> {
+  async function remove(id: string): Promise<Kept<SwatchDocument> | undefined> {
+    const gone = swatches.value.find(kept => kept.id === id)
     const done = await trying(async () => {
-      await $fetch(`/api/swatches/${id}`, { method: 'DELETE' })
+      await ask(`/api/swatches/${id}`, { method: 'DELETE' })
       return true
     })
     if (done) swatches.value = swatches.value.filter(kept => kept.id !== id)
+    return done ? gone : undefined
   }
 
-  return { swatches, trouble, load, add, bringIn, save, remove }
+  /** Brings back what was thrown away, as it was. */
+  async function bringBack(id: string): Promise<void> {
+    await trying(() => ask(`/api/shelf/swatches/${id}`, { method: 'POST' }))
+    await load()
+  }
+
+  return { swatches, trouble, load, add, bringIn, save, remove, bringBack }
 })

@@ -25,6 +25,11 @@ export const useView = defineStore('view', () => {
     looked.value = fix && fixed(bag.design, fix).design
   }
 
+  /** Shows another state of the bag in its place. */
+  function lookAt(design: Design): void {
+    looked.value = design
+  }
+
   watch(() => bag.design, () => look(), { flush: 'sync' })
   watch(() => bag.isOpen, () => {
     selected.value = 'bag'
@@ -33,5 +38,5 @@ export const useView = defineStore('view', () => {
     look()
   }, { flush: 'sync' })
 
-  return { selected, shown, pulled, threaded, handlesAs, look }
+  return { selected, shown, pulled, threaded, handlesAs, look, lookAt }
 })

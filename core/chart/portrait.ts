@@ -32,6 +32,8 @@ export interface Layer {
 export interface Portrait {
   readonly wideCm: number
   readonly tallCm: number
+  /** Its walls curve away at both sides. */
+  readonly round: boolean
   readonly layers: readonly Layer[]
   readonly facts: string
   readonly rounds: number
@@ -46,7 +48,8 @@ const FEW_LINES = 3
 const MOST_BANDS = 12
 const MOST_LAYERS = 60
 
-const n = (value: number) => String(Math.round(value * 10) / 10)
+const tenth = (value: number) => Math.round(value * 10) / 10
+const n = (value: number) => String(tenth(value))
 const rounded = (path: string) => path.replace(/-?\d*\.\d+/g, figure => n(Number(figure)))
 
 interface Band {
@@ -100,12 +103,13 @@ function cordsOf({ courses, most }: Band): string {
   const loops = Math.min(MOST_LINES, Math.max(2, first.worked.edge.count / 2))
   const loopCm = (2 * widest) / loops
   const asideCm = (courses.length * loopCm) / 2
-  const lines: string[] = []
-  for (let x = -widest - asideCm; x < widest + asideCm; x += loopCm) {
-    if (x + asideCm > -widest) lines.push(`M${n(x)} ${n(-first.bottomCm)}l${n(asideCm)} ${n(-tallCm)}`)
-    if (x - asideCm < widest) lines.push(`M${n(x)} ${n(-first.bottomCm)}l${n(-asideCm)} ${n(-tallCm)}`)
-  }
-  return someOf(lines, 2 * most).join('')
+  const feet: number[] = []
+  for (let x = -widest - asideCm; x < widest; x += loopCm) feet.push(x)
+  // What leans one way is met by its mirror image.
+  return someOf(feet, 2 * most)
+    .flatMap(x => [[x, asideCm], [-x, -asideCm]] as const)
+    .map(([foot, aside]) => `M${n(foot)} ${n(-first.bottomCm)}l${n(aside)} ${n(-tallCm)}`)
+    .join('')
 }
 
 function bandLayer(band: Band, colour: string): Layer {
@@ -158,8 +162,9 @@ export function portraitOf(draft: Draft): Portrait {
   const { sizes } = draft
   const stop = draft.findings.find(({ weight }) => weight === 'stop')
   return {
-    wideCm: Math.max(1, ...courses.map(({ outline }) => outline.lengthCm), standing(sizes.floor, sizes.mouth.cm).lengthCm),
-    tallCm: Math.max(1, sizes.withHandles?.emptyCm ?? sizes.height.cm),
+    wideCm: tenth(Math.max(1, ...courses.map(({ outline }) => outline.lengthCm), standing(sizes.floor, sizes.mouth.cm).lengthCm)),
+    tallCm: tenth(Math.max(1, sizes.withHandles?.emptyCm ?? sizes.height.cm)),
+    round: sizes.floor.shape === 'disc' || sizes.floor.shape === 'stadium',
     facts: factsOf(draft), rounds: sizes.rounds, stitches: sizes.stitches,
     layers: [
       ...straps.filter(({ as }) => as === 'behind'), ...(top ? [mouthOf(top, yarn(top.colour))] : []),

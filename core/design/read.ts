@@ -37,7 +37,8 @@ function tellErrors(errors: readonly ValidationError[], problems: Problem[], abo
 /** Stitches narrower or wider than this are a slip of the pen, whatever the yarn (from memory). */
 const STITCH_CM = { least: 0.05, most: 12 }
 
-function gaugeProblems(gauge: DesignGauge): Problem[] {
+/** What no stitch of a gauge could be: too narrow, too wide, or none at all. */
+export function gaugeProblems(gauge: DesignGauge): Problem[] {
   const measured = FABRIC_KINDS.filter(kind => gauge.measured[kind])
   if (measured.length === 0) return [{ field: 'gauge.measured', message: 'must hold at least one measured stitch: sc, hdc, dc or tr' }]
   return [

@@ -5,11 +5,12 @@
 
 /** Signs that XML, terminals and printers choke on (XML 1.0, 2.2: control characters, halves of pairs, non-characters). */
 // eslint-disable-next-line no-control-regex -- these are the very signs that are taken out
-const UNPRINTABLE = /[\u0000-\u001f\u007f-\u009f\u2028\u2029\ufffe\uffff]+|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g
+const UNPRINTABLE = /[\u0000-\u001f\u007f-\u009f\u2028\u2029\ufffe\uffff]+/g
+const HALVES = /[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g
 
 /** A maker's words on one line, without signs that nothing can print. */
 export function oneLine(text: string): string {
-  return text.replace(UNPRINTABLE, ' ')
+  return text.replace(UNPRINTABLE, ' ').replace(HALVES, ' ')
 }
 
 /** A maker's words in XML. */

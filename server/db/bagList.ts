@@ -74,10 +74,11 @@ export function bagListIn(db: Database.Database): BagList {
   const found = `${there} AND (name LIKE @pattern ESCAPE '\\' OR json_extract(document, '$.note') LIKE @pattern ESCAPE '\\')`
   const columns = 'id, name, revision, updated_at, portrait, portrait_of'
   type Asked = { pattern: string, from: number, most: number }
+  const listOf = (which: string, order: BagOrder) =>
+    db.prepare<[Asked], Row>(`SELECT ${columns} ${which} ORDER BY ${ORDERED[order]} LIMIT @most OFFSET @from`)
   const pages = Object.fromEntries(
     BAG_ORDERS.flatMap(order => [
-      [order, db.prepare<[Asked], Row>(`SELECT ${columns} ${there} AND @pattern = '%%' ORDER BY ${ORDERED[order]} LIMIT @most OFFSET @from`)],
-      [`${order} found`, db.prepare<[Asked], Row>(`SELECT ${columns} ${found} ORDER BY ${ORDERED[order]} LIMIT @most OFFSET @from`)],
+      [order, listOf(`${there} AND @pattern = '%%'`, order)], [`${order} found`, listOf(found, order)],
     ]),
   ) as Record<string, Database.Statement<[Asked], Row>>
   const total = db.prepare<[], { n: number }>(`SELECT count(*) AS n ${there}`)

@@ -3,7 +3,8 @@ import { dirname, resolve } from 'node:path'
 import Database from 'better-sqlite3'
 import { migrate } from './migrate'
 import { MIGRATIONS } from './migrations'
-import { RecordsTrouble, troubleOf, troubleWith } from './trouble'
+import type { RecordsTrouble } from './trouble'
+import { troubleOf, troubleWith } from './trouble'
 
 /** Where the records are kept: FAIR_HOLLOW_DB, or a file in the folder that the program was started from. */
 export function databasePath(): string {

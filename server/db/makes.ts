@@ -76,7 +76,9 @@ export function makesIn(db: Database.Database): Makes {
   const bringBack = db.prepare<[string]>('UPDATE makes SET removed_at = NULL WHERE id = ? AND removed_at IS NOT NULL')
   const forget = db.prepare<[string]>('DELETE FROM makes WHERE id = ? AND removed_at IS NOT NULL')
   const bury = db.prepare<[string, string]>('INSERT OR REPLACE INTO makes_removed (id, removed_at) VALUES (?, ?)')
-  const buried = db.prepare<[{ id: string }]>('SELECT 1 FROM makes_removed WHERE id = @id UNION ALL SELECT 1 FROM makes WHERE id = @id AND removed_at IS NOT NULL')
+  const buried = db.prepare<[{ id: string }]>(
+    'SELECT 1 FROM makes_removed WHERE id = @id UNION ALL SELECT 1 FROM makes WHERE id = @id AND removed_at IS NOT NULL',
+  )
 
   const keep = db.transaction((id: string, events: readonly MakeEvent[], progress?: Progress): boolean => {
     const now = new Date().toISOString()

@@ -19,7 +19,7 @@ export class RecordsTrouble extends Error {
 const WORDS: Readonly<Record<TroubleCode, (path: string) => string>> = {
   'read-only': path => `The records in ${path} can be read but not written. Nothing that was saved is lost. Make the file and its folder `
     + 'writable, or name another file in FAIR_HOLLOW_DB, and start again.',
-  'full': path => `The disk that holds ${path} is full. What was saved before is safe; what you change now is kept in the browser. Free some `
+  'full': path => `The disk that holds ${path} is full. What was saved is safe; what you change is kept in the browser. Free some `
     + 'room: the page then saves by itself.',
   'locked': path => `Another program holds ${path}. What was saved is safe; what you change now is kept in the browser and saved once the `
     + 'other program lets go.',
@@ -27,12 +27,12 @@ const WORDS: Readonly<Record<TroubleCode, (path: string) => string>> = {
     + 'what can still be read of the damaged file is brought over.',
   'no-database': path => `${path} is not a file of Fair Hollow's records. It was left as it is. Name the right file in FAIR_HOLLOW_DB, or `
     + 'take that one out of the way, and start again.',
-  'folder': path => `The folder for ${path} cannot be made or written to. Nothing was changed. Make it writable, or name a file elsewhere in `
-    + 'FAIR_HOLLOW_DB, and start again.',
+  'folder': path => `The folder for ${path} cannot be made or written to. Nothing was changed. Make it writable, or name a file elsewhere `
+    + 'in FAIR_HOLLOW_DB, and start again.',
   'unreadable': path => `${path} cannot be opened. Nothing was changed. See that it is a file and that you may read it, or name another in `
     + 'FAIR_HOLLOW_DB, and start again.',
-  'later': path => `${path} was written by a later version of Fair Hollow. It was left as it is. Start that version, or name another file in `
-    + 'FAIR_HOLLOW_DB.',
+  'later': path => `${path} was written by a later version of Fair Hollow. It was left as it is. Start that version, or name another file `
+    + 'in FAIR_HOLLOW_DB.',
   'io': path => `The disk failed while the records in ${path} were read or written. What was acknowledged before is on it if the disk is `
     + 'sound. See to the disk, and start again.',
 }

@@ -64,4 +64,3 @@ export function versionsIn(db: Database.Database): Versions {
     },
   }
 }
-

@@ -2,7 +2,7 @@ import { isIP } from 'node:net'
 import { networkInterfaces } from 'node:os'
 
 /*
- * Where the program is reached: which names and addresses are its own, so that a stranger's name that was made to point here is turned away.
+ * Where the program is reached: which names and addresses are its own, so that a stranger's name for it is turned away.
  */
 
 /** Whether an address or name can only mean this very machine. */

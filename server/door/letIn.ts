@@ -19,15 +19,21 @@ export const pairing = new Pairing()
 let wrongPhrases = 0
 const MOST_PHRASES = 50
 
-const SCRIPT = 'const c=location.hash.slice(1);if(c){document.querySelector("input[name=code]").value=c;history.replaceState(null,"",location.pathname)}'
+/** Letters that the phone's camera read come behind the sign that browsers do not send. */
+const SCRIPT = 'const c=location.hash.slice(1);if(c){document.querySelector("input[name=code]").value=c;'
+  + 'history.replaceState(null,"",location.pathname)}'
 const HASH = `'sha256-${createHash('sha256').update(SCRIPT).digest('base64')}'`
 
-const STYLE = 'body{font:18px/1.5 system-ui,sans-serif;margin:0;background:#f6f0e3;color:#2b2a28}main{max-width:24rem;margin:12vh auto;padding:0 1.4rem}'
-  + 'h1{font-size:1.5rem;margin:0 0 .4rem}label{display:block;font-weight:600;margin-top:1rem}input{font:inherit;width:100%;box-sizing:border-box;'
-  + 'padding:.7rem;border:1px solid #6d665a;border-radius:.4rem;background:#fffdf8;color:inherit}input[name=code]{letter-spacing:.3em;'
-  + 'text-transform:uppercase}button{font:inherit;font-weight:600;margin-top:1.2rem;padding:.7rem 1.4rem;border:0;border-radius:.4rem;'
-  + 'background:#7c1f4e;color:#fff}p.no{border-left:4px solid #7c1f4e;padding-left:.8rem}@media(prefers-color-scheme:dark){body{background:#211f1c;'
-  + 'color:#f3ebdc}input{background:#2b2825;border-color:#a59b8a}button{background:#e9a9c6;color:#2b2a28}}'
+const STYLE = 'body{font:18px/1.5 system-ui,sans-serif;margin:0;background:#f6f0e3;color:#2b2a28}'
+  + 'main{max-width:24rem;margin:12vh auto;padding:0 1.4rem}h1{font-size:1.5rem;margin:0 0 .4rem}'
+  + 'label{display:block;font-weight:600;margin-top:1rem}'
+  + 'input{font:inherit;width:100%;box-sizing:border-box;padding:.7rem;border:1px solid #6d665a;border-radius:.4rem;'
+  + 'background:#fffdf8;color:inherit}'
+  + 'input[name=code]{letter-spacing:.3em;text-transform:uppercase}'
+  + 'button{font:inherit;font-weight:600;margin-top:1.2rem;padding:.7rem 1.4rem;border:0;border-radius:.4rem;background:#7c1f4e;color:#fff}'
+  + 'p.no{border-left:4px solid #7c1f4e;padding-left:.8rem}'
+  + '@media(prefers-color-scheme:dark){body{background:#211f1c;color:#f3ebdc}input{background:#2b2825;border-color:#a59b8a}'
+  + 'button{background:#e9a9c6;color:#2b2a28}}'
 
 const SAID: Readonly<Record<Tried, string>> = {
   'let-in': '',
@@ -41,7 +47,8 @@ function pageOf(byPhrase: boolean, tried?: Tried): string {
     : '<label for="c">The six letters on the screen</label><input id="c" name="code" autocomplete="off" autocapitalize="characters" '
       + 'spellcheck="false" maxlength="12" required>'
   return `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1">`
-    + `<title>Fair Hollow: let this machine in</title><style>${STYLE}</style><main><h1>Fair Hollow</h1><p>This machine has not been let in yet.</p>`
+    + `<title>Fair Hollow: let this machine in</title><style>${STYLE}</style><main><h1>Fair Hollow</h1>`
+    + `<p>This machine has not been let in yet.</p>`
     + `${tried && tried !== 'let-in' ? `<p class="no" role="alert">${SAID[tried]}</p>` : ''}<form method="post" action="${LET_IN}">${asks}`
     + '<label for="n">What to call this machine</label><input id="n" name="name" value="my phone" maxlength="40">'
     + `<button>Let me in</button></form></main><script>${SCRIPT}</script></html>`

@@ -14,10 +14,11 @@ export interface Certificate {
 }
 
 /** The certificate that two variables name, none if they do not, or what is wrong with it. */
-export function certificateIn({ FAIR_HOLLOW_CERT, FAIR_HOLLOW_KEY }: NodeJS.ProcessEnv): Certificate | undefined | { readonly words: string } {
+export function certificateIn(environment: NodeJS.ProcessEnv): Certificate | undefined | { readonly words: string } {
+  const { FAIR_HOLLOW_CERT, FAIR_HOLLOW_KEY } = environment
   if (!FAIR_HOLLOW_CERT && !FAIR_HOLLOW_KEY) return undefined
   if (!FAIR_HOLLOW_CERT || !FAIR_HOLLOW_KEY)
-    return { words: 'FAIR_HOLLOW_CERT and FAIR_HOLLOW_KEY go together: name the files of the certificate and of its key. Nothing was started.' }
+    return { words: 'FAIR_HOLLOW_CERT and FAIR_HOLLOW_KEY go together: name the files of both. Nothing was started.' }
   try {
     return { cert: readFileSync(FAIR_HOLLOW_CERT, 'utf8'), key: readFileSync(FAIR_HOLLOW_KEY, 'utf8') }
   }

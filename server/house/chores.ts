@@ -29,17 +29,21 @@ function quietly(chore: () => unknown): void {
 }
 
 const LOOK_MS = 2_000
+const NEWS = {
+  'written-anew': 'was deleted while the program ran; it was written anew, whole.',
+  'another-file': 'was replaced by another file, which is used now.',
+}
 
 /** Begins the chores; returns what ends them. */
 export function beginChores(): () => void {
   quietly(() => copyIfDue(new Date(), HOUR_MS))
   quietly(() => clearAside(new Date()))
   const timers = [
-    setInterval(() => quietly(() => copyIfDue(new Date(), DAILY_MS)), HOUR_MS / 2), setInterval(() => quietly(() => clearAside(new Date())), HOUR_MS),
+    setInterval(() => quietly(() => copyIfDue(new Date(), DAILY_MS)), HOUR_MS / 2),
+    setInterval(() => quietly(() => clearAside(new Date())), HOUR_MS),
     setInterval(() => quietly(() => {
       const news = lookAfterFile()
-      if (news === 'written-anew') process.stderr.write(`${databasePath()} was deleted while the program ran; it was written anew, whole.\n`)
-      if (news === 'another-file') process.stderr.write(`${databasePath()} was replaced by another file, which is used now.\n`)
+      if (news !== 'as-it-was') process.stderr.write(`${databasePath()} ${NEWS[news]}\n`)
     }), LOOK_MS),
   ]
   for (const timer of timers) timer.unref()

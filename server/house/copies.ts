@@ -104,7 +104,7 @@ export function copyAtOnce(db: Database.Database, path: string, why: Reason, now
   return finished(part, path)
 }
 
-/** Puts a copy in the place of the records, which nobody may have open: what was written ahead for the old ones must not be read into it. */
+/** Puts a copy in the place of the records, which nobody may have open; what was written ahead for the old ones goes with them. */
 export function putInPlace(copy: string, path: string): void {
   const part = `${path}.part`
   copyFileSync(copy, part)
@@ -117,9 +117,9 @@ export function putInPlace(copy: string, path: string): void {
 export function lastChange(db: Database.Database): string {
   return String(
     db.prepare(
-      `SELECT max(at) FROM (
-         SELECT max(updated_at) AS at FROM designs UNION ALL SELECT max(updated_at) FROM swatches UNION ALL SELECT max(updated_at) FROM makes
-         UNION ALL SELECT max(removed_at) FROM designs UNION ALL SELECT max(removed_at) FROM swatches UNION ALL SELECT max(removed_at) FROM makes)`,
+      `SELECT max(at) FROM (${['designs', 'swatches', 'makes']
+        .map(table => `SELECT max(max(updated_at), coalesce(max(removed_at), '')) AS at FROM ${table}`)
+        .join(' UNION ALL ')})`,
     ).pluck().get() ?? '',
   )
 }

@@ -62,7 +62,8 @@ export class Sheet {
     this.scale = large ? 1.5 : 1
     this.width = width - 2 * MARGIN
     this.doc = new PDFDocument({
-      font: fonts.plain as never, size: [...PAPERS[paper]], margins: { left: MARGIN, right: MARGIN, top: MARGIN, bottom: MARGIN + FOOT }, bufferPages: true,
+      font: fonts.plain as never, size: [...PAPERS[paper]], bufferPages: true,
+      margins: { left: MARGIN, right: MARGIN, top: MARGIN, bottom: MARGIN + FOOT },
       info: { Title: title, Creator: 'Fair Hollow' }, lang: 'en',
     })
     this.doc.on('data', (chunk: Buffer) => this.bytes.push(chunk))

@@ -24,6 +24,7 @@ export default defineNitroPlugin((nitro) => {
   }
   nitro.hooks.hook('render:response', (response) => {
     if (typeof response.body !== 'string') return
-    response.headers = { ...response.headers, 'content-security-policy': contentPolicy(scriptsIn(response.body)), 'cache-control': 'no-cache' }
+    const policy = contentPolicy(scriptsIn(response.body))
+    response.headers = { ...response.headers, 'content-security-policy': policy, 'cache-control': 'no-cache' }
   })
 })

@@ -38,8 +38,8 @@ export function packHouse(path: string): Uint8Array {
           put(sort, name, `${JSON.stringify(JSON.parse(document), null, 2)}\n`)
       }
       const events = db.prepare('SELECT event FROM make_events WHERE make = ? ORDER BY number').pluck()
-      const makes = db.prepare('SELECT id, name FROM makes WHERE removed_at IS NULL ORDER BY created_at').all() as { id: string, name: string }[]
-      for (const { id, name } of makes) {
+      const makes = db.prepare('SELECT id, name FROM makes WHERE removed_at IS NULL ORDER BY created_at').all()
+      for (const { id, name } of makes as { id: string, name: string }[]) {
         const own = (events.all(id) as string[]).map(event => JSON.parse(event) as MakeEvent)
         put('make', name, `${JSON.stringify(makeDocument(name, own), null, 2)}\n`)
       }

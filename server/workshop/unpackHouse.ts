@@ -106,5 +106,6 @@ export function unpackHouse(path: string, bytes: Uint8Array): Unpacked {
   }
   const known = signsIn(path)
   const files = Object.entries(packed).map(([file, content]) => readFile(file, strFromU8(content), known))
-  return files.length > 0 ? { ok: true, files } : { ok: false, why: 'There is no document of Fair Hollow in this file. Nothing was brought in.' }
+  if (files.length > 0) return { ok: true, files }
+  return { ok: false, why: 'There is no document of Fair Hollow in this file. Nothing was brought in.' }
 }

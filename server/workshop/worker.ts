@@ -19,7 +19,8 @@ parentPort?.on('message', ({ number, kind, takes }: Order) => {
       gives => parentPort!.postMessage({ number, gives } satisfies Delivery),
       (error: unknown) => {
         const { name = 'Error', stack = '' } = error as Error
-        parentPort!.postMessage({ number, failed: [name, ...stack.split('\n').filter(line => /^\s+at /.test(line))].join('\n') } satisfies Delivery)
+        const frames = stack.split('\n').filter(line => /^\s+at /.test(line))
+        parentPort!.postMessage({ number, failed: [name, ...frames].join('\n') } satisfies Delivery)
       },
     )
 })

@@ -60,7 +60,9 @@ function hire(): Bench {
     if ('gives' in delivery) finish(bench, job => job.done(delivery.gives))
     else finish(bench, job => job.failed(new JobFailed('mistake', delivery.failed)))
   })
-  worker.on('error', error => goHome(bench, new JobFailed((error as NodeJS.ErrnoException).code === 'ERR_WORKER_OUT_OF_MEMORY' ? 'too-much' : 'mistake', error.name)))
+  worker.on('error', (error: NodeJS.ErrnoException) => {
+    goHome(bench, new JobFailed(error.code === 'ERR_WORKER_OUT_OF_MEMORY' ? 'too-much' : 'mistake', error.name))
+  })
   worker.on('exit', () => goHome(bench, new JobFailed('mistake')))
   benches.push(bench)
   return bench

@@ -10,7 +10,7 @@ import { casingsOf } from '~~/core/draft/casing'
 import type { Draft, DraftPart } from '~~/core/draft/draft'
 import { wallPartOf } from '~~/core/draft/part'
 import type { Where } from '~~/core/handle/onRim'
-import { insideShade, threadLine } from '~/looks/yarnShade'
+import { insideShade, ROUNDNESS, threadLine } from '~/looks/yarnShade'
 
 /** The bag standing, from the front, in centimetres with its floor's middle at (0, 0). */
 const props = withDefaults(
@@ -64,9 +64,6 @@ const nudgeOf = (part: DraftPart) => (wallPartOf(part) as Partial<Where> | undef
 const colours = computed(() => Object.fromEntries(props.draft.design.yarns.map(({ id, colour }) => [id, colour])))
 const top = computed(() => courses.value.at(-1))
 const rounded = computed(() => props.draft.sizes.floor.shape === 'disc' || props.draft.sizes.floor.shape === 'stadium')
-
-/** Light and shade across a round bag: from its left edge to its right one. */
-const ROUNDNESS = [[0, '#000', 0.26], [0.22, '#000', 0.08], [0.5, '#fff', 0.08], [0.78, '#000', 0.08], [1, '#000', 0.26]] as const
 
 /** Stitches under this many pixels wide are a blur; the band's colour alone is sharper. */
 const LEAST_PX = 2.4

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { answersTo, asksFigure, figureAnswered, type Put, said, withinOf } from '~~/core/field/asking'
 import { formatCm } from '~~/core/measure/format'
 import type { Asking } from '~/composables/useAsking'
@@ -19,8 +19,12 @@ function choose(at: number): void {
   props.asking.answer(`${label.value}: ${name}`, changes)
 }
 
+/** Why what was typed was not taken, though it is a number within its bounds. */
+const refused = ref<string>()
+watch(figured, () => (refused.value = undefined))
+
 function type(value: number | undefined): void {
-  props.asking.answer(label.value, figureAnswered(props.put, value, props.asking.spec), group.value)
+  refused.value = props.asking.answer(label.value, figureAnswered(props.put, value, props.asking.spec), group.value)
 }
 </script>
 
@@ -45,6 +49,7 @@ function type(value: number | undefined): void {
         :cm="figured!"
         :units="asking.units"
         :bounds="field.bounds"
+        :refused="refused"
         @change="type"
       />
       <div
@@ -71,6 +76,7 @@ function type(value: number | undefined): void {
       :suffix="field.is === 'figure' ? field.unit : field.suffix"
       :parts="field.is === 'figure'"
       :may-be-empty="field.optional"
+      :refused="refused"
       @change="type"
       @clear="type(undefined)"
     />

@@ -14,6 +14,7 @@ const props = defineProps<{
   suffix?: string | undefined
   parts?: boolean
   mayBeEmpty?: boolean | undefined
+  refused?: string | undefined
 }>()
 const emit = defineEmits<{ change: [value: number], clear: [] }>()
 
@@ -55,7 +56,7 @@ function count(by: number): void {
     :label="label"
     :text="text"
     :suffix="suffix"
-    :trouble="trouble"
+    :trouble="trouble || (refused ?? '')"
     @keydown.up.prevent="count(1)"
     @keydown.down.prevent="count(-1)"
     @type="take"

@@ -5,7 +5,7 @@ import { figure, formatCm, type Units } from '~~/core/measure/format'
 import { parseLengthCm } from '~~/core/measure/parse'
 
 /** A length typed in the maker's units. Only a length within bounds leaves the field; anything else is told beside it. */
-const props = defineProps<{ label: string, cm: number, units: Units, bounds: Bounds }>()
+const props = defineProps<{ label: string, cm: number, units: Units, bounds: Bounds, refused?: string | undefined }>()
 const emit = defineEmits<{ change: [cm: number] }>()
 
 const text = ref(figure(props.cm, props.units))
@@ -41,7 +41,7 @@ function take(typed: string): void {
 
 function leave(): void {
   focused.value = false
-  if (!trouble.value) show()
+  if (!trouble.value && !props.refused) show()
 }
 </script>
 
@@ -50,7 +50,7 @@ function leave(): void {
     :label="label"
     :text="text"
     :suffix="unit"
-    :trouble="trouble"
+    :trouble="trouble || (refused ?? '')"
     @focus="focused = true"
     @blur="leave"
     @type="take"

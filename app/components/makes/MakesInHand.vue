@@ -1,24 +1,22 @@
 <script setup lang="ts">
 import { mdiDeleteOutline } from '@mdi/js'
-import { onMounted, ref, shallowRef } from 'vue'
-import type { MakeDocument } from '~~/core/make/document'
-import { useMakes } from '~/stores/makes'
+import { onMounted, shallowRef } from 'vue'
+import { type ListedMake, useMakes } from '~/stores/makes'
 
 /** The bags on the hook, with how far each is. */
 const shelf = useMakes()
-const gone = shallowRef<MakeDocument>()
-const showGone = ref(false)
+const gone = shallowRef<ListedMake>()
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 onMounted(shelf.load)
 
 async function throwAway(id: string): Promise<void> {
   gone.value = await shelf.remove(id)
-  showGone.value = gone.value !== undefined
 }
 
 async function takeBack(): Promise<void> {
-  showGone.value = false
-  if (gone.value) await shelf.add(gone.value)
+  const back = gone.value
+  gone.value = undefined
+  if (back) await shelf.bringBack(back.id)
 }
 </script>
 
@@ -59,17 +57,11 @@ async function takeBack(): Promise<void> {
         />
       </li>
     </ul>
-    <v-snackbar
-      v-model="showGone"
-      :timeout="12000"
-    >
-      {{ gone?.name }} is off the hook.
-      <template #actions>
-        <v-btn @click="takeBack">
-          Bring it back
-        </v-btn>
-      </template>
-    </v-snackbar>
+    <GoneNote
+      :name="gone?.name"
+      @back="takeBack"
+      @close="gone = undefined"
+    />
   </section>
 </template>
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiHelp, mdiRedo, mdiUndo, mdiThemeLightDark } from '@mdi/js'
+import { mdiHelp, mdiHistory, mdiRedo, mdiUndo, mdiThemeLightDark } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { useTell } from '~/composables/useTell'
 import { useDocument } from '~/stores/document'
@@ -16,6 +16,7 @@ const ways = useWays()
 const route = useRoute()
 const router = useRouter()
 const helping = ref(false)
+const remembering = ref(false)
 
 const onBag = computed(() => route.path.startsWith('/bags/') && bag.isOpen)
 const LIGHTS: readonly Light[] = ['machine', 'light', 'dark']
@@ -40,6 +41,7 @@ const shortcuts = computed<Shortcut[]>(() => [
   { key: '?', does: 'Show these keys', run: () => (helping.value = true) },
   { key: 'a', does: 'All bags', run: () => void router.push('/') },
   { key: 's', does: 'Swatches', run: () => void router.push('/swatches') },
+  { key: 'k', does: 'Kept safe: copies, what was thrown away, your phone', run: () => void router.push('/safe') },
   { key: 't', does: 'Switch between US and UK terms', run: ways.otherTerms },
   ...(onBag.value
     ? [
@@ -48,6 +50,7 @@ const shortcuts = computed<Shortcut[]>(() => [
         { key: 'h', does: 'Take it up: follow it at the hook', run: () => void takeUp() },
         { key: 'u', does: 'Undo', run: bag.undo },
         { key: 'r', does: 'Redo', run: bag.redo },
+        { key: 'e', does: 'Earlier states of the bag', run: () => (remembering.value = !remembering.value) },
         { key: ']', does: 'Select the next part up', run: () => along(1) },
         { key: '[', does: 'Select the part below', run: () => along(-1) },
       ]
@@ -110,6 +113,13 @@ useShortcuts(() => shortcuts.value)
         Swatches
       </NuxtLink>
       <NuxtLink
+        to="/safe"
+        no-prefetch
+        class="way wide-only"
+      >
+        Kept safe
+      </NuxtLink>
+      <NuxtLink
         to="/hook"
         no-prefetch
         class="way wide-only"
@@ -135,6 +145,18 @@ useShortcuts(() => shortcuts.value)
         :aria-label="bag.redoLabel ? `Redo: ${told(bag.redoLabel)}` : 'Nothing to redo'"
         :title="bag.redoLabel ? `Redo: ${told(bag.redoLabel)} (r)` : 'Nothing to redo'"
         @click="bag.redo"
+      />
+      <v-btn
+        :icon="mdiHistory"
+        size="small"
+        class="wide-only"
+        aria-label="Earlier states of the bag"
+        title="Earlier states (e)"
+        @click="remembering = !remembering"
+      />
+      <LazyBagVersions
+        v-if="remembering"
+        v-model="remembering"
       />
     </template>
     <v-btn

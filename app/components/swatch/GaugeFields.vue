@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { DesignGauge } from '~~/core/design/design'
 import { withChanges } from '~~/core/design/edit'
 import { GAUGE_FIELDS, MEASURED_KINDS } from '~~/core/design/fields'
+import { gaugeProblems } from '~~/core/design/read'
 import type { Fields } from '~~/core/field/field'
 import { gaugeOf } from '~~/core/gauge/gauge'
 import type { Units } from '~~/core/measure/format'
@@ -18,9 +19,12 @@ const emit = defineEmits<{ change: [gauge: DesignGauge, field: string] }>()
 const ways = useWays()
 
 /** Whoever counts, has measured: what was assumed before no longer is. */
-function answer(_: string, changes: readonly Change[], group = 'swatch'): void {
+function answer(_: string, changes: readonly Change[], group = 'swatch'): string | undefined {
   const { assumed, ...gauge } = props.gauge
-  emit('change', withChanges(gauge, changes), assumed ? `first.${group}` : group)
+  const now = withChanges(gauge, changes)
+  const [wrong] = gaugeProblems(now)
+  if (!wrong) emit('change', now, assumed ? `first.${group}` : group)
+  return wrong?.message
 }
 const asking = computed<Asking>(() => ({ spec: props.gauge, now: { gauge: gaugeOf(props.gauge) }, units: props.units, yarns: [], answer }))
 

@@ -5,6 +5,6 @@ import { asked, BagsQuery } from '../../requests/asked'
 /** A stretch of the list of bags, with what is shown of each. */
 export default defineEventHandler((event) => {
   const { find, order, from } = getQuery(event)
-  const query = { ...(find === undefined ? {} : { find: String(find) }), ...(order === undefined ? {} : { order }), from: Number(from ?? 0) }
+  const query = { from: Number(from ?? 0), ...(find === undefined ? {} : { find: String(find) }), ...(order ? { order } : {}) }
   return answerJson(event, bagList().page(asked(BagsQuery, query)))
 })

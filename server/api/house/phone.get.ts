@@ -9,5 +9,8 @@ export default defineEventHandler((event) => {
   const addresses = openAddresses()
   // Only whoever sits at the machine itself lets others in.
   const code = isFromHere(event) && addresses.length > 0 ? pairing.current(Date.now()) : undefined
-  return { open: addresses.length > 0, addresses, code, reachable: houseAddresses().length > 0, here: isFromHere(event), devices: devices().list() }
+  return {
+    open: addresses.length > 0, addresses, code, reachable: houseAddresses().length > 0, here: isFromHere(event),
+    devices: devices().list(),
+  }
 })

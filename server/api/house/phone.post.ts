@@ -8,7 +8,7 @@ export default defineEventHandler(async (event) => {
   fromHereOr403(event)
   const addresses = await openToHouse()
   if (addresses.length === 0)
-    throw createError({ statusCode: 409, message: 'This machine is in no network that a phone could reach it by, or its addresses are taken.' })
+    throw createError({ statusCode: 409, message: 'This machine is in no network that a phone could reach it by.' })
   rememberOpen(true)
   return { addresses, code: pairing.open(Date.now()) }
 })

@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { onMounted } from 'vue'
+import { useHouse } from '~/stores/house'
+
+useHead({ title: 'Kept safe · Fair Hollow' })
+const house = useHouse()
+onMounted(() => void house.load())
+</script>
+
+<template>
+  <div class="safe">
+    <header>
+      <h1>Kept safe</h1>
+      <p class="soft">
+        What you save is on the disk before the page says so. Here is what stands behind that, and the way to take it along.
+      </p>
+    </header>
+    <TroubleNote
+      v-if="house.copies?.barred"
+      :lines="[house.copies.barred]"
+      title="The records are damaged"
+    >
+      <v-btn
+        class="mend"
+        variant="flat"
+        color="primary"
+        :disabled="house.busy"
+        @click="house.startFromCopy"
+      >
+        Start from the last good copy
+      </v-btn>
+    </TroubleNote>
+    <TroubleNote
+      :lines="house.trouble"
+      title="That did not work"
+    />
+    <p
+      role="status"
+      class="done"
+    >
+      {{ house.done }}
+    </p>
+    <HouseCopies />
+    <template v-if="!house.copies?.barred">
+      <HouseAside />
+      <HouseParcel />
+      <HousePhone />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.safe { max-width: 60rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.8rem; }
+header p { margin: 0.3rem 0 0; }
+.done { margin: 0; font-weight: 600; color: var(--accent); }
+.done:empty { display: none; }
+.mend { margin-top: 0.5rem; }
+</style>

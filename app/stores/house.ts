@@ -1,0 +1,184 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import { ask, useTrying } from './records'
+
+/** A copy of everything. */
+export interface Copy {
+  readonly name: string
+  readonly madeAt: string
+  readonly why: 'daily' | 'asked' | 'before-update' | 'before-restore'
+  readonly bytes: number
+}
+
+interface Copies {
+  readonly copies: readonly Copy[]
+  readonly most: number
+  readonly folder: string
+  /** Why the records are barred, where they are damaged. */
+  readonly barred?: string
+}
+
+/** What was thrown away and lies aside. */
+export interface Aside {
+  readonly kind: 'designs' | 'swatches' | 'makes'
+  readonly id: string
+  readonly name: string
+  readonly removedAt: string
+}
+
+/** A file of a parcel: what is in it, and whether the very same is here; or why it cannot be read. */
+export interface ParcelFile {
+  readonly file: string
+  readonly name: string
+  readonly sort?: 'design' | 'swatch' | 'make'
+  readonly there?: boolean
+  readonly why?: readonly string[]
+}
+
+interface Device {
+  readonly id: string
+  readonly name: string
+  readonly pairedAt: string
+  readonly seenAt: string
+}
+
+/** How the program stands with phones. */
+export interface Phone {
+  readonly open: boolean
+  readonly addresses: readonly string[]
+  readonly code?: { readonly code: string, readonly until: number }
+  readonly reachable: boolean
+  /** Whether this is the machine that the program runs on. */
+  readonly here: boolean
+  readonly devices: readonly Device[]
+}
+
+/** What the house keeps besides: copies of everything, what was thrown away, parcels to carry, machines that were let in. */
+export const useHouse = defineStore('house', () => {
+  const copies = shallowRef<Copies>()
+  const aside = shallowRef<readonly Aside[]>([])
+  const asideDays = ref(60)
+  const phone = shallowRef<Phone>()
+  const parcel = shallowRef<{ readonly file: File, readonly files: readonly ParcelFile[] }>()
+  /** What was just done, in words. */
+  const done = ref('')
+  const busy = ref(false)
+  const { trouble, trying } = useTrying()
+
+  /** Does something and says that it is done; while it is, nothing else is begun. */
+  async function doing<T>(work: () => Promise<T>, said?: (value: T) => string): Promise<T | undefined> {
+    busy.value = true
+    done.value = ''
+    const value = await trying(work)
+    if (value !== undefined && said) done.value = said(value)
+    busy.value = false
+    return value
+  }
+
+  async function loadCopies(): Promise<void> {
+    copies.value = (await trying(() => ask<Copies>('/api/house/copies'))) ?? copies.value
+  }
+
+  async function loadAside(): Promise<void> {
+    const found = await trying(() => ask<{ days: number, things: readonly Aside[] }>('/api/shelf'))
+    if (!found) return
+    aside.value = found.things
+    asideDays.value = found.days
+  }
+
+  async function loadPhone(): Promise<void> {
+    phone.value = (await trying(() => ask<Phone>('/api/house/phone'))) ?? phone.value
+  }
+
+  async function load(): Promise<void> {
+    await loadCopies()
+    if (copies.value?.barred) return
+    await loadAside()
+    await loadPhone()
+  }
+
+  async function copyNow(): Promise<void> {
+    await doing(() => ask<Copy>('/api/house/copies', { method: 'POST' }), () => 'Everything is copied.')
+    await loadCopies()
+  }
+
+  async function returnTo(copy: Copy): Promise<void> {
+    await doing(
+      () => ask<{ kept: string }>(`/api/house/copies/${encodeURIComponent(copy.name)}`, { method: 'POST' }),
+      () => 'Everything is as it was then. What there was before lies among the copies.',
+    )
+    await load()
+  }
+
+  async function startFromCopy(): Promise<void> {
+    await doing(
+      () => ask<{ brought: number, lost: number, copy?: string, broken: string }>('/api/house/salvage', { method: 'POST' }),
+      ({ brought, lost, copy, broken }) =>
+        `${copy ? 'The last good copy is in place.' : 'There was no copy: an empty file was begun.'} ${brought} entries were read off the `
+        + `damaged file${lost > 0 ? ', and some could not be read' : ''}. It is kept as ${broken}.`,
+    )
+    await load()
+  }
+
+  async function bringBack({ kind, id, name }: Aside): Promise<void> {
+    await doing(async () => {
+      await ask(`/api/shelf/${kind}/${id}`, { method: 'POST' })
+      return true
+    }, () => `${name} is back.`)
+    await loadAside()
+  }
+
+  async function forget({ kind, id, name }: Aside): Promise<void> {
+    await doing(async () => {
+      await ask(`/api/shelf/${kind}/${id}`, { method: 'DELETE' })
+      return true
+    }, () => `${name} is gone for good.`)
+    await loadAside()
+  }
+
+  function sendParcel(file: File, take?: string): Promise<{ files: ParcelFile[], taken?: number }> {
+    return ask(`/api/house/parcel${take === undefined ? '' : `?take=${take}`}`, {
+      method: 'POST', body: file, headers: { 'Content-Type': 'application/zip' },
+    })
+  }
+
+  /** Looks into a parcel; nothing is brought in yet. */
+  async function lookInto(file: File): Promise<void> {
+    parcel.value = undefined
+    const looked = await doing(() => sendParcel(file))
+    if (looked) parcel.value = { file, files: looked.files }
+  }
+
+  /** Brings in what was chosen of it, by the files' numbers. */
+  async function bringIn(chosen: readonly number[]): Promise<void> {
+    const { file } = parcel.value!
+    const taken = await doing(() => sendParcel(file, chosen.join(',')), ({ taken = 0 }) => `${taken} brought in.`)
+    if (taken) parcel.value = undefined
+  }
+
+  async function openToPhones(): Promise<void> {
+    await doing(() => ask('/api/house/phone', { method: 'POST' }))
+    await loadPhone()
+  }
+
+  async function closeToPhones(): Promise<void> {
+    await doing(async () => {
+      await ask('/api/house/phone', { method: 'DELETE' })
+      return true
+    }, () => 'Nobody reaches the program from another machine now.')
+    await loadPhone()
+  }
+
+  async function sendAway(id: string): Promise<void> {
+    await doing(async () => {
+      await ask(`/api/house/devices/${id}`, { method: 'DELETE' })
+      return true
+    })
+    await loadPhone()
+  }
+
+  return {
+    copies, aside, asideDays, phone, parcel, done, busy, trouble, load, loadPhone, copyNow, returnTo, startFromCopy, bringBack, forget,
+    lookInto, bringIn, openToPhones, closeToPhones, sendAway,
+  }
+})
