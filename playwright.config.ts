@@ -27,7 +27,10 @@ export default defineConfig({
   webServer: {
     command: 'node .output/server/index.mjs',
     url: `http://127.0.0.1:${PORT}/api/designs`,
-    env: { PORT: String(PORT), FAIR_HOLLOW_DB: `test-results/e2e-${Date.now()}.sqlite` },
+    env: {
+      PORT: String(PORT), FAIR_HOLLOW_DB: `test-results/e2e-${Date.now()}.sqlite`, FAIR_HOLLOW_NAMES: 'phone.test',
+      FAIR_HOLLOW_ADDRESSES: '127.0.0.2',
+    },
     reuseExistingServer: false,
   },
 })

@@ -13,7 +13,7 @@ export const CORE = [
 export const APP = ['looks', 'reading', 'keeping', 'workers', 'stores', 'composables', 'components', 'pages']
 
 /** Houses, and whom each may know besides itself; whoever is not named here may know all. */
-const KNOWS = { core: [], app: ['core'], server: ['core', 'demo'], cli: ['core'] }
+const KNOWS = { core: [], app: ['core'], server: ['core', 'demo'], cli: ['core', 'server'] }
 
 /** Packages that core may use: none of them knows of a page, a machine or a clock. */
 export const CORE_PACKAGES = ['class-transformer', 'class-validator', 'immer', 'reflect-metadata']

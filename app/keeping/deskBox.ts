@@ -39,7 +39,8 @@ interface Box extends DBSchema {
 
 let opened: Promise<IDBPDatabase<Box>> | undefined
 
-function box(): Promise<IDBPDatabase<Box>> {
+/** A browser that has no database rejects; what is written at once is all there is then. */
+async function box(): Promise<IDBPDatabase<Box>> {
   return (opened ??= openDB<Box>('fair-hollow-desk', 1, {
     upgrade(db) {
       db.createObjectStore('bags', { keyPath: 'id' }).createIndex('at', 'at')

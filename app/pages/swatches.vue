@@ -3,19 +3,35 @@ import { mdiDeleteOutline, mdiPencilOutline, mdiTrayArrowUp } from '@mdi/js'
 import { onMounted, shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/design/design'
 import { ASSUMED_GAUGE } from '~~/core/design/starter'
+import { beginEntering, endEntering, leftEntering } from '~/keeping/entering'
 import type { Kept } from '~/stores/records'
 import { useSwatches } from '~/stores/swatches'
 
 useHead({ title: 'Swatches · Fair Hollow' })
 const shelf = useSwatches()
-onMounted(() => void shelf.load())
+onMounted(async () => {
+  await shelf.load()
+  const left = leftEntering()
+  const kept = left?.id === undefined ? undefined : shelf.swatches.find(({ id }) => id === left.id)
+  if (left && (left.id === undefined || kept)) enter(left.document, kept)
+})
 
 /** The swatch being entered; `kept` when it is an old one. */
 const entering = shallowRef<{ document: SwatchDocument, kept?: Kept<SwatchDocument> }>()
 
+function enter(document: SwatchDocument, kept?: Kept<SwatchDocument>): void {
+  beginEntering(kept?.id)
+  entering.value = { document, ...(kept ? { kept } : {}) }
+}
+
+function leave(): void {
+  endEntering()
+  entering.value = undefined
+}
+
 function start(): void {
   const { assumed: _, ...gauge } = ASSUMED_GAUGE
-  entering.value = { document: { fairHollow: 'swatch', version: 1, name: 'New swatch', note: '', yarn: '', gauge } }
+  enter({ fairHollow: 'swatch', version: 1, name: 'New swatch', note: '', yarn: '', gauge })
 }
 
 const gone = shallowRef<Kept<SwatchDocument>>()
@@ -33,7 +49,7 @@ async function takeBack(): Promise<void> {
 async function keep(document: SwatchDocument): Promise<void> {
   const kept = entering.value?.kept
   const done = kept ? await shelf.save(kept, document) : await shelf.add(document)
-  if (done) entering.value = undefined
+  if (done) leave()
 }
 </script>
 
@@ -56,7 +72,7 @@ async function keep(document: SwatchDocument): Promise<void> {
       :key="entering.kept?.id ?? 'new'"
       :document="entering.document"
       @keep="keep"
-      @leave="entering = undefined"
+      @leave="leave"
     />
     <ul>
       <li
@@ -88,7 +104,7 @@ async function keep(document: SwatchDocument): Promise<void> {
             size="small"
             :aria-label="`Change ${kept.document.name}`"
             title="Change"
-            @click="entering = { document: kept.document, kept }"
+            @click="enter(kept.document, kept)"
           />
           <v-btn
             :icon="mdiDeleteOutline"

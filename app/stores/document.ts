@@ -4,7 +4,7 @@ import type { Design } from '~~/core/design/design'
 import { applyFix as fixed, edit as edited, type Edit, type Writable } from '~~/core/design/edit'
 import { type History, NO_HISTORY, record, redo as redone, undo as undone } from '~~/core/design/history'
 import { same } from '~~/core/design/merge'
-import { readDesign } from '~~/core/design/read'
+import { unsoundness } from '~~/core/design/sense'
 import { newDesign } from '~~/core/design/starter'
 import { type Draft, draft as drafted } from '~~/core/draft/draft'
 import type { Change, Fix } from '~~/core/part/finding'
@@ -70,9 +70,8 @@ export const useDocument = defineStore('document', () => {
   /** Takes an edit that leaves the bag sound; another one is told and not taken. The same rules hold here and where it is saved. */
   function take({ design: next, edit }: { design: Design, edit?: Edit }): string | undefined {
     if (!edit || !isOpen.value) return undefined
-    const reading = readDesign(next)
-    refused.value = reading.ok ? undefined : reading.problems[0]!.message
-    if (!reading.ok) return refused.value
+    refused.value = unsoundness(next)?.message
+    if (refused.value) return refused.value
     history.value = record(history.value, edit)
     design.value = next
     return undefined
@@ -95,7 +94,7 @@ export const useDocument = defineStore('document', () => {
   function step(move: typeof undone): void {
     const after = stepped(move)
     // What was done no longer fits the bag: it was changed elsewhere meanwhile.
-    if (!after || !readDesign(after.design).ok) {
+    if (!after || unsoundness(after.design)) {
       history.value = NO_HISTORY
       return
     }

@@ -1,4 +1,4 @@
-import type { Problem } from './read'
+import type { Problem } from './problem'
 
 /*
  * What is looked at before anything else of what comes from a file or a request: that it is not larger, deeper or odder than any document

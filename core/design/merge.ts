@@ -1,5 +1,5 @@
 import type { Design } from './design'
-import { readDesign } from './read'
+import { unsoundness } from './sense'
 
 /*
  * Two states of a bag that come from one: what was changed in each is put together where it does not touch. Where both changed the same
@@ -72,8 +72,8 @@ function thingsMerged(base: readonly WithId[], mine: readonly WithId[], theirs: 
  */
 export function mergedDesign(base: Design, mine: Design, theirs: Design): Design | undefined {
   try {
-    const reading = readDesign(merged(base, mine, theirs))
-    return reading.ok ? reading.document : undefined
+    const design = merged(base, mine, theirs) as Design
+    return unsoundness(design) ? undefined : design
   }
   catch (error) {
     if (error instanceof Clash) return undefined

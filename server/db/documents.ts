@@ -51,11 +51,25 @@ interface Row {
   updated_at: string
 }
 
+/** A value without the fields that hold nothing: programs before this one took them for what is left out. */
+function withoutNothing(value: unknown): unknown {
+  if (Array.isArray(value)) return value.map(withoutNothing)
+  if (typeof value !== 'object' || value === null) return value
+  return Object.fromEntries(Object.entries(value).flatMap(([key, inside]) => (inside === null ? [] : [[key, withoutNothing(inside)]])))
+}
+
+/** What can be read of a document once what an earlier program let pass is mended; if that does not help, what is wrong as it is. */
+function mended<D>(document: unknown, asKept: Reading<D>, read: (input: unknown) => Reading<D>): Reading<D> {
+  const again = read(withoutNothing(document))
+  return again.ok ? again : asKept
+}
+
 /** A row as a record, its document brought up to what this program writes: an older one gains the fields it did not know. */
 function keptBy<D>(read: (input: unknown) => Reading<D>): (row: Row) => Kept<D> {
   return (row) => {
     const document = JSON.parse(row.document) as D
-    const reading = read(document)
+    const asKept = read(document)
+    const reading = asKept.ok ? asKept : mended(document, asKept, read)
     const known = { id: row.id, revision: row.revision, createdAt: row.created_at, updatedAt: row.updated_at }
     return reading.ok
       ? { ...known, document: reading.document }

@@ -13,18 +13,27 @@ interface Put {
 
 /** A server of one bag: answers as the real one does, as fast or as wrongly as a test asks. */
 function serverOf(design: Design) {
-  const server = { revision: 1, document: design, saves: [] as Put[], status: 200, delayMs: 0 }
-  vi.stubGlobal('$fetch', async (_: string, options?: { method?: string, body?: Put }) => {
+  const server = { revision: 1, document: design, saves: [] as Put[], status: 200, delayMs: 0, losesAnswer: false }
+  const answered = new Map<string, number>()
+  const kept = () => ({ id: 'bag', revision: server.revision, document: server.document })
+  vi.stubGlobal('$fetch', async () => {
     if (server.delayMs > 0) await new Promise(done => setTimeout(done, server.delayMs))
-    if (options?.method !== 'PUT') return { id: 'bag', revision: server.revision, document: server.document }
-    const body = options.body!
+    return kept()
+  })
+  vi.stubGlobal('fetch', async (_: string, options?: { method: string, body: string, headers: { 'Save-Id': string } }) => {
+    if (server.delayMs > 0) await new Promise(done => setTimeout(done, server.delayMs))
+    if (!options) return Response.json(kept())
+    const [save, body] = [options.headers['Save-Id'], JSON.parse(options.body) as Put]
     if (server.status === 0) throw new Error('no answer')
-    if (server.status !== 200) throw Object.assign(new Error('refused'), { statusCode: server.status, data: { message: 'refused' } })
-    if (body.revision !== server.revision)
-      throw Object.assign(new Error('overtaken'), { statusCode: 409, data: { message: 'changed elsewhere' } })
+    if (server.status !== 200) return Response.json({ message: 'refused' }, { status: server.status })
+    const before = answered.get(save)
+    if (before !== undefined) return Response.json({ revision: before })
+    if (body.revision !== server.revision) return Response.json({ message: 'changed elsewhere' }, { status: 409 })
     server.saves.push(body)
     server.document = body.document
-    return { revision: ++server.revision }
+    answered.set(save, ++server.revision)
+    if (server.losesAnswer) throw new Error('lost on the way')
+    return Response.json({ revision: server.revision })
   })
   return server
 }
@@ -128,9 +137,48 @@ describe('the bag in hand', () => {
     expect(server.saves).toHaveLength(1)
   })
 
+  it('sends a save again whose answer was lost, and what was typed meanwhile after it', async () => {
+    const { server, bag, saving } = await opened()
+    server.losesAnswer = true
+    bag.edit('a', widen(14))
+    await vi.advanceTimersByTimeAsync(400)
+    expect(saving.state).toBe('failed')
+    server.losesAnswer = false
+    bag.edit('b', widen(18))
+    await vi.advanceTimersByTimeAsync(3500)
+    expect(saving.state).toBe('saved')
+    expect([server.revision, server.saves.length]).toEqual([3, 2])
+  })
+
+  it('puts together what was changed here and elsewhere, where it does not touch', async () => {
+    const { server, bag, saving } = await opened()
+    server.revision = 7
+    server.document = { ...server.document, name: 'Named elsewhere' }
+    bag.edit('a', widen(14))
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(saving.state).toBe('saved')
+    expect(server.document).toMatchObject({ name: 'Named elsewhere', base: { size: { want: { diameterCm: 14 } } } })
+    expect(bag.design).toEqual(server.document)
+    // What was done here can still be undone: nothing moved that it stands on.
+    bag.undo()
+    expect(bag.design).toMatchObject({ name: 'Named elsewhere', base: { size: { want: { diameterCm: 12 } } } })
+  })
+
+  it('takes no edit that could not be kept, says why, and saves what comes later', async () => {
+    const { server, bag, saving } = await opened()
+    const why = bag.change('Over', [{ path: ['gauge', 'measured', 'sc', 'overCm'], value: 0.5 }])
+    expect(why).toBeTruthy()
+    expect(bag.change('Over', [{ path: ['gauge', 'measured', 'sc', 'overCm'], value: 1 }])).toContain('count again')
+    expect(bag.undoLabel).toBeUndefined()
+    expect(bag.change('Name', [{ path: ['name'], value: 'Renamed' }])).toBeUndefined()
+    await vi.advanceTimersByTimeAsync(400)
+    expect([saving.state, server.document.name]).toEqual(['saved', 'Renamed'])
+  })
+
   it('stops saving once it is overtaken, and loses nothing', async () => {
     const { server, bag, saving } = await opened()
     server.revision = 7
+    server.document = { ...server.document, base: { ...newDesign('x').base, size: { want: { diameterCm: 40 } } } }
     bag.edit('a', widen(14))
     await vi.advanceTimersByTimeAsync(400)
     expect(saving.state).toBe('overtaken')

@@ -24,8 +24,8 @@ export { expect }
 
 /** The id of a kept bag, by its name. */
 export async function idOf(request: APIRequestContext, name: string): Promise<string> {
-  const bags = await (await request.get('/api/designs')).json() as { id: string, document: { name: string } }[]
-  return bags.find(({ document }) => document.name === name)!.id
+  const { bags } = await (await request.get('/api/designs', { params: { find: name } })).json() as { bags: { id: string, name: string }[] }
+  return bags.find(bag => bag.name === name)!.id
 }
 
 /** A bag of one's own to change, so that tests do not meet in the demo. */

@@ -27,8 +27,8 @@ test('where the hook goes is a click away from the words, and can be browsed', a
 })
 
 test('a draft that stops says at its head and at the place that it is no pattern', async ({ page, request }) => {
-  const bags = (await (await request.get('/api/designs')).json()) as { document: Record<string, unknown> & { name: string } }[]
-  const net = bags.find(({ document }) => document.name === 'Onion net')!.document
+  const kept = await request.get(`/api/designs/${await idOf(request, 'Onion net')}`)
+  const net = ((await kept.json()) as { document: Record<string, unknown> }).document
   const base = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 61 } }, colour: 'main' }
   const { id } = (await (await request.post('/api/designs', { data: { ...net, name: 'Odd net', base } })).json()) as { id: string }
   await page.goto(`/bags/${id}/pattern`)

@@ -18,10 +18,10 @@ test.describe('when the program does not answer', () => {
     expect(kept.document.base.size).toEqual({ want: { diameterCm: 20 } })
   })
 
-  test('two windows do not write over each other: the second is told and keeps its work as a copy', async ({ page, context, request }) => {
+  test('two machines do not write over each other: the second is told and keeps its work as a copy', async ({ page, browser, request }) => {
     const id = await freshBag(request, 'Contested pouch')
     await page.goto(`/bags/${id}`)
-    const other = await context.newPage()
+    const other = await (await browser.newContext()).newPage()
     await other.goto(`/bags/${id}`)
     for (const [window, diameter] of [
       [page, '14'],

@@ -94,6 +94,13 @@ describe('makes on the server', () => {
     makes.keep('three', [{ ...first!, do: 'paused' } as MakeEvent])
     expect(makes.eventsAfter('three', 0).events[0]).toMatchObject({ do: 'started' })
     expect(makes.remove('three')).toBe(true)
+    // It lies aside, all of it, and comes back as it was.
+    expect(makes.wasRemoved('three')).toBe(true)
+    expect(makes.list().map(({ id }) => id)).not.toContain('three')
+    expect(makes.bringBack('three')).toBe(true)
+    expect(makes.wasRemoved('three')).toBe(false)
+    expect(makes.remove('three')).toBe(true)
+    expect(makes.forget('three')).toBe(true)
     expect(db.prepare('SELECT count(*) AS n FROM make_events').get()).toEqual({ n: 0 })
     expect(makes.remove('three')).toBe(false)
     // What was thrown away is not brought back by a device that still has it.

@@ -11,7 +11,7 @@ import { useView } from '~/stores/view'
 /** Looks for counts with which everything divides at once, and lays the best ways out to be looked at and taken. */
 const bag = useDocument()
 const view = useView()
-const { result, searching, progress, search, stop } = useFit()
+const { result, searching, progress, failed, search, stop } = useFit()
 const toleranceCm = ref(USUAL_WISH.toleranceCm)
 const mostAdjusting = ref(USUAL_WISH.mostAdjusting)
 const units = computed(() => bag.design.units)
@@ -82,6 +82,12 @@ function fixOf(fitting: Fitting): Fix {
         />
       </template>
     </div>
+    <p
+      v-if="failed"
+      role="alert"
+    >
+      The search broke off. Nothing is changed; try it with fewer adjusting rounds.
+    </p>
     <div
       v-if="result"
       role="status"

@@ -1,6 +1,7 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { DesignGauge, SwatchDocument } from '~~/core/design/design'
+import { keepEntering } from '~/keeping/entering'
 
 /** Entering a swatch, with the square it makes beside it. */
 const props = defineProps<{ document: SwatchDocument }>()
@@ -10,11 +11,18 @@ const name = ref(props.document.name)
 const yarn = ref(props.document.yarn)
 const note = ref(props.document.note)
 const gauge = shallowRef<DesignGauge>(props.document.gauge)
+/** What is being entered, kept by the browser until it is kept by the program: a page may end without a word. */
+watch([name, yarn, note, gauge], () => keepEntering(entered()))
+
+function entered(): SwatchDocument {
+  return { ...props.document, name: name.value, yarn: yarn.value, note: note.value, gauge: gauge.value }
+}
+
 const nameTrouble = computed(() => name.value.trim() ? '' : 'Give it a name, to find it again')
 
 function keep(): void {
   if (nameTrouble.value) return
-  emit('keep', { ...props.document, name: name.value.trim(), yarn: yarn.value.trim(), note: note.value.trim(), gauge: gauge.value })
+  emit('keep', { ...entered(), name: name.value.trim(), yarn: yarn.value.trim(), note: note.value.trim() })
 }
 </script>
 

@@ -1,4 +1,5 @@
 import { makes } from '../../db/shelves'
+import { answerJson } from '../../requests/answer'
 
 /** Every bag on the hook, the last touched first. */
-export default defineEventHandler(() => makes().list())
+export default defineEventHandler(event => answerJson(event, makes().list()))

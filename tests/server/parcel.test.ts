@@ -1,0 +1,100 @@
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import type Database from 'better-sqlite3'
+import { strToU8, zipSync } from 'fflate'
+import JSZip from 'jszip'
+import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { readDesign, readSwatch } from '../../core/design/read'
+import { readMake } from '../../core/make/read'
+import { open } from '../../server/db/connection'
+import { DEMO_DESIGNS, DEMO_MAKES, DEMO_SWATCHES, layOutDemoWorld } from '../../server/db/demoWorld'
+import { shelf } from '../../server/db/documents'
+import { packHouse } from '../../server/workshop/packHouse'
+import { type ParcelFile, unpackHouse } from '../../server/workshop/unpackHouse'
+
+let folder: string
+let path: string
+let db: Database.Database
+
+beforeEach(() => {
+  folder = mkdtempSync(join(tmpdir(), 'fair-hollow-'))
+  path = join(folder, 'records.sqlite')
+  db = open(path)
+})
+afterEach(() => {
+  db.close()
+  rmSync(folder, { recursive: true })
+})
+
+function unpacked(bytes: Uint8Array): readonly ParcelFile[] {
+  const found = unpackHouse(path, bytes)
+  if (!found.ok) throw new Error(found.why)
+  return found.files
+}
+
+const refusal = (bytes: Uint8Array) => {
+  const found = unpackHouse(path, bytes)
+  return found.ok ? 'taken' : found.why
+}
+
+describe('everything in one file', () => {
+  it('is a zip of open documents, as a reader of zips finds that knows nothing of this program', async () => {
+    layOutDemoWorld(db)
+    const zip = await JSZip.loadAsync(packHouse(path), { checkCRC32: true })
+    const files = Object.values(zip.files).filter(({ dir }) => !dir)
+    expect(files).toHaveLength(DEMO_DESIGNS.length + DEMO_SWATCHES.length + DEMO_MAKES.length)
+    for (const file of files) {
+      const document: unknown = JSON.parse(await file.async('string'))
+      const read = file.name.startsWith('bags/') ? readDesign : file.name.startsWith('swatches/') ? readSwatch : readMake
+      expect(read(document).ok, file.name).toBe(true)
+    }
+  })
+
+  it('tells what of it is here already, and is new elsewhere', () => {
+    layOutDemoWorld(db)
+    const bytes = packHouse(path)
+    expect(unpacked(bytes).every(file => file.sound && file.there)).toBe(true)
+    db.close()
+    path = join(folder, 'elsewhere.sqlite')
+    db = open(path)
+    expect(unpacked(bytes).every(file => file.sound && !file.there)).toBe(true)
+    const [first] = DEMO_DESIGNS
+    // The same document by another hand, its fields in another order, is still the same.
+    shelf(db, 'designs', readDesign).add(Object.fromEntries(Object.entries(first!).reverse()) as never)
+    expect(unpacked(bytes).filter(file => file.sound && file.there).map(({ name }) => name)).toEqual([first!.name])
+  })
+
+  it('keeps bags of one name apart, and packs what is called by no letters at all', () => {
+    const designs = shelf(db, 'designs', readDesign)
+    for (const name of ['Pouch', 'Pouch', 'pouch!', '🧶', '../../etc/passwd']) designs.add({ ...DEMO_DESIGNS[0]!, name })
+    expect(unpacked(packHouse(path)).map(({ file }) => file)).toEqual([
+      'bags/pouch.design.json', 'bags/pouch-2.design.json', 'bags/pouch-3.design.json', 'bags/bag.design.json',
+      'bags/etc-passwd.design.json',
+    ])
+  })
+
+  it('with a file that cannot be read says why, and lets the others in', () => {
+    const files = unpacked(zipSync({
+      'bags/cut.json': strToU8('{"fairHollow": "des'), 'bags/foreign.json': strToU8('{"rows": 3}'), 'readme.txt': strToU8('hello'),
+      'bags/odd.json': strToU8(JSON.stringify({ ...DEMO_DESIGNS[0], version: 99 })),
+      'anywhere/sound.json': strToU8(JSON.stringify(DEMO_DESIGNS[1])),
+    }))
+    expect(files.map(one => one.sound ? one.name : one.why.join())).toEqual([
+      'is no document of Fair Hollow', 'is no document of Fair Hollow', expect.stringContaining('later version'), DEMO_DESIGNS[1]!.name,
+    ])
+  })
+
+  it('that is none, is cut short, or unfolds into far too much is refused', () => {
+    layOutDemoWorld(db)
+    const bytes = packHouse(path)
+    expect(refusal(new Uint8Array([1, 2, 3]))).toContain('not a zip file')
+    expect(refusal(bytes.subarray(0, bytes.length / 2))).toContain('cut short')
+    expect(refusal(zipSync({ 'a.txt': strToU8('x') }))).toContain('no document of Fair Hollow')
+    // Forty megabytes of blanks pack into forty kilobytes.
+    const blanks = new Uint8Array(41_000_000).fill(0x20)
+    expect(refusal(zipSync({ 'bomb.json': blanks }))).toContain('more than a parcel does')
+    const many = Object.fromEntries(Array.from({ length: 20_001 }, (_, i) => [`${i}.json`, new Uint8Array(0)]))
+    expect(refusal(zipSync(many, { level: 0 }))).toContain('at most 20000 files')
+  })
+})
