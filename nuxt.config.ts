@@ -36,7 +36,8 @@ export default defineNuxtConfig({
   ],
   build: { transpile: ['vuetify'] },
   // There is one build and no deployment behind an open page: nothing to ask a manifest for.
-  experimental: { appManifest: false, emitRouteChunkError: 'manual' },
+  // Other screens are fetched when they are gone to, or kept by the service worker: a link seen is not a screen wanted.
+  experimental: { appManifest: false, emitRouteChunkError: 'manual', defaults: { nuxtLink: { prefetch: false } } },
   compatibilityDate: '2026-11-01',
   nitro: {
     entry: join(import.meta.dirname, 'server/entry.ts'),

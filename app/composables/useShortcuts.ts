@@ -1,4 +1,4 @@
-import { onBeforeUnmount, onMounted } from 'vue'
+import { computed, onBeforeUnmount, onMounted, shallowRef } from 'vue'
 
 /** A single key and what it does; listed under `?`. */
 export interface Shortcut {
@@ -14,6 +14,12 @@ function isTyping(target: EventTarget | null): boolean {
   return target instanceof HTMLElement && (target.isContentEditable || ['TEXTAREA', 'SELECT'].includes(target.tagName))
 }
 
+/** Whoever listens for keys now. */
+const listening = shallowRef<readonly (() => readonly Shortcut[])[]>([])
+
+/** Every key that does something now. */
+export const shortcutsNow = computed(() => listening.value.flatMap(shortcuts => shortcuts()))
+
 /** Listens for single keys while nobody is typing; takes them back when the component leaves. */
 export function useShortcuts(shortcuts: () => readonly Shortcut[]): void {
   function onKey(event: KeyboardEvent): void {
@@ -23,6 +29,12 @@ export function useShortcuts(shortcuts: () => readonly Shortcut[]): void {
     event.preventDefault()
     found.run()
   }
-  onMounted(() => window.addEventListener('keydown', onKey))
-  onBeforeUnmount(() => window.removeEventListener('keydown', onKey))
+  onMounted(() => {
+    window.addEventListener('keydown', onKey)
+    listening.value = [...listening.value, shortcuts]
+  })
+  onBeforeUnmount(() => {
+    window.removeEventListener('keydown', onKey)
+    listening.value = listening.value.filter(one => one !== shortcuts)
+  })
 }

@@ -1,6 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import type { Design } from '~~/core/design/design'
-import { type History, NO_HISTORY } from '~~/core/design/history'
+import type { History } from '~~/core/design/history'
 
 /*
  * What this device keeps of bags: how each is here, whether the server has that, and what can be undone. Every edit is written down at once
@@ -111,7 +111,7 @@ function newerOf(id: string, kept: DeskBag | undefined): DeskBag | undefined {
   const written = writtenAtOnce(id)
   if (!written || (kept && kept.at >= written.at)) return kept
   // What can be undone was of an earlier state: patches of it do not fit this one.
-  return { ...written, history: NO_HISTORY }
+  return { ...written, history: { past: [], future: [] } }
 }
 
 /** What this device knows of a bag. */

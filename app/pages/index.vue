@@ -146,7 +146,6 @@ async function takeBack(): Promise<void> {
     <p class="soft">
       <NuxtLink
         to="/safe"
-        no-prefetch
       >
         Kept safe: copies, what was thrown away, your phone
       </NuxtLink>

@@ -2,7 +2,6 @@ import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { allOnDesk, type DeskBag, keepOnDesk, offDesk, tidyDesk } from '~/keeping/deskBox'
-import { sendLeft } from '~/keeping/sendBag'
 
 /** Tried again after so long while the list is looked at. */
 const RETRY_MS = 15_000
@@ -23,6 +22,9 @@ export const useDesk = defineStore('desk', () => {
   /** Sends what was left behind, and puts it together with what came meanwhile; what clashes stays and is told. */
   async function send(): Promise<void> {
     await look()
+    if (left.value.length === 0) return tidyDesk()
+    // What puts states together knows every kind of part: it is fetched where there is something to put together.
+    const { sendLeft } = await import('~/keeping/sendBag')
     for (const bag of left.value.filter(({ why }) => why !== 'refused' && why !== 'gone')) await keepOnDesk(await sendLeft(bag))
     await look()
     await tidyDesk()

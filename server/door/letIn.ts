@@ -57,6 +57,8 @@ function pageOf(byPhrase: boolean, tried?: Tried): string {
 function answer(response: ServerResponse, status: number, body: string): void {
   response.writeHead(status, {
     'Content-Type': 'text/html; charset=utf-8', 'Cache-Control': 'no-store', 'Content-Security-Policy': contentPolicy([HASH]),
+    // Without it the form's own browser would send it as from nowhere.
+    'Referrer-Policy': 'same-origin',
   })
   response.end(body)
 }

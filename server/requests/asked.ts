@@ -1,5 +1,4 @@
 import 'reflect-metadata'
-import { plainToInstance } from 'class-transformer'
 import { validateSync } from 'class-validator'
 import type { H3Event } from 'h3'
 import { OneOf, Text, Whole } from '../../core/design/rules'
@@ -58,8 +57,11 @@ export function saveIdOf(event: H3Event): string | undefined {
 
 /** What a request asked, checked by its class; answers 422 naming the fields that are off. */
 export function asked<R extends object>(type: new () => R, input: unknown): R {
-  const plain = typeof input === 'object' && input !== null && !Array.isArray(input) ? input : {}
-  const request = plainToInstance(type, plain, { exposeDefaultValues: true })
+  const plain = typeof input === 'object' && input !== null ? input : {}
+  const request = new type()
+  // Only the request's own fields are taken, each as it came: what lies in a document is read as such, and not before.
+  for (const name of Object.keys(request))
+    if (Object.hasOwn(plain, name)) (request as Record<string, unknown>)[name] = (plain as Record<string, unknown>)[name]
   const problems = validateSync(request).map(({ property, constraints }) => ({
     field: property,
     message: Object.values(constraints ?? {})[0] ?? 'is off',

@@ -11,7 +11,9 @@ const REST_MS = 250
 const AT_ONCE = 8
 
 /** A bag that cannot be drawn stands on the shelf all the same. */
-const UNDRAWN: Portrait = { wideCm: 20, tallCm: 10, round: false, layers: [], facts: 'This bag could not be drawn.', rounds: 0, stitches: 0 }
+const UNDRAWN: Portrait = {
+  wideCm: 20, tallCm: 10, round: false, layers: [], facts: 'This bag could not be drawn.', rounds: 0, stitches: 0,
+}
 
 async function draw(id: string, revision: number): Promise<void> {
   const kept = designs().find(id)

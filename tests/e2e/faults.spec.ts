@@ -19,7 +19,12 @@ let folder: string
 test.beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'fair-hollow-'))
 })
-test.afterEach(() => rmSync(folder, { recursive: true, force: true }))
+const all: ChildProcess[] = []
+test.afterEach(async () => {
+  for (const child of all.splice(0)) child.kill('SIGKILL')
+  await rest(20)
+  rmSync(folder, { recursive: true, force: true })
+})
 
 interface Running {
   readonly child: ChildProcess
@@ -32,6 +37,7 @@ function run(environment: Record<string, string> = {}): Running {
   const child = spawn(process.execPath, ['.output/server/index.mjs'], {
     env: { ...inherited, PORT: String(PORT), FAIR_HOLLOW_DB: join(folder, 'records.sqlite'), ...environment },
   })
+  all.push(child)
   let said = ''
   child.stdout.on('data', (chunk: Buffer) => (said += chunk.toString()))
   child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()))

@@ -30,7 +30,7 @@ function spoilt(chance: Chance): unknown {
     const place = chance.of(placesIn(document))
     let holder: Loose = document
     for (const key of place.slice(0, -1)) if (typeof holder[key] === 'object' && holder[key] !== null) holder = holder[key] as Loose
-    holder[chance.share() < 0.8 ? place.at(-1)! : `extra${chance.below(99)}`] = chance.of(ODD)
+    holder[chance.share() < 0.8 ? place.at(-1)! : `extra${chance.below(99)}`] = structuredClone(chance.of(ODD))
   }
   return document
 }

@@ -39,7 +39,6 @@ async function takeBack(): Promise<void> {
       >
         <NuxtLink
           :to="`/makes/${make.id}`"
-          no-prefetch
         >
           <strong>{{ make.name }}</strong>
           <span

@@ -1,0 +1,70 @@
+<script setup lang="ts">
+import { mdiHistory, mdiRedo, mdiUndo } from '@mdi/js'
+import { ref } from 'vue'
+import { useShortcuts } from '~/composables/useShortcuts'
+import { useTakeUp } from '~/composables/useTakeUp'
+import { useTell } from '~/composables/useTell'
+import { useDocument } from '~/stores/document'
+import { useSaving } from '~/stores/saving'
+import { useView } from '~/stores/view'
+
+/** What can be done with the bag in hand from any of its screens: whether it is saved, undo, redo, earlier states. */
+const bag = useDocument()
+const saving = useSaving()
+const view = useView()
+const told = useTell()
+const takeUp = useTakeUp()
+const router = useRouter()
+const remembering = ref(false)
+
+function along(by: number): void {
+  const parts = ['bag', ...bag.draft.parts.map(({ id }) => id)]
+  view.selected = parts[(parts.indexOf(view.selected) + by + parts.length) % parts.length]!
+}
+
+const SHORTCUTS = [
+  { key: 'd', does: 'Draft the bag, on the bench', run: () => void router.push(`/bags/${saving.id}`) },
+  { key: 'w', does: 'The written pattern', run: () => void router.push(`/bags/${saving.id}/pattern`) },
+  { key: 'h', does: 'Take it up: follow it at the hook', run: () => void takeUp() },
+  { key: 'u', does: 'Undo', run: bag.undo },
+  { key: 'r', does: 'Redo', run: bag.redo },
+  { key: 'e', does: 'Earlier states of the bag', run: () => (remembering.value = !remembering.value) },
+  { key: ']', does: 'Select the next part up', run: () => along(1) },
+  { key: '[', does: 'Select the part below', run: () => along(-1) },
+]
+useShortcuts(() => (bag.isOpen ? SHORTCUTS : []))
+</script>
+
+<template>
+  <template v-if="bag.isOpen">
+    <SavedMark />
+    <v-btn
+      :icon="mdiUndo"
+      size="small"
+      :disabled="!bag.undoLabel"
+      :aria-label="bag.undoLabel ? `Undo: ${told(bag.undoLabel)}` : 'Nothing to undo'"
+      :title="bag.undoLabel ? `Undo: ${told(bag.undoLabel)} (u)` : 'Nothing to undo'"
+      @click="bag.undo"
+    />
+    <v-btn
+      :icon="mdiRedo"
+      size="small"
+      :disabled="!bag.redoLabel"
+      :aria-label="bag.redoLabel ? `Redo: ${told(bag.redoLabel)}` : 'Nothing to redo'"
+      :title="bag.redoLabel ? `Redo: ${told(bag.redoLabel)} (r)` : 'Nothing to redo'"
+      @click="bag.redo"
+    />
+    <v-btn
+      :icon="mdiHistory"
+      size="small"
+      class="wide-only"
+      aria-label="Earlier states of the bag"
+      title="Earlier states (e)"
+      @click="remembering = !remembering"
+    />
+    <LazyBagVersions
+      v-if="remembering"
+      v-model="remembering"
+    />
+  </template>
+</template>
