@@ -2,7 +2,6 @@ import { randomUUID } from 'node:crypto'
 import type Database from 'better-sqlite3'
 import type { Reading } from '../../core/design/read'
 import { problemLines } from '../../core/design/read'
-import { type Saves, savesIn } from './saves'
 
 /** A kept document with what the house knows of it. */
 export interface Kept<D> {
@@ -87,12 +86,15 @@ function statementsOf(db: Database.Database, table: string) {
   return {
     list: db.prepare<[], Row>(`SELECT ${columns} FROM ${table} WHERE removed_at IS NULL ORDER BY updated_at DESC, rowid DESC`),
     find: db.prepare<[string], Row>(`SELECT ${columns} FROM ${table} WHERE id = ? AND removed_at IS NULL`),
-    add: db.prepare<[string, string, string, string, string]>(
-      `INSERT INTO ${table} (id, name, document, created_at, updated_at) VALUES (?, ?, ?, ?, ?)`,
+    add: db.prepare<[string, string, string, string, string, string | null]>(
+      `INSERT INTO ${table} (id, name, document, created_at, updated_at, begun_by) VALUES (?, ?, ?, ?, ?, ?)`,
     ),
-    save: db.prepare<[string, string, string, string, number]>(
-      `UPDATE ${table} SET name = ?, document = ?, updated_at = ?, revision = revision + 1
-        WHERE id = ? AND revision = ? AND removed_at IS NULL`,
+    begun: db.prepare<[string], Row>(`SELECT ${columns} FROM ${table} WHERE begun_by = ?`),
+    standing: db.prepare<[string], { revision: number, saves: string }>(
+      `SELECT revision, saves FROM ${table} WHERE id = ? AND removed_at IS NULL`,
+    ),
+    save: db.prepare<[string, string, string, string, string]>(
+      `UPDATE ${table} SET name = ?, document = ?, updated_at = ?, saves = ?, revision = revision + 1 WHERE id = ?`,
     ),
     remove: db.prepare<[string, string]>(`UPDATE ${table} SET removed_at = ? WHERE id = ? AND removed_at IS NULL`),
     aside: db.prepare<[], { id: string, name: string, removed_at: string }>(
@@ -103,11 +105,11 @@ function statementsOf(db: Database.Database, table: string) {
   }
 }
 
-/** A save sent before, as it was answered then; nothing of one that is new. */
-function answeredBefore(saves: Saves, save: string | undefined): { readonly document: string, readonly saved: Saved } | undefined {
-  const known = save === undefined ? undefined : saves.find(save)
-  return known && { document: known.document, saved: { kept: true, revision: known.revision, updatedAt: known.savedAt } }
-}
+/** A save that was answered: its id, the revision it came to, when. */
+type AnsweredSave = readonly [save: string, revision: number, at: string]
+
+/** So many of a document's last saves are remembered: a page sends one at a time, and few pages are open at once. */
+const MOST_SAVES = 6
 
 /**
  * A shelf of documents that have a name: designs and swatches stand in tables of the same shape.
@@ -122,7 +124,6 @@ export function shelf<D extends { readonly name: string }>(
 ): Shelf<D> {
   const kept = keptBy(read)
   const statements = statementsOf(db, table)
-  const saves = savesIn(db)
 
   const find = (id: string) => {
     const row = statements.find.get(id)
@@ -130,24 +131,25 @@ export function shelf<D extends { readonly name: string }>(
   }
 
   const add = db.transaction((document: D, save?: string): Kept<D> => {
-    const before = answeredBefore(saves, save)
-    const known = before && find(before.document)
-    if (known) return known
+    const before = save === undefined ? undefined : statements.begun.get(save)
+    if (before) return kept(before)
     const id = randomUUID()
     const now = new Date().toISOString()
-    statements.add.run(id, document.name, JSON.stringify(document), now, now)
-    if (save !== undefined) saves.keep(save, id, 1, now)
+    statements.add.run(id, document.name, JSON.stringify(document), now, now, save ?? null)
     return { id, revision: 1, createdAt: now, updatedAt: now, document }
   })
 
   const keep = db.transaction((id: string, revision: number, document: D, save?: string): Saved => {
-    const before = answeredBefore(saves, save)
-    if (before?.document === id) return before.saved
+    const standing = statements.standing.get(id)
+    if (!standing) return { kept: false, why: 'gone' }
+    const saves = JSON.parse(standing.saves) as AnsweredSave[]
+    const before = save === undefined ? undefined : saves.find(([one]) => one === save)
+    if (before) return { kept: true, revision: before[1], updatedAt: before[2] }
+    if (standing.revision !== revision) return { kept: false, why: 'overtaken' }
     const now = new Date().toISOString()
     besides?.beforeSave(id, revision, now)
-    const { changes } = statements.save.run(document.name, JSON.stringify(document), now, id, revision)
-    if (changes !== 1) return { kept: false, why: statements.find.get(id) ? 'overtaken' : 'gone' }
-    if (save !== undefined) saves.keep(save, id, revision + 1, now)
+    const known = save === undefined ? saves : [...saves, [save, revision + 1, now]].slice(-MOST_SAVES)
+    statements.save.run(document.name, JSON.stringify(document), now, JSON.stringify(known), id)
     return { kept: true, revision: revision + 1, updatedAt: now }
   })
 

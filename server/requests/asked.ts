@@ -55,6 +55,12 @@ export function saveIdOf(event: H3Event): string | undefined {
   return /^[\w.-]{8,64}$/.test(id) ? id : refuseProblems([{ field: 'Save-Id', message: 'must be 8 to 64 letters, digits, dots or dashes' }])
 }
 
+/** A save as pages send it, which is seen at a glance; whatever else is sent goes to the class, which says what is off. */
+export function askedToSave(input: unknown): Pick<SaveRequest, 'revision' | 'document'> {
+  const { revision } = (input ?? {}) as { revision?: unknown }
+  return Number.isSafeInteger(revision) && (revision as number) >= 1 ? (input as SaveRequest) : asked(SaveRequest, input)
+}
+
 /** What a request asked, checked by its class; answers 422 naming the fields that are off. */
 export function asked<R extends object>(type: new () => R, input: unknown): R {
   const plain = typeof input === 'object' && input !== null ? input : {}

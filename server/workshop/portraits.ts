@@ -1,21 +1,30 @@
+import { setTimeout as rest } from 'node:timers/promises'
 import type { Portrait } from '../../core/chart/portrait'
 import { bagList, designs } from '../db/shelves'
 import { RecordsTrouble } from '../db/trouble'
 import { closeWorkshop, inWorkshop, JobFailed } from './workshop'
 
 /*
- * Portraits of the bags for the list, drawn after they were saved, when nobody waits for anything else.
+ * Portraits of the bags for the list, drawn after they were saved. Those that a list was asked for come first; the others are drawn with
+ * rests between, so that whoever saves much is not kept waiting by it.
  */
-
-const REST_MS = 250
-const AT_ONCE = 8
 
 /** A bag that cannot be drawn stands on the shelf all the same. */
 const UNDRAWN: Portrait = {
   wideCm: 20, tallCm: 10, round: false, layers: [], facts: 'This bag could not be drawn.', rounds: 0, stitches: 0,
 }
 
-async function draw(id: string, revision: number): Promise<void> {
+/** Begun so long after a save: who types saves again. */
+const AFTER_MS = 250
+/** A rest after each, this many times as long as it took. */
+const RESTS = 4
+
+/** Bags to be drawn: those that somebody looks for, and all others. */
+const wanted = new Set<string>()
+const waiting = new Set<string>()
+let drawing = false
+
+async function draw(id: string): Promise<void> {
   const kept = designs().find(id)
   if (!kept) return
   let portrait = UNDRAWN
@@ -26,44 +35,60 @@ async function draw(id: string, revision: number): Promise<void> {
     if (!(error instanceof JobFailed) || error.why === 'too-busy') throw error
     process.stderr.write(`${error.message}\n`)
   }
-  bagList().keepPortrait(id, Math.max(revision, kept.revision), portrait)
+  bagList().keepPortrait(id, kept.revision, portrait)
 }
 
-let timer: ReturnType<typeof setTimeout> | undefined
-let drawing = false
-let asked = false
+function next(): string | undefined {
+  const [id] = wanted.size > 0 ? wanted : waiting
+  if (id === undefined) return undefined
+  wanted.delete(id)
+  waiting.delete(id)
+  return id
+}
 
 async function drawAll(): Promise<void> {
-  for (let some = bagList().undrawn(AT_ONCE); some.length > 0; some = bagList().undrawn(AT_ONCE)) {
-    for (const { id, revision } of some) await draw(id, revision)
+  await rest(AFTER_MS, undefined, { ref: false })
+  for (let id = next(); id !== undefined; id = next()) {
+    const from = performance.now()
+    await draw(id)
+    if (wanted.size === 0) await rest(RESTS * (performance.now() - from), undefined, { ref: false })
   }
 }
 
-/** Has portraits drawn soon: something was saved. */
-export function drawSoon(): void {
-  asked = true
-  if (drawing || timer) return
-  timer = setTimeout(() => {
-    timer = undefined
-    asked = false
-    drawing = true
-    void drawAll()
-      .catch((error: unknown) => {
-        if (!(error instanceof RecordsTrouble)) process.stderr.write(`portraits: ${(error as Error).name}\n`)
-      })
-      .finally(() => {
-        drawing = false
-        if (asked) drawSoon()
-      })
-  }, REST_MS)
-  timer.unref()
+function go(): void {
+  if (drawing) return
+  drawing = true
+  void drawAll()
+    .catch((error: unknown) => {
+      if (!(error instanceof RecordsTrouble)) process.stderr.write(`portraits: ${(error as Error).name}\n`)
+    })
+    .finally(() => (drawing = false))
+}
+
+/** Has a bag drawn soon: it was saved. */
+export function drawSoon(id: string): void {
+  waiting.add(id)
+  go()
+}
+
+/** Has bags drawn before all others: somebody looks at the list. */
+export function drawFirst(ids: readonly string[]): void {
+  for (const id of ids) wanted.add(id)
+  if (ids.length > 0) go()
+}
+
+/** Has drawn whatever has no portrait of its present state: the program was just begun, or everything was replaced. */
+export function drawMissing(): void {
+  for (const { id } of bagList().undrawn(100_000)) waiting.add(id)
+  go()
 }
 
 /** Begins to draw what has no portrait yet; returns what ends it. */
 export function drawAhead(): () => void {
-  drawSoon()
+  drawMissing()
   return () => {
-    clearTimeout(timer)
+    wanted.clear()
+    waiting.clear()
     closeWorkshop()
   }
 }

@@ -161,10 +161,11 @@ describe('damaged records', () => {
 
 describe('a database of the version before', () => {
   it('is copied before its tables are changed', () => {
-    for (const table of ['devices', 'design_versions', 'saves']) db.exec(`DROP TABLE ${table}`)
-    for (const index of ['designs_without_portrait', 'designs_by_name']) db.exec(`DROP INDEX ${index}`)
+    for (const table of ['devices', 'design_versions']) db.exec(`DROP TABLE ${table}`)
+    for (const index of ['designs_by_name', 'designs_begun', 'swatches_begun']) db.exec(`DROP INDEX ${index}`)
     for (const [table, column] of [
-      ['designs', 'removed_at'], ['designs', 'portrait'], ['designs', 'portrait_of'], ['swatches', 'removed_at'], ['makes', 'removed_at'],
+      ['designs', 'removed_at'], ['designs', 'portrait'], ['designs', 'portrait_of'], ['designs', 'saves'], ['designs', 'begun_by'],
+      ['swatches', 'saves'], ['swatches', 'begun_by'], ['swatches', 'removed_at'], ['makes', 'removed_at'],
     ]) db.exec(`ALTER TABLE ${table} DROP COLUMN ${column}`)
     db.pragma('user_version = 2')
     db.close()

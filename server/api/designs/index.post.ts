@@ -13,7 +13,7 @@ export default defineEventHandler(async (event) => {
   const { tooMuch } = await inWorkshop('weigh', { design })
   if (tooMuch) return refuseProblems([{ field: 'bag', message: tooMuch }])
   const kept = designs().add(design, save)
-  drawSoon()
+  drawSoon(kept.id)
   setResponseStatus(event, 201)
   return kept
 })

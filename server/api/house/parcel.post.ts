@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { database, databasePath } from '../../db/connection'
 import { designs, makes, swatches } from '../../db/shelves'
 import { bytesOf } from '../../requests/body'
-import { drawSoon } from '../../workshop/portraits'
+import { drawMissing } from '../../workshop/portraits'
 import type { Content } from '../../workshop/unpackHouse'
 import { inWorkshop } from '../../workshop/workshop'
 
@@ -34,6 +34,6 @@ export default defineEventHandler(async (event) => {
   database().transaction(() => {
     for (const one of taken) if (one.sound) keep(one.content)
   })()
-  drawSoon()
+  drawMissing()
   return { files: told, taken: taken.length }
 })

@@ -1,12 +1,12 @@
 import { basename } from 'node:path'
 import { barredFor } from '../../db/connection'
 import { startFromCopy } from '../../house/begin'
-import { drawSoon } from '../../workshop/portraits'
+import { drawMissing } from '../../workshop/portraits'
 
 /** Starts from the last good copy, the records being damaged. */
 export default defineEventHandler(() => {
   if (barredFor()?.code !== 'corrupt') throw createError({ statusCode: 409, message: 'The records are sound: there is nothing to mend.' })
   const salvaged = startFromCopy(new Date())
-  drawSoon()
+  drawMissing()
   return { ...salvaged, broken: basename(salvaged.broken) }
 })

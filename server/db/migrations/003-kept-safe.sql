@@ -8,17 +8,15 @@ ALTER TABLE designs ADD COLUMN portrait TEXT CHECK (portrait IS NULL OR json_val
 ALTER TABLE designs ADD COLUMN portrait_of INTEGER NOT NULL DEFAULT 0;
 
 CREATE INDEX designs_by_name ON designs (name COLLATE NOCASE);
-CREATE INDEX designs_without_portrait ON designs (portrait_of) WHERE portrait_of < revision;
+-- The last saves of a document, by the ids that pages gave them: one whose answer was lost is sent again, and answered as before. A document
+-- that was begun twice so is one.
+ALTER TABLE designs ADD COLUMN saves TEXT NOT NULL DEFAULT '[]' CHECK (json_valid(saves));
+ALTER TABLE designs ADD COLUMN begun_by TEXT;
+ALTER TABLE swatches ADD COLUMN saves TEXT NOT NULL DEFAULT '[]' CHECK (json_valid(saves));
+ALTER TABLE swatches ADD COLUMN begun_by TEXT;
 
--- Saves by the id that the page gave them: one whose answer was lost is sent again, and answered as before.
-CREATE TABLE saves (
-  id       TEXT    PRIMARY KEY,
-  document TEXT    NOT NULL,
-  revision INTEGER NOT NULL,
-  saved_at TEXT    NOT NULL
-) STRICT, WITHOUT ROWID;
-
-CREATE INDEX saves_by_time ON saves (saved_at);
+CREATE UNIQUE INDEX designs_begun ON designs (begun_by) WHERE begun_by IS NOT NULL;
+CREATE UNIQUE INDEX swatches_begun ON swatches (begun_by) WHERE begun_by IS NOT NULL;
 
 -- A bag as it was at the end of a sitting.
 CREATE TABLE design_versions (

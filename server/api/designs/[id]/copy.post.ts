@@ -9,7 +9,7 @@ const MOST_NAME = 80
 export default defineEventHandler((event) => {
   const { document } = designs().find(getRouterParam(event, 'id')!) ?? refuseUnknown('design')
   const copy = designs().add({ ...document, name: `${document.name}, again`.slice(0, MOST_NAME) }, saveIdOf(event))
-  drawSoon()
+  drawSoon(copy.id)
   setResponseStatus(event, 201)
   return copy
 })

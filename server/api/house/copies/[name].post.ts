@@ -2,12 +2,12 @@ import { databasePath } from '../../../db/connection'
 import { copiesOf } from '../../../house/copies'
 import { returnTo } from '../../../house/begin'
 import { refuseUnknown } from '../../../requests/refuse'
-import { drawSoon } from '../../../workshop/portraits'
+import { drawMissing } from '../../../workshop/portraits'
 
 /** Returns everything to a copy; what there is now is copied first. */
 export default defineEventHandler((event) => {
   const copy = copiesOf(databasePath()).find(({ name }) => name === getRouterParam(event, 'name')) ?? refuseUnknown('copy')
   const kept = returnTo(copy.name, new Date())
-  drawSoon()
+  drawMissing()
   return { kept }
 })

@@ -1,11 +1,11 @@
-import { drawSoon } from '../../../workshop/portraits'
+import { drawMissing } from '../../../workshop/portraits'
 import { asideOr404 } from '../../../requests/aside'
 
 /** Brings back what was thrown away, as it was. */
 export default defineEventHandler((event) => {
   const { aside, id, refuse } = asideOr404(event)
   if (!aside.bringBack(id)) refuse()
-  drawSoon()
+  drawMissing()
   setResponseStatus(event, 204)
   return null
 })

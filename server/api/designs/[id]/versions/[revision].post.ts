@@ -13,6 +13,6 @@ export default defineEventHandler((event) => {
   versions().keepNow(id)
   const saved = designs().save(id, revision, design)
   if (!saved.kept) return refuseOvertaken('design')
-  drawSoon()
+  drawSoon(id)
   return designs().find(id)
 })
