@@ -35,13 +35,15 @@ export interface BagsAsked {
 }
 
 const ORDERED: Readonly<Record<BagOrder, string>> = {
-  changed: 'updated_at DESC, rowid DESC', name: 'name COLLATE NOCASE, rowid', begun: 'created_at DESC, rowid DESC',
+  changed: 'removed_at DESC, updated_at DESC, rowid DESC', name: 'name COLLATE NOCASE, rowid', begun: 'created_at DESC, rowid DESC',
   tall: 'json_extract(portrait, \'$.tallCm\') DESC, rowid DESC',
 }
 
 /** The list of bags, and their portraits. */
 export interface BagList {
   readonly page: (asked: BagsAsked) => BagPage
+  /** The same as JSON, the portraits as they are kept; and which bags of it have none of their present state. */
+  readonly pageText: (asked: BagsAsked) => { readonly text: string, readonly undrawn: readonly string[] }
   /** Bags whose portrait is of an earlier revision, or that have none. */
   readonly undrawn: (most: number) => { readonly id: string, readonly revision: number }[]
   readonly keepPortrait: (id: string, revision: number, portrait: Portrait | null) => void
@@ -56,11 +58,12 @@ interface Row {
   portrait_of: number
 }
 
+function factsOf(row: Row): Omit<ListedBag, 'portrait'> {
+  return { id: row.id, name: row.name, revision: row.revision, updatedAt: row.updated_at, drawn: row.portrait_of >= row.revision }
+}
+
 function listed(row: Row): ListedBag {
-  return {
-    id: row.id, name: row.name, revision: row.revision, updatedAt: row.updated_at, drawn: row.portrait_of >= row.revision,
-    portrait: row.portrait === null ? null : (JSON.parse(row.portrait) as Portrait),
-  }
+  return { ...factsOf(row), portrait: row.portrait === null ? null : (JSON.parse(row.portrait) as Portrait) }
 }
 
 /** What is looked for, as a pattern: its own signs stand for themselves. */
@@ -89,11 +92,22 @@ export function bagListIn(db: Database.Database): BagList {
   const keepPortrait = db.prepare<[string | null, number, string, number]>(
     'UPDATE designs SET portrait = ?, portrait_of = ? WHERE id = ? AND portrait_of < ?',
   )
+  const pageOf = ({ find, order, from }: BagsAsked): { readonly rows: readonly Row[], readonly of: number } => {
+    const pattern = patternOf(find)
+    const rows = pages[find ? `${order} found` : order]!.all({ pattern, from, most: MOST_LISTED })
+    return { rows, of: (find ? totalFound.get({ pattern }) : total.get())!.n }
+  }
   return {
-    page: ({ find, order, from }) => {
-      const pattern = patternOf(find)
-      const rows = pages[find ? `${order} found` : order]!.all({ pattern, from, most: MOST_LISTED })
-      return { bags: rows.map(listed), total: (find ? totalFound.get({ pattern }) : total.get())!.n }
+    page: (asked) => {
+      const { rows, of } = pageOf(asked)
+      return { bags: rows.map(listed), total: of }
+    },
+    pageText: (asked) => {
+      const { rows, of } = pageOf(asked)
+      const bags = rows.map(row => `${JSON.stringify(factsOf(row)).slice(0, -1)},"portrait":${row.portrait ?? 'null'}}`)
+      return {
+        text: `{"bags":[${bags.join(',')}],"total":${of}}`, undrawn: rows.filter(row => row.portrait_of < row.revision).map(({ id }) => id),
+      }
     },
     undrawn: most => undrawn.all(most),
     keepPortrait: (id, revision, portrait) => void keepPortrait.run(portrait && JSON.stringify(portrait), revision, id, revision),

@@ -11,8 +11,12 @@ const WORTH_PACKING_BYTES = 1_400
 /**
  * Answers with JSON: packed where the page takes that, and with a mark by which a page that has it already is told so.
  */
-export async function answerJson(event: H3Event, value: unknown): Promise<Buffer | string | null> {
-  const text = JSON.stringify(value)
+export function answerJson(event: H3Event, value: unknown): Promise<Buffer | string | null> {
+  return answerText(event, JSON.stringify(value))
+}
+
+/** The same for what is JSON already. */
+export async function answerText(event: H3Event, text: string): Promise<Buffer | string | null> {
   const mark = `"${createHash('sha1').update(text).digest('base64url')}"`
   setResponseHeaders(event, { 'ETag': mark, 'Cache-Control': 'no-cache', 'Content-Type': 'application/json', 'Vary': 'Accept-Encoding' })
   if (getRequestHeader(event, 'if-none-match') === mark) {
@@ -21,5 +25,5 @@ export async function answerJson(event: H3Event, value: unknown): Promise<Buffer
   }
   if (text.length < WORTH_PACKING_BYTES || !/\bgzip\b/.test(getRequestHeader(event, 'accept-encoding') ?? '')) return text
   setResponseHeader(event, 'Content-Encoding', 'gzip')
-  return packed(text, { level: 4 })
+  return packed(text, { level: 1 })
 }

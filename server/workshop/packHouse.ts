@@ -33,12 +33,12 @@ export function packHouse(path: string): Uint8Array {
         files[freeName(taken, FOLDERS[sort], name, sort)] = strToU8(text)
       }
       for (const [sort, table] of [['design', 'designs'], ['swatch', 'swatches']] as const) {
-        const rows = db.prepare(`SELECT name, document FROM ${table} WHERE removed_at IS NULL ORDER BY created_at`).all()
+        const rows = db.prepare(`SELECT name, document FROM ${table} WHERE removed_at IS NULL ORDER BY created_at, rowid`).all()
         for (const { name, document } of rows as { name: string, document: string }[])
           put(sort, name, `${JSON.stringify(JSON.parse(document), null, 2)}\n`)
       }
       const events = db.prepare('SELECT event FROM make_events WHERE make = ? ORDER BY number').pluck()
-      const makes = db.prepare('SELECT id, name FROM makes WHERE removed_at IS NULL ORDER BY created_at').all()
+      const makes = db.prepare('SELECT id, name FROM makes WHERE removed_at IS NULL ORDER BY created_at, rowid').all()
       for (const { id, name } of makes as { id: string, name: string }[]) {
         const own = (events.all(id) as string[]).map(event => JSON.parse(event) as MakeEvent)
         put('make', name, `${JSON.stringify(makeDocument(name, own), null, 2)}\n`)

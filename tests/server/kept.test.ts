@@ -144,6 +144,10 @@ describe('the list of bags', () => {
     expect(named('', 'name')).toHaveLength(MOST_LISTED)
     expect(named('', 'name', MOST_LISTED)).toEqual(['Bag 24', 'Bag 25', 'Bag 26', 'Bag 27', 'Bag 28'])
     expect(list.page({ find: '', order: 'name', from: 0 }).total).toBe(MOST_LISTED + 5)
+    const asked = { find: '', order: 'changed', from: 3 } as const
+    list.keepPortrait(list.page(asked).bags[0]!.id, 1, portrait(9))
+    expect(JSON.parse(list.pageText(asked).text)).toEqual(list.page(asked))
+    expect(list.pageText(asked).undrawn).toHaveLength(MOST_LISTED - 1)
   })
 })
 

@@ -1,5 +1,5 @@
 import { bagList } from '../../db/shelves'
-import { answerJson } from '../../requests/answer'
+import { answerText } from '../../requests/answer'
 import { asked, BagsQuery } from '../../requests/asked'
 import { drawFirst } from '../../workshop/portraits'
 
@@ -7,7 +7,7 @@ import { drawFirst } from '../../workshop/portraits'
 export default defineEventHandler((event) => {
   const { find, order, from } = getQuery(event)
   const query = { from: Number(from ?? 0), ...(find === undefined ? {} : { find: String(find) }), ...(order ? { order } : {}) }
-  const page = bagList().page(asked(BagsQuery, query))
-  drawFirst(page.bags.flatMap(({ id, drawn }) => (drawn ? [] : [id])))
-  return answerJson(event, page)
+  const { text, undrawn } = bagList().pageText(asked(BagsQuery, query))
+  drawFirst(undrawn)
+  return answerText(event, text)
 })
