@@ -5,7 +5,21 @@ const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` })
 test('the list of bags', async ({ page }) => {
   await page.goto('/')
   await expect(page.getByRole('heading', { name: 'Seed-head pouch' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'On the hook' })).toBeVisible()
   await page.screenshot(shot('bags'))
+})
+
+test('kept safe: copies, what was thrown away, a parcel, a phone let in', async ({ page, request }) => {
+  const copy = await request.post(`/api/designs/${await idOf(request, 'Twine tub')}/copy`)
+  await request.delete(`/api/designs/${((await copy.json()) as { id: string }).id}`)
+  await page.setViewportSize({ width: 1280, height: 1080 })
+  await page.goto('/safe')
+  await page.getByRole('button', { name: 'Copy everything now' }).click()
+  await expect(page.getByText('Everything is copied.')).toBeVisible()
+  await page.getByRole('button', { name: 'Use it on my phone' }).click()
+  await expect(page.locator('[data-code]')).toBeVisible()
+  await page.screenshot(shot('safe'))
+  await request.delete('/api/house/phone')
 })
 
 test('the bench', async ({ page, request }) => {
