@@ -10,6 +10,8 @@ const decorators = { compilerOptions: { experimentalDecorators: true, exactOptio
 
 export default defineNuxtConfig({
   modules: ['@pinia/nuxt', '@nuxt/eslint'],
+  // The development server has an entry of its own.
+  $production: { nitro: { entry: join(import.meta.dirname, 'server/entry.ts') } },
   ssr: false,
   components: [{ path: '~/components', pathPrefix: false }],
   devtools: { enabled: false },
@@ -40,7 +42,6 @@ export default defineNuxtConfig({
   experimental: { appManifest: false, emitRouteChunkError: 'manual', defaults: { nuxtLink: { prefetch: false } } },
   compatibilityDate: '2026-11-01',
   nitro: {
-    entry: join(import.meta.dirname, 'server/entry.ts'),
     errorHandler: join(import.meta.dirname, 'server/error.ts'),
     compressPublicAssets: true,
     routeRules: { '/sw.js': { headers: { 'cache-control': 'no-cache' } } },

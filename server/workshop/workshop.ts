@@ -38,12 +38,16 @@ interface Bench {
   timer?: ReturnType<typeof setTimeout>
 }
 
-/** The workers' own file, which the build puts at the top of the server's folder; this code may lie in a folder below. */
+/**
+ * The workers' own file, which the build puts at the top of the server's folder; this code may lie in a folder below. The development
+ * server takes that of the last build.
+ */
 function workerFile(): string {
-  for (let folder = dirname(fileURLToPath(import.meta.url)); ; folder = dirname(folder)) {
+  for (let folder = dirname(fileURLToPath(import.meta.url)); folder !== dirname(folder); folder = dirname(folder)) {
     const file = join(folder, 'workshop.cjs')
-    if (existsSync(file) || folder === dirname(folder)) return file
+    if (existsSync(file)) return file
   }
+  return join(process.cwd(), '.output/server/workshop.cjs')
 }
 
 const benches: Bench[] = []

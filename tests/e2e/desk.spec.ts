@@ -203,6 +203,13 @@ test('a bag that cannot be read hides no other, and can be saved to a file or th
   expect((await request.get(`/api/designs/${id}`)).status()).toBe(404)
 })
 
+test('an address that leads nowhere says so, and leads back', async ({ page }) => {
+  await page.goto('/nowhere/at/all')
+  await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible()
+  await page.getByRole('link', { name: 'All bags' }).click()
+  await expect(page.getByRole('heading', { name: 'Your bags' })).toBeVisible()
+})
+
 test('earlier states are listed, looked at on the bench, and gone back to', async ({ page, request }) => {
   const id = await freshBag(request, 'Remembered pouch')
   const put = (revision: number, cm: number) =>

@@ -50,6 +50,33 @@ test('the page opens without a network, goes on, and sends what was tapped when 
   await server.kill()
 })
 
+test('a bag that was opened here opens without a network, is worked on, and is saved when the server is back', async ({ page, request }) => {
+  test.setTimeout(90_000)
+  const server = new OwnServer(3180, `test-results/offline-bag-${Date.now()}.sqlite`)
+  await server.start()
+  const post = (path: string, options: object) => request.post(server.address + path, options)
+  const bag = await freshBag({ post } as never, 'Worked on away')
+  await page.goto(`${server.address}/bags/${bag}`)
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('Worked on away')
+  await expect.poll(() => page.evaluate(() => navigator.serviceWorker.controller !== null), { timeout: 20_000 }).toBe(true)
+  await server.kill()
+
+  await page.reload()
+  await page.getByRole('button', { name: /^Base/ }).click()
+  await page.getByRole('textbox', { name: 'Across the floor' }).fill('27')
+  await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'failed')
+  await page.getByRole('link', { name: 'All bags' }).first().click()
+  await expect(page.getByRole('alert').filter({ hasText: 'does not answer' })).toBeVisible()
+  await page.getByRole('region', { name: 'Only on this device' }).getByRole('link', { name: 'Open' }).click()
+  await expect(page.getByRole('button', { name: /^Base/ }).first()).toBeVisible()
+
+  await server.start()
+  await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved', { timeout: 40_000 })
+  const kept = (await (await request.get(`${server.address}/api/designs/${bag}`)).json()) as { document: { base: { size: object } } }
+  expect(kept.document.base.size).toEqual({ want: { diameterCm: 27 } })
+  await server.kill()
+})
+
 test('a server that has lost everything gets it from the device; what was thrown away stays away', async ({ page, request }) => {
   test.setTimeout(60_000)
   const [first, second] = [1, 2].map(n => new OwnServer(3181, `test-results/lost-${n}-${Date.now()}.sqlite`)) as [OwnServer, OwnServer]
