@@ -50,7 +50,7 @@ test('the page opens without a network, goes on, and sends what was tapped when 
   await server.kill()
 })
 
-test('a bag that was opened here opens without a network, is worked on, and is saved when the server is back', async ({ page, request }) => {
+test('a bag that was opened here opens without a network, and is saved when the server is back', async ({ page, request }) => {
   test.setTimeout(90_000)
   const server = new OwnServer(3180, `test-results/offline-bag-${Date.now()}.sqlite`)
   await server.start()
