@@ -79,11 +79,23 @@ async function keep(document: SwatchDocument): Promise<void> {
         v-for="kept in shelf.swatches"
         :key="kept.id"
       >
-        <SwatchSquare :gauge="kept.document.gauge" />
+        <SwatchSquare
+          v-if="!kept.unreadable"
+          :gauge="kept.document.gauge"
+        />
         <div class="about">
           <h2>{{ kept.document.name }}</h2>
+          <p
+            v-if="kept.unreadable"
+            role="alert"
+          >
+            This swatch cannot be read; save it to a file as it is, or delete it. {{ kept.unreadable.join('; ') }}
+          </p>
           <p>{{ kept.document.yarn }}</p>
-          <SwatchFacts :gauge="kept.document.gauge" />
+          <SwatchFacts
+            v-if="!kept.unreadable"
+            :gauge="kept.document.gauge"
+          />
           <p
             v-if="kept.document.note"
             class="soft"
@@ -100,6 +112,7 @@ async function keep(document: SwatchDocument): Promise<void> {
             title="Download"
           />
           <v-btn
+            v-if="!kept.unreadable"
             :icon="mdiPencilOutline"
             size="small"
             :aria-label="`Change ${kept.document.name}`"

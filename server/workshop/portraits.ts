@@ -23,6 +23,8 @@ const RESTS = 4
 const wanted = new Set<string>()
 const waiting = new Set<string>()
 let drawing = false
+let lookForMissing = false
+const MOST_MISSING = 100_000
 
 async function draw(id: string): Promise<void> {
   const kept = designs().find(id)
@@ -48,6 +50,8 @@ function next(): string | undefined {
 
 async function drawAll(): Promise<void> {
   await rest(AFTER_MS, undefined, { ref: false })
+  if (lookForMissing) for (const { id } of bagList().undrawn(MOST_MISSING)) waiting.add(id)
+  lookForMissing = false
   for (let id = next(); id !== undefined; id = next()) {
     const from = performance.now()
     await draw(id)
@@ -58,11 +62,16 @@ async function drawAll(): Promise<void> {
 function go(): void {
   if (drawing) return
   drawing = true
+  let failed = false
   void drawAll()
     .catch((error: unknown) => {
+      failed = true
       if (!(error instanceof RecordsTrouble)) process.stderr.write(`portraits: ${(error as Error).name}\n`)
     })
-    .finally(() => (drawing = false))
+    .finally(() => {
+      drawing = false
+      if (lookForMissing && !failed) go()
+    })
 }
 
 /** Has a bag drawn soon: it was saved. */
@@ -79,7 +88,7 @@ export function drawFirst(ids: readonly string[]): void {
 
 /** Has drawn whatever has no portrait of its present state: the program was just begun, or everything was replaced. */
 export function drawMissing(): void {
-  for (const { id } of bagList().undrawn(100_000)) waiting.add(id)
+  lookForMissing = true
   go()
 }
 

@@ -38,6 +38,7 @@ test.describe('a page that ends', () => {
   test.use({ expected: [/Failed to load resource/, /crash/i] })
 
   test('without a word loses nothing: ten edits of ten are found again, saved, and can be undone', async ({ page, context, request }) => {
+    test.setTimeout(120_000)
     let found = 0
     for (let i = 0; i < 10; i++) {
       const id = await freshBag(request, `Interrupted ${i}`)
@@ -203,11 +204,15 @@ test('a bag that cannot be read hides no other, and can be saved to a file or th
   expect((await request.get(`/api/designs/${id}`)).status()).toBe(404)
 })
 
-test('an address that leads nowhere says so, and leads back', async ({ page }) => {
-  await page.goto('/nowhere/at/all')
-  await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible()
-  await page.getByRole('link', { name: 'All bags' }).click()
-  await expect(page.getByRole('heading', { name: 'Your bags' })).toBeVisible()
+test.describe('an address that leads nowhere', () => {
+  test.use({ expected: [/Page not found/, /Failed to load resource/] })
+
+  test('says so, and leads back', async ({ page }) => {
+    await page.goto('/nowhere/at/all')
+    await expect(page.getByRole('heading', { name: 'There is nothing here' })).toBeVisible()
+    await page.getByRole('link', { name: 'All bags' }).click()
+    await expect(page.getByRole('heading', { name: 'Your bags' })).toBeVisible()
+  })
 })
 
 test('earlier states are listed, looked at on the bench, and gone back to', async ({ page, request }) => {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted } from 'vue'
+import { computed, onMounted } from 'vue'
 import type { DesignGauge } from '~~/core/design/design'
 import { useDocument } from '~/stores/document'
 import { useSwatches } from '~/stores/swatches'
@@ -7,6 +7,7 @@ import { useSwatches } from '~/stores/swatches'
 /** The swatch this bag is drafted in: counted here, or taken from the kept ones. */
 const bag = useDocument()
 const shelf = useSwatches()
+const sound = computed(() => shelf.swatches.filter(({ unreadable }) => !unreadable))
 onMounted(() => void shelf.load())
 
 function count(gauge: DesignGauge, field: string): void {
@@ -22,10 +23,10 @@ function takeKept(id: string | null): void {
 <template>
   <div class="gauge">
     <v-select
-      v-if="shelf.swatches.length > 0"
+      v-if="sound.length > 0"
       label="Take a kept swatch"
       :model-value="null"
-      :items="shelf.swatches.map(({ id, document }) => ({ value: id, title: document.name }))"
+      :items="sound.map(({ id, document }) => ({ value: id, title: document.name }))"
       @update:model-value="takeKept"
     />
     <GaugeFields
