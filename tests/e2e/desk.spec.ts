@@ -35,7 +35,7 @@ function cutOff(page: Page): Promise<void> {
 }
 
 test.describe('a page that ends', () => {
-  test.use({ expected: [/Failed to load resource/, /crash/i] })
+  test.use({ expected: [/Failed to load resource|crash/i] })
 
   test('without a word loses nothing: ten edits of ten are found again, saved, and can be undone', async ({ page, context, request }) => {
     test.setTimeout(120_000)
@@ -205,7 +205,7 @@ test('a bag that cannot be read hides no other, and can be saved to a file or th
 })
 
 test.describe('an address that leads nowhere', () => {
-  test.use({ expected: [/Page not found/, /Failed to load resource/] })
+  test.use({ expected: [/Page not found|Failed to load resource/] })
 
   test('says so, and leads back', async ({ page }) => {
     await page.goto('/nowhere/at/all')
