@@ -45,10 +45,13 @@ export function install() {
   })
 }
 
+/** What the build itself goes by. */
+const SHAPES = ['nuxt.config.ts', 'package-lock.json', 'scripts/workshop.mjs', 'scripts/serviceWorker.mjs', 'scripts/sqlAsText.mjs']
+
 /** Builds the program if its sources changed since it was last built. */
 export function build() {
   const sources = ['app', 'core', 'server', 'demo', 'public', 'sw'].flatMap(filesBelow)
-  once('.output/.fair-hollow-built', '.output/server/index.mjs', ['nuxt.config.ts', 'package-lock.json', ...sources], () => {
+  once('.output/.fair-hollow-built', '.output/server/index.mjs', [...SHAPES, ...sources], () => {
     console.log('Building ...')
     run('npx', ['nuxt', 'build', '--logLevel', 'silent'])
   })
