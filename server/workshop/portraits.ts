@@ -17,7 +17,7 @@ const UNDRAWN: Portrait = {
 /** Begun so long after a save: who types saves again. */
 const AFTER_MS = 250
 /** A rest after each, this many times as long as it took. */
-const RESTS = 4
+const RESTS = 9
 
 /** Bags to be drawn: those that somebody looks for, and all others. */
 const wanted = new Set<string>()
