@@ -34,7 +34,7 @@ export interface DeskBag {
 }
 
 interface Box extends DBSchema {
-  bags: { key: string, value: DeskBag, indexes: { at: number } }
+  bags: { key: string, value: DeskBag }
 }
 
 let opened: Promise<IDBPDatabase<Box>> | undefined
@@ -43,7 +43,7 @@ let opened: Promise<IDBPDatabase<Box>> | undefined
 async function box(): Promise<IDBPDatabase<Box>> {
   return (opened ??= openDB<Box>('fair-hollow-desk', 1, {
     upgrade(db) {
-      db.createObjectStore('bags', { keyPath: 'id' }).createIndex('at', 'at')
+      db.createObjectStore('bags', { keyPath: 'id' })
     },
   }))
 }

@@ -70,8 +70,10 @@ export const useDocument = defineStore('document', () => {
   /** Takes an edit that leaves the bag sound; another one is told and not taken. The same rules hold here and where it is saved. */
   function take({ design: next, edit }: { design: Design, edit?: Edit }): string | undefined {
     if (!edit || !isOpen.value) return undefined
-    refused.value = unsoundness(next)?.message
-    if (refused.value) return refused.value
+    const why = unsoundness(next)?.message
+    // What is typed is told in its field.
+    refused.value = edit.group ? undefined : why
+    if (why) return why
     history.value = record(history.value, edit)
     design.value = next
     return undefined

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import { ask, useTrying } from './records'
+import { ask, refusalLines, useTrying } from './records'
 
 /** A copy of everything. */
 export interface Copy {
@@ -47,7 +47,6 @@ export interface Phone {
   readonly open: boolean
   readonly addresses: readonly string[]
   readonly code?: { readonly code: string, readonly until: number }
-  readonly reachable: boolean
   /** Whether this is the machine that the program runs on. */
   readonly here: boolean
   readonly devices: readonly Device[]
@@ -75,19 +74,30 @@ export const useHouse = defineStore('house', () => {
     return value
   }
 
+  /** Looks how something stands. What was told of the last deed stays, unless looking fails too. */
+  async function looked<T>(path: string): Promise<T | undefined> {
+    try {
+      return await ask<T>(path)
+    }
+    catch (error) {
+      trouble.value = refusalLines(error)
+      return undefined
+    }
+  }
+
   async function loadCopies(): Promise<void> {
-    copies.value = (await trying(() => ask<Copies>('/api/house/copies'))) ?? copies.value
+    copies.value = (await looked<Copies>('/api/house/copies')) ?? copies.value
   }
 
   async function loadAside(): Promise<void> {
-    const found = await trying(() => ask<{ days: number, things: readonly Aside[] }>('/api/shelf'))
+    const found = await looked<{ days: number, things: readonly Aside[] }>('/api/shelf')
     if (!found) return
     aside.value = found.things
     asideDays.value = found.days
   }
 
   async function loadPhone(): Promise<void> {
-    phone.value = (await trying(() => ask<Phone>('/api/house/phone'))) ?? phone.value
+    phone.value = (await looked<Phone>('/api/house/phone')) ?? phone.value
   }
 
   async function load(): Promise<void> {
@@ -145,8 +155,8 @@ export const useHouse = defineStore('house', () => {
   /** Looks into a parcel; nothing is brought in yet. */
   async function lookInto(file: File): Promise<void> {
     parcel.value = undefined
-    const looked = await doing(() => sendParcel(file))
-    if (looked) parcel.value = { file, files: looked.files }
+    const inside = await doing(() => sendParcel(file))
+    if (inside) parcel.value = { file, files: inside.files }
   }
 
   /** Brings in what was chosen of it, by the files' numbers. */

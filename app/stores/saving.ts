@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef, watch } from 'vue'
+import { ref, watch } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { NO_HISTORY } from '~~/core/design/history'
 import { same } from '~~/core/design/merge'
@@ -33,9 +33,6 @@ export const useSaving = defineStore('saving', () => {
   const trouble = ref<string[]>([])
   /** Why the bag cannot be read, where it is there and broken: it can be saved to a file. */
   const unreadable = ref(false)
-  /** That work was found which the server did not have. */
-  const found = ref(false)
-  const lastTheirs = shallowRef<Theirs>()
 
   let revision = 0
   let onServer: Design | undefined
@@ -110,7 +107,6 @@ export const useSaving = defineStore('saving', () => {
     onServer = desk.base
     sent = desk.sent
     bag.put(desk.design, desk.history)
-    found.value = desk.unsaved
     if (!desk.unsaved) {
       // What is here is what the server had; that it is away is said by the first thing that is to be saved.
       onServer = bag.design
@@ -124,7 +120,6 @@ export const useSaving = defineStore('saving', () => {
   function meet(theirs: Theirs): void {
     const before = bag.design
     const design = isUnsaved() ? together({ base: onServer!, design: before }, theirs) : theirs.document
-    lastTheirs.value = theirs
     if (!design) return hinder('overtaken')
     revision = theirs.revision
     onServer = theirs.document
@@ -146,7 +141,6 @@ export const useSaving = defineStore('saving', () => {
     why = undefined
     retryMs = RETRY_MS
     trouble.value = []
-    found.value = false
     state.value = 'saved'
     void keep()
   }
@@ -245,7 +239,7 @@ export const useSaving = defineStore('saving', () => {
     bag.close()
     state.value = 'saved'
     trouble.value = []
-    unreadable.value = found.value = false
+    unreadable.value = false
   }
 
   /** Throws away what is only here. */
@@ -262,5 +256,5 @@ export const useSaving = defineStore('saving', () => {
     if (of) await open(of)
   }
 
-  return { id, state, trouble, unreadable, found, open, flush, leave, close, giveUp, openAnew, look }
+  return { id, state, trouble, unreadable, open, flush, leave, close, giveUp, openAnew, look }
 })

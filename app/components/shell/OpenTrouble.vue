@@ -72,6 +72,12 @@ async function throwAway(): Promise<void> {
     </div>
   </TroubleNote>
   <TroubleNote
+    v-if="bag.refused"
+    :lines="[bag.refused]"
+    title="That was not taken"
+    class="trouble not-on-paper"
+  />
+  <TroubleNote
     v-if="bag.mistaken"
     :lines="['It is drawn as it was before your last change. Undo that, or save the bag to a file as it is.']"
     title="The program made a mistake with this bag"

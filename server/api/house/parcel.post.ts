@@ -16,8 +16,8 @@ function keep({ sort, document }: Content): void {
 }
 
 /**
- * Reads a parcel: without `take` it says what is in it and what of that is here already; with `take` it keeps all that is new, or the files
- * whose numbers are named. All of them are kept, or none.
+ * Reads a parcel: without `take` it says what is in it and what of that is here already; with `take` it keeps the files whose numbers are
+ * named, with commas between. All of them are kept, or none.
  */
 export default defineEventHandler(async (event) => {
   const { take } = getQuery(event)
@@ -29,8 +29,8 @@ export default defineEventHandler(async (event) => {
     ...(one.sound ? { sort: one.content.sort, there: one.there } : { why: one.why }),
   }))
   if (take === undefined) return { files: told }
-  const chosen = take === 'new' ? undefined : new Set(String(take).split(',').map(Number))
-  const taken = unpacked.files.filter((one, i) => one.sound && (chosen ? chosen.has(i) : !one.there))
+  const chosen = new Set(String(take).split(',').map(Number))
+  const taken = unpacked.files.filter((one, i) => one.sound && chosen.has(i))
   database().transaction(() => {
     for (const one of taken) if (one.sound) keep(one.content)
   })()

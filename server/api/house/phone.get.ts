@@ -1,5 +1,4 @@
 import { devices } from '../../db/shelves'
-import { houseAddresses } from '../../door/address'
 import { openAddresses } from '../../door/listening'
 import { pairing } from '../../door/letIn'
 import { isFromHere } from '../../requests/fromHere'
@@ -10,7 +9,7 @@ export default defineEventHandler((event) => {
   // Only whoever sits at the machine itself lets others in.
   const code = isFromHere(event) && addresses.length > 0 ? pairing.current(Date.now()) : undefined
   return {
-    open: addresses.length > 0, addresses, code, reachable: houseAddresses().length > 0, here: isFromHere(event),
+    open: addresses.length > 0, addresses, code, here: isFromHere(event),
     devices: devices().list(),
   }
 })
