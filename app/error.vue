@@ -16,21 +16,9 @@ const unknown = computed(() => props.error.statusCode === 404)
       >
         <h1>There is nothing here</h1>
         <p>The address leads nowhere; a bag that was thrown away may lie aside.</p>
-        <p>
-          <v-btn
-            variant="flat"
-            color="primary"
-            href="/"
-          >
-            All bags
-          </v-btn>
-          <v-btn
-            variant="outlined"
-            href="/safe"
-          >
-            Kept safe
-          </v-btn>
-        </p>
+        <div class="row">
+          <WaysOut />
+        </div>
       </div>
       <PageBroken
         v-else
@@ -42,5 +30,5 @@ const unknown = computed(() => props.error.statusCode === 404)
 
 <style scoped>
 .unknown { max-width: 46rem; margin: 0 auto; padding: 3rem 1.4rem; }
-.v-btn + .v-btn { margin-left: 0.6rem; }
+.row { display: flex; gap: 0.6rem; }
 </style>

@@ -2,6 +2,7 @@ import type { Design } from '~~/core/design/design'
 import { mergedDesign, same } from '~~/core/design/merge'
 import type { DeskBag, SentSave } from './deskBox'
 import { randomWord } from './newId'
+import { type Refusal, refusalWords } from './refusal'
 
 /** What came of sending a bag's state. */
 export type Answer
@@ -12,17 +13,9 @@ export type Answer
 /** A page that is closed may still send this much (a limit that browsers set on what outlives a page). */
 const OUTLIVES_PAGE_BYTES = 60_000
 
-interface Refusal {
-  readonly message?: string
-  readonly data?: { readonly problems?: readonly { readonly field: string, readonly message: string }[] }
-}
-
-/** Why something was refused, in words, a field a line. */
+/** Why something was refused, in words. */
 async function wordsOf(response: Response): Promise<string[]> {
-  const said = (await response.json().catch(() => ({}))) as Refusal
-  const problems = said.data?.problems
-  if (problems?.length) return problems.map(({ field, message }) => `${field}: ${message}`)
-  return [said.message ?? `The program answered with ${response.status}.`]
+  return refusalWords((await response.json().catch(() => ({}))) as Refusal, response.status)
 }
 
 /** A new save of a state: sent again it is known by its id. */

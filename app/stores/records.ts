@@ -1,5 +1,6 @@
 import { ref } from 'vue'
 import { randomWord } from '~/keeping/newId'
+import { type Refusal, refusalWords } from '~/keeping/refusal'
 
 /** A document as the server keeps it. */
 export interface Kept<D> {
@@ -12,21 +13,15 @@ export interface Kept<D> {
   readonly unreadable?: readonly string[]
 }
 
-interface Refusal {
+interface Failed {
   readonly statusCode?: number
-  readonly data?: {
-    readonly message?: string
-    readonly data?: { readonly problems?: readonly { readonly field: string, readonly message: string }[] }
-  }
+  readonly data?: Refusal
 }
 
 /** Why the server refused, in words for the maker; each field that must change on a line of its own. */
 export function refusalLines(error: unknown): string[] {
-  const { statusCode, data } = error as Refusal
-  const problems = data?.data?.problems
-  if (problems?.length) return problems.map(({ field, message }) => `${field}: ${message}`)
-  if (statusCode === undefined) return ['The program does not answer. Is it still running?']
-  return [data?.message ?? `The program answered with ${statusCode}.`]
+  const { statusCode, data = {} } = error as Failed
+  return statusCode === undefined ? ['The program does not answer. Is it still running?'] : refusalWords(data, statusCode)
 }
 
 interface Ask {
@@ -49,7 +44,7 @@ export function kept<D>(path: string, document: unknown): Promise<Kept<D>> {
 }
 
 export function statusOf(error: unknown): number | undefined {
-  return (error as Refusal).statusCode
+  return (error as Failed).statusCode
 }
 
 /** Runs what talks to the server; what goes wrong is told in `trouble`, not thrown. */

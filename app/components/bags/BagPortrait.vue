@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
 import type { Layer, Portrait } from '~~/core/chart/portrait'
-import { insideShade, ROUNDNESS, threadLine } from '~/looks/yarnShade'
+import { insideShade, threadLine } from '~/looks/yarnShade'
 
 /** A bag standing on its shelf, drawn to the scale of all the others; one that is larger than the shelf is drawn smaller to stay on it. */
 const props = defineProps<{ portrait: Portrait | null }>()
@@ -27,17 +27,7 @@ const dashes = (stitchCm = 0.5) => `${(stitchCm * 0.66).toFixed(2)} ${(stitchCm 
     :viewBox="`${-SHELF_CM / 2} ${-TALL_CM - 1} ${SHELF_CM} ${TALL_CM + 1.4}`"
     aria-hidden="true"
   >
-    <defs>
-      <linearGradient :id="`${id}-shade`">
-        <stop
-          v-for="[offset, colour, opacity] in ROUNDNESS"
-          :key="offset"
-          :offset="offset"
-          :stop-color="colour"
-          :stop-opacity="opacity"
-        />
-      </linearGradient>
-    </defs>
+    <RoundShade :id="`${id}-shade`" />
     <g
       v-if="portrait"
       :transform="`scale(${scale})`"

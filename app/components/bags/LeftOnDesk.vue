@@ -91,7 +91,8 @@ onBeforeUnmount(() => {
 ul { list-style: none; margin: 0; padding: 0; }
 li {
   display: flex; flex-wrap: wrap; gap: 0.6rem; justify-content: space-between; align-items: center; padding: 0.6rem 0.9rem;
-  border: 1px solid var(--line); border-left: 5px solid rgb(var(--v-theme-error)); border-radius: 4px; background: var(--sheet); margin-bottom: 0.5rem;
+  border: 1px solid var(--line); border-left: 5px solid rgb(var(--v-theme-error)); border-radius: 4px; background: var(--sheet);
+  margin-bottom: 0.5rem;
 }
 p { margin: 0.1rem 0 0; }
 .doing { display: flex; flex-wrap: wrap; gap: 0.4rem; }

@@ -10,7 +10,7 @@ import { casingsOf } from '~~/core/draft/casing'
 import type { Draft, DraftPart } from '~~/core/draft/draft'
 import { wallPartOf } from '~~/core/draft/part'
 import type { Where } from '~~/core/handle/onRim'
-import { insideShade, ROUNDNESS, threadLine } from '~/looks/yarnShade'
+import { insideShade, threadLine } from '~/looks/yarnShade'
 
 /** The bag standing, from the front, in centimetres with its floor's middle at (0, 0). */
 const props = withDefaults(
@@ -118,17 +118,7 @@ const frame = computed(() => {
 
 <template>
   <g>
-    <defs>
-      <linearGradient id="roundness">
-        <stop
-          v-for="[offset, colour, opacity] in ROUNDNESS"
-          :key="offset"
-          :offset="offset"
-          :stop-color="colour"
-          :stop-opacity="opacity"
-        />
-      </linearGradient>
-    </defs>
+    <RoundShade id="roundness" />
     <BagHandles
       :handles="handles.filter(({ behind }) => behind)"
       :colours="colours"

@@ -59,7 +59,8 @@ function leave(): void {
     <div class="versions">
       <h2>Earlier states</h2>
       <p class="soft">
-        How the bag was whenever you got up from it. Look at one: it is drawn in the bag's place, and nothing changes until you go back to it.
+        How the bag was whenever you got up from it. Look at one: it is drawn in the bag's place, and nothing changes until you
+        go back to it.
       </p>
       <TroubleNote :lines="trouble" />
       <p v-if="versions?.length === 0">

@@ -28,8 +28,8 @@ async function goBack(): Promise<void> {
       Copies
     </h2>
     <p class="soft">
-      Everything is copied by itself once a day, before an update, and before you go back. The last {{ house.copies?.most ?? 10 }} are kept in
-      <code>{{ house.copies?.folder }}</code>.
+      Everything is copied by itself once a day, before an update, and before you go back. The last
+      {{ house.copies?.most ?? 10 }} are kept in <code>{{ house.copies?.folder }}</code>.
     </p>
     <v-btn
       variant="tonal"
@@ -45,7 +45,10 @@ async function goBack(): Promise<void> {
         v-for="copy in house.copies?.copies"
         :key="copy.name"
       >
-        <span><strong>{{ format(new Date(copy.madeAt)) }}</strong> <span class="soft">{{ WHY[copy.why] }}, {{ size(copy.bytes) }}</span></span>
+        <span>
+          <strong>{{ format(new Date(copy.madeAt)) }}</strong>
+          <span class="soft"> {{ WHY[copy.why] }}, {{ size(copy.bytes) }}</span>
+        </span>
         <v-btn
           size="small"
           variant="outlined"

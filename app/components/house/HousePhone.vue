@@ -104,8 +104,8 @@ onBeforeUnmount(() => clearInterval(ticking))
       v-if="house.phone?.open && !secure"
       class="soft"
     >
-      Without a certificate of your own the phone cannot open the program while this machine is off, nor keep its screen awake at the hook; all
-      else works, and what you do is kept. FAIR_HOLLOW_CERT and FAIR_HOLLOW_KEY name a certificate.
+      Without a certificate of your own the phone cannot open the program while this machine is off, nor keep its screen awake
+      at the hook; all else works, and what you do is kept. FAIR_HOLLOW_CERT and FAIR_HOLLOW_KEY name a certificate.
     </p>
     <ul v-if="house.phone && house.phone.devices.length > 0">
       <li

@@ -31,18 +31,7 @@ function save({ design }: Pick<DeskBag, 'design'>): void {
       >
         Try it again
       </v-btn>
-      <v-btn
-        variant="outlined"
-        href="/"
-      >
-        All bags
-      </v-btn>
-      <v-btn
-        variant="outlined"
-        href="/safe"
-      >
-        Kept safe
-      </v-btn>
+      <WaysOut />
     </div>
     <template v-if="desk.here.length > 0">
       <h2>On this device</h2>

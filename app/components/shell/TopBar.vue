@@ -105,7 +105,10 @@ useShortcuts(() => [
 }
 .home { display: flex; align-items: center; gap: 0.55rem; margin-right: 0.9rem; font-family: var(--v-font-heading); font-weight: 700; color: var(--ink); text-decoration: none; }
 .ways { display: flex; height: 100%; }
-.bar :deep(.way) { display: flex; align-items: center; padding: 0 0.75rem; color: var(--soft-ink); text-decoration: none; border-bottom: 3px solid transparent; border-top: 3px solid transparent; white-space: nowrap; }
+.bar :deep(.way) {
+  display: flex; align-items: center; padding: 0 0.75rem; color: var(--soft-ink); text-decoration: none;
+  border-bottom: 3px solid transparent; border-top: 3px solid transparent; white-space: nowrap;
+}
 .bar :deep(button.way) { background: none; border-left: 0; border-right: 0; font-family: inherit; cursor: pointer; }
 .bar :deep(.way:hover) { color: var(--ink); }
 .bar :deep(.way.router-link-exact-active) { color: var(--ink); font-weight: 620; border-bottom-color: var(--accent); }

@@ -11,8 +11,8 @@ ALTER TABLE designs ADD COLUMN portrait_of INTEGER NOT NULL DEFAULT 0;
 DROP INDEX designs_by_update;
 CREATE INDEX designs_by_change ON designs (removed_at, updated_at);
 CREATE INDEX designs_by_name ON designs (removed_at, name COLLATE NOCASE);
--- The last saves of a document, by the ids that pages gave them: one whose answer was lost is sent again, and answered as before. A document
--- that was begun twice so is one.
+-- The last saves of a document, by the ids that pages gave them: one whose answer was lost is sent again, and answered as before. A
+-- document that was begun twice so is one.
 ALTER TABLE designs ADD COLUMN saves TEXT NOT NULL DEFAULT '[]' CHECK (json_valid(saves));
 ALTER TABLE designs ADD COLUMN begun_by TEXT;
 ALTER TABLE swatches ADD COLUMN saves TEXT NOT NULL DEFAULT '[]' CHECK (json_valid(saves));
