@@ -44,7 +44,8 @@ export function troubleWith(code: TroubleCode, path: string, cause?: unknown): R
 
 /** What SQLite and the file system call these (SQLite's result codes, errno). */
 const CODES: readonly (readonly [RegExp, TroubleCode])[] = [
-  [/^SQLITE_(READONLY|PERM|AUTH)|^EROFS/, 'read-only'], [/^SQLITE_FULL|^ENOSPC|^EDQUOT/, 'full'], [/^SQLITE_(BUSY|LOCKED|PROTOCOL)/, 'locked'],
+  [/^SQLITE_(READONLY|PERM|AUTH)|^EROFS/, 'read-only'], [/^SQLITE_FULL|^ENOSPC|^EDQUOT/, 'full'],
+  [/^SQLITE_(BUSY|LOCKED|PROTOCOL)/, 'locked'],
   [/^SQLITE_CORRUPT/, 'corrupt'], [/^SQLITE_NOTADB/, 'no-database'], [/^SQLITE_CANTOPEN|^EISDIR/, 'unreadable'],
   [/^(EACCES|EPERM|ENOTDIR|ENOENT|EEXIST)/, 'folder'], [/^SQLITE_IOERR|^EIO/, 'io'],
 ]
