@@ -1,6 +1,8 @@
 import type { APIRequestContext, Page } from '@playwright/test'
+import Database from 'better-sqlite3'
 import { newDesign } from '../../core/design/starter'
 import { expect, freshBag, saved, tally, test } from './bag'
+import { OwnServer } from './ownServer'
 
 /*
  * No edit is lost in the page: whatever ends it, whoever else saves, whatever the server says.
@@ -215,16 +217,38 @@ test.describe('an address that leads nowhere', () => {
   })
 })
 
-test('earlier states are listed, looked at on the bench, and gone back to', async ({ page, request }) => {
-  const id = await freshBag(request, 'Remembered pouch')
-  const put = (revision: number, cm: number) =>
-    request.put(`/api/designs/${id}`, {
-      data: { revision, document: { ...newDesign('Remembered pouch'), base: { ...newDesign('x').base,
-        size: { want: { diameterCm: cm } } } } },
-    })
-  await put(1, 30)
-  // Going back keeps the state that is left; there is none older yet.
-  await page.goto(`/bags/${id}`)
-  await page.getByRole('button', { name: 'Earlier states of the bag' }).click()
-  await expect(page.getByText('None yet')).toBeVisible()
+test.describe('earlier states', () => {
+  test.use({ expected: [/^asked http:\/\/127\.0\.0\.1:3187/] })
+
+  test('are listed, looked at on the bench, and gone back to', async ({ page, request }) => {
+    const records = `test-results/versions-${Date.now()}.sqlite`
+    const server = new OwnServer(3187, records)
+    await server.start()
+    const pouch = newDesign('Remembered pouch')
+    const sized = (diameterCm: number) => ({ ...pouch, base: { ...pouch.base, size: { want: { diameterCm } } } })
+    const api = `${server.address}/api/designs`
+    const { id } = (await (await request.post(api, { data: sized(12) })).json()) as { id: string }
+    // As if the maker had got up from it long ago.
+    const db = new Database(records)
+    db.prepare('UPDATE designs SET updated_at = ? WHERE id = ?').run('2026-01-05T19:30:00.000Z', id)
+    db.close()
+    expect((await request.put(`${api}/${id}`, { data: { revision: 1, document: sized(30) } })).status()).toBe(200)
+
+    await page.goto(`${server.address}/bags/${id}`)
+    const now = await tally(page, 'Rounds').innerText()
+    await page.getByRole('button', { name: 'Earlier states of the bag' }).click()
+    await page.getByRole('button', { name: /^Look at/ }).click()
+    await expect(tally(page, 'Rounds')).not.toHaveText(now)
+    await page.getByRole('button', { name: 'Close' }).click()
+    await expect(tally(page, 'Rounds')).toHaveText(now)
+    await page.getByRole('button', { name: 'Earlier states of the bag' }).click()
+    await page.getByRole('button', { name: /^Go back to/ }).click()
+    await expect(tally(page, 'Rounds')).not.toHaveText(now)
+    const kept = (await (await request.get(`${api}/${id}`)).json()) as Kept
+    expect(kept).toMatchObject({ revision: 3, document: { base: { size: { want: { diameterCm: 12 } } } } })
+    // What was left is kept in its turn.
+    const versions = (await (await request.get(`${api}/${id}/versions`)).json()) as { revision: number }[]
+    expect(versions.map(({ revision }) => revision)).toEqual([2, 1])
+    await server.kill()
+  })
 })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { onMounted, ref, shallowRef, watch } from 'vue'
+import { onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { ask, useTrying } from '~/stores/records'
 import { useSaving } from '~/stores/saving'
@@ -26,7 +26,8 @@ async function load(): Promise<void> {
   versions.value = await trying(() => ask<Version[]>(`/api/designs/${saving.id}/versions`))
 }
 onMounted(load)
-watch(open, now => now ? load() : leave())
+// What was looked at is over with the drawer, however that is closed.
+onBeforeUnmount(() => view.look())
 
 async function look({ revision }: Version): Promise<void> {
   const design = await trying(() => ask<Design>(`/api/designs/${saving.id}/versions/${revision}`))
@@ -40,11 +41,6 @@ async function goBack({ revision }: Version): Promise<void> {
   if (!done) return
   await saving.look()
   open.value = false
-}
-
-function leave(): void {
-  looked.value = undefined
-  view.look()
 }
 </script>
 
