@@ -49,7 +49,7 @@ async function goBack({ revision }: Version): Promise<void> {
     v-model="open"
     location="right"
     temporary
-    width="340"
+    width="408"
     :scrim="false"
   >
     <div class="versions">
