@@ -6,6 +6,7 @@ import type { StretchTest } from '../handle/drop'
 import type { Units } from '../measure/format'
 import type { Rounds } from '../round/style'
 import type { Repeat } from '../repeat/repeat'
+import type { MeasuredPart } from './measured'
 import type { TurnUp } from '../wall/turnUp'
 import type { WallSpec } from '../wall/wall'
 
@@ -49,6 +50,8 @@ export interface Design {
   readonly base: BaseSpec
   /** What the finished base measured, with its counts pinned. */
   readonly measuredBase?: MeasuredBase
+  /** What other parts measured, done or half done. */
+  readonly measured?: readonly MeasuredPart[]
   readonly turnUp: TurnUp
   readonly wall: readonly WallPart[]
   /** Stitch patterns of the maker's own, for bands to be worked in. */

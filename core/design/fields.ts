@@ -9,6 +9,7 @@ import { hookLabel } from '../stitch/hooks'
 import { WALL_KINDS } from '../wall/kinds'
 import { TURN_UPS } from '../wall/turnUp'
 import { DESIGN_VERSION, type Design } from './design'
+import { MEASURES } from './measured'
 
 /*
  * The whole design document, question by question: what its parts ask stands with their kinds, the rest here. The validated classes
@@ -19,6 +20,7 @@ export const MOST_BANDS = 40
 export const MOST_YARNS = 12
 export const MOST_REPEATS = 30
 export const MOST_REPEAT_LINES = 24
+export const MOST_MEASURED = 40
 
 const SWATCH_COUNT = between(1, 1000)
 export const SWATCH_CM = between(1, 200)
@@ -221,6 +223,14 @@ const partId = text('Id', 1, 30, {
   says: 'What the part is known by wherever it is moved; ids of one wall must differ.',
 })
 
+const MEASURED_PART = {
+  part: text('Part', 1, 30, { says: '`base`, or the id of a part of the wall.' }),
+  rounds: count('Rounds worked', between(1, 2001)),
+  stitches: count('Stitches', between(1, 200_000), { says: 'That its last round left, by which it is known again.' }),
+  what: choice('What', MEASURES.map(value => ({ value, name: value }))),
+  cm: length('Measured', between(0.1, 1000)),
+} as const
+
 /** A mark that every document has. */
 export function word(value: string): Fields[string] {
   return text(value, 1, 20, { pattern: { source: `^${value}$`, message: `must be ${value}` } })
@@ -266,6 +276,12 @@ export const DESIGN_FIELDS = {
           + 'everything above.',
       },
     ),
+  ),
+  measured: optional(
+    list('Measured parts', MEASURED_PART, {
+      one: 'measured part', all: 'measured parts', least: 1, most: MOST_MEASURED, unasked: true,
+      says: 'What parts of the bag measured, done or half done: what lies above them is drafted by it.',
+    }),
   ),
   turnUp: BAG_FIELDS.turnUp,
   wall: oneOfKinds(

@@ -328,10 +328,10 @@ describe('a draft that takes over from the one before', () => {
   ]
 
   it.each(changed)('is the same as one from nothing after a change of %s', (_, design) => {
-    const { fold: _before, ...taken } = draft(design, before)
-    const { fold: _fresh, ...fresh } = draft(design)
+    const { stages: _before, ...taken } = draft(design, before)
+    const { stages: _fresh, ...fresh } = draft(design)
     expect(JSON.stringify(taken)).toBe(JSON.stringify(fresh))
-    expect(JSON.stringify(fresh)).not.toBe(JSON.stringify({ ...before, fold: undefined }))
+    expect(JSON.stringify(fresh)).not.toBe(JSON.stringify({ ...before, stages: undefined }))
   })
 
   it('the strap under a taller bag is longer', () => {

@@ -5,7 +5,6 @@ import type { Start } from '../part/start'
 import { bagFindings } from './bagFindings'
 import { casingFindings } from './casing'
 import { contentsFindings } from './contentsFit'
-import { type Fold, fold } from './fold'
 import type { Found } from './found'
 import { gaugeFindings } from './gaugeFindings'
 import { handleFindings } from './handleFindings'
@@ -13,8 +12,11 @@ import { hangingsOf } from './handles'
 import { loadedHeightCm, meshFindings } from './meshFindings'
 import type { Bag, Judge } from './judge'
 import type { DraftPart, DraftRound } from './part'
-import { draftGauge, type Redone, refinedFindings } from './refined'
+import type { Known } from './known'
+import { refinedFindings } from './refined'
 import { type BagSizes, sizesOf } from './sizes'
+import { foldInStages, type Stages } from './stages'
+import type { Taken } from './taken'
 import { wallFindings } from './wallFindings'
 import { withWallFixes } from './wallFixes'
 
@@ -22,15 +24,22 @@ export type { DraftPart, DraftRound } from './part'
 
 /** Everything that follows from a design: a pure function of it, never saved. */
 export interface Draft {
+  /** The design that is drafted: with the lean of the seam and the stretch of straps as they were found on the way. */
   readonly design: Design
+  /** The design as it was given. */
+  readonly from: Design
+  /** The gauge by all that was measured, and by the swatch alone. */
   readonly gauge: Gauge
+  readonly swatchGauge: Gauge
   readonly start: Start
   readonly parts: readonly DraftPart[]
   readonly rounds: readonly DraftRound[]
   readonly sizes: BagSizes
   readonly findings: readonly Finding[]
+  /** What is known of the stitches by all that was measured. */
+  readonly known: Known
   /** What a later draft of the same bag can take over. */
-  readonly fold: Fold
+  readonly stages: Stages
 }
 
 /** What takes more than one part to see, each by a judge of its own, in the order it is told. */
@@ -42,21 +51,9 @@ function once(findings: readonly Finding[]): Finding[] {
   return findings.filter(({ code, what, weight }) => weight === 'stop' || (!said.has(code + what) && said.add(code + what)))
 }
 
-/** What the measured base changed above it, against a draft by the swatch alone. */
-function redoneBy(design: Design, parts: readonly DraftPart[]): Redone[] {
-  if (!design.measuredBase) return []
-  const before = fold(design, gaugeOf(design.gauge)).parts
-  return parts.slice(1).map((part, i) => ({ name: part.name, before: before[i + 1]?.rounds.length ?? 0, now: part.rounds.length }))
-}
-
-/** The gauge depends on the swatch, and on the base once that was measured: as long as they stay, so does it. */
+/** The swatch's gauge: as long as the swatch stays, so does it. */
 function gaugeFor(design: Design, before: Draft | undefined): Gauge {
-  const same
-    = before
-      && before.design.gauge === design.gauge
-      && before.design.measuredBase === design.measuredBase
-      && (!design.measuredBase || (before.design.base === design.base && before.design.rounds === design.rounds))
-  return same ? before.gauge : draftGauge(design)
+  return before?.from.gauge === design.gauge ? before.swatchGauge : gaugeOf(design.gauge)
 }
 
 /**
@@ -65,20 +62,22 @@ function gaugeFor(design: Design, before: Draft | undefined): Gauge {
  * @param before an earlier draft of the bag: what is the same up to the first change is taken over, not worked again; the
  * outcome is the same with and without it
  * @param found counts that rounds really have on the hook: all above is drafted from them
+ * @param taken what was measured on the hook: what is worked stays, all above is drafted by it
  */
-export function draft(design: Design, before?: Draft, found: readonly Found[] = []): Draft {
-  const gauge = gaugeFor(design, before)
-  const folded = fold(design, gauge, before?.fold, found)
-  const { parts, start } = folded
+export function draft(from: Design, before?: Draft, found: readonly Found[] = [], taken: readonly Taken[] = []): Draft {
+  const swatchGauge = gaugeFor(from, before)
+  const stages = foldInStages(from, swatchGauge, found, taken, before?.stages)
+  const { fold: { parts, start, design, known } } = stages
+  const { gauge } = known
   const sizes = sizesOf(parts, hangingsOf(design, parts), loadedHeightCm(design, parts))
   const bag: Bag = { design, parts, sizes, gauge }
   return {
-    design, gauge, start, parts,
+    design, from, gauge, swatchGauge, known, start, parts,
     rounds: parts.flatMap(part => part.rounds.map((worked, i) => ({ number: part.firstRound + i, part: part.id, worked }))), sizes,
     findings: once([
-      ...withWallFixes(design, parts, gauge), ...JUDGES.flatMap(judge => judge(bag)),
-      ...refinedFindings(design, gauge, redoneBy(design, parts)), ...gaugeFindings(design, gauge),
+      ...withWallFixes(design, parts, gauge), ...JUDGES.flatMap(judge => judge(bag)), ...refinedFindings(from, swatchGauge, stages),
+      ...gaugeFindings(design, gauge),
     ]),
-    fold: folded,
+    stages,
   }
 }

@@ -12,6 +12,8 @@ import { kindOf, looksUp, mainStitch, workWall } from '../wall/wall'
 import { accepts } from './accepts'
 import { asFound, type Found } from './found'
 import { type Drafted, type DraftPart, isStopped } from './part'
+import { asked, beginsAs, inTexture, keptCounts, wantedCm, wentOn, type WorkAgain } from './goingOn'
+import { type Known, type OwnShare, shareOf } from './known'
 import { asPart } from './told'
 import { tooMuch, tooMuchFinding } from './tooMuch'
 
@@ -39,6 +41,10 @@ interface WorkedPart {
   readonly origin: Origin
   readonly made: number
   readonly reached: number
+  /** The edge that was really there when it was done, where the next round was to put a count right. */
+  readonly real: Edge | undefined
+  /** How far in all the sides had moved with the seam when it was done. */
+  readonly shifted: number
 }
 
 /** The parts of a bag from the floor up, with what the next fold can take over from them. */
@@ -46,8 +52,14 @@ export interface Fold {
   readonly parts: readonly DraftPart[]
   readonly start: Start
   readonly worked: readonly WorkedPart[]
-  readonly gauge: Gauge
-  readonly rounds: Design['rounds']
+  readonly known: Known
+  readonly design: Design
+}
+
+/** Where a bag that is partly worked is gone on from: as it was drafted until then, and the last round done. */
+export interface From {
+  readonly fold: Fold
+  readonly round: number
 }
 
 const NO_START: Start = { kind: 'ring', chains: 0 }
@@ -59,7 +71,7 @@ interface Waiting {
   readonly from: Drafted
   /** What it looks at besides its spec and what lies below. */
   readonly sees: readonly unknown[]
-  readonly work: (edge: Edge, setting: Setting) => PartResult
+  readonly work: (edge: Edge, setting: Setting, instead: Parameters<WorkAgain>[0]) => PartResult
 }
 
 /** What a part of a wall is called: by its place, and by its kind if that has a name. */
@@ -84,7 +96,8 @@ function waitingWall(design: Design, gauge: Gauge, spec: WallPart, index: number
   const above = looksUp(spec) ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
   return {
     id: spec.id, name: nameOf(design, spec, index), from: { in: 'wall', spec, index }, sees: [design.repeats, index, ...above],
-    work: (edge, setting) => workWall(spec, edge, { ...setting, repeats: design.repeats, accepts: accepts(design, index + 1, gauge) }),
+    work: (edge, setting, instead) =>
+      workWall(asked(spec, instead), edge, { ...setting, repeats: design.repeats, accepts: accepts(design, index + 1, gauge) }),
   }
 }
 
@@ -95,15 +108,16 @@ function turnsAfter(last: Worked | undefined): number {
 }
 
 /**
- * The edge with its sides where they are after a part whose seam leaned: the start of the rounds moves back, so the
- * bag's sides lie as many stitches further along (craft 10). Shifts are taken from the whole way up, so that they add
- * up to whole stitches without drifting.
+ * How far the bag's sides have moved when so many rounds are done above the base: where the seam leans, the start of the rounds moves
+ * back, so the sides lie as many stitches further along (craft 10). Taken from the whole way up, so that it adds up to whole stitches
+ * without drifting.
  */
-function leaned(edge: Edge, rounds: Design['rounds'], before: number, after: number): Edge {
-  const { style, leanPerTen = 0 } = rounds
-  if (style !== 'joined' || leanPerTen === 0) return edge
-  const shift = Math.round((leanPerTen * after) / 10) - Math.round((leanPerTen * before) / 10)
-  return shift === 0 ? edge : withSides(edge, [edge.sides[0] + shift, edge.sides[1] + shift])
+function shiftedAfter({ style, leanPerTen = 0 }: Design['rounds'], risen: number): number {
+  return style === 'joined' ? Math.round((leanPerTen * risen) / 10) : 0
+}
+
+function moved(edge: Edge, by: number): Edge {
+  return by === 0 ? edge : withSides(edge, [edge.sides[0] + by, edge.sides[1] + by])
 }
 
 /** What the bag must hold, as far as it still stands up above so many centimetres; what is soft gives way. */
@@ -128,9 +142,10 @@ function alike(a: Origin, b: Origin): boolean {
 class Rising {
   readonly worked: WorkedPart[] = []
   start: Start = NO_START
-  private below = 0
+  below = 0
   private last: Worked | undefined
   private risen = 0
+  private shifted = 0
   private tallCm = 0
   /** The edge that is really there, where the next round puts a count right. */
   private real: Edge | undefined
@@ -138,12 +153,12 @@ class Rising {
 
   constructor(
     private readonly design: Design,
-    private readonly gauge: Gauge,
-    private readonly known: readonly WorkedPart[],
-    start: Start | undefined,
+    private readonly known: Known,
+    private readonly before: Fold | undefined,
     private readonly found: readonly Found[],
+    private readonly from: From | undefined,
   ) {
-    if (start) this.start = start
+    if (before) this.start = before.start
   }
 
   get edge(): Edge | undefined {
@@ -151,7 +166,7 @@ class Rising {
   }
 
   private setting(): Setting {
-    const { design, gauge, worked, tallCm } = this
+    const { design, known: { gauge }, worked, tallCm } = this
     const under = worked.at(-1)?.part
     const floor = worked[0]?.part.size.floor
     return {
@@ -161,23 +176,55 @@ class Rising {
   }
 
   /** Works the next part, or takes it over from the fold before; whether the bag goes on above it. */
-  take({ id, name, from, sees }: Omit<Waiting, 'work'>, work: (setting: Setting) => PartResult): boolean {
+  take(waiting: Omit<Waiting, 'work'>, work: (setting: Setting, instead: Parameters<WorkAgain>[0]) => PartResult): boolean {
+    const { id, name, from, sees } = waiting
+    const hand = this.inHand()
+    if (hand && hand.rounds >= hand.worked.part.rounds.length && !this.growsOn(hand.worked.part)) return this.put(this.done(hand.worked))
     const setting = this.setting()
     const { belowCm, tallCm, floor, inside } = setting
+    const share = from.in === 'wall' ? shareOf(this.known, from.spec) : undefined
     const origin: Origin = {
       spec: from.spec, edge: this.edge, index: this.below, turns: setting.turns,
-      saw: [name, belowCm, tallCm, floor, inside?.aroundCm, inside?.heightCm, ...sees, ...this.found],
+      saw: [
+        name, belowCm, tallCm, floor, inside?.aroundCm, inside?.heightCm, this.shifted, share, ...sees, ...this.found,
+        ...(hand ? [hand.worked.part, hand.rounds, this.known.stands] : []),
+      ],
     }
-    const earlier = this.known[this.worked.length]
-    const worked = earlier && alike(earlier.origin, origin) && this.allows(earlier)
-      ? earlier
-      : this.bounded(id, name, from, origin, () => this.goneOn(work(setting)))
-    this.allowance.made = this.allowance.made + worked.made
+    const earlier = this.before?.worked[this.worked.length]
+    if (earlier && alike(earlier.origin, origin) && this.allows(earlier)) return this.put(earlier)
+    return this.put(this.bounded(id, name, from, origin, () => this.drafted(waiting, hand, share, instead => work(setting, instead))))
+  }
+
+  /** The part that comes next, if some of its rounds are worked, and how many. */
+  private inHand(): { readonly worked: WorkedPart, readonly rounds: number } | undefined {
+    const worked = this.from?.fold.worked[this.worked.length]
+    const rounds = (this.from?.round ?? 0) - this.below
+    return worked && rounds > 0 ? { worked, rounds: Math.min(rounds, worked.part.rounds.length) } : undefined
+  }
+
+  /** A part of a wall whose last round was just done can be made taller; a floor is done when it is done. */
+  private growsOn(part: DraftPart): boolean {
+    return part.from.in === 'wall' && this.below + part.rounds.length === this.from!.round && wantedCm(part.from.spec) !== undefined
+  }
+
+  /** A part that is worked stays; a floor that was measured is told as the tape said. */
+  private done(worked: WorkedPart): WorkedPart {
+    const { base } = this.known
+    if (this.worked.length > 0 || !base) return worked
     const { part } = worked
+    const told = this.goneOn(workBase(base, this.setting()))
+    return { ...worked, part: this.anew(part.id, part.name, part.from, told), real: this.real }
+  }
+
+  private put(worked: WorkedPart): boolean {
+    const { part, made, real, shifted } = worked
+    this.allowance.made = this.allowance.made + made
     this.worked.push(worked)
     this.below += part.rounds.length
     this.last = part.rounds.at(-1) ?? this.last
     this.tallCm += part.size.height.cm
+    this.real = real
+    this.shifted = shifted
     if (this.worked.length > 1) this.risen += part.rounds.length
     return !isStopped(part)
   }
@@ -188,19 +235,37 @@ class Rising {
   }
 
   /** Works a part, as far as the bag's allowance goes. */
-  private bounded(id: string, name: string, from: Drafted, origin: Origin, work: () => PartResult): WorkedPart {
+  private bounded(id: string, name: string, from: Drafted, origin: Origin, work: () => DraftPart): WorkedPart {
     const left: Allowance = allow(this.allowance.most - this.allowance.made)
     try {
-      return { part: this.anew(id, name, from, within(left, work)), origin, made: left.made, reached: left.reached }
+      const part = within(left, work)
+      return { part, origin, made: left.made, reached: left.reached, real: this.real, shifted: this.shiftedBy(part.rounds.length) }
     }
     catch (beyond) {
       if (!(beyond instanceof BeyondAllowance)) throw beyond
       const inAll = new BeyondAllowance(this.allowance.made + beyond.made, beyond.asked)
       const finding = tooMuchFinding(this.design, id, from, origin.edge, inAll)
-      const part = asPart(id, name, from, this.below, tooMuch(origin.edge, this.gauge))
+      const part = asPart(id, name, from, this.below, tooMuch(origin.edge, this.known.gauge))
       // It is never taken over: how much is left is part of what it says.
-      return { part: { ...part, findings: [finding] }, origin, made: 0, reached: Infinity }
+      return { part: { ...part, findings: [finding] }, origin, made: 0, reached: Infinity, real: this.real, shifted: this.shifted }
     }
+  }
+
+  /** A part as it is drafted: from its beginning, or from the rounds on that are worked. */
+  private drafted(
+    { id, name, from }: Omit<Waiting, 'work'>,
+    hand: { readonly worked: WorkedPart, readonly rounds: number } | undefined,
+    share: OwnShare | undefined,
+    work: WorkAgain,
+  ): DraftPart {
+    if (!hand) return this.anew(id, name, from, this.goneOn(inTexture(from.spec, share, work)))
+    const { worked, rounds } = hand
+    const after = this.goneOn(wentOn({ id, from }, rounds, this.known, share, work))
+    if (beginsAs(after.rounds, worked.part.rounds, rounds)) return this.anew(id, name, from, after)
+    this.real = worked.real
+    const kind = from.in === 'wall' ? mainStitch(from.spec, { gauge: this.known.gauge, repeats: this.design.repeats }) : 'sc'
+    const [now, then] = [this.known, this.from!.fold.known].map(({ gauge }) => gauge[kind].height.cm)
+    return keptCounts(worked.part, rounds, this.known, now! / then!)
   }
 
   /** A part as it goes on from what was counted on the hook. */
@@ -211,33 +276,48 @@ class Rising {
     return after
   }
 
+  /** How far the sides have moved when a part of so many rounds is done. */
+  private shiftedBy(rounds: number): number {
+    return this.worked.length === 0 ? 0 : shiftedAfter(this.design.rounds, this.risen + rounds)
+  }
+
   private anew(id: string, name: string, from: Drafted, result: PartResult): DraftPart {
-    const { design: { rounds }, below, risen } = this
     if (this.worked.length === 0) {
       this.start = result.start ?? NO_START
-      return asPart(id, name, from, below, result)
+      return asPart(id, name, from, this.below, result)
     }
-    return asPart(id, name, from, below, { ...result, edge: leaned(result.edge, rounds, risen, risen + result.rounds.length) })
+    const by = this.shiftedBy(result.rounds.length) - this.shifted
+    return asPart(id, name, from, this.below, { ...result, edge: moved(result.edge, by) })
   }
+}
+
+/** What a fold starts from, besides the design and what is known of the stitches. */
+export interface Starting {
+  /** An earlier fold: parts worked from the very same things are taken over from it. */
+  readonly before?: Fold | undefined
+  /** Counts that rounds really have, where the maker went on with another than planned. */
+  readonly found?: readonly Found[]
+  /** Of a bag that is partly worked: what stays. */
+  readonly from?: From | undefined
+  /** No further than the part with this round. */
+  readonly upTo?: number
 }
 
 /**
  * The parts from the floor up, each worked onto the edge that the one below left; a stop ends the bag there.
- *
- * @param before an earlier fold: parts worked from the very same things are taken over from it
- * @param found counts that rounds really have, where the maker went on with another than planned
  */
-export function fold(design: Design, gauge: Gauge, before?: Fold, found: readonly Found[] = []): Fold {
-  const known = before && before.gauge === gauge && before.rounds === design.rounds ? before.worked : []
-  const rising = new Rising(design, gauge, known, before?.start, found)
+export function fold(design: Design, known: Known, { before, found = [], from, upTo = Infinity }: Starting = {}): Fold {
+  const { gauge } = known
+  const usable = before && before.known.gauge === gauge && before.design.rounds === design.rounds ? before : undefined
+  const rising = new Rising(design, known, usable, found, from)
   let goesOn = rising.take({ id: 'base', name: 'Base', from: { in: 'base', spec: design.base }, sees: [] }, setting =>
     workBase(design.base, setting),
   )
   const above = [waitingTurnUp(design, gauge), ...design.wall.map((spec, i) => waitingWall(design, gauge, spec, i))]
   for (const waiting of above) {
-    if (!goesOn) break
+    if (!goesOn || rising.below >= upTo) break
     const edge = rising.edge!
-    goesOn = rising.take(waiting, setting => waiting.work(edge, setting))
+    goesOn = rising.take(waiting, (setting, instead) => waiting.work(edge, setting, instead))
   }
-  return { parts: rising.worked.map(({ part }) => part), start: rising.start, worked: rising.worked, gauge, rounds: design.rounds }
+  return { parts: rising.worked.map(({ part }) => part), start: rising.start, worked: rising.worked, known, design }
 }

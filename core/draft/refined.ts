@@ -1,78 +1,106 @@
-import { workBase } from '../base/base'
-import { fine, tape } from '../stitch/tell'
-import { evidenceOf } from '../base/evidence'
 import type { Design } from '../design/design'
-import { type Gauge, gaugeOf } from '../gauge/gauge'
-import { refine } from '../gauge/refine'
+import type { Gauge } from '../gauge/gauge'
 import type { Finding } from '../part/finding'
-import { fromNothing, type Setting } from '../part/part'
+import { fine, tape } from '../stitch/tell'
+import type { FabricKind } from '../stitch/dictionary'
+import { fold } from './fold'
+import { knownBy } from './known'
+import type { DraftPart } from './part'
+import type { Stages } from './stages'
+import { type Awaited, ownStops, type StopOf } from './taken'
 
-/** The gauge a bag is drafted in: the swatch's, refined by the finished base once that is measured. */
-export function draftGauge(design: Design): Gauge {
-  const gauge = gaugeOf(design.gauge)
-  if (!design.measuredBase) return gauge
-  const setting = swatchSetting(design, gauge)
-  const evidence = isMeasuredOne(design, setting) ? evidenceOf(design.base, design.measuredBase, setting) : undefined
-  return evidence ? refine(gauge, evidence) : gauge
-}
+/*
+ * What the draft says of the parts that the design tells were measured.
+ */
 
-/** What the base is worked in by the swatch alone. */
-function swatchSetting(design: Design, gauge: Gauge): Setting {
-  return fromNothing(gauge, design.rounds)
-}
-
-/** Whether the base is still the one that was measured, by its rounds and stitches. */
-function isMeasuredOne(design: Design, setting: Setting): boolean {
-  const { rounds, edge } = workBase(design.base, setting)
-  return rounds.length === design.measuredBase?.rounds && edge.count === design.measuredBase.stitches
-}
-
-/** Why a measured base says nothing. */
-function unused(design: Design): Finding {
-  const { rounds, stitches } = design.measuredBase!
-  const other = !isMeasuredOne(design, swatchSetting(design, gaugeOf(design.gauge)))
-  return {
-    code: 'measured-unused', weight: 'watch', part: 'base',
-    what: other
-      ? `The base that was measured had ${rounds} rounds and ${stitches} stitches; this is another one, so the gauge is the swatch's `
-      + 'alone again. Measure this one once it is worked.'
-      : 'The measured base says nothing of the gauge: for an oval give a length greater than its width.',
-    fix: { label: 'Forget the measured base', changes: [{ path: ['measuredBase'], value: undefined }] },
-  }
-}
-
-/** How many rounds a part took by the swatch alone, and takes now. */
+/** How many rounds a part took before it was known better, and takes now. */
 export interface Redone {
+  readonly id: string
   readonly name: string
   readonly before: number
   readonly now: number
 }
 
-function redoneWords(redone: readonly Redone[]): string {
-  const changed = redone
-    .filter(({ before, now }) => before !== now)
-    .map(({ name, before, now }) => `${name} takes ${now} rounds instead of ${before}`)
+/** What differs between two drafts of one bag, part by part. */
+export function redone(before: readonly DraftPart[], now: readonly DraftPart[]): Redone[] {
+  return now.flatMap(({ id, name, rounds }): Redone[] => {
+    const then = before.find(part => part.id === id)
+    return then && then.rounds.length !== rounds.length ? [{ id, name, before: then.rounds.length, now: rounds.length }] : []
+  })
+}
+
+/** That in words. */
+export function redoneWords(list: readonly Redone[]): string {
+  const changed = list.map(({ name, before, now }) => `${name} takes ${now} rounds instead of ${before}`)
   return changed.length > 0 ? `${changed.join('; ')}.` : 'No count above changes by it.'
 }
 
-/** What measuring the base changed: the gauge, and the counts above. */
-export function refinedFindings(design: Design, gauge: Gauge, redone: readonly Redone[]): Finding[] {
-  if (!design.measuredBase) return []
-  const before = gaugeOf(design.gauge)
-  const kind = design.base.stitch
-  if (before[kind].width.cm === gauge[kind].width.cm && before[kind].height.cm === gauge[kind].height.cm) {
-    return [unused(design)]
-  }
+/** Takes a measure out of the design. */
+function forgotten(design: Design, of: StopOf['of']): NonNullable<Finding['fix']> {
+  if (of.part === 'base' && design.measuredBase)
+    return { label: 'Forget the measured base', changes: [{ path: ['measuredBase'], value: undefined }] }
+  const left = (design.measured ?? []).filter(({ part, rounds }) => part !== of.part || rounds !== of.rounds)
+  return { label: 'Forget this measure', changes: [{ path: ['measured'], value: left.length > 0 ? left : undefined }] }
+}
+
+function nameOf(parts: readonly DraftPart[], id: string): string {
+  return id === 'base' ? 'base' : (parts.find(part => part.id === id)?.name.toLowerCase() ?? 'part')
+}
+
+/** Why a measure says nothing: what was measured is not there any more, or its length cannot be. */
+function unusedWords(name: string, { rounds, stitches }: StopOf['of'], gone: boolean): string {
+  return gone
+    ? `The ${name} that was measured had ${rounds} rounds and ${stitches} stitches; this is another one, so its measure changes nothing. `
+    + 'Measure this one once it is worked.'
+    : `The measured ${name} says nothing of the gauge: of an oval give a length greater than its width.`
+}
+
+function stitchWords(kind: FabricKind, before: Gauge, gauge: Gauge): string {
   const from = (what: 'width' | 'height') =>
     `${fine(before[kind][what].cm)} to ${fine(gauge[kind][what].cm)} ± `
     + `${((gauge[kind][what].plusMinusCm / gauge[kind][what].cm) * 100).toFixed(1)} %`
-  return [
-    {
-      code: 'gauge-refined', weight: 'note', part: 'base',
-      what: 'Your base measured '
-        + `${tape(design.measuredBase.lengthCm)}`
-        + `${design.measuredBase.widthCm ? ` by ${tape(design.measuredBase.widthCm)}` : ''}: `
-        + `{${kind}} goes from ${from('width')} wide, and from ${from('height')} tall. ${redoneWords(redone)}`,
-    },
-  ]
+  return `{${kind}} goes from ${from('width')} wide, and from ${from('height')} tall.`
+}
+
+function lengthsWords(of: StopOf['of'], lengths: StopOf['lengths'], name: string): string {
+  const cm = lengths.map(length => tape(length.cm)).join(' by ')
+  return of.part === 'base' ? `Your base measured ${cm}` : `Your ${name} measured ${cm} after ${of.rounds} rounds`
+}
+
+const FABRICS: readonly FabricKind[] = ['sc', 'hdc', 'dc', 'tr']
+
+/** The stitch that a measure refined the most; nothing of a stitch pattern, whose own size it is. */
+function refinedKind(before: Gauge, gauge: Gauge): FabricKind | undefined {
+  const changed = FABRICS.filter(kind => before[kind] !== gauge[kind])
+  return changed.find(kind => gauge[kind].known === 'measured') ?? changed[0]
+}
+
+function learntFinding(one: StopOf, before: Gauge, gauge: Gauge, parts: readonly DraftPart[], changed: string): Finding {
+  const name = nameOf(parts, one.of.part)
+  const kind = refinedKind(before, gauge)
+  const what = kind ? stitchWords(kind, before, gauge) : 'its stitch pattern is told in a size of its own from here on.'
+  return { code: 'gauge-refined', weight: 'note', part: one.of.part, what: `${lengthsWords(one.of, one.lengths, name)}: ${what} ${changed}` }
+}
+
+/** What measuring parts changed, for those that the design itself holds: the gauge, and the counts above. */
+export function refinedFindings(design: Design, swatchGauge: Gauge, { stages, unused, fold: after }: Stages): Finding[] {
+  if (!design.measuredBase && !design.measured) return []
+  const isOwn = (one: Awaited): one is StopOf => 'of' in one
+  const gone = unused.filter(isOwn)
+  const bySwatch = fold(design, knownBy(swatchGauge)).parts
+  const changed = redoneWords(redone(bySwatch.slice(1), after.parts.slice(1)))
+  const own = ownStops(design)
+  return own.flatMap((one, i): Finding[] => {
+    const { fold: { known: before }, after: { known } } = stages[i]!
+    const name = nameOf(after.parts, one.of.part)
+    if (before !== known && (before.gauge !== known.gauge || before.textures !== known.textures))
+      return [learntFinding(one, before.gauge, known.gauge, after.parts, i === own.length - 1 ? changed : '')]
+    const lost = gone.some(({ of }) => of.part === one.of.part && of.rounds === one.of.rounds)
+    return [
+      {
+        code: 'measured-unused', weight: 'watch', part: one.of.part, what: unusedWords(name, one.of, lost),
+        fix: forgotten(design, one.of),
+      },
+    ]
+  })
 }

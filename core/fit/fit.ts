@@ -3,6 +3,7 @@ import type { BaseChoice } from '../base/choice'
 import type { Design, WallPart } from '../design/design'
 import { withParts } from '../design/partIds'
 import { fold } from '../draft/fold'
+import { knownBy } from '../draft/known'
 import { isStopped } from '../draft/part'
 import type { Gauge } from '../gauge/gauge'
 import { fromNothing } from '../part/part'
@@ -125,7 +126,7 @@ const WORKED = 48
  * also have to find room on the rim.
  */
 function stopsAt(design: Design, gauge: Gauge, { base, wall }: Fitting): number | undefined {
-  const { parts } = fold({ ...design, base, wall }, gauge)
+  const { parts } = fold({ ...design, base, wall }, knownBy(gauge))
   const stopped = parts.find(isStopped)
   if (!stopped) return undefined
   return stopped.from.in === 'wall' ? bareWall(wall.slice(0, stopped.from.index)).length : 0

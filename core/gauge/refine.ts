@@ -51,3 +51,16 @@ export function refine(gauge: Gauge, { kind, width, height }: Evidence): Gauge {
   }
   return refined
 }
+
+/** How far a maker's tension may wander in a round: over a hundred rounds about 4 % (from memory: hands tighten over a bag). */
+const DRIFT_SHARE = 0.004
+
+/** A gauge as it is known so many rounds after it was learnt: the same, and less sure, as a random walk strays. */
+export function drifted(gauge: Gauge, rounds: number): Gauge {
+  if (rounds <= 0) return gauge
+  const share = DRIFT_SHARE * Math.sqrt(rounds)
+  const less = (length: Length): Length => ({ cm: length.cm, plusMinusCm: Math.hypot(length.plusMinusCm, length.cm * share) })
+  return Object.fromEntries(
+    Object.entries(gauge).map(([kind, size]) => [kind, { ...size, width: less(size.width), height: less(size.height) }]),
+  ) as Gauge
+}

@@ -1,4 +1,6 @@
 import type { Design } from '../design/design'
+import type { Measure } from '../design/measured'
+import type { StretchTest } from '../handle/drop'
 
 /*
  * What happens to a bag on the hook, as events
@@ -22,10 +24,6 @@ export interface Spot {
 /** What a maker makes of a count that is not the planned one. */
 export const COUNT_CHOICES = ['as-planned', 'live-with-it', 'next-round'] as const
 export type CountChoice = (typeof COUNT_CHOICES)[number]
-
-/** What can be measured of the work. */
-export const MEASURES = ['base-length', 'base-width', 'flat-width', 'height'] as const
-export type Measure = (typeof MEASURES)[number]
 
 /** Taken up: the design as it stood then is the plan. */
 export interface Started {
@@ -61,18 +59,59 @@ export interface Counted {
   readonly to?: number
 }
 
+/** The tape laid on the work when its last round done was `round`: what is still to come is drafted by it. */
 export interface Measured {
   readonly do: 'measured'
   readonly round: number
   readonly what: Measure
   readonly cm: number
+  /** Written down for the record: the plan stays as it is. */
+  readonly keepsPlan?: true
 }
 
-/** Yarn weighed: what is left of it, by its id in the plan. */
+/** How far the seam of joined rounds leaned, in stitches over ten rounds. */
+export interface Leaned {
+  readonly do: 'leaned'
+  readonly round: number
+  readonly perTen: number
+}
+
+/** A strip hung up with a weight on it: how much handles will lengthen. */
+export interface Stretched {
+  readonly do: 'stretched'
+  readonly round: number
+  readonly strip: StretchTest
+}
+
+/** Yarn weighed: what is left of it, or the work made of it, by its id in the plan. */
 export interface Weighed {
   readonly do: 'weighed'
   readonly yarn: string
   readonly grams: number
+  /** What lies on the scales: what is left of the yarn, if left out. */
+  readonly of?: 'left' | 'work'
+  /** The last round done; of old events it is not known. */
+  readonly round?: number
+}
+
+/** How the floor lies when it is done. */
+export const LIES = ['flat', 'cups', 'ripples'] as const
+export type Lies = (typeof LIES)[number]
+
+/** The floor looked at: whether it lies flat. */
+export interface Looked {
+  readonly do: 'looked'
+  readonly round: number
+  readonly lies: Lies
+}
+
+/** What the maker writes of the bag in the logbook: what is left out stays as it was. */
+export interface Wrote {
+  readonly do: 'wrote'
+  readonly forWhom?: string
+  readonly hookMm?: number
+  readonly yarnUsed?: string
+  readonly notes?: string
 }
 
 /** Something to remember; with a marker where it stands in the work. */
@@ -111,7 +150,8 @@ export interface Undone {
 }
 
 export type Deed
-  = | Started | Moved | Ripped | Counted | Measured | Weighed | Noted | Replanned | Paused | GoneOn | Finished | Undone
+  = | Started | Moved | Ripped | Counted | Measured | Leaned | Stretched | Weighed | Looked | Noted | Wrote | Replanned | Paused | GoneOn
+    | Finished | Undone
 
 /** When and where something happened. */
 export interface Stamp {

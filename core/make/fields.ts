@@ -1,7 +1,9 @@
 import { between, choice, count, countOr, figure, group, length, oneOfKinds, optional, text } from '../field/ask'
 import type { Fields, LinesField } from '../field/field'
 import { MAKE_VERSION } from './document'
-import { COUNT_CHOICES, MEASURES } from './event'
+import { MEASURES } from '../design/measured'
+import { STRETCH_FIELDS } from '../design/fields'
+import { COUNT_CHOICES, LIES } from './event'
 
 /*
  * The open document of a make, question by question: what validates it and what describes it is made from here. The designs inside
@@ -39,8 +41,21 @@ const OWN: Readonly<Record<string, Fields>> = {
     round: count('Round', ROUND), planned: count('Planned', COUNT), found: count('Found', COUNT),
     choice: choice('Choice', options(COUNT_CHOICES)), to: optional(count('To', COUNT)),
   },
-  measured: { round: count('Round', ROUND), what: choice('What', options(MEASURES)), cm: length('Measured', between(0.1, 1000)) },
-  weighed: { yarn: text('Yarn', 1, 24), grams: figure('Grams', between(0, 100_000), 'g') },
+  measured: {
+    round: count('Round', ROUND), what: choice('What', options(MEASURES)), cm: length('Measured', between(0.1, 1000)),
+    keepsPlan: optional(choice('Keeps the plan', [{ value: true, name: 'written down for the record alone' }])),
+  },
+  leaned: { round: count('Round', ROUND), perTen: figure('Stitches in ten rounds', between(-20, 20), 'sts') },
+  stretched: { round: count('Round', ROUND), strip: group('Strip', STRETCH_FIELDS) },
+  weighed: {
+    yarn: text('Yarn', 1, 24), grams: figure('Grams', between(0, 100_000), 'g'), of: optional(choice('Of', options(['left', 'work']))),
+    round: optional(count('Round', ROUND)),
+  },
+  looked: { round: count('Round', ROUND), lies: choice('It lies', options(LIES)) },
+  wrote: {
+    forWhom: optional(text('For whom', 0, 120)), hookMm: optional(figure('Hook', between(0.5, 40), 'mm')),
+    yarnUsed: optional(text('Yarn', 0, 200)), notes: optional(text('Notes', 0, 4000)),
+  },
   noted: {
     text: text('Text', 1, 2000), where: optional(SPOT),
     marker: choice('Marker', [{ value: true, name: 'a marker stands there' }, { value: false, name: 'no marker' }]),

@@ -1,0 +1,219 @@
+import { workBase } from '../base/base'
+import { evidenceOf } from '../base/evidence'
+import type { Taped } from '../base/form'
+import { pinned } from '../base/sizing'
+import type { BaseSpec } from '../base/base'
+import type { Design, WallPart } from '../design/design'
+import type { Gauge } from '../gauge/gauge'
+import { drifted, type Evidence, refine, TAPE_CM, weighted } from '../gauge/refine'
+import { combinedShare, type Length, relativeUncertainty } from '../measure/length'
+import { fromNothing } from '../part/part'
+import { PLACE_CODE } from '../round/edge'
+import type { FabricKind } from '../stitch/dictionary'
+import { isPlain, mainStitch } from '../wall/wall'
+import { aroundOf, type DraftPart, isBase, riseOf } from './part'
+import { holds, type Stop } from './taken'
+
+/*
+ * What is known of the maker's stitches, from the swatch on through all that was measured
+ * ======================================================================================
+ *
+ * A stretch of finished work under the tape says more of a stitch than any swatch: it is weighed against what was known, each by how
+ * sure it is. What is worked in one stitch refines that stitch, and all that follow it; a stitch pattern has a size of its own, told as
+ * a share of what its stitches would make. Hands tighten over a bag: what was known loses a little of its weight with every round since,
+ * so that later rounds weigh more; and of a part measured twice the rounds in between are what is looked at.
+ */
+
+/** A texture's own size, as a share of what the gauge makes of it: 1 is just that. */
+export interface OwnShare {
+  readonly rise: Length
+  readonly across: Length
+}
+
+/** How tall the rounds of a part really are that were worked when the tape was laid. */
+export interface Stands {
+  readonly part: string
+  readonly rounds: number
+  readonly height: Length
+}
+
+/** What is known of the maker's stitches at a round of the bag. */
+export interface Known {
+  readonly gauge: Gauge
+  readonly textures: ReadonlyMap<string, OwnShare>
+  readonly stands?: Stands
+  /** Of a base that was measured: how it is told now. */
+  readonly base?: BaseSpec
+  /** The round at which something was last learnt. */
+  readonly learntAt?: number
+}
+
+/** What is known by the swatch alone. */
+export function knownBy(gauge: Gauge): Known {
+  return { gauge, textures: new Map() }
+}
+
+/** Further doubt in a texture that was not measured: 15 to 20 % (craft 4; from memory). */
+const TEXTURE_SHARE = 0.15
+
+/** Rounds between two measures of one part that are looked at on their own; fewer say too little. */
+const ENOUGH_ROUNDS = 4
+
+/** What a texture is known by, wherever in a bag it stands: all that is said of it but how large it is and in which yarn. */
+export function textureOf(spec: WallPart): string {
+  const { id: _id, size: _size, colour: _colour, stripes: _stripes, ...said } = spec as WallPart & Record<string, unknown>
+  return JSON.stringify(said)
+}
+
+/** The share of a part's texture; nothing of one that is as its stitches are. */
+export function shareOf(known: Known, spec: unknown): OwnShare | undefined {
+  return known.textures.size > 0 ? known.textures.get(textureOf(spec as WallPart)) : undefined
+}
+
+const NO_SHARE: Length = { cm: 1, plusMinusCm: TEXTURE_SHARE }
+
+/** The one stitch that a part is worked in throughout; nothing of a stitch pattern. */
+function onlyStitch({ from, rounds }: DraftPart, design: Design, gauge: Gauge): FabricKind | undefined {
+  if (from.in === 'base') return from.spec.stitch
+  if (from.in !== 'wall') return undefined
+  const kind = mainStitch(from.spec, { gauge, repeats: design.repeats })
+  if (isPlain(from.spec)) return kind
+  const code = rounds[0]?.stitches[0]
+  const plain = rounds.every(({ stitches, edge, loops }) =>
+    stitches.every(one => one === code) && loops.every(one => one === loops[0]) && edge.kinds.every(one => one !== PLACE_CODE.space))
+  return plain ? kind : undefined
+}
+
+/** A length as it was measured, and as it was told before. */
+interface Seen {
+  readonly told: number
+  readonly real: Length
+}
+
+/** How tall so many rounds of the part in hand really are, of all the bag's height or the part's own. */
+function standsAt(parts: readonly DraftPart[], part: DraftPart, stop: Stop): Length | undefined {
+  const cm = (what: string) => stop.taken.find(one => 'what' in one && one.what === what) as { cm: number } | undefined
+  const own = cm('part-height')
+  if (own) return { cm: own.cm, plusMinusCm: TAPE_CM }
+  const whole = cm('height')
+  if (!whole) return undefined
+  const below = parts.slice(0, parts.indexOf(part)).map(({ size }) => size.height)
+  const left = whole.cm - below.reduce((sum, { cm }) => sum + cm, 0)
+  return left > 0 ? { cm: left, plusMinusCm: Math.hypot(TAPE_CM, ...below.map(({ plusMinusCm }) => plusMinusCm)) } : undefined
+}
+
+/** The rounds that the tape tells of: those since it was laid last, if they are enough, or all of the part's. */
+function heightSeen(part: DraftPart, rounds: number, stands: Length, before: Stands | undefined): Seen | undefined {
+  const earlier = before?.part === part.id && rounds - before.rounds >= ENOUGH_ROUNDS ? before : undefined
+  const from = earlier?.rounds ?? 0
+  let told = 0
+  for (let i = from; i < rounds; i++) told += riseOf(part, i)
+  const real = stands.cm - (earlier?.height.cm ?? 0)
+  if (told <= 0 || real <= 0) return undefined
+  return { told, real: { cm: real, plusMinusCm: Math.hypot(stands.plusMinusCm, earlier?.height.plusMinusCm ?? 0) } }
+}
+
+/** What the tape said of a base, the side that was not measured as it was told. */
+function tapedBase(part: DraftPart, stop: Stop): (Taped & { readonly only?: 'width' | 'length' }) | undefined {
+  const cm = (what: string) => (stop.taken.find(one => 'what' in one && one.what === what) as { cm: number } | undefined)?.cm
+  const [length, width] = [cm('base-length'), cm('base-width')]
+  const { floor, circumference } = part.size
+  if (length === undefined && width === undefined) return undefined
+  if (!floor || floor.shape === 'none' || floor.shape === 'disc') return { lengthCm: (length ?? width)! }
+  if (length !== undefined && width !== undefined) return { lengthCm: length, widthCm: width }
+  const toldLength = floor.length.cm || circumference.cm / 2
+  if (length === undefined) return { lengthCm: toldLength + width! - floor.width.cm, widthCm: width!, only: 'width' }
+  return { lengthCm: length, widthCm: (floor.width.cm * length) / toldLength }
+}
+
+/** A base as far as it is worked, its counts pinned. */
+function asFarAs(spec: BaseSpec, rounds: number): BaseSpec {
+  if (!('size' in spec) || !('pin' in spec.size)) return spec
+  const pin = Object.fromEntries(
+    Object.entries(spec.size.pin).map(([name, count]) => [name, name === 'rounds' || name === 'rows' ? rounds : count]),
+  )
+  return { ...spec, size: { pin } } as unknown as BaseSpec
+}
+
+function baseEvidence(part: DraftPart, design: Design, gauge: Gauge, stop: Stop): Evidence | undefined {
+  if (part.from.in !== 'base') return undefined
+  const setting = fromNothing(gauge, design.rounds)
+  const rounds = stop.round - part.firstRound + 1
+  const whole = pinned(part.from.spec, setting, part)
+  const worked = rounds === part.rounds.length ? whole : asFarAs(whole, rounds)
+  const taped = tapedBase(rounds === part.rounds.length ? part : { ...part, size: workBase(worked, setting).size }, stop)
+  const evidence = taped && evidenceOf(worked, taped, setting)
+  return evidence && taped?.only === 'width' && evidence.height ? { kind: evidence.kind, height: evidence.height } : evidence
+}
+
+/** A texture's share of its height or width, weighed against what was seen of it. */
+function newShare(share: Length, stitch: Length, { told, real }: Seen): Length {
+  const doubt = combinedShare(share.plusMinusCm / share.cm, relativeUncertainty(stitch))
+  const both = weighted({ cm: told, plusMinusCm: told * doubt }, real)
+  return { cm: (share.cm * both.cm) / told, plusMinusCm: (share.cm * both.plusMinusCm) / told }
+}
+
+/** A stitch's size by a stretch of it: as much larger or smaller as the stretch was. */
+function scaledBy(stitch: Length, { told, real }: Seen): Length {
+  return { cm: (stitch.cm * real.cm) / told, plusMinusCm: (stitch.cm * real.plusMinusCm) / told }
+}
+
+/** What was seen of the part in hand. */
+interface SeenOfPart {
+  readonly height: Seen | undefined
+  readonly width: Seen | undefined
+}
+
+function refinedBy(known: Known, design: Design, part: DraftPart, { height, width }: SeenOfPart, round: number): Known {
+  if (!height && !width) return known
+  const since = known.learntAt === undefined ? 0 : Math.max(0, round - known.learntAt)
+  const gauge = drifted(known.gauge, since)
+  const kind = onlyStitch(part, design, gauge)
+  if (kind) {
+    const own = gauge[kind]
+    const evidence: Evidence = {
+      kind, ...(width ? { width: scaledBy(own.width, width) } : {}), ...(height ? { height: scaledBy(own.height, height) } : {}),
+    }
+    return { ...known, gauge: refine(gauge, evidence) }
+  }
+  if (part.from.in !== 'wall') return known
+  const stitch = gauge[mainStitch(part.from.spec, { gauge, repeats: design.repeats })]
+  const before = shareOf(known, part.from.spec) ?? { rise: NO_SHARE, across: NO_SHARE }
+  const share = {
+    rise: height ? newShare(before.rise, stitch.height, height) : before.rise,
+    across: width ? newShare(before.across, stitch.width, width) : before.across,
+  }
+  return { ...known, textures: new Map([...known.textures, [textureOf(part.from.spec), share]]) }
+}
+
+/** What was seen of a base: as evidence of its stitch, and how it is told from now on. */
+function refinedByBase(known: Known, design: Design, part: DraftPart, stop: Stop): Known {
+  const evidence = baseEvidence(part, design, known.gauge, stop)
+  if (!evidence || part.from.in !== 'base') return known
+  const gauge = refine(known.gauge, evidence)
+  const whole = stop.round === part.firstRound + part.rounds.length - 1
+  return {
+    ...known, gauge, ...(whole ? { base: pinned(part.from.spec, fromNothing(known.gauge, design.rounds), part) } : {}),
+    learntAt: stop.round,
+  }
+}
+
+/** What is known after something was measured of a bag that was drafted from what was known before. */
+export function learn(known: Known, design: Design, parts: readonly DraftPart[], stop: Stop): Known {
+  const part = parts.find(one => holds(one, stop.round))
+  if (!part) return known
+  const { base: _, ...now } = known
+  if (isBase(part)) return refinedByBase(now, design, part, stop)
+  const rounds = stop.round - part.firstRound + 1
+  const stands = standsAt(parts, part, stop)
+  const flat = stop.taken.find(one => 'what' in one && one.what === 'flat-width') as { cm: number } | undefined
+  const seen = {
+    height: stands && heightSeen(part, rounds, stands, known.stands),
+    width: flat && { told: aroundOf(part, rounds - 1) / 2, real: { cm: flat.cm, plusMinusCm: TAPE_CM } },
+  }
+  const refined = refinedBy(now, design, part, seen, stop.round)
+  return {
+    ...refined, ...(stands ? { stands: { part: part.id, rounds, height: stands } } : {}),
+    ...(seen.height || seen.width ? { learntAt: stop.round } : {}),
+  }
+}

@@ -1,0 +1,91 @@
+import type { Design } from '../design/design'
+import type { Measure } from '../design/measured'
+import type { StretchTest } from '../handle/drop'
+import type { DraftPart } from './part'
+
+/*
+ * What was measured of a bag while it was made. What lies below is worked and stays; what lies above is drafted by it.
+ */
+
+/** A tape laid on the work, a seam looked at, a strip hung up, when the bag's last round done was `round`. */
+export type Taken
+  = | { readonly round: number, readonly what: Measure, readonly cm: number }
+    | { readonly round: number, readonly leanPerTen: number }
+    | { readonly round: number, readonly strip: StretchTest }
+
+/** Which part the design says was measured, and how far it was: another one is not meant. */
+export interface MeasuredOf {
+  readonly part: string
+  readonly rounds: number
+  readonly stitches: number
+  /** It was done: one with further rounds is another one. */
+  readonly done?: true
+}
+
+/** What was measured at one and the same round. */
+export interface Stop {
+  readonly round: number
+  readonly taken: readonly Taken[]
+}
+
+/** A stop whose round is found when the part is come to that it was measured of. */
+export interface StopOf {
+  readonly of: MeasuredOf
+  readonly lengths: readonly { readonly what: Measure, readonly cm: number }[]
+}
+
+/** Where something was measured: at a round of the bag, or of a part. */
+export type Awaited = Stop | StopOf
+
+/** What the design itself says was measured, part by part. */
+export function ownStops({ measuredBase, measured = [], wall }: Design): StopOf[] {
+  const own = measured.map(({ part, rounds, stitches, what, cm }) => ({ of: { part, rounds, stitches }, lengths: [{ what, cm }] }))
+  const base = measuredBase && {
+    of: { part: 'base', rounds: measuredBase.rounds, stitches: measuredBase.stitches, done: true as const },
+    lengths: [
+      { what: 'base-length' as const, cm: measuredBase.lengthCm },
+      ...(measuredBase.widthCm === undefined ? [] : [{ what: 'base-width' as const, cm: measuredBase.widthCm }]),
+    ],
+  }
+  const place = ({ of }: (typeof own)[number]) => wall.findIndex(({ id }) => id === of.part) * 10_000 + of.rounds
+  return [...(base ? [base] : []), ...own.sort((a, b) => place(a) - place(b))]
+}
+
+/** What was measured at the hook, the rounds in order, what belongs to one round together. */
+function atTheHook(taken: readonly Taken[]): Stop[] {
+  const rounds = [...new Set(taken.map(({ round }) => round))].sort((a, b) => a - b)
+  return rounds.map(round => ({ round, taken: taken.filter(one => one.round === round) }))
+}
+
+/** Everything that was measured of a bag, from the floor up: by its design, then at the hook. */
+export function awaited(design: Design, taken: readonly Taken[]): readonly Awaited[] {
+  return [...ownStops(design), ...atTheHook(taken)]
+}
+
+/** How many stitches a part's rounds leave when so many of them are worked. */
+function leaves({ rounds, edge }: DraftPart, count: number): number | undefined {
+  return count === rounds.length ? edge.count : rounds[count - 1]?.edge.count
+}
+
+/** Where on a bag as drafted something was measured; nothing if that part is not there, or is another one. */
+export function stopAt(parts: readonly DraftPart[], one: Awaited): Stop | undefined {
+  if (!('of' in one)) return parts.some(part => holds(part, one.round)) ? one : undefined
+  const { of: { part: id, rounds, stitches, done }, lengths } = one
+  const part = parts.find(each => each.id === id)
+  if (!part || leaves(part, rounds) !== stitches || (done && part.rounds.length !== rounds)) return undefined
+  const round = part.firstRound - 1 + rounds
+  return { round, taken: lengths.map(length => ({ round, ...length })) }
+}
+
+/** Whether a round of the bag is one of a part's. */
+export function holds({ firstRound, rounds }: DraftPart, round: number): boolean {
+  return round >= firstRound && round < firstRound + rounds.length
+}
+
+/** A bag as it goes on from there, where what was found out is asked in its design. */
+export function withTaken(design: Design, taken: readonly Taken[]): Design {
+  return taken.reduce<Design>((now, one) => {
+    if ('leanPerTen' in one) return { ...now, rounds: { ...now.rounds, leanPerTen: one.leanPerTen } }
+    return 'strip' in one ? { ...now, stretch: one.strip } : now
+  }, design)
+}
