@@ -1,4 +1,5 @@
-import { isBase, wallKindOf } from '../draft/part'
+import { isBase, risenCm, wallKindOf } from '../draft/part'
+import { relativeUncertainty } from '../measure/length'
 import type { DraftPart } from '../draft/draft'
 import { type Countable, countable } from '../draft/found'
 import type { Worked } from '../round/worked'
@@ -125,9 +126,9 @@ export function heightAt(
   inPart: number,
 ): { readonly cm: number, readonly plusMinusCm: number } {
   const below = parts.slice(0, parts.indexOf(part))
-  const share = part.rounds.length > 0 ? Math.max(0, inPart - (part.rounds.length - part.rising)) / Math.max(1, part.rising) : 0
+  const own = risenCm(part, 0, inPart)
   return {
-    cm: below.reduce((sum, { size }) => sum + size.height.cm, 0) + share * part.size.height.cm,
-    plusMinusCm: below.reduce((sum, { size }) => sum + size.height.plusMinusCm, 0) + share * part.size.height.plusMinusCm,
+    cm: below.reduce((sum, { size }) => sum + size.height.cm, 0) + own,
+    plusMinusCm: below.reduce((sum, { size }) => sum + size.height.plusMinusCm, 0) + own * relativeUncertainty(part.size.height),
   }
 }

@@ -62,6 +62,12 @@ export interface From {
   readonly round: number
 }
 
+/** A part of which some rounds are worked: as it was drafted, and how many. */
+interface Hand {
+  readonly worked: WorkedPart
+  readonly rounds: number
+}
+
 const NO_START: Start = { kind: 'ring', chains: 0 }
 
 /** A part waiting to be worked onto the edge below. */
@@ -177,7 +183,7 @@ class Rising {
 
   /** Works the next part, or takes it over from the fold before; whether the bag goes on above it. */
   take(waiting: Omit<Waiting, 'work'>, work: (setting: Setting, instead: Parameters<WorkAgain>[0]) => PartResult): boolean {
-    const { id, name, from, sees } = waiting
+    const { name, from, sees } = waiting
     const hand = this.inHand()
     if (hand && hand.rounds >= hand.worked.part.rounds.length && !this.growsOn(hand.worked.part)) return this.put(this.done(hand.worked))
     const setting = this.setting()
@@ -192,11 +198,15 @@ class Rising {
     }
     const earlier = this.before?.worked[this.worked.length]
     if (earlier && alike(earlier.origin, origin) && this.allows(earlier)) return this.put(earlier)
-    return this.put(this.bounded(id, name, from, origin, () => this.drafted(waiting, hand, share, instead => work(setting, instead))))
+    return this.put(this.bounded(waiting, origin, hand, left => this.drafted(waiting, hand, share, (instead) => {
+      // Of several tries the last one counts.
+      left.made = 0
+      return work(setting, instead)
+    })))
   }
 
   /** The part that comes next, if some of its rounds are worked, and how many. */
-  private inHand(): { readonly worked: WorkedPart, readonly rounds: number } | undefined {
+  private inHand(): Hand | undefined {
     const worked = this.from?.fold.worked[this.worked.length]
     const rounds = (this.from?.round ?? 0) - this.below
     return worked && rounds > 0 ? { worked, rounds: Math.min(rounds, worked.part.rounds.length) } : undefined
@@ -212,8 +222,11 @@ class Rising {
     const { base } = this.known
     if (this.worked.length > 0 || !base) return worked
     const { part } = worked
+    const origin: Origin = { ...worked.origin, saw: [part, base, this.known.gauge, ...this.found] }
+    const earlier = this.before?.worked[0]
+    if (earlier && alike(earlier.origin, origin)) return earlier
     const told = this.goneOn(workBase(base, this.setting()))
-    return { ...worked, part: this.anew(part.id, part.name, part.from, told), real: this.real }
+    return { ...worked, origin, part: this.anew(part.id, part.name, part.from, told), real: this.real }
   }
 
   private put(worked: WorkedPart): boolean {
@@ -235,14 +248,20 @@ class Rising {
   }
 
   /** Works a part, as far as the bag's allowance goes. */
-  private bounded(id: string, name: string, from: Drafted, origin: Origin, work: () => DraftPart): WorkedPart {
+  private bounded(
+    { id, name, from }: Omit<Waiting, 'work'>,
+    origin: Origin,
+    hand: Hand | undefined,
+    work: (left: Allowance) => DraftPart,
+  ): WorkedPart {
     const left: Allowance = allow(this.allowance.most - this.allowance.made)
     try {
-      const part = within(left, work)
+      const part = within(left, () => work(left))
       return { part, origin, made: left.made, reached: left.reached, real: this.real, shifted: this.shiftedBy(part.rounds.length) }
     }
     catch (beyond) {
       if (!(beyond instanceof BeyondAllowance)) throw beyond
+      if (hand) return { ...hand.worked, part: this.kept(hand.worked, hand.rounds, from), origin }
       const inAll = new BeyondAllowance(this.allowance.made + beyond.made, beyond.asked)
       const finding = tooMuchFinding(this.design, id, from, origin.edge, inAll)
       const part = asPart(id, name, from, this.below, tooMuch(origin.edge, this.known.gauge))
@@ -254,7 +273,7 @@ class Rising {
   /** A part as it is drafted: from its beginning, or from the rounds on that are worked. */
   private drafted(
     { id, name, from }: Omit<Waiting, 'work'>,
-    hand: { readonly worked: WorkedPart, readonly rounds: number } | undefined,
+    hand: Hand | undefined,
     share: OwnShare | undefined,
     work: WorkAgain,
   ): DraftPart {
@@ -262,6 +281,11 @@ class Rising {
     const { worked, rounds } = hand
     const after = this.goneOn(wentOn({ id, from }, rounds, this.known, share, work))
     if (beginsAs(after.rounds, worked.part.rounds, rounds)) return this.anew(id, name, from, after)
+    return this.kept(worked, rounds, from)
+  }
+
+  /** A part that keeps its counts, since some of its rounds are worked. */
+  private kept(worked: WorkedPart, rounds: number, from: Drafted): DraftPart {
     this.real = worked.real
     const kind = from.in === 'wall' ? mainStitch(from.spec, { gauge: this.known.gauge, repeats: this.design.repeats }) : 'sc'
     const [now, then] = [this.known, this.from!.fold.known].map(({ gauge }) => gauge[kind].height.cm)

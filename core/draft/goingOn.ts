@@ -40,10 +40,14 @@ function rise({ rounds, rising = rounds.length, rises, size }: PartResult, i: nu
   return rises?.[i] ?? (rising > 0 ? size.height.cm / rising : 0)
 }
 
+/** How tall the rounds of a result from one up to another stand: their share of its height. */
 function risen(result: PartResult, from: number, to: number): number {
-  let cm = 0
-  for (let i = from; i < Math.min(to, result.rounds.length); i++) cm += rise(result, i)
-  return cm
+  let [all, own] = [0, 0]
+  for (let i = 0; i < result.rounds.length; i++) {
+    all += rise(result, i)
+    if (i >= from && i < to) own += rise(result, i)
+  }
+  return all > 0 ? (result.size.height.cm * own) / all : 0
 }
 
 function within(cm: number): number {
@@ -101,10 +105,9 @@ function standingOn(result: PartResult, id: string, known: Known): PartResult {
   if (stands?.part !== id) return result
   const rounds = Math.min(stands.rounds, result.rounds.length)
   const before = risen(result, 0, rounds)
-  const all = risen(result, 0, result.rounds.length)
-  if (before <= 0 || all <= 0) return result
+  if (before <= 0) return result
   const { height } = result.size
-  const left = height.cm - (height.cm * before) / all
+  const left = height.cm - before
   return {
     ...result,
     size: {

@@ -7,11 +7,11 @@ import type { Design, WallPart } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
 import { drifted, type Evidence, refine, TAPE_CM, weighted } from '../gauge/refine'
 import { combinedShare, type Length, relativeUncertainty } from '../measure/length'
-import { fromNothing } from '../part/part'
+import { fromNothing, type PartSize } from '../part/part'
 import { PLACE_CODE } from '../round/edge'
 import type { FabricKind } from '../stitch/dictionary'
 import { isPlain, mainStitch } from '../wall/wall'
-import { aroundOf, type DraftPart, isBase, riseOf } from './part'
+import { aroundOf, type DraftPart, isBase, risenCm } from './part'
 import { holds, type Stop } from './taken'
 
 /*
@@ -106,28 +106,33 @@ function standsAt(parts: readonly DraftPart[], part: DraftPart, stop: Stop): Len
 function heightSeen(part: DraftPart, rounds: number, stands: Length, before: Stands | undefined): Seen | undefined {
   const earlier = before?.part === part.id && rounds - before.rounds >= ENOUGH_ROUNDS ? before : undefined
   const from = earlier?.rounds ?? 0
-  let told = 0
-  for (let i = from; i < rounds; i++) told += riseOf(part, i)
+  const told = risenCm(part, from, rounds)
   const real = stands.cm - (earlier?.height.cm ?? 0)
   if (told <= 0 || real <= 0) return undefined
   return { told, real: { cm: real, plusMinusCm: Math.hypot(stands.plusMinusCm, earlier?.height.plusMinusCm ?? 0) } }
 }
 
-/** What the tape said of a base, the side that was not measured as it was told. */
-function tapedBase(part: DraftPart, stop: Stop): (Taped & { readonly only?: 'width' | 'length' }) | undefined {
+/** A floor under the tape, as it was measured or as it was told. */
+type BaseSides = Taped & { readonly only?: 'width' }
+
+/** What the tape said of a base, the side that was not measured as it was told; nothing if it was not laid there. */
+function tapedBase(told: BaseSides, stop: Stop): BaseSides | undefined {
   const cm = (what: string) => (stop.taken.find(one => 'what' in one && one.what === what) as { cm: number } | undefined)?.cm
   const [length, width] = [cm('base-length'), cm('base-width')]
-  const { floor, circumference } = part.size
   if (length === undefined && width === undefined) return undefined
-  if (!floor || floor.shape === 'none' || floor.shape === 'disc') return { lengthCm: (length ?? width)! }
-  if (length !== undefined && width !== undefined) return { lengthCm: length, widthCm: width }
-  const toldLength = floor.length.cm || circumference.cm / 2
-  if (length === undefined) return { lengthCm: toldLength + width! - floor.width.cm, widthCm: width!, only: 'width' }
-  return { lengthCm: length, widthCm: (floor.width.cm * length) / toldLength }
+  if (told.widthCm === undefined) return { lengthCm: (length ?? width)! }
+  if (length !== undefined) return { lengthCm: length, widthCm: width ?? (told.widthCm * length) / told.lengthCm }
+  return { lengthCm: told.lengthCm + width! - told.widthCm, widthCm: width!, only: 'width' }
+}
+
+/** How long and wide a base is told to be; a disc, or what has no floor, has no width of its own. */
+function sidesOf({ floor, circumference }: PartSize): BaseSides {
+  if (!floor || floor.shape === 'none') return { lengthCm: floor?.length.cm || circumference.cm / 2 }
+  return floor.shape === 'disc' ? { lengthCm: floor.length.cm } : { lengthCm: floor.length.cm, widthCm: floor.width.cm }
 }
 
 /** A base as far as it is worked, its counts pinned. */
-function asFarAs(spec: BaseSpec, rounds: number): BaseSpec {
+export function asFarAs(spec: BaseSpec, rounds: number): BaseSpec {
   if (!('size' in spec) || !('pin' in spec.size)) return spec
   const pin = Object.fromEntries(
     Object.entries(spec.size.pin).map(([name, count]) => [name, name === 'rounds' || name === 'rows' ? rounds : count]),
@@ -135,15 +140,28 @@ function asFarAs(spec: BaseSpec, rounds: number): BaseSpec {
   return { ...spec, size: { pin } } as unknown as BaseSpec
 }
 
+/** A stitch by what a length of the work was and should have been: as much larger or smaller. */
+function byRatio(stitch: Length, real: Length | undefined, told: Length | undefined): Length | undefined {
+  if (!real || !told || told.cm <= 0 || real.cm <= 0) return undefined
+  return { cm: (stitch.cm * real.cm) / told.cm, plusMinusCm: (stitch.cm * real.plusMinusCm) / told.cm }
+}
+
+/** What a base under the tape says of its stitch. A form says what it makes of a length: of the one measured, and of the one told. */
 function baseEvidence(part: DraftPart, design: Design, gauge: Gauge, stop: Stop): Evidence | undefined {
   if (part.from.in !== 'base') return undefined
   const setting = fromNothing(gauge, design.rounds)
   const rounds = stop.round - part.firstRound + 1
   const whole = pinned(part.from.spec, setting, part)
-  const worked = rounds === part.rounds.length ? whole : asFarAs(whole, rounds)
-  const taped = tapedBase(rounds === part.rounds.length ? part : { ...part, size: workBase(worked, setting).size }, stop)
-  const evidence = taped && evidenceOf(worked, taped, setting)
-  return evidence && taped?.only === 'width' && evidence.height ? { kind: evidence.kind, height: evidence.height } : evidence
+  const done = rounds === part.rounds.length
+  const worked = done ? whole : asFarAs(whole, rounds)
+  const told = sidesOf(done ? part.size : workBase(worked, setting).size)
+  const taped = tapedBase(told, stop)
+  const [real, then] = [taped && evidenceOf(worked, taped, setting), evidenceOf(worked, told, setting)]
+  if (!real || !then) return undefined
+  const stitch = gauge[real.kind]
+  const width = taped?.only === 'width' ? undefined : byRatio(stitch.width, real.width, then.width)
+  const height = byRatio(stitch.height, real.height, then.height)
+  return width || height ? { kind: real.kind, ...(width ? { width } : {}), ...(height ? { height } : {}) } : undefined
 }
 
 /** A texture's share of its height or width, weighed against what was seen of it. */

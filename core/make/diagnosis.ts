@@ -58,8 +58,8 @@ function betweenWords(right: number, round: number): string {
 }
 
 /** The same plan drafted from one count more. */
-function draftWith({ plan, found, draft: before }: InHand, one: Found): Draft {
-  return draft(plan, before, [...found.filter(({ round }) => round < one.round), one])
+function draftWith({ plan, found, taken, draft: before }: InHand, one: Found): Draft {
+  return draft(plan, before, [...found.filter(({ round }) => round < one.round), one], taken)
 }
 
 function lineIn(drafted: Draft, round: number, manner: Manner): string | undefined {

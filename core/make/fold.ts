@@ -64,6 +64,11 @@ export class MakeLog {
     return this.list
   }
 
+  /** The events that still hold, in order: without those taken back, and the taking back. */
+  get holding(): readonly MakeEvent[] {
+    return this.list.filter(({ id, do: what }) => what !== 'undone' && !this.voided.has(id))
+  }
+
   get state(): MakeState {
     return this.current
   }

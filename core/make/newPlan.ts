@@ -24,7 +24,7 @@ function lastWorked({ road, at: { leg, index, done } }: InHand): number {
 
 /** What is worked is never redrafted: a new plan has to read the same as the old one up to the hook. */
 export function newPlan(hand: InHand, plan: Design): NewPlan {
-  const after = draft(plan, undefined, hand.found)
+  const after = draft(plan, undefined, hand.found, hand.taken)
   for (let round = 1; round <= lastWorked(hand); round++)
     if (reads(hand.draft, round) !== reads(after, round)) return { can: false, round }
   return { can: true, rounds: after.rounds.length }

@@ -1,8 +1,10 @@
 import { type Road, roadOf } from '../beats/road'
 import { type Standing, standingAt } from '../beats/standing'
 import type { Design } from '../design/design'
+import { same } from '../design/merge'
 import { type Draft, draft } from '../draft/draft'
 import type { Found } from '../draft/found'
+import type { Taken } from '../draft/taken'
 import type { Spot } from './event'
 import { type MakeState, roundOf } from './state'
 
@@ -10,6 +12,7 @@ import { type MakeState, roundOf } from './state'
 export interface InHand {
   readonly plan: Design
   readonly found: readonly Found[]
+  readonly taken: readonly Taken[]
   readonly draft: Draft
   readonly road: Road
   readonly at: Standing
@@ -21,6 +24,15 @@ export function foundIn({ counts }: Pick<MakeState, 'counts'>): Found[] {
     .filter(({ choice }) => choice !== 'as-planned')
     .map(({ round, found, to }) => ({ round, count: found, ...(to === undefined ? {} : { to }) }))
     .sort((a, b) => a.round - b.round)
+}
+
+/** What was measured of a make that its plan is drafted by: all that was not written down for the record alone. */
+export function takenIn({ measured }: Pick<MakeState, 'measured'>): Taken[] {
+  return measured.flatMap((one): Taken[] => {
+    if (one.do === 'leaned') return [{ round: one.round, leanPerTen: one.perTen }]
+    if (one.do === 'stretched') return [{ round: one.round, strip: one.strip }]
+    return one.keepsPlan ? [] : [{ round: one.round, what: one.what, cm: one.cm }]
+  })
 }
 
 /** Where the hook is on a road: of a leg that a changed plan no longer has, after the last one done that it still has. */
@@ -44,11 +56,12 @@ export function inHand(state: MakeState, before?: InHand): InHand | undefined {
   const { plan } = state
   if (!plan) return undefined
   const found = foundIn(state)
-  if (before && before.plan === plan && sameFound(before.found, found))
+  const taken = takenIn(state)
+  if (before && before.plan === plan && sameFound(before.found, found) && same(before.taken, taken))
     return { ...before, at: standingAt(before.road, spotOn(before.road, state)) }
-  const drafted = draft(plan, before?.draft, found)
+  const drafted = draft(plan, before?.draft, found, taken)
   const road = roadOf(drafted)
-  return { plan, found, draft: drafted, road, at: standingAt(road, spotOn(road, state)) }
+  return { plan, found, taken, draft: drafted, road, at: standingAt(road, spotOn(road, state)) }
 }
 
 /** How far a make is, for lists. */

@@ -1,5 +1,5 @@
 import type { Design } from '../design/design'
-import type { Counted, MakeEvent, Measured, Noted, Spot, Weighed } from './event'
+import type { Counted, Leaned, Looked, MakeEvent, Measured, Noted, Spot, Stretched, Weighed, Wrote } from './event'
 
 /** A leg worked to its end, and how long it took; the ones before it behind. */
 export interface Trail {
@@ -24,9 +24,13 @@ export interface MakeState {
   readonly trail: Trail | undefined
   /** Counts that hold: those of rounds ripped back since are gone, of two of one round the later stands. */
   readonly counts: readonly Told<Counted>[]
-  readonly measured: readonly Told<Measured>[]
+  /** What was measured of rounds that still stand: by the tape, of the seam, of a strip. */
+  readonly measured: readonly (Told<Measured> | Told<Leaned> | Told<Stretched>)[]
+  readonly looked: readonly Told<Looked>[]
   readonly weighed: readonly Told<Weighed>[]
   readonly notes: readonly Told<Noted>[]
+  /** What the maker wrote of it in the logbook, the last of each. */
+  readonly wrote: Omit<Wrote, 'do'>
   /** How often rounds were ripped back, how many in all, and in how many minutes they had been worked. */
   readonly ripped: { readonly times: number, readonly rounds: number, readonly minutes: number }
   readonly plansChanged: number
@@ -43,7 +47,7 @@ export interface MakeState {
 /** Before anything happened. */
 export const NOTHING_YET: MakeState = {
   plan: undefined, bag: undefined, startedAt: undefined, spot: { leg: 'start', beats: 0 }, lastMove: undefined, trail: undefined,
-  counts: [], measured: [], weighed: [], notes: [], ripped: { times: 0, rounds: 0, minutes: 0 }, plansChanged: 0, paused: false,
+  counts: [], measured: [], looked: [], weighed: [], notes: [], wrote: {}, ripped: { times: 0, rounds: 0, minutes: 0 }, plansChanged: 0, paused: false,
   finishedAt: undefined, minutes: 0, legMinutes: 0, movedAt: undefined,
 }
 
@@ -95,6 +99,7 @@ function rip(state: Folding, event: MakeEvent, toRound: number): void {
   state.trail = trail
   state.legMinutes = 0
   state.counts = state.counts.filter(({ round }) => round <= toRound)
+  state.measured = state.measured.filter(({ round }) => round <= toRound)
   state.finishedAt = undefined
   state.ripped = { times: state.ripped.times + 1, rounds: state.ripped.rounds + rounds, minutes: state.ripped.minutes + minutes }
 }
@@ -115,6 +120,12 @@ function count(state: Folding, event: Told<Counted>): void {
   state.counts = [...state.counts.filter(one => one !== before), event]
 }
 
+/** What was written last of each. */
+function wroteOver(before: MakeState['wrote'], { forWhom, hookMm, yarnUsed, notes }: Wrote): MakeState['wrote'] {
+  const now = { forWhom, hookMm, yarnUsed, notes }
+  return { ...before, ...Object.fromEntries(Object.entries(now).filter(([, value]) => value !== undefined)) }
+}
+
 /** Folds one more event into a state. */
 export function happen(state: Folding, event: MakeEvent): void {
   switch (event.do) {
@@ -127,10 +138,18 @@ export function happen(state: Folding, event: MakeEvent): void {
     case 'counted':
       return count(state, event)
     case 'measured':
+    case 'leaned':
+    case 'stretched':
       state.measured = [...state.measured, event]
       return
     case 'weighed':
       state.weighed = [...state.weighed, event]
+      return
+    case 'looked':
+      state.looked = [...state.looked.filter(({ round }) => round !== event.round), event]
+      return
+    case 'wrote':
+      state.wrote = wroteOver(state.wrote, event)
       return
     case 'noted':
       state.notes = [...state.notes, event]

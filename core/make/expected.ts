@@ -1,0 +1,71 @@
+import { workBase } from '../base/base'
+import { pinned } from '../base/sizing'
+import { heightAt } from '../beats/checks'
+import type { Measure } from '../design/measured'
+import type { Draft, DraftPart } from '../draft/draft'
+import { aroundOf, isBase } from '../draft/part'
+import { asFarAs } from '../draft/known'
+import { holds } from '../draft/taken'
+import type { Length } from '../measure/length'
+import { relativeUncertainty } from '../measure/length'
+import { fromNothing } from '../part/part'
+import type { Floor } from '../part/floor'
+
+/** What a length of the work should be when so many rounds of the bag are done, and of what. */
+export interface Expected {
+  readonly what: Measure
+  readonly length: Length
+  readonly part: DraftPart
+  /** So many of its rounds are done. */
+  readonly rounds: number
+}
+
+/** The floor when so many of its rounds are worked. */
+function floorAt({ design, stages }: Draft, part: DraftPart, rounds: number): Floor | undefined {
+  if (part.from.in !== 'base' || rounds === part.rounds.length) return part.size.floor
+  const setting = fromNothing(stages.fold.known.gauge, design.rounds)
+  return workBase(asFarAs(pinned(part.from.spec, setting, part), rounds), setting).size.floor
+}
+
+/** The part's own height when so many of its rounds are done. */
+function ownHeight(part: DraftPart, rounds: number): Length {
+  const { cm } = heightAt([part], part, rounds)
+  return { cm, plusMinusCm: cm * relativeUncertainty(part.size.height) }
+}
+
+/** What the tape should say of a bag when its `round`-th round is done; nothing where that cannot be measured there. */
+export function expected(drafted: Draft, round: number, what: Measure): Expected | undefined {
+  const part = drafted.parts.find(one => holds(one, round))
+  if (!part) return undefined
+  const rounds = round - part.firstRound + 1
+  const length = lengthOf(drafted, part, rounds, what)
+  return length && length.cm > 0 ? { what, length, part, rounds } : undefined
+}
+
+function lengthOf(drafted: Draft, part: DraftPart, rounds: number, what: Measure): Length | undefined {
+  if (isBase(part)) {
+    const floor = floorAt(drafted, part, rounds)
+    if (what === 'base-length') return floor?.length
+    return what === 'base-width' && floor?.shape !== 'none' ? floor?.width : undefined
+  }
+  switch (what) {
+    case 'flat-width': {
+      const cm = aroundOf(part, rounds - 1) / 2
+      return { cm, plusMinusCm: cm * relativeUncertainty(part.size.circumference) }
+    }
+    case 'height': return heightAt(drafted.parts, part, rounds)
+    case 'part-height': return ownHeight(part, rounds)
+    default: return undefined
+  }
+}
+
+/** Everything that can be measured of a bag when its `round`-th round is done. */
+export function measurable(drafted: Draft, round: number): Expected[] {
+  const all: readonly Measure[] = ['base-width', 'base-length', 'part-height', 'height', 'flat-width']
+  const found = all.flatMap(what => expected(drafted, round, what) ?? [])
+  const disc = drafted.parts[0]?.size.floor?.shape === 'disc'
+  const only = found[0] && isBase(found[0].part) && disc ? found.slice(0, 1) : found
+  // Of the first band right above the floor the two heights are one.
+  const [own, whole] = [only.find(({ what }) => what === 'part-height'), only.find(({ what }) => what === 'height')]
+  return own && whole && Math.abs(own.length.cm - whole.length.cm) < 1e-6 ? only.filter(one => one !== own) : only
+}
