@@ -17,9 +17,16 @@ export type Judgement = 'dish' | 'flat' | 'ripple' | 'ruffle'
 export const FLAT_SHARE = 0.07
 export const RIPPLE_SHARE = 0.3
 
-function judge(ratio: number): Judgement {
-  if (ratio < 1 - FLAT_SHARE) return 'dish'
-  if (ratio <= 1 + FLAT_SHARE) return 'flat'
+/** The shares of edge that lie flat: by the craft's rule of thumb, and beyond that where the maker's own floors did. */
+function flatFor({ liesFlat }: Pick<StitchSize, 'liesFlat'>): readonly [number, number] {
+  const [from, to] = liesFlat ?? [1, 1]
+  return [Math.min(1 - FLAT_SHARE, from), Math.max(1 + FLAT_SHARE, to)]
+}
+
+function judge(ratio: number, stitch: StitchSize): Judgement {
+  const [from, to] = flatFor(stitch)
+  if (ratio < from) return 'dish'
+  if (ratio <= to) return 'flat'
   return ratio <= 1 + RIPPLE_SHARE ? 'ripple' : 'ruffle'
 }
 
@@ -27,7 +34,7 @@ function judge(ratio: number): Judgement {
 export function flatness(increases: number, stitch: StitchSize): Flatness {
   const ratio = (increases * stitch.width.cm) / (2 * Math.PI * stitch.height.cm)
   const share = combinedShare(relativeUncertainty(stitch.width), relativeUncertainty(stitch.height))
-  return { ratio, plusMinus: ratio * share, judgement: judge(ratio) }
+  return { ratio, plusMinus: ratio * share, judgement: judge(ratio, stitch) }
 }
 
 /** The whole number of increases a round with which a disc of this stitch lies flattest. */
@@ -60,8 +67,12 @@ export function flatnessFinding(increases: number, stitch: StitchSize, slantCm: 
   const { ratio, plusMinus, judgement } = flatness(increases, stitch)
   const times = `${ratio.toFixed(2)} ± ${Math.max(plusMinus, 0.01).toFixed(2)}`
   const depth = tape(dishDepthCm(slantCm, ratio))
-  const what = `With ${increases} increases a round the base ${SAYS[judgement](times, depth)} (Flat within 7 %, mild to 30 %: rules of `
-    + 'thumb, from memory.)'
+  const [from, to] = flatFor(stitch)
+  const own = stitch.liesFlat && (ratio < 1 - FLAT_SHARE || ratio > 1 + FLAT_SHARE) && judgement === 'flat'
+  const rule = own
+    ? `(Your own floors lay flat from ${from.toFixed(2)} to ${to.toFixed(2)}: from your logbook.)`
+    : '(Flat within 7 %, mild to 30 %: rules of thumb, from memory.)'
+  const what = `With ${increases} increases a round the base ${SAYS[judgement](times, depth)} ${rule}`
   const better = flatIncreases(stitch)
   if (judgement === 'flat' || better === increases) return { code: `base-${judgement}`, weight: WEIGHT[judgement], what }
   return {

@@ -74,6 +74,17 @@ export const GAUGE_FIELDS = {
       { unasked: true, says: 'True while nobody has made a swatch.' },
     ),
   ),
+  learnt: optional(
+    group(
+      'Learnt',
+      {
+        bags: count('Bags behind it', between(1, 10_000)), widePercent: figure('Good across to', between(0.1, 50), '%'),
+        tallPercent: figure('Good up to', between(0.1, 50), '%'), flatFrom: optional(figure('Floors lay flat from', between(0.2, 3), '')),
+        flatTo: optional(figure('Floors lay flat to', between(0.2, 3), '')),
+      },
+      { unasked: true, says: 'Where the gauge was learnt from finished bags: how many, and what it is good to, nine times of ten.' },
+    ),
+  ),
   worked: optional(
     choice('The swatch was worked', [
       { value: 'unturned', name: 'same side facing' },

@@ -40,5 +40,18 @@ export function gaugeFindings(design: Design, gauge: Gauge): Finding[] {
       },
     ]
   }
-  return [...estimated(design, gauge), ...otherWay(design)]
+  return [...learnt(design), ...estimated(design, gauge), ...otherWay(design)]
+}
+
+/** That the gauge is from the maker's own finished bags. */
+function learnt({ gauge: { learnt: taught } }: Design): Finding[] {
+  if (!taught) return []
+  const bags = taught.bags === 1 ? 'your last bag' : `your ${taught.bags} bags`
+  return [
+    {
+      code: 'gauge-learnt', weight: 'note', part: 'gauge',
+      what: `Sizes are in the gauge that ${bags} in this yarn and hook taught: good to ± ${taught.widePercent.toFixed(1)} % across and `
+        + `± ${taught.tallPercent.toFixed(1)} % up, nine times of ten.`,
+    },
+  ]
 }

@@ -10,7 +10,7 @@ import { combinedShare, type Length, relativeUncertainty } from '../measure/leng
 import { fromNothing, type PartSize } from '../part/part'
 import { PLACE_CODE } from '../round/edge'
 import type { FabricKind } from '../stitch/dictionary'
-import { isPlain, mainStitch } from '../wall/wall'
+import { isPlain, kindOf, mainStitch } from '../wall/wall'
 import { aroundOf, type DraftPart, isBase, risenCm } from './part'
 import { holds, type Stop } from './taken'
 
@@ -182,6 +182,24 @@ interface SeenOfPart {
   readonly width: Seen | undefined
 }
 
+/** A stitch as large as finished work said it is, or as large as it came out in a stitch pattern. */
+export interface StitchSeen {
+  readonly kind: FabricKind
+  /** Of a stitch pattern: what it is called. */
+  readonly texture?: string
+  readonly side: 'width' | 'height'
+  readonly cm: number
+  /** How sure that is, as a share. */
+  readonly error: number
+  readonly round: number
+}
+
+/** What is known after the tape was laid, and what it said of which stitch. */
+export interface Lesson {
+  readonly known: Known
+  readonly seen: readonly StitchSeen[]
+}
+
 function refinedBy(known: Known, design: Design, part: DraftPart, { height, width }: SeenOfPart, round: number): Known {
   if (!height && !width) return known
   const since = known.learntAt === undefined ? 0 : Math.max(0, round - known.learntAt)
@@ -204,24 +222,50 @@ function refinedBy(known: Known, design: Design, part: DraftPart, { height, widt
   return { ...known, textures: new Map([...known.textures, [textureOf(part.from.spec), share]]) }
 }
 
+/** What a stretch of a part of the wall says of its stitches, in all. */
+function stitchesSeen(known: Known, design: Design, part: DraftPart, seen: SeenOfPart, round: number): StitchSeen[] {
+  if (part.from.in !== 'wall') return []
+  const { gauge } = known
+  const only = onlyStitch(part, design, gauge)
+  const kind = only ?? mainStitch(part.from.spec, { gauge, repeats: design.repeats })
+  const share = shareOf(known, part.from.spec)
+  const one = (side: 'width' | 'height', own: number, what: Seen | undefined): StitchSeen[] =>
+    what
+      ? [
+          {
+            kind, ...(only ? {} : { texture: kindOf(part.from.spec as WallPart).name }), side, round,
+            cm: (gauge[kind][side].cm * own * what.real.cm) / what.told, error: what.real.plusMinusCm / what.real.cm,
+          },
+        ]
+      : []
+  return [...one('height', share?.rise.cm ?? 1, seen.height), ...one('width', share?.across.cm ?? 1, seen.width)]
+}
+
 /** What was seen of a base: as evidence of its stitch, and how it is told from now on. */
-function refinedByBase(known: Known, design: Design, part: DraftPart, stop: Stop): Known {
+function learntOfBase(known: Known, design: Design, part: DraftPart, stop: Stop): Lesson {
   const evidence = baseEvidence(part, design, known.gauge, stop)
-  if (!evidence || part.from.in !== 'base') return known
-  const gauge = refine(known.gauge, evidence)
+  if (!evidence || part.from.in !== 'base') return { known, seen: [] }
+  const { kind, width, height } = evidence
   const whole = stop.round === part.firstRound + part.rounds.length - 1
+  const sides = { width, height }
   return {
-    ...known, gauge, ...(whole ? { base: pinned(part.from.spec, fromNothing(known.gauge, design.rounds), part) } : {}),
-    learntAt: stop.round,
+    known: {
+      ...known, gauge: refine(known.gauge, evidence),
+      ...(whole ? { base: pinned(part.from.spec, fromNothing(known.gauge, design.rounds), part) } : {}), learntAt: stop.round,
+    },
+    seen: (['width', 'height'] as const).flatMap((side) => {
+      const length = sides[side]
+      return length ? [{ kind, side, cm: length.cm, error: length.plusMinusCm / length.cm, round: stop.round }] : []
+    }),
   }
 }
 
-/** What is known after something was measured of a bag that was drafted from what was known before. */
-export function learn(known: Known, design: Design, parts: readonly DraftPart[], stop: Stop): Known {
+/** What is learnt where something was measured of a bag that was drafted from what was known before. */
+export function learn(known: Known, design: Design, parts: readonly DraftPart[], stop: Stop): Lesson {
   const part = parts.find(one => holds(one, stop.round))
-  if (!part) return known
+  if (!part) return { known, seen: [] }
   const { base: _, ...now } = known
-  if (isBase(part)) return refinedByBase(now, design, part, stop)
+  if (isBase(part)) return learntOfBase(now, design, part, stop)
   const rounds = stop.round - part.firstRound + 1
   const stands = standsAt(parts, part, stop)
   const flat = stop.taken.find(one => 'what' in one && one.what === 'flat-width') as { cm: number } | undefined
@@ -231,7 +275,10 @@ export function learn(known: Known, design: Design, parts: readonly DraftPart[],
   }
   const refined = refinedBy(now, design, part, seen, stop.round)
   return {
-    ...refined, ...(stands ? { stands: { part: part.id, rounds, height: stands } } : {}),
-    ...(seen.height || seen.width ? { learntAt: stop.round } : {}),
+    known: {
+      ...refined, ...(stands ? { stands: { part: part.id, rounds, height: stands } } : {}),
+      ...(seen.height || seen.width ? { learntAt: stop.round } : {}),
+    },
+    seen: stitchesSeen(known, design, part, seen, stop.round),
   }
 }

@@ -3,7 +3,7 @@ import { same } from '../design/merge'
 import type { Gauge } from '../gauge/gauge'
 import { type Fold, fold, type From } from './fold'
 import type { Found } from './found'
-import { type Known, knownBy, learn } from './known'
+import { type Known, knownBy, learn, type StitchSeen } from './known'
 import { type Awaited, awaited, type Stop, stopAt, type Taken, withTaken } from './taken'
 
 /*
@@ -16,10 +16,12 @@ import { type Awaited, awaited, type Stop, stopAt, type Taken, withTaken } from 
  */
 
 /** A stop on the way: how the bag was drafted until then, and what is known from there on. */
-interface Stage {
+export interface Stage {
   readonly fold: Fold
   readonly stop: Stop | undefined
   readonly after: { readonly design: Design, readonly known: Known }
+  /** What the tape said of which stitch. */
+  readonly seen: readonly StitchSeen[]
 }
 
 /** A bag as it is drafted by everything that was measured. */
@@ -51,16 +53,23 @@ function designAfter(design: Design, stop: Stop, before: Stage | undefined): Des
   return after !== design && rounds && same(rounds, after.rounds) ? { ...after, rounds } : after
 }
 
+/** What of a stop the bag is drafted by: what was written down for the record alone only teaches. */
+function redrafting({ round, taken }: Stop): Stop | undefined {
+  const own = taken.filter(one => !('keepsPlan' in one))
+  return own.length > 0 ? { round, taken: own } : undefined
+}
+
 function stageAt(one: Awaited, folded: Fold, before: Stage | undefined): Stage {
   const { design, known } = folded
   const stop = stopAt(folded.parts, one)
-  if (!stop) return { fold: folded, stop, after: { design, known } }
+  if (!stop) return { fold: folded, stop, after: { design, known }, seen: [] }
+  if (stillHolds(before, folded, stop))
+    return { fold: folded, stop, after: { design: designAfter(design, stop, before), known: before.after.known }, seen: before.seen }
+  const by = redrafting(stop)
+  const { seen } = learn(known, design, folded.parts, stop)
   return {
-    fold: folded, stop,
-    after: {
-      design: designAfter(design, stop, before),
-      known: stillHolds(before, folded, stop) ? before.after.known : learn(known, design, folded.parts, stop),
-    },
+    fold: folded, stop, seen,
+    after: { design: designAfter(design, stop, before), known: by ? learn(known, design, folded.parts, by).known : known },
   }
 }
 
@@ -86,8 +95,8 @@ export function foldInStages(
     const folded = fold(now.design, now.known, { before: earlier?.fold, found, from, upTo: upTo(one) })
     const stage = stageAt(one, folded, earlier)
     stages.push(stage)
-    if (stage.stop) from = { fold: folded, round: Math.max(from?.round ?? 0, stage.stop.round) }
-    else unused.push(one)
+    if (stage.stop && redrafting(stage.stop)) from = { fold: folded, round: Math.max(from?.round ?? 0, stage.stop.round) }
+    if (!stage.stop) unused.push(one)
     now = stage.after
   }
   return { stages, unused, fold: fold(now.design, now.known, { before: before?.fold, found, from }) }

@@ -21,6 +21,18 @@ export interface Swatch {
   readonly chain?: { readonly chains: number, readonly overCm: number }
   /** True while these are the house's starting figures and nobody has measured anything. */
   readonly assumed?: boolean
+  /** Not counted on a swatch but learnt from finished bags. */
+  readonly learnt?: LearntGauge
+}
+
+/** What finished bags taught of a gauge: from how many, and within how much the next one's sizes lie, nine times of ten. */
+export interface LearntGauge {
+  readonly bags: number
+  readonly widePercent: number
+  readonly tallPercent: number
+  /** The maker's own floors lay flat from this share of edge to that: 1 is just as much as a flat disc needs. */
+  readonly flatFrom?: number
+  readonly flatTo?: number
 }
 
 /** How wide and how tall one stitch of a kind is, and how that is known. */
@@ -30,6 +42,8 @@ export interface StitchSize {
   readonly known: 'measured' | 'estimated' | 'assumed'
   /** The measured kind an estimate was taken from. */
   readonly from?: FabricKind
+  /** The shares of edge with which the maker's own floors lay flat, where finished bags taught that. */
+  readonly liesFlat?: readonly [number, number]
 }
 
 /** The size of every stitch kind on this maker's hook. */
@@ -44,12 +58,16 @@ const ESTIMATE_SHARE = 0.1
 /** Doubt in figures that nobody measured at all (from memory: tensions differ by that much and more). */
 const ASSUMED_SHARE = 0.15
 
-function fromCount(kind: FabricKind, measured: Measured, assumed: boolean): StitchSize {
+function fromCount(kind: FabricKind, measured: Measured, { assumed, learnt }: Swatch): StitchSize {
   const doubt = assumed ? ASSUMED_SHARE : 0
+  const [wide, tall] = learnt
+    ? [learnt.widePercent / 100, learnt.tallPercent / 100]
+    : [combinedShare(COUNT_ERROR / measured.stitches, doubt), combinedShare(COUNT_ERROR / measured.rounds, doubt)]
   return {
-    width: withUncertainty(measured.overCm / measured.stitches, combinedShare(COUNT_ERROR / measured.stitches, doubt)),
-    height: withUncertainty((measured.tallCm ?? measured.overCm) / measured.rounds, combinedShare(COUNT_ERROR / measured.rounds, doubt)),
+    width: withUncertainty(measured.overCm / measured.stitches, wide),
+    height: withUncertainty((measured.tallCm ?? measured.overCm) / measured.rounds, tall),
     known: assumed ? 'assumed' : 'measured', from: kind,
+    ...(learnt?.flatFrom === undefined || learnt.flatTo === undefined ? {} : { liesFlat: [learnt.flatFrom, learnt.flatTo] as const }),
   }
 }
 
@@ -85,8 +103,8 @@ export function gaugeOf(swatch: Swatch): Gauge {
     const from = nearestMeasured(kind, swatch)
     if (!from) throw new Error('a gauge needs one measured stitch kind')
     sizes[kind] = own
-      ? fromCount(kind as FabricKind, own, swatch.assumed === true)
-      : estimate(kind, fromCount(from, swatch.measured[from]!, swatch.assumed === true), from)
+      ? fromCount(kind as FabricKind, own, swatch)
+      : estimate(kind, fromCount(from, swatch.measured[from]!, swatch), from)
   }
   if (swatch.chain)
     sizes.ch = { ...sizes.ch, width: chainWidth(swatch.chain, swatch.assumed === true), known: swatch.assumed ? 'assumed' : 'measured' }

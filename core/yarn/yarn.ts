@@ -50,12 +50,25 @@ function addRound(tally: { cm: number, stitches: number }, worked: Worked, cmOf:
   tally.cm += (worked.round.closing?.chains ?? 0) * cmOf[CH]! + rowsBelow(worked.round.steps, cmOf)
 }
 
+/** Metres of a yarn that the rounds of a bag from one up to another take; pieces, cords and ends are not among them. */
+export function metresOfRounds(draft: Draft, yarn: string, from: number, to: number): number {
+  const cmOf = cmOfStitches(draft)
+  const tally = { cm: 0, stitches: 0 }
+  for (const { number, worked } of draft.rounds)
+    if (number >= from && number <= to && worked.round.colour === yarn) addRound(tally, worked, cmOf)
+  return (draft.design.gauge.strands * tally.cm) / 100
+}
+
+function cmOfStitches(draft: Draft): number[] {
+  return STITCH_KINDS.map(kind => STITCHES[kind].yarnPerWidth * draft.gauge[kind].width.cm)
+}
+
 /**
  * Metres of each yarn: every stitch eats its kind's multiple of its width (craft 12; from memory), starting chains
  * and joins included, and each yarn has two ends wherever it is joined anew. Of several strands held together all are counted.
  */
 export function yarnNeeds(draft: Draft): YarnNeed[] {
-  const cmOf = STITCH_KINDS.map(kind => STITCHES[kind].yarnPerWidth * draft.gauge[kind].width.cm)
+  const cmOf = cmOfStitches(draft)
   const used = new Map(draft.design.yarns.map(yarn => [yarn.id, { cm: 0, stitches: 0 }]))
   for (const { worked } of draft.rounds) {
     const tally = used.get(worked.round.colour)
