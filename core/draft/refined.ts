@@ -79,7 +79,8 @@ function learntFinding(one: StopOf, before: Gauge, gauge: Gauge, parts: readonly
   const name = nameOf(parts, one.of.part)
   const kind = refinedKind(before, gauge)
   const what = kind ? stitchWords(kind, before, gauge) : 'its stitch pattern is told in a size of its own from here on.'
-  return { code: 'gauge-refined', weight: 'note', part: one.of.part, what: `${lengthsWords(one.of, one.lengths, name)}: ${what} ${changed}` }
+  const lengths = lengthsWords(one.of, one.lengths, name)
+  return { code: 'gauge-refined', weight: 'note', part: one.of.part, what: `${lengths}: ${what} ${changed}` }
 }
 
 /** What measuring parts changed, for those that the design itself holds: the gauge, and the counts above. */

@@ -73,6 +73,12 @@ function stageAt(one: Awaited, folded: Fold, before: Stage | undefined): Stage {
   }
 }
 
+/** What is known by the swatch: the very same as before, as long as the swatch is. */
+function knownAtFirst(gauge: Gauge, before: Stages | undefined): Known {
+  const earlier = before && (before.stages[0]?.fold ?? before.fold).known
+  return earlier?.gauge === gauge && earlier.textures.size === 0 ? earlier : knownBy(gauge)
+}
+
 /**
  * Folds a bag by what was measured of it.
  *
@@ -87,8 +93,7 @@ export function foldInStages(
 ): Stages {
   const stages: Stage[] = []
   const unused: Awaited[] = []
-  let now = { design, known: before?.stages[0]?.fold.known ?? before?.fold.known ?? knownBy(gauge) }
-  if (now.known.gauge !== gauge || now.known.textures.size > 0) now = { design, known: knownBy(gauge) }
+  let now = { design, known: knownAtFirst(gauge, before) }
   let from: From | undefined
   for (const one of awaited(design, taken)) {
     const earlier = before?.stages[stages.length]

@@ -92,11 +92,14 @@ describe('a bag drafted from what was measured', () => {
 })
 
 /** A design that drafts, a round of it, and what is measured there by how much more or less than was expected. */
-const atWork = fc.record({ design: anyDesign, at: fc.double({ min: 0.05, max: 1, noNaN: true }), by: fc.double({ min: 0.75, max: 1.3, noNaN: true }) })
+const atWork = fc.record({
+  design: anyDesign, at: fc.double({ min: 0.05, max: 1, noNaN: true }), by: fc.double({ min: 0.75, max: 1.3, noNaN: true }),
+})
 
 function measuredThere(drafted: Draft, at: number, by: number): Extract<Taken, { cm: number }> | undefined {
   const round = Math.max(1, Math.ceil(at * drafted.rounds.length))
-  const found = (['base-width', 'base-length', 'part-height', 'flat-width'] as const).flatMap(what => expected(drafted, round, what) ?? [])[0]
+  const sides = ['base-width', 'base-length', 'part-height', 'flat-width'] as const
+  const found = sides.flatMap(what => expected(drafted, round, what) ?? [])[0]
   return found && { round, what: found.what, cm: found.length.cm * by }
 }
 

@@ -7,7 +7,10 @@ import type { DraftPart } from './part'
  * What was measured of a bag while it was made. What lies below is worked and stays; what lies above is drafted by it.
  */
 
-/** A tape laid on the work, a seam looked at, a strip hung up, when the bag's last round done was `round`; for the record, if it keeps the plan. */
+/**
+ * A tape laid on the work, a seam looked at, a strip hung up, when the bag's last round done was `round`; for the record alone, if it
+ * keeps the plan.
+ */
 export type Taken
   = | { readonly round: number, readonly what: Measure, readonly cm: number, readonly keepsPlan?: true }
     | { readonly round: number, readonly leanPerTen: number }

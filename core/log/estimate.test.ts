@@ -24,7 +24,8 @@ describe('estimates from a few bags', () => {
   })
 
   it('comes to what many bags say, and is surer the more there are', () => {
-    const some = (n: number) => estimate(Array.from({ length: n }, (_, i) => ({ value: 0.3 + 0.02 * (i % 2 ? 1 : -1), error: 0.02 })), CRAFT)
+    const said = (n: number) => Array.from({ length: n }, (_, i) => ({ value: 0.3 + 0.02 * (i % 2 ? 1 : -1), error: 0.02 }))
+    const some = (n: number) => estimate(said(n), CRAFT)
     expect(some(40).value).toBeCloseTo(0.3, 2)
     expect(some(40).high - some(40).low).toBeLessThan(some(4).high - some(4).low)
   })

@@ -185,20 +185,35 @@ function tensionOf(measured: Draft): TensionFact[] {
   }))
 }
 
-/** Grams between the first and the last weighing of a yarn, or those of the work, with the metres that went into them as was said. */
-function yarnFact(state: MakeState, planned: Draft, yarn: Design['yarns'][number]): YarnFact[] {
-  const all = state.weighed.filter(one => one.yarn === yarn.id)
+/** A stretch of the bag that was weighed: after one round, up to another. */
+interface WeighedStretch {
+  readonly grams: number
+  readonly from: number
+  readonly to: number
+  readonly at: number
+}
+
+/** What the scales said of a yarn: of the work itself, or what was left of the yarn first and last. */
+function weighedStretch(state: MakeState, planned: Draft, yarn: string): WeighedStretch | undefined {
+  const all = state.weighed.filter(one => one.yarn === yarn)
   const round = (one: (typeof all)[number]) => one.round ?? roundAt(state, planned)
   const work = all.filter(one => one.of === 'work').at(-1)
+  if (work) return { grams: work.grams, from: 0, to: round(work), at: work.at }
   const left = all.filter(one => one.of !== 'work')
   const [first, last] = [left[0], left.at(-1)]
-  const from = work || !first ? 0 : round(first)
-  const to = work ? round(work) : last ? round(last) : 0
-  const grams = work ? work.grams : first && last && first !== last ? first.grams - last.grams : 0
-  const at = work?.at ?? last?.at ?? 0
+  if (!first || !last || first === last) return undefined
+  return { grams: first.grams - last.grams, from: round(first), to: round(last), at: last.at }
+}
+
+/** What a yarn was said to take of what was weighed, and what that weighed. */
+function yarnFact(state: MakeState, planned: Draft, yarn: Design['yarns'][number]): YarnFact[] {
+  const stretch = weighedStretch(state, planned, yarn.id)
+  if (!stretch) return []
+  const { grams, from, to, at } = stretch
   const whole = state.finishedAt !== undefined && at >= state.finishedAt && from === 0
-  const need = yarnNeeds(planned).find(one => one.yarn.id === yarn.id)?.metres ?? 0
-  const saidMetres = whole ? need : metresOfRounds(planned, yarn.id, from + 1, to)
+  const saidMetres = whole
+    ? (yarnNeeds(planned).find(one => one.yarn.id === yarn.id)?.metres ?? 0)
+    : metresOfRounds(planned, yarn.id, from + 1, to)
   return grams > 0 && saidMetres > 0 ? [{ yarn: yarn.id, name: yarn.name, saidMetres, grams, whole }] : []
 }
 
@@ -255,7 +270,9 @@ function timelineOf(events: readonly MakeEvent[]): { readonly at: number, readon
 }
 
 /** What the log says of the bag itself, and the maker wrote. */
-function writtenOf(state: MakeState, plan: Design): Pick<BagFacts, 'hookMm' | 'strands' | 'gaugeFrom' | 'yarns' | 'forWhom' | 'yarnUsed' | 'notes'> {
+type Written = Pick<BagFacts, 'hookMm' | 'strands' | 'gaugeFrom' | 'yarns' | 'forWhom' | 'yarnUsed' | 'notes'>
+
+function writtenOf(state: MakeState, plan: Design): Written {
   const { gauge, yarns } = plan
   return {
     hookMm: state.wrote.hookMm ?? gauge.hookMm, strands: gauge.strands,

@@ -72,7 +72,8 @@ export function timeLeft({ draft: drafted, road, at: { index, done, leg } }: InH
 }
 
 function clock(minutes: number): string {
-  const whole = minutes < 10 ? Math.max(1, Math.round(minutes)) : minutes < 120 ? 5 * Math.round(minutes / 5) : 10 * Math.round(minutes / 10)
+  const step = minutes < 10 ? 1 : minutes < 120 ? 5 : 10
+  const whole = Math.max(1, step * Math.round(minutes / step))
   const [hours, rest] = [Math.floor(whole / 60), whole % 60]
   return hours === 0 ? `${rest} min` : rest === 0 ? `${hours} h` : `${hours} h ${rest}`
 }

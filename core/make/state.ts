@@ -47,7 +47,8 @@ export interface MakeState {
 /** Before anything happened. */
 export const NOTHING_YET: MakeState = {
   plan: undefined, bag: undefined, startedAt: undefined, spot: { leg: 'start', beats: 0 }, lastMove: undefined, trail: undefined,
-  counts: [], measured: [], looked: [], weighed: [], notes: [], wrote: {}, ripped: { times: 0, rounds: 0, minutes: 0 }, plansChanged: 0, paused: false,
+  counts: [], measured: [], looked: [], weighed: [], notes: [], wrote: {},
+  ripped: { times: 0, rounds: 0, minutes: 0 }, plansChanged: 0, paused: false,
   finishedAt: undefined, minutes: 0, legMinutes: 0, movedAt: undefined,
 }
 
@@ -126,8 +127,37 @@ function wroteOver(before: MakeState['wrote'], { forWhom, hookMm, yarnUsed, note
   return { ...before, ...Object.fromEntries(Object.entries(now).filter(([, value]) => value !== undefined)) }
 }
 
+/** What is told of the work. */
+const TELLINGS = ['measured', 'leaned', 'stretched', 'weighed', 'looked', 'noted', 'wrote'] as const
+type Telling = Extract<MakeEvent, { readonly do: (typeof TELLINGS)[number] }>
+
+function isTelling(event: MakeEvent): event is Telling {
+  return (TELLINGS as readonly string[]).includes(event.do)
+}
+
+/** What is told of the work moves no hook: it is written down. */
+function tell(state: Folding, event: Telling): void {
+  switch (event.do) {
+    case 'weighed':
+      state.weighed = [...state.weighed, event]
+      return
+    case 'looked':
+      state.looked = [...state.looked.filter(({ round }) => round !== event.round), event]
+      return
+    case 'noted':
+      state.notes = [...state.notes, event]
+      return
+    case 'wrote':
+      state.wrote = wroteOver(state.wrote, event)
+      return
+    default:
+      state.measured = [...state.measured, event]
+  }
+}
+
 /** Folds one more event into a state. */
 export function happen(state: Folding, event: MakeEvent): void {
+  if (isTelling(event)) return tell(state, event)
   switch (event.do) {
     case 'started':
       return start(state, event)
@@ -137,23 +167,6 @@ export function happen(state: Folding, event: MakeEvent): void {
       return rip(state, event, event.toRound)
     case 'counted':
       return count(state, event)
-    case 'measured':
-    case 'leaned':
-    case 'stretched':
-      state.measured = [...state.measured, event]
-      return
-    case 'weighed':
-      state.weighed = [...state.weighed, event]
-      return
-    case 'looked':
-      state.looked = [...state.looked.filter(({ round }) => round !== event.round), event]
-      return
-    case 'wrote':
-      state.wrote = wroteOver(state.wrote, event)
-      return
-    case 'noted':
-      state.notes = [...state.notes, event]
-      return
     case 'replanned':
       state.plan = event.plan
       state.plansChanged++
