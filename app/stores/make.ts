@@ -3,7 +3,9 @@ import { computed, ref, shallowRef } from 'vue'
 import { doneAfter, ownSize, type BeatSize } from '~~/core/beats/size'
 import type { Leg } from '~~/core/beats/road'
 import type { Design } from '~~/core/design/design'
-import type { Counted, Deed, Measured, MakeEvent, Spot } from '~~/core/make/event'
+import type {
+  Counted, Deed, Leaned, Looked, MakeEvent, Measured, Spot, Stretched, Weighed, Wrote,
+} from '~~/core/make/event'
 import { afterAll, eventOf, MakeLog } from '~~/core/make/fold'
 import { type InHand, inHand, type Progress, progressOf } from '~~/core/make/plan'
 import { makeDocument } from '~~/core/make/document'
@@ -12,6 +14,9 @@ import { keepMake, keptEvents, keptMake } from '~/keeping/hookBox'
 import { nextEventId, randomWord } from '~/keeping/newId'
 import { usePost } from './post'
 import { useHookWays } from './hookWays'
+
+/** What is told of the work beside what the hook does. */
+export type Telling = Measured | Leaned | Stretched | Weighed | Looked | Wrote
 
 /** Why a make is not there. */
 export type MakeTrouble = 'looking' | 'not-here' | 'gone'
@@ -162,8 +167,8 @@ export const useMake = defineStore('make', () => {
 
   return {
     id, trouble, state, hand, elsewhere, justDone, resumed, size, open, close, takeUp, tap, back, moveTo, counted, ripTo, note,
-    measured: (measure: Omit<Measured, 'do'>) => write({ do: 'measured', ...measure }),
-    weighed: (yarn: string, grams: number) => write({ do: 'weighed', yarn, grams }),
+    /** Tells what was measured, weighed or seen, or written of the bag. */
+    tell: (deed: Telling) => write(deed),
     replan: (plan: Design, why: string) => write({ do: 'replanned', plan, why }), pause: () => write({ do: 'paused' }),
     goOn: () => {
       resumed.value = false

@@ -2,8 +2,9 @@ import { type Draft, draft } from '../draft/draft'
 import { type Redone, redone } from '../draft/refined'
 import { type DraftPart, isStopped } from '../draft/part'
 import type { Taken } from '../draft/taken'
-import { formatCm, formatLength } from '../measure/format'
-import type { Units } from '../measure/format'
+import type { MeasuredPart } from '../design/measured'
+import type { Fix } from '../part/finding'
+import { formatCm, formatLength, type Units } from '../measure/format'
 import { yarnNeeds } from '../yarn/yarn'
 import { doubt, type Doubt } from './doubt'
 import { expected, type Expected } from './expected'
@@ -96,14 +97,8 @@ function yarnWords(before: Draft, after: Draft): string {
   return more === 0 ? '' : ` It takes about ${Math.abs(more)} m ${more > 0 ? 'more' : 'less'} yarn.`
 }
 
-/**
- * What a measure would change of a bag in hand.
- *
- * @param taken what the tape says, the seam leans by, or a strip did
- */
-export function measuring(hand: InHand, taken: Taken): Measuring {
-  const before = hand.draft
-  const after = draft(hand.plan, before, hand.found, [...hand.taken, taken])
+/** What changes from one draft of a bag to another, by what was measured of it. */
+export function compared(before: Draft, after: Draft, taken: Taken): Measuring {
   const { units } = before.design
   const planned = 'what' in taken ? expected(before, taken.round, taken.what) : undefined
   const changed = redone(before.parts, after.parts)
@@ -113,4 +108,22 @@ export function measuring(hand: InHand, taken: Taken): Measuring {
     words: `${found}${changeWords(changed)}.${handlesWords(before, after)}${yarnWords(before, after)}${stopWords(before, after)}`,
     beside: placedBeside(before, after, taken.round), same: changed.length === 0,
   }
+}
+
+/**
+ * What a measure would change of a bag in hand.
+ *
+ * @param taken what the tape says, the seam leans by, or a strip did
+ */
+export function measuring(hand: InHand, taken: Taken): Measuring {
+  return compared(hand.draft, draft(hand.plan, hand.draft, hand.found, [...hand.taken, taken]), taken)
+}
+
+/** A part of a design measured, done or half done, as an edit of the design. */
+export function partMeasured({ from, parts }: Draft, { part: id, rounds, what, cm }: Omit<MeasuredPart, 'stitches'>): Fix | undefined {
+  const part = parts.find(one => one.id === id)
+  const stitches = part && (rounds === part.rounds.length ? part.edge.count : part.rounds[rounds - 1]?.edge.count)
+  if (stitches === undefined) return undefined
+  const others = (from.measured ?? []).filter(one => one.part !== id || one.rounds !== rounds || one.what !== what)
+  return { label: 'Measured part', changes: [{ path: ['measured'], value: [...others, { part: id, rounds, stitches, what, cm }] }] }
 }

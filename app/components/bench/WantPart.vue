@@ -63,6 +63,10 @@ const tools = computed(() => (kind.value.tools ?? []).filter(tool => tool !== 's
       :fields="{ colour: kind.fields.colour! }"
       :asking="asking"
     />
+    <PartMeasured
+      v-if="part && part.rounds.length > 0"
+      :part="part"
+    />
     <WallStack />
   </div>
 </template>

@@ -1,0 +1,157 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import type { Measure } from '~~/core/design/measured'
+import type { Units } from '~~/core/measure/format'
+import { formatCm } from '~~/core/measure/format'
+import { parseLengthCm } from '~~/core/measure/parse'
+import type { Expected } from '~~/core/make/expected'
+import type { Measuring } from '~~/core/make/measuring'
+
+/** A length of the work: asked for, questioned where it can hardly be meant, and told what it would change before it is taken. */
+const props = defineProps<{
+  measurable: readonly Expected[]
+  units: Units
+  begin?: Measure | undefined
+  /** What a length would change. */
+  weigh: (what: Measure, cm: number) => Measuring
+  told: (text: string) => string
+  /** There is no log that it could be written down in without drafting by it. */
+  recordLess?: boolean
+}>()
+const emit = defineEmits<{ take: [what: Measure, cm: number, keepsPlan: boolean] }>()
+
+const NAMES: Record<Measure, (part: string, rounds: number) => string> = {
+  'base-width': () => 'Floor, across the narrow way', 'base-length': () => 'Floor, along',
+  'flat-width': () => 'Bag lying flat, side to side', 'height': () => 'From the floor\'s edge up to the hook',
+  'part-height': (part, rounds) => `${part}: its ${rounds === 1 ? 'first round' : `${rounds} rounds`}, up to the hook`,
+}
+const first = computed(() => props.measurable.find(one => one.what === props.begin) ?? props.measurable[0])
+const what = ref<Measure | undefined>(first.value?.what)
+watch(first, (now) => {
+  if (!props.measurable.some(one => one.what === what.value)) what.value = now?.what
+})
+const planned = computed(() => props.measurable.find(one => one.what === what.value))
+const typed = ref('')
+const tried = ref(false)
+const sure = ref(false)
+const cm = computed(() => parseLengthCm(typed.value, props.units))
+const can = computed(() => cm.value !== undefined && cm.value >= 0.1 && cm.value <= 1000)
+/** Drafted a moment after the typing, not with every figure. */
+const weighed = ref<Measuring>()
+let timer: ReturnType<typeof setTimeout> | undefined
+watch([typed, what], () => {
+  clearTimeout(timer)
+  sure.value = false
+  weighed.value = undefined
+  timer = setTimeout(look, 180)
+})
+
+function look(): void {
+  clearTimeout(timer)
+  weighed.value = can.value && what.value ? props.weigh(what.value, cm.value!) : undefined
+}
+
+function mean(instead: number): void {
+  typed.value = `${instead} cm`
+}
+
+function take(keepsPlan: boolean): void {
+  tried.value = true
+  if (!can.value || !what.value) return
+  if (!weighed.value) look()
+  if (weighed.value?.doubt && !sure.value) return
+  emit('take', what.value, Math.round(cm.value! * 100) / 100, keepsPlan)
+}
+</script>
+
+<template>
+  <form @submit.prevent="take(false)">
+    <label>
+      Measured
+      <select v-model="what">
+        <option
+          v-for="one in measurable"
+          :key="one.what"
+          :value="one.what"
+        >{{ NAMES[one.what](one.part.name, one.rounds) }}</option>
+      </select>
+    </label>
+    <label>
+      It is
+      <input
+        v-model="typed"
+        autocomplete="off"
+        inputmode="decimal"
+        data-first
+        :aria-invalid="tried && !can"
+      >
+      {{ units }}
+      <span
+        v-if="planned"
+        class="soft"
+      >planned {{ formatCm(planned.length.cm, units) }} ± {{ formatCm(planned.length.plusMinusCm, units) }}</span>
+    </label>
+    <p
+      v-if="tried && !can"
+      role="alert"
+      class="wrong"
+    >
+      Type a length above 0, such as {{ units === 'in' ? '4 3/4' : '12.5' }}; at most 10 metres.
+    </p>
+    <div
+      v-if="weighed?.doubt && !sure"
+      role="alert"
+      class="doubt"
+    >
+      <p>{{ told(weighed.doubt.what) }}</p>
+      <button
+        v-if="weighed.doubt.instead"
+        type="button"
+        class="plain"
+        @click="mean(weighed.doubt.instead.cm)"
+      >
+        {{ weighed.doubt.instead.label }}
+      </button>
+      <button
+        type="button"
+        class="plain"
+        @click="sure = true"
+      >
+        It is so: {{ formatCm(cm!, units) }}
+      </button>
+    </div>
+    <template v-else-if="weighed">
+      <p role="status">
+        {{ told(weighed.words) }}
+      </p>
+      <PlanBeside
+        v-if="weighed.beside.length > 0"
+        :parts="weighed.beside"
+      />
+    </template>
+    <button
+      type="submit"
+      class="big"
+    >
+      {{ weighed && weighed.same ? 'Write the measure down' : 'Draft the rest by it' }}
+    </button>
+    <button
+      v-if="!recordLess"
+      type="button"
+      class="big quiet"
+      @click="take(true)"
+    >
+      Write it down, keep the plan
+    </button>
+  </form>
+</template>
+
+<style scoped>
+form { display: flex; flex-direction: column; gap: 0.6rem; }
+select {
+  height: 3rem; max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
+  border: 1px solid var(--strong-line); border-radius: 0.5rem;
+}
+.doubt { border: 2px solid var(--accent); border-radius: 0.6rem; padding: 0.5rem 0.8rem 0.7rem; display: flex; flex-wrap: wrap; gap: 0.5rem; }
+.doubt p { flex: 1 1 100%; margin: 0; font-weight: 560; }
+</style>

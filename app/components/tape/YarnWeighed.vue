@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { parseNumber } from '~~/core/measure/parse'
+import type { Yarn } from '~~/core/design/design'
+
+/** The kitchen scales: what is left of a yarn, or the work itself; and what that says of what is still to come. */
+const props = defineProps<{
+  yarns: readonly Yarn[]
+  /** What a weight says, in words; and whether it can be. */
+  says: (yarn: string, grams: number, of: 'left' | 'work') => string
+}>()
+const emit = defineEmits<{ take: [yarn: string, grams: number, of: 'left' | 'work'] }>()
+const yarn = ref(props.yarns[0]?.id ?? 'main')
+const of = ref<'left' | 'work'>('left')
+const grams = ref('')
+const tried = ref(false)
+const weight = computed(() => parseNumber(grams.value.replace(/\s*g$/i, '')))
+const can = computed(() => weight.value !== undefined && weight.value >= 0 && weight.value <= 100_000 && (of.value === 'left' || weight.value > 0))
+
+function take(): void {
+  tried.value = true
+  if (can.value) emit('take', yarn.value, weight.value!, of.value)
+}
+</script>
+
+<template>
+  <form @submit.prevent="take">
+    <fieldset>
+      <legend>On the scales lies</legend>
+      <label><input
+        v-model="of"
+        type="radio"
+        value="left"
+      > what is left of the yarn</label>
+      <label><input
+        v-model="of"
+        type="radio"
+        value="work"
+      > the work itself</label>
+    </fieldset>
+    <label v-if="yarns.length > 1">
+      Yarn
+      <select v-model="yarn">
+        <option
+          v-for="one in yarns"
+          :key="one.id"
+          :value="one.id"
+        >{{ one.name }}</option>
+      </select>
+    </label>
+    <label>
+      It weighs
+      <input
+        v-model="grams"
+        autocomplete="off"
+        inputmode="decimal"
+        aria-label="Grams"
+        :aria-invalid="tried && !can"
+      > g
+    </label>
+    <p
+      v-if="tried && !can"
+      role="alert"
+      class="wrong"
+    >
+      Type grams, such as 42.5, up to 100 000.
+    </p>
+    <p
+      v-else-if="can"
+      role="status"
+    >
+      {{ says(yarn, weight!, of) }}
+    </p>
+    <button
+      type="submit"
+      class="plain"
+    >
+      Write the weight down
+    </button>
+  </form>
+</template>
+
+<style scoped>
+form { display: flex; flex-direction: column; gap: 0.6rem; }
+fieldset { border: 0; margin: 0; padding: 0; display: flex; flex-wrap: wrap; gap: 0.1rem 1.2rem; }
+legend { padding: 0; font-weight: 560; }
+fieldset label { min-height: 2.6rem; }
+select {
+  height: 3rem; max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
+  border: 1px solid var(--strong-line); border-radius: 0.5rem;
+}
+</style>
