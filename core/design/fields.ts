@@ -78,7 +78,8 @@ export const GAUGE_FIELDS = {
     group(
       'Learnt',
       {
-        bags: count('Bags behind it', between(1, 10_000)), widePercent: figure('Good across to', between(0.1, 50), '%', { usually: between(1, 12) }),
+        bags: count('Bags behind it', between(1, 10_000)),
+        widePercent: figure('Good across to', between(0.1, 50), '%', { usually: between(1, 12) }),
         tallPercent: figure('Good up to', between(0.1, 50), '%', { usually: between(1, 12) }),
         flatFrom: optional(figure('Floors lay flat from', between(0.2, 3), '', { usually: between(1, 1) })),
         flatTo: optional(figure('Floors lay flat to', between(0.2, 3), '', { usually: between(1, 2) })),

@@ -9,9 +9,11 @@ export interface MakeDocument {
   readonly version: typeof MAKE_VERSION
   readonly name: string
   readonly events: readonly MakeEvent[]
+  /** A photo of the bag, small: `data:image/jpeg;base64,...`. */
+  readonly photo?: string
 }
 
 /** A make as an open document. */
-export function makeDocument(name: string, events: readonly MakeEvent[]): MakeDocument {
-  return { fairHollow: 'make', version: MAKE_VERSION, name, events }
+export function makeDocument(name: string, events: readonly MakeEvent[], photo?: string): MakeDocument {
+  return { fairHollow: 'make', version: MAKE_VERSION, name, events, ...(photo ? { photo } : {}) }
 }

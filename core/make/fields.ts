@@ -13,6 +13,9 @@ import { COUNT_CHOICES, LIES } from './event'
 /** More events than this no bag takes: ten times the taps of a very large one. */
 export const MOST_EVENTS = 200_000
 
+/** A photo of some 500 kB, in letters. */
+export const MOST_PHOTO_LETTERS = 700_000
+
 const ID = text('Id', 1, 64, { pattern: { source: '^[A-Za-z0-9._-]{1,64}$', message: 'must be 1 to 64 letters, digits, dots or dashes' } })
 const ROUND = between(0, 100_000)
 const COUNT = between(0, 1_000_000)
@@ -78,7 +81,11 @@ export const EVENT_FIELDS = {
 export const MAKE_FIELDS: Fields = {
   fairHollow: text('', 4, 4, { pattern: { source: '^make$', message: 'must be make' } }),
   version: count('Version', between(1, MAKE_VERSION)),
-  name: text('Name', 1, 80), ...EVENT_FIELDS,
+  name: text('Name', 1, 80),
+  photo: optional(text('Photo', 0, MOST_PHOTO_LETTERS, {
+    pattern: { source: '^data:image/jpeg;base64,[A-Za-z0-9+/=]*$', message: 'must be a JPEG as data:image/jpeg;base64,...' },
+  })),
+  ...EVENT_FIELDS,
 }
 
 /** How far a make is, as its devices tell the server for lists. */

@@ -1,5 +1,5 @@
 import { metresOfRounds, yarnNeeds } from '../yarn/yarn'
-import { type InHand } from './plan'
+import type { InHand } from './plan'
 import { lastDone } from './measuring'
 import type { MakeState } from './state'
 

@@ -24,6 +24,10 @@ export interface Makes {
   readonly list: () => MakeListed[]
   readonly find: (id: string) => MakeListed | undefined
   readonly eventsAfter: (id: string, number: number) => EventsFrom
+  /** Every event of a make, and the number of the last. */
+  readonly allEvents: (id: string) => EventsFrom
+  /** Whether an event is kept, of whatever make. */
+  readonly hasEvent: (event: string) => boolean
   /** Keeps events, each once however often it is sent; false if there is no such make and none of them takes one up. */
   readonly keep: (id: string, events: readonly MakeEvent[], progress?: Progress) => boolean
   /** Lays a make aside, with all that happened to it: its devices are told that it was thrown away. */
@@ -69,6 +73,9 @@ export function makesIn(db: Database.Database): Makes {
   const after = db.prepare<[string, number, number], { number: number, event: string }>(
     'SELECT number, event FROM make_events WHERE make = ? AND number > ? ORDER BY number LIMIT ?',
   )
+  const hasEvent = db.prepare<[string]>(
+    'SELECT 1 FROM make_events JOIN makes ON makes.id = make_events.make WHERE make_events.id = ? AND makes.removed_at IS NULL',
+  )
   const remove = db.prepare<[string, string]>('UPDATE makes SET removed_at = ? WHERE id = ? AND removed_at IS NULL')
   const aside = db.prepare<[], { id: string, name: string, removed_at: string }>(
     'SELECT id, name, removed_at FROM makes WHERE removed_at IS NOT NULL ORDER BY removed_at DESC',
@@ -105,6 +112,11 @@ export function makesIn(db: Database.Database): Makes {
       const rows = after.all(id, number, MOST_ANSWERED)
       return { events: rows.map(({ event }) => JSON.parse(event) as MakeEvent), upTo: rows.at(-1)?.number ?? number }
     },
+    allEvents: (id) => {
+      const rows = after.all(id, 0, -1)
+      return { events: rows.map(({ event }) => JSON.parse(event) as MakeEvent), upTo: rows.at(-1)?.number ?? 0 }
+    },
+    hasEvent: event => hasEvent.get(event) !== undefined,
     remove: id => remove.run(new Date().toISOString(), id).changes === 1,
     laidAside: () => aside.all().map(({ id, name, removed_at: removedAt }) => ({ id, name, removedAt })),
     bringBack: id => bringBack.run(id).changes === 1,

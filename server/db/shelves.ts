@@ -1,10 +1,13 @@
 import type { Design, SwatchDocument } from '../../core/design/design'
+import type { MakeDocument } from '../../core/make/document'
 import { readDesign, readSwatch } from '../../core/design/read'
 import { type BagList, bagListIn } from './bagList'
 import { database } from './connection'
 import { type Devices, devicesIn } from './devices'
 import { type LaidAside, type Shelf, shelf } from './documents'
+import { type Logbook, logbookIn } from './logbook'
 import { type Makes, makesIn } from './makes'
+import { photoBytes, plainJpeg } from './photoText'
 import { type Versions, versionsIn } from './versions'
 
 /** Everything that is kept in the house, its statements prepared once for the database that is open. */
@@ -14,6 +17,7 @@ interface House {
   readonly bagList: BagList
   readonly swatches: Shelf<SwatchDocument>
   readonly makes: Makes
+  readonly logbook: Logbook
   readonly devices: Devices
 }
 
@@ -27,7 +31,7 @@ function shelves(): House {
       of: db,
       shelves: {
         versions, designs: shelf(db, 'designs', readDesign, versions), bagList: bagListIn(db), swatches: shelf(db, 'swatches', readSwatch),
-        makes: makesIn(db), devices: devicesIn(db),
+        makes: makesIn(db), logbook: logbookIn(db), devices: devicesIn(db),
       },
     }
   }
@@ -48,6 +52,9 @@ export const swatches = (): Shelf<SwatchDocument> => shelves().swatches
 
 /** The bags on the hook. */
 export const makes = (): Makes => shelves().makes
+
+/** What the makes tell, and their photos. */
+export const logbook = (): Logbook => shelves().logbook
 
 /** The machines that were let in. */
 export const devices = (): Devices => shelves().devices
@@ -78,4 +85,11 @@ export function clearAside(now: Date): void {
     const { laidAside, forget } = of()
     for (const { id, removedAt } of laidAside()) if (removedAt < before) forget(id)
   }
+}
+
+/** Keeps a make that comes as a document, with its photo. */
+export function keepMake(id: string, { events, photo }: Pick<MakeDocument, 'events' | 'photo'>): void {
+  makes().keep(id, events)
+  const jpeg = photo === undefined ? undefined : plainJpeg(photoBytes(photo))
+  if (jpeg) logbook().keepPhoto(id, jpeg)
 }

@@ -1,6 +1,7 @@
 import { database, databasePath, lookAfterFile } from '../db/connection'
 import { clearAside } from '../db/shelves'
 import { RecordsTrouble } from '../db/trouble'
+import { learnMissing } from '../workshop/lessons'
 import { drawAhead } from '../workshop/portraits'
 import { copiesOf, copyNow, lastChange } from './copies'
 
@@ -48,6 +49,7 @@ export function beginChores(): () => void {
   ]
   for (const timer of timers) timer.unref()
   const endsDrawing = drawAhead()
+  learnMissing()
   return () => {
     timers.forEach(clearInterval)
     endsDrawing()

@@ -48,6 +48,12 @@ export class ExportQuery {
   @OneOf(['no', 'yes']) large: 'no' | 'yes' = 'no'
 }
 
+/** The logbook as a file: whole, or one bag of it. */
+export class LogbookQuery {
+  @OneOf(['json', 'csv']) as: 'json' | 'csv' = 'json'
+  @Text(0, 64) bag: string = ''
+}
+
 /** The id that a page gave its save, so that it can send it again; a save without one is taken as it comes. */
 export function saveIdOf(event: H3Event): string | undefined {
   const id = getRequestHeader(event, 'save-id')

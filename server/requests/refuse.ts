@@ -21,7 +21,7 @@ export function soundOr422<D>(reading: Reading<D>): D {
 }
 
 /** Answers 404. */
-export function refuseUnknown(what: 'design' | 'swatch' | 'make' | 'copy' | 'device' | 'version'): never {
+export function refuseUnknown(what: 'design' | 'swatch' | 'make' | 'copy' | 'device' | 'version' | 'photo'): never {
   throw createError({ statusCode: 404, statusMessage: 'Not here', message: `There is no such ${what} here; it may have been deleted.` })
 }
 

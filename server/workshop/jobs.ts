@@ -2,6 +2,8 @@ import type { Design } from '../../core/design/design'
 import { type Portrait, portraitOf } from '../../core/chart/portrait'
 import { draft } from '../../core/draft/draft'
 import { type ExportAs, exportDraft } from '../../core/export/exportDraft'
+import { type BagFacts, bagFacts } from '../../core/log/facts'
+import type { MakeEvent } from '../../core/make/event'
 import type { Terms } from '../../core/stitch/dictionary'
 import { tell } from '../../core/stitch/tell'
 import { patternOf } from '../../core/words/pattern'
@@ -36,6 +38,8 @@ export interface Jobs {
   /** Whether a bag can be drafted at all, or why it asks for more than can be made. */
   weigh: { readonly takes: { readonly design: Design }, readonly gives: { readonly tooMuch?: string } }
   export: { readonly takes: { readonly design: Design, readonly wish: ExportWish, readonly fonts?: Fonts }, readonly gives: WrittenOut }
+  /** What a make tells, from all its events; nothing of one that was never taken up. */
+  facts: { readonly takes: { readonly events: readonly MakeEvent[] }, readonly gives: BagFacts | undefined }
   pack: { readonly takes: { readonly path: string }, readonly gives: Uint8Array }
   unpack: { readonly takes: { readonly path: string, readonly bytes: Uint8Array }, readonly gives: Unpacked }
 }
@@ -62,5 +66,6 @@ export const DONE: { readonly [K in JobKind]: (takes: Jobs[K]['takes']) => Jobs[
     const found = draft(design).findings.find(({ code }) => TOO_MUCH.has(code))
     return found ? { tooMuch: tell(found.what, { terms: 'us', units: design.units }) } : {}
   },
+  facts: ({ events }) => bagFacts(events),
   export: written, pack: ({ path }) => packHouse(path), unpack: ({ path, bytes }) => unpackHouse(path, bytes),
 }

@@ -2,6 +2,7 @@ import Database from 'better-sqlite3'
 import { strToU8, zipSync } from 'fflate'
 import { makeDocument } from '../../core/make/document'
 import { fileName } from '../../core/export/fileName'
+import { photoText } from '../db/photoText'
 import type { MakeEvent } from '../../core/make/event'
 
 /*
@@ -38,10 +39,12 @@ export function packHouse(path: string): Uint8Array {
           put(sort, name, `${JSON.stringify(JSON.parse(document), null, 2)}\n`)
       }
       const events = db.prepare('SELECT event FROM make_events WHERE make = ? ORDER BY number').pluck()
+      const photo = db.prepare('SELECT jpeg FROM make_photos WHERE make = ?').pluck()
       const makes = db.prepare('SELECT id, name FROM makes WHERE removed_at IS NULL ORDER BY created_at, rowid').all()
       for (const { id, name } of makes as { id: string, name: string }[]) {
         const own = (events.all(id) as string[]).map(event => JSON.parse(event) as MakeEvent)
-        put('make', name, `${JSON.stringify(makeDocument(name, own), null, 2)}\n`)
+        const jpeg = photo.get(id) as Buffer | undefined
+        put('make', name, `${JSON.stringify(makeDocument(name, own, jpeg && photoText(jpeg)), null, 2)}\n`)
       }
       return zipSync(files, { level: 6, mtime: '2026-01-01T00:00:00' })
     })()

@@ -15,7 +15,8 @@ const of = ref<'left' | 'work'>('left')
 const grams = ref('')
 const tried = ref(false)
 const weight = computed(() => parseNumber(grams.value.replace(/\s*g$/i, '')))
-const can = computed(() => weight.value !== undefined && weight.value >= 0 && weight.value <= 100_000 && (of.value === 'left' || weight.value > 0))
+const least = computed(() => (of.value === 'left' ? 0 : 0.1))
+const can = computed(() => weight.value !== undefined && weight.value >= least.value && weight.value <= 100_000)
 
 function take(): void {
   tried.value = true

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import { database, databasePath } from '../../db/connection'
-import { designs, makes, swatches } from '../../db/shelves'
+import { designs, keepMake, swatches } from '../../db/shelves'
 import { bytesOf } from '../../requests/body'
+import { learnMissing } from '../../workshop/lessons'
 import { drawMissing } from '../../workshop/portraits'
 import type { Content } from '../../workshop/unpackHouse'
 import { inWorkshop } from '../../workshop/workshop'
@@ -12,7 +13,7 @@ const MOST_PARCEL_BYTES = 60_000_000
 function keep({ sort, document }: Content): void {
   if (sort === 'design') designs().add(document)
   else if (sort === 'swatch') swatches().add(document)
-  else makes().keep(randomUUID(), document.events)
+  else keepMake(randomUUID(), document)
 }
 
 /**
@@ -35,5 +36,6 @@ export default defineEventHandler(async (event) => {
     for (const one of taken) if (one.sound) keep(one.content)
   })()
   drawMissing()
+  learnMissing()
   return { files: told, taken: taken.length }
 })

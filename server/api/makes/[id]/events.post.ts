@@ -2,6 +2,7 @@ import { readEvents, readProgress } from '../../../../core/make/read'
 import { makes } from '../../../db/shelves'
 import { asked, EventsRequest } from '../../../requests/asked'
 import { jsonBody } from '../../../requests/body'
+import { learnSoon } from '../../../workshop/lessons'
 import { refuseGone, refuseUnknown, soundOr422 } from '../../../requests/refuse'
 
 /**
@@ -15,5 +16,6 @@ export default defineEventHandler(async (event) => {
   const told = progress === undefined ? undefined : soundOr422(readProgress(progress))
   if (makes().wasRemoved(id)) refuseGone('make')
   if (!/^[\w-]{1,64}$/.test(id) || !makes().keep(id, events, told)) refuseUnknown('make')
+  learnSoon(id)
   return makes().eventsAfter(id, after)
 })

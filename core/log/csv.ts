@@ -1,0 +1,60 @@
+import type { BagFacts } from './facts'
+
+/*
+ * The logbook as tables for other programs: comma-separated values (RFC 4180), a line a bag, or a line each thing that a bag tells.
+ */
+
+/** A field as RFC 4180 wants it: in quotes where it holds a comma, a quote or a line break. */
+function field(value: string | number | undefined): string {
+  const text = value === undefined ? '' : String(value)
+  // What begins like a formula is no formula: some programs would run it.
+  const safe = typeof value === 'string' && /^[=+\-@\t\r]/.test(text) ? `'${text}` : text
+  return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe
+}
+
+function table(rows: readonly (readonly (string | number | undefined)[])[]): string {
+  return rows.map(row => row.map(field).join(',') + '\r\n').join('')
+}
+
+/** A day and time as "2026-09-01 18:00", in Greenwich's time: the Swedish way of writing it is ISO 8601's. */
+const DAY = new Intl.DateTimeFormat('sv-SE', { timeZone: 'UTC', dateStyle: 'short', timeStyle: 'short' })
+
+function day(at: number | undefined): string {
+  return at === undefined ? '' : DAY.format(at)
+}
+
+const ROUND_TO = 100
+const round = (value: number) => Math.round(value * ROUND_TO) / ROUND_TO
+
+/** A line a bag. */
+export function bagsCsv(bags: readonly BagFacts[]): string {
+  return table([
+    [
+      'bag', 'begun', 'finished', 'sittings', 'minutes', 'hook mm', 'yarn', 'for whom', 'rounds', 'stitches', 'rounds ripped back',
+      'counts off', 'notes',
+    ],
+    ...bags.map(bag => [
+      bag.name, day(bag.begun), day(bag.finished), bag.sittings.length, round(bag.minutes), bag.hookMm,
+      bag.yarnUsed || bag.yarns.map(({ name }) => name).join('; '), bag.forWhom, bag.rounds.done, bag.stitches, bag.ripped.rounds,
+      bag.off.length, bag.notes,
+    ]),
+  ])
+}
+
+type Row = readonly (string | number | undefined)[]
+
+/** A line each thing that a bag tells: sizes, paces, yarn, counts, changes. */
+export function bagCsv({ sizes, pace, yarn, off, sittings, changed }: BagFacts): string {
+  const rows: readonly Row[] = [
+    ...sizes.map(({ what, part, rounds, saidCm, plusMinusCm, cm }): Row =>
+      [`size: ${what}`, `${part} after ${rounds}`, round(saidCm), round(plusMinusCm), cm, 'cm']),
+    ...pace.map(({ key, rounds, minutes, stitches }): Row =>
+      [`pace: ${key}`, `${rounds} rounds`, undefined, undefined, round((60 * minutes) / stitches), 's a stitch']),
+    ...yarn.map(({ name, whole, saidMetres, grams }): Row =>
+      [`yarn: ${name}`, whole ? 'whole bag' : 'a stretch', round(saidMetres), undefined, grams, 'm; g']),
+    ...off.map((one): Row => ['count', `round ${one.round}`, one.planned, undefined, one.found, one.choice]),
+    ...sittings.map((one): Row => ['sitting', day(one.from), undefined, undefined, round(one.minutes), 'min']),
+    ...changed.map((one): Row => ['changed', day(one.at), undefined, undefined, one.what, '']),
+  ]
+  return table([['what', 'where', 'said', 'plus or minus', 'found', 'unit'], ...rows])
+}

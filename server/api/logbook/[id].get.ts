@@ -1,0 +1,12 @@
+import { logbook, makes } from '../../db/shelves'
+import { answerJson } from '../../requests/answer'
+import { refuseUnknown } from '../../requests/refuse'
+import { factsOf } from '../../workshop/lessons'
+
+/** A bag's page of the logbook: everything that it tells. */
+export default defineEventHandler(async (event) => {
+  const id = getRouterParam(event, 'id')!
+  const make = makes().find(id) ?? refuseUnknown('make')
+  const facts = await factsOf(id)
+  return answerJson(event, { id, name: make.name, photo: logbook().photo(id) !== undefined, facts: facts ?? null })
+})

@@ -1,0 +1,100 @@
+import type Database from 'better-sqlite3'
+import { type BagFacts, FACTS_VERSION } from '../../core/log/facts'
+import { type Listed, listedOf } from '../../core/log/listed'
+import { photoText } from './photoText'
+
+/** A bag of the logbook's list: what it tells, as far as that is worked out. */
+export interface LogListed {
+  readonly id: string
+  readonly name: string
+  readonly createdAt: string
+  readonly updatedAt: string
+  readonly photo: boolean
+  readonly listed: Listed | null
+}
+
+/** A make whose facts are not those of its last event. */
+export interface Behind {
+  readonly id: string
+}
+
+/** The statements of what the makes tell, prepared once. */
+export interface Logbook {
+  readonly list: () => LogListed[]
+  readonly facts: (id: string) => BagFacts | undefined
+  /** Whether what is known of a make is of its last event. */
+  readonly isUpToDate: (id: string) => boolean
+  readonly allFacts: () => BagFacts[]
+  readonly keepFacts: (id: string, upTo: number, facts: BagFacts) => void
+  readonly behind: () => Behind[]
+  readonly photo: (id: string) => Buffer | undefined
+  readonly photoAsText: (id: string) => string | undefined
+  readonly keepPhoto: (id: string, jpeg: Uint8Array) => void
+  readonly dropPhoto: (id: string) => boolean
+  /** Changes whenever any facts do, or a bag is thrown away. */
+  readonly mark: () => string
+}
+
+interface Row {
+  id: string
+  name: string
+  created_at: string
+  updated_at: string
+  photo: number
+  listed: string | null
+}
+
+/** What the makes of the house tell. */
+export function logbookIn(db: Database.Database): Logbook {
+  const list = db.prepare<[], Row>(
+    'SELECT makes.id, makes.name, created_at, updated_at, listed, make_photos.make IS NOT NULL AS photo FROM makes '
+    + 'LEFT JOIN make_facts ON make_facts.make = makes.id LEFT JOIN make_photos ON make_photos.make = makes.id '
+    + 'WHERE removed_at IS NULL ORDER BY updated_at DESC, makes.rowid DESC',
+  )
+  const facts = db.prepare<[string], string>(
+    'SELECT facts FROM make_facts JOIN makes ON makes.id = make WHERE make = ? AND removed_at IS NULL',
+  ).pluck()
+  const all = db.prepare<[], string>(
+    'SELECT facts FROM make_facts JOIN makes ON makes.id = make WHERE removed_at IS NULL ORDER BY created_at, makes.rowid',
+  ).pluck()
+  const upToDate = db.prepare<[string, number]>(
+    'SELECT 1 FROM make_facts WHERE make = ? AND version = ? '
+    + 'AND up_to = (SELECT max(number) FROM make_events WHERE make_events.make = make_facts.make)',
+  )
+  const behind = db.prepare<[number], Behind>(
+    'SELECT makes.id FROM makes LEFT JOIN make_facts ON make_facts.make = makes.id AND version = ? WHERE removed_at IS NULL '
+    + 'AND coalesce(up_to, 0) < (SELECT max(number) FROM make_events WHERE make_events.make = makes.id)',
+  )
+  const keep = db.prepare<[string, number, number, string, string]>(
+    'INSERT OR REPLACE INTO make_facts (make, up_to, version, listed, facts) '
+    + 'SELECT ?, ?, ?, ?, ? WHERE EXISTS (SELECT 1 FROM makes WHERE id = ?1)',
+  )
+  const photo = db.prepare<[string], Buffer>('SELECT jpeg FROM make_photos WHERE make = ?').pluck()
+  const keepPhoto = db.prepare<[string, Uint8Array, string]>('INSERT OR REPLACE INTO make_photos (make, jpeg, added_at) VALUES (?, ?, ?)')
+  const dropPhoto = db.prepare<[string]>('DELETE FROM make_photos WHERE make = ?')
+  const mark = db.prepare<[], string>(
+    'SELECT count(*) || \'.\' || coalesce(sum(up_to), 0) || \'.\' || coalesce(max(removed_at), \'\') FROM makes '
+    + 'LEFT JOIN make_facts ON make_facts.make = makes.id',
+  ).pluck()
+  return {
+    list: () => list.all().map(row => ({
+      id: row.id, name: row.name, createdAt: row.created_at, updatedAt: row.updated_at, photo: row.photo === 1,
+      listed: row.listed === null ? null : (JSON.parse(row.listed) as Listed),
+    })),
+    facts: (id) => {
+      const text = facts.get(id)
+      return text === undefined ? undefined : (JSON.parse(text) as BagFacts)
+    },
+    isUpToDate: id => upToDate.get(id, FACTS_VERSION) !== undefined, allFacts: () => all.all().map(text => JSON.parse(text) as BagFacts),
+    keepFacts: (id, upTo, found) => {
+      keep.run(id, upTo, found.version, JSON.stringify(listedOf(found)), JSON.stringify(found))
+    },
+    behind: () => behind.all(FACTS_VERSION), photo: id => photo.get(id),
+    photoAsText: (id) => {
+      const jpeg = photo.get(id)
+      return jpeg && photoText(jpeg)
+    },
+    keepPhoto: (id, jpeg) => void keepPhoto.run(id, jpeg, new Date().toISOString()), dropPhoto: id => dropPhoto.run(id).changes === 1,
+    mark: () => mark.get()!,
+  }
+}

@@ -1,0 +1,82 @@
+import { setTimeout as rest } from 'node:timers/promises'
+import type { BagFacts } from '../../core/log/facts'
+import { logbook, makes } from '../db/shelves'
+import { RecordsTrouble } from '../db/trouble'
+import { inWorkshop, JobFailed } from './workshop'
+
+/*
+ * What the makes tell, worked out in the workshop a while after something happened to them; or at once, when somebody opens the page of
+ * one.
+ */
+
+/** Begun so long after an event: the hook goes on. */
+const AFTER_MS = 1_500
+/** A rest after each, this many times as long as it took. */
+const RESTS = 4
+
+const waiting = new Set<string>()
+let learning = false
+
+/** Works out anew what a make tells. */
+async function learn(id: string, ahead: boolean): Promise<BagFacts | undefined> {
+  const { events, upTo } = makes().allEvents(id)
+  try {
+    const facts = await inWorkshop('facts', { events }, ahead)
+    if (facts) logbook().keepFacts(id, upTo, facts)
+    return facts
+  }
+  catch (error) {
+    if (!(error instanceof JobFailed) || error.why === 'too-busy') throw error
+    process.stderr.write(`${error.message}\n`)
+    return undefined
+  }
+}
+
+async function learnAll(): Promise<void> {
+  await rest(AFTER_MS, undefined, { ref: false })
+  for (let [id] = waiting; id !== undefined; [id] = waiting) {
+    waiting.delete(id)
+    const from = performance.now()
+    if (!logbook().isUpToDate(id)) await learn(id, true)
+    await rest(RESTS * (performance.now() - from), undefined, { ref: false })
+  }
+}
+
+function go(): void {
+  if (learning) return
+  learning = true
+  void learnAll()
+    .catch((error: unknown) => {
+      waiting.clear()
+      if (!(error instanceof RecordsTrouble)) process.stderr.write(`lessons: ${(error as Error).name}\n`)
+    })
+    .finally(() => {
+      learning = false
+      if (waiting.size > 0) go()
+    })
+}
+
+/** Has what a make tells worked out soon: something happened to it. */
+export function learnSoon(id: string): void {
+  waiting.add(id)
+  go()
+}
+
+/** Has worked out whatever is not that of the last event. */
+export function learnMissing(): void {
+  try {
+    for (const { id } of logbook().behind()) waiting.add(id)
+  }
+  catch (error) {
+    if (!(error instanceof RecordsTrouble)) throw error
+    return
+  }
+  if (waiting.size > 0) go()
+}
+
+/** What a make tells, up to its last event. */
+export async function factsOf(id: string): Promise<BagFacts | undefined> {
+  if (logbook().isUpToDate(id)) return logbook().facts(id)
+  waiting.delete(id)
+  return (await learn(id, false)) ?? logbook().facts(id)
+}
