@@ -175,6 +175,8 @@ export const useMake = defineStore('make', () => {
       if (log.state.paused) write({ do: 'goneOn' })
     },
     finish: () => write({ do: 'finished' }),
+    /** Sends what was done, and waits for the answer. */
+    sent: () => post.now(id.value),
     takeBack: (event: string) => write({ do: 'undone', of: event }),
     /** Everything that happened, as the open document. */
     document: () => makeDocument(hand.value?.plan.name ?? 'Bag', log.events),

@@ -3,7 +3,7 @@ import type { Measure } from '../design/measured'
 import type { Design } from '../design/design'
 import { type Draft, draft } from '../draft/draft'
 import { wallKindOf } from '../draft/part'
-import type { Taken } from '../draft/taken'
+import { holds, type Taken } from '../draft/taken'
 import type { CountChoice, Lies, MakeEvent } from '../make/event'
 import { expected } from '../make/expected'
 import { MakeLog } from '../make/fold'
@@ -163,10 +163,18 @@ function allTaken({ measured }: MakeState): Taken[] {
   })
 }
 
-function sizesOf(state: MakeState, planned: Draft): SizeFact[] {
+/** What the plan said, before anything was measured, of what the tape was laid on: so many rounds of that part. */
+function saidAtFirst(made: Draft, planned: Draft, round: number, what: Measure): ReturnType<typeof expected> {
+  const part = made.parts.find(one => holds(one, round))
+  const then = planned.parts.find(({ id }) => id === part?.id)
+  const rounds = part ? round - part.firstRound + 1 : 0
+  return then && rounds <= then.rounds.length ? expected(planned, then.firstRound - 1 + rounds, what) : undefined
+}
+
+function sizesOf(state: MakeState, made: Draft, planned: Draft): SizeFact[] {
   return state.measured.flatMap((one): SizeFact[] => {
     if (one.do !== 'measured') return []
-    const said = expected(planned, one.round, one.what)
+    const said = saidAtFirst(made, planned, one.round, one.what)
     if (!said) return []
     return [
       {
@@ -308,7 +316,7 @@ export function bagFacts(events: readonly MakeEvent[]): BagFacts | undefined {
       begun: begunWith?.do === 'started' && begunWith.plan !== state.plan ? draft(begunWith.plan).rounds.length : planned.rounds.length,
     },
     stitches: stitchesDone(hand), ripped: state.ripped, timeline: thinned(timelineOf(holding)), pace: paceOf(legs, hand.draft),
-    sizes: sizesOf(state, planned), tension: tensionOf(measured),
+    sizes: sizesOf(state, hand.draft, planned), tension: tensionOf(measured),
     yarn: planned.design.yarns.flatMap(yarn => yarnFact(state, planned, yarn)), counted: state.counts.length,
     off: state.counts.filter(({ found, planned: due }) => found !== due)
       .map(({ round, planned: due, found, choice }) => ({ round, planned: due, found, choice })),

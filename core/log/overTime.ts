@@ -1,4 +1,4 @@
-import type { BagFacts } from './facts'
+import type { BagFacts, SizeFact } from './facts'
 
 /** A point of what was learnt, bag after bag or along a bag. */
 export interface Point {
@@ -26,6 +26,10 @@ export interface OverTime {
   readonly sizes: readonly SizeSaid[]
 }
 
+const SIDES: Readonly<Record<SizeFact['what'], string>> = {
+  'base-length': 'long', 'base-width': 'across', 'flat-width': 'wide', 'height': 'to the hook', 'part-height': 'tall',
+}
+
 /** What all bags tell over time. */
 export function overTime(bags: readonly BagFacts[]): OverTime {
   const keys = [...new Set(bags.flatMap(({ pace }) => pace.map(({ key }) => key)))]
@@ -39,7 +43,7 @@ export function overTime(bags: readonly BagFacts[]): OverTime {
       bag: name, at: along, side, value: cm / swatchCm,
     }))),
     sizes: bags.flatMap(({ name, sizes }) => sizes.map(({ what, part, saidCm, plusMinusCm, cm }) => ({
-      bag: name, what: `${part}: ${what}`, saidCm, plusMinusCm, cm,
+      bag: name, what: `${part.toLowerCase()} ${SIDES[what]}`, saidCm, plusMinusCm, cm,
     }))),
   }
 }

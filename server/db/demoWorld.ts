@@ -19,6 +19,11 @@ import ciderStallBag from '../../demo/cider-stall-bag.json'
 import nuttingBasket from '../../demo/nutting-basket.json'
 import rootSack from '../../demo/root-sack.json'
 import catalogueSatchel from '../../demo/seed-catalogue-satchel.json'
+import madeAppleTote from '../../demo/made-apple-tote.json'
+import madeHarvestStripe from '../../demo/made-harvest-stripe.json'
+import madeNuttingBasket from '../../demo/made-nutting-basket.json'
+import madeSeedHeadPouch from '../../demo/made-seed-head-pouch.json'
+import madeTwineTub from '../../demo/made-twine-tub.json'
 import onionNetMake from '../../demo/make-onion-net.json'
 import seedHeadPouchMake from '../../demo/make-seed-head-pouch.json'
 import twineTub from '../../demo/twine-tub.json'
@@ -40,6 +45,11 @@ export const DEMO_SWATCHES: readonly SwatchDocument[] = [doubleStrand, coneCotto
 /** The bags of the demo world that are on the hook. */
 export const DEMO_MAKES: readonly MakeDocument[] = [onionNetMake, seedHeadPouchMake].map(document => sound(readMake(document)))
 
+/** Those that are finished: what the logbook has to show. The simulated maker made them (scripts/simulate.ts). */
+export const DEMO_LOGBOOK: readonly MakeDocument[] = [
+  madeTwineTub, madeAppleTote, madeNuttingBasket, madeHarvestStripe, madeSeedHeadPouch,
+].map(document => sound(readMake(document)))
+
 /** Lays out the demo world in a database that never had it. Thrown away, it stays away. */
 export function layOutDemoWorld(db: Database.Database): void {
   db.transaction(() => {
@@ -47,6 +57,8 @@ export function layOutDemoWorld(db: Database.Database): void {
       for (const design of DEMO_DESIGNS) shelf(db, 'designs', readDesign).add(design)
       for (const swatch of DEMO_SWATCHES) shelf(db, 'swatches', readSwatch).add(swatch)
     }
+    if (firstTime(db, 'demo-logbook'))
+      for (const { events } of DEMO_LOGBOOK) makesIn(db).keep(randomUUID(), events, progressIn(events))
     if (firstTime(db, 'demo-makes'))
       for (const { events } of DEMO_MAKES) makesIn(db).keep(randomUUID(), events, progressIn(events))
   })()
@@ -58,6 +70,7 @@ function firstTime(db: Database.Database, key: string): boolean {
 }
 
 function progressIn(events: MakeDocument['events']): Progress | undefined {
-  const hand = inHand(stateOf(events))
-  return hand && progressOf(hand, false)
+  const state = stateOf(events)
+  const hand = inHand(state)
+  return hand && progressOf(hand, state.finishedAt !== undefined)
 }

@@ -65,9 +65,8 @@ export function logbookIn(db: Database.Database): Logbook {
     'SELECT makes.id FROM makes LEFT JOIN make_facts ON make_facts.make = makes.id AND version = ? WHERE removed_at IS NULL '
     + 'AND coalesce(up_to, 0) < (SELECT max(number) FROM make_events WHERE make_events.make = makes.id)',
   )
-  const keep = db.prepare<[string, number, number, string, string]>(
-    'INSERT OR REPLACE INTO make_facts (make, up_to, version, listed, facts) '
-    + 'SELECT ?, ?, ?, ?, ? WHERE EXISTS (SELECT 1 FROM makes WHERE id = ?1)',
+  const keep = db.prepare<[number, number, string, string, string]>(
+    'INSERT OR REPLACE INTO make_facts (make, up_to, version, listed, facts) SELECT id, ?, ?, ?, ? FROM makes WHERE id = ?',
   )
   const photo = db.prepare<[string], Buffer>('SELECT jpeg FROM make_photos WHERE make = ?').pluck()
   const keepPhoto = db.prepare<[string, Uint8Array, string]>('INSERT OR REPLACE INTO make_photos (make, jpeg, added_at) VALUES (?, ?, ?)')
@@ -87,7 +86,7 @@ export function logbookIn(db: Database.Database): Logbook {
     },
     isUpToDate: id => upToDate.get(id, FACTS_VERSION) !== undefined, allFacts: () => all.all().map(text => JSON.parse(text) as BagFacts),
     keepFacts: (id, upTo, found) => {
-      keep.run(id, upTo, found.version, JSON.stringify(listedOf(found)), JSON.stringify(found))
+      keep.run(upTo, found.version, JSON.stringify(listedOf(found)), JSON.stringify(found), id)
     },
     behind: () => behind.all(FACTS_VERSION), photo: id => photo.get(id),
     photoAsText: (id) => {

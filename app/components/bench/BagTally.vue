@@ -1,19 +1,35 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted } from 'vue'
 import type { Draft } from '~~/core/draft/draft'
 import { figure, formatCm, formatLength } from '~~/core/measure/format'
 import { floorShort } from '~~/core/words/floorWords'
+import { handsOf } from '~~/core/log/hands'
+import { timeOfBag, timeWords } from '~~/core/log/time'
 import { yarnNeeds } from '~~/core/yarn/yarn'
+import { useLogbook } from '~/stores/logbook'
 
 const props = defineProps<{ draft: Draft }>()
 const units = computed(() => props.draft.design.units)
 const sizes = computed(() => props.draft.sizes)
+const book = useLogbook()
+onMounted(() => void book.loadTaught())
+const NOTHING_TAUGHT = handsOf([])
+const hands = computed(() => book.taught?.hands ?? NOTHING_TAUGHT)
+const time = computed(() => timeOfBag(props.draft, hands.value))
+const from = computed(() => time.value.bags === 0
+  ? 'By the craft\'s usual pace, from memory: no bag of yours is in the logbook yet.'
+  : `By your own pace, from ${time.value.bags} ${time.value.bags === 1 ? 'bag' : 'bags'} in your logbook.`)
 const yarns = computed(() => yarnNeeds(props.draft))
 const floor = computed(() => {
   const { shape, length } = sizes.value.floor
   if (shape === 'none') return 'none'
   return shape === 'disc' ? formatLength(length, units.value) : floorShort(sizes.value.floor, units.value)
 })
+/** Grams of a yarn, where finished bags taught what it weighs. */
+function gramsOf(name: string, metres: number): string {
+  const taught = hands.value.yarn.find(one => one.name === name)?.gramsPerMetre
+  return taught ? `${Math.round(metres * taught.nextLow)}–${Math.round(metres * taught.nextHigh)} g` : ''
+}
 const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixed(1) : String(Math.round(sizes.value.litres)))
 </script>
 
@@ -43,6 +59,10 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
       <dt>Holds about</dt>
       <dd>{{ holds }} l</dd>
     </div>
+    <div :title="from">
+      <dt>Takes, by {{ time.bags === 0 ? 'the craft' : 'your pace' }}</dt>
+      <dd>{{ timeWords(time).replace('about ', '') }}</dd>
+    </div>
     <div
       v-for="{ yarn, metres } in yarns"
       :key="yarn.id"
@@ -53,7 +73,10 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
         <span
           class="dot"
           :style="{ background: yarn.colour }"
-        />{{ Math.ceil(metres) }} m
+        />{{ Math.ceil(metres) }} m<span
+          v-if="gramsOf(yarn.name, metres)"
+          class="soft"
+        >{{ gramsOf(yarn.name, metres) }}</span>
       </dd>
     </div>
   </dl>

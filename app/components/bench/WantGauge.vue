@@ -2,6 +2,7 @@
 import { computed, onMounted } from 'vue'
 import type { DesignGauge } from '~~/core/design/design'
 import { useDocument } from '~/stores/document'
+import { useLogbook } from '~/stores/logbook'
 import { useSwatches } from '~/stores/swatches'
 
 /** The swatch this bag is drafted in: counted here, or taken from the kept ones. */
@@ -10,9 +11,20 @@ const shelf = useSwatches()
 const sound = computed(() => shelf.swatches.filter(({ unreadable }) => !unreadable))
 onMounted(() => void shelf.load())
 
-function count(gauge: DesignGauge, field: string): void {
+/** What is counted anew is learnt no more. */
+function count({ learnt: _, ...gauge }: DesignGauge, field: string): void {
   bag.change('Swatch', [{ path: ['gauge'], value: gauge }], `gauge.${field}`)
 }
+
+/** What finished bags taught, to start from. */
+const book = useLogbook()
+onMounted(() => void book.loadTaught())
+const offers = computed(() => book.taught?.offers ?? [])
+function takeLearnt(name: string | null): void {
+  const offer = offers.value.find(one => one.name === name)
+  if (offer) bag.change(`Gauge from your logbook: ${offer.name}`, [{ path: ['gauge'], value: offer.gauge }])
+}
+const taught = computed(() => bag.design.gauge.learnt)
 
 function takeKept(id: string | null): void {
   const kept = shelf.swatches.find(swatch => swatch.id === id)
@@ -29,6 +41,17 @@ function takeKept(id: string | null): void {
       :items="sound.map(({ id, document }) => ({ value: id, title: document.name }))"
       @update:model-value="takeKept"
     />
+    <v-select
+      v-if="offers.length > 0"
+      label="From your logbook"
+      :model-value="null"
+      :items="offers.map(({ name, bags }) => ({ value: name, title: `${name} (${bags} ${bags === 1 ? 'bag' : 'bags'})` }))"
+      @update:model-value="takeLearnt"
+    />
+    <p v-if="taught">
+      Learnt from {{ taught.bags === 1 ? 'your last bag' : `your ${taught.bags} bags` }} in this yarn: good to ± {{ taught.widePercent }} %
+      across, ± {{ taught.tallPercent }} % up, nine times of ten. Counted anew it is a swatch again.
+    </p>
     <GaugeFields
       :gauge="bag.design.gauge"
       :units="bag.design.units"

@@ -1,15 +1,33 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { fileName } from '~~/core/export/fileName'
+import { handsOf } from '~~/core/log/hands'
+import { eveningsFor, timeLeft, timeWords } from '~~/core/log/time'
 import { newPlan } from '~~/core/make/newPlan'
 import { useHook } from '~/composables/useHook'
+import { useLogbook } from '~/stores/logbook'
 import { type Kept, refusalLines } from '~/stores/records'
 
 /** Everything that is not done every minute. */
 const emit = defineEmits<{ open: [sheet: 'count' | 'rip' | 'tape' | 'note' | 'ways' | 'looks'], close: [] }>()
 const { make } = useHook()
 const said = ref('')
+const book = useLogbook()
+onMounted(() => void book.loadTaught())
+const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })
+/** How long what is left takes, and until when at the evenings that there usually are. */
+const left = computed(() => {
+  if (!make.hand?.at.leg) return ''
+  const hands = book.taught?.hands ?? handsOf([])
+  const time = timeLeft(make.hand, hands)
+  const evenings = eveningsFor(time, hands)
+  const many = evenings.from === evenings.to ? `${evenings.to}` : `${evenings.from} to ${evenings.to}`
+  const day = evenings.days === 0 ? 'this evening' : DAY.format(Date.now() + evenings.days * 86_400_000)
+  const own = `by your own pace, ${time.bags} ${time.bags === 1 ? 'bag' : 'bags'}`
+  const from = time.bags === 0 ? 'by the craft\'s usual pace, from memory' : own
+  return `Left: ${timeWords(time)} (${from}). At your usual sittings ${many} of them: ${day}.`
+})
 
 /** What was changed on the bench since is taken over, if what is worked stays as it is. */
 async function takeOverPlan(): Promise<void> {
@@ -53,6 +71,12 @@ const DOINGS = [
 </script>
 
 <template>
+  <p
+    v-if="left"
+    class="left"
+  >
+    {{ left }} Rest your hands between.
+  </p>
   <ul>
     <li
       v-for="doing in DOINGS"
@@ -83,6 +107,14 @@ const DOINGS = [
       >
         Put it down for now
       </button>
+    </li>
+    <li>
+      <NuxtLink
+        :to="`/logbook/${make.id}`"
+        class="row"
+      >
+        Its page in the logbook
+      </NuxtLink>
     </li>
     <li>
       <button

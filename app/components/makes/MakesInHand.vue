@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { mdiDeleteOutline } from '@mdi/js'
-import { onMounted, shallowRef } from 'vue'
+import { computed, onMounted, shallowRef } from 'vue'
 import { type ListedMake, useMakes } from '~/stores/makes'
 
 /** The bags on the hook, with how far each is. */
 const shelf = useMakes()
+/** Finished ones stand in the logbook. */
+const inHand = computed(() => shelf.makes.filter(({ progress }) => progress?.words !== 'Finished'))
 const gone = shallowRef<ListedMake>()
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 onMounted(shelf.load)
@@ -22,7 +24,7 @@ async function takeBack(): Promise<void> {
 
 <template>
   <section
-    v-if="shelf.makes.length > 0 || shelf.trouble.length > 0"
+    v-if="inHand.length > 0 || shelf.trouble.length > 0 || gone"
     aria-label="On the hook"
   >
     <h2 class="ruled">
@@ -34,7 +36,7 @@ async function takeBack(): Promise<void> {
     />
     <ul>
       <li
-        v-for="make in shelf.makes"
+        v-for="make in inHand"
         :key="make.id"
       >
         <NuxtLink

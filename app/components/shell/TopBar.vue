@@ -21,6 +21,7 @@ function nextLight(): void {
 useShortcuts(() => [
   { key: '?', does: 'Show these keys', run: () => (helping.value = true) },
   { key: 'a', does: 'All bags', run: () => void router.push('/') },
+  { key: 'l', does: 'Logbook', run: () => void router.push('/logbook') },
   { key: 's', does: 'Swatches', run: () => void router.push('/swatches') },
   { key: 'k', does: 'Kept safe: copies, what was thrown away, your phone', run: () => void router.push('/safe') },
   { key: 't', does: 'Switch between US and UK terms', run: ways.otherTerms },
@@ -52,6 +53,13 @@ useShortcuts(() => [
         :class="{ 'wide-only': onBag }"
       >
         All bags
+      </NuxtLink>
+      <NuxtLink
+        to="/logbook"
+        class="way"
+        :class="{ 'wide-only': onBag }"
+      >
+        Logbook
       </NuxtLink>
       <NuxtLink
         to="/swatches"

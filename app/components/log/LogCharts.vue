@@ -1,0 +1,92 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Measure } from '~~/core/design/measured'
+import { CRAFT_SECONDS } from '~~/core/log/craft'
+import { isInside } from '~~/core/log/calibration'
+import { type BagFacts, keyWords } from '~~/core/log/facts'
+import { tell } from '~~/core/stitch/tell'
+import { paceChart, roundsChart, sizesChart, yarnChart } from '~/looks/charts'
+import type { Taught } from '~/stores/logbook'
+import { useWays } from '~/stores/ways'
+
+/** A bag planned against made, in pictures; each with its table. */
+const props = defineProps<{ facts: BagFacts, taught?: Taught | undefined }>()
+const ways = useWays()
+const told = (text: string) => tell(text, { terms: ways.terms, units: 'cm' })
+const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
+const OF: Record<Measure, string> = {
+  'base-length': 'long', 'base-width': 'across', 'flat-width': 'wide', 'height': 'floor to hook', 'part-height': 'tall',
+}
+
+const sizes = computed(() => props.facts.sizes.map(one => ({ ...one, name: `${one.part}, ${OF[one.what]} (${one.rounds})` })))
+const paces = computed(() => props.facts.pace.map(({ key, kind, minutes, stitches }) => ({
+  name: told(keyWords(key)), craft: CRAFT_SECONDS[kind], own: (60 * minutes) / stitches,
+})))
+const yarns = computed(() => props.facts.yarn.map(({ name, grams, saidMetres }) => {
+  const taught = props.taught?.hands.yarn.find(one => one.name === name)
+  // What stands on this bag alone says nothing of it.
+  const said = taught && taught.gramsPerMetre.bags > 1 ? { said: saidMetres * taught.gramsPerMetre.value } : {}
+  return { name, grams, saidMetres, ...said }
+}))
+const sizeRows = computed(() => sizes.value.map(one => [
+  one.name, `${one.saidCm.toFixed(1)} ± ${one.plusMinusCm.toFixed(1)} cm`, `${one.cm} cm`, isInside(one) ? 'yes' : 'no',
+]))
+const yarnRows = computed(() => yarns.value.map(({ name, saidMetres, said, grams }) => [
+  name, `${Math.round(saidMetres)} m`, said === undefined ? '–' : `${Math.round(said)} g`, `${Math.round(grams)} g`,
+]))
+</script>
+
+<template>
+  <div class="charts">
+    <LogChart
+      v-if="facts.timeline.length > 1"
+      title="Rounds over time"
+      :draw="inks => roundsChart(inks, facts.timeline, facts.rounds.planned)"
+    >
+      <LogTable
+        caption="Sittings"
+        :heads="['Sitting', 'From', 'Minutes']"
+        :rows="facts.sittings.map(({ from, minutes }, i) => [String(i + 1), WHEN.format(from), String(Math.round(minutes))])"
+      />
+    </LogChart>
+    <LogChart
+      v-if="sizes.length > 0"
+      title="Sizes: said with their band, and the tape"
+      :height="Math.max(200, 60 + 26 * sizes.length)"
+      :draw="inks => sizesChart(inks, sizes)"
+    >
+      <LogTable
+        caption="Sizes said and measured"
+        :heads="['What (after rounds)', 'Said', 'The tape', 'In its band']"
+        :rows="sizeRows"
+      />
+    </LogChart>
+    <LogChart
+      v-if="paces.length > 0"
+      title="Pace by stitch: seconds a stitch"
+      :draw="inks => paceChart(inks, paces)"
+    >
+      <LogTable
+        caption="Pace by stitch"
+        :heads="['Stitch', 'You', 'The craft (from memory)']"
+        :rows="paces.map(({ name, own, craft }) => [name, `${own.toFixed(1)} s`, `${craft.toFixed(1)} s`])"
+      />
+    </LogChart>
+    <LogChart
+      v-if="yarns.length > 0"
+      title="Yarn: said, and weighed"
+      :height="150"
+      :draw="inks => yarnChart(inks, yarns)"
+    >
+      <LogTable
+        caption="Yarn said and weighed"
+        :heads="['Yarn', 'The plan', 'At your weight a metre', 'Weighed']"
+        :rows="yarnRows"
+      />
+    </LogChart>
+  </div>
+</template>
+
+<style scoped>
+.charts { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(100%, 28rem), 1fr)); gap: 1.6rem 2.4rem; }
+</style>

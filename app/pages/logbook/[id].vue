@@ -1,0 +1,143 @@
+<script setup lang="ts">
+import { computed, onMounted, ref, watch } from 'vue'
+import { minutesWords } from '~~/core/log/time'
+import { useLogbook } from '~/stores/logbook'
+import { smallPhoto } from '~/reading/smallPhoto'
+
+/** A bag's page of the logbook: planned against made, and the next one from this one. */
+const route = useRoute()
+const book = useLogbook()
+const id = computed(() => route.params.id as string)
+const picker = ref<HTMLInputElement>()
+const trouble = ref('')
+watch(id, now => void book.open(now), { immediate: true })
+onMounted(() => void book.loadTaught())
+useHead({ title: () => `${book.page?.name ?? 'A bag'} · Logbook · Fair Hollow` })
+
+const page = computed(() => (book.page?.id === id.value ? book.page : undefined))
+const facts = computed(() => page.value?.facts ?? undefined)
+const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' })
+
+async function photograph(event: Event): Promise<void> {
+  const input = event.target as HTMLInputElement
+  const file = input.files?.[0]
+  input.value = ''
+  if (!file) return
+  trouble.value = ''
+  try {
+    await book.keepPhoto(id.value, await smallPhoto(file))
+  }
+  catch {
+    trouble.value = 'This is no picture that the browser can read. Choose a JPEG or PNG.'
+  }
+}
+</script>
+
+<template>
+  <div class="page">
+    <p>
+      <NuxtLink
+        to="/logbook"
+        class="back"
+      >
+        Logbook
+      </NuxtLink>
+    </p>
+    <TroubleNote
+      :lines="trouble ? [trouble, ...book.trouble] : book.trouble"
+      title="That did not work"
+    />
+    <template v-if="page">
+      <header>
+        <div class="photo">
+          <img
+            v-if="page.photo"
+            :src="`/api/makes/${id}/photo`"
+            :alt="`${page.name}, as it came out`"
+          >
+          <button
+            type="button"
+            class="plain"
+            @click="picker?.click()"
+          >
+            {{ page.photo ? 'Another photo' : 'Add a photo' }}
+          </button>
+          <button
+            v-if="page.photo"
+            type="button"
+            class="plain"
+            @click="book.dropPhoto(id)"
+          >
+            Throw it away
+          </button>
+          <input
+            ref="picker"
+            type="file"
+            accept="image/*"
+            class="only-heard"
+            tabindex="-1"
+            aria-label="A photo of the bag"
+            @change="photograph"
+          >
+        </div>
+        <div>
+          <h1>{{ page.name }}</h1>
+          <p
+            v-if="facts"
+            class="soft"
+          >
+            Begun {{ DAY.format(facts.begun) }}, {{ facts.finished ? `finished ${DAY.format(facts.finished)}` : `in hand: ${facts.words}` }}
+          </p>
+          <dl v-if="facts">
+            <div><dt>At the hook</dt><dd>{{ minutesWords(facts.minutes) }}</dd></div>
+            <div><dt>Sittings</dt><dd>{{ facts.sittings.length }}</dd></div>
+            <div><dt>Rounds</dt><dd>{{ facts.rounds.done }} of {{ facts.rounds.planned }}</dd></div>
+            <div><dt>Stitches</dt><dd>{{ facts.stitches.toLocaleString('en') }}</dd></div>
+            <div><dt>Hook</dt><dd>{{ facts.hookMm }} mm</dd></div>
+            <div><dt>Ripped back</dt><dd>{{ facts.ripped.rounds }} rounds</dd></div>
+          </dl>
+          <LogNext
+            :id="id"
+            :name="page.name"
+            :finished="facts?.finished !== undefined"
+          />
+        </div>
+      </header>
+      <p
+        v-if="!facts"
+        role="status"
+      >
+        This bag tells nothing yet: what was taken up is not known.
+      </p>
+      <template v-else>
+        <LogWritten
+          :id="id"
+          :facts="facts"
+        />
+        <LazyLogCharts
+          :facts="facts"
+          :taught="book.taught"
+        />
+        <LogOnTheWay :facts="facts" />
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.page { max-width: 76rem; margin: 0 auto; padding: 1rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.2rem; }
+.page > p { margin: 0; }
+.back { color: var(--accent); }
+header { display: flex; flex-wrap: wrap; gap: 1rem 1.8rem; align-items: flex-start; }
+header p { margin: 0.2rem 0 0.6rem; }
+.photo { display: flex; flex-direction: column; gap: 0.4rem; width: 11rem; position: relative; }
+.photo img { width: 100%; max-height: 14rem; object-fit: cover; border-radius: 6px; border: 1px solid var(--line); }
+.plain {
+  min-height: 2.4rem; padding: 0 0.8rem; border: 1px dashed var(--strong-line); border-radius: 0.4rem; background: none; color: inherit;
+  font: inherit; font-size: 0.92rem; cursor: pointer;
+}
+dl { display: flex; flex-wrap: wrap; gap: 0.3rem 1.6rem; margin: 0 0 0.8rem; }
+dt { font-size: 0.8rem; color: var(--soft-ink); }
+dd { margin: 0; font-family: var(--figures); font-weight: 560; letter-spacing: -0.035em; word-spacing: -0.28em; }
+@media (max-width: 640px) { .page { padding: 0.8rem 0.9rem 3rem; } .photo { width: 100%; } }
+</style>

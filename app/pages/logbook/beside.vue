@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, watch } from 'vue'
+import { differences } from '~~/core/log/differences'
+import { tell } from '~~/core/stitch/tell'
+import type { LogPage } from '~/stores/logbook'
+import { ask, refusalLines } from '~/stores/records'
+import { useWays } from '~/stores/ways'
+
+/** Two bags of the logbook side by side. */
+const route = useRoute()
+const ways = useWays()
+const pages = shallowRef<readonly LogPage[]>([])
+const trouble = ref<string[]>([])
+const only = ref(true)
+useHead({ title: 'Side by side · Logbook · Fair Hollow' })
+
+watch(() => [route.query.a, route.query.b], async (ids) => {
+  try {
+    pages.value = await Promise.all(ids.map(id => ask<LogPage>(`/api/logbook/${String(id)}`)))
+  }
+  catch (error) {
+    trouble.value = refusalLines(error)
+  }
+}, { immediate: true })
+
+const rows = computed(() => {
+  const [a, b] = pages.value
+  return a?.facts && b?.facts ? differences(a.facts, b.facts, 'cm') : []
+})
+const shown = computed(() => rows.value.filter(({ differs }) => differs || !only.value))
+const told = (text: string) => tell(text, { terms: ways.terms, units: 'cm' })
+</script>
+
+<template>
+  <div class="page">
+    <p>
+      <NuxtLink
+        to="/logbook"
+        class="back"
+      >
+        Logbook
+      </NuxtLink>
+    </p>
+    <h1>Side by side</h1>
+    <TroubleNote
+      :lines="trouble"
+      title="That did not work"
+    />
+    <template v-if="rows.length > 0">
+      <label><input
+        v-model="only"
+        type="checkbox"
+      > only what differs</label>
+      <LogTable
+        caption="Two bags side by side"
+        :heads="['', pages[0]!.name, pages[1]!.name]"
+        :rows="shown.map(({ what, a, b }) => [told(what), a, b])"
+      />
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.page { max-width: 60rem; margin: 0 auto; padding: 1rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 0.8rem; }
+p { margin: 0; }
+.back { color: var(--accent); }
+</style>

@@ -1,0 +1,91 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import type { Calibration } from '~~/core/log/calibration'
+import type { BagFacts } from '~~/core/log/facts'
+import type { GaugeOffer, Hands } from '~~/core/log/hands'
+import type { Listed } from '~~/core/log/listed'
+import type { OverTime } from '~~/core/log/overTime'
+import { readJson } from '~/reading/readJson'
+import { ask, useTrying } from './records'
+
+/** A bag of the logbook as it is listed. */
+export interface LogBag {
+  readonly id: string
+  readonly name: string
+  readonly createdAt: string
+  readonly updatedAt: string
+  readonly photo: boolean
+  readonly listed: Listed | null
+}
+
+/** A bag's own page: everything that it tells. */
+export interface LogPage {
+  readonly id: string
+  readonly name: string
+  readonly photo: boolean
+  readonly facts: BagFacts | null
+}
+
+/** What all bags have taught. */
+export interface Taught {
+  readonly hands: Hands
+  readonly offers: readonly GaugeOffer[]
+  readonly calibration: readonly Calibration[]
+  readonly overTime: OverTime
+}
+
+/** The maker's own book: the bags in hand and finished, and what they have taught. */
+export const useLogbook = defineStore('logbook', () => {
+  const bags = shallowRef<readonly LogBag[]>([])
+  const page = shallowRef<LogPage>()
+  const taught = shallowRef<Taught>()
+  const said = ref('')
+  const { trouble, trying } = useTrying()
+
+  async function load(): Promise<void> {
+    const found = await trying(() => ask<LogBag[]>('/api/logbook'))
+    if (found) bags.value = found
+  }
+
+  /** What the hands have taught; where the server is away, what was known before stays. */
+  async function loadTaught(): Promise<void> {
+    try {
+      taught.value = await ask<Taught>('/api/logbook/hands')
+    }
+    catch {
+      // Nothing hangs on it: times and offers are left out.
+    }
+  }
+
+  async function open(id: string): Promise<void> {
+    if (page.value?.id !== id) page.value = undefined
+    const found = await trying(() => ask<LogPage>(`/api/logbook/${id}`))
+    if (found) page.value = found
+  }
+
+  async function bringIn(file: File): Promise<void> {
+    const read = await readJson(file, '.logbook.json')
+    if (!read.ok) {
+      trouble.value = [read.why]
+      return
+    }
+    const body = read.value as object
+    const brought = await trying(() => ask<{ taken: number, there: number }>('/api/logbook', { method: 'POST', body }))
+    if (!brought) return
+    const { taken, there } = brought
+    said.value = `${taken} ${taken === 1 ? 'bag' : 'bags'} brought in${there > 0 ? `; ${there} here already, left as they are` : ''}.`
+    await Promise.all([load(), loadTaught()])
+  }
+
+  async function keepPhoto(id: string, photo: Blob): Promise<void> {
+    const kept = await trying(() => ask(`/api/makes/${id}/photo`, { method: 'PUT', body: photo }))
+    if (kept !== undefined && page.value?.id === id) page.value = { ...page.value, photo: true }
+  }
+
+  async function dropPhoto(id: string): Promise<void> {
+    await trying(() => ask(`/api/makes/${id}/photo`, { method: 'DELETE' }))
+    if (page.value?.id === id) page.value = { ...page.value, photo: false }
+  }
+
+  return { bags, page, taught, said, trouble, load, loadTaught, open, bringIn, keepPhoto, dropPhoto }
+})
