@@ -2,7 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import type { Measure } from '~~/core/design/measured'
 import type { Units } from '~~/core/measure/format'
-import { formatCm } from '~~/core/measure/format'
+import { formatCm, formatLength } from '~~/core/measure/format'
 import { parseLengthCm } from '~~/core/measure/parse'
 import type { Expected } from '~~/core/make/expected'
 import type { Measuring } from '~~/core/make/measuring'
@@ -89,7 +89,7 @@ function take(keepsPlan: boolean): void {
       <span
         v-if="planned"
         class="soft"
-      >planned {{ formatCm(planned.length.cm, units) }} ± {{ formatCm(planned.length.plusMinusCm, units) }}</span>
+      >planned {{ formatLength(planned.length, units) }}</span>
     </label>
     <p
       v-if="tried && !can"
