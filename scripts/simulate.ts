@@ -29,14 +29,14 @@ interface Simulated extends Omit<Telling, 'name' | 'from' | 'hour'> {
 }
 
 const BAGS: readonly Simulated[] = [
-  { file: 'made-twine-tub', design: 'twine-tub', day: 0, seed: 11, forWhom: 'the string shelf in the shed' },
-  { file: 'made-apple-tote', design: 'apple-tote', day: 6, seed: 12, forWhom: 'Wren, for windfalls', redrafts: true, rips: { 31: 2 } },
+  { file: 'make-twine-tub-done', design: 'twine-tub', day: 0, seed: 11, forWhom: 'the string shelf in the shed' },
+  { file: 'make-apple-tote-done', design: 'apple-tote', day: 6, seed: 12, forWhom: 'Wren, for windfalls', redrafts: true, rips: { 31: 2 } },
   {
-    file: 'made-nutting-basket', design: 'nutting-basket', day: 25, seed: 13, forWhom: 'the hazel walk', oddRound: 34,
+    file: 'make-nutting-basket-done', design: 'nutting-basket', day: 25, seed: 13, forWhom: 'the hazel walk', oddRound: 34,
     notes: 'Moss stitch takes its time, and is worth it.',
   },
-  { file: 'made-harvest-stripe', design: 'harvest-stripe', day: 37, seed: 14, forWhom: 'the harvest table', rips: { 22: 1, 41: 3 } },
-  { file: 'made-seed-head-pouch', design: 'seed-head-pouch', day: 52, seed: 15, forWhom: 'Old Tam\'s poppy seed' },
+  { file: 'make-harvest-stripe-done', design: 'harvest-stripe', day: 37, seed: 14, forWhom: 'the harvest table', rips: { 22: 1, 41: 3 } },
+  { file: 'make-seed-head-pouch-done', design: 'seed-head-pouch', day: 52, seed: 15, forWhom: 'Old Tam\'s poppy seed' },
   { file: 'make-onion-net', design: 'onion-net', day: 63, seed: 16, until: { leg: 'r16', beats: 12 } },
   { file: 'make-seed-head-pouch', design: 'seed-head-pouch', day: 65, seed: 17, until: { leg: 'r18', beats: 'all' } },
 ]

@@ -290,6 +290,10 @@ function writtenOf(state: MakeState, plan: Design): Written {
   }
 }
 
+function roundsDone({ road, at: { index } }: InHand): number {
+  return road.legs.slice(0, index).filter(({ sort }) => sort === 'round').length
+}
+
 function stitchesDone({ road, at: { index } }: InHand): number {
   return road.legs.slice(0, index).reduce((sum, { worked }) => sum + (worked?.edge.count ?? 0), 0)
 }
@@ -312,7 +316,7 @@ export function bagFacts(events: readonly MakeEvent[]): BagFacts | undefined {
     ...(state.finishedAt === undefined ? {} : { finished: state.finishedAt }), lastAt: holding.at(-1)?.at ?? 0, words: progress.words,
     share: progress.share, minutes: state.minutes, sittings, ...writtenOf(state, state.plan),
     rounds: {
-      done: progress.round, planned: planned.rounds.length,
+      done: roundsDone(hand), planned: planned.rounds.length,
       begun: begunWith?.do === 'started' && begunWith.plan !== state.plan ? draft(begunWith.plan).rounds.length : planned.rounds.length,
     },
     stitches: stitchesDone(hand), ripped: state.ripped, timeline: thinned(timelineOf(holding)), pace: paceOf(legs, hand.draft),

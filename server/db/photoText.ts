@@ -27,7 +27,7 @@ function isBeside(marker: number): boolean {
  * A JPEG without what was written beside the picture (Exif lies in an application's segment); nothing if it is no JPEG.
  */
 export function plainJpeg(bytes: Uint8Array): Uint8Array | undefined {
-  if (bytes.length < 100 || bytes[0] !== 0xFF || bytes[1] !== 0xD8) return undefined
+  if (bytes.length < 20 || bytes[0] !== 0xFF || bytes[1] !== 0xD8) return undefined
   const kept: Uint8Array[] = [bytes.subarray(0, 2)]
   for (let at = 2; at + 4 <= bytes.length;) {
     const marker = bytes[at + 1]!

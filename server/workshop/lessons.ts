@@ -74,6 +74,16 @@ export function learnMissing(): void {
   if (waiting.size > 0) go()
 }
 
+/** So many makes are waited for, whose hook just moved; more are told of later. */
+const FEW = 3
+
+/** Has worked out what a few makes tell that somebody wants to see; of many, soon. */
+export async function learnFew(): Promise<void> {
+  const behind = logbook().behind()
+  if (behind.length > FEW) return learnMissing()
+  for (const { id } of behind) await factsOf(id)
+}
+
 /** What a make tells, up to its last event. */
 export async function factsOf(id: string): Promise<BagFacts | undefined> {
   if (logbook().isUpToDate(id)) return logbook().facts(id)

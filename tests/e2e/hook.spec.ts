@@ -108,7 +108,9 @@ test('a pouch from the ring to the last end: a miscount, ripping back, a stripe,
   expect(state.counts.filter(({ choice }) => choice === 'live-with-it')).toMatchObject([{ round: 13, planned: 78, found: 80 }])
   expect(state.ripped).toMatchObject({ times: 1, rounds: 2 })
   await page.getByRole('link', { name: 'All bags' }).click()
-  await expect(page.getByRole('link', { name: /Pouch with everything Finished/ })).toBeVisible()
+  // What is finished stands in the logbook.
+  await page.getByRole('link', { name: 'Logbook' }).click()
+  await expect(page.getByRole('region', { name: 'Finished' }).getByRole('link', { name: /Pouch with everything/ })).toBeVisible()
 })
 
 test('back by a held tap, by a swipe, by a key; further with a pedal; Enter on other buttons is theirs', async ({ page, request }) => {
@@ -171,16 +173,18 @@ test('by screen reader names, with notes, tape, scales and looks', async ({ page
   await page.getByRole('button', { name: 'More' }).click()
   await sheet(page).getByRole('button', { name: 'Tape and scales' }).click()
   await sheet(page).getByLabel('It is').fill('4.5')
-  await sheet(page).getByRole('button', { name: 'Write the measure down' }).click()
+  await expect(sheet(page)).toContainText('after 4 rounds')
+  await sheet(page).getByRole('button', { name: 'Write it down, keep the plan' }).click()
   await page.getByRole('button', { name: 'More' }).click()
   await sheet(page).getByRole('button', { name: 'Tape and scales' }).click()
-  await sheet(page).getByLabel('Grams left').fill('87.5')
+  await sheet(page).getByRole('button', { name: 'Scales' }).click()
+  await sheet(page).getByLabel('Grams').fill('87.5')
   await sheet(page).getByRole('button', { name: 'Write the weight down' }).click()
   await expect(page.locator('[data-post]')).toHaveAttribute('data-post', 'sent')
   const { state } = await logOf(request, make)
   expect(state.notes).toMatchObject([{ text: 'Dropped a stitch here', marker: true }])
   expect(state.measured).toMatchObject([{ what: 'base-width', cm: 4.5 }])
-  expect(state.weighed).toMatchObject([{ yarn: 'main', grams: 87.5 }])
+  expect(state.weighed).toMatchObject([{ yarn: 'main', grams: 87.5, of: 'left', round: 4 }])
 })
 
 test('by the keyboard alone, from the bench through a miscount to ripping back', async ({ page, request }) => {

@@ -52,7 +52,8 @@ function slip(words: string, at: number, plus: boolean): string | undefined {
 
 describe('the stranger', () => {
   it('notices at least 95 of 100 slips: a number off by one, a word dropped', () => {
-    const all = cases()
+    // Of plain lines nothing can be dropped; a tall random bag may have hundreds of them.
+    const all = cases().filter(({ words }) => slip(words, 0, true) !== undefined)
     const picks = fc.sample(fc.tuple(fc.nat(all.length - 1), fc.nat(1000), fc.boolean()), { seed: SEED.seed, numRuns: 4000 })
     let tried = 0
     const missed: string[] = []

@@ -27,6 +27,11 @@ function someEvents(): MakeEvent[] {
   happen({ do: 'counted', round: 1, planned: 6, found: 7, choice: 'next-round', to: 6 })
   happen({ do: 'measured', round: 1, what: 'base-width', cm: 2.5 })
   happen({ do: 'weighed', yarn: 'main', grams: 42.5 })
+  happen({ do: 'weighed', yarn: 'main', grams: 12, of: 'work', round: 1 })
+  happen({ do: 'leaned', round: 1, perTen: -1.5 })
+  happen({ do: 'stretched', round: 1, strip: { beforeCm: 20, afterCm: 23, widthCm: 3, kg: 1 } })
+  happen({ do: 'looked', round: 1, lies: 'cups' })
+  happen({ do: 'wrote', forWhom: 'Wren', hookMm: 4.5, notes: '' })
   happen({ do: 'noted', text: 'the cat sat on it', where: { leg: 'r1', beats: 3 }, marker: true })
   happen({ do: 'undone', of: log.state.lastMove!, ...afterAll(log) })
   happen({ do: 'ripped', toRound: 0, ...afterAll(log) })
@@ -41,7 +46,7 @@ describe('the open document of a make', () => {
   it('comes back as it was written, every sort of event', () => {
     const document = makeDocument('Test bag', someEvents())
     expect(readMake(JSON.parse(JSON.stringify(document)))).toEqual({ ok: true, document })
-    expect(new Set(document.events.map(event => event.do)).size).toBe(12)
+    expect(new Set(document.events.map(event => event.do)).size).toBe(16)
   })
 
   it.each([

@@ -8,7 +8,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { readDesign, readSwatch } from '../../core/design/read'
 import { readMake } from '../../core/make/read'
 import { open } from '../../server/db/connection'
-import { DEMO_DESIGNS, DEMO_MAKES, DEMO_SWATCHES, layOutDemoWorld } from '../../server/db/demoWorld'
+import { DEMO_DESIGNS, DEMO_LOGBOOK, DEMO_MAKES, DEMO_SWATCHES, layOutDemoWorld } from '../../server/db/demoWorld'
 import { shelf } from '../../server/db/documents'
 import { packHouse } from '../../server/workshop/packHouse'
 import { type ParcelFile, unpackHouse } from '../../server/workshop/unpackHouse'
@@ -43,7 +43,7 @@ describe('everything in one file', () => {
     layOutDemoWorld(db)
     const zip = await JSZip.loadAsync(packHouse(path), { checkCRC32: true })
     const files = Object.values(zip.files).filter(({ dir }) => !dir)
-    expect(files).toHaveLength(DEMO_DESIGNS.length + DEMO_SWATCHES.length + DEMO_MAKES.length)
+    expect(files).toHaveLength(DEMO_DESIGNS.length + DEMO_SWATCHES.length + DEMO_MAKES.length + DEMO_LOGBOOK.length)
     for (const file of files) {
       const document: unknown = JSON.parse(await file.async('string'))
       const read = file.name.startsWith('bags/') ? readDesign : file.name.startsWith('swatches/') ? readSwatch : readMake
