@@ -38,7 +38,8 @@ function events(make: number): MakeEvent[] {
   for (let i = 1; i < EVENTS; i++) {
     const round = Math.ceil(i / 15)
     const beats = i % 15 === 0 ? ('all' as const) : i % 15
-    list.push({ id: `${make}.${i}`, turn: i + 1, at: at + i * 12_000, do: 'moved', to: { leg: `r${round}`, beats }, after: [`${make}.${i - 1}`] })
+    const to = { leg: `r${round}`, beats }
+    list.push({ id: `${make}.${i}`, turn: i + 1, at: at + i * 12_000, do: 'moved', to, after: [`${make}.${i - 1}`] })
   }
   return list
 }

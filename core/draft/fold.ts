@@ -98,12 +98,14 @@ function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
   }
 }
 
-function waitingWall(design: Design, gauge: Gauge, spec: WallPart, index: number): Waiting {
-  const above = looksUp(spec) ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
+function waitingWall(design: Design, gauge: Gauge, spec: WallPart, index: number, dividing: boolean): Waiting {
+  const above = looksUp(spec) || dividing ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
   return {
-    id: spec.id, name: nameOf(design, spec, index), from: { in: 'wall', spec, index }, sees: [design.repeats, index, ...above],
+    id: spec.id, name: nameOf(design, spec, index), from: { in: 'wall', spec, index }, sees: [design.repeats, index, dividing, ...above],
     work: (edge, setting, instead) =>
-      workWall(asked(spec, instead), edge, { ...setting, repeats: design.repeats, accepts: accepts(design, index + 1, gauge) }),
+      workWall(asked(spec, instead), edge, {
+        ...setting, repeats: design.repeats, accepts: accepts(design, index + 1, gauge), ...(dividing ? { dividing } : {}),
+      }),
   }
 }
 
@@ -337,7 +339,7 @@ export function fold(design: Design, known: Known, { before, found = [], from, u
   let goesOn = rising.take({ id: 'base', name: 'Base', from: { in: 'base', spec: design.base }, sees: [] }, setting =>
     workBase(design.base, setting),
   )
-  const above = [waitingTurnUp(design, gauge), ...design.wall.map((spec, i) => waitingWall(design, gauge, spec, i))]
+  const above = [waitingTurnUp(design, gauge), ...design.wall.map((spec, i) => waitingWall(design, gauge, spec, i, from !== undefined))]
   for (const waiting of above) {
     if (!goesOn || rising.below >= upTo) break
     const edge = rising.edge!

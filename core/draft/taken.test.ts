@@ -82,6 +82,25 @@ describe('a bag drafted from what was measured', () => {
     expect(parts[2]!.edge.sides).toEqual(draft(joined).parts[2]!.edge.sides)
   })
 
+  it('keeps everything divisible: a wanted count goes to the nearest on which all above comes out', () => {
+    const design: Design = {
+      ...TOTE, wall: stacked([
+        { band: 'solid', stitch: 'sc', size: { want: { heightCm: 6 } }, colour: 'main' },
+        { band: 'taper', stitch: 'sc', size: { want: { heightCm: 4, aroundCm: 48 } }, mirrored: false, colour: 'main' },
+        { band: 'waves', size: { pin: { rounds: 4 } }, colour: 'main' },
+      ] as Parameters<typeof stacked>[0]),
+    }
+    const before = draft(design)
+    expect(before.parts.some(isStopped)).toBe(false)
+    const counts = new Set<number>()
+    for (let by = 0.8; by < 1.25; by += 0.01) {
+      const after = draft(design, before, [], [{ round: 30, what: 'flat-width', cm: 30 * by }])
+      expect(after.parts.find(isStopped)?.findings, String(by)).toBeUndefined()
+      counts.add(after.parts[3]!.edge.count)
+    }
+    expect(counts.size).toBeGreaterThan(2)
+  })
+
   it('tells a floor as the tape said', () => {
     const after = draft(TOTE, undefined, [], [{ round: 20, what: 'base-length', cm: 19.5 }])
     const before = draft(TOTE)

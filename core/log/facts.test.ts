@@ -169,7 +169,7 @@ describe('the demo\'s five finished bags', () => {
     expect(lines).toHaveLength(2)
     expect(lines[0]).toMatchObject({ 'bag': 'Twine tub', 'notes': 'says "wide",\nand =1+1', 'for whom': '\'=cmd' })
     const things = parse(bagCsv(bags[2]!), { columns: true })
-    expect(things.map(({ what }: { what: string }) => what)).toContain('pace: moss in sc')
+    expect((things as { what: string }[]).map(({ what }) => what)).toContain('pace: moss in sc')
   })
 
   it('are a new design, as they came out', () => {

@@ -40,6 +40,8 @@ export interface Setting {
 export interface WallSetting extends Setting {
   readonly repeats: readonly Repeat[]
   readonly accepts: (count: number) => boolean
+  /** What lies below is worked: a count that is found comes to what everything above accepts, for there is no going back. */
+  readonly dividing?: boolean
 }
 
 /** What the very first part of a bag is worked in: nothing lies below it. */

@@ -6,11 +6,11 @@ import { kind, type PartSpec } from '../kind/kind'
 import { tape } from '../stitch/tell'
 import { times } from '../measure/length'
 import type { Finding } from '../part/finding'
-import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, workUp } from '../part/part'
+import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type WallSetting, stopped, workUp } from '../part/part'
 import { changeEvenly, mostChange } from '../round/changes'
 import type { Edge } from '../round/edge'
 import { inStyle } from '../round/style'
-import { STITCHES_A_CHANGE } from './adjust'
+import { STITCHES_A_CHANGE, nearestAccepted } from './adjust'
 import { ANY } from '../part/asks'
 import { STRIPES } from './textured'
 import { colourAt } from '../texture/workTexture'
@@ -86,8 +86,13 @@ function steepness(counts: readonly number[], from: number, stitchCm: number): F
   ]
 }
 
+interface TaperCounts {
+  readonly rounds: number
+  readonly stitches: number
+}
+
 /** The rounds of a taper, and the stitches at its top. */
-function countsOf({ size }: TaperSpec, { width, height }: StitchSize): { readonly rounds: number, readonly stitches: number } {
+function countsOf({ size }: TaperSpec, { width, height }: StitchSize): TaperCounts {
   if ('pin' in size) return size.pin
   return {
     rounds: Math.max(1, Math.round(size.want.heightCm / height.cm)),
@@ -95,10 +100,17 @@ function countsOf({ size }: TaperSpec, { width, height }: StitchSize): { readonl
   }
 }
 
+/** The same on a bag that is partly worked: a count that is wanted goes to the nearest on which everything above comes out. */
+function countsIn(spec: TaperSpec, { gauge, dividing, accepts }: WallSetting): TaperCounts {
+  const found = countsOf(spec, gauge[spec.stitch])
+  if (!dividing || 'pin' in spec.size) return found
+  return { ...found, stitches: nearestAccepted(found.stitches, accepts) ?? found.stitches }
+}
+
 /** Works a taper: changes spread over the rounds, and over each round, those of every second one between those before. */
-function workTaper(spec: TaperSpec, edge: Edge, setting: Setting): PartResult {
+function workTaper(spec: TaperSpec, edge: Edge, setting: WallSetting): PartResult {
   const stitch = setting.gauge[spec.stitch]
-  const { rounds: count, stitches: to } = countsOf(spec, stitch)
+  const { rounds: count, stitches: to } = countsIn(spec, setting)
   const size = { height: times(stitch.height, count), circumference: times(stitch.width, to) }
   if (count > MOST_ROUNDS || count * Math.max(edge.count, to) > MOST_STITCHES)
     return stopped(edge, size, {

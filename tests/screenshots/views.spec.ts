@@ -29,17 +29,6 @@ test('the bench', async ({ page, request }) => {
   await page.screenshot(shot('bench'))
 })
 
-test('the bench by lamplight, on a tape in inches', async ({ page, request }) => {
-  await page.emulateMedia({ colorScheme: 'dark' })
-  await page.goto(`/bags/${await idOf(request, 'Windfall apple tidy')}`)
-  await expect(tally(page, 'Rounds')).toBeVisible()
-  await page
-    .getByRole('button', { name: /^Wall 1/ })
-    .first()
-    .click()
-  await page.screenshot(shot('bench-dark'))
-})
-
 test('the pattern', async ({ page, request }) => {
   await page.goto(`/bags/${await idOf(request, 'Seed-head pouch')}/pattern`)
   await expect(page.getByText('Round 13')).toBeVisible()
@@ -82,13 +71,6 @@ test('the bench on a phone', async ({ page, request }) => {
   await page.screenshot(shot('bench-phone'))
 })
 
-test('a striped wall and its textures', async ({ page, request }) => {
-  await page.goto(`/bags/${await idOf(request, 'Harvest-week market bag')}`)
-  await expect(tally(page, 'Rounds')).toBeVisible()
-  await page.locator('nav.labels').getByRole('button', { name: /waves/ }).click()
-  await page.screenshot(shot('bench-wall'))
-})
-
 test('counts that fit', async ({ page, request }) => {
   await page.goto(`/bags/${await idOf(request, 'Harvest-week market bag')}`)
   await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
@@ -127,11 +109,23 @@ test('handles over the slots of a tote', async ({ page, request }) => {
   await page.screenshot(shot('bench-handles'))
 })
 
-test('sewn straps, a button and its loop', async ({ page, request }) => {
-  await page.goto(`/bags/${await idOf(request, 'Cider stall bag')}`)
-  await page
-    .locator('nav.labels')
-    .getByRole('button', { name: /button and loop/ })
-    .click()
-  await page.screenshot(shot('bench-straps'))
+test('the logbook, a bag of it, and a half wall under the tape', async ({ page, request }) => {
+  const listed = async () => (await (await request.get('/api/logbook')).json()) as { id: string, name: string, listed: unknown }[]
+  await expect.poll(async () => (await listed()).every(bag => bag.listed !== null), { timeout: 20_000 }).toBe(true)
+  await page.setViewportSize({ width: 1280, height: 1180 })
+  await page.goto('/logbook')
+  await expect(page.getByRole('region', { name: 'What your hands have taught' })).toBeVisible()
+  await page.screenshot(shot('logbook'))
+  await page.getByRole('link', { name: /^Harvest-week market bag/ }).click()
+  await expect.poll(() => page.locator('figure svg path').count()).toBeGreaterThan(20)
+  await page.screenshot(shot('logbook-bag'))
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto('/logbook')
+  await page.getByRole('region', { name: 'In hand' }).getByRole('link', { name: /^Seed-head pouch/ }).click()
+  await page.getByRole('link', { name: 'Back to the hook' }).click()
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'Tape and scales' }).click()
+  await page.getByLabel('It is').fill('2.2')
+  await expect(page.getByRole('status').filter({ hasText: 'after 4 rounds' })).toBeVisible()
+  await page.screenshot(shot('tape-phone'))
 })

@@ -76,6 +76,7 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
         />{{ Math.ceil(metres) }} m<span
           v-if="gramsOf(yarn.name, metres)"
           class="soft"
+          title="What it weighs, by your own bags in this yarn"
         >{{ gramsOf(yarn.name, metres) }}</span>
       </dd>
     </div>
