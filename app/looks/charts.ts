@@ -71,7 +71,7 @@ export function sizesChart(inks: Inks, sizes: readonly SizeBar[]): ChartOption {
   return {
     ...base(inks),
     yAxis: axis(inks, { type: 'category', data: names, inverse: true, axisLabel: { color: inks.ink, width: 170, overflow: 'truncate' } }),
-    xAxis: axis(inks, { type: 'value', axisLabel: { color: inks.soft, formatter: '{value} %' } }),
+    xAxis: axis(inks, { type: 'value', axisLabel: { color: inks.soft, formatter: '{value} %', hideOverlap: true } }),
     series: [
       {
         name: 'Said, with its band', type: 'custom', itemStyle: { color: inks.other }, renderItem: bandItem(inks.other),
@@ -161,8 +161,9 @@ export function alongChart(
   const of = (side: 'width' | 'height') =>
     points.filter(one => one.side === side).map(({ at, value, bag }) => ({ value: [Math.round(100 * at), percent(value)], name: bag }))
   return {
-    ...base(inks), xAxis: axis(inks, { type: 'value', min: 0, max: 100, axisLabel: { color: inks.soft, formatter: '{value} %' } }),
-    yAxis: axis(inks, { type: 'value', axisLabel: { color: inks.soft, formatter: '{value} %' } }),
+    ...base(inks),
+    xAxis: axis(inks, { type: 'value', min: 0, max: 100, axisLabel: { color: inks.soft, formatter: '{value} %', hideOverlap: true } }),
+    yAxis: axis(inks, { type: 'value', axisLabel: { color: inks.soft, formatter: '{value} %', hideOverlap: true } }),
     series: [
       { name: 'Width', type: 'scatter', symbol: 'circle', symbolSize: 9, itemStyle: { color: inks.accent }, data: of('width') },
       { name: 'Height', type: 'scatter', symbol: 'triangle', symbolSize: 10, itemStyle: { color: inks.other }, data: of('height') },
@@ -186,10 +187,14 @@ export function yarnChart(inks: Inks, yarns: readonly YarnBar[]): ChartOption {
     }),
     xAxis: axis(inks, { type: 'value', axisLabel: { color: inks.soft, formatter: '{value} g' } }),
     series: [
-      {
-        name: 'Said, by all your bags', type: 'bar', itemStyle: { color: inks.paper, borderColor: inks.soft, borderType: 'dashed' },
-        data: yarns.map(({ said }) => (said === undefined ? null : Math.round(said))),
-      },
+      ...(yarns.some(({ said }) => said !== undefined)
+        ? [
+            {
+              name: 'Said, by all your bags', type: 'bar', itemStyle: { color: inks.paper, borderColor: inks.soft, borderType: 'dashed' },
+              data: yarns.map(({ said }) => (said === undefined ? null : Math.round(said))),
+            },
+          ]
+        : []),
       { name: 'Weighed', type: 'bar', itemStyle: { color: inks.accent }, data: yarns.map(({ grams }) => Math.round(grams)) },
     ],
   }

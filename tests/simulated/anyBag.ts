@@ -141,7 +141,7 @@ class AtTheHook {
       return
     }
     if (part.size.height.cm < 4 || part.handles.length > 0) return
-    if (inPart === 10) this.tape(round, 'part-height', true)
+    if (inPart === 10 && !last) this.tape(round, 'part-height', true)
     if (!last) return
     this.tape(round, 'part-height', true)
     this.tape(round, 'flat-width', true)

@@ -68,7 +68,9 @@ async function write(): Promise<void> {
       />
       <v-text-field
         v-model="text.yarnUsed"
-        :label="`Yarn it was made of (planned: ${facts.yarns.map(({ name }) => name).join(', ')})`"
+        label="Yarn it was made of"
+        :placeholder="facts.yarns.map(({ name }) => name).join(', ')"
+        persistent-placeholder
         maxlength="200"
       />
       <v-textarea

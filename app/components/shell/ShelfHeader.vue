@@ -3,7 +3,7 @@ import { mdiPlus, mdiTrayArrowDown } from '@mdi/js'
 import { ref } from 'vue'
 
 /** The head of a shelf of things kept: what it is, a file to bring in, a new one to start. */
-defineProps<{ title: string, about: string, start: string, fileLabel: string }>()
+defineProps<{ title: string, about: string, start?: string, fileLabel: string }>()
 const emit = defineEmits<{ start: [], file: [file: File] }>()
 const picker = ref<HTMLInputElement>()
 
@@ -32,7 +32,9 @@ function take(event: Event): void {
       >
         Bring in a file
       </v-btn>
+      <slot />
       <v-btn
+        v-if="start"
         variant="flat"
         color="primary"
         :prepend-icon="mdiPlus"

@@ -35,14 +35,7 @@ async function photograph(event: Event): Promise<void> {
 
 <template>
   <div class="page">
-    <p>
-      <NuxtLink
-        to="/logbook"
-        class="back"
-      >
-        Logbook
-      </NuxtLink>
-    </p>
+    <LogBack />
     <TroubleNote
       :lines="trouble ? [trouble, ...book.trouble] : book.trouble"
       title="That did not work"
@@ -127,7 +120,6 @@ async function photograph(event: Event): Promise<void> {
 <style scoped>
 .page { max-width: 76rem; margin: 0 auto; padding: 1rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.2rem; }
 .page > p { margin: 0; }
-.back { color: var(--accent); }
 header { display: flex; flex-wrap: wrap; gap: 1rem 1.8rem; align-items: flex-start; }
 header p { margin: 0.2rem 0 0.6rem; }
 .photo { display: flex; flex-direction: column; gap: 0.4rem; width: 11rem; position: relative; }

@@ -33,14 +33,7 @@ const told = (text: string) => tell(text, { terms: ways.terms, units: 'cm' })
 
 <template>
   <div class="page">
-    <p>
-      <NuxtLink
-        to="/logbook"
-        class="back"
-      >
-        Logbook
-      </NuxtLink>
-    </p>
+    <LogBack />
     <h1>Side by side</h1>
     <TroubleNote
       :lines="trouble"
@@ -63,5 +56,4 @@ const told = (text: string) => tell(text, { terms: ways.terms, units: 'cm' })
 <style scoped>
 .page { max-width: 60rem; margin: 0 auto; padding: 1rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 0.8rem; }
 p { margin: 0; }
-.back { color: var(--accent); }
 </style>

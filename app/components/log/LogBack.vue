@@ -1,0 +1,12 @@
+<template>
+  <p>
+    <NuxtLink to="/logbook">
+      Logbook
+    </NuxtLink>
+  </p>
+</template>
+
+<style scoped>
+p { margin: 0; }
+a { color: var(--accent); }
+</style>

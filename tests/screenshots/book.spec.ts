@@ -1,0 +1,25 @@
+import { expect, test } from '../e2e/bag'
+
+const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` })
+
+/* Taken before any other bag is on the hook. */
+test('the logbook, a bag of it, and a half wall under the tape', async ({ page, request }) => {
+  const listed = async () => (await (await request.get('/api/logbook')).json()) as { id: string, name: string, listed: unknown }[]
+  await expect.poll(async () => (await listed()).every(bag => bag.listed !== null), { timeout: 20_000 }).toBe(true)
+  await page.setViewportSize({ width: 1280, height: 1180 })
+  await page.goto('/logbook')
+  await expect(page.getByRole('region', { name: 'What your hands have taught' })).toBeVisible()
+  await page.screenshot(shot('logbook'))
+  await page.getByRole('link', { name: /^Harvest-week market bag/ }).click()
+  await expect.poll(() => page.locator('figure svg path').count()).toBeGreaterThan(20)
+  await page.screenshot(shot('logbook-bag'))
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto('/logbook')
+  await page.getByRole('region', { name: 'In hand' }).getByRole('link', { name: /^Seed-head pouch/ }).click()
+  await page.getByRole('link', { name: 'Back to the hook' }).click()
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'Tape and scales' }).click()
+  await page.getByLabel('It is').fill('2.2')
+  await expect(page.getByRole('status').filter({ hasText: 'after 4 rounds' })).toBeVisible()
+  await page.screenshot(shot('tape-phone'))
+})
