@@ -72,8 +72,9 @@ describe('what a make tells', () => {
 
   it('tells sizes as they were said at first, stitches as they came out, and yarn', () => {
     const evening = begun().do({ do: 'weighed', yarn: 'main', grams: 100, of: 'left', round: 0 }).rounds(1, 10)
-      .do({ do: 'measured', round: 10, what: 'base-width', cm: 10.5 }).do({ do: 'looked', round: 10, lies: 'flat' }).rounds(11, 20)
-      .do({ do: 'measured', round: 20, what: 'flat-width', cm: 16.2, keepsPlan: true })
+      .do({ do: 'measured', round: 10, what: 'base-width', cm: 10.5, redrafts: true })
+      .do({ do: 'looked', round: 10, lies: 'flat' }).rounds(11, 20)
+      .do({ do: 'measured', round: 20, what: 'flat-width', cm: 16.2 })
       .do({ do: 'weighed', yarn: 'main', grams: 82, of: 'left', round: 20 })
       .do({ do: 'wrote', forWhom: 'Wren', hookMm: 4.5, notes: 'a little wide' })
     const facts = bagFacts(evening.events)!

@@ -159,7 +159,7 @@ function allTaken({ measured }: MakeState): Taken[] {
   return measured.flatMap((one): Taken[] => {
     if (one.do === 'leaned') return [{ round: one.round, leanPerTen: one.perTen }]
     if (one.do === 'stretched') return [{ round: one.round, strip: one.strip }]
-    return [{ round: one.round, what: one.what, cm: one.cm, ...(one.keepsPlan ? { keepsPlan: true } : {}) }]
+    return [{ round: one.round, what: one.what, cm: one.cm, ...(one.redrafts ? {} : { keepsPlan: true }) }]
   })
 }
 

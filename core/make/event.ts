@@ -59,14 +59,14 @@ export interface Counted {
   readonly to?: number
 }
 
-/** The tape laid on the work when its last round done was `round`: what is still to come is drafted by it. */
+/** The tape laid on the work when its last round done was `round`. */
 export interface Measured {
   readonly do: 'measured'
   readonly round: number
   readonly what: Measure
   readonly cm: number
-  /** Written down for the record: the plan stays as it is. */
-  readonly keepsPlan?: true
+  /** What is still to come is drafted by it; otherwise it is written down for the record, and the plan stays as it is. */
+  readonly redrafts?: true
 }
 
 /** How far the seam of joined rounds leaned, in stitches over ten rounds. */

@@ -46,7 +46,7 @@ const OWN: Readonly<Record<string, Fields>> = {
   },
   measured: {
     round: count('Round', ROUND), what: choice('What', options(MEASURES)), cm: length('Measured', between(0.1, 1000)),
-    keepsPlan: optional(choice('Keeps the plan', [{ value: true, name: 'written down for the record alone' }])),
+    redrafts: optional(choice('Redrafts', [{ value: true, name: 'what is still to come is drafted by it' }])),
   },
   leaned: { round: count('Round', ROUND), perTen: figure('Stitches in ten rounds', between(-20, 20), 'sts') },
   stretched: { round: count('Round', ROUND), strip: group('Strip', STRETCH_FIELDS) },

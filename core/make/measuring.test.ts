@@ -48,13 +48,13 @@ describe('measuring at the hook', () => {
   })
 
   it('drafts the rest by it once it is told, and not where it is for the record alone', () => {
-    const measured: Deed = { do: 'measured', round: 50, what: 'part-height', cm: 6.1 }
+    const measured: Deed = { do: 'measured', round: 50, what: 'part-height', cm: 6.1, redrafts: true }
     expect(worked(50, measured).hand.draft.parts.at(-1)!.rounds).toHaveLength(27)
-    expect(worked(50, { ...measured, keepsPlan: true }).hand.draft.parts.at(-1)!.rounds).toHaveLength(29)
+    expect(worked(50, { do: 'measured', round: 50, what: 'part-height', cm: 6.1 }).hand.draft.parts.at(-1)!.rounds).toHaveLength(29)
   })
 
   it('forgets what was measured of rounds that are ripped back, and takes it back with the event', () => {
-    const measured: Deed = { do: 'measured', round: 50, what: 'part-height', cm: 6.1 }
+    const measured: Deed = { do: 'measured', round: 50, what: 'part-height', cm: 6.1, redrafts: true }
     const { events } = worked(50, measured)
     const ripped = [...events, { id: 'm.z', turn: 999, at: 1, do: 'ripped' as const, toRound: 44 }]
     expect(stateOf(ripped).measured).toEqual([])
@@ -63,7 +63,7 @@ describe('measuring at the hook', () => {
   })
 
   it('is replayed as it was gone through', () => {
-    const { events, hand } = worked(50, { do: 'measured', round: 20, what: 'base-width', cm: 19 }, { do: 'leaned', round: 45, perTen: 2 })
+    const { events, hand } = worked(50, { do: 'measured', round: 20, what: 'base-width', cm: 19, redrafts: true }, { do: 'leaned', round: 45, perTen: 2 })
     const log = new MakeLog()
     let before: InHand | undefined
     for (const event of [...events].reverse()) {

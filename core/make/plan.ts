@@ -31,7 +31,7 @@ export function takenIn({ measured }: Pick<MakeState, 'measured'>): Taken[] {
   return measured.flatMap((one): Taken[] => {
     if (one.do === 'leaned') return [{ round: one.round, leanPerTen: one.perTen }]
     if (one.do === 'stretched') return [{ round: one.round, strip: one.strip }]
-    return one.keepsPlan ? [] : [{ round: one.round, what: one.what, cm: one.cm }]
+    return one.redrafts ? [{ round: one.round, what: one.what, cm: one.cm }] : []
   })
 }
 

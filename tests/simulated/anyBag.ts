@@ -104,7 +104,7 @@ class AtTheHook {
   }
 
   /** What the tape says, where the plan says another length. */
-  private tape(round: number, what: Measure, keepsPlan: boolean): void {
+  private tape(round: number, what: Measure, redrafts: boolean): void {
     const here = expected(this.drafted, round, what)
     const planned = draft(this.plan, undefined, this.found)
     const part = planned.parts.find(({ id }) => id === here?.part.id)
@@ -118,8 +118,8 @@ class AtTheHook {
     const ratio = (what === 'flat-width' ? this.day.wide : this.day.tall) + this.hands.drift * along
     const cm = Math.max(0.5, Math.round(10 * (told * Math.exp(ratio) + this.dice.normal(this.hands.tapeCm))) / 10)
     this.pass(35)
-    this.write({ do: 'measured', round, what, cm, ...(keepsPlan ? { keepsPlan: true as const } : {}) })
-    if (keepsPlan) return
+    this.write({ do: 'measured', round, what, cm, ...(redrafts ? { redrafts: true as const } : {}) })
+    if (!redrafts) return
     this.taken = [...this.taken, { round, what, cm }]
     this.redraft()
   }
@@ -135,16 +135,16 @@ class AtTheHook {
     const last = inPart === part.rounds.length
     if (part.id === 'base') {
       if (!last) return
-      this.tape(round, 'base-width', !this.telling.redrafts)
-      if (part.size.floor?.shape !== 'disc') this.tape(round, 'base-length', !this.telling.redrafts)
+      this.tape(round, 'base-width', this.telling.redrafts === true)
+      if (part.size.floor?.shape !== 'disc') this.tape(round, 'base-length', this.telling.redrafts === true)
       else this.write({ do: 'looked', round, lies: 'flat' })
       return
     }
     if (part.size.height.cm < 4 || part.handles.length > 0) return
-    if (inPart === 10 && !last) this.tape(round, 'part-height', true)
+    if (inPart === 10 && !last) this.tape(round, 'part-height', false)
     if (!last) return
-    this.tape(round, 'part-height', true)
-    this.tape(round, 'flat-width', true)
+    this.tape(round, 'part-height', false)
+    this.tape(round, 'flat-width', false)
   }
 
   private count(round: number): void {

@@ -161,13 +161,13 @@ export function makeBag(plan: Design, hands: TrueHands, dice: Dice, manner: Mann
     }
     if (!manner.measures) continue
     if ([floor, floor + 10, rounds.length].includes(round)) hook.pass(40)
-    if (round === floor) hook.write({ do: 'measured', round, what: 'base-width', cm: tape(across), keepsPlan: true })
+    if (round === floor) hook.write({ do: 'measured', round, what: 'base-width', cm: tape(across) })
     if (round === floor) hook.write({ do: 'looked', round, lies: 'flat' })
     if (round === floor + 10 || round === rounds.length)
-      hook.write({ do: 'measured', round, what: 'height', cm: tape(risen(floor + 1, round)), keepsPlan: true })
+      hook.write({ do: 'measured', round, what: 'height', cm: tape(risen(floor + 1, round)) })
     if (round === rounds.length) {
       const flat = (rounds[round - 1]!.worked.edge.count * wide(round)) / 2
-      hook.write({ do: 'measured', round, what: 'flat-width', cm: tape(flat), keepsPlan: true })
+      hook.write({ do: 'measured', round, what: 'flat-width', cm: tape(flat) })
     }
   }
   const eaten = rounds.slice(0, last).reduce((cm, { number, worked }) => cm + 7.3 * wide(number) * worked.stitches.length, 30)

@@ -29,8 +29,8 @@ function weigh(what: Measure, cm: number) {
 function says(one: { leanPerTen: number } | { strip: Extract<Taken, { strip: object }>['strip'] }): string {
   return told(measuring(hand.value, { round: round.value, ...one } as Taken).words)
 }
-function take(what: Measure, cm: number, keepsPlan: boolean): void {
-  make.tell({ do: 'measured', round: round.value, what, cm, ...(keepsPlan ? { keepsPlan: true } : {}) })
+function take(what: Measure, cm: number, redrafts: boolean): void {
+  make.tell({ do: 'measured', round: round.value, what, cm, ...(redrafts ? { redrafts: true } : {}) })
   emit('done')
 }
 function weighed(yarn: string, grams: number, of: 'left' | 'work'): void {

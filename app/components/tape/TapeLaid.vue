@@ -18,7 +18,7 @@ const props = defineProps<{
   /** There is no log that it could be written down in without drafting by it. */
   recordLess?: boolean
 }>()
-const emit = defineEmits<{ take: [what: Measure, cm: number, keepsPlan: boolean] }>()
+const emit = defineEmits<{ take: [what: Measure, cm: number, redrafts: boolean] }>()
 
 const NAMES: Record<Measure, (part: string, rounds: number) => string> = {
   'base-width': () => 'Floor, across the narrow way', 'base-length': () => 'Floor, along',
@@ -55,17 +55,17 @@ function mean(instead: number): void {
   typed.value = `${instead} cm`
 }
 
-function take(keepsPlan: boolean): void {
+function take(redrafts: boolean): void {
   tried.value = true
   if (!can.value || !what.value) return
   if (!weighed.value) look()
   if (weighed.value?.doubt && !sure.value) return
-  emit('take', what.value, Math.round(cm.value! * 100) / 100, keepsPlan)
+  emit('take', what.value, Math.round(cm.value! * 100) / 100, redrafts)
 }
 </script>
 
 <template>
-  <form @submit.prevent="take(false)">
+  <form @submit.prevent="take(true)">
     <label>
       Measured
       <select v-model="what">
@@ -139,7 +139,7 @@ function take(keepsPlan: boolean): void {
       v-if="!recordLess"
       type="button"
       class="big quiet"
-      @click="take(true)"
+      @click="take(false)"
     >
       Write it down, keep the plan
     </button>
