@@ -63,7 +63,8 @@ describe('measuring at the hook', () => {
   })
 
   it('is replayed as it was gone through', () => {
-    const { events, hand } = worked(50, { do: 'measured', round: 20, what: 'base-width', cm: 19, redrafts: true }, { do: 'leaned', round: 45, perTen: 2 })
+    const across: Deed = { do: 'measured', round: 20, what: 'base-width', cm: 19, redrafts: true }
+    const { events, hand } = worked(50, across, { do: 'leaned', round: 45, perTen: 2 })
     const log = new MakeLog()
     let before: InHand | undefined
     for (const event of [...events].reverse()) {
