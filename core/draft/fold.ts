@@ -166,7 +166,8 @@ class Rising {
     private readonly found: readonly Found[],
     private readonly from: From | undefined,
   ) {
-    if (before) this.start = before.start
+    const earlier = before ?? from?.fold
+    if (earlier) this.start = earlier.start
   }
 
   get edge(): Edge | undefined {
@@ -263,7 +264,10 @@ class Rising {
     }
     catch (beyond) {
       if (!(beyond instanceof BeyondAllowance)) throw beyond
-      if (hand) return { ...hand.worked, part: this.kept(hand.worked, hand.rounds, from), origin }
+      if (hand) {
+        const part = this.kept(hand.worked, hand.rounds, from)
+        return { ...hand.worked, part, origin, shifted: this.shiftedBy(part.rounds.length) }
+      }
       const inAll = new BeyondAllowance(this.allowance.made + beyond.made, beyond.asked)
       const finding = tooMuchFinding(this.design, id, from, origin.edge, inAll)
       const part = asPart(id, name, from, this.below, tooMuch(origin.edge, this.known.gauge))
@@ -291,7 +295,8 @@ class Rising {
     this.real = worked.real
     const kind = from.in === 'wall' ? mainStitch(from.spec, { gauge: this.known.gauge, repeats: this.design.repeats }) : 'sc'
     const [now, then] = [this.known, this.from!.fold.known].map(({ gauge }) => gauge[kind].height.cm)
-    return keptCounts(worked.part, rounds, this.known, now! / then!)
+    const by = this.shiftedBy(worked.part.rounds.length) - worked.shifted
+    return keptCounts({ ...worked.part, edge: moved(worked.part.edge, by) }, rounds, this.known, now! / then!)
   }
 
   /** A part as it goes on from what was counted on the hook. */

@@ -131,6 +131,7 @@ describe('laws of measuring', () => {
         if (!taken) return
         const after = draft(design, before, [], [taken])
         expect(says(after).slice(0, taken.round)).toEqual(says(before).slice(0, taken.round))
+        expect(draft(design, undefined, [], [taken]).start).toEqual(before.start)
       }),
       { ...SEED, numRuns: 120 },
     )
