@@ -1,21 +1,19 @@
 import { workBase } from '../base/base'
 import { contentOf, girthCm, roomOf } from '../contents/contents'
-import type { Design, WallPart } from '../design/design'
-import type { Gauge } from '../gauge/gauge'
+import type { Design } from '../design/design'
 import { fromNothing, type PartResult, type Setting } from '../part/part'
 import type { Start } from '../part/start'
 import { type Allowance, allow, BeyondAllowance, within } from '../round/allowance'
 import { type Edge, withSides } from '../round/edge'
 import type { Worked } from '../round/worked'
-import { turnUp } from '../wall/turnUp'
-import { kindOf, looksUp, mainStitch, workWall } from '../wall/wall'
-import { accepts } from './accepts'
+import { mainStitch } from '../wall/wall'
 import { asFound, type Found } from './found'
 import { type Drafted, type DraftPart, isStopped } from './part'
-import { asked, beginsAs, inTexture, keptCounts, wantedCm, wentOn, type WorkAgain } from './goingOn'
+import { beginsAs, inTexture, keptCounts, wantedCm, wentOn, type WorkAgain } from './goingOn'
 import { type Known, type OwnShare, shareOf } from './known'
 import { asPart } from './told'
 import { tooMuch, tooMuchFinding } from './tooMuch'
+import { type Waiting, waitingTurnUp, waitingWall } from './waiting'
 
 /*
  * The fold over a bag's parts
@@ -69,45 +67,6 @@ interface Hand {
 }
 
 const NO_START: Start = { kind: 'ring', chains: 0 }
-
-/** A part waiting to be worked onto the edge below. */
-interface Waiting {
-  readonly id: string
-  readonly name: string
-  readonly from: Drafted
-  /** What it looks at besides its spec and what lies below. */
-  readonly sees: readonly unknown[]
-  readonly work: (edge: Edge, setting: Setting, instead: Parameters<WorkAgain>[0]) => PartResult
-}
-
-/** What a part of a wall is called: by its place, and by its kind if that has a name. */
-function nameOf(design: Design, spec: WallPart, index: number): string {
-  const place = design.wall.length > 1 ? `Wall ${index + 1}` : 'Wall'
-  const { title, name } = kindOf(spec)
-  const kind = title ? title(spec, design.repeats) : name
-  return kind ? `${place}, ${kind}` : place
-}
-
-function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
-  const [first] = design.wall
-  const kind = first ? mainStitch(first, { gauge, repeats: design.repeats }) : design.base.stitch
-  const colour = first?.colour ?? design.base.colour
-  return {
-    id: 'turnUp', name: 'Turn-up', from: { in: 'turnUp', spec: design.turnUp }, sees: [kind, colour],
-    work: (edge, setting) => turnUp(design.turnUp, kind, colour, edge, setting),
-  }
-}
-
-function waitingWall(design: Design, gauge: Gauge, spec: WallPart, index: number, dividing: boolean): Waiting {
-  const above = looksUp(spec) || dividing ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
-  return {
-    id: spec.id, name: nameOf(design, spec, index), from: { in: 'wall', spec, index }, sees: [design.repeats, index, dividing, ...above],
-    work: (edge, setting, instead) =>
-      workWall(asked(spec, instead), edge, {
-        ...setting, repeats: design.repeats, accepts: accepts(design, index + 1, gauge), ...(dividing ? { dividing } : {}),
-      }),
-  }
-}
 
 /** The next turned round shows the other side of the last one. */
 function turnsAfter(last: Worked | undefined): number {

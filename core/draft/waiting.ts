@@ -1,0 +1,58 @@
+import type { Design, WallPart } from '../design/design'
+import type { Gauge } from '../gauge/gauge'
+import type { PartResult, Setting } from '../part/part'
+import type { Edge } from '../round/edge'
+import { turnUp } from '../wall/turnUp'
+import { kindOf, looksUp, mainStitch, workWall } from '../wall/wall'
+import { accepts } from './accepts'
+import { asked, type WorkAgain } from './goingOn'
+import type { Drafted } from './part'
+
+/*
+ * The parts above the base, each waiting to be worked onto the edge below.
+ */
+
+/** A part waiting to be worked onto the edge below. */
+export interface Waiting {
+  readonly id: string
+  readonly name: string
+  readonly from: Drafted
+  /** What it looks at besides its spec and what lies below. */
+  readonly sees: readonly unknown[]
+  readonly work: (edge: Edge, setting: Setting, instead: Parameters<WorkAgain>[0]) => PartResult
+}
+
+/** What a part of a wall is called: by its place, and by its kind if that has a name. */
+function nameOf(design: Design, spec: WallPart, index: number): string {
+  const place = design.wall.length > 1 ? `Wall ${index + 1}` : 'Wall'
+  const { title, name } = kindOf(spec)
+  const kind = title ? title(spec, design.repeats) : name
+  return kind ? `${place}, ${kind}` : place
+}
+
+/** The turn-up, in the stitch and yarn of what stands on it. */
+export function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
+  const [first] = design.wall
+  const kind = first ? mainStitch(first, { gauge, repeats: design.repeats }) : design.base.stitch
+  const colour = first?.colour ?? design.base.colour
+  return {
+    id: 'turnUp', name: 'Turn-up', from: { in: 'turnUp', spec: design.turnUp }, sees: [kind, colour],
+    work: (edge, setting) => turnUp(design.turnUp, kind, colour, edge, setting),
+  }
+}
+
+/**
+ * A part of the wall.
+ *
+ * @param dividing what lies below is worked: counts that are found come to what everything above accepts
+ */
+export function waitingWall(design: Design, gauge: Gauge, spec: WallPart, index: number, dividing: boolean): Waiting {
+  const above = looksUp(spec) || dividing ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
+  return {
+    id: spec.id, name: nameOf(design, spec, index), from: { in: 'wall', spec, index }, sees: [design.repeats, index, dividing, ...above],
+    work: (edge, setting, instead) =>
+      workWall(asked(spec, instead), edge, {
+        ...setting, repeats: design.repeats, accepts: accepts(design, index + 1, gauge), ...(dividing ? { dividing } : {}),
+      }),
+  }
+}
