@@ -131,7 +131,8 @@ describe('laws of measuring', () => {
         if (!taken) return
         const after = draft(design, before, [], [taken])
         expect(says(after).slice(0, taken.round)).toEqual(says(before).slice(0, taken.round))
-        expect(draft(design, undefined, [], [taken]).start).toEqual(before.start)
+        const { kind, chains } = before.start
+        expect(draft(design, undefined, [], [taken]).start).toMatchObject({ kind, chains })
       }),
       { ...SEED, numRuns: 120 },
     )
