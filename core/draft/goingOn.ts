@@ -60,13 +60,14 @@ function told(result: PartResult, { rise: up, across }: OwnShare): PartResult {
   return {
     ...result,
     size: { ...result.size, height: scaled(height, up), circumference: scaled(circumference, across) },
-    ...(result.rises ? { rises: result.rises.map(cm => cm * up.cm) } : {}),
-    ...(result.arounds ? { arounds: result.arounds.map(cm => cm * across.cm) } : {}),
+    ...(result.rises && up ? { rises: result.rises.map(cm => cm * up.cm) } : {}),
+    ...(result.arounds && across ? { arounds: result.arounds.map(cm => cm * across.cm) } : {}),
   }
 }
 
-/** A length by a share: as sure as the share, once that is known better than the length. */
-function scaled(length: Length, share: Length): Length {
+/** A length by a share, and as sure as that; as it was where the share is not known. */
+function scaled(length: Length, share: Length | undefined): Length {
+  if (!share) return length
   const cm = length.cm * share.cm
   return { cm, plusMinusCm: (cm * share.plusMinusCm) / share.cm }
 }
@@ -75,7 +76,7 @@ function scaled(length: Length, share: Length): Length {
 export function inTexture(spec: unknown, share: OwnShare | undefined, work: WorkAgain): PartResult {
   if (!share) return work()
   const cm = wantedCm(spec)
-  return told(work(cm === undefined ? undefined : { heightCm: within(cm / share.rise.cm) }), share)
+  return told(work(cm === undefined ? undefined : { heightCm: within(cm / (share.rise?.cm ?? 1)) }), share)
 }
 
 function alikeSteps(a: readonly Step[], b: readonly Step[]): boolean {
@@ -138,7 +139,7 @@ export function wentOn(
   const first = again()
   if (cm === undefined || first.rounds.length === 0) return standingOn(first, id, known)
   const height = cm - standing(first, id, rounds, known) + risen(first, 0, rounds)
-  const result = again({ heightCm: within(height / (share?.rise.cm ?? 1)) })
+  const result = again({ heightCm: within(height / (share?.rise?.cm ?? 1)) })
   return standingOn(result.rounds.length < rounds ? again({ rounds }) : result, id, known)
 }
 

@@ -26,8 +26,8 @@ import { holds, type Stop } from './taken'
 
 /** A texture's own size, as a share of what the gauge makes of it: 1 is just that. */
 export interface OwnShare {
-  readonly rise: Length
-  readonly across: Length
+  readonly rise?: Length
+  readonly across?: Length
 }
 
 /** How tall the rounds of a part really are that were worked when the tape was laid. */
@@ -70,7 +70,8 @@ export function shareOf(known: Known, spec: unknown): OwnShare | undefined {
   return known.textures.size > 0 ? known.textures.get(textureOf(spec as WallPart)) : undefined
 }
 
-const NO_SHARE: Length = { cm: 1, plusMinusCm: TEXTURE_SHARE }
+/** Of a side that was not measured yet: just what the gauge makes of it, in doubt. */
+const UNMEASURED: Length = { cm: 1, plusMinusCm: TEXTURE_SHARE }
 
 /** The one stitch that a part is worked in throughout; nothing of a stitch pattern. */
 function onlyStitch({ from, rounds }: DraftPart, design: Design, gauge: Gauge): FabricKind | undefined {
@@ -214,10 +215,10 @@ function refinedBy(known: Known, design: Design, part: DraftPart, { height, widt
   }
   if (part.from.in !== 'wall') return known
   const stitch = gauge[mainStitch(part.from.spec, { gauge, repeats: design.repeats })]
-  const before = shareOf(known, part.from.spec) ?? { rise: NO_SHARE, across: NO_SHARE }
-  const share = {
-    rise: height ? newShare(before.rise, stitch.height, height) : before.rise,
-    across: width ? newShare(before.across, stitch.width, width) : before.across,
+  const before = shareOf(known, part.from.spec)
+  const share: OwnShare = {
+    ...before, ...(height ? { rise: newShare(before?.rise ?? UNMEASURED, stitch.height, height) } : {}),
+    ...(width ? { across: newShare(before?.across ?? UNMEASURED, stitch.width, width) } : {}),
   }
   return { ...known, textures: new Map([...known.textures, [textureOf(part.from.spec), share]]) }
 }
@@ -238,7 +239,7 @@ function stitchesSeen(known: Known, design: Design, part: DraftPart, seen: SeenO
           },
         ]
       : []
-  return [...one('height', share?.rise.cm ?? 1, seen.height), ...one('width', share?.across.cm ?? 1, seen.width)]
+  return [...one('height', share?.rise?.cm ?? 1, seen.height), ...one('width', share?.across?.cm ?? 1, seen.width)]
 }
 
 /** What was seen of a base: as evidence of its stitch, and how it is told from now on. */

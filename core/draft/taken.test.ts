@@ -72,6 +72,8 @@ describe('a bag drafted from what was measured', () => {
     expect(Math.abs(after.parts.at(-1)!.rounds.length - 12)).toBeLessThanOrEqual(1)
     expect(before.parts.at(-1)!.rounds.length).not.toBe(after.parts.at(-1)!.rounds.length)
     expect(after.parts.at(-1)!.size.height.cm).toBeCloseTo(8.2, 0)
+    // Its width was not measured, and is as sure as it was.
+    expect(after.parts.at(-1)!.size.circumference).toEqual(before.parts.at(-1)!.size.circumference)
   })
 
   it('moves the sides with the seam from there on, and the ones already passed', () => {

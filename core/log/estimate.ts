@@ -102,8 +102,3 @@ export function unlogged({ bags, ...figures }: Estimate): Estimate {
   const all = Object.entries(figures).map(([name, value]) => [name, Math.exp(value)])
   return { ...(Object.fromEntries(all) as Omit<Estimate, 'bags'>), bags }
 }
-
-/** Where a figure comes from: the craft, or the maker's own bags. */
-export function sourceWords({ bags }: Pick<Estimate, 'bags'>): string {
-  return bags === 0 ? 'the craft, from memory' : bags === 1 ? 'you: 1 bag' : `you: ${bags} bags`
-}

@@ -115,7 +115,7 @@ export interface BagFacts {
 }
 
 /** Late in a sitting: so many minutes into it. */
-export const LATE_MIN = 45
+const LATE_MIN = 45
 
 /** More points than this no chart needs. */
 const MOST_POINTS = 240

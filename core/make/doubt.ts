@@ -28,20 +28,17 @@ interface Slip {
   readonly label: string
 }
 
+/** The other side of the tape was read, and written down as this one. */
+const INCHES: Slip = { ratio: 1 / CM_PER_INCH, asks: 'did you mean inches?', label: 'It is in inches' }
+
 /** Slips, each with what the measure then is of what it should be. */
-function slips(units: Units): Slip[] {
-  const other = units === 'cm'
-    ? { ratio: 1 / CM_PER_INCH, asks: 'did you mean inches?', label: 'It is in inches' }
-    : { ratio: 1 / CM_PER_INCH, asks: 'did you read the inch side twice, and mean more?', label: 'It is longer' }
-  return [
-    other,
-    { ratio: CM_PER_INCH, asks: 'did you read centimetres, and write inches?', label: 'It was read in centimetres' },
-    { ratio: 10, asks: 'did you mean millimetres?', label: 'It is in millimetres' },
-    { ratio: 0.1, asks: 'is the point in its place?', label: 'Ten times as much' },
-    { ratio: 2, asks: 'did you go all the way round, or over both layers?', label: 'Half of it' },
-    { ratio: 0.5, asks: 'is it half of it, from the middle to the edge?', label: 'Twice as much' },
-  ].filter(({ label }) => units === 'cm' || label !== 'It is longer')
-}
+const SLIPS: readonly Slip[] = [
+  { ratio: CM_PER_INCH, asks: 'did you read centimetres, and write inches?', label: 'It was read in centimetres' },
+  { ratio: 10, asks: 'did you mean millimetres?', label: 'It is in millimetres' },
+  { ratio: 0.1, asks: 'is the point in its place?', label: 'Ten times as much' },
+  { ratio: 2, asks: 'did you go all the way round, or over both layers?', label: 'Half of it' },
+  { ratio: 0.5, asks: 'is it half of it, from the middle to the edge?', label: 'Twice as much' },
+]
 
 function near(ratio: number, to: number): boolean {
   return Math.abs(Math.log(ratio / to)) < NEAR_SHARE
@@ -63,7 +60,8 @@ export function doubt(cm: number, planned: Length, units: Units): Doubt | undefi
   const ratio = cm / planned.cm
   if (Math.abs(Math.log(ratio)) <= Math.max(USUAL_SHARE, 3 * relativeUncertainty(planned))) return undefined
   const is = `${formatCm(cm, units)} is ${shareWords(ratio)} what your swatch says, ${formatCm(planned.cm, units)}`
-  const slip = slips(units).filter(one => near(ratio, one.ratio)).sort((a, b) => off(ratio, a) - off(ratio, b))[0]
+  const slips = units === 'cm' ? [INCHES, ...SLIPS] : SLIPS
+  const slip = slips.filter(one => near(ratio, one.ratio)).sort((a, b) => off(ratio, a) - off(ratio, b))[0]
   if (!slip) return { what: `${is}: lay the tape on again, or count the rounds.` }
   const meant = Math.round((100 * cm) / slip.ratio) / 100
   return { what: `${is}: ${slip.asks}`, instead: { label: `${slip.label}: ${formatCm(meant, units)}`, cm: meant } }

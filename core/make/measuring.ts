@@ -80,6 +80,14 @@ function handlesWords(before: Draft, after: Draft): string {
   return feet(before) === feet(after) ? ' The handles stay.' : ' The handles are placed anew.'
 }
 
+/** How far it reaches held up under its load, where that changes. */
+function hangingWords(before: Draft, after: Draft): string {
+  const [was, now] = [before, after].map(({ sizes }) => sizes.withHandles?.loadedCm)
+  if (was === undefined || now === undefined || Math.abs(now - was) < 0.1) return ''
+  const { units } = before.design
+  return ` Held up with its load it reaches ${formatCm(now, units)}, not ${formatCm(was, units)}.`
+}
+
 function changeWords(list: readonly Redone[]): string {
   if (list.length === 0) return 'no count changes'
   return list.map(({ name, before, now }) => `${name}: ${now} rounds instead of ${before}`).join('; ')
@@ -105,7 +113,8 @@ export function compared(before: Draft, after: Draft, taken: Taken): Measuring {
   const found = planned && 'what' in taken ? `${foundWords(planned, taken.cm, units)}: ` : 'By this: '
   return {
     expected: planned, doubt: planned && 'what' in taken ? doubt(taken.cm, planned.length, units) : undefined, after, redone: changed,
-    words: `${found}${changeWords(changed)}.${handlesWords(before, after)}${yarnWords(before, after)}${stopWords(before, after)}`,
+    words: `${found}${changeWords(changed)}.${handlesWords(before, after)}${hangingWords(before, after)}`
+      + `${yarnWords(before, after)}${stopWords(before, after)}`,
     beside: placedBeside(before, after, taken.round), same: changed.length === 0,
   }
 }

@@ -15,20 +15,34 @@ const AFTER_MS = 1_500
 const RESTS = 4
 
 const waiting = new Set<string>()
+/** Makes that could not be read, or took too long: nobody waits for them again until something happens to them. */
+const unlearnt = new Set<string>()
 let learning = false
 
 /** Works out anew what a make tells. */
 async function learn(id: string, ahead: boolean): Promise<BagFacts | undefined> {
   const { events, upTo } = makes().allEvents(id)
+  let facts: BagFacts | undefined
   try {
-    const facts = await inWorkshop('facts', { events }, ahead)
-    if (facts) logbook().keepFacts(id, upTo, facts)
-    return facts
+    facts = await inWorkshop('facts', { events }, ahead)
+    if (!facts) unlearnt.add(id)
   }
   catch (error) {
-    if (!(error instanceof JobFailed) || error.why === 'too-busy') throw error
+    if (!(error instanceof JobFailed)) throw error
+    if (error.why !== 'too-busy') unlearnt.add(id)
     process.stderr.write(`${error.message}\n`)
-    return undefined
+  }
+  if (facts) keep(id, upTo, facts)
+  return facts
+}
+
+/** Keeps what a make tells; where nothing can be written, it is worked out again when it is asked for. */
+function keep(id: string, upTo: number, facts: BagFacts): void {
+  try {
+    logbook().keepFacts(id, upTo, facts)
+  }
+  catch (error) {
+    process.stderr.write(`lessons were not kept: ${(error as Error).name}\n`)
   }
 }
 
@@ -58,6 +72,7 @@ function go(): void {
 
 /** Has what a make tells worked out soon: something happened to it. */
 export function learnSoon(id: string): void {
+  unlearnt.delete(id)
   waiting.add(id)
   go()
 }
@@ -65,7 +80,7 @@ export function learnSoon(id: string): void {
 /** Has worked out whatever is not that of the last event. */
 export function learnMissing(): void {
   try {
-    for (const { id } of logbook().behind()) waiting.add(id)
+    for (const { id } of logbook().behind()) if (!unlearnt.has(id)) waiting.add(id)
   }
   catch (error) {
     if (!(error instanceof RecordsTrouble)) throw error
@@ -79,7 +94,7 @@ const FEW = 3
 
 /** Has worked out what a few makes tell that somebody wants to see; of many, soon. */
 export async function learnFew(): Promise<void> {
-  const behind = logbook().behind()
+  const behind = logbook().behind().filter(({ id }) => !unlearnt.has(id))
   if (behind.length > FEW) return learnMissing()
   for (const { id } of behind) await factsOf(id)
 }

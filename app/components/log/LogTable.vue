@@ -51,6 +51,9 @@ table { border-collapse: collapse; width: 100%; }
 th { text-align: left; font-weight: 500; padding: 0.28rem 0.8rem 0.28rem 0; vertical-align: top; }
 tbody th { min-width: 7rem; }
 thead th { font-size: 0.84rem; color: var(--soft-ink); white-space: nowrap; }
-td { padding: 0.28rem 0.8rem 0.28rem 0; font-family: var(--figures); letter-spacing: -0.035em; word-spacing: -0.28em; vertical-align: top; white-space: nowrap; }
+td {
+  padding: 0.28rem 0.8rem 0.28rem 0; font-family: var(--figures); letter-spacing: -0.035em; word-spacing: -0.28em; vertical-align: top;
+  white-space: nowrap;
+}
 tbody tr { border-top: 1px solid var(--line); }
 </style>

@@ -152,6 +152,8 @@ select {
   height: 3rem; max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
   border: 1px solid var(--strong-line); border-radius: 0.5rem;
 }
-.doubt { border: 2px solid var(--accent); border-radius: 0.6rem; padding: 0.5rem 0.8rem 0.7rem; display: flex; flex-wrap: wrap; gap: 0.5rem; }
+.doubt {
+  border: 2px solid var(--accent); border-radius: 0.6rem; padding: 0.5rem 0.8rem 0.7rem; display: flex; flex-wrap: wrap; gap: 0.5rem;
+}
 .doubt p { flex: 1 1 100%; margin: 0; font-weight: 560; }
 </style>
