@@ -7,6 +7,7 @@ import { holds, type Taken } from '../draft/taken'
 import type { CountChoice, Lies, MakeEvent } from '../make/event'
 import { expected } from '../make/expected'
 import { MakeLog } from '../make/fold'
+import type { Units } from '../measure/format'
 import { foundIn, type InHand, inHand, progressOf } from '../make/plan'
 import type { MakeState } from '../make/state'
 import type { FabricKind, StitchKind } from '../stitch/dictionary'
@@ -92,6 +93,8 @@ export interface BagFacts {
   readonly share: number
   readonly minutes: number
   readonly sittings: readonly Sitting[]
+  /** What the maker's tape is in. */
+  readonly units: Units
   readonly hookMm: number
   readonly strands: number
   readonly gaugeFrom: 'swatch' | 'craft' | 'you'
@@ -278,12 +281,12 @@ function timelineOf(events: readonly MakeEvent[]): { readonly at: number, readon
 }
 
 /** What the log says of the bag itself, and the maker wrote. */
-type Written = Pick<BagFacts, 'hookMm' | 'strands' | 'gaugeFrom' | 'yarns' | 'forWhom' | 'yarnUsed' | 'notes'>
+type Written = Pick<BagFacts, 'units' | 'hookMm' | 'strands' | 'gaugeFrom' | 'yarns' | 'forWhom' | 'yarnUsed' | 'notes'>
 
 function writtenOf(state: MakeState, plan: Design): Written {
-  const { gauge, yarns } = plan
+  const { gauge, units, yarns } = plan
   return {
-    hookMm: state.wrote.hookMm ?? gauge.hookMm, strands: gauge.strands,
+    units, hookMm: state.wrote.hookMm ?? gauge.hookMm, strands: gauge.strands,
     gaugeFrom: gauge.learnt ? 'you' : gauge.assumed ? 'craft' : 'swatch',
     yarns: yarns.map(({ id, name, colour }) => ({ id, name, colour })), forWhom: state.wrote.forWhom ?? '',
     yarnUsed: state.wrote.yarnUsed ?? '', notes: state.wrote.notes ?? '',

@@ -1,3 +1,4 @@
+import type { Units } from '../measure/format'
 import type { BagFacts, SizeFact } from './facts'
 
 /** A point of what was learnt, bag after bag or along a bag. */
@@ -14,6 +15,7 @@ export interface SizeSaid {
   readonly saidCm: number
   readonly plusMinusCm: number
   readonly cm: number
+  readonly units: Units
 }
 
 /** What all bags tell over time, for charts. */
@@ -42,8 +44,8 @@ export function overTime(bags: readonly BagFacts[]): OverTime {
     along: bags.flatMap(({ name, tension }) => tension.map(({ along, side, cm, swatchCm }) => ({
       bag: name, at: along, side, value: cm / swatchCm,
     }))),
-    sizes: bags.flatMap(({ name, sizes }) => sizes.map(({ what, part, saidCm, plusMinusCm, cm }) => ({
-      bag: name, what: `${part.toLowerCase()} ${SIDES[what]}`, saidCm, plusMinusCm, cm,
+    sizes: bags.flatMap(({ name, units, sizes }) => sizes.map(({ what, part, saidCm, plusMinusCm, cm }) => ({
+      bag: name, what: `${part.toLowerCase()} ${SIDES[what]}`, saidCm, plusMinusCm, cm, units,
     }))),
   }
 }

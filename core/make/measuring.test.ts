@@ -8,7 +8,7 @@ import { doubt } from './doubt'
 import type { Deed, MakeEvent } from './event'
 import { expected, measurable } from './expected'
 import { afterAll, eventOf, MakeLog, stateOf } from './fold'
-import { lastDone, measuring, partMeasured } from './measuring'
+import { compared, lastDone, measuring, partMeasured } from './measuring'
 import { type InHand, inHand } from './plan'
 import { scales, scalesWords } from './scales'
 
@@ -98,6 +98,7 @@ describe('measuring at the hook', () => {
     const taken = { round: 30, strip: { beforeCm: 20, afterCm: 26, widthCm: 3, kg: 2 } }
     const [before, after] = [draft(strap), draft(strap, undefined, [], [taken])]
     expect(after.sizes.withHandles!.loadedCm).not.toBe(before.sizes.withHandles!.loadedCm)
+    expect(compared(before, after, taken).words).toContain('Held up with its load it reaches')
   })
 })
 

@@ -4,6 +4,7 @@ import type { Measure } from '~~/core/design/measured'
 import { CRAFT_SECONDS } from '~~/core/log/craft'
 import { isInside } from '~~/core/log/calibration'
 import { type BagFacts, keyWords } from '~~/core/log/facts'
+import { formatCm, formatLength } from '~~/core/measure/format'
 import { tell } from '~~/core/stitch/tell'
 import { paceChart, roundsChart, sizesChart, yarnChart } from '~/looks/charts'
 import type { Taught } from '~/stores/logbook'
@@ -29,7 +30,8 @@ const yarns = computed(() => props.facts.yarn.map(({ name, grams, saidMetres }) 
   return { name, grams, saidMetres, ...said }
 }))
 const sizeRows = computed(() => sizes.value.map(one => [
-  one.name, `${one.saidCm.toFixed(1)} ± ${one.plusMinusCm.toFixed(1)} cm`, `${one.cm} cm`, isInside(one) ? 'yes' : 'no',
+  one.name, formatLength({ cm: one.saidCm, plusMinusCm: one.plusMinusCm }, props.facts.units), formatCm(one.cm, props.facts.units),
+  isInside(one) ? 'yes' : 'no',
 ]))
 const yarnRows = computed(() => yarns.value.map(({ name, saidMetres, said, grams }) => [
   name, `${Math.round(saidMetres)} m`, said === undefined ? '–' : `${Math.round(said)} g`, `${Math.round(grams)} g`,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { keyWords } from '~~/core/log/facts'
+import { formatCm, formatLength } from '~~/core/measure/format'
 import { tell } from '~~/core/stitch/tell'
 import { alongChart, paceOverTime, sizesChart } from '~/looks/charts'
 import type { Taught } from '~/stores/logbook'
@@ -20,8 +21,8 @@ const lines = computed(() => {
 })
 const along = computed(() => props.taught.overTime.along)
 const sizes = computed(() => props.taught.overTime.sizes.slice(-14).map(one => ({ ...one, name: `${one.bag}: ${one.what}` })))
-const sizeRows = computed(() => sizes.value.map(({ bag, what, saidCm, plusMinusCm, cm }) => [
-  bag, what, `${saidCm.toFixed(1)} ± ${plusMinusCm.toFixed(1)} cm`, `${cm} cm`,
+const sizeRows = computed(() => sizes.value.map(({ bag, what, saidCm, plusMinusCm, cm, units }) => [
+  bag, what, formatLength({ cm: saidCm, plusMinusCm }, units), formatCm(cm, units),
 ]))
 </script>
 

@@ -25,7 +25,7 @@ watch(() => [route.query.a, route.query.b], async (ids) => {
 
 const rows = computed(() => {
   const [a, b] = pages.value
-  return a?.facts && b?.facts ? differences(a.facts, b.facts, 'cm') : []
+  return a?.facts && b?.facts ? differences(a.facts, b.facts, a.facts.units) : []
 })
 const shown = computed(() => rows.value.filter(({ differs }) => differs || !only.value))
 const told = (text: string) => tell(text, { terms: ways.terms, units: 'cm' })
