@@ -1,6 +1,5 @@
 import { formatCm, type Units } from '../measure/format'
-import type { BagFacts } from './facts'
-import { keyWords } from './facts'
+import { type BagFacts, keyWords, SIDE_WORDS } from './facts'
 import { minutesWords } from './time'
 
 /** Something of two bags, side by side. */
@@ -20,7 +19,7 @@ function union(a: readonly string[], b: readonly string[]): string[] {
 }
 
 function sizesOf({ sizes }: BagFacts, units: Units): Map<string, string> {
-  return new Map(sizes.map(({ part, what, rounds, cm }) => [`${part}, ${what} after ${rounds} rounds`, formatCm(cm, units)]))
+  return new Map(sizes.map(({ part, what, rounds, cm }) => [`${part}, ${SIDE_WORDS[what]}`, `${formatCm(cm, units)} (${rounds} rounds)`]))
 }
 
 function pacesOf({ pace }: BagFacts): Map<string, string> {

@@ -45,6 +45,11 @@ export interface SizeFact {
   readonly cm: number
 }
 
+/** What was measured, in a word behind what it was measured of. */
+export const SIDE_WORDS: Readonly<Record<Measure, string>> = {
+  'base-length': 'long', 'base-width': 'across', 'flat-width': 'wide', 'height': 'floor to hook', 'part-height': 'tall',
+}
+
 /** A stitch as large as finished work said, beside the swatch. */
 export interface TensionFact {
   readonly key: string

@@ -1,5 +1,5 @@
 import type { Units } from '../measure/format'
-import type { BagFacts, SizeFact } from './facts'
+import { type BagFacts, SIDE_WORDS } from './facts'
 
 /** A point of what was learnt, bag after bag or along a bag. */
 export interface Point {
@@ -28,10 +28,6 @@ export interface OverTime {
   readonly sizes: readonly SizeSaid[]
 }
 
-const SIDES: Readonly<Record<SizeFact['what'], string>> = {
-  'base-length': 'long', 'base-width': 'across', 'flat-width': 'wide', 'height': 'to the hook', 'part-height': 'tall',
-}
-
 /** What all bags tell over time. */
 export function overTime(bags: readonly BagFacts[]): OverTime {
   const keys = [...new Set(bags.flatMap(({ pace }) => pace.map(({ key }) => key)))]
@@ -45,7 +41,7 @@ export function overTime(bags: readonly BagFacts[]): OverTime {
       bag: name, at: along, side, value: cm / swatchCm,
     }))),
     sizes: bags.flatMap(({ name, units, sizes }) => sizes.map(({ what, part, saidCm, plusMinusCm, cm }) => ({
-      bag: name, what: `${part.toLowerCase()} ${SIDES[what]}`, saidCm, plusMinusCm, cm, units,
+      bag: name, what: `${part.toLowerCase()} ${SIDE_WORDS[what]}`, saidCm, plusMinusCm, cm, units,
     }))),
   }
 }

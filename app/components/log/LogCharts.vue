@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Measure } from '~~/core/design/measured'
 import { CRAFT_SECONDS } from '~~/core/log/craft'
 import { isInside } from '~~/core/log/calibration'
-import { type BagFacts, keyWords } from '~~/core/log/facts'
+import { type BagFacts, keyWords, SIDE_WORDS } from '~~/core/log/facts'
 import { formatCm, formatLength } from '~~/core/measure/format'
 import { tell } from '~~/core/stitch/tell'
 import { paceChart, roundsChart, sizesChart, yarnChart } from '~/looks/charts'
@@ -15,11 +14,8 @@ const props = defineProps<{ facts: BagFacts, taught?: Taught | undefined }>()
 const ways = useWays()
 const told = (text: string) => tell(text, { terms: ways.terms, units: 'cm' })
 const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
-const OF: Record<Measure, string> = {
-  'base-length': 'long', 'base-width': 'across', 'flat-width': 'wide', 'height': 'floor to hook', 'part-height': 'tall',
-}
 
-const sizes = computed(() => props.facts.sizes.map(one => ({ ...one, name: `${one.part}, ${OF[one.what]} (${one.rounds})` })))
+const sizes = computed(() => props.facts.sizes.map(one => ({ ...one, name: `${one.part}, ${SIDE_WORDS[one.what]} (${one.rounds})` })))
 const paces = computed(() => props.facts.pace.map(({ key, kind, minutes, stitches }) => ({
   name: told(keyWords(key)), craft: CRAFT_SECONDS[kind], own: (60 * minutes) / stitches,
 })))

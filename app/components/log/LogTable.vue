@@ -1,10 +1,13 @@
 <script setup lang="ts">
 /** A plain table: what a chart says, in figures. */
-defineProps<{ caption: string, heads: readonly string[], rows: readonly (readonly string[])[] }>()
+defineProps<{ caption: string, heads: readonly string[], rows: readonly (readonly string[])[], wraps?: boolean }>()
 </script>
 
 <template>
-  <div class="wide">
+  <div
+    class="wide"
+    :class="{ wraps }"
+  >
     <table>
       <caption class="only-heard">
         {{ caption }}
@@ -50,6 +53,8 @@ defineProps<{ caption: string, heads: readonly string[], rows: readonly (readonl
 table { border-collapse: collapse; width: 100%; }
 th { text-align: left; font-weight: 500; padding: 0.28rem 0.8rem 0.28rem 0; vertical-align: top; }
 tbody th { min-width: 7rem; }
+.wraps td { white-space: normal; }
+.wraps tbody th { width: 34%; }
 thead th { font-size: 0.84rem; color: var(--soft-ink); white-space: nowrap; }
 td {
   padding: 0.28rem 0.8rem 0.28rem 0; font-family: var(--figures); letter-spacing: -0.035em; word-spacing: -0.28em; vertical-align: top;

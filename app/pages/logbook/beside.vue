@@ -46,6 +46,7 @@ const told = (text: string) => tell(text, { terms: ways.terms, units: 'cm' })
       > only what differs</label>
       <LogTable
         caption="Two bags side by side"
+        wraps
         :heads="['', pages[0]!.name, pages[1]!.name]"
         :rows="shown.map(({ what, a, b }) => [told(what), a, b])"
       />
