@@ -116,5 +116,5 @@ function tellStrip(): void {
 form { display: flex; flex-direction: column; gap: 0.6rem; }
 form + form { margin-top: 1rem; border-top: 1px solid var(--line); padding-top: 0.8rem; }
 .four { display: grid; grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr)); gap: 0.5rem; }
-.four label { justify-content: space-between; }
+.four label { display: grid; grid-template-columns: minmax(0, 1fr) auto 2rem; }
 </style>
