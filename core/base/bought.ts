@@ -71,7 +71,7 @@ function workBought(spec: BoughtSpec, setting: Setting): PartResult {
   const widthCm = spec.shape === 'round' ? spec.lengthCm : Math.min(spec.widthCm, spec.lengthCm)
   const floor: Floor = { shape: spec.shape === 'round' ? 'disc' : 'stadium', length: exactly(spec.lengthCm), width: exactly(widthCm) }
   const steps = inMultiples(multiples, spec.stitch).map(intoHoles)
-  const result = work(inStyle(setting.rounds, setting.turns, spec.stitch, spec.colour, steps), foundation('hole', spec.holes))
+  const result = work(inStyle(setting, 0, spec.stitch, spec.colour, steps), foundation('hole', spec.holes))
   const circumference = times(
     stitch.width,
     multiples.reduce((sum, n) => sum + n, 0),

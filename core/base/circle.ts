@@ -13,7 +13,7 @@ import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type PartSize, type Settin
 import type { Start } from '../part/start'
 import { type Edge, foundation, halves } from '../round/edge'
 import { type Step, each, inOne, repeat } from '../round/step'
-import { inStyle } from '../round/style'
+import { fabricInStyle } from '../round/style'
 import type { Worked } from '../round/worked'
 import type { FabricKind } from '../stitch/dictionary'
 import { type BaseChoice, countsWithin, increasesToTry, offBy } from './choice'
@@ -204,7 +204,7 @@ export function workDisc(spec: DiscSpec, setting: Setting): PartResult {
   if (tooBig) return stopped(middle, size, tooBig)
 
   const { rounds, edge, stop } = workUp(middle, count, setting, i =>
-    inStyle(setting.rounds, setting.turns + i, spec.stitch, spec.colour, circleRound(i + 1, increases, spec.stitch, spec)),
+    fabricInStyle(setting, i, spec.stitch, spec.colour, circleRound(i + 1, increases, spec.stitch, spec)),
   )
   return {
     rounds, edge: foldedAtStart(edge), size,

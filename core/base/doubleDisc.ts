@@ -28,10 +28,11 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
   // Each disc is started afresh, with its right side facing; they are laid together with the wrong sides inside.
   const second = workDisc(spec, setting)
   // The joining round has the right side facing: turned work turns for it only if the disc ended on its wrong side.
-  const turns = last.round.facing === 'wrong'
-  const style = setting.rounds.style === 'turned' && !turns ? 'joined' : setting.rounds.style
+  const turns = last.round.facing === 'wrong' ? 2 : 0
+  const style = setting.rounds.style === 'turned' && turns === 0 ? 'joined' : setting.rounds.style
   const joining = work(
-    inStyle({ ...setting.rounds, style }, turns ? 2 : 0, spec.stitch, spec.colour, [each(spec.stitch, last.edge.count, 'bothLayers')]),
+    inStyle({ turns, rounds: { ...setting.rounds, style } }, 0, spec.stitch, spec.colour, [each(spec.stitch, last.edge.count,
+      'bothLayers')]),
     second.edge,
   )
   const rounds = joining.ok ? [...first.rounds, ...second.rounds, joining.worked] : first.rounds

@@ -12,7 +12,7 @@ import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped } fr
 import type { Start } from '../part/start'
 import { foundationOf, withSides } from '../round/edge'
 import { at, each, inOne, type Step } from '../round/step'
-import { inStyle } from '../round/style'
+import { facingOf, inStyle } from '../round/style'
 import { work } from '../round/work'
 import type { Worked } from '../round/worked'
 import { explain } from '../round/workError'
@@ -192,10 +192,10 @@ export function ovalRounds(
     { kind: 'underside', count: sideStitches }, ...(perEnd > 1 ? [{ kind: 'underside', count: 1 } as const] : []),
   ])
   for (let r = 1; r <= counts.rounds; r++) {
-    const wrong = setting.rounds.style === 'turned' && (setting.turns + r - 1) % 2 === 1
+    const wrong = facingOf(setting, r - 1).facing === 'wrong'
     const { steps, stretches }
       = r === 1 ? firstRound(spec, sideStitches, perEnd) : growEnds(names[r - 2]!, wrong, spec.stitch, groupMultiple(r, spec))
-    const result = work(inStyle(setting.rounds, setting.turns + r - 1, spec.stitch, spec.colour, steps), on)
+    const result = work(inStyle(setting, r - 1, spec.stitch, spec.colour, steps), on)
     if (!result.ok)
       return {
         rounds, stretches: names,

@@ -11,7 +11,7 @@ import { type Edge, foundation, foundationOf, withSides } from '../round/edge'
 import { spreadOver } from '../round/multiples'
 import type { Round } from '../round/round'
 import { at, each, inOne, skip, type Step } from '../round/step'
-import { inStyle, startingChains } from '../round/style'
+import { chainCounts, inStyle, startingChains } from '../round/style'
 import { work } from '../round/work'
 import type { Worked } from '../round/worked'
 import { type BaseChoice, countsWithin, offBy } from './choice'
@@ -81,10 +81,10 @@ export function rectangleFloor(counts: RectangleCounts, stitch: StitchSize): Flo
  * side.
  */
 export function row(setting: Setting, index: number, of: number, kind: BaseStitch, colour: string, steps: readonly Step[]): Round {
-  const counts = setting.rounds.style !== 'spiral' && setting.rounds.startingChainCounts
+  const counts = chainCounts(setting.rounds, kind)
   return {
     steps, colour, join: 'open', facing: (of - index) % 2 === 1 ? 'wrong' : 'right',
-    begin: { chains: startingChains(kind, counts), counts, turn: index > 0 },
+    begin: { chains: startingChains(kind, counts, setting.rounds.startingChains), counts, turn: index > 0 },
   }
 }
 
@@ -157,7 +157,7 @@ function workRectangle(spec: RectangleSpec, setting: Setting): PartResult {
   const { steps, on } = pickUp(spec, counts, perSide)
   const about = work(
     inStyle(
-      { ...setting.rounds, style: setting.rounds.style === 'turned' ? 'joined' : setting.rounds.style },
+      { turns: 0, rounds: { ...setting.rounds, style: setting.rounds.style === 'turned' ? 'joined' : setting.rounds.style } },
       0,
       spec.stitch,
       spec.colour,

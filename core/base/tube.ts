@@ -34,7 +34,7 @@ function workTube(spec: TubeSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const stitches = 'pin' in spec.size ? spec.size.pin.stitches : Math.max(3, Math.round((2 * spec.size.want.flatWidthCm) / stitch.width.cm))
   const { rounds, edge, stop } = workUp(foundation('chain', stitches), 1, setting, () =>
-    inStyle(setting.rounds, setting.turns, spec.stitch, spec.colour, [at('chains', each(spec.stitch, stitches))]),
+    inStyle(setting, 0, spec.stitch, spec.colour, [at('chains', each(spec.stitch, stitches))]),
   )
   const circumference = times(stitch.width, stitches)
   const width = circumference.cm / 2

@@ -49,6 +49,11 @@ const MOST_AT_ONCE = 9
 /** Of a place that says "each", what lies there when it is met. */
 type SortAt = (made: number) => Sort
 
+/** Whether anything is done, or has to be known, before the first stitch. */
+function doesSomething({ chains, along, turn, evens, from }: Opening): boolean {
+  return chains > 0 || along > 0 || turn || evens !== undefined || from !== undefined
+}
+
 /** Goes through a sentence and lays its beats one after the other. */
 class Taking {
   readonly beats: Beat[] = []
@@ -63,7 +68,7 @@ class Taking {
   opening(opening: Opening): void {
     const stands = opening.counts ?? opening.skipped
     const things = stands ? 1 + (opening.counts && opening.counts.spaceChains > 0 ? 1 : 0) : 0
-    if (things === 0 && opening.chains === 0 && opening.along === 0) return
+    if (things === 0 && !doesSomething(opening)) return
     this.lay({ say: 'opening', opening }, things)
   }
 

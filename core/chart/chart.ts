@@ -48,7 +48,7 @@ export const DECREASED = 2
  */
 export function stationOf(made: number, count: number, worked: Worked): number {
   if (worked.round.facing === 'right') return made
-  if (!worked.edge.closed) return count - 1 - made
+  if (!worked.edge.closed || worked.edge.past) return count - 1 - made
   return made === 0 ? 0 : count - made
 }
 

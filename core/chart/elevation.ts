@@ -1,4 +1,6 @@
 import { wayOf } from '../handle/rim'
+import { roundsOfPart } from '../draft/partGauge'
+import { leanOf } from '../round/style'
 import { runAt } from '../round/freeRuns'
 import type { Draft } from '../draft/draft'
 import { aroundOf, type DraftPart, riseOf } from '../draft/part'
@@ -59,18 +61,6 @@ export function frontWay({ parts: [base], sizes: { floor } }: Draft): number {
   return floor.shape === 'rectangle' ? side + Math.min(floor.width.cm, floor.length.cm) / 4 / (floor.length.cm + floor.width.cm) : side
 }
 
-/** Stitches by which the seam has leaned after so many rounds of the wall: the sides of the bag lie so much further along. */
-export function leanedBy(
-  {
-    design: {
-      rounds: { style, leanPerTen = 0 },
-    },
-  }: Draft,
-  rounds: number,
-): number {
-  return style === 'joined' ? (leanPerTen * rounds) / 10 : 0
-}
-
 function turnedBy(ways: Float32Array, by: number): Float32Array {
   return by === 0 ? ways : ways.map(way => withinWay(way - by))
 }
@@ -81,14 +71,15 @@ export function elevation(draft: Draft): Course[] {
   const { floor } = draft.sizes
   const waysIn = waysByPart(draft)
   let bottomCm = 0
-  let risen = 0
+  let leanedBelow = 0
   let moved = 0
   let last: { readonly way: Float32Array, readonly worked: Worked } | undefined
   for (const part of draft.parts) {
     const ways = waysIn.get(part)!
     const arching = part.handles.some(({ aboveCm }) => aboveCm > 0) || courses.at(-1)?.free !== undefined
     moved += part.sidesMoved
-    const leaned = (i: number) => (part === draft.parts[0] ? 0 : leanedBy(draft, risen + i))
+    const lean = part === draft.parts[0] ? 0 : leanOf(roundsOfPart(part.from, draft.design)) / 10
+    const leaned = (i: number) => leanedBelow + lean * i
     part.rounds.forEach((worked, i) => {
       const heightCm = riseOf(part, i)
       const turned = frontWay(draft) + moved + leaned(i) / Math.max(1, worked.edge.count)
@@ -105,7 +96,7 @@ export function elevation(draft: Draft): Course[] {
       bottomCm += heightCm
       last = { way, worked }
     })
-    if (part !== draft.parts[0]) risen += part.rounds.length
+    leanedBelow = leaned(part.rounds.length)
   }
   return courses
 }

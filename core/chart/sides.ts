@@ -2,6 +2,8 @@ import type { Draft } from '../draft/draft'
 import { aroundOf, riseOf } from '../draft/part'
 import type { Worked } from '../round/worked'
 import { wayOf } from '../handle/rim'
+import { roundsOfPart } from '../draft/partGauge'
+import { leanOf } from '../round/style'
 import { waysByPart } from './elevation'
 import type { Ways } from './ways'
 
@@ -28,19 +30,19 @@ function sideWay({ edge, round }: Worked, side: 0 | 1, shift: number, { start, w
 export function sideLines(draft: Draft): readonly [readonly SideSpot[], readonly SideSpot[]] {
   const lines: [SideSpot[], SideSpot[]] = [[], []]
   const hand = draft.design.hands === 'left' ? 1 : -1
-  const lean = draft.design.rounds.style === 'joined' ? (draft.design.rounds.leanPerTen ?? 0) : 0
   let y = 0
-  let risen = 0
+  let leaned = 0
   const ways = waysByPart(draft)
   for (const part of draft.parts.slice(1)) {
-    const leanedBelow = Math.round((lean * risen) / 10)
+    const each = leanOf(roundsOfPart(part.from, draft.design)) / 10
+    const leanedBelow = Math.round(leaned)
     part.rounds.forEach((worked, i) => {
       y -= riseOf(part, i)
-      const shift = Math.round((lean * (risen + i + 1)) / 10) - leanedBelow
+      const shift = Math.round(leaned + each * (i + 1)) - leanedBelow
       for (const side of [0, 1] as const)
         lines[side].push({ x: hand * (sideWay(worked, side, shift, ways.get(part)![i]!) - 0.5) * aroundOf(part, i), y })
     })
-    risen += part.rounds.length
+    leaned += each * part.rounds.length
   }
   return lines
 }

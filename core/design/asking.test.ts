@@ -156,7 +156,7 @@ describe('a new part in the place of one', () => {
   })
 
   it('says what it asks of the count below it', () => {
-    const seen = { gauge: draft(bag).gauge, repeats: bag.repeats }
+    const seen = { gauge: draft(bag).gauge, repeats: bag.repeats, hook: { hookMm: 4, strands: 1 } }
     expect(asksOf({ band: 'groups', size: { pin: { rounds: 1 } }, colour: 'main' }, seen)).toBe(
       'Asks for a multiple of 4, leaves 3 for each 4.',
     )

@@ -11,7 +11,7 @@ import type { TurnUp } from '../wall/turnUp'
 import type { WallSpec } from '../wall/wall'
 
 /** Version of the open design document that this program writes. */
-export const DESIGN_VERSION = 2
+export const DESIGN_VERSION = 3
 
 export const HANDS = ['right', 'left'] as const
 export type Hands = (typeof HANDS)[number]

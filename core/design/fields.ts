@@ -4,6 +4,7 @@ import { between, choice, count, figure, group, idText, length, list, maybe, one
 import { CONTENT_CM, WEIGHT_KG } from '../field/bounds'
 import { type Fields, type GroupField, type LinesField, type Told, told } from '../field/field'
 import type { StretchTest } from '../handle/drop'
+import { roundsFields } from '../kind/inRounds'
 import { FABRIC_KINDS } from '../stitch/dictionary'
 import { hookLabel } from '../stitch/hooks'
 import { WALL_KINDS } from '../wall/kinds'
@@ -95,44 +96,8 @@ export const GAUGE_FIELDS = {
   ),
 } as const
 
-/** How rounds go in a design. */
-function goes(design: object): string {
-  return (design as Design).rounds.style
-}
-
 /** How the maker goes round. */
-export const ROUNDS_FIELDS = {
-  style: choice(
-    'Rounds go',
-    [
-      {
-        value: 'spiral', name: 'in a spiral',
-        does: 'No join; a marker in the first stitch. Leaves a half-step at the top and where the yarn changes.',
-      },
-      {
-        value: 'joined', name: 'joined',
-        does: 'A slip stitch closes each round, the same side facing. Clean V\'s outside; the seam leans steadily.',
-      },
-      { value: 'turned', name: 'joined and turned', does: 'Turned after every join: the seam stays straight and both sides look alike.' },
-    ],
-    { begins: 'joined' },
-  ),
-  startingChainCounts: choice(
-    'At the start of a round',
-    [
-      { value: false, name: 'the chain does not count', does: 'The first stitch goes in the stitch you joined to; leave the chain alone.' },
-      { value: true, name: 'the chain counts as a stitch', does: 'The chain is the first stitch; the next one goes in the next stitch.' },
-    ],
-    { begins: false, when: spec => goes(spec) !== 'spiral' },
-  ),
-  leanPerTen: optional(
-    figure('The seam leaned, in ten rounds', between(-20, 20), 'sts', {
-      usually: between(-6, 6), when: spec => goes(spec) === 'joined',
-      says: 'Stitches that the seam of joined rounds leaned over ten rounds, back from the way they are worked; the bag\'s sides move '
-        + 'with it.',
-    }),
-  ),
-} as const
+export const ROUNDS_FIELDS = roundsFields(design => (design as Design).rounds)
 
 /** A strip of the maker's own, hung up. Under a weight no strip gets shorter: one figure takes the other along. */
 export const STRETCH_FIELDS = {

@@ -33,8 +33,14 @@ function withIds(old: Loose): Loose {
   }
 }
 
+/** From version 2 to 3: the start of a spiral leans as usual where nothing is said; until then it stood straight. */
+function standingStraight(old: Loose): Loose {
+  const { rounds } = old
+  return isObject(rounds) && rounds.style === 'spiral' ? { ...old, rounds: { leanPerTen: 0, ...rounds } } : old
+}
+
 /** What turns a document of version `n` into one of version `n + 1`, at index `n - 1`. */
-const STEPS: readonly ((old: Loose) => Loose)[] = [withIds]
+const STEPS: readonly ((old: Loose) => Loose)[] = [withIds, standingStraight]
 
 /** A design document of any earlier version, brought up to this one; anything else comes back as it was. */
 export function migrate(document: Loose): Loose {

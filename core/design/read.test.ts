@@ -1,3 +1,4 @@
+import { DESIGN_VERSION } from './design'
 import { readFileSync } from 'node:fs'
 import Ajv from 'ajv'
 import fc from 'fast-check'
@@ -141,7 +142,8 @@ describe('reading a design', () => {
   })
 
   it.each([
-    null, 3, 'text', [], {}, { fairHollow: 'swatch' }, { fairHollow: 'design' }, { ...plain(), version: 3 }, { ...plain(), version: 0 },
+    null, 3, 'text', [], {}, { fairHollow: 'swatch' }, { fairHollow: 'design' }, { ...plain(), version: DESIGN_VERSION + 1 },
+    { ...plain(), version: 0 },
     { name: 'somebody else\'s file' },
   ])('refuses %j', (input) => {
     expect(readDesign(input).ok).toBe(false)

@@ -2,7 +2,7 @@ import type { Bounds, Field, Fields, Told, WaysField } from '../field/field'
 import { baseForms } from '../base/base'
 import { CONTENT_KINDS } from '../contents/contents'
 import { gaugeOf } from '../gauge/gauge'
-import type { Keeps } from '../kind/kind'
+import type { Keeps, Seen } from '../kind/kind'
 import { asksWords } from '../part/asks'
 import { beginPart, demandOf, wallKinds } from '../wall/wall'
 import { TURN_UPS } from '../wall/turnUp'
@@ -81,9 +81,11 @@ const KEEPS: Keeps = {
   stitch: 'sc', size: { want: { heightCm: 6 } }, yarn: { colour: 'main' }, repeats: [firstRepeat('own-1')], aroundCm: 40,
 }
 
+const SEEN: Seen = { gauge: gaugeOf(ASSUMED_GAUGE), repeats: KEEPS.repeats, hook: ASSUMED_GAUGE }
+
 /** What a new part of a kind asks and leaves. */
 function asks(band: string): string {
-  const demand = demandOf(beginPart(band, KEEPS), { gauge: gaugeOf(ASSUMED_GAUGE), repeats: KEEPS.repeats })!
+  const demand = demandOf(beginPart(band, KEEPS), SEEN)!
   const { multiple, plus, least = 0 } = demand.asks
   if (demand.steadies) return 'any number; what it leaves does not depend on it'
   const leaves = demand.leaves(multiple + plus) - plus

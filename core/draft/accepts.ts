@@ -1,4 +1,5 @@
 import type { Design } from '../design/design'
+import { seenIn } from '../design/seen'
 import type { Gauge } from '../gauge/gauge'
 import { comesOut } from '../wall/wall'
 
@@ -9,7 +10,7 @@ function mouthDivides({ mouth }: Design, count: number): boolean {
 /** Whether all the parts above one divide when so many stitches come up to them, the mouth included. */
 export function accepts(design: Design, above: number, gauge: Gauge): (count: number) => boolean {
   const rest = design.wall.slice(above)
-  const seen = { gauge, repeats: design.repeats }
+  const seen = seenIn(design, gauge)
   return (count) => {
     const out = comesOut(rest, seen, count)
     if ('stuckAt' in out) return false

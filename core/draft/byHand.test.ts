@@ -10,7 +10,8 @@ import type { Design } from '../design/design'
 import { stacked } from '../design/partIds'
 import { newDesign } from '../design/starter'
 import { fittingWords } from '../fit/fitWords'
-import { facingBelow, offPlace, wayOf } from '../handle/rim'
+import { offPlace, wayOf } from '../handle/rim'
+import { facingBelow } from '../round/style'
 import { formatLength } from '../measure/format'
 import { thread } from '../mouth/threading'
 import { fromNothing } from '../part/part'
@@ -210,9 +211,7 @@ describe('what hangs on the rim', () => {
   })
 
   it('turned work shows the wrong side of every second round, and a place lies the other way about there', () => {
-    const turned = { style: 'turned', startingChainCounts: false } as const
-    expect([0, 1, 2, 3].map(turns => facingBelow({ rounds: turned, turns }))).toEqual(['right', 'right', 'wrong', 'right'])
-    expect(facingBelow({ rounds: { ...turned, style: 'joined' }, turns: 2 })).toBe('right')
+    expect([0, 1, 2, 3].map(turns => facingBelow({ turns }))).toEqual(['right', 'right', 'wrong', 'right'])
     const edge = foundation('stitch', 40)
     expect(wayOf(edge, 10, 'right')).toBe(0.25)
     expect(wayOf(edge, 10, 'wrong')).toBeCloseTo(31 / 40, 9)
@@ -386,7 +385,7 @@ describe('what begins, opens and is laid out', () => {
 
   it('a starting chain counts as the first stitch only of a round that opens with one in the place it stands on', () => {
     const counting = { style: 'joined', startingChainCounts: true } as const
-    const counts = (step: Step) => round(counting, 1, 'dc', 'main', [step]).begin
+    const counts = (step: Step) => round({ rounds: counting, turns: 1 }, 0, 'dc', 'main', [step]).begin
     expect(counts(each('dc', 8))).toMatchObject({ counts: true, chains: 3 })
     expect(counts(each('dc', 8, 'back'))).toMatchObject({ counts: true, chains: 3 })
     expect(counts(each('dc', 8, 'frontPost'))).toMatchObject({ counts: false, chains: 2 })

@@ -215,7 +215,11 @@ describe('the wall as a whole', () => {
     expect(sides()).toEqual([0, 39])
     expect(sides(3)).toEqual([9, 48])
     expect(sides(-3)).toEqual([69, 30])
-    expect(sides(3, 'spiral')).toEqual(sides(undefined, 'spiral'))
+    // A spiral drifts by half a stitch a round (craft 2; common practice, no source): 15 over thirty rounds; turned rounds stand straight.
+    expect(sides(undefined, 'spiral')).toEqual([15, 54])
+    expect(sides(0, 'spiral')).toEqual([0, 39])
+    expect(sides(3, 'spiral')).toEqual([9, 48])
+    expect(sides(3, 'turned')).toEqual(sides(undefined, 'turned'))
   })
 })
 

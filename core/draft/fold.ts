@@ -1,16 +1,20 @@
 import { workBase } from '../base/base'
 import { contentOf, girthCm, roomOf } from '../contents/contents'
 import type { Design } from '../design/design'
+import { seenIn } from '../design/seen'
 import { fromNothing, type PartResult, type Setting } from '../part/part'
 import type { Start } from '../part/start'
 import { type Allowance, allow, BeyondAllowance, within } from '../round/allowance'
 import { type Edge, withSides } from '../round/edge'
+import { leanOf } from '../round/style'
 import type { Worked } from '../round/worked'
 import { mainStitch } from '../wall/wall'
 import { asFound, type Found } from './found'
 import { type Drafted, type DraftPart, isStopped } from './part'
 import { beginsAs, inTexture, keptCounts, wantedCm, wentOn, type WorkAgain } from './goingOn'
 import { type Known, type OwnShare, shareOf } from './known'
+import { goingWords } from './going'
+import { gaugeOfPart, roundsOfPart } from './partGauge'
 import { asPart } from './told'
 import { tooMuch, tooMuchFinding } from './tooMuch'
 import { type Waiting, waitingTurnUp, waitingWall } from './waiting'
@@ -68,19 +72,10 @@ interface Hand {
 
 const NO_START: Start = { kind: 'ring', chains: 0 }
 
-/** The next turned round shows the other side of the last one. */
+/** The next turned round shows the other side of the last one; on rows the yarn is joined anew, with the right side facing. */
 function turnsAfter(last: Worked | undefined): number {
-  if (!last) return 0
+  if (!last || last.round.join === 'open') return 0
   return last.round.facing === 'right' ? 1 : 2
-}
-
-/**
- * How far the bag's sides have moved when so many rounds are done above the base: where the seam leans, the start of the rounds moves
- * back, so the sides lie as many stitches further along (craft 10). Taken from the whole way up, so that it adds up to whole stitches
- * without drifting.
- */
-function shiftedAfter({ style, leanPerTen = 0 }: Design['rounds'], risen: number): number {
-  return style === 'joined' ? Math.round((leanPerTen * risen) / 10) : 0
 }
 
 function moved(edge: Edge, by: number): Edge {
@@ -111,7 +106,8 @@ class Rising {
   start: Start = NO_START
   below = 0
   private last: Worked | undefined
-  private risen = 0
+  /** Stitches that the start of the rounds has leaned, and by how many whole ones the sides are moved for it. */
+  private leaned = 0
   private shifted = 0
   private tallCm = 0
   /** The edge that is really there, where the next round puts a count right. */
@@ -133,12 +129,14 @@ class Rising {
     return this.worked.at(-1)?.part.edge
   }
 
-  private setting(): Setting {
-    const { design, known: { gauge }, worked, tallCm } = this
+  private setting(from: Drafted): Setting {
+    const { design, known, worked, tallCm } = this
+    const rounds = roundsOfPart(from, design)
+    const gauge = from.in === 'turnUp' ? gaugeOfPart(from, design, known.gauge) : known.gauge
     const under = worked.at(-1)?.part
     const floor = worked[0]?.part.size.floor
     return {
-      ...fromNothing(gauge, design.rounds), index: this.below, turns: turnsAfter(this.last),
+      ...fromNothing(gauge, rounds), index: this.below, turns: turnsAfter(this.last),
       ...(under ? { belowCm: under.size.circumference.cm, tallCm } : {}), ...(floor ? { floor } : {}), ...insideAt(design, tallCm),
     }
   }
@@ -148,7 +146,7 @@ class Rising {
     const { name, from, sees } = waiting
     const hand = this.inHand()
     if (hand && hand.rounds >= hand.worked.part.rounds.length && !this.growsOn(hand.worked.part)) return this.put(this.done(hand.worked))
-    const setting = this.setting()
+    const setting = this.setting(from)
     const { belowCm, tallCm, floor, inside } = setting
     const share = from.in === 'wall' ? shareOf(this.known, from.spec) : undefined
     const origin: Origin = {
@@ -187,7 +185,7 @@ class Rising {
     const origin: Origin = { ...worked.origin, saw: [part, base, this.known.gauge, ...this.found] }
     const earlier = this.before?.worked[0]
     if (earlier && alike(earlier.origin, origin)) return earlier
-    const told = this.goneOn(workBase(base, this.setting()))
+    const told = this.goneOn(workBase(base, this.setting(part.from)))
     return { ...worked, origin, part: this.anew(part.id, part.name, part.from, told), real: this.real }
   }
 
@@ -200,7 +198,7 @@ class Rising {
     this.tallCm += part.size.height.cm
     this.real = real
     this.shifted = shifted
-    if (this.worked.length > 1) this.risen += part.rounds.length
+    this.leaned += this.leanedIn(part.from, part.rounds.length)
     return !isStopped(part)
   }
 
@@ -219,13 +217,13 @@ class Rising {
     const left: Allowance = allow(this.allowance.most - this.allowance.made)
     try {
       const part = within(left, () => work(left))
-      return { part, origin, made: left.made, reached: left.reached, real: this.real, shifted: this.shiftedBy(part.rounds.length) }
+      return { part, origin, made: left.made, reached: left.reached, real: this.real, shifted: this.shiftedBy(from, part.rounds.length) }
     }
     catch (beyond) {
       if (!(beyond instanceof BeyondAllowance)) throw beyond
       if (hand) {
         const part = this.kept(hand.worked, hand.rounds, from)
-        return { ...hand.worked, part, origin, shifted: this.shiftedBy(part.rounds.length) }
+        return { ...hand.worked, part, origin, shifted: this.shiftedBy(from, part.rounds.length) }
       }
       const inAll = new BeyondAllowance(this.allowance.made + beyond.made, beyond.asked)
       const finding = tooMuchFinding(this.design, id, from, origin.edge, inAll)
@@ -252,9 +250,9 @@ class Rising {
   /** A part that keeps its counts, since some of its rounds are worked. */
   private kept(worked: WorkedPart, rounds: number, from: Drafted): DraftPart {
     this.real = worked.real
-    const kind = from.in === 'wall' ? mainStitch(from.spec, { gauge: this.known.gauge, repeats: this.design.repeats }) : 'sc'
+    const kind = from.in === 'wall' ? mainStitch(from.spec, seenIn(this.design, this.known.gauge)) : 'sc'
     const [now, then] = [this.known, this.from!.fold.known].map(({ gauge }) => gauge[kind].height.cm)
-    const by = this.shiftedBy(worked.part.rounds.length) - worked.shifted
+    const by = this.shiftedBy(from, worked.part.rounds.length) - worked.shifted
     return keptCounts({ ...worked.part, edge: moved(worked.part.edge, by) }, rounds, this.known, now! / then!)
   }
 
@@ -266,9 +264,25 @@ class Rising {
     return after
   }
 
-  /** How far the sides have moved when a part of so many rounds is done. */
-  private shiftedBy(rounds: number): number {
-    return this.worked.length === 0 ? 0 : shiftedAfter(this.design.rounds, this.risen + rounds)
+  /** Stitches that so many rounds of a part lean; those of a floor lead nowhere. */
+  private leanedIn(from: Drafted, rounds: number): number {
+    return from.in === 'base' ? 0 : (leanOf(roundsOfPart(from, this.design)) * rounds) / 10
+  }
+
+  /**
+   * How far the bag's sides have moved when a part of so many rounds is done: where the seam leans, the start of the rounds moves back, so
+   * the sides lie as many stitches further along (craft 10). Taken from the whole way up, so that it adds up to whole stitches without
+   * drifting.
+   */
+  private shiftedBy(from: Drafted, rounds: number): number {
+    return Math.round(this.leaned + this.leanedIn(from, rounds))
+  }
+
+  /** What is said where a part goes otherwise than the last one that was worked. */
+  private going(from: Drafted, { rounds, pieces = [] }: PartResult): string[] {
+    const under = this.worked.findLast(({ part }) => part.rounds.length > 0)?.part
+    if (!under || rounds.length + pieces.length === 0) return []
+    return goingWords(this.design, from, under.from, this.last?.round.facing === 'wrong', rounds.length > 0)
   }
 
   private anew(id: string, name: string, from: Drafted, result: PartResult): DraftPart {
@@ -276,8 +290,10 @@ class Rising {
       this.start = result.start ?? NO_START
       return asPart(id, name, from, this.below, result)
     }
-    const by = this.shiftedBy(result.rounds.length) - this.shifted
-    return asPart(id, name, from, this.below, { ...result, edge: moved(result.edge, by) })
+    const by = this.shiftedBy(from, result.rounds.length) - this.shifted
+    const going = this.going(from, result)
+    const advice = going.length > 0 ? { advice: [...going, ...(result.advice ?? [])] } : {}
+    return asPart(id, name, from, this.below, { ...result, ...advice, edge: moved(result.edge, by) })
   }
 }
 

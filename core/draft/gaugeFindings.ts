@@ -1,11 +1,12 @@
 import type { Design } from '../design/design'
+import { seenIn } from '../design/seen'
 import type { Gauge } from '../gauge/gauge'
 import type { Finding } from '../part/finding'
 import type { FabricKind } from '../stitch/dictionary'
 import { mainStitch } from '../wall/wall'
 
 function kindsWorked(design: Design, gauge: Gauge): FabricKind[] {
-  return [...new Set([design.base.stitch, ...design.wall.map(spec => mainStitch(spec, { gauge, repeats: design.repeats }))])]
+  return [...new Set([design.base.stitch, ...design.wall.map(spec => mainStitch(spec, seenIn(design, gauge)))])]
 }
 
 function estimated(design: Design, gauge: Gauge): Finding[] {

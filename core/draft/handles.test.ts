@@ -152,7 +152,8 @@ describe('a bag with handles', () => {
       bag([{ band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true, colour: 'main' }, ...wall]),
     )
     const below = parts.find(({ id }) => id === 'part-2')!.edge.count
-    expect(comesOut(wall, { gauge: sizes, repeats: [] }, below)).toEqual({ count: parts.at(-1)!.edge.count, steadied: false })
+    expect(comesOut(wall, { gauge: sizes, repeats: [], hook: { hookMm: 4, strands: 1 } },
+      below)).toEqual({ count: parts.at(-1)!.edge.count, steadied: false })
     expect(parts.at(-1)!.findings.filter(({ weight }) => weight === 'stop')).toEqual([])
   })
 

@@ -4,10 +4,11 @@ import type { Taped } from '../base/form'
 import { pinned } from '../base/sizing'
 import type { BaseSpec } from '../base/base'
 import type { Design, WallPart } from '../design/design'
+import { baseSetting, seenIn } from '../design/seen'
 import type { Gauge } from '../gauge/gauge'
 import { drifted, type Evidence, refine, TAPE_CM, weighted } from '../gauge/refine'
 import { combinedShare, type Length, relativeUncertainty } from '../measure/length'
-import { fromNothing, type PartSize } from '../part/part'
+import type { PartSize } from '../part/part'
 import { PLACE_CODE } from '../round/edge'
 import type { FabricKind } from '../stitch/dictionary'
 import { isPlain, kindOf, mainStitch } from '../wall/wall'
@@ -77,7 +78,7 @@ const UNMEASURED: Length = { cm: 1, plusMinusCm: TEXTURE_SHARE }
 function onlyStitch({ from, rounds }: DraftPart, design: Design, gauge: Gauge): FabricKind | undefined {
   if (from.in === 'base') return from.spec.stitch
   if (from.in !== 'wall') return undefined
-  const kind = mainStitch(from.spec, { gauge, repeats: design.repeats })
+  const kind = mainStitch(from.spec, seenIn(design, gauge))
   if (isPlain(from.spec)) return kind
   const code = rounds[0]?.stitches[0]
   const plain = rounds.every(({ stitches, edge, loops }) =>
@@ -150,7 +151,7 @@ function byRatio(stitch: Length, real: Length | undefined, told: Length | undefi
 /** What a base under the tape says of its stitch. A form says what it makes of a length: of the one measured, and of the one told. */
 function baseEvidence(part: DraftPart, design: Design, gauge: Gauge, stop: Stop): Evidence | undefined {
   if (part.from.in !== 'base') return undefined
-  const setting = fromNothing(gauge, design.rounds)
+  const setting = baseSetting(design, gauge)
   const rounds = stop.round - part.firstRound + 1
   const whole = pinned(part.from.spec, setting, part)
   const done = rounds === part.rounds.length
@@ -214,7 +215,7 @@ function refinedBy(known: Known, design: Design, part: DraftPart, { height, widt
     return { ...known, gauge: refine(gauge, evidence) }
   }
   if (part.from.in !== 'wall') return known
-  const stitch = gauge[mainStitch(part.from.spec, { gauge, repeats: design.repeats })]
+  const stitch = gauge[mainStitch(part.from.spec, seenIn(design, gauge))]
   const before = shareOf(known, part.from.spec)
   const share: OwnShare = {
     ...before, ...(height ? { rise: newShare(before?.rise ?? UNMEASURED, stitch.height, height) } : {}),
@@ -228,7 +229,7 @@ function stitchesSeen(known: Known, design: Design, part: DraftPart, seen: SeenO
   if (part.from.in !== 'wall') return []
   const { gauge } = known
   const only = onlyStitch(part, design, gauge)
-  const kind = only ?? mainStitch(part.from.spec, { gauge, repeats: design.repeats })
+  const kind = only ?? mainStitch(part.from.spec, seenIn(design, gauge))
   const share = shareOf(known, part.from.spec)
   const one = (side: 'width' | 'height', own: number, what: Seen | undefined): StitchSeen[] =>
     what
@@ -252,7 +253,7 @@ function learntOfBase(known: Known, design: Design, part: DraftPart, stop: Stop)
   return {
     known: {
       ...known, gauge: refine(known.gauge, evidence),
-      ...(whole ? { base: pinned(part.from.spec, fromNothing(known.gauge, design.rounds), part) } : {}), learntAt: stop.round,
+      ...(whole ? { base: pinned(part.from.spec, baseSetting(design, known.gauge), part) } : {}), learntAt: stop.round,
     },
     seen: (['width', 'height'] as const).flatMap((side) => {
       const length = sides[side]

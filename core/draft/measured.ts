@@ -4,11 +4,12 @@ import { pinned } from '../base/sizing'
 import type { Design } from '../design/design'
 import { gaugeOf } from '../gauge/gauge'
 import type { Fix } from '../part/finding'
-import { fromNothing } from '../part/part'
+import { baseSetting } from '../design/seen'
 
 /** The finished base measured: its counts pinned, as the swatch alone has them, since that is what was worked. */
-export function baseMeasured({ gauge, rounds, base }: Design, taped: Taped): Fix {
-  const setting = fromNothing(gaugeOf(gauge), rounds)
+export function baseMeasured(design: Design, taped: Taped): Fix {
+  const { base } = design
+  const setting = baseSetting(design, gaugeOf(design.gauge))
   const worked = workBase(base, setting)
   return {
     label: 'Measured base',

@@ -1,4 +1,4 @@
-import type { Design } from '../design/design'
+import type { Design, WallPart } from '../design/design'
 import type { Measure } from '../design/measured'
 import type { StretchTest } from '../handle/drop'
 import type { DraftPart } from './part'
@@ -85,10 +85,17 @@ export function holds({ firstRound, rounds }: DraftPart, round: number): boolean
   return round >= firstRound && round < firstRound + rounds.length
 }
 
+/** A bag whose rounds lean so much, those that go in a way of their own too. */
+function leaning({ rounds, wall, ...design }: Design, leanPerTen: number): Design {
+  const own = (part: WallPart): WallPart =>
+    'goes' in part && part.goes && part.goes.style !== 'turned' ? { ...part, goes: { ...part.goes, leanPerTen } } : part
+  return { ...design, rounds: { ...rounds, leanPerTen }, wall: wall.some(part => own(part) !== part) ? wall.map(own) : wall }
+}
+
 /** A bag as it goes on from there, where what was found out is asked in its design. */
 export function withTaken(design: Design, taken: readonly Taken[]): Design {
   return taken.reduce<Design>((now, one) => {
-    if ('leanPerTen' in one) return { ...now, rounds: { ...now.rounds, leanPerTen: one.leanPerTen } }
+    if ('leanPerTen' in one) return leaning(now, one.leanPerTen)
     return 'strip' in one ? { ...now, stretch: one.strip } : now
   }, design)
 }

@@ -1,4 +1,5 @@
 import type { Design, WallPart } from '../design/design'
+import { roundsOf, seenIn } from '../design/seen'
 import type { Gauge } from '../gauge/gauge'
 import type { PartResult, Setting } from '../part/part'
 import type { Edge } from '../round/edge'
@@ -33,10 +34,11 @@ function nameOf(design: Design, spec: WallPart, index: number): string {
 /** The turn-up, in the stitch and yarn of what stands on it. */
 export function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
   const [first] = design.wall
-  const kind = first ? mainStitch(first, { gauge, repeats: design.repeats }) : design.base.stitch
+  const kind = first ? mainStitch(first, seenIn(design, gauge)) : design.base.stitch
   const colour = first?.colour ?? design.base.colour
   return {
-    id: 'turnUp', name: 'Turn-up', from: { in: 'turnUp', spec: design.turnUp }, sees: [kind, colour],
+    id: 'turnUp', name: 'Turn-up', from: { in: 'turnUp', spec: design.turnUp },
+    sees: [kind, colour, roundsOf(first ?? {}, design.rounds), first?.hook],
     work: (edge, setting) => turnUp(design.turnUp, kind, colour, edge, setting),
   }
 }
@@ -48,11 +50,13 @@ export function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
  */
 export function waitingWall(design: Design, gauge: Gauge, spec: WallPart, index: number, dividing: boolean): Waiting {
   const above = looksUp(spec) || dividing ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
+  const { repeats, hook } = seenIn(design, gauge)
   return {
-    id: spec.id, name: nameOf(design, spec, index), from: { in: 'wall', spec, index }, sees: [design.repeats, index, dividing, ...above],
+    id: spec.id, name: nameOf(design, spec, index), from: { in: 'wall', spec, index },
+    sees: [design.repeats, hook.hookMm, hook.strands, index, dividing, ...above],
     work: (edge, setting, instead) =>
       workWall(asked(spec, instead), edge, {
-        ...setting, repeats: design.repeats, accepts: accepts(design, index + 1, gauge), ...(dividing ? { dividing } : {}),
+        ...setting, repeats, hook, accepts: accepts(design, index + 1, gauge), ...(dividing ? { dividing } : {}),
       }),
   }
 }

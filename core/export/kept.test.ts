@@ -14,6 +14,17 @@ describe('the demo bags come to what was kept of them (npm run documents writes 
   })
 })
 
+describe('the demo bags of version 2 are worked as they were then, round by round', () => {
+  const kept = `${root}tests/kept/version-2`
+  it.each(readdirSync(kept).filter(file => file.endsWith('.txt')))('%s', (file) => {
+    const before = JSON.parse(readFileSync(`${kept}/${file.replace('.txt', '.json')}`, 'utf8')) as Record<string, unknown>
+    expect(before.version).toBe(2)
+    const reading = readDesign(before)
+    const rounds = reading.ok ? keptDraft(reading.document).split('\n').filter(line => /^(Round|Row)s? \d/.test(line)) : []
+    expect(rounds.join('\n')).toBe(readFileSync(`${kept}/${file}`, 'utf8').trim())
+  })
+})
+
 describe('every answer to every question of every kind', () => {
   it('comes to what was kept of it, line by line', () => {
     const kept = readFileSync(`${root}tests/kept/every-answer.txt`, 'utf8').split('\n')

@@ -24,7 +24,7 @@ const oval: BaseSpec = {
 const bag = (over: Partial<Design>): Design => ({
   ...newDesign('Tote'), gauge, base: oval, turnUp: 'plain', wall: [], repeats: REPEATS, ...over,
 })
-const seen = { gauge: setting.gauge, repeats: REPEATS }
+const seen = { gauge: setting.gauge, repeats: REPEATS, hook: { hookMm: 4, strands: 1 } }
 const run = (design: Design, wish: FitWish = { toleranceCm: 1.5, mostAdjusting: 1 }) => fit(design, setting.gauge, wish)
 
 describe('the bases within reach', () => {

@@ -2,11 +2,11 @@ import { baseChoices, type BaseSpec } from '../base/base'
 import type { BaseChoice } from '../base/choice'
 import type { Design, WallPart } from '../design/design'
 import { withParts } from '../design/partIds'
+import { baseSetting, seenIn } from '../design/seen'
 import { fold } from '../draft/fold'
 import { knownBy } from '../draft/known'
 import { isStopped } from '../draft/part'
 import type { Gauge } from '../gauge/gauge'
-import { fromNothing } from '../part/part'
 import { adjustedTo, isAdjusting } from '../wall/adjust'
 import { mainStitch } from '../wall/wall'
 import { type Adjusting, stuckAt, type WallPlan, wallPlans, type WallProblem } from './plans'
@@ -71,16 +71,16 @@ export function bareWall(wall: readonly WallPart[]): WallPart[] {
 }
 
 function problemOf(design: Design, gauge: Gauge, { mostAdjusting }: FitWish): WallProblem {
-  return { wall: bareWall(design.wall), repeats: design.repeats, gauge, mouthDivides: design.mouth?.divides ?? 1, mostAdjusting }
+  return { wall: bareWall(design.wall), seen: seenIn(design, gauge), mouthDivides: design.mouth?.divides ?? 1, mostAdjusting }
 }
 
 /** The wall of a plan: adjusting rounds put in where the plan says, in the stitch and yarn of what lies below. */
-function wallOf({ wall, repeats, gauge }: WallProblem, base: BaseSpec, adjusting: readonly Adjusting[]): WallPart[] {
+function wallOf({ wall, seen }: WallProblem, base: BaseSpec, adjusting: readonly Adjusting[]): WallPart[] {
   return withParts(
     wall,
     adjusting.map(({ before, to }) => {
       const below = wall[before - 1]
-      const stitch = below ? mainStitch(below, { gauge, repeats }) : base.stitch
+      const stitch = below ? mainStitch(below, seen) : base.stitch
       return { at: before, spec: adjustedTo({ pin: { stitches: to } }, stitch, below?.colour ?? base.colour) }
     }),
   )
@@ -144,7 +144,7 @@ function collisionOf(problem: WallProblem, choices: readonly BaseChoice[]): Coll
  * @yields the share of the bases that have been tried, so that a worker can tell how far it is
  */
 export function* searching(design: Design, gauge: Gauge, wish: FitWish): Generator<number, FitResult> {
-  const choices = baseChoices(design.base, fromNothing(gauge, design.rounds), wish.toleranceCm)
+  const choices = baseChoices(design.base, baseSetting(design, gauge), wish.toleranceCm)
   const problem = problemOf(design, gauge, wish)
   const plansFor = wallPlans(problem)
   const best = new Best()

@@ -1,4 +1,5 @@
 import type { Design } from '../design/design'
+import { seenIn } from '../design/seen'
 import { gaugeOf } from '../gauge/gauge'
 import { formatCm, type Units } from '../measure/format'
 import { asksWords } from '../part/asks'
@@ -38,7 +39,7 @@ function asksUpTo(design: Design, at: number): string {
   const wall = bareWall(design.wall)
   const gauge = gaugeOf(design.gauge)
   const said = wall.slice(0, at + 1).flatMap((spec, i) => {
-    const demand = demandOf(spec, { gauge, repeats: design.repeats })
+    const demand = demandOf(spec, seenIn(design, gauge))
     const { multiple, plus } = demand?.asks ?? { multiple: 1, plus: 0 }
     return demand && (multiple > 1 || plus !== 0)
       ? [`wall ${i + 1} asks for ${asksWords(demand.asks)} and leaves ${demand.leaves(multiple + plus) - plus} for each ${multiple}`]

@@ -1,10 +1,9 @@
 import type { WallPart } from '../design/design'
-import type { Gauge } from '../gauge/gauge'
-import type { Repeat } from '../repeat/repeat'
+import type { Seen } from '../kind/kind'
 import { gaps } from '../round/spread'
 import { STITCHES_A_CHANGE } from '../wall/adjust'
 import { divides } from '../part/asks'
-import { demandOf, mainStitch, type WallSpec } from '../wall/wall'
+import { demandOf, mainStitch, ownGauge, type WallSpec } from '../wall/wall'
 
 /** An adjusting round in a plan: before which part of the wall, counted from 0, and from how many stitches to how many. */
 export interface Adjusting {
@@ -24,8 +23,7 @@ export interface WallPlan {
 /** What the wall and the mouth ask, and how much adjusting is allowed. */
 export interface WallProblem {
   readonly wall: readonly WallPart[]
-  readonly repeats: readonly Repeat[]
-  readonly gauge: Gauge
+  readonly seen: Seen
   readonly mouthDivides: number
   /** Adjusting rounds in one plan. */
   readonly mostAdjusting: number
@@ -60,9 +58,8 @@ interface Passage {
   readonly stitchCm: number
 }
 
-function passageOf(spec: WallSpec, { repeats, gauge }: WallProblem): Passage {
-  const seen = { gauge, repeats }
-  const stitchCm = gauge[mainStitch(spec, seen)].width.cm
+function passageOf(spec: WallSpec, { seen }: WallProblem): Passage {
+  const stitchCm = ownGauge(spec, seen)[mainStitch(spec, seen)].width.cm
   const demand = demandOf(spec, seen)
   if (!demand) return { takes: () => false, repeat: 1, gives: count => count, stitchCm }
   return { takes: count => divides(count, demand.asks), repeat: demand.asks.multiple, gives: demand.leaves, stitchCm }
@@ -76,7 +73,7 @@ export function wallPlans(problem: WallProblem): (count: number) => readonly Wal
   const passages = problem.wall.map(spec => passageOf(spec, problem))
   const top: Passage = {
     takes: count => count % problem.mouthDivides === 0, repeat: problem.mouthDivides, gives: count => count,
-    stitchCm: passages.at(-1)?.stitchCm ?? problem.gauge.sc.width.cm,
+    stitchCm: passages.at(-1)?.stitchCm ?? problem.seen.gauge.sc.width.cm,
   }
   const known = new Map<number, readonly WallPlan[]>()
 

@@ -7,7 +7,8 @@ import type { PartResult, Setting, WallSetting } from '../part/part'
 import type { Edge } from '../round/edge'
 import type { FabricKind } from '../stitch/dictionary'
 import type { Placing } from './placing'
-import { asMarked, facingBelow, wayOf } from './rim'
+import { asMarked, wayOf } from './rim'
+import { facingBelow } from '../round/style'
 import { refusedOnHandles } from './unworked'
 
 /** One, or one on each face. */

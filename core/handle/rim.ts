@@ -2,23 +2,14 @@ import type { Finding } from '../part/finding'
 import type { Grip } from '../part/handle'
 import type { Setting } from '../part/part'
 import type { Edge } from '../round/edge'
+import { facingBelow, facingOf } from '../round/style'
 import { markedAnew, type Placing } from './placing'
 
 /** How far round the bag a boundary of an edge lies, from 0 to 1, seen from the right side: turned rounds lie the other way about. */
-export function wayOf({ count, closed }: Edge, boundary: number, facing: 'right' | 'wrong'): number {
-  const slot = facing === 'wrong' ? count - boundary + (closed ? 1 : 0) : boundary
+export function wayOf({ count, closed, past }: Edge, boundary: number, facing: 'right' | 'wrong'): number {
+  const slot = facing === 'wrong' ? count - boundary + (closed && !past ? 1 : 0) : boundary
   const way = slot / count
   return way - Math.floor(way)
-}
-
-/** Which side of the fabric the last round below shows: in turned work every second one the wrong side. */
-export function facingBelow({ rounds, turns }: Pick<Setting, 'rounds' | 'turns'>): 'right' | 'wrong' {
-  return rounds.style === 'turned' && turns > 0 && turns % 2 === 0 ? 'wrong' : 'right'
-}
-
-/** Whether the next round would be turned. */
-export function turnsNext({ rounds, turns }: Pick<Setting, 'rounds' | 'turns'>): boolean {
-  return rounds.style === 'turned' && turns > 0
 }
 
 /** A rim as the maker has it: with its sides where they were marked anew, if they were, and how far round that moved them. */
@@ -28,7 +19,7 @@ export function asMarked(
   sideAt: number | undefined,
 ): { readonly edge: Edge, readonly sidesMoved?: number } {
   if (sideAt === undefined) return { edge }
-  const marked = markedAnew(edge, turnsNext(setting), sideAt)
+  const marked = markedAnew(edge, facingOf(setting, 0).turn, sideAt)
   const facing = facingBelow(setting)
   const moved = wayOf(marked, marked.sides[0], facing) - wayOf(edge, edge.sides[0], facing)
   return { edge: marked, sidesMoved: moved - Math.round(moved) }
@@ -116,10 +107,10 @@ export function gripBetween(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns
 /** How far from the middle of the front a span's middle lies. */
 function middleOf(
   edge: Edge,
-  { rounds, turns }: Pick<Setting, 'rounds' | 'turns'>,
+  setting: Pick<Setting, 'rounds' | 'turns'>,
   { stitches, face }: { readonly stitches: number, readonly face: OnFace },
 ): number {
-  const way = face.feet[0] + stitches / edge.count / 2 - wayOf(edge, edge.sides[0], facingBelow({ rounds, turns }))
+  const way = face.feet[0] + stitches / edge.count / 2 - wayOf(edge, edge.sides[0], facingBelow(setting))
   return Math.abs(way - Math.floor(way) - 0.25)
 }
 

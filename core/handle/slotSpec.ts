@@ -1,6 +1,7 @@
 import { always, between, choice, count, length, pin, want, ways } from '../field/ask'
 import { told } from '../field/field'
 import { type Now, tenths } from '../field/now'
+import { IN_ROUNDS } from '../kind/inRounds'
 import type { PartSpec } from '../kind/kind'
 import type { Demand } from '../part/asks'
 import { ANY } from '../part/asks'
@@ -112,7 +113,7 @@ export function slotFields<const I extends Into>(wide: string, into: I) {
       begins: 1, beside: true, usually: between(0, 4),
       says: 'Rounds above the one that works the chains which draw body and handle together at the corners.',
     }),
-    ...WHERE,
+    ...WHERE, ...IN_ROUNDS,
   } as const
 }
 

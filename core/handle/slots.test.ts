@@ -15,7 +15,8 @@ import { slotsGive, slotsOn, type SlotsSpec } from './slotSpec'
 
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
 const setting: WallSetting = {
-  gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20, repeats: [], accepts: () => true,
+  gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 21, repeats: [], hook: { hookMm: 4, strands: 1 },
+  accepts: () => true,
 }
 const handles: SlotsSpec = {
   band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 3,

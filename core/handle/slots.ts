@@ -114,7 +114,7 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
       code: 'slots-twice', weight: 'stop',
       what: 'The rim below has slots already, and these would be worked on its handles. Take one of the two out.',
     })
-  const round = (i: number, steps: readonly Step[]): Round => inStyle(setting.rounds, setting.turns + i, spec.stitch, spec.colour, steps)
+  const round = (i: number, steps: readonly Step[]): Round => inStyle(setting, i, spec.stitch, spec.colour, steps)
   const turnFirst = round(0, [each(spec.stitch, 1)]).begin.turn
   const found = slotsOn(spec, edge, setting, turnFirst)
   const wide = tooWide(spec, found, edge.count)

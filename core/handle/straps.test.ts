@@ -12,7 +12,8 @@ import { leastRows, stripAlong, stripFromRim } from './strip'
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
 const length = (cm: number) => ({ cm, plusMinusCm: 0 })
 const setting: WallSetting = {
-  gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 20, repeats: [], accepts: () => true, tallCm: 25,
+  gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 20, turns: 21, repeats: [], hook: { hookMm: 4, strands: 1 },
+  accepts: () => true, tallCm: 25,
   floor: { shape: 'stadium', length: length(30), width: length(12) },
 }
 const placed = { stitch: 'sc', nudge: 0, colour: 'main' } as const

@@ -1,7 +1,8 @@
 import type { Fields } from '../field/field'
-import { yarn } from '../field/ask'
+import { between, count, figure, maybe, yarn } from '../field/ask'
 import type { ValuesOf } from '../field/spec'
 import type { Gauge } from '../gauge/gauge'
+import type { Hook } from '../gauge/onHook'
 import type { Demand } from '../part/asks'
 import type { Fix } from '../part/finding'
 import type { PartResult, WallSetting } from '../part/part'
@@ -15,8 +16,25 @@ import type { Texture } from '../texture/texture'
 export const KIND_GROUPS = ['Fabric', 'Mesh', 'Mouth and edge', 'Handles', 'Closures', 'Shaping'] as const
 export type KindGroup = (typeof KIND_GROUPS)[number]
 
+/** The hook and the strands that something is worked with, where they are others than the bag's. */
+export const OWN_HOOK = maybe(
+  'Its hook',
+  {
+    hookMm: figure('Hook', between(0.5, 40), 'mm', { beside: true, usually: between(2, 8) }),
+    strands: count('Strands', between(1, 12), { beside: true, usually: between(1, 3) }),
+  },
+  {
+    without: { name: 'the bag\'s' },
+    having: {
+      name: 'another, or other strands',
+      does: 'Its stitches are taken to be as much larger as the hook is thicker, an estimate, until a swatch of it says better.',
+    },
+    says: 'The hook and the strands that it is worked with, where they are others than the swatch\'s.', begin: { hookMm: 4, strands: 1 },
+  },
+)
+
 /** What every part of a wall says besides what its own kind asks. */
-const COMMON = { colour: yarn() } as const
+const COMMON = { colour: yarn(), hook: OWN_HOOK } as const
 
 /** The spec of a part of the wall, from its kind's fields. */
 export type PartSpec<B extends string, F> = ValuesOf<F & typeof COMMON> & { readonly band: B }
@@ -35,6 +53,8 @@ export interface Keeps {
 export interface Seen {
   readonly gauge: Gauge
   readonly repeats: readonly Repeat[]
+  /** The hook that the gauge is on. */
+  readonly hook: Hook
 }
 
 /** Tools that some kinds need besides fields: how cords run, the maker's own repeat, stripes, where a part goes on the rim. */

@@ -5,7 +5,7 @@ import type { WaysField } from '../field/field'
 import type { InHand } from '../make/plan'
 import type { MakeState } from '../make/state'
 import { relativeUncertainty } from '../measure/length'
-import { fromNothing } from '../part/part'
+import { baseSetting } from '../design/seen'
 import { FABRIC_KINDS, type FabricKind } from '../stitch/dictionary'
 import { kindOf } from '../wall/wall'
 import { NINE_OF_TEN } from './estimate'
@@ -60,7 +60,7 @@ export function asItCameOut({ draft: made, plan }: InHand, state: Pick<MakeState
   const note = [plan.note, state.wrote.notes ?? '', oddCounts(state)].filter(Boolean).join('\n').slice(0, 4000)
   return {
     ...design, name: `${plan.name.slice(0, 60)}, as it came out`, note, gauge: shownGauge(made, plan, state.wrote.hookMm),
-    base: base ? pinned(design.base, fromNothing(made.swatchGauge, design.rounds), base) : design.base,
+    base: base ? pinned(design.base, baseSetting(design, made.swatchGauge), base) : design.base,
     wall: design.wall.map(spec => pinnedPart(spec, made.parts.find(({ id }) => id === spec.id), made)),
   }
 }

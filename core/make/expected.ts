@@ -8,7 +8,7 @@ import { asFarAs } from '../draft/known'
 import { holds } from '../draft/taken'
 import type { Length } from '../measure/length'
 import { relativeUncertainty } from '../measure/length'
-import { fromNothing } from '../part/part'
+import { baseSetting } from '../design/seen'
 import type { Floor } from '../part/floor'
 
 /** What a length of the work should be when so many rounds of the bag are done, and of what. */
@@ -23,7 +23,7 @@ export interface Expected {
 /** The floor when so many of its rounds are worked. */
 function floorAt({ design, stages }: Draft, part: DraftPart, rounds: number): Floor | undefined {
   if (part.from.in !== 'base' || rounds === part.rounds.length) return part.size.floor
-  const setting = fromNothing(stages.fold.known.gauge, design.rounds)
+  const setting = baseSetting(design, stages.fold.known.gauge)
   return workBase(asFarAs(pinned(part.from.spec, setting, part), rounds), setting).size.floor
 }
 

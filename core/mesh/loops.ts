@@ -63,7 +63,7 @@ function finishRound({ finish, colour }: LoopsSpec, setting: Setting, loops: num
   const loop = at('loop', inOne('sc', inLoop))
   const stitch = inStitch > 0 ? (inStitch === 1 ? each('sc', 1) : inOne('sc', inStitch)) : skip(1)
   return inStyle(
-    { ...setting.rounds, style: setting.rounds.style === 'spiral' || !closed ? 'spiral' : 'joined', startingChainCounts: false },
+    { turns: 0, rounds: { style: setting.rounds.style === 'spiral' || !closed ? 'spiral' : 'joined', startingChainCounts: false } },
     0,
     'sc',
     colour,

@@ -23,7 +23,8 @@ const gauge = gaugeOf({
   hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
 })
 const setting: WallSetting = {
-  gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 3, turns: 0, repeats: [], accepts: () => true,
+  gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 3, turns: 0, repeats: [], hook: { hookMm: 4, strands: 1 },
+  accepts: () => true,
 }
 const spec: LoopsSpec = {
   band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 7 } }, size: { pin: { rounds: 8 } }, ends: 'closed', colour: 'main',

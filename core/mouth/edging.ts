@@ -1,4 +1,5 @@
 import type { Fields } from '../field/field'
+import { IN_ROUNDS } from '../kind/inRounds'
 import { type Keeps, kind, type PartKind, type PartSpec } from '../kind/kind'
 import type { Finding } from '../part/finding'
 import type { PartResult, WallSetting } from '../part/part'
@@ -38,7 +39,8 @@ export function edged<const B extends string, const F extends Fields>({
   edging, begins, ...named
 }: Edged<B, F>): PartKind<B, F> & { readonly fields: F } {
   return kind({
-    ...named, group: 'Mouth and edge', shapes: true, sample: { on: 'fabric' }, begins: begins ?? (() => ({})),
+    ...named, fields: { ...named.fields, ...IN_ROUNDS }, group: 'Mouth and edge', shapes: true, sample: { on: 'fabric' },
+    begins: begins ?? (() => ({})),
     demand: (spec: never) => demandOfTexture(edging(spec, true).texture), main: (spec: never) => edging(spec, true).texture.main,
     work: (spec: { readonly colour: string }, edge: Edge, setting: WallSetting) =>
       workEdging(edging(spec as never, placesOf(edge, 'space') > 0), spec.colour, edge, setting),

@@ -1,6 +1,7 @@
 import { between, choice, count, length, maybe, pin, want, ways, yarn } from '../field/ask'
 import { CORD_CM } from '../field/bounds'
 import type { Now } from '../field/now'
+import { IN_ROUNDS } from '../kind/inRounds'
 import { kind, type PartSpec } from '../kind/kind'
 import { times } from '../measure/length'
 import type { Asks } from '../part/asks'
@@ -139,6 +140,7 @@ const fields = {
   cords: maybe('Cords', CORDS_FIELDS, {
     without: { name: 'none' }, having: { name: 'cords' }, lead: 'number', begin: ({ colour }: Answered) => usualCords(colour),
   }),
+  ...IN_ROUNDS,
 } as const
 
 /** A casing: a round of eyelets and the cords that run through it (craft 9). */
@@ -263,7 +265,7 @@ function workEyelets(spec: EyeletsSpec, edge: Edge, setting: Setting): PartResul
   const over = edge.count - eyelets * wide(spec)
   const {
     rounds, edge: top, stop,
-  } = workUp(edge, 1, setting, () => inStyle(setting.rounds, setting.turns, made.kind, spec.colour, stepsFor(made, over, eyelets)))
+  } = workUp(edge, 1, setting, () => inStyle(setting, 0, made.kind, spec.colour, stepsFor(made, over, eyelets)))
   return {
     rounds, edge: top, casing, findings: stop ? [stop] : eyeletFindings(over, mindsSpaces === true && placesOf(edge, 'space') > 0),
     size: { height: gauge[made.kind].height, circumference: times(gauge[made.kind].width, eyelets * wide(spec)) },

@@ -18,7 +18,8 @@ const gauge = gaugeOf({
   hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
 })
 const setting: WallSetting = {
-  gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 3, turns: 0, repeats: [], accepts: () => true,
+  gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 3, turns: 0, repeats: [], hook: { hookMm: 4, strands: 1 },
+  accepts: () => true,
 }
 const casing: EyeletsSpec = { band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main' }
 const cords: CordsSpec = { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour: 'main' }

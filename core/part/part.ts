@@ -1,5 +1,6 @@
 import type { CardId } from '../entry/cards'
 import type { Gauge } from '../gauge/gauge'
+import type { Hook } from '../gauge/onHook'
 import type { Length } from '../measure/length'
 import type { Repeat } from '../repeat/repeat'
 import type { Edge } from '../round/edge'
@@ -39,6 +40,8 @@ export interface Setting {
 /** What a part of the wall knows besides: the maker's own repeats, and which counts all that stands above it can be worked on. */
 export interface WallSetting extends Setting {
   readonly repeats: readonly Repeat[]
+  /** The hook that the gauge is on. */
+  readonly hook: Hook
   readonly accepts: (count: number) => boolean
   /** What lies below is worked: a count that is found comes to what everything above accepts, for there is no going back. */
   readonly dividing?: boolean

@@ -39,6 +39,8 @@ export interface Edge {
   readonly start: number
   /** How many places the edge below has; 0 where there is none. */
   readonly over: number
+  /** Its round began past the join: the place that the join is in was met last. */
+  readonly past?: true
   /** Handles worked in the round; none if left out. */
   readonly free?: readonly FreeRun[]
 }

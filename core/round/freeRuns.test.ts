@@ -34,7 +34,7 @@ const anyEdge = fc
   })
 
 function worked(steps: readonly Step[], on: Edge, style: RoundStyle = 'joined', turns = 1): Edge {
-  const round: Round = inStyle({ style, startingChainCounts: false }, turns, 'sc', 'main', steps)
+  const round: Round = inStyle({ rounds: { style, startingChainCounts: false }, turns }, 0, 'sc', 'main', steps)
   const result = work(round, on)
   if (!result.ok) throw new Error(result.error.code)
   return result.worked.edge

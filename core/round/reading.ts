@@ -1,12 +1,16 @@
 import type { Edge } from './edge'
+import type { Begin } from './round'
 
 /** The order in which a round meets the places of the edge below: a position in it is a *reading*. */
 export class Reading {
   /** The place of reading 0: where the hook stood, or got to by slip stitches along the edge. */
   private readonly start: number
+  private readonly turn: boolean
 
-  constructor(private readonly on: Edge, private readonly turn: boolean, along: number) {
-    this.start = (((on.start + (turn ? -along : along)) % on.count) + on.count) % on.count
+  constructor(private readonly on: Edge, { turn, along = 0, past }: Pick<Begin, 'turn' | 'along' | 'past'>) {
+    const ahead = along + (past ? 1 : 0)
+    this.turn = turn
+    this.start = (((on.start + (turn ? -ahead : ahead)) % on.count) + on.count) % on.count
   }
 
   /** The place at a reading from 0 up to but not with the edge's count. */

@@ -12,6 +12,8 @@ export interface Begin {
   readonly counts: boolean
   /** Whether the work is turned before this round, so that it runs back over the round below. */
   readonly turn: boolean
+  /** Turned work goes past the join and its chain, into the last stitch of the round below: the join's own place is met last. */
+  readonly past?: true
   /** Slip stitches along the edge below to where the round is to start, before anything else; none if left out. */
   readonly along?: number
 }

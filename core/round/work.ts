@@ -21,9 +21,10 @@ import type { WorkError } from './workError'
  *
  * Reading order. Unturned rounds read the edge below as it was made: 0, 1, 2, ... In turned work the round runs back:
  * the join has left the hook at place 0, so the round starts there and then meets the others from the last one down:
- * 0, n-1, n-2, ..., 1. A turned row starts at its very end: n-1, ..., 0. A round of loops is closed half way along its
- * last loop, and the next one starts there: n-1, 0, 1, ... For the hook (hook.ts) a position in reading order
- * is a *reading* (reading.ts turns it into a place); everything that leaves here speaks of places.
+ * 0, n-1, n-2, ..., 1; or past the join (`past`) n-1, ..., 1, 0. A turned row starts at its very end: n-1, ..., 0. A
+ * round of loops is closed half way along its last loop, and the next one starts there: n-1, 0, 1, ... For the hook
+ * (hook.ts) a position in reading order is a *reading* (reading.ts turns it into a place); everything that leaves here
+ * speaks of places.
  *
  * What a step leaves. A stitch, and a stitch drawn together, leaves one place: its top. A run of chains leaves one
  * place too, a space, which remembers its number of chains: the next round may work into the space as a whole, or
@@ -70,7 +71,7 @@ export function work(round: Round, on: Edge): WorkResult {
   // A hook that runs out of places has moved no further than the steps say: what they say is asked for before it begins.
   askFor(movesOf(round.steps))
   const things = new Things(thingsOf(round.steps) + (round.closing ? 1 : 0))
-  const hook = new Hook(on, new Reading(on, round.begin.turn, round.begin.along ?? 0), things)
+  const hook = new Hook(on, new Reading(on, round.begin), things)
   const cameOut = hook.run(round.steps)
   wasMade(things.count)
   if (!cameOut) return { ok: false, error: hook.error! }
@@ -80,7 +81,7 @@ export function work(round: Round, on: Edge): WorkResult {
   const edge: Edge = {
     count, kinds, chains, from, to, sides: apart(hook.carried(0), hook.carried(1), count), closed: round.join !== 'open',
     start: round.closing ? count - 1 : 0, over: on.count,
-    ...(on.free ? { free: carryFree(on, { count, from, to }) } : {}),
+    ...(round.begin.past ? { past: true as const } : {}), ...(on.free ? { free: carryFree(on, { count, from, to }) } : {}),
   }
   return { ok: true, worked: { round, on, edge, stitches, loops, aims } }
 }

@@ -3,10 +3,11 @@ import type { Step } from '../round/step'
 import type { FabricKind } from '../stitch/dictionary'
 import type { Asks, Demand } from '../part/asks'
 
-/** One round of a texture: what opens the round, and its repeat, worked as often as the count holds it. */
+/** One round of a texture: what opens and what closes the round, and its repeat between, worked as often as the count holds it. */
 export interface TextureRound {
   readonly first?: readonly Step[]
   readonly repeat: readonly Step[]
+  readonly last?: readonly Step[]
 }
 
 /** Rounds worked once, then rounds worked over and over. */
@@ -47,11 +48,12 @@ export function always(...repeat: readonly Step[]): Flow {
 }
 
 /** A repeat worked `times` over; one run of plain stitches stays one run. */
-export function workedOver({ first = [], repeat }: TextureRound, times: number): Step[] {
+export function workedOver({ first = [], repeat, last = [] }: TextureRound, times: number): Step[] {
+  if (times === 0) return [...first, ...last]
   const only = repeat.length === 1 ? repeat[0] : undefined
   const run = only?.do === 'stitch' && only.aim !== 'gap' && only.aim !== 'same' ? { ...only, times: only.times * times } : undefined
-  if (only?.do === 'repeat') return [...first, { ...only, times: only.times * times }]
-  return [...first, run ?? { do: 'repeat', times, steps: repeat }]
+  if (only?.do === 'repeat') return [...first, { ...only, times: only.times * times }, ...last]
+  return [...first, run ?? { do: 'repeat', times, steps: repeat }, ...last]
 }
 
 /** Every stitch of steps, with how far it reaches. */

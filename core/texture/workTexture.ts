@@ -4,10 +4,11 @@ import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, wor
 import { type Edge, placesOf } from '../round/edge'
 import type { Round } from '../round/round'
 import type { Loop, Step } from '../round/step'
-import { inStyle } from '../round/style'
+import { fabricInStyle, facingOf, type Going, type Rounds } from '../round/style'
+import { isPlainly, mirrored } from './mirrored'
 import { asksWords, divides, nearestCounts } from '../part/asks'
 import type { Bandlike } from './bandlike'
-import { riseCm, roundOf, type Texture, workedOver } from './texture'
+import { type Flow, riseCm, roundOf, type Texture, workedOver } from './texture'
 
 const OPPOSITE: Partial<Record<Loop, Loop>> = { frontPost: 'backPost', backPost: 'frontPost' }
 
@@ -72,10 +73,23 @@ function fewerRounds(stitches: number): Pick<Finding, 'fix'> {
   return rounds < 1 ? {} : { fix: { label: `Work ${rounds} rounds of it`, changes: [{ path: ['size'], value: { pin: { rounds } } }] } }
 }
 
+/**
+ * How a texture's rounds go, and which they are. Turned rounds that begin where the join is meet the round below from another place each
+ * time, so that a texture which is not the same both ways has rounds of its own for them; from past the join each is the plain mirror of
+ * what it would be unturned, which serves wherever turning begins. What is the same both ways, but of more than one step, begins
+ * at the join.
+ */
+function goingIn(texture: Texture, { rounds, turns }: Setting): { readonly going: Going, readonly past: boolean, readonly flow: Flow } {
+  const going = (firstStitch: Rounds['firstStitch']): Going => ({ turns, rounds: { ...rounds, ...(firstStitch ? { firstStitch } : {}) } })
+  if (rounds.style !== 'turned' || isPlainly(texture)) return { going: { rounds, turns }, past: false, flow: texture.straight }
+  if (!texture.turned) return { going: going('joined'), past: false, flow: texture.straight }
+  const past = rounds.firstStitch === 'last' || (rounds.turnsAfter ?? 0) > 0
+  return { going: going(past ? 'last' : 'joined'), past, flow: past ? texture.straight : texture.turned }
+}
+
 /** Works a band of any texture: its repeat as often as the edge holds it, round upon round. */
 export function workTexture(texture: Texture, spec: Bandlike, edge: Edge, setting: Setting): PartResult {
-  const turned = setting.rounds.style === 'turned'
-  const flow = turned ? (texture.turned ?? texture.straight) : texture.straight
+  const { going, past, flow } = goingIn(texture, setting)
   const width = setting.gauge[texture.main].width
   const rises = [...flow.setUp, ...flow.cycle].map(round => riseCm(round.repeat, setting.gauge))
   const finishRise = texture.finish && riseCm(texture.finish.repeat, setting.gauge)
@@ -105,13 +119,9 @@ export function workTexture(texture: Texture, spec: Bandlike, edge: Edge, settin
   const {
     rounds, edge: top, stop,
   } = workUp(edge, count, setting, (i): Round => {
-    const round = inStyle(
-      setting.rounds,
-      setting.turns + i,
-      texture.main,
-      colourAt(spec, i),
-      workedOver(texture.finish && i === flowing ? texture.finish : roundOf(flow, i), repeats),
-    )
+    const own = texture.finish && i === flowing ? texture.finish : roundOf(flow, i)
+    const steps = workedOver(past && facingOf(going, i).facing === 'wrong' ? mirrored(own) : own, repeats)
+    const round = fabricInStyle(going, i, texture.main, colourAt(spec, i), steps)
     return round.facing === 'wrong' ? { ...round, steps: fromBehind(round.steps) } : round
   })
   return { rounds, edge: top, size, rises: rounds.map((_, i) => riseOf(i).cm), findings: stop ? [stop] : overSpaces(texture, edge) }

@@ -1,5 +1,6 @@
 import { always, between, choice, count, optional, pin, stitch, want, ways } from '../field/ask'
 import { WALL_STITCHES } from '../field/bounds'
+import { IN_ROUNDS } from '../kind/inRounds'
 import { kind, type PartSpec } from '../kind/kind'
 import { times } from '../measure/length'
 import { ANY, type Demand } from '../part/asks'
@@ -7,7 +8,7 @@ import type { Finding } from '../part/finding'
 import { type PartResult, stopped, type WallSetting, workUp } from '../part/part'
 import { changeEvenly, mostChange } from '../round/changes'
 import type { Edge } from '../round/edge'
-import { inStyle } from '../round/style'
+import { fabricInStyle } from '../round/style'
 import type { FabricKind } from '../stitch/dictionary'
 import { SOLID_STITCHES } from './solid'
 
@@ -64,6 +65,7 @@ const fields = {
       },
     ),
   ),
+  ...IN_ROUNDS,
 } as const
 
 /** A plain round with increases or decreases spread over it, so that what comes above divides (craft 7). */
@@ -115,7 +117,7 @@ function workAdjust(spec: AdjustSpec, edge: Edge, setting: WallSetting): PartRes
   const {
     rounds, edge: top, stop,
   } = workUp(edge, 1, setting, () =>
-    inStyle(setting.rounds, setting.turns, spec.stitch, spec.colour, changeEvenly(edge.count, change, spec.stitch, spec)),
+    fabricInStyle(setting, 0, spec.stitch, spec.colour, changeEvenly(edge.count, change, spec.stitch, spec)),
   )
   const steep: Finding[]
     = edge.count / Math.abs(change) < STITCHES_A_CHANGE

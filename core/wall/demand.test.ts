@@ -10,7 +10,7 @@ import type { RoundStyle } from '../round/style'
 import { demandOf, kindOf, looksUp, wallKinds, type WallSpec, workWall } from './wall'
 
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } })
-const seen = { gauge, repeats: REPEATS }
+const seen = { gauge, repeats: REPEATS, hook: { hookMm: 4, strands: 1 } }
 const styles = fc.constantFrom<RoundStyle>('spiral', 'joined', 'turned')
 
 /** A count that a part can be worked on, near to one. */
@@ -29,7 +29,8 @@ describe('what a part leaves of a count', () => {
       if (count === undefined) return
       const edge = withSides(foundation('stitch', count), halves(count))
       const { edge: top, findings } = workWall(spec, edge, {
-        gauge, rounds: { style, startingChainCounts }, index: 1, turns: 1, belowCm: count / 2, repeats: REPEATS, accepts: () => true,
+        gauge, rounds: { style, startingChainCounts }, index: 1, turns: 1, belowCm: count / 2, repeats: REPEATS, hook: { hookMm: 4,
+          strands: 1 }, accepts: () => true,
       })
       if (findings.some(({ weight }) => weight === 'stop')) return
       worked++

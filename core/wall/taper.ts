@@ -2,6 +2,7 @@ import { between, choice, count, length, pin, stitch, want, ways } from '../fiel
 import { AROUND_CM, HEIGHT_CM, PINNED_ROUNDS, WALL_STITCHES } from '../field/bounds'
 import { tenths } from '../field/now'
 import type { StitchSize } from '../gauge/gauge'
+import { IN_ROUNDS } from '../kind/inRounds'
 import { kind, type PartSpec } from '../kind/kind'
 import { tape } from '../stitch/tell'
 import { times } from '../measure/length'
@@ -9,7 +10,7 @@ import type { Finding } from '../part/finding'
 import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type WallSetting, stopped, workUp } from '../part/part'
 import { changeEvenly, mostChange } from '../round/changes'
 import type { Edge } from '../round/edge'
-import { inStyle } from '../round/style'
+import { fabricInStyle } from '../round/style'
 import { STITCHES_A_CHANGE, nearestAccepted } from './adjust'
 import { ANY } from '../part/asks'
 import { STRIPES } from './textured'
@@ -54,7 +55,7 @@ const fields = {
     ],
     { begins: false },
   ),
-  stripes: STRIPES,
+  stripes: STRIPES, ...IN_ROUNDS,
 } as const
 
 /** A plain band that draws in or opens out to a wanted circumference over its height (craft 7, shaping). */
@@ -133,9 +134,9 @@ function workTaper(spec: TaperSpec, edge: Edge, setting: WallSetting): PartResul
   } = workUp(edge, count, setting, (i, on) => {
     const change = counts[i]! - on.count
     const halfGapFirst = change !== 0 && changing++ % 2 === 1
-    return inStyle(
-      setting.rounds,
-      setting.turns + i,
+    return fabricInStyle(
+      setting,
+      i,
       spec.stitch,
       colourAt(spec, i),
       changeEvenly(on.count, change, spec.stitch, { mirrored: spec.mirrored, halfGapFirst }),

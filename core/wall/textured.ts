@@ -3,6 +3,7 @@ import { HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
 import type { Fields } from '../field/field'
 import { tenths } from '../field/now'
 import type { Gauge } from '../gauge/gauge'
+import { IN_ROUNDS } from '../kind/inRounds'
 import { type Keeps, kind, type KindGroup, type PartKind, type PartSpec, type Sample, type Tool } from '../kind/kind'
 import { times } from '../measure/length'
 import { type PartResult, stopped, type WallSetting } from '../part/part'
@@ -49,7 +50,7 @@ export const STRIPES = optional(
   }),
 )
 
-const BANDED = { size: HEIGHT, stripes: STRIPES } as const
+const BANDED = { size: HEIGHT, stripes: STRIPES, ...IN_ROUNDS } as const
 
 /** A band of a stitch pattern: what its kind says besides the pattern. */
 interface Textured<B extends string, F extends Fields, S = PartSpec<B, F & typeof BANDED>> {

@@ -19,7 +19,7 @@ const gauge = gaugeOf({
   hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
 })
 const setting = (style: RoundStyle = 'joined', startingChainCounts = false): WallSetting => ({
-  gauge, rounds: { style, startingChainCounts }, index: 3, turns: 1, repeats: [], accepts: () => true,
+  gauge, rounds: { style, startingChainCounts }, index: 3, turns: 1, repeats: [], hook: { hookMm: 4, strands: 1 }, accepts: () => true,
 })
 
 /** A round of single crochet over as many, so that long stitches have something to reach. */

@@ -3,7 +3,7 @@ import type { Finding, Fix } from '../part/finding'
 import { type PartResult, type Setting, workUp } from '../part/part'
 import type { Edge } from '../round/edge'
 import { each, type Loop } from '../round/step'
-import { inStyle } from '../round/style'
+import { fabricInStyle } from '../round/style'
 import type { Worked } from '../round/worked'
 import type { FabricKind } from '../stitch/dictionary'
 
@@ -55,7 +55,7 @@ export function turnUp(spec: TurnUp, kind: FabricKind, colour: string, edge: Edg
   if (!loop) return { rounds: [], edge, size: { height: times(stitch.height, 0), circumference }, findings: [] }
   const {
     rounds, edge: top, stop,
-  } = workUp(edge, 1, setting, (i, on) => inStyle(setting.rounds, setting.turns + i, kind, colour, [each(kind, on.count, loop)]))
+  } = workUp(edge, 1, setting, (i, on) => fabricInStyle(setting, i, kind, colour, [each(kind, on.count, loop)]))
   return {
     rounds, edge: top, size: { height: stitch.height, circumference },
     findings: stop ? [{ ...stop, fix: PLAINLY }] : foldFindings(rounds[0]!),

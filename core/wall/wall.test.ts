@@ -15,7 +15,8 @@ import { colourAt, roundsForHeight } from '../texture/workTexture'
 
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } })
 const setting: WallSetting = {
-  gauge, rounds: { style: 'turned', startingChainCounts: false }, index: 3, turns: 3, repeats: [], accepts: () => true,
+  gauge, rounds: { style: 'turned', startingChainCounts: false }, index: 3, turns: 3, repeats: [], hook: { hookMm: 4, strands: 1 },
+  accepts: () => true,
 }
 const edge = foundation('stitch', 78)
 const band = (over: Partial<SolidSpec>, on = edge) =>
@@ -206,7 +207,7 @@ describe('a stack, without working it', () => {
           }
           on = top
         }
-        const told = comesOut(wall, { gauge: setting.gauge, repeats: REPEATS }, count)
+        const told = comesOut(wall, { gauge: setting.gauge, repeats: REPEATS, hook: { hookMm: 4, strands: 1 } }, count)
         fc.pre(!(stuckAt >= 0 && ['taper', 'adjust'].includes(wall[stuckAt]!.band)))
         // A taper to so many stitches ends what comes up from below: what stands above it is not looked at.
         const steadied = wall.findIndex(({ band }) => band === 'taper')

@@ -1,6 +1,8 @@
 import { begun } from '../kind/begin'
 import type { AnyKind, Keeps, PartKind, Seen } from '../kind/kind'
 import type { Fields } from '../field/field'
+import type { Gauge } from '../gauge/gauge'
+import { gaugeOnHook, type Hook } from '../gauge/onHook'
 import { type Demand, divides } from '../part/asks'
 import type { PartResult, WallSetting } from '../part/part'
 import type { Edge } from '../round/edge'
@@ -29,12 +31,17 @@ export function kindOf({ band }: { readonly band: string }): WallKind {
 
 /** Works any part of a wall onto an edge. */
 export function workWall(spec: WallSpec, edge: Edge, setting: WallSetting): PartResult {
-  return kindOf(spec).work(spec, edge, setting)
+  return kindOf(spec).work(spec, edge, { ...setting, gauge: ownGauge(spec, setting) })
+}
+
+/** The gauge that a part is worked in: the bag's, or that of a hook of its own. */
+export function ownGauge(spec: object, seen: Pick<Seen, 'gauge' | 'hook'>): Gauge {
+  return gaugeOnHook(seen.gauge, seen.hook, (spec as { readonly hook?: Hook }).hook)
 }
 
 /** What a part asks of the count below, and what it leaves; nothing of one that cannot be worked. */
 export function demandOf(spec: WallSpec, seen: Seen): Demand | undefined {
-  return kindOf(spec).demand(spec, seen)
+  return kindOf(spec).demand(spec, { ...seen, gauge: ownGauge(spec, seen) })
 }
 
 /** The stitch that a part of a wall is mostly worked in. */

@@ -29,7 +29,7 @@ export class Spoken {
   /** Gathers what a round's sentence says. */
   sentence({ opening, clauses, ending, count }: Sentence): void {
     if (opening.chains > 0) this.kinds.add('ch')
-    if (opening.along > 0) this.kinds.add('slst')
+    if (opening.along > 0 || opening.evens) this.kinds.add('slst')
     if (opening.counts) this.kinds.add(opening.counts.kind)
     if (opening.skipped) this.passes('ch')
     if (opening.from) this.begs = true

@@ -50,7 +50,8 @@ describe('the rounds of slots, as makers write them', () => {
 
   it('in a spiral and UK terms, around the chain', () => {
     expect(
-      lastRounds(bag({ ...slots, number: 1, into: 'over', corners: 0 }, { style: 'spiral', startingChainCounts: false }), 'uk'),
+      lastRounds(bag({ ...slots, number: 1, into: 'over', corners: 0 }, { style: 'spiral', startingChainCounts: false, leanPerTen: 0 }),
+        'uk'),
     ).toEqual([
       'Dc in next 8 sts, ch 32, miss next 16 sts, dc in next 40 sts (48 sts, 1 ch-32 sp)',
       'Dc in next 8 sts, 32 dc in the ch-loop over the slot, dc in next 40 sts (80 sts)', 'Dc in each st around (80 sts)',

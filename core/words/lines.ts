@@ -47,6 +47,27 @@ function colourNote(draft: Draft, index: number): string | undefined {
   return `change to ${name(change.to)} on the last pull-through. ${old}`
 }
 
+/** What rounds of a bag do at their start: some count their chain, some are turned. */
+interface Starts {
+  readonly counts: boolean
+  readonly turns: boolean
+}
+
+const starts = new WeakMap<Draft, Starts>()
+
+/** What a draft's rounds do at their start; looked at once a draft. */
+function startsOf(draft: Draft): Starts {
+  let found = starts.get(draft)
+  if (!found) {
+    const joined = draft.rounds.filter(({ worked }) => worked.round.join === 'slip')
+    found = {
+      counts: joined.some(({ worked }) => worked.round.begin.counts), turns: joined.some(({ worked }) => worked.round.begin.turn),
+    }
+    starts.set(draft, found)
+  }
+  return found
+}
+
 const known = new WeakMap<Draft, ReadonlyMap<number, YarnChange>>()
 
 /** A draft's changes of yarn by the index of the first round in the new one; worked out once a draft. */
@@ -72,11 +93,10 @@ function countsOf({ count }: Sentence): Pick<PatternLine, 'count' | 'stitches' |
 /** A round of a part as a line, with its sentence. */
 export function saidLine(draft: Draft, part: DraftPart, round: DraftRound, manner: Manner): SaidLine {
   const { worked, number } = round
-  const { rounds } = draft.design
+  const { counts, turns } = startsOf(draft)
   const before = draft.rounds[number - 2]?.worked
   const sentence = sentenceOf(worked, {
-    start: draft.start, ...(before ? { before } : {}), othersCount: rounds.startingChainCounts && worked.round.join === 'slip',
-    othersTurn: rounds.style === 'turned',
+    start: draft.start, ...(before ? { before } : {}), othersCount: counts && worked.round.join === 'slip', othersTurn: turns,
   })
   const across = worked.round.join === 'open'
   const note = [markerNote(part, round), part.notes?.[number - part.firstRound]].filter(Boolean).join(' ')

@@ -35,16 +35,20 @@ function stylesIn(draft: Draft): { readonly joined: boolean, readonly spiral: bo
   }
 }
 
-function startingChain({ design, rounds }: Draft): string[] {
+function startingChain({ rounds }: Draft): string[] {
   const joined = rounds.filter(({ worked }) => worked.round.join === 'slip')
   const counting = joined.filter(({ worked }) => worked.round.begin.counts).length
   const counts
     = 'The starting chain counts as the first stitch: it stands on the stitch you joined to, so the next stitch goes in '
       + 'the next one. The join at the end of the round goes in the top of that chain.'
+  const past
+    = 'The starting chain does not count. After turning pass over it and over the join: the first stitch goes in the last stitch of the '
+      + 'round '
+      + 'before, and the last one in the stitch that was joined to.'
   const not
     = 'The starting chain does not count: the first stitch goes in the stitch you joined to. Do not work into the chain or '
       + 'the join.'
-  if (!design.rounds.startingChainCounts || counting === 0) return [not]
+  if (counting === 0) return [joined.some(({ worked }) => worked.round.begin.past) ? past : not]
   return counting === joined.length
     ? [counts]
     : [`${counts} Where a round says that its chain does not count, its first stitch goes `

@@ -13,6 +13,9 @@ export type ReadRound = Pick<Round, 'steps' | 'begin' | 'join' | 'closing'>
 /** A round read, or what in its words could not be. */
 export type RoundRead = { readonly ok: true, readonly round: ReadRound } | { readonly ok: false, readonly what: string }
 
+const EVENS = /^(?:sl st|ss) in next (?:st|ch-sp) to even the step; /i
+const TURNED = /^turn; /i
+const PAST = /^beg (?:in|at) last (?:st|ch-sp) of the round before: /i
 const ALONG = /^(turn, )?(?:sl st|ss) in next (?:st|(\d+) sts) to the new start; /i
 const SKIPPED = /^(?:sk|miss) \d+ chs? \(counts? as first ([a-z ]+)\); /i
 const CHAINS = /^ch (\d+)(?: \((?:does not count|counts as first ([a-z ]+?)(?: and ch (\d+))?)\))?(?:(, turn)|, do not turn)?; /i
@@ -48,10 +51,13 @@ function opening(words: string, terms: Terms): Opened {
     if (found) body = body.slice(found[0].length)
     return found
   }
+  take(EVENS)
   const along = take(ALONG)
   const skipped = take(SKIPPED)
   const chains = take(CHAINS)
-  take(BEGINS)
+  const turned = chains ? undefined : take(TURNED)
+  const past = take(PAST)
+  if (!past) take(BEGINS)
   const counted = chains?.[2] ?? skipped?.[1]
   const space = Number(chains?.[3] ?? 0)
   const kind = counted === undefined ? undefined : kindOf(counted, terms)
@@ -59,7 +65,9 @@ function opening(words: string, terms: Terms): Opened {
   if (space > 0) first.push({ do: 'chain', chains: space })
   // What is left of an increase goes into the chain that the skipped ones stand on.
   if (skipped) body = body.replace(IN_FIRST_CHAIN, ' in same st')
-  const begin = beginOf(chains, along, space, counted !== undefined)
+  const begin = {
+    ...beginOf(chains, along, space, counted !== undefined), ...(turned ? { turn: true } : {}), ...(past ? { past: true as const } : {}),
+  }
   return { begin, first, body, ...(counted !== undefined && !kind ? { unknown: counted } : {}) }
 }
 

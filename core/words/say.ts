@@ -186,8 +186,11 @@ function countsWords({ counts, saysUncounted }: Opening, terms: Terms): string {
   return ` (counts as first ${stitchName(counts.kind, terms).abbreviation}${also})`
 }
 
-function fromWords({ from, along }: Opening): string {
+function fromWords({ from, along }: Opening, slip: string): string {
   if (!from) return ''
+  if (from.at === 'last') return `beg ${from.into ? 'in' : 'at'} last ${placesOf(from.sort, 1)} of the round before: `
+  if (from.at === 'even') return `beg ${from.into ? 'in same' : 'at the'} ${placesOf(from.sort, 1)} ${from.into ? 'as' : 'of'} this `
+    + `${slip}: `
   if (from.at === 'slip') return from.into ? 'beg in same st as last of these: ' : 'beg at that st: '
   if (from.at === 'first') return `beg ${from.into ? 'in' : 'at'} first ${placesOf(from.sort, 1)}: `
   return along > 0 ? '' : `beg ${from.into ? 'in same' : 'at the'} ${placesOf(from.sort, 1)} ${from.into ? 'as' : 'of the'} join: `
@@ -195,9 +198,10 @@ function fromWords({ from, along }: Opening): string {
 
 /** What is done before the first stitch, each piece followed by a mark; nothing if there is nothing. */
 export function openingWords(opening: Opening, { terms }: Speech): string {
-  const { along, turn, chains, skipped, saysNoTurn } = opening
+  const { along, turn, chains, skipped, saysNoTurn, evens } = opening
   const slip = stitchName('slst', terms).abbreviation
   const parts: string[] = []
+  if (evens) parts.push(`${slip} in next ${placesOf(evens, 1)} to even the step`)
   if (along > 0) parts.push(`${turn ? 'turn, ' : ''}${slip} in next ${along === 1 ? 'st' : `${along} sts`} to the new start`)
   if (skipped) {
     const first = stitchName(skipped.kind, terms).abbreviation
@@ -210,7 +214,8 @@ export function openingWords(opening: Opening, { terms }: Speech): string {
     const turning = turn && along === 0 ? ', turn' : saysNoTurn ? ', do not turn' : ''
     parts.push(`ch ${chains}${countsWords(opening, terms)}${turning}`)
   }
-  return parts.map(part => `${part}; `).join('') + fromWords(opening)
+  else if (turn && along === 0) parts.push('turn')
+  return parts.map(part => `${part}; `).join('') + fromWords(opening, slip)
 }
 
 /** How a round ends, behind a mark; nothing if it goes on. */

@@ -90,6 +90,8 @@ export type Clause = Working | Drawing | Skipping | Chaining | Repeating
 
 /** How a round gets up to its height, and where it begins. */
 export interface Opening {
+  /** A slip stitch into the place at the hook, before anything else, evens the step that a spiral leaves. */
+  readonly evens?: Sort
   /** Slip stitches along the edge below to the new start, before anything else. */
   readonly along: number
   readonly chains: number
@@ -103,7 +105,7 @@ export interface Opening {
   /** Chains of the foundation passed over, that stand for the first stitch. */
   readonly skipped?: { readonly chains: number, readonly kind: StitchKind }
   /** Where the first stitch goes, where that must be said. */
-  readonly from?: { readonly at: 'join' | 'first' | 'slip', readonly sort: Sort, readonly into: boolean }
+  readonly from?: { readonly at: 'join' | 'first' | 'slip' | 'even' | 'last', readonly sort: Sort, readonly into: boolean }
 }
 
 /** The stitch that a round is joined to, as it was worked. */

@@ -1,6 +1,7 @@
 import { type Start, traitsOf } from '../part/start'
 import { type Edge, PLACE_CODE, placesOf } from '../round/edge'
 import { Reading } from '../round/reading'
+import type { Begin, Round } from '../round/round'
 import type { Step, StitchStep } from '../round/step'
 import { kindAt, type Worked } from '../round/worked'
 import { AIMS, LOOPS } from '../round/step'
@@ -87,14 +88,29 @@ function worksHere(clause: Clause, here: 'st' | 'space'): boolean {
   return (sortOf(clause) === 'space') === (here === 'space')
 }
 
+/** What lies where a round begins. */
+function sortAtHook(on: Edge, begin: Pick<Begin, 'turn' | 'along' | 'past'>): 'st' | 'space' {
+  return on.kinds[new Reading(on, begin).placeAt(0)] === PLACE_CODE.space ? 'space' : 'st'
+}
+
+/** Whether a joined round stands on a spiral, whose step is evened first. */
+function evensStep({ join, begin }: Round, on: Edge, { before }: Context): boolean {
+  return join === 'slip' && !begin.along && on.from[0] !== -1 && before?.round.join === 'spiral' && !before.round.closing
+}
+
 /** Where the first stitch goes, where the maker must be told: after a join, and at the start of a row. */
-function fromWhere({ round: { begin, join }, on }: Worked, clauses: readonly Clause[], { before }: Context): Opening['from'] {
+function fromWhere({ round, on }: Worked, clauses: readonly Clause[], context: Context): Opening['from'] {
+  const { begin, join } = round
+  const { before } = context
   const first = firstOf(clauses)
   if (!first || begin.counts || on.from[0] === -1) return undefined
-  const sort = on.kinds[on.start] === PLACE_CODE.space ? 'space' : 'st'
+  const sort = sortAtHook(on, begin)
   const into = worksHere(first, sort)
+  if (begin.past) return { at: 'last', sort, into }
   if (begin.along) return { at: 'slip', sort: 'st', into }
-  if (join !== 'open') return before?.round.join === 'slip' && begin.chains > 0 ? { at: 'join', sort, into } : undefined
+  if (evensStep(round, on, context)) return { at: 'even', sort, into }
+  const moves = begin.chains > 0 || join === 'spiral'
+  if (join !== 'open') return before?.round.join === 'slip' && moves ? { at: 'join', sort, into } : undefined
   const whole = first.say === 'work' && first.into.at === 'each'
   return begin.chains > 0 && before && !whole ? { at: 'first', sort, into } : undefined
 }
@@ -123,6 +139,7 @@ function openingOf(worked: Worked, clauses: readonly Clause[], spaceChains: numb
     ? { skipped: { chains: skippedChains(worked, clauses, context.start), kind } }
     : { counts: { kind, spaceChains } }
   return {
+    ...(evensStep(worked.round, worked.on, context) ? { evens: sortAtHook(worked.on, { turn: false }) } : {}),
     along: begin.along ?? 0, chains: intoChain ? spaceChains : begin.chains + spaceChains, turn: begin.turn,
     saysUncounted: uncounted && !intoChain, saysNoTurn: noTurn, ...(begin.counts ? stands : {}), ...(from ? { from } : {}),
   }
@@ -175,7 +192,7 @@ export function countOf({ edge, round }: Worked): Count {
 
 /** Steps as clauses, spoken of an edge: of a maker's own line, or a suggestion. */
 export function clausesOf(steps: readonly Step[], on: Edge, start: Start): readonly Clause[] {
-  return ofEach(new Walk(on, new Reading(on, false, 0), start).say(steps), on)
+  return ofEach(new Walk(on, new Reading(on, { turn: false }), start).say(steps), on)
 }
 
 /** The first place that what a counting start leaves of the first stitch goes into, named in a foundation chain. */
@@ -191,7 +208,7 @@ export function sentenceOf(worked: Worked, context: Context): Sentence {
     on,
   } = worked
   const inOnePlace = on.count === 1
-  const order = new Reading(on, begin.turn, begin.along ?? 0)
+  const order = new Reading(on, begin)
   const walk = new Walk(on, order, context.start, begin.counts && !inOnePlace ? 1 : 0)
   const said = walk.say(begin.counts ? withoutFirstStitch(steps, inOnePlace) : steps)
   const { chains, rest } = begin.counts ? mergedChains(said) : { chains: 0, rest: said }

@@ -6,6 +6,9 @@ import type { Worked } from '../round/worked'
 import type { Step } from '../round/step'
 import { STITCH_CODE, STITCH_KINDS, STITCHES } from '../stitch/dictionary'
 import { traitsOf } from '../part/start'
+import type { Piece } from '../part/piece'
+import type { DraftPart } from '../draft/part'
+import { gaugeOfPart, hookOfPart } from '../draft/partGauge'
 
 /** What a bag takes of one yarn. */
 export interface YarnNeed {
@@ -50,17 +53,34 @@ function addRound(tally: { cm: number, stitches: number }, worked: Worked, cmOf:
   tally.cm += (worked.round.closing?.chains ?? 0) * cmOf[CH]! + rowsBelow(worked.round.steps, cmOf)
 }
 
-/** Metres of a yarn that the rounds of a bag from one up to another take; pieces, cords and ends are not among them. */
-export function metresOfRounds(draft: Draft, yarn: string, from: number, to: number): number {
-  const cmOf = cmOfStitches(draft)
-  const tally = { cm: 0, stitches: 0 }
-  for (const { number, worked } of draft.rounds)
-    if (number >= from && number <= to && worked.round.colour === yarn) addRound(tally, worked, cmOf)
-  return (draft.design.gauge.strands * tally.cm) / 100
+/** Adds what pieces of one sort take: their start, their rows, ends and sewing. */
+function addPiece(tally: { cm: number, stitches: number }, piece: Piece, cmOf: readonly number[], strands: number): void {
+  // A first row's turning chain is among the chains that it starts from.
+  const chains = traitsOf(piece.start).laid ? piece.start.chains - (piece.rows[0]?.round.begin.chains ?? 0) : 0
+  const own = { cm: piece.cordYarnCm === undefined ? chains * cmOf[CH]! : strands * piece.cordYarnCm, stitches: 0 }
+  for (const row of piece.rows) addRound(own, row, cmOf)
+  tally.cm += piece.times * (own.cm + strands * (2 * END_CM + SEWING_CM))
+  tally.stitches += piece.times * own.stitches
 }
 
-function cmOfStitches(draft: Draft): number[] {
-  return STITCH_KINDS.map(kind => STITCHES[kind].yarnPerWidth * draft.gauge[kind].width.cm)
+/** Metres of a yarn that the rounds of a bag from one up to another take; pieces, cords and ends are not among them. */
+export function metresOfRounds(draft: Draft, yarn: string, from: number, to: number): number {
+  const tally = { cm: 0, stitches: 0 }
+  for (const part of draft.parts) {
+    const cmOf = cmOfStitches(draft, part)
+    part.rounds.forEach((worked, i) => {
+      const number = part.firstRound + i
+      if (number >= from && number <= to && worked.round.colour === yarn) addRound(tally, worked, cmOf)
+    })
+  }
+  return tally.cm / 100
+}
+
+/** Yarn that each kind of stitch takes in a part, in its gauge, all strands counted. */
+function cmOfStitches({ design, gauge }: Draft, { from }: DraftPart): number[] {
+  const own = gaugeOfPart(from, design, gauge)
+  const { strands } = hookOfPart(from, design)
+  return STITCH_KINDS.map(kind => strands * STITCHES[kind].yarnPerWidth * own[kind].width.cm)
 }
 
 /**
@@ -68,33 +88,28 @@ function cmOfStitches(draft: Draft): number[] {
  * and joins included, and each yarn has two ends wherever it is joined anew. Of several strands held together all are counted.
  */
 export function yarnNeeds(draft: Draft): YarnNeed[] {
-  const cmOf = cmOfStitches(draft)
   const used = new Map(draft.design.yarns.map(yarn => [yarn.id, { cm: 0, stitches: 0 }]))
-  for (const { worked } of draft.rounds) {
-    const tally = used.get(worked.round.colour)
-    if (!tally) continue
-    addRound(tally, worked, cmOf)
-  }
-  for (const piece of draft.parts.flatMap(({ pieces }) => pieces)) {
-    const tally = used.get(piece.colour)
-    if (!tally) continue
-    // A first row's turning chain is among the chains that it starts from.
-    const chains = traitsOf(piece.start).laid ? piece.start.chains - (piece.rows[0]?.round.begin.chains ?? 0) : 0
-    const own = { cm: piece.cordYarnCm ?? chains * cmOf[CH]!, stitches: 0 }
-    for (const row of piece.rows) addRound(own, row, cmOf)
-    tally.cm += piece.times * (own.cm + 2 * END_CM + SEWING_CM)
-    tally.stitches += piece.times * own.stitches
+  const { strands } = draft.design.gauge
+  for (const part of draft.parts) {
+    const cmOf = cmOfStitches(draft, part)
+    for (const worked of part.rounds) {
+      const tally = used.get(worked.round.colour)
+      if (tally) addRound(tally, worked, cmOf)
+    }
+    for (const piece of part.pieces) {
+      const tally = used.get(piece.colour)
+      if (tally) addPiece(tally, piece, cmOf, hookOfPart(part.from, draft.design).strands)
+    }
   }
   for (const { spec, yarnCm } of casingsOf(draft.parts, draft.gauge)) {
     const tally = used.get(spec.colour)
-    if (tally) tally.cm += yarnCm
+    if (tally) tally.cm += strands * yarnCm
   }
   const { ends } = draftYarnChanges(draft.parts)
-  const { strands } = draft.design.gauge
   return draft.design.yarns
     .map(yarn => ({ yarn, ...used.get(yarn.id)! }))
     .filter(({ cm }) => cm > 0)
     .map(({ yarn, stitches, cm }) => ({
-      yarn, stitches, ends: ends[yarn.id] ?? 2, metres: (strands * (cm + (ends[yarn.id] ?? 2) * END_CM)) / 100,
+      yarn, stitches, ends: ends[yarn.id] ?? 2, metres: (cm + strands * (ends[yarn.id] ?? 2) * END_CM) / 100,
     }))
 }

@@ -152,7 +152,8 @@ describe('a stitch added as a row', () => {
     expect(stitchName(kind, 'uk').abbreviation).toBe('trtr')
     const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
     expect(gauge[kind].height.cm).toBeCloseTo(0.5 * 3.6, 9)
-    expect(inStyle({ style: 'joined', startingChainCounts: true }, 0, kind, 'main', [each(kind, 12)]).begin.chains).toBe(5)
+    expect(inStyle({ rounds: { style: 'joined', startingChainCounts: true }, turns: 0 }, 0, kind, 'main', [each(kind,
+      12)]).begin.chains).toBe(5)
     expect(markPath(kind, 0, 1, 0, 0, 1).match(/M/g)).toHaveLength(5)
   })
 

@@ -27,7 +27,7 @@ export const strip = form({
     const { width, height } = setting.gauge[spec.stitch]
     const stitches = 2 * ('pin' in spec.size ? spec.size.pin.stitches : Math.max(2, Math.round(spec.size.want.flatWidthCm / width.cm)))
     const { rounds, edge, stop } = workUp(foundation('chain', stitches), 1, setting, () =>
-      inStyle(setting.rounds, setting.turns, spec.stitch, spec.colour, [at('chains', each(spec.stitch, stitches))]),
+      inStyle(setting, 0, spec.stitch, spec.colour, [at('chains', each(spec.stitch, stitches))]),
     )
     return {
       rounds, edge: withSides(edge, halves(stitches)), findings: stop ? [stop] : [], start: { kind: 'chain-loop', chains: stitches },

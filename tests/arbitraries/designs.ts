@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import type { Contents } from '../../core/contents/contents'
-import type { Design } from '../../core/design/design'
+import { DESIGN_VERSION, type Design } from '../../core/design/design'
 import { DESIGN_FIELDS, STRETCH_FIELDS } from '../../core/design/fields'
 import { stacked } from '../../core/design/partIds'
 import type { KindsField } from '../../core/field/field'
@@ -73,7 +73,7 @@ export const anyDesign: fc.Arbitrary<Design> = anyOf({ ...DESIGN_FIELDS, wall: {
   answers =>
     fc
       .record({
-        fairHollow: fc.constant('design'), version: fc.constant(2), gauge: anyGauge,
+        fairHollow: fc.constant('design'), version: fc.constant(DESIGN_VERSION), gauge: anyGauge,
         yarns: fc.tuple(colour, colour).map(([a, b]) => [
           { id: 'main', name: 'undyed cotton', colour: a },
           { id: 'moss', name: 'moss green cotton', colour: b },

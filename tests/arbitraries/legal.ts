@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { Design } from '../../core/design/design'
+import { DESIGN_VERSION, type Design } from '../../core/design/design'
 import { DESIGN_FIELDS, MOST_BANDS } from '../../core/design/fields'
 import { stacked } from '../../core/design/partIds'
 import type { WallSpec } from '../../core/wall/wall'
@@ -49,7 +49,7 @@ const ANY_WALL = { ...DESIGN_FIELDS, wall: { ...DESIGN_FIELDS.wall, optional: tr
 
 export const anyLegalDesign: fc.Arbitrary<Design> = anyOf(ANY_WALL as never, 'legal')
   .chain(answers => fc.record({
-    fairHollow: fc.constant('design'), version: fc.constant(2), name: fc.constant('Any bag'),
+    fairHollow: fc.constant('design'), version: fc.constant(DESIGN_VERSION), name: fc.constant('Any bag'),
     gauge: fc.oneof(
       { weight: 4, arbitrary: fc.constant({ hookMm: 4, strands: 1, measured: { sc: { stitches: 18, rounds: 20, overCm: 10 } } }) },
       {

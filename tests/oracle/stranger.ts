@@ -351,6 +351,8 @@ class Working {
 }
 
 const OPENINGS = {
+  evens: /^(?:sl st|ss) in next (?:st|ch-sp) to even the step$/i,
+  turn: /^turn$/i,
   along: /^(turn, )?(?:sl st|ss) in next (?:st|(\d+) sts) to the new start$/i,
   skipped: /^(?:sk|miss) (\d+) chs? \(counts? as first (?:sl st|[a-z]+)\)$/i,
   chain: /^ch (\d+)(?: \((?:(does not count)|counts as first (sl st|\w+)(?: and ch (\d+))?)\))?(, turn|, do not turn)?$/i,
@@ -369,6 +371,8 @@ interface Opened {
 }
 
 function opened(first: string, so: Opened): Opened | undefined {
+  if (OPENINGS.evens.test(first)) return so
+  if (OPENINGS.turn.test(first)) return { ...so, turned: true }
   const slips = OPENINGS.along.exec(first)
   if (slips) return { ...so, turned: so.turned || slips[1] !== undefined, along: Number(slips[2] ?? 1) }
   if (OPENINGS.skipped.test(first)) return { ...so, skipped: true }
@@ -380,7 +384,7 @@ function opened(first: string, so: Opened): Opened | undefined {
 }
 
 const BEGINS
-  = /^beg (?:(in same st as join|in first st)|in same ch-sp as join|in same st as last of these|at (?:the|first|that) (?:st|ch-sp)?(?: of the join)?): /i
+  = /^beg (?:(in same st as join|in first st)|in same ch-sp as join|in same st as last of these|in same (?:st|ch-sp) as this (?:sl st|ss)|in last (?:st|ch-sp) of the round before|at last (?:st|ch-sp) of the round before|at (?:the|first|that) (?:st|ch-sp)?(?: of the join| of this (?:sl st|ss))?): /i
 /** More goes into the chain that the skipped ones stand on. */
 const INTO_FIRST_CHAIN = /^(?:\w+ ?\w*|\(.*\)) in \d+\w\w ch from hook/i
 
@@ -414,7 +418,9 @@ function begun(working: Working, said: string): string {
 /** Works one line of words on an edge. */
 export function worksLine(words: string, below: Left, terms: Terms, fans = 0): Left {
   const { so, body: said, ending } = partsOf(words)
-  const working = new Working(below, terms, so.turned, fans, so.along)
+  // Who passes the join by turns to the stitch made last, and comes to the join's own at the end.
+  const past = /^beg (?:in|at) last (?:st|ch-sp) of the round before: /i.test(said) ? 1 : 0
+  const working = new Working(below, terms, so.turned, fans, so.along + past)
   const body = begun(working, said)
   if (so.counts) working.startsWith(so.counts.spaceChains)
   if (so.skipped) working.skipsChains(below.edge.length > 1 && !INTO_FIRST_CHAIN.test(body))

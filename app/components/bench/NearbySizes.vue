@@ -3,14 +3,14 @@ import { computed } from 'vue'
 import { formOf } from '~~/core/base/base'
 import { neighbours } from '~~/core/base/sizing'
 import { formatCm } from '~~/core/measure/format'
-import { fromNothing } from '~~/core/part/part'
+import { baseSetting } from '~~/core/design/seen'
 import { floorShort } from '~~/core/words/floorWords'
 import { useDocument } from '~/stores/document'
 
 /** The sizes that whole stitches and rounds allow, on either side of the one in hand: pick one and its counts are pinned. */
 const bag = useDocument()
 const sizes = computed(() =>
-  neighbours(bag.design.base, fromNothing(bag.draft.gauge, bag.design.rounds)).map(({ spec, worked, here }) => {
+  neighbours(bag.design.base, baseSetting(bag.design, bag.draft.gauge)).map(({ spec, worked, here }) => {
     const { floor, circumference, height } = worked.size
     const { units } = bag.design
     const flat = `${formatCm(circumference.cm / 2, units)} wide`

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { type Component, computed } from 'vue'
 import type { WallPart } from '~~/core/design/design'
+import { seenIn } from '~~/core/design/seen'
 import type { DraftPart } from '~~/core/draft/draft'
 import type { Tool } from '~~/core/kind/kind'
 import { asksOf } from '~~/core/wall/asksOf'
@@ -24,7 +25,7 @@ const asking = useAsking(
 )
 const kind = computed(() => kindOf(props.spec))
 const colour = computed(() => bag.design.yarns.find(({ id }) => id === props.spec.colour)?.colour ?? '#cccccc')
-const asks = computed(() => asksOf(props.spec, { gauge: bag.draft.gauge, repeats: bag.design.repeats }))
+const asks = computed(() => asksOf(props.spec, seenIn(bag.design, bag.draft.gauge)))
 
 const TOOLS: Readonly<Record<Tool, Component>> = {
   'own-repeat': OwnRepeat, 'threading': ThreadingTool, 'where-placed': WherePlaced, 'stripes': StripesTool,

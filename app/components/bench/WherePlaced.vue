@@ -9,8 +9,8 @@ import { useDocument } from '~/stores/document'
 const props = defineProps<{ asking: Asking, part?: DraftPart | undefined }>()
 const bag = useDocument()
 const spec = computed(() => props.asking.spec as Where)
-const asDrafted = computed(() => bag.design.rounds.style === 'joined'
-  ? 'Where the base puts them, moved on with the seam\'s lean if you measured that.'
+const asDrafted = computed(() => bag.design.rounds.style !== 'turned'
+  ? 'Where the base puts them, moved on as the start of the rounds leans.'
   : 'Where the base puts them.')
 
 /** Where the first side is now, for a maker who begins to mark it anew. */

@@ -99,7 +99,7 @@ function weighed(yarn: string, grams: number, of: 'left' | 'work'): void {
   />
   <SeamAndStrip
     v-else
-    :joined="hand.draft.design.rounds.style === 'joined'"
+    :joined="hand.draft.design.rounds.style !== 'turned'"
     :units="units"
     :says="says"
     @lean="(perTen: number) => { make.tell({ do: 'leaned', round, perTen }); emit('done') }"

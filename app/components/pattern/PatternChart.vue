@@ -5,6 +5,8 @@ import { roundPaths } from '~~/core/chart/marks'
 import { planOf } from '~~/core/chart/plan'
 import { sideLines } from '~~/core/chart/sides'
 import { unrolled } from '~~/core/chart/unrolled'
+import { roundsOfPart } from '~~/core/draft/partGauge'
+import { leanOf } from '~~/core/round/style'
 import { piecesOf } from '~~/core/words/pattern'
 import type { Draft } from '~~/core/draft/draft'
 import { useBox } from '~/composables/useBox'
@@ -30,7 +32,7 @@ const sides = computed(() =>
       .join(''),
   ),
 )
-const leaning = computed(() => props.draft.design.rounds.style === 'joined' && Boolean(props.draft.design.rounds.leanPerTen))
+const leaning = computed(() => props.draft.parts.some(({ from }) => leanOf(roundsOfPart(from, props.draft.design)) !== 0))
 const pieces = computed(() => piecesOf(props.draft).filter(({ rows }) => rows.length > 0))
 const hands = computed(() =>
   props.draft.design.hands === 'left' ? 'left-handed: rounds run clockwise' : 'right-handed: rounds run anticlockwise',

@@ -1,0 +1,20 @@
+import type { Gauge } from '../gauge/gauge'
+import type { Seen } from '../kind/kind'
+import { fromNothing, type Setting } from '../part/part'
+import type { Rounds } from '../round/style'
+import type { Design } from './design'
+
+/** What the parts of a design can be looked at with. */
+export function seenIn({ repeats, gauge: { hookMm, strands } }: Pick<Design, 'repeats' | 'gauge'>, gauge: Gauge): Seen {
+  return { gauge, repeats, hook: { hookMm, strands } }
+}
+
+/** What the base of a design is worked in: its rounds go as the bag's do, or in a way of their own. */
+export function baseSetting({ rounds, base }: Pick<Design, 'rounds' | 'base'>, gauge: Gauge): Setting {
+  return fromNothing(gauge, roundsOf(base, rounds))
+}
+
+/** How the rounds of a part go: as the bag's do, or in a way of their own. */
+export function roundsOf(spec: object, rounds: Rounds): Rounds {
+  return (spec as { readonly goes?: Rounds }).goes ?? rounds
+}
