@@ -76,7 +76,7 @@ export function draft(from: Design, before?: Draft, found: readonly Found[] = []
     rounds: parts.flatMap(part => part.rounds.map((worked, i) => ({ number: part.firstRound + i, part: part.id, worked }))), sizes,
     findings: once([
       ...withWallFixes(design, parts, gauge), ...JUDGES.flatMap(judge => judge(bag)), ...refinedFindings(from, swatchGauge, stages),
-      ...gaugeFindings(design, gauge),
+      ...gaugeFindings(design, gauge, parts, known),
     ]),
     stages,
   }

@@ -12,7 +12,8 @@ import { mainStitch } from '../wall/wall'
 import { asFound, type Found } from './found'
 import { type Drafted, type DraftPart, isStopped } from './part'
 import { beginsAs, inTexture, keptCounts, wantedCm, wentOn, type WorkAgain } from './goingOn'
-import { type Known, type OwnShare, shareOf } from './known'
+import type { Known } from './known'
+import { inDoubt, type OwnShare, patternOfPart, shareOf } from './textures'
 import { goingWords } from './going'
 import { gaugeOfPart, roundsOfPart } from './partGauge'
 import { asPart } from './told'
@@ -240,9 +241,11 @@ class Rising {
     share: OwnShare | undefined,
     work: WorkAgain,
   ): DraftPart {
-    if (!hand) return this.anew(id, name, from, this.goneOn(inTexture(from.spec, share, work)))
+    const pattern = from.in === 'wall' && patternOfPart(from.spec, this.design.repeats)
+    const byShare: WorkAgain = pattern ? instead => inDoubt(work(instead), share) : work
+    if (!hand) return this.anew(id, name, from, this.goneOn(inTexture(from.spec, share, byShare)))
     const { worked, rounds } = hand
-    const after = this.goneOn(wentOn({ id, from }, rounds, this.known, share, work))
+    const after = this.goneOn(wentOn({ id, from }, rounds, this.known, share, byShare))
     if (beginsAs(after.rounds, worked.part.rounds, rounds)) return this.anew(id, name, from, after)
     return this.kept(worked, rounds, from)
   }

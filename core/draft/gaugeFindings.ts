@@ -4,6 +4,9 @@ import type { Gauge } from '../gauge/gauge'
 import type { Finding } from '../part/finding'
 import type { FabricKind } from '../stitch/dictionary'
 import { mainStitch } from '../wall/wall'
+import type { Known } from './known'
+import { type DraftPart, wallPartOf } from './part'
+import { patternOfPart, shareOf, textureOf } from './textures'
 
 function kindsWorked(design: Design, gauge: Gauge): FabricKind[] {
   return [...new Set([design.base.stitch, ...design.wall.map(spec => mainStitch(spec, seenIn(design, gauge)))])]
@@ -32,7 +35,7 @@ function otherWay(design: Design): Finding[] {
 }
 
 /** What the draft should say about how well its sizes are known. */
-export function gaugeFindings(design: Design, gauge: Gauge): Finding[] {
+export function gaugeFindings(design: Design, gauge: Gauge, parts: readonly DraftPart[], known: Known): Finding[] {
   if (design.gauge.assumed) {
     return [
       {
@@ -41,7 +44,27 @@ export function gaugeFindings(design: Design, gauge: Gauge): Finding[] {
       },
     ]
   }
-  return [...learnt(design), ...estimated(design, gauge), ...otherWay(design)]
+  return [...learnt(design), ...estimated(design, gauge), ...texturesEstimated(design, parts, known), ...otherWay(design)]
+}
+
+/** Textures that nobody measured yet, each told once. */
+function texturesEstimated(design: Design, parts: readonly DraftPart[], known: Known): Finding[] {
+  const told = new Set<string>()
+  return parts.flatMap((part): Finding[] => {
+    const spec = wallPartOf(part)
+    if (!spec || part.rounds.length === 0 || shareOf(known, spec) || !patternOfPart(spec, design.repeats)) return []
+    const texture = textureOf(spec)
+    if (told.has(texture)) return []
+    told.add(texture)
+    return [
+      {
+        code: 'texture-estimated', weight: 'note', part: part.id,
+        what: `${part.name}: nobody measured this pattern. It is told as tall and as wide as its stitches would be, and may be some 15 to `
+          + `20 % `
+          + 'off (from memory). A swatch of it, or the tape along some rounds of it, makes its sizes surer.',
+      },
+    ]
+  })
 }
 
 /** That the gauge is from the maker's own finished bags. */

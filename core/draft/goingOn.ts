@@ -5,7 +5,8 @@ import type { PartResult } from '../part/part'
 import type { Step } from '../round/step'
 import type { Worked } from '../round/worked'
 import { heightAsked } from '../wall/wall'
-import type { Known, OwnShare } from './known'
+import type { Known } from './known'
+import type { OwnShare } from './textures'
 import type { DraftPart } from './part'
 
 /*

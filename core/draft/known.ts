@@ -14,6 +14,7 @@ import type { FabricKind } from '../stitch/dictionary'
 import { isPlain, kindOf, mainStitch } from '../wall/wall'
 import { aroundOf, type DraftPart, isBase, risenCm } from './part'
 import { holds, type Stop } from './taken'
+import { type OwnShare, shareOf, textureOf, texturesBySwatch, UNMEASURED } from './textures'
 
 /*
  * What is known of the maker's stitches, from the swatch on through all that was measured
@@ -24,12 +25,6 @@ import { holds, type Stop } from './taken'
  * a share of what its stitches would make. Hands tighten over a bag: what was known loses a little of its weight with every round since,
  * so that later rounds weigh more; and of a part measured twice the rounds in between are what is looked at.
  */
-
-/** A texture's own size, as a share of what the gauge makes of it: 1 is just that. */
-export interface OwnShare {
-  readonly rise?: Length
-  readonly across?: Length
-}
 
 /** How tall the rounds of a part really are that were worked when the tape was laid. */
 export interface Stands {
@@ -49,35 +44,18 @@ export interface Known {
   readonly learntAt?: number
 }
 
-/** What is known by the swatch alone. */
-export function knownBy(gauge: Gauge): Known {
-  return { gauge, textures: new Map() }
+/** What is known by swatches alone: that of the stitches, and those of textures. */
+export function knownBy(gauge: Gauge, design: Design): Known {
+  return { gauge, textures: texturesBySwatch(design, gauge) }
 }
-
-/** Further doubt in a texture that was not measured: 15 to 20 % (craft 4; from memory). */
-const TEXTURE_SHARE = 0.15
 
 /** Rounds between two measures of one part that are looked at on their own; fewer say too little. */
 const ENOUGH_ROUNDS = 4
 
-/** What a texture is known by, wherever in a bag it stands: all that is said of it but how large it is and in which yarn. */
-export function textureOf(spec: WallPart): string {
-  const { id: _id, size: _size, colour: _colour, stripes: _stripes, ...said } = spec as WallPart & Record<string, unknown>
-  return JSON.stringify(said)
-}
-
-/** The share of a part's texture; nothing of one that is as its stitches are. */
-export function shareOf(known: Known, spec: unknown): OwnShare | undefined {
-  return known.textures.size > 0 ? known.textures.get(textureOf(spec as WallPart)) : undefined
-}
-
-/** Of a side that was not measured yet: just what the gauge makes of it, in doubt. */
-const UNMEASURED: Length = { cm: 1, plusMinusCm: TEXTURE_SHARE }
-
 /** The one stitch that a part is worked in throughout; nothing of a stitch pattern. */
 function onlyStitch({ from, rounds }: DraftPart, design: Design, gauge: Gauge): FabricKind | undefined {
   if (from.in === 'base') return from.spec.stitch
-  if (from.in !== 'wall') return undefined
+  if (from.in !== 'wall' || from.spec.hook) return undefined
   const kind = mainStitch(from.spec, seenIn(design, gauge))
   if (isPlain(from.spec)) return kind
   const code = rounds[0]?.stitches[0]
@@ -226,7 +204,7 @@ function refinedBy(known: Known, design: Design, part: DraftPart, { height, widt
 
 /** What a stretch of a part of the wall says of its stitches, in all. */
 function stitchesSeen(known: Known, design: Design, part: DraftPart, seen: SeenOfPart, round: number): StitchSeen[] {
-  if (part.from.in !== 'wall') return []
+  if (part.from.in !== 'wall' || part.from.spec.hook) return []
   const { gauge } = known
   const only = onlyStitch(part, design, gauge)
   const kind = only ?? mainStitch(part.from.spec, seenIn(design, gauge))

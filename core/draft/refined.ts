@@ -88,7 +88,7 @@ export function refinedFindings(design: Design, swatchGauge: Gauge, { stages, un
   if (!design.measuredBase && !design.measured) return []
   const isOwn = (one: Awaited): one is StopOf => 'of' in one
   const gone = unused.filter(isOwn)
-  const bySwatch = fold(design, knownBy(swatchGauge)).parts
+  const bySwatch = fold(design, knownBy(swatchGauge, design)).parts
   const changed = redoneWords(redone(bySwatch.slice(1), after.parts.slice(1)))
   const own = ownStops(design)
   return own.flatMap((one, i): Finding[] => {

@@ -73,10 +73,11 @@ function stageAt(one: Awaited, folded: Fold, before: Stage | undefined): Stage {
   }
 }
 
-/** What is known by the swatch: the very same as before, as long as the swatch is. */
-function knownAtFirst(gauge: Gauge, before: Stages | undefined): Known {
+/** What is known by swatches: the very same as before, as long as the swatch is. */
+function knownAtFirst(design: Design, gauge: Gauge, before: Stages | undefined): Known {
+  const now = knownBy(gauge, design)
   const earlier = before && (before.stages[0]?.fold ?? before.fold).known
-  return earlier?.gauge === gauge && earlier.textures.size === 0 ? earlier : knownBy(gauge)
+  return earlier?.gauge === gauge && same([...earlier.textures], [...now.textures]) ? earlier : now
 }
 
 /**
@@ -93,7 +94,7 @@ export function foldInStages(
 ): Stages {
   const stages: Stage[] = []
   const unused: Awaited[] = []
-  let now = { design, known: knownAtFirst(gauge, before) }
+  let now = { design, known: knownAtFirst(design, gauge, before) }
   let from: From | undefined
   for (const one of awaited(design, taken)) {
     const earlier = before?.stages[stages.length]

@@ -145,7 +145,8 @@ describe('laws of measuring', () => {
       fc.property(atWork, ({ design, at }) => {
         const before = draft(design)
         const taken = measuredThere(before, at, 1)
-        if (!taken) return
+        // A taper above what is worked comes to a count that all above divides by, where it did not before.
+        if (!taken || before.findings.some(({ code, weight }) => weight === 'stop' || code === 'mouth-does-not-divide')) return
         const after = draft(design, before, [], [taken])
         expect(says(after)).toEqual(says(before))
         expect(after.sizes.height.cm).toBeCloseTo(before.sizes.height.cm, 6)

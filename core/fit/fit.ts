@@ -126,7 +126,7 @@ const WORKED = 48
  * also have to find room on the rim.
  */
 function stopsAt(design: Design, gauge: Gauge, { base, wall }: Fitting): number | undefined {
-  const { parts } = fold({ ...design, base, wall }, knownBy(gauge))
+  const { parts } = fold({ ...design, base, wall }, knownBy(gauge, design))
   const stopped = parts.find(isStopped)
   if (!stopped) return undefined
   return stopped.from.in === 'wall' ? bareWall(wall.slice(0, stopped.from.index)).length : 0

@@ -107,7 +107,10 @@ export interface PartKind<B extends string = string, F extends Fields = Fields, 
 export function kind<const B extends string, const F extends Fields>(
   declared: PartKind<B, F>,
 ): PartKind<B, F & typeof COMMON, PartSpec<B, F>> {
-  return { ...declared, fields: { ...declared.fields, ...COMMON } } as never
+  // How it goes round and what it is worked with is asked last: most parts do as the bag does.
+  const { goes, swatch, ...own } = declared.fields
+  const worked = { ...(swatch ? { swatch } : {}), ...(goes ? { goes } : {}) }
+  return { ...declared, fields: { ...own, colour: COMMON.colour, ...worked, hook: COMMON.hook } } as never
 }
 
 /** The spec of a kind's parts. */

@@ -33,6 +33,8 @@ export interface Texture {
   readonly across?: number
   readonly straight: Flow
   readonly turned?: Flow
+  /** Tall groups stand on single stitches and singles on the groups: it rises as a column of them does, not as the mean of its stitches. */
+  readonly interlocks?: true
   /** A round that closes the band off, on top of its others. */
   readonly finish?: TextureRound
 }
@@ -56,14 +58,18 @@ export function workedOver({ first = [], repeat, last = [] }: TextureRound, time
   return [...first, run ?? { do: 'repeat', times, steps: repeat }, ...last]
 }
 
-/** Every stitch of steps, with how far it reaches. */
-function stitchesOf(steps: readonly Step[]): { kind: FabricKind, times: number, deep: boolean }[] {
+/** Every stitch of steps, with how far it reaches; by column, what goes into one place counts once. */
+function stitchesOf(steps: readonly Step[], byColumn: boolean): { kind: FabricKind, times: number, deep: boolean }[] {
   return steps.flatMap((step) => {
     switch (step.do) {
       case 'stitch': return [{ kind: step.kind as FabricKind, times: step.times, deep: step.aim === 'below' || step.aim === 'gapBelow' }]
-      case 'group': return stitchesOf(step.steps)
+      case 'group': {
+        const inside = stitchesOf(step.steps, byColumn)
+        const all = byColumn ? inside.reduce((sum, { times }) => sum + times, 0) : 1
+        return inside.map(one => ({ ...one, times: one.times / all }))
+      }
       case 'together': return [{ kind: step.kind as FabricKind, times: 1, deep: false }]
-      case 'repeat': return stitchesOf(step.steps).map(one => ({ ...one, times: one.times * step.times }))
+      case 'repeat': return stitchesOf(step.steps, byColumn).map(one => ({ ...one, times: one.times * step.times }))
       default: return []
     }
   })
@@ -73,14 +79,23 @@ function stitchesOf(steps: readonly Step[]): { kind: FabricKind, times: number, 
  * How much a round of these steps rises, in stitch heights of each kind: the mean of its stitches, since taller ones bow
  * over shorter ones (from memory). Long stitches reach down and add nothing of their own; a round of chains and slip
  * stitches alone hardly rises.
+ *
+ * @param byColumn of rounds that interlock: the mean of its places, however many stitches crowd into one
  */
-export function riseCm(steps: readonly Step[], gauge: Gauge): { readonly cm: number, readonly plusMinusCm: number } {
-  const all = stitchesOf(steps)
+export function riseCm(steps: readonly Step[], gauge: Gauge, byColumn = false): { readonly cm: number, readonly plusMinusCm: number } {
+  const all = stitchesOf(steps, byColumn)
   const own = all.filter(({ deep, kind }) => !deep && gauge[kind].height.cm > 0)
   const counted = own.length > 0 ? own : all
   const count = counted.reduce((sum, { times }) => sum + times, 0) || 1
   const mean = (what: 'cm' | 'plusMinusCm') => counted.reduce((sum, { kind, times }) => sum + times * gauge[kind].height[what], 0) / count
   return { cm: mean('cm'), plusMinusCm: mean('plusMinusCm') }
+}
+
+/** How much a round of a texture rises on the mean, of those that are worked over and over. */
+export function meanRise({ straight: { cycle }, interlocks }: Texture, gauge: Gauge): number {
+  return cycle.reduce((sum, { first = [], repeat, last = [] }) => sum + riseCm([...first, ...repeat, ...last], gauge,
+    interlocks === true).cm, 0)
+  / cycle.length
 }
 
 /** What a texture's count comes to: its repeats, each leaving so many. */

@@ -91,7 +91,7 @@ function goingIn(texture: Texture, { rounds, turns }: Setting): { readonly going
 export function workTexture(texture: Texture, spec: Bandlike, edge: Edge, setting: Setting): PartResult {
   const { going, past, flow } = goingIn(texture, setting)
   const width = setting.gauge[texture.main].width
-  const rises = [...flow.setUp, ...flow.cycle].map(round => riseCm(round.repeat, setting.gauge))
+  const rises = [...flow.setUp, ...flow.cycle].map(({ repeat }) => riseCm(repeat, setting.gauge, texture.interlocks === true))
   const finishRise = texture.finish && riseCm(texture.finish.repeat, setting.gauge)
   const riseAt = (i: number) => rises[i < flow.setUp.length ? i : flow.setUp.length + ((i - flow.setUp.length) % flow.cycle.length)]!
   const flowing

@@ -1,7 +1,8 @@
-import { between, count, length, list, optional, pin, want, ways, yarn } from '../field/ask'
+import { between, choice, count, figure, length, list, maybe, optional, pin, want, ways, yarn } from '../field/ask'
 import { HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
 import type { Fields } from '../field/field'
-import { tenths } from '../field/now'
+import { type Now, tenths } from '../field/now'
+import type { ValuesOf } from '../field/spec'
 import type { Gauge } from '../gauge/gauge'
 import { IN_ROUNDS } from '../kind/inRounds'
 import { type Keeps, kind, type KindGroup, type PartKind, type PartSpec, type Sample, type Tool } from '../kind/kind'
@@ -50,7 +51,46 @@ export const STRIPES = optional(
   }),
 )
 
-const BANDED = { size: HEIGHT, stripes: STRIPES, ...IN_ROUNDS } as const
+const SWATCH_CM = between(1, 200)
+
+/** A swatch of a texture: what was counted across it and up it. */
+const SWATCH_OF_IT = {
+  across: figure('Counted across', between(1, 1000), '', { beside: true, usually: between(4, 40) }),
+  countedIn: choice(
+    'Of',
+    [
+      { value: 'repeats', name: 'repeats' },
+      { value: 'stitches', name: 'stitches', does: 'The stitches that its rounds stand on, skipped ones too.' },
+    ],
+    { begins: 'repeats' },
+  ),
+  overCm: length('Over', SWATCH_CM, { beside: true, usually: between(5, 20) }),
+  rounds: figure('Rounds', between(1, 1000), '', { beside: true, usually: between(4, 40) }),
+  tallCm: length('Over a height of', SWATCH_CM, { beside: true, usually: between(5, 20) }),
+} as const
+
+/** What was counted on a swatch of a texture. */
+export type TextureSwatch = ValuesOf<typeof SWATCH_OF_IT>
+
+/** A swatch begins with what the part is told to be: whoever counts puts in what is otherwise. */
+function swatchNow(_: object, { part, gauge }: Now): TextureSwatch {
+  const [below, worked] = [part?.rounds[0]?.on.count ?? 0, part?.rounds.length ?? 0]
+  const stitchCm = part && below > 0 ? part.size.circumference.cm / below : gauge.sc.width.cm
+  const roundCm = part && worked > 0 ? part.size.height.cm / worked : gauge.sc.height.cm
+  const counted = (cm: number) => Math.max(4, Math.round(10 / cm))
+  const over = (count: number, cm: number) => tenths(count * cm, SWATCH_CM)
+  const [across, rounds] = [counted(stitchCm), counted(roundCm)]
+  return { across, countedIn: 'stitches', overCm: over(across, stitchCm), rounds, tallCm: over(rounds, roundCm) }
+}
+
+const SWATCH = maybe('A swatch of it', SWATCH_OF_IT, {
+  without: { name: 'none', does: 'Its size is estimated from its stitches; a pattern of several may be 15 % off either way.' },
+  having: { name: 'counted', does: 'Its sizes are told as the swatch has them, wherever it comes in this bag.' },
+  says: 'What was counted on a swatch of this texture; all parts in the same texture are told by it.',
+  begin: swatchNow,
+})
+
+const BANDED = { size: HEIGHT, stripes: STRIPES, ...IN_ROUNDS, swatch: SWATCH } as const
 
 /** A band of a stitch pattern: what its kind says besides the pattern. */
 interface Textured<B extends string, F extends Fields, S = PartSpec<B, F & typeof BANDED>> {

@@ -7,6 +7,8 @@ import { hookLabel } from '../stitch/hooks'
 import { YARN_WEIGHTS, type YarnWeight, yarnWeightFor } from '../stitch/yarnWeights'
 import { yarnNeeds } from '../yarn/yarn'
 import { isWorked } from '../mouth/cords'
+import type { Design } from '../design/design'
+import { kindOf } from '../wall/wall'
 import { floorWords } from './floorWords'
 
 /** A line of a pattern's head. */
@@ -36,8 +38,22 @@ function gaugeFact({ design }: Draft, terms: Terms, used: ReadonlySet<StitchKind
     ([kind, { stitches, rounds, overCm, tallCm = overCm }]) =>
       `${halves((stitches * over.cm) / overCm)} ${STITCHES[kind][terms].abbreviation} and ${halves((rounds * over.cm) / tallCm)} rounds`,
   )
+  const textures = texturesCounted(design, over)
   const how = assumed ? 'assumed: measure your own swatch' : 'or the hook that gives you this'
-  return { name: terms === 'us' ? 'Gauge' : 'Tension', value: `${counted.join('; ')} over ${over.words} (${how})` }
+  return { name: terms === 'us' ? 'Gauge' : 'Tension', value: `${[...counted, ...textures].join('; ')} over ${over.words} (${how})` }
+}
+
+/** What was counted on swatches of textures, each once. */
+function texturesCounted({ wall, repeats }: Design, over: { readonly cm: number }): string[] {
+  const told = wall.flatMap((spec) => {
+    if (!('swatch' in spec) || !spec.swatch) return []
+    const { across, countedIn, overCm, rounds, tallCm } = spec.swatch
+    const { title, name } = kindOf(spec)
+    const called = title?.(spec, repeats) || name
+    const what = countedIn === 'repeats' ? `repeats of ${called}` : `sts of ${called}`
+    return [`${halves((across * over.cm) / overCm)} ${what} and ${halves((rounds * over.cm) / tallCm)} rounds`]
+  })
+  return [...new Set(told)]
 }
 
 /** The classes of yarn that this is probably worked in: a firm bag reads a class or two finer than its label would (craft 15). */

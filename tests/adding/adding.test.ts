@@ -113,7 +113,7 @@ describe('a band and a handle added in one file each', () => {
     expect(wallKinds().map(({ name }) => name)).toEqual(expect.arrayContaining(['bricks', 'ring']))
     const bag = exercise()
     const asked = rowsOf(kindOf({ band: 'bricks' }).fields, bag.wall[1]!).flat()
-    expect(asked.map(({ name }) => name)).toEqual(['long', 'size', 'colour'])
+    expect(asked.map(({ name }) => name)).toEqual(['long', 'size', 'colour', 'swatch', 'goes', 'hook'])
     const now = { gauge: gaugeOf(bag.gauge) }
     expect(answersTo(asked[1]!, bag.wall[1]!, now).map(({ name, chosen }) => [name, chosen])).toEqual([
       ['a height', false],

@@ -1,7 +1,8 @@
 import { between, length } from '../../core/field/ask'
 import { fitted, WHERE } from '../../core/handle/onRim'
 import { placed } from '../../core/handle/placing'
-import { facingBelow, sts, wayOf } from '../../core/handle/rim'
+import { sts, wayOf } from '../../core/handle/rim'
+import { facingBelow } from '../../core/round/style'
 import { nothingWorked } from '../../core/handle/unworked'
 import { tape } from '../../core/stitch/tell'
 
