@@ -110,10 +110,26 @@ describe('flatness', () => {
     expect(flatIncreases(gauge.dc)).toBe(12)
   })
 
+  it('warns only where even the ratio that speaks least for it ruffles, and notes what is usual', () => {
+    const stitch = (width: number, height: number, share: number) => ({
+      known: 'measured' as const, width: { cm: width, plusMinusCm: width * share }, height: { cm: height, plusMinusCm: height * share },
+    })
+    // Craft 5: 8 a round in square stitches is 8 / 2π = 1.273 of what a flat disc needs, and normal practice.
+    expect(flatnessFinding(8, 'sc', stitch(0.5, 0.5, 0.02), 5)).toMatchObject({ code: 'base-ripple', weight: 'note' })
+    expect(flatnessFinding(8, 'sc', stitch(0.5, 0.5, 0.02), 5).what).toContain('8 a round is a usual number for {sc}')
+    expect(flatnessFinding(7, 'sc', stitch(0.6, 0.5, 0.01), 5)).toMatchObject({ code: 'base-ruffle', weight: 'caution' })
+    // 7 · 0.6 / π = 1.337, less a tenth of it 1.20: it may, and is only watched.
+    expect(flatnessFinding(7, 'sc', stitch(0.6, 0.5, 0.07), 5)).toMatchObject({ code: 'base-ruffle', weight: 'watch' })
+    expect(flatnessFinding(7, 'sc', stitch(0.6, 0.5, 0.07), 5).what).toContain('may ruffle')
+    // 5 in square stitches is 0.796: it cups; known no better than to a sixth it may lie flat.
+    expect(flatnessFinding(5, 'sc', stitch(0.5, 0.5, 0.02), 5)).toMatchObject({ code: 'base-dish', weight: 'caution' })
+    expect(flatnessFinding(5, 'sc', stitch(0.5, 0.5, 0.12), 5)).toMatchObject({ code: 'base-dish', weight: 'watch' })
+  })
+
   it('offers the number that lies flat', () => {
-    const finding = flatnessFinding(8, gauge.sc, 5)
+    const finding = flatnessFinding(9, 'sc', gauge.sc, 5)
     expect(finding).toMatchObject({ code: 'base-ruffle', weight: 'caution', fix: { changes: [{ path: ['increases'], value: 6 }] } })
-    expect(flatnessFinding(6, gauge.sc, 5)).not.toHaveProperty('fix')
+    expect(flatnessFinding(6, 'sc', gauge.sc, 5)).not.toHaveProperty('fix')
   })
 })
 

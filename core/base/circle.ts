@@ -208,7 +208,7 @@ export function workDisc(spec: DiscSpec, setting: Setting): PartResult {
   )
   return {
     rounds, edge: foldedAtStart(edge), size,
-    findings: [flatnessFinding(increases, stitch, stitch.height.cm * count), ...(stop ? [stop] : [])],
+    findings: [flatnessFinding(increases, spec.stitch, stitch, stitch.height.cm * count), ...(stop ? [stop] : [])],
     start: startOf(spec, increases, rounds[0]?.round.begin.chains ?? 0),
     layOut: discLayOut(
       rounds,

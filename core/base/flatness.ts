@@ -2,6 +2,7 @@ import type { StitchSize } from '../gauge/gauge'
 import { tape } from '../stitch/tell'
 import { combinedShare, relativeUncertainty } from '../measure/length'
 import type { Finding } from '../part/finding'
+import type { FabricKind } from '../stitch/dictionary'
 
 /** What a number of increases a round makes of a disc. */
 export interface Flatness {
@@ -50,21 +51,48 @@ export function dishDepthCm(slantCm: number, ratio: number): number {
   return ratio >= 1 ? 0 : slantCm * Math.sqrt(1 - ratio * ratio)
 }
 
-const SAYS: Record<Judgement, (times: string, depth: string) => string> = {
-  dish: (times, depth) =>
-    `will cup: its edge is only ${times} of what a flat disc needs. A rigid sheet would stand ${depth} deep; fabric gives a little.`,
-  flat: times => `will lie flat: its edge is ${times} of what a flat disc needs.`,
-  ripple: times =>
-    `will warp a little at the edge, which is ${times} of what a flat disc needs. Makers call that normal: it settles with patting, `
-    + 'and the wall draws it in.',
-  ruffle: times => `will ruffle: its edge is ${times} of what a flat disc needs.`,
+/** The numbers of increases a round that makers teach for a stitch (craft 5; common practice, no source). */
+const USUAL: Readonly<Partial<Record<FabricKind, readonly number[]>>> = { sc: [6, 8], hdc: [8, 10], dc: [12], tr: [16] }
+
+/** How a disc lies as far as it is known: for certain, or perhaps. */
+interface Verdict extends Flatness {
+  readonly certain: boolean
 }
 
-const WEIGHT: Record<Judgement, Finding['weight']> = { dish: 'caution', flat: 'note', ripple: 'watch', ruffle: 'caution' }
+/** A verdict is only certain where the ratio that speaks least for it would still come to the same. */
+function verdictOf(increases: number, stitch: StitchSize): Verdict {
+  const found = flatness(increases, stitch)
+  const { ratio, plusMinus, judgement } = found
+  const least = judgement === 'dish' ? ratio + plusMinus : judgement === 'flat' ? ratio : ratio - plusMinus
+  return { ...found, certain: judge(least, stitch) === judgement }
+}
+
+const SAYS: Record<Judgement, (will: string, times: string, depth: string) => string> = {
+  dish: (will, times, depth) =>
+    `${will} cup: its edge is only ${times} of what a flat disc needs. A rigid sheet would stand ${depth} deep; fabric gives a little.`,
+  flat: (will, times) => `${will} lie flat: its edge is ${times} of what a flat disc needs.`,
+  ripple: (will, times) =>
+    `${will} warp a little at the edge, which is ${times} of what a flat disc needs. Makers call that normal: it settles with patting, `
+    + 'and the wall draws it in.',
+  ruffle: (will, times) => `${will} ruffle: its edge is ${times} of what a flat disc needs.`,
+}
+
+/**
+ * What a verdict weighs: a caution only where it is certain to cup or to ruffle; what is usual for the stitch, and does not certainly
+ * ruffle, is normal practice.
+ */
+function weightOf({ judgement, certain }: Verdict, usual: boolean): Finding['weight'] {
+  if (judgement === 'flat') return 'note'
+  if (judgement === 'ripple') return usual ? 'note' : 'watch'
+  if (certain) return 'caution'
+  return usual && judgement === 'ruffle' ? 'note' : 'watch'
+}
 
 /** What the maker should know of a disc's flatness, with the number of increases that would mend it. */
-export function flatnessFinding(increases: number, stitch: StitchSize, slantCm: number): Finding {
-  const { ratio, plusMinus, judgement } = flatness(increases, stitch)
+export function flatnessFinding(increases: number, kind: FabricKind, stitch: StitchSize, slantCm: number): Finding {
+  const verdict = verdictOf(increases, stitch)
+  const { ratio, plusMinus, judgement, certain } = verdict
+  const usual = USUAL[kind]?.includes(increases) ?? false
   const times = `${ratio.toFixed(2)} ± ${Math.max(plusMinus, 0.01).toFixed(2)}`
   const depth = tape(dishDepthCm(slantCm, ratio))
   const [from, to] = flatFor(stitch)
@@ -72,11 +100,10 @@ export function flatnessFinding(increases: number, stitch: StitchSize, slantCm: 
   const rule = own
     ? `(Your own floors lay flat from ${from.toFixed(2)} to ${to.toFixed(2)}: from your logbook.)`
     : '(Flat within 7 %, mild to 30 %: rules of thumb, from memory.)'
-  const what = `With ${increases} increases a round the base ${SAYS[judgement](times, depth)} ${rule}`
+  const school = usual && judgement !== 'flat' ? ` ${increases} a round is a usual number for {${kind}}.` : ''
+  const what = `With ${increases} increases a round the base ${SAYS[judgement](certain ? 'will' : 'may', times, depth)}${school} ${rule}`
   const better = flatIncreases(stitch)
-  if (judgement === 'flat' || better === increases) return { code: `base-${judgement}`, weight: WEIGHT[judgement], what }
-  return {
-    code: `base-${judgement}`, weight: WEIGHT[judgement], what,
-    fix: { label: `Use ${better} increases a round`, changes: [{ path: ['increases'], value: better }] },
-  }
+  const found = { code: `base-${judgement}`, weight: weightOf(verdict, usual), what }
+  if (judgement === 'flat' || better === increases) return found
+  return { ...found, fix: { label: `Use ${better} increases a round`, changes: [{ path: ['increases'], value: better }] } }
 }

@@ -245,7 +245,7 @@ function workOval(spec: OvalSpec, setting: Setting): PartResult {
   return {
     rounds, bagNotes: growingNotes(spec), looks: FLOOR_LOOKS,
     edge: edge ? withSides(edge, endMiddles(stretches[last]!, edge, wrong)) : foundationOf([{ kind: 'chain', count: 1 }]), size,
-    findings: [endFinding(perEnd, stitch, counts.rounds), ...(stop ? [stop] : [])],
+    findings: [endFinding(perEnd, spec.stitch, stitch, counts.rounds), ...(stop ? [stop] : [])],
     start: startOf(spec, counts, stitch, rounds[0]?.round.begin.chains ?? 0), layOut: ovalLayOut(counts, stretches, floor, stitch),
     markers: stretches.map((names, r) => sideMarkers(names, rounds[r]!.round.facing === 'wrong')),
     advice: [
@@ -255,8 +255,8 @@ function workOval(spec: OvalSpec, setting: Setting): PartResult {
 }
 
 /** The two ends together are a disc: they lie flat or not by the same ratio. */
-function endFinding(perEnd: number, stitch: StitchSize, rounds: number): Finding {
-  const finding = flatnessFinding(2 * perEnd, stitch, stitch.height.cm * rounds)
+function endFinding(perEnd: number, kind: BaseStitch, stitch: StitchSize, rounds: number): Finding {
+  const finding = flatnessFinding(2 * perEnd, kind, stitch, stitch.height.cm * rounds)
   const better = perEndOf({ perEnd: 'by-gauge' }, stitch)
   const { fix: _, ...bare } = finding
   const what = finding.what.replace(`With ${2 * perEnd} increases a round the base`, `With ${perEnd} increases at each end the base`)

@@ -1,4 +1,4 @@
-import { flatness } from '../base/flatness'
+import { flatness, flatnessFinding } from '../base/flatness'
 import { discIncreases } from '../base/schools'
 import type { Design } from '../design/design'
 import { gaugeOf } from '../gauge/gauge'
@@ -34,9 +34,11 @@ function otherHook(design: Design): Finding[] {
   const gauge = gaugeOf(design.gauge)
   const increases = discIncreases(design.base, gauge)
   if (increases === undefined) return []
-  const { judgement } = flatness(increases, gauge[design.base.stitch])
+  const stitch = gauge[design.base.stitch]
+  const { weight } = flatnessFinding(increases, design.base.stitch, stitch, 0)
   const { hookMm } = design.gauge
-  const other = judgement === 'flat' ? undefined : nextHook(hookMm, judgement === 'dish')
+  // What is normal practice needs no other hook.
+  const other = weight === 'note' ? undefined : nextHook(hookMm, flatness(increases, stitch).judgement === 'dish')
   if (other === undefined) return []
   const by = other / hookMm
   const measured = Object.fromEntries(

@@ -166,14 +166,21 @@ describe('the wall as a whole', () => {
     expect(draft(design).findings.filter(({ weight }) => weight === 'stop')).toEqual([])
   })
 
-  it('ends on the wrong side in turned work: one round more or fewer mends it', () => {
-    const found = code(turned, 'ends-on-wrong-side') ?? code({ ...turned, turnUp: 'plain' }, 'ends-on-wrong-side')!
-    const design = code(turned, 'ends-on-wrong-side') ? turned : { ...turned, turnUp: 'plain' as const }
+  it('works an edging with the wrong side facing in turned work: one round more or fewer mends it; without an edging nobody minds', () => {
+    const edged = (rounds: number): Design => ({
+      ...turned, turnUp: 'plain',
+      wall: stacked([{ ...pouch.wall[0]!, size: { pin: { rounds } } }, { band: 'picots', chains: 3, between: 1, colour: 'main' }]),
+    })
+    const design = code(edged(20), 'ends-on-wrong-side') ? edged(20) : edged(21)
+    const found = code(design, 'ends-on-wrong-side')!
+    expect(found.part).toBe(design.wall[1]!.id)
     for (const fix of [found.fix!, ...found.otherFixes!]) {
       const { rounds, findings } = draft(applyFix(design, fix).design)
       expect(rounds.at(-1)!.worked.round.facing).toBe('right')
       expect(findings.map(one => one.code)).not.toContain('ends-on-wrong-side')
     }
+    for (const rounds of [20, 21]) expect(code({ ...edged(rounds), wall: edged(rounds).wall.slice(0, 1) },
+      'ends-on-wrong-side')).toBeUndefined()
   })
 
   it('has a mouth that must divide, and can be adjusted in a last round', () => {

@@ -22,8 +22,10 @@ function estimated(design: Design, gauge: Gauge): Finding[] {
     }))
 }
 
-function otherWay(design: Design): Finding[] {
-  const turned = design.rounds.style === 'turned'
+function otherWay(design: Design, parts: readonly DraftPart[]): Finding[] {
+  const rounds = parts.flatMap(part => part.rounds).filter(({ round }) => round.join !== 'open')
+  if (rounds.length === 0) return []
+  const turned = 2 * rounds.filter(({ round }) => round.begin.turn).length > rounds.length
   if (!design.gauge.worked || (design.gauge.worked === 'turned') === turned) return []
   return [
     {
@@ -44,7 +46,7 @@ export function gaugeFindings(design: Design, gauge: Gauge, parts: readonly Draf
       },
     ]
   }
-  return [...learnt(design), ...estimated(design, gauge), ...texturesEstimated(design, parts, known), ...otherWay(design)]
+  return [...learnt(design), ...estimated(design, gauge), ...texturesEstimated(design, parts, known), ...otherWay(design, parts)]
 }
 
 /** Textures that nobody measured yet, each told once. */

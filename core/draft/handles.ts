@@ -51,7 +51,10 @@ export function hangingsOf(design: Design, parts: readonly DraftPart[]): Hanging
 
 /** How tall a bag is to the top of its handles held up: empty, and loaded, where a net lengthens besides. */
 export interface WithHandles {
+  /** Their feet held apart, as they stand on the rim. */
   readonly emptyCm: number
+  /** Gathered in one hand: each reaches half its length up. */
+  readonly togetherCm: number
   readonly loadedCm: number
 }
 
@@ -61,6 +64,7 @@ export function withHandles(hangings: readonly Hanging[], heightCm: number, load
   const more = (loadedHeightCm ?? heightCm) - heightCm
   return {
     emptyCm: Math.max(heightCm, ...hangings.map(({ handle, feetCm, dropCm: drop }) => feetCm + drop + backCm(handle))),
+    togetherCm: Math.max(heightCm, ...hangings.map(({ handle, feetCm }) => feetCm + handle.lengthCm / 2 + backCm(handle))),
     loadedCm: more + Math.max(heightCm, ...hangings.map(({ handle, feetCm, loadedDropCm }) => feetCm + loadedDropCm + backCm(handle))),
   }
 }

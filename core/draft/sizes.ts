@@ -9,8 +9,10 @@ export interface BagSizes {
   readonly floor: Floor
   /** Across the bag lying flat: half its edge (craft 5). */
   readonly flatWidth: Length
-  /** From the floor to the mouth. */
+  /** From the floor to the mouth, the bag standing on it. */
   readonly height: Length
+  /** The same of the bag lying flat: half its floor folds into it. */
+  readonly flatHeight: Length
   /** Around the mouth. */
   readonly mouth: Length
   /** What it holds, filled to the mouth: standing on its floor, or bulging like a sack if it has none. */
@@ -46,16 +48,20 @@ function wallCm3(part: DraftPart, floor: Floor): number {
 /** Adds up the parts, from the floor to the mouth. */
 export function sizesOf(parts: readonly DraftPart[], hangings: readonly Hanging[] = [], loadedHeightCm?: number): BagSizes {
   const worked = parts.filter(part => part.rounds.length > 0)
-  const top = worked[worked.length - 1] ?? parts[0]!
+  // An edging stands on the rim: the bag is as wide, and holds as much, without it.
+  const body = worked.filter(({ trims }) => !trims)
+  const top = body.at(-1) ?? parts[0]!
   const flatWidth = times(top.size.circumference, 0.5)
   const floor = parts[0]!.size.floor ?? noFloor(flatWidth)
   const height = worked.reduce((sum, part) => plus(sum, part.size.height), NOTHING)
   const handles = withHandles(hangings, height.cm, loadedHeightCm)
-  const cm3 = floor.shape === 'none' ? sackCm3(flatWidth.cm, height.cm) : worked.reduce((sum, part) => sum + wallCm3(part, floor), 0)
+  const tallCm = body.reduce((sum, { size }) => sum + size.height.cm, 0)
+  const cm3 = floor.shape === 'none' ? sackCm3(flatWidth.cm, tallCm) : body.reduce((sum, part) => sum + wallCm3(part, floor), 0)
   return {
     floor,
     flatWidth,
     height,
+    flatHeight: plus(height, times(floor.width, 0.5)),
     mouth: top.size.circumference,
     litres: cm3 / 1000,
     ...(loadedHeightCm === undefined ? {} : { loadedHeightCm }), ...(handles ? { withHandles: handles } : {}),

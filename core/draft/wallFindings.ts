@@ -12,21 +12,21 @@ function longestPlain(parts: readonly DraftPart[]): DraftPart | undefined {
   return parts.filter(part => wallKindOf(part)?.plain).sort((a, b) => b.rounds.length - a.rounds.length)[0]
 }
 
-/** Makers want the right side facing before an edging: in turned work the last round may face the other way (craft 2). */
+/** Makers want the right side facing for an edging or a casing: in turned work it may fall on the other (craft 2). */
 function facing(design: Design, parts: readonly DraftPart[]): Finding[] {
-  const last = parts.findLast(({ rounds }) => rounds.length > 0)?.rounds.at(-1)
-  if (design.rounds.style !== 'turned' || design.wall.length === 0 || last?.round.facing !== 'wrong' || last.round.join === 'open')
-    return []
-  const band = longestPlain(parts)
+  const turned = parts.find(({ trims, casing, rounds }) => (trims || casing) && rounds[0]?.round.facing === 'wrong')
+  if (!turned) return []
+  const band = longestPlain(parts.slice(0, parts.indexOf(turned)))
   const fix = ({ id, rounds }: DraftPart, by: number): Fix => ({
     label: `${by > 0 ? 'One round more' : 'One round fewer'} in wall ${design.wall.findIndex(part => part.id === id) + 1}`,
     changes: [{ path: ['wall', id, 'size'], value: { pin: { rounds: rounds.length + by } } }],
   })
   return [
     {
-      code: 'ends-on-wrong-side', weight: 'watch', part: parts.at(-1)!.id,
-      what: 'The last round has the wrong side facing. An edging or casing wants the right side: work one round more or one fewer '
-        + 'below it.',
+      code: 'ends-on-wrong-side', weight: 'watch', part: turned.id,
+      what: `${turned.trims ? 'This edging' : 'This casing'} is worked with the wrong side facing, and wants the right one: work one `
+        + `round more `
+        + 'or one fewer below it.',
       ...(band && band.rounds.length > 1 ? { fix: fix(band, 1), otherFixes: [fix(band, -1)] } : {}),
     },
   ]

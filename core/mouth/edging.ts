@@ -3,7 +3,11 @@ import { IN_ROUNDS } from '../kind/inRounds'
 import { type Keeps, kind, type PartKind, type PartSpec } from '../kind/kind'
 import type { Finding } from '../part/finding'
 import type { PartResult, WallSetting } from '../part/part'
-import { type Edge, placesOf } from '../round/edge'
+import type { Gauge } from '../gauge/gauge'
+import { type Edge, PLACE_CODE, placesOf } from '../round/edge'
+import { liesOver } from '../round/freeRuns'
+import type { Worked } from '../round/worked'
+import { STITCH_KINDS } from '../stitch/dictionary'
 import { demandOfTexture, type Texture } from '../texture/texture'
 import { workTexture } from '../texture/workTexture'
 
@@ -47,17 +51,32 @@ export function edged<const B extends string, const F extends Fields>({
   } as never) as never
 }
 
-/** How full an edging is: its edge to the edge it stands on, by the same ratio as a floor's flatness (craft 5 and 9). */
+/** How long an edging's last round is where its stitches stand side by side; points of chain lengthen nothing. */
+function lengthOf({ edge, stitches }: Worked, gauge: Gauge): number {
+  let cm = 0
+  for (let made = 0; made < edge.count; made++)
+    if (edge.kinds[made] === PLACE_CODE.stitch) cm += gauge[STITCH_KINDS[stitches[made]!]!].width.cm
+  return cm
+}
+
+/**
+ * How full an edging is: as long as it is to what it stands on, by the same ratio as a floor's flatness (craft 5 and 9). What has fewer
+ * stitches is held open by those that it passes over.
+ */
 function fullness(ratio: number): Finding {
-  const does = ratio < 0.93 ? 'draws the mouth in a little' : ratio <= 1.07 ? 'lies flat' : ratio <= 1.3 ? 'waves gently' : 'ruffles'
+  const does = ratio <= 1.07 ? 'lies flat' : ratio <= 1.3 ? 'waves gently' : 'ruffles'
   return {
     code: 'edging-fullness', weight: 'note',
-    what: `Its edge is ${ratio.toFixed(2)} times what it stands on: it ${does} (flat within 7 %: from memory).`,
+    what: `Its stitches side by side are ${ratio.toFixed(2)} times as long as what they stand on: it ${does} (flat within 7 %: from `
+      + `memory).`,
   }
 }
 
 function workEdging({ texture, rounds, advice }: Edging, colour: string, edge: Edge, setting: WallSetting): PartResult {
-  const result = workTexture(texture, { colour, size: { pin: { rounds } } }, edge, setting)
-  const stopped = result.findings.some(({ weight }) => weight === 'stop')
-  return { ...result, advice, findings: stopped ? result.findings : [...result.findings, fullness(result.edge.count / edge.count)] }
+  const result = { ...workTexture(texture, { colour, size: { pin: { rounds } } }, edge, setting), advice, trims: true as const }
+  const top = result.rounds.at(-1)
+  if (!top || result.findings.some(({ weight }) => weight === 'stop')) return result
+  // Handles worked in the round are no part of how wide the bag lies, but an edging goes along them too.
+  const belowCm = setting.belowCm === undefined ? edge.count * setting.gauge.sc.width.cm : (setting.belowCm * edge.count) / liesOver(edge)
+  return { ...result, findings: [...result.findings, fullness(lengthOf(top, setting.gauge) / belowCm)] }
 }

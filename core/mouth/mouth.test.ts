@@ -193,7 +193,7 @@ describe('edgings (common practice, no source)', () => {
     const { rounds, findings } = workWall(ruffle, on(48).edge, setting)
     expect(rounds.map(({ edge }) => edge.count)).toEqual([72, 96])
     expect(rounds[1]!.round.steps).toMatchObject([{ do: 'repeat', times: 24, steps: [{ times: 1 }, { do: 'group' }, { times: 1 }] }])
-    expect(findings[0]!.what).toContain('2.00 times what it stands on: it ruffles')
+    expect(findings[0]!.what).toContain('2.00 times as long as what they stand on: it ruffles')
   })
 
   it('on plain stitches a ruffle takes every second one', () => expect(wall([ruffle], 48).count).toBe(96))

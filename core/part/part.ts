@@ -90,6 +90,8 @@ export interface Roles {
   readonly net?: Net
   /** Holes that things can leave by, of a mesh that does not hang. */
   readonly opening?: Opening
+  /** It is an edging on the rim: the bag is as wide, and holds as much, without it. */
+  readonly trims?: true
   /** What closes the mouth. */
   readonly closure?: Closure
   /** Of what is placed on the faces: what it is taken hold of by. */

@@ -122,7 +122,11 @@ describe('the pattern of a bag with straps', () => {
 
   it('tells the bag\'s sizes with its handles and without', () => {
     const facts = Object.fromEntries(patternOf(demo(appleTote), 'us').facts.map(({ name, value }) => [name, value]))
-    expect(facts['Lying flat']).toContain('25.9')
-    expect(facts['With handles']).toBe('39.8 cm to the top of the handles, about 40.4 cm loaded (estimate)')
+    expect(facts.Standing).toContain('25.9')
+    // Half of a floor 15.3 wide is folded in.
+    expect(facts['Lying flat']).toContain('33.5')
+    expect(facts['With handles']).toBe(
+      '39.8 cm to the top of the handles, about 40.4 cm loaded (estimate); 40.9 cm held together in one hand',
+    )
   })
 })

@@ -90,9 +90,13 @@ function sizeFacts(draft: Draft): Fact[] {
   const {
     design: { units }, sizes, parts,
   } = draft
+  const floored = sizes.floor.shape !== 'none'
+  const folded = floored ? ', half of the floor folded into it' : ''
+  const standing = floored ? [{ name: 'Standing', value: `${formatLength(sizes.height, units)} tall, on its floor` }] : []
   const facts: Fact[] = [
     { name: 'Floor', value: floorWords(sizes.floor, units) },
-    { name: 'Lying flat', value: `${formatLength(sizes.flatWidth, units)} wide, ${formatLength(sizes.height, units)} tall` },
+    ...standing,
+    { name: 'Lying flat', value: `${formatLength(sizes.flatWidth, units)} wide, ${formatLength(sizes.flatHeight, units)} tall${folded}` },
   ]
   const firstHandle = parts.findIndex(({ edge, handles }) => handles.length > 0 && (edge.free?.length ?? 0) > 0)
   if (firstHandle > 0) {
@@ -102,10 +106,11 @@ function sizeFacts(draft: Draft): Fact[] {
   if (sizes.loadedHeightCm !== undefined)
     facts.push({ name: 'Loaded', value: `about ${formatCm(sizes.loadedHeightCm, units)} tall (estimate)` })
   if (sizes.withHandles) {
-    const { emptyCm, loadedCm } = sizes.withHandles
+    const { emptyCm, togetherCm, loadedCm } = sizes.withHandles
     facts.push({
       name: 'With handles',
-      value: `${formatCm(emptyCm, units)} to the top of the handles, about ${formatCm(loadedCm, units)} loaded (estimate)`,
+      value: `${formatCm(emptyCm, units)} to the top of the handles, about ${formatCm(loadedCm, units)} loaded (estimate); `
+        + `${formatCm(togetherCm, units)} held together in one hand`,
     })
   }
   return facts

@@ -49,7 +49,11 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
     </div>
     <div>
       <dt>Lies flat</dt>
-      <dd>{{ figure(sizes.flatWidth.cm, units) }} × {{ figure(sizes.height.cm, units) }} {{ units }}</dd>
+      <dd>{{ figure(sizes.flatWidth.cm, units) }} × {{ figure(sizes.flatHeight.cm, units) }} {{ units }}</dd>
+    </div>
+    <div v-if="sizes.floor.shape !== 'none'">
+      <dt>Stands</dt>
+      <dd>{{ formatCm(sizes.height.cm, units) }}</dd>
     </div>
     <div v-if="sizes.withHandles">
       <dt>With handles</dt>

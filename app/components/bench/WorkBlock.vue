@@ -23,11 +23,13 @@ const figures = computed(() => {
   if (!part) {
     return [
       ['Floor', floorWords(draft.sizes.floor, units.value)], ['Lies flat, wide', formatLength(draft.sizes.flatWidth, units.value)],
-      ['Tall', formatLength(draft.sizes.height, units.value)], ['Mouth, around', formatLength(draft.sizes.mouth, units.value)],
+      ...(draft.sizes.floor.shape === 'none' ? [] : [['Tall, standing', formatLength(draft.sizes.height, units.value)]]),
+      ['Tall, lying flat', formatLength(draft.sizes.flatHeight, units.value)], ['Mouth, around', formatLength(draft.sizes.mouth, units.value)],
       ...(draft.sizes.loadedHeightCm === undefined ? [] : [['Tall, loaded', `about ${formatCm(draft.sizes.loadedHeightCm, units.value)}`]]),
       ...(draft.sizes.withHandles
         ? [
-            ['Tall, with handles', formatCm(draft.sizes.withHandles.emptyCm, units.value)],
+            ['With handles, held apart', formatCm(draft.sizes.withHandles.emptyCm, units.value)],
+            ['Held together', formatCm(draft.sizes.withHandles.togetherCm, units.value)],
             ['With handles, loaded', `about ${formatCm(draft.sizes.withHandles.loadedCm, units.value)}`],
           ]
         : []),
