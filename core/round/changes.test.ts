@@ -50,8 +50,8 @@ describe('a round of changes', () => {
 
   it('comes out at the count asked for, evenly (law 3)', () => {
     fc.assert(
-      fc.property(change, fc.boolean(), fc.boolean(), ([count, by], mirrored, halfGapFirst) => {
-        const made = worked(changeEvenly(count, by, 'sc', { mirrored, halfGapFirst }), count)
+      fc.property(change, fc.boolean(), fc.double({ min: 0, max: 1, noNaN: true }), ([count, by], mirrored, ahead) => {
+        const made = worked(changeEvenly(count, by, 'sc', { mirrored, ahead }), count)
         expect(made.edge.count).toBe(count + by)
         const plain = seen(made)
           .split(by > 0 ? '2' : '-')

@@ -6,8 +6,12 @@ import { each, inOne, repeat, type Step, together } from './step'
 export interface Lie {
   /** The same from both ends, about the round's start, as far as whole stitches allow. */
   readonly mirrored?: boolean
-  /** Begins with half a gap, so that the changes of the next such round fall between these. */
-  readonly halfGapFirst?: boolean
+  /**
+   * The share of the first gap that comes before its change, so that the changes of the next such round fall elsewhere; all if left out.
+   */
+  readonly ahead?: number
+  /** In pairs, one as far before the round's start as the other is after it; one that is left over lies at the start. */
+  readonly paired?: boolean
 }
 
 /** The plain stitches before each change, and after the last one. */
@@ -20,12 +24,27 @@ interface Plan {
  * Where changes fall. With a gap in the middle of which the round can start, that gap is halved and the list mirrors about
  * it; where there is none, the mirror's line runs through a change, which then comes first.
  */
-function plan(changes: number, plain: number, { mirrored = false, halfGapFirst = false }: Lie): Plan {
+function plan(changes: number, plain: number, { mirrored = false, ahead = 1, paired = false }: Lie): Plan {
+  if (paired && changes > 1) return inPairs(changes, plain, ahead)
   const found = gaps(changes, plain, mirrored)
   if (mirrored && !readsTheSame(found, 1)) return { before: [0, ...found.slice(0, -1)], after: found[changes - 1]! }
-  if (!mirrored && !halfGapFirst) return { before: found, after: 0 }
-  const half = Math.floor(found[0]! / 2)
+  if (!mirrored && ahead >= 1) return { before: found, after: 0 }
+  const half = Math.floor(found[0]! * (mirrored ? 0.5 : ahead))
   return { before: [half, ...found.slice(1)], after: found[0]! - half }
+}
+
+/** Half of the changes spread over half of the round, and the other half as their mirror image; an odd stitch lies between the two. */
+function inPairs(changes: number, plain: number, ahead: number): Plan {
+  const half = Math.floor(plain / 2)
+  const found = gaps(changes >> 1, half)
+  const first = Math.floor(found[0]! * ahead)
+  const left = found[0]! - first
+  const inner = found.slice(1)
+  const one = [first, ...inner]
+  // Where a change is left over, it comes first, at the round's start.
+  const odd = changes % 2 === 1
+  const back = [plain - 2 * half + 2 * left, ...[...inner].reverse()]
+  return { before: [...(odd ? [0] : []), ...one, ...back], after: first }
 }
 
 /** Runs of one gap become a repeat; a list that repeats as a whole becomes one repeat of what repeats. */

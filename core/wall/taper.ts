@@ -1,4 +1,4 @@
-import { between, choice, count, length, pin, stitch, want, ways } from '../field/ask'
+import { between, choice, count, length, optional, pin, stitch, want, ways } from '../field/ask'
 import { AROUND_CM, HEIGHT_CM, PINNED_ROUNDS, WALL_STITCHES } from '../field/bounds'
 import { tenths } from '../field/now'
 import type { StitchSize } from '../gauge/gauge'
@@ -50,10 +50,16 @@ const fields = {
   mirrored: choice(
     'Its changes lie',
     [
-      { value: false, name: 'in turn', does: 'Those of every second round fall between those of the round before: no lines show.' },
-      { value: true, name: 'mirrored', does: 'The same from both ends of each round, about its start.' },
+      { value: false, name: 'turned on', does: 'Evenly, a good part of a gap further on from round to round: no lines show.' },
+      { value: true, name: 'in mirrored pairs', does: 'One as far before the start as the other after it, elsewhere in each round: it '
+        + 'stands straight.' },
     ],
     { begins: false },
+  ),
+  every: optional(
+    count('A change only in every so many rounds', between(1, 50), {
+      usually: between(1, 4), says: 'Only every so many rounds of the taper change, the last of each; all of them if left out.',
+    }),
   ),
   stripes: STRIPES, ...IN_ROUNDS,
 } as const
@@ -61,10 +67,29 @@ const fields = {
 /** A plain band that draws in or opens out to a wanted circumference over its height (craft 7, shaping). */
 export type TaperSpec = PartSpec<'taper', typeof fields>
 
-/** The stitches after each of so many rounds on the way from one count to another, as evenly as whole stitches allow. */
-export function taperCounts(from: number, to: number, rounds: number): number[] {
-  return Array.from({ length: rounds }, (_, i) => from + Math.sign(to - from) * Math.round((Math.abs(to - from) * (i + 1)) / rounds))
+/** How the rounds of a taper change. */
+interface Changing {
+  /** Every so many rounds change, the last of each; the others are plain. */
+  readonly every?: number
+  /** By pairs of stitches, but for an odd one in the last round. */
+  readonly paired?: boolean
 }
+
+/** The stitches after each of so many rounds on the way from one count to another, as evenly as whole stitches allow. */
+export function taperCounts(from: number, to: number, rounds: number, { every = 1, paired = false }: Changing = {}): number[] {
+  const changing = Math.max(1, Math.floor(rounds / every))
+  const all = Math.abs(to - from)
+  const by = paired ? 2 : 1
+  return Array.from({ length: rounds }, (_, i) => {
+    const done = i === rounds - 1 ? changing : Math.min(changing, Math.floor((i + 1) / every))
+    return from + Math.sign(to - from) * (done === changing ? all : by * Math.round((all * done) / changing / by))
+  })
+}
+
+/**
+ * How far on the changes of each round lie from those of the one before: a part of a gap that never comes back to itself (golden ratio).
+ */
+const TURN_ON = (3 - Math.sqrt(5)) / 2
 
 function steepness(counts: readonly number[], from: number, stitchCm: number): Finding[] {
   const steps = counts
@@ -108,7 +133,7 @@ function countsIn(spec: TaperSpec, { gauge, dividing, accepts }: WallSetting): T
   return { ...found, stitches: nearestAccepted(found.stitches, accepts) ?? found.stitches }
 }
 
-/** Works a taper: changes spread over the rounds, and over each round, those of every second one between those before. */
+/** Works a taper: changes spread over the rounds, and over each round, turned on from one to the next or in mirrored pairs. */
 function workTaper(spec: TaperSpec, edge: Edge, setting: WallSetting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const { rounds: count, stitches: to } = countsIn(spec, setting)
@@ -117,7 +142,8 @@ function workTaper(spec: TaperSpec, edge: Edge, setting: WallSetting): PartResul
     return stopped(edge, size, {
       code: 'band-too-tall', weight: 'stop', what: `This taper would take ${count} rounds. Ask for a lower one, or check the swatch.`,
     })
-  const counts = taperCounts(edge.count, to, count)
+  const { every = 1, mirrored } = spec
+  const counts = taperCounts(edge.count, to, count, { every, paired: mirrored })
   const abrupt = counts.findIndex(
     (after, i) =>
       Math.abs(after - (counts[i - 1] ?? edge.count)) > mostChange(counts[i - 1] ?? edge.count, after - (counts[i - 1] ?? edge.count)),
@@ -133,13 +159,15 @@ function workTaper(spec: TaperSpec, edge: Edge, setting: WallSetting): PartResul
     rounds, edge: top, stop,
   } = workUp(edge, count, setting, (i, on) => {
     const change = counts[i]! - on.count
-    const halfGapFirst = change !== 0 && changing++ % 2 === 1
+    const turn = change === 0 ? 1 : (0.5 + TURN_ON * changing++) % 1
+    // A pair keeps off the start, and off the pair's own middle, so that no two changes lie side by side.
+    const ahead = mirrored ? 0.25 + turn / 2 : turn
     return fabricInStyle(
       setting,
       i,
       spec.stitch,
       colourAt(spec, i),
-      changeEvenly(on.count, change, spec.stitch, { mirrored: spec.mirrored, halfGapFirst }),
+      changeEvenly(on.count, change, spec.stitch, { paired: mirrored, ahead }),
     )
   })
   return {

@@ -218,3 +218,42 @@ describe('a stack, without working it', () => {
     )
   })
 })
+
+describe('a taper that stands straight', () => {
+  const at = (mirrored: boolean, from: number, to: number, rounds: number, every?: number) => {
+    const spec: TaperSpec = {
+      band: 'taper', stitch: 'sc', size: { pin: { rounds, stitches: to } }, mirrored, colour: 'main', ...(every ? { every } : {}),
+    }
+    const joined = { ...setting, rounds: { style: 'joined', startingChainCounts: false } as const }
+    const { rounds: worked } = taper.work(spec, foundation('stitch', from), joined)
+    // How far round the bag each decrease lies, from 0 to 1, as the rounds are seen from the right side.
+    return worked.map(({ edge }) => [...edge.from.keys()].filter(i => edge.from[i] !== edge.to[i]).map(i => (i + 0.5) / edge.count))
+  }
+
+  it('never has decreases one above the other at the middle of one face', () => {
+    for (const mirrored of [false, true]) {
+      for (const [from, to, rounds] of [[80, 60, 10], [96, 72, 12], [60, 40, 20], [120, 60, 15]] as const) {
+        const ways = at(mirrored, from, to, rounds)
+        for (const face of [0.25, 0.75]) {
+          const there = ways.map(one => one.some(way => Math.abs(way - face) < 1.01 / to))
+          expect(there.some((now, i) => now && there[i + 1]), `${from} to ${to} in ${rounds}, ${mirrored ? 'pairs' : 'turned'}`).toBe(false)
+        }
+      }
+    }
+  })
+
+  it('takes its decreases in mirrored pairs about the start: as many as far on one side as on the other', () => {
+    fc.assert(fc.property(fc.integer({ min: 24, max: 120 }), fc.integer({ min: 1, max: 8 }), (from, pairs) => {
+      for (const ways of at(true, from, from - 2 * pairs, 2 * pairs + 3)) {
+        expect(ways.length % 2).toBe(0)
+        const mirror = ways.map(way => 1 - way).sort((a, b) => a - b)
+        ways.forEach((way, i) => expect(Math.abs(way - mirror[i]!)).toBeLessThanOrEqual(1.01 / (from - 2 * pairs)))
+      }
+    }), { ...SEED, numRuns: 60 })
+  })
+
+  it('changes only in every so many rounds, where the maker says so: the third, sixth and ninth of ten', () => {
+    expect(at(false, 60, 54, 10, 3).map(one => one.length)).toEqual([0, 0, 2, 0, 0, 2, 0, 0, 2, 0])
+    expect(taperCounts(60, 54, 10, { every: 3 })).toEqual([60, 60, 58, 58, 58, 56, 56, 56, 54, 54])
+  })
+})
