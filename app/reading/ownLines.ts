@@ -1,5 +1,5 @@
-import { readSteps } from '~~/core/repeat/read'
-import { type LineTrouble, openingOf } from '~~/core/repeat/repeat'
+import { lineWords, readLine } from '~~/core/repeat/line'
+import type { LineTrouble } from '~~/core/repeat/repeat'
 import { foundation } from '~~/core/round/edge'
 import type { Step } from '~~/core/round/step'
 import type { Terms } from '~~/core/stitch/dictionary'
@@ -20,10 +20,9 @@ export function linesIn(text: string, terms: Terms): Lines {
   const typed = text.replace(/\s+$/, '').split('\n')
   const lines: string[] = []
   for (const [line, one] of typed.entries()) {
-    const { once, from } = openingOf(one)
-    const read = readSteps(one.slice(from), terms)
-    if (!read.ok) return { ok: false, trouble: { line, at: from + read.at, length: read.length, what: read.what } }
-    lines.push(`${once ? 'once: ' : ''}${written(read.steps, 'us')}`)
+    const read = readLine(one, terms)
+    if (!read.ok) return { ok: false, trouble: { line, at: read.at, length: read.length, what: read.what } }
+    lines.push(lineWords(read, steps => written(steps, 'us')))
   }
   return { ok: true, lines }
 }
@@ -31,8 +30,7 @@ export function linesIn(text: string, terms: Terms): Lines {
 /** The document's lines as a maker reads them in their vocabulary; one that cannot be read stays as it is. */
 export function typedIn(lines: readonly string[], terms: Terms): string {
   return lines.map((line) => {
-    const { once, from } = openingOf(line)
-    const read = readSteps(line.slice(from), 'us')
-    return read.ok ? `${once ? 'once: ' : ''}${written(read.steps, terms)}` : line
+    const read = readLine(line, 'us')
+    return read.ok ? lineWords(read, steps => written(steps, terms)) : line
   }).join('\n')
 }

@@ -1,7 +1,9 @@
 import type { Fix } from '../part/finding'
-import type { Keeps } from '../kind/kind'
+import type { Keeps, Tool } from '../kind/kind'
 import { SOLID_STITCHES } from '../wall/solid'
+import type { Repeat } from '../repeat/repeat'
 import { firstRepeat } from '../wall/own'
+import { firstRounds } from '../wall/written'
 import { beginPart, heightAsked, kindOf, type WallSpec } from '../wall/wall'
 import type { Design, WallPart } from './design'
 import { asPartOf } from './partIds'
@@ -79,7 +81,23 @@ export function moved(design: Design, id: string, by: number): Stacked | undefin
 export function turnedInto(design: Design, id: string, band: string, aroundCm: number): Stacked {
   const kind = kindOf({ band })
   const spec = beginPart(band, keptOf(design, design.wall[placeOf(design, id)], aroundCm))
-  const first
-    = kind.tools?.includes('own-repeat') && design.repeats.length === 0 ? [{ path: ['repeats'], value: [firstRepeat('own-1')] }] : []
-  return { label: `Band: ${kind.name}`, changes: [...first, { path: ['wall', id], value: spec }], inHand: id }
+  const own = ownLines(design, kind.tools ?? [])
+  const changes = own
+    ? [{ path: ['repeats'], value: [...design.repeats, own] }, { path: ['wall', id], value: { ...spec,
+        repeat: own.id } }]
+    : []
+  return { label: `Band: ${kind.name}`, changes: own ? changes : [{ path: ['wall', id], value: spec }], inHand: id }
+}
+
+/** An id that no repeat of a design has yet. */
+export function freshRepeatId({ repeats }: Pick<Design, 'repeats'>): string {
+  let number = repeats.length + 1
+  while (repeats.some(({ id }) => id === `own-${number}`)) number++
+  return `own-${number}`
+}
+
+/** Lines of the maker's own that a new part brings along: the first repeat, or rounds of its own; none if it needs none. */
+function ownLines(design: Design, tools: readonly Tool[]): Repeat | undefined {
+  if (tools.includes('own-round')) return firstRounds(freshRepeatId(design))
+  return tools.includes('own-repeat') && design.repeats.length === 0 ? firstRepeat('own-1') : undefined
 }

@@ -58,7 +58,7 @@ export interface Seen {
 }
 
 /** Tools that some kinds need besides fields: how cords run, the maker's own repeat, stripes, where a part goes on the rim. */
-export type Tool = 'threading' | 'own-repeat' | 'stripes' | 'where-placed'
+export type Tool = 'threading' | 'own-repeat' | 'own-round' | 'stripes' | 'where-placed'
 
 /** How a kind shows on its tile: on a piece of fabric, above one, or on the rim of a whole little bag. */
 export interface Sample<S> {

@@ -25,14 +25,20 @@ export interface Flow {
  */
 export interface Texture {
   readonly asks: Asks
-  /** Places a repeat leaves for the next part; what is asked `plus` is left as it was. */
+  /** Places a repeat leaves for the next part. */
   readonly gives: number
+  /** Places that what stands around the repeats leaves; as many as are asked `plus` if left out. */
+  readonly givesPlus?: number
   /** The stitch that gives the fabric its width, and stands at a round's start. */
   readonly main: FabricKind
   /** How many of its stitches wide a repeat lies; as many as it stands on if left out, since skipped ones still hold it open. */
   readonly across?: number
   readonly straight: Flow
   readonly turned?: Flow
+  /** The same on other edges, on spaces say: taken where this one cannot be begun on what really lies below. */
+  readonly instead?: readonly Texture[]
+  /** Turned, it is always worked as its own mirror, from past the join: what stands around its repeats then changes ends. */
+  readonly mirrors?: true
   /** Tall groups stand on single stitches and singles on the groups: it rises as a column of them does, not as the mean of its stitches. */
   readonly interlocks?: true
   /** A round that closes the band off, on top of its others. */
@@ -99,6 +105,6 @@ export function meanRise({ straight: { cycle }, interlocks }: Texture, gauge: Ga
 }
 
 /** What a texture's count comes to: its repeats, each leaving so many. */
-export function demandOfTexture({ asks, gives }: Texture): Demand {
-  return { asks, leaves: stitches => ((stitches - asks.plus) / asks.multiple) * gives + asks.plus }
+export function demandOfTexture({ asks, gives, givesPlus = asks.plus }: Texture): Demand {
+  return { asks, leaves: stitches => ((stitches - asks.plus) / asks.multiple) * gives + givesPlus }
 }

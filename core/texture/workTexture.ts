@@ -4,7 +4,8 @@ import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, wor
 import { type Edge, placesOf } from '../round/edge'
 import type { Round } from '../round/round'
 import type { Loop, Step } from '../round/step'
-import { fabricInStyle, facingOf, type Going, type Rounds } from '../round/style'
+import { fabricInStyle, facingOf, type Going, inStyle, type Rounds } from '../round/style'
+import { work } from '../round/work'
 import { isPlainly, mirrored } from './mirrored'
 import { asksWords, divides, nearestCounts } from '../part/asks'
 import type { Bandlike } from './bandlike'
@@ -82,13 +83,28 @@ function fewerRounds(stitches: number): Pick<Finding, 'fix'> {
 function goingIn(texture: Texture, { rounds, turns }: Setting): { readonly going: Going, readonly past: boolean, readonly flow: Flow } {
   const going = (firstStitch: Rounds['firstStitch']): Going => ({ turns, rounds: { ...rounds, ...(firstStitch ? { firstStitch } : {}) } })
   if (rounds.style !== 'turned' || isPlainly(texture)) return { going: { rounds, turns }, past: false, flow: texture.straight }
-  if (!texture.turned) return { going: going('joined'), past: false, flow: texture.straight }
-  const past = rounds.firstStitch === 'last' || (rounds.turnsAfter ?? 0) > 0
-  return { going: going(past ? 'last' : 'joined'), past, flow: past ? texture.straight : texture.turned }
+  if (!texture.turned && !texture.mirrors) return { going: going('joined'), past: false, flow: texture.straight }
+  const past = texture.mirrors === true || rounds.firstStitch === 'last' || (rounds.turnsAfter ?? 0) > 0
+  return { going: going(past ? 'last' : 'joined'), past, flow: past ? texture.straight : texture.turned! }
+}
+
+/** Whether the first round of a texture can be worked on an edge. */
+function begins(texture: Texture, edge: Edge): boolean {
+  const { asks: { multiple, plus }, straight, main } = texture
+  if (!divides(edge.count, texture.asks)) return false
+  const steps = workedOver(roundOf(straight, 0), Math.floor((edge.count - plus) / multiple))
+  return work(inStyle({ rounds: { style: 'spiral', startingChainCounts: false }, turns: 0 }, 0, main, '', steps), edge).ok
+}
+
+/** A texture as it stands on what really lies below. */
+function onEdge(texture: Texture, edge: Edge): Texture {
+  const { instead = [] } = texture
+  return instead.length === 0 ? texture : ([texture, ...instead].find(one => begins(one, edge)) ?? texture)
 }
 
 /** Works a band of any texture: its repeat as often as the edge holds it, round upon round. */
-export function workTexture(texture: Texture, spec: Bandlike, edge: Edge, setting: Setting): PartResult {
+export function workTexture(given: Texture, spec: Bandlike, edge: Edge, setting: Setting): PartResult {
+  const texture = onEdge(given, edge)
   const { going, past, flow } = goingIn(texture, setting)
   const width = setting.gauge[texture.main].width
   const rises = [...flow.setUp, ...flow.cycle].map(({ repeat }) => riseCm(repeat, setting.gauge, texture.interlocks === true))

@@ -28,13 +28,14 @@ import { sprigs } from './sprigs'
 import { taper } from './taper'
 import { vees } from './vees'
 import { waves } from './waves'
+import { written } from './written'
 
 /**
  * What a wall can be stacked from, in the order it is offered: the only list of it. A further kind is a line here and a file of its own.
  */
 export const WALL_KINDS = [
   solid, ridges, rib, pairs, groups, vees, sprigs, waves, boxes, loops, moss, own, eyelets, ruffle, picots, shells, rim, slots,
-  chainStraps, grownStrap, knotStraps, sewnStraps, underStrap, crossBody, boughtHandles, buttonLoop, tab, zip, adjust, taper,
+  chainStraps, grownStrap, knotStraps, sewnStraps, underStrap, crossBody, boughtHandles, buttonLoop, tab, zip, adjust, taper, written,
 ] as const
 
 /** The spec of a part of a wall, of any kind. */

@@ -24,6 +24,29 @@ describe('a repeat of one\'s own, checked by working it', () => {
     expect(asks('sc in next, ch 1, sk next st, 3 dc in next, sk next 2 sts')).toEqual([5, 5])
   })
 
+  it('takes what stands before the first and after the last repeat: a multiple, and so many more', () => {
+    const sound = (...lines: string[]) => {
+      const checked = check(...lines)
+      return checked.ok && [checked.texture.asks.multiple, checked.texture.asks.plus, checked.texture.gives, checked.texture.givesPlus]
+    }
+    expect(sound('sc in next, *dc in next, ch 1, sk next; rep from * around, sc in next 2', 'sc in next, *dc in next, ch 1, sk next; rep '
+    + 'from * around, sc in next 2'))
+      .toEqual([2, 3, 2, 3])
+    expect(sound('*sc in next, sk next 2 sts, (dc, ch 1, dc, ch 1, dc) in next, sk next 2 sts; rep from * around, sc in next',
+      'sc in next, *sk next st, sc in next 5, rep from * around')).toBe(false)
+    expect(sound('2 sc in next, *sc in next 3; rep from * around')).toBe(false)
+    expect(sound('once: 2 sc in next, *sc in next 3; rep from * around', 'sc in next')).toBe(false)
+  })
+
+  it('may begin on spaces: boxes, open V\'s and loops below', () => {
+    expect(asks('(dc, ch 1) in next ch-sp')).toEqual([2, 2])
+    // On boxes it leaves a V of three for each two; on V's a V for a V: what lies below decides (workTexture).
+    expect(asks('(dc, ch 2, dc) in next ch-sp')).toEqual([2, 3])
+    const checked = check('(dc, ch 2, dc) in next ch-sp')
+    expect(checked.ok && checked.texture.instead?.map(({ asks: { multiple }, gives }) => [multiple, gives])).toContainEqual([3, 3])
+    expect(trouble('foo in next ch-sp')).toContain('foo is not a stitch')
+  })
+
   it('says which line cannot be read, and where', () => {
     const checked = check('sc in next 2', 'sc in next, dc in nxt')
     expect(checked).toMatchObject({ ok: false, trouble: { line: 1, at: 18, length: 3 } })

@@ -2,10 +2,11 @@ import type { SpecOf } from '../kind/kind'
 import { ownRepeat } from '../field/ask'
 import { allow, BeyondAllowance, within } from '../round/allowance'
 import { foundation, type Edge } from '../round/edge'
+import { placesUsed } from '../round/placesUsed'
 import { movesOf } from '../round/things'
-import { readSteps } from '../repeat/read'
+import { readLine } from '../repeat/line'
 import { type LineTrouble, openingOf, type Repeat } from '../repeat/repeat'
-import type { Step } from '../round/step'
+import { chain, each, skip, type Step } from '../round/step'
 import { work } from '../round/work'
 import { explain } from '../round/workError'
 import { FABRIC_KINDS, type FabricKind } from '../stitch/dictionary'
@@ -18,8 +19,8 @@ export type Checked = { readonly ok: true, readonly texture: Texture } | { reado
 /** More stitches than this a repeat of one's own cannot stand on. */
 const WIDEST = 72
 
-/** So many stitches are made at most to find out what it stands on: enough for the most lines on the widest. */
-const MOST_TRIED = 60_000
+/** So many stitches are made at most to find out what it stands on: enough for the most lines on the widest of every ground. */
+const MOST_TRIED = 240_000
 
 function worked(round: TextureRound, times: number, on: Edge) {
   return work(
@@ -28,30 +29,58 @@ function worked(round: TextureRound, times: number, on: Edge) {
   )
 }
 
-/** Plain stitches to work a repeat on, with a round below that long stitches can reach. */
-function plainEdge(count: number): Edge {
-  const below = worked({ repeat: [{ do: 'stitch', kind: 'sc', times: 1 }] }, count, foundation('stitch', count))
-  if (!below.ok) throw new Error('plain stitches can always be worked')
-  return below.worked.edge
+/** What a repeat may stand on: how an edge of it is made, by its repeats, and how many places each is. */
+interface Ground {
+  readonly repeat: readonly Step[]
+  readonly stands: number
+  readonly places: number
 }
 
-/** Works so many rounds of a flow over repeats of a width: what every round leaves, or which one fails and why. */
-function tried(flow: Flow, rounds: number, wide: number, times: number): { readonly counts: number[], readonly fails?: string } {
-  let on = plainEdge(wide * times)
+/** Plain stitches; and for lines that begin on spaces, boxes, open V's and loops. */
+const GROUNDS: readonly Ground[] = [
+  { repeat: [each('sc', 1)], stands: 1, places: 1 }, { repeat: [each('dc', 1), chain(1), skip(1)], stands: 2, places: 2 },
+  { repeat: [{ do: 'group', steps: [each('dc', 1), chain(2), each('dc', 1)] }, skip(2)], stands: 3, places: 3 },
+  { repeat: [chain(3), skip(1), each('sc', 1)], stands: 2, places: 2 },
+]
+
+/** So many places of a ground to work a repeat on, with a round below that long stitches can reach; nothing if it does not come out. */
+function edgeOf({ repeat, stands, places }: Ground, count: number): Edge | undefined {
+  if (count % places !== 0) return undefined
+  const below = worked({ repeat: [each('sc', 1)] }, (count / places) * stands, foundation('stitch', (count / places) * stands))
+  const made = below.ok ? worked({ repeat }, count / places, below.worked.edge) : below
+  if (!made.ok) throw new Error('what a repeat stands on can always be worked')
+  return made.worked.edge
+}
+
+/** How a repeat is tried: on which ground, how many places it and what stands around it take. */
+interface Trial {
+  readonly ground: Ground
+  readonly wide: number
+  readonly plus: number
+}
+
+/** Works so many rounds of a flow over repeats: what every round leaves, or which one fails and why. */
+function tried(flow: Flow, rounds: number, { ground, wide, plus }: Trial, times: number): { readonly counts: number[]
+  readonly fails?: string } {
+  let on = edgeOf(ground, wide * times + plus)
   const counts: number[] = []
+  if (!on) return { counts, fails: 'does not come out' }
   for (let i = 0; i < rounds; i++) {
     const result = worked(roundOf(flow, i), times, on)
     if (!result.ok) return { counts, fails: explain(result.error) }
     on = result.worked.edge
-    counts.push(on.count / times)
+    counts.push(on.count)
   }
   return { counts }
 }
 
-/** How many stitches a repeat stands on: the fewest over which its first `rounds` rounds come out, two and three side by side. */
-function widthOf(flow: Flow, rounds: number): number | undefined {
+/** How a repeat stands: the fewest places over which its first `rounds` rounds come out, two and three side by side. */
+function standsOn(flow: Flow, rounds: number, ground: Ground): Trial | undefined {
+  const { first = [], last = [] } = roundOf(flow, 0)
+  const plus = placesUsed(first) + placesUsed(last)
   for (let wide = 1; wide <= WIDEST; wide++) {
-    if (!tried(flow, rounds, wide, 2).fails && !tried(flow, rounds, wide, 3).fails) return wide
+    const trial = { ground, wide, plus }
+    if (!tried(flow, rounds, trial, 2).fails && !tried(flow, rounds, trial, 3).fails) return trial
   }
   return undefined
 }
@@ -69,10 +98,10 @@ function flowOf(repeat: Repeat): { readonly flow: Flow } | { readonly trouble: L
   const setUp: TextureRound[] = []
   const cycle: TextureRound[] = []
   for (const [line, text] of repeat.lines.entries()) {
-    const { once, from } = openingOf(text)
-    const read = readSteps(text.slice(from), 'us')
-    if (!read.ok) return { trouble: { line, at: from + read.at, length: read.length, what: read.what } }
-    ;(once ? setUp : cycle).push({ repeat: read.steps })
+    const read = readLine(text, 'us')
+    if (!read.ok) return { trouble: { line, at: read.at, length: read.length, what: read.what } }
+    const { once, first, repeat: steps, last } = read.line
+    ;(once ? setUp : cycle).push({ repeat: steps, ...(first.length > 0 ? { first } : {}), ...(last.length > 0 ? { last } : {}) })
   }
   if (cycle.length === 0)
     return {
@@ -109,8 +138,8 @@ export function checkRepeat(repeat: Repeat): Checked {
 /** Blames the line that makes the most. */
 function tooLong({ lines }: Repeat): LineTrouble {
   const moves = lines.map((text) => {
-    const read = readSteps(text.slice(openingOf(text).from), 'us')
-    return read.ok ? movesOf(read.steps) : 0
+    const read = readLine(text, 'us')
+    return read.ok ? movesOf([...read.line.first, ...read.line.repeat, ...read.line.last]) : 0
   })
   const line = moves.indexOf(Math.max(...moves))
   return {
@@ -131,28 +160,57 @@ function checked(repeat: Repeat): Checked {
   if (!main) return refuse(0, 'a repeat needs a stitch that stands up: sc, hdc, dc or tr')
   // Every line is worked on every line that can lie below it: the cycle twice over.
   const rounds = flow.setUp.length + 2 * flow.cycle.length
-  const wide = widthOf(flow, rounds)
-  if (wide === undefined) return refuse(...firstFailure(flow, rounds))
-  const { counts } = tried(flow, rounds, wide, 3)
-  const odd = counts.findIndex(count => count !== counts[0])
-  if (odd >= 0)
-    return refuse(odd, `this line leaves ${counts[odd]} stitches a repeat, the one before ${counts[odd - 1]}: all must leave the same`)
-  const gives = counts[0]!
-  return { ok: true, texture: { asks: { multiple: wide, plus: 0 }, gives, main, across: Math.max(wide, gives), straight: flow } }
+  const trials = GROUNDS.flatMap(ground => standsOn(flow, rounds, ground) ?? [])
+  if (trials.length === 0) return refuse(...firstFailure(flow, rounds))
+  const found = trials.map(trial => onGround(flow, rounds, trial, main))
+  const sound = found.filter((one): one is Texture => 'asks' in one)
+  const [texture, ...instead] = sound
+  if (!texture) return refuse(...(found[0] as Uneven).odd)
+  return { ok: true, texture: instead.length > 0 ? { ...texture, instead } : texture }
 }
 
-/** Which round fails first on the width that the rounds before it agree on, and why. */
+/** A repeat that cannot go on: its lines leave different counts. */
+interface Uneven {
+  readonly odd: [round: number, what: string]
+}
+
+/** The texture that a repeat is on one ground. */
+function onGround(flow: Flow, rounds: number, trial: Trial, main: FabricKind): Texture | Uneven {
+  const { wide, plus } = trial
+  const [two, three] = [2, 3].map(times => tried(flow, rounds, trial, times).counts) as [number[], number[]]
+  const gives = three[0]! - two[0]!
+  const odd = three.findIndex((count, i) => count - two[i]! !== gives || count !== three[0])
+  if (odd > 0) {
+    const [own, before] = [odd, odd - 1].map(i => three[i]! - two[i]!)
+    return {
+      odd: [
+        odd,
+        own === before
+          ? `this line leaves ${three[odd]} stitches of three repeats, the one before ${three[odd - 1]}: all must leave the same`
+          : `this line leaves ${own} stitches a repeat, the one before ${before}: all must leave the same`,
+      ],
+    }
+  }
+  return {
+    asks: { multiple: wide, plus }, gives, givesPlus: two[0]! - 2 * gives, main, across: Math.max(wide, gives), straight: flow,
+    ...(plus > 0 ? { mirrors: true as const } : {}),
+  }
+}
+
+/** Which round fails first on the width that the rounds before it agree on, and why; told of plain stitches. */
 function firstFailure(flow: Flow, rounds: number): [round: number, what: string] {
+  const [ground] = GROUNDS as readonly [Ground]
   for (let upTo = 1; upTo <= rounds; upTo++) {
-    if (widthOf(flow, upTo) !== undefined) continue
-    const wide = upTo === 1 ? undefined : widthOf(flow, upTo - 1)
-    if (wide === undefined)
-      return [0, `does not come out on any number of stitches up to ${WIDEST}: ${tried(flow, 1, 12, 2).fails ?? ''}`.replace(/: $/, '')]
+    if (standsOn(flow, upTo, ground)) continue
+    const trial = upTo === 1 ? undefined : standsOn(flow, upTo - 1, ground)
+    if (!trial) {
+      const { fails } = tried(flow, 1, { ground, wide: 12, plus: 0 }, 2)
+      return [0, `does not come out on any number of stitches up to ${WIDEST}, nor on spaces: ${fails ?? ''}`.replace(/: $/, '')]
+    }
     const again = upTo > flow.setUp.length + flow.cycle.length ? 'worked again on what the last line leaves: ' : ''
-    return [
-      upTo - 1,
-      `${again}${tried(flow, upTo, wide, 2).fails ?? tried(flow, upTo, wide, 3).fails} (two repeats side by side, over ${2 * wide})`,
-    ]
+    const over = 2 * trial.wide + trial.plus
+    return [upTo - 1, `${again}${tried(flow, upTo, trial, 2).fails ?? tried(flow, upTo, trial, 3).fails} (two repeats side by side, over `
+      + `${over})`]
   }
   return [0, 'does not come out']
 }

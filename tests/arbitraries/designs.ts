@@ -55,6 +55,7 @@ export const anyWallPart = fc.oneof(
 export const REPEATS = [
   { id: 'nubs', name: 'nubs', lines: ['sc in next, (sc, ch 1, sc) in next, sk next 2 sts', 'sc in next 2, sk next ch-sp, 2 sc in next'] },
   { id: 'slants', name: 'slants', lines: ['once: sc in next 2', 'sk next st, dc in next, dc in same st'] },
+  { id: 'rounds', name: 'rounds', lines: ['*hdc in next st; rep from * around', '*sc in next st; rep from * around'] },
 ] as const
 
 /** A strip that did not get shorter under its weight. */

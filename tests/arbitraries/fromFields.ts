@@ -9,7 +9,7 @@ import type { Bounds, Field, Fields, KindsField, WaysField } from '../../core/fi
 
 /** Ids that the random designs have. */
 export const YARN_IDS = ['main', 'moss'] as const
-export const REPEAT_IDS = ['nubs', 'slants'] as const
+export const REPEAT_IDS = ['nubs', 'slants', 'rounds'] as const
 
 /** How far numbers go: as makers usually answer, or to everything that a document may hold. */
 export type Reach = 'usual' | 'legal'

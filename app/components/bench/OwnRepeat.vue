@@ -3,24 +3,41 @@ import { mdiPlus } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
 import { MOST_REPEATS } from '~~/core/design/fields'
 import { asksWords } from '~~/core/part/asks'
+import type { DraftPart } from '~~/core/draft/draft'
+import { foundation } from '~~/core/round/edge'
+import { freshRepeatId } from '~~/core/design/stacking'
 import { checkRepeat, firstRepeat, type OwnSpec } from '~~/core/wall/own'
+import { kindOf } from '~~/core/wall/wall'
+import { checkRounds, firstRounds } from '~~/core/wall/written'
 import { linesIn, typedIn } from '~/reading/ownLines'
 import type { Asking } from '~/composables/useAsking'
 import { useDocument } from '~/stores/document'
 import { useWays } from '~/stores/ways'
 
 /** A repeat of the maker's own: typed a line a round, worked as it is typed, kept when it comes out. */
-const props = defineProps<{ asking: Asking }>()
+const props = defineProps<{ asking: Asking, part?: DraftPart | undefined }>()
 const bag = useDocument()
 const ways = useWays()
 
 const repeatId = computed(() => (props.asking.spec as OwnSpec).repeat)
 const kept = computed(() => bag.design.repeats.find(({ id }) => id === repeatId.value))
+/** Whole rounds on what lies below, rather than a repeat. */
+const whole = computed(() => kindOf(props.asking.spec as OwnSpec).tools?.includes('own-round') === true)
 const text = ref('')
 const read = computed(() => linesIn(text.value, ways.terms))
 const checked = computed(() => {
   if (!read.value.ok) return { ok: false as const, trouble: read.value.trouble }
-  return checkRepeat({ id: repeatId.value, name: '', lines: read.value.lines })
+  return whole.value
+    ? checkRounds(read.value.lines, props.part?.rounds[0]?.on ?? props.part?.edge ?? foundation('stitch', 1))
+    : checkRepeat({ id: repeatId.value, name: '', lines: read.value.lines })
+})
+/** What came out, in words. */
+const sound = computed(() => {
+  if (!checked.value.ok) return ''
+  if ('leaves' in checked.value) return `They come out: ${checked.value.leaves} are left. Kept.`
+  const { asks, gives, givesPlus = asks.plus } = checked.value.texture
+  const left = gives === asks.multiple && givesPlus === asks.plus ? '' : ` and leaves ${gives}${givesPlus ? ` and ${givesPlus} more` : ''}`
+  return `It works: it asks for ${asksWords(asks)}${left}. Kept.`
 })
 /** Where the trouble is: the line itself, with what cannot be read marked in it. */
 const pointed = computed(() => {
@@ -41,6 +58,17 @@ watch(
   },
 )
 
+/** How what goes around is written. */
+const more = computed(() => {
+  const around = ways.terms === 'us'
+    ? 'sc in next, *dc in next, ch 1, sk next; rep from * around, sc in next'
+    : 'dc in next, *tr in next, ch 1, miss next; rep from * around, dc in next'
+  return whole.value
+    ? `What goes around stands between asterisks: ${around}.`
+    : `What stands before the first and after the last repeat goes around it: ${around}. Begin a line with "once:" if it is worked `
+      + 'the first time only.'
+})
+
 function change(label: string, field: 'lines' | 'name', value: string | readonly string[]): void {
   bag.change(label, [{ path: ['repeats', repeatId.value, field], value }], `repeats.${repeatId.value}.${field}`)
 }
@@ -56,20 +84,19 @@ function pick(id: string): void {
 
 function addAnother(): void {
   const { repeats } = bag.design
-  let number = repeats.length + 1
-  while (repeats.some(({ id }) => id === `own-${number}`)) number++
-  const id = `own-${number}`
-  bag.change('A new repeat', [{ path: ['repeats'], value: [...repeats, { ...firstRepeat(id), name: `my repeat ${number}` }] }])
+  const id = freshRepeatId(bag.design)
+  const first = whole.value ? firstRounds(id) : firstRepeat(id)
+  bag.change('A new repeat', [{ path: ['repeats'], value: [...repeats, { ...first, name: `${first.name} ${id.slice(4)}` }] }])
   pick(id)
 }
 </script>
 
 <template>
   <fieldset class="own">
-    <legend>The repeat</legend>
+    <legend>{{ whole ? 'The rounds' : 'The repeat' }}</legend>
     <div class="row">
       <v-select
-        label="Your repeats"
+        :label="whole ? 'Your rounds and repeats' : 'Your repeats'"
         :model-value="repeatId"
         :items="bag.design.repeats.map(({ id, name }) => ({ value: id, title: name }))"
         @update:model-value="pick"
@@ -91,7 +118,7 @@ function addAnother(): void {
       @update:model-value="(name: string) => name.trim() && change('Name of a repeat', 'name', name)"
     />
     <v-textarea
-      label="One repeat, a line a round"
+      :label="whole ? 'Whole rounds, a line each' : 'One repeat, a line a round'"
       :model-value="text"
       rows="3"
       auto-grow
@@ -105,7 +132,7 @@ function addAnother(): void {
       role="status"
       class="sound"
     >
-      It works: it asks for {{ asksWords(checked.texture.asks) }}{{ checked.texture.gives === checked.texture.asks.multiple ? '' : ` and leaves ${checked.texture.gives}` }}. Kept.
+      {{ sound }}
     </p>
     <div
       v-else-if="pointed"
@@ -116,7 +143,7 @@ function addAnother(): void {
       <code>{{ pointed.before }}<mark>{{ pointed.marked }}</mark>{{ pointed.after }}</code>
     </div>
     <p class="soft hint">
-      Write as the pattern does: {{ ways.terms === 'us' ? 'sc in next 3, sk next st, (dc, ch 2, dc) in next' : 'dc in next 3, miss next st, (tr, ch 2, tr) in next' }}. Begin a line with "once:" if it is worked the first time only.
+      Write as the pattern does: {{ ways.terms === 'us' ? 'sc in next 3, sk next st, (dc, ch 2, dc) in next' : 'dc in next 3, miss next st, (tr, ch 2, tr) in next' }}. {{ more }}
     </p>
   </fieldset>
 </template>

@@ -28,7 +28,7 @@ const colour = computed(() => bag.design.yarns.find(({ id }) => id === props.spe
 const asks = computed(() => asksOf(props.spec, seenIn(bag.design, bag.draft.gauge)))
 
 const TOOLS: Readonly<Record<Tool, Component>> = {
-  'own-repeat': OwnRepeat, 'threading': ThreadingTool, 'where-placed': WherePlaced, 'stripes': StripesTool,
+  'own-repeat': OwnRepeat, 'own-round': OwnRepeat, 'threading': ThreadingTool, 'where-placed': WherePlaced, 'stripes': StripesTool,
 }
 const striped = computed(() => kind.value.tools?.includes('stripes') ?? false)
 const tools = computed(() => (kind.value.tools ?? []).filter(tool => tool !== 'stripes'))

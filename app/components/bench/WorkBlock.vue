@@ -24,7 +24,8 @@ const figures = computed(() => {
     return [
       ['Floor', floorWords(draft.sizes.floor, units.value)], ['Lies flat, wide', formatLength(draft.sizes.flatWidth, units.value)],
       ...(draft.sizes.floor.shape === 'none' ? [] : [['Tall, standing', formatLength(draft.sizes.height, units.value)]]),
-      ['Tall, lying flat', formatLength(draft.sizes.flatHeight, units.value)], ['Mouth, around', formatLength(draft.sizes.mouth, units.value)],
+      ['Tall, lying flat', formatLength(draft.sizes.flatHeight, units.value)],
+      ['Mouth, around', formatLength(draft.sizes.mouth, units.value)],
       ...(draft.sizes.loadedHeightCm === undefined ? [] : [['Tall, loaded', `about ${formatCm(draft.sizes.loadedHeightCm, units.value)}`]]),
       ...(draft.sizes.withHandles
         ? [
