@@ -226,7 +226,8 @@ describe('the other forms, by hand', () => {
 
   it('a folded piece of 5 repeats of 6 and 1, 50 rows, has a mouth of 62', () => {
     const { edge, size, rounds } = workBase(
-      { form: 'folded', stitch: 'sc', repeat: 6, edgeStitches: 1, size: { pin: { repeats: 5, rows: 50 } }, colour: 'main' },
+      { form: 'folded', stitch: 'sc', pattern: 'plain', fold: 'below', seam: 'whip', repeat: 6, edgeStitches: 1,
+        size: { pin: { repeats: 5, rows: 50 } }, colour: 'main' },
       setting(),
     )
     expect([edge.count, rounds.length]).toEqual([62, 50])

@@ -13,10 +13,11 @@ import type { Round } from '../round/round'
 import { at, each, inOne, skip, type Step } from '../round/step'
 import { chainCounts, inStyle, startingChains } from '../round/style'
 import { work } from '../round/work'
+import type { FabricKind } from '../stitch/dictionary'
 import type { Worked } from '../round/worked'
 import { type BaseChoice, countsWithin, offBy } from './choice'
 import { DECIDES } from './circle'
-import { type BaseStitch, form, type FormSpec, sizesLike } from './form'
+import { form, type FormSpec, sizesLike } from './form'
 import { LENGTH_AND_WIDTH } from './oval'
 
 const fields = {
@@ -80,7 +81,7 @@ export function rectangleFloor(counts: RectangleCounts, stitch: StitchSize): Flo
  * A row, to and fro: the next one turns. The last of `of` rows has the wrong side facing, so that what follows it, turned, has the right
  * side.
  */
-export function row(setting: Setting, index: number, of: number, kind: BaseStitch, colour: string, steps: readonly Step[]): Round {
+export function row(setting: Setting, index: number, of: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
   const counts = chainCounts(setting.rounds, kind)
   return {
     steps, colour, join: 'open', facing: (of - index) % 2 === 1 ? 'wrong' : 'right',

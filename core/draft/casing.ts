@@ -1,7 +1,7 @@
 import type { Design } from '../design/design'
 import { tape } from '../stitch/tell'
 import type { Gauge } from '../gauge/gauge'
-import { type Cord, cordsYarnCm, drawstring, openingCord } from '../mouth/cords'
+import { type Cord, cordsYarn, drawstring, openingCord, type YarnLength } from '../mouth/cords'
 import { drawnBy, type Gathered, THICK_SHARE } from '../mouth/drawn'
 import { type Threading, thread } from '../mouth/threading'
 import type { Finding } from '../part/finding'
@@ -19,7 +19,7 @@ export interface Casing {
   readonly cord: Cord
   readonly opening?: Cord
   readonly gathered: Gathered
-  readonly yarnCm: number
+  readonly yarns: readonly YarnLength[]
 }
 
 /** Every casing of a bag that has cords. */
@@ -31,7 +31,8 @@ export function casingsOf(parts: readonly DraftPart[], gauge: Gauge): Casing[] {
     const cord = drawstring(cords, mouthCm, gauge)
     return [
       {
-        part, spec: cords, eyelets, mouthCm, cord, threading: thread(eyelets, cords.number), yarnCm: cordsYarnCm(cords, mouthCm, gauge),
+        part, spec: cords, eyelets, mouthCm, cord, threading: thread(eyelets, cords.number, cords.second), yarns: cordsYarn(cords,
+          mouthCm, gauge),
         ...(cords.opening ? { opening: openingCord(cords, gauge) } : {}),
         gathered: {
           mouthCm, eyelets, fabricCm: THICK_SHARE * gauge.sc.width.cm, cords: cords.number, cordCm: cord.thickCm, lengthCm: cord.lengthCm,

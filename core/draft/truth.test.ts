@@ -64,7 +64,8 @@ describe('sizes that are true of the bag\'s body', () => {
 describe('findings that fit the bag', () => {
   it('say nothing of rounds where there are none, of a floor where there is none, of edgings where there is none', () => {
     const rows: Design = {
-      ...bag([], { form: 'folded', stitch: 'sc', repeat: 1, edgeStitches: 0, size: { pin: { repeats: 30, rows: 40 } }, colour: 'main' }),
+      ...bag([], { form: 'folded', stitch: 'sc', pattern: 'plain', fold: 'below', seam: 'whip', repeat: 1, edgeStitches: 0,
+        size: { pin: { repeats: 30, rows: 40 } }, colour: 'main' }),
       gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } }, worked: 'turned' },
     }
     const { findings } = draft(rows)

@@ -81,7 +81,7 @@ export function stitch<const K extends FabricKind>(
 }
 
 /** Asks for a yarn of the bag. */
-export function yarn(more?: More<string>): YarnField {
+export function yarn(more?: More<string> & { readonly label?: Told }): YarnField {
   return { is: 'yarn', label: 'Yarn', begins: 'main', ...more }
 }
 
@@ -129,7 +129,7 @@ export function ways<const W extends readonly Way[]>(
 export function maybe<const F extends Fields>(
   label: Told,
   fields: F,
-  more: Pick<MaybeField, 'without' | 'having' | 'lead' | 'says'> & {
+  more: Pick<MaybeField, 'without' | 'having' | 'lead' | 'usuallyNot' | 'says'> & {
     readonly begin: ValuesOf<F> | ((spec: never, now: Now) => ValuesOf<F>)
   },
 ): MaybeField<F> {

@@ -108,7 +108,8 @@ function maybeAnswers(field: MaybeField, { path, value }: Put, spec: object, now
   const lead = field.lead
   const stands = (value as Record<string, unknown> | undefined)?.[lead]
   const led = (field.fields[lead] as ChoiceField).options
-  return [...answers(led, path, stands, spec, now, to => [{ path, value: { ...(begins() as object), [lead]: to } }]), without]
+  const having = answers(led, path, stands, spec, now, to => [{ path, value: { ...(begins() as object), [lead]: to } }])
+  return field.usuallyNot ? [without, ...having] : [...having, without]
 }
 
 function untaught(taught: readonly number[]): number {

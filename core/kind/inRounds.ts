@@ -79,7 +79,7 @@ export const GOES = maybe(
   'Its rounds go',
   roundsFields(spec => (spec as { readonly goes?: Rounds }).goes),
   {
-    without: { name: 'as the bag\'s do' }, having: { name: 'in a way of their own' }, lead: 'style',
+    without: { name: 'as the bag\'s do' }, having: { name: 'in a way of their own' }, lead: 'style', usuallyNot: true,
     says: 'How the rounds of this part go, where they go otherwise than the bag\'s.',
     begin: { style: 'joined', startingChainCounts: false },
   },

@@ -78,15 +78,37 @@ export function cordOf(kind: CordKind, lengthCm: number, aroundCm: number, gauge
 
 /** The drawstring for a mouth: once round and its two ends (craft 9). */
 export function drawstring({ kind, size }: CordsSpec, mouthCm: number, gauge: Gauge): Cord {
-  return cordOf(kind, 'pin' in size ? size.pin.lengthCm : mouthCm + 2 * size.want.tailCm, mouthCm, gauge)
+  if ('want' in size) return cordOf(kind, mouthCm + 2 * size.want.tailCm, mouthCm, gauge)
+  return 'chains' in size.pin
+    ? cordOfChains(kind, size.pin.chains, mouthCm, gauge)
+    : cordOf(kind, size.pin.lengthCm, mouthCm, gauge)
 }
+
+/** A cord of so many chains; of a bought one as long as so many would be. */
+function cordOfChains(kind: CordKind, chains: number, aroundCm: number, gauge: Gauge): Cord {
+  const { stretch } = cordMaking(kind)
+  const lengthCm = Math.max(1, chains * gauge.ch.width.cm * (stretch ?? 1) - (stretch === undefined ? 0 : KNOTS_CM))
+  return { ...cordOf(kind, lengthCm, aroundCm, gauge), chains: stretch === undefined ? 0 : chains }
+}
+
+/** From fingertip to fingertip: how makers measure yarn for a cord (craft 12; common practice, no source). */
+export const ARM_SPAN_CM = 150
 
 /** One of the two short cords that open the bag. */
 export function openingCord({ kind }: CordsSpec, gauge: Gauge): Cord {
   return cordOf(kind, OPENING_CM, 0, gauge)
 }
 
-/** All the yarn that the cords take, in centimetres. */
-export function cordsYarnCm(spec: CordsSpec, mouthCm: number, gauge: Gauge): number {
-  return spec.number * drawstring(spec, mouthCm, gauge).yarnCm + (spec.opening ? 2 * openingCord(spec, gauge).yarnCm : 0)
+/** A length of a yarn of the bag. */
+export interface YarnLength {
+  readonly colour: string
+  readonly cm: number
+}
+
+/** All the yarn that the cords take: the drawstrings, and the opening cords, which may be of another. */
+export function cordsYarn(spec: CordsSpec, mouthCm: number, gauge: Gauge): YarnLength[] {
+  return [
+    { colour: spec.colour, cm: spec.number * drawstring(spec, mouthCm, gauge).yarnCm },
+    ...(spec.opening ? [{ colour: spec.openingColour ?? spec.colour, cm: 2 * openingCord(spec, gauge).yarnCm }] : []),
+  ]
 }

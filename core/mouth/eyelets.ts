@@ -1,4 +1,4 @@
-import { between, choice, count, length, maybe, pin, want, ways, yarn } from '../field/ask'
+import { between, choice, count, length, maybe, optional, pin, want, ways, yarn } from '../field/ask'
 import { CORD_CM } from '../field/bounds'
 import type { Now } from '../field/now'
 import { IN_ROUNDS } from '../kind/inRounds'
@@ -89,6 +89,14 @@ const CORDS_FIELDS = {
       },
     ),
     pin(
+      'its chains',
+      { chains: count('Chains of a cord', between(10, 2000), { usually: between(40, 400) }) },
+      {
+        does: 'You pin the chains, the length is told.',
+        from: (spec: Answered, now) => ({ chains: Math.max(10, cordNow(spec, now)?.chains || 100) }),
+      },
+    ),
+    pin(
       'its length',
       { lengthCm: length('The whole cord', CORD_CM, { usually: between(10, 200) }) },
       {
@@ -104,8 +112,37 @@ const CORDS_FIELDS = {
     ],
     { begins: false, says: 'Two short cords besides, which open the bag.' },
   ),
+  second: optional(
+    choice(
+      'The second cord goes',
+      [
+        { value: 'alike', name: 'behind the same posts', does: 'As the first does: the mouth draws closed evenly.' },
+        { value: 'crossed', name: 'over where the first goes under', does: 'One holds the other apart: neither slips along with it.' },
+      ],
+      { when: spec => cordsIn(spec)?.number === 2, says: 'Of two opposed cords: how the second lies to the first.' },
+    ),
+  ),
+  ends: optional(
+    choice(
+      'Their ends are finished',
+      [
+        { value: 'knots', name: 'in knots' },
+        { value: 'beads', name: 'in beads', does: 'A bead over each pair of ends. Small parts are not for small children.' },
+        { value: 'inside', name: 'inside', does: 'Sewn together, and the joint drawn inside the casing.' },
+      ],
+      { says: 'How the ends of the cords are finished; in knots if left out.' },
+    ),
+  ),
+  openingColour: optional(yarn({
+    label: 'Yarn of the opening cords', when: spec => cordsIn(spec)?.opening === true && isYarned(spec),
+    says: 'The yarn of the opening cords; that of the others if left out.',
+  })),
   colour: yarn({ when: isYarned }),
 } as const
+
+function cordsIn(spec: object): CordsSpec | undefined {
+  return (spec as Answered).cords
+}
 
 /** The cord as drafted now. */
 function cordNow({ cords }: Answered, { part, gauge }: Now): Cord | undefined {
@@ -254,11 +291,13 @@ function workEyelets(spec: EyeletsSpec, edge: Edge, setting: Setting): PartResul
   if (!divides(edge.count, eyeletsAsks(spec))) return stopped(edge, nothing, refused(spec, edge.count))
   const eyelets = eyeletsOn(spec, edge.count)
   const casing = { eyelets, ...(spec.cords ? { cords: spec.cords } : {}) }
+  const beads = spec.cords?.ends === 'beads' ? spec.cords.number + (spec.cords.opening ? 2 : 0) : 0
+  const notions = beads > 0 ? { notions: [beads === 1 ? 'a bead' : `${beads} beads`] } : {}
   const { made: making, mindsSpaces } = makingOf(spec)
   const made = making?.(spec)
   if (!made) {
     return {
-      rounds: [], edge, size: nothing, findings: gapsMissing(edge), casing,
+      rounds: [], edge, size: nothing, findings: gapsMissing(edge), casing, ...notions,
       advice: [`The ${eyelets} gaps between the groups below serve as eyelets: no round of its own.`],
     }
   }
@@ -267,7 +306,10 @@ function workEyelets(spec: EyeletsSpec, edge: Edge, setting: Setting): PartResul
     rounds, edge: top, stop,
   } = workUp(edge, 1, setting, () => inStyle(setting, 0, made.kind, spec.colour, stepsFor(made, over, eyelets)))
   return {
-    rounds, edge: top, casing, findings: stop ? [stop] : eyeletFindings(over, mindsSpaces === true && placesOf(edge, 'space') > 0),
+    rounds, edge: top, casing, ...notions, findings: stop
+      ? [stop]
+      : eyeletFindings(over, mindsSpaces === true && placesOf(edge,
+          'space') > 0),
     size: { height: gauge[made.kind].height, circumference: times(gauge[made.kind].width, eyelets * wide(spec)) },
   }
 }

@@ -9,7 +9,7 @@ import { each } from '../round/step'
 import { work } from '../round/work'
 import { workWall, type WallSpec } from '../wall/wall'
 import type { CordsSpec } from '../part/roles'
-import { cordsYarnCm, drawstring, openingCord } from './cords'
+import { cordsYarn, drawstring, openingCord } from './cords'
 import { drawnBy } from './drawn'
 import { eyelets, eyeletsAsks, eyeletsGive, eyeletsOn, type EyeletsSpec } from './eyelets'
 import { thread } from './threading'
@@ -94,7 +94,7 @@ describe('threading', () => {
         fc.constantFrom<1 | 2>(1, 2),
         fc.integer({ min: 0, max: 119 }),
         (eyelets, number, at) => {
-          const threading = thread(eyelets, number, at % eyelets)
+          const threading = thread(eyelets, number, 'alike', at % eyelets)
           if (!threading.ok) throw new Error(threading.why)
           expect(threading.cords).toHaveLength(number)
           for (const { start, passes, direction, under, over } of threading.cords) {
@@ -110,6 +110,16 @@ describe('threading', () => {
       ),
       SEED,
     )
+  })
+
+  it('lays the second over the posts that the first lies behind, in the other school', () => {
+    fc.assert(fc.property(fc.integer({ min: 2, max: 60 }).map(half => 2 * half), (eyelets) => {
+      const threading = thread(eyelets, 2, 'crossed')
+      if (!threading.ok) throw new Error(threading.why)
+      const [a, b] = threading.cords
+      expect(new Set(a!.under)).toEqual(new Set(b!.over))
+      expect(b!.passes.at(-1)!.goes).toBe('out')
+    }), SEED)
   })
 
   it('lays two cords behind the same posts, their starts half the eyelets apart', () => {
@@ -155,7 +165,7 @@ describe('cords', () => {
     expect(drawstring({ ...cords, size: { pin: { lengthCm: 50 } } }, 24, gauge).tailCm).toBe(13))
 
   it('takes yarn by its kind, twice for two, and none if bought', () => {
-    const yarn = (over: Partial<CordsSpec>) => cordsYarnCm({ ...cords, ...over }, 24, gauge)
+    const yarn = (over: Partial<CordsSpec>) => cordsYarn({ ...cords, ...over }, 24, gauge).reduce((sum, { cm }) => sum + cm, 0)
     expect(yarn({})).toBe(2 * yarn({ number: 1 }))
     expect(yarn({ kind: 'slip-stitched' })).toBeGreaterThan(yarn({}))
     expect(yarn({ kind: 'doubled' })).toBe(2 * yarn({}))

@@ -8,7 +8,8 @@
  * hang outside, side by side. With an odd number its end would be left inside.
  *
  * Two opposed cords start half the eyelets apart and lie behind the same posts. If half the eyelets is an even number,
- * both go the same way round; if it is odd, the second goes the other way round, which brings it behind the same posts.
+ * both go the same way round; if it is odd, the second goes the other way round, which brings it behind the same posts. Going
+ * the other way of the two it lies over those posts instead.
  */
 
 /** One passage of a cord through an eyelet. */
@@ -48,14 +49,17 @@ function wayFrom(start: number, direction: 1 | -1, eyelets: number): CordWay {
 /**
  * Threads one cord, or two opposed ones, through eyelets.
  *
+ * @param second whether the second lies behind the same posts as the first, or over those that the first lies behind: two schools, of which
+ * the first draws closed more evenly and the second holds both apart (common practice, no source)
  * @param first the eyelet at the first cord's side
  */
-export function thread(eyelets: number, number: 1 | 2, first = 0): Threading {
+export function thread(eyelets: number, number: 1 | 2, second: 'alike' | 'crossed' = 'alike', first = 0): Threading {
   if (eyelets < 4) return { ok: false, why: `${eyelets} eyelets are too few to gather: at least 4 are wanted.` }
   if (eyelets % 2 === 1)
     return { ok: false, why: `With ${eyelets} eyelets a cord comes back to where it began on the inside: it needs an even number.` }
   const half = eyelets / 2
-  const cords = [wayFrom(first, 1, eyelets), ...(number === 2 ? [wayFrom((first + half) % eyelets, half % 2 === 0 ? 1 : -1, eyelets)] : [])]
+  const direction = (half % 2 === 0) === (second === 'alike') ? 1 : -1
+  const cords = [wayFrom(first, 1, eyelets), ...(number === 2 ? [wayFrom((first + half) % eyelets, direction, eyelets)] : [])]
   // Opening cords go around posts that the others lie behind, nearest to half way between the two sides.
   const quarters = [0.25, 0.75].map((share) => {
     const wanted = (first + share * eyelets) % eyelets

@@ -24,10 +24,19 @@ export interface CordsSpec {
   /** One, or two opposed. */
   readonly number: 1 | 2
   readonly kind: CordKind
-  /** How long the ends hang when the bag is open; or the whole cord's length. */
-  readonly size: { readonly want: { readonly tailCm: number } } | { readonly pin: { readonly lengthCm: number } }
+  /** How long the ends hang when the bag is open; or the whole cord's length, or its chains. */
+  readonly size:
+    | { readonly want: { readonly tailCm: number } }
+    | { readonly pin: { readonly lengthCm: number } }
+    | { readonly pin: { readonly chains: number } }
+  /** Of two: whether the second lies behind the same posts as the first (the usual way), or over those that the first lies behind. */
+  readonly second?: 'alike' | 'crossed'
+  /** How their ends are finished: in knots if left out. */
+  readonly ends?: 'knots' | 'beads' | 'inside'
   /** Two short ones besides, looped around posts at the quarters: pulling them opens the bag. */
   readonly opening: boolean
+  /** The yarn of the opening cords, where it is another. */
+  readonly openingColour?: string
   readonly colour: string
 }
 

@@ -13,7 +13,7 @@ import type { Edge } from '../round/edge'
 import { fabricInStyle } from '../round/style'
 import { STITCHES_A_CHANGE, nearestAccepted } from './adjust'
 import { ANY } from '../part/asks'
-import { STRIPES } from './textured'
+import { STRIPES } from '../texture/stripes'
 import { colourAt } from '../texture/workTexture'
 import { SOLID_STITCHES } from './solid'
 

@@ -1,4 +1,4 @@
-import { between, choice, count, figure, length, list, maybe, optional, pin, want, ways, yarn } from '../field/ask'
+import { between, choice, count, figure, length, maybe, pin, want, ways } from '../field/ask'
 import { HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
 import type { Fields } from '../field/field'
 import { type Now, tenths } from '../field/now'
@@ -12,10 +12,9 @@ import type { Opening } from '../part/roles'
 import type { Repeat } from '../repeat/repeat'
 import type { Edge } from '../round/edge'
 import type { Bandlike } from '../texture/bandlike'
+import { STRIPES } from '../texture/stripes'
 import { demandOfTexture, type Texture } from '../texture/texture'
 import { workTexture } from '../texture/workTexture'
-
-export const MOST_STRIPES = 24
 
 /** How tall a band is: wanted, or so many rounds. */
 export const HEIGHT = ways('Decide by', [
@@ -37,36 +36,22 @@ export const HEIGHT = ways('Decide by', [
   ),
 ])
 
-/** What a stripe says. */
-export const STRIPE = {
-  colour: yarn({ beside: true }),
-  rounds: count('Rounds', between(1, 200), { beside: true, usually: between(1, 4) }),
-} as const
-
-/** One yarn, or several by turns: from the first round up, over and over. */
-export const STRIPES = optional(
-  list('Stripes', STRIPE, {
-    one: 'stripe; leave it out for one yarn', all: 'stripes', least: 1, most: MOST_STRIPES, unasked: true,
-    says: 'Stripes from the first round up, over and over; left out, the part is of one yarn.',
-  }),
-)
-
 const SWATCH_CM = between(1, 200)
 
 /** A swatch of a texture: what was counted across it and up it. */
 const SWATCH_OF_IT = {
   across: figure('Counted across', between(1, 1000), '', { beside: true, usually: between(4, 40) }),
+  overCm: length('Over', SWATCH_CM, { beside: true, usually: between(5, 20) }),
   countedIn: choice(
-    'Of',
+    'What was counted across',
     [
       { value: 'repeats', name: 'repeats' },
       { value: 'stitches', name: 'stitches', does: 'The stitches that its rounds stand on, skipped ones too.' },
     ],
     { begins: 'repeats' },
   ),
-  overCm: length('Over', SWATCH_CM, { beside: true, usually: between(5, 20) }),
   rounds: figure('Rounds', between(1, 1000), '', { beside: true, usually: between(4, 40) }),
-  tallCm: length('Over a height of', SWATCH_CM, { beside: true, usually: between(5, 20) }),
+  tallCm: length('Tall', SWATCH_CM, { beside: true, usually: between(5, 20) }),
 } as const
 
 /** What was counted on a swatch of a texture. */
@@ -116,8 +101,10 @@ export function textured<const B extends string, const F extends Fields>(
   const {
     texture, opening, begins, tools = [], sample, ...named
   } = declared as unknown as Textured<string, Fields, Bandlike & { readonly band: string }>
+  // The swatch of the bag is one of plain stitches already, as long as they are worked on its hook.
+  const swatch = named.plain ? { swatch: { ...SWATCH, when: (spec: object) => 'hook' in spec || 'swatch' in spec } } : {}
   return kind({
-    ...named, texture, fields: { ...named.fields, ...BANDED }, tools: [...tools, 'stripes'], sample: sample ?? { on: 'itself' },
+    ...named, texture, fields: { ...named.fields, ...BANDED, ...swatch }, tools: [...tools, 'stripes'], sample: sample ?? { on: 'itself' },
     begins: (keeps: Keeps) => ({ size: keeps.size, ...keeps.yarn, ...begins?.(keeps) }),
     demand: (spec: Bandlike & { readonly band: string }, { repeats }: { readonly repeats: readonly Repeat[] }) => {
       const found = texture(spec, repeats)

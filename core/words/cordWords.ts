@@ -1,9 +1,9 @@
 import type { Draft } from '../draft/draft'
 import { type Casing, casingsOf } from '../draft/casing'
 import { tape } from '../stitch/tell'
-import { type Cord, cordMaking, isWorked } from '../mouth/cords'
+import { ARM_SPAN_CM, type Cord, cordMaking, isWorked } from '../mouth/cords'
 import type { CordWay } from '../mouth/threading'
-import type { CordKind } from '../part/roles'
+import type { CordKind, CordsSpec } from '../part/roles'
 
 function cordWords(kind: CordKind, { chains, lengthCm }: Cord): string {
   const long = `${tape(lengthCm)} long once it is knotted`
@@ -26,27 +26,55 @@ function runWords({ start, direction, passes }: CordWay, which: string): string 
   )
 }
 
+/** How the ends of cords are finished. */
+const ENDS: Readonly<Record<NonNullable<CordsSpec['ends']>, string>> = {
+  knots: `Knot each pair of ends together, tight against the fabric, with ${tape(1)} to ${tape(1.5)} beyond; or hide the joint in a bead, `
+    + `or `
+    + 'turn the ends inside.',
+  beads: `Draw each pair of ends through a bead, and knot them below it with ${tape(1)} to ${tape(1.5)} beyond.`,
+  inside: 'Sew each pair of ends together, and draw the joint inside the casing.',
+}
+
+/** Yarn to cut for a cord before it is begun, in arm spans too, which is how it is measured without a tape. */
+function yarnToCut(kind: CordKind, { yarnCm }: Cord): string[] {
+  if (!isWorked(kind)) return []
+  const spans = Math.ceil((2 * yarnCm) / ARM_SPAN_CM) / 2
+  return [
+    `Each cord takes about ${tape(Math.ceil(yarnCm / 10) * 10)} of yarn, ${spans} arm ${spans === 1 ? 'span' : 'spans'} (of about `
+    + `${tape(ARM_SPAN_CM)}, fingertip to fingertip; from memory): cut it from the ball when the cord is done, or measure it off first.`,
+  ]
+}
+
 function casingLines(casing: Casing, draft: Draft): string[] {
   const { spec, cord, opening, threading, eyelets } = casing
   const yarn = draft.design.yarns.find(({ id }) => id === spec.colour)?.name
   const of = isWorked(spec.kind) && yarn ? `, of ${yarn}` : ''
   if (!threading.ok) return [threading.why]
   const [first, second] = threading.cords
+  const openingOf = draft.design.yarns.find(({ id }) => id === spec.openingColour)?.name
+  const openingYarn = isWorked(spec.kind) && openingOf ? `, of ${openingOf}` : ''
   return [
     `${cordsWords(spec.number, cordWords(spec.kind, cord), of)}`,
     `There are ${eyelets} eyelets; count them from the start of the round. Put a marker in `
     + `${threading.cords.map(({ start }) => start + 1).join(' and ')}${second ? `, ${eyelets / 2} apart` : ''}.`,
     runWords(first!, second ? 'First cord' : 'The cord'),
-    ...(second ? [`${runWords(second, 'Second cord')} It lies behind the same posts as the first.`] : []),
+    ...(second
+      ? [
+          `${runWords(second, 'Second cord')} It lies ${spec.second === 'crossed'
+            ? 'over the posts that the first lies behind'
+            : 'behind the same '
+              + 'posts as the first'}.`,
+        ]
+      : []),
     ...(opening
       ? [
-          `Two opening cords besides: ${cordWords(spec.kind, opening)}. Loop one around the post after eyelet `
+          `Two opening cords besides${openingYarn}: ${cordWords(spec.kind, opening)}. Loop one around the post after eyelet `
           + `${threading.quarters[0]! + 1} and one around the post after eyelet ${threading.quarters[1]! + 1}, and knot their ends: `
           + 'pulling them opens the bag.',
         ]
       : []),
-    `Knot each pair of ends together, tight against the fabric, with ${tape(1)} to ${tape(1.5)} beyond; or hide the joint in a bead, or `
-    + 'turn the ends inside. Beads and cords are not for small children.',
+    ...yarnToCut(spec.kind, cord),
+    `${ENDS[spec.ends ?? 'knots']} Beads and cords are not for small children.`,
   ]
 }
 

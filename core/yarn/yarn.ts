@@ -101,9 +101,9 @@ export function yarnNeeds(draft: Draft): YarnNeed[] {
       if (tally) addPiece(tally, piece, cmOf, hookOfPart(part.from, draft.design).strands)
     }
   }
-  for (const { spec, yarnCm } of casingsOf(draft.parts, draft.gauge)) {
-    const tally = used.get(spec.colour)
-    if (tally) tally.cm += strands * yarnCm
+  for (const { colour, cm } of casingsOf(draft.parts, draft.gauge).flatMap(({ yarns }) => yarns)) {
+    const tally = used.get(colour)
+    if (tally) tally.cm += strands * cm
   }
   const { ends } = draftYarnChanges(draft.parts)
   return draft.design.yarns

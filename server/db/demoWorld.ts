@@ -13,6 +13,8 @@ import coneCotton from '../../demo/swatch-cone-cotton.json'
 import harvestStripe from '../../demo/harvest-stripe.json'
 import loafBag from '../../demo/loaf-bag.json'
 import doubleStrand from '../../demo/swatch-double-strand.json'
+import lunchWrap from '../../demo/lunch-wrap.json'
+import pearBasket from '../../demo/pear-basket.json'
 import onionNet from '../../demo/onion-net.json'
 import seedHeadPouch from '../../demo/seed-head-pouch.json'
 import ciderStallBag from '../../demo/cider-stall-bag.json'
@@ -37,7 +39,8 @@ function sound<D>(reading: Reading<D>): D {
 
 /** The bags and swatches of the demo world, the one to look at first last, since lists show the newest first. */
 export const DEMO_DESIGNS: readonly Design[] = [
-  nuttingBasket, catalogueSatchel, rootSack, ciderStallBag, twineTub, appleTidy, bulbSling, loafBag, harvestStripe, onionNet, appleTote,
+  pearBasket, lunchWrap, nuttingBasket, catalogueSatchel, rootSack, ciderStallBag, twineTub, appleTidy, bulbSling, loafBag, harvestStripe,
+  onionNet, appleTote,
   seedHeadPouch,
 ].map(document => sound(readDesign(document)))
 export const DEMO_SWATCHES: readonly SwatchDocument[] = [doubleStrand, coneCotton].map(document => sound(readSwatch(document)))

@@ -50,14 +50,15 @@ describe('where the hook stands', () => {
 describe('what stands on an edge without stems', () => {
   it('does not go around a post: turning up so is refused on a folded piece, and plainly is the fix', () => {
     const base: Design['base'] = {
-      form: 'folded', stitch: 'sc', size: { pin: { repeats: 4, rows: 12 } }, repeat: 6, edgeStitches: 0, colour: 'main',
+      form: 'folded', stitch: 'sc', pattern: 'plain', fold: 'below', seam: 'whip', size: { pin: { repeats: 4, rows: 12 } }, repeat: 6,
+      edgeStitches: 0, colour: 'main',
     }
     const design = bag({ base, turnUp: 'post' }, solid)
     const stop = draft(design).findings.find(({ code }) => code === 'no-post')!
     expect(stop.weight).toBe('stop')
     expect(draft(applyFix(design, stop.fix!).design).findings.some(({ weight }) => weight === 'stop')).toBe(false)
     const [advice] = patternOf(draft(applyFix(design, stop.fix!).design), 'us').sections[0]!.advice
-    expect(advice).toContain('6 row ends a side, 0.5 cm each')
+    expect(advice).toContain('1 into each of the 6 row ends, 6 sts in all a side')
     expect(advice).toContain('24 sts of the last row, then into the 24 chs of the underside')
   })
 })

@@ -2,7 +2,7 @@
 import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
 import type { Bandlike, Stripe } from '~~/core/texture/bandlike'
-import { MOST_STRIPES, STRIPE } from '~~/core/wall/textured'
+import { MOST_STRIPES, STRIPE } from '~~/core/texture/stripes'
 import type { Asking } from '~/composables/useAsking'
 
 /** A band's yarn, or its stripes. */

@@ -4,6 +4,7 @@ import { baseForms, beginBase, formOf } from '~~/core/base/base'
 import type { Change } from '~~/core/part/finding'
 import { type Asking, useAsking } from '~/composables/useAsking'
 import { useDocument } from '~/stores/document'
+import StripesTool from './StripesTool.vue'
 
 /** What the bag stands on: its form, and the questions of that form. */
 const bag = useDocument()
@@ -42,11 +43,16 @@ function setForm(wish: string): void {
       :key="base.form"
       :fields="form.fields"
       :asking="asking"
+      :skip="form.fields.stripes ? ['colour'] : []"
     >
       <template #size>
         <NearbySizes />
       </template>
     </AskedFields>
+    <StripesTool
+      v-if="form.fields.stripes"
+      :asking="asking"
+    />
     <WantMeasured v-if="form.measures" />
   </div>
 </template>
