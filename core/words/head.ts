@@ -8,6 +8,7 @@ import { YARN_WEIGHTS, type YarnWeight, yarnWeightFor } from '../stitch/yarnWeig
 import { yarnNeeds } from '../yarn/yarn'
 import { isWorked } from '../mouth/cords'
 import type { Design } from '../design/design'
+import { hookOfPart } from '../draft/partGauge'
 import { kindOf } from '../wall/wall'
 import { floorWords } from './floorWords'
 
@@ -135,13 +136,24 @@ function notions(draft: Draft): string {
   ].join(', ')
 }
 
+/** The bag's hook, and those that parts have of their own. */
+function hooksWords({ design, parts }: Draft): string {
+  const { hookMm, strands } = design.gauge
+  const others = parts.flatMap(({ name, from }) => {
+    const own = from.in === 'wall' ? hookOfPart(from, design) : design.gauge
+    const held = own.strands === strands ? '' : `, ${own.strands === 1 ? 'one strand' : `${own.strands} strands`}`
+    return own.hookMm === hookMm && !held ? [] : [`${name}: ${hookLabel(own.hookMm)}${held}`]
+  })
+  return [hookLabel(hookMm), ...others].join('; ')
+}
+
 /** The head of a pattern: what it comes to and what it takes, each line only where it applies. */
 export function headOf(draft: Draft, terms: Terms, used: ReadonlySet<StitchKind>): Fact[] {
   const { design, sizes, parts } = draft
-  const { strands, hookMm } = design.gauge
+  const { strands } = design.gauge
   const lining = liningOf(design, parts, sizes).map(pieceWords)
   return [
-    ...sizeFacts(draft), { name: 'Hook', value: hookLabel(hookMm) }, gaugeFact(draft, terms, used), weightFact(draft), yarnFact(draft),
+    ...sizeFacts(draft), { name: 'Hook', value: hooksWords(draft) }, gaugeFact(draft, terms, used), weightFact(draft), yarnFact(draft),
     ...(strands > 1 ? [{ name: 'Strands', value: `hold ${strands === 2 ? 'two' : strands} strands together throughout` }] : []),
     { name: 'You also need', value: notions(draft) },
     ...(lining.length > 0 ? [{ name: 'Lining', value: `${lining.join('; ')} (seams and hem included)` }] : []),

@@ -25,7 +25,8 @@ test('a wall goes on in a spiral over a joined floor, on a thicker hook in two s
   await page.getByRole('link', { name: 'Pattern' }).click()
   const pattern = page.locator('.pattern')
   await expect(pattern).toContainText('From here on work in a spiral: do not join')
-  await expect(pattern).toContainText('Change to the 5 mm (US H-8, UK 6) hook. Go on with 2 strands held together.')
+  await expect(pattern).toContainText('Change to the 5 mm (US H-8, UK 6) hook.')
+  await expect(pattern).toContainText('Go on with 2 strands held together.')
   await expect(pattern).toContainText('Beg in same st as join: sc in each st around')
 })
 

@@ -37,6 +37,18 @@ const ground = computed(() => {
   const last = base.value.rounds.at(-1)
   return last?.edge.closed ? outlines.value.at(-1)!.path : `M${left} ${top}h${width}v${height}h${-width}Z`
 })
+/** Rows in another yarn than the first, as deep as a row is. */
+const stripes = computed(() => {
+  const { left, width, height } = plan.value.box
+  const deep = height / Math.max(1, plan.value.rounds.length)
+  return plan.value.rounds.flatMap(({ number, colour: yarn, from }, i) => {
+    const striped = yarn !== props.draft.design.base.colour && !base.value.rounds[i]!.edge.closed
+    if (!striped) return []
+    const fill = props.draft.design.yarns.find(({ id }) => id === yarn)?.colour ?? '#cccccc'
+    return [{ number, fill, path: `M${left} ${plan.value.headY[from]!.toFixed(3)}h${width}v${deep.toFixed(3)}h${-width}Z` }]
+  })
+})
+const yarnOf = (round: number) => stripes.value.find(({ number }) => number === round)?.fill ?? colour.value
 const numbered = computed(() => {
   const every = reach.value * props.scale >= 11 ? 1 : 5
   // Of two floors the upper one hides the other, and its numbers.
@@ -74,6 +86,12 @@ const fold = computed(() => {
       :style="{ fill: colour, stroke: colour, strokeWidth: reach * 0.3 }"
     />
     <path
+      v-for="stripe in stripes"
+      :key="`stripe-${stripe.number}`"
+      :d="stripe.path"
+      :fill="stripe.fill"
+    />
+    <path
       v-for="line in outlines"
       :key="line.number"
       class="ring"
@@ -88,12 +106,12 @@ const fold = computed(() => {
     >
       <path
         :d="round.plain"
-        :style="{ stroke: threadLine(colour) }"
+        :style="{ stroke: threadLine(yarnOf(round.number)) }"
       />
       <path
         :d="round.shaped"
         class="shaped"
-        :style="{ stroke: standOutLine(colour) }"
+        :style="{ stroke: standOutLine(yarnOf(round.number)) }"
       />
     </g>
     <line
