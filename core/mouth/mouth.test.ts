@@ -222,3 +222,23 @@ describe('edgings (common practice, no source)', () => {
     })
   })
 })
+
+describe('cords as makers have them', () => {
+  const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
+  const cords: CordsSpec = { number: 2, kind: 'chain', size: { pin: { chains: 100 } }, opening: true, openingColour: 'moss',
+    colour: 'main' }
+
+  it('pinned by their chains: 100 of half a centimetre are 50 cm, less 6 for the knots; the ends are what is left of 24 round', () => {
+    const { chains, lengthCm, tailCm } = drawstring(cords, 24, gauge)
+    expect(chains).toBe(100)
+    expect(lengthCm).toBeCloseTo(44, 9)
+    expect(tailCm).toBeCloseTo(10, 9)
+    // The same cord by its length takes the same chains.
+    expect(drawstring({ ...cords, size: { pin: { lengthCm: 44 } } }, 24, gauge).chains).toBe(100)
+  })
+
+  it('take their yarn each of its own colour: a chain eats three and a half times its length', () => {
+    expect(cordsYarn(cords, 24, gauge)).toEqual([{ colour: 'main', cm: 2 * 50 * 3.5 }, { colour: 'moss', cm: 2 * 30 * 3.5 }])
+    expect(cordsYarn({ ...cords, opening: false }, 24, gauge)).toHaveLength(1)
+  })
+})
