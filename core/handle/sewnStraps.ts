@@ -78,7 +78,7 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
   const placing = placed(edge, places, 'faces', spec.nudge)
   const gap = places - 2 * foot
   const stepCm = growthCm(spec.worked, size)
-  const free = freePart(spec.length, stepCm, gap * stitchCm)
+  const free = freePart(spec.length, stepCm, gap * stitchCm, 2 * spec.overlapCm)
   const count = free.count + 2 * Math.max(0, Math.round(spec.overlapCm / stepCm))
   const made = strip(spec.worked, spec.stitch, spec.wide, count, spec.colour, setting.gauge)
   const on = used(edge, setting, placing, spec.number)

@@ -1,6 +1,6 @@
 import { between, count, length, pin, stitch, want, ways } from '../field/ask'
 import { type Bounds, type Told, told } from '../field/field'
-import type { Now } from '../field/now'
+import { type Now, tenths } from '../field/now'
 import type { Finding, Fix } from '../part/finding'
 import { HAND_DROP_CM, SHOULDER_DROP_CM } from './drop'
 import { STRIP_STITCHES } from './strip'
@@ -39,6 +39,14 @@ export function strapLength(label: string, { piece = 0, usual = true } = {}) {
       { dropCm: length(labelled('drop, rim to hand'), DROP_CM, { usually: between(1, 40), ...(usual ? { picks: USUAL_DROPS } : {}) }) },
       {
         from: () => ({ dropCm: HAND_DROP_CM }),
+      },
+    ),
+    want(
+      'its whole length',
+      { totalCm: length(labelled('end to end'), between(3, 400), { usually: between(20, 120) }) },
+      {
+        does: 'From end to end, what lies on the bag among it.',
+        from: (_, { part }) => ({ totalCm: tenths(part?.pieces?.[piece]?.lengthCm ?? 60, between(3, 400)) }),
       },
     ),
     pin(

@@ -91,6 +91,22 @@ describe('knot straps', () => {
   })
 })
 
+describe('a strap whose whole length is given', () => {
+  it('takes what lies on the bag from it: 60 cm less twice 4 leave 52 free, by hand 104 chains of half a centimetre', () => {
+    const [piece] = fitted({ ...sewn, length: { want: { totalCm: 60 } } }).pieces!
+    expect(piece!.lengthCm).toBeCloseTo(60, 9)
+    expect(fitted({ ...sewn, length: { want: { totalCm: 60 } } }).handles![0]!.lengthCm).toBeCloseTo(52, 9)
+  })
+
+  it('of one under the bag is all of it: twice 25 cm up, 30 under, 3 for the seam, and 67 free of 150', () => {
+    const under = {
+      band: 'under-strap', worked: 'along', wide: 6, lines: 2, length: { want: { totalCm: 150 } }, ...placed,
+    } as const
+    expect(fitted(under).pieces![0]!.lengthCm).toBeCloseTo(150, 1)
+    expect(fitted(under).handles![0]!.lengthCm).toBeCloseTo(67, 1)
+  })
+})
+
 describe('straps sewn on', () => {
   it('stand in from the sides, and are long enough for drop and both ends: by hand', () => {
     const result = fitted(sewn)
@@ -223,6 +239,15 @@ describe('closures', () => {
   it('a zip\'s facings are as long as the mouth lies wide, less what turns down at its ends', () => {
     const [piece] = fitted({ band: 'zip', stitch: 'sc', facingCm: 3, colour: 'main' }).pieces!
     expect(piece).toMatchObject({ times: 2, lengthCm: 28, widthCm: 3 })
+  })
+
+  it('a zip that the maker has is told how it goes on: longer, sewn over; shorter by more than 2 cm, the mouth stays open', () => {
+    const zip = (zipCm: number) => ({ band: 'zip', stitch: 'sc', facingCm: 3, zipCm, colour: 'main' }) as const
+    expect(fitted(zip(40)).pieces![0]!.advice.join(' ')).toContain('is {12 cm} longer')
+    expect(codes(zip(40))).not.toContain('zip-short')
+    expect(codes(zip(20))).toContain('zip-short')
+    expect(fitted(zip(28)).pieces![0]!.advice.join(' ')).toContain('goes from end to end')
+    expect(fitted(zip(28)).notions![0]).toBe('your zip of {28 cm}')
   })
 })
 

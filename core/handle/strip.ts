@@ -17,7 +17,7 @@ export const STRIP_WAYS = ['across', 'along', 'bumps'] as const
 export type StripWay = (typeof STRIP_WAYS)[number]
 
 /** How long a strap is: long enough to drop so far, or so many rows (worked across) or chains (along). */
-export type StrapLength = Size<{ readonly dropCm: number }, { readonly count: number }>
+export type StrapLength = Size<{ readonly dropCm: number } | { readonly totalCm: number }, { readonly count: number }>
 
 /** A strip of fabric worked in rows, on its own. */
 export interface Strip {
@@ -101,9 +101,18 @@ export interface Free {
   readonly lengthCm: number
 }
 
-/** How long a strap's free part is between feet so far apart, in whole rows or chains. */
-export function freePart(length: StrapLength, stepCm: number, gapCm: number): Free {
-  const count = 'pin' in length ? length.pin.count : Math.max(1, Math.round(lengthForDrop(length.want.dropCm, gapCm) / stepCm))
+/** The free part of a strap that is to drop so far, or to be so long in all. */
+function freeCm(want: Extract<StrapLength, { readonly want: unknown }>['want'], gapCm: number, onBagCm: number): number {
+  return 'totalCm' in want ? want.totalCm - onBagCm : lengthForDrop(want.dropCm, gapCm)
+}
+
+/**
+ * How long a strap's free part is between feet so far apart, in whole rows or chains.
+ *
+ * @param onBagCm how much of it lies on the bag, both its ends together
+ */
+export function freePart(length: StrapLength, stepCm: number, gapCm: number, onBagCm = 0): Free {
+  const count = 'pin' in length ? length.pin.count : Math.max(1, Math.round(freeCm(length.want, gapCm, onBagCm) / stepCm))
   return { count, lengthCm: count * stepCm }
 }
 

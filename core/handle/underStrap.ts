@@ -33,8 +33,8 @@ function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): Par
   const placing = placed(edge, foot, 'sides', spec.nudge)
   const gapCm = Math.min(...placing.gaps) * stitchCm
   const stepCm = growthCm(spec.worked, size)
-  const free = freePart(spec.length, stepCm, gapCm)
   const below = 2 * (setting.tallCm ?? 0) + Math.max(setting.floor?.length.cm ?? 0, setting.floor?.width.cm ?? 0)
+  const free = freePart(spec.length, stepCm, gapCm, below + SEAM_CM)
   const count = free.count + Math.round((below + SEAM_CM) / stepCm)
   const made = strip(spec.worked, spec.stitch, spec.wide, count, spec.colour, setting.gauge)
   const [one, other] = placing.firsts.map(first => sts(first, foot, edge.count)) as [string, string]

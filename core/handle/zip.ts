@@ -1,4 +1,4 @@
-import { between, length } from '../field/ask'
+import { between, length, optional } from '../field/ask'
 import type { PartSpec } from '../kind/kind'
 import { tape } from '../stitch/tell'
 import type { PartResult, Setting } from '../part/part'
@@ -9,13 +9,31 @@ import { STRAP_STITCH } from './strapLength'
 import { stripAlong } from './strip'
 import { nothingWorked } from './unworked'
 
+const ZIP_CM = between(3, 200)
+
 const fields = {
+  zipCm: optional(length('A zip you have, its length', ZIP_CM, {
+    usually: between(8, 60), says: 'The length of a zip that the maker has; left out, one is told to buy.',
+  })),
   facingCm: length('Width of a facing', between(0.5, 20), { begins: 3, usually: between(0.5, 6) }),
   stitch: STRAP_STITCH,
 } as const
 
 /** A zip on two strips that are sewn inside the rim (craft 10). */
 export type ZipSpec = PartSpec<'zip', typeof fields>
+
+/** So much of a mouth may stay open beside a zip without anybody minding (from memory). */
+const SHORT_CM = 2
+
+/** How a zip that the maker has goes on facings so long. */
+function fitting(zipCm: number, facingCm: number): string {
+  const over = zipCm - facingCm
+  if (over > 1) return `Your zip of ${tape(zipCm)} is ${tape(over)} longer: sew it over where it should end, cut it off beyond, and turn `
+    + `the end in.`
+  return over < -SHORT_CM
+    ? `Your zip of ${tape(zipCm)} is ${tape(-over)} shorter: set it in the middle, and close the facings at its ends.`
+    : `Your zip of ${tape(zipCm)} goes from end to end.`
+}
 
 function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
   const { width, height } = setting.gauge[spec.stitch]
@@ -30,10 +48,14 @@ function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
     spec.colour,
     setting.gauge,
   )
-  const zipCm = Math.max(3, Math.round(made.lengthCm))
+  const zipCm = spec.zipCm ?? Math.max(3, Math.round(made.lengthCm))
   const piece: Piece = {
     id: 'facing', name: 'Zip facings', times: 2, ...made, along: true, colour: spec.colour, seam: 'backStitch',
-    advice: [`Take a zip of about ${tape(zipCm)}, or a longer one cut off: closed ends that can be sewn over.`],
+    advice: [
+      spec.zipCm === undefined
+        ? `Take a zip of about ${tape(zipCm)}, or a longer one cut off: closed ends that can be sewn over.`
+        : fitting(zipCm, made.lengthCm),
+    ],
     finish: [
       `Pin each facing along one side of the zip, its edge ${tape(0.5)} from the teeth, and sew it with small back stitches: by hand, `
       + 'there and back at both ends.',
@@ -49,9 +71,21 @@ function workZip(spec: ZipSpec, edge: Edge, setting: Setting): PartResult {
         code: 'closure-place', weight: 'note',
         what: `Two facings of ${tape(made.lengthCm)} by ${tape(made.widthCm)}; the mouth is ${tape(halfCm)} across lying flat.`,
       },
+      ...(made.lengthCm - zipCm > SHORT_CM
+        ? [
+            {
+              code: 'zip-short', weight: 'watch' as const,
+              what: `Your zip is ${tape(made.lengthCm - zipCm)} shorter than its facings: so much of the mouth stays open at its ends.`,
+              fix: { label: `A zip of ${tape(Math.round(made.lengthCm))}`, changes: [{ path: ['zipCm'], value: undefined }] },
+            },
+          ]
+        : []),
     ],
     {
-      pieces: [piece], closure: { by: 'teeth' }, notions: [`a zip of about ${tape(zipCm)}`, 'sewing thread'],
+      pieces: [piece], closure: { by: 'teeth' }, notions: [spec.zipCm === undefined
+        ? `a zip of about ${tape(zipCm)}`
+        : `your zip of `
+          + `${tape(zipCm)}`, 'sewing thread'],
       advice: ['Mark both sides of the bag at the ' + 'rim: the ' + 'facings run ' + 'from side ' + 'to side.'],
     },
   )

@@ -18,7 +18,14 @@ export function closingWays(loop: number): Closing[] {
   return ways.sort((a, b) => far(a) - far(b) || STITCHES[b.kind].heightChains - STITCHES[a.kind].heightChains)
 }
 
-/** The usual way to close a loop: about half in chains, the rest in the stitch. */
-export function closingOf(loop: number): Closing {
-  return closingWays(loop)[0]!
+/** Stitches that a maker may close loops with. */
+export const CLOSING_STITCHES = ['hdc', 'dc', 'tr'] as const
+
+/**
+ * How a loop is closed: in the usual way, about half in chains and the rest in the stitch; or with a stitch of the maker's choice, as far
+ * as the loop is long enough for it.
+ */
+export function closingOf(loop: number, stitch?: (typeof CLOSING_STITCHES)[number]): Closing {
+  const ways = closingWays(loop)
+  return ways.find(({ kind }) => kind === stitch) ?? ways[0]!
 }

@@ -52,9 +52,13 @@ function loopSteps(spec: LoopsSpec, i: number, chains: number, loops: number, fa
 
 function loopRound(spec: LoopsSpec, i: number, chains: number, loops: number, fans: boolean): Round {
   const closed = spec.ends === 'closed'
+  const stitch = spec.closes === 'half' ? undefined : spec.closes
   return {
     steps: loopSteps(spec, i, chains, loops, fans), colour: spec.colour, facing: 'right', inLoops: true,
-    begin: { chains: closed ? 1 : 0, counts: false, turn: false }, join: 'spiral', ...(closed ? { closing: closingOf(chains) } : {}),
+    begin: { chains: closed ? 1 : 0, counts: false, turn: false }, join: 'spiral', ...(closed
+      ? { closing: closingOf(chains,
+          stitch) }
+      : {}),
   }
 }
 

@@ -112,6 +112,26 @@ export const LOOPS_FIELDS = {
     ],
     { begins: 'closed' },
   ),
+  closes: optional(
+    choice(
+      'The last loop is closed with',
+      [
+        {
+          value: 'half', name: 'half chains, half a stitch',
+          does: 'By the loop\'s length {hdc}, {dc} or {tr}: the next round starts at the loop\'s top, and its start hardly leans.',
+        },
+        { value: 'hdc', name: '{hdc}', does: 'More chains and a short stitch: rounds start past the top, and their start leans on with '
+          + 'them.' },
+        { value: 'dc', name: '{dc}', does: 'Past the top of long loops, before that of short ones: the start leans as much.' },
+        { value: 'tr', name: '{tr}', does: 'Few chains and a tall stitch: rounds start before the top, and their start leans back.' },
+      ],
+      {
+        when: spec => (spec as { readonly ends: string }).ends === 'closed',
+        says: 'The stitch that closes the last loop of a round, as far as the loop is long enough for it; half chains, half stitch if '
+          + 'left out.',
+      },
+    ),
+  ),
   motif: maybe('Fans', MOTIF, {
     without: { name: 'none' },
     having: {

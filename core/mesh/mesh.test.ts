@@ -44,6 +44,12 @@ describe('closing a round of loops (common practice, no source)', () => {
   it('has a double for loops of seven as well, with a chain more', () =>
     expect(closingWays(7)[1]).toEqual({ chains: 4, kind: 'dc', loop: 7 }))
 
+  it('or with a stitch of the maker\'s choice, as far as the loop is long enough: both are as long as the loop', () => {
+    expect(closingOf(7, 'hdc')).toEqual({ chains: 5, kind: 'hdc', loop: 7 })
+    expect(closingOf(5, 'tr')).toEqual({ chains: 1, kind: 'tr', loop: 5 })
+    expect(closingOf(3, 'tr')).toEqual(closingOf(3))
+  })
+
   it('is always as long as the loop, and never of fewer chains than none', () => {
     for (let chains = 2; chains <= 20; chains++)
       for (const way of closingWays(chains)) expect(way.chains + { hdc: 2, dc: 3, tr: 4, sc: 1 }[way.kind]).toBe(chains)

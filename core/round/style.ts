@@ -1,4 +1,5 @@
 import { type FabricKind, STITCHES } from '../stitch/dictionary'
+import { firstKind } from './firstKind'
 import type { Round } from './round'
 import type { Step } from './step'
 
@@ -59,16 +60,6 @@ function opensPlainly(steps: readonly Step[]): boolean {
   if (first.do === 'repeat') return opensPlainly(first.steps)
   if (first.do === 'group') return (first.aim ?? 'next') === 'next' && first.steps[0]?.do === 'stitch'
   return first.do === 'stitch' && (first.aim ?? 'next') === 'next' && first.loop !== 'frontPost' && first.loop !== 'backPost'
-}
-
-/** The kind of the first stitch that a round works: its starting chain stands as tall. */
-function firstKind(steps: readonly Step[]): FabricKind | undefined {
-  for (const step of steps) {
-    if ('kind' in step && STITCHES[step.kind].heightInSc > 0) return step.kind as FabricKind
-    const inside = 'steps' in step ? firstKind(step.steps) : undefined
-    if (inside) return inside
-  }
-  return undefined
 }
 
 /** How a part goes round, and how often the work below it was turned, which decides which side faces; 0 is the very first round. */

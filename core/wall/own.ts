@@ -2,6 +2,7 @@ import type { SpecOf } from '../kind/kind'
 import { ownRepeat } from '../field/ask'
 import { allow, BeyondAllowance, within } from '../round/allowance'
 import { foundation, type Edge } from '../round/edge'
+import { firstKind } from '../round/firstKind'
 import { placesUsed } from '../round/placesUsed'
 import { movesOf } from '../round/things'
 import { readLine } from '../repeat/line'
@@ -81,15 +82,6 @@ function standsOn(flow: Flow, rounds: number, ground: Ground): Trial | undefined
   for (let wide = 1; wide <= WIDEST; wide++) {
     const trial = { ground, wide, plus }
     if (!tried(flow, rounds, trial, 2).fails && !tried(flow, rounds, trial, 3).fails) return trial
-  }
-  return undefined
-}
-
-function firstKind(steps: readonly Step[]): FabricKind | undefined {
-  for (const step of steps) {
-    if ('kind' in step && (FABRIC_KINDS as readonly string[]).includes(step.kind)) return step.kind as FabricKind
-    const inside = 'steps' in step ? firstKind(step.steps) : undefined
-    if (inside) return inside
   }
   return undefined
 }

@@ -15,6 +15,7 @@ import { work } from '../round/work'
 import { explain, type WorkError } from '../round/workError'
 import { FABRIC_KINDS, type FabricKind } from '../stitch/dictionary'
 import { riseCm, workedOver } from '../texture/texture'
+import { firstKind } from '../round/firstKind'
 import { placesUsed } from '../round/placesUsed'
 
 /*
@@ -45,15 +46,6 @@ function lineOn(line: string, on: Edge): LineOn {
 /** A round of steps, as far as counts go. */
 function plainRound(steps: readonly Step[]): Round {
   return inStyle({ rounds: { style: 'spiral', startingChainCounts: false }, turns: 0 }, 0, 'sc', '', steps)
-}
-
-function firstKind(steps: readonly Step[]): FabricKind | undefined {
-  for (const step of steps) {
-    if ('kind' in step && (FABRIC_KINDS as readonly string[]).includes(step.kind)) return step.kind as FabricKind
-    const inside = 'steps' in step ? firstKind(step.steps) : undefined
-    if (inside) return inside
-  }
-  return undefined
 }
 
 function linesOf({ repeat }: WrittenSpec, repeats: readonly Repeat[]): readonly string[] | undefined {
