@@ -8,8 +8,8 @@ import { draft } from './draft'
 
 /*
  * Sizes from fair swatches, held against bags whose stitches are known: a made-up maker's stitches are of some true size, each a little
- * off; their swatches are counted to half a stitch and half a round, as people do. What the draft tells must hold the bag's true sizes within
- * the uncertainty it tells in 95 of a hundred cases, and come within 5 %.
+ * off; their swatches are counted to half a stitch and half a round, as people do. What the draft tells must hold the bag's true sizes
+ * within the uncertainty it tells in 95 of a hundred cases, and come within 5 %.
  */
 
 /** Every stitch is so much off the true size, as a standard deviation (invented for the simulation). */

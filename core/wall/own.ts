@@ -10,7 +10,7 @@ import { type LineTrouble, openingOf, type Repeat } from '../repeat/repeat'
 import { chain, each, skip, type Step } from '../round/step'
 import { work } from '../round/work'
 import { explain } from '../round/workError'
-import { FABRIC_KINDS, type FabricKind } from '../stitch/dictionary'
+import type { FabricKind } from '../stitch/dictionary'
 import { type Flow, roundOf, type Texture, type TextureRound, workedOver } from '../texture/texture'
 import { textured } from './textured'
 
