@@ -8,9 +8,19 @@ const NET_SHOWS_AFTER = 3
 /** So many rounds above a floor it still stands like a boat, or is drawn in (craft 17). */
 const SETTLES_AFTER = 5
 
+/** A flat piece, which is folded when it is done. */
+function flatLooks(part: DraftPart, inPart: number): string[] {
+  if (part.rounds[inPart - 1]?.round.join !== 'open') return []
+  const share = Math.round((100 * inPart) / part.rounds.length)
+  return [
+    `A flat piece, about ${share} % of it. It curls along its first rows and lies down as it grows; its edges are uneven until they are `
+    + `seamed.`,
+  ]
+}
+
 function floorLooks(part: DraftPart, inPart: number): string[] {
   const { floor } = part.size
-  if (!floor || floor.shape === 'none') return []
+  if (!floor || floor.shape === 'none') return flatLooks(part, inPart)
   const share = inPart / part.rounds.length
   const said
     = floor.length.cm === floor.width.cm

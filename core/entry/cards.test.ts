@@ -45,7 +45,8 @@ describe('where the hook goes', () => {
       const used = new Set(sections.flatMap(({ lines }) => lines.flatMap(line => line.cards)))
       for (const id of used) expect(cards).toContain(id)
       const beyond = cards.filter(id => !used.has(id))
-      for (const id of beyond) expect(['both', 'foundationSc', 'colourChange', 'whipSeam', 'slipSeam', 'backStitch']).toContain(id)
+      const seams = ['whipSeam', 'slipSeam', 'mattressSeam', 'backStitch', 'bothLayers']
+      for (const id of beyond) expect(['both', 'foundationSc', 'colourChange', ...seams]).toContain(id)
     }
   })
 

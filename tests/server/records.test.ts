@@ -2,6 +2,7 @@ import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
+import { DESIGN_VERSION } from '../../core/design/design'
 import { readDesign } from '../../core/design/read'
 import { newDesign } from '../../core/design/starter'
 import { draft } from '../../core/draft/draft'
@@ -35,7 +36,7 @@ describe('the records', () => {
     const kept = shelf(db, 'designs', readDesign)
     const { id } = kept.add(before as never)
     const { document, revision } = kept.find(id)!
-    expect(document.version).toBe(2)
+    expect(document.version).toBe(DESIGN_VERSION)
     expect(document.wall.map(part => part.id)).toEqual(['part-1', 'part-2', 'part-3', 'part-4'])
     expect(kept.list()[0]!.document).toEqual(document)
     expect(kept.save(id, revision, document).kept).toBe(true)
