@@ -37,7 +37,7 @@ export function roundsFields(of: (spec: object) => Pick<Rounds, 'style'> | undef
         { value: false, name: 'the chain does not count', does: 'The first stitch goes in the stitch you joined to; leave the chain '
           + 'alone.' },
         { value: true, name: 'the chain counts as a stitch', does: 'The chain is the first stitch; the next one goes in the next stitch.' },
-        { value: 'tall', name: 'it counts in tall stitches', does: 'The usual custom: 3 or 4 chains are a {dc} or a {tr}, 1 or 2 are '
+        { value: 'tall', name: 'it counts in {dc} and {tr}', does: 'The usual custom: 3 or 4 chains are a {dc} or a {tr}, 1 or 2 are '
           + 'never a stitch.' },
       ],
       { begins: false, when: goes('joined', 'turned') },

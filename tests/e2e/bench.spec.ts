@@ -54,7 +54,7 @@ test('export, delete, bring in again: the same draft', async ({ page, request })
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByText('The bag itself').click()])
   expect(file.suggestedFilename()).toBe('travelling-pouch.design.json')
   const path = await file.path()
-  expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({ fairHollow: 'design', version: 2, name: 'Travelling pouch' })
+  expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({ fairHollow: 'design', version: 3, name: 'Travelling pouch' })
 
   await page.goto('/')
   await page.getByRole('button', { name: 'Delete Travelling pouch' }).click()

@@ -41,11 +41,11 @@ test('the windfall tote from what it must hold to its handles: change the base, 
 
   const straight = await gaps()
   await unfold(page, 'How you work')
-  await page.getByRole('textbox', { name: 'The seam leaned, in ten rounds' }).fill('3')
+  await page.getByRole('textbox', { name: 'The start leaned, in ten rounds' }).fill('3')
   await label(page, /slots/).click()
   await expect.poll(async () => (await gaps()).before).toBeGreaterThan(straight.before)
   await unfold(page, 'How you work')
-  await page.getByRole('textbox', { name: 'The seam leaned, in ten rounds' }).fill('0')
+  await page.getByRole('textbox', { name: 'The start leaned, in ten rounds' }).fill('0')
   await label(page, /slots/).click()
   await expect.poll(async () => (await gaps()).before).toBe(straight.before)
 

@@ -1,3 +1,4 @@
+import { DESIGN_VERSION } from '../../core/design/design'
 import { type ChildProcess, spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { networkInterfaces, tmpdir } from 'node:os'
@@ -11,7 +12,7 @@ test('what is off is answered with what to change, and never with a 500', async 
   const post = (data: string) => request.post('/api/designs', { data: Buffer.from(data), headers: { 'Content-Type': 'application/json' } })
   const cases: [string, number, RegExp][] = [
     ['{"cut', 400, /not JSON/], ['', 400, /not JSON/], ['[]', 422, /not a Fair Hollow design/], ['null', 422, /not a Fair Hollow design/],
-    [JSON.stringify({ ...sound, version: 3 }), 422, /later version/],
+    [JSON.stringify({ ...sound, version: DESIGN_VERSION + 1 }), 422, /later version/],
     [
       JSON.stringify({ ...sound, gauge: { ...sound.gauge, measured: { sc: { stitches: -3, rounds: 20, overCm: 10 } } } }), 422,
       /gauge\.measured\.sc\.stitches/,

@@ -169,7 +169,7 @@ test('a taper, stripes with their ends, and a seam that leans', async ({ page, r
   )
   await unfold(page, 'How you work')
   await expect(page.locator('[data-code="yarn-changes"]')).toContainText('ends to weave in')
-  await page.getByRole('textbox', { name: 'The seam leaned, in ten rounds' }).fill('4')
+  await page.getByRole('textbox', { name: 'The start leaned, in ten rounds' }).fill('4')
   await saved(page)
   await page.getByRole('link', { name: 'Pattern' }).click()
   await expect(page.locator('.chart')).toContainText('which the leaning seam leaves behind')
