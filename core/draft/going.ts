@@ -19,12 +19,8 @@ function styleWords(now: Rounds, then: Rounds, wrongBelow: boolean): string[] {
   const evened = then.style === 'spiral' ? ' Even the step of the spiral with a {slst} first.' : ''
   if (now.style === 'joined') return [`From here on join each round, with the right side facing.${evened}${right}`]
   const { turnsAfter = 0 } = now
-  const begins = turnsAfter === 0
-    ? ' and turn after it'
-    : turnsAfter === 1
-      ? '; turn after the first one, and after every one from then on'
-      : `; turn after the first ${turnsAfter}, and after `
-        + 'every one from then on'
+  const first = turnsAfter === 1 ? 'first one' : `first ${turnsAfter}`
+  const begins = turnsAfter === 0 ? ' and turn after it' : `; turn after the ${first}, and after every one from then on`
   return [`From here on join each round${begins}.${evened}`]
 }
 
