@@ -28,7 +28,8 @@ export function useAsking(
   return computed(() => {
     const asked = part()
     return {
-      spec: spec(), units: bag.design.units, yarns: bag.design.yarns, now: { gauge: bag.draft.gauge, ...(asked ? { part: asked } : {}) },
+      spec: spec(), units: bag.design.units, yarns: bag.design.yarns,
+      now: { gauge: bag.draft.gauge, hook: bag.design.gauge, ...(asked ? { part: asked } : {}) },
       answer(label, changes, group) {
         const path = at()
         return bag.change(

@@ -115,7 +115,7 @@ function cycleOf({ pattern, stitch }: FoldedSpec): readonly FlatRow[] {
   return pattern === 'wave' ? waveRows(stitch) : [plainRow(stitch)]
 }
 
-/** Runs of numbers alike, in words: `1 in each of rows 1 to 3, 3 in row 4`. */
+/** What a seam works into row ends: `1, 1, 1, 3 into the row ends of each 4 rows, over and over up all 28, 42 sts in all`. */
 function perRowEnd(rows: readonly FlatRow[], count: number, gauge: Gauge): string {
   const into = Array.from({ length: count }, (_, i) => inRowEnd(rows[i % rows.length]!, gauge))
   const all = into.reduce((sum, n) => sum + n, 0)

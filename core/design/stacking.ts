@@ -83,10 +83,9 @@ export function turnedInto(design: Design, id: string, band: string, aroundCm: n
   const spec = beginPart(band, keptOf(design, design.wall[placeOf(design, id)], aroundCm))
   const own = ownLines(design, kind.tools ?? [])
   const changes = own
-    ? [{ path: ['repeats'], value: [...design.repeats, own] }, { path: ['wall', id], value: { ...spec,
-        repeat: own.id } }]
-    : []
-  return { label: `Band: ${kind.name}`, changes: own ? changes : [{ path: ['wall', id], value: spec }], inHand: id }
+    ? [{ path: ['repeats'], value: [...design.repeats, own] }, { path: ['wall', id], value: { ...spec, repeat: own.id } }]
+    : [{ path: ['wall', id], value: spec }]
+  return { label: `Band: ${kind.name}`, changes, inHand: id }
 }
 
 /** An id that no repeat of a design has yet. */

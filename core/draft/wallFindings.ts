@@ -25,8 +25,7 @@ function facing(design: Design, parts: readonly DraftPart[]): Finding[] {
     {
       code: 'ends-on-wrong-side', weight: 'watch', part: turned.id,
       what: `${turned.trims ? 'This edging' : 'This casing'} is worked with the wrong side facing, and wants the right one: work one `
-        + `round more `
-        + 'or one fewer below it.',
+        + 'round more or one fewer below it.',
       ...(band && band.rounds.length > 1 ? { fix: fix(band, 1), otherFixes: [fix(band, -1)] } : {}),
     },
   ]

@@ -145,8 +145,9 @@ export interface MaybeField<F extends Fields = Fields> extends Asked {
   readonly fields: F
   readonly without: { readonly name: string, readonly does?: string }
   readonly having: { readonly name: string, readonly does?: string }
-  /** A choice within that is asked together with having it at all; having none of it stands last, or first. */
+  /** A choice within that is asked together with having it at all. */
   readonly lead?: string
+  /** Most do without: having none of it is then the first answer, not the last. */
   readonly usuallyNot?: true
   begin(spec: object, now: Now): object
 }

@@ -1,4 +1,5 @@
 import type { Gauge } from '../gauge/gauge'
+import type { Hook } from '../gauge/onHook'
 import type { PartResult } from '../part/part'
 
 /** What a question may look at besides the spec: what its part came to, in which gauge. */
@@ -6,6 +7,8 @@ export interface Now {
   /** Nothing where the bag stops below it. */
   readonly part?: Omit<PartResult, 'findings'>
   readonly gauge: Gauge
+  /** The hook that the gauge is on, where it matters what it was. */
+  readonly hook?: Hook
 }
 
 /** A length as it would be typed: to the millimetre, within bounds. */

@@ -1,5 +1,6 @@
 import type { Fields } from '../field/field'
 import { between, count, figure, maybe, yarn } from '../field/ask'
+import type { Now } from '../field/now'
 import type { ValuesOf } from '../field/spec'
 import type { Gauge } from '../gauge/gauge'
 import type { Hook } from '../gauge/onHook'
@@ -29,7 +30,8 @@ export const OWN_HOOK = maybe(
       name: 'another, or other strands',
       does: 'Its stitches are taken to be as much larger as the hook is thicker, an estimate, until a swatch of it says better.',
     },
-    says: 'The hook and the strands that it is worked with, where they are others than the swatch\'s.', begin: { hookMm: 4, strands: 1 },
+    says: 'The hook and the strands that it is worked with, where they are others than the swatch\'s.',
+    begin: (_: object, { hook }: Now) => ({ hookMm: hook?.hookMm ?? 4, strands: hook?.strands ?? 1 }),
   },
 )
 

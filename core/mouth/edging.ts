@@ -67,8 +67,8 @@ function fullness(ratio: number): Finding {
   const does = ratio <= 1.07 ? 'lies flat' : ratio <= 1.3 ? 'waves gently' : 'ruffles'
   return {
     code: 'edging-fullness', weight: 'note',
-    what: `Its stitches side by side are ${ratio.toFixed(2)} times as long as what they stand on: it ${does} (flat within 7 %: from `
-      + `memory).`,
+    what: `Its stitches side by side are ${ratio.toFixed(2)} times as long as what they stand on: it ${does} (flat within `
+      + '7 %: from memory).',
   }
 }
 

@@ -306,10 +306,8 @@ function workEyelets(spec: EyeletsSpec, edge: Edge, setting: Setting): PartResul
     rounds, edge: top, stop,
   } = workUp(edge, 1, setting, () => inStyle(setting, 0, made.kind, spec.colour, stepsFor(made, over, eyelets)))
   return {
-    rounds, edge: top, casing, ...notions, findings: stop
-      ? [stop]
-      : eyeletFindings(over, mindsSpaces === true && placesOf(edge,
-          'space') > 0),
+    rounds, edge: top, casing, ...notions,
+    findings: stop ? [stop] : eyeletFindings(over, mindsSpaces === true && placesOf(edge, 'space') > 0),
     size: { height: gauge[made.kind].height, circumference: times(gauge[made.kind].width, eyelets * wide(spec)) },
   }
 }

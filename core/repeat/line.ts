@@ -20,7 +20,10 @@ export interface OwnLine {
 /** A line read, and whether it says itself that its repeat goes around; or what in it could not be. */
 export type LineRead = { readonly ok: true, readonly line: OwnLine, readonly around: boolean } | Extract<Read, { readonly ok: false }>
 
-const AROUND = /^(?:(?<first>[^*]*?)[,;]\s*)?\*(?<repeat>[^*]*?)[,;]\s*rep(?:eat)? from \* (?:around|across)(?:[,;]\s*(?<last>[^*]*?))?\.?\s*$/i
+const FIRST = '(?:(?<first>[^*]*?)[,;]\\s*)?'
+const REPEAT = '\\*(?<repeat>[^*]*?)[,;]\\s*rep(?:eat)? from \\* (?:around|across)'
+const LAST = '(?:[,;]\\s*(?<last>[^*]*?))?'
+const AROUND = new RegExp(`^${FIRST}${REPEAT}${LAST}\\.?\\s*$`, 'i')
 
 /** Reads a line in a vocabulary. */
 export function readLine(text: string, terms: Terms): LineRead {

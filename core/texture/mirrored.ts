@@ -37,14 +37,18 @@ function turnedAbout(cluster: readonly Step[]): Step[] {
   return [other(arrives), ...again.reverse().map(other), other(stays(first!))]
 }
 
+/** Whether two stitches are the same but for how many of them there are. */
+function alike(a: StitchStep, b: StitchStep): boolean {
+  return JSON.stringify({ ...a, times: 0 }) === JSON.stringify({ ...b, times: 0 })
+}
+
 /** Runs of one stitch that were cut are one again. */
 function joined(steps: readonly Step[]): Step[] {
   const found: Step[] = []
   for (const step of steps) {
     const last = found.at(-1)
-    const more = step.do === 'stitch' && last?.do === 'stitch' && JSON.stringify({ ...step, times: 0 }) === JSON.stringify({ ...last,
-      times: 0 })
-    if (more && step.aim !== 'same') found[found.length - 1] = { ...last, times: last.times + step.times }
+    const more = step.do === 'stitch' && last?.do === 'stitch' && step.aim !== 'same' && alike(step, last)
+    if (more) found[found.length - 1] = { ...last, times: last.times + step.times }
     else found.push(step)
   }
   return found

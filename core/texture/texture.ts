@@ -99,9 +99,8 @@ export function riseCm(steps: readonly Step[], gauge: Gauge, byColumn = false): 
 
 /** How much a round of a texture rises on the mean, of those that are worked over and over. */
 export function meanRise({ straight: { cycle }, interlocks }: Texture, gauge: Gauge): number {
-  return cycle.reduce((sum, { first = [], repeat, last = [] }) => sum + riseCm([...first, ...repeat, ...last], gauge,
-    interlocks === true).cm, 0)
-  / cycle.length
+  const rises = cycle.map(({ first = [], repeat, last = [] }) => riseCm([...first, ...repeat, ...last], gauge, interlocks === true).cm)
+  return rises.reduce((sum, cm) => sum + cm, 0) / cycle.length
 }
 
 /** What a texture's count comes to: its repeats, each leaving so many. */

@@ -4,7 +4,8 @@ import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, wor
 import { type Edge, placesOf } from '../round/edge'
 import type { Round } from '../round/round'
 import type { Loop, Step } from '../round/step'
-import { fabricInStyle, facingOf, type Going, inStyle, type Rounds } from '../round/style'
+import { fabricInStyle, facingOf, type Going, type Rounds } from '../round/style'
+import { bareRound } from '../round/bareRound'
 import { work } from '../round/work'
 import { isPlainly, mirrored } from './mirrored'
 import { asksWords, divides, nearestCounts } from '../part/asks'
@@ -90,10 +91,10 @@ function goingIn(texture: Texture, { rounds, turns }: Setting): { readonly going
 
 /** Whether the first round of a texture can be worked on an edge. */
 function begins(texture: Texture, edge: Edge): boolean {
-  const { asks: { multiple, plus }, straight, main } = texture
+  const { asks: { multiple, plus }, straight } = texture
   if (!divides(edge.count, texture.asks)) return false
   const steps = workedOver(roundOf(straight, 0), Math.floor((edge.count - plus) / multiple))
-  return work(inStyle({ rounds: { style: 'spiral', startingChainCounts: false }, turns: 0 }, 0, main, '', steps), edge).ok
+  return work(bareRound(steps), edge).ok
 }
 
 /** A texture as it stands on what really lies below. */

@@ -2,6 +2,7 @@ import type { SpecOf } from '../kind/kind'
 import { ownRepeat } from '../field/ask'
 import { allow, BeyondAllowance, within } from '../round/allowance'
 import { foundation, type Edge } from '../round/edge'
+import { bareRound } from '../round/bareRound'
 import { firstKind } from '../round/firstKind'
 import { placesUsed } from '../round/placesUsed'
 import { movesOf } from '../round/things'
@@ -24,10 +25,7 @@ const WIDEST = 72
 const MOST_TRIED = 240_000
 
 function worked(round: TextureRound, times: number, on: Edge) {
-  return work(
-    { steps: workedOver(round, times), begin: { chains: 0, counts: false, turn: false }, join: 'slip', facing: 'right', colour: '' },
-    on,
-  )
+  return work(bareRound(workedOver(round, times)), on)
 }
 
 /** What a repeat may stand on: how an edge of it is made, by its repeats, and how many places each is. */

@@ -15,6 +15,7 @@ import { work } from '../round/work'
 import { explain, type WorkError } from '../round/workError'
 import type { FabricKind } from '../stitch/dictionary'
 import { riseCm, workedOver } from '../texture/texture'
+import { bareRound } from '../round/bareRound'
 import { firstKind } from '../round/firstKind'
 import { placesUsed } from '../round/placesUsed'
 
@@ -39,13 +40,8 @@ function lineOn(line: string, on: Edge): LineOn {
   const left = on.count - placesUsed(first) - placesUsed(last)
   const ways = [left / placesUsed(repeat), placesOf(on, 'space') / placesUsed(repeat)].filter(times => Number.isInteger(times) && times > 0)
   const all = ways.map(times => workedOver({ first, repeat, last }, times))
-  const steps = all.find(one => work(plainRound(one), on).ok) ?? all[0]
+  const steps = all.find(one => work(bareRound(one), on).ok) ?? all[0]
   return steps ? { ok: true, steps } : { ok: false, what: `its repeat does not go into the ${left} stitches that are there for it` }
-}
-
-/** A round of steps, as far as counts go. */
-function plainRound(steps: readonly Step[]): Round {
-  return inStyle({ rounds: { style: 'spiral', startingChainCounts: false }, turns: 0 }, 0, 'sc', '', steps)
 }
 
 function linesOf({ repeat }: WrittenSpec, repeats: readonly Repeat[]): readonly string[] | undefined {
@@ -65,7 +61,7 @@ export function checkRounds(lines: readonly string[], edge: Edge): RoundsChecked
   let on = edge
   for (const [line, text] of lines.entries()) {
     const read = lineOn(text, on)
-    const result = read.ok ? work(plainRound(read.steps), on) : undefined
+    const result = read.ok ? work(bareRound(read.steps), on) : undefined
     if (!result?.ok) {
       const what = read.ok ? explain((result as { error: WorkError }).error) : read.what
       return { ok: false, trouble: { line, at: 0, length: text.length, what } }

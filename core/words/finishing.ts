@@ -49,7 +49,7 @@ function lined(draft: Draft): string[] {
 }
 
 /** The step that sends the maker to what is told of the cords. */
-export const CORDS_STEP = 'Make the cords, thread them and knot their ends, as told under Cords.'
+export const CORDS_STEP = 'Make the cords, thread them and finish their ends, as told under Cords.'
 
 /** What is done when the last round is worked, in order, as steps. */
 export function finishingOf(draft: Draft): string[] {

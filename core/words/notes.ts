@@ -43,8 +43,7 @@ function startingChain({ rounds }: Draft): string[] {
       + 'the next one. The join at the end of the round goes in the top of that chain.'
   const past
     = 'The starting chain does not count. After turning pass over it and over the join: the first stitch goes in the last stitch of the '
-      + 'round '
-      + 'before, and the last one in the stitch that was joined to.'
+      + 'round before, and the last one in the stitch that was joined to.'
   const not
     = 'The starting chain does not count: the first stitch goes in the stitch you joined to. Do not work into the chain or '
       + 'the join.'

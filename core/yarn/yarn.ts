@@ -9,6 +9,7 @@ import { traitsOf } from '../part/start'
 import type { Piece } from '../part/piece'
 import type { DraftPart } from '../draft/part'
 import { gaugeOfPart, hookOfPart } from '../draft/partGauge'
+import { shareOf } from '../draft/textures'
 
 /** What a bag takes of one yarn. */
 export interface YarnNeed {
@@ -76,11 +77,12 @@ export function metresOfRounds(draft: Draft, yarn: string, from: number, to: num
   return tally.cm / 100
 }
 
-/** Yarn that each kind of stitch takes in a part, in its gauge, all strands counted. */
-function cmOfStitches({ design, gauge }: Draft, { from }: DraftPart): number[] {
+/** Yarn that each kind of stitch takes in a part, in its gauge and as wide as its texture was found to be, all strands counted. */
+function cmOfStitches({ design, gauge, known }: Draft, { from }: DraftPart): number[] {
   const own = gaugeOfPart(from, design, gauge)
+  const across = from.in === 'wall' ? (shareOf(known, from.spec)?.across?.cm ?? 1) : 1
   const { strands } = hookOfPart(from, design)
-  return STITCH_KINDS.map(kind => strands * STITCHES[kind].yarnPerWidth * own[kind].width.cm)
+  return STITCH_KINDS.map(kind => strands * STITCHES[kind].yarnPerWidth * own[kind].width.cm * across)
 }
 
 /**

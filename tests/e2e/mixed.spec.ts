@@ -1,8 +1,17 @@
+import type { Locator, Page } from '@playwright/test'
 import { stacked } from '../../core/design/partIds'
 import { expect, freshBag, idOf, pickKind, saved, tally, test } from './bag'
 
 const gauge = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 60 } }, colour: 'main' }
+/** The pattern of the bag in hand, as it was saved. */
+async function patternAfterReload(page: Page): Promise<Locator> {
+  await saved(page)
+  await page.reload()
+  await page.getByRole('link', { name: 'Pattern' }).click()
+  return page.locator('.pattern')
+}
+
 const rounds = (n: number) => ({ pin: { rounds: n } })
 
 test('a wall goes on in a spiral over a joined floor, on a thicker hook in two strands, and is so after a reload', async ({ page,
@@ -20,10 +29,7 @@ test('a wall goes on in a spiral over a joined floor, on a thicker hook in two s
   await page.getByRole('textbox', { name: 'Strands' }).fill('2')
   // A quarter larger: 18.75 cm wide, 6.25 tall on top of the tube's half a centimetre.
   await expect(tally(page, 'Lies flat')).toContainText(/18\.[78] × 6\.[78]/)
-  await saved(page)
-  await page.reload()
-  await page.getByRole('link', { name: 'Pattern' }).click()
-  const pattern = page.locator('.pattern')
+  const pattern = await patternAfterReload(page)
   await expect(pattern).toContainText('From here on work in a spiral: do not join')
   await expect(pattern).toContainText('Change to the 5 mm (US H-8, UK 6) hook.')
   await expect(pattern).toContainText('Go on with 2 strands held together.')
@@ -60,10 +66,7 @@ test('rounds written freely: a wrong one says where, a sound one is worked, save
   await expect(page.getByRole('alert')).toContainText('39 of 60 stitches of the round below left unworked')
   await lines.fill('sc in next st, *sc in next 28 sts, 2 sc in next st; rep from * around, sc in next st')
   await expect(page.getByText('They come out: 62 are left. Kept.')).toBeVisible()
-  await saved(page)
-  await page.reload()
-  await page.getByRole('link', { name: 'Pattern' }).click()
-  await expect(page.locator('.pattern')).toContainText('(62 sts)')
+  await expect(await patternAfterReload(page)).toContainText('(62 sts)')
 })
 
 test('the demo of mixed rounds: spiral, joined and spiral again, in words', async ({ page, request }) => {
@@ -83,10 +86,7 @@ test('from nothing to a striped lunch wrap: waves, folded at one side, its seams
   await page.getByRole('group', { name: 'Its rows are' }).getByRole('radio', { name: 'waves' }).check()
   await page.getByRole('group', { name: 'Its seams are' }).getByRole('radio', { name: 'sc through both' }).check()
   await page.getByRole('group', { name: 'Worked in' }).getByRole('radio', { name: 'stripes' }).check()
-  await saved(page)
-  await page.reload()
-  await page.getByRole('link', { name: 'Pattern' }).click()
-  const pattern = page.locator('.pattern')
+  const pattern = await patternAfterReload(page)
   await expect(pattern).toContainText('1, 1, 1, 3 into the row ends of each 4 rows')
   await expect(pattern).toContainText('tr in next st, dc in next st, hdc in next st, sc in next st')
   await expect(pattern).toContainText('Change to plum cotton')

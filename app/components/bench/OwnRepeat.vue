@@ -58,6 +58,9 @@ watch(
   },
 )
 
+/** A line as patterns write them. */
+const example = computed(() =>
+  ways.terms === 'us' ? 'sc in next 3, sk next st, (dc, ch 2, dc) in next' : 'dc in next 3, miss next st, (tr, ch 2, tr) in next')
 /** How what goes around is written. */
 const more = computed(() => {
   const around = ways.terms === 'us'
@@ -143,7 +146,7 @@ function addAnother(): void {
       <code>{{ pointed.before }}<mark>{{ pointed.marked }}</mark>{{ pointed.after }}</code>
     </div>
     <p class="soft hint">
-      Write as the pattern does: {{ ways.terms === 'us' ? 'sc in next 3, sk next st, (dc, ch 2, dc) in next' : 'dc in next 3, miss next st, (tr, ch 2, tr) in next' }}. {{ more }}
+      Write as the pattern does: {{ example }}. {{ more }}
     </p>
   </fieldset>
 </template>
