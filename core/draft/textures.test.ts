@@ -5,6 +5,7 @@ import { newDesign } from '../design/starter'
 import type { TextureSwatch } from '../wall/textured'
 import type { WallSpec } from '../wall/wall'
 import { patternOf } from '../words/pattern'
+import { metresOfRounds } from '../yarn/yarn'
 import { draft } from './draft'
 
 /* Half a centimetre wide and half a centimetre tall a single crochet; a half double is 0.7 tall (craft 4; from memory). */
@@ -72,6 +73,13 @@ describe('the gauge of a texture', () => {
     // 20 rounds were told 19 ± 0.95 and are 20 ± 0.3: nearly as the tape says, 10 above them.
     expect(height.cm).toBeGreaterThan(9.85)
     expect(height.cm).toBeLessThan(10)
+  })
+
+  it('tells the yarn: rounds wider by so much take as much more, their ends apart', () => {
+    const worked = (swatch?: TextureSwatch) => metresOfRounds(draft(bag([sprigs({ pin: { rounds: 10 } }, swatch)])), 'main', 2, 11)
+    // 9 cm over 6 repeats of three half-centimetre stitches is just as told; 10.8 is a fifth wider.
+    expect(worked(SWATCH) / worked()).toBeCloseTo(1, 9)
+    expect(worked({ ...SWATCH, overCm: 10.8 }) / worked()).toBeCloseTo(1.2, 9)
   })
 
   it('stands in the pattern\'s gauge', () => {
