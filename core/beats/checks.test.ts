@@ -33,6 +33,27 @@ describe('where a count pays (craft 17)', () => {
   })
 })
 
+describe('counting a round that is not joined, or no floor', () => {
+  const asked = (file: string) => {
+    const road = roadTo(file)
+    return road.legs.flatMap(leg => countAfter(road, leg) ?? [])
+  }
+
+  it('warns of no join where there is none: in a spiral, and along rows', () => {
+    const basket = asked('pear-basket.json')
+    const { rounds } = roadTo('pear-basket.json').draft
+    const spiral = rounds.filter(({ worked }) => worked.round.join === 'spiral').map(({ number }) => number)
+    expect(basket.some(({ round: number }) => spiral.includes(number))).toBe(true)
+    for (const { round: number, how } of basket) expect(how.includes('the join is no stitch')).toBe(!spiral.includes(number))
+    expect(asked('lunch-wrap.json')[0]!.how).toContain('from one end to the other')
+  })
+
+  it('speaks of a floor where there is one', () => {
+    expect(asked('pear-basket.json').some(({ why }) => why.startsWith('The floor is done'))).toBe(true)
+    expect(asked('lunch-wrap.json').map(({ why }) => why).join(' ')).not.toContain('floor')
+  })
+})
+
 describe('where the tape pays', () => {
   it('is at the end of the floor and after ten rounds of wall', () => {
     const base = pouch.draft.parts[0]!

@@ -40,8 +40,10 @@ function howToCount(worked: Worked, what: Countable['what'], beats: readonly Bea
   const goes = turns ? ` It goes ${turns}.` : ''
   if (what === 'loops') return `Count the loops round the edge, the one at the hook too.${goes}`
   if (what === 'spaces') return `Count the spaces between the stitches.${goes}`
-  const chain = worked.round.begin.counts ? ', the starting chain is one' : ''
-  return `Count the V's on top, beginning at the marker; the join is no stitch${chain}.${goes}`
+  const { join, begin } = worked.round
+  if (join === 'open') return `Count the V's on top, from one end to the other; the last one is the one most often missed.${goes}`
+  const chain = begin.counts ? ', the starting chain is one' : ''
+  return `Count the V's on top, beginning at the marker${join === 'slip' ? `; the join is no stitch${chain}` : ''}.${goes}`
 }
 
 /** Rounds without any question after which a count pays again. */
@@ -51,13 +53,18 @@ const EARLY_ROUNDS = 4
 /** Fewer are seen at a glance. */
 const WORTH_COUNTING = 15
 
+/** A base is a floor only where the bag has one. */
+function baseName({ size: { floor } }: DraftPart): string {
+  return floor && floor.shape !== 'none' ? 'The floor' : 'The base'
+}
+
 /** Why a count pays when a round is done; nothing where it does not (craft 17). */
 function whyCount({ draft }: Road, part: DraftPart, number: number): string | undefined {
   const { worked } = draft.rounds[number - 1]!
   const inPart = number - part.firstRound
   const last = inPart === part.rounds.length - 1
   const above = draft.parts.slice(draft.parts.indexOf(part) + 1).find(({ rounds }) => rounds.length > 0)
-  if (last && isBase(part)) return 'The floor is done: everything above stands on this count.'
+  if (last && isBase(part)) return `${baseName(part)} is done: everything above stands on this count.`
   if (last && above?.casing) return 'Slots or eyelets come next, and they must divide.'
   if (last && above && !isPlainKind(above)) return 'What comes next must divide into it.'
   if (changes(worked) && (inPart < EARLY_ROUNDS || inPart % 3 === 2 || last)) return 'Stitches were added or taken away in this round.'
