@@ -7,7 +7,7 @@ import { keptOf } from '~~/core/design/stacking'
 import { newDesign } from '~~/core/design/starter'
 import { draft } from '~~/core/draft/draft'
 import type { Sample } from '~~/core/kind/kind'
-import { firstRepeat } from '~~/core/wall/own'
+import { firstRepeat } from '~~/core/band/own'
 import { beginPart, kindOf, type WallSpec } from '~~/core/wall/wall'
 
 /** A strip or a sign on a tile: its line, and how thick it is. */

@@ -7,7 +7,7 @@ import { answersTo, asksFigure, figureAnswered, type Put, rowsOf, said, standsAt
 import type { Fields } from '../field/field'
 import type { Now } from '../field/now'
 import { asksOf } from '../wall/asksOf'
-import { firstRepeat } from '../wall/own'
+import { firstRepeat } from '../band/own'
 import { beginPart, kindOf, wallKinds, type WallSpec } from '../wall/wall'
 import type { Design } from './design'
 import { applyFix } from './edit'

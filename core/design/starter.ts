@@ -1,5 +1,5 @@
 import type { CircleSpec } from '../base/circle'
-import type { SolidSpec } from '../wall/solid'
+import type { SolidSpec } from '../band/solid'
 import { DESIGN_VERSION, type Design, type DesignGauge } from './design'
 
 /**

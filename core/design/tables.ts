@@ -7,7 +7,7 @@ import { asksWords } from '../part/asks'
 import { beginPart, demandOf, wallKinds } from '../wall/wall'
 import { TURN_UPS } from '../wall/turnUp'
 import { BAG_FIELDS } from './fields'
-import { firstRepeat } from '../wall/own'
+import { firstRepeat } from '../band/own'
 import { ASSUMED_GAUGE } from './starter'
 
 /*

@@ -6,7 +6,7 @@ import { combinedShare, type Length, relativeUncertainty, withUncertainty } from
 import type { PartResult } from '../part/part'
 import { isPlainly } from '../texture/mirrored'
 import { meanRise, type Texture } from '../texture/texture'
-import type { TextureSwatch } from '../wall/textured'
+import type { TextureSwatch } from '../band/textured'
 import { kindOf, ownGauge } from '../wall/wall'
 
 /*

@@ -10,7 +10,7 @@ import { changeEvenly, mostChange } from '../round/changes'
 import type { Edge } from '../round/edge'
 import { fabricInStyle } from '../round/style'
 import type { FabricKind } from '../stitch/dictionary'
-import { SOLID_STITCHES } from './solid'
+import { SOLID_STITCHES } from '../band/solid'
 
 /** Steeper than this a round puckers: one decrease in so many stitches (craft 7; from memory). */
 export const STITCHES_A_CHANGE = 6

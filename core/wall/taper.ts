@@ -15,7 +15,7 @@ import { STITCHES_A_CHANGE, nearestAccepted } from './adjust'
 import { ANY } from '../part/asks'
 import { STRIPES } from '../texture/stripes'
 import { colourAt } from '../texture/workTexture'
-import { SOLID_STITCHES } from './solid'
+import { SOLID_STITCHES } from '../band/solid'
 
 const SIZE = ways('Decide by', [
   want(

@@ -11,7 +11,7 @@ import { anchorBelow, kindAt, type Worked } from '../round/worked'
 import { divides } from '../part/asks'
 import type { Bandlike } from '../texture/bandlike'
 import type { Texture } from '../texture/texture'
-import { solidTexture } from './solid'
+import { solidTexture } from '../band/solid'
 import { kindOf, wallKinds, type WallSpec } from './wall'
 import { workTexture } from '../texture/workTexture'
 

@@ -8,7 +8,7 @@ import type { PartResult, WallSetting } from '../part/part'
 import type { Edge } from '../round/edge'
 import type { FabricKind } from '../stitch/dictionary'
 import { WALL_KINDS, type WallSpec } from './kinds'
-import type { SolidSpec } from './solid'
+import type { SolidSpec } from '../band/solid'
 
 export type { WallSpec } from './kinds'
 

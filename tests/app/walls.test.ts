@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { tileOf } from '~/looks/tiles'
 import { linesIn, typedIn } from '~/reading/ownLines'
 import { readJson } from '~/reading/readJson'
-import { checkRepeat, firstRepeat } from '../../core/wall/own'
+import { checkRepeat, firstRepeat } from '../../core/band/own'
 import { wallKinds } from '../../core/wall/wall'
 
 describe('the kinds of part that are offered', () => {
