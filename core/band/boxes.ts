@@ -19,6 +19,21 @@ export function boxesTexture(chains: number, finish: boolean): Texture {
   }
 }
 
+/** The same to and fro, between doubles at either end. */
+function boxesInRows(chains: number, finish: boolean): Texture {
+  const end = [each('dc', 1)]
+  return {
+    asks: { multiple: 1 + chains, plus: 1 }, gives: finish ? 1 + chains : 2, main: 'dc', asWritten: true,
+    straight: {
+      setUp: [{ first: end, repeat: [chain(chains), skip(chains), each('dc', 1)] }],
+      cycle: [{ first: end, repeat: [chain(chains), skip(1), each('dc', 1)] }],
+    },
+    ...(finish
+      ? { finish: { first: [each('sc', 1)], repeat: chains === 1 ? [each('sc', 2)] : [inOne('sc', chains), each('sc', 1)] } }
+      : {}),
+  }
+}
+
 /** Box mesh (craft 8). */
 export const boxes = textured({
   band: 'boxes', group: 'Mesh', name: 'boxes', does: 'One {dc}, chains, as many skipped: a square mesh that keeps its width.',
@@ -33,5 +48,6 @@ export const boxes = textured({
       { begins: false, says: 'A solid round closes the boxes off.' },
     ),
   },
-  texture: spec => boxesTexture(spec.chains, spec.finish), opening: (spec, gauge) => boxOpening(spec.chains, gauge),
+  texture: spec => boxesTexture(spec.chains, spec.finish),
+  inRows: spec => boxesInRows(spec.chains, spec.finish), opening: (spec, gauge) => boxOpening(spec.chains, gauge),
 })

@@ -18,5 +18,5 @@ export const mossTexture: Texture = {
 export const moss = textured({
   band: 'moss', group: 'Fabric', name: 'moss',
   does: 'Short stitches and long ones that reach down a round, alternating: dense, pebbled.',
-  fields: {}, texture: () => mossTexture,
+  fields: {}, texture: () => mossTexture, inRows: () => mossTexture,
 })

@@ -24,8 +24,8 @@ const WIDEST = 72
 /** So many stitches are made at most to find out what it stands on: enough for the most lines on the widest of every ground. */
 const MOST_TRIED = 240_000
 
-function worked(round: TextureRound, times: number, on: Edge) {
-  return work(bareRound(workedOver(round, times)), on)
+function worked(round: TextureRound, times: number, on: Edge, row?: { readonly turn: boolean }) {
+  return work(bareRound(workedOver(round, times), row), on)
 }
 
 /** What a repeat may stand on: how an edge of it is made, by its repeats, and how many places each is. */
@@ -43,10 +43,12 @@ const GROUNDS: readonly Ground[] = [
 ]
 
 /** So many places of a ground to work a repeat on, with a round below that long stitches can reach; nothing if it does not come out. */
-function edgeOf({ repeat, stands, places }: Ground, count: number): Edge | undefined {
+function edgeOf({ repeat, stands, places }: Ground, count: number, inRows: boolean): Edge | undefined {
   if (count % places !== 0) return undefined
-  const below = worked({ repeat: [each('sc', 1)] }, (count / places) * stands, foundation('stitch', (count / places) * stands))
-  const made = below.ok ? worked({ repeat }, count / places, below.worked.edge) : below
+  const row = inRows ? { turn: false } : undefined
+  const stitches = (count / places) * stands
+  const below = worked({ repeat: [each('sc', 1)] }, stitches, foundation('stitch', stitches, !inRows), row)
+  const made = below.ok ? worked({ repeat }, count / places, below.worked.edge, row) : below
   if (!made.ok) throw new Error('what a repeat stands on can always be worked')
   return made.worked.edge
 }
@@ -54,18 +56,20 @@ function edgeOf({ repeat, stands, places }: Ground, count: number): Edge | undef
 /** How a repeat is tried: on which ground, how many places it and what stands around it take. */
 interface Trial {
   readonly ground: Ground
+  /** Worked to and fro, each line as it is written. */
+  readonly inRows: boolean
   readonly wide: number
   readonly plus: number
 }
 
 /** Works so many rounds of a flow over repeats: what every round leaves, or which one fails and why. */
-function tried(flow: Flow, rounds: number, { ground, wide, plus }: Trial, times: number): { readonly counts: number[]
+function tried(flow: Flow, rounds: number, { ground, wide, plus, inRows }: Trial, times: number): { readonly counts: number[]
   readonly fails?: string } {
-  let on = edgeOf(ground, wide * times + plus)
+  let on = edgeOf(ground, wide * times + plus, inRows)
   const counts: number[] = []
   if (!on) return { counts, fails: 'does not come out' }
   for (let i = 0; i < rounds; i++) {
-    const result = worked(roundOf(flow, i), times, on)
+    const result = worked(roundOf(flow, i), times, on, inRows ? { turn: i > 0 } : undefined)
     if (!result.ok) return { counts, fails: explain(result.error) }
     on = result.worked.edge
     counts.push(on.count)
@@ -74,11 +78,11 @@ function tried(flow: Flow, rounds: number, { ground, wide, plus }: Trial, times:
 }
 
 /** How a repeat stands: the fewest places over which its first `rounds` rounds come out, two and three side by side. */
-function standsOn(flow: Flow, rounds: number, ground: Ground): Trial | undefined {
+function standsOn(flow: Flow, rounds: number, ground: Ground, inRows: boolean): Trial | undefined {
   const { first = [], last = [] } = roundOf(flow, 0)
   const plus = placesUsed(first) + placesUsed(last)
   for (let wide = 1; wide <= WIDEST; wide++) {
-    const trial = { ground, wide, plus }
+    const trial = { ground, wide, plus, inRows }
     if (!tried(flow, rounds, trial, 2).fails && !tried(flow, rounds, trial, 3).fails) return trial
   }
   return undefined
@@ -114,10 +118,12 @@ function lineOf(repeat: Repeat, i: number): number {
 /**
  * Checks a repeat by working it: `work` says how many stitches it stands on, and which line does not come out on the one
  * before it.
+ *
+ * @param inRows to and fro, each line a row as it is worked
  */
-export function checkRepeat(repeat: Repeat): Checked {
+export function checkRepeat(repeat: Repeat, inRows = false): Checked {
   try {
-    return within(allow(MOST_TRIED), () => checked(repeat))
+    return within(allow(MOST_TRIED), () => checked(repeat, inRows))
   }
   catch (beyond) {
     if (beyond instanceof BeyondAllowance) return { ok: false, trouble: tooLong(repeat) }
@@ -138,7 +144,7 @@ function tooLong({ lines }: Repeat): LineTrouble {
   }
 }
 
-function checked(repeat: Repeat): Checked {
+function checked(repeat: Repeat, inRows: boolean): Checked {
   const read = flowOf(repeat)
   if ('trouble' in read) return { ok: false, trouble: read.trouble }
   const { flow } = read
@@ -150,8 +156,8 @@ function checked(repeat: Repeat): Checked {
   if (!main) return refuse(0, 'a repeat needs a stitch that stands up: sc, hdc, dc or tr')
   // Every line is worked on every line that can lie below it: the cycle twice over.
   const rounds = flow.setUp.length + 2 * flow.cycle.length
-  const trials = GROUNDS.flatMap(ground => standsOn(flow, rounds, ground) ?? [])
-  if (trials.length === 0) return refuse(...firstFailure(flow, rounds))
+  const trials = GROUNDS.flatMap(ground => standsOn(flow, rounds, ground, inRows) ?? [])
+  if (trials.length === 0) return refuse(...firstFailure(flow, rounds, inRows))
   const found = trials.map(trial => onGround(flow, rounds, trial, main))
   const sound = found.filter((one): one is Texture => 'asks' in one)
   const [texture, ...instead] = sound
@@ -166,7 +172,7 @@ interface Uneven {
 
 /** The texture that a repeat is on one ground. */
 function onGround(flow: Flow, rounds: number, trial: Trial, main: FabricKind): Texture | Uneven {
-  const { wide, plus } = trial
+  const { wide, plus, inRows } = trial
   const [two, three] = [2, 3].map(times => tried(flow, rounds, trial, times).counts) as [number[], number[]]
   const gives = three[0]! - two[0]!
   const odd = three.findIndex((count, i) => count - two[i]! !== gives || count !== three[0])
@@ -183,18 +189,18 @@ function onGround(flow: Flow, rounds: number, trial: Trial, main: FabricKind): T
   }
   return {
     asks: { multiple: wide, plus }, gives, givesPlus: two[0]! - 2 * gives, main, across: Math.max(wide, gives), straight: flow,
-    ...(plus > 0 ? { mirrors: true as const } : {}),
+    ...(inRows ? { asWritten: true as const } : plus > 0 ? { mirrors: true as const } : {}),
   }
 }
 
 /** Which round fails first on the width that the rounds before it agree on, and why; told of plain stitches. */
-function firstFailure(flow: Flow, rounds: number): [round: number, what: string] {
+function firstFailure(flow: Flow, rounds: number, inRows: boolean): [round: number, what: string] {
   const [ground] = GROUNDS as readonly [Ground]
   for (let upTo = 1; upTo <= rounds; upTo++) {
-    if (standsOn(flow, upTo, ground)) continue
-    const trial = upTo === 1 ? undefined : standsOn(flow, upTo - 1, ground)
+    if (standsOn(flow, upTo, ground, inRows)) continue
+    const trial = upTo === 1 ? undefined : standsOn(flow, upTo - 1, ground, inRows)
     if (!trial) {
-      const { fails } = tried(flow, 1, { ground, wide: 12, plus: 0 }, 2)
+      const { fails } = tried(flow, 1, { ground, wide: 12, plus: 0, inRows }, 2)
       return [0, `does not come out on any number of stitches up to ${WIDEST}, nor on spaces: ${fails ?? ''}`.replace(/: $/, '')]
     }
     const again = upTo > flow.setUp.length + flow.cycle.length ? 'worked again on what the last line leaves: ' : ''
@@ -205,12 +211,15 @@ function firstFailure(flow: Flow, rounds: number): [round: number, what: string]
   return [0, 'does not come out']
 }
 
-const known = new WeakMap<Repeat, Checked>()
+const known = { rounds: new WeakMap<Repeat, Checked>(), rows: new WeakMap<Repeat, Checked>() }
 
-/** The texture of a repeat; none if it cannot be worked. A repeat is checked once, since documents never change. */
-export function ownTexture(repeat: Repeat): Texture | undefined {
-  let checked = known.get(repeat)
-  if (!checked) known.set(repeat, (checked = checkRepeat(repeat)))
+/**
+ * The texture of a repeat, in rounds or to and fro; none if it cannot be worked so. A repeat is checked once, since documents never
+ * change.
+ */
+export function ownTexture(repeat: Repeat, way: 'rounds' | 'rows' = 'rounds'): Texture | undefined {
+  let checked = known[way].get(repeat)
+  if (!checked) known[way].set(repeat, (checked = checkRepeat(repeat, way === 'rows')))
   return checked.ok ? checked.texture : undefined
 }
 
@@ -231,6 +240,10 @@ export const own = textured({
   texture: ({ repeat }, repeats) => {
     const found = repeats.find(({ id }) => id === repeat)
     return found && ownTexture(found)
+  },
+  inRows: ({ repeat }, repeats) => {
+    const found = repeats.find(({ id }) => id === repeat)
+    return found && ownTexture(found, 'rows')
   },
 })
 

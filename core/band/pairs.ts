@@ -12,9 +12,12 @@ export const pairsTexture: Texture = {
   turned: { setUp: [{ repeat: [skip(1), inOne('hdc', 2)] }], cycle: [{ repeat: [skip(1), inGap('hdc', 2), skip(1)] }] },
 }
 
+/** The same to and fro: a pair in the middle of each pair, since there is no gap beyond a row's end. */
+const pairsInRows: Texture = { ...pairsTexture, straight: pairsTexture.turned!, asWritten: true }
+
 /** Pairs (craft 7). */
 export const pairs = textured({
   band: 'pairs', group: 'Fabric', name: 'pairs',
   does: 'Two {hdc} together, and two between each two of the round below: a close, cushioned fabric.',
-  fields: {}, texture: () => pairsTexture,
+  fields: {}, texture: () => pairsTexture, inRows: () => pairsInRows,
 })

@@ -37,4 +37,5 @@ export const rib = textured({
     back: count('Standing back', RIB, { begins: 1, beside: true, usually }),
   },
   begins: ({ stitch }) => ({ stitch: stitch === 'sc' ? 'hdc' : stitch }), texture: spec => ribTexture(spec.stitch, spec.front, spec.back),
+  inRows: spec => ribTexture(spec.stitch, spec.front, spec.back),
 })

@@ -15,6 +15,12 @@ export function sprigsTexture(seamStitch: boolean): Texture {
   }
 }
 
+/** The same to and fro: each sprig in the single of the one below, and a single in the last stitch. */
+const sprigsInRows: Texture = {
+  asks: { multiple: 3, plus: 1 }, gives: 3, main: 'hdc', asWritten: true,
+  straight: { setUp: [], cycle: [{ repeat: [sprig, skip(2)], last: [each('sc', 1)] }] },
+}
+
 /** Sprigs (craft 7). */
 export const sprigs = textured({
   band: 'sprigs', group: 'Fabric', name: 'sprigs', does: 'One {sc} and two {hdc} in one place, two skipped: a slanting, speckled fabric.',
@@ -24,5 +30,5 @@ export const sprigs = textured({
       { value: true, name: 'one {sc} of its own', does: 'Keeps the join out of the sprigs; takes one stitch more.' },
     ], { begins: false }),
   },
-  texture: spec => sprigsTexture(spec.seamStitch),
+  texture: spec => sprigsTexture(spec.seamStitch), inRows: () => sprigsInRows,
 })

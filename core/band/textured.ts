@@ -90,6 +90,8 @@ interface Textured<B extends string, F extends Fields, S = PartSpec<B, F & typeo
   readonly begins?: (keeps: Keeps) => Partial<S>
   /** Its pattern; none where a repeat of the maker's cannot be worked. */
   readonly texture: (spec: S, repeats: readonly Repeat[]) => Texture | undefined
+  /** Its pattern to and fro, if it can be worked so. */
+  readonly inRows?: (spec: S, repeats: readonly Repeat[]) => Texture | undefined
   readonly opening?: (spec: S, gauge: Gauge) => Opening
   readonly plain?: true
 }

@@ -11,9 +11,18 @@ export const veesTexture: Texture = {
   straight: { setUp: [{ repeat: [skip(1), vee(), skip(1)] }], cycle: [{ repeat: [vee('space')] }] },
 }
 
+/** The same to and fro, between a double at either end. */
+const veesInRows: Texture = {
+  asks: { multiple: 3, plus: 2 }, gives: 3, main: 'dc', asWritten: true,
+  straight: {
+    setUp: [{ first: [each('dc', 1)], repeat: [skip(1), vee(), skip(1)], last: [each('dc', 1)] }],
+    cycle: [{ first: [each('dc', 1)], repeat: [vee('space')], last: [skip(1), each('dc', 1)] }],
+  },
+}
+
 /** Open V's (craft 7). */
 export const vees = textured({
   band: 'vees', group: 'Mesh', name: 'open V\'s',
   does: 'Two {dc} with two chains between, over three stitches: airy.',
-  fields: {}, texture: () => veesTexture, opening: (_, gauge) => boxOpening(1, gauge),
+  fields: {}, texture: () => veesTexture, inRows: () => veesInRows, opening: (_, gauge) => boxOpening(1, gauge),
 })

@@ -18,9 +18,23 @@ export const wavesTexture: Texture = {
   },
 }
 
+/** The same to and fro: half a fan at either end of every second row. */
+const wavesInRows: Texture = {
+  asks: { multiple: 4, plus: 5 }, gives: 4, main: 'dc', interlocks: true, asWritten: true,
+  straight: {
+    setUp: [],
+    cycle: [
+      { first: [single, skip(1), fan, skip(1)], repeat: [single, skip(1), fan, skip(1)], last: [single] },
+      {
+        first: [inOne('dc', 2), skip(1), single], repeat: [skip(1), fan, skip(1), single], last: [skip(1), inOne('dc', 2)],
+      },
+    ],
+  },
+}
+
 /** Waves (craft 7). */
 export const waves = textured({
   band: 'waves', group: 'Fabric', name: 'waves',
   does: 'Fans of three {dc} with one {sc} between, each standing on the other.',
-  fields: {}, texture: () => wavesTexture,
+  fields: {}, texture: () => wavesTexture, inRows: () => wavesInRows,
 })

@@ -7,7 +7,7 @@ import { draft } from '../draft/draft'
 import { gaugeOf } from '../gauge/gauge'
 import { roundLines } from '../words/pattern'
 import type { BaseSpec } from './base'
-import { inRowEnd, plainRow, waveRows } from './flatRows'
+import { intoRowEnd } from '../flat/seams'
 
 /* Half a centimetre wide and half a centimetre tall a single crochet; hdc 1.4, dc 2, tr 2.8 times as tall (craft 4; from memory). */
 const swatch: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
@@ -29,9 +29,7 @@ describe('a flat piece in waves (craft 5; common practice, no source)', () => {
 
   it('seams 1 into each short row end and 3 into each tall one, by hand: 6 over four rows', () => {
     const gauge = gaugeOf(swatch)
-    const rows = waveRows('sc')
-    expect(rows.map(row => inRowEnd(row, gauge))).toEqual([1, 1, 1, 3])
-    expect(inRowEnd(plainRow('dc'), gauge)).toBe(2)
+    expect((['sc', 'dc', 'tr'] as const).map(kind => intoRowEnd(gauge[kind].height.cm, gauge))).toEqual([1, 2, 3])
     const told = draft(bag(wave)).parts[0]!.advice[0]!
     expect(told).toContain('1, 1, 1, 3 into the row ends of each 4 rows, over and over up all 8, {12 st|sts} in all a side')
     expect(told).toContain('work {sc} through both layers')

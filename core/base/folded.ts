@@ -1,39 +1,31 @@
-import { between, choice, count, length, pin, want, ways } from '../field/ask'
-import type { CardId } from '../entry/cards'
+import { between, choice, count, length, optional, pin, want, ways } from '../field/ask'
 import { DIAMETER_CM, HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
 import { tenths } from '../field/now'
+import { sideEdging } from '../flat/edging'
+import { asksOfBands, countNear, type FlatPiece, rowEndCm, type Until, workFlat } from '../flat/flat'
+import { bandsField, type FlatBand } from '../flat/kinds'
+import { intoRowEnd, rowEndWords, seamChoice, seamOf, TIGHT } from '../flat/seams'
 import { perStitch } from '../gauge/refine'
 import type { Gauge } from '../gauge/gauge'
-import { type Length, plus, times } from '../measure/length'
+import { times } from '../measure/length'
+import type { Asks } from '../part/asks'
+import type { Finding } from '../part/finding'
 import { noFloor } from '../part/floor'
-import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, workUp } from '../part/part'
-import { foundation, foundationOf, withSides } from '../round/edge'
-import { at, type StitchStep } from '../round/step'
+import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped } from '../part/part'
+import { type Edge, foundation, foundationOf, type Run, withSides } from '../round/edge'
 import { STRIPES } from '../texture/stripes'
-import { riseCm } from '../texture/texture'
-import { colourAt } from '../texture/workTexture'
-import { type FlatRow, inRowEnd, plainRow, WAVE, waveRows } from './flatRows'
 import { many, tape } from '../stitch/tell'
 import { flatChoices } from './choice'
 import { DECIDES } from './circle'
 import { form, type FormSpec, sizesLike } from './form'
-import { row, rowStart } from './rectangle'
-
-/** Ways to close the seams. A further one is a further row. */
-const SEAMS = [
-  { value: 'whip', name: 'whip stitch', does: 'Over the edge, there and back.', card: 'whipSeam', by: 'sew' },
-  { value: 'mattress', name: 'mattress stitch', does: 'Edge to edge: the seam vanishes.', card: 'mattressSeam', by: 'sew' },
-  { value: 'slip', name: '{slst} through both', does: 'Flat and fast.', card: 'slipSeam', by: 'work {slst} through both layers,' },
-  { value: 'sc', name: '{sc} through both', does: 'Tight, between tall stitches, so that no holes show.', card: 'bothLayers',
-    by: 'work {sc} through both layers,' },
-] as const satisfies readonly { value: string, name: string, does: string, card: CardId, by: string }[]
+import { rowStart } from './rectangle'
 
 const isPlain = (spec: object): boolean => (spec as Answered).pattern === 'plain'
 
 /** What the questions look at of one another's answers. */
 interface Answered {
   readonly fold: 'below' | 'side'
-  readonly pattern: 'plain' | 'wave'
+  readonly pattern: 'plain' | 'wave' | 'bands'
   readonly repeat: number
   readonly edgeStitches: number
 }
@@ -77,6 +69,10 @@ const fields = {
         value: 'wave', name: 'waves',
         does: 'Two plain rows, then two of stitches that grow and fall, the second the other way about. Takes six and one more.',
       },
+      {
+        value: 'bands', name: 'bands, one upon the other', does: 'Each with its own stitches, height and yarn; the last one goes on until '
+          + 'the piece is as tall as asked.',
+      },
     ],
     { begins: 'plain' },
   ),
@@ -88,12 +84,22 @@ const fields = {
     ],
     { begins: 'below' },
   ),
-  seam: choice('Its seams are', SEAMS.map(({ value, name, does }) => ({ value, name, does })), { begins: 'whip' }),
+  bands: optional({
+    ...bandsField('Its bands', 'The bands of the piece from its first row up; of a piece in bands alone.'),
+    when: (spec: object) => (spec as Answered).pattern === 'bands',
+  }),
+  edged: optional(
+    count('Rows of {sc} along its sides', between(1, 12), {
+      usually: between(1, 3),
+      says: 'Rows of an edging along the two sides of the piece, where its rows end, before it is seamed; none if left out.',
+    }),
+  ),
+  seam: seamChoice('Its seams are'),
   repeat: count('Stitches of a repeat', between(1, 60), { begins: 6, usually: between(1, 12), when: isPlain }),
   edgeStitches: count('Edge stitches besides', between(-20, 40), {
     begins: 1, usually: between(-4, 6), when: isPlain, says: 'A row is repeats times repeat, and these; below 0 so many fewer.',
   }),
-  stripes: STRIPES,
+  stripes: { ...STRIPES, when: (spec: object) => (spec as Answered).pattern !== 'bands' },
 } as const
 
 /** A flat piece in rows, folded below or at one side, and seamed (craft 5, flat and folded). */
@@ -107,110 +113,141 @@ function repeatsNow(spec: Answered, mouth: number): number {
 
 /** What a row is made of: so many repeats of so many, and so many more. */
 function repeatOf({ pattern, repeat, edgeStitches }: Answered): { readonly repeat: number, readonly edge: number } {
-  return pattern === 'wave' ? { repeat: WAVE, edge: 1 } : { repeat, edge: edgeStitches }
+  return pattern === 'wave' ? { repeat: 6, edge: 1 } : { repeat, edge: edgeStitches }
 }
 
-/** The rows over and over, from the first up, each with what it is worked in. */
-function cycleOf({ pattern, stitch }: FoldedSpec): readonly FlatRow[] {
-  return pattern === 'wave' ? waveRows(stitch) : [plainRow(stitch)]
+/** The bands of a piece: those the maker stacked, or one of plain rows or of waves. */
+function bandsOf({ pattern, bands, stitch, colour, stripes }: FoldedSpec): readonly FlatBand[] {
+  if (pattern === 'bands' && bands && bands.length > 0) return bands
+  const band = pattern === 'wave' ? 'hills' : 'solid'
+  return [{ band, stitch, size: { pin: { rounds: 1 } }, colour, ...(stripes ? { stripes } : {}) } as FlatBand]
 }
 
-/** What a seam works into row ends: `1, 1, 1, 3 into the row ends of each 4 rows, over and over up all 28, 42 sts in all`. */
-function perRowEnd(rows: readonly FlatRow[], count: number, gauge: Gauge): string {
-  const into = Array.from({ length: count }, (_, i) => inRowEnd(rows[i % rows.length]!, gauge))
-  const all = into.reduce((sum, n) => sum + n, 0)
-  if (into.every(n => n === into[0])) return `${into[0]} into each of the ${many(count, 'row end')}, ${many(all, 'st')} in all`
-  const cycle = rows.map((_, i) => into[i]).join(', ')
-  return `${cycle} into the row ends of each ${rows.length} rows, over and over up all ${count}, ${many(all, 'st')} in all`
+/** The piece as it is to become: its first row's stitches, and how tall it is to be. */
+interface Wanted {
+  readonly stitches: number
+  readonly until: Until
+}
+
+/** Stitches and height, pinned or for a wanted size; of stacked bands the nearest stitches that all of them take. */
+function wantedOf(spec: FoldedSpec, gauge: Gauge, asks: Asks | undefined): Wanted {
+  const { repeat, edge } = repeatOf(spec)
+  const taken = (stitches: number) => (asks ? countNear(stitches, asks) : Math.max(2, stitches))
+  if ('pin' in spec.size) return { stitches: taken(spec.size.pin.repeats * repeat + edge), until: { rows: spec.size.pin.rows } }
+  const { widthCm, heightCm } = spec.size.want
+  // An edging along the sides makes it wider.
+  const edgingCm = 2 * (spec.edged ?? 0) * gauge.sc.height.cm
+  const [wide, tall] = spec.fold === 'side' ? [2 * widthCm, heightCm] : [widthCm, 2 * heightCm]
+  const across = Math.max(1, (wide - edgingCm) / gauge[spec.stitch].width.cm)
+  const stitches = asks ? Math.round(across) : Math.max(1, Math.round((across - edge) / repeat)) * repeat + edge
+  return { stitches: taken(stitches), until: { heightCm: tall } }
+}
+
+/** What the bands of a stacked piece ask of its first row; nothing where the piece counts its own repeats. */
+function asksOf(spec: FoldedSpec, repeats: Setting['repeats']): ReturnType<typeof asksOfBands> | undefined {
+  return spec.pattern === 'bands' ? asksOfBands(bandsOf(spec), repeats ?? []) : undefined
+}
+
+/** The rows of the piece: the last of them faces wrong, so that what follows, turned, shows the right side. */
+function rowsOf(spec: FoldedSpec, { stitches, until }: Wanted, setting: Setting): FlatPiece {
+  const on = foundation('chain', stitches, false)
+  const first = workFlat(bandsOf(spec), on, setting, { below: 0 }, until)
+  return first.rows.length % 2 === 0 ? first : workFlat(bandsOf(spec), on, setting, { below: 0, wrongFirst: true }, until)
+}
+
+/** Stitches of a seam in each of the first so many row ends; through an edging in its stitches, as many. */
+function seamInto({ rows }: FlatPiece, count: number, setting: Setting): number[] {
+  return rows.slice(0, count).map(row => intoRowEnd(rowEndCm(row, setting), setting.gauge))
 }
 
 /** How the flat piece becomes a bag, and where the first round goes. */
-function folding(spec: FoldedSpec, stitches: number, rows: number, heightCm: number, gauge: Gauge): string {
-  const { by } = SEAMS.find(({ value }) => value === spec.seam)!
-  const cycle = cycleOf(spec)
-  const tight = 'Go between the stitches, never around them, and pull each one tight.'
+function folding(spec: FoldedSpec, piece: FlatPiece, stitches: number, heightCm: number, setting: Setting): string {
+  const { by } = seamOf(spec.seam)
+  const { count } = piece.edge
+  const up = (rows: number) => {
+    const into = seamInto(piece, rows, setting)
+    return spec.edged ? `one to each pair of ${many(into.reduce((sum, n) => sum + n, 0), 'st')} of the edging` : rowEndWords(into)
+  }
   if (spec.fold === 'side') {
     return (
       'When the last row is done, and before the first round: fold the piece in half along its rows, right sides together. Up the open '
-      + `side ${by} ${perRowEnd(cycle, rows, gauge)}; along the bottom ${by} one to each pair of ${many(stitches, 'ch', 'chs')} of the `
-      + `first row. ${tight} Turn it right side out. Join the yarn at the seam with the right side facing: the first round goes into the `
-      + `${many(stitches, 'st')} of the last row.`
+      + `side ${by} ${up(piece.rows.length)}; along the bottom ${by} one to each pair of ${many(stitches, 'ch', 'chs')} of the `
+      + `first row. ${TIGHT} Turn it right side out. Join the yarn at the seam with the right side facing: the first round goes into the `
+      + `${many(count, 'st')} of the last row${spec.edged ? ' and the ends of the edging' : ''}.`
     )
   }
   return (
     'When the last row is done, and before the first round: fold the piece in half across its rows, right sides together, and up both '
-    + `sides ${by} ${perRowEnd(cycle, Math.floor(rows / 2), gauge)} a side, ${tape(heightCm)} each. ${tight} Turn it right side out; the `
+    + `sides ${by} ${up(Math.floor(piece.rows.length / 2))} a side, ${tape(heightCm)} each. ${TIGHT} Turn it right side out; the `
     + 'fold is the bottom. Join the yarn at a side seam with the right side facing: the first round goes into the '
-    + `${many(stitches, 'st')} of the last row, then into the ${many(stitches, 'ch', 'chs')} of the underside of the first.`
+    + `${many(count, 'st')} of the last row, then into the ${many(stitches, 'ch', 'chs')} of the underside of the first`
+    + `${spec.edged ? ', and into the ends of the edging between them' : ''}.`
   )
 }
 
 /** What its row is made of, where it is to carry a repeat. */
-function rowWords(spec: FoldedSpec, repeats: number): string {
+function rowWords(spec: FoldedSpec, stitches: number): string[] {
   const { repeat, edge } = repeatOf(spec)
+  if (repeat <= 1 || spec.pattern === 'bands') return []
   const more = edge ? `, ${edge > 0 ? 'and' : 'less'} ${Math.abs(edge)}` : ''
-  return `The row is ${repeats} repeats of ${repeat}${more}.`
+  return [`The row is ${(stitches - edge) / repeat} repeats of ${repeat}${more}.`]
 }
 
-/** How tall so many rows are. */
-function tallOf(rows: readonly FlatRow[], count: number, gauge: Gauge): Length {
-  const cycle = rows.map(one => riseCm(one.steps(1), gauge))
-  return Array.from({ length: count }, (_, i) => cycle[i % cycle.length]!).reduce<Length>(plus, { cm: 0, plusMinusCm: 0 })
-}
-
-/** Repeats and rows, pinned or for a wanted size. */
-function countsOf(spec: FoldedSpec, gauge: Gauge): { readonly repeats: number, readonly rows: number } {
-  if ('pin' in spec.size) return spec.size.pin
-  const { repeat, edge } = repeatOf(spec)
-  const { widthCm, heightCm } = spec.size.want
-  const [wide, tall] = spec.fold === 'side' ? [2 * widthCm, heightCm] : [widthCm, 2 * heightCm]
-  const rows = cycleOf(spec)
-  const cycleCm = tallOf(rows, rows.length, gauge).cm
-  return {
-    repeats: Math.max(1, Math.round((wide / gauge[spec.stitch].width.cm - edge) / repeat)),
-    rows: Math.max(2, Math.round((tall * rows.length) / cycleCm)),
-  }
+/** The places around the mouth, in order from a side seam: the rows' edges, and the ends of an edging between them. */
+function mouthOf(spec: FoldedSpec, top: Edge, stitches: number): Edge {
+  const ends: Run[] = spec.edged ? [{ kind: 'rowEnd', count: spec.edged }] : []
+  const last: Run[] = [{ kind: 'stitch', count: top.count }]
+  if (spec.fold === 'side') return withSides(foundationOf([...ends, ...last, ...ends]), [0, Math.round(top.count / 2) + ends.length])
+  const around = foundationOf([...ends, ...last, ...ends, ...ends, { kind: 'underside', count: stitches }, ...ends])
+  return withSides(around, [0, top.count + 2 * (spec.edged ?? 0)])
 }
 
 /** Works the rows of a flat bag; its edge goes around the mouth, after folding and seaming. */
 function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
   const { gauge } = setting
   const stitch = gauge[spec.stitch]
-  const { repeats, rows: wanted } = countsOf(spec, gauge)
-  const { repeat, edge } = repeatOf(spec)
-  const stitches = Math.max(2, repeats * repeat + edge)
+  const asks = asksOf(spec, setting.repeats)
+  const trouble = asks && 'trouble' in asks ? asks.trouble : undefined
+  const wanted = wantedOf(spec, gauge, asks && 'asks' in asks ? asks.asks : undefined)
+  const { stitches } = wanted
   const sideways = spec.fold === 'side'
-  const cycle = cycleOf(spec)
-  const whole = tallOf(cycle, Math.min(wanted, MOST_ROUNDS), gauge)
-  const height = times(whole, sideways ? 1 : 0.5)
-  const width = times(stitch.width, sideways ? stitches / 2 : stitches)
-  const size = { height, circumference: times(width, 2), floor: noFloor(width) }
+  const nothing = { height: times(stitch.height, 0), circumference: times(stitch.width, stitches), floor: noFloor(times(stitch.width, 0)) }
   const chain = foundation('chain', stitches, false)
-  if (wanted > MOST_ROUNDS || wanted * stitches > MOST_STITCHES) {
-    return stopped(chain, size, {
-      code: 'base-too-big', weight: 'stop',
-      what: `This piece would take ${wanted} rows of ${stitches} stitches. Ask for a smaller one, or check the swatch.`,
-    })
-  }
-  const { rounds, stop } = workUp(chain, wanted, setting, (i) => {
-    const { steps, first } = cycle[i % cycle.length]!
-    const made = steps(repeats, stitches)
-    return row(setting, i, wanted, first, colourAt(spec, i), i === 0 ? [at('chains', made[0] as StitchStep)] : made)
-  })
-  const { begin } = rounds[0]!.round
-  const [w, rowCm] = [stitch.width.cm, whole.cm / wanted]
-  const mouth = sideways
-    ? [{ kind: 'stitch', count: stitches } as const]
-    : [
-        { kind: 'stitch', count: stitches } as const, { kind: 'underside', count: stitches } as const,
-      ]
+  if (trouble) return stopped(chain, nothing, { code: 'bands-disagree', weight: 'stop', what: trouble })
+  const tooBig = beyond(spec, wanted, setting)
+  if (tooBig) return stopped(chain, nothing, tooBig)
+  const piece = rowsOf(spec, wanted, setting)
+  const { rows } = piece
+  const edgingCm = 2 * (spec.edged ?? 0) * gauge.sc.height.cm
+  const across = { ...piece.width, cm: piece.width.cm + edgingCm }
+  const height = times(piece.height, sideways ? 1 : 0.5)
+  const width = times(across, sideways ? 0.5 : 1)
+  const size = { height, circumference: times(width, 2), floor: noFloor(width) }
+  const stop = piece.findings.find(({ weight }) => weight === 'stop')
+  if (stop || rows.length === 0) return { ...stopped(chain, size, ...piece.findings), rounds: rows }
+  const { begin } = rows[0]!.round
+  const w = stitch.width.cm
+  const rowCm = piece.height.cm / rows.length
   return {
-    rounds, edge: withSides(foundationOf(mouth), [0, sideways ? Math.round(stitches / 2) : stitches]), size, findings: stop ? [stop] : [],
-    start: rowStart(stitches, stitch, begin.chains), rises: rounds.map((_, i) => riseCm(cycle[i % cycle.length]!.steps(1), gauge).cm),
-    layOut: (round, station) => ({ x: (stitches * w) / 2 - (station + 0.5) * w, y: (wanted / 2 - round - 1) * rowCm }),
-    rising: sideways ? rounds.length : Math.ceil(rounds.length / 2), markers: rounds.map(() => []),
-    seam: SEAMS.find(({ value }) => value === spec.seam)!.card,
-    advice: [[folding(spec, stitches, wanted, height.cm, gauge), ...(repeat > 1 ? [rowWords(spec, repeats)] : [])].join(' ')],
+    rounds: rows, edge: mouthOf(spec, piece.edge, stitches), size, findings: piece.findings,
+    start: rowStart(stitches, stitch, begin.chains), rises: piece.rises,
+    layOut: (round, station) => ({
+      x: (stitches * w) / 2 - ((station + 0.5) * w * stitches) / (round < 0 ? stitches : rows[round]!.edge.count),
+      y: (rows.length / 2 - round - 1) * rowCm,
+    }),
+    rising: sideways ? rows.length : Math.ceil(rows.length / 2), markers: rows.map(() => []), seam: seamOf(spec.seam).card,
+    ...(spec.edged ? { pieces: [sideEdging(rows, spec.edged, spec.colour, setting)] } : {}),
+    advice: [[folding(spec, piece, stitches, height.cm, setting), ...rowWords(spec, stitches)].join(' ')],
+  }
+}
+
+/** A piece that nobody could work. */
+function beyond(spec: FoldedSpec, { stitches, until }: Wanted, { gauge }: Setting): Finding | undefined {
+  const rows = 'rows' in until ? until.rows : Math.round(until.heightCm / gauge[spec.stitch].height.cm)
+  if (rows <= MOST_ROUNDS && rows * stitches <= MOST_STITCHES) return undefined
+  return {
+    code: 'base-too-big', weight: 'stop',
+    what: `This piece would take ${rows} rows of ${stitches} stitches. Ask for a smaller one, or check the swatch.`,
   }
 }
 

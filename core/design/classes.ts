@@ -131,9 +131,10 @@ function kinds({ by, kinds: all, list }: KindsField): Ruled {
   }
   if (!list) return { rule: Part(() => unknown, options) }
   return {
-    begins: () => [],
+    ...(list.least ? {} : { begins: () => [] }),
     rule: (target, property) => {
-      for (const each of [List(list.all), AtMost(list.most, list.all), ListOf(() => unknown, options)]) each(target, property)
+      for (const each of [List(list.all), AtLeast(list.least ?? 0, list.all.replace(/s$/, '')), AtMost(list.most, list.all), ListOf(() => unknown, options)])
+        each(target, property)
     },
   }
 }

@@ -62,7 +62,7 @@ function ways({ ways: all }: WaysField): Schema {
 
 function kinds({ by, kinds: all, list }: KindsField): Schema {
   const one = { oneOf: all.map(({ value, fields }) => object(fields, { [by]: { const: value } })) }
-  return list ? { type: 'array', maxItems: list.most, items: one } : one
+  return list ? { type: 'array', ...(list.least ? { minItems: list.least } : {}), maxItems: list.most, items: one } : one
 }
 
 const ABOUT

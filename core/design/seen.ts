@@ -10,8 +10,8 @@ export function seenIn({ repeats, gauge: { hookMm, strands } }: Pick<Design, 're
 }
 
 /** What the base of a design is worked in: its rounds go as the bag's do, or in a way of their own. */
-export function baseSetting({ rounds, base }: Pick<Design, 'rounds' | 'base'>, gauge: Gauge): Setting {
-  return fromNothing(gauge, roundsOf(base, rounds))
+export function baseSetting({ rounds, base, repeats }: Pick<Design, 'rounds' | 'base' | 'repeats'>, gauge: Gauge): Setting {
+  return fromNothing(gauge, roundsOf(base, rounds), repeats)
 }
 
 /** How the rounds of a part go: as the bag's do, or in a way of their own. */

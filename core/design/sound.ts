@@ -77,7 +77,7 @@ const SOUND: BySort<Sound> = {
   kinds: ({ by, kinds, list }) => {
     const known = new Map(kinds.map(({ value, fields }) => [value, soundObject(fields, { [by]: oneOf([value]) })]))
     const one: Sound = value => known.get(fieldsOf(value)?.[by] as string)?.(value) ?? false
-    return list ? listOf(one, 0, list.most) : one
+    return list ? listOf(one, list.least ?? 0, list.most) : one
   },
 }
 

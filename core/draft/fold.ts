@@ -137,7 +137,7 @@ class Rising {
     const under = worked.at(-1)?.part
     const floor = worked[0]?.part.size.floor
     return {
-      ...fromNothing(gauge, rounds), index: this.below, turns: turnsAfter(this.last),
+      ...fromNothing(gauge, rounds, design.repeats), index: this.below, turns: turnsAfter(this.last),
       ...(under ? { belowCm: under.size.circumference.cm, tallCm } : {}), ...(floor ? { floor } : {}), ...insideAt(design, tallCm),
     }
   }
@@ -319,7 +319,7 @@ export function fold(design: Design, known: Known, { before, found = [], from, u
   const { gauge } = known
   const usable = before && before.known.gauge === gauge && before.design.rounds === design.rounds ? before : undefined
   const rising = new Rising(design, known, usable, found, from)
-  let goesOn = rising.take({ id: 'base', name: 'Base', from: { in: 'base', spec: design.base }, sees: [] }, setting =>
+  let goesOn = rising.take({ id: 'base', name: 'Base', from: { in: 'base', spec: design.base }, sees: [design.repeats] }, setting =>
     workBase(design.base, setting),
   )
   const above = [waitingTurnUp(design, gauge), ...design.wall.map((spec, i) => waitingWall(design, gauge, spec, i, from !== undefined))]

@@ -164,6 +164,11 @@ export function idText(label: Told, more?: Partial<TextField>): TextField {
 export const ID = '^[a-z0-9-]{1,24}$'
 
 /** Asks for something of one of several kinds. */
-export function oneOfKinds(label: Told, by: string, kinds: KindsField['kinds'], more?: Partial<KindsField>): KindsField {
+export function oneOfKinds<T = unknown>(
+  label: Told,
+  by: string,
+  kinds: KindsField['kinds'],
+  more?: Partial<KindsField<T>>,
+): KindsField<T> {
   return { is: 'kinds', label, by, kinds, ...more }
 }

@@ -193,13 +193,15 @@ export interface LinesField extends Asked {
 }
 
 /** Things of several kinds, told apart by a word: bases by their form, parts by their band. */
-export interface KindsField extends Asked {
+export interface KindsField<T = unknown> extends Asked {
   readonly is: 'kinds'
   /** The field that tells them apart. */
   readonly by: string
   readonly kinds: readonly { readonly value: string, readonly fields: Fields }[]
-  /** One, or a list of so many at most, called so. */
-  readonly list?: { readonly all: string, readonly most: number }
+  /** One, or a list of so many at most, called so, and at least one if `least` says so. */
+  readonly list?: { readonly all: string, readonly most: number, readonly least?: number }
+  /** What a document holds for it, for the types alone. */
+  readonly holds?: T
 }
 
 /** A question of any sort. `optional`: the document may leave it out, and then it is not there. */

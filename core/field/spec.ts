@@ -4,6 +4,7 @@ import type {
   Field,
   Fields,
   GroupField,
+  KindsField,
   ListField,
   MaybeField,
   RepeatField,
@@ -38,11 +39,13 @@ export type ValueOf<F>
               ? readonly ValuesOf<G>[]
               : F extends GroupField<infer G>
                 ? ValuesOf<G>
-                : F extends YarnField | RepeatField | TextField
-                  ? string
-                  : F extends { readonly is: 'count', readonly or: infer O extends string }
-                    ? number | O
-                    : number
+                : F extends KindsField<infer T>
+                  ? T
+                  : F extends YarnField | RepeatField | TextField
+                    ? string
+                    : F extends { readonly is: 'count', readonly or: infer O extends string }
+                      ? number | O
+                      : number
 
 type OptionalKeys<F> = { [K in keyof F]: F[K] extends { readonly optional: true } ? K : never }[keyof F]
 
@@ -84,9 +87,20 @@ function within(field: Field, value: unknown, path: readonly (string | number)[]
       const way = decisionOf(field, value)
       return way ? answersOf(way.fields, value[way.under] as object, [...path, way.under]) : []
     }
+    case 'kinds':
+      return withinKinds(field, value, path)
     default:
       return []
   }
+}
+
+/** The answers of one of several kinds, or of a list of them; a word that tells no kind apart has none. */
+function withinKinds({ by, kinds, list }: KindsField, value: object, path: readonly (string | number)[]): Answer[] {
+  const of = (one: object, at: readonly (string | number)[]) => {
+    const kind = kinds.find(known => known.value === (one as Record<string, unknown>)[by])
+    return kind ? answersOf(kind.fields, one, at) : []
+  }
+  return list ? (value as readonly object[]).flatMap((one, i) => of(one, [...path, i])) : of(value, path)
 }
 
 /** The way that an answer goes by: its `want` or `pin` holds this way's fields. */

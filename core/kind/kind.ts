@@ -95,6 +95,8 @@ export interface PartKind<B extends string = string, F extends Fields = Fields, 
   readonly looksUp?: (spec: S) => boolean
   /** Of a band in a stitch pattern: the pattern; none where a repeat of the maker's cannot be worked. */
   readonly texture?: (spec: S, repeats: readonly Repeat[]) => Texture | undefined
+  /** Of one that can also be worked to and fro: its pattern then, with what stands at the ends of its rows. */
+  readonly inRows?: (spec: S, repeats: readonly Repeat[]) => Texture | undefined
   /** A stitch in every stitch: its rounds can be one more or fewer, and changed, without anything else. */
   readonly plain?: true
   /** Its width is meant to differ from what lies below. */

@@ -5,7 +5,7 @@ import type { Length } from '../measure/length'
 import type { Repeat } from '../repeat/repeat'
 import type { Edge } from '../round/edge'
 import type { Round } from '../round/round'
-import type { Rounds } from '../round/style'
+import type { Rounds, RowsBelow } from '../round/style'
 import { work } from '../round/work'
 import type { Worked } from '../round/worked'
 import { explain } from '../round/workError'
@@ -33,6 +33,10 @@ export interface Setting {
   /** The floor, and how tall the bag is, below this part; of a base there is neither. */
   readonly floor?: Floor
   readonly tallCm?: number
+  /** The maker's own repeats. */
+  readonly repeats?: readonly Repeat[]
+  /** Worked flat: how many rows of the piece lie below, and whether the first of them faces wrong; in rounds if left out. */
+  readonly rows?: RowsBelow
   /** What stands inside from here up: how far round it goes, and how tall it still is. */
   readonly inside?: { readonly aroundCm: number, readonly heightCm: number }
 }
@@ -48,8 +52,8 @@ export interface WallSetting extends Setting {
 }
 
 /** What the very first part of a bag is worked in: nothing lies below it. */
-export function fromNothing(gauge: Gauge, rounds: Rounds): Setting {
-  return { gauge, rounds, index: 0, turns: 0 }
+export function fromNothing(gauge: Gauge, rounds: Rounds, repeats: readonly Repeat[] = []): Setting {
+  return { gauge, rounds, index: 0, turns: 0, repeats }
 }
 
 /** What a part measures once worked. */

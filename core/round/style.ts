@@ -110,3 +110,24 @@ export function fabricInStyle(going: Going, i: number, kind: FabricKind, colour:
   const round = inStyle({ ...going, rounds: { ...rounds, startingChainCounts: false } }, i, kind, colour, steps)
   return { ...round, begin: { ...round.begin, past } }
 }
+
+/** A row of a flat piece: how many lie below it in the piece, and whether the very first of them faces wrong. */
+export interface RowsBelow {
+  readonly below: number
+  readonly wrongFirst?: boolean
+}
+
+/** Which side the `i`-th row upon those of a piece shows. */
+export function facingOfRow({ below, wrongFirst = false }: RowsBelow, i: number): Round['facing'] {
+  return ((below + i) % 2 === 1) === wrongFirst ? 'right' : 'wrong'
+}
+
+/** A row of these steps, to and fro: all but the piece's first turn. Where one opens with no plain stitch, its chain does not count. */
+export function inRow(rounds: Rounds, rows: RowsBelow, i: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
+  const own = firstKind(steps) ?? kind
+  const counts = chainCounts(rounds, own) && opensPlainly(steps)
+  return {
+    steps, colour, join: 'open', facing: facingOfRow(rows, i),
+    begin: { chains: startingChains(own, counts, rounds.startingChains), counts, turn: rows.below + i > 0 },
+  }
+}

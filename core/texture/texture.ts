@@ -39,6 +39,8 @@ export interface Texture {
   readonly instead?: readonly Texture[]
   /** Turned, it is always worked as its own mirror, from past the join: what stands around its repeats then changes ends. */
   readonly mirrors?: true
+  /** Worked to and fro, every row is written as it is worked, whichever side faces; others are told as they look from the right side. */
+  readonly asWritten?: true
   /** Tall groups stand on single stitches and singles on the groups: it rises as a column of them does, not as the mean of its stitches. */
   readonly interlocks?: true
   /** A round that closes the band off, on top of its others. */

@@ -4,13 +4,13 @@ import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, wor
 import { type Edge, placesOf } from '../round/edge'
 import type { Round } from '../round/round'
 import type { Loop, Step } from '../round/step'
-import { fabricInStyle, facingOf, type Going, type Rounds } from '../round/style'
+import { fabricInStyle, facingOf, facingOfRow, type Going, inRow, type Rounds } from '../round/style'
 import { bareRound } from '../round/bareRound'
 import { work } from '../round/work'
 import { isPlainly, mirrored } from './mirrored'
 import { asksWords, divides, nearestCounts } from '../part/asks'
 import type { Bandlike } from './bandlike'
-import { type Flow, riseCm, roundOf, type Texture, workedOver } from './texture'
+import { type Flow, riseCm, roundOf, type Texture, type TextureRound, workedOver } from './texture'
 
 const OPPOSITE: Partial<Record<Loop, Loop>> = { frontPost: 'backPost', backPost: 'frontPost' }
 
@@ -75,37 +75,52 @@ function fewerRounds(stitches: number): Pick<Finding, 'fix'> {
   return rounds < 1 ? {} : { fix: { label: `Work ${rounds} rounds of it`, changes: [{ path: ['size'], value: { pin: { rounds } } }] } }
 }
 
+interface Flowing {
+  readonly going: Going
+  readonly past: boolean
+  readonly flow: Flow
+}
+
 /**
  * How a texture's rounds go, and which they are. Turned rounds that begin where the join is meet the round below from another place each
  * time, so that a texture which is not the same both ways has rounds of its own for them; from past the join each is the plain mirror of
  * what it would be unturned, which serves wherever turning begins. What is the same both ways, but of more than one step, begins
  * at the join.
  */
-function goingIn(texture: Texture, { rounds, turns }: Setting): { readonly going: Going, readonly past: boolean, readonly flow: Flow } {
+function goingIn(texture: Texture, { rounds, turns, rows }: Setting): Flowing {
   const going = (firstStitch: Rounds['firstStitch']): Going => ({ turns, rounds: { ...rounds, ...(firstStitch ? { firstStitch } : {}) } })
-  if (rounds.style !== 'turned' || isPlainly(texture)) return { going: { rounds, turns }, past: false, flow: texture.straight }
+  if (rows || rounds.style !== 'turned' || isPlainly(texture)) return { going: { rounds, turns }, past: false, flow: texture.straight }
   if (!texture.turned && !texture.mirrors) return { going: going('joined'), past: false, flow: texture.straight }
   const past = texture.mirrors === true || rounds.firstStitch === 'last' || (rounds.turnsAfter ?? 0) > 0
   return { going: going(past ? 'last' : 'joined'), past, flow: past ? texture.straight : texture.turned! }
 }
 
 /** Whether the first round of a texture can be worked on an edge. */
-function begins(texture: Texture, edge: Edge): boolean {
+function begins(texture: Texture, edge: Edge, row: { readonly turn: boolean } | undefined): boolean {
   const { asks: { multiple, plus }, straight } = texture
   if (!divides(edge.count, texture.asks)) return false
   const steps = workedOver(roundOf(straight, 0), Math.floor((edge.count - plus) / multiple))
-  return work(bareRound(steps), edge).ok
+  return work(bareRound(steps, row), edge).ok
 }
 
 /** A texture as it stands on what really lies below. */
-function onEdge(texture: Texture, edge: Edge): Texture {
+function onEdge(texture: Texture, edge: Edge, { rows }: Setting): Texture {
   const { instead = [] } = texture
-  return instead.length === 0 ? texture : ([texture, ...instead].find(one => begins(one, edge)) ?? texture)
+  if (instead.length === 0) return texture
+  const row = rows && { turn: rows.below > 0 }
+  return [texture, ...instead].find(one => begins(one, edge, row)) ?? texture
+}
+
+/** A row of a texture: with the wrong side facing it is its own mirror, seen from behind, unless it is written as it is worked. */
+function rowOf(texture: Texture, own: TextureRound, repeats: number, i: number, { rows, rounds }: Setting, spec: Bandlike): Round {
+  const behind = !texture.asWritten && facingOfRow(rows!, i) === 'wrong'
+  const steps = workedOver(behind ? mirrored(own) : own, repeats)
+  return inRow(rounds, rows!, i, texture.main, colourAt(spec, i), behind ? fromBehind(steps) : steps)
 }
 
 /** Works a band of any texture: its repeat as often as the edge holds it, round upon round. */
 export function workTexture(given: Texture, spec: Bandlike, edge: Edge, setting: Setting): PartResult {
-  const texture = onEdge(given, edge)
+  const texture = onEdge(given, edge, setting)
   const { going, past, flow } = goingIn(texture, setting)
   const width = setting.gauge[texture.main].width
   const rises = [...flow.setUp, ...flow.cycle].map(({ repeat }) => riseCm(repeat, setting.gauge, texture.interlocks === true))
@@ -137,6 +152,7 @@ export function workTexture(given: Texture, spec: Bandlike, edge: Edge, setting:
     rounds, edge: top, stop,
   } = workUp(edge, count, setting, (i): Round => {
     const own = texture.finish && i === flowing ? texture.finish : roundOf(flow, i)
+    if (setting.rows) return rowOf(texture, own, repeats, i, setting, spec)
     const steps = workedOver(past && facingOf(going, i).facing === 'wrong' ? mirrored(own) : own, repeats)
     const round = fabricInStyle(going, i, texture.main, colourAt(spec, i), steps)
     return round.facing === 'wrong' ? { ...round, steps: fromBehind(round.steps) } : round

@@ -154,7 +154,7 @@ export const adjust = kind({
   title: ({ counted }) => (counted ? 'as counted' : 'adjusting round'),
   // On a tile it shows as what it does: fewer stitches above it than below.
   sample: { on: 'both-sides', spec: spec => ({ ...spec, to: { pin: { change: -6 } } }) },
-  begins: ({ stitch }) => ({ stitch, to: { want: { divides: true } } }),
+  begins: ({ stitch }) => ({ stitch, to: { want: { divides: true as const } } }),
   demand: demandOf,
   main: spec => spec.stitch,
   work: workAdjust,

@@ -53,7 +53,9 @@ const answersOf = (reach: Reach): BySort<fc.Arbitrary<unknown>> => ({
   yarn: () => fc.constantFrom(...YARN_IDS), repeat: () => fc.constantFrom(...REPEAT_IDS), always: ({ value }) => fc.constant(value),
   ways: field => anyWay(field, reach), maybe: ({ fields }) => anyOf(fields, reach), group: ({ fields }) => anyOf(fields, reach),
   list: ({ of, least, most }) => fc.array(anyOf(of, reach), { minLength: least, maxLength: Math.min(3, most) }),
-  kinds: field => anyKind(field, () => true, reach),
+  kinds: field => field.list
+    ? fc.array(anyKind(field, () => true, reach), { minLength: field.list.least ?? 0, maxLength: Math.min(3, field.list.most) })
+    : anyKind(field, () => true, reach),
   text: ({ least, most }) => fc.string({ minLength: least, maxLength: Math.min(30, most) }), lines: () => fc.constant(['sc in next']),
 })
 

@@ -130,7 +130,7 @@ function baseLines(form: string): string[] {
   return all.map(({ label, changes }, i) => {
     const { design } = applyFix(styled(start, i), { label, changes: placed(['base'], changes) })
     const worked = draft(design)
-    const setting = fromNothing(worked.gauge, design.rounds)
+    const setting = fromNothing(worked.gauge, design.rounds, design.repeats)
     const [base] = worked.parts
     const measured = applyFix(
       design,

@@ -1,0 +1,112 @@
+import { type Length, plus, times } from '../measure/length'
+import { type Asks, asksWords, divides } from '../part/asks'
+import type { Finding } from '../part/finding'
+import type { Setting } from '../part/part'
+import type { Repeat } from '../repeat/repeat'
+import type { Edge } from '../round/edge'
+import { firstKind } from '../round/firstKind'
+import type { RowsBelow } from '../round/style'
+import type { Worked } from '../round/worked'
+import { type FlatBand, flatKindOf } from './kinds'
+
+/*
+ * A flat piece: bands of rows, one upon the other (craft 5, flat and folded, panels).
+ */
+
+/** A flat piece as it is worked. */
+export interface FlatPiece {
+  readonly rows: readonly Worked[]
+  /** What its last row left. */
+  readonly edge: Edge
+  readonly height: Length
+  /** How wide its widest band lies. */
+  readonly width: Length
+  /** How much each row rises, in centimetres. */
+  readonly rises: readonly number[]
+  readonly findings: readonly Finding[]
+}
+
+/** How tall a piece is to be whatever its last band says, which goes on until then: in rows, or in centimetres. */
+export type Until = { readonly rows: number } | { readonly heightCm: number }
+
+/** The last band of a piece, so tall that the piece is as tall as it is to be; itself if there is no saying. */
+function lastOf(band: FlatBand, until: Until | undefined, rows: number, tallCm: number): FlatBand {
+  if (!until) return band
+  if ('rows' in until) return { ...band, size: { pin: { rounds: Math.max(1, until.rows - rows) } } }
+  return { ...band, size: { want: { heightCm: Math.max(0.2, until.heightCm - tallCm) } } }
+}
+
+/**
+ * Works bands to and fro, one upon the other; a band that cannot be worked ends it with a stop.
+ *
+ * @param until how tall the piece is to be: its last band goes on until then
+ */
+export function workFlat(bands: readonly FlatBand[], on: Edge, setting: Setting, rows: RowsBelow, until?: Until): FlatPiece {
+  const worked: Worked[] = []
+  const rises: number[] = []
+  const findings: Finding[] = []
+  let height: Length = times(setting.gauge.sc.height, 0)
+  let width: Length = times(setting.gauge.sc.width, 0)
+  let edge = on
+  for (const [i, given] of bands.entries()) {
+    const band = i === bands.length - 1 ? lastOf(given, until, worked.length, height.cm) : given
+    const below = rows.below + worked.length
+    const result = flatKindOf(band).work(band, edge, { ...setting, index: setting.index + worked.length, rows: { ...rows, below } })
+    const where = bands.length > 1 ? `Band ${i + 1} of the piece: ` : ''
+    if (!result) {
+      findings.push({ code: 'own-broken', weight: 'stop', what: `${where}its repeat cannot be worked to and fro as it is written.` })
+      break
+    }
+    findings.push(...result.findings.map(finding => ({ code: finding.code, weight: finding.weight, what: `${where}${finding.what}` })))
+    worked.push(...result.rounds)
+    rises.push(...(result.rises ?? result.rounds.map(() => result.size.height.cm / result.rounds.length)))
+    height = plus(height, result.size.height)
+    if (result.size.circumference.cm > width.cm) width = result.size.circumference
+    edge = result.edge
+    if (result.findings.some(({ weight }) => weight === 'stop')) break
+  }
+  return { rows: worked, edge, height, width, rises, findings }
+}
+
+function leastCommon(a: number, b: number): number {
+  let rest = a
+  while (rest % b !== 0) rest += a
+  return rest
+}
+
+/** What a piece asks of its first row: every band by itself; where no count does for all of them, the two that disagree. */
+export function asksOfBands(
+  bands: readonly FlatBand[],
+  repeats: readonly Repeat[],
+): { readonly asks: Asks } | { readonly trouble: string } {
+  let all: Asks = { multiple: 1, plus: 0 }
+  for (const [i, band] of bands.entries()) {
+    const asks = flatKindOf(band).asks(band, repeats)
+    if (!asks) return { trouble: `Band ${i + 1} of the piece is in a repeat that cannot be worked to and fro as it is written.` }
+    const multiple = leastCommon(all.multiple, asks.multiple)
+    const least = Math.max(all.least ?? all.multiple + all.plus, asks.multiple + asks.plus)
+    const before = all
+    const plus = Array.from({ length: multiple }, (_, at) => at).find(at =>
+      (at - before.plus) % before.multiple === 0 && (at - asks.plus) % asks.multiple === 0)
+    if (plus === undefined) {
+      return {
+        trouble: `Band ${i + 1} of the piece asks for ${asksWords(asks)}, and no count does for that and for the bands below it.`,
+      }
+    }
+    all = { multiple, plus, least }
+  }
+  return { asks: all }
+}
+
+/** The count nearest to a wanted one that all bands of a piece take. */
+export function countNear(wanted: number, asks: Asks): number {
+  for (let off = 0; ; off++) {
+    if (divides(wanted + off, asks)) return wanted + off
+    if (wanted - off > 0 && divides(wanted - off, asks)) return wanted - off
+  }
+}
+
+/** How tall the end of a row is, in centimetres: as tall as its first stitch. */
+export function rowEndCm({ round: { steps } }: Worked, { gauge }: Pick<Setting, 'gauge'>): number {
+  return gauge[firstKind(steps) ?? 'sc'].height.cm
+}

@@ -1,0 +1,98 @@
+import { boxes } from '../band/boxes'
+import { hills } from '../band/hills'
+import { moss } from '../band/moss'
+import { own } from '../band/own'
+import { pairs } from '../band/pairs'
+import { rib } from '../band/rib'
+import { ridges, solid } from '../band/solid'
+import { sprigs } from '../band/sprigs'
+import { vees } from '../band/vees'
+import { waves } from '../band/waves'
+import type { Fields } from '../field/field'
+import { oneOfKinds } from '../field/ask'
+import { beginnings } from '../kind/begin'
+import type { AnyKind, Keeps } from '../kind/kind'
+import type { Asks } from '../part/asks'
+import type { PartResult, Setting } from '../part/part'
+import type { Repeat } from '../repeat/repeat'
+import type { Edge } from '../round/edge'
+import type { Bandlike } from '../texture/bandlike'
+import { workTexture } from '../texture/workTexture'
+import { loopRows } from './loopRows'
+import { narrow } from './narrow'
+
+/*
+ * What a flat piece can be stacked from: bands of the wall that can be worked to and fro too, and some that are of rows alone.
+ */
+
+/** A band of rows, as a document holds it: what it is, how tall, in which yarn, and what its kind asks besides. */
+export interface FlatBand extends Bandlike {
+  readonly band: string
+}
+
+/** A kind of band worked to and fro. */
+export interface FlatKind {
+  readonly band: string
+  readonly name: string
+  readonly does: string
+  readonly fields: Fields
+  /** What it asks of the stitches of the row below; nothing of one that cannot be worked. */
+  readonly asks: (band: FlatBand, repeats: readonly Repeat[]) => Asks | undefined
+  readonly begins: (keeps: Keeps) => object
+  readonly work: (band: FlatBand, on: Edge, setting: Setting) => PartResult | undefined
+}
+
+/** What only parts of a wall say: a flat band goes as its piece does. */
+const OF_WALLS = ['goes', 'hook', 'swatch']
+
+/** A band of the wall as one of a flat piece. */
+function flat(kind: AnyKind): FlatKind {
+  const inRows = (band: FlatBand, repeats: readonly Repeat[]) => kind.inRows!(band as never, repeats)
+  return {
+    band: kind.band, name: kind.name, does: kind.does,
+    fields: Object.fromEntries(Object.entries(kind.fields).filter(([name]) => !OF_WALLS.includes(name))),
+    asks: (band, repeats) => inRows(band, repeats)?.asks, begins: keeps => kind.begins(keeps),
+    work: (band, on, setting) => {
+      const texture = inRows(band, setting.repeats ?? [])
+      return texture && workTexture(texture, band, on, setting)
+    },
+  }
+}
+
+/** Every band that a flat piece can be stacked from, in the order they are offered. */
+export const FLAT_KINDS: readonly FlatKind[] = [
+  ...[solid, ridges, rib, pairs, sprigs, hills, waves, moss, vees, boxes].map(kind => flat(kind as unknown as AnyKind)), loopRows,
+  narrow, flat(own as unknown as AnyKind),
+]
+
+const BY_BAND = new Map(FLAT_KINDS.map(kind => [kind.band, kind]))
+
+/** The kind of a band of a flat piece. */
+export function flatKindOf({ band }: { readonly band: string }): FlatKind {
+  const kind = BY_BAND.get(band)
+  if (!kind) throw new Error(`no band of a flat piece is called ${band}: documents are checked before they get here`)
+  return kind
+}
+
+export const MOST_FLAT_BANDS = 12
+
+/** Asks for the bands of a flat piece, from its first row up. */
+export function bandsField(label: string, says: string) {
+  return oneOfKinds<readonly FlatBand[]>(
+    label,
+    'band',
+    FLAT_KINDS.map(({ band, fields }) => ({ value: band, fields })),
+    { list: { all: 'bands', most: MOST_FLAT_BANDS, least: 1 }, says },
+  )
+}
+
+/** A new band of a kind, keeping of another what both have. */
+export function beginBand(band: string, keeps: Keeps): FlatBand {
+  const kind = flatKindOf({ band })
+  return { band, ...beginnings(kind.fields), size: keeps.size, ...keeps.yarn, ...kind.begins(keeps) } as FlatBand
+}
+
+/** Plain rows, as many as asked: what a flat piece begins with. */
+export function plainBand(stitch: 'sc' | 'hdc' | 'dc', rows: number, colour = 'main'): FlatBand {
+  return { band: 'solid', stitch, size: { pin: { rounds: rows } }, colour } as FlatBand
+}
