@@ -29,6 +29,12 @@ export function ribTexture(stitch: FabricKind, front: number, back: number): Tex
   }
 }
 
+/** The same to and fro, on a plain row of its own: there has to be a post to go around. */
+function ribInRows(stitch: FabricKind, front: number, back: number): Texture {
+  const { turned: _, straight, ...texture } = ribTexture(stitch, front, back)
+  return { ...texture, straight: { ...straight, setUp: [{ repeat: [each(stitch, front + back)] }] } }
+}
+
 /** Ribs around the post (craft 7). */
 export const rib = textured({
   band: 'rib', group: 'Fabric', name: 'rib', does: 'Columns around the post, some standing out, some standing back: thick, and it gives.',
@@ -37,5 +43,5 @@ export const rib = textured({
     back: count('Standing back', RIB, { begins: 1, beside: true, usually }),
   },
   begins: ({ stitch }) => ({ stitch: stitch === 'sc' ? 'hdc' : stitch }), texture: spec => ribTexture(spec.stitch, spec.front, spec.back),
-  inRows: spec => ribTexture(spec.stitch, spec.front, spec.back),
+  inRows: spec => ribInRows(spec.stitch, spec.front, spec.back),
 })

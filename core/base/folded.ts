@@ -3,7 +3,7 @@ import { DIAMETER_CM, HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
 import { tenths } from '../field/now'
 import { sideEdging } from '../flat/edging'
 import { asksOfBands, countNear, type FlatPiece, rowEndCm, type Until, workFlat } from '../flat/flat'
-import { bandsField, type FlatBand } from '../flat/kinds'
+import { bandsField, type FlatBand, stackedOr } from '../flat/kinds'
 import { intoRowEnd, rowEndWords, seamChoice, seamOf, TIGHT } from '../flat/seams'
 import { perStitch } from '../gauge/refine'
 import type { Gauge } from '../gauge/gauge'
@@ -118,7 +118,7 @@ function repeatOf({ pattern, repeat, edgeStitches }: Answered): { readonly repea
 
 /** The bands of a piece: those the maker stacked, or one of plain rows or of waves. */
 function bandsOf({ pattern, bands, stitch, colour, stripes }: FoldedSpec): readonly FlatBand[] {
-  if (pattern === 'bands' && bands && bands.length > 0) return bands
+  if (pattern === 'bands') return stackedOr(bands, stitch, colour)
   const band = pattern === 'wave' ? 'hills' : 'solid'
   return [{ band, stitch, size: { pin: { rounds: 1 } }, colour, ...(stripes ? { stripes } : {}) } as FlatBand]
 }

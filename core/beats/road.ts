@@ -164,12 +164,13 @@ function pieceLegs(draft: Draft, part: DraftPart, piece: Piece): Leg[] {
 function partLegs(draft: Draft, part: DraftPart): Leg[] {
   const told = { part: part.id, title: part.name, start: draft.start }
   const stop = part.findings.find(({ weight }) => weight === 'stop')
+  const made = (before: boolean) =>
+    part.pieces.filter(piece => (piece.before ?? false) === before).flatMap(piece => pieceLegs(draft, part, piece))
   return [
     ...(isBase(part) && part.rounds.length > 0
       ? [startLeg({ ...told, id: 'start' }, startOf(draft.start, draft.design.base.colour, draft), draft.start.beforeCm)]
       : []),
-    ...steps({ ...told, id: `${part.id}/before` }, part.advice), ...rounds(draft, part),
-    ...part.pieces.flatMap(piece => pieceLegs(draft, part, piece)),
+    ...made(true), ...steps({ ...told, id: `${part.id}/before` }, part.advice), ...rounds(draft, part), ...made(false),
     ...(stop ? steps({ ...told, id: `${part.id}/stop` }, [`The plan goes no further: ${stop.what}`]) : []),
   ]
 }

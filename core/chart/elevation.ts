@@ -65,6 +65,27 @@ function turnedBy(ways: Float32Array, by: number): Float32Array {
   return by === 0 ? ways : ways.map(way => withinWay(way - by))
 }
 
+/** The rows of a part in flat pieces as its front shows them, from so far up; the sides of the bag are bare fabric. */
+function faceCourses(part: DraftPart, shape: FloorShape, outline: Footprint, bottomCm: number): Course[] {
+  if (!part.faces) return []
+  const { rows, rises, share } = part.faces
+  const { lengthCm, widthCm } = outline
+  const middle = shape === 'rectangle' ? lengthCm / (lengthCm + widthCm) / 4 : 0.25
+  let at = bottomCm
+  let below: Course | undefined
+  return rows.map((worked, i) => {
+    const { count } = worked.edge
+    const way = waysOf([worked])[0]!.way.map(within => middle + (within - 0.5) * share)
+    below = {
+      number: part.firstRound, part: part.id, colour: worked.round.colour, bottomCm: at, heightCm: rises[i]!, worked, way, turn: 0, shape,
+      outline, under: outline, belowCm: below?.heightCm ?? 0, shares: new Float32Array(count).fill(share / count),
+      ...(below && below.worked.edge.count === worked.on.count ? { below: below.way } : {}),
+    }
+    at += rises[i]!
+    return below
+  })
+}
+
 /** The standing bag, round by round from the floor up, on its long side; a floor lies flat and adds nothing. */
 export function elevation(draft: Draft): Course[] {
   const courses: Course[] = []
@@ -80,8 +101,12 @@ export function elevation(draft: Draft): Course[] {
     moved += part.sidesMoved
     const lean = part === draft.parts[0] ? 0 : leanOf(roundsOfPart(part.from, draft.design)) / 10
     const leaned = (i: number) => leanedBelow + lean * i
+    const faces = faceCourses(part, floor.shape, standing(floor, part.size.circumference.cm), bottomCm)
+    const facedCm = faces.reduce((sum, { heightCm }) => sum + heightCm, 0)
+    courses.push(...faces)
+    bottomCm += facedCm
     part.rounds.forEach((worked, i) => {
-      const heightCm = riseOf(part, i)
+      const heightCm = riseOf(part, i) - (i === 0 ? facedCm : 0)
       const turned = frontWay(draft) + moved + leaned(i) / Math.max(1, worked.edge.count)
       const way = turnedBy(ways[i]!.way, turned)
       if (heightCm > 0) {

@@ -197,9 +197,14 @@ export interface KindsField<T = unknown> extends Asked {
   readonly is: 'kinds'
   /** The field that tells them apart. */
   readonly by: string
-  readonly kinds: readonly { readonly value: string, readonly fields: Fields }[]
-  /** One, or a list of so many at most, called so, and at least one if `least` says so. */
-  readonly list?: { readonly all: string, readonly most: number, readonly least?: number }
+  readonly kinds: readonly { readonly value: string, readonly fields: Fields, readonly name?: string, readonly does?: string }[]
+  /** One, or a list of so many at most, called so, and at least one if `least` says so; and how a new one of a kind begins by another. */
+  readonly list?: {
+    readonly all: string
+    readonly most: number
+    readonly least?: number
+    begin?(kind: string, like: object | undefined, spec: object): object
+  }
   /** What a document holds for it, for the types alone. */
   readonly holds?: T
 }

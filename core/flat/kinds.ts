@@ -81,8 +81,8 @@ export function bandsField(label: string, says: string) {
   return oneOfKinds<readonly FlatBand[]>(
     label,
     'band',
-    FLAT_KINDS.map(({ band, fields }) => ({ value: band, fields })),
-    { list: { all: 'bands', most: MOST_FLAT_BANDS, least: 1 }, says },
+    FLAT_KINDS.map(({ band, fields, name, does }) => ({ value: band, fields, name, does })),
+    { list: { all: 'bands', most: MOST_FLAT_BANDS, least: 1, begin: (band, like, spec) => bandLike(band, like ?? spec) }, says },
   )
 }
 
@@ -90,6 +90,21 @@ export function bandsField(label: string, says: string) {
 export function beginBand(band: string, keeps: Keeps): FlatBand {
   const kind = flatKindOf({ band })
   return { band, ...beginnings(kind.fields), size: keeps.size, ...keeps.yarn, ...kind.begins(keeps) } as FlatBand
+}
+
+/** A new band of a kind in the place of one, or beside it: as tall, in the same stitch and yarn where both have them. */
+function bandLike(band: string, like: object): FlatBand {
+  const { stitch, size, colour = 'main', stripes } = like as Partial<FlatBand> & { readonly stitch?: Keeps['stitch'] }
+  const tall = size && 'pin' in size && 'rounds' in size.pin ? size : { pin: { rounds: 6 } }
+  return beginBand(band, {
+    stitch: stitch ?? 'sc', size: size && 'want' in size && 'heightCm' in size.want && !('widthCm' in size.want) ? size : tall,
+    yarn: { colour, ...(stripes ? { stripes } : {}) }, repeats: [], aroundCm: 0,
+  })
+}
+
+/** The bands of a piece, or plain rows where nobody has stacked any yet. */
+export function stackedOr(bands: readonly FlatBand[] | undefined, stitch: Keeps['stitch'], colour: string): readonly FlatBand[] {
+  return bands && bands.length > 0 ? bands : [plainBand(stitch, 1, colour)]
 }
 
 /** Plain rows, as many as asked: what a flat piece begins with. */

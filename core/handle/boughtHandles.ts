@@ -5,14 +5,14 @@ import { tape } from '../stitch/tell'
 import type { Handle } from '../part/handle'
 import type { PartResult, Setting } from '../part/part'
 import type { Edge } from '../round/edge'
-import { fitted, oneOrTwo, WHERE } from './onRim'
+import { FACE, fitted, oneOrTwo, WHERE } from './onRim'
 import { placed } from './placing'
 import { gripOf, offPlace, rimStitchCm, sts, used } from './rim'
 import { SLOT_CM } from './slotSpec'
 import { nothingWorked } from './unworked'
 
 const fields = {
-  number: oneOrTwo('How many', 'One on each face.'),
+  number: oneOrTwo('How many', 'One on each face.'), face: FACE,
   holds: choice(
     'They hold by',
     [
@@ -51,7 +51,7 @@ function workBoughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting
     ])
   }
   const placing = placed(edge, places, 'faces', spec.nudge)
-  const on = used(edge, setting, placing, spec.number)
+  const on = used(edge, setting, placing, spec)
   const inner = spec.foot / edge.count
   const at = on.map(
     ({ first, face }) =>

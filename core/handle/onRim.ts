@@ -17,11 +17,23 @@ export function oneOrTwo(label: string, two: string) {
     label,
     [
       { value: 2, name: 'two', does: two },
-      { value: 1, name: 'one', does: 'On the front alone.' },
+      { value: 1, name: 'one', does: 'On one face alone.' },
     ],
     { begins: 2 },
   )
 }
+
+/** Of one alone: which face it is on. */
+export const FACE = optional(
+  choice(
+    'It is on',
+    [
+      { value: 'front', name: 'the front' },
+      { value: 'back', name: 'the back' },
+    ],
+    { when: (spec: object) => (spec as { readonly number: number }).number === 1 },
+  ),
+)
 
 /** What the tool asks that places something on the rim. */
 export const PLACED = {

@@ -60,15 +60,15 @@ export function faces(
     : [one, other]
 }
 
-/** The spans that are used, by where they begin and the face that each lies on: both, or the one on the front alone. */
+/** The spans that are used, by where they begin and the face that each lies on: both, or the one on the face that the maker picked. */
 export function used(
   edge: Edge,
   setting: Pick<Setting, 'rounds' | 'turns'>,
   { firsts, places }: Placing,
-  number: 1 | 2,
+  { number, face: picked = 'front' }: { readonly number: 1 | 2, readonly face?: 'front' | 'back' },
 ): { readonly first: number, readonly face: OnFace }[] {
   const both = faces(edge, setting, firsts, places).map((face, i) => ({ first: firsts[i]!, face }))
-  return number === 2 ? both : both.filter(({ face }) => face.name === 'front')
+  return number === 2 ? both : both.filter(({ face }) => face.name === picked)
 }
 
 /** What two opposite spans on the faces are taken hold of by, on the front. */

@@ -7,12 +7,12 @@ import type { Handle } from '../part/handle'
 import type { PartResult, Setting } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
-import { fitted, oneOrTwo, strapsTooWide, WHERE } from './onRim'
+import { FACE, fitted, oneOrTwo, strapsTooWide, WHERE } from './onRim'
 import { placed, placesNear } from './placing'
 import { gripOf, offPlace, rimStitchCm, sts, used } from './rim'
 import { STRAP_STITCH, strapLength, underInstead, widened } from './strapLength'
-import { freePart, growthCm, strip, stripWidthCm } from './strip'
-import { LINES, SEWN_WITH, strandsOf, STRIP } from './strips'
+import { acrossOf, runsAcross, strapFor, strapWidthCm, withEdging } from './strap'
+import { LINES, sewnBy, SEWN_BY, SEWN_WITH, strandsOf, STRIP } from './strips'
 import { nothingWorked } from './unworked'
 
 /** What makes a strap bear more, and how it is sewn. A further one is a further row. */
@@ -37,7 +37,7 @@ const REINFORCED = [
 const IN_CM = between(0, 100)
 
 const fields = {
-  ...STRIP, stitch: STRAP_STITCH, length: strapLength('Its length'), number: oneOrTwo('How many', 'One on each face.'),
+  ...STRIP, stitch: STRAP_STITCH, length: strapLength('Its length'), number: oneOrTwo('How many', 'One on each face.'), face: FACE,
   inCm: length('In from each side', IN_CM, {
     begins: 5, beside: true, usually: between(0, 15), says: 'How far in from each side of the bag its outer edges are sewn.',
   }),
@@ -49,17 +49,24 @@ const fields = {
     REINFORCED.map(({ sewn: _, ...option }) => option),
     { begins: 'none' },
   ),
-  lines: SEWN_WITH, ...WHERE,
+  sewn: SEWN_BY, lines: SEWN_WITH, ...WHERE,
 } as const
 
 /** Straps worked on their own and sewn on, one on each face, or one alone (craft 10). */
 export type SewnStrapsSpec = PartSpec<'sewn-straps', typeof fields>
 
+/** How the feet are sewn on, in words. */
+function sewingOf({ sewn, lines }: SewnStrapsSpec): string {
+  return sewn === undefined || sewn === 'back' ? `there and back, with ${LINES[lines]}` : sewnBy(sewn).by
+}
+
 /** Works straps that are sewn on. */
 function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): PartResult {
-  const size = setting.gauge[spec.stitch]
   const stitchCm = rimStitchCm(edge, setting)
-  const widthCm = stripWidthCm(spec.worked, size, spec.wide)
+  const across = acrossOf(spec, setting)
+  if ('trouble' in across) return nothingWorked(edge, setting, [{ code: 'bands-disagree', weight: 'stop', what: across.trouble }])
+  const { wide } = across
+  const widthCm = strapWidthCm(spec, wide, setting)
   const foot = Math.max(1, Math.round(widthCm / stitchCm))
   const places = Math.min(Math.floor(edge.count / 2), placesNear(edge.count, edge.count / 2 - (2 * spec.inCm) / stitchCm, 'faces'))
   if (places < 2 * foot + 1) {
@@ -77,19 +84,16 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
   }
   const placing = placed(edge, places, 'faces', spec.nudge)
   const gap = places - 2 * foot
-  const stepCm = growthCm(spec.worked, size)
-  const free = freePart(spec.length, stepCm, gap * stitchCm, 2 * spec.overlapCm)
-  const count = free.count + 2 * Math.max(0, Math.round(spec.overlapCm / stepCm))
-  const made = strip(spec.worked, spec.stitch, spec.wide, count, spec.colour, setting.gauge)
-  const on = used(edge, setting, placing, spec.number)
+  const { strip: made, freeCm } = strapFor(spec, wide, gap * stitchCm, [spec.overlapCm, spec.overlapCm], setting)
+  const on = used(edge, setting, placing, spec)
   const at = on.map(({ first }) => [sts(first, foot, edge.count), sts(first + places - foot, foot, edge.count)])
   const inStitches = Math.floor(placing.gaps[1] / 2)
   const piece: Piece = {
-    id: 'strap', name: spec.number === 2 ? 'Straps' : 'Strap', times: spec.number, ...made, along: spec.worked !== 'across',
-    colour: spec.colour, seam: 'backStitch',
+    id: 'strap', name: spec.number === 2 ? 'Straps' : 'Strap', times: spec.number, ...made, along: !runsAcross(spec),
+    colour: spec.colour, seam: sewnBy(spec.sewn).card,
     advice: [
-      spec.worked === 'across'
-        ? 'Short rows across: the edges are the row ends. An edging of {sc} along both keeps it from curling.'
+      runsAcross(spec)
+        ? `Short rows across: the edges are the row ends.${spec.edged ? '' : ' An edging of {sc} along both keeps it from curling.'}`
         : spec.worked === 'bumps'
           ? 'The first row goes into the bumps on the back of the chain: both long edges then look alike.'
           : 'Long rows: chain loosely, or with a larger hook, or the first edge pulls.',
@@ -98,8 +102,8 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
       `Right side out, lay ${tape(spec.overlapCm)} of each end flat on the bag, its outer edge ${inStitches} stitches in from the `
       + 'side. Pin all ends and hold the bag up by them before you sew: they must hang level.',
       (
-        `Sew around each foot: down one side, across, up the other and along the rim, there and back, with ${LINES[spec.lines]}. `
-        + `${spec.lines === 1 ? 'A second line inside the first holds more.' : ''}`
+        `Sew around each foot: down one side, across, up the other and along the rim, ${sewingOf(spec)}. `
+        + `${(spec.sewn ?? 'back') === 'back' && spec.lines === 1 ? 'A second line inside the first holds more.' : ''}`
       ).trim(),
       ...REINFORCED.find(({ value }) => value === spec.reinforced)!.sewn,
     ],
@@ -107,7 +111,7 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
   const inner = foot / edge.count
   const handles = on.map(({ face: { name, feet } }): Handle => ({
     name: spec.number === 2 ? `Strap, ${name}` : 'Strap', feet: [feet[0] + inner, feet[1] - inner], lies: 'along',
-    lengthCm: free.lengthCm, gapCm: gap * stitchCm, widthCm: made.widthCm, strands: spec.wide, onBagCm: spec.overlapCm, aboveCm: 0,
+    lengthCm: freeCm, gapCm: gap * stitchCm, widthCm, strands: wide, onBagCm: spec.overlapCm, aboveCm: 0,
     colour: spec.colour, bears: { strands: strandsOf(spec), ...(spec.reinforced === 'tape' ? { taped: true } : {}) },
   }))
   return nothingWorked(
@@ -123,7 +127,7 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
       ...offPlace(placing, spec, 'The straps', spec.number === 2),
     ],
     {
-      pieces: [piece], handles, grip: gripOf(edge, setting, placing),
+      pieces: withEdging(piece, spec, wide, setting), handles, grip: gripOf(edge, setting, placing),
       ...(spec.reinforced === 'tape' ? { notions: ['woven tape and sewing thread'] } : {}),
       advice: [
         'Markers, counted from the start of the last round: '

@@ -1,8 +1,8 @@
 import type { Edge } from '../round/edge'
 import { runAt } from '../round/freeRuns'
-import { at, chain, each, inOne, skip, type Step, together } from '../round/step'
+import { at, chain, each, inOne, skip, type Step, together, togetherWithChain } from '../round/step'
 import { type Placing, stitchesBefore } from './placing'
-import { CORNER_RUN, type Slots, type SlotsSpec } from './slotSpec'
+import { CORNER_BODY, CORNER_RUN, type Slots, type SlotsSpec } from './slotSpec'
 
 /*
  * The steps of slots' rounds: the one that leaves them, the one that works their chains, and those that draw their corners together.
@@ -17,7 +17,8 @@ export function met(
 ): { readonly along: number, readonly before: number[] } {
   const before = firsts.map(first => stitchesBefore(edge, turn, first, places))
   // A round cannot start within a slot, nor at its very foot, where corners are drawn together: the start moves on to the side.
-  const over = before.find(one => one < 2 || one + places >= edge.count)
+  const least = Math.min(...gaps) < 4 ? 1 : 2
+  const over = before.find(one => one < least || one + places >= edge.count)
   const along = over === undefined ? 0 : (over + places + Math.max(1, Math.floor(Math.min(...gaps) / 2))) % edge.count
   return { along, before: before.map(one => (one - along + edge.count) % edge.count).sort((a, b) => a - b) }
 }
@@ -65,6 +66,30 @@ export function overChains(on: Edge, turn: boolean, { stitch, into }: SlotsSpec)
   return steps
 }
 
+/**
+ * The same with every corner drawn together at once: the last stitch of the body with the handle's first chain, and its last chain with
+ * the body's next stitch.
+ */
+export function cornersOverChains(on: Edge, turn: boolean, spec: SlotsSpec): Step[] {
+  const { stitch } = spec
+  const plain = overChains(on, turn, spec)
+  return plain.flatMap((step, i): Step[] => {
+    if (step.do !== 'stitch') return [step]
+    const handle = step.landmark === 'bridge'
+    const [before, after] = [plain[i - 1], plain[i + 1]].map(other => other !== undefined && isBridge(other) !== handle)
+    const taken = (before ? 1 : 0) + (after ? 1 : 0)
+    const left: Step[] = step.times > taken ? [{ ...step, times: step.times - taken }] : []
+    // Each corner is worked where the handle's run is: its stitches of the body are taken from the runs beside it.
+    return handle
+      ? [...(before ? [togetherWithChain(stitch, 'first')] : []), ...left, ...(after ? [togetherWithChain(stitch, 'last')] : [])]
+      : left
+  })
+}
+
+function isBridge(step: Step): boolean {
+  return step.do === 'stitch' && step.landmark === 'bridge'
+}
+
 /** A round that works two together wherever body and handle meet: the last stitch of one and the first of the other. */
 export function cornerRound(on: Edge, turn: boolean, { stitch }: SlotsSpec): Step[] {
   const mask = runAt(on)
@@ -88,7 +113,7 @@ export function hasCorners(on: Edge): boolean {
   for (let i = 1; i <= on.count; i++) {
     length++
     if (mask[(first + i) % on.count] === mask[(first + i - 1) % on.count]) continue
-    if (length < CORNER_RUN) return false
+    if (length < (mask[(first + i - 1) % on.count] ? CORNER_RUN : CORNER_BODY)) return false
     length = 0
   }
   return first >= 0

@@ -1,4 +1,4 @@
-import { always, between, choice, count, length, pin, want, ways } from '../field/ask'
+import { always, between, choice, count, length, optional, pin, want, ways } from '../field/ask'
 import { told } from '../field/field'
 import { type Now, tenths } from '../field/now'
 import { IN_ROUNDS } from '../kind/inRounds'
@@ -9,7 +9,7 @@ import type { Finding } from '../part/finding'
 import type { Setting } from '../part/part'
 import { type Edge, foundation } from '../round/edge'
 import { HAND_DROP_CM, lengthForDrop } from './drop'
-import { oneOrTwo, WHERE } from './onRim'
+import { FACE, oneOrTwo, WHERE } from './onRim'
 import { markedAnew, nudgeRoom, type Placing, placed, placesNear } from './placing'
 import { DROP_CM, STRAP_STITCH, USUAL_DROPS } from './strapLength'
 
@@ -19,6 +19,7 @@ export const SLOT_CM = between(1, 100)
 interface Answered {
   readonly corners: number
   readonly rounds: number
+  readonly into: Into
 }
 
 /** Where the slots lie as drafted now, whether they fit there or not. */
@@ -71,6 +72,7 @@ const CHAINS = ways('The chain over each is', [
 export function slotFields<const I extends Into>(wide: string, into: I) {
   return {
     number: oneOrTwo('How many', 'One on each face, mirror images about the sides.'),
+    face: FACE,
     width: ways('Decide their width by', [
       want(
         'centimetres',
@@ -113,6 +115,19 @@ export function slotFields<const I extends Into>(wide: string, into: I) {
       begins: 1, beside: true, usually: between(0, 4),
       says: 'Rounds above the one that works the chains which draw body and handle together at the corners.',
     }),
+    cornersFrom: optional(
+      choice(
+        'Corners are drawn in from',
+        [
+          { value: 'above', name: 'the round above the chains' },
+          {
+            value: 'chains', name: 'the round that works the chains',
+            does: 'The last stitch of the bag with the first chain, and the last chain with the next stitch: no gap at the foot.',
+          },
+        ],
+        { when: (spec: object) => (spec as Answered).corners > 0 && (spec as Answered).into !== 'over' },
+      ),
+    ),
     ...WHERE, ...IN_ROUNDS,
   } as const
 }
@@ -138,7 +153,7 @@ export interface Slots {
 }
 
 /** Fewest stitches from slot to slot: a corner needs some to hold on to (from memory). */
-export const LEAST_BETWEEN = 3
+export const LEAST_BETWEEN = 2
 
 /** Stitches that each slot skips. */
 function skippedBy({ width }: SlotsSpec, count: number, stitchCm: number): number {
@@ -162,8 +177,14 @@ export function slotsOn(spec: SlotsSpec, edge: Edge, setting: Pick<Setting, 'gau
   return { skipped, placing: placed(marked, places, 'faces', Math.min(room, Math.max(-room, spec.nudge))), chains, hangs: chains > skipped }
 }
 
-/** Every run of body and handle needs so many stitches to give one at each of its two corners. */
+/** A handle needs so many stitches to give one at each of its two ends, and the body between two of them so many. */
 export const CORNER_RUN = 4
+export const CORNER_BODY = 2
+
+/** The first and the last of the rounds above the slots that draw corners together, the one that works the chains being 0. */
+export function cornerRounds({ corners, cornersFrom, into }: SlotsSpec): readonly [number, number] {
+  return cornersFrom === 'chains' && into !== 'over' ? [0, corners - 1] : [1, corners]
+}
 
 const ROOMLESS = 'Ask for narrower slots, or widen the rim below.'
 
@@ -193,14 +214,12 @@ export function tooWide({ number }: SlotsSpec, { skipped: places, chains }: Slot
 export function slotsGive(spec: SlotsSpec, edge: Edge, gauge: Setting['gauge']): number | undefined {
   const found = slotsOn(spec, edge, { gauge }, false)
   if (tooWide(spec, found, edge.count)) return undefined
-  const {
-    placing: { places, gaps },
-  } = found
+  const { placing: { places } } = found
   // What is drawn together at a corner belongs to the body, which so keeps its stitches; the handle loses one at each end.
-  const body = spec.number === 2 ? Math.min(...gaps) : edge.count - places
   let { chains } = found
   let count = edge.count + spec.number * (chains - places)
-  for (let i = 1; i <= Math.min(spec.corners, spec.rounds - 1) && body >= CORNER_RUN && chains >= CORNER_RUN; i++) {
+  const [from, to] = cornerRounds(spec)
+  for (let i = from; i <= Math.min(to, spec.rounds - 1) && chains >= CORNER_RUN; i++) {
     count -= 2 * spec.number
     chains -= 2
   }

@@ -10,8 +10,8 @@ import { each, type Step } from '../round/step'
 import { inStyle } from '../round/style'
 import type { Worked } from '../round/worked'
 import { asMarked, gripOf, offPlace, used } from './rim'
-import { cornerRound, hasCorners, met, overChains, slotSteps, withFree } from './slotRounds'
-import { SLOT_CM, slotFields, type Slots, slotsDemand, slotsOn, type SlotsSpec, tooWide } from './slotSpec'
+import { cornerRound, cornersOverChains, hasCorners, met, overChains, slotSteps, withFree } from './slotRounds'
+import { cornerRounds, SLOT_CM, slotFields, type Slots, slotsDemand, slotsOn, type SlotsSpec, tooWide } from './slotSpec'
 import { underInstead, widened } from './strapLength'
 import { tenths } from '../field/now'
 
@@ -73,7 +73,7 @@ function noteFor(i: number, spec: SlotsSpec, rounds: readonly Worked[]): string 
 function handlesOf(spec: SlotsSpec, { placing, chains, hangs }: Slots, edge: Edge, setting: Setting): Handle[] {
   if (!hangs) return []
   const { width, height } = setting.gauge[spec.stitch]
-  return used(edge, setting, placing, spec.number).map(({ face: { name, feet } }): Handle => ({
+  return used(edge, setting, placing, spec).map(({ face: { name, feet } }): Handle => ({
     name: spec.number === 2 ? `Handle, ${name}` : 'Handle', feet, lies: 'along', lengthCm: chains * width.cm,
     gapCm: placing.places * width.cm, widthCm: spec.rounds * height.cm, strands: spec.rounds, aboveCm: height.cm, colour: spec.colour,
     bears: { strands: 'rows' },
@@ -121,7 +121,7 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
   if (wide) return stopped(below, nothing, wide)
   const { along, before } = met(
     found.placing,
-    used(edge, setting, found.placing, spec.number).map(({ first }) => first),
+    used(edge, setting, found.placing, spec).map(({ first }) => first),
     edge,
     turnFirst,
   )
@@ -132,15 +132,16 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
   if (first.stop) return stopped(below, nothing, first.stop)
   const open = withFree(first.edge, found.chains, found.placing.places)
   let short = false
+  const [firstCorner, lastCorner] = cornerRounds(spec)
   const above = workUp(open, spec.rounds, { ...setting, index: setting.index + 1 }, (i, on) => {
     const { turn } = round(i + 1, [each(spec.stitch, 1)]).begin
-    if (i === 0) return round(1, overChains(on, turn, spec))
-    const drawing = i <= spec.corners
+    const drawing = i >= firstCorner && i <= lastCorner
+    if (i === 0) return round(1, drawing ? cornersOverChains(on, turn, spec) : overChains(on, turn, spec))
     if (drawing && !hasCorners(on)) short = true
     return round(i + 1, drawing && hasCorners(on) ? cornerRound(on, turn, spec) : [each(spec.stitch, on.count)])
   })
   const rounds = [{ ...first.rounds[0]!, edge: open }, ...above.rounds]
-  const wanting = spec.corners > spec.rounds - 1
+  const wanting = lastCorner > spec.rounds - 1
   return {
     rounds, edge: above.edge, ...moved, size: { height: times(height, rounds.length), circumference: times(width, above.edge.count) },
     grip: gripOf(edge, setting, found.placing), handles: handlesOf(spec, found, edge, setting),
@@ -159,7 +160,7 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
                   code: 'corners-short', weight: 'watch' as const,
                   what: wanting
                     ? `Corners are drawn together in rounds above the one that works the chains: ${spec.corners} of them take at least `
-                    + `${spec.corners + 1} rounds. There are ${spec.rounds}.`
+                    + `${lastCorner + 1} rounds. There are ${spec.rounds}.`
                     : 'There are too few stitches left at the corners to draw together in every round that should.',
                 },
               ]

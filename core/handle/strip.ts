@@ -102,7 +102,7 @@ export interface Free {
 }
 
 /** The free part of a strap that is to drop so far, or to be so long in all. */
-function freeCm(want: Extract<StrapLength, { readonly want: unknown }>['want'], gapCm: number, onBagCm: number): number {
+export function freeCm(want: Extract<StrapLength, { readonly want: unknown }>['want'], gapCm: number, onBagCm: number): number {
   return 'totalCm' in want ? want.totalCm - onBagCm : lengthForDrop(want.dropCm, gapCm)
 }
 
@@ -110,10 +110,12 @@ function freeCm(want: Extract<StrapLength, { readonly want: unknown }>['want'], 
  * How long a strap's free part is between feet so far apart, in whole rows or chains.
  *
  * @param onBagCm how much of it lies on the bag, both its ends together
+ * @param edgingCm how much longer an edging makes it
  */
-export function freePart(length: StrapLength, stepCm: number, gapCm: number, onBagCm = 0): Free {
-  const count = 'pin' in length ? length.pin.count : Math.max(1, Math.round(freeCm(length.want, gapCm, onBagCm) / stepCm))
-  return { count, lengthCm: count * stepCm }
+export function freePart(length: StrapLength, stepCm: number, gapCm: number, onBagCm = 0, edgingCm = 0): Free {
+  const count
+    = 'pin' in length ? length.pin.count : Math.max(1, Math.round((freeCm(length.want, gapCm, onBagCm) - edgingCm) / stepCm))
+  return { count, lengthCm: count * stepCm + edgingCm }
 }
 
 /** Two stitches fewer: the first two and the last two of a row drawn together; or one fewer. */

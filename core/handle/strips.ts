@@ -1,11 +1,15 @@
-import { between, choice, count } from '../field/ask'
+import type { CardId } from '../entry/cards'
+import { between, choice, count, optional } from '../field/ask'
+import { EDGED } from '../flat/edging'
+import { bandsField } from '../flat/kinds'
 import { told } from '../field/field'
 
 /*
  * What straps worked on their own have in common.
  */
 
-const isAcross = (spec: object): boolean => (spec as { worked: string }).worked === 'across'
+const workedOf = (spec: object): string => (spec as { worked: string }).worked
+const isAcross = (spec: object): boolean => ['across', 'bands'].includes(workedOf(spec))
 
 /** How a strip is worked, and how wide it is. */
 export const STRIP = {
@@ -15,6 +19,10 @@ export const STRIP = {
       { value: 'along', name: 'along its length', does: 'A long chain and a few long rows: gives least.' },
       { value: 'bumps', name: 'along, into back bumps', does: 'The first row in the bumps of the chain: both edges alike.' },
       { value: 'across', name: 'across, in short rows', does: 'Easy to lengthen; its edges are row ends, and it gives more.' },
+      {
+        value: 'bands', name: 'across, in a texture',
+        does: 'Bands of any stitches, one upon the other; the last one goes on until the strap is long enough.',
+      },
     ],
     { begins: 'along' },
   ),
@@ -23,11 +31,33 @@ export const STRIP = {
     between(1, 60),
     { begins: 6, usually: between(1, 12) },
   ),
+  bands: optional({
+    ...bandsField('Its bands', 'The bands of a strap in a texture, from its first row on.'),
+    when: (spec: object) => workedOf(spec) === 'bands',
+  }),
+  edged: EDGED,
 } as const
 
 /** What lies side by side across a strip. */
 export function strandsOf({ worked }: { readonly worked: string }): 'stitches' | 'rows' {
-  return worked === 'across' ? 'stitches' : 'rows'
+  return worked === 'across' || worked === 'bands' ? 'stitches' : 'rows'
+}
+
+/** Ways to sew a strap's feet on. A further one is a further row. */
+const SEWING = [
+  { value: 'back', name: 'back stitch', does: 'Firm, and lies flat.', card: 'backStitch', by: 'with back stitch' },
+  { value: 'whip', name: 'whip stitch', does: 'Over the edge: quick, and easy to undo.', card: 'whipSeam',
+    by: 'with whip stitch, there and back through the same holes' },
+  { value: 'slip', name: '{slst} through both', does: 'With the hook, from the right side: a line of chain shows.', card: 'slipSeam',
+    by: 'with {slst} through strap and bag' },
+] as const satisfies readonly { value: string, name: string, does: string, card: CardId, by: string }[]
+
+/** Asks what a strap's feet are sewn on by. */
+export const SEWN_BY = optional(choice('Sewn on by', SEWING.map(({ value, name, does }) => ({ value, name, does }))))
+
+/** A way of sewing in words, and the entry that explains it. */
+export function sewnBy(way: (typeof SEWING)[number]['value'] = 'back'): { readonly by: string, readonly card: CardId } {
+  return SEWING.find(({ value }) => value === way)!
 }
 
 /** Lines of stitching there and back, one inside the other. */
@@ -37,7 +67,7 @@ export const SEWN_WITH = choice(
     { value: 2, name: 'two lines', does: 'There and back, one inside the other.' },
     { value: 1, name: 'one line' },
   ],
-  { begins: 2 },
+  { begins: 2, when: (spec: object) => ((spec as { readonly sewn?: string }).sewn ?? 'back') === 'back' },
 )
 
 export const LINES = { 1: 'one line of back stitch', 2: 'two lines of back stitch, one inside the other' } as const

@@ -8,7 +8,7 @@ import { between, fitted, middleWay, strapsTooWide, WHERE } from './onRim'
 import { placed } from './placing'
 import { gripBetween, offPlace, rimStitchCm, sts } from './rim'
 import { STRAP_STITCH, strapLength, widened } from './strapLength'
-import { freePart, growthCm, strip, stripWidthCm } from './strip'
+import { acrossOf, runsAcross, strapFor, strapWidthCm, withEdging } from './strap'
 import { LINES, SEWN_WITH, strandsOf, STRIP } from './strips'
 import { nothingWorked } from './unworked'
 
@@ -24,32 +24,31 @@ const SEAM_CM = 3
 
 /** Works a strap that carries the bag from below. */
 function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): PartResult {
-  const size = setting.gauge[spec.stitch]
   const stitchCm = rimStitchCm(edge, setting)
-  const widthCm = stripWidthCm(spec.worked, size, spec.wide)
+  const across = acrossOf(spec, setting)
+  if ('trouble' in across) return nothingWorked(edge, setting, [{ code: 'bands-disagree', weight: 'stop', what: across.trouble }])
+  const { wide } = across
+  const widthCm = strapWidthCm(spec, wide, setting)
   const foot = Math.max(1, Math.round(widthCm / stitchCm))
   if (2 * foot + 2 > edge.count)
     return nothingWorked(edge, setting, [strapsTooWide(`A strap ${tape(widthCm)} wide does not fit twice on this rim. Make it narrower.`)])
   const placing = placed(edge, foot, 'sides', spec.nudge)
   const gapCm = Math.min(...placing.gaps) * stitchCm
-  const stepCm = growthCm(spec.worked, size)
   const below = 2 * (setting.tallCm ?? 0) + Math.max(setting.floor?.length.cm ?? 0, setting.floor?.width.cm ?? 0)
-  const free = freePart(spec.length, stepCm, gapCm, below + SEAM_CM)
-  const count = free.count + Math.round((below + SEAM_CM) / stepCm)
-  const made = strip(spec.worked, spec.stitch, spec.wide, count, spec.colour, setting.gauge)
+  const { strip: made, freeCm } = strapFor(spec, wide, gapCm, [below + SEAM_CM], setting)
   const [one, other] = placing.firsts.map(first => sts(first, foot, edge.count)) as [string, string]
   const piece: Piece = {
-    id: 'strap', name: 'Strap', times: 1, ...made, along: spec.worked !== 'across', colour: spec.colour, seam: 'backStitch', advice: [],
+    id: 'strap', name: 'Strap', times: 1, ...made, along: !runsAcross(spec), colour: spec.colour, seam: 'backStitch', advice: [],
     finish: [
       `Join its ends to a ring, ${tape(SEAM_CM)} one over the other, there and back with ${LINES[spec.lines]}; lay that seam under `
       + 'the floor.',
       `Right side out, sew it across the floor from side to side, up one side to ${one} at the rim, and up the other to ${other}: both `
-      + `edges, there and back. ${tape(free.lengthCm)} stay free above the rim. See that it is not twisted.`,
+      + `edges, there and back. ${tape(freeCm)} stay free above the rim. See that it is not twisted.`,
     ],
   }
   const handle: Handle = {
     name: 'Strap', feet: [middleWay(edge, setting, placing.firsts[0], foot), middleWay(edge, setting, placing.firsts[1], foot)],
-    lies: 'over', lengthCm: free.lengthCm, gapCm, widthCm: made.widthCm, strands: spec.wide, aboveCm: 0, onBagCm: setting.tallCm ?? 0,
+    lies: 'over', lengthCm: freeCm, gapCm, widthCm, strands: wide, aboveCm: 0, onBagCm: setting.tallCm ?? 0,
     colour: spec.colour, bears: { strands: strandsOf(spec) },
   }
   return nothingWorked(
@@ -59,13 +58,13 @@ function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): Par
       {
         code: 'strap-runs', weight: 'note',
         what:
-          `${tape(made.lengthCm)} in all: ${tape(below)} under the bag and up its sides, ${tape(free.lengthCm)} free, `
+          `${tape(made.lengthCm)} in all: ${tape(below)} under the bag and up its sides, ${tape(freeCm)} free, `
           + `${tape(SEAM_CM)} for the seam. It passes the rim at ${one} and ${other}.`,
       },
       ...offPlace(placing, spec, 'The strap'),
     ],
     {
-      pieces: [piece], handles: [handle], grip: gripBetween(edge, setting, placing),
+      pieces: withEdging(piece, spec, wide, setting), handles: [handle], grip: gripBetween(edge, setting, placing),
       advice: [
         `Markers, counted from the start of the last round: ${one} and ${other}; ${between(placing)} between them. Mark the middles of `
         + `the floor's two ends as well.`,

@@ -18,6 +18,8 @@ export interface Piece {
   readonly widthCm: number
   /** Its first row runs along its length, not across it. */
   readonly along: boolean
+  /** Made before the rounds of its part, which are worked on it. */
+  readonly before?: true
   /** Its last row is left free: nothing is sewn there. */
   readonly free?: true
   /** How it is sewn on; whip stitch if left out. */

@@ -1,3 +1,5 @@
+import type { Worked } from '../round/worked'
+
 /*
  * What a part can have besides rounds: readers and findings meet these, and ask for no kind of part by name. Handles that hang
  * on it and what it is taken hold of by are in handle.ts, what is worked on its own for it in piece.ts.
@@ -8,6 +10,13 @@ export interface Net {
   readonly loops: number
   /** The length of a loop, round by round, in centimetres. */
   readonly loopsCm: readonly number[]
+}
+
+/** What a part in flat pieces shows in front: the rows of one, how much each rises, and how much of the way round they take. */
+export interface Faces {
+  readonly rows: readonly Worked[]
+  readonly rises: readonly number[]
+  readonly share: number
 }
 
 /** The holes of a mesh: the largest ball that can be pushed through one, and the largest rod that falls through it untouched. */

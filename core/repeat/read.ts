@@ -79,7 +79,9 @@ function stitchOf(abbreviation: string, terms: Terms, at: number): StitchKind {
 }
 
 const STITCH = /^(?:(\d+) )?(long |reverse )?(FP|BP)?([a-z]+(?: st)?) (in|around) (.+)$/i
-const TOGETHER = /^(FP|BP)?([a-z]+?)(\d+)tog(?: over next .+)?$/i
+const TOGETHER = /^(FP|BP)?([a-z]+?)(\d+)tog(?: over ((?:next|last ch of the handle and) .+))?$/i
+const LAST_CHAIN = /^last ch of the handle/i
+const FIRST_CHAIN = /first ch of the handle$/i
 const SKIP
   = /^(?:sk|skip|miss)(?: next)?(?: (\d+))?(?: (?:sts?|chs?(?: along the underside of the ch)?|(ch-sps?|loops?)|row ends?|holes?))?$/i
 const CHAIN = /^ch (\d+)$/i
@@ -179,11 +181,13 @@ class Reader {
     )
   }
 
-  private togetherItem(piece: Piece, [, post, name, over]: RegExpExecArray): Step {
+  private togetherItem(piece: Piece, [, post, name, over, places = '']: RegExpExecArray): Step {
     const loop = postLoop(post)
+    const ends = [LAST_CHAIN.test(places) ? 'last' : '', FIRST_CHAIN.test(places) ? 'first' : ''].filter(Boolean)
+    const chain = ends.length === 2 ? 'both' : (ends[0] as 'first' | 'last' | undefined)
     return {
       do: 'together', kind: stitchOf(name!, this.terms, piece.at + (post?.length ?? 0)), over: this.within(Number(over), piece),
-      ...(loop ? { loop } : {}),
+      ...(loop ? { loop } : {}), ...(chain ? { chain } : {}),
     }
   }
 
@@ -246,7 +250,7 @@ function usedBy(steps: readonly Step[]): { readonly places: number, readonly spa
   for (const step of steps) {
     if (step.do === 'chain') continue
     if (step.do === 'skip') places += step.places
-    else if (step.do === 'together') places += step.over
+    else if (step.do === 'together') places += step.over - (step.chain === 'both' ? 2 : step.chain ? 1 : 0)
     else if (step.do === 'repeat') {
       const inside = usedBy(step.steps)
       places += step.times * inside.places

@@ -1,8 +1,8 @@
-import { STITCH_CODE, type StitchKind } from '../stitch/dictionary'
+import { STITCH_CODE } from '../stitch/dictionary'
 import { type Edge, PLACE_CODE } from './edge'
 import type { Reading } from './reading'
 import type { Closing } from './round'
-import { type Aim, AIMS, type ChainStep, type GroupStep, type Loop, LOOPS, type Step, type StitchStep } from './step'
+import { type Aim, AIMS, type ChainStep, type GroupStep, type Loop, LOOPS, type Step, type StitchStep, type TogetherStep } from './step'
 import type { Things } from './things'
 import { skippedBetween } from './worked'
 import type { WorkError } from './workError'
@@ -189,11 +189,12 @@ export class Hook {
     for (let i = 0; i < part.times; i++) this.make(STITCH_CODE[part.kind], loop, aim, place, last)
   }
 
-  private drawTogether(kind: StitchKind, over: number, loop: Loop | undefined): boolean {
-    const first = this.take('next')
+  private drawTogether({ kind, over, loop, chain }: TogetherStep): boolean {
+    const first = this.take(chain === 'last' || chain === 'both' ? 'chains' : 'next')
     const { begun } = this
     let last = first
-    for (let i = 1; i < over && last >= 0; i++) last = this.take('next')
+    for (let i = 1; i < over && last >= 0; i++)
+      last = this.take(i === over - 1 && (chain === 'first' || chain === 'both') ? 'chains' : 'next')
     if (last < 0) return false
     this.begun = begun
     this.make(STITCH_CODE[kind], loop ? LOOP_CODE[loop] : 0, 0, first, last)
@@ -219,7 +220,7 @@ export class Hook {
     switch (step.do) {
       case 'stitch': return this.stitch(step)
       case 'group': return this.group(step)
-      case 'together': return this.drawTogether(step.kind, step.over, step.loop)
+      case 'together': return this.drawTogether(step)
       case 'skip': return this.pass(step.places)
       case 'chain': return this.makeChains(step.chains)
       case 'repeat':

@@ -56,6 +56,8 @@ export interface TogetherStep {
   readonly kind: StitchKind
   readonly over: number
   readonly loop?: Loop
+  /** At its ends it takes a single chain of a run: the first of the run ahead, the last of the one in hand, or both. */
+  readonly chain?: 'first' | 'last' | 'both'
 }
 
 /** Several stitches, and chains between them, all in one place: increases, V's, fans, the first round in a ring. */
@@ -107,6 +109,11 @@ export function inOne(kind: StitchKind, stitches: number, loop?: Loop): GroupSte
 /** One stitch over the next `over` places: a decrease. */
 export function together(kind: StitchKind, over = 2): TogetherStep {
   return { do: 'together', kind, over }
+}
+
+/** One stitch where body and handle meet: over a stitch of the one and a single chain of the other, or of both. */
+export function togetherWithChain(kind: StitchKind, chain: 'first' | 'last' | 'both', over = chain === 'both' ? 3 : 2): TogetherStep {
+  return { do: 'together', kind, over, chain }
 }
 
 export function skip(places: number): SkipStep {

@@ -22,6 +22,8 @@ import { groups } from '../band/groups'
 import { moss } from '../band/moss'
 import { own } from '../band/own'
 import { pairs } from '../band/pairs'
+import { hills } from '../band/hills'
+import { panels } from './panels'
 import { rib } from '../band/rib'
 import { ridges, solid } from '../band/solid'
 import { sprigs } from '../band/sprigs'
@@ -34,8 +36,9 @@ import { written } from './written'
  * What a wall can be stacked from, in the order it is offered: the only list of it. A further kind is a line here and a file of its own.
  */
 export const WALL_KINDS = [
-  solid, ridges, rib, pairs, groups, vees, sprigs, waves, boxes, loops, moss, own, eyelets, ruffle, picots, shells, rim, slots,
-  chainStraps, grownStrap, knotStraps, sewnStraps, underStrap, crossBody, boughtHandles, buttonLoop, tab, zip, adjust, taper, written,
+  solid, ridges, rib, pairs, groups, vees, sprigs, waves, hills, boxes, loops, moss, own, panels, eyelets, ruffle, picots, shells, rim,
+  slots, chainStraps, grownStrap, knotStraps, sewnStraps, underStrap, crossBody, boughtHandles, buttonLoop, tab, zip, adjust, taper,
+  written,
 ] as const
 
 /** The spec of a part of a wall, of any kind. */

@@ -79,7 +79,7 @@ export class Spoken {
         this.drawn.set(`${clause.loop}${clause.kind}${clause.over.length}`, {
           kind: clause.kind, over: clause.over.length, loop: clause.loop,
         })
-        clause.over.forEach(sort => this.sorts.add(sort))
+        clause.over.forEach(sort => this.sorts.add(sort === 'firstChain' || sort === 'lastChain' ? 'ch' : sort))
         return
       case 'work':
         this.working(clause)

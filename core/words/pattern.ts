@@ -92,8 +92,8 @@ class Writer {
   }
 
   /** What is worked on its own for a part, a section each. */
-  private pieces(part: DraftPart): PatternSection[] {
-    return part.pieces.map((piece): PatternSection => {
+  private pieces(part: DraftPart, before: boolean): PatternSection[] {
+    return part.pieces.filter(piece => (piece.before ?? false) === before).map((piece): PatternSection => {
       const { units } = this.draft.design
       const size = `${formatCm(piece.lengthCm, units)} by ${formatCm(piece.widthCm, units)}`
       return {
@@ -126,7 +126,7 @@ class Writer {
     const said = saidLines(this.draft, this.manner)
     // A turn-up that is none, and has nothing to say, is left out; a part of the wall never is, since they are numbered.
     const told = this.draft.parts.filter(({ from, rounds, advice }) => from.in !== 'turnUp' || rounds.length > 0 || advice.length > 0)
-    return [...told.flatMap(part => [this.section(part, said), ...this.pieces(part)]), ...this.cords()]
+    return [...told.flatMap(part => [...this.pieces(part, true), this.section(part, said), ...this.pieces(part, false)]), ...this.cords()]
   }
 }
 

@@ -2,7 +2,7 @@ import { type Start, traitsOf } from '../part/start'
 import type { Loop } from '../round/step'
 import { type StitchKind, stitchName, type Terms } from '../stitch/dictionary'
 import { ordinal } from './numbers'
-import type { Clause, Count, Ending, Into, Joined, Lot, Opening, Repeating, Sentence, Sort, Working } from './sentence'
+import type { Clause, Count, Drawing, Ending, Into, Joined, Lot, Opening, Repeating, Sentence, Sort, Working } from './sentence'
 
 /** How what comes again is written: between brackets with how often, or after an asterisk; both schools are in use (craft 15). */
 export const REPEAT_STYLES = ['brackets', 'asterisk'] as const
@@ -116,15 +116,22 @@ function workWords(clause: Working, speech: Speech): string {
   return `${said} ${preposition} ${LOOP_WORDS[loop]}${intoWords(into, { places, each, loop, speech })}`
 }
 
+const AT_HANDLE = { firstChain: 'first ch of the handle', lastChain: 'last ch of the handle' } as const
+
+/** What one of the places that a stitch is drawn together over is called. */
+function drawnOver(sort: Drawing['over'][number]): string {
+  return sort === 'firstChain' || sort === 'lastChain' ? AT_HANDLE[sort] : placesOf(sort, 1)
+}
+
 /** `sc2tog` over stitches; over anything else it is said over what. */
-function togetherWords({ kind, loop, over }: Clause & { say: 'together' }, speech: Speech): string {
+function togetherWords({ kind, loop, over }: Drawing, speech: Speech): string {
   const stitch = `${named(kind, { loop }, speech.terms)}${over.length}tog`
   if (over.every(sort => sort === 'st')) return stitch
+  if (over.some(sort => sort in AT_HANDLE))
+    return `${stitch} over ${over.map(sort => (sort in AT_HANDLE ? drawnOver(sort) : `next ${drawnOver(sort)}`)).join(' and ')}`
   const same = over.every(sort => sort === over[0])
-  return (
-    `${stitch} over next `
-    + `${same ? `${over.length} ${placesOf(over[0]!, over.length)}` : over.map(sort => placesOf(sort, 1)).join(' and ')}`
-  )
+  const places = same ? `${over.length} ${placesOf(over[0] as Sort, over.length)}` : over.map(drawnOver).join(' and ')
+  return `${stitch} over next ${places}`
 }
 
 function skipWord(terms: Terms): string {

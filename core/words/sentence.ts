@@ -63,7 +63,8 @@ export interface Drawing {
   readonly say: 'together'
   readonly kind: StitchKind
   readonly loop: Loop
-  readonly over: readonly Sort[]
+  /** What it goes over: places, and single chains of a handle at either end. */
+  readonly over: readonly (Sort | 'firstChain' | 'lastChain')[]
 }
 
 /** Places of a sort passed over. */

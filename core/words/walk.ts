@@ -161,7 +161,7 @@ export class Walk {
     const more = { loop, ...(backwards ? { backwards } : {}) }
     const what: Lot[] = [{ kind, times: 1 }]
     if (landmark === 'bridge') {
-      this.reading++
+      for (let i = 0; i < times; i++) this.takeChain()
       return [{ say: 'work', what, into: { at: 'bridge', chains: times }, places: times, ...more }]
     }
     if (aim === 'same' || aim === 'gap' || aim === 'gapBelow' || aim === 'start') {
@@ -197,8 +197,15 @@ export class Walk {
     }
   }
 
-  private together({ kind, over, loop = 'both' }: TogetherStep): Clause {
-    const sorts = Array.from({ length: over }, () => {
+  private together({ kind, over, loop = 'both', chain }: TogetherStep): Clause {
+    const sorts = Array.from({ length: over }, (_, i): Sort | 'firstChain' | 'lastChain' => {
+      const single = i === 0 && (chain === 'last' || chain === 'both')
+        ? 'lastChain'
+        : i === over - 1 && (chain === 'first' || chain === 'both') ? 'firstChain' : undefined
+      if (single) {
+        this.takeChain()
+        return single
+      }
       const into = this.take('next', undefined)
       return into.at === 'next' ? into.sort : 'st'
     })

@@ -54,14 +54,28 @@ function addRound(tally: { cm: number, stitches: number }, worked: Worked, cmOf:
   tally.cm += (worked.round.closing?.chains ?? 0) * cmOf[CH]! + rowsBelow(worked.round.steps, cmOf)
 }
 
+interface Tally {
+  cm: number
+  stitches: number
+}
+
 /** Adds what pieces of one sort take: their start, their rows, ends and sewing. */
-function addPiece(tally: { cm: number, stitches: number }, piece: Piece, cmOf: readonly number[], strands: number): void {
+function addPiece(used: ReadonlyMap<string, Tally>, piece: Piece, cmOf: readonly number[], strands: number): void {
   // A first row's turning chain is among the chains that it starts from.
   const chains = traitsOf(piece.start).laid ? piece.start.chains - (piece.rows[0]?.round.begin.chains ?? 0) : 0
   const own = { cm: piece.cordYarnCm === undefined ? chains * cmOf[CH]! : strands * piece.cordYarnCm, stitches: 0 }
-  for (const row of piece.rows) addRound(own, row, cmOf)
-  tally.cm += piece.times * (own.cm + strands * (2 * END_CM + SEWING_CM))
-  tally.stitches += piece.times * own.stitches
+  const take = (colour: string, { cm, stitches }: Tally) => {
+    const tally = used.get(colour)
+    if (!tally) return
+    tally.cm += piece.times * cm
+    tally.stitches += piece.times * stitches
+  }
+  for (const row of piece.rows) {
+    const tally = { cm: 0, stitches: 0 }
+    addRound(tally, row, cmOf)
+    take(row.round.colour, tally)
+  }
+  take(piece.colour, { ...own, cm: own.cm + strands * (2 * END_CM + SEWING_CM) })
 }
 
 /** Metres of a yarn that the rounds of a bag from one up to another take; pieces, cords and ends are not among them. */
@@ -98,10 +112,7 @@ export function yarnNeeds(draft: Draft): YarnNeed[] {
       const tally = used.get(worked.round.colour)
       if (tally) addRound(tally, worked, cmOf)
     }
-    for (const piece of part.pieces) {
-      const tally = used.get(piece.colour)
-      if (tally) addPiece(tally, piece, cmOf, hookOfPart(part.from, draft.design).strands)
-    }
+    for (const piece of part.pieces) addPiece(used, piece, cmOf, hookOfPart(part.from, draft.design).strands)
   }
   for (const { colour, cm } of casingsOf(draft.parts, draft.gauge).flatMap(({ yarns }) => yarns)) {
     const tally = used.get(colour)

@@ -172,6 +172,8 @@ class Working {
   }
 
   private together(text: string): void {
+    const atHandle = /^([a-z]+?)(\d+)tog over (.*\bch of the handle\b.*)$/i.exec(text)
+    if (atHandle) return this.atHandle(atHandle[1]!, Number(atHandle[2]), atHandle[3]!.split(' and '))
     const found = /^((?:[FB]P)?[a-z]+?)(\d+)tog(?: over next (.+))?$/i.exec(text)
     if (!found) throw new Baffled(`cannot work "${text}"`)
     this.stitchName(found[1]!)
@@ -186,6 +188,25 @@ class Working {
       const sorts = where.split(' and ')
       if (sorts.length !== over) throw new Baffled(`"${text}" says two numbers`)
       for (const sort of sorts) this.next(1, sort, false, 0)
+    }
+    this.makes(ST)
+  }
+
+  /** Draws body and handle together: over single chains of a handle, and what lies between. */
+  private atHandle(name: string, over: number, places: readonly string[]): void {
+    this.stitchName(name)
+    if (places.length !== over) throw new Baffled(`${over} drawn together over "${places.join(' and ')}"`)
+    for (const place of places) {
+      if (!place.includes('ch of the handle')) {
+        const next = /^next (.+)$/.exec(place)
+        if (!next) throw new Baffled(`cannot find "${place}"`)
+        this.next(1, next[1]!, false, 0)
+        continue
+      }
+      const first = place.startsWith('first')
+      if (this.here().is !== 'sp') throw new Baffled('no handle here')
+      if (first ? this.chainsUsed !== 0 : this.chainsUsed !== this.here().chains - 1) throw new Baffled(`this is not the ${place}`)
+      this.singleChains(1, () => undefined)
     }
     this.makes(ST)
   }
@@ -297,10 +318,10 @@ class Working {
 
   private bridge(chains: number, lots: () => void): void {
     const here = this.here()
-    if (here.is !== 'sp' || here.chains !== chains)
-      throw new Baffled(`there is no chain of ${chains} here, but ${here.is} of ` + `${here.chains}`)
-    this.met++
-    for (let i = 0; i < chains; i++) lots()
+    // One at either end may be drawn together with the bag.
+    const left = here.is === 'sp' ? here.chains - this.chainsUsed : 0
+    if (chains !== left && chains !== left - 1) throw new Baffled(`there is no chain of ${chains} here, but ${here.is} of ${left}`)
+    this.singleChains(chains, lots)
   }
 
   private thisLoop(lots: () => void): void {

@@ -15,7 +15,7 @@ import { useDocument } from '~/stores/document'
 import { useWays } from '~/stores/ways'
 
 /** A repeat of the maker's own: typed a line a round, worked as it is typed, kept when it comes out. */
-const props = defineProps<{ asking: Asking, part?: DraftPart | undefined }>()
+const props = defineProps<{ asking: Asking, part?: DraftPart | undefined, rows?: boolean }>()
 const bag = useDocument()
 const ways = useWays()
 
@@ -29,7 +29,7 @@ const checked = computed(() => {
   if (!read.value.ok) return { ok: false as const, trouble: read.value.trouble }
   return whole.value
     ? checkRounds(read.value.lines, props.part?.rounds[0]?.on ?? props.part?.edge ?? foundation('stitch', 1))
-    : checkRepeat({ id: repeatId.value, name: '', lines: read.value.lines })
+    : checkRepeat({ id: repeatId.value, name: '', lines: read.value.lines }, props.rows)
 })
 /** What came out, in words. */
 const sound = computed(() => {

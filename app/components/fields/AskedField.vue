@@ -42,6 +42,13 @@ function type(value: number | undefined): void {
     :value="put.value as string"
     @change="asking.answer(label, [{ path: put.path, value: $event }])"
   />
+  <BandStack
+    v-else-if="field.is === 'kinds' && field.list"
+    :label="label"
+    :field="field"
+    :path="put.path"
+    :asking="asking"
+  />
   <template v-if="asksFigure(put)">
     <div v-if="field.is === 'length'">
       <LengthField
