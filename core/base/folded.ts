@@ -1,5 +1,6 @@
 import { between, choice, count, length, optional, pin, want, ways } from '../field/ask'
 import { DIAMETER_CM, HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
+import { told } from '../field/field'
 import { tenths } from '../field/now'
 import { sideEdging } from '../flat/edging'
 import { asksOfBands, countNear, type FlatPiece, rowEndCm, type Until, workFlat } from '../flat/flat'
@@ -15,7 +16,7 @@ import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped } fr
 import { type Edge, foundation, foundationOf, type Run, withSides } from '../round/edge'
 import { STRIPES } from '../texture/stripes'
 import { many, tape } from '../stitch/tell'
-import { flatChoices } from './choice'
+import { type BaseChoice, flatChoices } from './choice'
 import { DECIDES } from './circle'
 import { form, type FormSpec, sizesLike } from './form'
 import { rowStart } from './rectangle'
@@ -49,13 +50,17 @@ const fields = {
     pin(
       'counts',
       {
-        repeats: count('Repeats', between(1, 600), { usually: between(1, 12) }),
+        repeats: count(
+          told((spec: Answered) => (spec.pattern === 'bands' ? 'Stitches of its first row' : 'Repeats')),
+          between(1, 600),
+          { usually: between(1, 12) },
+        ),
         rows: count('Rows', PINNED_ROUNDS, { usually: between(1, 30) }),
       },
       {
         does: DECIDES.pin,
         from: (spec: Answered, { part }) => ({
-          repeats: Math.max(1, repeatsNow(spec, part?.edge.count ?? 60)),
+          repeats: Math.max(1, repeatsNow(spec, part?.rounds[0]?.edge.count ?? 30)),
           rows: Math.max(1, part?.rounds.length ?? 1),
         }),
       },
@@ -105,14 +110,15 @@ const fields = {
 /** A flat piece in rows, folded below or at one side, and seamed (craft 5, flat and folded). */
 export type FoldedSpec = FormSpec<'folded', typeof fields>
 
-/** The repeats of a row, by the stitches around the mouth. */
-function repeatsNow(spec: Answered, mouth: number): number {
+/** The repeats of a row of so many stitches. */
+function repeatsNow(spec: Answered, stitches: number): number {
   const { repeat, edge } = repeatOf(spec)
-  return Math.round(((spec.fold === 'side' ? mouth : mouth / 2) - edge) / repeat)
+  return Math.round((stitches - edge) / repeat)
 }
 
 /** What a row is made of: so many repeats of so many, and so many more. */
 function repeatOf({ pattern, repeat, edgeStitches }: Answered): { readonly repeat: number, readonly edge: number } {
+  if (pattern === 'bands') return { repeat: 1, edge: 0 }
   return pattern === 'wave' ? { repeat: 6, edge: 1 } : { repeat, edge: edgeStitches }
 }
 
@@ -136,9 +142,9 @@ function wantedOf(spec: FoldedSpec, gauge: Gauge, asks: Asks | undefined): Wante
   if ('pin' in spec.size) return { stitches: taken(spec.size.pin.repeats * repeat + edge), until: { rows: spec.size.pin.rows } }
   const { widthCm, heightCm } = spec.size.want
   // An edging along the sides makes it wider.
-  const edgingCm = 2 * (spec.edged ?? 0) * gauge.sc.height.cm
-  const [wide, tall] = spec.fold === 'side' ? [2 * widthCm, heightCm] : [widthCm, 2 * heightCm]
-  const across = Math.max(1, (wide - edgingCm) / gauge[spec.stitch].width.cm)
+  const own = widthCm - edgingCm(spec, gauge)
+  const [wide, tall] = spec.fold === 'side' ? [2 * own, heightCm] : [own, 2 * heightCm]
+  const across = Math.max(1, wide / gauge[spec.stitch].width.cm)
   const stitches = asks ? Math.round(across) : Math.max(1, Math.round((across - edge) / repeat)) * repeat + edge
   return { stitches: taken(stitches), until: { heightCm: tall } }
 }
@@ -218,10 +224,9 @@ function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
   if (tooBig) return stopped(chain, nothing, tooBig)
   const piece = rowsOf(spec, wanted, setting)
   const { rows } = piece
-  const edgingCm = 2 * (spec.edged ?? 0) * gauge.sc.height.cm
-  const across = { ...piece.width, cm: piece.width.cm + edgingCm }
   const height = times(piece.height, sideways ? 1 : 0.5)
-  const width = times(across, sideways ? 0.5 : 1)
+  const bare = times(piece.width, sideways ? 0.5 : 1)
+  const width = { ...bare, cm: bare.cm + edgingCm(spec, gauge) }
   const size = { height, circumference: times(width, 2), floor: noFloor(width) }
   const stop = piece.findings.find(({ weight }) => weight === 'stop')
   if (stop || rows.length === 0) return { ...stopped(chain, size, ...piece.findings), rounds: rows }
@@ -259,17 +264,34 @@ export const folded = form({
     return { size: { want: { widthCm: longerCm, heightCm: Math.max(5, tenths(like.heightCm, DIAMETER_CM)) } } }
   },
   work: workFolded, measures: 'length',
-  evidence: (spec, { repeats }, { lengthCm }) => ({
-    kind: spec.stitch, width: perStitch(lengthCm, wideOf(spec, repeats)),
-  }),
+  evidence: (spec, { repeats }, { lengthCm }, { gauge }) => {
+    // Bands may be of other stitches than the piece's own.
+    if (spec.pattern === 'bands') return undefined
+    return { kind: spec.stitch, width: perStitch(Math.max(0.1, lengthCm - edgingCm(spec, gauge)), wideOf(spec, repeats)) }
+  },
   choices: (spec, setting, toleranceCm) => {
     const stitchCm = setting.gauge[spec.stitch].width.cm
     const wide = (repeats: number) => wideOf(spec, repeats)
-    const askedCm = 'want' in spec.size ? spec.size.want.widthCm : wide(spec.size.pin.repeats) * stitchCm
+    const askedCm = 'want' in spec.size ? spec.size.want.widthCm - edgingCm(spec, setting.gauge) : wide(spec.size.pin.repeats) * stitchCm
     const rows = 'pin' in spec.size ? spec.size.pin.rows : Math.max(1, workFolded(spec, setting).rounds.length)
-    return flatChoices(askedCm, toleranceCm, stitchCm, 1, repeats => ({ ...spec, size: { pin: { repeats, rows } } }), wide)
+    const found = flatChoices(askedCm, toleranceCm, stitchCm, 1, repeats => ({ ...spec, size: { pin: { repeats, rows } } }), wide)
+    return found.flatMap((choice): BaseChoice[] => edgeOfChoice(choice, spec, setting))
   },
 })
+
+/** A choice with the stitches that its mouth comes to, an edging's ends among them; none if its bands do not come out on it. */
+function edgeOfChoice(choice: BaseChoice, spec: FoldedSpec, setting: Setting): BaseChoice[] {
+  if (spec.pattern !== 'bands') return [{ ...choice, stitches: choice.stitches + (spec.fold === 'side' ? 2 : 4) * (spec.edged ?? 0) }]
+  const base = choice.base as FoldedSpec
+  const { rounds, edge, findings } = workFolded(base, setting)
+  const asked = 'pin' in base.size ? base.size.pin.repeats : 0
+  return rounds[0]?.on.count === asked && !findings.some(({ weight }) => weight === 'stop') ? [{ ...choice, stitches: edge.count }] : []
+}
+
+/** How much wider an edging along its sides makes a folded bag. */
+function edgingCm({ edged = 0, fold }: FoldedSpec, gauge: Gauge): number {
+  return (fold === 'side' ? 1 : 2) * edged * gauge.sc.height.cm
+}
 
 /** Stitches that a bag of so many repeats lies wide. */
 function wideOf(spec: FoldedSpec, repeats: number): number {

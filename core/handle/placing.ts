@@ -68,6 +68,16 @@ export function placed(edge: Edge, places: number, centred: Centred, nudge = 0):
   }
 }
 
+/**
+ * Two spans opposite each other across the mouth, a share of the way along the front from side to side: one on the front, and its mirror
+ * image on the back.
+ */
+export function acrossAt(edge: Edge, places: number, share: number, nudge = 0): readonly [number, number] {
+  const { count, sides: [side] } = edge
+  const first = Math.round(side + (count / 2) * share - places / 2) + nudge
+  return [within(first, count), within(Math.round(foldAxis(edge)) - first - places, count)]
+}
+
 /** The most that a placing can be nudged either way before its spans meet: half the lesser gap. */
 export function nudgeRoom(edge: Edge, places: number): number {
   return Math.floor((edge.count - 2 * places) / 4)

@@ -84,7 +84,8 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
   }
   const placing = placed(edge, places, 'faces', spec.nudge)
   const gap = places - 2 * foot
-  const { strip: made, freeCm } = strapFor(spec, wide, gap * stitchCm, [spec.overlapCm, spec.overlapCm], setting)
+  const { strip: made, freeCm, stop } = strapFor(spec, wide, gap * stitchCm, [spec.overlapCm, spec.overlapCm], setting)
+  if (stop) return nothingWorked(edge, setting, [stop])
   const on = used(edge, setting, placing, spec)
   const at = on.map(({ first }) => [sts(first, foot, edge.count), sts(first + places - foot, foot, edge.count)])
   const inStitches = Math.floor(placing.gaps[1] / 2)

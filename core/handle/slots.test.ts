@@ -87,8 +87,8 @@ describe('a chain over a slot', () => {
     expect(codes(on(64, { chains: { pin: { chains: 12 } } }))).toEqual(['slot-chain-short'])
     const small = on(30)
     expect(small.findings[0]).toMatchObject({ code: 'slots-too-wide', weight: 'stop' })
-    expect(small.findings[0]!.what).toContain('at most 12 leave 3 between')
-    expect(on(30, { width: { pin: { stitches: 12 } } }).rounds).toHaveLength(4)
+    expect(small.findings[0]!.what).toContain('at most 13 leave 2 between')
+    expect(on(30, { width: { pin: { stitches: 13 } } }).rounds).toHaveLength(4)
   })
 
   it('without corners drawn together is told to flop, with what mends it', () => {
@@ -158,7 +158,8 @@ describe('slots of any kind', () => {
           } = slotsOn(any, edge, at, turn)
           expect(gaps[0] + gaps[1] + 2 * places).toBe(count)
           expect(result.rounds[0]!.edge.count).toBe(count - any.number * (places - 1))
-          expect(result.rounds[1]!.edge.count).toBe(count + any.number * (chains - places))
+          const drawn = any.cornersFrom === 'chains' && any.into !== 'over' && any.corners > 0 && chains >= 4 ? 2 * any.number : 0
+          expect(result.rounds[1]!.edge.count).toBe(count + any.number * (chains - places) - drawn)
           result.rounds.slice(2).forEach(({ edge: above, on: below }) => expect([0, 2 * any.number]).toContain(below.count - above.count))
           // The handles lie where they should in every round: alike, and never more than what was chained.
           for (const { edge: above } of result.rounds.slice(1)) {
@@ -211,5 +212,50 @@ describe('slots of any kind', () => {
     expect(freeOf(above.edge)).toEqual(freeOf(below.edge))
     expect(Array.from(runAt(above.edge)).join('')).toBe(Array.from(runAt(below.edge)).join(''))
     expect(above.rounds[0]!.round.steps).toEqual([each('slst', 92)])
+  })
+})
+
+describe('corners drawn in the very round that works the chains (craft 10; common practice, no source)', () => {
+  const result = on(64, { cornersFrom: 'chains', corners: 2 })
+
+  it('take one of each chain and one of the body at every corner: 96 less 4, then less 4 again', () => {
+    expect(result.rounds.map(({ edge }) => edge.count)).toEqual([34, 92, 88, 88])
+    expect(slotsGive({ ...handles, cornersFrom: 'chains', corners: 2 } as SlotsSpec, foundation('stitch', 64), gauge)).toBe(88)
+  })
+
+  it('are said with the chain they take', () => {
+    const { round, on: below } = result.rounds[1]!
+    const words = stepsWords(round.steps, { terms: 'us', on: below, start: { kind: 'ring', chains: 0 } })
+    expect(words).toBe(
+      'sc in next 7 sts, sc2tog over next st and first ch of the handle, sc in each of the 30 chs, sc2tog over last ch of the handle and '
+      + 'next st, sc in next 14 sts, sc2tog over next st and first ch of the handle, sc in each of the 30 chs, sc2tog over last ch of the '
+      + 'handle and next st, sc in next 7 sts',
+    )
+  })
+
+  it('leave what was drawn together to the body, and the handle two chains shorter', () => {
+    const { edge } = result.rounds[1]!
+    expect(edge.free!.map(run => lengthOf(run, edge.count))).toEqual([30, 30])
+    expect(liesOver(edge)).toBe(edge.count - 60 + 2 * 16)
+  })
+
+  it('let straps touch: on an even rim two stitches lie between at each side, on an odd one two and three', () => {
+    const even = on(64, { width: { pin: { stitches: 30 } }, cornersFrom: 'chains' })
+    expect(codes(even)).not.toContain('slots-too-wide')
+    expect(runs(even)).toBe('1, ch 32, skip 30, 2, ch 32, skip 30, 1')
+    expect(even.rounds[1]!.round.steps.map(step => step.do)).toEqual(
+      ['together', 'stitch', 'together', 'together', 'stitch', 'together'],
+    )
+    const odd = on(65, { width: { pin: { stitches: 30 } }, cornersFrom: 'chains' })
+    expect(odd.findings.filter(({ weight }) => weight === 'stop')).toEqual([])
+    const between = odd.rounds[0]!.round.steps.flatMap(step => step.do === 'stitch' ? step.times : [])
+    expect(between.reduce((sum, times) => sum + times, 0)).toBe(5)
+    expect(codes(on(64, { width: { pin: { stitches: 31 } } }))).toContain('slots-too-wide')
+  })
+
+  it('are on the face that the maker picks', () => {
+    const [front, back] = (['front', 'back'] as const).map(face => on(64, { number: 1, face }).handles!)
+    expect([front!.map(({ name }) => name), back!.length]).toEqual([['Handle'], 1])
+    expect(Math.abs(front![0]!.feet[0] - back![0]!.feet[0])).toBeCloseTo(0.5, 9)
   })
 })

@@ -11,7 +11,7 @@ import { inStyle } from '../round/style'
 import type { Worked } from '../round/worked'
 import { asMarked, gripOf, offPlace, used } from './rim'
 import { cornerRound, cornersOverChains, hasCorners, met, overChains, slotSteps, withFree } from './slotRounds'
-import { cornerRounds, SLOT_CM, slotFields, type Slots, slotsDemand, slotsOn, type SlotsSpec, tooWide } from './slotSpec'
+import { CORNER_RUN, cornerRounds, SLOT_CM, slotFields, type Slots, slotsDemand, slotsOn, type SlotsSpec, tooWide } from './slotSpec'
 import { underInstead, widened } from './strapLength'
 import { tenths } from '../field/now'
 
@@ -136,7 +136,11 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
   const above = workUp(open, spec.rounds, { ...setting, index: setting.index + 1 }, (i, on) => {
     const { turn } = round(i + 1, [each(spec.stitch, 1)]).begin
     const drawing = i >= firstCorner && i <= lastCorner
-    if (i === 0) return round(1, drawing ? cornersOverChains(on, turn, spec) : overChains(on, turn, spec))
+    if (i === 0) {
+      const draws = drawing && found.chains >= CORNER_RUN
+      if (drawing && !draws) short = true
+      return round(1, draws ? cornersOverChains(on, turn, spec) : overChains(on, turn, spec))
+    }
     if (drawing && !hasCorners(on)) short = true
     return round(i + 1, drawing && hasCorners(on) ? cornerRound(on, turn, spec) : [each(spec.stitch, on.count)])
   })

@@ -1,6 +1,7 @@
 import { asksOfBands, countNear, workFlat } from '../flat/flat'
 import { type Edging, edgingAddsCm, edgingOf } from '../flat/edging'
 import { type FlatBand, stackedOr } from '../flat/kinds'
+import type { Finding } from '../part/finding'
 import type { Setting } from '../part/part'
 import type { Piece } from '../part/piece'
 import { foundation } from '../round/edge'
@@ -27,6 +28,8 @@ export interface OwnStrap {
 export interface MadeStrap {
   readonly strip: Strip
   readonly freeCm: number
+  /** Why its bands do not come out, if they do not. */
+  readonly stop?: Finding
 }
 
 function bandsOf({ bands, stitch, colour }: OwnStrap): readonly FlatBand[] {
@@ -70,9 +73,10 @@ export function strapFor(spec: OwnStrap, wide: number, gapCm: number, onBagCm: r
     : { heightCm: Math.max(rowCm, freeCm(spec.length.want, gapCm, lies) + lies - edgingCm) }
   const made = workFlat(bandsOf(spec), foundation('chain', wide, false), setting, { below: 0 }, until)
   const lengthCm = made.height.cm
+  const stop = made.findings.find(({ weight }) => weight === 'stop')
   const turning = made.rows[0]?.round.begin.chains ?? startingChains(spec.stitch, false)
   return {
-    freeCm: Math.max(rowCm, lengthCm + edgingCm - lies),
+    ...(stop ? { stop } : {}), freeCm: Math.max(rowCm, lengthCm + edgingCm - lies),
     strip: {
       start: { kind: 'foundation-chain', chains: wide + turning, firstInto: turning + 1 }, rows: made.rows, lengthCm,
       widthCm: made.width.cm,

@@ -190,7 +190,8 @@ describe('what is placed on the rim', () => {
           for (const value of [...feet, lengthCm, gapCm, widthCm]) expect(Number.isFinite(value)).toBe(true)
           expect(strands).toBeGreaterThan(0)
         }
-        for (const piece of result.pieces ?? []) expect(piece.lengthCm > 0 && piece.widthCm > 0 && piece.finish.length > 0).toBe(true)
+        for (const { lengthCm, widthCm } of result.pieces ?? []) expect(lengthCm > 0 && widthCm > 0).toBe(true)
+        if (result.pieces?.length) expect(result.pieces.some(({ finish }) => finish.length > 0)).toBe(true)
       }),
       { ...SEED, numRuns: 300 },
     )
@@ -260,5 +261,91 @@ describe('bought handles', () => {
     expect(
       told({ band: 'bought-handles', number: 2, holds: 'rings', lengthCm: 40, apartCm: 12, foot: 3, nudge: 0, colour: 'main' }),
     ).toContain('sts 16–18 and sts 43–45 on the front')
+  })
+})
+
+describe('straps of every sort (craft 10)', () => {
+  const ribbed = { band: 'rib', stitch: 'hdc', front: 1, back: 1, size: { pin: { rounds: 4 } }, colour: 'main' } as const
+  const boxes = { band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' } as const
+  const edged = { along: 'all', rounds: 1, corner: 2 } as const
+
+  it('in a texture are as wide as its rows take, and its last band goes on until they are long enough', () => {
+    // Ribs over two and boxes over two and one more go together on no count.
+    expect(codes({ ...sewn, worked: 'bands', wide: 6, bands: [ribbed, boxes] } as WallSpec)).toEqual(['bands-disagree'])
+    const [alone] = fitted({ ...sewn, worked: 'bands', wide: 7, bands: [boxes], length: { want: { totalCm: 40 } } } as WallSpec).pieces!
+    expect(alone!.rows[0]!.edge.count).toBe(7)
+    expect(alone!.lengthCm).toBeCloseTo(40, 0)
+    expect(alone!.along).toBe(false)
+  })
+
+  it('edged all round are wider and longer by a round at either side, and the edging is a piece of its own', () => {
+    const spec = { ...sewn, worked: 'across', edged, length: { want: { totalCm: 60 } } } as WallSpec
+    const [strap, edging] = fitted(spec).pieces!
+    // 59 cm of rows and a round of half a centimetre at either end; six across and 118 rows: 2 · (6 + 118) and a stitch more a corner.
+    expect(strap!.rows).toHaveLength(118)
+    expect(edging!.rows[0]!.edge.count).toBe(2 * (6 + 118) + 4)
+    expect(edging!.times).toBe(2)
+    expect(fitted(spec).handles![0]!.widthCm).toBeCloseTo(4, 9)
+    expect(fitted(spec).handles![0]!.lengthCm).toBeCloseTo(52, 9)
+  })
+
+  it('are sewn on as the maker likes', () => {
+    const seams = (['back', 'whip', 'slip'] as const).map(sewnOn => fitted({ ...sewn, sewn: sewnOn } as WallSpec).pieces![0]!.seam)
+    expect(seams).toEqual(['backStitch', 'whipSeam', 'slipSeam'])
+  })
+
+  it('touch where they are sewn in from no side at all: on 120 no stitch lies between them, on 121 one', () => {
+    const between = (count: number) => {
+      const [front, back] = fitted({ ...sewn, inCm: 0 }, count).handles!
+      const [a, b] = [front!, back!].map(({ feet }) => feet)
+      const inner = 6 / count
+      return Math.round(((b![0] - inner - (a![1] + inner) + 2) % 1) * count)
+    }
+    expect(between(120)).toBe(0)
+    expect(between(121)).toBeLessThanOrEqual(1)
+  })
+
+  it('grow three side by side from front to back, each opposite its own foot', () => {
+    const three = fitted({ ...grown, over: 'faces', number: 3 } as WallSpec)
+    expect(three.pieces!.map(({ id }) => id)).toEqual(['strap-1', 'strap-2', 'strap-3'])
+    // On 120 a third of a face is 20 stitches: middles at 10, 30 and 50 of the front, at 110, 90 and 70 of the round.
+    const middles = three.handles!.map(({ feet }) => feet.map(way => Math.round(way * 120)))
+    for (const [i, [front, back]] of middles.entries()) {
+      expect(Math.abs(front! - [10, 30, 50][i]!)).toBeLessThanOrEqual(1)
+      expect(Math.abs(back! - [110, 90, 70][i]!)).toBeLessThanOrEqual(1)
+    }
+    expect(fitted({ ...grown, over: 'faces', number: 8, foot: 9 } as WallSpec, 120).findings[0]!.code).toBe('straps-too-wide')
+  })
+
+  it('go on from the rim without cutting, or grow from the other side', () => {
+    const [on] = fitted({ ...grown, goesOn: true } as WallSpec).pieces!
+    expect(on!.lead).toContain('Do not cut the yarn')
+    expect(on!.goesOn).toBe(true)
+    const leads = (['near', 'far'] as const).map(from => fitted({ ...grown, from } as WallSpec).pieces![0]!.lead)
+    expect(leads[0]).not.toBe(leads[1])
+  })
+})
+
+describe('a tab (craft 10; common practice, no source)', () => {
+  const tab = { band: 'tab', buttonCm: 2, lengthCm: 8, wide: 9, stitch: 'sc', colour: 'main' } as const
+
+  it('has its buttonhole in any row, the last one too', () => {
+    const rows = (holeRow: number) => fitted({ ...tab, holeRow } as WallSpec).pieces![0]!.rows
+    const holed = (holeRow: number) => rows(holeRow).findIndex(({ edge }) => [...edge.chains].some(chains => chains > 0)) + 1
+    expect([3, 9, 16].map(holed)).toEqual([3, 9, 16])
+    expect(rows(16).at(-1)!.edge.count).toBe(6)
+  })
+
+  it('may chain more than it skips, and stays as wide', () => {
+    const { rows } = fitted({ ...tab, holeMore: 2 } as WallSpec).pieces![0]!
+    expect(Math.max(...rows.flatMap(({ edge }) => [...edge.chains]))).toBe(6)
+    expect(rows.at(-1)!.edge.count).toBe(9)
+  })
+
+  it('worked on its own begins with a chain, is longer by what lies on the bag, and is sewn on', () => {
+    const [own] = fitted({ ...tab, made: 'separate', onBagCm: 2 } as WallSpec).pieces!
+    expect(own!.start).toMatchObject({ kind: 'foundation-chain', chains: 10 })
+    expect(own!.rows).toHaveLength(20)
+    expect(own!.finish[0]).toContain('inside the back')
   })
 })

@@ -35,7 +35,8 @@ function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): Par
   const placing = placed(edge, foot, 'sides', spec.nudge)
   const gapCm = Math.min(...placing.gaps) * stitchCm
   const below = 2 * (setting.tallCm ?? 0) + Math.max(setting.floor?.length.cm ?? 0, setting.floor?.width.cm ?? 0)
-  const { strip: made, freeCm } = strapFor(spec, wide, gapCm, [below + SEAM_CM], setting)
+  const { strip: made, freeCm, stop } = strapFor(spec, wide, gapCm, [below + SEAM_CM], setting)
+  if (stop) return nothingWorked(edge, setting, [stop])
   const [one, other] = placing.firsts.map(first => sts(first, foot, edge.count)) as [string, string]
   const piece: Piece = {
     id: 'strap', name: 'Strap', times: 1, ...made, along: !runsAcross(spec), colour: spec.colour, seam: 'backStitch', advice: [],

@@ -20,6 +20,8 @@ export interface Piece {
   readonly along: boolean
   /** Made before the rounds of its part, which are worked on it. */
   readonly before?: true
+  /** Begun with the yarn of the bag's last round, which is not cut. */
+  readonly goesOn?: true
   /** Its last row is left free: nothing is sewn there. */
   readonly free?: true
   /** How it is sewn on; whip stitch if left out. */

@@ -11,7 +11,7 @@ const SEAM_LENGTHS = 3
 /** The ends of yarn there are to weave in: two for every yarn joined, in rounds and in pieces. */
 function endsToWeave(draft: Draft): number {
   const rounds = Object.values(draftYarnChanges(draft.parts).ends).reduce((sum, ends) => sum + ends, 0)
-  const pieces = draft.parts.flatMap(part => part.pieces).reduce((sum, { times }) => sum + 2 * times, 0)
+  const pieces = draft.parts.flatMap(part => part.pieces).reduce((sum, { times, goesOn }) => sum + (goesOn ? 0 : 2 * times), 0)
   return rounds + pieces
 }
 
