@@ -6,8 +6,8 @@ import { dirname, join, relative, sep } from 'node:path'
  */
 
 export const CORE = [
-  'measure', 'stitch', 'entry', 'gauge', 'round', 'repeat', 'part', 'field', 'texture', 'kind', 'mesh', 'band', 'flat', 'base', 'contents',
-  'mouth', 'handle', 'wall', 'design', 'draft', 'fit', 'yarn', 'words', 'chart', 'beats', 'make', 'log', 'export',
+  'measure', 'stitch', 'entry', 'gauge', 'round', 'repeat', 'part', 'field', 'texture', 'kind', 'mesh', 'band', 'flat', 'motif', 'base',
+  'contents', 'mouth', 'handle', 'wall', 'design', 'draft', 'fit', 'yarn', 'words', 'chart', 'beats', 'make', 'log', 'export',
 ]
 export const APP = ['looks', 'reading', 'keeping', 'workers', 'stores', 'composables', 'components', 'pages']
 

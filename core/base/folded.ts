@@ -229,7 +229,7 @@ function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
   const width = { ...bare, cm: bare.cm + edgingCm(spec, gauge) }
   const size = { height, circumference: times(width, 2), floor: noFloor(width) }
   const stop = piece.findings.find(({ weight }) => weight === 'stop')
-  if (stop || rows.length === 0) return { ...stopped(chain, size, ...piece.findings), rounds: rows }
+  if (stop || rows.length === 0) return stopped(chain, size, ...piece.findings)
   const { begin } = rows[0]!.round
   const w = stitch.width.cm
   const rowCm = piece.height.cm / rows.length

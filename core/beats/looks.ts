@@ -54,7 +54,8 @@ function wallLooks({ draft }: Road, part: DraftPart, inPart: number): string[] {
 /** What lies in the hand when a leg is in work, and that it is meant to look so; in the house's words before vocabulary (tell.ts). */
 export function looksAt(road: Road, leg: Leg): string[] {
   const part = road.draft.parts.find(({ id }) => id === leg.part)
-  if (leg.sort === 'row') return ['A strip of its own, longer than it is wide: it curls until it is sewn on.']
+  if (leg.sort === 'row' && leg.worked?.round.join === 'open')
+    return ['A strip of its own, longer than it is wide: it curls until it is sewn on.']
   if (!part || leg.sort !== 'round') return []
   const inPart = leg.number - part.firstRound + 1
   const own = part.looks && inPart > part.rounds.length / 2 ? [part.looks] : []

@@ -4,7 +4,7 @@ import { leanOf } from '../round/style'
 import { runAt } from '../round/freeRuns'
 import type { Draft } from '../draft/draft'
 import { aroundOf, type DraftPart, riseOf } from '../draft/part'
-import { type FloorShape, type Footprint, standing } from '../part/floor'
+import { type Floor, type FloorShape, type Footprint, standing } from '../part/floor'
 import type { Worked } from '../round/worked'
 import { type Ways, waysOf } from './ways'
 
@@ -66,10 +66,12 @@ function turnedBy(ways: Float32Array, by: number): Float32Array {
 }
 
 /** The rows of a part in flat pieces as its front shows them, from so far up; the sides of the bag are bare fabric. */
-function faceCourses(part: DraftPart, shape: FloorShape, outline: Footprint, bottomCm: number): Course[] {
+function faceCourses(part: DraftPart, floor: Floor, bottomCm: number): Course[] {
   if (!part.faces) return []
-  const { rows, rises, share } = part.faces
-  const { lengthCm, widthCm } = outline
+  const { rows, rises, share, arounds } = part.faces
+  const { shape } = floor
+  const outlineAt = (i: number) => standing(floor, arounds?.[i] ?? part.size.circumference.cm)
+  const { lengthCm, widthCm } = outlineAt(0)
   const middle = shape === 'rectangle' ? lengthCm / (lengthCm + widthCm) / 4 : 0.25
   let at = bottomCm
   let below: Course | undefined
@@ -78,7 +80,8 @@ function faceCourses(part: DraftPart, shape: FloorShape, outline: Footprint, bot
     const way = waysOf([worked])[0]!.way.map(within => middle + (within - 0.5) * share)
     below = {
       number: part.firstRound, part: part.id, colour: worked.round.colour, bottomCm: at, heightCm: rises[i]!, worked, way, turn: 0, shape,
-      outline, under: outline, belowCm: below?.heightCm ?? 0, shares: new Float32Array(count).fill(share / count),
+      outline: outlineAt(i), under: outlineAt(Math.max(0, i - 1)), belowCm: below?.heightCm ?? 0,
+      shares: new Float32Array(count).fill(share / count),
       ...(below && below.worked.edge.count === worked.on.count ? { below: below.way } : {}),
     }
     at += rises[i]!
@@ -101,12 +104,12 @@ export function elevation(draft: Draft): Course[] {
     moved += part.sidesMoved
     const lean = part === draft.parts[0] ? 0 : leanOf(roundsOfPart(part.from, draft.design)) / 10
     const leaned = (i: number) => leanedBelow + lean * i
-    const faces = faceCourses(part, floor.shape, standing(floor, part.size.circumference.cm), bottomCm)
+    const faces = faceCourses(part, floor, bottomCm)
     const facedCm = faces.reduce((sum, { heightCm }) => sum + heightCm, 0)
     courses.push(...faces)
     bottomCm += facedCm
     part.rounds.forEach((worked, i) => {
-      const heightCm = riseOf(part, i) - (i === 0 ? facedCm : 0)
+      const heightCm = Math.max(0, riseOf(part, i) - (i === 0 ? facedCm : 0))
       const turned = frontWay(draft) + moved + leaned(i) / Math.max(1, worked.edge.count)
       const way = turnedBy(ways[i]!.way, turned)
       if (heightCm > 0) {

@@ -1,15 +1,26 @@
+import type { LayOut } from '../part/layOut'
 import type { Piece } from '../part/piece'
 import { blank, type Chart, type ChartRound, footing, isAlongChain, markOf, shapes } from './chart'
+import { planOfRounds } from './plan'
 import { waysOf } from './ways'
 
 /** The shares of a row's height that stitches leave free above and below. */
 const FREE = 0.06
+
+/** A piece in rounds, from above. */
+function roundChart({ id, rows, lengthCm, widthCm }: Piece, layOut: LayOut, leftHanded: boolean): Chart {
+  const exactly = (cm: number) => ({ cm, plusMinusCm: 0 })
+  const floor = { shape: 'disc', length: exactly(lengthCm), width: exactly(widthCm) } as const
+  const size = { height: exactly(0), circumference: exactly(Math.PI * lengthCm), floor }
+  return planOfRounds({ id, rounds: rows, firstRound: 1, size, layOut }, leftHanded)
+}
 
 /**
  * A piece worked on its own, to scale, its first row at y = 0 and the others above it, each about x = 0; rows run from right to
  * left for right hands, turned ones back.
  */
 export function pieceChart(piece: Piece, leftHanded: boolean): Chart {
+  if (piece.layOut) return roundChart(piece, piece.layOut, leftHanded)
   const { rows, lengthCm, widthCm, along } = piece
   const chart = blank(rows.reduce((sum, { edge }) => sum + edge.count, 0))
   const most = Math.max(1, ...rows.map(({ edge }) => edge.count))

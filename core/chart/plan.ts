@@ -7,7 +7,7 @@ import { blank, type Chart, type ChartRound, markOf, shapes, stationOf } from '.
 const HEAD = 0.08
 
 /** What a stitch of a floor's round stands on: a spot on the round below, or of what the round is worked into. */
-function footOf(base: DraftPart, round: number, worked: Worked, made: number, head: Spot): Spot {
+function footOf(base: LaidOut, round: number, worked: Worked, made: number, head: Spot): Spot {
   const below = base.rounds[round - 1]
   const { from, to } = worked.edge
   if (below && worked.on.count === below.edge.count && worked.on.from[0] !== -1) {
@@ -20,14 +20,14 @@ function footOf(base: DraftPart, round: number, worked: Worked, made: number, he
 }
 
 /** The nearest spot on the worked rows, for a round that goes about them. */
-function towardsMiddle(base: DraftPart, head: Spot): Spot {
+function towardsMiddle(base: LaidOut, head: Spot): Spot {
   const floor = base.size.floor!
   const within = (value: number, half: number) => Math.max(-half, Math.min(half, value))
   return { x: within(head.x, floor.length.cm / 2), y: within(head.y, floor.width.cm / 2) }
 }
 
 /** The smallest box about every head, at least as large as the floor. */
-function boxOf(chart: Omit<Chart, 'rounds' | 'box'>, base: DraftPart): Chart['box'] {
+function boxOf(chart: Omit<Chart, 'rounds' | 'box'>, base: LaidOut): Chart['box'] {
   const floor = base.size.floor
   let x = (floor?.length.cm ?? 0) / 2
   let y = (floor?.width.cm ?? 0) / 2
@@ -43,10 +43,17 @@ function boxOf(chart: Omit<Chart, 'rounds' | 'box'>, base: DraftPart): Chart['bo
  * with it.
  */
 export function planOf(draft: Draft): Chart {
-  const base = draft.parts[0]!
+  return planOfRounds(draft.parts[0]!, draft.design.hands === 'left')
+}
+
+/** What can be seen from above: rounds, and where their stitches lie. */
+type LaidOut = Pick<DraftPart, 'id' | 'rounds' | 'firstRound' | 'size' | 'layOut'>
+
+/** Rounds seen from above. */
+export function planOfRounds(base: LaidOut, leftHanded: boolean): Chart {
   const chart = blank(base.rounds.reduce((sum, worked) => sum + worked.edge.count, 0))
   const rounds: ChartRound[] = []
-  const side = draft.design.hands === 'left' ? -1 : 1
+  const side = leftHanded ? -1 : 1
   let at = 0
   base.rounds.forEach((worked, r) => {
     const from = at

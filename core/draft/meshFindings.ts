@@ -3,7 +3,7 @@ import { tape } from '../stitch/tell'
 import type { Design } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
 import { hangLoaded } from '../mesh/hang'
-import { liningPieces, type Piece } from '../mesh/lining'
+import { liningPieces, type Piece, roundLining } from '../mesh/lining'
 import { SAFE_SHARE } from '../mesh/loops'
 import { netOpening } from '../mesh/openings'
 import type { Finding, Fix } from '../part/finding'
@@ -63,6 +63,8 @@ export function pieceWords({ what, cut, lengthCm, widthCm, times }: Piece): stri
 /** The lining's pieces, cut to the bag as it hangs empty: as wide as its widest part. */
 export function liningOf(design: Design, parts: readonly DraftPart[], sizes: BagSizes): Piece[] {
   if (!design.lining) return []
+  const laid = parts[0]?.laid
+  if (laid) return roundLining(laid.acrossCm, design.lining.seamCm)
   const around = Math.max(...parts.map(part => Math.max(part.size.circumference.cm, ...(part.arounds ?? []))))
   return liningPieces(sizes.floor, around, sizes.height.cm, design.lining.seamCm)
 }

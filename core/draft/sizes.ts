@@ -45,13 +45,20 @@ function wallCm3(part: DraftPart, floor: Floor): number {
   return part.rounds.reduce((sum, _, i) => sum + riseOf(part, i) * areaCm2(floor.shape, standing(floor, aroundOf(part, i))), 0)
 }
 
+/** How wide flat pieces laid together lie, as sure as they are. */
+function widest({ size: { floor } }: DraftPart, acrossCm: number): Length {
+  return floor?.length ?? { cm: acrossCm, plusMinusCm: 0 }
+}
+
 /** Adds up the parts, from the floor to the mouth. */
 export function sizesOf(parts: readonly DraftPart[], hangings: readonly Hanging[] = [], loadedHeightCm?: number): BagSizes {
   const worked = parts.filter(part => part.rounds.length > 0)
   // An edging stands on the rim: the bag is as wide, and holds as much, without it.
   const body = worked.filter(({ trims }) => !trims)
   const top = body.at(-1) ?? parts[0]!
-  const flatWidth = times(top.size.circumference, 0.5)
+  const laid = parts[0]?.laid
+  const mouthWide = times(top.size.circumference, 0.5)
+  const flatWidth = laid && laid.acrossCm > mouthWide.cm ? widest(parts[0]!, laid.acrossCm) : mouthWide
   const floor = parts[0]!.size.floor ?? noFloor(flatWidth)
   const height = worked.reduce((sum, part) => plus(sum, part.size.height), NOTHING)
   const handles = withHandles(hangings, height.cm, loadedHeightCm)

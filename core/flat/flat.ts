@@ -79,7 +79,7 @@ export function asksOfBands(
   bands: readonly FlatBand[],
   repeats: readonly Repeat[],
 ): { readonly asks: Asks } | { readonly trouble: string } {
-  let all: Asks = { multiple: 1, plus: 0 }
+  let all: Asks = { multiple: 1, plus: 0, least: 2 }
   for (const [i, band] of bands.entries()) {
     const asks = flatKindOf(band).asks(band, repeats)
     if (!asks) return { trouble: `Band ${i + 1} of the piece is in a repeat that cannot be worked to and fro as it is written.` }

@@ -8,39 +8,20 @@ import { ridges, solid } from '../band/solid'
 import { sprigs } from '../band/sprigs'
 import { vees } from '../band/vees'
 import { waves } from '../band/waves'
-import type { Fields } from '../field/field'
 import { oneOfKinds } from '../field/ask'
 import { beginnings } from '../kind/begin'
 import type { AnyKind, Keeps } from '../kind/kind'
-import type { Asks } from '../part/asks'
-import type { PartResult, Setting } from '../part/part'
 import type { Repeat } from '../repeat/repeat'
-import type { Edge } from '../round/edge'
-import type { Bandlike } from '../texture/bandlike'
 import { workTexture } from '../texture/workTexture'
 import { loopRows } from './loopRows'
+import type { FlatBand, FlatKind } from './flatKind'
 import { narrow } from './narrow'
+
+export type { FlatBand, FlatKind } from './flatKind'
 
 /*
  * What a flat piece can be stacked from: bands of the wall that can be worked to and fro too, and some that are of rows alone.
  */
-
-/** A band of rows, as a document holds it: what it is, how tall, in which yarn, and what its kind asks besides. */
-export interface FlatBand extends Bandlike {
-  readonly band: string
-}
-
-/** A kind of band worked to and fro. */
-export interface FlatKind {
-  readonly band: string
-  readonly name: string
-  readonly does: string
-  readonly fields: Fields
-  /** What it asks of the stitches of the row below; nothing of one that cannot be worked. */
-  readonly asks: (band: FlatBand, repeats: readonly Repeat[]) => Asks | undefined
-  readonly begins: (keeps: Keeps) => object
-  readonly work: (band: FlatBand, on: Edge, setting: Setting) => PartResult | undefined
-}
 
 /** What only parts of a wall say: a flat band goes as its piece does. */
 const OF_WALLS = ['goes', 'hook', 'swatch']

@@ -7,7 +7,7 @@ import { at, chain, each, inOne, skip, type StitchStep } from '../round/step'
 import { STRIPES } from '../texture/stripes'
 import type { Texture } from '../texture/texture'
 import { roundsForHeight, workTexture } from '../texture/workTexture'
-import type { FlatBand, FlatKind } from './kinds'
+import type { FlatBand, FlatKind } from './flatKind'
 
 const fields = {
   size: HEIGHT,

@@ -9,7 +9,7 @@ import { inRow } from '../round/style'
 import type { FabricKind } from '../stitch/dictionary'
 import { STRIPES } from '../texture/stripes'
 import { colourAt, roundsForHeight } from '../texture/workTexture'
-import type { FlatBand, FlatKind } from './kinds'
+import type { FlatBand, FlatKind } from './flatKind'
 
 const fields = {
   size: HEIGHT, stitch: stitch(SOLID_STITCHES),

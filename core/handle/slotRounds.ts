@@ -2,7 +2,7 @@ import type { Edge } from '../round/edge'
 import { runAt } from '../round/freeRuns'
 import { at, chain, each, inOne, skip, type Step, together, togetherWithChain } from '../round/step'
 import { type Placing, stitchesBefore } from './placing'
-import { CORNER_BODY, CORNER_RUN, type Slots, type SlotsSpec } from './slotSpec'
+import { CORNER_BODY, CORNER_RUN, LEAST_BETWEEN, type Slots, type SlotsSpec } from './slotSpec'
 
 /*
  * The steps of slots' rounds: the one that leaves them, the one that works their chains, and those that draw their corners together.
@@ -17,7 +17,7 @@ export function met(
 ): { readonly along: number, readonly before: number[] } {
   const before = firsts.map(first => stitchesBefore(edge, turn, first, places))
   // A round cannot start within a slot, nor at its very foot, where corners are drawn together: the start moves on to the side.
-  const least = Math.min(...gaps) < 4 ? 1 : 2
+  const least = Math.min(...gaps) > LEAST_BETWEEN ? 2 : 1
   const over = before.find(one => one < least || one + places >= edge.count)
   const along = over === undefined ? 0 : (over + places + Math.max(1, Math.floor(Math.min(...gaps) / 2))) % edge.count
   return { along, before: before.map(one => (one - along + edge.count) % edge.count).sort((a, b) => a - b) }

@@ -189,14 +189,21 @@ export function cornerRounds({ corners, cornersFrom, into }: SlotsSpec): readonl
 const ROOMLESS = 'Ask for narrower slots, or widen the rim below.'
 
 /** Why slots do not fit on so many stitches; nothing if they do. */
-export function tooWide({ number }: SlotsSpec, { skipped: places, chains }: Slots, count: number): Finding | undefined {
-  const most = Math.floor((count - 2 * LEAST_BETWEEN) / 2)
+export function tooWide(
+  { number }: SlotsSpec,
+  { skipped: places, chains }: Slots,
+  count: number,
+  turnsBack = false,
+): Finding | undefined {
+  // What turns back begins and ends between the slots, and needs a stitch more there.
+  const between = LEAST_BETWEEN + (turnsBack ? 1 : 0)
+  const most = Math.floor((count - 2 * between) / 2)
   if (places > most)
     return {
       code: 'slots-too-wide', weight: 'stop',
       what:
         `${number === 2 ? 'Two slots' : 'A slot'} of ${places} stitches ${number === 2 ? 'do' : 'does'} not fit on ${count}: at `
-        + `most ${Math.max(0, most)} leave ${LEAST_BETWEEN} between. ${ROOMLESS}`,
+        + `most ${Math.max(0, most)} leave ${between} between. ${ROOMLESS}`,
       ...(most > 0
         ? { fix: { label: `Slots of ${most} stitches`, changes: [{ path: ['width'], value: { pin: { stitches: most } } }] } }
         : {}),

@@ -117,7 +117,8 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
   const round = (i: number, steps: readonly Step[]): Round => inStyle(setting, i, spec.stitch, spec.colour, steps)
   const turnFirst = round(0, [each(spec.stitch, 1)]).begin.turn
   const found = slotsOn(spec, edge, setting, turnFirst)
-  const wide = tooWide(spec, found, edge.count)
+  const turnsBack = round(1, [each(spec.stitch, 1)]).begin.turn
+  const wide = tooWide(spec, found, edge.count, turnsBack)
   if (wide) return stopped(below, nothing, wide)
   const { along, before } = met(
     found.placing,

@@ -12,6 +12,12 @@ export interface Piece {
 /** What the upper edge of a lining is turned in by, on top of its seam (from memory). */
 const HEM_CM = 2
 
+/** The pieces of a lining for two flat round motifs so far across: as round as they are, with seams. */
+export function roundLining(acrossCm: number, seamCm: number): Piece[] {
+  const cm = acrossCm + 2 * seamCm
+  return [{ what: 'front and back, left open where the mouth is', cut: 'circle', lengthCm: cm, widthCm: cm, times: 2 }]
+}
+
 /**
  * The pieces of a lining for a bag of this floor, circumference and height, seam allowance all round and a hem at the top
  * included. It is cut to the bag as it hangs empty, so that the lining and not the mesh takes the strain.

@@ -14,7 +14,7 @@ import type { Floor } from './floor'
 import type { Grip, Handle } from './handle'
 import type { LayOut } from './layOut'
 import type { Piece } from './piece'
-import type { Closure, Eyelets, Faces, Net, Opening } from './roles'
+import type { Closure, Eyelets, Faces, Laid, Net, Opening } from './roles'
 import type { Start } from './start'
 
 /** A size that is either wanted in centimetres (the count is found) or pinned as a count (the size is told). */
@@ -96,6 +96,8 @@ export interface Roles {
   readonly opening?: Opening
   /** Of a part in flat pieces: what its front shows. */
   readonly faces?: Faces
+  /** Of flat round pieces laid together. */
+  readonly laid?: Laid
   /** It is an edging on the rim: the bag is as wide, and holds as much, without it. */
   readonly trims?: true
   /** What closes the mouth. */

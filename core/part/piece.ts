@@ -1,5 +1,6 @@
 import type { CardId } from '../entry/cards'
 import type { Worked } from '../round/worked'
+import type { LayOut } from './layOut'
 import type { Start } from './start'
 
 /** Something worked on its own, in rows, and joined to the bag: a strap, a tab, a facing, a loop of chain. */
@@ -16,6 +17,8 @@ export interface Piece {
   readonly rows: readonly Worked[]
   readonly lengthCm: number
   readonly widthCm: number
+  /** Of a piece in rounds: where its stitches lie. */
+  readonly layOut?: LayOut
   /** Its first row runs along its length, not across it. */
   readonly along: boolean
   /** Made before the rounds of its part, which are worked on it. */

@@ -12,11 +12,19 @@ export interface Net {
   readonly loopsCm: readonly number[]
 }
 
+/** Two flat round pieces laid together: how far across they are, and how far out each of their rounds lies. */
+export interface Laid {
+  readonly acrossCm: number
+  readonly ringsCm: readonly number[]
+}
+
 /** What a part in flat pieces shows in front: the rows of one, how much each rises, and how much of the way round they take. */
 export interface Faces {
   readonly rows: readonly Worked[]
   readonly rises: readonly number[]
   readonly share: number
+  /** How far round the bag goes at each row, where they differ. */
+  readonly arounds?: readonly number[]
 }
 
 /** The holes of a mesh: the largest ball that can be pushed through one, and the largest rod that falls through it untouched. */

@@ -15,7 +15,9 @@ const styles = fc.constantFrom<RoundStyle>('spiral', 'joined', 'turned')
 
 /** A count that a part can be worked on, near to one. */
 function near(spec: WallSpec, count: number): number | undefined {
-  const { asks } = demandOf(spec, seen)!
+  const demand = demandOf(spec, seen)
+  if (!demand) return undefined
+  const { asks } = demand
   for (let by = 0; by < 200; by++) if (count + by >= 3 && divides(count + by, asks)) return count + by
   return undefined
 }

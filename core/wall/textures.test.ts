@@ -37,7 +37,7 @@ type BandSpec = Exclude<Extract<WallSpec, Bandlike>, { readonly band: 'taper' | 
 const textureOf = (spec: BandSpec, repeats: typeof REPEATS): Texture | undefined => kindOf(spec).texture!(spec, repeats)
 
 const SPECS: BandSpec[] = [
-  ...(['solid', 'ridges'] as const).map(band => ({ band, stitch: 'hdc' as const, ...common })),
+  ...(['solid', 'ridges', 'hills'] as const).map(band => ({ band, stitch: 'hdc' as const, ...common })),
   ...(['pairs', 'groups', 'vees', 'waves', 'moss'] as const).map(band => ({ band, ...common })),
   { band: 'rib', stitch: 'dc', front: 1, back: 1, ...common }, { band: 'rib', stitch: 'hdc', front: 2, back: 3, ...common },
   ...[1, 2, 3].flatMap(chains => [true, false].map(finish => ({ band: 'boxes' as const, chains, finish, ...common }))),

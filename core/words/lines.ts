@@ -118,13 +118,14 @@ export function roundLines(draft: Draft, terms: Terms, repeats: RepeatStyle = 'b
   return saidLines(draft, { terms, repeats }).map(line => whole(line))
 }
 
-/** A row of a piece as a line, with its sentence. */
+/** A row of a piece, or a round of one that goes round, as a line, with its sentence. */
 export function saidRow({ rows, start }: Piece, i: number, manner: Manner): SaidLine {
   const before = rows[i - 1]
   const sentence = sentenceOf(rows[i]!, { start, ...(before ? { before } : {}) })
+  const across = rows[i]!.round.join === 'open'
   return {
-    sentence, from: i + 1, to: i + 1, label: `Row ${i + 1}`, words: capitalised(saySentence(sentence, { ...manner, start, across: true })),
-    ...countsOf(sentence), cards: cardsOf(sentence),
+    sentence, from: i + 1, to: i + 1, label: `${across ? 'Row' : 'Round'} ${i + 1}`,
+    words: capitalised(saySentence(sentence, { ...manner, start, across })), ...countsOf(sentence), cards: cardsOf(sentence),
   }
 }
 

@@ -139,6 +139,7 @@ function checkOf({ design: { units }, parts }: Draft, part: DraftPart): string |
   const flat = isBase(part) && floor !== undefined && floor.shape !== 'none'
   if (part.rounds.length === 0 || (!flat && part.size.height.cm < WORTH_MEASURING_CM)) return undefined
   if (flat) return `The floor should now measure ${floorWords(floor, units)}.`
+  if (part.laid) return `Each motif should now measure ${formatLength(floor!.length, units)} across.`
   const upTo = parts.slice(0, parts.indexOf(part) + 1)
   const height = upTo.reduce((sum, { size }) => ({ cm: sum.cm + size.height.cm, plusMinusCm: sum.plusMinusCm + size.height.plusMinusCm }), {
     cm: 0,

@@ -1,0 +1,24 @@
+import type { Fields } from '../field/field'
+import type { Keeps } from '../kind/kind'
+import type { Asks } from '../part/asks'
+import type { PartResult, Setting } from '../part/part'
+import type { Repeat } from '../repeat/repeat'
+import type { Edge } from '../round/edge'
+import type { Bandlike } from '../texture/bandlike'
+
+/** A band of rows, as a document holds it: what it is, how tall, in which yarn, and what its kind asks besides. */
+export interface FlatBand extends Bandlike {
+  readonly band: string
+}
+
+/** A kind of band worked to and fro. */
+export interface FlatKind {
+  readonly band: string
+  readonly name: string
+  readonly does: string
+  readonly fields: Fields
+  /** What it asks of the stitches of the row below; nothing of one that cannot be worked. */
+  readonly asks: (band: FlatBand, repeats: readonly Repeat[]) => Asks | undefined
+  readonly begins: (keeps: Keeps) => object
+  readonly work: (band: FlatBand, on: Edge, setting: Setting) => PartResult | undefined
+}
