@@ -116,9 +116,8 @@ function straightRows({ straight, stitch, colour }: MotifsSpec, { edge }: Motif,
 
 function joining(spec: MotifsSpec, { edge }: Motif, { places }: Mouth): string {
   return 'Lay the two motifs right sides together, the starts of their last rounds at one end of the mouth, and mark on each the '
-    + `${many(places, 'place')} that stay open. About all the rest, ${seamOf(spec.seam).by} one for one through both, `
-    + `${edge.count - places} in all,`
-    + ' and fasten both ends of the seam well: the mouth pulls at them. Turn it right side out. What comes next goes around the '
+    + `${many(places, 'place')} that stay open. About all the rest, ${seamOf(spec.seam).by} one for one, ${edge.count - places} in all, `
+    + 'and fasten both ends of the seam well: the mouth pulls at them. Turn it right side out. What comes next goes around the '
     + 'mouth: over what the one motif left open, then over what the other did.'
 }
 

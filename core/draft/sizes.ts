@@ -1,6 +1,7 @@
 import { type Length, plus, times } from '../measure/length'
 import { areaCm2, type Floor, noFloor, standing } from '../part/floor'
 import { type Hanging, withHandles, type WithHandles } from './handles'
+import type { Worked } from '../round/worked'
 import { aroundOf, type DraftPart, riseOf } from './part'
 
 /** What the bag measures, empty and unloaded. */
@@ -50,6 +51,12 @@ function widest({ size: { floor } }: DraftPart, acrossCm: number): Length {
   return floor?.length ?? { cm: acrossCm, plusMinusCm: 0 }
 }
 
+/** Stitches of a part's rounds; of one in flat pieces those of its pieces too, which are the bag's body. */
+function stitchesOf({ rounds, faces, pieces }: DraftPart): number {
+  const made = (worked: readonly Worked[]) => worked.reduce((sum, { edge }) => sum + edge.count, 0)
+  return made(rounds) + (faces ? pieces.reduce((sum, { rows, times: often }) => sum + often * made(rows), 0) : 0)
+}
+
 /** Adds up the parts, from the floor to the mouth. */
 export function sizesOf(parts: readonly DraftPart[], hangings: readonly Hanging[] = [], loadedHeightCm?: number): BagSizes {
   const worked = parts.filter(part => part.rounds.length > 0)
@@ -73,6 +80,6 @@ export function sizesOf(parts: readonly DraftPart[], hangings: readonly Hanging[
     litres: cm3 / 1000,
     ...(loadedHeightCm === undefined ? {} : { loadedHeightCm }), ...(handles ? { withHandles: handles } : {}),
     rounds: parts.reduce((sum, part) => sum + part.rounds.length, 0),
-    stitches: parts.reduce((sum, part) => sum + part.rounds.reduce((all, round) => all + round.edge.count, 0), 0),
+    stitches: parts.reduce((sum, part) => sum + stitchesOf(part), 0),
   }
 }

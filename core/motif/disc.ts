@@ -2,10 +2,11 @@ import { between, count, countOr, stitch, yarn } from '../field/ask'
 import type { StitchSize } from '../gauge/gauge'
 import { type Setting, workUp } from '../part/part'
 import type { Finding } from '../part/finding'
-import { type Edge, placesOf } from '../round/edge'
+import { type Edge, PLACE_CODE, placesOf } from '../round/edge'
 import { changeEvenly, mostChange } from '../round/changes'
-import { inOne, type Step } from '../round/step'
+import { each, inOne, skip, type Step } from '../round/step'
 import { inStyle } from '../round/style'
+import { inTurns } from '../round/turns'
 import type { MotifBand, MotifKind, Outward, Within } from './motifKind'
 
 const fields = {
@@ -46,6 +47,18 @@ function wantedOn(spec: Disc, edge: Edge, radiusCm: number, stitch: StitchSize):
   return Math.max(2, edge.count + Math.sign(change) * Math.min(Math.abs(change), most))
 }
 
+/** A stitch in every stitch, spaces passed. */
+function pastSpaces(spec: Disc, { kinds }: Edge): Step[] {
+  return inTurns(Array.from(kinds, kind => (kind === PLACE_CODE.space ? [skip(1)] : [each(spec.stitch, 1)])))
+}
+
+/** The steps of a round that is to come to so many stitches: all places worked and changed, or spaces passed where that comes nearer. */
+function stepsOn(spec: Disc, on: Edge, wanted: number, turn: number): Step[] {
+  const stitches = on.count - placesOf(on, 'space')
+  const nearer = spec.grows === 'by-gauge' && stitches < on.count && Math.abs(stitches - wanted) < Math.abs(on.count - wanted)
+  return nearer ? pastSpaces(spec, on) : changeEvenly(on.count, wanted - on.count, spec.stitch, { ahead: (0.5 + TURN_ON * turn) % 1 })
+}
+
 /** Beyond these a motif's edge is a ruffle, or draws it into a dish (craft 5; from memory). */
 const RUFFLE = 1.3
 const DISH = 0.85
@@ -72,7 +85,7 @@ export const disc: MotifKind = {
       const stitches = wantedOn(spec, on, radiusCm + (i + 1) * size.height.cm, size)
       const steps: Step[] = placesOf(on, 'ring') > 0
         ? [inOne(spec.stitch, stitches)]
-        : changeEvenly(on.count, stitches - on.count, spec.stitch, { ahead: (0.5 + TURN_ON * i) % 1 })
+        : stepsOn(spec, on, stitches, i)
       return inStyle({ turns: 0, rounds }, 0, spec.stitch, spec.colour, steps)
     })
     return {

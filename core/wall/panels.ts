@@ -210,7 +210,7 @@ function workPanels(spec: PanelsSpec, edge: Edge, setting: WallSetting): PartRes
 export const panels = kind({
   band: 'panels', group: 'Fabric', name: 'panels',
   does: 'Front, back and sides worked flat on the edge below, seamed, and joined by a round.',
-  fields, sample: { on: 'itself', spec: spec => ({ ...spec, bands: [plainBand('sc', 8)] }) },
+  fields, shapes: true, sample: { on: 'itself', spec: spec => ({ ...spec, bands: [plainBand('sc', 8)] }) },
   begins: ({ stitch, yarn, size }) => ({ bands: [{ band: 'solid', stitch, size, ...yarn } as FlatBand], colour: yarn.colour }),
   demand: demandOf, main: () => 'sc', work: workPanels,
 })

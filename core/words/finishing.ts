@@ -30,7 +30,8 @@ function sewing({ pieces }: DraftPart, draft: Draft): string[] {
 
 function fastenOff(draft: Draft): string[] {
   const last = draft.rounds.at(-1)?.worked.round
-  if (!last) return []
+  // A strap that goes on from the rim has the yarn already.
+  if (!last || draft.parts.some(({ pieces }) => pieces.some(({ goesOn }) => goesOn))) return []
   const tail = formatCm(END_CM, draft.design.units)
   const even
     = last.join === 'spiral' && !last.closing

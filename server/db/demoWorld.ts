@@ -10,6 +10,8 @@ import appleTidy from '../../demo/apple-tidy.json'
 import appleTote from '../../demo/apple-tote.json'
 import bulbSling from '../../demo/bulb-sling.json'
 import coneCotton from '../../demo/swatch-cone-cotton.json'
+import gooseberryNet from '../../demo/gooseberry-net.json'
+import graftingBag from '../../demo/grafting-bag.json'
 import harvestStripe from '../../demo/harvest-stripe.json'
 import loafBag from '../../demo/loaf-bag.json'
 import doubleStrand from '../../demo/swatch-double-strand.json'
@@ -39,9 +41,8 @@ function sound<D>(reading: Reading<D>): D {
 
 /** The bags and swatches of the demo world, the one to look at first last, since lists show the newest first. */
 export const DEMO_DESIGNS: readonly Design[] = [
-  pearBasket, lunchWrap, nuttingBasket, catalogueSatchel, rootSack, ciderStallBag, twineTub, appleTidy, bulbSling, loafBag, harvestStripe,
-  onionNet, appleTote,
-  seedHeadPouch,
+  graftingBag, gooseberryNet, pearBasket, lunchWrap, nuttingBasket, catalogueSatchel, rootSack, ciderStallBag, twineTub, appleTidy,
+  bulbSling, loafBag, harvestStripe, onionNet, appleTote, seedHeadPouch,
 ].map(document => sound(readDesign(document)))
 export const DEMO_SWATCHES: readonly SwatchDocument[] = [doubleStrand, coneCotton].map(document => sound(readSwatch(document)))
 

@@ -109,6 +109,10 @@ const bands = computed(() => {
   })
 })
 
+/** The rounds of flat motifs, as circles about their ring, which lies as high as they reach. */
+const rings = computed(() => props.draft.parts.flatMap(({ laid }) => laid?.ringsCm ?? []))
+const ringLine = computed(() => threadLine(colours.value[props.draft.design.base.colour] ?? '#cccccc'))
+
 /** The frame of the part in hand, whatever its yarns. */
 const frame = computed(() => {
   const own = courses.value.filter(({ part }) => part === props.selected)
@@ -196,6 +200,15 @@ const frame = computed(() => {
         class="away"
       />
     </g>
+    <circle
+      v-for="(reach, i) in rings"
+      :key="`ring-${i}`"
+      class="ring"
+      cx="0"
+      :cy="-rings.at(-1)!"
+      :r="reach"
+      :style="{ stroke: ringLine }"
+    />
     <g
       v-for="(cord, i) in cords"
       :key="`cord-${i}`"
@@ -252,6 +265,7 @@ const frame = computed(() => {
 <style scoped>
 .band { cursor: pointer; }
 .stitches { fill: none; stroke-width: 0.085; stroke-linejoin: round; }
+.ring { fill: none; stroke-width: 0.09; pointer-events: none; }
 .ridges { fill: none; stroke-width: 0.05; }
 .posts { fill: none; }
 .away { fill: var(--paper); stroke: var(--paper); stroke-width: 0.06; }
