@@ -9,6 +9,7 @@ import { noFloor } from '../part/floor'
 import type { LayOut } from '../part/layOut'
 import { type PartResult, type Setting, stopped } from '../part/part'
 import type { Piece } from '../part/piece'
+import type { Faces } from '../part/roles'
 import { type Edge, foundation, foundationOf, PLACE_KINDS, type Run, withSides } from '../round/edge'
 import { changeEvenly } from '../round/changes'
 import { each } from '../round/step'
@@ -122,12 +123,12 @@ function joining(spec: MotifsSpec, { edge }: Motif, { places }: Mouth): string {
 }
 
 /** The bag's outline as it lies: how far round each slice of it goes, from its bottom to its mouth. */
-function slices(radiusCm: number, tallCm: number): { readonly riseCm: number, readonly arounds: number[] } {
-  const number = 24
+function slices(radiusCm: number, tallCm: number): Pick<Faces, 'rises'> & { readonly arounds: readonly number[] } {
+  const number = 48
   const riseCm = tallCm / number
   const halfAt = (cm: number) => Math.sqrt(Math.max(0, radiusCm ** 2 - (cm - radiusCm) ** 2))
-  const arounds = Array.from({ length: number }, (_, i) => 4 * halfAt((i + 1) * riseCm))
-  return { riseCm, arounds }
+  const tops = [riseCm / 100, ...Array.from({ length: number }, (_, i) => (i + 1) * riseCm)]
+  return { arounds: tops.map(cm => 4 * halfAt(cm)), rises: tops.map((cm, i) => cm - (tops[i - 1] ?? 0)) }
 }
 
 /** A round of nothing: a slice of the outline has no stitches of its own. */
@@ -162,7 +163,7 @@ function workMotifs(spec: MotifsSpec, setting: Setting): PartResult {
   const each = around.reduce((sum, run) => sum + run.count, 0)
   const tallCm = mouth.tallCm + rowsCm
   const share = width.plusMinusCm / width.cm
-  const { riseCm, arounds } = slices(radiusCm, tallCm)
+  const { rises, arounds } = slices(radiusCm, tallCm)
   const acrossCm = rows.length > 0 ? mouth.chordCm : mouth.arcCm
   const layOut = motifLayOut(motif)
   const other: Piece = {
@@ -185,7 +186,7 @@ function workMotifs(spec: MotifsSpec, setting: Setting): PartResult {
     },
     start: { kind: 'ring', chains: 0 }, layOut, rising: 0, markers: rounds.map(() => []), seam: seamOf(spec.seam).card,
     laid: { acrossCm: width.cm, ringsCm: motif.rises.map((_, i) => motif.rises.slice(0, i + 1).reduce((sum, cm) => sum + cm, 0)) },
-    faces: { rows: arounds.map(() => nothingIn(spec.colour)), rises: arounds.map(() => riseCm), arounds, share: 0.5 },
+    faces: { rows: arounds.map(() => nothingIn(spec.colour)), rises, arounds, share: 0.5 },
     pieces: [other, ...straight], advice: [joining(spec, motif, mouth)],
     bagNotes: [`Two flat motifs, ${tape(width.cm)} across, joined about: it lies flat, and opens as wide as its mouth lets it.`],
   }

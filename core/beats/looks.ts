@@ -20,6 +20,11 @@ function flatLooks(part: DraftPart, inPart: number): string[] {
 
 function floorLooks(part: DraftPart, inPart: number): string[] {
   const { floor } = part.size
+  if (part.laid)
+    return [
+      `A round piece about ${tape(2 * part.laid.ringsCm[inPart - 1]!)} across.`,
+      'Loops curl and look like nothing until a few rounds hold them; pulled out and patted flat it lies.',
+    ]
   if (!floor || floor.shape === 'none') return flatLooks(part, inPart)
   const share = inPart / part.rounds.length
   const said

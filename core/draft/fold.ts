@@ -73,9 +73,12 @@ interface Hand {
 
 const NO_START: Start = { kind: 'ring', chains: 0 }
 
-/** The next turned round shows the other side of the last one; on rows the yarn is joined anew, with the right side facing. */
-function turnsAfter(last: Worked | undefined): number {
-  if (!last || last.round.join === 'open') return 0
+/**
+ * The next turned round shows the other side of the last one; on rows, and on a mouth between pieces that are joined, the yarn is joined
+ * anew, with the right side facing.
+ */
+function turnsAfter(last: Worked | undefined, edge: Edge | undefined): number {
+  if (!last || last.round.join === 'open' || edge?.from[0] === -1) return 0
   return last.round.facing === 'right' ? 1 : 2
 }
 
@@ -137,7 +140,7 @@ class Rising {
     const under = worked.at(-1)?.part
     const floor = worked[0]?.part.size.floor
     return {
-      ...fromNothing(gauge, rounds, design.repeats), index: this.below, turns: turnsAfter(this.last),
+      ...fromNothing(gauge, rounds, design.repeats), index: this.below, turns: turnsAfter(this.last, this.edge),
       ...(under ? { belowCm: under.size.circumference.cm, tallCm } : {}), ...(floor ? { floor } : {}), ...insideAt(design, tallCm),
     }
   }

@@ -137,10 +137,13 @@ export function wentOn(
 ): PartResult {
   const again: WorkAgain = share ? instead => told(work(instead), share) : work
   const cm = from.in === 'wall' ? wantedCm(from.spec) : undefined
-  const first = again()
-  if (cm === undefined || first.rounds.length === 0) return standingOn(first, id, known)
+  const inShare = (heightCm: number) => again({ heightCm: within(heightCm / (share?.rise?.cm ?? 1)) })
+  const asAsked = cm === undefined ? again() : inShare(cm)
+  if (cm === undefined || asAsked.rounds.length === 0) return standingOn(asAsked, id, known)
+  // As many rounds as are worked, however few the height would take by what is known now.
+  const first = asAsked.rounds.length < rounds ? again({ rounds }) : asAsked
   const height = cm - standing(first, id, rounds, known) + risen(first, 0, rounds)
-  const result = again({ heightCm: within(height / (share?.rise?.cm ?? 1)) })
+  const result = inShare(height)
   return standingOn(result.rounds.length < rounds ? again({ rounds }) : result, id, known)
 }
 

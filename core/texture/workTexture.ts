@@ -38,7 +38,9 @@ export function colourAt({ colour, stripes }: Pick<Bandlike, 'colour' | 'stripes
 export function roundsForHeight(heightCm: number, rise: (i: number) => number): number {
   let tall = rise(0)
   let count = 1
-  while (count <= MOST_ROUNDS && Math.abs(tall + rise(count) - heightCm) < Math.abs(tall - heightCm)) tall += rise(count++)
+  // Of two as near the lower: what is the same but for the last digit of a float is one height.
+  const nearer = () => Math.abs(tall + rise(count) - heightCm) < Math.abs(tall - heightCm) - 1e-9
+  while (count <= MOST_ROUNDS && nearer()) tall += rise(count++)
   return count
 }
 

@@ -200,15 +200,28 @@ const frame = computed(() => {
         class="away"
       />
     </g>
-    <circle
-      v-for="(reach, i) in rings"
-      :key="`ring-${i}`"
-      class="ring"
-      cx="0"
-      :cy="-rings.at(-1)!"
-      :r="reach"
-      :style="{ stroke: ringLine }"
-    />
+    <clipPath
+      v-if="rings.length > 0"
+      id="laid-open"
+    >
+      <rect
+        :x="-rings.at(-1)!"
+        :y="-draft.parts[0]!.size.height.cm"
+        :width="2 * rings.at(-1)!"
+        :height="draft.parts[0]!.size.height.cm"
+      />
+    </clipPath>
+    <g clip-path="url(#laid-open)">
+      <circle
+        v-for="(reach, i) in rings"
+        :key="`ring-${i}`"
+        class="ring"
+        cx="0"
+        :cy="-rings.at(-1)!"
+        :r="reach"
+        :style="{ stroke: ringLine }"
+      />
+    </g>
     <g
       v-for="(cord, i) in cords"
       :key="`cord-${i}`"
