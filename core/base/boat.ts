@@ -1,4 +1,4 @@
-import { between, count, length, pin, want, ways } from '../field/ask'
+import { between, count, length, optional, pin, want, ways } from '../field/ask'
 import { DIAMETER_CM } from '../field/bounds'
 import { tenths } from '../field/now'
 import { perStitch } from '../gauge/refine'
@@ -10,7 +10,7 @@ import { flatChoices } from './choice'
 import { DECIDES } from './circle'
 import { endMiddles, sideMarkers } from './ends'
 import { form, type FormSpec, sizesLike } from './form'
-import { ovalRounds } from './oval'
+import { type EndPlan, ovalRounds } from './oval'
 import { stadiumLayOut } from './stadium'
 
 /** A bag wanted by how wide it lies flat. */
@@ -26,6 +26,7 @@ export const FLAT_WIDTH = want(
 /** What the questions look at of one another's answers. */
 interface Answered {
   readonly perEnd: number
+  readonly widening?: number
 }
 
 const fields = {
@@ -36,11 +37,16 @@ const fields = {
       { sideStitches: count('Side stitches', between(1, 600), { usually: between(1, 60) }) },
       {
         does: DECIDES.pin,
-        from: (spec: Answered, { part }) => ({ sideStitches: Math.max(1, (part?.edge.count ?? 60) / 2 - spec.perEnd) }),
+        from: (spec: Answered, { part }) => ({ sideStitches: Math.max(1, (part?.edge.count ?? 60) / 2 - endOf(spec)) }),
       },
     ),
   ]),
   perEnd: count('Stitches in each end (1: none extra)', between(1, 8), { begins: 3, usually: between(1, 6) }),
+  widening: optional(
+    count('Further rounds with one more at each end', between(1, 60), {
+      usually: between(1, 4), says: 'Rounds after the first that have a single increase at each end; none if left out.',
+    }),
+  ),
 } as const
 
 /** A bag without a floor, which folds along its foundation chain: one oval round, then straight up (craft 5, boat). */
@@ -51,19 +57,31 @@ export function sideForBoat(flatWidthCm: number, perEnd: number, widthCm: number
   return Math.max(1, Math.round(flatWidthCm / widthCm) - perEnd)
 }
 
+/** A boat's ends: so many in each at first, the near one begun with one, and a single increase at each in further rounds. */
+function boatEnds({ perEnd }: BoatSpec): EndPlan {
+  return { near: perEnd, first: 1, far: perEnd, by: 1 }
+}
+
+/** Stitches of one of a boat's ends when it is done. */
+function endOf({ perEnd, widening = 0 }: Answered): number {
+  return perEnd + widening
+}
+
 /** Works a boat's one round, around its foundation chain. */
 function workBoat(spec: BoatSpec, setting: Setting): PartResult {
   const stitch = setting.gauge[spec.stitch]
   const sideStitches
-    = 'pin' in spec.size ? spec.size.pin.sideStitches : sideForBoat(spec.size.want.flatWidthCm, spec.perEnd, stitch.width.cm)
-  const counts = { sideStitches, rounds: 1 }
-  const { rounds, stretches, stop } = ovalRounds({ ...spec, placing: 'stacked', increaseAt: 'last' }, counts, spec.perEnd, setting)
-  const edge = rounds[0]?.edge
-  const circumference = times(stitch.width, 2 * sideStitches + 2 * spec.perEnd)
+    = 'pin' in spec.size ? spec.size.pin.sideStitches : sideForBoat(spec.size.want.flatWidthCm, endOf(spec), stitch.width.cm)
+  const widening = spec.widening ?? 0
+  const counts = { sideStitches, rounds: 1 + widening }
+  const { rounds, stretches, stop } = ovalRounds({ ...spec, placing: 'stacked', increaseAt: 'last' }, counts, boatEnds(spec), setting)
+  const edge = rounds.at(-1)?.edge
+  const circumference = times(stitch.width, 2 * sideStitches + 2 * endOf(spec))
+  const wrong = rounds.at(-1)?.round.facing === 'wrong'
   const turning = Math.max(1, rounds[0]?.round.begin.chains ?? 0)
   return {
-    rounds, edge: edge ? withSides(edge, endMiddles(stretches[0]!, edge, false)) : foundationOf([{ kind: 'chain', count: 1 }]),
-    size: { height: stitch.height, circumference, floor: noFloor(times(circumference, 0.5)) },
+    rounds, edge: edge ? withSides(edge, endMiddles(stretches.at(-1)!, edge, wrong)) : foundationOf([{ kind: 'chain', count: 1 }]),
+    size: { height: times(stitch.height, counts.rounds), circumference, floor: noFloor(times(circumference, 0.5)) },
     findings: stop
       ? [stop]
       : [
@@ -77,7 +95,8 @@ function workBoat(spec: BoatSpec, setting: Setting): PartResult {
       beforeCm: (sideStitches + 2) * stitch.width.cm * (1 + 1 / 26),
     },
     layOut: stadiumLayOut((sideStitches * stitch.width.cm) / 2, stitch.height.cm, counts, stretches),
-    markers: stretches.map(names => sideMarkers(names, false)), advice: ['From here straight up: nothing grows any more.'],
+    markers: stretches.map((names, r) => sideMarkers(names, rounds[r]!.round.facing === 'wrong')),
+    advice: ['From here straight up: nothing grows any more.'],
     looks: 'It is meant to look like this: it stands like a boat for four or five rounds, then it folds flat.',
   }
 }
@@ -86,17 +105,17 @@ function workBoat(spec: BoatSpec, setting: Setting): PartResult {
 export const boat = form({
   form: 'boat', name: 'boat', does: 'No floor: one round about a chain, then straight up. It lies flat and folds along the chain.',
   fields, begins: like => ({ size: { want: { flatWidthCm: sizesLike(like).longerCm } } }), work: workBoat, measures: 'length',
-  evidence: (spec, { sideStitches }, { lengthCm }) => ({ kind: spec.stitch, width: perStitch(lengthCm, sideStitches + spec.perEnd) }),
+  evidence: (spec, { sideStitches }, { lengthCm }) => ({ kind: spec.stitch, width: perStitch(lengthCm, sideStitches + endOf(spec)) }),
   choices: (spec, { gauge }, toleranceCm) => {
     const stitchCm = gauge[spec.stitch].width.cm
-    const askedCm = 'want' in spec.size ? spec.size.want.flatWidthCm : (spec.size.pin.sideStitches + spec.perEnd) * stitchCm
+    const askedCm = 'want' in spec.size ? spec.size.want.flatWidthCm : (spec.size.pin.sideStitches + endOf(spec)) * stitchCm
     return flatChoices(
       askedCm,
       toleranceCm,
       stitchCm,
       1,
       sideStitches => ({ ...spec, size: { pin: { sideStitches } } }),
-      sides => sides + spec.perEnd,
+      sides => sides + endOf(spec),
     )
   },
 })

@@ -1,3 +1,4 @@
+import { choice, optional } from '../field/ask'
 import { tape } from '../stitch/tell'
 import { plus } from '../measure/length'
 import type { PartResult, Setting } from '../part/part'
@@ -9,7 +10,30 @@ import { DISC, discFields, discLayOut, foldedAtStart, workDisc } from './circle'
 import { form, type FormSpec } from './form'
 
 /** Both discs, and the round that joins them. */
-const fields = discFields('Rounds of each disc', rounds => (rounds - 1) / 2)
+const fields = {
+  ...discFields('Rounds of each disc', rounds => (rounds - 1) / 2),
+  joinedIn: optional(
+    choice(
+      'The round that joins them is in',
+      [
+        { value: 'same', name: 'the discs\' stitch' }, { value: 'sc', name: '{sc}' },
+        { value: 'hdc', name: '{hdc}', does: 'A rounder ridge on discs of {sc}.' }, { value: 'dc', name: '{dc}' },
+      ],
+    ),
+  ),
+  through: optional(
+    choice(
+      'It goes through',
+      [
+        { value: 'bothLayers', name: 'both loops of both' },
+        {
+          value: 'backAndFar', name: 'back loop of the near, both of the far',
+          does: 'The near disc\'s front loops stay free and stand as a line: a sharper ridge.',
+        },
+      ],
+    ),
+  ),
+} as const
 
 /** A firm floor of two equal discs, joined by one round through both, which stands as a ridge (craft 5). */
 export type DoubleDiscSpec = FormSpec<'double-disc', typeof fields>
@@ -30,11 +54,9 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
   // The joining round has the right side facing: turned work turns for it only if the disc ended on its wrong side.
   const turns = last.round.facing === 'wrong' ? 2 : 0
   const style = setting.rounds.style === 'turned' && turns === 0 ? 'joined' : setting.rounds.style
-  const joining = work(
-    inStyle({ turns, rounds: { ...setting.rounds, style } }, 0, spec.stitch, spec.colour, [each(spec.stitch, last.edge.count,
-      'bothLayers')]),
-    second.edge,
-  )
+  const joinedIn = spec.joinedIn && spec.joinedIn !== 'same' ? spec.joinedIn : spec.stitch
+  const steps = [each(joinedIn, last.edge.count, spec.through ?? 'bothLayers')]
+  const joining = work(inStyle({ turns, rounds: { ...setting.rounds, style } }, 0, joinedIn, spec.colour, steps), second.edge)
   const rounds = joining.ok ? [...first.rounds, ...second.rounds, joining.worked] : first.rounds
   const reach = first.size.floor!.length.cm / 2 / count
   const onDisc = discLayOut(
@@ -44,7 +66,7 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
   )
   return {
     ...first, rounds, edge: joining.ok ? foldedAtStart(joining.worked.edge) : first.edge,
-    size: { ...first.size, height: plus(first.size.height, setting.gauge[spec.stitch].height) },
+    size: { ...first.size, height: plus(first.size.height, setting.gauge[joinedIn].height) },
     layOut: (round, station) => {
       if (round < 2 * count) return onDisc(round < count ? round : round - count, station)
       const { x, y } = onDisc(count - 1, station)
@@ -54,8 +76,8 @@ function workDoubleDisc(spec: DoubleDiscSpec, setting: Setting): PartResult {
     advice: [
       `${roundsMake(1, count)} one disc; fasten off and leave an end of ${tape(15)}. ${roundsMake(count + 1, 2 * count)} the other, `
       + 'begun afresh '
-      + `in the same way; do not fasten off. Lay them together, wrong sides inside, and work round ${2 * count + 1} through both: it `
-      + 'stands as a ridge, and the floor sits square.',
+      + `in the same way; do not fasten off: its yarn works on. Lay them together, wrong sides inside, and work `
+      + `round ${2 * count + 1} through both: it stands as a ridge, and the floor sits square.`,
     ],
   }
 }

@@ -53,10 +53,15 @@ function placeInEnd(stretches: Stretches, ends: Ends, station: number): number {
 }
 
 /**
- * The next round of an oval: sides as they are, each end growing by `multipleAt` of its places. Every stretch is said
+ * The next round of an oval: sides as they are, each end growing by `multipleAt` of its so many places. Every stretch is said
  * for itself, so that makers find their sides in the words.
  */
-export function growEnds(stretches: Stretches, wrong: boolean, kind: FabricKind, multipleAt: (at: number) => number): Grown {
+export function growEnds(
+  stretches: Stretches,
+  wrong: boolean,
+  kind: FabricKind,
+  multipleAt: (at: number, of: number) => number,
+): Grown {
   const count = stretches.length
   const ends = endsOf(stretches)
   const steps: Step[] = []
@@ -65,7 +70,8 @@ export function growEnds(stretches: Stretches, wrong: boolean, kind: FabricKind,
   for (let i = 0; i < count; i++) {
     const station = wrong && i > 0 ? count - i : i
     const name = stretches[station]!
-    const multiple = name === NEAR || name === FAR ? multipleAt(placeInEnd(stretches, ends, station)) : 1
+    const of = name === FAR ? ends.far : ends.near
+    const multiple = name === NEAR || name === FAR ? multipleAt(placeInEnd(stretches, ends, station), of) : 1
     stretch.push(multiple)
     for (let stitch = 0; stitch < multiple; stitch++) made.push(name)
     const next = wrong ? count - i - 1 : i + 1

@@ -60,7 +60,7 @@ const fields = {
       {
         does: DECIDES.pin,
         from: (spec: Answered, { part }) => ({
-          repeats: Math.max(1, repeatsNow(spec, part?.rounds[0]?.edge.count ?? 30)),
+          repeats: Math.max(1, repeatsNow(spec, part?.rounds[0]?.on.count ?? 30)),
           rows: Math.max(1, part?.rounds.length ?? 1),
         }),
       },

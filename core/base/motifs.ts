@@ -2,11 +2,10 @@ import { between, count, length, maybe, pin, want, ways } from '../field/ask'
 import { tenths } from '../field/now'
 import { seamChoice, seamOf } from '../flat/seams'
 import { times } from '../measure/length'
-import { type Motif, workMotif } from '../motif/motif'
+import { type Motif, motifLayOut, reachesOf, workMotif } from '../motif/motif'
 import { motifField, type MotifBand } from '../motif/kinds'
 import type { Finding } from '../part/finding'
 import { noFloor } from '../part/floor'
-import type { LayOut } from '../part/layOut'
 import { type PartResult, type Setting, stopped } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Faces } from '../part/roles'
@@ -54,16 +53,6 @@ const fields = {
 
 /** Two flat motifs laid together and joined about, but for the mouth (craft 5, panels). */
 export type MotifsSpec = FormSpec<'motifs', typeof fields>
-
-/** Where a motif's stitches lie: ring after ring, each as far out as it reaches, starting at the top. */
-function motifLayOut({ rounds, rises }: Motif): LayOut {
-  const reach = rises.map((_, i) => rises.slice(0, i + 1).reduce((sum, cm) => sum + cm, 0))
-  return (round, station) => {
-    if (round < 0) return { x: 0, y: 0 }
-    const angle = ((station + 0.5) / rounds[round]!.edge.count) * 2 * Math.PI
-    return { x: -Math.sin(angle) * reach[round]!, y: -Math.cos(angle) * reach[round]! }
-  }
-}
 
 /** So many places of an edge from the start of its round on, as runs of one kind. */
 function placesFrom({ kinds, count: all }: Edge, places: number): Run[] {
@@ -185,7 +174,7 @@ function workMotifs(spec: MotifsSpec, setting: Setting): PartResult {
       floor,
     },
     start: { kind: 'ring', chains: 0 }, layOut, rising: 0, markers: rounds.map(() => []), seam: seamOf(spec.seam).card,
-    laid: { acrossCm: width.cm, ringsCm: motif.rises.map((_, i) => motif.rises.slice(0, i + 1).reduce((sum, cm) => sum + cm, 0)) },
+    laid: { acrossCm: width.cm, ringsCm: reachesOf(motif) },
     faces: { rows: arounds.map(() => nothingIn(spec.colour)), rises, arounds, share: 0.5 },
     pieces: [other, ...straight], advice: [joining(spec, motif, mouth)],
     bagNotes: [`Two flat motifs, ${tape(width.cm)} across, joined about: it lies flat, and opens as wide as its mouth lets it.`],

@@ -1,4 +1,4 @@
-import { between, choice, count, countOr, length, pin, want, ways } from '../field/ask'
+import { between, choice, count, countOr, length, optional, pin, want, ways } from '../field/ask'
 import { DIAMETER_CM, PINNED_ROUNDS } from '../field/bounds'
 import { told } from '../field/field'
 import { type Now, tenths } from '../field/now'
@@ -17,7 +17,7 @@ import { work } from '../round/work'
 import type { Worked } from '../round/worked'
 import { explain } from '../round/workError'
 import { type BaseChoice, countsWithin, increasesToTry, offBy } from './choice'
-import { FLOOR_LOOKS, DECIDES, discSize, type Growing, GROWING, growingNotes } from './circle'
+import { FLOOR_LOOKS, DECIDES, type Growing, GROWING, growingNotes } from './circle'
 import { endMiddles, FAR, growEnds, NEAR, SIDE_ONE, SIDE_TWO, sideMarkers, type Stretches } from './ends'
 import { flatIncreases, flatnessFinding } from './flatness'
 import { type BaseStitch, form, type FormSpec, sizesLike, type Taped } from './form'
@@ -85,6 +85,27 @@ const fields = {
     ],
     { begins: 'chain' },
   ),
+  nearEnd: optional(
+    choice(
+      'The near end is begun with',
+      [
+        { value: 'one', name: 'one stitch', does: 'The rest of it comes when the round is back.' },
+        { value: 'half', name: 'half of it', does: 'The round begins at the middle of the end: the start lies at the side of the bag.' },
+        { value: 'whole', name: 'all of it at once', does: 'Then the first side; nothing is left for the end of the round.' },
+      ],
+    ),
+  ),
+  farEnd: optional(
+    count('Stitches of the far end in round 1, if other', between(1, 24), {
+      usually: between(2, 8), says: 'Stitches of the far end in the first round, where it has more or fewer than the near one.',
+    }),
+  ),
+  laterBy: optional(
+    count('Increases at each end in later rounds, if other', between(1, 24), {
+      usually: between(1, 6),
+      says: 'Increases that each end has in every round after the first, where they are more or fewer; 1 is a single one.',
+    }),
+  ),
   ...GROWING,
 } as const
 
@@ -107,7 +128,20 @@ export function perEndOf(spec: { readonly perEnd: number | 'by-gauge' }, stitch:
  * `width = 2Rh`, `length = S·w + 2Rh`. A row of foundation sc adds its own height.
  */
 export function ovalFloor(counts: OvalCounts, perEnd: number, stitch: StitchSize, foundation?: Length): Floor {
-  const disc = discSize(counts.rounds, 2 * perEnd, stitch).floor.length
+  return floorOf(counts, alikeEnds(perEnd), stitch, foundation)
+}
+
+/** The two ends laid together are a disc, as wide as its rounds reach, or where it has too little edge as that allows. */
+function endsAcross(rounds: number, ends: EndPlan, stitch: StitchSize): Length {
+  const edge = endStitches(ends, rounds)
+  return rounds > 0 && (edge * stitch.width.cm) / (2 * Math.PI * rounds * stitch.height.cm) < 1
+    ? times(stitch.width, edge / Math.PI)
+    : times(stitch.height, 2 * rounds)
+}
+
+/** The same of ends that may differ, or grow otherwise than they began. */
+function floorOf(counts: OvalCounts, ends: EndPlan, stitch: StitchSize, foundation?: Length): Floor {
+  const disc = endsAcross(counts.rounds, ends, stitch)
   const width = foundation ? plus(disc, foundation) : disc
   return { shape: 'stadium', length: plus(times(stitch.width, counts.sideStitches), disc), width }
 }
@@ -119,18 +153,19 @@ export function ovalFloor(counts: OvalCounts, perEnd: number, stitch: StitchSize
  */
 export function countsForOval(
   want: { lengthCm: number, widthCm: number },
-  perEnd: number,
+  perEnd: number | EndPlan,
   stitch: StitchSize,
   foundation?: Length,
 ): OvalCounts {
+  const ends = typeof perEnd === 'number' ? alikeEnds(perEnd) : perEnd
   let best: OvalCounts = { sideStitches: 1, rounds: 1 }
   let least = Infinity
   for (let rounds = 1; rounds <= MOST_ROUNDS; rounds++) {
-    const ends = ovalFloor({ sideStitches: 0, rounds }, perEnd, stitch, foundation)
-    const missWidth = ends.width.cm - want.widthCm
+    const bare = floorOf({ sideStitches: 0, rounds }, ends, stitch, foundation)
+    const missWidth = bare.width.cm - want.widthCm
     if (missWidth > 0 && missWidth * missWidth > least) break
-    const sideStitches = Math.max(1, Math.round((want.lengthCm - ends.length.cm) / stitch.width.cm))
-    const missLength = ends.length.cm + sideStitches * stitch.width.cm - want.lengthCm
+    const sideStitches = Math.max(1, Math.round((want.lengthCm - bare.length.cm) / stitch.width.cm))
+    const missLength = bare.length.cm + sideStitches * stitch.width.cm - want.lengthCm
     const miss = missLength * missLength + missWidth * missWidth
     if (miss < least) {
       least = miss
@@ -150,14 +185,43 @@ function startOf(spec: OvalSpec, counts: OvalCounts, stitch: StitchSize, turning
     : { kind: 'foundation-sc', chains: working }
 }
 
-function firstRound(spec: Pick<OvalSpec, 'stitch'>, side: number, perEnd: number): { steps: Step[], stretches: Stretches } {
+/** How an oval's ends begin and grow. */
+export interface EndPlan {
+  /** Stitches of the near end in round 1, of which so many before the first side; and of the far end. */
+  readonly near: number
+  readonly first: number
+  readonly far: number
+  /** What each end gains in every later round. */
+  readonly by: number
+}
+
+/** Ends that are alike and grow as they began, the near one begun with one stitch. */
+function alikeEnds(perEnd: number): EndPlan {
+  return { near: perEnd, first: 1, far: perEnd, by: perEnd }
+}
+
+/** The ends of an oval spec. */
+function endsOf({ nearEnd = 'one', farEnd, laterBy }: OvalSpec, perEnd: number): EndPlan {
+  const first = { one: 1, half: Math.max(1, Math.floor(perEnd / 2)), whole: perEnd }[nearEnd]
+  return { near: perEnd, first, far: farEnd ?? perEnd, by: laterBy ?? perEnd }
+}
+
+/** Stitches of both ends after so many rounds. */
+function endStitches({ near, far, by }: EndPlan, rounds: number): number {
+  return rounds === 0 ? 0 : near + far + 2 * by * (rounds - 1)
+}
+
+function firstRound(spec: Pick<OvalSpec, 'stitch'>, side: number, ends: EndPlan): { steps: Step[], stretches: Stretches } {
   const { stitch } = spec
+  const { near, first, far } = ends
+  const rest = near - first
+  const begin = first === 1 ? each(stitch, 1) : inOne(stitch, first)
   const steps: Step[] = [
-    at('firstChain', each(stitch, 1)), at('chains', each(stitch, side)), at('lastChain', inOne(stitch, perEnd)),
-    at('underside', each(stitch, side)), ...(perEnd > 1 ? [at('firstChainAgain', inOne(stitch, perEnd - 1))] : []),
+    at('firstChain', begin), at('chains', each(stitch, side)), at('lastChain', inOne(stitch, far)),
+    at('underside', each(stitch, side)), ...(rest > 0 ? [at('firstChainAgain', inOne(stitch, rest))] : []),
   ]
   const names = [
-    [NEAR, 1], [SIDE_ONE, side], [FAR, perEnd], [SIDE_TWO, side], [NEAR, perEnd - 1],
+    [NEAR, first], [SIDE_ONE, side], [FAR, far], [SIDE_TWO, side], [NEAR, rest],
   ] as const
   return { steps, stretches: Uint8Array.from(names.flatMap(([name, count]) => Array<number>(count).fill(name))) }
 }
@@ -168,6 +232,19 @@ function groupMultiple(r: number, spec: Growing): (at: number) => number {
   const shift = spec.placing === 'staggered' && r % 2 === 0 ? Math.floor(plain / 2) : 0
   const before = spec.increaseAt === 'last' ? plain - shift : shift
   return at => (at % (r - 1) === before ? 2 : 1)
+}
+
+/** The multiple of each place of an end of so many that gains so many, as evenly as whole stitches allow: a single one in its middle. */
+function evenMultiple(by: number): (at: number, of: number) => number {
+  return (at, of) => {
+    const ahead = Math.floor(of / 2)
+    return 1 + Math.floor(((at + 1) * by + ahead) / of) - Math.floor((at * by + ahead) / of)
+  }
+}
+
+/** How the ends of round `r` grow: group by group as a disc does, or where they began otherwise, evenly. */
+function growing(r: number, spec: Growing, ends: EndPlan): (at: number, of: number) => number {
+  return ends.by === ends.near && ends.far === ends.near ? groupMultiple(r, spec) : evenMultiple(ends.by)
 }
 
 interface Rounds {
@@ -181,7 +258,7 @@ interface Rounds {
 export function ovalRounds(
   spec: Growing & Pick<OvalSpec, 'stitch' | 'colour'>,
   counts: OvalCounts,
-  perEnd: number,
+  ends: EndPlan,
   setting: Setting,
 ): Rounds {
   const rounds: Worked[] = []
@@ -189,12 +266,12 @@ export function ovalRounds(
   const { sideStitches } = counts
   let on = foundationOf([
     { kind: 'chain', count: 1 }, { kind: 'chain', count: sideStitches }, { kind: 'chain', count: 1 },
-    { kind: 'underside', count: sideStitches }, ...(perEnd > 1 ? [{ kind: 'underside', count: 1 } as const] : []),
+    { kind: 'underside', count: sideStitches }, ...(ends.near > ends.first ? [{ kind: 'underside', count: 1 } as const] : []),
   ])
   for (let r = 1; r <= counts.rounds; r++) {
     const wrong = facingOf(setting, r - 1).facing === 'wrong'
     const { steps, stretches }
-      = r === 1 ? firstRound(spec, sideStitches, perEnd) : growEnds(names[r - 2]!, wrong, spec.stitch, groupMultiple(r, spec))
+      = r === 1 ? firstRound(spec, sideStitches, ends) : growEnds(names[r - 2]!, wrong, spec.stitch, growing(r, spec, ends))
     const result = work(inStyle(setting, r - 1, spec.stitch, spec.colour, steps), on)
     if (!result.ok)
       return {
@@ -219,7 +296,8 @@ function foundationRow({ start }: OvalSpec, gauge: Gauge): Length | undefined {
 /** The counts that an oval spec comes to in this gauge. */
 export function ovalCounts(spec: OvalSpec, gauge: Gauge): OvalCounts {
   const stitch = gauge[spec.stitch]
-  return 'pin' in spec.size ? spec.size.pin : countsForOval(spec.size.want, perEndOf(spec, stitch), stitch, foundationRow(spec, gauge))
+  if ('pin' in spec.size) return spec.size.pin
+  return countsForOval(spec.size.want, endsOf(spec, perEndOf(spec, stitch)), stitch, foundationRow(spec, gauge))
 }
 
 /** Works an oval floor from its foundation out. */
@@ -228,8 +306,9 @@ function workOval(spec: OvalSpec, setting: Setting): PartResult {
   const stitch = gauge[spec.stitch]
   const perEnd = perEndOf(spec, stitch)
   const counts = ovalCounts(spec, gauge)
-  const floor = ovalFloor(counts, perEnd, stitch, foundationRow(spec, gauge))
-  const edgeCount = 2 * counts.sideStitches + 2 * perEnd * counts.rounds
+  const ends = endsOf(spec, perEnd)
+  const floor = floorOf(counts, ends, stitch, foundationRow(spec, gauge))
+  const edgeCount = 2 * counts.sideStitches + endStitches(ends, counts.rounds)
   const size = { height: times(stitch.height, 0), circumference: times(stitch.width, edgeCount), floor }
   if (counts.rounds > MOST_ROUNDS || edgeCount * counts.rounds > MOST_STITCHES) {
     return stopped(foundationOf([{ kind: 'chain', count: 1 }]), size, {
@@ -238,14 +317,14 @@ function workOval(spec: OvalSpec, setting: Setting): PartResult {
         + 'Ask for a smaller base, or check the swatch.',
     })
   }
-  const { rounds, stretches, stop } = ovalRounds(spec, counts, perEnd, setting)
+  const { rounds, stretches, stop } = ovalRounds(spec, counts, ends, setting)
   const last = rounds.length - 1
   const wrong = last >= 0 && rounds[last]!.round.facing === 'wrong'
   const edge = rounds[last]?.edge
   return {
     rounds, bagNotes: growingNotes(spec), looks: FLOOR_LOOKS,
     edge: edge ? withSides(edge, endMiddles(stretches[last]!, edge, wrong)) : foundationOf([{ kind: 'chain', count: 1 }]), size,
-    findings: [endFinding(perEnd, spec.stitch, stitch, counts.rounds), ...(stop ? [stop] : [])],
+    findings: [endFinding(spec, ends, stitch, counts.rounds), ...(stop ? [stop] : [])],
     start: startOf(spec, counts, stitch, rounds[0]?.round.begin.chains ?? 0), layOut: ovalLayOut(counts, stretches, floor, stitch),
     markers: stretches.map((names, r) => sideMarkers(names, rounds[r]!.round.facing === 'wrong')),
     advice: [
@@ -255,12 +334,13 @@ function workOval(spec: OvalSpec, setting: Setting): PartResult {
 }
 
 /** The two ends together are a disc: they lie flat or not by the same ratio. */
-function endFinding(perEnd: number, kind: BaseStitch, stitch: StitchSize, rounds: number): Finding {
-  const finding = flatnessFinding(2 * perEnd, kind, stitch, stitch.height.cm * rounds)
+function endFinding(spec: OvalSpec, ends: EndPlan, stitch: StitchSize, rounds: number): Finding {
+  const perEnd = Math.max(1, Math.round(endStitches(ends, rounds) / 2 / rounds))
+  const finding = flatnessFinding(2 * perEnd, spec.stitch, stitch, stitch.height.cm * rounds)
   const better = perEndOf({ perEnd: 'by-gauge' }, stitch)
   const { fix: _, ...bare } = finding
   const what = finding.what.replace(`With ${2 * perEnd} increases a round the base`, `With ${perEnd} increases at each end the base`)
-  if (finding.code === 'base-flat' || better === perEnd) return { ...bare, what }
+  if (finding.code === 'base-flat' || better === perEnd || spec.laterBy !== undefined) return { ...bare, what }
   return { ...bare, what, fix: { label: `Use ${better} increases at each end`, changes: [{ path: ['perEnd'], value: better }] } }
 }
 
@@ -278,23 +358,32 @@ function evidence(spec: OvalSpec, { sideStitches, rounds }: OvalCounts, { length
   return { kind: spec.stitch, width: perStitch(lengthCm - widthCm, sideStitches), height: perStitch(widthCm, 2 * rounds + foundation) }
 }
 
+/** Rounds whose width lies within a tolerance of a wanted one; each makes it wider. */
+function roundsWithin(wantedCm: number, toleranceCm: number, widthCm: (rounds: number) => number): number[] {
+  const found: number[] = []
+  for (let rounds = 1; rounds <= MOST_ROUNDS && widthCm(rounds) <= wantedCm + toleranceCm + 1e-9; rounds++)
+    if (widthCm(rounds) >= wantedCm - toleranceCm - 1e-9) found.push(rounds)
+  return found
+}
+
 /** Every oval within a tolerance of a wanted length and width. */
 function choices(spec: OvalSpec, { gauge }: Setting, toleranceCm: number): BaseChoice[] {
   const stitch = gauge[spec.stitch]
   const foundation = foundationRow(spec, gauge)
-  const now = ovalFloor(ovalCounts(spec, gauge), perEndOf(spec, stitch), stitch, foundation)
+  const now = floorOf(ovalCounts(spec, gauge), endsOf(spec, perEndOf(spec, stitch)), stitch, foundation)
   const wanted = 'pin' in spec.size ? { lengthCm: now.length.cm, widthCm: now.width.cm } : spec.size.want
   return increasesToTry(spec.perEnd, stitch, true).flatMap((perEnd) => {
-    const disc = ovalFloor({ sideStitches: 0, rounds: 1 }, perEnd, stitch).width.cm
+    const ends = endsOf(spec, perEnd)
+    const across = (rounds: number) => endsAcross(rounds, ends, stitch).cm
     const choiceOf = (sideStitches: number, rounds: number): BaseChoice => {
-      const floor = ovalFloor({ sideStitches, rounds }, perEnd, stitch, foundation)
+      const floor = floorOf({ sideStitches, rounds }, ends, stitch, foundation)
       return {
-        base: { ...spec, perEnd, size: { pin: { sideStitches, rounds } } }, stitches: 2 * sideStitches + 2 * perEnd * rounds,
+        base: { ...spec, perEnd, size: { pin: { sideStitches, rounds } } }, stitches: 2 * sideStitches + endStitches(ends, rounds),
         ...offBy({ size: 'length', cm: floor.length.cm - wanted.lengthCm }, { size: 'width', cm: floor.width.cm - wanted.widthCm }),
       }
     }
-    return countsWithin(wanted.widthCm, toleranceCm, disc, foundation?.cm ?? 0).flatMap(rounds =>
-      countsWithin(wanted.lengthCm, toleranceCm, stitch.width.cm, rounds * disc).map(sides => choiceOf(sides, rounds)),
+    return roundsWithin(wanted.widthCm, toleranceCm, rounds => across(rounds) + (foundation?.cm ?? 0)).flatMap(rounds =>
+      countsWithin(wanted.lengthCm, toleranceCm, stitch.width.cm, across(rounds)).map(sides => choiceOf(sides, rounds)),
     )
   })
 }

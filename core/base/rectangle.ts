@@ -1,4 +1,4 @@
-import { between, choice, count, pin, ways } from '../field/ask'
+import { between, choice, count, optional, pin, ways } from '../field/ask'
 import { PINNED_ROUNDS } from '../field/bounds'
 import type { StitchSize } from '../gauge/gauge'
 import { perStitch } from '../gauge/refine'
@@ -54,7 +54,20 @@ const fields = {
     ],
     { begins: 'none' },
   ),
+  firstSide: optional(
+    choice(
+      'The round about it begins along',
+      [
+        { value: 'last-row', name: 'the last row' }, { value: 'row-ends', name: 'the row ends after it' },
+        { value: 'underside', name: 'the first row\'s underside' }, { value: 'far-ends', name: 'the other row ends' },
+      ],
+      { says: 'The side of the rows that the round about them begins along; the last row if left out.' },
+    ),
+  ),
 } as const
+
+/** Sides of the rows in the order that the round about them meets them, from the last row on. */
+const SIDES_IN_ORDER = ['last-row', 'row-ends', 'underside', 'far-ends'] as const
 
 /** A rectangular floor: rows to and fro, then one round about it (craft 5, rectangle). */
 export type RectangleSpec = FormSpec<'rectangle', typeof fields>
@@ -120,17 +133,19 @@ function stretch(spec: RectangleSpec, places: number, stitches: number, landmark
 /** The round about the rows: across the last one, down the row ends, along the chain's underside, up the other ends. */
 function pickUp(spec: RectangleSpec, counts: RectangleCounts, perSide: number): { steps: Step[], on: Edge } {
   const { stitches, rows } = counts
-  const steps = [
-    ...stretch(spec, stitches, stitches), ...stretch(spec, rows, perSide, 'rowEnds'), ...stretch(spec, stitches, stitches, 'underside'),
-    ...stretch(spec, rows, perSide, 'rowEnds'),
+  const ends = () => ({ steps: stretch(spec, rows, perSide, 'rowEnds'), run: { kind: 'rowEnd', count: rows } as const })
+  const sides = [
+    { steps: stretch(spec, stitches, stitches), run: { kind: 'stitch', count: stitches } as const }, ends(),
+    { steps: stretch(spec, stitches, stitches, 'underside'), run: { kind: 'underside', count: stitches } as const }, ends(),
   ]
-  return {
-    steps,
-    on: foundationOf([
-      { kind: 'stitch', count: stitches }, { kind: 'rowEnd', count: rows }, { kind: 'underside', count: stitches },
-      { kind: 'rowEnd', count: rows },
-    ]),
-  }
+  const from = firstOf(spec)
+  const order = [...sides.slice(from), ...sides.slice(0, from)]
+  return { steps: order.flatMap(side => side.steps), on: foundationOf(order.map(({ run }) => run)) }
+}
+
+/** Which of the sides the round about the rows begins along, from the last row on. */
+function firstOf({ firstSide = 'last-row' }: RectangleSpec): number {
+  return SIDES_IN_ORDER.indexOf(firstSide)
 }
 
 /** Works a rectangular floor and the round that turns its four sides into one edge. */
@@ -168,17 +183,29 @@ function workRectangle(spec: RectangleSpec, setting: Setting): PartResult {
   )
   const rounds = about.ok ? [...rows, about.worked] : rows
   const { begin } = rows[0]!.round
+  const all = 2 * (long + short)
+  // Stitches of the round that come before its first side, were it to begin along the last row.
+  const ahead = [0, long, long + short, 2 * long + short][firstOf(spec)]!
+  const folds = foldsAt(long, short, size.floor).map(side => side - ahead) as [number, number]
   return {
-    rounds, edge: about.ok ? withSides(about.worked.edge, foldsAt(long, short, size.floor)) : chain, size, findings: stop ? [stop] : [],
-    start: rowStart(counts.stitches, stitch, begin.chains), layOut: rectangleLayOut(counts, stitch, rounds, [long, short]),
-    markers: rounds.map((_, i) => (i < counts.rows ? [] : [0, long, long + short, 2 * long + short])),
+    rounds, edge: about.ok ? withSides(about.worked.edge, folds) : chain, size, findings: stop ? [stop] : [],
+    start: rowStart(counts.stitches, stitch, begin.chains), layOut: rectangleLayOut(counts, stitch, rounds, [long, short], ahead),
+    markers: rounds.map((_, i) => (i < counts.rows ? [] : cornersFrom([0, long, long + short, 2 * long + short], ahead, all))),
     advice: [
-      'After the last row turn, and work one round about all four sides; put a marker in each corner. '
+      `After the last row turn${ahead > 0 ? `, go on with {slst} to ${SIDE_WORDS[firstOf(spec)]!}` : ''}, and work one round about all `
+      + 'four sides; put a marker in each corner. '
       + (spec.corners === 'none'
         ? 'Without extra corner stitches the edge turns up at once, into box corners.'
         : 'One more stitch at each corner keeps the floor flat to its edge.'),
     ],
   }
+}
+
+const SIDE_WORDS = ['the last row', 'the row ends', 'the underside of the first row', 'the row ends on the other side'] as const
+
+/** Corners as the round meets them, by stitches from its own start. */
+function cornersFrom(corners: readonly number[], ahead: number, all: number): number[] {
+  return corners.map(corner => (corner - ahead + all) % all).sort((a, b) => a - b)
 }
 
 /** A bag on a rectangle folds at the middles of its short sides, whichever those are. */
@@ -192,14 +219,17 @@ function rectangleLayOut(
   stitch: StitchSize,
   rounds: readonly Worked[],
   [long, short]: readonly [number, number],
+  ahead: number,
 ): LayOut {
   const [w, h] = [stitch.width.cm, stitch.height.cm]
   const [right, down] = [(counts.stitches * w) / 2, (counts.rows * h) / 2]
   const inRow = (rowIndex: number, station: number): Spot => ({ x: right - (station + 0.5) * w, y: down - (rowIndex + 1) * h })
-  return (round, station) => {
-    if (round < 0) return { ...inRow(0, station), y: down }
-    if (round < counts.rows || rounds.length <= counts.rows) return inRow(round, station)
+  return (round, stationAt) => {
+    if (round < 0) return { ...inRow(0, stationAt), y: down }
+    if (round < counts.rows || rounds.length <= counts.rows) return inRow(round, stationAt)
     const out = h / 2
+    const all = 2 * (long + short)
+    const station = (stationAt + ahead) % all
     const share = (at: number, of: number) => (at + 0.5) / of
     if (station < long) return { x: right - share(station, long) * 2 * right, y: -down - out }
     if (station < long + short) return { x: -right - out, y: -down + share(station - long, short) * 2 * down }

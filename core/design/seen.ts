@@ -1,5 +1,6 @@
 import type { Gauge } from '../gauge/gauge'
 import type { Seen } from '../kind/kind'
+import { ownGauge } from '../wall/wall'
 import { fromNothing, type Setting } from '../part/part'
 import type { Rounds } from '../round/style'
 import type { Design } from './design'
@@ -10,8 +11,9 @@ export function seenIn({ repeats, gauge: { hookMm, strands } }: Pick<Design, 're
 }
 
 /** What the base of a design is worked in: its rounds go as the bag's do, or in a way of their own. */
-export function baseSetting({ rounds, base, repeats }: Pick<Design, 'rounds' | 'base' | 'repeats'>, gauge: Gauge): Setting {
-  return fromNothing(gauge, roundsOf(base, rounds), repeats)
+export function baseSetting(design: Pick<Design, 'rounds' | 'base' | 'repeats' | 'gauge'>, gauge: Gauge): Setting {
+  const { rounds, base, repeats } = design
+  return fromNothing(ownGauge(base, seenIn(design, gauge)), roundsOf(base, rounds), repeats)
 }
 
 /** How the rounds of a part go: as the bag's do, or in a way of their own. */

@@ -136,7 +136,7 @@ class Rising {
   private setting(from: Drafted): Setting {
     const { design, known, worked, tallCm } = this
     const rounds = roundsOfPart(from, design)
-    const gauge = from.in === 'turnUp' ? gaugeOfPart(from, design, known.gauge) : known.gauge
+    const gauge = from.in !== 'wall' ? gaugeOfPart(from, design, known.gauge) : known.gauge
     const under = worked.at(-1)?.part
     const floor = worked[0]?.part.size.floor
     return {

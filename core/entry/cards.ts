@@ -1,5 +1,5 @@
 import type { Card } from './card'
-import { back, backAndThird, backPost, both, bothLayers, bump, front, frontPost } from './loops'
+import { back, backAndFar, backAndThird, backPost, both, bothLayers, bump, front, frontPost } from './loops'
 import { backStitch, backwards, colourChange, foundationSc, mattressSeam, ring, slipSeam, whipSeam } from './makings'
 import {
   aroundChain,
@@ -18,7 +18,8 @@ import {
 
 /** Every way that a stitch is entered or joined, in the order they are browsed. */
 export const CARDS = [
-  both, front, back, backAndThird, frontPost, backPost, bump, bothLayers, space, singleChain, gap, below, gapBelow, foundationChain,
+  both, front, back, backAndThird, frontPost, backPost, bump, bothLayers, backAndFar,
+  space, singleChain, gap, below, gapBelow, foundationChain,
   underside, rowEnd, hole, aroundChain, closing, together, backwards, ring, foundationSc, colourChange, whipSeam, slipSeam, mattressSeam,
   backStitch,
 ] as const

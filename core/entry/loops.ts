@@ -106,3 +106,17 @@ export const bothLayers = card({
     { x: 38, y: 5, degrees: -86 },
   ),
 })
+
+export const backAndFar = card({
+  id: 'backAndFar', name: 'Back loop of the near, both of the far',
+  says:
+    'Lay the two pieces together, edge on edge. Put the hook under the back thread of the near V alone, then under both threads of the far '
+    + 'one, and work the stitch through all three: the near one\'s front threads stand as a fine line.',
+  picture: picture(
+    72,
+    78,
+    [...row(3, 20, ['back']), ...row(3, 46, ['front', 'back'])],
+    [{ path: 'M36 76C36 66 36 60 36 54' }, { path: 'M36 54C36 38 37 22 38 6', behind: true }],
+    { x: 38, y: 5, degrees: -86 },
+  ),
+})

@@ -1,4 +1,5 @@
 import type { Finding } from '../part/finding'
+import type { LayOut } from '../part/layOut'
 import { MOST_ROUNDS, MOST_STITCHES, type Setting } from '../part/part'
 import { type Edge, foundation } from '../round/edge'
 import type { Worked } from '../round/worked'
@@ -38,4 +39,19 @@ export function workMotif(bands: readonly MotifBand[], setting: Setting): Motif 
     }
   }
   return { rounds, rises, findings, edge: within.edge, radiusCm: within.radiusCm }
+}
+
+/** How far out each round of a motif reaches, in centimetres. */
+export function reachesOf({ rises }: Pick<Motif, 'rises'>): number[] {
+  return rises.map((_, i) => rises.slice(0, i + 1).reduce((sum, cm) => sum + cm, 0))
+}
+
+/** Where a motif's stitches lie: ring after ring, each as far out as it reaches, starting at the top. */
+export function motifLayOut(motif: Motif): LayOut {
+  const reach = reachesOf(motif)
+  return (round, station) => {
+    if (round < 0) return { x: 0, y: 0 }
+    const angle = ((station + 0.5) / motif.rounds[round]!.edge.count) * 2 * Math.PI
+    return { x: -Math.sin(angle) * reach[round]!, y: -Math.cos(angle) * reach[round]! }
+  }
 }

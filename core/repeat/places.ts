@@ -17,6 +17,7 @@ export interface Place {
 }
 
 const LOOP_WORDS: readonly [RegExp, Loop][] = [
+  [/^back loop of the near and both loops of the far layer at /i, 'backAndFar'],
   [/^back and third loops? of /i, 'backAndThird'], [/^back loop of /i, 'back'], [/^front loop of /i, 'front'],
   [/^back bump of /i, 'bump'], [/^both layers at /i, 'bothLayers'],
 ]

@@ -3,9 +3,9 @@ import type { StitchKind } from '../stitch/dictionary'
 /**
  * Which threads of a place the hook picks up (craft 2). `backAndThird` is the back loop with the third loop
  * behind it; the posts are entered around the stitch's stem; `bump` is the ridge on a chain's back;
- * `bothLayers` goes through two fabrics at once.
+ * `bothLayers` goes through two fabrics at once, `backAndFar` through the back loop of the near one and both loops of the far one.
  */
-export const LOOPS = ['both', 'back', 'front', 'backAndThird', 'frontPost', 'backPost', 'bump', 'bothLayers'] as const
+export const LOOPS = ['both', 'back', 'front', 'backAndThird', 'frontPost', 'backPost', 'bump', 'bothLayers', 'backAndFar'] as const
 export type Loop = (typeof LOOPS)[number]
 
 /**

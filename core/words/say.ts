@@ -30,7 +30,7 @@ const SORT_WORDS: Readonly<Record<Sort, readonly [one: string, several: string]>
 
 const LOOP_WORDS: Readonly<Record<Loop, string>> = {
   both: '', back: 'back loop of ', front: 'front loop of ', backAndThird: 'back and third loops of ', frontPost: '', backPost: '',
-  bump: 'back bump of ', bothLayers: 'both layers at ',
+  bump: 'back bump of ', bothLayers: 'both layers at ', backAndFar: 'back loop of the near and both loops of the far layer at ',
 }
 
 const POST: Partial<Record<Loop, string>> = { frontPost: 'FP', backPost: 'BP' }

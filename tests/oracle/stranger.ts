@@ -237,7 +237,7 @@ class Working {
     const [, by, name, how, place] = found as unknown as [string, string | undefined, string, string, string]
     const lots = this.lotsOf(name, Number(by ?? 1), how)
     this.into(
-      place.replace(/^(back and third loops|back loop|front loop|back bump) of |^both layers at /, ''),
+      place.replace(/^back loop of the near and both loops of the far layer at |^(back and third loops|back loop|front loop|back bump) of |^both layers at /, ''),
       lots,
       by !== undefined || name.startsWith('('),
     )
