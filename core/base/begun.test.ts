@@ -6,6 +6,7 @@ import { LOOPS } from '../round/step'
 import { kindAt } from '../round/worked'
 import { yarnNeeds } from '../yarn/yarn'
 import { roundLines } from '../words/pattern'
+import { mismatches } from '../../tests/oracle/atWork'
 
 /* Half a centimetre wide and half a centimetre tall a single crochet; hdc 1.4 and dc 2 times as tall (craft 4; from memory). */
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
@@ -35,6 +36,17 @@ describe('how an oval\'s ends begin and grow (craft 5; common practice, no sourc
     const { rounds: [, second] } = base({ ...oval, laterBy: 1 })
     const doubled = [...second!.edge.from].filter((from, i, all) => i > 0 && from === all[i - 1])
     expect(doubled).toHaveLength(2)
+  })
+
+  it('may have a foundation for its first side: 10 stitches of it, and the round goes on along what they stand on', () => {
+    const made = draft(bag({ ...oval, start: 'foundation-side' }))
+    expect(made.parts[0]!.rounds.map(({ edge }) => edge.count)).toEqual([28, 36, 44])
+    expect(roundLines(made, 'us')[0]!.words).toBe('10 foundation sc, 4 sc in last ch, sc in next 10 chs along the underside of the ch, '
+      + '4 sc in same ch as the first st; join with sl st to first sc')
+    expect(made.start).toMatchObject({ kind: 'foundation-side', chains: 2 })
+    expect(mismatches(made, 'us', 'brackets', 0).found).toEqual([])
+    // No row of its own: it is as wide as three rounds either way.
+    expect(made.sizes.floor.width.cm).toBeCloseTo(3, 9)
   })
 
   it('in a boat too: 2 · 20 and two ends of 3, then two more in each of three rounds', () => {

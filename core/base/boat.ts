@@ -10,7 +10,7 @@ import { flatChoices } from './choice'
 import { DECIDES } from './circle'
 import { endMiddles, sideMarkers } from './ends'
 import { form, type FormSpec, sizesLike } from './form'
-import { type EndPlan, ovalRounds } from './oval'
+import { type EndPlan, ovalRounds } from './ovalRounds'
 import { stadiumLayOut } from './stadium'
 
 /** A bag wanted by how wide it lies flat. */

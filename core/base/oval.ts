@@ -11,16 +11,13 @@ import type { LayOut } from '../part/layOut'
 import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped } from '../part/part'
 import type { Start } from '../part/start'
 import { foundationOf, withSides } from '../round/edge'
-import { at, each, inOne, type Step } from '../round/step'
-import { facingOf, inStyle } from '../round/style'
-import { work } from '../round/work'
-import type { Worked } from '../round/worked'
-import { explain } from '../round/workError'
+import { startingChains } from '../round/style'
 import { type BaseChoice, countsWithin, increasesToTry, offBy } from './choice'
-import { FLOOR_LOOKS, DECIDES, type Growing, GROWING, growingNotes } from './circle'
-import { endMiddles, FAR, growEnds, NEAR, SIDE_ONE, SIDE_TWO, sideMarkers, type Stretches } from './ends'
+import { FLOOR_LOOKS, DECIDES, GROWING, growingNotes } from './circle'
+import { endMiddles, sideMarkers, type Stretches } from './ends'
 import { flatIncreases, flatnessFinding } from './flatness'
 import { type BaseStitch, form, type FormSpec, sizesLike, type Taped } from './form'
+import { alikeEnds, type EndPlan, endStitches, type OvalCounts, ovalRounds } from './ovalRounds'
 import { stadiumLayOut } from './stadium'
 
 /** What a base's length and width are now. */
@@ -82,6 +79,10 @@ const fields = {
         value: 'foundation-sc', name: 'foundation {sc}',
         does: 'Chain and first row in one: even, and it does not draw in. Adds a row to the width.',
       },
+      {
+        value: 'foundation-side', name: 'a foundation that is the first side',
+        does: 'Chain and stitch in one, along the first side; round 1 goes on round its end and back along its underside.',
+      },
     ],
     { begins: 'chain' },
   ),
@@ -109,14 +110,10 @@ const fields = {
   ...GROWING,
 } as const
 
+export type { OvalCounts } from './ovalRounds'
+
 /** An oval floor as the maker asks for it: a rectangle with a half disc at each end (craft 5, oval). */
 export type OvalSpec = FormSpec<'oval', typeof fields>
-
-/** Counts of an oval: stitches of a straight side, rounds. */
-export interface OvalCounts {
-  readonly sideStitches: number
-  readonly rounds: number
-}
 
 /** The stitches that each end gains a round, in this gauge: half a disc's. */
 export function perEndOf(spec: { readonly perEnd: number | 'by-gauge' }, stitch: StitchSize): number {
@@ -180,112 +177,17 @@ function startOf(spec: OvalSpec, counts: OvalCounts, stitch: StitchSize, turning
   const working = counts.sideStitches + 2
   // About 1 cm more than wanted on a 26 cm base (craft 4; common practice).
   const beforeCm = working * stitch.width.cm * (1 + 1 / 26)
+  // As many chains as a stitch is tall, and the one that the first of them stands on.
+  if (spec.start === 'foundation-side') return { kind: 'foundation-side', chains: startingChains(spec.stitch, true) + 1 }
   return spec.start === 'chain'
     ? { kind: 'foundation-chain', chains: working + Math.max(1, turning), firstInto: Math.max(1, turning) + 1, beforeCm }
     : { kind: 'foundation-sc', chains: working }
-}
-
-/** How an oval's ends begin and grow. */
-export interface EndPlan {
-  /** Stitches of the near end in round 1, of which so many before the first side; and of the far end. */
-  readonly near: number
-  readonly first: number
-  readonly far: number
-  /** What each end gains in every later round. */
-  readonly by: number
-}
-
-/** Ends that are alike and grow as they began, the near one begun with one stitch. */
-function alikeEnds(perEnd: number): EndPlan {
-  return { near: perEnd, first: 1, far: perEnd, by: perEnd }
 }
 
 /** The ends of an oval spec. */
 function endsOf({ nearEnd = 'one', farEnd, laterBy }: OvalSpec, perEnd: number): EndPlan {
   const first = { one: 1, half: Math.max(1, Math.floor(perEnd / 2)), whole: perEnd }[nearEnd]
   return { near: perEnd, first, far: farEnd ?? perEnd, by: laterBy ?? perEnd }
-}
-
-/** Stitches of both ends after so many rounds. */
-function endStitches({ near, far, by }: EndPlan, rounds: number): number {
-  return rounds === 0 ? 0 : near + far + 2 * by * (rounds - 1)
-}
-
-function firstRound(spec: Pick<OvalSpec, 'stitch'>, side: number, ends: EndPlan): { steps: Step[], stretches: Stretches } {
-  const { stitch } = spec
-  const { near, first, far } = ends
-  const rest = near - first
-  const begin = first === 1 ? each(stitch, 1) : inOne(stitch, first)
-  const steps: Step[] = [
-    at('firstChain', begin), at('chains', each(stitch, side)), at('lastChain', inOne(stitch, far)),
-    at('underside', each(stitch, side)), ...(rest > 0 ? [at('firstChainAgain', inOne(stitch, rest))] : []),
-  ]
-  const names = [
-    [NEAR, first], [SIDE_ONE, side], [FAR, far], [SIDE_TWO, side], [NEAR, rest],
-  ] as const
-  return { steps, stretches: Uint8Array.from(names.flatMap(([name, count]) => Array<number>(count).fill(name))) }
-}
-
-/** The multiple of each place of an end in round `r`: one increase in each group of `r - 1`, as in a disc cut in two. */
-function groupMultiple(r: number, spec: Growing): (at: number) => number {
-  const plain = r - 2
-  const shift = spec.placing === 'staggered' && r % 2 === 0 ? Math.floor(plain / 2) : 0
-  const before = spec.increaseAt === 'last' ? plain - shift : shift
-  return at => (at % (r - 1) === before ? 2 : 1)
-}
-
-/** The multiple of each place of an end of so many that gains so many, as evenly as whole stitches allow: a single one in its middle. */
-function evenMultiple(by: number): (at: number, of: number) => number {
-  return (at, of) => {
-    const ahead = Math.floor(of / 2)
-    return 1 + Math.floor(((at + 1) * by + ahead) / of) - Math.floor((at * by + ahead) / of)
-  }
-}
-
-/** How the ends of round `r` grow: group by group as a disc does, or where they began otherwise, evenly. */
-function growing(r: number, spec: Growing, ends: EndPlan): (at: number, of: number) => number {
-  return ends.by === ends.near && ends.far === ends.near ? groupMultiple(r, spec) : evenMultiple(ends.by)
-}
-
-interface Rounds {
-  readonly rounds: readonly Worked[]
-  /** The names of every round's stations. */
-  readonly stretches: readonly Stretches[]
-  readonly stop?: Finding
-}
-
-/** Works the rounds of an oval, of a boat if there is but one. */
-export function ovalRounds(
-  spec: Growing & Pick<OvalSpec, 'stitch' | 'colour'>,
-  counts: OvalCounts,
-  ends: EndPlan,
-  setting: Setting,
-): Rounds {
-  const rounds: Worked[] = []
-  const names: Stretches[] = []
-  const { sideStitches } = counts
-  let on = foundationOf([
-    { kind: 'chain', count: 1 }, { kind: 'chain', count: sideStitches }, { kind: 'chain', count: 1 },
-    { kind: 'underside', count: sideStitches }, ...(ends.near > ends.first ? [{ kind: 'underside', count: 1 } as const] : []),
-  ])
-  for (let r = 1; r <= counts.rounds; r++) {
-    const wrong = facingOf(setting, r - 1).facing === 'wrong'
-    const { steps, stretches }
-      = r === 1 ? firstRound(spec, sideStitches, ends) : growEnds(names[r - 2]!, wrong, spec.stitch, growing(r, spec, ends))
-    const result = work(inStyle(setting, r - 1, spec.stitch, spec.colour, steps), on)
-    if (!result.ok)
-      return {
-        rounds, stretches: names,
-        stop: {
-          code: result.error.code, weight: 'stop', round: setting.index + r,
-          what: `Round ${setting.index + r}: ${explain(result.error)}.`,
-        },
-      }
-    rounds.push(result.worked)
-    names.push(stretches)
-    on = result.worked.edge
-  }
-  return { rounds, stretches: names }
 }
 
 /** A row of foundation sc adds its own height to the width. */

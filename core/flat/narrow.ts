@@ -51,7 +51,7 @@ export const narrow: FlatKind = {
     const rows = 'pin' in spec.size ? spec.size.pin.rounds : roundsForHeight(spec.size.want.heightCm, () => height.cm)
     const changes = Math.floor(rows / spec.every)
     const left = on.count + (spec.way === 'narrower' ? -2 : 2) * changes
-    const size = { height: times(height, Math.min(rows, MOST_ROUNDS)), circumference: times(width, Math.max(left, 0)) }
+    const size = { height: times(height, Math.min(rows, MOST_ROUNDS)), circumference: times(width, Math.max(left, on.count)) }
     if (left < 2)
       return stopped(on, size, {
         code: 'narrowed-away', weight: 'stop',

@@ -6,6 +6,8 @@ interface StartTraits {
   readonly laid?: true
   /** It is of stitches, worked chain and stitch in one. */
   readonly stitched?: true
+  /** Of stitches too, which are the first side of round 1. */
+  readonly sided?: true
   /** Its chains are joined, and worked into all the way round. */
   readonly looped?: true
   /** Its chains are joined into a ring that round 1 is worked into. */
@@ -17,7 +19,7 @@ interface StartTraits {
 /** The ways to start a bag, or a piece of its own (craft 5). */
 export const STARTS = {
   'ring': {}, 'chain-ring': { ringed: true }, 'chain': { intoChains: true }, 'foundation-chain': { intoChains: true, laid: true },
-  'foundation-sc': { stitched: true }, 'chain-loop': { looped: true }, 'bought': { holed: true },
+  'foundation-sc': { stitched: true }, 'foundation-side': { sided: true }, 'chain-loop': { looped: true }, 'bought': { holed: true },
 } as const satisfies Readonly<Record<string, StartTraits>>
 
 /** What the first round of a bag, or the first row of a piece, is worked into. */

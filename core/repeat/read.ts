@@ -80,6 +80,7 @@ function stitchOf(abbreviation: string, terms: Terms, at: number): StitchKind {
 
 const STITCH = /^(?:(\d+) )?(long |reverse )?(FP|BP)?([a-z]+(?: st)?) (in|around) (.+)$/i
 const TOGETHER = /^(FP|BP)?([a-z]+?)(\d+)tog(?: over ((?:next|last ch of the handle and) .+))?$/i
+const FOUNDATION = /^(\d+) foundation ([a-z]+)$/i
 const LAST_CHAIN = /^last ch of the handle/i
 const FIRST_CHAIN = /first ch of the handle$/i
 const SKIP
@@ -159,6 +160,8 @@ class Reader {
     if (group) return [this.groupItem(piece, group)]
     const fan = FAN.exec(text)
     if (fan && this.around?.fan) return [{ ...this.around.fan }]
+    const foundation = FOUNDATION.exec(text)
+    if (foundation) return [this.foundationItem(piece, foundation)]
     const chain = CHAIN.exec(text)
     if (chain) return [{ do: 'chain', chains: this.within(Number(chain[1]), piece) }]
     const skip = SKIP.exec(text)
@@ -179,6 +182,11 @@ class Reader {
       + `${terms === 'us' ? 'sc in next 3 sts, sk next st' : 'dc in next 3 sts, miss next st'} or `
       + `(${abbreviation}, ch 2, ${abbreviation}) in next st`
     )
+  }
+
+  private foundationItem(piece: Piece, [, times, name]: RegExpExecArray): Step {
+    const kind = stitchOf(name!, this.terms, piece.at + piece.text.indexOf(name!))
+    return { do: 'stitch', kind, times: this.within(Number(times), piece), landmark: 'foundation' }
   }
 
   private togetherItem(piece: Piece, [, post, name, over, places = '']: RegExpExecArray): Step {

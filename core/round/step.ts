@@ -27,13 +27,15 @@ export type Aim = (typeof AIMS)[number]
  * A place with a name of its own, for the words alone: `work` knows places by their order.
  *
  * - `firstChain`: the chain that the hook meets first, `lastChain` the one at the other end
+ * - `foundation`: chain and stitch in one, with nothing below yet: a foundation that is itself a side of the round
  * - `chains`: along a chain; `underside`: back along its other side; `firstChainAgain`: where it began
  * - `rowEnds`: the side of worked rows; `holes`: the holes of a bought floor
  * - `bridge`: along the chain of a handle or a buttonhole, one chain after the other; `overBridge`: around that chain as a whole
  * - `loop`: a loop of a mesh; `thisLoop`: the one that the hook stands at, `thisHalf` its half ahead, `otherHalf` the one left at the end
  */
 export const LANDMARKS = [
-  'firstChain', 'chains', 'lastChain', 'underside', 'firstChainAgain', 'rowEnds', 'holes', 'bridge', 'overBridge', 'loop', 'thisLoop',
+  'foundation', 'firstChain', 'chains', 'lastChain', 'underside', 'firstChainAgain', 'rowEnds', 'holes', 'bridge', 'overBridge', 'loop',
+  'thisLoop',
   'thisHalf', 'otherHalf',
 ] as const
 export type Landmark = (typeof LANDMARKS)[number]

@@ -16,6 +16,9 @@ const STARTS: Readonly<Record<Start['kind'], (start: Start, before: string) => s
   'foundation-sc': ({ chains }) =>
     `work ${chains} foundation {sc}, chain and stitch in one. The hook ends at the last of them; do not turn: round 1 goes along the tops, `
     + 'beginning with the last foundation st made.',
+  'foundation-side': ({ chains }) =>
+    `{ch} ${chains}. Round 1 begins with foundation stitches, chain and stitch in one, the first of them in the first of these chains: `
+    + 'they are its first side, and it goes on along what they stand on.',
   'chain-loop': ({ chains }, before) => `{ch} ${chains}${before}; join with {slst} to first ch, taking care not to twist it.`,
   'bought': ({ chains }) => `draw up a loop through a hole at the middle of a short side; the floor has ${chains} holes.`,
 }

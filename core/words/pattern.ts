@@ -168,7 +168,8 @@ function unfinishedOf(draft: Draft, say: (text: string) => string): string[] {
 function cardsUsed(draft: Draft, sections: readonly PatternSection[]): CardId[] {
   const used = new Set<CardId>(sections.flatMap(({ lines }) => lines.flatMap(({ cards }) => cards)))
   if (draft.rounds.length > 0) used.add('both')
-  if (traitsOf(draft.start).stitched) used.add('foundationSc')
+  const { stitched, sided } = traitsOf(draft.start)
+  if (stitched || sided) used.add('foundationSc')
   if (sections.some(({ lines }) => lines.some(({ after }) => after))) used.add('colourChange')
   for (const { seam } of draft.parts) if (seam) used.add(seam)
   for (const { rows, free, seam = 'whipSeam' } of piecesOf(draft)) if (rows.length > 0 && !free) used.add(seam)

@@ -85,6 +85,7 @@ const INTO_WORDS: IntoWords = {
   bridge: ({ chains }) => (chains === 1 ? 'the ch' : `each of the ${chains} chs`), overBridge: () => 'the ch-loop over the slot',
   thisLoop: () => 'the loop you are in', thisHalf: () => 'this half of the loop you are in',
   otherHalf: () => 'the other half of the first loop', firstChain: (_, { speech }) => firstChainWords(speech),
+  foundation: () => 'nothing',
   lastChain: (_, { speech }) => (traitsOf(speech.start).stitched ? 'foundation st made first' : 'last ch'),
   firstChainAgain: (_, { speech }) => `same ${traitsOf(speech.start).stitched ? 'foundation st' : 'ch'} as the first st`,
   alongChain: (_, { speech, loop }) => `${firstChainWords(speech)} and ${loop === 'both' ? 'in' : 'of'} each ch across`,
@@ -111,6 +112,7 @@ function workWords(clause: Working, speech: Speech): string {
     named(kind, { loop, ...(clause.backwards ? { backwards: true } : {}), ...(long ? { long } : {}) }, speech.terms)
   const lots = what.map(lot => lotWords(lot, name)).join(', ')
   const said = rows ? FAN : what.length === 1 ? lots : `(${lots})`
+  if (into.at === 'foundation' && only && !('chains' in only)) return `${places} foundation ${name(only.kind)}`
   const preposition = POST[loop] ? 'around' : 'in'
   const each = !oneEach || loop === 'bump' || into.at === 'bridge'
   return `${said} ${preposition} ${LOOP_WORDS[loop]}${intoWords(into, { places, each, loop, speech })}`

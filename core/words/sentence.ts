@@ -41,6 +41,8 @@ export type Into
     | { readonly at: 'otherHalf' }
   /** Chains of the foundation with names of their own. */
     | { readonly at: 'firstChain' }
+  /** Into nothing: each is made with the chain that it stands on. */
+    | { readonly at: 'foundation' }
     | { readonly at: 'lastChain' }
     | { readonly at: 'firstChainAgain' }
     | { readonly at: 'alongChain' }

@@ -160,6 +160,10 @@ export class Walk {
     const { kind, times, aim = 'next', loop = 'both', landmark, backwards } = step
     const more = { loop, ...(backwards ? { backwards } : {}) }
     const what: Lot[] = [{ kind, times: 1 }]
+    if (landmark === 'foundation') {
+      this.reading += times
+      return [{ say: 'work', what, into: { at: 'foundation' }, places: times, ...more }]
+    }
     if (landmark === 'bridge') {
       for (let i = 0; i < times; i++) this.takeChain()
       return [{ say: 'work', what, into: { at: 'bridge', chains: times }, places: times, ...more }]

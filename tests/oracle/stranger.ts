@@ -160,7 +160,19 @@ class Working {
     const skip = new RegExp(`^${this.terms === 'us' ? 'sk' : 'miss'} next (?:(\\d+) )?(.+)$`, 'i').exec(text)
     if (skip) return this.next(Number(skip[1] ?? 1), skip[2]!, skip[1] !== undefined, 0)
     if (/\d+tog\b/.test(text)) return this.together(text)
+    const foundation = /^(\d+) foundation ([a-z]+)$/i.exec(text)
+    if (foundation) return this.onNothing(Number(foundation[1]), foundation[2]!)
     this.work(text)
+  }
+
+  /** A foundation made stitch by stitch: each lies where a chain will be. */
+  private onNothing(times: number, name: string): void {
+    this.stitchName(name)
+    for (let i = 0; i < times; i++) {
+      if (this.here().is !== 'ch') throw new Baffled('a foundation is made before anything else')
+      this.met++
+      this.makes(ST)
+    }
   }
 
   private stitchName(name: string): void {
