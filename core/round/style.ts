@@ -111,6 +111,14 @@ export function fabricInStyle(going: Going, i: number, kind: FabricKind, colour:
   return { ...round, begin: { ...round.begin, past } }
 }
 
+/** Whether chains follow right on the first stitch. */
+function opensOnSpace([first, second]: readonly Step[]): boolean {
+  if (first?.do === 'repeat') return opensOnSpace(first.steps)
+  if (first?.do === 'group') return first.steps[1]?.do === 'chain'
+  const next = second?.do === 'repeat' ? second.steps[0] : second
+  return first?.do === 'stitch' && first.times === 1 && next?.do === 'chain'
+}
+
 /** A row of a flat piece: how many lie below it in the piece, and whether the very first of them faces wrong. */
 export interface RowsBelow {
   readonly below: number
@@ -125,7 +133,9 @@ export function facingOfRow({ below, wrongFirst = false }: RowsBelow, i: number)
 /** A row of these steps, to and fro: all but the piece's first turn. Where one opens with no plain stitch, its chain does not count. */
 export function inRow(rounds: Rounds, rows: RowsBelow, i: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
   const own = firstKind(steps) ?? kind
-  const counts = chainCounts(rounds, own) && opensPlainly(steps)
+  // Of a very first row chains are passed over: they cannot stand for a stitch and a space besides.
+  const first = rows.below + i === 0
+  const counts = chainCounts(rounds, own) && opensPlainly(steps) && !(first && opensOnSpace(steps))
   return {
     steps, colour, join: 'open', facing: facingOfRow(rows, i),
     begin: { chains: startingChains(own, counts, rounds.startingChains), counts, turn: rows.below + i > 0 },
