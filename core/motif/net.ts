@@ -13,14 +13,19 @@ import { tape } from '../stitch/tell'
 import type { MotifBand, MotifKind, Outward, Within } from './motifKind'
 
 const fields = {
-  rounds: count('Rounds of loops', between(1, 60), { begins: 3, beside: true, usually: between(1, 5) }),
-  chains: count('Chains at first', between(2, 60), { begins: 4, beside: true, usually: between(3, 7) }),
-  skip: count('Skipped under a loop', between(0, 12), {
+  rounds: count('Rounds', between(1, 60), { begins: 3, beside: true, usually: between(1, 5) }),
+  chains: count('Chains', between(2, 60), {
+    begins: 4, beside: true, usually: between(3, 7), says: 'Chains of a loop in the first round.',
+  }),
+  skip: count('Skipped', between(0, 12), {
     begins: 1, beside: true, usually: between(0, 2), says: 'Stitches skipped under each loop, where they stand on stitches.',
   }),
-  longer: count('Chains more each round', between(0, 6), { begins: 0, beside: true, usually: between(0, 1) }),
-  more: count('Loops more each round', between(0, 200), {
-    begins: 0, beside: true, usually: between(0, 8), says: 'So many loops have two in them, evenly spread, in each round but the first.',
+  longer: count('Longer by', between(0, 6), {
+    begins: 0, beside: true, suffix: 'chs', usually: between(0, 1), says: 'Chains more in each further round.',
+  }),
+  more: count('More by', between(0, 200), {
+    begins: 0, beside: true, suffix: 'loops', usually: between(0, 8),
+    says: 'So many loops have two in them, evenly spread, in each round but the first.',
   }),
   closes: optional(
     choice(

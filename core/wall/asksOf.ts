@@ -8,6 +8,7 @@ export function asksOf(spec: WallSpec, seen: Seen): string {
   if (!demand) return ''
   const { multiple, plus } = demand.asks
   if (multiple === 1 && plus === 0) return ''
+  if (demand.asks.takes) return `Asks for ${asksWords(demand.asks)}.`
   const left = demand.leaves(multiple + plus) - plus
   return `Asks for ${asksWords(demand.asks)}${left === multiple ? '' : `, leaves ${left} for each ${multiple}`}.`
 }
