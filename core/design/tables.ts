@@ -1,7 +1,9 @@
 import type { Bounds, Field, Fields, Told, WaysField } from '../field/field'
 import { baseForms } from '../base/base'
 import { CONTENT_KINDS } from '../contents/contents'
+import { FLAT_KINDS } from '../flat/kinds'
 import { gaugeOf } from '../gauge/gauge'
+import { MOTIF_KINDS } from '../motif/kinds'
 import type { Keeps, Seen } from '../kind/kind'
 import { asksWords } from '../part/asks'
 import { beginPart, demandOf, wallKinds } from '../wall/wall'
@@ -44,6 +46,8 @@ function holds(field: Field): string {
       return `{ ${cells(field.fields).join('; ')} }`
     case 'list':
       return `a list of { ${cells(field.of).join('; ')} }`
+    case 'kinds':
+      return field.list ? `a list of ${field.list.all}, told apart by \`${field.by}\`: below` : `told apart by \`${field.by}\``
     default:
       return 'text'
   }
@@ -106,6 +110,14 @@ export function formatTables(): Readonly<Record<string, string>> {
     walls: table(
       ['band', 'what it is', 'a new one asks for', 'besides `id` and `colour`'],
       wallKinds().map(({ band, does, fields }) => [`\`${band}\``, plain(does), asks(band), own(fields, ['colour', 'stripes'])]),
+    ),
+    flatBands: table(
+      ['band', 'what it is', 'besides `colour` and `stripes`'],
+      FLAT_KINDS.map(({ band, does, fields }) => [`\`${band}\``, plain(does), own(fields, ['colour', 'stripes'])]),
+    ),
+    motifBands: table(
+      ['band', 'what it is', 'besides `colour`'],
+      MOTIF_KINDS.map(({ band, does, fields }) => [`\`${band}\``, plain(does), own(fields, ['colour'])]),
     ),
     turnUps: table(
       ['turnUp', 'what it does'],

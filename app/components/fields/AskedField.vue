@@ -3,12 +3,14 @@ import { computed, ref, watch } from 'vue'
 import { answersTo, asksFigure, figureAnswered, type Put, said, withinOf } from '~~/core/field/asking'
 import { formatCm } from '~~/core/measure/format'
 import type { Asking } from '~/composables/useAsking'
+import { useTell } from '~/composables/useTell'
 
 /** One question, as its sort is asked, and what it asks further as it is answered now. */
 const props = defineProps<{ put: Put, asking: Asking }>()
 
 const field = computed(() => props.put.field)
-const label = computed(() => said(field.value.label, props.asking.spec, props.asking.now))
+const told = useTell()
+const label = computed(() => told(said(field.value.label, props.asking.spec, props.asking.now)))
 const answers = computed(() => answersTo(props.put, props.asking.spec, props.asking.now))
 const within = computed(() => withinOf(props.put))
 const figured = computed(() => props.put.value as number | undefined)
