@@ -1,6 +1,7 @@
 import { between, choice, count } from '../field/ask'
 import type { Fix } from '../part/finding'
 import { type Free, leastRows } from './strip'
+import { FOOT_CM, WIDE_CM } from './onRim'
 import { underInstead } from './strapLength'
 
 /*
@@ -24,6 +25,7 @@ export const FEET = {
     begins: 7, beside: true, usually: between(2, 12), says: 'Stitches of the rim that each end holds.',
   }),
   wide: count('Stitches across', between(2, 60), { begins: 7, beside: true, usually: between(2, 12) }),
+  footCm: FOOT_CM, wideCm: WIDE_CM,
 } as const
 
 /** Sewing, in words: there, and back through the same holes. */

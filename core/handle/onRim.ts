@@ -1,4 +1,4 @@
-import { between as bounds, choice, count, optional } from '../field/ask'
+import { between as bounds, choice, count, length, optional } from '../field/ask'
 import type { Fields } from '../field/field'
 import { type Keeps, kind, type PartKind, type PartSpec, type Sample, type Tool } from '../kind/kind'
 import { AS_IT_WAS } from '../part/asks'
@@ -7,7 +7,7 @@ import type { PartResult, Setting, WallSetting } from '../part/part'
 import type { Edge } from '../round/edge'
 import type { FabricKind } from '../stitch/dictionary'
 import type { Placing } from './placing'
-import { asMarked, wayOf } from './rim'
+import { asMarked, rimStitchCm, wayOf } from './rim'
 import { facingBelow } from '../round/style'
 import { refusedOnHandles } from './unworked'
 
@@ -56,6 +56,35 @@ export interface Where {
   readonly sideAt?: number
 }
 
+/** A foot, or a strap's width, in centimetres instead of stitches: found by the rim's stitches and the strap's own. */
+export const FOOT_CM = optional(
+  length('Or a foot so wide', bounds(0.5, 40), { beside: true, usually: bounds(1, 6), says: 'A foot\'s width, instead of its stitches.' }),
+)
+export const WIDE_CM = optional(
+  length('Or so wide', bounds(0.5, 40), {
+    beside: true, usually: bounds(1, 6), says: 'The width, instead of stitches or rows side by side.',
+  }),
+)
+
+/** What can be said in centimetres of feet and widths. */
+interface InCm {
+  readonly footCm?: number
+  readonly wideCm?: number
+  readonly worked?: string
+  readonly stitch?: FabricKind
+}
+
+/** A spec with its feet and its width in stitches, or in rows side by side where it runs along. */
+function inStitches<S extends object>(spec: S, edge: Edge, setting: Setting): S {
+  const { footCm, wideCm, worked, stitch = 'sc' } = spec as InCm
+  const { width, height } = setting.gauge[stitch]
+  const sideBySideCm = worked === 'along' || worked === 'bumps' ? height.cm : width.cm
+  return {
+    ...spec, ...(footCm === undefined ? {} : { foot: Math.max(2, Math.round(footCm / rimStitchCm(edge, setting))) }),
+    ...(wideCm === undefined ? {} : { wide: Math.max(2, Math.round(wideCm / sideBySideCm)) }),
+  }
+}
+
 /** What works no round of the bag, and is only placed on its rim. */
 interface Fitted<B extends string, F extends Fields, S = PartSpec<B, F>> {
   readonly band: B
@@ -82,7 +111,7 @@ export function fitted<const B extends string, const F extends Fields>({
     work: (spec: Where, edge: Edge, setting: WallSetting) => {
       if (refusedAs && edge.free) return refusedOnHandles(edge, setting, refusedAs)
       const { edge: marked, ...moved } = asMarked(edge, setting, spec.sideAt)
-      return { ...place(spec as never, marked, setting), ...moved }
+      return { ...place(inStitches(spec, marked, setting) as never, marked, setting), ...moved }
     },
   } as never) as never
 }

@@ -317,6 +317,14 @@ describe('straps of every sort (craft 10)', () => {
     expect(fitted({ ...grown, over: 'faces', number: 8, foot: 9 } as WallSpec, 120).findings[0]!.code).toBe('straps-too-wide')
   })
 
+  it('take their feet and their width in centimetres: 3 cm are six stitches of half a centimetre', () => {
+    const [piece] = fitted({ ...grown, footCm: 3, wideCm: 2 } as WallSpec).pieces!
+    expect(piece!.rows[0]!.on.count).toBe(6)
+    expect(Math.min(...piece!.rows.map(({ edge }) => edge.count))).toBe(4)
+    // Rows side by side run along the strap: their height counts.
+    expect(fitted({ ...sewn, wideCm: 4 } as WallSpec).pieces![0]!.rows).toHaveLength(8)
+  })
+
   it('go on from the rim without cutting, or grow from the other side', () => {
     const [on] = fitted({ ...grown, goesOn: true } as WallSpec).pieces!
     expect(on!.lead).toContain('Do not cut the yarn')

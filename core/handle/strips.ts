@@ -3,6 +3,7 @@ import { between, choice, count, optional } from '../field/ask'
 import { EDGED } from '../flat/edging'
 import { bandsField } from '../flat/kinds'
 import { told } from '../field/field'
+import { WIDE_CM } from './onRim'
 
 /*
  * What straps worked on their own have in common.
@@ -29,8 +30,9 @@ export const STRIP = {
   wide: count(
     told(spec => (isAcross(spec) ? 'Stitches across' : 'Rows side by side')),
     between(1, 60),
-    { begins: 6, usually: between(1, 12) },
+    { begins: 6, beside: true, usually: between(1, 12) },
   ),
+  wideCm: WIDE_CM,
   bands: optional({
     ...bandsField('Its bands', 'The bands of a strap in a texture, from its first row on.'),
     when: (spec: object) => workedOf(spec) === 'bands',

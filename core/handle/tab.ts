@@ -7,14 +7,15 @@ import type { Piece } from '../part/piece'
 import { type Edge, foundation } from '../round/edge'
 import { at, chain, each, inOne, skip, type Step } from '../round/step'
 import { BUTTON_CM, buttonNotion, buttonWords, middles } from './buttons'
-import { fitted, strapsTooWide } from './onRim'
+import { fitted, strapsTooWide, WIDE_CM } from './onRim'
 import { STRAP_STITCH } from './strapLength'
 import { chainStart, rowsOf, type StripStitch } from './strip'
 import { nothingWorked } from './unworked'
 
 const fields = {
   buttonCm: BUTTON_CM, lengthCm: length('Length of the tab', between(1, 60), { begins: 8, beside: true, usually: between(1, 20) }),
-  wide: count('Stitches across', between(1, 60), { begins: 9, beside: true, usually: between(1, 14) }), stitch: STRAP_STITCH,
+  wide: count('Stitches across', between(1, 60), { begins: 9, beside: true, usually: between(1, 14) }), wideCm: WIDE_CM,
+  stitch: STRAP_STITCH,
   made: optional(
     choice(
       'It is worked',

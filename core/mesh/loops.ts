@@ -52,7 +52,9 @@ function loopSteps(spec: LoopsSpec, i: number, chains: number, loops: number, fa
 
 function loopRound(spec: LoopsSpec, i: number, chains: number, loops: number, fans: boolean): Round {
   const closed = spec.ends === 'closed'
-  const stitch = spec.closes === 'half' ? undefined : spec.closes
+  const { closes, closesLater } = spec
+  const closedBy = closesLater && i + 1 >= closesLater.from ? closesLater.with : closes
+  const stitch = closedBy === 'half' ? undefined : closedBy
   return {
     steps: loopSteps(spec, i, chains, loops, fans), colour: spec.colour, facing: 'right', inLoops: true,
     begin: { chains: closed ? 1 : 0, counts: false, turn: false }, join: 'spiral', ...(closed
@@ -71,13 +73,13 @@ function finishRound({ finish, colour }: LoopsSpec, setting: Setting, loops: num
     0,
     'sc',
     colour,
-    closed ? halved(inLoop, loop, stitch, loops) : [repeat(loops, loop, stitch)],
+    closed ? halved(inLoop, loop, stitch, loops, finish!.closedLoop === 'whole') : [repeat(loops, loop, stitch)],
   )
 }
 
 /** After a closed round the hook stands in the middle of a loop: half of it is worked first, the other half at the end. */
-function halved(inLoop: number, loop: Step, stitch: Step, loops: number): Step[] {
-  const ahead = Math.ceil(inLoop / 2)
+function halved(inLoop: number, loop: Step, stitch: Step, loops: number, atOnce: boolean): Step[] {
+  const ahead = atOnce ? inLoop : Math.ceil(inLoop / 2)
   const left = inLoop - ahead
   return [
     at(left > 0 ? 'thisHalf' : 'thisLoop', inOne('sc', ahead)), stitch, ...(loops > 1 ? [repeat(loops - 1, loop, stitch)] : []),

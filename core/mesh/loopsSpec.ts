@@ -89,7 +89,28 @@ const MOTIF = {
 const FINISH = {
   inLoop: count('In each loop', between(1, 40), { begins: 4, beside: true, usually: between(1, 5) }),
   inStitch: count('In each {sc}', between(0, 4), { begins: 1, beside: true, usually: between(0, 2) }),
+  closedLoop: optional(
+    choice(
+      'The loop that the hook stands in is worked',
+      [
+        { value: 'halves', name: 'in two halves', does: 'Half of it first, the rest when the round is back: the seam lies at its top.' },
+        { value: 'whole', name: 'at once', does: 'All of it first: simpler, and the round starts a little earlier.' },
+      ],
+    ),
+  ),
 } as const
+
+/** Ways to close the last loop of a round, and what each does to the slant of the start. */
+const CLOSINGS = [
+  {
+    value: 'half', name: 'half chains, half a stitch',
+    does: 'By the loop\'s length {hdc}, {dc} or {tr}: the next round starts at the loop\'s top, and its start hardly leans.',
+  },
+  { value: 'hdc', name: '{hdc}', does: 'More chains and a short stitch: rounds start past the top, and their start leans on with '
+    + 'them.' },
+  { value: 'dc', name: '{dc}', does: 'Past the top of long loops, before that of short ones: the start leans as much.' },
+  { value: 'tr', name: '{tr}', does: 'Few chains and a tall stitch: rounds start before the top, and their start leans back.' },
+] as const
 
 export const LOOPS_FIELDS = {
   size: SIZE,
@@ -115,22 +136,26 @@ export const LOOPS_FIELDS = {
   closes: optional(
     choice(
       'The last loop is closed with',
-      [
-        {
-          value: 'half', name: 'half chains, half a stitch',
-          does: 'By the loop\'s length {hdc}, {dc} or {tr}: the next round starts at the loop\'s top, and its start hardly leans.',
-        },
-        { value: 'hdc', name: '{hdc}', does: 'More chains and a short stitch: rounds start past the top, and their start leans on with '
-          + 'them.' },
-        { value: 'dc', name: '{dc}', does: 'Past the top of long loops, before that of short ones: the start leans as much.' },
-        { value: 'tr', name: '{tr}', does: 'Few chains and a tall stitch: rounds start before the top, and their start leans back.' },
-      ],
+      CLOSINGS,
       {
         when: spec => (spec as { readonly ends: string }).ends === 'closed',
         says: 'The stitch that closes the last loop of a round, as far as the loop is long enough for it; half chains, half stitch if '
           + 'left out.',
       },
     ),
+  ),
+  closesLater: maybe(
+    'Later rounds are closed',
+    {
+      from: count('From round', between(2, 400), {
+        begins: 3, beside: true, usually: between(2, 6), says: 'The first round of loops closed so.',
+      }),
+      with: choice('With', CLOSINGS, { begins: 'half' }),
+    },
+    {
+      without: { name: 'as the first' }, having: { name: 'otherwise' }, usuallyNot: true,
+      says: 'Rounds of loops from one on that are closed otherwise than the first.', begin: { from: 3, with: 'dc' },
+    },
   ),
   motif: maybe('Fans', MOTIF, {
     without: { name: 'none' },

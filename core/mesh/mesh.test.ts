@@ -296,3 +296,19 @@ describe('a lining, by hand', () => {
     ])
   })
 })
+
+describe('closings round by round, and the loop that the hook stands in (craft 8; common practice, no source)', () => {
+  it('go over to another stitch from the round that the maker names', () => {
+    const { rounds } = on(48, { first: 6, hold: { pin: { chains: 6 } }, closes: 'hdc', closesLater: { from: 4, with: 'tr' } })
+    expect(rounds.map(({ round: { closing } }) => closing?.kind)).toEqual(['hdc', 'hdc', 'hdc', 'tr', 'tr', 'tr', 'tr', 'tr'])
+  })
+
+  it('a solid round works that loop in two halves, or at once: the same stitches', () => {
+    const top = (closedLoop: 'halves' | 'whole') => on(48, { finish: { inLoop: 4, inStitch: 1, closedLoop } }).rounds.at(-1)!
+    const [halves, whole] = [top('halves'), top('whole')]
+    expect([halves.edge.count, whole.edge.count]).toEqual([120, 120])
+    const last = ({ round }: typeof halves) => round.steps.at(-1)!
+    expect('landmark' in last(halves) && last(halves)).toMatchObject({ landmark: 'otherHalf' })
+    expect(last(whole).do).toBe('repeat')
+  })
+})
