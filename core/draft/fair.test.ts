@@ -110,12 +110,12 @@ describe('sizes from fair swatches', () => {
     })
   }
 
-  // A plain piece is told by one swatch alone, and half a stitch of a count covers hands so uneven in six of seven cases.
+  // A plain piece is told by one swatch alone, and half a stitch of a count covers hands so uneven in four of five cases.
   it(`of panels on a floor come within 5 % in 95 % of ${CASES} bags, and are mostly held by the half stitch that is told`, () => {
     const panels = Array.from({ length: CASES }, () => onePanelBag(chance))
     for (const side of ['width', 'height'] as const) {
       const off = panels.map(bag => Math.abs(bag[side].told.cm - bag[side].true))
-      expect(off.filter((cm, i) => cm <= panels[i]![side].told.plusMinusCm).length / CASES).toBeGreaterThanOrEqual(0.84)
+      expect(off.filter((cm, i) => cm <= panels[i]![side].told.plusMinusCm).length / CASES).toBeGreaterThanOrEqual(0.8)
       expect(off.filter((cm, i) => cm <= 0.05 * panels[i]![side].true).length / CASES).toBeGreaterThanOrEqual(0.95)
     }
   })
