@@ -203,6 +203,8 @@ export interface KindsField<T = unknown> extends Asked {
     readonly all: string
     readonly most: number
     readonly least?: number
+    /** They are worked to and fro, not round. */
+    readonly inRows?: true
     begin?(kind: string, like: object | undefined, spec: object): object
   }
   /** What a document holds for it, for the types alone. */

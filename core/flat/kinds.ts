@@ -63,7 +63,12 @@ export function bandsField(label: string, says: string) {
     label,
     'band',
     FLAT_KINDS.map(({ band, fields, name, does }) => ({ value: band, fields, name, does })),
-    { list: { all: 'bands', most: MOST_FLAT_BANDS, least: 1, begin: (band, like, spec) => bandLike(band, like ?? spec) }, says },
+    {
+      list: {
+        all: 'bands', most: MOST_FLAT_BANDS, least: 1, inRows: true, begin: (band, like, spec) => bandLike(band, like ?? spec),
+      },
+      says,
+    },
   )
 }
 

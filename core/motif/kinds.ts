@@ -4,6 +4,7 @@ import { disc } from './disc'
 import { fans } from './fans'
 import type { MotifBand, MotifKind } from './motifKind'
 import { net } from './net'
+import { ownRounds } from './ownRounds'
 
 export type { MotifBand, MotifKind, Outward, Within } from './motifKind'
 
@@ -13,7 +14,7 @@ export type { MotifBand, MotifKind, Outward, Within } from './motifKind'
  */
 
 /** Every kind of rounds that a motif can have, in the order they are offered. */
-export const MOTIF_KINDS: readonly MotifKind[] = [disc, net, fans]
+export const MOTIF_KINDS: readonly MotifKind[] = [disc, net, fans, ownRounds]
 
 const BY_BAND = new Map(MOTIF_KINDS.map(kind => [kind.band, kind]))
 

@@ -59,6 +59,16 @@ describe('a motif (craft 5, craft 8; common practice, no source)', () => {
     expect(Math.max(...off)).toBeLessThanOrEqual(0.25 + 1e-9)
   })
 
+  it('takes a repeat of the maker\'s own where it divides, and says where it does not', () => {
+    const repeats = [{ id: 'own-1', name: 'spokes', lines: ['dc in next, ch 1, sk next st', 'dc in next, ch 1, sk next ch-sp'] }]
+    const own = (grows: number) => workMotif([
+      { band: 'disc', stitch: 'sc', rounds: 1, grows, colour: 'main' }, { band: 'own', repeat: 'own-1', rounds: 2, colour: 'main' },
+    ] as unknown as MotifBand[], { ...setting, repeats })
+    expect(own(12).rounds.map(({ edge }) => edge.count)).toEqual([12, 12, 12])
+    expect(own(12).radiusCm).toBeCloseTo(0.5 + 2 * 1, 9)
+    expect(own(11).findings.map(({ code }) => code)).toContain('does-not-divide')
+  })
+
   it('says what it cannot be: loops in a ring, fans on stitches, and what will not lie flat', () => {
     expect(motif(net).findings[0]).toMatchObject({ code: 'motif-begins', weight: 'stop' })
     expect(motif(ring, fans).findings[0]).toMatchObject({ code: 'fans-on-loops', weight: 'stop' })

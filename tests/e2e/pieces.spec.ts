@@ -94,5 +94,8 @@ test('corners are drawn in the round that works the chains', async ({ page, requ
   await page.getByRole('button', { name: 'Band above' }).click()
   await pickKind(page, 'slots')
   await page.getByRole('radio', { name: 'the round that works the chains' }).check()
+  // 64 stitches of half a centimetre: three centimetres from the side are six of them.
+  await page.getByLabel('From the side of the bag to it').fill('3')
+  await expect(page.locator('[data-code="slot-runs"]')).toContainText('From the start of the round: 6, slot')
   await expect(await patternAfterReload(page)).toContainText('sc2tog over next st and first ch of the handle')
 })

@@ -122,7 +122,7 @@ function remove(i: number): void {
       <OwnRepeat
         v-if="kindOf(band).fields.repeat"
         :asking="askingOf(i)"
-        rows
+        :rows="list.inRows === true"
       />
       <StripesTool
         v-if="kindOf(band).fields.stripes"

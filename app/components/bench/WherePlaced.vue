@@ -13,6 +13,20 @@ const asDrafted = computed(() => bag.design.rounds.style !== 'turned'
   ? 'Where the base puts them, moved on as the start of the rounds leans.'
   : 'Where the base puts them.')
 
+/** From the bag's side to where it begins on the front: in centimetres of the rim, which move it by whole stitches. */
+const fromSide = computed(() => {
+  const { grip, size } = props.part ?? {}
+  if (!grip || !size || grip.onward === 0) return undefined
+  const stitchCm = size.circumference.cm / grip.count
+  return { cm: grip.before * stitchCm, stitchCm, grip, most: (grip.before + grip.after) * stitchCm }
+})
+
+function setFromSide(cm: number): void {
+  const { stitchCm, grip } = fromSide.value!
+  const nudge = (spec.value.nudge ?? 0) + (Math.round(cm / stitchCm) - grip.before) * grip.onward
+  props.asking.answer('Where it begins', [{ path: ['nudge'], value: nudge }])
+}
+
 /** Where the first side is now, for a maker who begins to mark it anew. */
 function setMarked(marked: boolean): void {
   const on = props.part?.rounds[0]?.on ?? props.part?.edge
@@ -28,6 +42,14 @@ function setMarked(marked: boolean): void {
       :fields="PLACED"
       :asking="asking"
       :skip="['sideAt']"
+    />
+    <LengthField
+      v-if="fromSide"
+      label="From the side of the bag to it"
+      :cm="fromSide.cm"
+      :units="asking.units"
+      :bounds="{ least: 0, most: fromSide.most }"
+      @change="setFromSide"
     />
     <p
       v-if="part?.grip && part.grip.onward !== 0"
