@@ -8,7 +8,7 @@ import type { PartResult, Setting } from '../part/part'
 import { stopped } from '../part/part'
 import { foundation, halves, withSides } from '../round/edge'
 import { inMultiples } from '../round/multiples'
-import { at, type Step } from '../round/step'
+import { allAt } from '../round/step'
 import { inStyle } from '../round/style'
 import { work } from '../round/work'
 import { form, type FormSpec, sizesLike } from './form'
@@ -70,7 +70,7 @@ function workBought(spec: BoughtSpec, setting: Setting): PartResult {
   const multiples = holeMultiples(spec)
   const widthCm = spec.shape === 'round' ? spec.lengthCm : Math.min(spec.widthCm, spec.lengthCm)
   const floor: Floor = { shape: spec.shape === 'round' ? 'disc' : 'stadium', length: exactly(spec.lengthCm), width: exactly(widthCm) }
-  const steps = inMultiples(multiples, spec.stitch).map(intoHoles)
+  const steps = allAt('holes', inMultiples(multiples, spec.stitch))
   const result = work(inStyle(setting, 0, spec.stitch, spec.colour, steps), foundation('hole', spec.holes))
   const circumference = times(
     stitch.width,
@@ -92,11 +92,6 @@ function workBought(spec: BoughtSpec, setting: Setting): PartResult {
     notions: ['a ready-made floor with holes'],
     advice: ['Start at the middle of a short side, so that the start of the rounds lies at the bag\'s side.'],
   }
-}
-
-function intoHoles(step: Step): Step {
-  if (step.do === 'repeat') return { ...step, steps: step.steps.map(intoHoles) }
-  return step.do === 'stitch' || step.do === 'group' ? at('holes', step) : step
 }
 
 /** A share of the way round a stadium's rim, from the middle of its near end. */

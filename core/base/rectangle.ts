@@ -10,7 +10,7 @@ import type { Start } from '../part/start'
 import { type Edge, foundation, foundationOf, withSides } from '../round/edge'
 import { spreadOver } from '../round/multiples'
 import type { Round } from '../round/round'
-import { at, each, inOne, skip, type Step } from '../round/step'
+import { allAt, at, each, inOne, skip, type Step } from '../round/step'
 import { chainCounts, inStyle, startingChains } from '../round/style'
 import { work } from '../round/work'
 import type { FabricKind } from '../stitch/dictionary'
@@ -121,13 +121,10 @@ export function rectangleEdge(spec: RectangleSpec, { stitches, rows }: Rectangle
 
 /** One stretch of the pick-up round; with an extra stitch in its last place if corners ask for it. */
 function stretch(spec: RectangleSpec, places: number, stitches: number, landmark?: 'rowEnds' | 'underside'): Step[] {
-  const named = (step: Step): Step => {
-    if (step.do === 'repeat') return { ...step, steps: step.steps.map(named) }
-    return landmark && (step.do === 'stitch' || step.do === 'group') ? at(landmark, step) : step
-  }
-  if (spec.corners === 'none') return spreadOver(places, stitches, spec.stitch).map(named)
+  const named = (steps: readonly Step[]) => (landmark ? allAt(landmark, steps) : [...steps])
+  if (spec.corners === 'none') return named(spreadOver(places, stitches, spec.stitch))
   const [plain, corner] = places > 1 && stitches > 1 ? [spreadOver(places - 1, stitches - 1, spec.stitch), 2] : [[], stitches + 1]
-  return [...plain, ...(places > 1 && stitches === 1 ? [skip(places - 1)] : []), inOne(spec.stitch, corner)].map(named)
+  return named([...plain, ...(places > 1 && stitches === 1 ? [skip(places - 1)] : []), inOne(spec.stitch, corner)])
 }
 
 /** The round about the rows: across the last one, down the row ends, along the chain's underside, up the other ends. */

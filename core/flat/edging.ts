@@ -5,7 +5,7 @@ import type { Setting } from '../part/part'
 import type { Piece } from '../part/piece'
 import { type Edge, foundation, foundationOf } from '../round/edge'
 import { inMultiples } from '../round/multiples'
-import { at, each, inOne, type Step } from '../round/step'
+import { allAt, each, inOne, type Step } from '../round/step'
 import { work } from '../round/work'
 import type { Worked } from '../round/worked'
 import { many } from '../stitch/tell'
@@ -53,13 +53,10 @@ interface Edged {
 
 /** A stretch of places, each with so many stitches, the last of them with those of a corner besides. */
 function stretch(into: readonly number[], corner: number, landmark?: 'rowEnds' | 'underside'): Step[] {
-  const named = (step: Step): Step => {
-    if (step.do === 'repeat') return { ...step, steps: step.steps.map(named) }
-    return landmark && (step.do === 'stitch' || step.do === 'group') ? at(landmark, step) : step
-  }
   const plain = into.slice(0, -1)
   const last = into.at(-1)! + corner - 1
-  return [...(plain.length > 0 ? inMultiples(plain, 'sc') : []), last > 1 ? inOne('sc', last) : each('sc', 1)].map(named)
+  const steps = [...(plain.length > 0 ? inMultiples(plain, 'sc') : []), last > 1 ? inOne('sc', last) : each('sc', 1)]
+  return landmark ? allAt(landmark, steps) : steps
 }
 
 function intoEnds(rows: readonly Worked[], gauge: Gauge): number[] {
@@ -125,13 +122,8 @@ function roundsAbout({ rows, wide, colour }: Edged, { rounds, corner }: Edging, 
 /** Rows along one side of a piece, where its rows end. */
 function rowsAlong({ rows, colour }: Edged, times: number, gauge: Gauge): Worked[] {
   const ends = intoEnds(rows, gauge)
-  const first = edgingRow(foundation('rowEnd', rows.length, false), inMultiples(ends, 'sc').map(step => named(step)), 0, 'open', colour)
+  const first = edgingRow(foundation('rowEnd', rows.length, false), allAt('rowEnds', inMultiples(ends, 'sc')), 0, 'open', colour)
   return upon(first, times - 1, 'open', [], 1, colour)
-}
-
-function named(step: Step): Step {
-  if (step.do === 'repeat') return { ...step, steps: step.steps.map(named) }
-  return step.do === 'stitch' || step.do === 'group' ? at('rowEnds', step) : step
 }
 
 function lengthOf(rows: readonly Worked[], gauge: Gauge): number {

@@ -134,3 +134,11 @@ export function repeat(times: number, ...steps: readonly Step[]): RepeatStep {
 export function at<S extends StitchStep | GroupStep>(landmark: Landmark, step: S): S {
   return { ...step, landmark }
 }
+
+/** Steps that all happen at a named sort of place, those of repeats too. */
+export function allAt(landmark: Landmark, steps: readonly Step[]): Step[] {
+  return steps.map((step): Step => {
+    if (step.do === 'repeat') return { ...step, steps: allAt(landmark, step.steps) }
+    return step.do === 'stitch' || step.do === 'group' ? at(landmark, step) : step
+  })
+}
