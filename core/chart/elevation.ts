@@ -105,11 +105,10 @@ export function elevation(draft: Draft): Course[] {
     const lean = part === draft.parts[0] ? 0 : leanOf(roundsOfPart(part.from, draft.design)) / 10
     const leaned = (i: number) => leanedBelow + lean * i
     const faces = faceCourses(part, floor, bottomCm)
-    const facedCm = faces.reduce((sum, { heightCm }) => sum + heightCm, 0)
     courses.push(...faces)
-    bottomCm += facedCm
+    bottomCm += faces.reduce((sum, { heightCm }) => sum + heightCm, 0)
     part.rounds.forEach((worked, i) => {
-      const heightCm = Math.max(0, riseOf(part, i) - (i === 0 ? facedCm : 0))
+      const heightCm = riseOf(part, i)
       const turned = frontWay(draft) + moved + leaned(i) / Math.max(1, worked.edge.count)
       const way = turnedBy(ways[i]!.way, turned)
       if (heightCm > 0) {
