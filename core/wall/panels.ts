@@ -195,7 +195,8 @@ function workPanels(spec: PanelsSpec, edge: Edge, setting: WallSetting): PartRes
   const at = (place: number, count: number) => [place, place + edge.count / 2].map(one => sts(one, count, edge.count))
   const wide = front.edge.count / total
   return {
-    rounds, edge: withSides(top, [0, total / 2]), size: { height, circumference: times(gauge.sc.width, total) }, rises: [gauge.sc.height.cm],
+    rounds, edge: withSides(top, [0, total / 2]), size: { height, circumference: times(gauge.sc.width, total) },
+    rises: [gauge.sc.height.cm],
     findings: [...findings, ...uneven(panels)], seam: seamOf(spec.seam).card,
     faces: { rows: front.rows, rises: front.rises, share: wide },
     pieces: [
