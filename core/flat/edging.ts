@@ -4,8 +4,8 @@ import type { Gauge } from '../gauge/gauge'
 import type { Setting } from '../part/part'
 import type { Piece } from '../part/piece'
 import { type Edge, foundation, foundationOf } from '../round/edge'
-import { inMultiples } from '../round/multiples'
 import { allAt, each, inOne, type Step } from '../round/step'
+import { inTurns } from '../round/turns'
 import { work } from '../round/work'
 import type { Worked } from '../round/worked'
 import { many } from '../stitch/tell'
@@ -51,11 +51,16 @@ interface Edged {
   readonly colour: string
 }
 
+/** So many stitches into each of the next places. */
+function intoEach(into: readonly number[]): Step[] {
+  return inTurns(into.map(n => (n > 1 ? [inOne('sc', n)] : [each('sc', 1)])))
+}
+
 /** A stretch of places, each with so many stitches, the last of them with those of a corner besides. */
 function stretch(into: readonly number[], corner: number, landmark?: 'rowEnds' | 'underside'): Step[] {
   const plain = into.slice(0, -1)
   const last = into.at(-1)! + corner - 1
-  const steps = [...(plain.length > 0 ? inMultiples(plain, 'sc') : []), last > 1 ? inOne('sc', last) : each('sc', 1)]
+  const steps = [...intoEach(plain), ...intoEach([last])]
   return landmark ? allAt(landmark, steps) : steps
 }
 
@@ -122,7 +127,7 @@ function roundsAbout({ rows, wide, colour }: Edged, { rounds, corner }: Edging, 
 /** Rows along one side of a piece, where its rows end. */
 function rowsAlong({ rows, colour }: Edged, times: number, gauge: Gauge): Worked[] {
   const ends = intoEnds(rows, gauge)
-  const first = edgingRow(foundation('rowEnd', rows.length, false), allAt('rowEnds', inMultiples(ends, 'sc')), 0, 'open', colour)
+  const first = edgingRow(foundation('rowEnd', rows.length, false), allAt('rowEnds', intoEach(ends)), 0, 'open', colour)
   return upon(first, times - 1, 'open', [], 1, colour)
 }
 

@@ -60,6 +60,8 @@ export function always(...repeat: readonly Step[]): Flow {
 /** A repeat worked `times` over; one run of plain stitches stays one run. */
 export function workedOver({ first = [], repeat, last = [] }: TextureRound, times: number): Step[] {
   if (times === 0) return [...first, ...last]
+  // What opens it as every repeat does is one repeat more.
+  if (first.length > 0 && JSON.stringify(first) === JSON.stringify(repeat)) return workedOver({ repeat, last }, times + 1)
   const only = repeat.length === 1 ? repeat[0] : undefined
   const run = only?.do === 'stitch' && only.aim !== 'gap' && only.aim !== 'same' ? { ...only, times: only.times * times } : undefined
   if (only?.do === 'repeat') return [...first, { ...only, times: only.times * times }, ...last]
