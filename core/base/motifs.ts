@@ -3,7 +3,7 @@ import { tenths } from '../field/now'
 import { seamChoice, seamOf } from '../flat/seams'
 import { times } from '../measure/length'
 import { type Motif, motifLayOut, reachesOf, workMotif } from '../motif/motif'
-import { motifField, type MotifBand } from '../motif/kinds'
+import { motifField } from '../motif/kinds'
 import type { Finding } from '../part/finding'
 import { noFloor } from '../part/floor'
 import { type PartResult, type Setting, stopped } from '../part/part'
@@ -91,7 +91,7 @@ function mouthOf({ open }: MotifsSpec, { edge, radiusCm }: Motif): Mouth {
 function straightRows({ straight, stitch, colour }: MotifsSpec, { edge }: Motif, mouth: Mouth, setting: Setting): Worked[] {
   if (!straight) return []
   const rows: Worked[] = []
-  let on = { ...foundationOf(placesFrom(edge, mouth.places), false) }
+  let on: Edge = foundationOf(placesFrom(edge, mouth.places), false)
   const wanted = Math.round(mouth.chordCm / setting.gauge[stitch].width.cm)
   const change = Math.max(-Math.floor(mouth.places / 2), Math.min(mouth.places, wanted - mouth.places))
   for (let i = 0; i < straight.rows; i++) {
@@ -136,7 +136,7 @@ const TOO_SMALL: Finding = {
 
 function workMotifs(spec: MotifsSpec, setting: Setting): PartResult {
   const { gauge } = setting
-  const motif = workMotif(spec.bands as readonly MotifBand[], setting)
+  const motif = workMotif(spec.bands, setting)
   const { rounds, radiusCm } = motif
   const stop = motif.findings.find(({ weight }) => weight === 'stop')
   const width = { cm: 2 * radiusCm, plusMinusCm: (2 * radiusCm * gauge.sc.height.plusMinusCm) / gauge.sc.height.cm }

@@ -71,9 +71,10 @@ function intoEnds(rows: readonly Worked[], gauge: Gauge): number[] {
 /** Works a round or a row of an edging; steps that do not come out are this program's mistake. */
 function edgingRow(on: Edge, steps: readonly Step[], i: number, join: 'open' | 'slip', colour: string): Worked {
   const result = work(
-    { steps, colour, join, begin: { chains: 1, counts: false, turn: join === 'open' && i > 0 }, facing: join === 'open' && i % 2 === 1
-      ? 'wrong'
-      : 'right' },
+    {
+      steps, colour, join, begin: { chains: 1, counts: false, turn: join === 'open' && i > 0 },
+      facing: join === 'open' && i % 2 === 1 ? 'wrong' : 'right',
+    },
     on,
   )
   if (!result.ok) throw new Error(`an edging's row ${i + 1} does not come out: ${result.error.code}`)

@@ -1,4 +1,4 @@
-import { asksOfBands, countNear, workFlat } from '../flat/flat'
+import { asksOfBands, countNear, type FlatPiece, type Until, workFlat } from '../flat/flat'
 import { type Edging, edgingAddsCm, edgingOf } from '../flat/edging'
 import { type FlatBand, stackedOr } from '../flat/kinds'
 import type { Finding } from '../part/finding'
@@ -6,7 +6,9 @@ import type { Setting } from '../part/part'
 import type { Piece } from '../part/piece'
 import { foundation } from '../round/edge'
 import { startingChains } from '../round/style'
-import { freeCm, freePart, growthCm, type StrapLength, type Strip, strip, type StripStitch, stripWidthCm, type StripWay } from './strip'
+import {
+  freeCm, freePart, growthCm, runsAcross, type StrapLength, type Strip, strip, type StripStitch, type StripWay, stripWidthCm,
+} from './strip'
 
 /*
  * A strap worked on its own: plain rows along or across, or bands of any texture across; edged or not.
@@ -52,6 +54,11 @@ export function strapWidthCm(spec: OwnStrap, wide: number, { gauge }: Pick<Setti
   return stripWidthCm(way, gauge[spec.stitch], wide) + edgingAddsCm(spec.edged, gauge).wide
 }
 
+/** How many rows as tall as those of a piece are, one with another, lie over so much of the bag. */
+function rowsOver(cm: number, { rows, height }: FlatPiece): number {
+  return rows.length === 0 ? 0 : Math.round((cm * rows.length) / height.cm)
+}
+
 /**
  * Makes a strap for feet so far apart.
  *
@@ -68,10 +75,12 @@ export function strapFor(spec: OwnStrap, wide: number, gapCm: number, onBagCm: r
     return { strip: strip(spec.worked, spec.stitch, wide, count, spec.colour, gauge), freeCm: free.lengthCm }
   }
   const rowCm = gauge[spec.stitch].height.cm
-  const until = 'pin' in spec.length
-    ? { rows: spec.length.pin.count + Math.round(lies / rowCm) }
-    : { heightCm: Math.max(rowCm, freeCm(spec.length.want, gapCm, lies) + lies - edgingCm) }
-  const made = workFlat(bandsOf(spec), foundation('chain', wide, false), setting, { below: 0 }, until)
+  const worked = (until: Until) => workFlat(bandsOf(spec), foundation('chain', wide, false), setting, { below: 0 }, until)
+  const made = worked(
+    'pin' in spec.length
+      ? { rows: spec.length.pin.count + rowsOver(lies, worked({ rows: spec.length.pin.count })) }
+      : { heightCm: Math.max(rowCm, freeCm(spec.length.want, gapCm, lies) + lies - edgingCm) },
+  )
   const lengthCm = made.height.cm
   const stop = made.findings.find(({ weight }) => weight === 'stop')
   const turning = made.rows[0]?.round.begin.chains ?? startingChains(spec.stitch, false)
@@ -85,13 +94,9 @@ export function strapFor(spec: OwnStrap, wide: number, gapCm: number, onBagCm: r
 }
 
 /** A strap and its edging, as pieces. */
-export function withEdging(piece: Piece, { edged, worked }: OwnStrap, wide: number, { gauge }: Pick<Setting, 'gauge'>): Piece[] {
+export function withEdging(piece: Piece, spec: OwnStrap, wide: number, { gauge }: Pick<Setting, 'gauge'>): Piece[] {
+  const { edged } = spec
   if (!edged || piece.rows.length === 0) return [piece]
-  const first = worked === 'across' || worked === 'bands' ? wide : piece.rows[0]!.edge.count
+  const first = runsAcross(spec) ? wide : piece.rows[0]!.edge.count
   return [piece, edgingOf(piece, first, edged, gauge)]
-}
-
-/** Whether a strap's rows run across it. */
-export function runsAcross({ worked }: Pick<OwnStrap, 'worked'>): boolean {
-  return worked === 'across' || worked === 'bands'
 }

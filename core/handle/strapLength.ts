@@ -3,7 +3,7 @@ import { type Bounds, type Told, told } from '../field/field'
 import { type Now, tenths } from '../field/now'
 import type { Finding, Fix } from '../part/finding'
 import { HAND_DROP_CM, SHOULDER_DROP_CM } from './drop'
-import { STRIP_STITCHES } from './strip'
+import { runsAcross, STRIP_STITCHES } from './strip'
 
 export const DROP_CM: Bounds = between(1, 120)
 
@@ -18,7 +18,7 @@ export const STRAP_STITCH = stitch(STRIP_STITCHES)
 
 /** What is side by side in a strip: rows, or chains along which it runs. */
 function counted(spec: object): 'rows' | 'chains' {
-  return 'worked' in spec && spec.worked !== 'across' ? 'chains' : 'rows'
+  return 'worked' in spec && !runsAcross(spec) ? 'chains' : 'rows'
 }
 
 /** Rows or chains of a piece's free part now: what a pinned length starts from. */

@@ -1,12 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyFitted, SEED } from '../../tests/arbitraries/designs'
+import { said } from '../field/asking'
 import { gaugeOf } from '../gauge/gauge'
 import type { WallSetting } from '../part/part'
 import { type Edge, foundation, withSides } from '../round/edge'
 import { workWall, type WallSpec } from '../wall/wall'
 import { dropCm } from './drop'
 import { slots } from './slots'
+import { strapLength } from './strapLength'
 import { leastRows, stripAlong, stripFromRim } from './strip'
 
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
@@ -276,6 +278,18 @@ describe('straps of every sort (craft 10)', () => {
     expect(alone!.rows[0]!.edge.count).toBe(7)
     expect(alone!.lengthCm).toBeCloseTo(40, 0)
     expect(alone!.along).toBe(false)
+  })
+
+  it('are counted by what their length runs in: rows where those run across, in one stitch or in bands, and chains along', () => {
+    const pinned = strapLength('Strap').ways[2]
+    for (const [worked, wide, unit] of [['along', 6, 'chains'], ['across', 6, 'rows'], ['bands', 7, 'rows']] as const) {
+      const spec = { ...sewn, worked, wide, ...(worked === 'bands' ? { bands: [boxes] } : {}), length: { want: { totalCm: 40 } } }
+      const part = fitted(spec as WallSpec)
+      expect(said(pinned.name, spec, { gauge }), worked).toBe(unit)
+      const pin = pinned.from(spec, { gauge, part })
+      const again = fitted({ ...spec, length: { pin } } as WallSpec)
+      expect(Math.abs(again.pieces![0]!.lengthCm - part.pieces![0]!.lengthCm), worked).toBeLessThan(0.51)
+    }
   })
 
   it('edged all round are wider and longer by a round at either side, and the edging is a piece of its own', () => {

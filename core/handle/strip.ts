@@ -19,6 +19,11 @@ export type StripWay = (typeof STRIP_WAYS)[number]
 /** How long a strap is: long enough to drop so far, or so many rows (worked across) or chains (along). */
 export type StrapLength = Size<{ readonly dropCm: number } | { readonly totalCm: number }, { readonly count: number }>
 
+/** Whether a strip's rows run across it, in one stitch or in bands: it is then counted in stitches across and rows along. */
+export function runsAcross(spec: object): boolean {
+  return 'worked' in spec && (spec.worked === 'across' || spec.worked === 'bands')
+}
+
 /** A strip of fabric worked in rows, on its own. */
 export interface Strip {
   readonly start: Start

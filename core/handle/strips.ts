@@ -4,13 +4,13 @@ import { EDGED } from '../flat/edging'
 import { bandsField } from '../flat/kinds'
 import { told } from '../field/field'
 import { WIDE_CM } from './onRim'
+import { runsAcross } from './strip'
 
 /*
  * What straps worked on their own have in common.
  */
 
 const workedOf = (spec: object): string => (spec as { worked: string }).worked
-const isAcross = (spec: object): boolean => ['across', 'bands'].includes(workedOf(spec))
 
 /** How a strip is worked, and how wide it is. */
 export const STRIP = {
@@ -28,7 +28,7 @@ export const STRIP = {
     { begins: 'along' },
   ),
   wide: count(
-    told(spec => (isAcross(spec) ? 'Stitches across' : 'Rows side by side')),
+    told(spec => (runsAcross(spec) ? 'Stitches across' : 'Rows side by side')),
     between(1, 60),
     { begins: 6, beside: true, usually: between(1, 12) },
   ),
@@ -41,8 +41,8 @@ export const STRIP = {
 } as const
 
 /** What lies side by side across a strip. */
-export function strandsOf({ worked }: { readonly worked: string }): 'stitches' | 'rows' {
-  return worked === 'across' || worked === 'bands' ? 'stitches' : 'rows'
+export function strandsOf(spec: { readonly worked: string }): 'stitches' | 'rows' {
+  return runsAcross(spec) ? 'stitches' : 'rows'
 }
 
 /** Ways to sew a strap's feet on. A further one is a further row. */

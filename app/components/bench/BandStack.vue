@@ -153,8 +153,14 @@ legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 
 .band { display: flex; flex-direction: column; gap: 0.8rem; border-left: 3px solid var(--line); padding-left: 0.7rem; }
 .head { display: grid; grid-template-columns: 1fr auto auto auto; gap: 0.2rem; align-items: start; }
 .kind { position: relative; display: block; min-width: 0; }
-.kind span { position: absolute; top: -0.45rem; left: 0.65rem; padding: 0 0.3rem; background: var(--paper); font-size: 0.72rem; color: var(--soft-ink); }
-.kind select { width: 100%; min-height: 2.5rem; padding: 0 0.75rem; border: 1px solid var(--strong-line); border-radius: 4px; background: var(--paper); color: inherit; font: inherit; }
+.kind span {
+  position: absolute; top: -0.45rem; left: 0.65rem; padding: 0 0.3rem;
+  background: var(--paper); font-size: 0.72rem; color: var(--soft-ink);
+}
+.kind select {
+  width: 100%; min-height: 2.5rem; padding: 0 0.75rem; border: 1px solid var(--strong-line); border-radius: 4px;
+  background: var(--paper); color: inherit; font: inherit;
+}
 .kind select:focus-visible { outline: 2px solid var(--accent); outline-offset: 2px; }
 .none { margin: 0; font-size: 0.86rem; color: var(--soft-ink); }
 .more { align-self: flex-start; }
