@@ -15,7 +15,7 @@ import { beginsAs, inTexture, keptCounts, wantedCm, wentOn, type WorkAgain } fro
 import type { Known } from './known'
 import { inDoubt, type OwnShare, patternOfPart, shareOf } from './textures'
 import { goingWords } from './going'
-import { gaugeOfPart, roundsOfPart } from './partGauge'
+import { gaugeOfPart, roundsOfPart, unevenPart } from './partGauge'
 import { asPart } from './told'
 import { tooMuch, tooMuchFinding } from './tooMuch'
 import { type Waiting, waitingTurnUp, waitingWall } from './waiting'
@@ -291,7 +291,8 @@ class Rising {
     return goingWords(this.design, from, under.from, this.last?.round.facing === 'wrong', rounds.length > 0)
   }
 
-  private anew(id: string, name: string, from: Drafted, result: PartResult): DraftPart {
+  private anew(id: string, name: string, from: Drafted, certain: PartResult): DraftPart {
+    const result = this.known.stands?.part === id ? certain : unevenPart(certain, from, this.design, this.known.gauge)
     if (this.worked.length === 0) {
       this.start = result.start ?? NO_START
       return asPart(id, name, from, this.below, result)

@@ -1,9 +1,12 @@
 import type { Design } from '../design/design'
 import { roundsOf, seenIn } from '../design/seen'
-import type { Gauge } from '../gauge/gauge'
+import type { Gauge, StitchSize } from '../gauge/gauge'
 import type { Hook } from '../gauge/onHook'
+import { unevenly } from '../gauge/uneven'
+import type { Length } from '../measure/length'
+import type { PartResult } from '../part/part'
 import type { Rounds } from '../round/style'
-import { ownGauge } from '../wall/wall'
+import { mainStitch, ownGauge } from '../wall/wall'
 import type { Drafted } from './part'
 
 /*
@@ -19,6 +22,29 @@ function specOf(from: Drafted, { wall }: Design): object {
 /** The gauge that a part is worked in. */
 export function gaugeOfPart(from: Drafted, design: Design, gauge: Gauge): Gauge {
   return ownGauge(specOf(from, design), seenIn(design, gauge))
+}
+
+/** The stitch that a part is mostly worked in, in its own gauge; of the turn-up that of what stands on it. */
+function stitchOfPart(from: Drafted, design: Design, gauge: Gauge): StitchSize {
+  const above = from.in === 'wall' ? from.spec : from.in === 'turnUp' ? design.wall[0] : undefined
+  const kind = above ? mainStitch(above, seenIn(design, gauge)) : design.base.stitch
+  return gaugeOfPart(from, design, gauge)[kind]
+}
+
+/** A part's size as sure as its own stitches and those of the swatch are even, besides what the gauge is good to. */
+export function unevenPart<R extends PartResult>(result: R, from: Drafted, design: Design, gauge: Gauge): R {
+  const { width, height, counted } = stitchOfPart(from, design, gauge)
+  if (!counted) return result
+  const { floor, ...size } = result.size
+  const { stitches, rounds } = counted
+  const over = (length: Length) => unevenly(length, height.cm, rounds)
+  return {
+    ...result,
+    size: {
+      ...size, height: over(size.height), circumference: unevenly(size.circumference, width.cm, stitches),
+      ...(floor ? { floor: { ...floor, length: over(floor.length), width: over(floor.width) } } : {}),
+    },
+  }
 }
 
 /** How the rounds of a part go. */

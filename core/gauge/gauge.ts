@@ -1,5 +1,6 @@
 import { combinedShare, type Length, withUncertainty } from '../measure/length'
 import { FABRIC_KINDS, type FabricKind, STITCHES, type StitchKind } from '../stitch/dictionary'
+import type { Counted } from './uneven'
 
 /** What the maker counted on a swatch in one stitch kind. */
 export interface Measured {
@@ -42,6 +43,8 @@ export interface StitchSize {
   readonly known: 'measured' | 'estimated' | 'assumed'
   /** The measured kind an estimate was taken from. */
   readonly from?: FabricKind
+  /** How many were counted on the swatch; left out where finished work said how large it is, and how sure that is. */
+  readonly counted?: Counted
   /** The shares of edge with which the maker's own floors lay flat, where finished bags taught that. */
   readonly liesFlat?: readonly [number, number]
 }
@@ -66,7 +69,7 @@ function fromCount(kind: FabricKind, measured: Measured, { assumed, learnt }: Sw
   return {
     width: withUncertainty(measured.overCm / measured.stitches, wide),
     height: withUncertainty((measured.tallCm ?? measured.overCm) / measured.rounds, tall),
-    known: assumed ? 'assumed' : 'measured', from: kind,
+    known: assumed ? 'assumed' : 'measured', from: kind, ...(learnt ? {} : { counted: measured }),
     ...(learnt?.flatFrom === undefined || learnt.flatTo === undefined ? {} : { liesFlat: [learnt.flatFrom, learnt.flatTo] as const }),
   }
 }
@@ -77,7 +80,7 @@ function estimate(kind: StitchKind, base: StitchSize, from: FabricKind): StitchS
   const doubt = (length: Length) => combinedShare(length.plusMinusCm / length.cm, ESTIMATE_SHARE)
   return {
     width: withUncertainty(base.width.cm, doubt(base.width)), height: withUncertainty(base.height.cm * ratio, doubt(base.height)),
-    known: base.known === 'assumed' ? 'assumed' : 'estimated', from,
+    known: base.known === 'assumed' ? 'assumed' : 'estimated', from, ...(base.counted ? { counted: base.counted } : {}),
   }
 }
 

@@ -41,11 +41,11 @@ function scaled(length: Length, before: Length, after: Length): Length {
  * measured on the swatch follow in proportion, and those that were stay as they are.
  */
 export function refine(gauge: Gauge, { kind, width, height }: Evidence): Gauge {
-  const own = gauge[kind]
+  const { counted: _, ...own } = gauge[kind]
   const better = { width: width ? weighted(own.width, width) : own.width, height: height ? weighted(own.height, height) : own.height }
   const refined = { ...gauge, [kind]: { ...own, ...better, known: 'measured' as const } }
   for (const other of Object.keys(gauge) as (keyof Gauge)[]) {
-    const size = gauge[other]
+    const { counted: _, ...size } = gauge[other]
     if (other === kind || size.known === 'measured' || size.height.cm === 0) continue
     refined[other] = { ...size, width: scaled(size.width, own.width, better.width), height: scaled(size.height, own.height, better.height) }
   }

@@ -11,9 +11,9 @@ test('a demo bag: change its diameter, and drawing, counts and words change at o
   const plan = page.locator('.floor .marks')
   await expect(plan).toHaveCount(13)
   await page.getByRole('textbox', { name: 'Across the floor' }).fill('16')
-  // By hand: 16 / (2 * 10/21) = 16.8 rounds, so 17; 17 * 6 = 102 stitches; 16.2 cm.
+  // By hand: 16 / (2 * 10/21) = 16.8 rounds, so 17; 17 * 6 = 102 stitches; 16.2 cm; 2.4 % by the count, 3.3 % by uneven stitches.
   await expect(plan).toHaveCount(17)
-  await expect(tally(page, 'Floor')).toHaveText('16.2 ± 0.4 cm')
+  await expect(tally(page, 'Floor')).toHaveText('16.2 ± 0.7 cm')
   await expect(page.locator('.words')).toContainText('[sc in next 15 sts, 2 sc in next st] 6 times')
   await expect(page.locator('.words')).toContainText('(102 sts)')
   await page.getByRole('button', { name: 'Undo: Across the floor' }).click()
@@ -23,7 +23,7 @@ test('a demo bag: change its diameter, and drawing, counts and words change at o
   await expect(plan).toHaveCount(17)
   await saved(page)
   await page.reload()
-  await expect(tally(page, 'Floor')).toHaveText('16.2 ± 0.4 cm')
+  await expect(tally(page, 'Floor')).toHaveText('16.2 ± 0.7 cm')
 })
 
 test('a new bag, from nothing to its pattern, in under a minute of clicks', async ({ page }) => {
@@ -160,7 +160,7 @@ test('fields refuse what cannot be, say what can, and change nothing', async ({ 
   await expect(page.getByText('Type a length, such as 12.5')).toBeVisible()
   await expect(tally(page, 'Rounds')).toHaveText('43')
   await page.getByRole('textbox', { name: 'Across the floor' }).fill('4 3/4"')
-  await expect(tally(page, 'Floor')).toHaveText('12.4 ± 0.3 cm')
+  await expect(tally(page, 'Floor')).toHaveText('12.4 ± 0.6 cm')
   await page.reload()
   await expect(tally(page, 'Rounds')).toHaveText('43')
 })
