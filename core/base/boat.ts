@@ -59,7 +59,7 @@ export function sideForBoat(flatWidthCm: number, perEnd: number, widthCm: number
 
 /** A boat's ends: so many in each at first, the near one begun with one, and a single increase at each in further rounds. */
 function boatEnds({ perEnd }: BoatSpec): EndPlan {
-  return { near: perEnd, first: 1, far: perEnd, by: 1 }
+  return { near: perEnd, first: 1, far: perEnd, gains: () => 1, halves: perEnd === 1 }
 }
 
 /** Stitches of one of a boat's ends when it is done. */
@@ -94,7 +94,7 @@ function workBoat(spec: BoatSpec, setting: Setting): PartResult {
       kind: 'foundation-chain', chains: sideStitches + 2 + turning, firstInto: turning + 1,
       beforeCm: (sideStitches + 2) * stitch.width.cm * (1 + 1 / 26),
     },
-    layOut: stadiumLayOut((sideStitches * stitch.width.cm) / 2, stitch.height.cm, counts, stretches),
+    layOut: stadiumLayOut((sideStitches * stitch.width.cm) / 2, r => r * stitch.height.cm, counts, stretches),
     markers: stretches.map((names, r) => sideMarkers(names, rounds[r]!.round.facing === 'wrong')),
     advice: ['From here straight up: nothing grows any more.'],
     looks: 'It is meant to look like this: it stands like a boat for four or five rounds, then it folds flat.',

@@ -1,4 +1,5 @@
 import type { StitchSize } from '../gauge/gauge'
+import { MOST_ROUNDS } from '../part/part'
 import { flatIncreases, flatness } from './flatness'
 
 /** A base with its counts pinned, the stitches its edge has, and how far its sizes are from the wanted ones. */
@@ -52,4 +53,12 @@ export function flatChoices(
     .map((count): BaseChoice => ({
       base: pin(count), stitches: 2 * wide(count), ...offBy({ size: 'flat width', cm: wide(count) * stitchCm - askedCm }),
     }))
+}
+
+/** Rounds whose width lies within a tolerance of a wanted one; each makes it wider. */
+export function roundsWithin(wantedCm: number, toleranceCm: number, widthCm: (rounds: number) => number): number[] {
+  const found: number[] = []
+  for (let rounds = 1; rounds <= MOST_ROUNDS && widthCm(rounds) <= wantedCm + toleranceCm + 1e-9; rounds++)
+    if (widthCm(rounds) >= wantedCm - toleranceCm - 1e-9) found.push(rounds)
+  return found
 }

@@ -12,11 +12,12 @@ import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped } fr
 import type { Start } from '../part/start'
 import { foundationOf, withSides } from '../round/edge'
 import { startingChains } from '../round/style'
-import { type BaseChoice, countsWithin, increasesToTry, offBy } from './choice'
+import { type BaseChoice, countsWithin, increasesToTry, offBy, roundsWithin } from './choice'
 import { FLOOR_LOOKS, DECIDES, GROWING, growingNotes } from './circle'
 import { endMiddles, sideMarkers, type Stretches } from './ends'
 import { flatIncreases, flatnessFinding } from './flatness'
-import { type BaseStitch, form, type FormSpec, sizesLike, type Taped } from './form'
+import { form, type FormSpec, sizesLike, type Taped } from './form'
+import { firstStitches, type InStitch, type InStitches, meanStitch, reachCm, saidOf, stitchOfRound } from './inStitches'
 import { alikeEnds, type EndPlan, endStitches, type OvalCounts, ovalRounds } from './ovalRounds'
 import { stadiumLayOut } from './stadium'
 
@@ -37,9 +38,9 @@ export const LENGTH_AND_WIDTH = want(
 )
 
 /** What the questions look at of one another's answers. */
-interface Answered {
-  readonly stitch: BaseStitch
+interface Answered extends InStitches {
   readonly perEnd: number | 'by-gauge'
+  readonly firstStitches?: readonly (InStitch & { readonly grows?: number })[]
 }
 
 /** The counts it comes to now. */
@@ -57,7 +58,8 @@ const fields = {
         rounds: count('Rounds', PINNED_ROUNDS, { usually: between(1, 12) }),
       },
       {
-        does: DECIDES.pin, from: countsNow, sets: (spec: Answered, { gauge }) => ({ perEnd: perEndOf(spec, gauge[spec.stitch]) }),
+        does: DECIDES.pin, from: countsNow,
+        sets: (spec: Answered, { gauge }) => ({ perEnd: perEndOf(spec, gauge[spec.stitch]), ...growthTold(spec, gauge) }),
       },
     ),
   ]),
@@ -107,6 +109,14 @@ const fields = {
       says: 'Increases that each end has in every round after the first, where they are more or fewer; 1 is a single one.',
     }),
   ),
+  firstStitches: firstStitches('First rounds in other stitches', 'rounds', {
+    grows: optional(
+      count('Increases at each end, if other', between(1, 24), {
+        beside: true, usually: between(1, 12),
+        says: 'What each end has in round 1, and gains in these rounds unless another number is asked for in all later ones.',
+      }),
+    ),
+  }),
   ...GROWING,
 } as const
 
@@ -118,6 +128,18 @@ export type OvalSpec = FormSpec<'oval', typeof fields>
 /** The stitches that each end gains a round, in this gauge: half a disc's. */
 export function perEndOf(spec: { readonly perEnd: number | 'by-gauge' }, stitch: StitchSize): number {
   return spec.perEnd === 'by-gauge' ? Math.max(2, Math.round(flatIncreases(stitch) / 2)) : spec.perEnd
+}
+
+/** What each end gains in the `r`-th round as far as it follows the round's stitch, or what is said of that. */
+function perEndIn(spec: Answered, r: number, gauge: Gauge): number {
+  return saidOf(spec.firstStitches, r)?.grows ?? perEndOf(spec, gauge[stitchOfRound(spec, r)])
+}
+
+/** The first rounds in other stitches, with what their ends gain in them said. */
+function growthTold({ perEnd, firstStitches }: Answered, gauge: Gauge): Pick<Answered, 'firstStitches'> {
+  return firstStitches
+    ? { firstStitches: firstStitches.map(one => ({ ...one, grows: one.grows ?? perEndOf({ perEnd }, gauge[one.stitch]) })) }
+    : {}
 }
 
 /**
@@ -147,17 +169,20 @@ function floorOf(counts: OvalCounts, ends: EndPlan, stitch: StitchSize, foundati
  * The counts whose floor comes nearest to a wanted one: the least sum of squares of what length and width miss. For each
  * number of rounds only one number of side stitches can be best, so all rounds are tried whose width alone is not worse
  * than the best so far.
+ *
+ * @param meanOf the mean stitch of so many rounds
  */
 export function countsForOval(
   want: { lengthCm: number, widthCm: number },
   perEnd: number | EndPlan,
-  stitch: StitchSize,
+  meanOf: (rounds: number) => StitchSize,
   foundation?: Length,
 ): OvalCounts {
   const ends = typeof perEnd === 'number' ? alikeEnds(perEnd) : perEnd
   let best: OvalCounts = { sideStitches: 1, rounds: 1 }
   let least = Infinity
   for (let rounds = 1; rounds <= MOST_ROUNDS; rounds++) {
+    const stitch = meanOf(rounds)
     const bare = floorOf({ sideStitches: 0, rounds }, ends, stitch, foundation)
     const missWidth = bare.width.cm - want.widthCm
     if (missWidth > 0 && missWidth * missWidth > least) break
@@ -178,16 +203,24 @@ function startOf(spec: OvalSpec, counts: OvalCounts, stitch: StitchSize, turning
   // About 1 cm more than wanted on a 26 cm base (craft 4; common practice).
   const beforeCm = working * stitch.width.cm * (1 + 1 / 26)
   // As many chains as a stitch is tall, and the one that the first of them stands on.
-  if (spec.start === 'foundation-side') return { kind: 'foundation-side', chains: startingChains(spec.stitch, true) + 1 }
+  if (spec.start === 'foundation-side')
+    return { kind: 'foundation-side', chains: startingChains(stitchOfRound(spec, 1), true) + 1 }
   return spec.start === 'chain'
     ? { kind: 'foundation-chain', chains: working + Math.max(1, turning), firstInto: Math.max(1, turning) + 1, beforeCm }
     : { kind: 'foundation-sc', chains: working }
 }
 
 /** The ends of an oval spec. */
-function endsOf({ nearEnd = 'one', farEnd, laterBy }: OvalSpec, perEnd: number): EndPlan {
+function endsOf(spec: OvalSpec, gauge: Gauge): EndPlan {
+  const { nearEnd = 'one', farEnd, laterBy } = spec
+  const perEnd = perEndIn(spec, 1, gauge)
+  const alike = [perEndOf(spec, gauge[spec.stitch]), ...(growthTold(spec, gauge).firstStitches ?? []).map(({ grows }) => grows)]
+    .every(grows => grows === perEnd)
   const first = { one: 1, half: Math.max(1, Math.floor(perEnd / 2)), whole: perEnd }[nearEnd]
-  return { near: perEnd, first, far: farEnd ?? perEnd, by: laterBy ?? perEnd }
+  return {
+    near: perEnd, first, far: farEnd ?? perEnd, gains: r => laterBy ?? perEndIn(spec, r, gauge),
+    halves: (farEnd ?? perEnd) === perEnd && (laterBy === undefined ? alike : laterBy === perEnd),
+  }
 }
 
 /** A row of foundation sc adds its own height to the width. */
@@ -197,21 +230,20 @@ function foundationRow({ start }: OvalSpec, gauge: Gauge): Length | undefined {
 
 /** The counts that an oval spec comes to in this gauge. */
 export function ovalCounts(spec: OvalSpec, gauge: Gauge): OvalCounts {
-  const stitch = gauge[spec.stitch]
   if ('pin' in spec.size) return spec.size.pin
-  return countsForOval(spec.size.want, endsOf(spec, perEndOf(spec, stitch)), stitch, foundationRow(spec, gauge))
+  return countsForOval(spec.size.want, endsOf(spec, gauge), rounds => meanStitch(spec, rounds, gauge), foundationRow(spec, gauge))
 }
 
 /** Works an oval floor from its foundation out. */
 function workOval(spec: OvalSpec, setting: Setting): PartResult {
   const { gauge } = setting
-  const stitch = gauge[spec.stitch]
-  const perEnd = perEndOf(spec, stitch)
   const counts = ovalCounts(spec, gauge)
-  const ends = endsOf(spec, perEnd)
+  const stitch = meanStitch(spec, counts.rounds, gauge)
+  const ends = endsOf(spec, gauge)
   const floor = floorOf(counts, ends, stitch, foundationRow(spec, gauge))
   const edgeCount = 2 * counts.sideStitches + endStitches(ends, counts.rounds)
-  const size = { height: times(stitch.height, 0), circumference: times(stitch.width, edgeCount), floor }
+  const around = times(gauge[stitchOfRound(spec, counts.rounds)].width, edgeCount)
+  const size = { height: times(stitch.height, 0), circumference: around, floor }
   if (counts.rounds > MOST_ROUNDS || edgeCount * counts.rounds > MOST_STITCHES) {
     return stopped(foundationOf([{ kind: 'chain', count: 1 }]), size, {
       code: 'base-too-big', weight: 'stop',
@@ -227,7 +259,7 @@ function workOval(spec: OvalSpec, setting: Setting): PartResult {
     rounds, bagNotes: growingNotes(spec), looks: FLOOR_LOOKS,
     edge: edge ? withSides(edge, endMiddles(stretches[last]!, edge, wrong)) : foundationOf([{ kind: 'chain', count: 1 }]), size,
     findings: [endFinding(spec, ends, stitch, counts.rounds), ...(stop ? [stop] : [])],
-    start: startOf(spec, counts, stitch, rounds[0]?.round.begin.chains ?? 0), layOut: ovalLayOut(counts, stretches, floor, stitch),
+    start: startOf(spec, counts, stitch, rounds[0]?.round.begin.chains ?? 0), layOut: ovalLayOut(spec, counts, stretches, floor, gauge),
     markers: stretches.map((names, r) => sideMarkers(names, rounds[r]!.round.facing === 'wrong')),
     advice: [
       'Markers go in the first and the last stitch of both sides; move them up every round. Side stitches stay plain, only the ends grow.',
@@ -242,50 +274,54 @@ function endFinding(spec: OvalSpec, ends: EndPlan, stitch: StitchSize, rounds: n
   const better = perEndOf({ perEnd: 'by-gauge' }, stitch)
   const { fix: _, ...bare } = finding
   const what = finding.what.replace(`With ${2 * perEnd} increases a round the base`, `With ${perEnd} increases at each end the base`)
-  if (finding.code === 'base-flat' || better === perEnd || spec.laterBy !== undefined) return { ...bare, what }
+  const uneven = spec.laterBy !== undefined || spec.firstStitches !== undefined
+  if (finding.code === 'base-flat' || better === perEnd || uneven) return { ...bare, what }
   return { ...bare, what, fix: { label: `Use ${better} increases at each end`, changes: [{ path: ['perEnd'], value: better }] } }
 }
 
-/** Where an oval's stitches lie: sides on straight lines, ends on half circles. */
-function ovalLayOut(counts: OvalCounts, stretches: readonly Stretches[], floor: Floor, stitch: StitchSize): LayOut {
-  const half = (counts.sideStitches * stitch.width.cm) / 2
-  const ring = floor.width.cm / 2 / Math.max(1, counts.rounds)
-  return stadiumLayOut(half, ring, counts, stretches)
+/** Where an oval's stitches lie: sides on straight lines, ends on half circles, which reach as wide as the floor is. */
+function ovalLayOut(spec: OvalSpec, counts: OvalCounts, stretches: readonly Stretches[], floor: Floor, gauge: Gauge): LayOut {
+  const half = (counts.sideStitches * meanStitch(spec, counts.rounds, gauge).width.cm) / 2
+  const drawn = floor.width.cm / 2 / (reachCm(spec, counts.rounds, gauge) || 1)
+  return stadiumLayOut(half, rounds => drawn * reachCm(spec, rounds, gauge), counts, stretches)
 }
 
 /** A measured oval tells both the width and the height of its stitches, if it is longer than wide. */
-function evidence(spec: OvalSpec, { sideStitches, rounds }: OvalCounts, { lengthCm, widthCm }: Taped): Evidence | undefined {
+function evidence(
+  spec: OvalSpec,
+  { sideStitches, rounds }: OvalCounts,
+  { lengthCm, widthCm }: Taped,
+  { gauge }: Setting,
+): Evidence | undefined {
   if (widthCm === undefined || lengthCm <= widthCm) return undefined
   const foundation = spec.start === 'foundation-sc' ? 1 : 0
-  return { kind: spec.stitch, width: perStitch(lengthCm - widthCm, sideStitches), height: perStitch(widthCm, 2 * rounds + foundation) }
-}
-
-/** Rounds whose width lies within a tolerance of a wanted one; each makes it wider. */
-function roundsWithin(wantedCm: number, toleranceCm: number, widthCm: (rounds: number) => number): number[] {
-  const found: number[] = []
-  for (let rounds = 1; rounds <= MOST_ROUNDS && widthCm(rounds) <= wantedCm + toleranceCm + 1e-9; rounds++)
-    if (widthCm(rounds) >= wantedCm - toleranceCm - 1e-9) found.push(rounds)
-  return found
+  const [own, mean] = [gauge[spec.stitch], meanStitch(spec, rounds, gauge)]
+  // As many of its own stitch as side and rounds are long.
+  const across = sideStitches * (mean.width.cm / own.width.cm)
+  const out = 2 * rounds * (mean.height.cm / own.height.cm)
+  return { kind: spec.stitch, width: perStitch(lengthCm - widthCm, across), height: perStitch(widthCm, out + foundation) }
 }
 
 /** Every oval within a tolerance of a wanted length and width. */
 function choices(spec: OvalSpec, { gauge }: Setting, toleranceCm: number): BaseChoice[] {
-  const stitch = gauge[spec.stitch]
   const foundation = foundationRow(spec, gauge)
-  const now = floorOf(ovalCounts(spec, gauge), endsOf(spec, perEndOf(spec, stitch)), stitch, foundation)
-  const wanted = 'pin' in spec.size ? { lengthCm: now.length.cm, widthCm: now.width.cm } : spec.size.want
-  return increasesToTry(spec.perEnd, stitch, true).flatMap((perEnd) => {
-    const ends = endsOf(spec, perEnd)
-    const across = (rounds: number) => endsAcross(rounds, ends, stitch).cm
+  const { sideStitches: side, rounds: now } = ovalCounts(spec, gauge)
+  const is = floorOf({ sideStitches: side, rounds: now }, endsOf(spec, gauge), meanStitch(spec, now, gauge), foundation)
+  const wanted = 'pin' in spec.size ? { lengthCm: is.length.cm, widthCm: is.width.cm } : spec.size.want
+  return increasesToTry(spec.perEnd, gauge[spec.stitch], true).flatMap((perEnd) => {
+    const tried: OvalSpec = { ...spec, ...growthTold(spec, gauge), perEnd }
+    const ends = endsOf(tried, gauge)
+    const across = (rounds: number) => endsAcross(rounds, ends, meanStitch(tried, rounds, gauge)).cm
     const choiceOf = (sideStitches: number, rounds: number): BaseChoice => {
-      const floor = floorOf({ sideStitches, rounds }, ends, stitch, foundation)
+      const floor = floorOf({ sideStitches, rounds }, ends, meanStitch(tried, rounds, gauge), foundation)
       return {
-        base: { ...spec, perEnd, size: { pin: { sideStitches, rounds } } }, stitches: 2 * sideStitches + endStitches(ends, rounds),
+        base: { ...tried, size: { pin: { sideStitches, rounds } } }, stitches: 2 * sideStitches + endStitches(ends, rounds),
         ...offBy({ size: 'length', cm: floor.length.cm - wanted.lengthCm }, { size: 'width', cm: floor.width.cm - wanted.widthCm }),
       }
     }
     return roundsWithin(wanted.widthCm, toleranceCm, rounds => across(rounds) + (foundation?.cm ?? 0)).flatMap(rounds =>
-      countsWithin(wanted.lengthCm, toleranceCm, stitch.width.cm, across(rounds)).map(sides => choiceOf(sides, rounds)),
+      countsWithin(wanted.lengthCm, toleranceCm, meanStitch(tried, rounds, gauge).width.cm, across(rounds))
+        .map(sides => choiceOf(sides, rounds)),
     )
   })
 }

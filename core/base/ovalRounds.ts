@@ -10,6 +10,7 @@ import { explain } from '../round/workError'
 import type { Growing } from './circle'
 import { FAR, growEnds, NEAR, SIDE_ONE, SIDE_TWO, type Stretches } from './ends'
 import type { BaseStitch } from './form'
+import { type InStitches, stitchOfRound } from './inStitches'
 
 /*
  * The rounds of an oval: how its two ends begin and grow, on which foundation (craft 5, oval).
@@ -27,18 +28,23 @@ export interface EndPlan {
   readonly near: number
   readonly first: number
   readonly far: number
-  /** What each end gains in every later round. */
-  readonly by: number
+  /** What each end gains in the `r`-th round, counted from 1, after the first. */
+  readonly gains: (r: number) => number
+  /** Both are halves of one disc: alike, and they grow in every round as they began. */
+  readonly halves: boolean
 }
 
 /** Ends that are alike and grow as they began, the near one begun with one stitch. */
 export function alikeEnds(perEnd: number): EndPlan {
-  return { near: perEnd, first: 1, far: perEnd, by: perEnd }
+  return { near: perEnd, first: 1, far: perEnd, gains: () => perEnd, halves: true }
 }
 
 /** Stitches of both ends after so many rounds. */
-export function endStitches({ near, far, by }: EndPlan, rounds: number): number {
-  return rounds === 0 ? 0 : near + far + 2 * by * (rounds - 1)
+export function endStitches({ near, far, gains }: EndPlan, rounds: number): number {
+  if (rounds === 0) return 0
+  let stitches = near + far
+  for (let r = 2; r <= rounds; r++) stitches += 2 * gains(r)
+  return stitches
 }
 
 /** Round 1 on a foundation that is its first side: that, round the far end, back along its underside, round the near end. */
@@ -54,7 +60,7 @@ function roundOnSide(stitch: BaseStitch, side: number, { near, far }: EndPlan): 
 }
 
 function firstRound(spec: OvalLike, side: number, ends: EndPlan): { steps: Step[], stretches: Stretches } {
-  const { stitch } = spec
+  const stitch = stitchOfRound(spec, 1)
   const { near, first, far } = ends
   if (spec.start === 'foundation-side') return roundOnSide(stitch, side, ends)
   const rest = near - first
@@ -87,7 +93,7 @@ function evenMultiple(by: number): (at: number, of: number) => number {
 
 /** How the ends of round `r` grow: group by group as a disc does, or where they began otherwise, evenly. */
 function growing(r: number, spec: Growing, ends: EndPlan): (at: number, of: number) => number {
-  return ends.by === ends.near && ends.far === ends.near ? groupMultiple(r, spec) : evenMultiple(ends.by)
+  return ends.halves ? groupMultiple(r, spec) : evenMultiple(ends.gains(r))
 }
 
 interface Rounds {
@@ -98,8 +104,7 @@ interface Rounds {
 }
 
 /** What the rounds of an oval are worked from: of a boat too, which starts from a chain. */
-interface OvalLike extends Growing {
-  readonly stitch: BaseStitch
+interface OvalLike extends Growing, InStitches {
   readonly colour: string
   readonly start?: 'chain' | 'foundation-sc' | 'foundation-side'
 }
@@ -135,9 +140,10 @@ export function ovalRounds(
   let on = foundationFor(spec, sideStitches, ends)
   for (let r = 1; r <= counts.rounds; r++) {
     const wrong = facingOf(setting, r - 1).facing === 'wrong'
+    const stitch = stitchOfRound(spec, r)
     const { steps, stretches }
-      = r === 1 ? firstRound(spec, sideStitches, ends) : growEnds(names[r - 2]!, wrong, spec.stitch, growing(r, spec, ends))
-    const result = work(begunOn(inStyle(setting, r - 1, spec.stitch, spec.colour, steps), spec, r), on)
+      = r === 1 ? firstRound(spec, sideStitches, ends) : growEnds(names[r - 2]!, wrong, stitch, growing(r, spec, ends))
+    const result = work(begunOn(inStyle(setting, r - 1, stitch, spec.colour, steps), spec, r), on)
     if (!result.ok)
       return {
         rounds, stretches: names,

@@ -1,6 +1,6 @@
 import { between, choice, count, optional, pin, ways } from '../field/ask'
 import { PINNED_ROUNDS } from '../field/bounds'
-import type { StitchSize } from '../gauge/gauge'
+import type { Gauge, StitchSize } from '../gauge/gauge'
 import { perStitch } from '../gauge/refine'
 import { times } from '../measure/length'
 import type { Floor } from '../part/floor'
@@ -8,16 +8,17 @@ import type { LayOut, Spot } from '../part/layOut'
 import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, workUp } from '../part/part'
 import type { Start } from '../part/start'
 import { type Edge, foundation, foundationOf, withSides } from '../round/edge'
-import { spreadOver } from '../round/multiples'
+import { inMultiples, spreadOver } from '../round/multiples'
 import type { Round } from '../round/round'
 import { allAt, at, each, inOne, skip, type Step } from '../round/step'
 import { chainCounts, inStyle, startingChains } from '../round/style'
 import { work } from '../round/work'
 import type { FabricKind } from '../stitch/dictionary'
 import type { Worked } from '../round/worked'
-import { type BaseChoice, countsWithin, offBy } from './choice'
+import { type BaseChoice, countsWithin, offBy, roundsWithin } from './choice'
 import { DECIDES } from './circle'
 import { form, type FormSpec, sizesLike } from './form'
+import { firstStitches, type InStitches, meanStitch, reachCm, roundsReaching, stitchOfRound } from './inStitches'
 import { LENGTH_AND_WIDTH } from './oval'
 
 const fields = {
@@ -54,6 +55,7 @@ const fields = {
     ],
     { begins: 'none' },
   ),
+  firstStitches: firstStitches('First rows in other stitches', 'rows', {}),
   firstSide: optional(
     choice(
       'The round about it begins along',
@@ -79,13 +81,16 @@ export interface RectangleCounts {
 }
 
 /** The counts nearest to a wanted rectangle: length and width each on their own, nothing ties them. */
-export function countsForRectangle(want: { lengthCm: number, widthCm: number }, stitch: StitchSize): RectangleCounts {
-  return {
-    stitches: Math.max(2, Math.round(want.lengthCm / stitch.width.cm)),
-    rows: Math.max(1, Math.round(want.widthCm / stitch.height.cm)),
-  }
+export function countsForRectangle(
+  want: { readonly lengthCm: number, readonly widthCm: number },
+  spec: InStitches,
+  gauge: Gauge,
+): RectangleCounts {
+  const rows = roundsReaching(want.widthCm, spec, gauge)
+  return { stitches: Math.max(2, Math.round(want.lengthCm / meanStitch(spec, rows, gauge).width.cm)), rows }
 }
 
+/** The floor that counts come to, of stitches as large as their mean. */
 export function rectangleFloor(counts: RectangleCounts, stitch: StitchSize): Floor {
   return { shape: 'rectangle', length: times(stitch.width, counts.stitches), width: times(stitch.height, counts.rows) }
 }
@@ -109,14 +114,23 @@ export function rowStart(stitches: number, stitch: StitchSize, turning: number):
   }
 }
 
+/** Stitches into the end of every row, from the first one up: as many as are as long as it is tall, or one. */
+function intoRowEnds(spec: RectangleSpec, rows: number, gauge: Gauge): number[] {
+  return Array.from({ length: rows }, (_, i) => spec.rowEnds === 'one-each'
+    ? 1
+    : Math.max(1, Math.round(gauge[stitchOfRound(spec, i + 1)].height.cm / gauge[spec.stitch].width.cm)))
+}
+
 /** Stitches along one side of row ends. */
-function alongRowEnds(spec: RectangleSpec, rows: number, stitch: StitchSize): number {
-  return spec.rowEnds === 'one-each' ? rows : Math.max(1, Math.round((rows * stitch.height.cm) / stitch.width.cm))
+function alongRowEnds(spec: RectangleSpec, rows: number, gauge: Gauge): number {
+  if (spec.firstStitches) return intoRowEnds(spec, rows, gauge).reduce((sum, n) => sum + n, 0)
+  const { width, height } = gauge[spec.stitch]
+  return spec.rowEnds === 'one-each' ? rows : Math.max(1, Math.round((rows * height.cm) / width.cm))
 }
 
 /** Stitches all the way round the edge that counts come to. */
-export function rectangleEdge(spec: RectangleSpec, { stitches, rows }: RectangleCounts, stitch: StitchSize): number {
-  return 2 * (stitches + alongRowEnds(spec, rows, stitch)) + (spec.corners === 'one-extra' ? 4 : 0)
+export function rectangleEdge(spec: RectangleSpec, { stitches, rows }: RectangleCounts, gauge: Gauge): number {
+  return 2 * (stitches + alongRowEnds(spec, rows, gauge)) + (spec.corners === 'one-extra' ? 4 : 0)
 }
 
 /** One stretch of the pick-up round; with an extra stitch in its last place if corners ask for it. */
@@ -127,13 +141,22 @@ function stretch(spec: RectangleSpec, places: number, stitches: number, landmark
   return named([...plain, ...(places > 1 && stitches === 1 ? [skip(places - 1)] : []), inOne(spec.stitch, corner)])
 }
 
+/** Row ends of different heights, each with as many as it takes; one more in the last if corners ask for it. */
+function intoEach(spec: RectangleSpec, into: readonly number[]): Step[] {
+  const corner = spec.corners === 'none' ? 0 : 1
+  return allAt('rowEnds', inMultiples(into.map((n, i) => (i === into.length - 1 ? n + corner : n)), spec.stitch))
+}
+
 /** The round about the rows: across the last one, down the row ends, along the chain's underside, up the other ends. */
-function pickUp(spec: RectangleSpec, counts: RectangleCounts, perSide: number): { steps: Step[], on: Edge } {
-  const { stitches, rows } = counts
-  const ends = () => ({ steps: stretch(spec, rows, perSide, 'rowEnds'), run: { kind: 'rowEnd', count: rows } as const })
+function pickUp(spec: RectangleSpec, { stitches, rows }: RectangleCounts, gauge: Gauge): { steps: Step[], on: Edge } {
+  const upward = intoRowEnds(spec, rows, gauge)
+  const ends = (into: readonly number[]) => ({
+    steps: spec.firstStitches ? intoEach(spec, into) : stretch(spec, rows, alongRowEnds(spec, rows, gauge), 'rowEnds'),
+    run: { kind: 'rowEnd', count: rows } as const,
+  })
   const sides = [
-    { steps: stretch(spec, stitches, stitches), run: { kind: 'stitch', count: stitches } as const }, ends(),
-    { steps: stretch(spec, stitches, stitches, 'underside'), run: { kind: 'underside', count: stitches } as const }, ends(),
+    { steps: stretch(spec, stitches, stitches), run: { kind: 'stitch', count: stitches } as const }, ends([...upward].reverse()),
+    { steps: stretch(spec, stitches, stitches, 'underside'), run: { kind: 'underside', count: stitches } as const }, ends(upward),
   ]
   const from = firstOf(spec)
   const order = [...sides.slice(from), ...sides.slice(0, from)]
@@ -145,15 +168,23 @@ function firstOf({ firstSide = 'last-row' }: RectangleSpec): number {
   return SIDES_IN_ORDER.indexOf(firstSide)
 }
 
+/** The `i`-th row, on the chain or on the row below. */
+function rowIn(spec: RectangleSpec, setting: Setting, i: number, { rows, stitches }: RectangleCounts): Round {
+  const stitch = stitchOfRound(spec, i + 1)
+  return row(setting, i, rows, stitch, spec.colour, [i === 0 ? at('chains', each(stitch, stitches)) : each(stitch, stitches)])
+}
+
 /** Works a rectangular floor and the round that turns its four sides into one edge. */
 function workRectangle(spec: RectangleSpec, setting: Setting): PartResult {
-  const stitch = setting.gauge[spec.stitch]
-  const counts = 'pin' in spec.size ? spec.size.pin : countsForRectangle(spec.size.want, stitch)
-  const perSide = alongRowEnds(spec, counts.rows, stitch)
+  const { gauge } = setting
+  const counts = 'pin' in spec.size ? spec.size.pin : countsForRectangle(spec.size.want, spec, gauge)
+  const stitch = meanStitch(spec, counts.rows, gauge)
+  const perSide = alongRowEnds(spec, counts.rows, gauge)
   const extra = spec.corners === 'one-extra' ? 1 : 0
   const [long, short] = [counts.stitches + extra, perSide + extra]
   const size = {
-    height: times(stitch.height, 0), circumference: times(stitch.width, 2 * (long + short)), floor: rectangleFloor(counts, stitch),
+    height: times(stitch.height, 0), circumference: times(gauge[spec.stitch].width, 2 * (long + short)),
+    floor: rectangleFloor(counts, stitch),
   }
   const chain = foundation('chain', counts.stitches, false)
   if (counts.rows > MOST_ROUNDS || counts.rows * counts.stitches > MOST_STITCHES) {
@@ -163,11 +194,9 @@ function workRectangle(spec: RectangleSpec, setting: Setting): PartResult {
     })
   }
   const { rounds: rows, stop } = workUp(chain, counts.rows, setting, i =>
-    row(setting, i, counts.rows, spec.stitch, spec.colour, [
-      i === 0 ? at('chains', each(spec.stitch, counts.stitches)) : each(spec.stitch, counts.stitches),
-    ]),
+    rowIn(spec, setting, i, counts),
   )
-  const { steps, on } = pickUp(spec, counts, perSide)
+  const { steps, on } = pickUp(spec, counts, gauge)
   const about = work(
     inStyle(
       { turns: 0, rounds: { ...setting.rounds, style: setting.rounds.style === 'turned' ? 'joined' : setting.rounds.style } },
@@ -186,7 +215,7 @@ function workRectangle(spec: RectangleSpec, setting: Setting): PartResult {
   const folds = foldsAt(long, short, size.floor).map(side => side - ahead) as [number, number]
   return {
     rounds, edge: about.ok ? withSides(about.worked.edge, folds) : chain, size, findings: stop ? [stop] : [],
-    start: rowStart(counts.stitches, stitch, begin.chains), layOut: rectangleLayOut(counts, stitch, rounds, [long, short], ahead),
+    start: rowStart(counts.stitches, stitch, begin.chains), layOut: rectangleLayOut(spec, counts, gauge, rounds, [long, short], ahead),
     markers: rounds.map((_, i) => (i < counts.rows ? [] : cornersFrom([0, long, long + short, 2 * long + short], ahead, all))),
     advice: [
       `After the last row turn${ahead > 0 ? `, go on with {slst} to ${SIDE_WORDS[firstOf(spec)]!}` : ''}, and work one round about all `
@@ -212,19 +241,22 @@ function foldsAt(alongRows: number, alongEnds: number, { length, width }: Floor)
 
 /** Where the stitches lie: rows from below upwards, then the round about them, from the corner above right. */
 function rectangleLayOut(
+  spec: RectangleSpec,
   counts: RectangleCounts,
-  stitch: StitchSize,
+  gauge: Gauge,
   rounds: readonly Worked[],
   [long, short]: readonly [number, number],
   ahead: number,
 ): LayOut {
-  const [w, h] = [stitch.width.cm, stitch.height.cm]
-  const [right, down] = [(counts.stitches * w) / 2, (counts.rows * h) / 2]
-  const inRow = (rowIndex: number, station: number): Spot => ({ x: right - (station + 0.5) * w, y: down - (rowIndex + 1) * h })
+  const w = meanStitch(spec, counts.rows, gauge).width.cm
+  const [right, down] = [(counts.stitches * w) / 2, reachCm(spec, counts.rows, gauge) / 2]
+  const inRow = (rowIndex: number, station: number): Spot => ({
+    x: right - (station + 0.5) * w, y: down - reachCm(spec, rowIndex + 1, gauge),
+  })
   return (round, stationAt) => {
     if (round < 0) return { ...inRow(0, stationAt), y: down }
     if (round < counts.rows || rounds.length <= counts.rows) return inRow(round, stationAt)
-    const out = h / 2
+    const out = gauge[spec.stitch].height.cm / 2
     const all = 2 * (long + short)
     const station = (stationAt + ahead) % all
     const share = (at: number, of: number) => (at + 0.5) / of
@@ -237,18 +269,19 @@ function rectangleLayOut(
 
 /** Every rectangle within a tolerance of a wanted length and width. */
 function choices(spec: RectangleSpec, { gauge }: Setting, toleranceCm: number): BaseChoice[] {
-  const stitch = gauge[spec.stitch]
   const { size } = spec
-  const wanted = 'pin' in size ? { lengthCm: size.pin.stitches * stitch.width.cm, widthCm: size.pin.rows * stitch.height.cm } : size.want
+  const floorOf = (counts: RectangleCounts) => rectangleFloor(counts, meanStitch(spec, counts.rows, gauge))
+  const now = 'pin' in size ? floorOf(size.pin) : undefined
+  const wanted = 'pin' in size ? { lengthCm: now!.length.cm, widthCm: now!.width.cm } : size.want
   const choiceOf = (stitches: number, rows: number): BaseChoice => {
-    const floor = rectangleFloor({ stitches, rows }, stitch)
+    const floor = floorOf({ stitches, rows })
     return {
-      base: { ...spec, size: { pin: { stitches, rows } } }, stitches: rectangleEdge(spec, { stitches, rows }, stitch),
+      base: { ...spec, size: { pin: { stitches, rows } } }, stitches: rectangleEdge(spec, { stitches, rows }, gauge),
       ...offBy({ size: 'length', cm: floor.length.cm - wanted.lengthCm }, { size: 'width', cm: floor.width.cm - wanted.widthCm }),
     }
   }
-  return countsWithin(wanted.widthCm, toleranceCm, stitch.height.cm).flatMap(rows =>
-    countsWithin(wanted.lengthCm, toleranceCm, stitch.width.cm, 0, 2).map(stitches => choiceOf(stitches, rows)),
+  return roundsWithin(wanted.widthCm, toleranceCm, rows => reachCm(spec, rows, gauge)).flatMap(rows =>
+    countsWithin(wanted.lengthCm, toleranceCm, meanStitch(spec, rows, gauge).width.cm, 0, 2).map(stitches => choiceOf(stitches, rows)),
   )
 }
 
@@ -260,7 +293,12 @@ export const rectangle = form({
     return { size: { want: { lengthCm: longerCm, widthCm } } }
   },
   work: workRectangle, measures: 'length-and-width', choices,
-  evidence: (spec, { stitches, rows }, { lengthCm, widthCm }) => ({
-    kind: spec.stitch, width: perStitch(lengthCm, stitches), ...(widthCm === undefined ? {} : { height: perStitch(widthCm, rows) }),
-  }),
+  evidence: (spec, { stitches, rows }, { lengthCm, widthCm }, { gauge }) => {
+    const [own, mean] = [gauge[spec.stitch], meanStitch(spec, rows, gauge)]
+    // As many of its own stitch as the rows are long and wide.
+    const [across, up] = [stitches * (mean.width.cm / own.width.cm), rows * (mean.height.cm / own.height.cm)]
+    return {
+      kind: spec.stitch, width: perStitch(lengthCm, across), ...(widthCm === undefined ? {} : { height: perStitch(widthCm, up) }),
+    }
+  },
 })

@@ -31,15 +31,20 @@ export function onStadium(name: number, share: number, half: number, out: number
  * Lays out rounds about a foundation chain: side one below it, running to the right, the far end, side two above it,
  * running back, the near end.
  *
- * @param ring how far each round reaches beyond the last
+ * @param reachCm how far so many rounds reach
  */
-export function stadiumLayOut(half: number, ring: number, counts: { sideStitches: number }, stretches: readonly Stretches[]): LayOut {
+export function stadiumLayOut(
+  half: number,
+  reachCm: (rounds: number) => number,
+  counts: { sideStitches: number },
+  stretches: readonly Stretches[],
+): LayOut {
   // Worked out when a round is first drawn: a draft that nobody draws has no use for it.
   const known: Float32Array[] = []
   const along = (round: number) => known[round] ??= shares(stretches[round]!)
   const side = counts.sideStitches
   return (round, station) => {
-    if (round >= 0) return onStadium(stretches[round]![station]!, along(round)[station]!, half, (round + 1) * ring)
+    if (round >= 0) return onStadium(stretches[round]![station]!, along(round)[station]!, half, reachCm(round + 1))
     if (station === 0 || station > 2 * side + 1) return { x: -half, y: 0 }
     if (station === side + 1) return { x: half, y: 0 }
     const onward = station <= side ? (station - 0.5) / side - 0.5 : 0.5 - (station - side - 1.5) / side

@@ -1,3 +1,4 @@
+import { stitchesOf } from '../base/inStitches'
 import type { Design } from '../design/design'
 import { seenIn } from '../design/seen'
 import type { Gauge } from '../gauge/gauge'
@@ -9,7 +10,7 @@ import { type DraftPart, wallPartOf } from './part'
 import { patternOfPart, shareOf, textureOf } from './textures'
 
 function kindsWorked(design: Design, gauge: Gauge): FabricKind[] {
-  return [...new Set([design.base.stitch, ...design.wall.map(spec => mainStitch(spec, seenIn(design, gauge)))])]
+  return [...new Set([...stitchesOf(design.base), ...design.wall.map(spec => mainStitch(spec, seenIn(design, gauge)))])]
 }
 
 function estimated(design: Design, gauge: Gauge): Finding[] {

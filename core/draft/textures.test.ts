@@ -35,7 +35,7 @@ describe('the gauge of a texture', () => {
     const { size } = last(bag([sprigs({ pin: { rounds: 10 } }, SWATCH)]))
     expect(size.height.cm).toBeCloseTo(9.5, 9)
     expect(size.circumference.cm).toBeCloseTo(30, 9)
-    // Half a round in ten, half a repeat in six; and twice 6 % of what stitches of 0.7 by 0.5 cm are off in it, and in twenty on the swatch.
+    // Half a round in ten, half a repeat in six; twice 6 % of what stitches of 0.7 by 0.5 cm are off in it, and in twenty on the swatch.
     const uneven = (stitchCm: number, cm: number) => 0.12 * Math.sqrt(stitchCm / cm + 1 / 20)
     expect(size.height.plusMinusCm / size.height.cm).toBeCloseTo(Math.hypot(1 / 20, uneven(0.7, 9.5)), 9)
     expect(size.circumference.plusMinusCm / size.circumference.cm).toBeCloseTo(Math.hypot(1 / 12, uneven(0.5, 30)), 9)
