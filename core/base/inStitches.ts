@@ -33,11 +33,11 @@ const MOST_IN_STITCHES = 24
  */
 export function firstStitches<const F extends Fields>(label: string, called: 'rounds' | 'rows', more: F) {
   const of = {
-    stitch: stitch(BASE_STITCHES, { beside: true }),
-    rounds: count(called === 'rows' ? 'Rows' : 'Rounds', between(1, 200), { beside: true, usually: between(1, 8) }), ...more,
+    stitch: stitch(BASE_STITCHES, { begins: 'dc' }),
+    rounds: count(called === 'rows' ? 'Rows' : 'Rounds', between(1, 200), { begins: 1, beside: true, usually: between(1, 8) }), ...more,
   } as const
   return optional(list(label, of, {
-    one: `first ${called} in a stitch`, all: `first ${called}`, least: 1, most: MOST_IN_STITCHES, unasked: true,
+    one: `${called} in another stitch`, all: `${called} in other stitches`, least: 1, most: MOST_IN_STITCHES,
     says: `The first ${called}, where they are in other stitches: so many of the one, so many of the next; all that follow are in the `
       + 'base\'s own stitch.',
   }))

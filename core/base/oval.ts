@@ -112,7 +112,7 @@ const fields = {
   firstStitches: firstStitches('First rounds in other stitches', 'rounds', {
     grows: optional(
       count('Increases at each end, if other', between(1, 24), {
-        beside: true, usually: between(1, 12),
+        usually: between(1, 12),
         says: 'What each end has in round 1, and gains in these rounds unless another number is asked for in all later ones.',
       }),
     ),

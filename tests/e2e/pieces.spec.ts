@@ -99,3 +99,17 @@ test('corners are drawn in the round that works the chains', async ({ page, requ
   await expect(page.locator('[data-code="slot-runs"]')).toContainText('From the start of the round: 6, slot')
   await expect(await patternAfterReload(page)).toContainText('sc2tog over next st and first ch of the handle')
 })
+
+test('an oval is begun in doubles, and both its rounds and its size follow, after a reload too', async ({ page, request }) => {
+  const id = await freshBag(request, 'Two stitches', { gauge, base: tube, turnUp: 'plain', wall: plain })
+  await page.goto(`/bags/${id}`)
+  await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
+  await page.getByRole('radio', { name: 'oval', exact: true }).check()
+  await page.getByRole('button', { name: 'Add rounds in another stitch' }).click()
+  const first = page.getByRole('region', { name: 'First rounds in other stitches, 1' })
+  await expect(first.getByRole('radio', { name: 'dc', exact: true })).toBeChecked()
+  await first.getByLabel('Rounds', { exact: true }).fill('2')
+  const pattern = await patternAfterReload(page)
+  await expect(pattern).toContainText('Dc in 3rd ch from hook')
+  await expect(pattern).toContainText('2 sc in next st')
+})

@@ -51,6 +51,13 @@ function type(value: number | undefined): void {
     :path="put.path"
     :asking="asking"
   />
+  <ListField
+    v-else-if="field.is === 'list'"
+    :label="label"
+    :field="field"
+    :path="put.path"
+    :asking="asking"
+  />
   <template v-if="asksFigure(put)">
     <div v-if="field.is === 'length'">
       <LengthField
