@@ -2,7 +2,6 @@ import { between, choice, count, figure, length, maybe, pin, want, ways } from '
 import { HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
 import type { Fields } from '../field/field'
 import { type Now, tenths } from '../field/now'
-import type { ValuesOf } from '../field/spec'
 import type { Gauge } from '../gauge/gauge'
 import { IN_ROUNDS } from '../kind/inRounds'
 import { type Keeps, kind, type KindGroup, type PartKind, type PartSpec, type Sample, type Tool } from '../kind/kind'
@@ -12,6 +11,7 @@ import type { Opening } from '../part/roles'
 import type { Repeat } from '../repeat/repeat'
 import type { Edge } from '../round/edge'
 import type { Bandlike } from '../texture/bandlike'
+import type { TextureSwatch } from '../texture/ownSize'
 import { STRIPES } from '../texture/stripes'
 import { demandOfTexture, type Texture } from '../texture/texture'
 import { workTexture } from '../texture/workTexture'
@@ -39,7 +39,7 @@ export const HEIGHT = ways('Decide by', [
 const SWATCH_CM = between(1, 200)
 
 /** A swatch of a texture: what was counted across it and up it. */
-const SWATCH_OF_IT = {
+export const SWATCH_OF_IT = {
   across: figure('Counted across', between(1, 1000), '', { beside: true, usually: between(4, 40) }),
   overCm: length('Over', SWATCH_CM, { beside: true, usually: between(5, 20) }),
   countedIn: choice(
@@ -53,9 +53,6 @@ const SWATCH_OF_IT = {
   rounds: figure('Rounds', between(1, 1000), '', { beside: true, usually: between(4, 40) }),
   tallCm: length('Tall', SWATCH_CM, { beside: true, usually: between(5, 20) }),
 } as const
-
-/** What was counted on a swatch of a texture. */
-export type TextureSwatch = ValuesOf<typeof SWATCH_OF_IT>
 
 /** A swatch begins with what the part is told to be: whoever counts puts in what is otherwise. */
 function swatchNow(_: object, { part, gauge }: Now): TextureSwatch {

@@ -3,7 +3,7 @@ import { DIAMETER_CM, HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
 import { told } from '../field/field'
 import { tenths } from '../field/now'
 import { sideEdging } from '../flat/edging'
-import { asksOfBands, countNear, type FlatPiece, rowEndCm, type Until, workFlat } from '../flat/flat'
+import { acrossShare, asksOfBands, countNear, type FlatPiece, rowEndCm, type Until, workFlat } from '../flat/flat'
 import { bandsField, type FlatBand, stackedOr } from '../flat/kinds'
 import { intoRowEnd, rowEndWords, seamChoice, seamOf, TIGHT } from '../flat/seams'
 import { perStitch } from '../gauge/refine'
@@ -135,16 +135,21 @@ interface Wanted {
   readonly until: Until
 }
 
+/** How wide a stitch of the piece lies: as its own stitch, or as the swatches of its bands say. */
+function stitchCmOf(spec: FoldedSpec, setting: Setting): number {
+  return setting.gauge[spec.stitch].width.cm * acrossShare(bandsOf(spec), setting)
+}
+
 /** Stitches and height, pinned or for a wanted size; of stacked bands the nearest stitches that all of them take. */
-function wantedOf(spec: FoldedSpec, gauge: Gauge, asks: Asks | undefined): Wanted {
+function wantedOf(spec: FoldedSpec, setting: Setting, asks: Asks | undefined): Wanted {
   const { repeat, edge } = repeatOf(spec)
   const taken = (stitches: number) => (asks ? countNear(stitches, asks) : Math.max(2, stitches))
   if ('pin' in spec.size) return { stitches: taken(spec.size.pin.repeats * repeat + edge), until: { rows: spec.size.pin.rows } }
   const { widthCm, heightCm } = spec.size.want
   // An edging along the sides makes it wider.
-  const own = widthCm - edgingCm(spec, gauge)
+  const own = widthCm - edgingCm(spec, setting.gauge)
   const [wide, tall] = spec.fold === 'side' ? [2 * own, heightCm] : [own, 2 * heightCm]
-  const across = Math.max(1, wide / gauge[spec.stitch].width.cm)
+  const across = Math.max(1, wide / stitchCmOf(spec, setting))
   const stitches = asks ? Math.round(across) : Math.max(1, Math.round((across - edge) / repeat)) * repeat + edge
   return { stitches: taken(stitches), until: { heightCm: tall } }
 }
@@ -214,7 +219,7 @@ function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
   const stitch = gauge[spec.stitch]
   const asks = asksOf(spec, setting.repeats)
   const trouble = asks && 'trouble' in asks ? asks.trouble : undefined
-  const wanted = wantedOf(spec, gauge, asks && 'asks' in asks ? asks.asks : undefined)
+  const wanted = wantedOf(spec, setting, asks && 'asks' in asks ? asks.asks : undefined)
   const { stitches } = wanted
   const sideways = spec.fold === 'side'
   const nothing = { height: times(stitch.height, 0), circumference: times(stitch.width, stitches), floor: noFloor(times(stitch.width, 0)) }
@@ -270,7 +275,7 @@ export const folded = form({
     return { kind: spec.stitch, width: perStitch(Math.max(0.1, lengthCm - edgingCm(spec, gauge)), wideOf(spec, repeats)) }
   },
   choices: (spec, setting, toleranceCm) => {
-    const stitchCm = setting.gauge[spec.stitch].width.cm
+    const stitchCm = stitchCmOf(spec, setting)
     const wide = (repeats: number) => wideOf(spec, repeats)
     const askedCm = 'want' in spec.size ? spec.size.want.widthCm - edgingCm(spec, setting.gauge) : wide(spec.size.pin.repeats) * stitchCm
     const rows = 'pin' in spec.size ? spec.size.pin.rows : Math.max(1, workFolded(spec, setting).rounds.length)

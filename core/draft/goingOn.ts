@@ -1,12 +1,11 @@
 import type { WallPart } from '../design/design'
-import { HEIGHT_CM } from '../field/bounds'
-import { type Length, times } from '../measure/length'
+import { times } from '../measure/length'
 import type { PartResult } from '../part/part'
 import type { Step } from '../round/step'
 import type { Worked } from '../round/worked'
+import { askedFor, inOwnSize, type OwnShare } from '../texture/ownSize'
 import { heightAsked } from '../wall/wall'
 import type { Known } from './known'
-import type { OwnShare } from './textures'
 import type { DraftPart } from './part'
 
 /*
@@ -51,33 +50,11 @@ function risen(result: PartResult, from: number, to: number): number {
   return all > 0 ? (result.size.height.cm * own) / all : 0
 }
 
-function within(cm: number): number {
-  return Math.min(HEIGHT_CM.most, Math.max(HEIGHT_CM.least, cm))
-}
-
-/** A part told in the size of its texture. */
-function told(result: PartResult, { rise: up, across }: OwnShare): PartResult {
-  const { height, circumference } = result.size
-  return {
-    ...result,
-    size: { ...result.size, height: scaled(height, up), circumference: scaled(circumference, across) },
-    ...(result.rises && up ? { rises: result.rises.map(cm => cm * up.cm) } : {}),
-    ...(result.arounds && across ? { arounds: result.arounds.map(cm => cm * across.cm) } : {}),
-  }
-}
-
-/** A length by a share, and as sure as that; as it was where the share is not known. */
-function scaled(length: Length, share: Length | undefined): Length {
-  if (!share) return length
-  const cm = length.cm * share.cm
-  return { cm, plusMinusCm: (cm * share.plusMinusCm) / share.cm }
-}
-
 /** A part worked in the size of its texture, where that is known. */
 export function inTexture(spec: unknown, share: OwnShare | undefined, work: WorkAgain): PartResult {
   if (!share) return work()
   const cm = wantedCm(spec)
-  return told(work(cm === undefined ? undefined : { heightCm: within(cm / (share.rise?.cm ?? 1)) }), share)
+  return inOwnSize(work(cm === undefined ? undefined : { heightCm: askedFor(cm, share) }), share)
 }
 
 function alikeSteps(a: readonly Step[], b: readonly Step[]): boolean {
@@ -135,9 +112,9 @@ export function wentOn(
   share: OwnShare | undefined,
   work: WorkAgain,
 ): PartResult {
-  const again: WorkAgain = share ? instead => told(work(instead), share) : work
+  const again: WorkAgain = share ? instead => inOwnSize(work(instead), share) : work
   const cm = from.in === 'wall' ? wantedCm(from.spec) : undefined
-  const inShare = (heightCm: number) => again({ heightCm: within(heightCm / (share?.rise?.cm ?? 1)) })
+  const inShare = (heightCm: number) => again({ heightCm: askedFor(heightCm, share ?? {}) })
   const asAsked = cm === undefined ? again() : inShare(cm)
   if (cm === undefined || asAsked.rounds.length === 0) return standingOn(asAsked, id, known)
   // As many rounds as are worked, however few the height would take by what is known now.

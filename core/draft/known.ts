@@ -14,7 +14,8 @@ import type { FabricKind } from '../stitch/dictionary'
 import { isPlain, kindOf, mainStitch } from '../wall/wall'
 import { aroundOf, type DraftPart, isBase, risenCm } from './part'
 import { holds, type Stop } from './taken'
-import { type OwnShare, shareOf, textureOf, texturesBySwatch, UNMEASURED } from './textures'
+import { type OwnShare, UNMEASURED } from '../texture/ownSize'
+import { shareOf, textureOf, texturesBySwatch } from './textures'
 
 /*
  * What is known of the maker's stitches, from the swatch on through all that was measured

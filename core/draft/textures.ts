@@ -2,42 +2,20 @@ import type { Design, WallPart } from '../design/design'
 import { seenIn } from '../design/seen'
 import type { Gauge } from '../gauge/gauge'
 import type { Seen } from '../kind/kind'
-import { combinedShare, type Length, relativeUncertainty, withUncertainty } from '../measure/length'
-import type { PartResult } from '../part/part'
 import { isPlainly } from '../texture/mirrored'
-import { meanRise, type Texture } from '../texture/texture'
-import type { TextureSwatch } from '../band/textured'
+import { type OwnShare, shareBySwatch } from '../texture/ownSize'
+import type { Texture } from '../texture/texture'
 import { kindOf, ownGauge } from '../wall/wall'
 
 /*
- * The gauge of a texture
- * ======================
- *
- * Three stitches crowded into one place, two skipped, do not rise like the mean of their heights (craft 4): a texture has a size of its
- * own, told as a share of what its stitches would make. It is known by a swatch of it, or by a stretch of it under the tape; until then
- * it is an estimate, and says so.
+ * Which textures of a bag have a size of their own: those of which a swatch was made, or a stretch measured.
  */
-
-/** A texture's own size, as a share of what the gauge makes of it: 1 is just that. */
-export interface OwnShare {
-  readonly rise?: Length
-  readonly across?: Length
-}
-
-/** Further doubt in a texture that was not measured: 15 to 20 % (craft 4; from memory). */
-const TEXTURE_SHARE = 0.15
-
-/** Of a side that was not measured yet: just what the gauge makes of it, in doubt. */
-export const UNMEASURED: Length = { cm: 1, plusMinusCm: TEXTURE_SHARE }
-
-/** What a count on a swatch is good to: half of what is counted (craft 4; common practice, no source). */
-const COUNT_ERROR = 0.5
 
 /** What a texture is known by, wherever in a bag it stands: all that is said of it but how large it is, how it goes and in which yarn. */
 export function textureOf(spec: WallPart): string {
   const { id: _id, size: _size, colour: _colour, stripes: _stripes, goes: _goes, swatch: _swatch, ...said }
     = spec as WallPart & Record<string, unknown>
-  return JSON.stringify(said)
+  return JSON.stringify(Object.entries(said).sort(([a], [b]) => a < b ? -1 : 1))
 }
 
 /** The share of a part's texture; nothing of one that is as its stitches are. */
@@ -51,21 +29,6 @@ export function patternOfPart(spec: unknown, repeats: Design['repeats']): Textur
   return texture && !isPlainly(texture) ? texture : undefined
 }
 
-/**
- * A texture's share by a swatch of it: as wide as its repeats were counted over, as tall as its rounds.
- *
- * A repeat is told as wide as the stitches it stands on, a round as tall as the mean of those it is worked in over and over.
- */
-function shareBySwatch({ across, countedIn, overCm, rounds, tallCm }: TextureSwatch, texture: Texture, gauge: Gauge): OwnShare {
-  const { asks: { multiple }, main } = texture
-  const repeats = countedIn === 'repeats' ? across : across / multiple
-  const toldCm = repeats * (texture.across ?? multiple) * gauge[main].width.cm
-  const riseCm = rounds * meanRise(texture, gauge)
-  return {
-    across: withUncertainty(overCm / toldCm, COUNT_ERROR / across), rise: withUncertainty(tallCm / riseCm, COUNT_ERROR / rounds),
-  }
-}
-
 /** The textures of a design that a swatch was made of. */
 export function texturesBySwatch(design: Design, gauge: Gauge): ReadonlyMap<string, OwnShare> {
   const seen: Seen = seenIn(design, gauge)
@@ -74,12 +37,4 @@ export function texturesBySwatch(design: Design, gauge: Gauge): ReadonlyMap<stri
     const texture = swatch && kindOf(spec).texture?.(spec, design.repeats)
     return texture ? [[textureOf(spec), shareBySwatch(swatch, texture, ownGauge(spec, seen))]] : []
   }))
-}
-
-/** A part in a pattern whose height or width nobody measured, in so much more doubt. */
-export function inDoubt(result: PartResult, { rise, across }: OwnShare = {}): PartResult {
-  const doubted = (length: Length, known: Length | undefined) =>
-    known ? length : withUncertainty(length.cm, combinedShare(relativeUncertainty(length), TEXTURE_SHARE))
-  const { height, circumference } = result.size
-  return { ...result, size: { ...result.size, height: doubted(height, rise), circumference: doubted(circumference, across) } }
 }

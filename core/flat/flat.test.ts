@@ -4,7 +4,7 @@ import { fromNothing } from '../part/part'
 import { foundation } from '../round/edge'
 import type { Rounds } from '../round/style'
 import { kindAt } from '../round/worked'
-import { asksOfBands, countNear, workFlat } from './flat'
+import { acrossShare, asksOfBands, countNear, workFlat } from './flat'
 import { beginBand, FLAT_KINDS, type FlatBand } from './kinds'
 import { edgingOf } from './edging'
 import { rowEndWords } from './seams'
@@ -97,5 +97,32 @@ describe('seams and edgings', () => {
     expect(about.rows.map(({ edge: { count } }) => count)).toEqual([44 + 4 * 2, 44 + 8 * 2])
     const along = edgingOf(strap, 10, { along: 'long', rounds: 1, corner: 2 }, gauge)
     expect([along.rows[0]!.edge.count, along.times]).toEqual([12, 2])
+  })
+})
+
+describe('a band of which a swatch was made', () => {
+  // By hand: 6 repeats of three over 9 cm are 1.5 cm each, 10 rows over 9.5 cm 0.95 cm each.
+  const swatch = { across: 6, countedIn: 'repeats', overCm: 9, rounds: 10, tallCm: 9.5 } as const
+
+  it('is as tall and as wide as that says, and surer than one that nobody measured', () => {
+    const known = piece([band('sprigs', { size: { pin: { rounds: 10 } }, swatch })], 30)
+    const guessed = piece([band('sprigs', { size: { pin: { rounds: 10 } } })], 30)
+    expect(known.height.cm).toBeCloseTo(9.5, 6)
+    expect(known.rises.reduce((sum, cm) => sum + cm, 0)).toBeCloseTo(9.5, 6)
+    expect(known.width.cm).toBeCloseTo(guessed.width.cm, 6)
+    expect(known.height.plusMinusCm / known.height.cm).toBeLessThan(0.06)
+    expect(guessed.height.plusMinusCm / guessed.height.cm).toBeGreaterThan(0.15)
+    expect(known.findings).toEqual([])
+    expect(guessed.findings.map(({ code }) => code)).toEqual(['texture-estimated'])
+  })
+
+  it('takes the rows that a wanted height needs: 19 cm are twenty of them', () => {
+    expect(piece([band('sprigs', { size: { want: { heightCm: 19 } }, swatch })], 30).rows).toHaveLength(20)
+  })
+
+  it('makes the piece wider than its stitches say: a third, if ten repeats go 20 cm', () => {
+    const wide = { ...swatch, across: 10, overCm: 20 }
+    expect(acrossShare([band('solid'), band('sprigs', { swatch: wide })], setting)).toBeCloseTo(4 / 3, 9)
+    expect(acrossShare([band('solid'), band('moss')], setting)).toBe(1)
   })
 })

@@ -36,6 +36,21 @@ function lastOf(band: FlatBand, until: Until | undefined, rows: number, tallCm: 
   return { ...band, size: { want: { heightCm: Math.max(0.2, until.heightCm - tallCm) } } }
 }
 
+/** Said of the bands in a pattern that nobody measured; of a gauge that nobody measured that is said of everything. */
+function estimatedIn(bands: readonly FlatBand[], { gauge, repeats = [] }: Setting): Finding[] {
+  const which = bands.flatMap((band, i) => flatKindOf(band).estimated?.(band, repeats) ? [i + 1] : [])
+  if (which.length === 0 || gauge.sc.known === 'assumed') return []
+  const [bandsWord, patterns] = which.length === 1 ? ['band', 'this pattern'] : ['bands', 'these patterns']
+  const where = bands.length === 1 ? 'The piece' : `Of the piece ${bandsWord} ${which.join(', ')}`
+  return [
+    {
+      code: 'texture-estimated', weight: 'note',
+      what: `${where}: nobody measured ${patterns}. Sizes are told as the stitches would make them, and may be some 15 to 20 % off (from `
+        + 'memory). A swatch makes them surer.',
+    },
+  ]
+}
+
 /**
  * Works bands to and fro, one upon the other; a band that cannot be worked ends it with a stop.
  *
@@ -44,7 +59,7 @@ function lastOf(band: FlatBand, until: Until | undefined, rows: number, tallCm: 
 export function workFlat(bands: readonly FlatBand[], on: Edge, setting: Setting, rows: RowsBelow, until?: Until): FlatPiece {
   const worked: Worked[] = []
   const rises: number[] = []
-  const findings: Finding[] = []
+  const findings: Finding[] = estimatedIn(bands, setting)
   let height: Length = times(setting.gauge.sc.height, 0)
   let width: Length = times(setting.gauge.sc.width, 0)
   let edge = on
@@ -96,6 +111,11 @@ export function asksOfBands(
     all = { multiple, plus, least }
   }
   return { asks: all }
+}
+
+/** How much wider than its stitches a piece lies by the swatches of its bands: as its widest one. */
+export function acrossShare(bands: readonly FlatBand[], setting: Pick<Setting, 'gauge' | 'repeats'>): number {
+  return Math.max(...bands.map(band => flatKindOf(band).ownSize?.(band, setting)?.across?.cm ?? 1))
 }
 
 /** The count nearest to a wanted one that all bands of a piece take. */

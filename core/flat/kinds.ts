@@ -9,9 +9,15 @@ import { sprigs } from '../band/sprigs'
 import { vees } from '../band/vees'
 import { waves } from '../band/waves'
 import { oneOfKinds } from '../field/ask'
+import type { Gauge } from '../gauge/gauge'
 import { beginnings } from '../kind/begin'
 import type { AnyKind, Keeps } from '../kind/kind'
+import type { PartResult, Setting } from '../part/part'
 import type { Repeat } from '../repeat/repeat'
+import type { Edge } from '../round/edge'
+import { isPlainly } from '../texture/mirrored'
+import { askedFor, inDoubt, inOwnSize, type OwnShare, shareBySwatch } from '../texture/ownSize'
+import type { Texture } from '../texture/texture'
 import { workTexture } from '../texture/workTexture'
 import { loopRows } from './loopRows'
 import type { FlatBand, FlatKind } from './flatKind'
@@ -24,19 +30,40 @@ export type { FlatBand, FlatKind } from './flatKind'
  */
 
 /** What only parts of a wall say: a flat band goes as its piece does. */
-const OF_WALLS = ['goes', 'hook', 'swatch']
+const OF_WALLS = ['goes', 'hook']
+
+/** The size of its own that a band is told in by the swatch of it. */
+function ownSizeOf({ swatch }: FlatBand, texture: Texture | undefined, gauge: Gauge): OwnShare | undefined {
+  return swatch && texture ? shareBySwatch(swatch, texture, gauge) : undefined
+}
+
+/** A texture to and fro, told in its own size as far as that is known; one that nobody measured is in more doubt. */
+function workInOwnSize(texture: Texture, band: FlatBand, on: Edge, setting: Setting): PartResult {
+  const share = ownSizeOf(band, texture, setting.gauge) ?? {}
+  const { size } = band
+  const asked = 'want' in size ? { ...band, size: { want: { heightCm: askedFor(size.want.heightCm, share) } } } : band
+  const told = inOwnSize(workTexture(texture, asked, on, setting), share)
+  return isPlainly(texture) ? told : inDoubt(told, share)
+}
 
 /** A band of the wall as one of a flat piece. */
 function flat(kind: AnyKind): FlatKind {
   const inRows = (band: FlatBand, repeats: readonly Repeat[]) => kind.inRows!(band as never, repeats)
+  // The swatch of the bag is one of plain stitches already.
+  const others = kind.plain ? [...OF_WALLS, 'swatch'] : OF_WALLS
   return {
     band: kind.band, name: kind.name, does: kind.does,
-    fields: Object.fromEntries(Object.entries(kind.fields).filter(([name]) => !OF_WALLS.includes(name))),
+    fields: Object.fromEntries(Object.entries(kind.fields).filter(([name]) => !others.includes(name))),
     asks: (band, repeats) => inRows(band, repeats)?.asks, begins: keeps => kind.begins(keeps),
     work: (band, on, setting) => {
       const texture = inRows(band, setting.repeats ?? [])
-      return texture && workTexture(texture, band, on, setting)
+      return texture && workInOwnSize(texture, band, on, setting)
     },
+    estimated: (band, repeats) => {
+      const texture = inRows(band, repeats)
+      return texture !== undefined && !isPlainly(texture) && !band.swatch
+    },
+    ownSize: (band, { gauge, repeats = [] }) => ownSizeOf(band, inRows(band, repeats), gauge),
   }
 }
 

@@ -1,4 +1,4 @@
-import { asksOfBands, countNear, type FlatPiece, type Until, workFlat } from '../flat/flat'
+import { acrossShare, asksOfBands, countNear, type FlatPiece, type Until, workFlat } from '../flat/flat'
 import { type Edging, edgingAddsCm, edgingOf } from '../flat/edging'
 import { type FlatBand, stackedOr } from '../flat/kinds'
 import type { Finding } from '../part/finding'
@@ -49,9 +49,10 @@ export function acrossOf(
 }
 
 /** How wide a strap is, its edging among it. */
-export function strapWidthCm(spec: OwnStrap, wide: number, { gauge }: Pick<Setting, 'gauge'>): number {
-  const way = spec.worked === 'bands' ? 'across' : spec.worked
-  return stripWidthCm(way, gauge[spec.stitch], wide) + edgingAddsCm(spec.edged, gauge).wide
+export function strapWidthCm(spec: OwnStrap, wide: number, setting: Pick<Setting, 'gauge' | 'repeats'>): number {
+  const { gauge } = setting
+  const [way, share] = spec.worked === 'bands' ? ['across' as const, acrossShare(bandsOf(spec), setting)] : [spec.worked, 1]
+  return share * stripWidthCm(way, gauge[spec.stitch], wide) + edgingAddsCm(spec.edged, gauge).wide
 }
 
 /** How many rows as tall as those of a piece are, one with another, lie over so much of the bag. */
