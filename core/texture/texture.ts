@@ -103,7 +103,8 @@ export function riseCm(steps: readonly Step[], gauge: Gauge, byColumn = false): 
 
 /** How much a round of a texture rises on the mean, of those that are worked over and over. */
 export function meanRise({ straight: { cycle }, interlocks }: Texture, gauge: Gauge): number {
-  const rises = cycle.map(({ first = [], repeat, last = [] }) => riseCm([...first, ...repeat, ...last], gauge, interlocks === true).cm)
+  const rises = cycle.map(({ first = [], repeat, last = [] }) =>
+    riseCm(repeat.length > 0 ? repeat : [...first, ...last], gauge, interlocks === true).cm)
   return rises.reduce((sum, cm) => sum + cm, 0) / cycle.length
 }
 
