@@ -1,11 +1,14 @@
-import { elevation } from '~~/core/chart/elevation'
+import { type Course, elevation } from '~~/core/chart/elevation'
 import { type Front, frontOf } from '~~/core/chart/front'
 import { handleFronts } from '~~/core/chart/handles'
-import type { Design } from '~~/core/design/design'
+import type { Design, DesignGauge } from '~~/core/design/design'
 import { stacked } from '~~/core/design/partIds'
 import { keptOf } from '~~/core/design/stacking'
 import { newDesign } from '~~/core/design/starter'
+import type { KeptTexture } from '~~/core/design/textureSwatch'
 import { draft } from '~~/core/draft/draft'
+import { countNear } from '~~/core/flat/flat'
+import { gaugeOf } from '~~/core/gauge/gauge'
 import type { Sample } from '~~/core/kind/kind'
 import { firstRepeat } from '~~/core/band/own'
 import { beginPart, kindOf, type WallSpec } from '~~/core/wall/wall'
@@ -50,9 +53,8 @@ function onRim(spec: WallSpec, signs: readonly Sign[] | undefined): Tile {
   return { ...NO_FABRIC, outline: 'M-6 0V-7H6V0Z', left: -8, top: -12.4, width: 16, height: 9, signs: signs ?? hung() }
 }
 
-/** A piece of the fabric, seen from the front. */
-function fabric(wall: readonly WallSpec[]): Tile {
-  const courses = elevation(draft(little(24, ...wall)))
+/** A piece of fabric in full, seen from the front. */
+function piece(courses: readonly Course[]): Omit<Tile, 'left' | 'top' | 'width' | 'height'> {
   const fronts = courses.map(course => frontOf(course))
   const join = (what: keyof Front) => fronts.map(front => front[what]).join('')
   const right = courses.flatMap(({ outline, bottomCm, heightCm }) => [
@@ -62,8 +64,13 @@ function fabric(wall: readonly WallSpec[]): Tile {
   const left = [...right].reverse().map(spot => `-${spot}`)
   return {
     outline: `M${[...right, ...left].join('L')}Z`, threads: join('threads'), posts: join('posts'), ridges: join('ridges'),
-    holes: join('holes'), net: join('net'), open: join('open'), signs: [], left: -3.1, top: -3.6, width: 6.2, height: 3.5,
+    holes: join('holes'), net: join('net'), open: join('open'), signs: [],
   }
+}
+
+/** A piece of the fabric of a little bag. */
+function fabric(wall: readonly WallSpec[]): Tile {
+  return { ...piece(elevation(draft(little(24, ...wall)))), left: -3.1, top: -3.6, width: 6.2, height: 3.5 }
 }
 
 function drawn(band: string): Tile {
@@ -81,4 +88,15 @@ export function tileOf(band: string): Tile {
   let tile = known.get(band)
   if (!tile) known.set(band, (tile = drawn(band)))
   return tile
+}
+
+/** A few centimetres of a texture as it was counted on a swatch, seen from the front, from its middle downwards. */
+export function tileOfTexture({ of, counted, lines }: KeptTexture, gauge: DesignGauge, sideCm: number): Tile {
+  const repeats = lines ? [{ id: String(of.repeat), name: '', lines }] : []
+  const tall = { want: { heightCm: sideCm + 3 } }
+  const spec = { ...of, size: tall, colour: 'main', swatch: counted } as unknown as WallSpec
+  const asks = kindOf(spec).texture?.(spec, repeats)?.asks
+  const around = Math.ceil((2 * (sideCm + 3)) / gaugeOf(gauge).sc.width.cm)
+  const courses = elevation(draft({ ...little(asks ? countNear(around, asks) : around, spec), gauge, repeats }))
+  return { ...piece(courses), left: -sideCm / 2, top: -(sideCm + 1), width: sideCm, height: sideCm }
 }

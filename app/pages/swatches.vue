@@ -30,8 +30,7 @@ function leave(): void {
 }
 
 function start(): void {
-  const { assumed: _, ...gauge } = ASSUMED_GAUGE
-  enter({ fairHollow: 'swatch', version: 1, name: 'New swatch', note: '', yarn: '', gauge })
+  enter({ fairHollow: 'swatch', version: 1, name: 'New swatch', note: '', yarn: '', gauge: ASSUMED_GAUGE })
 }
 
 const gone = shallowRef<Kept<SwatchDocument>>()
@@ -82,6 +81,7 @@ async function keep(document: SwatchDocument): Promise<void> {
         <SwatchSquare
           v-if="!kept.unreadable"
           :gauge="kept.document.gauge"
+          :texture="kept.document.texture"
         />
         <div class="about">
           <h2>{{ kept.document.name }}</h2>
@@ -95,6 +95,7 @@ async function keep(document: SwatchDocument): Promise<void> {
           <SwatchFacts
             v-if="!kept.unreadable"
             :gauge="kept.document.gauge"
+            :texture="kept.document.texture"
           />
           <p
             v-if="kept.document.note"

@@ -7,6 +7,7 @@ import type { Units } from '../measure/format'
 import type { Rounds } from '../round/style'
 import type { Repeat } from '../repeat/repeat'
 import type { MeasuredPart } from './measured'
+import type { KeptTexture } from './textureSwatch'
 import type { TurnUp } from '../wall/turnUp'
 import type { WallSpec } from '../wall/wall'
 
@@ -74,4 +75,6 @@ export interface SwatchDocument {
   readonly note: string
   readonly yarn: string
   readonly gauge: DesignGauge
+  /** Of a texture: which it is, and what was counted on it. */
+  readonly texture?: KeptTexture
 }

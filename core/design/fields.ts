@@ -11,6 +11,7 @@ import { WALL_KINDS } from '../wall/kinds'
 import { TURN_UPS } from '../wall/turnUp'
 import { DESIGN_VERSION, type Design } from './design'
 import { MEASURES } from './measured'
+import { keptTextureField } from './textureSwatch'
 
 /*
  * The whole design document, question by question: what its parts ask stands with their kinds, the rest here. The validated classes
@@ -282,5 +283,5 @@ export const DESIGN_FIELDS = {
 /** A swatch as it is written to a file. */
 export const SWATCH_FIELDS = {
   fairHollow: word('swatch'), version: count('Version', between(1, 1)), name: name('Name'), note,
-  yarn: text('Yarn', 0, 120, { begins: '' }), gauge: group('Gauge', GAUGE_FIELDS),
+  yarn: text('Yarn', 0, 120, { begins: '' }), gauge: group('Gauge', GAUGE_FIELDS), texture: keptTextureField(lines),
 } as const

@@ -6,7 +6,7 @@ import { DESIGN_VERSION, type Design, type SwatchDocument } from './design'
 import { beyondLimits, NO_FIELD } from './limits'
 import { isFromTheFuture, migrate } from './migrate'
 import type { Problem } from './problem'
-import { designProblems, gaugeProblems } from './sense'
+import { designProblems, swatchProblems } from './sense'
 
 export type { Problem } from './problem'
 
@@ -90,7 +90,7 @@ export function readDesign(input: unknown): Reading<Design> {
 export function readSwatch(input: unknown): Reading<SwatchDocument> {
   if (!isObject(input) || input.fairHollow !== 'swatch')
     return refuse('fairHollow', 'this is not a Fair Hollow swatch: its "fairHollow" field must say "swatch"')
-  return check<SwatchDocument>(input, SWATCH_RULES, swatch => gaugeProblems(swatch.gauge))
+  return check<SwatchDocument>(input, SWATCH_RULES, swatchProblems)
 }
 
 /** Problems as lines for people: `base.form: must be circle`. */

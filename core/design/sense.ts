@@ -1,8 +1,9 @@
+import { checkRepeat } from '../band/own'
 import { formOf } from '../base/base'
 import { type Answer, answersOf } from '../field/spec'
 import { FABRIC_KINDS } from '../stitch/dictionary'
 import { kindOf } from '../wall/wall'
-import { DESIGN_VERSION, type Design, type DesignGauge } from './design'
+import { DESIGN_VERSION, type Design, type DesignGauge, type SwatchDocument } from './design'
 import { DESIGN_FIELDS } from './fields'
 import type { Problem } from './problem'
 import { soundObject } from './sound'
@@ -33,6 +34,16 @@ export function gaugeProblems(gauge: DesignGauge): Problem[] {
         }))
     }),
   ]
+}
+
+/** What a swatch says that cannot be: of its stitches, or of a repeat of the maker's own that it is of. */
+export function swatchProblems({ gauge, texture }: SwatchDocument): Problem[] {
+  if (texture?.of.repeat === undefined) return gaugeProblems(gauge)
+  if (!texture.lines?.length) return [...gaugeProblems(gauge), { field: 'texture.lines', message: 'must hold the lines of the repeat' }]
+  const checked = checkRepeat({ id: String(texture.of.repeat), name: '', lines: texture.lines })
+  return checked.ok
+    ? gaugeProblems(gauge)
+    : [...gaugeProblems(gauge), { field: `texture.lines.${checked.trouble.line}`, message: checked.trouble.what }]
 }
 
 function chainProblems({ chain }: DesignGauge): Problem[] {

@@ -15,6 +15,7 @@ import graftingBag from '../../demo/grafting-bag.json'
 import harvestStripe from '../../demo/harvest-stripe.json'
 import loafBag from '../../demo/loaf-bag.json'
 import doubleStrand from '../../demo/swatch-double-strand.json'
+import sprigs from '../../demo/swatch-sprigs.json'
 import lunchWrap from '../../demo/lunch-wrap.json'
 import pearBasket from '../../demo/pear-basket.json'
 import onionNet from '../../demo/onion-net.json'
@@ -44,7 +45,7 @@ export const DEMO_DESIGNS: readonly Design[] = [
   graftingBag, gooseberryNet, pearBasket, lunchWrap, nuttingBasket, catalogueSatchel, rootSack, ciderStallBag, twineTub, appleTidy,
   bulbSling, loafBag, harvestStripe, onionNet, appleTote, seedHeadPouch,
 ].map(document => sound(readDesign(document)))
-export const DEMO_SWATCHES: readonly SwatchDocument[] = [doubleStrand, coneCotton].map(document => sound(readSwatch(document)))
+export const DEMO_SWATCHES: readonly SwatchDocument[] = [doubleStrand, sprigs, coneCotton].map(document => sound(readSwatch(document)))
 
 /** The bags of the demo world that are on the hook. */
 export const DEMO_MAKES: readonly MakeDocument[] = [onionNetMake, seedHeadPouchMake].map(document => sound(readMake(document)))

@@ -242,3 +242,35 @@ test('a swatch entered is kept, and a bag can take it', async ({ page, request }
   await expect(page.getByLabel('Stitches')).toHaveValue('12')
   await expect(page.locator('[data-code="gauge-assumed"]')).toHaveCount(0)
 })
+
+test('a swatch of a texture is entered, kept and taken; a band\'s own is kept for further bags', async ({ page, request }) => {
+  await page.goto('/swatches')
+  await page.getByRole('button', { name: 'Enter a swatch' }).click()
+  await page.getByLabel('Name').fill('Pairs, firm')
+  await page.getByRole('combobox', { name: 'A swatch of' }).click({ force: true })
+  await page.getByRole('option', { name: 'pairs', exact: true }).click()
+  await page.getByLabel('Counted across').fill('10')
+  await page.getByLabel('Tall', { exact: true }).first().fill('7.5')
+  await page.reload()
+  await expect(page.getByLabel('Counted across')).toHaveValue('10')
+  await page.getByRole('button', { name: 'Keep this swatch' }).click()
+  await expect(page.getByText('10 repeats in 10 cm × 10 rounds in 7.5 cm')).toBeVisible()
+  const id = await freshBag(request, 'Pairs pouch', {
+    gauge: swatch, turnUp: 'plain',
+    wall: [{ id: 'part-1', band: 'pairs', size: { pin: { rounds: 20 } }, colour: 'main' }],
+  })
+  await page.goto(`/bags/${id}`)
+  await page.locator('nav.labels').getByRole('button', { name: /^Wall/ }).click()
+  await page.getByRole('combobox', { name: 'Take a kept swatch of it' }).click({ force: true })
+  await page.getByRole('option', { name: /^Pairs, firm/ }).click()
+  // Ten rounds are 7.5 cm: twenty are 15.
+  await expect(page.locator('nav.labels').getByRole('button', { name: /^Wall/ })).toContainText('15 cm')
+  await saved(page)
+  await page.reload()
+  await expect(page.locator('nav.labels').getByRole('button', { name: /^Wall/ })).toContainText('15 cm')
+  await page.locator('nav.labels').getByRole('button', { name: /^Wall/ }).click()
+  await page.getByRole('button', { name: 'Keep this swatch for further bags' }).click()
+  await expect(page.getByText('Kept as “Pairs pouch: pairs”')).toBeVisible()
+  await page.goto('/swatches')
+  await expect(page.getByRole('heading', { name: 'Pairs pouch: pairs' })).toBeVisible()
+})

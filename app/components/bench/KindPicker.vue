@@ -3,8 +3,8 @@ import { mdiChevronDown, mdiChevronRight } from '@mdi/js'
 import { computed, ref, useId } from 'vue'
 import { KIND_GROUPS, type KindGroup } from '~~/core/kind/kind'
 import { kindOf, wallKinds } from '~~/core/wall/wall'
-import { type Tile, tileOf } from '~/looks/tiles'
-import { insideShade, threadLine } from '~/looks/yarnShade'
+import { layersOf } from '~/looks/tileLayers'
+import { tileOf } from '~/looks/tiles'
 import { useTell } from '~/composables/useTell'
 
 /** The kinds of part that a wall can have, each drawn in the part's own yarn. */
@@ -26,17 +26,6 @@ const groups = computed(() =>
     }
   }),
 )
-
-/** A tile from the fabric up: what is filled, and what is drawn as a line so thick in the yarn or in its shadow. */
-function layersOf({ outline, net, holes, ridges, threads, posts, signs }: Tile, bare?: boolean) {
-  const [yarn, shadow, inside] = [props.colour, threadLine(props.colour), insideShade(props.colour)]
-  const line = (d: string, stroke: string, thick: number) => ({ d, stroke, 'fill': 'none', 'stroke-width': thick })
-  return [
-    { 'd': outline, 'fill': bare ? inside : yarn, 'fill-opacity': bare ? 0.25 : 1 }, line(net, shadow, 0.2), { d: holes, fill: inside },
-    line(ridges, shadow, 0.09), line(threads, shadow, 0.1), line(posts, shadow, 0.32), line(posts, yarn, 0.2),
-    ...signs.flatMap(({ path, thick }) => [line(path, shadow, thick + 0.3), line(path, yarn, thick)]),
-  ].filter(({ d }) => d)
-}
 
 function toggle(group: KindGroup): void {
   opened.value = opened.value.includes(group) ? opened.value.filter(one => one !== group) : [...opened.value, group]
@@ -88,7 +77,7 @@ function toggle(group: KindGroup): void {
             aria-hidden="true"
           >
             <path
-              v-for="(layer, i) in layersOf(kind.tile, kind.sample.bare)"
+              v-for="(layer, i) in layersOf(kind.tile, colour, kind.sample.bare)"
               :key="i"
               v-bind="layer"
             />

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
 import type { DesignGauge } from '~~/core/design/design'
+import { takenFrom } from '~~/core/design/textureSwatch'
 import { useDocument } from '~/stores/document'
 import { useLogbook } from '~/stores/logbook'
 import { useSwatches } from '~/stores/swatches'
@@ -28,7 +29,7 @@ const taught = computed(() => bag.design.gauge.learnt)
 
 function takeKept(id: string | null): void {
   const kept = shelf.swatches.find(swatch => swatch.id === id)
-  if (kept) bag.change(`Swatch: ${kept.document.name}`, [{ path: ['gauge'], value: kept.document.gauge }])
+  if (kept) bag.change(`Swatch: ${kept.document.name}`, takenFrom(kept.document, bag.design))
 }
 </script>
 

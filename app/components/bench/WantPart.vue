@@ -46,7 +46,14 @@ const tools = computed(() => (kind.value.tools ?? []).filter(tool => tool !== 's
       :fields="kind.fields"
       :asking="asking"
       :skip="['colour']"
-    />
+    >
+      <template #swatch>
+        <KeptTextures
+          :spec="spec"
+          :asking="asking"
+        />
+      </template>
+    </AskedFields>
     <component
       :is="TOOLS[tool]"
       v-for="tool in tools"

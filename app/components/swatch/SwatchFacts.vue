@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { DesignGauge } from '~~/core/design/design'
+import { type KeptTexture, TEXTURE_KINDS } from '~~/core/design/textureSwatch'
 import { gaugeOf } from '~~/core/gauge/gauge'
 import { FABRIC_KINDS, stitchName } from '~~/core/stitch/dictionary'
 import { hookLabel } from '~~/core/stitch/hooks'
@@ -8,13 +9,26 @@ import { yarnWeightFor } from '~~/core/stitch/yarnWeights'
 import { relativeUncertainty } from '~~/core/measure/length'
 import { useWays } from '~/stores/ways'
 
-const props = defineProps<{ gauge: DesignGauge }>()
+/** What was counted on a swatch, and what that makes of a stitch. */
+const props = defineProps<{ gauge: DesignGauge, texture?: KeptTexture | undefined }>()
 const ways = useWays()
 
 /** The class of yarn, by the published standard, that usually comes to this gauge. */
 const weight = computed(() => yarnWeightFor(1 / gaugeOf(props.gauge).sc.width.cm))
 
+/** What was counted of a texture. */
+const ofTexture = computed(() => {
+  if (!props.texture) return undefined
+  const { of, counted: { across, countedIn, overCm, rounds, tallCm } } = props.texture
+  return {
+    name: TEXTURE_KINDS.find(({ band }) => band === of.band)?.name ?? '',
+    counted: `${across} ${countedIn} in ${overCm} cm × ${rounds} rounds in ${tallCm} cm`,
+  }
+})
+
 const lines = computed(() => {
+  // Where a texture alone was counted, the plain stitches are nobody's count.
+  if (props.texture && props.gauge.assumed) return []
   const sizes = gaugeOf(props.gauge)
   return FABRIC_KINDS.filter(kind => props.gauge.measured[kind]).map((kind) => {
     const { stitches, rounds, overCm } = props.gauge.measured[kind]!
@@ -29,6 +43,10 @@ const lines = computed(() => {
 </script>
 
 <template>
+  <p v-if="ofTexture">
+    <strong>{{ ofTexture.name }}</strong><br>
+    <span class="figures">{{ ofTexture.counted }}</span>
+  </p>
   <p
     v-for="line in lines"
     :key="line.kind"
@@ -37,7 +55,8 @@ const lines = computed(() => {
     <span class="soft">{{ line.one }}</span>
   </p>
   <p class="soft">
-    {{ hookLabel(gauge.hookMm) }}, {{ gauge.strands === 1 ? 'one strand' : `${gauge.strands} strands` }}; worked like a {{ weight.number }} ({{ weight.name.toLowerCase() }}) yarn
+    {{ hookLabel(gauge.hookMm) }}, {{ gauge.strands === 1 ? 'one strand' : `${gauge.strands} strands` }}{{
+      lines.length > 0 ? `; worked like a ${weight.number} (${weight.name.toLowerCase()}) yarn` : '' }}
   </p>
 </template>
 

@@ -11,12 +11,18 @@ const name = ref(props.document.name)
 const yarn = ref(props.document.yarn)
 const note = ref(props.document.note)
 const gauge = shallowRef<DesignGauge>(props.document.gauge)
+const texture = shallowRef(props.document.texture)
 /** What is being entered, kept by the browser until it is kept by the program: a page may end without a word. */
-watch([name, yarn, note, gauge], () => keepEntering(entered()))
+watch([name, yarn, note, gauge, texture], () => keepEntering(entered()))
 
 function entered(): SwatchDocument {
-  return { ...props.document, name: name.value, yarn: yarn.value, note: note.value, gauge: gauge.value }
+  const { texture: _, ...document } = props.document
+  const { assumed: _assumed, ...counted } = gauge.value
+  const of = texture.value ? { texture: texture.value, gauge: gauge.value } : { gauge: counted }
+  return { ...document, name: name.value, yarn: yarn.value, note: note.value, ...of }
 }
+
+const shown = computed(() => entered().gauge)
 
 const nameTrouble = computed(() => name.value.trim() ? '' : 'Give it a name, to find it again')
 
@@ -43,6 +49,12 @@ function keep(): void {
         label="Yarn, in plain words"
         maxlength="120"
         placeholder="undyed cotton, DK"
+      />
+      <TextureCounted
+        :texture="texture"
+        :gauge="gauge"
+        units="cm"
+        @change="texture = $event"
       />
       <GaugeFields
         :gauge="gauge"
@@ -74,10 +86,14 @@ function keep(): void {
     </div>
     <div class="seen">
       <SwatchSquare
-        :gauge="gauge"
+        :gauge="shown"
+        :texture="texture"
         large
       />
-      <SwatchFacts :gauge="gauge" />
+      <SwatchFacts
+        :gauge="shown"
+        :texture="texture"
+      />
       <p class="soft">
         Wash and dry the square as you will the bag, lay it flat, and count in its middle, away from the edges. Half a
         stitch is the best anybody can count: the wider the square, the surer the sizes.

@@ -3,12 +3,16 @@ import { computed } from 'vue'
 import { frontOfStitch } from '~~/core/chart/front'
 import type { DesignGauge } from '~~/core/design/design'
 import { gaugeOf } from '~~/core/gauge/gauge'
+import type { KeptTexture } from '~~/core/design/textureSwatch'
 import { FABRIC_KINDS } from '~~/core/stitch/dictionary'
+import { layersOf } from '~/looks/tileLayers'
+import { tileOfTexture } from '~/looks/tiles'
 
-/** A few centimetres of a swatch's fabric, to scale, in its first measured stitch. */
-const props = defineProps<{ gauge: DesignGauge, large?: boolean }>()
+/** A few centimetres of a swatch's fabric, to scale: in its texture, or in its first measured stitch. */
+const props = defineProps<{ gauge: DesignGauge, texture?: KeptTexture | undefined, large?: boolean }>()
 
 const SIDE_CM = 5
+const YARN = '#e3d5b4'
 const kind = computed(() => FABRIC_KINDS.find(one => props.gauge.measured[one])!)
 const square = computed(() => {
   const { width, height } = gaugeOf(props.gauge)[kind.value]
@@ -22,10 +26,27 @@ const square = computed(() => {
   }
   return path
 })
+const textured = computed(() => props.texture && tileOfTexture(props.texture, props.gauge, SIDE_CM))
 </script>
 
 <template>
   <svg
+    v-if="textured"
+    class="square"
+    :class="{ large }"
+    :viewBox="`${textured.left} ${textured.top} ${textured.width} ${textured.height}`"
+    role="img"
+    :aria-label="`${SIDE_CM} cm square of this swatch`"
+  >
+    <path
+      v-for="(layer, i) in layersOf(textured, YARN)"
+      :key="i"
+      class="layer"
+      v-bind="layer"
+    />
+  </svg>
+  <svg
+    v-else
     class="square"
     :class="{ large }"
     :viewBox="`-0.1 -0.1 ${SIDE_CM + 0.2} ${SIDE_CM + 0.2}`"
@@ -41,9 +62,9 @@ const square = computed(() => {
 </template>
 
 <style scoped>
-.square { width: 6.5rem; flex: none; align-self: flex-start; }
+.square { width: 6.5rem; flex: none; align-self: flex-start; outline: 1px solid #8f7c4e; outline-offset: -1px; }
 .large { width: 100%; max-width: 18rem; }
 rect { fill: #e3d5b4; stroke: #8f7c4e; stroke-width: 0.05; }
-path { fill: none; stroke: #7d6a3c; stroke-width: 0.11; stroke-linecap: round; stroke-linejoin: round; }
-.large path { stroke-width: 0.1; }
+path:not(.layer) { fill: none; stroke: #7d6a3c; stroke-width: 0.11; stroke-linecap: round; stroke-linejoin: round; }
+.large path:not(.layer) { stroke-width: 0.1; }
 </style>

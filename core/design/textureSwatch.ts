@@ -1,0 +1,88 @@
+import { SWATCH_OF_IT } from '../band/textured'
+import { group, oneOfKinds, optional } from '../field/ask'
+import type { Fields, LinesField } from '../field/field'
+import { beginnings } from '../kind/begin'
+import type { AnyKind } from '../kind/kind'
+import type { Change } from '../part/finding'
+import type { Repeat } from '../repeat/repeat'
+import type { TextureSwatch } from '../texture/ownSize'
+import { WALL_KINDS, type WallSpec } from '../wall/kinds'
+import type { Design, SwatchDocument } from './design'
+
+/*
+ * A swatch of a texture, as the house keeps it: which texture it is, and what was counted on it. Bags in the same texture take it.
+ */
+
+/** What a texture is made by, its kind and that kind's answers; not how large it is, how it goes, in which yarn and on which hook. */
+export interface TextureSaid {
+  readonly band: string
+  readonly [answer: string]: unknown
+}
+
+/** A texture that the house keeps a swatch of. */
+export interface KeptTexture {
+  readonly of: TextureSaid
+  readonly counted: TextureSwatch
+  /** Of a repeat of the maker's own: its lines. */
+  readonly lines?: readonly string[]
+}
+
+/** What a part says besides its texture. */
+const NOT_TEXTURE = ['id', 'size', 'colour', 'stripes', 'goes', 'swatch', 'hook']
+
+/** Kinds in a texture: the swatch of the bag's gauge is one of plain stitches. */
+export const TEXTURE_KINDS: readonly AnyKind[] = (WALL_KINDS as unknown as readonly AnyKind[])
+  .filter(({ texture, fields, plain }) => texture && fields.swatch && !plain)
+
+/** What a kind asks of its texture. */
+export function textureFields({ fields }: Pick<AnyKind, 'fields'>): Fields {
+  return Object.fromEntries(Object.entries(fields).filter(([name]) => !NOT_TEXTURE.includes(name)))
+}
+
+/** What is asked of the swatch of a texture. */
+export function keptTextureField(lines: LinesField) {
+  return optional(group('Texture', {
+    of: oneOfKinds<TextureSaid>('Which texture', 'band', TEXTURE_KINDS.map(kind => ({ value: kind.band, fields: textureFields(kind) }))),
+    counted: group('Counted', SWATCH_OF_IT), lines: optional(lines),
+  }, { says: 'The texture that the swatch is of, and what was counted on it; a repeat of the maker\'s own with its lines.' }))
+}
+
+/** A texture of a kind, as it begins. */
+export function textureOfKind(kind: AnyKind): TextureSaid {
+  return { band: kind.band, ...beginnings(textureFields(kind)), ...(kind.fields.repeat ? { repeat: 'own-1' } : {}) }
+}
+
+/** The texture of a part of a wall; nothing of one in none. */
+export function textureSaid(spec: WallSpec): TextureSaid | undefined {
+  if (!TEXTURE_KINDS.some(({ band }) => band === spec.band)) return undefined
+  return Object.fromEntries(Object.entries(spec).filter(([name]) => !NOT_TEXTURE.includes(name))) as unknown as TextureSaid
+}
+
+/** The lines of the repeat that a texture is made by. */
+function linesOf({ repeat }: TextureSaid, repeats: readonly Repeat[]): readonly string[] | undefined {
+  return repeats.find(({ id }) => id === repeat)?.lines
+}
+
+/** The swatch of a part's texture, as the house keeps it; nothing where nothing was counted. */
+export function keptTexture(spec: WallSpec, repeats: readonly Repeat[]): KeptTexture | undefined {
+  const of = textureSaid(spec)
+  const { swatch } = spec as { readonly swatch?: TextureSwatch }
+  if (!of || !swatch) return undefined
+  const lines = linesOf(of, repeats)
+  return { of, counted: swatch, ...(lines ? { lines } : {}) }
+}
+
+/** Whether a part of a wall is in the texture of a kept swatch. */
+export function isInTexture(spec: WallSpec, { of, lines }: KeptTexture, repeats: readonly Repeat[]): boolean {
+  const said = textureSaid(spec)
+  if (!said) return false
+  const told = ({ repeat: _, ...answers }: TextureSaid) => Object.entries(answers).sort(([a], [b]) => (a < b ? -1 : 1))
+  return JSON.stringify([told(said), linesOf(said, repeats) ?? []]) === JSON.stringify([told(of), lines ?? []])
+}
+
+/** What a bag takes from a kept swatch: its gauge, unless a texture alone was counted; and for all parts in its texture what was. */
+export function takenFrom({ gauge, texture }: SwatchDocument, { wall, repeats }: Pick<Design, 'wall' | 'repeats'>): Change[] {
+  const plain: Change[] = texture && gauge.assumed ? [] : [{ path: ['gauge'], value: gauge }]
+  const inIt = texture ? wall.filter(part => isInTexture(part, texture, repeats)) : []
+  return [...plain, ...inIt.map(({ id }): Change => ({ path: ['wall', id, 'swatch'], value: texture!.counted }))]
+}
