@@ -100,7 +100,7 @@ describe('the documentation', () => {
       ([, text]) => JSON.parse(text!) as { fairHollow: string },
     )
     const readers: Record<string, (input: unknown) => { readonly ok: boolean }> = { design: readDesign, swatch: readSwatch, make: readMake }
-    expect(blocks.map(({ fairHollow }) => fairHollow)).toEqual(['design', 'swatch', 'make'])
+    expect(blocks.map(({ fairHollow }) => fairHollow)).toEqual(['design', 'swatch', 'swatch', 'make'])
     for (const block of blocks) expect(readers[block.fairHollow]!(block), block.fairHollow).toMatchObject({ ok: true })
   })
 
