@@ -5,7 +5,7 @@ import { beginnings } from '../kind/begin'
 import type { AnyKind } from '../kind/kind'
 import type { Change } from '../part/finding'
 import type { Repeat } from '../repeat/repeat'
-import type { TextureSwatch } from '../texture/ownSize'
+import type { KeptTexture, TextureSaid, TextureSwatch } from '../texture/ownSize'
 import { WALL_KINDS, type WallSpec } from '../wall/kinds'
 import type { Design, SwatchDocument } from './design'
 
@@ -13,19 +13,7 @@ import type { Design, SwatchDocument } from './design'
  * A swatch of a texture, as the house keeps it: which texture it is, and what was counted on it. Bags in the same texture take it.
  */
 
-/** What a texture is made by, its kind and that kind's answers; not how large it is, how it goes, in which yarn and on which hook. */
-export interface TextureSaid {
-  readonly band: string
-  readonly [answer: string]: unknown
-}
-
-/** A texture that the house keeps a swatch of. */
-export interface KeptTexture {
-  readonly of: TextureSaid
-  readonly counted: TextureSwatch
-  /** Of a repeat of the maker's own: its lines. */
-  readonly lines?: readonly string[]
-}
+export type { KeptTexture } from '../texture/ownSize'
 
 /** What a part says besides its texture. */
 const NOT_TEXTURE = ['id', 'size', 'colour', 'stripes', 'goes', 'swatch', 'hook']

@@ -28,6 +28,20 @@ export interface TextureSwatch {
   readonly tallCm: number
 }
 
+/** What a texture is made by, its kind and that kind's answers; not how large it is, how it goes, in which yarn and on which hook. */
+export interface TextureSaid {
+  readonly band: string
+  readonly [answer: string]: unknown
+}
+
+/** A texture that the house keeps a swatch of. */
+export interface KeptTexture {
+  readonly of: TextureSaid
+  readonly counted: TextureSwatch
+  /** Of a repeat of the maker's own: its lines. */
+  readonly lines?: readonly string[]
+}
+
 /** Further doubt in a texture that was not measured: 15 to 20 % (craft 4; from memory). */
 const TEXTURE_SHARE = 0.15
 
