@@ -3,6 +3,7 @@ import { existsSync, readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import Database from 'better-sqlite3'
 import { readDesign, readSwatch } from '../core/design/read'
+import { readShelfYarn } from '../core/shelf/read'
 import { shelf } from '../server/db/documents'
 import { makesIn } from '../server/db/makes'
 import { checkCopy, copiesFolder, copiesOf, copyAtOnce, putInPlace } from '../server/house/copies'
@@ -43,7 +44,8 @@ function broughtIn(file: string): void {
   const unpacked = unpackHouse(path, new Uint8Array(readFileSync(file)))
   if (!unpacked.ok) return ended(unpacked.why)
   const db = new Database(path, { fileMustExist: true })
-  const [designs, swatches, makes] = [shelf(db, 'designs', readDesign), shelf(db, 'swatches', readSwatch), makesIn(db)]
+  const [designs, swatches] = [shelf(db, 'designs', readDesign), shelf(db, 'swatches', readSwatch)]
+  const [yarns, makes] = [shelf(db, 'yarns', readShelfYarn), makesIn(db)]
   let [brought, there] = [0, 0]
   db.transaction(() => {
     for (const one of unpacked.files) {
@@ -53,6 +55,7 @@ function broughtIn(file: string): void {
         const { sort, document } = one.content
         if (sort === 'design') designs.add(document)
         else if (sort === 'swatch') swatches.add(document)
+        else if (sort === 'yarn') yarns.add(document)
         else makes.keep(randomUUID(), document.events)
         brought++
       }

@@ -20,7 +20,7 @@ interface Copies {
 
 /** What was thrown away and lies aside. */
 export interface Aside {
-  readonly kind: 'designs' | 'swatches' | 'makes'
+  readonly kind: 'designs' | 'swatches' | 'yarns' | 'makes'
   readonly id: string
   readonly name: string
   readonly removedAt: string
@@ -30,7 +30,7 @@ export interface Aside {
 export interface ParcelFile {
   readonly file: string
   readonly name: string
-  readonly sort?: 'design' | 'swatch' | 'make'
+  readonly sort?: 'design' | 'swatch' | 'yarn' | 'make'
   readonly there?: boolean
   readonly why?: readonly string[]
 }

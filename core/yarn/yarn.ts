@@ -59,23 +59,52 @@ interface Tally {
   stitches: number
 }
 
+/** What something of a bag takes of a yarn: the rounds of a part, what is worked on its own for it, its cords, or all ends. */
+export interface YarnShare {
+  readonly yarn: string
+  readonly of: 'rounds' | 'pieces' | 'cords' | 'ends'
+  /** The part it belongs to; of ends none. */
+  readonly part?: string
+  readonly name: string
+  readonly metres: number
+  readonly stitches: number
+}
+
+/** Tallies by yarn: those that the bag does not have are left out. */
+class Tallies {
+  private readonly used: Map<string, Tally>
+
+  constructor({ yarns }: Design) {
+    this.used = new Map(yarns.map(({ id }) => [id, { cm: 0, stitches: 0 }]))
+  }
+
+  of(yarn: string): Tally | undefined {
+    return this.used.get(yarn)
+  }
+
+  add(yarn: string, cm: number, stitches = 0): void {
+    const tally = this.used.get(yarn)
+    if (!tally) return
+    tally.cm += cm
+    tally.stitches += stitches
+  }
+
+  told(share: Pick<YarnShare, 'of' | 'part' | 'name'>): YarnShare[] {
+    return [...this.used].flatMap(([yarn, { cm, stitches }]) => (cm > 0 ? [{ ...share, yarn, metres: cm / 100, stitches }] : []))
+  }
+}
+
 /** Adds what pieces of one sort take: their start, their rows, ends and sewing. */
-function addPiece(used: ReadonlyMap<string, Tally>, piece: Piece, cmOf: readonly number[], strands: number): void {
+function addPiece(used: Tallies, piece: Piece, cmOf: readonly number[], strands: number): void {
   // A first row's turning chain is among the chains that it starts from.
   const chains = traitsOf(piece.start).laid ? piece.start.chains - (piece.rows[0]?.round.begin.chains ?? 0) : 0
-  const own = { cm: piece.cordYarnCm === undefined ? chains * cmOf[CH]! : strands * piece.cordYarnCm, stitches: 0 }
-  const take = (colour: string, { cm, stitches }: Tally) => {
-    const tally = used.get(colour)
-    if (!tally) return
-    tally.cm += piece.times * cm
-    tally.stitches += piece.times * stitches
-  }
+  const start = piece.cordYarnCm === undefined ? chains * cmOf[CH]! : strands * piece.cordYarnCm
   for (const row of piece.rows) {
     const tally = { cm: 0, stitches: 0 }
     addRound(tally, row, cmOf)
-    take(row.round.colour, tally)
+    used.add(row.round.colour, piece.times * tally.cm, piece.times * tally.stitches)
   }
-  take(piece.colour, { ...own, cm: own.cm + strands * (2 * END_CM + SEWING_CM) })
+  used.add(piece.colour, piece.times * (start + strands * (2 * END_CM + SEWING_CM)))
 }
 
 /** Metres of a yarn that the rounds of a bag from one up to another take; pieces, cords and ends are not among them. */
@@ -99,30 +128,49 @@ function cmOfStitches({ design, gauge, known }: Draft, { from }: DraftPart): num
   return STITCH_KINDS.map(kind => strands * STITCHES[kind].yarnPerWidth * own[kind].width.cm * across)
 }
 
+/** What the rounds of a part take, and the pieces worked for it. */
+function sharesOfPart(draft: Draft, part: DraftPart): YarnShare[] {
+  const { design } = draft
+  const cmOf = cmOfStitches(draft, part)
+  const [rounds, pieces] = [new Tallies(design), new Tallies(design)]
+  for (const worked of part.rounds) {
+    const tally = rounds.of(worked.round.colour)
+    if (tally) addRound(tally, worked, cmOf)
+  }
+  for (const piece of part.pieces) addPiece(pieces, piece, cmOf, hookOfPart(part.from, design).strands)
+  const own = { part: part.id, name: part.name }
+  return [...rounds.told({ of: 'rounds', ...own }), ...pieces.told({ of: 'pieces', ...own })]
+}
+
 /**
- * Metres of each yarn: every stitch eats its kind's multiple of its width (craft 12; from memory), starting chains
+ * What everything of a bag takes of its yarns: every stitch eats its kind's multiple of its width (craft 12; from memory), starting chains
  * and joins included, and each yarn has two ends wherever it is joined anew. Of several strands held together all are counted.
  */
-export function yarnNeeds(draft: Draft): YarnNeed[] {
-  const used = new Map(draft.design.yarns.map(yarn => [yarn.id, { cm: 0, stitches: 0 }]))
-  const { strands } = draft.design.gauge
-  for (const part of draft.parts) {
-    const cmOf = cmOfStitches(draft, part)
-    for (const worked of part.rounds) {
-      const tally = used.get(worked.round.colour)
-      if (tally) addRound(tally, worked, cmOf)
-    }
-    for (const piece of part.pieces) addPiece(used, piece, cmOf, hookOfPart(part.from, draft.design).strands)
-  }
-  for (const { colour, cm } of casingsOf(draft.parts, draft.gauge).flatMap(({ yarns }) => yarns)) {
-    const tally = used.get(colour)
-    if (tally) tally.cm += strands * cm
-  }
+export function yarnShares(draft: Draft): YarnShare[] {
+  const { design } = draft
+  const { strands } = design.gauge
+  const cords = casingsOf(draft.parts, draft.gauge).flatMap(({ part, yarns }) => {
+    const tallies = new Tallies(design)
+    for (const { colour, cm } of yarns) tallies.add(colour, strands * cm)
+    return tallies.told({ of: 'cords', part: part.id, name: part.name })
+  })
+  const worked = [...draft.parts.flatMap(part => sharesOfPart(draft, part)), ...cords]
   const { ends } = draftYarnChanges(draft.parts)
-  return draft.design.yarns
-    .map(yarn => ({ yarn, ...used.get(yarn.id)! }))
-    .filter(({ cm }) => cm > 0)
-    .map(({ yarn, stitches, cm }) => ({
-      yarn, stitches, ends: ends[yarn.id] ?? 2, metres: (cm + strands * (ends[yarn.id] ?? 2) * END_CM) / 100,
-    }))
+  const used = new Set(worked.map(({ yarn }) => yarn))
+  const ofEnds = design.yarns.filter(({ id }) => used.has(id)).map(({ id }): YarnShare => ({
+    yarn: id, of: 'ends', name: 'Ends', metres: (strands * (ends[id] ?? 2) * END_CM) / 100, stitches: 0,
+  }))
+  return [...worked, ...ofEnds]
+}
+
+/** Metres of each yarn, all its shares together. */
+export function yarnNeeds(draft: Draft): YarnNeed[] {
+  const shares = yarnShares(draft)
+  const { ends } = draftYarnChanges(draft.parts)
+  return draft.design.yarns.flatMap((yarn): YarnNeed[] => {
+    const own = shares.filter(share => share.yarn === yarn.id)
+    if (own.length === 0) return []
+    const sum = (what: 'metres' | 'stitches') => own.reduce((all, share) => all + share[what], 0)
+    return [{ yarn, stitches: sum('stitches'), ends: ends[yarn.id] ?? 2, metres: sum('metres') }]
+  })
 }

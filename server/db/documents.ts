@@ -112,13 +112,13 @@ type AnsweredSave = readonly [save: string, revision: number, at: string]
 const MOST_SAVES = 6
 
 /**
- * A shelf of documents that have a name: designs and swatches stand in tables of the same shape.
+ * A shelf of documents that have a name: designs, swatches and yarns stand in tables of the same shape.
  *
  * @param read how a document of this shelf is read
  */
 export function shelf<D extends { readonly name: string }>(
   db: Database.Database,
-  table: 'designs' | 'swatches',
+  table: 'designs' | 'swatches' | 'yarns',
   read: (input: unknown) => Reading<D>,
   besides?: Besides,
 ): Shelf<D> {

@@ -1,6 +1,8 @@
 import type { Design, SwatchDocument } from '../../core/design/design'
 import type { MakeDocument } from '../../core/make/document'
 import { readDesign, readSwatch } from '../../core/design/read'
+import { readShelfYarn } from '../../core/shelf/read'
+import type { ShelfYarn } from '../../core/shelf/yarn'
 import { type BagList, bagListIn } from './bagList'
 import { database } from './connection'
 import { type Devices, devicesIn } from './devices'
@@ -16,6 +18,7 @@ interface House {
   readonly versions: Versions
   readonly bagList: BagList
   readonly swatches: Shelf<SwatchDocument>
+  readonly yarns: Shelf<ShelfYarn>
   readonly makes: Makes
   readonly logbook: Logbook
   readonly devices: Devices
@@ -31,6 +34,7 @@ function shelves(): House {
       of: db,
       shelves: {
         versions, designs: shelf(db, 'designs', readDesign, versions), bagList: bagListIn(db), swatches: shelf(db, 'swatches', readSwatch),
+        yarns: shelf(db, 'yarns', readShelfYarn),
         makes: makesIn(db), logbook: logbookIn(db), devices: devicesIn(db),
       },
     }
@@ -50,6 +54,9 @@ export const bagList = (): BagList => shelves().bagList
 /** The swatches kept in the house. */
 export const swatches = (): Shelf<SwatchDocument> => shelves().swatches
 
+/** The yarn shelf. */
+export const yarns = (): Shelf<ShelfYarn> => shelves().yarns
+
 /** The bags on the hook. */
 export const makes = (): Makes => shelves().makes
 
@@ -67,7 +74,7 @@ export interface Aside {
 }
 
 /** Sorts of things that lie aside once thrown away, by the word that they are asked for by. */
-export const ASIDE: Readonly<Record<'designs' | 'swatches' | 'makes', () => Aside>> = { designs, swatches, makes }
+export const ASIDE: Readonly<Record<'designs' | 'swatches' | 'yarns' | 'makes', () => Aside>> = { designs, swatches, yarns, makes }
 
 export type AsideKind = keyof typeof ASIDE
 

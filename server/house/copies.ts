@@ -117,7 +117,7 @@ export function putInPlace(copy: string, path: string): void {
 export function lastChange(db: Database.Database): string {
   return String(
     db.prepare(
-      `SELECT max(at) FROM (${['designs', 'swatches', 'makes']
+      `SELECT max(at) FROM (${['designs', 'swatches', 'yarns', 'makes']
         .map(table => `SELECT max(max(updated_at), coalesce(max(removed_at), '')) AS at FROM ${table}`)
         .join(' UNION ALL ')})`,
     ).pluck().get() ?? '',

@@ -57,6 +57,10 @@ const BROUGHT: Readonly<Record<string, string>> = {
     VALUES (@id, @name, @document, @revision, @created_at, @updated_at, @removed_at)
     ON CONFLICT (id) DO UPDATE SET name = excluded.name, document = excluded.document, revision = excluded.revision,
       updated_at = excluded.updated_at, removed_at = excluded.removed_at WHERE excluded.revision > swatches.revision`,
+  yarns: `INSERT INTO yarns (id, name, document, revision, created_at, updated_at, removed_at)
+    VALUES (@id, @name, @document, @revision, @created_at, @updated_at, @removed_at)
+    ON CONFLICT (id) DO UPDATE SET name = excluded.name, document = excluded.document, revision = excluded.revision,
+      updated_at = excluded.updated_at, removed_at = excluded.removed_at WHERE excluded.revision > yarns.revision`,
   makes: `INSERT INTO makes (id, name, progress, created_at, updated_at, removed_at)
     VALUES (@id, @name, @progress, @created_at, @updated_at, @removed_at)
     ON CONFLICT (id) DO UPDATE SET progress = excluded.progress, updated_at = excluded.updated_at, removed_at = excluded.removed_at

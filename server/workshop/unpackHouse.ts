@@ -4,6 +4,8 @@ import type { Design, SwatchDocument } from '../../core/design/design'
 import { problemLines, readDesign, readSwatch } from '../../core/design/read'
 import type { MakeDocument } from '../../core/make/document'
 import { readMake } from '../../core/make/read'
+import { readShelfYarn } from '../../core/shelf/read'
+import type { ShelfYarn } from '../../core/shelf/yarn'
 
 /*
  * Reading a parcel back: each file on its own, so that one that is broken keeps none of the others out.
@@ -13,6 +15,7 @@ import { readMake } from '../../core/make/read'
 export type Content
   = | { readonly sort: 'design', readonly document: Design }
     | { readonly sort: 'swatch', readonly document: SwatchDocument }
+    | { readonly sort: 'yarn', readonly document: ShelfYarn }
     | { readonly sort: 'make', readonly document: MakeDocument }
 
 /** A file of a parcel: what is in it, and whether the house has the very same; or why it cannot be read. */
@@ -29,7 +32,7 @@ const MOST_FILES = 20_000
 const MOST_BYTES = 400_000_000
 const MOST_FILE_BYTES = 40_000_000
 
-const READ = { design: readDesign, swatch: readSwatch, make: readMake } as const
+const READ = { design: readDesign, swatch: readSwatch, yarn: readShelfYarn, make: readMake } as const
 
 function parsed(text: string): unknown {
   try {
@@ -44,8 +47,8 @@ function readFile(file: string, text: string, known: ReadonlySet<string>): Parce
   const input = parsed(text) as { fairHollow?: unknown, name?: unknown } | undefined
   const sort = input?.fairHollow
   const name = typeof input?.name === 'string' ? input.name.slice(0, 80) : file
-  if (sort !== 'design' && sort !== 'swatch' && sort !== 'make') return { file, name, sound: false, why: ['is no document of Fair Hollow'] }
-  const reading = READ[sort](input)
+  if (typeof sort !== 'string' || !Object.hasOwn(READ, sort)) return { file, name, sound: false, why: ['is no document of Fair Hollow'] }
+  const reading = READ[sort as keyof typeof READ](input)
   if (!reading.ok) return { file, name, sound: false, why: problemLines(reading.problems).slice(0, 5) }
   const content = { sort, document: reading.document } as Content
   return { file, name, sound: true, content, there: known.has(signOf(content)) }
@@ -68,7 +71,7 @@ function signsIn(path: string): Set<string> {
   const db = new Database(path, { readonly: true, fileMustExist: true })
   try {
     const signs = new Set<string>()
-    for (const [sort, table] of [['design', 'designs'], ['swatch', 'swatches']] as const) {
+    for (const [sort, table] of [['design', 'designs'], ['swatch', 'swatches'], ['yarn', 'yarns']] as const) {
       for (const text of db.prepare(`SELECT document FROM ${table} WHERE removed_at IS NULL`).pluck().iterate() as Iterable<string>) {
         const reading = READ[sort](JSON.parse(text))
         if (reading.ok) signs.add(signOf({ sort, document: reading.document } as Content))

@@ -10,7 +10,7 @@ const chosen = ref<number[]>([])
 const files = computed(() => house.parcel?.files ?? [])
 watch(files, list => (chosen.value = list.flatMap(({ why, there }, i) => (why || there ? [] : [i]))))
 
-const SORT = { design: 'bag', swatch: 'swatch', make: 'on the hook' } as const
+const SORT = { design: 'bag', swatch: 'swatch', yarn: 'yarn', make: 'on the hook' } as const
 
 function saidOf({ sort, there, why }: ParcelFile): string {
   if (why) return `cannot be read: ${why.join('; ')}`
@@ -34,7 +34,7 @@ function pick(event: Event): void {
       To carry elsewhere
     </h2>
     <p class="soft">
-      One file with every bag, swatch and bag on the hook, each in the open form: for another machine, or a drawer.
+      One file with every bag, swatch, yarn and bag on the hook, each in the open form: for another machine, or a drawer.
     </p>
     <div class="row">
       <v-btn

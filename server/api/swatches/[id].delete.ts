@@ -1,9 +1,5 @@
-import { swatches } from '../../db/shelves'
-import { refuseUnknown } from '../../requests/refuse'
+import { removeFrom } from '../../requests/shelved'
+import { SWATCHES } from '../../requests/shelves'
 
 /** Throws a swatch away. */
-export default defineEventHandler((event) => {
-  if (!swatches().remove(getRouterParam(event, 'id')!)) refuseUnknown('swatch')
-  setResponseStatus(event, 204)
-  return null
-})
+export default removeFrom(SWATCHES)

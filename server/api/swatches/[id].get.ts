@@ -1,5 +1,5 @@
-import { swatches } from '../../db/shelves'
-import { refuseUnknown } from '../../requests/refuse'
+import { oneOf } from '../../requests/shelved'
+import { SWATCHES } from '../../requests/shelves'
 
 /** One swatch. */
-export default defineEventHandler(event => swatches().find(getRouterParam(event, 'id')!) ?? refuseUnknown('swatch'))
+export default oneOf(SWATCHES)

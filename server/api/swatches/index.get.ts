@@ -1,5 +1,5 @@
-import { swatches } from '../../db/shelves'
-import { answerJson } from '../../requests/answer'
+import { listOf } from '../../requests/shelved'
+import { SWATCHES } from '../../requests/shelves'
 
 /** Every swatch, the last changed first. */
-export default defineEventHandler(event => answerJson(event, swatches().list()))
+export default listOf(SWATCHES)

@@ -1,0 +1,12 @@
+import type { SwatchDocument } from '../../core/design/design'
+import { readSwatch } from '../../core/design/read'
+import { readShelfYarn } from '../../core/shelf/read'
+import type { ShelfYarn } from '../../core/shelf/yarn'
+import { swatches, yarns } from '../db/shelves'
+import type { Asked } from './shelved'
+
+/** Swatches, as requests meet them. */
+export const SWATCHES: Asked<SwatchDocument> = { what: 'swatch', on: swatches, read: readSwatch }
+
+/** Yarns, as requests meet them. */
+export const YARNS: Asked<ShelfYarn> = { what: 'yarn', on: yarns, read: readShelfYarn }
