@@ -24,6 +24,8 @@ export interface Yarn {
   readonly name: string
   /** `#rrggbb`, for drawing. */
   readonly colour: string
+  /** The yarn of the shelf that it is, by its id there; one that stands alone if left out. */
+  readonly shelf?: string
 }
 
 /** The gauge a design is drafted in: a swatch, and whether its rounds were turned. */

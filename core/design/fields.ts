@@ -195,6 +195,12 @@ const YARN = {
     begins: '#d9c8a5',
     pattern: { source: '^#[0-9a-f]{6}$', flags: 'i', message: 'must be a colour such as #7d8f5b' },
   }),
+  shelf: optional(
+    text('On the shelf', 1, 40, {
+      pattern: { source: '^[a-z0-9-]{1,40}$', message: 'must be 1 to 40 small letters, digits or dashes' },
+      says: 'The id of the yarn of the shelf that it is; one that stands alone if left out.',
+    }),
+  ),
 } as const
 
 const partId = text('Id', 1, 30, {

@@ -37,7 +37,9 @@ export function valueAt(spec: object, path: Path): unknown {
 }
 
 /** Sorts of questions that have a field of their own in the page; the others are asked by tools. */
-const FIELDED: readonly Field['is'][] = ['count', 'figure', 'length', 'choice', 'stitch', 'yarn', 'ways', 'maybe', 'group', 'kinds', 'list']
+const FIELDED: readonly Field['is'][] = [
+  'count', 'figure', 'length', 'choice', 'stitch', 'yarn', 'ways', 'maybe', 'group', 'kinds', 'list', 'text',
+]
 
 /** The questions that make sense now, in rows: those that stand beside each other in one. */
 export function rowsOf(fields: Fields, spec: object, at: Path = [], skip: readonly string[] = []): Put[][] {

@@ -163,6 +163,8 @@ export interface ListField<F extends Fields = Fields> extends Asked {
   readonly most: number
   /** A document that leaves it out means one with everything as it begins, or none. */
   readonly begins?: 'one' | 'none'
+  /** How a further one begins, by what is asked about; as its questions begin if left out. */
+  readonly further?: (spec: never) => object
 }
 
 /** Questions that belong together, always there. */

@@ -10,7 +10,7 @@ export interface Wants {
 }
 
 /** What so many metres by the plan want of a yarn. */
-export function wants(saidMetres: number, { gramsPerMetre, spread }: Eats): Wants {
+export function wants(saidMetres: number, { gramsPerMetre, spread }: Pick<Eats, 'gramsPerMetre' | 'spread'>): Wants {
   const grams = saidMetres * gramsPerMetre
   const far = Math.exp(NINE_OF_TEN * spread)
   return { grams, low: grams / far, high: grams * far, spread }

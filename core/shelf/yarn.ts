@@ -1,4 +1,4 @@
-import { between, choice, count, figure, group, length, list, optional, stitch, text } from '../field/ask'
+import { between, choice, count, figure, length, list, maybe, optional, stitch, text } from '../field/ask'
 import { word } from '../design/fields'
 import type { FabricKind } from '../stitch/dictionary'
 import { YARN_WEIGHTS } from '../stitch/yarnWeights'
@@ -67,7 +67,7 @@ const FABRIC = ['sc', 'hdc', 'dc', 'tr'] as const
 const ROW_CM = between(0.5, 500)
 
 export const UNRAVELLED_FIELDS = {
-  stitch: stitch(FABRIC), stitches: count('Stitches unravelled', between(2, 1000), { beside: true, begins: 10, usually: between(10, 40) }),
+  stitch: stitch(FABRIC), stitches: count('Stitches', between(2, 1000), { beside: true, begins: 10, usually: between(10, 40) }),
   rowCm: length('They lay', ROW_CM, { beside: true, usually: between(2, 30) }),
   yarnCm: length('Yarn in them', between(1, 20_000), { beside: true, usually: between(10, 400) }),
 } as const
@@ -91,7 +91,7 @@ export const SHELF_YARN_FIELDS = {
     pattern: { source: '^[a-z0-9-]{1,40}$', message: 'must be 1 to 40 small letters, digits or dashes' }, says: 'What bags know it by.',
   }),
   name: text('Name', 1, 80), note: text('Notes', 0, 4000, { begins: '' }),
-  fibre: text('Fibre', 0, 80, { begins: '' }),
+  fibre: text('Fibre', 0, 80, { begins: '', beside: true }),
   weightClass: choice(
     'Weight class',
     YARN_WEIGHTS.map(({ number, name }) => ({ value: number, name: `${number} ${name.toLowerCase()}` })),
@@ -100,13 +100,22 @@ export const SHELF_YARN_FIELDS = {
   colour: text('Colour', 7, 7, {
     begins: '#d9c8a5', pattern: { source: '^#[0-9a-f]{6}$', flags: 'i', message: 'must be a colour such as #7d8f5b' },
   }),
-  metresPer100g: figure('Metres in 100 g', between(5, 5000), 'm', { usually: between(40, 900) }),
-  ballGrams: figure('A whole ball', between(1, 20_000), 'g', { usually: between(20, 1000) }),
+  metresPer100g: figure('Metres in 100 g', between(5, 5000), 'm', { beside: true, usually: between(40, 900) }),
+  ballGrams: figure('A whole ball', between(1, 20_000), 'g', { beside: true, usually: between(20, 1000) }),
   ballPrice: optional(count('Price of a ball, in hundredths', between(0, 100_000_000), { usually: between(50, 10_000) })),
-  place: text('Where it lies', 0, 120, { begins: '' }),
+  place: text('Where it lies', 0, 120, { begins: '', beside: true }),
   balls: list('Balls', BALL_FIELDS, {
     one: 'ball', all: 'balls', least: 0, most: MOST_BALLS, begins: 'none', says: 'What lies there, each ball as it was weighed.',
+    further: ({ ballGrams }: Pick<ShelfYarn, 'ballGrams'>) => ({ grams: ballGrams }),
   }),
-  unravelled: optional(group('A row unravelled', UNRAVELLED_FIELDS, { says: 'How much yarn came out of how long a row of which stitch.' })),
-  weighed: optional(group('A swatch weighed', WEIGHED_FIELDS, { says: 'A swatch of one stitch on the scales.' })),
+  unravelled: maybe('A row unravelled', UNRAVELLED_FIELDS, {
+    without: { name: 'not yet', does: 'How much a stitch eats is the craft\'s guess, good to a third.' },
+    having: { name: 'I unravelled one', does: 'Measure a row of one stitch, unravel it, and measure the yarn that came out.' },
+    says: 'How much yarn came out of how long a row of which stitch.', begin: { stitch: 'sc', stitches: 10, rowCm: 5, yarnCm: 38 },
+  }),
+  weighed: maybe('A swatch weighed', WEIGHED_FIELDS, {
+    without: { name: 'not yet' },
+    having: { name: 'I weighed one', does: 'A square of one stitch on the scales: what it took, bags take too.' },
+    says: 'A swatch of one stitch on the scales.', begin: { stitch: 'sc', stitches: 20, rounds: 20, wideCm: 10, grams: 6 },
+  }),
 } as const

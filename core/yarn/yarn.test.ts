@@ -3,7 +3,9 @@ import { describe, expect, it } from 'vitest'
 import type { Design } from '../design/design'
 import { newDesign } from '../design/starter'
 import { draft } from '../draft/draft'
-import { yarnNeeds } from './yarn'
+import { anyDesign, SEED } from '../../tests/arbitraries/designs'
+import fc from 'fast-check'
+import { metresOfRounds, yarnNeeds, yarnShares } from './yarn'
 
 const ring: Design = {
   ...newDesign('Disc'), rounds: { style: 'spiral', startingChainCounts: false }, turnUp: 'plain', wall: [],
@@ -30,5 +32,29 @@ describe('yarn', () => {
       wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'moss' }]),
     })
     expect(yarnNeeds(two).map(({ yarn, stitches }) => [yarn.id, stitches])).toEqual([['main', 18], ['moss', 12]])
+  })
+})
+
+describe('what everything of a bag takes', () => {
+  it('adds up: rounds counted one by one, pieces, cords and ends are all there is, of any bag', () => {
+    fc.assert(
+      fc.property(anyDesign, (design) => {
+        const bag = draft(design)
+        const shares = yarnShares(bag)
+        for (const { yarn, metres, stitches } of yarnNeeds(bag)) {
+          const own = shares.filter(share => share.yarn === yarn.id)
+          const sum = (of: string) => own.filter(share => share.of === of).reduce((all, share) => all + share.metres, 0)
+          const rounds = metresOfRounds(bag, yarn.id, 1, bag.rounds.length)
+          expect(sum('rounds')).toBeCloseTo(rounds, 6)
+          expect(rounds + sum('pieces') + sum('cords') + sum('ends')).toBeCloseTo(metres, 6)
+          expect(own.reduce((all, share) => all + share.stitches, 0)).toBe(stitches)
+          // What is worked up to a round and what is to come after it are all of it, wherever it is cut.
+          const cut = Math.floor(bag.rounds.length / 2)
+          const [below, above] = [metresOfRounds(bag, yarn.id, 1, cut), metresOfRounds(bag, yarn.id, cut + 1, bag.rounds.length)]
+          expect(below + above).toBeCloseTo(rounds, 6)
+        }
+      }),
+      { ...SEED, numRuns: 60 },
+    )
   })
 })

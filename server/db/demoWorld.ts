@@ -32,6 +32,9 @@ import madeTwineTub from '../../demo/make-twine-tub-done.json'
 import onionNetMake from '../../demo/make-onion-net.json'
 import seedHeadPouchMake from '../../demo/make-seed-head-pouch.json'
 import twineTub from '../../demo/twine-tub.json'
+import yarns from '../../demo/yarns.json'
+import { readShelfYarn } from '../../core/shelf/read'
+import type { ShelfYarn } from '../../core/shelf/yarn'
 import { shelf } from './documents'
 import { makesIn } from './makes'
 
@@ -46,6 +49,9 @@ export const DEMO_DESIGNS: readonly Design[] = [
   bulbSling, loafBag, harvestStripe, onionNet, appleTote, seedHeadPouch,
 ].map(document => sound(readDesign(document)))
 export const DEMO_SWATCHES: readonly SwatchDocument[] = [doubleStrand, sprigs, coneCotton].map(document => sound(readSwatch(document)))
+
+/** What lies on its yarn shelf. */
+export const DEMO_YARNS: readonly ShelfYarn[] = yarns.map(document => sound(readShelfYarn(document)))
 
 /** The bags of the demo world that are on the hook. */
 export const DEMO_MAKES: readonly MakeDocument[] = [onionNetMake, seedHeadPouchMake].map(document => sound(readMake(document)))
@@ -62,6 +68,7 @@ export function layOutDemoWorld(db: Database.Database): void {
       for (const design of DEMO_DESIGNS) shelf(db, 'designs', readDesign).add(design)
       for (const swatch of DEMO_SWATCHES) shelf(db, 'swatches', readSwatch).add(swatch)
     }
+    if (firstTime(db, 'demo-yarns')) for (const yarn of DEMO_YARNS) shelf(db, 'yarns', readShelfYarn).add(yarn)
     if (firstTime(db, 'demo-logbook'))
       for (const { events } of DEMO_LOGBOOK) makesIn(db).keep(randomUUID(), events, progressIn(events))
     if (firstTime(db, 'demo-makes'))

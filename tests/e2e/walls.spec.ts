@@ -14,6 +14,7 @@ const label = (page: Page, name: RegExp | string) => page.locator('nav.labels').
 const stack = (page: Page) => page.locator('.stack .name').allTextContents()
 
 test('five bands, a base that breaks them, and the fit that mends them', async ({ page, request }) => {
+  test.slow()
   const id = await freshBag(request, 'Stacked tote', { gauge, yarns, base: tube(96), turnUp: 'plain', wall: [] })
   await page.goto(`/bags/${id}`)
   await page.getByRole('button', { name: 'Add a wall' }).click()

@@ -1,12 +1,35 @@
 <script setup lang="ts">
 import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
-import { computed } from 'vue'
+import { computed, onMounted } from 'vue'
 import { MOST_YARNS } from '~~/core/design/fields'
 import { furtherYarn, yarnsInUse } from '~~/core/design/yarns'
+import { handsOf } from '~~/core/log/hands'
 import { useDocument } from '~/stores/document'
+import { useLogbook } from '~/stores/logbook'
+import { useYarns } from '~/stores/yarns'
 
-/** The yarns of the bag: their names, their colours. */
+/** The yarns of the bag: their names, their colours, which of the shelf they are, and how much of each it takes. */
 const bag = useDocument()
+const shelf = useYarns()
+const book = useLogbook()
+onMounted(() => {
+  void shelf.load()
+  void book.loadTaught()
+})
+const NOTHING_TAUGHT = handsOf([])
+const hands = computed(() => book.taught?.hands ?? NOTHING_TAUGHT)
+const onShelf = computed(() => [
+  { value: '', title: 'a yarn that stands alone' },
+  ...shelf.yarns.filter(({ unreadable }) => !unreadable).map(({ document: { id, name } }) => ({ value: id, title: name })),
+])
+
+/** A yarn of the shelf brings its name and its colour along. */
+function point(id: string, to: string): void {
+  const found = shelf.byId(to)
+  const at = (field: string, value: string | undefined) => ({ path: ['yarns', id, field], value })
+  const said = found ? [at('name', found.name), at('colour', found.colour)] : []
+  bag.change(found ? `Yarn: ${found.name}` : 'A yarn that stands alone', [at('shelf', found?.id), ...said])
+}
 const inUse = computed(() => yarnsInUse(bag.design))
 
 function set(label: string, id: string, field: 'name' | 'colour', value: string): void {
@@ -20,28 +43,43 @@ function set(label: string, id: string, field: 'name' | 'colour', value: string)
     <div
       v-for="(yarn, i) in bag.design.yarns"
       :key="yarn.id"
-      class="yarn"
+      class="one"
     >
-      <input
-        type="color"
-        :value="yarn.colour"
-        :aria-label="`Colour of ${yarn.name}`"
-        @input="set('Colour of a yarn', yarn.id, 'colour', ($event.target as HTMLInputElement).value)"
-      >
-      <v-text-field
-        :model-value="yarn.name"
-        :aria-label="`Name of yarn ${i + 1}`"
-        maxlength="80"
-        @update:model-value="(name: string) => name.trim() && set('Name of a yarn', yarn.id, 'name', name.slice(0, 80))"
+      <div class="yarn">
+        <input
+          type="color"
+          :value="yarn.colour"
+          :aria-label="`Colour of ${yarn.name}`"
+          @input="set('Colour of a yarn', yarn.id, 'colour', ($event.target as HTMLInputElement).value)"
+        >
+        <v-text-field
+          :model-value="yarn.name"
+          :aria-label="`Name of yarn ${i + 1}`"
+          maxlength="80"
+          @update:model-value="(name: string) => name.trim() && set('Name of a yarn', yarn.id, 'name', name.slice(0, 80))"
+        />
+        <v-btn
+          v-if="bag.design.yarns.length > 1"
+          :icon="mdiDeleteOutline"
+          size="small"
+          :disabled="inUse.has(yarn.id)"
+          :aria-label="inUse.has(yarn.id) ? `${yarn.name} is in use` : `Remove ${yarn.name}`"
+          :title="inUse.has(yarn.id) ? 'In use: give its parts another yarn first' : 'Remove'"
+          @click="bag.change('Remove a yarn', [{ path: ['yarns'], value: bag.design.yarns.filter(({ id }) => id !== yarn.id) }])"
+        />
+      </div>
+      <v-select
+        v-if="onShelf.length > 1 || yarn.shelf"
+        label="On the shelf it is"
+        :model-value="shelf.byId(yarn.shelf)?.id ?? ''"
+        :items="onShelf"
+        @update:model-value="point(yarn.id, $event ?? '')"
       />
-      <v-btn
-        v-if="bag.design.yarns.length > 1"
-        :icon="mdiDeleteOutline"
-        size="small"
-        :disabled="inUse.has(yarn.id)"
-        :aria-label="inUse.has(yarn.id) ? `${yarn.name} is in use` : `Remove ${yarn.name}`"
-        :title="inUse.has(yarn.id) ? 'In use: give its parts another yarn first' : 'Remove'"
-        @click="bag.change('Remove a yarn', [{ path: ['yarns'], value: bag.design.yarns.filter(({ id }) => id !== yarn.id) }])"
+      <YarnNeeded
+        :id="yarn.id"
+        :draft="bag.draft"
+        :on-shelf="shelf.byId(yarn.shelf)"
+        :hands="hands"
       />
     </div>
     <v-btn
@@ -59,6 +97,7 @@ function set(label: string, id: string, field: 'name' | 'colour', value: string)
 <style scoped>
 .yarns { border: 0; padding: 0; margin: 0; display: flex; flex-direction: column; gap: 0.45rem; align-items: flex-start; min-width: 0; }
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.25rem; }
+.one { display: flex; flex-direction: column; gap: 0.5rem; width: 100%; padding-bottom: 0.6rem; border-bottom: 1px solid var(--line); }
 .yarn { display: flex; align-items: center; gap: 0.5rem; width: 100%; }
 input[type='color'] { flex: none; width: 2.5rem; height: 2.5rem; padding: 0; border: 1px solid var(--strong-line); border-radius: 50%; background: none; cursor: pointer; overflow: hidden; }
 input[type='color']::-webkit-color-swatch-wrapper { padding: 0; }

@@ -13,6 +13,12 @@ const told = useTell()
 const label = computed(() => told(said(field.value.label, props.asking.spec, props.asking.now)))
 const answers = computed(() => answersTo(props.put, props.asking.spec, props.asking.now))
 const within = computed(() => withinOf(props.put))
+/** Text as it is written; nothing of what may be left out. */
+function write(text: string): void {
+  const left = text === '' && field.value.optional
+  props.asking.answer(label.value, [{ path: props.put.path, value: left ? undefined : text }], group.value)
+}
+
 const figured = computed(() => props.put.value as number | undefined)
 const group = computed(() => props.put.path.join('.'))
 
@@ -57,6 +63,13 @@ function type(value: number | undefined): void {
     :field="field"
     :path="put.path"
     :asking="asking"
+  />
+  <v-text-field
+    v-else-if="field.is === 'text'"
+    :label="label"
+    :model-value="(put.value as string | undefined) ?? ''"
+    :maxlength="field.most"
+    @update:model-value="write"
   />
   <template v-if="asksFigure(put)">
     <div v-if="field.is === 'length'">

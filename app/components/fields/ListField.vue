@@ -16,6 +16,8 @@ const props = defineProps<{
 
 const all = computed(() => (valueAt(props.asking.spec, props.path) ?? []) as readonly object[])
 
+const further = computed(() => props.field.further?.(props.asking.spec as never) ?? beginnings(props.field.of))
+
 function set(label: string, next: readonly object[]): void {
   props.asking.answer(label, [{ path: props.path, value: next.length === 0 && props.field.optional ? undefined : next }])
 }
@@ -51,7 +53,7 @@ function set(label: string, next: readonly object[]): void {
       size="small"
       variant="outlined"
       :disabled="all.length >= field.most"
-      @click="set(`Add ${field.one}`, [...all, beginnings(field.of)])"
+      @click="set(`Add ${field.one}`, [...all, further])"
     >
       Add {{ field.one }}
     </v-btn>

@@ -23,6 +23,7 @@ useShortcuts(() => [
   { key: 'a', does: 'All bags', run: () => void router.push('/') },
   { key: 'l', does: 'Logbook', run: () => void router.push('/logbook') },
   { key: 's', does: 'Swatches', run: () => void router.push('/swatches') },
+  { key: 'y', does: 'Yarn', run: () => void router.push('/yarns') },
   { key: 'k', does: 'Kept safe: copies, what was thrown away, your phone', run: () => void router.push('/safe') },
   { key: 't', does: 'Switch between US and UK terms', run: ways.otherTerms },
 ])
@@ -69,6 +70,13 @@ useShortcuts(() => [
         Swatches
       </NuxtLink>
       <NuxtLink
+        to="/yarns"
+        class="way"
+        :class="{ 'wide-only': onBag }"
+      >
+        Yarn
+      </NuxtLink>
+      <NuxtLink
         to="/safe"
         class="way wide-only"
       >
@@ -112,6 +120,7 @@ useShortcuts(() => [
   padding: 0 0.9rem; background: var(--sheet); border-bottom: 1px solid var(--line);
 }
 .home { display: flex; align-items: center; gap: 0.55rem; margin-right: 0.9rem; font-family: var(--v-font-heading); font-weight: 700; color: var(--ink); text-decoration: none; }
+.home span { white-space: nowrap; }
 .ways { display: flex; height: 100%; }
 .bar :deep(.way) {
   display: flex; align-items: center; padding: 0 0.75rem; color: var(--soft-ink); text-decoration: none;
@@ -121,6 +130,7 @@ useShortcuts(() => [
 .bar :deep(.way:hover) { color: var(--ink); }
 .bar :deep(.way.router-link-exact-active) { color: var(--ink); font-weight: 620; border-bottom-color: var(--accent); }
 .spring { flex: 1; }
+@media (max-width: 1380px) { .bar :deep(.way) { padding: 0 0.56rem; } }
 @media (max-width: 640px) {
   .home span, .bar :deep(.wide-only) { display: none; }
   .home { margin-right: 0.1rem; }

@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Draft } from '~~/core/draft/draft'
+import type { Hands } from '~~/core/log/hands'
+import { oddsWords } from '~~/core/shelf/enough'
+import { lastsWords, needOfShelf } from '~~/core/shelf/need'
+import type { ShelfYarn } from '~~/core/shelf/yarn'
+import { yarnNeeds, yarnShares } from '~~/core/yarn/yarn'
+
+/** What a bag takes of one of its yarns: in all, part by part, in grams and balls with their odds, and whether the shelf has enough. */
+const props = defineProps<{ draft: Draft, id: string, onShelf?: ShelfYarn | undefined, hands: Hands }>()
+
+const need = computed(() => yarnNeeds(props.draft).find(({ yarn }) => yarn.id === props.id))
+const told = computed(() => need.value && props.onShelf ? needOfShelf(need.value, props.onShelf, props.hands) : undefined)
+const grams = (metres: number) => told.value ? `${(metres * told.value.eats.gramsPerMetre).toFixed(1)} g` : ''
+const SORTS = { rounds: '', pieces: ', worked apart', cords: ', cords', ends: ' to weave in' } as const
+const shares = computed(() => yarnShares(props.draft).filter(({ yarn }) => yarn === props.id)
+  .map(({ name, of, metres }) => ({ name: `${name}${SORTS[of]}`, metres: `${metres.toFixed(1)} m`, grams: grams(metres) })))
+const BY = {
+  craft: 'by the craft\'s factors, good to a third', unravelled: 'by your unravelled row', swatch: 'by your weighed swatch',
+  log: 'by your bags',
+} as const
+const enough = computed(() => {
+  if (!told.value) return ''
+  const { enough: sure, fewer } = told.value.balls
+  return [oddsWords(sure), ...(fewer ? [oddsWords(fewer)] : [])].join('; ')
+})
+</script>
+
+<template>
+  <div
+    v-if="need"
+    class="needed"
+  >
+    <p>
+      Takes about {{ Math.ceil(need.metres) }} m<template v-if="told">
+        , {{ Math.floor(told.wants.low) }} to {{ Math.ceil(told.wants.high) }} g ({{ BY[told.eats.from] }}).
+        {{ enough }}. <strong>{{ lastsWords(told) }}</strong>
+      </template><template v-else>
+        . Point it to a yarn of the shelf for grams, balls and odds.
+      </template>
+    </p>
+    <details>
+      <summary>Part by part</summary>
+      <table>
+        <tbody>
+          <tr
+            v-for="share in shares"
+            :key="share.name"
+          >
+            <th scope="row">
+              {{ share.name }}
+            </th>
+            <td>{{ share.metres }}</td>
+            <td v-if="share.grams">
+              {{ share.grams }}
+            </td>
+          </tr>
+        </tbody>
+      </table>
+    </details>
+  </div>
+</template>
+
+<style scoped>
+.needed { font-size: 0.86rem; line-height: 1.4; }
+p { margin: 0; }
+summary { cursor: pointer; min-height: 1.6rem; }
+table { border-collapse: collapse; width: 100%; }
+th { text-align: left; font-weight: 400; padding: 0.1rem 0.6rem 0.1rem 0; }
+td { text-align: right; font-family: var(--figures); white-space: nowrap; padding: 0.1rem 0 0.1rem 0.6rem; }
+</style>

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { eatsOf } from '~~/core/shelf/eats'
+import { sum } from '~~/core/shelf/money'
+import { stockOf } from '~~/core/shelf/stock'
+import type { ShelfYarn } from '~~/core/shelf/yarn'
+import { YARN_WEIGHTS } from '~~/core/stitch/yarnWeights'
+
+/** What lies on the shelf of a yarn, and how well it is known how it is eaten. */
+const props = defineProps<{ yarn: ShelfYarn }>()
+const stock = computed(() => stockOf(props.yarn))
+const kind = computed(() => YARN_WEIGHTS.find(({ number }) => number === props.yarn.weightClass)!)
+
+const left = computed(() => {
+  const { grams, metres, whole, part, lots } = stock.value
+  if (grams === 0) return 'nothing left'
+  const balls = [...(whole ? [`${whole} whole`] : []), ...(part ? [`${part} begun`] : [])].join(', ')
+  const lot = lots.length > 1 ? `; lots ${lots.join(', ')}` : lots.length === 1 ? `; lot ${lots[0]}` : ''
+  return `${Math.round(grams)} g, about ${Math.round(metres)} m: ${balls}${lot}`
+})
+
+const KNOWN = {
+  craft: 'Eaten as the craft says, good to a third: unravel ten stitches, and it is surer.',
+  unravelled: 'Eaten as your unravelled row says.', swatch: 'Eaten as your weighed swatch says.', log: 'Eaten as your bags say.',
+} as const
+const known = computed(() => KNOWN[eatsOf(props.yarn).from])
+const details = computed(() => [
+  `class ${kind.value.number}, ${kind.value.name.toLowerCase()}`, ...(props.yarn.fibre ? [props.yarn.fibre] : []),
+  `${props.yarn.metresPer100g} m in 100 g`, `balls of ${props.yarn.ballGrams} g`,
+  ...(props.yarn.ballPrice === undefined ? [] : [`${sum(props.yarn.ballPrice)} a ball`]), ...(props.yarn.place ? [props.yarn.place] : []),
+].join(' · '))
+</script>
+
+<template>
+  <p><strong class="figures">{{ left }}</strong></p>
+  <p>{{ details }}</p>
+  <p class="soft">
+    {{ known }}
+  </p>
+</template>
+
+<style scoped>
+p { margin: 0.2rem 0; }
+</style>

@@ -1,0 +1,156 @@
+<script setup lang="ts">
+import { computed, ref, shallowRef, useId } from 'vue'
+import { withChanges } from '~~/core/design/edit'
+import { ASSUMED_GAUGE } from '~~/core/design/starter'
+import type { Fields } from '~~/core/field/field'
+import { gaugeOf } from '~~/core/gauge/gauge'
+import { hundredthsIn, sum } from '~~/core/shelf/money'
+import { metresOfClass } from '~~/core/shelf/starter'
+import { SHELF_YARN_FIELDS, type ShelfYarn } from '~~/core/shelf/yarn'
+import type { Asking } from '~/composables/useAsking'
+
+/** Entering a yarn: what its band says, what lies there, and what is known of how it is eaten. */
+const props = defineProps<{ yarn: ShelfYarn }>()
+const emit = defineEmits<{ keep: [yarn: ShelfYarn], leave: [] }>()
+
+const yarn = shallowRef(props.yarn)
+const asking = computed<Asking>(() => ({
+  spec: yarn.value, now: { gauge: gaugeOf(ASSUMED_GAUGE) }, units: 'cm', yarns: [],
+  answer(_, changes) {
+    const next = withChanges(yarn.value, changes)
+    // A class that is chosen brings its usual length along, as long as nobody typed another.
+    const usual = yarn.value.metresPer100g === metresOfClass(yarn.value.weightClass)
+    yarn.value = usual && next.weightClass !== yarn.value.weightClass ? { ...next, metresPer100g: metresOfClass(next.weightClass) } : next
+    return undefined
+  },
+}))
+
+const pick = (...names: (keyof typeof SHELF_YARN_FIELDS)[]): Fields =>
+  Object.fromEntries(names.map(name => [name, SHELF_YARN_FIELDS[name]])) as Fields
+const BAND = pick('weightClass', 'ballGrams', 'metresPer100g')
+const KNOWN = pick('unravelled', 'weighed')
+
+const price = ref(props.yarn.ballPrice === undefined ? '' : sum(props.yarn.ballPrice).replaceAll(',', ''))
+const priceTrouble = computed(() =>
+  price.value.trim() === '' || hundredthsIn(price.value) !== undefined ? '' : 'Type a sum such as 4.50')
+const nameTrouble = computed(() => (yarn.value.name.trim() ? '' : 'Say what you call it, to find it again'))
+const tried = ref(false)
+const metresAball = computed(() => Math.round((yarn.value.ballGrams * yarn.value.metresPer100g) / 100))
+const colourId = useId()
+
+function set<K extends keyof ShelfYarn>(field: K, value: ShelfYarn[K]): void {
+  yarn.value = { ...yarn.value, [field]: value }
+}
+
+function keep(): void {
+  tried.value = true
+  if (nameTrouble.value || priceTrouble.value) return
+  const { ballPrice: _, ...rest } = yarn.value
+  const paid = hundredthsIn(price.value)
+  emit('keep', { ...rest, name: rest.name.trim(), ...(paid === undefined ? {} : { ballPrice: paid }) })
+}
+</script>
+
+<template>
+  <form
+    class="form"
+    @submit.prevent="keep"
+  >
+    <div class="entry">
+      <div class="named">
+        <input
+          :id="colourId"
+          type="color"
+          :value="yarn.colour"
+          aria-label="Its colour"
+          @input="set('colour', ($event.target as HTMLInputElement).value)"
+        >
+        <v-text-field
+          label="Name, in plain words"
+          :model-value="yarn.name"
+          placeholder="undyed cotton, DK"
+          maxlength="80"
+          :error-messages="tried ? nameTrouble : ''"
+          @update:model-value="(name: string) => set('name', name)"
+        />
+      </div>
+      <AskedFields
+        :fields="BAND"
+        :asking="asking"
+      />
+      <p class="soft">
+        A ball holds about {{ metresAball }} m.
+      </p>
+      <div class="row">
+        <v-text-field
+          label="Fibre"
+          :model-value="yarn.fibre"
+          maxlength="80"
+          @update:model-value="(fibre: string) => set('fibre', fibre)"
+        />
+        <v-text-field
+          v-model="price"
+          label="Price of a ball"
+          inputmode="decimal"
+          :error-messages="priceTrouble"
+        />
+        <v-text-field
+          label="Where it lies"
+          :model-value="yarn.place"
+          maxlength="120"
+          @update:model-value="(place: string) => set('place', place)"
+        />
+      </div>
+      <v-textarea
+        label="Notes"
+        :model-value="yarn.note"
+        rows="2"
+        auto-grow
+        maxlength="4000"
+        @update:model-value="(note: string) => set('note', note)"
+      />
+      <div class="row">
+        <v-btn
+          type="submit"
+          variant="flat"
+          color="primary"
+        >
+          Keep this yarn
+        </v-btn>
+        <v-btn
+          variant="outlined"
+          @click="emit('leave')"
+        >
+          Leave it
+        </v-btn>
+      </div>
+    </div>
+    <div class="entry">
+      <AskedFields
+        :fields="pick('balls')"
+        :asking="asking"
+      />
+      <AskedFields
+        :fields="KNOWN"
+        :asking="asking"
+      />
+      <div class="facts">
+        <YarnFacts :yarn="yarn" />
+      </div>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.form { display: grid; grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr); gap: 1.6rem; padding: 1.2rem; background: var(--sheet); border: 1px solid var(--line); border-radius: 6px; align-items: start; }
+.entry { display: flex; flex-direction: column; gap: 0.9rem; min-width: 0; }
+.entry > p { margin: -0.5rem 0 0; font-size: 0.86rem; }
+.facts { padding-top: 0.6rem; border-top: 1px solid var(--line); }
+.named { display: grid; grid-template-columns: auto 1fr; gap: 0.6rem; align-items: start; }
+.row { display: flex; flex-wrap: wrap; gap: 0.5rem; }
+.row > :deep(.v-input) { flex: 1 1 9rem; }
+input[type='color'] { width: 2.5rem; height: 2.5rem; padding: 0; border: 1px solid var(--strong-line); border-radius: 50%; background: none; cursor: pointer; overflow: hidden; }
+input[type='color']::-webkit-color-swatch-wrapper { padding: 0; }
+input[type='color']::-webkit-color-swatch { border: 0; }
+@media (max-width: 700px) { .form { grid-template-columns: minmax(0, 1fr); } }
+</style>

@@ -1,0 +1,167 @@
+<script setup lang="ts">
+import { mdiDeleteOutline, mdiPencilOutline, mdiTrayArrowUp } from '@mdi/js'
+import { computed, onMounted, ref, shallowRef } from 'vue'
+import { found, type Order, ORDERS } from '~~/core/shelf/order'
+import { newYarn } from '~~/core/shelf/starter'
+import { stockOf } from '~~/core/shelf/stock'
+import type { ShelfYarn } from '~~/core/shelf/yarn'
+import { randomWord } from '~/keeping/newId'
+import type { Kept } from '~/stores/records'
+import { useYarns } from '~/stores/yarns'
+
+useHead({ title: 'Yarn · Fair Hollow' })
+const shelf = useYarns()
+onMounted(() => void shelf.load())
+
+const search = ref('')
+const order = ref<Order>('name')
+const sound = computed(() => shelf.yarns.filter(({ unreadable }) => !unreadable))
+const broken = computed(() => shelf.yarns.filter(({ unreadable }) => unreadable))
+const shown = computed(() => found(sound.value, search.value, order.value))
+const kilos = computed(() => (sound.value.reduce((all, { document }) => all + stockOf(document).grams, 0) / 1000).toFixed(1))
+
+/** The yarn being entered; `kept` when it is an old one. */
+const entering = shallowRef<{ yarn: ShelfYarn, kept?: Kept<ShelfYarn> }>()
+
+async function keep(yarn: ShelfYarn): Promise<void> {
+  const kept = entering.value?.kept
+  const done = kept ? await shelf.save(kept, yarn) : await shelf.add(yarn)
+  if (done) entering.value = undefined
+}
+
+const gone = shallowRef<Kept<ShelfYarn>>()
+async function throwAway(id: string): Promise<void> {
+  gone.value = await shelf.remove(id)
+}
+async function takeBack(): Promise<void> {
+  const back = gone.value
+  gone.value = undefined
+  if (back) await shelf.bringBack(back.id)
+}
+</script>
+
+<template>
+  <div class="yarns">
+    <ShelfHeader
+      title="Yarn"
+      about="What lies at home, ball by ball: a bag that points to it says whether it will last."
+      start="Enter a yarn"
+      file-label="A yarn's file"
+      @start="entering = { yarn: newYarn(randomWord(12).toLowerCase()) }"
+      @file="shelf.bringIn"
+    />
+    <TroubleNote
+      :lines="shelf.trouble"
+      title="That did not work"
+    />
+    <YarnForm
+      v-if="entering"
+      :key="entering.kept?.id ?? entering.yarn.id"
+      :yarn="entering.yarn"
+      @keep="keep"
+      @leave="entering = undefined"
+    />
+    <div
+      v-if="sound.length > 0"
+      class="finding"
+    >
+      <v-text-field
+        v-model="search"
+        label="Search"
+        clearable
+        @click:clear="search = ''"
+      />
+      <v-select
+        v-model="order"
+        label="In order of"
+        :items="ORDERS.map(({ value, name }) => ({ value, title: name }))"
+      />
+      <p class="soft">
+        {{ sound.length }} {{ sound.length === 1 ? 'yarn' : 'yarns' }}, {{ kilos }} kg
+      </p>
+    </div>
+    <p v-if="sound.length === 0 && !entering">
+      The shelf is empty. Enter a yarn with its balls as you weighed them, and bags say how many balls they take and whether they last.
+    </p>
+    <p v-else-if="shown.length === 0">
+      No yarn has “{{ search }}” in its name, fibre, place, notes or lots.
+    </p>
+    <ul>
+      <li
+        v-for="kept in [...shown, ...broken]"
+        :key="kept.id"
+      >
+        <span
+          class="skein"
+          :style="{ background: kept.document.colour }"
+          aria-hidden="true"
+        />
+        <div class="about">
+          <h2>{{ kept.document.name }}</h2>
+          <p
+            v-if="kept.unreadable"
+            role="alert"
+          >
+            This yarn cannot be read; save it to a file as it is, or delete it. {{ kept.unreadable.join('; ') }}
+          </p>
+          <YarnFacts
+            v-else
+            :yarn="kept.document"
+          />
+          <p
+            v-if="kept.document.note"
+            class="soft"
+          >
+            {{ kept.document.note }}
+          </p>
+        </div>
+        <div class="doing">
+          <v-btn
+            :icon="mdiTrayArrowUp"
+            size="small"
+            :href="`/api/yarns/${kept.id}/export`"
+            :aria-label="`Download ${kept.document.name}`"
+            title="Download"
+          />
+          <v-btn
+            v-if="!kept.unreadable"
+            :icon="mdiPencilOutline"
+            size="small"
+            :aria-label="`Change ${kept.document.name}`"
+            title="Change"
+            @click="entering = { yarn: kept.document, kept }"
+          />
+          <v-btn
+            :icon="mdiDeleteOutline"
+            size="small"
+            :aria-label="`Delete ${kept.document.name}`"
+            title="Delete"
+            @click="throwAway(kept.id)"
+          />
+        </div>
+      </li>
+    </ul>
+    <GoneNote
+      :name="gone?.document.name"
+      @back="takeBack"
+      @close="gone = undefined"
+    />
+  </div>
+</template>
+
+<style scoped>
+.yarns { max-width: 60rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.4rem; }
+.finding { display: grid; grid-template-columns: 2fr 1fr auto; gap: 0.8rem; align-items: center; }
+.finding p { margin: 0; white-space: nowrap; }
+ul { list-style: none; margin: 0; padding: 0; }
+li { display: flex; gap: 1.2rem; padding: 1.1rem 0; border-top: 1px solid var(--line); }
+.skein { flex: none; width: 3.4rem; height: 3.4rem; border-radius: 50%; border: 1px solid var(--strong-line); }
+.about { flex: 1; min-width: 0; }
+.about h2 { margin: 0; }
+.about > p { margin: 0.2rem 0; }
+.doing { flex: none; }
+@media (max-width: 640px) {
+  .finding { grid-template-columns: 1fr; }
+  li { flex-wrap: wrap; }
+}
+</style>

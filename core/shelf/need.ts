@@ -1,0 +1,34 @@
+import type { Hands } from '../log/hands'
+import type { YarnNeed } from '../yarn/yarn'
+import { type Eats, eatsOf } from './eats'
+import { ballsFor, oddsThatItLasts, type Wants, wants } from './enough'
+import { stockOf } from './stock'
+import type { ShelfYarn } from './yarn'
+
+/** What a bag wants of a yarn of the shelf: grams, balls with their odds, and whether what lies there lasts. */
+export interface NeedOfShelf {
+  readonly eats: Eats
+  readonly wants: Wants
+  readonly balls: ReturnType<typeof ballsFor>
+  readonly haveGrams: number
+  /** How likely it is that what lies there lasts. */
+  readonly lasts: number
+}
+
+/** What a bag wants of a yarn of the shelf, by what is known of how that is eaten: from the yarn itself, or from bags in it. */
+export function needOfShelf({ yarn: { name }, metres }: YarnNeed, yarn: ShelfYarn, hands: Pick<Hands, 'yarn'>): NeedOfShelf {
+  const eats = eatsOf(yarn, hands.yarn.find(taught => taught.name === name)?.gramsPerMetre)
+  const bag = wants(metres, eats)
+  const { grams } = stockOf(yarn)
+  return { eats, wants: bag, balls: ballsFor(bag, yarn.ballGrams), haveGrams: grams, lasts: oddsThatItLasts(grams, bag) }
+}
+
+/** What is said of whether it lasts. */
+export function lastsWords({ haveGrams, lasts, wants: { low, high } }: NeedOfShelf): string {
+  const percent = Math.min(99, Math.max(1, Math.round(100 * lasts)))
+  if (haveGrams <= 0) return 'None lies on the shelf.'
+  if (haveGrams >= high) return `The ${Math.round(haveGrams)} g on the shelf last (${percent} %).`
+  if (haveGrams >= low) return `The ${Math.round(haveGrams)} g on the shelf may last: ${percent} %.`
+  return `The ${Math.round(haveGrams)} g on the shelf do not last (${percent} %): about ${Math.ceil(low - haveGrams)} to `
+    + `${Math.ceil(high - haveGrams)} g short.`
+}
