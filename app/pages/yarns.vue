@@ -47,9 +47,29 @@ async function takeBack(): Promise<void> {
       about="What lies at home, ball by ball: a bag that points to it says whether it will last."
       start="Enter a yarn"
       file-label="A yarn's file"
+      accept=".json,application/json,.csv,text/csv"
       @start="entering = { yarn: newYarn(randomWord(12).toLowerCase()) }"
-      @file="shelf.bringIn"
-    />
+      @file="shelf.bringInAll"
+    >
+      <v-btn
+        variant="outlined"
+        href="/api/yarns/export?as=csv"
+      >
+        Save as a table
+      </v-btn>
+      <v-btn
+        variant="outlined"
+        href="/api/yarns/export?as=json"
+      >
+        Save as a file
+      </v-btn>
+    </ShelfHeader>
+    <p
+      v-if="shelf.brought"
+      role="status"
+    >
+      {{ shelf.brought }}
+    </p>
     <TroubleNote
       :lines="shelf.trouble"
       title="That did not work"

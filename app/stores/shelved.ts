@@ -53,5 +53,5 @@ export function useShelf<D>(path: 'swatches' | 'yarns', ending: string) {
     await load()
   }
 
-  return { all, trouble, load, add, bringIn, save, remove, bringBack }
+  return { all, trouble, trying, load, add, bringIn, save, remove, bringBack }
 }

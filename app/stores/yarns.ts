@@ -1,5 +1,7 @@
 import { defineStore } from 'pinia'
+import { ref } from 'vue'
 import type { ShelfYarn } from '~~/core/shelf/yarn'
+import { ask } from './records'
 import { useShelf } from './shelved'
 
 /** The yarn shelf. */
@@ -11,5 +13,16 @@ export const useYarns = defineStore('yarns', () => {
     return id === undefined ? undefined : yarns.value.find(({ unreadable, document }) => !unreadable && document.id === id)?.document
   }
 
-  return { yarns, byId, ...does }
+  /** What came of bringing a file in. */
+  const brought = ref('')
+
+  /** Brings yarns in from a table, or from open documents: all of them or none. */
+  async function bringInAll(file: File): Promise<void> {
+    const told = await does.trying(async () =>
+      ask<{ brought: number, there: number }>('/api/yarns/bring', { method: 'POST', body: await file.text() }))
+    brought.value = told ? `${told.brought} brought in; ${told.there} were here already.` : ''
+    if (told) await does.load()
+  }
+
+  return { yarns, byId, brought, bringInAll, ...does }
 })

@@ -12,7 +12,8 @@ function field(value: string | number | undefined): string {
   return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe
 }
 
-function table(rows: readonly (readonly (string | number | undefined)[])[]): string {
+/** Rows as comma-separated values. */
+export function csvTable(rows: readonly (readonly (string | number | undefined)[])[]): string {
   return rows.map(row => row.map(field).join(',') + '\r\n').join('')
 }
 
@@ -28,7 +29,7 @@ const round = (value: number) => Math.round(value * ROUND_TO) / ROUND_TO
 
 /** A line a bag. */
 export function bagsCsv(bags: readonly BagFacts[]): string {
-  return table([
+  return csvTable([
     [
       'bag', 'begun', 'finished', 'sittings', 'minutes', 'hook mm', 'yarn', 'for whom', 'rounds', 'stitches', 'rounds ripped back',
       'counts off', 'notes',
@@ -56,5 +57,5 @@ export function bagCsv({ sizes, pace, yarn, off, sittings, changed }: BagFacts):
     ...sittings.map((one): Row => ['sitting', day(one.from), undefined, undefined, round(one.minutes), 'min']),
     ...changed.map((one): Row => ['changed', day(one.at), undefined, undefined, one.what, '']),
   ]
-  return table([['what', 'where', 'said', 'plus or minus', 'found', 'unit'], ...rows])
+  return csvTable([['what', 'where', 'said', 'plus or minus', 'found', 'unit'], ...rows])
 }

@@ -1,6 +1,8 @@
 import { NINE_OF_TEN, type Estimate } from '../log/estimate'
 import { YARN_SPREAD } from '../log/craft'
+import type { Draft } from '../draft/draft'
 import { STITCHES } from '../stitch/dictionary'
+import { likelyClasses } from '../words/head'
 import { gramsOf } from './stock'
 import type { ShelfYarn, Unravelled, WeighedSwatch } from './yarn'
 
@@ -55,6 +57,16 @@ function byCraft(yarn: Pick<ShelfYarn, 'metresPer100g'>): Eats {
 /** What finished bags taught: their range holds nine of ten. */
 function byLog({ value, nextLow, nextHigh, bags }: Estimate): Eats {
   return { gramsPerMetre: value, spread: Math.log(nextHigh / nextLow) / (2 * NINE_OF_TEN), from: 'log', bags }
+}
+
+/** Beyond the craft's own doubt, that of a yarn of which only the gauge is known: it may be a class finer or heavier (from memory). */
+const UNSEEN = 0.3
+
+/** How a yarn is eaten of which nobody said anything: by the classes that its gauge is probably worked in, or by finished bags. */
+export function eatsUnseen(bag: Pick<Draft, 'gauge'>, taught?: Estimate): Eats {
+  const [finer, heavier] = likelyClasses(bag)
+  const craft = byCraft({ metresPer100g: (finer.metresPer100g + heavier.metresPer100g) / 2 })
+  return taught && taught.bags > 0 ? byLog(taught) : { ...craft, spread: Math.hypot(craft.spread, UNSEEN) }
 }
 
 /** What is known of how a yarn is eaten: the surest of finished bags, a swatch weighed, a row unravelled, and the craft. */

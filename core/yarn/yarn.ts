@@ -120,6 +120,18 @@ export function metresOfRounds(draft: Draft, yarn: string, from: number, to: num
   return tally.cm / 100
 }
 
+/** Metres of a yarn that each round of a bag takes, by its number less one. */
+export function metresByRound(draft: Draft, yarn: string): number[] {
+  return draft.parts.flatMap((part) => {
+    const cmOf = cmOfStitches(draft, part)
+    return part.rounds.map((worked) => {
+      const tally = { cm: 0, stitches: 0 }
+      if (worked.round.colour === yarn) addRound(tally, worked, cmOf)
+      return tally.cm / 100
+    })
+  })
+}
+
 /** Yarn that each kind of stitch takes in a part, in its gauge and as wide as its texture was found to be, all strands counted. */
 function cmOfStitches({ design, gauge, known }: Draft, { from }: DraftPart): number[] {
   const own = gaugeOfPart(from, design, gauge)

@@ -32,7 +32,10 @@ import madeTwineTub from '../../demo/make-twine-tub-done.json'
 import onionNetMake from '../../demo/make-onion-net.json'
 import seedHeadPouchMake from '../../demo/make-seed-head-pouch.json'
 import twineTub from '../../demo/twine-tub.json'
-import yarns from '../../demo/yarns.json'
+import undyedCone from '../../demo/yarn-undyed-cone.json'
+import leafWorsted from '../../demo/yarn-leaf-worsted.json'
+import strawWorsted from '../../demo/yarn-straw-worsted.json'
+import pearWorsted from '../../demo/yarn-pear-worsted.json'
 import { readShelfYarn } from '../../core/shelf/read'
 import type { ShelfYarn } from '../../core/shelf/yarn'
 import { shelf } from './documents'
@@ -51,7 +54,9 @@ export const DEMO_DESIGNS: readonly Design[] = [
 export const DEMO_SWATCHES: readonly SwatchDocument[] = [doubleStrand, sprigs, coneCotton].map(document => sound(readSwatch(document)))
 
 /** What lies on its yarn shelf. */
-export const DEMO_YARNS: readonly ShelfYarn[] = yarns.map(document => sound(readShelfYarn(document)))
+export const DEMO_YARNS: readonly ShelfYarn[] = [
+  pearWorsted, strawWorsted, leafWorsted, undyedCone,
+].map(document => sound(readShelfYarn(document)))
 
 /** The bags of the demo world that are on the hook. */
 export const DEMO_MAKES: readonly MakeDocument[] = [onionNetMake, seedHeadPouchMake].map(document => sound(readMake(document)))

@@ -47,6 +47,16 @@ function* rowsOf(db: Database.Database, table: string, miss: () => void): Genera
   }
 }
 
+/** Whether a file of an earlier program has no such table yet; of what cannot be read it is not known. */
+function knowsNo(db: Database.Database, table: string): boolean {
+  try {
+    return db.prepare('SELECT count(*) FROM sqlite_master WHERE name = ?').pluck().get(table) === 0
+  }
+  catch {
+    return false
+  }
+}
+
 /** How a table's rows are brought over: those that are not there, or are there in an earlier state. */
 const BROUGHT: Readonly<Record<string, string>> = {
   designs: `INSERT INTO designs (id, name, document, revision, created_at, updated_at, removed_at)
@@ -75,6 +85,7 @@ export function bringOver(broken: string, into: Database.Database): Pick<Salvage
   try {
     db = new Database(broken, { readonly: true })
     for (const [table, sql] of Object.entries(BROUGHT)) {
+      if (knowsNo(db, table)) continue
       const put = into.prepare(sql)
       const columns = [...sql.matchAll(/@(\w+)/g)].map(([, name]) => name!)
       for (const row of rowsOf(db, table, () => lost++)) {

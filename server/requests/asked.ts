@@ -31,6 +31,11 @@ export class EventsQuery {
   @Whole({ least: 0, most: Number.MAX_SAFE_INTEGER }) after: number = 0
 }
 
+/** As what a shelf of yarns is wanted. */
+export class ShelfQuery {
+  @OneOf(['json', 'csv']) as: 'json' | 'csv' = 'json'
+}
+
 /** A stretch of the list of bags: those that a word is found in, in some order, from the so many-th on. */
 export class BagsQuery {
   @Text(0, 80) find: string = ''

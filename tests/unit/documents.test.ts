@@ -7,6 +7,7 @@ import { readDesign, readSwatch } from '../../core/design/read'
 import { draft } from '../../core/draft/draft'
 import { inHand } from '../../core/make/plan'
 import { readMake } from '../../core/make/read'
+import { readShelfYarn } from '../../core/shelf/read'
 import { stateOf } from '../../core/make/fold'
 import { wallKinds } from '../../core/wall/wall'
 import { makeSchemaText, schemaText, withTables } from '../../scripts/documents'
@@ -33,6 +34,9 @@ describe('the demo world', () => {
       expect(heavy).toEqual([])
     },
   )
+
+  it.each(demos.filter(({ document }) => document.fairHollow === 'yarn'))('$file is a sound yarn', ({ document }) =>
+    expect(readShelfYarn(document)).toEqual({ ok: true, document }))
 
   it.each(demos.filter(({ document }) => document.fairHollow === 'swatch'))('$file is a sound swatch', ({ document }) =>
     expect(readSwatch(document).ok).toBe(true),
@@ -99,8 +103,10 @@ describe('the documentation', () => {
     const blocks = [...read('docs/formats.md').matchAll(/```json\n([\s\S]*?)```/g)].map(
       ([, text]) => JSON.parse(text!) as { fairHollow: string },
     )
-    const readers: Record<string, (input: unknown) => { readonly ok: boolean }> = { design: readDesign, swatch: readSwatch, make: readMake }
-    expect(blocks.map(({ fairHollow }) => fairHollow)).toEqual(['design', 'swatch', 'swatch', 'make'])
+    const readers: Record<string, (input: unknown) => { readonly ok: boolean }> = {
+      design: readDesign, swatch: readSwatch, yarn: readShelfYarn, make: readMake,
+    }
+    expect(blocks.map(({ fairHollow }) => fairHollow)).toEqual(['design', 'swatch', 'swatch', 'yarn', 'make'])
     for (const block of blocks) expect(readers[block.fairHollow]!(block), block.fairHollow).toMatchObject({ ok: true })
   })
 

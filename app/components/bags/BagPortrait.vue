@@ -4,13 +4,15 @@ import type { Layer, Portrait } from '~~/core/chart/portrait'
 import { insideShade, threadLine } from '~/looks/yarnShade'
 
 /** A bag standing on its shelf, drawn to the scale of all the others; one that is larger than the shelf is drawn smaller to stay on it. */
-const props = defineProps<{ portrait: Portrait | null }>()
+const props = defineProps<{ portrait: Portrait | null, fit?: boolean }>()
 const id = useId()
 
 const SHELF_CM = 30
 const TALL_CM = 24
 const scale = computed(() =>
   props.portrait ? Math.min(1, TALL_CM / Math.max(1, props.portrait.tallCm), SHELF_CM / Math.max(1, props.portrait.wideCm)) : 1)
+/** How much of the shelf's height is shown: all of it, or just as much as the bag stands tall. */
+const tallCm = computed(() => (props.fit && props.portrait ? Math.max(4, props.portrait.tallCm * scale.value) : TALL_CM))
 const BOUGHT = '#8a6a45'
 
 /** The colour of a strap or a cord: in the shade behind the bag, its own before it, or what was bought. */
@@ -24,7 +26,7 @@ const dashes = (stitchCm = 0.5) => `${(stitchCm * 0.66).toFixed(2)} ${(stitchCm 
 
 <template>
   <svg
-    :viewBox="`${-SHELF_CM / 2} ${-TALL_CM - 1} ${SHELF_CM} ${TALL_CM + 1.4}`"
+    :viewBox="`${-SHELF_CM / 2} ${-tallCm - 1} ${SHELF_CM} ${tallCm + 1.4}`"
     aria-hidden="true"
   >
     <RoundShade :id="`${id}-shade`" />
@@ -96,6 +98,7 @@ const dashes = (stitchCm = 0.5) => `${(stitchCm * 0.66).toFixed(2)} ${(stitchCm 
           />
         </g>
       </template>
+      <slot />
     </g>
     <line
       :x1="-SHELF_CM / 2"

@@ -20,6 +20,12 @@ const BY = {
   craft: 'by the craft\'s factors, good to a third', unravelled: 'by your unravelled row', swatch: 'by your weighed swatch',
   log: 'by your bags',
 } as const
+const takes = computed(() => {
+  const metres = `Takes about ${Math.ceil(need.value!.metres)} m`
+  if (!told.value) return `${metres}. Point it to a yarn of the shelf for grams, balls and odds.`
+  const { wants: { low, high }, eats: { from } } = told.value
+  return `${metres}, ${Math.floor(low)} to ${Math.ceil(high)} g (${BY[from]}). ${enough.value}.`
+})
 const enough = computed(() => {
   if (!told.value) return ''
   const { enough: sure, fewer } = told.value.balls
@@ -33,12 +39,7 @@ const enough = computed(() => {
     class="needed"
   >
     <p>
-      Takes about {{ Math.ceil(need.metres) }} m<template v-if="told">
-        , {{ Math.floor(told.wants.low) }} to {{ Math.ceil(told.wants.high) }} g ({{ BY[told.eats.from] }}).
-        {{ enough }}. <strong>{{ lastsWords(told) }}</strong>
-      </template><template v-else>
-        . Point it to a yarn of the shelf for grams, balls and odds.
-      </template>
+      {{ takes }} <strong v-if="told">{{ lastsWords(told) }}</strong>
     </p>
     <details>
       <summary>Part by part</summary>

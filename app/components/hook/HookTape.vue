@@ -1,13 +1,18 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import type { TapeAsked } from '~~/core/beats/checks'
 import type { Measure } from '~~/core/design/measured'
 import type { Taken } from '~~/core/draft/taken'
 import { measurable } from '~~/core/make/expected'
 import { type Lies, LIES } from '~~/core/make/event'
 import { lastDone, measuring } from '~~/core/make/measuring'
-import { scalesWords } from '~~/core/make/scales'
+import { handsOf } from '~~/core/log/hands'
+import { scales, scalesWords } from '~~/core/make/scales'
+import { eatsOf, eatsUnseen } from '~~/core/shelf/eats'
+import { type HowFar, howFarInHand, howFarWords } from '~~/core/shelf/runOut'
 import { useHook } from '~/composables/useHook'
+import { useLogbook } from '~/stores/logbook'
+import { useYarns } from '~/stores/yarns'
 
 /** The tape, the scales, the seam and a strip: each says what it would change, then the rest is drafted by it. */
 const props = defineProps<{ asked?: TapeAsked | undefined }>()
@@ -32,6 +37,32 @@ function says(one: { leanPerTen: number } | { strip: Extract<Taken, { strip: obj
 function take(what: Measure, cm: number, redrafts: boolean): void {
   make.tell({ do: 'measured', round: round.value, what, cm, ...(redrafts ? { redrafts: true } : {}) })
   emit('done')
+}
+/** What is known of a yarn before this bag: from the shelf, from finished bags, or by its gauge alone. */
+const shelf = useYarns()
+const book = useLogbook()
+onMounted(() => {
+  void shelf.load()
+  void book.loadTaught()
+})
+const NOTHING_TAUGHT = handsOf([])
+function farOf(id: string, grams: number): HowFar | undefined {
+  const yarn = hand.value.plan.yarns.find(one => one.id === id)
+  const taught = (book.taught?.hands ?? NOTHING_TAUGHT).yarn.find(one => one.name === yarn?.name)?.gramsPerMetre
+  const kept = shelf.byId(yarn?.shelf)
+  const before = kept ? eatsOf(kept, taught) : eatsUnseen(hand.value.draft, taught)
+  const state = make.state!
+  // Nothing is worked and nothing known: a weight is written down, and says something once it is weighed again.
+  if (!kept && !taught && !scales(hand.value, state, { yarn: id, grams, of: 'left' })) return undefined
+  return howFarInHand(hand.value, state, id, grams, before)
+}
+function weightSays(yarn: string, grams: number, of: 'left' | 'work'): string {
+  const state = make.state!
+  const first = state.weighed.find(one => one.yarn === yarn && one.of !== 'work')
+  const far = of === 'left' && (!first || grams <= first.grams) ? farOf(yarn, grams) : undefined
+  if (!far) return scalesWords(hand.value, state, { yarn, grams, of })
+  const used = scales(hand.value, state, { yarn, grams, of })?.usedGrams
+  return `${used ? `What is worked took ${Math.round(used)} g. ` : ''}${howFarWords(far, hand.value.draft.rounds.length)}`
 }
 function weighed(yarn: string, grams: number, of: 'left' | 'work'): void {
   make.tell({ do: 'weighed', yarn, grams, of, round: round.value })
@@ -94,9 +125,17 @@ function weighed(yarn: string, grams: number, of: 'left' | 'work'): void {
   <YarnWeighed
     v-else-if="tool === 'scales'"
     :yarns="hand.plan.yarns"
-    :says="(yarn, grams, of) => scalesWords(hand, make.state!, { yarn, grams, of })"
+    :says="weightSays"
     @take="weighed"
-  />
+  >
+    <template #default="{ yarn, grams }">
+      <RunOutLine
+        v-if="farOf(yarn, grams)?.runsOut"
+        :draft="hand.draft"
+        :runs-out="farOf(yarn, grams)!.runsOut!"
+      />
+    </template>
+  </YarnWeighed>
   <SeamAndStrip
     v-else
     :joined="hand.draft.design.rounds.style !== 'turned'"

@@ -3,7 +3,7 @@ import { mdiPlus, mdiTrayArrowDown } from '@mdi/js'
 import { ref } from 'vue'
 
 /** The head of a shelf of things kept: what it is, a file to bring in, a new one to start. */
-defineProps<{ title: string, about: string, start?: string, fileLabel: string }>()
+defineProps<{ title: string, about: string, start?: string, fileLabel: string, accept?: string }>()
 const emit = defineEmits<{ start: [], file: [file: File] }>()
 const picker = ref<HTMLInputElement>()
 
@@ -46,7 +46,7 @@ function take(event: Event): void {
     <input
       ref="picker"
       type="file"
-      accept=".json,application/json"
+      :accept="accept ?? '.json,application/json'"
       class="only-heard"
       tabindex="-1"
       :aria-label="fileLabel"

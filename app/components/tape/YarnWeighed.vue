@@ -72,6 +72,11 @@ function take(): void {
     >
       {{ says(yarn, weight!, of) }}
     </p>
+    <slot
+      v-if="can && of === 'left'"
+      :yarn="yarn"
+      :grams="weight!"
+    />
     <button
       type="submit"
       class="plain"

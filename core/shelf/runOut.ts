@@ -1,0 +1,149 @@
+import type { Draft } from '../draft/draft'
+import { type DraftPart, risenCm } from '../draft/part'
+import { WITHIN_BAG } from '../log/craft'
+import type { InHand } from '../make/plan'
+import { lastDone } from '../make/measuring'
+import type { MakeState } from '../make/state'
+import { metresByRound, metresOfRounds, yarnNeeds, type YarnShare, yarnShares } from '../yarn/yarn'
+import type { Eats } from './eats'
+import { oddsThatItLasts, type Wants, wants } from './enough'
+
+/*
+ * Will it last
+ * ============
+ *
+ * From what lies on the scales now: how far a yarn goes, what must be kept back for all that is worked apart from the rounds, and how sure
+ * that is. Yarn weighed before and after some rounds says what this bag eats; before that the shelf, the log or the craft say it.
+ */
+
+/** Eight of ten lie within so many deviations (standard tables of the normal distribution). */
+const EIGHT_OF_TEN = 1.2816
+
+/** A weighing on kitchen scales is good to so many grams, as a deviation (from memory: they round to a gram). */
+const SCALES_G = 0.4
+
+/** Where a yarn runs out: after so many rounds of the bag, parts of one too. */
+export interface RunsOut {
+  readonly round: number
+  /** Eight times of ten it is between these. */
+  readonly low: number
+  readonly high: number
+}
+
+/** How far a yarn goes. */
+export interface HowFar {
+  readonly leftGrams: number
+  /** What is still to come in it, rounds and all. */
+  readonly wants: Wants
+  /** How likely it is that it lasts. */
+  readonly odds: number
+  /** What is kept back for what is worked apart: straps, cords, seams, ends. */
+  readonly keepBackGrams: number
+  readonly keepBack: readonly YarnShare[]
+  /** Where it runs out, as things stand; nothing if that is not even expected at the far end of its range. */
+  readonly runsOut?: RunsOut
+}
+
+/** Grams for every metre, and how sure that is. */
+type Rate = Pick<Eats, 'gramsPerMetre' | 'spread'>
+
+/** What was weighed of a bag in hand. */
+type OnScales = Pick<MakeState, 'weighed'>
+
+/** What this bag ate between two weighings, and how sure that is: nothing as long as nothing was worked between them. */
+function eatenHere({ draft }: InHand, { weighed }: OnScales, yarn: string): Rate | undefined {
+  const left = weighed.filter(one => one.yarn === yarn && one.of !== 'work')
+  const [first, last] = [left[0], left.at(-1)]
+  if (!first || !last) return undefined
+  const [used, metres] = [first.grams - last.grams, metresOfRounds(draft, yarn, (first.round ?? 0) + 1, last.round ?? 0)]
+  if (used <= 0 || metres <= 0) return undefined
+  return { gramsPerMetre: used / metres, spread: Math.hypot(WITHIN_BAG, (Math.SQRT2 * SCALES_G) / used) }
+}
+
+/** Two that say the same, each weighing as the inverse of its variance (see core/log/estimate.ts). */
+function together(a: Rate, b: Rate): Rate {
+  const [wa, wb] = [1 / a.spread ** 2, 1 / b.spread ** 2]
+  return {
+    gramsPerMetre: Math.exp((wa * Math.log(a.gramsPerMetre) + wb * Math.log(b.gramsPerMetre)) / (wa + wb)), spread: 1 / Math.sqrt(wa + wb),
+  }
+}
+
+/** What is known of how a bag in hand eats a yarn: what it ate so far, on top of what was known before. */
+export function eatsNow(hand: InHand, state: OnScales, yarn: string, before: Rate): Rate {
+  const here = eatenHere(hand, state, yarn)
+  return here ? together(before, here) : before
+}
+
+/** After which round so many metres are gone, counted on from a round: parts of a round too; all rounds if they last. */
+function goneAt(byRound: readonly number[], from: number, metres: number): number {
+  let left = metres
+  for (let i = from; i < byRound.length; i++) {
+    const round = byRound[i]!
+    if (round > 0 && left < round) return i + Math.max(0, left) / round
+    left -= round
+  }
+  return byRound.length
+}
+
+/** Whether a part is worked, and what was made apart for it with it; what hangs on the bag has no rounds and comes last. */
+function isWorked({ rounds, firstRound }: DraftPart, done: number): boolean {
+  return rounds.length > 0 && firstRound + rounds.length - 1 <= done
+}
+
+/**
+ * How far what is left of a yarn goes.
+ *
+ * @param done rounds of the bag that are done
+ */
+export function howFar(draft: Draft, yarn: string, done: number, leftGrams: number, eats: Rate): HowFar {
+  const byRound = metresByRound(draft, yarn)
+  const toCome = byRound.slice(done).reduce((sum, metres) => sum + metres, 0)
+  const worked = new Set(draft.parts.filter(part => isWorked(part, done)).map(({ id }) => id))
+  const keepBack = yarnShares(draft).filter(({ yarn: of, of: what, part }) => of === yarn && what !== 'rounds' && !worked.has(part ?? ''))
+  const keptMetres = keepBack.reduce((sum, { metres }) => sum + metres, 0)
+  const all = wants(toCome + keptMetres, eats)
+  const at = (deviations: number) =>
+    goneAt(byRound, done, leftGrams / (eats.gramsPerMetre * Math.exp(deviations * eats.spread)) - keptMetres)
+  const [round, low, high] = [at(0), at(EIGHT_OF_TEN), at(-EIGHT_OF_TEN)]
+  return {
+    leftGrams, wants: all, odds: oddsThatItLasts(leftGrams, all), keepBackGrams: keptMetres * eats.gramsPerMetre, keepBack,
+    ...(low < byRound.length ? { runsOut: { round, low, high } } : {}),
+  }
+}
+
+/** How far a yarn of a bag in hand goes that weighs so much now. */
+export function howFarInHand(
+  hand: InHand,
+  state: OnScales,
+  yarn: string,
+  leftGrams: number,
+  before: Rate,
+): HowFar | undefined {
+  if (!yarnNeeds(hand.draft).some(need => need.yarn.id === yarn)) return undefined
+  const round = lastDone(hand)
+  const now = { weighed: [...state.weighed, { do: 'weighed', yarn, grams: leftGrams, of: 'left', round }] } as OnScales
+  return howFar(hand.draft, yarn, round, leftGrams, eatsNow(hand, now, yarn, before))
+}
+
+/** How tall the bag is after so many rounds, parts of one too. */
+export function heightAfter({ parts }: Draft, rounds: number): number {
+  return parts.reduce((cm, part) => cm + risenCm(part, 0, Math.max(0, Math.min(part.rounds.length, rounds - part.firstRound + 1))), 0)
+}
+
+const whole = (round: number) => Math.floor(round)
+
+/** How far it goes, in words. */
+export function howFarWords({ odds, runsOut, keepBackGrams, keepBack, wants: { low, high } }: HowFar, rounds: number): string {
+  const range = `What is still to come wants ${Math.floor(low)} to ${Math.ceil(high)} g.`
+  const percent = Math.min(99, Math.max(1, Math.round(100 * odds)))
+  const apart = [...new Set(keepBack.map(({ of, name }) => (of === 'ends' ? 'ends' : name.toLowerCase())))].join(', ')
+  const kept = keepBackGrams >= 1 ? ` Keep back about ${Math.ceil(keepBackGrams)} g for what is worked apart: ${apart}.` : ''
+  if (!runsOut) return `${range} It lasts (${percent} %).${kept}`
+  const { round, low: from, high: to } = runsOut
+  const last = whole(to) >= rounds ? 'the end' : `${whole(to)}`
+  const where = whole(round) >= rounds
+    ? `If it does not, it runs out from round ${whole(from)} on.`
+    : `It goes as far as about round ${whole(round)} of ${rounds} (${whole(from)} to ${last}, eight times of ten).`
+  const verdict = odds < 0.1 ? `It will not last (${percent} % that it does).` : `Whether it lasts is open: ${percent} % that it does.`
+  return `${range} ${verdict} ${where}${kept}`
+}

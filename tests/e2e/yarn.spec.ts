@@ -1,0 +1,88 @@
+import type { Page } from '@playwright/test'
+import { expect, freshBag, saved, test } from './bag'
+import { goOnTo, takeUp, withoutQuestions } from './hookSteps'
+
+const gauge = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
+const sheet = (page: Page) => page.getByRole('dialog')
+
+/** A tube of 60 stitches, 20 rounds and the one on the chain: 2.25 m each by the plan, 47.25 m, and two ends. */
+const tube = {
+  gauge, turnUp: 'plain', rounds: { style: 'spiral', startingChainCounts: false },
+  base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 60 } }, colour: 'main' },
+  wall: [{ id: 'part-1', band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }],
+}
+
+test('a yarn is entered with its balls, found again, changed, thrown away and brought back', async ({ page }) => {
+  await page.goto('/yarns')
+  await page.getByRole('button', { name: 'Enter a yarn' }).click()
+  await page.getByRole('button', { name: 'Keep this yarn' }).click()
+  await expect(page.getByText('Say what you call it')).toBeVisible()
+  await page.getByLabel('Name, in plain words').fill('rowan red cotton, DK')
+  await page.getByLabel('Metres in 100 g').fill('250')
+  await page.getByLabel('Price of a ball').fill('4,5')
+  await page.getByLabel('Where it lies').fill('hall chest')
+  await page.getByRole('button', { name: 'Add ball' }).click()
+  await page.getByRole('button', { name: 'Add ball' }).click()
+  await page.getByRole('region', { name: 'Balls, 2' }).getByLabel('Weighs').fill('18.5')
+  await page.getByRole('region', { name: 'Balls, 2' }).getByLabel('Dye lot').fill('R2')
+  await page.getByRole('button', { name: 'Keep this yarn' }).click()
+  const mine = page.getByRole('listitem').filter({ hasText: 'rowan red cotton, DK' })
+  await expect(mine).toContainText('69 g, about 171 m: 1 whole, 1 begun; lot R2')
+  await expect(mine).toContainText('4.50 a ball · hall chest')
+  await page.reload()
+  await page.getByRole('textbox', { name: 'Search' }).fill('hall R2')
+  await expect(page.getByRole('listitem')).toHaveCount(1)
+  await expect(mine).toContainText('4.50 a ball')
+  await page.getByRole('textbox', { name: 'Search' }).fill('no such yarn')
+  await expect(page.getByText('No yarn has “no such yarn”')).toBeVisible()
+  await page.getByRole('textbox', { name: 'Search' }).fill('rowan')
+  await page.getByRole('button', { name: 'Delete rowan red cotton, DK' }).click()
+  await expect(mine).toHaveCount(0)
+  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await expect(mine).toHaveCount(1)
+})
+
+test('a bag points to the shelf: grams, balls and odds; at the hook the scales say how far it goes, drawn on the bag', async ({
+  page, request,
+}) => {
+  test.slow()
+  await withoutQuestions(page)
+  const kept = await request.post('/api/yarns', {
+    data: {
+      fairHollow: 'yarn', version: 1, id: 'hazel', name: 'hazel brown cotton, DK', note: '', fibre: 'cotton', weightClass: 3,
+      colour: '#8a6a45', metresPer100g: 250, ballGrams: 25, place: '', balls: [{ grams: 12 }],
+      unravelled: { stitch: 'sc', stitches: 20, rowCm: 10, yarnCm: 75 },
+    },
+  })
+  expect(kept.status()).toBe(201)
+  const id = await freshBag(request, 'Short tube', tube)
+  await page.goto(`/bags/${id}`)
+  await page.getByRole('combobox', { name: 'On the shelf it is' }).click({ force: true })
+  await page.getByRole('option', { name: 'hazel brown cotton, DK' }).click()
+  // By hand: 47.55 m of 0.4 g are 19.02 g, give or take a tenth; one ball of 25 g lasts, the 12 g there do not.
+  const needed = page.locator('.needed')
+  await expect(needed).toContainText('Takes about 48 m')
+  await expect(needed).toContainText('by your unravelled row')
+  await expect(needed).toContainText('1 ball: 99 % that it lasts')
+  await expect(needed).toContainText('The 12 g on the shelf do not last')
+  await needed.getByText('Part by part').click()
+  await expect(needed.getByRole('row', { name: /^Wall/ })).toContainText('45.0 m')
+  await saved(page)
+  await page.reload()
+  await expect(needed).toContainText('by your unravelled row')
+
+  await takeUp(page, id)
+  await page.getByRole('radio', { name: 'Whole rounds' }).check()
+  await goOnTo(page, /Round 4 of 21/)
+  await page.getByRole('button', { name: 'More' }).click()
+  await sheet(page).getByRole('button', { name: 'Tape and scales' }).click()
+  await sheet(page).getByRole('button', { name: 'Scales' }).click()
+  await sheet(page).getByLabel('Grams').fill('9.5')
+  // 9.38 g beyond the ends are ten rounds of 0.9 g and a little: round 13.
+  await expect(sheet(page).getByRole('status')).toContainText('about round 13 of 21')
+  await expect(sheet(page).locator('figure')).toContainText('About here, round 13')
+  await page.screenshot({ path: 'test-results/run-out.png' })
+  await sheet(page).getByLabel('Grams').fill('40')
+  await expect(sheet(page).getByRole('status')).toContainText('It lasts (99 %)')
+  await expect(sheet(page).locator('figure')).toHaveCount(0)
+})
