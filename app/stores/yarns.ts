@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { ShelfYarn } from '~~/core/shelf/yarn'
 import { ask } from './records'
 import { useShelf } from './shelved'
@@ -13,6 +13,10 @@ export const useYarns = defineStore('yarns', () => {
     return id === undefined ? undefined : yarns.value.find(({ unreadable, document }) => !unreadable && document.id === id)?.document
   }
 
+  /** Yarns to choose from, by name. */
+  const choices = computed(() => yarns.value.filter(({ unreadable }) => !unreadable)
+    .map(({ document: { id, name } }) => ({ value: id, title: name })).sort((a, b) => a.title.localeCompare(b.title, 'en')))
+
   /** What came of bringing a file in. */
   const brought = ref('')
 
@@ -24,5 +28,5 @@ export const useYarns = defineStore('yarns', () => {
     if (told) await does.load()
   }
 
-  return { yarns, byId, brought, bringInAll, ...does }
+  return { yarns, choices, byId, brought, bringInAll, ...does }
 })

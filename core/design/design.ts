@@ -76,6 +76,8 @@ export interface SwatchDocument {
   readonly name: string
   readonly note: string
   readonly yarn: string
+  /** The yarn of the shelf that it was made in, by its id there. */
+  readonly shelf?: string
   readonly gauge: DesignGauge
   /** Of a texture: which it is, and what was counted on it. */
   readonly texture?: KeptTexture

@@ -189,18 +189,19 @@ const lines: LinesField = { is: 'lines', label: 'Lines', most: MOST_REPEAT_LINES
 
 const REPEAT = { id: idText('Id'), name: text('What you call it', 1, 80), lines } as const
 
+/** Asks which yarn of the shelf something is, by its id there. */
+function onShelf(says: string) {
+  const pattern = { source: '^[a-z0-9-]{1,40}$', message: 'must be 1 to 40 small letters, digits or dashes' }
+  return optional(text('On the shelf', 1, 40, { pattern, says }))
+}
+
 const YARN = {
   id: idText('Id', { begins: 'main' }), name: text('Name', 1, 80, { begins: 'main yarn' }),
   colour: text('Colour', 7, 7, {
     begins: '#d9c8a5',
     pattern: { source: '^#[0-9a-f]{6}$', flags: 'i', message: 'must be a colour such as #7d8f5b' },
   }),
-  shelf: optional(
-    text('On the shelf', 1, 40, {
-      pattern: { source: '^[a-z0-9-]{1,40}$', message: 'must be 1 to 40 small letters, digits or dashes' },
-      says: 'The id of the yarn of the shelf that it is; one that stands alone if left out.',
-    }),
-  ),
+  shelf: onShelf('The id of the yarn of the shelf that it is; one that stands alone if left out.'),
 } as const
 
 const partId = text('Id', 1, 30, {
@@ -289,5 +290,6 @@ export const DESIGN_FIELDS = {
 /** A swatch as it is written to a file. */
 export const SWATCH_FIELDS = {
   fairHollow: word('swatch'), version: count('Version', between(1, 1)), name: name('Name'), note,
-  yarn: text('Yarn', 0, 120, { begins: '' }), gauge: group('Gauge', GAUGE_FIELDS), texture: keptTextureField(lines),
+  yarn: text('Yarn', 0, 120, { begins: '' }), shelf: onShelf('The id of the yarn of the shelf that it was made in, if that lies there.'),
+  gauge: group('Gauge', GAUGE_FIELDS), texture: keptTextureField(lines),
 } as const

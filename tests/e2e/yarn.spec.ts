@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
 import { expect, freshBag, saved, test } from './bag'
 import { goOnTo, takeUp, withoutQuestions } from './hookSteps'
@@ -40,6 +41,26 @@ test('a yarn is entered with its balls, found again, changed, thrown away and br
   await expect(mine).toHaveCount(0)
   await page.getByRole('button', { name: 'Bring it back' }).click()
   await expect(mine).toHaveCount(1)
+})
+
+test.describe('tables', () => {
+  test.use({ expected: [/422/] })
+
+  test('the shelf goes out as a table and comes in from one; what is off is told by its line, and nothing is kept', async ({ page }) => {
+    await page.goto('/yarns')
+    const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Save as a table' }).click()])
+    expect(readFileSync((await file.path())!, 'utf8')).toContain('leaf-worsted,"leaf green cotton, worsted",cotton,4')
+    const picker = page.getByLabel('A yarn\'s file')
+    const csv = (...lines: string[]) => ({ name: 'yarns.csv', mimeType: 'text/csv', buffer: Buffer.from(lines.join('\n')) })
+    await picker.setInputFiles(csv('name,balls', 'sloe blue wool,50', 'quince,plenty'))
+    await expect(page.getByRole('alert')).toContainText('line 3, balls.0.grams')
+    await expect(page.getByRole('heading', { name: 'sloe blue wool' })).toHaveCount(0)
+    await picker.setInputFiles(csv('name,balls', 'sloe blue wool,50', 'quince,20 lot Q1'))
+    await expect(page.getByRole('status').filter({ hasText: '2 brought in; 0 were here already.' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'sloe blue wool' })).toBeVisible()
+    await picker.setInputFiles((await file.path())!)
+    await expect(page.getByRole('status').filter({ hasText: '0 brought in' })).toBeVisible()
+  })
 })
 
 test('a bag points to the shelf: grams, balls and odds; at the hook the scales say how far it goes, drawn on the bag', async ({

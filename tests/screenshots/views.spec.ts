@@ -55,12 +55,11 @@ test('entering a swatch', async ({ page }) => {
   await page.screenshot(shot('swatch'))
 })
 
-test('an oval tote with what it must hold', async ({ page, request }) => {
-  await page.goto(`/bags/${await idOf(request, 'Windfall apple tote')}`)
-  await expect(tally(page, 'Rounds')).toBeVisible()
-  await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
-  await page.locator('.schools').scrollIntoViewIfNeeded()
-  await page.screenshot(shot('bench-oval'))
+test('the yarn shelf', async ({ page }) => {
+  await page.goto('/yarns')
+  await page.getByRole('button', { name: 'Change undyed cotton, DK, cone' }).click()
+  await expect(page.getByLabel('Name, in plain words')).toHaveValue('undyed cotton, DK, cone')
+  await page.screenshot(shot('yarn'))
 })
 
 test('the bench on a phone', async ({ page, request }) => {

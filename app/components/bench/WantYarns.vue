@@ -20,7 +20,7 @@ const NOTHING_TAUGHT = handsOf([])
 const hands = computed(() => book.taught?.hands ?? NOTHING_TAUGHT)
 const onShelf = computed(() => [
   { value: '', title: 'a yarn that stands alone' },
-  ...shelf.yarns.filter(({ unreadable }) => !unreadable).map(({ document: { id, name } }) => ({ value: id, title: name })),
+  ...shelf.choices,
 ])
 
 /** A yarn of the shelf brings its name and its colour along. */

@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, watch } from 'vue'
+import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { DesignGauge, SwatchDocument } from '~~/core/design/design'
 import { keepEntering } from '~/keeping/entering'
+import { useYarns } from '~/stores/yarns'
 
 /** Entering a swatch, with the square it makes beside it. */
 const props = defineProps<{ document: SwatchDocument }>()
@@ -9,20 +10,30 @@ const emit = defineEmits<{ keep: [document: SwatchDocument], leave: [] }>()
 
 const name = ref(props.document.name)
 const yarn = ref(props.document.yarn)
+const shelf = ref(props.document.shelf ?? '')
 const note = ref(props.document.note)
 const gauge = shallowRef<DesignGauge>(props.document.gauge)
 const texture = shallowRef(props.document.texture)
 /** What is being entered, kept by the browser until it is kept by the program: a page may end without a word. */
-watch([name, yarn, note, gauge, texture], () => keepEntering(entered()))
+watch([name, yarn, shelf, note, gauge, texture], () => keepEntering(entered()))
 
 function entered(): SwatchDocument {
-  const { texture: _, ...document } = props.document
+  const { texture: _, shelf: _shelf, ...document } = props.document
   const { assumed: _assumed, ...counted } = gauge.value
   const of = texture.value ? { texture: texture.value, gauge: gauge.value } : { gauge: counted }
-  return { ...document, name: name.value, yarn: yarn.value, note: note.value, ...of }
+  return { ...document, name: name.value, yarn: yarn.value, note: note.value, ...(shelf.value ? { shelf: shelf.value } : {}), ...of }
 }
 
 const shown = computed(() => entered().gauge)
+
+/** The yarn of the shelf that it was made in: it brings its name along. */
+const yarns = useYarns()
+onMounted(() => void yarns.load())
+const onShelf = computed(() => [{ value: '', title: 'none of the shelf' }, ...yarns.choices])
+function point(id: string): void {
+  shelf.value = id
+  yarn.value = yarns.byId(id)?.name ?? yarn.value
+}
 
 const nameTrouble = computed(() => name.value.trim() ? '' : 'Give it a name, to find it again')
 
@@ -49,6 +60,13 @@ function keep(): void {
         label="Yarn, in plain words"
         maxlength="120"
         placeholder="undyed cotton, DK"
+      />
+      <v-select
+        v-if="onShelf.length > 1"
+        label="On the shelf it is"
+        :model-value="yarns.byId(shelf)?.id ?? ''"
+        :items="onShelf"
+        @update:model-value="point($event ?? '')"
       />
       <TextureCounted
         :texture="texture"
