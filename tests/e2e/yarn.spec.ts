@@ -86,6 +86,13 @@ test('a bag points to the shelf: grams, balls and odds; at the hook the scales s
   await expect(needed).toContainText('by your unravelled row')
   await expect(needed).toContainText('1 ball: 99 % that it lasts')
   await expect(needed).toContainText('The 12 g on the shelf do not last')
+  // What would let it last is looked for, tried out, and taken back.
+  await needed.getByRole('button', { name: 'What would let it last?' }).click()
+  const fixes = page.getByRole('list', { name: 'What would let it last' })
+  await fixes.getByRole('button', { name: /^Wall: \d+ rounds instead of 20/ }).click()
+  await expect(needed).toContainText('The 12 g on the shelf may last: 9')
+  await page.getByRole('button', { name: /^Undo: Wall: / }).click()
+  await expect(needed).toContainText('do not last')
   await needed.getByText('Part by part').click()
   await expect(needed.getByRole('row', { name: /^Wall/ })).toContainText('45.0 m')
   await saved(page)

@@ -80,6 +80,7 @@ function set(label: string, id: string, field: 'name' | 'colour', value: string)
         :draft="bag.draft"
         :on-shelf="shelf.byId(yarn.shelf)"
         :hands="hands"
+        @take="(label, changes) => bag.change(label, changes)"
       />
     </div>
     <v-btn
