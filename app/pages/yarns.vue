@@ -182,6 +182,8 @@ li { display: flex; gap: 1.2rem; padding: 1.1rem 0; border-top: 1px solid var(--
 .doing { flex: none; }
 @media (max-width: 640px) {
   .finding { grid-template-columns: 1fr; }
-  li { flex-wrap: wrap; }
+  li { flex-wrap: wrap; gap: 0.4rem 1rem; }
+  .about { flex: 1 1 12rem; }
+  .doing { flex: 1 0 100%; padding-left: 4rem; }
 }
 </style>
