@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiDeleteOutline, mdiPencilOutline, mdiTrayArrowUp } from '@mdi/js'
 import { onMounted, shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/design/design'
 import { ASSUMED_GAUGE } from '~~/core/design/starter'
@@ -104,30 +103,13 @@ async function keep(document: SwatchDocument): Promise<void> {
             {{ kept.document.note }}
           </p>
         </div>
-        <div>
-          <v-btn
-            :icon="mdiTrayArrowUp"
-            size="small"
-            :href="`/api/swatches/${kept.id}/export`"
-            :aria-label="`Download ${kept.document.name}`"
-            title="Download"
-          />
-          <v-btn
-            v-if="!kept.unreadable"
-            :icon="mdiPencilOutline"
-            size="small"
-            :aria-label="`Change ${kept.document.name}`"
-            title="Change"
-            @click="enter(kept.document, kept)"
-          />
-          <v-btn
-            :icon="mdiDeleteOutline"
-            size="small"
-            :aria-label="`Delete ${kept.document.name}`"
-            title="Delete"
-            @click="throwAway(kept.id)"
-          />
-        </div>
+        <ShelfDoing
+          :name="kept.document.name"
+          :file="`/api/swatches/${kept.id}/export`"
+          :readable="!kept.unreadable"
+          @change="enter(kept.document, kept)"
+          @remove="throwAway(kept.id)"
+        />
       </li>
     </ul>
     <GoneNote

@@ -1,5 +1,4 @@
 <script setup lang="ts">
-import { mdiDeleteOutline, mdiPencilOutline, mdiTrayArrowUp } from '@mdi/js'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { found, type Order, ORDERS } from '~~/core/shelf/order'
 import { newYarn } from '~~/core/shelf/starter'
@@ -135,30 +134,13 @@ async function takeBack(): Promise<void> {
             {{ kept.document.note }}
           </p>
         </div>
-        <div class="doing">
-          <v-btn
-            :icon="mdiTrayArrowUp"
-            size="small"
-            :href="`/api/yarns/${kept.id}/export`"
-            :aria-label="`Download ${kept.document.name}`"
-            title="Download"
-          />
-          <v-btn
-            v-if="!kept.unreadable"
-            :icon="mdiPencilOutline"
-            size="small"
-            :aria-label="`Change ${kept.document.name}`"
-            title="Change"
-            @click="entering = { yarn: kept.document, kept }"
-          />
-          <v-btn
-            :icon="mdiDeleteOutline"
-            size="small"
-            :aria-label="`Delete ${kept.document.name}`"
-            title="Delete"
-            @click="throwAway(kept.id)"
-          />
-        </div>
+        <ShelfDoing
+          :name="kept.document.name"
+          :file="`/api/yarns/${kept.id}/export`"
+          :readable="!kept.unreadable"
+          @change="entering = { yarn: kept.document, kept }"
+          @remove="throwAway(kept.id)"
+        />
       </li>
     </ul>
     <GoneNote
@@ -179,11 +161,10 @@ li { display: flex; gap: 1.2rem; padding: 1.1rem 0; border-top: 1px solid var(--
 .about { flex: 1; min-width: 0; }
 .about h2 { margin: 0; }
 .about > p { margin: 0.2rem 0; }
-.doing { flex: none; }
 @media (max-width: 640px) {
   .finding { grid-template-columns: 1fr; }
   li { flex-wrap: wrap; gap: 0.4rem 1rem; }
   .about { flex: 1 1 12rem; }
-  .doing { flex: 1 0 100%; padding-left: 4rem; }
+  li > :deep(.doing) { flex: 1 0 100%; padding-left: 4rem; }
 }
 </style>
