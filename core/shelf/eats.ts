@@ -18,9 +18,13 @@ import type { ShelfYarn, Unravelled, WeighedSwatch } from './yarn'
 export type KnownFrom = 'craft' | 'unravelled' | 'swatch' | 'log'
 
 /** Grams of a yarn for every metre that the plan says, and how sure that is: the deviation of its logarithm. */
-export interface Eats {
+export interface Rate {
   readonly gramsPerMetre: number
   readonly spread: number
+}
+
+/** How a yarn is eaten, and where that is known from. */
+export interface Eats extends Rate {
   readonly from: KnownFrom
   /** Of the log: so many bags. */
   readonly bags?: number

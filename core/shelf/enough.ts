@@ -1,5 +1,5 @@
 import { NINE_OF_TEN } from '../log/estimate'
-import type { Eats } from './eats'
+import type { Rate } from './eats'
 
 /** What a bag wants of a yarn, in grams: what is expected, and the range that holds nine of ten. */
 export interface Wants {
@@ -10,7 +10,7 @@ export interface Wants {
 }
 
 /** What so many metres by the plan want of a yarn. */
-export function wants(saidMetres: number, { gramsPerMetre, spread }: Pick<Eats, 'gramsPerMetre' | 'spread'>): Wants {
+export function wants(saidMetres: number, { gramsPerMetre, spread }: Rate): Wants {
   const grams = saidMetres * gramsPerMetre
   const far = Math.exp(NINE_OF_TEN * spread)
   return { grams, low: grams / far, high: grams * far, spread }

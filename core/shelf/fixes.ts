@@ -5,7 +5,7 @@ import { type DraftPart, isStopped, wallPartOf } from '../draft/part'
 import type { Change } from '../part/finding'
 import { heightAsked } from '../wall/wall'
 import { yarnNeeds } from '../yarn/yarn'
-import type { Eats } from './eats'
+import type { Rate } from './eats'
 import { oddsThatItLasts, SURE_ENOUGH, type Wants, wants } from './enough'
 
 /*
@@ -25,13 +25,13 @@ export interface Short {
   readonly draft: Draft
   readonly yarn: string
   readonly haveGrams: number
-  readonly eats: Pick<Eats, 'gramsPerMetre' | 'spread'>
+  readonly eats: Rate
 }
 
 /** Fewer rounds of a band than this are no band any more. */
 const LEAST_ROUNDS = 2
 
-/** A bag after some changes, and what it wants of the yarn; nothing of one that stops, or is unchanged. */
+/** A bag after some changes, and what it wants of the yarn; nothing of one that stops. */
 function tried({ draft: before, yarn, haveGrams, eats }: Short, label: string, changes: readonly Change[]): YarnFix | undefined {
   const design: Design = withChanges(before.design, changes)
   const after = draft(design)

@@ -5,7 +5,7 @@ import type { InHand } from '../make/plan'
 import { lastDone } from '../make/measuring'
 import type { MakeState } from '../make/state'
 import { metresByRound, metresOfRounds, yarnNeeds, type YarnShare, yarnShares } from '../yarn/yarn'
-import type { Eats } from './eats'
+import type { Rate } from './eats'
 import { oddsThatItLasts, type Wants, wants } from './enough'
 
 /*
@@ -43,9 +43,6 @@ export interface HowFar {
   /** Where it runs out, as things stand; nothing if that is not even expected at the far end of its range. */
   readonly runsOut?: RunsOut
 }
-
-/** Grams for every metre, and how sure that is. */
-type Rate = Pick<Eats, 'gramsPerMetre' | 'spread'>
 
 /** What was weighed of a bag in hand. */
 type OnScales = Pick<MakeState, 'weighed'>

@@ -2,6 +2,7 @@
 import { mdiTrayArrowDown } from '@mdi/js'
 import { computed, onMounted, ref } from 'vue'
 import type { WallPart } from '~~/core/design/design'
+import { ASSUMED_GAUGE } from '~~/core/design/starter'
 import { isInTexture, keptTexture } from '~~/core/design/textureSwatch'
 import { kindOf } from '~~/core/wall/wall'
 import { hookLabel } from '~~/core/stitch/hooks'
@@ -29,10 +30,11 @@ async function keep(): Promise<void> {
   const { design } = bag
   const title = kindOf(props.spec).name
   const yarn = design.yarns.find(({ id }) => id === props.spec.colour)?.name ?? ''
-  const hook = props.spec.hook ?? {}
+  // On a hook of its own the plain stitches of the bag's swatch are nobody's count.
+  const gauge = props.spec.hook ? { ...ASSUMED_GAUGE, ...props.spec.hook } : design.gauge
   const name = `${design.name}: ${title}`.slice(0, 80)
   const added = await shelf.add({
-    fairHollow: 'swatch', version: 1, name, note: '', yarn, gauge: { ...design.gauge, ...hook }, texture: own.value,
+    fairHollow: 'swatch', version: 1, name, note: '', yarn, gauge, texture: own.value,
   })
   done.value = added ? `Kept as “${name}”, for further bags.` : shelf.trouble.join(' ')
 }

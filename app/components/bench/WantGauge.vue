@@ -9,7 +9,9 @@ import { useSwatches } from '~/stores/swatches'
 /** The swatch this bag is drafted in: counted here, or taken from the kept ones. */
 const bag = useDocument()
 const shelf = useSwatches()
-const sound = computed(() => shelf.swatches.filter(({ unreadable }) => !unreadable))
+/** Those that this bag has a use for: of a texture alone only where a band is in it. */
+const sound = computed(() => shelf.swatches.filter(({ unreadable, document }) =>
+  !unreadable && takenFrom(document, bag.design).length > 0))
 onMounted(() => void shelf.load())
 
 /** What is counted anew is learnt no more. */

@@ -18,10 +18,6 @@ onMounted(() => {
 })
 const NOTHING_TAUGHT = handsOf([])
 const hands = computed(() => book.taught?.hands ?? NOTHING_TAUGHT)
-const onShelf = computed(() => [
-  { value: '', title: 'a yarn that stands alone' },
-  ...shelf.choices,
-])
 
 /** A yarn of the shelf brings its name and its colour along. */
 function point(id: string, to: string): void {
@@ -68,12 +64,10 @@ function set(label: string, id: string, field: 'name' | 'colour', value: string)
           @click="bag.change('Remove a yarn', [{ path: ['yarns'], value: bag.design.yarns.filter(({ id }) => id !== yarn.id) }])"
         />
       </div>
-      <v-select
-        v-if="onShelf.length > 1 || yarn.shelf"
-        label="On the shelf it is"
-        :model-value="shelf.byId(yarn.shelf)?.id ?? ''"
-        :items="onShelf"
-        @update:model-value="point(yarn.id, $event ?? '')"
+      <ShelfYarnChoice
+        :id="yarn.shelf"
+        none="a yarn that stands alone"
+        @point="point(yarn.id, $event)"
       />
       <YarnNeeded
         :id="yarn.id"

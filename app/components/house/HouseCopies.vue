@@ -70,7 +70,10 @@ async function goBack(): Promise<void> {
         class="ask"
       >
         <h3>Go back to {{ format(new Date(asking.madeAt)) }}?</h3>
-        <p>Bags, swatches, yarns and what is on the hook become what they were then. What there is now is copied first, so you can come back.</p>
+        <p>
+          Bags, swatches, yarns and what is on the hook become what they were then. What there is now is copied first, so you can
+          come back.
+        </p>
         <div class="row">
           <v-btn
             variant="flat"

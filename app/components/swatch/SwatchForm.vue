@@ -29,7 +29,6 @@ const shown = computed(() => entered().gauge)
 /** The yarn of the shelf that it was made in: it brings its name along. */
 const yarns = useYarns()
 onMounted(() => void yarns.load())
-const onShelf = computed(() => [{ value: '', title: 'none of the shelf' }, ...yarns.choices])
 function point(id: string): void {
   shelf.value = id
   yarn.value = yarns.byId(id)?.name ?? yarn.value
@@ -61,12 +60,10 @@ function keep(): void {
         maxlength="120"
         placeholder="undyed cotton, DK"
       />
-      <v-select
-        v-if="onShelf.length > 1"
-        label="On the shelf it is"
-        :model-value="yarns.byId(shelf)?.id ?? ''"
-        :items="onShelf"
-        @update:model-value="point($event ?? '')"
+      <ShelfYarnChoice
+        :id="shelf"
+        none="none of the shelf"
+        @point="point"
       />
       <TextureCounted
         :texture="texture"

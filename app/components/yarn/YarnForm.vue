@@ -142,14 +142,20 @@ function keep(): void {
 </template>
 
 <style scoped>
-.form { display: grid; grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr); gap: 1.6rem; padding: 1.2rem; background: var(--sheet); border: 1px solid var(--line); border-radius: 6px; align-items: start; }
+.form {
+  display: grid; grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr); gap: 1.6rem; align-items: start;
+  padding: 1.2rem; background: var(--sheet); border: 1px solid var(--line); border-radius: 6px;
+}
 .entry { display: flex; flex-direction: column; gap: 0.9rem; min-width: 0; }
 .entry > p { margin: -0.5rem 0 0; font-size: 0.86rem; }
 .facts { padding-top: 0.6rem; border-top: 1px solid var(--line); }
 .named { display: grid; grid-template-columns: auto 1fr; gap: 0.6rem; align-items: start; }
 .row { display: flex; flex-wrap: wrap; gap: 0.5rem; }
 .row > :deep(.v-input) { flex: 1 1 9rem; }
-input[type='color'] { width: 2.5rem; height: 2.5rem; padding: 0; border: 1px solid var(--strong-line); border-radius: 50%; background: none; cursor: pointer; overflow: hidden; }
+input[type='color'] {
+  width: 2.5rem; height: 2.5rem; padding: 0; cursor: pointer; overflow: hidden;
+  border: 1px solid var(--strong-line); border-radius: 50%; background: none;
+}
 input[type='color']::-webkit-color-swatch-wrapper { padding: 0; }
 input[type='color']::-webkit-color-swatch { border: 0; }
 @media (max-width: 700px) { .form { grid-template-columns: minmax(0, 1fr); } }
