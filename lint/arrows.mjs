@@ -7,7 +7,8 @@ import { dirname, join, relative, sep } from 'node:path'
 
 export const CORE = [
   'measure', 'stitch', 'entry', 'gauge', 'round', 'repeat', 'part', 'field', 'texture', 'kind', 'mesh', 'band', 'flat', 'motif', 'base',
-  'contents', 'mouth', 'handle', 'wall', 'design', 'draft', 'fit', 'yarn', 'words', 'chart', 'beats', 'make', 'log', 'shelf', 'export',
+  'contents', 'mouth', 'handle', 'wall', 'design', 'draft', 'fit', 'yarn', 'words', 'chart', 'beats', 'make', 'log', 'shelf', 'plan',
+  'export',
 ]
 export const APP = ['looks', 'reading', 'keeping', 'workers', 'stores', 'composables', 'components', 'pages']
 
@@ -15,7 +16,7 @@ export const APP = ['looks', 'reading', 'keeping', 'workers', 'stores', 'composa
 const KNOWS = { core: [], app: ['core'], server: ['core', 'demo'], cli: ['core', 'server'] }
 
 /** Packages that core may use: none of them knows of a page, a machine or a clock. */
-export const CORE_PACKAGES = ['class-transformer', 'class-validator', 'immer', 'reflect-metadata']
+export const CORE_PACKAGES = ['class-transformer', 'class-validator', 'date-fns', 'immer', 'reflect-metadata']
 
 const ALIASES = [
   ['~~/', ''], ['@@/', ''], ['~/', 'app/'], ['@/', 'app/'],

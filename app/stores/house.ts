@@ -20,7 +20,7 @@ interface Copies {
 
 /** What was thrown away and lies aside. */
 export interface Aside {
-  readonly kind: 'designs' | 'swatches' | 'yarns' | 'makes'
+  readonly kind: 'designs' | 'swatches' | 'yarns' | 'orders' | 'makes'
   readonly id: string
   readonly name: string
   readonly removedAt: string

@@ -8,7 +8,7 @@ import { ask, type Kept, kept, useTrying } from './records'
  * @param path what the server knows it by
  * @param ending how its files end
  */
-export function useShelf<D>(path: 'swatches' | 'yarns', ending: string) {
+export function useShelf<D>(path: 'swatches' | 'yarns' | 'orders', ending: string) {
   const all = shallowRef<readonly Kept<D>[]>([])
   const { trouble, trying } = useTrying()
 

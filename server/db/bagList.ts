@@ -46,6 +46,8 @@ export interface BagList {
   readonly pageText: (asked: BagsAsked) => { readonly text: string, readonly undrawn: readonly string[] }
   /** Bags whose portrait is of an earlier revision, or that have none. */
   readonly undrawn: (most: number) => { readonly id: string, readonly revision: number }[]
+  /** Every bag by its name, the last changed first. */
+  readonly named: () => { readonly id: string, readonly name: string }[]
   readonly keepPortrait: (id: string, revision: number, portrait: Portrait | null) => void
 }
 
@@ -92,6 +94,9 @@ export function bagListIn(db: Database.Database): BagList {
   const keepPortrait = db.prepare<[string | null, number, string, number]>(
     'UPDATE designs SET portrait = ?, portrait_of = ? WHERE id = ? AND portrait_of < ?',
   )
+  const named = db.prepare<[], { id: string, name: string }>(
+    'SELECT id, name FROM designs WHERE removed_at IS NULL ORDER BY updated_at DESC, rowid DESC',
+  )
   const pageOf = ({ find, order, from }: BagsAsked): { readonly rows: readonly Row[], readonly of: number } => {
     const pattern = patternOf(find)
     const rows = pages[find ? `${order} found` : order]!.all({ pattern, from, most: MOST_LISTED })
@@ -109,6 +114,7 @@ export function bagListIn(db: Database.Database): BagList {
         text: `{"bags":[${bags.join(',')}],"total":${of}}`, undrawn: rows.filter(row => row.portrait_of < row.revision).map(({ id }) => id),
       }
     },
+    named: () => named.all(),
     undrawn: most => undrawn.all(most),
     keepPortrait: (id, revision, portrait) => void keepPortrait.run(portrait && JSON.stringify(portrait), revision, id, revision),
   }

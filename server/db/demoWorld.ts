@@ -36,6 +36,11 @@ import undyedCone from '../../demo/yarn-undyed-cone.json'
 import leafWorsted from '../../demo/yarn-leaf-worsted.json'
 import strawWorsted from '../../demo/yarn-straw-worsted.json'
 import pearWorsted from '../../demo/yarn-pear-worsted.json'
+import harvestFair from '../../demo/order-harvest-fair.json'
+import bulbSwap from '../../demo/order-bulb-swap.json'
+import { type Day, dayAfter, daysBetween, mondayOf } from '../../core/plan/days'
+import type { Order } from '../../core/plan/order'
+import { readOrder } from '../../core/plan/read'
 import { readShelfYarn } from '../../core/shelf/read'
 import type { ShelfYarn } from '../../core/shelf/yarn'
 import { shelf } from './documents'
@@ -58,6 +63,18 @@ export const DEMO_YARNS: readonly ShelfYarn[] = [
   pearWorsted, strawWorsted, leafWorsted, undyedCone,
 ].map(document => sound(readShelfYarn(document)))
 
+/** What it has promised, as of the week that these were written in. */
+export const DEMO_ORDERS: readonly Order[] = [bulbSwap, harvestFair].map(document => sound(readOrder(document)))
+
+/** An order as if it had been taken this week: its days keep their days of the week. */
+function thisWeeks(order: Order, today: Day): Order {
+  const later = (day: Day) => dayAfter(day, daysBetween(mondayOf(DEMO_ORDERS.at(-1)!.taken), mondayOf(today)))
+  return {
+    ...order, taken: later(order.taken), from: later(order.from), by: later(order.by),
+    otherEvenings: order.otherEvenings.map(({ day, minutes }) => ({ day: later(day), minutes })),
+  }
+}
+
 /** The bags of the demo world that are on the hook. */
 export const DEMO_MAKES: readonly MakeDocument[] = [onionNetMake, seedHeadPouchMake].map(document => sound(readMake(document)))
 
@@ -74,6 +91,10 @@ export function layOutDemoWorld(db: Database.Database): void {
       for (const swatch of DEMO_SWATCHES) shelf(db, 'swatches', readSwatch).add(swatch)
     }
     if (firstTime(db, 'demo-yarns')) for (const yarn of DEMO_YARNS) shelf(db, 'yarns', readShelfYarn).add(yarn)
+    if (firstTime(db, 'demo-orders')) {
+      const today = new Intl.DateTimeFormat('sv-SE').format()
+      for (const order of DEMO_ORDERS) shelf(db, 'orders', readOrder).add(thisWeeks(order, today))
+    }
     if (firstTime(db, 'demo-logbook'))
       for (const { events } of DEMO_LOGBOOK) makesIn(db).keep(randomUUID(), events, progressIn(events))
     if (firstTime(db, 'demo-makes'))

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type Database from 'better-sqlite3'
 import type { Reading } from '../../core/design/read'
 import { problemLines } from '../../core/design/read'
+import type { DocumentTable } from './sorts'
 
 /** A kept document with what the house knows of it. */
 export interface Kept<D> {
@@ -112,13 +113,13 @@ type AnsweredSave = readonly [save: string, revision: number, at: string]
 const MOST_SAVES = 6
 
 /**
- * A shelf of documents that have a name: designs, swatches and yarns stand in tables of the same shape.
+ * A shelf of documents that have a name: designs, swatches, yarns and orders stand in tables of the same shape.
  *
  * @param read how a document of this shelf is read
  */
 export function shelf<D extends { readonly name: string }>(
   db: Database.Database,
-  table: 'designs' | 'swatches' | 'yarns',
+  table: DocumentTable,
   read: (input: unknown) => Reading<D>,
   besides?: Besides,
 ): Shelf<D> {

@@ -1,5 +1,6 @@
 import type Database from 'better-sqlite3'
 import { type BagFacts, FACTS_VERSION } from '../../core/log/facts'
+import type { Sitting } from '../../core/log/legs'
 import { type Listed, listedOf } from '../../core/log/listed'
 import { photoText } from './photoText'
 
@@ -18,6 +19,16 @@ export interface Behind {
   readonly id: string
 }
 
+/** A make as orders look at it: how far it is, when it was finished, and the sittings at it. */
+export interface MakeAsSeen {
+  readonly id: string
+  readonly name: string
+  readonly bag?: string
+  readonly share: number
+  readonly finished?: number
+  readonly sittings: readonly Sitting[]
+}
+
 /** The statements of what the makes tell, prepared once. */
 export interface Logbook {
   readonly list: () => LogListed[]
@@ -25,6 +36,8 @@ export interface Logbook {
   /** Whether what is known of a make is of its last event. */
   readonly isUpToDate: (id: string) => boolean
   readonly allFacts: () => BagFacts[]
+  /** What orders look at of every make, those finished first before those finished later or not at all. */
+  readonly seen: () => MakeAsSeen[]
   readonly keepFacts: (id: string, upTo: number, facts: BagFacts) => void
   readonly behind: () => Behind[]
   readonly photo: (id: string) => Buffer | undefined
@@ -68,6 +81,11 @@ export function logbookIn(db: Database.Database): Logbook {
   const keep = db.prepare<[number, number, string, string, string]>(
     'INSERT OR REPLACE INTO make_facts (make, up_to, version, listed, facts) SELECT id, ?, ?, ?, ? FROM makes WHERE id = ?',
   )
+  const seen = db.prepare<[], { id: string, name: string, bag: string | null, share: number, finished: number | null, sittings: string }>(
+    'SELECT makes.id, makes.name, json_extract(facts, \'$.bag\') AS bag, json_extract(facts, \'$.share\') AS share, '
+    + 'json_extract(facts, \'$.finished\') AS finished, json_extract(facts, \'$.sittings\') AS sittings '
+    + 'FROM make_facts JOIN makes ON makes.id = make WHERE removed_at IS NULL ORDER BY finished IS NULL, finished, created_at, makes.rowid',
+  )
   const photo = db.prepare<[string], Buffer>('SELECT jpeg FROM make_photos WHERE make = ?').pluck()
   const keepPhoto = db.prepare<[string, Uint8Array, string]>('INSERT OR REPLACE INTO make_photos (make, jpeg, added_at) VALUES (?, ?, ?)')
   const dropPhoto = db.prepare<[string]>('DELETE FROM make_photos WHERE make = ?')
@@ -85,6 +103,10 @@ export function logbookIn(db: Database.Database): Logbook {
       return text === undefined ? undefined : (JSON.parse(text) as BagFacts)
     },
     isUpToDate: id => upToDate.get(id, FACTS_VERSION) !== undefined, allFacts: () => all.all().map(text => JSON.parse(text) as BagFacts),
+    seen: () => seen.all().map(({ id, name, bag, share, finished, sittings }) => ({
+      id, name, share, ...(bag === null ? {} : { bag }), ...(finished === null ? {} : { finished }),
+      sittings: JSON.parse(sittings) as Sitting[],
+    })),
     keepFacts: (id, upTo, found) => {
       keep.run(upTo, found.version, JSON.stringify(listedOf(found)), JSON.stringify(found), id)
     },

@@ -3,6 +3,8 @@ import type { MakeDocument } from '../../core/make/document'
 import { readDesign, readSwatch } from '../../core/design/read'
 import { readShelfYarn } from '../../core/shelf/read'
 import type { ShelfYarn } from '../../core/shelf/yarn'
+import type { Order } from '../../core/plan/order'
+import { readOrder } from '../../core/plan/read'
 import { type BagList, bagListIn } from './bagList'
 import { database } from './connection'
 import { type Devices, devicesIn } from './devices'
@@ -10,6 +12,7 @@ import { type LaidAside, type Shelf, shelf } from './documents'
 import { type Logbook, logbookIn } from './logbook'
 import { type Makes, makesIn } from './makes'
 import { photoBytes, plainJpeg } from './photoText'
+import type { DocumentTable } from './sorts'
 import { type Versions, versionsIn } from './versions'
 
 /** Everything that is kept in the house, its statements prepared once for the database that is open. */
@@ -19,6 +22,7 @@ interface House {
   readonly bagList: BagList
   readonly swatches: Shelf<SwatchDocument>
   readonly yarns: Shelf<ShelfYarn>
+  readonly orders: Shelf<Order>
   readonly makes: Makes
   readonly logbook: Logbook
   readonly devices: Devices
@@ -34,7 +38,7 @@ function shelves(): House {
       of: db,
       shelves: {
         versions, designs: shelf(db, 'designs', readDesign, versions), bagList: bagListIn(db), swatches: shelf(db, 'swatches', readSwatch),
-        yarns: shelf(db, 'yarns', readShelfYarn),
+        yarns: shelf(db, 'yarns', readShelfYarn), orders: shelf(db, 'orders', readOrder),
         makes: makesIn(db), logbook: logbookIn(db), devices: devicesIn(db),
       },
     }
@@ -57,6 +61,9 @@ export const swatches = (): Shelf<SwatchDocument> => shelves().swatches
 /** The yarn shelf. */
 export const yarns = (): Shelf<ShelfYarn> => shelves().yarns
 
+/** The orders. */
+export const orders = (): Shelf<Order> => shelves().orders
+
 /** The bags on the hook. */
 export const makes = (): Makes => shelves().makes
 
@@ -74,7 +81,7 @@ export interface Aside {
 }
 
 /** Sorts of things that lie aside once thrown away, by the word that they are asked for by. */
-export const ASIDE: Readonly<Record<'designs' | 'swatches' | 'yarns' | 'makes', () => Aside>> = { designs, swatches, yarns, makes }
+export const ASIDE: Readonly<Record<DocumentTable | 'makes', () => Aside>> = { designs, swatches, yarns, orders, makes }
 
 export type AsideKind = keyof typeof ASIDE
 

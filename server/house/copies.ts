@@ -1,6 +1,7 @@
 import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
 import { basename, join } from 'node:path'
 import Database from 'better-sqlite3'
+import { DOCUMENT_TABLES } from '../db/sorts'
 import { troubleOf, troubleWith } from '../db/trouble'
 
 /*
@@ -117,7 +118,7 @@ export function putInPlace(copy: string, path: string): void {
 export function lastChange(db: Database.Database): string {
   return String(
     db.prepare(
-      `SELECT max(at) FROM (${['designs', 'swatches', 'yarns', 'makes']
+      `SELECT max(at) FROM (${[...Object.values(DOCUMENT_TABLES), 'makes']
         .map(table => `SELECT max(max(updated_at), coalesce(max(removed_at), '')) AS at FROM ${table}`)
         .join(' UNION ALL ')})`,
     ).pluck().get() ?? '',

@@ -1,6 +1,7 @@
 import { existsSync, renameSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
+import { DOCUMENT_TABLES } from '../db/sorts'
 import { copiesFolder, copiesOf, putInPlace } from './copies'
 
 /*
@@ -59,18 +60,13 @@ function knowsNo(db: Database.Database, table: string): boolean {
 
 /** How a table's rows are brought over: those that are not there, or are there in an earlier state. */
 const BROUGHT: Readonly<Record<string, string>> = {
-  designs: `INSERT INTO designs (id, name, document, revision, created_at, updated_at, removed_at)
-    VALUES (@id, @name, @document, @revision, @created_at, @updated_at, @removed_at)
-    ON CONFLICT (id) DO UPDATE SET name = excluded.name, document = excluded.document, revision = excluded.revision,
-      updated_at = excluded.updated_at, removed_at = excluded.removed_at WHERE excluded.revision > designs.revision`,
-  swatches: `INSERT INTO swatches (id, name, document, revision, created_at, updated_at, removed_at)
-    VALUES (@id, @name, @document, @revision, @created_at, @updated_at, @removed_at)
-    ON CONFLICT (id) DO UPDATE SET name = excluded.name, document = excluded.document, revision = excluded.revision,
-      updated_at = excluded.updated_at, removed_at = excluded.removed_at WHERE excluded.revision > swatches.revision`,
-  yarns: `INSERT INTO yarns (id, name, document, revision, created_at, updated_at, removed_at)
-    VALUES (@id, @name, @document, @revision, @created_at, @updated_at, @removed_at)
-    ON CONFLICT (id) DO UPDATE SET name = excluded.name, document = excluded.document, revision = excluded.revision,
-      updated_at = excluded.updated_at, removed_at = excluded.removed_at WHERE excluded.revision > yarns.revision`,
+  ...Object.fromEntries(Object.values(DOCUMENT_TABLES).map(table => [
+    table,
+    `INSERT INTO ${table} (id, name, document, revision, created_at, updated_at, removed_at)
+      VALUES (@id, @name, @document, @revision, @created_at, @updated_at, @removed_at)
+      ON CONFLICT (id) DO UPDATE SET name = excluded.name, document = excluded.document, revision = excluded.revision,
+        updated_at = excluded.updated_at, removed_at = excluded.removed_at WHERE excluded.revision > ${table}.revision`,
+  ])),
   makes: `INSERT INTO makes (id, name, progress, created_at, updated_at, removed_at)
     VALUES (@id, @name, @progress, @created_at, @updated_at, @removed_at)
     ON CONFLICT (id) DO UPDATE SET progress = excluded.progress, updated_at = excluded.updated_at, removed_at = excluded.removed_at

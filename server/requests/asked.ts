@@ -1,7 +1,8 @@
 import 'reflect-metadata'
 import { validateSync } from 'class-validator'
 import type { H3Event } from 'h3'
-import { OneOf, Text, Whole } from '../../core/design/rules'
+import { OneOf, Text, Whole, Word } from '../../core/design/rules'
+import { DAY_PATTERN, isDay } from '../../core/plan/days'
 import { EXPORTS, type ExportAs } from '../../core/export/exportDraft'
 import type { Terms } from '../../core/stitch/dictionary'
 import { REPEAT_STYLES, type RepeatStyle } from '../../core/words/say'
@@ -34,6 +35,36 @@ export class EventsQuery {
 /** As what a shelf of yarns is wanted. */
 export class ShelfQuery {
   @OneOf(['json', 'csv']) as: 'json' | 'csv' = 'json'
+}
+
+/** Where and when a maker is: their time zone, and the day it is there. */
+export class WhenAsked {
+  @Text(1, 64) zone: string = 'UTC'
+  @Word({ source: DAY_PATTERN, message: 'must be a day such as 2026-12-05' }) on: string = '2026-01-01'
+}
+
+/** What is asked of the bags of some orders. */
+export class KnownRequest extends WhenAsked {
+  lines: unknown = []
+}
+
+/** An order as a file, or all of them. */
+export class OrderQuery extends WhenAsked {
+  @OneOf(['order', 'list', 'table', 'calendar', 'pdf']) as: 'order' | 'list' | 'table' | 'calendar' | 'pdf' = 'order'
+  @OneOf(Object.keys(PAPERS)) paper: Paper = 'a4'
+  @OneOf(['no', 'yes']) large: 'no' | 'yes' = 'no'
+}
+
+/** A maker's zone and day, if there are such. */
+export function soundWhen<W extends WhenAsked>(when: W): W {
+  if (!isDay(when.on)) refuseProblems([{ field: 'on', message: 'is no day of the calendar' }])
+  try {
+    new Intl.DateTimeFormat('en', { timeZone: when.zone })
+  }
+  catch {
+    refuseProblems([{ field: 'zone', message: 'is no time zone' }])
+  }
+  return when
 }
 
 /** A stretch of the list of bags: those that a word is found in, in some order, from the so many-th on. */

@@ -21,7 +21,7 @@ export function soundOr422<D>(reading: Reading<D>): D {
 }
 
 /** Answers 404. */
-export function refuseUnknown(what: 'design' | 'swatch' | 'yarn' | 'make' | 'copy' | 'device' | 'version' | 'photo'): never {
+export function refuseUnknown(what: 'design' | 'swatch' | 'yarn' | 'order' | 'make' | 'copy' | 'device' | 'version' | 'photo'): never {
   throw createError({ statusCode: 404, statusMessage: 'Not here', message: `There is no such ${what} here; it may have been deleted.` })
 }
 
@@ -31,7 +31,7 @@ export function refuseGone(what: 'make'): never {
 }
 
 /** Answers 409 to a save that started from an older state than the one kept. */
-export function refuseOvertaken(what: 'design' | 'swatch' | 'yarn'): never {
+export function refuseOvertaken(what: 'design' | 'swatch' | 'yarn' | 'order'): never {
   throw createError({
     statusCode: 409, statusMessage: 'Overtaken',
     message: `This ${what} was changed elsewhere, in another window perhaps. Open it anew to see that, or keep yours as a copy.`,

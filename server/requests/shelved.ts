@@ -7,13 +7,12 @@ import { refuseOvertaken, refuseUnknown, soundOr422 } from './refuse'
 import { sendDocument } from './sendFile'
 
 /*
- * What is asked of a shelf of small documents, swatches and yarns alike: its list, one of them, a new one, a save, a file, and to throw one
- * away.
+ * What is asked of a shelf of documents (swatches, yarns, orders): its list, one of them, a new one, a save, a file, and to throw one away.
  */
 
 /** A shelf as requests meet it: what it is called, what is on it, and how a document of it is read. */
 export interface Asked<D> {
-  readonly what: 'swatch' | 'yarn'
+  readonly what: 'swatch' | 'yarn' | 'order'
   readonly on: () => Shelf<D>
   readonly read: (input: unknown) => Reading<D>
 }

@@ -1,13 +1,18 @@
 import type { Design } from '../../core/design/design'
 import { type Portrait, portraitOf } from '../../core/chart/portrait'
-import { draft } from '../../core/draft/draft'
+import { type Draft, draft } from '../../core/draft/draft'
+import { isStopped } from '../../core/draft/part'
 import { type ExportAs, exportDraft } from '../../core/export/exportDraft'
 import { type BagFacts, bagFacts } from '../../core/log/facts'
+import type { Hands } from '../../core/log/hands'
 import type { MakeEvent } from '../../core/make/event'
+import { type BagWork, bagWork } from '../../core/plan/bagWork'
+import type { ShelfYarn } from '../../core/shelf/yarn'
 import type { Terms } from '../../core/stitch/dictionary'
 import { tell } from '../../core/stitch/tell'
 import { patternOf } from '../../core/words/pattern'
 import type { RepeatStyle } from '../../core/words/say'
+import { type OrderSheet, orderPdf } from '../paper/orderPdf'
 import { parcelOf } from '../paper/parcel'
 import { patternPdf } from '../paper/patternPdf'
 import type { Fonts, PaperWish } from '../paper/sheet'
@@ -40,6 +45,12 @@ export interface Jobs {
   export: { readonly takes: { readonly design: Design, readonly wish: ExportWish, readonly fonts?: Fonts }, readonly gives: WrittenOut }
   /** What a make tells, from all its events; nothing of one that was never taken up. */
   facts: { readonly takes: { readonly events: readonly MakeEvent[] }, readonly gives: BagFacts | undefined }
+  /** What each of some bags takes, or why it is not known. */
+  works: {
+    readonly takes: { readonly designs: readonly Design[], readonly hands: Hands, readonly yarns: readonly ShelfYarn[] }
+    readonly gives: readonly { readonly takes?: BagWork, readonly unfinished?: string }[]
+  }
+  order: { readonly takes: { readonly sheet: OrderSheet, readonly wish: PaperWish, readonly fonts: Fonts }, readonly gives: Uint8Array }
   pack: { readonly takes: { readonly path: string }, readonly gives: Uint8Array }
   unpack: { readonly takes: { readonly path: string, readonly bytes: Uint8Array }, readonly gives: Unpacked }
 }
@@ -59,6 +70,13 @@ async function written({ design, wish, fonts }: Jobs['export']['takes']): Promis
     : { body: parcelOf(drafted, pdf, terms, repeats), type: 'application/zip', extension: 'zip' }
 }
 
+/** What a bag takes; of one that stops it is not known. */
+function workOf(drafted: Draft, hands: Hands, yarns: readonly ShelfYarn[]): Jobs['works']['gives'][number] {
+  return drafted.parts.some(isStopped)
+    ? { unfinished: 'Its pattern stops: finish it on the bench first.' }
+    : { takes: bagWork(drafted, hands, id => yarns.find(yarn => yarn.id === id)) }
+}
+
 /** How each job is done. */
 export const DONE: { readonly [K in JobKind]: (takes: Jobs[K]['takes']) => Jobs[K]['gives'] | Promise<Jobs[K]['gives']> } = {
   portrait: ({ design }) => portraitOf(draft(design)),
@@ -67,5 +85,7 @@ export const DONE: { readonly [K in JobKind]: (takes: Jobs[K]['takes']) => Jobs[
     return found ? { tooMuch: tell(found.what, { terms: 'us', units: design.units }) } : {}
   },
   facts: ({ events }) => bagFacts(events),
+  works: ({ designs, hands, yarns }) => designs.map(design => workOf(draft(design), hands, yarns)),
+  order: ({ sheet, wish, fonts }) => orderPdf(sheet, wish, fonts),
   export: written, pack: ({ path }) => packHouse(path), unpack: ({ path, bytes }) => unpackHouse(path, bytes),
 }

@@ -3,6 +3,7 @@ import { strToU8, zipSync } from 'fflate'
 import { makeDocument } from '../../core/make/document'
 import { fileName } from '../../core/export/fileName'
 import { photoText } from '../db/photoText'
+import { DOCUMENTS } from '../db/sorts'
 import type { MakeEvent } from '../../core/make/event'
 
 /*
@@ -10,7 +11,7 @@ import type { MakeEvent } from '../../core/make/event'
  */
 
 /** Folders of a parcel, by what lies in them. */
-export const FOLDERS = { design: 'bags', swatch: 'swatches', yarn: 'yarns', make: 'on-the-hook' } as const
+export const FOLDERS = { design: 'bags', swatch: 'swatches', yarn: 'yarns', order: 'orders', make: 'on-the-hook' } as const
 
 /** A name that no other file of the folder has. */
 function freeName(taken: Set<string>, folder: string, name: string, sort: string): string {
@@ -33,7 +34,7 @@ export function packHouse(path: string): Uint8Array {
       const put = (sort: keyof typeof FOLDERS, name: string, text: string) => {
         files[freeName(taken, FOLDERS[sort], name, sort)] = strToU8(text)
       }
-      for (const [sort, table] of [['design', 'designs'], ['swatch', 'swatches'], ['yarn', 'yarns']] as const) {
+      for (const [sort, table] of DOCUMENTS) {
         const rows = db.prepare(`SELECT name, document FROM ${table} WHERE removed_at IS NULL ORDER BY created_at, rowid`).all()
         for (const { name, document } of rows as { name: string, document: string }[])
           put(sort, name, `${JSON.stringify(JSON.parse(document), null, 2)}\n`)

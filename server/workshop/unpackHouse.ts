@@ -6,6 +6,9 @@ import type { MakeDocument } from '../../core/make/document'
 import { readMake } from '../../core/make/read'
 import { readShelfYarn } from '../../core/shelf/read'
 import type { ShelfYarn } from '../../core/shelf/yarn'
+import type { Order } from '../../core/plan/order'
+import { readOrder } from '../../core/plan/read'
+import { DOCUMENTS } from '../db/sorts'
 
 /*
  * Reading a parcel back: each file on its own, so that one that is broken keeps none of the others out.
@@ -16,6 +19,7 @@ export type Content
   = | { readonly sort: 'design', readonly document: Design }
     | { readonly sort: 'swatch', readonly document: SwatchDocument }
     | { readonly sort: 'yarn', readonly document: ShelfYarn }
+    | { readonly sort: 'order', readonly document: Order }
     | { readonly sort: 'make', readonly document: MakeDocument }
 
 /** A file of a parcel: what is in it, and whether the house has the very same; or why it cannot be read. */
@@ -32,7 +36,7 @@ const MOST_FILES = 20_000
 const MOST_BYTES = 400_000_000
 const MOST_FILE_BYTES = 40_000_000
 
-const READ = { design: readDesign, swatch: readSwatch, yarn: readShelfYarn, make: readMake } as const
+const READ = { design: readDesign, swatch: readSwatch, yarn: readShelfYarn, order: readOrder, make: readMake } as const
 
 function parsed(text: string): unknown {
   try {
@@ -71,7 +75,7 @@ function signsIn(path: string): Set<string> {
   const db = new Database(path, { readonly: true, fileMustExist: true })
   try {
     const signs = new Set<string>()
-    for (const [sort, table] of [['design', 'designs'], ['swatch', 'swatches'], ['yarn', 'yarns']] as const) {
+    for (const [sort, table] of DOCUMENTS) {
       for (const text of db.prepare(`SELECT document FROM ${table} WHERE removed_at IS NULL`).pluck().iterate() as Iterable<string>) {
         const reading = READ[sort](JSON.parse(text))
         if (reading.ok) signs.add(signOf({ sort, document: reading.document } as Content))

@@ -7,7 +7,7 @@ import { anyDesign, SEED } from '../arbitraries/designs'
 /** Every demo bag, by its file's name. */
 export function demoDesigns(): { readonly name: string, readonly design: Design }[] {
   return readdirSync('demo')
-    .filter(file => !/^(swatch|make|yarn)-/.test(file))
+    .filter(file => !/^(swatch|make|yarn|order)-/.test(file))
     .map((name) => {
       const read = readDesign(JSON.parse(readFileSync(`demo/${name}`, 'utf8')))
       if (!read.ok) throw new Error(`${name} cannot be read`)

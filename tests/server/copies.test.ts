@@ -161,7 +161,7 @@ describe('damaged records', () => {
 
 describe('a database of the version before', () => {
   it('is copied before its tables are changed', () => {
-    for (const table of ['devices', 'design_versions', 'make_facts', 'make_photos', 'yarns']) db.exec(`DROP TABLE ${table}`)
+    for (const table of ['devices', 'design_versions', 'make_facts', 'make_photos', 'yarns', 'orders']) db.exec(`DROP TABLE ${table}`)
     for (const index of ['designs_by_name', 'designs_by_change', 'designs_begun', 'swatches_begun']) db.exec(`DROP INDEX ${index}`)
     db.exec('CREATE INDEX designs_by_update ON designs (updated_at DESC)')
     for (const [table, column] of [

@@ -7,9 +7,10 @@ import JSZip from 'jszip'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { readDesign, readSwatch } from '../../core/design/read'
 import { readMake } from '../../core/make/read'
+import { readOrder } from '../../core/plan/read'
 import { readShelfYarn } from '../../core/shelf/read'
 import { open } from '../../server/db/connection'
-import { DEMO_DESIGNS, DEMO_LOGBOOK, DEMO_MAKES, DEMO_SWATCHES, DEMO_YARNS, layOutDemoWorld } from '../../server/db/demoWorld'
+import { DEMO_DESIGNS, DEMO_LOGBOOK, DEMO_MAKES, DEMO_SWATCHES, DEMO_YARNS, DEMO_ORDERS, layOutDemoWorld } from '../../server/db/demoWorld'
 import { shelf } from '../../server/db/documents'
 import { packHouse } from '../../server/workshop/packHouse'
 import { type ParcelFile, unpackHouse } from '../../server/workshop/unpackHouse'
@@ -44,11 +45,11 @@ describe('everything in one file', () => {
     layOutDemoWorld(db)
     const zip = await JSZip.loadAsync(packHouse(path), { checkCRC32: true })
     const files = Object.values(zip.files).filter(({ dir }) => !dir)
-    expect(files).toHaveLength(DEMO_DESIGNS.length + DEMO_SWATCHES.length + DEMO_YARNS.length + DEMO_MAKES.length + DEMO_LOGBOOK.length)
-    const readers = { 'bags': readDesign, 'swatches': readSwatch, 'yarns': readShelfYarn, 'on-the-hook': readMake } as Record<
-      string,
-      (input: unknown) => { readonly ok: boolean }
-    >
+    const all = [DEMO_DESIGNS, DEMO_SWATCHES, DEMO_YARNS, DEMO_ORDERS, DEMO_MAKES, DEMO_LOGBOOK]
+    expect(files).toHaveLength(all.reduce((sum, { length }) => sum + length, 0))
+    const readers: Record<string, (input: unknown) => { readonly ok: boolean }> = {
+      'bags': readDesign, 'swatches': readSwatch, 'yarns': readShelfYarn, 'orders': readOrder, 'on-the-hook': readMake,
+    }
     for (const file of files) {
       const document: unknown = JSON.parse(await file.async('string'))
       const read = readers[file.name.split('/')[0]!]!

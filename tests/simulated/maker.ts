@@ -9,13 +9,8 @@ import { Chance } from '../siege/chance'
  * alone, counted from the plan's rounds.
  */
 
-/** Numbers by chance, normally spread ones too. */
+/** Numbers by chance, from one to another too. */
 export class Dice extends Chance {
-  /** Normally spread about 0 (Box and Muller). */
-  normal(spread: number): number {
-    return spread * Math.sqrt(-2 * Math.log(1 - this.share())) * Math.cos(2 * Math.PI * this.share())
-  }
-
   whole(from: number, to: number): number {
     return from + this.below(to - from + 1)
   }

@@ -4,7 +4,9 @@ import { type Aside, useHouse } from '~/stores/house'
 /** What was thrown away: it lies aside for a while, and comes back as it was. */
 const house = useHouse()
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' })
-const SORT: Readonly<Record<Aside['kind'], string>> = { designs: 'bag', swatches: 'swatch', yarns: 'yarn', makes: 'off the hook' }
+const SORT: Readonly<Record<Aside['kind'], string>> = {
+  designs: 'bag', swatches: 'swatch', yarns: 'yarn', orders: 'order', makes: 'off the hook',
+}
 const until = ({ removedAt }: Aside) => format(Date.parse(removedAt) + house.asideDays * 86_400_000)
 </script>
 

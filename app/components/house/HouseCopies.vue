@@ -71,7 +71,7 @@ async function goBack(): Promise<void> {
       >
         <h3>Go back to {{ format(new Date(asking.madeAt)) }}?</h3>
         <p>
-          Bags, swatches, yarns and what is on the hook become what they were then. What there is now is copied first, so you can
+          Bags, swatches, yarns, orders and what is on the hook become what they were then. What there is now is copied first, so you can
           come back.
         </p>
         <div class="row">

@@ -24,6 +24,7 @@ useShortcuts(() => [
   { key: 'l', does: 'Logbook', run: () => void router.push('/logbook') },
   { key: 's', does: 'Swatches', run: () => void router.push('/swatches') },
   { key: 'y', does: 'Yarn', run: () => void router.push('/yarns') },
+  { key: 'o', does: 'Orders', run: () => void router.push('/orders') },
   { key: 'k', does: 'Kept safe: copies, what was thrown away, your phone', run: () => void router.push('/safe') },
   { key: 't', does: 'Switch between US and UK terms', run: ways.otherTerms },
 ])
@@ -75,6 +76,13 @@ useShortcuts(() => [
         :class="{ 'wide-only': onBag }"
       >
         Yarn
+      </NuxtLink>
+      <NuxtLink
+        to="/orders"
+        class="way"
+        :class="{ 'wide-only': onBag }"
+      >
+        Orders
       </NuxtLink>
       <NuxtLink
         to="/safe"

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { database, databasePath } from '../../db/connection'
-import { designs, keepMake, swatches, yarns } from '../../db/shelves'
+import { designs, keepMake, orders, swatches, yarns } from '../../db/shelves'
 import { bytesOf } from '../../requests/body'
 import { learnMissing } from '../../workshop/lessons'
 import { drawMissing } from '../../workshop/portraits'
@@ -14,6 +14,7 @@ function keep({ sort, document }: Content): void {
   if (sort === 'design') designs().add(document)
   else if (sort === 'swatch') swatches().add(document)
   else if (sort === 'yarn') yarns().add(document)
+  else if (sort === 'order') orders().add(document)
   else keepMake(randomUUID(), document)
 }
 

@@ -5,6 +5,7 @@ import makes from './002-makes.sql?text'
 import keptSafe from './003-kept-safe.sql?text'
 import logbook from './004-logbook.sql?text'
 import yarns from './005-yarns.sql?text'
+import orders from './006-orders.sql?text'
 
 /** A numbered change of the tables. */
 export interface Migration {
@@ -15,5 +16,5 @@ export interface Migration {
 /** Every change of the tables, in order and without gaps. */
 export const MIGRATIONS: readonly Migration[] = [
   { number: 1, sql: designsAndSwatches }, { number: 2, sql: makes }, { number: 3, sql: keptSafe },
-  { number: 4, sql: logbook }, { number: 5, sql: yarns },
+  { number: 4, sql: logbook }, { number: 5, sql: yarns }, { number: 6, sql: orders },
 ]

@@ -1,0 +1,160 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { problemLines } from '~~/core/design/read'
+import { isDay } from '~~/core/plan/days'
+import type { Order, OrderMoney } from '~~/core/plan/order'
+import { readOrder } from '~~/core/plan/read'
+import type { KeptBag } from '~~/core/plan/settle'
+
+/** Entering an order: so many of which bags by a day, the evenings, and what a price is made of. Every change is planned at once. */
+const props = defineProps<{ order: Order, here: readonly KeptBag[] }>()
+const emit = defineEmits<{ change: [order: Order], keep: [], leave: [] }>()
+
+const tried = ref(false)
+const nameTrouble = computed(() => (props.order.name.trim() ? '' : 'Say what it is for, to find it again'))
+const wrong = computed(() => {
+  const reading = readOrder({ ...props.order, name: props.order.name.trim() || 'nameless' })
+  return reading.ok ? [] : problemLines(reading.problems)
+})
+
+function set(changed: Partial<Order>): void {
+  emit('change', { ...props.order, ...changed })
+}
+
+function setDay(field: 'from' | 'by', day: string): void {
+  if (isDay(day)) set({ [field]: day })
+}
+
+function setMoney(changed: Partial<OrderMoney>): void {
+  set({ money: { ...props.order.money, ...changed } })
+}
+
+function keep(): void {
+  tried.value = true
+  if (!nameTrouble.value && wrong.value.length === 0) emit('keep')
+}
+</script>
+
+<template>
+  <form
+    class="form"
+    aria-label="The order"
+    @submit.prevent="keep"
+  >
+    <div class="row">
+      <v-text-field
+        label="What it is for"
+        :model-value="order.name"
+        placeholder="Harvest fair"
+        maxlength="80"
+        :error-messages="tried ? nameTrouble : ''"
+        @update:model-value="(name: string) => set({ name })"
+      />
+      <v-text-field
+        label="For whom"
+        :model-value="order.forWhom"
+        maxlength="120"
+        @update:model-value="(forWhom: string) => set({ forWhom })"
+      />
+      <v-text-field
+        label="First evening"
+        type="date"
+        :model-value="order.from"
+        @update:model-value="(day: string) => setDay('from', day)"
+      />
+      <v-text-field
+        label="Ready in the morning of"
+        type="date"
+        :model-value="order.by"
+        @update:model-value="(day: string) => setDay('by', day)"
+      />
+    </div>
+    <OrderLines
+      :lines="order.bags"
+      :here="here"
+      :currency="order.money.currency"
+      @change="bags => set({ bags })"
+    />
+    <div class="two">
+      <OrderEvenings
+        :order="order"
+        @change="set"
+      />
+      <fieldset>
+        <legend>What a price is made of, besides yarn</legend>
+        <div class="money">
+          <SumField
+            label="An hour"
+            :hundredths="order.money.hourRate"
+            :currency="order.money.currency"
+            @change="setMoney({ hourRate: $event ?? 0 })"
+          />
+          <SumField
+            label="Stall fee, all of it"
+            :hundredths="order.money.stallFee"
+            :currency="order.money.currency"
+            @change="setMoney({ stallFee: $event ?? 0 })"
+          />
+          <CountField
+            label="Share of the seller"
+            :value="order.money.sharePercent"
+            :bounds="{ least: 0, most: 90 }"
+            suffix="%"
+            parts
+            @change="setMoney({ sharePercent: $event })"
+          />
+          <v-text-field
+            label="Currency"
+            :model-value="order.money.currency"
+            maxlength="8"
+            @update:model-value="(currency: string) => setMoney({ currency })"
+          />
+        </div>
+        <v-textarea
+          label="Notes"
+          :model-value="order.note"
+          rows="2"
+          auto-grow
+          maxlength="4000"
+          @update:model-value="(note: string) => set({ note })"
+        />
+      </fieldset>
+    </div>
+    <p
+      v-if="wrong.length > 0"
+      role="alert"
+    >
+      {{ wrong.join('; ') }}
+    </p>
+    <div class="buttons">
+      <v-btn
+        type="submit"
+        variant="flat"
+        color="primary"
+      >
+        Keep this order
+      </v-btn>
+      <v-btn
+        variant="outlined"
+        @click="emit('leave')"
+      >
+        Leave it
+      </v-btn>
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.form {
+  display: flex; flex-direction: column; gap: 1.1rem; padding: 1.2rem; background: var(--sheet); border: 1px solid var(--line);
+  border-radius: 6px; min-width: 0;
+}
+.row { display: grid; grid-template-columns: 1.4fr 1.4fr 1fr 1fr; gap: 0.5rem; }
+.two { display: grid; grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr); gap: 1.6rem; }
+.money { display: grid; grid-template-columns: 1fr 1fr; gap: 0.5rem; margin-bottom: 0.6rem; }
+fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
+legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.4rem; }
+p { margin: 0; color: rgb(var(--v-theme-error)); }
+.buttons { display: flex; gap: 0.5rem; }
+@media (max-width: 760px) { .row { grid-template-columns: 1fr 1fr; } .two { grid-template-columns: minmax(0, 1fr); } }
+</style>

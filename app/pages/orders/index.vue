@@ -1,0 +1,199 @@
+<script setup lang="ts">
+import { computed, onMounted, shallowRef } from 'vue'
+import { yarnToBuy } from '~~/core/plan/buy'
+import { calendarOf } from '~~/core/plan/calendar'
+import { dayWithYear } from '~~/core/plan/days'
+import type { Order } from '~~/core/plan/order'
+import { stateWords, verdictWords } from '~~/core/plan/words'
+import { useOrders } from '~/stores/orders'
+import type { Kept } from '~/stores/records'
+import { useYarns } from '~/stores/yarns'
+
+/** All orders: those that are open in the order in which they are due, their evenings together, and the yarn for all of them. */
+useHead({ title: 'Orders · Fair Hollow' })
+const shelf = useOrders()
+const yarns = useYarns()
+const router = useRouter()
+onMounted(() => Promise.all([shelf.load(), yarns.load()]))
+
+const plans = computed(() => (shelf.looked ? shelf.plansWith() : []))
+const closed = computed(() => shelf.sound.filter(({ document }) => document.stands === 'closed'))
+const broken = computed(() => shelf.orders.filter(({ unreadable }) => unreadable))
+const weeks = computed(() => calendarOf(plans.value, shelf.today))
+const buying = computed(() => yarnToBuy(plans.value, yarns.byId))
+const currency = computed(() => plans.value[0]?.order.money.currency ?? '')
+
+/** The evening of an order that is there: the first one that has it. */
+function open(day: string): void {
+  const found = plans.value.find(({ stretches }) => stretches.some(stretch => stretch.day === day)) ?? plans.value[0]
+  if (found) void router.push(`/orders/${found.id}?day=${day}`)
+}
+
+const gone = shallowRef<Kept<Order>>()
+async function throwAway(id: string): Promise<void> {
+  gone.value = await shelf.remove(id)
+}
+async function takeBack(): Promise<void> {
+  const back = gone.value
+  gone.value = undefined
+  if (back) await shelf.bringBack(back.id)
+  await shelf.look()
+}
+</script>
+
+<template>
+  <div class="orders">
+    <ShelfHeader
+      title="Orders"
+      about="So many of which bags by a day: which evenings they take, how sure the date is, what yarn to buy, what price pays."
+      start="Take an order"
+      file-label="An order's file"
+      @start="router.push('/orders/new')"
+      @file="async (file: File) => { await shelf.bringIn(file); await shelf.look() }"
+    />
+    <TroubleNote
+      :lines="shelf.trouble"
+      title="That did not work"
+    />
+    <p v-if="shelf.looked && shelf.orders.length === 0">
+      No orders. Take one: a dozen pouches for a fair, or a single bag for a friend; it is planned evening by evening at your own pace.
+    </p>
+    <ul>
+      <li
+        v-for="plan in plans"
+        :key="plan.id"
+      >
+        <div class="about">
+          <h2>
+            <NuxtLink :to="`/orders/${plan.id}`">
+              {{ plan.order.name }}
+            </NuxtLink>
+          </h2>
+          <p>by {{ dayWithYear(plan.order.by) }}<span v-if="plan.order.forWhom">, for {{ plan.order.forWhom }}</span></p>
+          <p>{{ stateWords(plan) }}</p>
+          <p :class="{ behind: plan.behind.length > 0 }">
+            {{ verdictWords(plan) }}
+          </p>
+        </div>
+        <v-btn
+          size="small"
+          variant="outlined"
+          :aria-label="`Delete ${plan.order.name}`"
+          @click="throwAway(plan.id)"
+        >
+          Delete
+        </v-btn>
+      </li>
+      <li
+        v-for="kept in [...closed, ...broken]"
+        :key="kept.id"
+        class="soft"
+      >
+        <div class="about">
+          <h2>
+            <NuxtLink
+              v-if="!kept.unreadable"
+              :to="`/orders/${kept.id}`"
+            >
+              {{ kept.document.name }}
+            </NuxtLink>
+            <template v-else>
+              {{ kept.document.name }}
+            </template>
+          </h2>
+          <p
+            v-if="kept.unreadable"
+            role="alert"
+          >
+            This order cannot be read; save it to a file as it is, or delete it. {{ kept.unreadable.join('; ') }}
+          </p>
+          <p v-else>
+            Closed.
+          </p>
+        </div>
+        <ShelfDoing
+          :name="kept.document.name"
+          :file="`/api/orders/${kept.id}/export`"
+          :readable="!kept.unreadable"
+          @change="router.push(`/orders/${kept.id}`)"
+          @remove="throwAway(kept.id)"
+        />
+      </li>
+    </ul>
+    <section
+      v-if="plans.length > 0"
+      aria-labelledby="evenings"
+    >
+      <h2
+        id="evenings"
+        class="ruled"
+      >
+        All evenings
+      </h2>
+      <OrderCalendar
+        :weeks="weeks"
+        :today="shelf.today"
+        :named="false"
+        @pick="open"
+      />
+    </section>
+    <section
+      v-if="buying.length > 0"
+      aria-labelledby="yarn"
+    >
+      <h2
+        id="yarn"
+        class="ruled"
+      >
+        Yarn for all of them
+      </h2>
+      <OrderYarn
+        :buying="buying"
+        :currency="currency"
+      />
+      <p class="soft">
+        Of bags on the hook what is not made yet is counted. What bags take that belong to no order is not put by.
+      </p>
+      <div class="files">
+        <v-btn
+          size="small"
+          variant="outlined"
+          :href="shelf.fileOf('list')"
+        >
+          What to buy, as a list
+        </v-btn>
+        <v-btn
+          size="small"
+          variant="outlined"
+          :href="shelf.fileOf('table')"
+        >
+          As a table
+        </v-btn>
+        <v-btn
+          size="small"
+          variant="outlined"
+          :href="shelf.fileOf('calendar')"
+        >
+          Evenings for your calendar
+        </v-btn>
+      </div>
+    </section>
+    <GoneNote
+      :name="gone?.document.name"
+      @back="takeBack"
+      @close="gone = undefined"
+    />
+  </div>
+</template>
+
+<style scoped>
+.orders { max-width: 66rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.4rem; }
+ul { list-style: none; margin: 0; padding: 0; }
+.orders > ul > li { display: flex; gap: 1.2rem; padding: 0.9rem 0; border-top: 1px solid var(--line); align-items: flex-start; }
+.about { flex: 1; min-width: 0; }
+.about p { margin: 0.15rem 0 0; }
+.about a { color: inherit; text-underline-offset: 3px; text-decoration-color: var(--strong-line); }
+.about a:hover { color: var(--accent); }
+.behind { color: rgb(var(--v-theme-error)); font-weight: 560; }
+.files { display: flex; flex-wrap: wrap; gap: 0.5rem; margin-top: 0.8rem; }
+</style>

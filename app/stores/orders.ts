@@ -1,0 +1,71 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { BagWork } from '~~/core/plan/bagWork'
+import type { BagKnown, KnownOfOrders, LineAsked } from '~~/core/plan/known'
+import type { Order, OrderLine } from '~~/core/plan/order'
+import { type Known, type OrderPlan, planOrders } from '~~/core/plan/orderPlan'
+import { settled } from '~~/core/plan/settle'
+import type { KeptOrder } from '~~/core/plan/toMake'
+import { ask } from './records'
+import { useShelf } from './shelved'
+
+/** Days by this machine's clock: the Swedish way of writing them is ISO 8601's. */
+const DAY = new Intl.DateTimeFormat('sv-SE')
+const keyOf = ({ bag, name }: LineAsked) => `${bag} ${name}`
+
+/** The orders, and what the house knows of their bags. */
+export const useOrders = defineStore('orders', () => {
+  const { all: orders, ...does } = useShelf<Order>('orders', '.order.json')
+  const today = ref(DAY.format())
+  const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
+  const house = shallowRef<Omit<KnownOfOrders, 'bags'>>({ here: [], makes: [], workedToday: 0 })
+  const bags = shallowRef<ReadonlyMap<string, BagKnown>>(new Map())
+  const looked = ref(false)
+
+  /** Orders that can be read, as they are kept. */
+  const sound = computed(() => orders.value.filter(({ unreadable }) => !unreadable))
+
+  /** Asks what the house knows of the bags of all orders, and of some further lines. */
+  async function look(further: readonly LineAsked[] = []): Promise<void> {
+    today.value = DAY.format()
+    const lines = [...sound.value.flatMap(({ document }) => document.bags), ...further].map(({ bag, name }) => ({ bag, name }))
+    const known = await does.trying(() =>
+      ask<KnownOfOrders>('/api/orders/known', { method: 'POST', body: { zone, on: today.value, lines } }))
+    if (!known) return
+    const { bags: told, ...rest } = known
+    house.value = rest
+    bags.value = new Map(lines.map((line, i) => [keyOf(line), told[i]!]))
+    looked.value = true
+  }
+
+  async function load(): Promise<void> {
+    await does.load()
+    await look()
+  }
+
+  /** What is known of a line's bag. */
+  const bagOf = (line: LineAsked): BagKnown | undefined => bags.value.get(keyOf(line))
+
+  function workOf(line: OrderLine): BagWork | undefined {
+    const found = bagOf(line) ?? [...bags.value.values()].find(({ bag }) => bag !== '' && bag === line.bag)
+    return found?.work ?? undefined
+  }
+
+  /** What orders are planned from: those that are kept, one of them as it is being changed perhaps. */
+  function knownWith(changed?: KeptOrder): Known {
+    const kept = sound.value.map(({ id, document }): KeptOrder => ({ id, order: document })).filter(({ id }) => id !== changed?.id)
+    const { here, makes, workedToday } = house.value
+    return {
+      orders: [...kept, ...(changed ? [changed] : [])].map(({ id, order }) => ({ id, order: settled(order, here) })),
+      makes, workOf, workedToday, today: today.value,
+    }
+  }
+
+  const plansWith = (changed?: KeptOrder): OrderPlan[] => planOrders(knownWith(changed))
+
+  /** Where a file of an order is, or of all of them. */
+  const fileOf = (as: string, id?: string) =>
+    `/api/orders/${id ? `${id}/` : ''}export?as=${as}&on=${today.value}&zone=${encodeURIComponent(zone)}`
+
+  return { orders, sound, today, house, looked, look, bagOf, workOf, knownWith, plansWith, fileOf, ...does, load }
+})

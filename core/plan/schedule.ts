@@ -1,0 +1,94 @@
+import { type Day, dayAfter, laterOf } from './days'
+import { eveningMinutes, hookMinutes } from './evenings'
+import type { Order } from './order'
+import type { Job } from './toMake'
+
+/*
+ * What is made when
+ * =================
+ *
+ * Evening after evening, from today or the order's first day on, the hook goes on with the first bag that is not done. Of several orders
+ * the one that is due first takes what it needs of an evening; what is left of it is there for the next. So no order whose date can be
+ * kept at all is late because of a later one (Jackson's rule: by due date the greatest lateness is least), and whoever finishes early
+ * only moves what comes after forward.
+ */
+
+/** Nothing is looked for further on than so many days. */
+export const FURTHEST_DAYS = 400
+
+/** Time of an evening spent at one bag. */
+export interface Stretch {
+  readonly day: Day
+  readonly job: Job
+  readonly minutes: number
+  /** Whether the bag is finished with it. */
+  readonly finishes: boolean
+}
+
+/** When bags are made. */
+export interface Schedule {
+  readonly stretches: readonly Stretch[]
+  /** The evening that a bag is finished on, by its key; none of one for which there is no evening in sight. */
+  readonly finishedOn: ReadonlyMap<string, Day>
+}
+
+/** An order with what is to be made for it, each with its minutes at the hook. */
+export interface Asks {
+  readonly order: Order
+  readonly jobs: readonly { readonly job: Job, readonly minutes: number }[]
+}
+
+/** Less than this of a minute is nothing: what is left over from sums of parts. */
+const NOTHING_MIN = 1e-6
+
+/**
+ * Days on which an order could be worked at, and what is there for it on each, the first today at the earliest.
+ *
+ * @param workedToday minutes at the hook that are gone of today's evening
+ */
+export function eveningsOf(order: Order, today: Day, workedToday = 0): { readonly day: Day, readonly minutes: number }[] {
+  const from = laterOf(order.from, today)
+  return Array.from({ length: FURTHEST_DAYS }, (_, i) => dayAfter(from, i)).map((day) => {
+    const minutes = hookMinutes(eveningMinutes(order, day))
+    return { day, minutes: day === today ? Math.max(0, minutes - workedToday) : minutes }
+  })
+}
+
+/**
+ * Plans orders that stand as they are due.
+ *
+ * @param evenings the evenings of each order, as `eveningsOf` gives them
+ * @param comesToNothing which evenings fall out of which order, by its place
+ */
+export function schedule(
+  asks: readonly Asks[],
+  evenings: readonly ReturnType<typeof eveningsOf>[],
+  comesToNothing: (day: Day, at: number) => boolean = () => false,
+): Schedule {
+  const used = new Map<Day, number>()
+  const stretches: Stretch[] = []
+  const finishedOn = new Map<string, Day>()
+  asks.forEach(({ jobs }, at) => {
+    const left = jobs.map(({ minutes }) => minutes)
+    let next = 0
+    for (const { day, minutes } of evenings[at]!) {
+      if (next >= jobs.length) break
+      const before = used.get(day) ?? 0
+      let free = comesToNothing(day, at) ? 0 : minutes - before
+      if (free <= NOTHING_MIN) continue
+      while (next < jobs.length && (free > NOTHING_MIN || left[next]! <= NOTHING_MIN)) {
+        const spent = Math.min(free, left[next]!)
+        free -= spent
+        left[next]! -= spent
+        const finishes = left[next]! <= NOTHING_MIN
+        const { job } = jobs[next]!
+        stretches.push({ day, job, minutes: spent, finishes })
+        if (!finishes) break
+        finishedOn.set(job.key, day)
+        next++
+      }
+      used.set(day, minutes - free)
+    }
+  })
+  return { stretches, finishedOn }
+}
