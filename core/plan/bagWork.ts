@@ -1,3 +1,4 @@
+import type { Yarn } from '../design/design'
 import type { Draft } from '../draft/draft'
 import { AGAIN, PACE_SPREAD } from '../log/craft'
 import { NINE_OF_TEN } from '../log/estimate'
@@ -34,15 +35,20 @@ export interface BagWork {
 /** Bags of one maker differ by as much, each for itself. */
 const BAG_SPREAD = Math.hypot(PACE_SPREAD.bags, AGAIN.bags)
 
-/** What a bag takes, by what is known of the maker's hands and of the yarns it points to. */
-export function bagWork(draft: Draft, hands: Hands, onShelf: (id: string) => ShelfYarn | undefined): BagWork {
+/** The yarn of the shelf that a bag's yarn is: the one it points to; of one that points to none, the one that is called the same. */
+function shelfYarn({ shelf: id, name }: Yarn, shelf: readonly ShelfYarn[]): ShelfYarn | undefined {
+  return shelf.find(yarn => yarn.id === id) ?? shelf.find(yarn => yarn.name === name)
+}
+
+/** What a bag takes, by what is known of the maker's hands and of the yarns on the shelf. */
+export function bagWork(draft: Draft, hands: Hands, onShelf: readonly ShelfYarn[]): BagWork {
   const { minutes, high, bags } = timeOfBag(draft, hands)
   const all = minutes > 0 ? Math.log(high / minutes) / NINE_OF_TEN : 0
   const bagSpread = Math.min(all, BAG_SPREAD)
   return {
     minutes, paceSpread: Math.sqrt(all ** 2 - bagSpread ** 2), bagSpread, known: bags,
     yarns: yarnNeeds(draft).map(({ yarn, metres }): BagYarn => {
-      const shelf = yarn.shelf === undefined ? undefined : onShelf(yarn.shelf)
+      const shelf = shelfYarn(yarn, onShelf)
       const taught = hands.yarn.find(({ name }) => name === yarn.name)?.gramsPerMetre
       const rate: Rate = shelf ? eatsOf(shelf, taught) : eatsUnseen(draft, taught)
       const { grams, spread } = wants(metres, rate)

@@ -135,7 +135,7 @@ describe('what a bag takes', () => {
     if (!reading.ok) throw new Error('demo')
     const bag = draft(reading.document)
     const hands = handsOf([])
-    const told = bagWork(bag, hands, onShelf)
+    const told = bagWork(bag, hands, [moss])
     expect(told.minutes).toBe(timeOfBag(bag, hands).minutes)
     // Pace and bags together are the whole range.
     expect(Math.exp(1.6449 * Math.hypot(told.paceSpread, told.bagSpread))).toBeCloseTo(timeOfBag(bag, hands).high / told.minutes, 9)
@@ -146,7 +146,7 @@ describe('what a bag takes', () => {
   it('reckons with a yarn that is on no shelf by its gauge, less surely', () => {
     const reading = readDesign(appleTote)
     if (!reading.ok) throw new Error('demo')
-    const told = bagWork(draft(reading.document), handsOf([]), () => undefined)
+    const told = bagWork(draft(reading.document), handsOf([]), [moss])
     expect(told.yarns.every(({ shelf, spread, grams }) => shelf === undefined && spread > 0.3 && grams > 0)).toBe(true)
     expect(buyWords(yarnToBuy(plansOf(order(), told), onShelf)[0]!)).toContain('on no shelf')
   })

@@ -56,7 +56,7 @@ describe('a plan, by hand', () => {
     ])
     expect([plan!.lastOn, plan!.behind.length, plan!.sure.odds]).toEqual(['2026-12-04', 0, 1])
     expect(verdictWords(plan!)).toBe(
-      'As it goes all are ready in time, the last on Fri 4 December. Ready in time, eight times of ten: 4. 99 % that all are.',
+      'As it goes all are ready in time, the last on Fri 4 December. Eight times of ten 4 are ready in time; that all are: 99 %.',
     )
   })
 

@@ -35,7 +35,7 @@ export function verdictWords(plan: OrderPlan): string {
     ? `As it goes all are ready in time, ${last}.`
     : `As it goes ${behind.length} ${behind.length === 1 ? 'falls' : 'fall'} behind: `
       + `${ready(jobs.length - behind.length)} are ready by ${dayWords(by)}, ${last}.`
-  return `${expected} Ready in time, eight times of ten: ${range}. ${percent(sure.odds)} that all are.`
+  return `${expected} Eight times of ten ${range} are ready in time; that all are: ${percent(sure.odds)}.`
 }
 
 /** What is to be minded of the evenings of an order. */

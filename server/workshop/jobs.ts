@@ -74,7 +74,7 @@ async function written({ design, wish, fonts }: Jobs['export']['takes']): Promis
 function workOf(drafted: Draft, hands: Hands, yarns: readonly ShelfYarn[]): Jobs['works']['gives'][number] {
   return drafted.parts.some(isStopped)
     ? { unfinished: 'Its pattern stops: finish it on the bench first.' }
-    : { takes: bagWork(drafted, hands, id => yarns.find(yarn => yarn.id === id)) }
+    : { takes: bagWork(drafted, hands, yarns) }
 }
 
 /** How each job is done. */

@@ -1,59 +1,14 @@
-import { readFileSync } from 'node:fs'
 import { strFromU8, unzipSync } from 'fflate'
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { describe, expect, it } from 'vitest'
 import type { Design } from '../../core/design/design'
 import { draft } from '../../core/draft/draft'
 import { patternOf } from '../../core/words/pattern'
 import { parcelOf } from '../../server/paper/parcel'
 import { patternPdf } from '../../server/paper/patternPdf'
-import { plainFont } from '../../server/paper/plainFont'
-import { type Fonts, PAPERS, type PaperWish } from '../../server/paper/sheet'
+import { PAPERS } from '../../server/paper/sheet'
 import { demoDesigns } from '../pattern/spokenOf'
+import { A4, fonts, pagesOf, plain } from './readPdf'
 
-const woff = (name: string) => plainFont(readFileSync(`node_modules/@fontsource/${name}`))
-const TEXT = 'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin'
-const fonts: Fonts = {
-  plain: woff(`${TEXT}-400-normal.woff`), bold: woff(`${TEXT}-700-normal.woff`),
-  heading: woff('bricolage-grotesque/files/bricolage-grotesque-latin-700-normal.woff'),
-}
-const A4: PaperWish = { paper: 'a4', large: false }
-
-interface Item {
-  readonly str: string
-  readonly x: number
-  readonly y: number
-  readonly width: number
-}
-
-interface Page {
-  readonly text: string
-  readonly items: readonly Item[]
-  readonly size: readonly number[]
-}
-
-/** What a reader of PDFs finds on each page, text in order. */
-async function pagesOf(pdf: Buffer): Promise<Page[]> {
-  const file = await getDocument({ data: new Uint8Array(pdf), useSystemFonts: false, verbosity: 0 }).promise
-  const pages: Page[] = []
-  for (let n = 1; n <= file.numPages; n++) {
-    const page = await file.getPage(n)
-    const { items } = await page.getTextContent()
-    const found = items.flatMap(item =>
-      'str' in item ? [{ str: item.str, x: item.transform[4] as number, y: item.transform[5] as number, width: item.width }] : [],
-    )
-    pages.push({
-      text: found
-        .map(({ str }) => str)
-        .join(' ')
-        .replace(/\s+/g, ' '),
-      items: found, size: page.view.slice(2),
-    })
-  }
-  return pages
-}
-
-const plain = (text: string) => text.replace(/\s+/g, '')
 const write = (design: Design, wish = A4) => {
   const drafted = draft(design)
   const pattern = patternOf(drafted, 'us')

@@ -13,7 +13,7 @@ const short = (day: string) => dayWords(day).replace(/^\w+ /, '').replace(/^(\d+
   (number === '1' || day === props.weeks[0]?.[0]?.day ? `${number} ${month}` : number))
 
 const full = ({ planned, hook }: CalendarDay) => (hook > 0 ? Math.min(1, planned / hook) : 0)
-const bagWords = ({ name, finishes, late }: OnEvening) => `${name}${finishes ? ', done' : ''}${late ? ', too late' : ''}`
+const bagWords = ({ name, finishes, late }: OnEvening) => `${name}${finishes ? ', done' : ''}${late ? ', late' : ''}`
 
 /** What a day says when it is read out. */
 function spoken(day: CalendarDay): string {
@@ -90,10 +90,7 @@ const weeks = computed(() => props.weeks.map(week => week.map(day => ({ ...day, 
               :key="i"
               class="bag"
               :class="{ late: bag.late }"
-            >{{ bagWords(bag) }}<span
-              v-if="named && bag.finishes"
-              class="odds figures"
-            > {{ percent(bag.odds) }}</span></span>
+            >{{ bagWords(bag) }}{{ named && bag.finishes && !bag.late ? `: ${percent(bag.odds)}` : '' }}</span>
           </button>
         </td>
       </tr>
@@ -122,8 +119,7 @@ button:disabled { cursor: default; }
 .due { font-weight: 640; color: var(--accent); border-left: 3px solid var(--accent); padding-left: 0.3rem; }
 .made, .bag { overflow-wrap: anywhere; }
 .made { color: var(--soft-ink); }
-.late { color: rgb(var(--v-theme-error)); font-weight: 560; }
-.odds { color: var(--soft-ink); font-weight: 400; }
+.late { color: var(--soft-ink); font-style: italic; }
 @media (max-width: 760px) {
   thead { display: none; }
   .calendar, tbody, tr, td { display: block; width: auto; height: auto; }

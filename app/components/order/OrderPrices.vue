@@ -64,16 +64,28 @@ const whole = computed(() => {
               {{ line.name }}
             </th>
             <template v-if="own">
-              <td>{{ written(own.yarn) }}{{ own.unpriced.length > 0 ? '*' : '' }}</td>
-              <td>{{ written(own.notions) }}</td>
-              <td>{{ written(own.hours) }}</td>
-              <td>{{ written(own.fee) }}</td>
-              <td>
+              <td data-says="Yarn">
+                {{ written(own.yarn) }}{{ own.unpriced.length > 0 ? '*' : '' }}
+              </td>
+              <td data-says="Notions">
+                {{ written(own.notions) }}
+              </td>
+              <td data-says="Hours">
+                {{ written(own.hours) }}
+              </td>
+              <td data-says="Fee">
+                {{ written(own.fee) }}
+              </td>
+              <td data-says="A price that pays">
                 <strong>{{ written(own.pays) }}</strong>
                 <span class="soft range">{{ written(own.paysLow) }} to {{ written(own.paysHigh) }}</span>
               </td>
-              <td>{{ written(line.price) }}</td>
-              <td>{{ written(own.anHour) }}</td>
+              <td data-says="Asked">
+                {{ written(line.price) }}
+              </td>
+              <td data-says="An hour then">
+                {{ written(own.anHour) }}
+              </td>
             </template>
             <td
               v-else
@@ -104,4 +116,13 @@ th:first-child { text-align: left; padding-left: 0; white-space: normal; }
 td { font-family: var(--figures); }
 .range { display: block; font-size: 0.8rem; }
 p { margin: 0.6rem 0 0; }
+@media (max-width: 600px) {
+  thead { display: none; }
+  table, tbody, tr, th, td { display: block; }
+  tr { padding: 0.5rem 0; border-bottom: 1px solid var(--line); }
+  th, td { border: 0; padding: 0.1rem 0; }
+  td { display: flex; justify-content: space-between; gap: 1rem; }
+  td:empty { display: none; }
+  td::before { content: attr(data-says); font-family: var(--v-font-body); color: var(--soft-ink); margin-right: auto; }
+}
 </style>

@@ -7,6 +7,7 @@ import { calendarOf } from '~~/core/plan/calendar'
 import { dayWithYear } from '~~/core/plan/days'
 import type { Order, OrderLine } from '~~/core/plan/order'
 import { priceOfOrder } from '~~/core/plan/price'
+import { settled } from '~~/core/plan/settle'
 import { newOrder } from '~~/core/plan/starter'
 import { eveningCare, SELLING_CARE, stateWords, verdictWords } from '~~/core/plan/words'
 import { SURE_ENOUGH } from '~~/core/shelf/enough'
@@ -40,7 +41,8 @@ function begin(): void {
   enter(bag ? { ...fresh, bags: [{ bag: bag.id, name: bag.name, count: 1 }] } : fresh)
 }
 
-function enter(next: Order): void {
+function enter(told: Order): void {
+  const next = settled(told, shelf.house.here)
   entering.value = next
   if (next.bags.some(line => !shelf.bagOf(line))) void shelf.look(next.bags)
 }
