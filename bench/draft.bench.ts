@@ -12,6 +12,7 @@ import { readDesign } from '../core/design/read'
 import { newDesign } from '../core/design/starter'
 import { draft } from '../core/draft/draft'
 import { fit } from '../core/fit/fit'
+import { metresWanted } from '../core/fit/yarnDemand'
 import { gaugeOf } from '../core/gauge/gauge'
 import { patternOf } from '../core/words/pattern'
 import { paperOf } from './paper'
@@ -116,6 +117,13 @@ const enumerated = median(() => {
   sink += least
 }, 20)
 const fitting = median(() => (sink += fit(tote, fine, wish).weighed), 10)
+/** The same with a yarn that half of the combinations want too much of, and the second band taking what is left. */
+const fineTote: Design = { ...tote, gauge: { hookMm: 2, strands: 1, measured: { sc: { stitches: 32, rounds: 34, overCm: 10 } } } }
+const [middle] = fit(fineTote, fine, { toleranceCm: 1, mostAdjusting: 2 }).found
+const metres = metresWanted(draft({ ...fineTote, base: middle!.base, wall: middle!.wall }), 'main')
+const short = { yarn: 'main', metres, part: fineTote.wall[1]!.id }
+const fittedShort = fit(fineTote, fine, { ...wish, yarn: short })
+const fittingShort = median(() => (sink += fit(fineTote, fine, { ...wish, yarn: short }).weighed), 5)
 
 /** A net of 60 loops in 100 rounds. */
 const net: Design = {
@@ -161,6 +169,11 @@ line('change in the top band', fromBefore, 2)
 console.log(`  ${reused} of ${tallDraft.parts.length} parts taken over; ${(fromBefore / fromNothing).toFixed(2)} of the time from nothing`)
 line('a slot dragged', drag, 16)
 line('fit', fitting, 200)
+line('fit, a yarn short', fittingShort, 250)
+console.log(
+  `${''.padEnd(24)} ${fittedShort.weighed} combinations, ${fittedShort.tooMuchYarn} of them beyond the yarn; `
+  + `${(fittingShort / fitting).toFixed(1)} x the fit without`,
+)
 console.log(
   `  ${fitted.weighed.toLocaleString('en')} combinations weighed (goal: at least `
   + `100,000${fitted.weighed >= 100_000 ? ', met' : ', MISSED'}); ${(fitting / enumerated).toFixed(1)} x the bare enumeration`,

@@ -3,6 +3,7 @@ import { existsSync, readFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import Database from 'better-sqlite3'
 import { readDesign, readSwatch } from '../core/design/read'
+import { readOrder } from '../core/plan/read'
 import { readShelfYarn } from '../core/shelf/read'
 import { shelf } from '../server/db/documents'
 import { makesIn } from '../server/db/makes'
@@ -45,7 +46,7 @@ function broughtIn(file: string): void {
   if (!unpacked.ok) return ended(unpacked.why)
   const db = new Database(path, { fileMustExist: true })
   const [designs, swatches] = [shelf(db, 'designs', readDesign), shelf(db, 'swatches', readSwatch)]
-  const [yarns, makes] = [shelf(db, 'yarns', readShelfYarn), makesIn(db)]
+  const [yarns, orders, makes] = [shelf(db, 'yarns', readShelfYarn), shelf(db, 'orders', readOrder), makesIn(db)]
   let [brought, there] = [0, 0]
   db.transaction(() => {
     for (const one of unpacked.files) {
@@ -56,6 +57,7 @@ function broughtIn(file: string): void {
         if (sort === 'design') designs.add(document)
         else if (sort === 'swatch') swatches.add(document)
         else if (sort === 'yarn') yarns.add(document)
+        else if (sort === 'order') orders.add(document)
         else makes.keep(randomUUID(), document.events)
         brought++
       }

@@ -7,10 +7,11 @@ import type { Design, WallPart } from '../design/design'
 import { newDesign } from '../design/starter'
 import { draft } from '../draft/draft'
 import { gaugeOf } from '../gauge/gauge'
-import { demandOf, mainStitch, type WallSpec } from '../wall/wall'
+import { comesOut, demandOf, mainStitch, type WallSpec } from '../wall/wall'
 import { bareWall, fit, type FitWish } from './fit'
 import { collisionWords, fittingWords, searchWords } from './fitWords'
 import { ADJUSTING_CM, UNEVEN_CM } from './plans'
+import { LEAST_ROUNDS, metresWanted, withRounds } from './yarnDemand'
 
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } } as const
 const setting = { gauge: gaugeOf(gauge), rounds: { style: 'joined', startingChainCounts: false }, index: 0, turns: 0 } as const
@@ -157,14 +158,26 @@ function slowCost(from: number, to: number, spec: WallSpec | undefined, design: 
   return ADJUSTING_CM + (change * setting.gauge[spec ? mainStitch(spec, seen) : 'sc'].width.cm) / 2 + (plain % change === 0 ? 0 : UNEVEN_CM)
 }
 
+/** The first part of a wall that a count does not divide at; its length if only the mouth does not. */
+function stuckIn(bare: readonly WallPart[], stitches: number, { mouth }: Design): number | undefined {
+  const out = comesOut(bare, seen, stitches)
+  return 'stuckAt' in out ? out.stuckAt : out.count % (mouth?.divides ?? 1) === 0 ? undefined : bare.length
+}
+
 /** A slow oracle: every base in reach, and with it every trial wall, drafted in full; the cheapest that comes out without a stop. */
 function slowly(design: Design, wish: FitWish): number {
+  const { yarn } = wish
+  const wants = (wall: readonly WallPart[], base: BaseSpec) => metresWanted(draft({ ...design, base, wall }), yarn!.yarn)
   const bare = bareWall(design.wall)
   let best = Infinity
   for (const { base, stitches, errorCm } of baseChoices(design.base, setting, wish.toleranceCm)) {
+    const stuck = stuckIn(bare, stitches, design)
     for (const { wall, at, to } of trials(bare, stitches, wish)) {
+      // Where a count divides nobody adjusts it, though fewer stitches would save yarn: a smaller base does that.
+      if (yarn && at !== stuck) continue
       const { parts, findings } = draft({ ...design, base, wall })
       if (findings.some(({ weight, code }) => weight === 'stop' || code === 'mouth-does-not-divide')) continue
+      if (yarn && wants(yarn.part ? withRounds(wall, yarn.part, LEAST_ROUNDS) : wall, base) > yarn.metres + 1e-6) continue
       best = Math.min(best, errorCm + (at === undefined ? 0 : slowCost(parts[at + 1]!.edge.count, to, bare[at], design)))
     }
   }
@@ -214,6 +227,37 @@ describe('against brute force (law 7)', () => {
         },
       ),
       { ...SEED, numRuns: 12 },
+    )
+  })
+
+  it('finds nothing worse than trying everything where a yarn is short, and of what is left takes all', () => {
+    fc.assert(
+      fc.property(
+        bases,
+        fc.array(parts, { minLength: 1, maxLength: 3 }),
+        fc.constantFrom(1, 2, 4),
+        fc.constantFrom(0, 1),
+        fc.double({ min: 0.8, max: 1.2, noNaN: true }),
+        fc.boolean(),
+        (base, wall, divides, mostAdjusting, share, takesRest) => {
+          const design = bag({ base, wall: stacked([...wall, solid]), mouth: { divides } })
+          const part = takesRest ? { part: design.wall.at(-1)!.id } : {}
+          const yarn = { yarn: 'main', metres: share * metresWanted(draft(design), 'main'), ...part }
+          const wish = { toleranceCm: 0.6, mostAdjusting, yarn }
+          const { found } = run(design, wish)
+          expect(found[0]?.costCm ?? Infinity).toBeCloseTo(slowly(design, wish), 9)
+          for (const fitting of found) {
+            const whole = { ...design, base: fitting.base, wall: fitting.wall }
+            const metres = metresWanted(draft(whole), 'main')
+            expect(metres).toBeCloseTo(fitting.yarn!.metres, 9)
+            expect(metres).toBeLessThanOrEqual(yarn.metres + 1e-6)
+            if (fitting.yarn!.rounds === undefined) continue
+            const one = withRounds(fitting.wall, yarn.part, fitting.yarn!.rounds + 1)
+            expect(metresWanted(draft({ ...whole, wall: one }), 'main')).toBeGreaterThan(yarn.metres)
+          }
+        },
+      ),
+      { ...SEED, numRuns: 20 },
     )
   })
 

@@ -3,13 +3,15 @@ import type { BaseChoice } from '../base/choice'
 import type { Design, WallPart } from '../design/design'
 import { withParts } from '../design/partIds'
 import { baseSetting, seenIn } from '../design/seen'
+import { draft } from '../draft/draft'
 import { fold } from '../draft/fold'
 import { knownBy } from '../draft/known'
 import { isStopped } from '../draft/part'
 import type { Gauge } from '../gauge/gauge'
 import { adjustedTo, isAdjusting } from '../wall/adjust'
-import { mainStitch } from '../wall/wall'
-import { type Adjusting, stuckAt, type WallPlan, wallPlans, type WallProblem } from './plans'
+import { adjustingStitch } from './adjusting'
+import { type Adjusting, leaves, stuckAt, type WallPlan, wallPlans, type WallProblem } from './plans'
+import { metresWanted, roundsLeft, withRounds, YarnOfBags, type YarnWish } from './yarnDemand'
 
 /*
  * The fit: counts with which everything divides at once
@@ -34,6 +36,8 @@ export interface FitWish {
   readonly toleranceCm: number
   /** Adjusting rounds at most. */
   readonly mostAdjusting: number
+  /** A yarn that must last, if one is short. */
+  readonly yarn?: YarnWish
 }
 
 export const USUAL_WISH: FitWish = { toleranceCm: 1.5, mostAdjusting: 2 }
@@ -48,6 +52,8 @@ export interface Fitting {
   readonly off: BaseChoice['off']
   readonly adjusting: readonly Adjusting[]
   readonly costCm: number
+  /** Of a yarn that must last: metres that it wants of it, and the rounds of the part that takes what is left. */
+  readonly yarn?: { readonly metres: number, readonly rounds?: number }
 }
 
 /** Where counts collide when nothing fits: no base in reach gets past this part of the wall (its length: the mouth). */
@@ -63,6 +69,8 @@ export interface FitResult {
   readonly collision?: Collision
   /** Combinations of base and way up the wall that were weighed. */
   readonly weighed: number
+  /** How many of them want more yarn than there is. */
+  readonly tooMuchYarn?: number
 }
 
 /** The wall without the adjusting rounds that a fit may put in anew; those that say what the maker counted stay. */
@@ -75,13 +83,12 @@ function problemOf(design: Design, gauge: Gauge, { mostAdjusting }: FitWish): Wa
 }
 
 /** The wall of a plan: adjusting rounds put in where the plan says, in the stitch and yarn of what lies below. */
-function wallOf({ wall, seen }: WallProblem, base: BaseSpec, adjusting: readonly Adjusting[]): WallPart[] {
+function wallOf(problem: WallProblem, base: BaseSpec, adjusting: readonly Adjusting[]): WallPart[] {
   return withParts(
-    wall,
+    problem.wall,
     adjusting.map(({ before, to }) => {
-      const below = wall[before - 1]
-      const stitch = below ? mainStitch(below, seen) : base.stitch
-      return { at: before, spec: adjustedTo({ pin: { stitches: to } }, stitch, below?.colour ?? base.colour) }
+      const { stitch, colour } = adjustingStitch(problem, before, base)
+      return { at: before, spec: adjustedTo({ pin: { stitches: to } }, stitch, colour) }
     }),
   )
 }
@@ -98,6 +105,9 @@ interface Weighed {
 function likeness(choice: BaseChoice, plan: WallPlan): number {
   return choice.stitches * 16 + plan.adjusting.length
 }
+
+/** What sums of parts differ by from the sum of the whole. */
+const NOTHING_M = 1e-6
 
 /** How many alternatives are shown. */
 const SHOWN = 6
@@ -138,6 +148,33 @@ function collisionOf(problem: WallProblem, choices: readonly BaseChoice[]): Coll
   return { at: furthest, bases: choices.length }
 }
 
+/** Whether a combination lasts with the yarn there is; every one does if none is short. */
+function lastingOnly(
+  design: Design,
+  problem: WallProblem,
+  { yarn }: FitWish,
+  choices: readonly Choice[],
+  plansFor: (count: number) => readonly WallPlan[],
+): (base: BaseSpec, plan: WallPlan) => boolean {
+  if (!yarn) return () => true
+  const counts = [...new Set(choices.map(({ stitches }) => stitches))]
+  const plans = counts.flatMap(count => plansFor(count).map(plan => [count, plan] as const))
+  const wanted = new YarnOfBags(design, problem, yarn, choices, plans, leaves(problem))
+  return (base, plan) => wanted.of(base, plan) <= yarn.metres + NOTHING_M
+}
+
+/** A fitting drafted in full, the part that takes what is left as tall as the yarn makes it; nothing if it does not last after all. */
+function withYarn(design: Design, fitting: Fitting, yarn: YarnWish | undefined): Fitting | undefined {
+  if (!yarn) return fitting
+  const whole: Design = { ...design, base: fitting.base, wall: fitting.wall }
+  const rounds = yarn.part === undefined ? undefined : roundsLeft(whole, yarn)
+  if (yarn.part !== undefined && rounds === undefined) return undefined
+  const wall = rounds === undefined ? fitting.wall : withRounds(fitting.wall, yarn.part, rounds)
+  const metres = metresWanted(draft({ ...whole, wall }), yarn.yarn)
+  if (metres > yarn.metres + NOTHING_M) return undefined
+  return { ...fitting, wall, yarn: { metres, ...(rounds === undefined ? {} : { rounds }) } }
+}
+
 /**
  * Searches all counts, a base at a time.
  *
@@ -149,10 +186,13 @@ export function* searching(design: Design, gauge: Gauge, wish: FitWish): Generat
   const plansFor = wallPlans(problem)
   const best = new Best()
   let weighed = 0
+  const lasts = lastingOnly(design, problem, wish, choices, plansFor)
+  let tooMuchYarn = 0
   for (const [i, choice] of choices.entries()) {
     for (const plan of plansFor(choice.stitches)) {
       weighed++
-      best.offer(choice, plan)
+      if (lasts(choice.base, plan)) best.offer(choice, plan)
+      else tooMuchYarn++
     }
     if (i % 64 === 63) yield (i + 1) / choices.length
   }
@@ -164,12 +204,15 @@ export function* searching(design: Design, gauge: Gauge, wish: FitWish): Generat
       off: choice.off, adjusting: plan.adjusting, costCm,
     }
     const at = stopsAt(design, gauge, fitting)
-    if (at === undefined) found.push(fitting)
+    const lasting = at === undefined ? withYarn(design, fitting, wish.yarn) : undefined
+    if (lasting) found.push(lasting)
     else stopped ??= at
     if (found.length === SHOWN) break
   }
-  if (found.length > 0) return { found, weighed }
-  return { found, weighed, collision: stopped === undefined ? collisionOf(problem, choices) : { at: stopped, bases: choices.length } }
+  const short = wish.yarn ? { tooMuchYarn } : {}
+  if (found.length > 0 || (tooMuchYarn > 0 && tooMuchYarn === weighed)) return { found, weighed, ...short }
+  const collision = stopped === undefined ? collisionOf(problem, choices) : { at: stopped, bases: choices.length }
+  return { found, weighed, ...short, collision }
 }
 
 /** The whole search at once. */

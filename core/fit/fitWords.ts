@@ -31,7 +31,9 @@ function adjustingWords({ adjusting, wall }: Fitting): string {
 
 /** An alternative in one line: `96 stitches, 0.4 cm longer, nothing to adjust`. */
 export function fittingWords(fitting: Fitting, units: Units): string {
-  return `${fitting.stitches} stitches, ${offWords(fitting.off, units)}, ${adjustingWords(fitting)}`
+  const rounds = fitting.yarn?.rounds === undefined ? '' : `, ${fitting.yarn.rounds} rounds of what takes the yarn that is left`
+  const yarn = fitting.yarn ? `; ${Math.ceil(fitting.yarn.metres)} m of yarn${rounds}` : ''
+  return `${fitting.stitches} stitches, ${offWords(fitting.off, units)}, ${adjustingWords(fitting)}${yarn}`
 }
 
 /** What everything up to a part asks, part by part. */
@@ -59,7 +61,11 @@ export function collisionWords(design: Design, { at, bases }: Collision): string
 }
 
 /** How far a search went, in a line. */
-export function searchWords({ weighed, found }: FitResult): string {
-  return `${weighed.toLocaleString('en')} combinations weighed; the ${found.length === 1 ? 'best' : `best ${found.length}`} shown, `
+export function searchWords({ weighed, found, tooMuchYarn = 0 }: FitResult): string {
+  const short = tooMuchYarn > 0 ? `${tooMuchYarn.toLocaleString('en')} of them want more yarn than there is; ` : ''
+  if (found.length === 0 && tooMuchYarn > 0) {
+    return `All ${weighed.toLocaleString('en')} combinations want more yarn than there is. Allow a smaller base, or make a band lower.`
+  }
+  return `${weighed.toLocaleString('en')} combinations weighed; ${short}the ${found.length === 1 ? 'best' : `best ${found.length}`} shown, `
     + 'what costs least first.'
 }

@@ -113,3 +113,9 @@ export function stuckAt(problem: WallProblem): (count: number) => number | undef
     return at % problem.mouthDivides === 0 ? undefined : passages.length
   }
 }
+
+/** The count that each part of a wall leaves of one that it takes. */
+export function leaves(problem: WallProblem): (part: number, count: number) => number {
+  const passages = problem.wall.map(spec => passageOf(spec, problem))
+  return (part, count) => passages[part]!.gives(count)
+}

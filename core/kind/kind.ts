@@ -1,5 +1,5 @@
 import type { Fields } from '../field/field'
-import { between, count, figure, maybe, yarn } from '../field/ask'
+import { between, choice, count, figure, group, maybe, optional, yarn } from '../field/ask'
 import type { Now } from '../field/now'
 import type { ValuesOf } from '../field/spec'
 import type { Gauge } from '../gauge/gauge'
@@ -35,8 +35,22 @@ export const OWN_HOOK = maybe(
   },
 )
 
+/** What of a part can take up as much yarn as there is. */
+export const GROWS_BY = [
+  { value: 'rounds', name: 'in rounds' }, { value: 'across', name: 'in stitches across' }, { value: 'length', name: 'in length' },
+  { value: 'cords', name: 'in the length of its cords' },
+] as const
+export type GrowsBy = (typeof GROWS_BY)[number]['value']
+
+/** That a part takes up its yarn until so much is left: found by the yarn tool, and said in the pattern (craft 12). */
+const USE_UP = optional(group(
+  'Its yarn used up',
+  { by: choice<GrowsBy>('It grows', GROWS_BY), leaveGrams: figure('Left over', between(0, 100_000), 'g', { usually: between(0, 50) }) },
+  { unasked: true, says: 'The part grows until so much of its yarn is left; as it is drafted it has the size that was found for that.' },
+))
+
 /** What every part of a wall says besides what its own kind asks. */
-const COMMON = { colour: yarn(), hook: OWN_HOOK } as const
+const COMMON = { colour: yarn(), hook: OWN_HOOK, useUp: USE_UP } as const
 
 /** The spec of a part of the wall, from its kind's fields. */
 export type PartSpec<B extends string, F> = ValuesOf<F & typeof COMMON> & { readonly band: B }
@@ -114,7 +128,7 @@ export function kind<const B extends string, const F extends Fields>(
   // How it goes round and what it is worked with is asked last: most parts do as the bag does.
   const { goes, swatch, ...own } = declared.fields
   const worked = { ...(swatch ? { swatch } : {}), ...(goes ? { goes } : {}) }
-  return { ...declared, fields: { ...own, colour: COMMON.colour, ...worked, hook: COMMON.hook } } as never
+  return { ...declared, fields: { ...own, colour: COMMON.colour, ...worked, hook: COMMON.hook, useUp: COMMON.useUp } } as never
 }
 
 /** The spec of a kind's parts. */

@@ -1,6 +1,6 @@
 import { type CardId, CARDS } from '../entry/cards'
 import type { Draft, DraftPart } from '../draft/draft'
-import { isBase } from '../draft/part'
+import { isBase, wallPartOf } from '../draft/part'
 import { formatCm, formatLength } from '../measure/format'
 import { traitsOf } from '../part/start'
 import type { Piece } from '../part/piece'
@@ -112,7 +112,8 @@ class Writer {
     return {
       part: part.id, title: part.name, lines: this.lines(said.slice(part.firstRound - 1, part.firstRound - 1 + part.rounds.length)),
       ...(isBase(part) ? { lead: this.say(startOf(this.draft.start, this.draft.design.base.colour, this.draft)) } : {}),
-      advice: this.sayAll(nothing ? ['Nothing to work here.'] : part.advice), ...(check ? { check } : {}),
+      advice: this.sayAll([...(nothing ? ['Nothing to work here.'] : part.advice), ...usedUp(this.draft, part)]),
+      ...(check ? { check } : {}),
       ...(part.looks ? { looks: this.say(part.looks) } : {}), ...(stop ? { stop: this.say(stop.what) } : {}),
     }
   }
@@ -146,6 +147,20 @@ function checkOf({ design: { units }, parts }: Draft, part: DraftPart): string |
     plusMinusCm: 0,
   })
   return height.cm > 0 ? `The work should now measure ${formatLength(height, units)} from the floor to here, lying flat.` : undefined
+}
+
+/** What is said of a part that uses its yarn up. */
+function usedUp({ design: { yarns } }: Draft, part: DraftPart): string[] {
+  const spec = wallPartOf(part)
+  if (!spec?.useUp) return []
+  const { by, leaveGrams } = spec.useUp
+  const colour = by === 'cords' ? (spec as { readonly cords?: { readonly colour: string } }).cords?.colour : spec.colour
+  const name = yarns.find(({ id }) => id === colour)?.name ?? 'it'
+  const left = leaveGrams > 0 ? `about ${leaveGrams} g of ${name} are left` : `all of ${name} is used`
+  return [
+    `This part uses its yarn up: written so that ${left}. Weigh what is left before the last rounds or rows, and end sooner or later `
+    + 'as it tells you.',
+  ]
 }
 
 /** What a draft that stops lacks: its stops, and the parts that are not reached. */

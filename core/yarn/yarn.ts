@@ -11,6 +11,9 @@ import type { DraftPart } from '../draft/part'
 import { gaugeOfPart, hookOfPart } from '../draft/partGauge'
 import { shareOf } from '../draft/textures'
 
+/** What of a draft its yarn is reckoned from. */
+export type Parts = Pick<Draft, 'design' | 'parts' | 'gauge' | 'known'>
+
 /** What a bag takes of one yarn. */
 export interface YarnNeed {
   readonly yarn: Design['yarns'][number]
@@ -133,7 +136,7 @@ export function metresByRound(draft: Draft, yarn: string): number[] {
 }
 
 /** Yarn that each kind of stitch takes in a part, in its gauge and as wide as its texture was found to be, all strands counted. */
-function cmOfStitches({ design, gauge, known }: Draft, { from }: DraftPart): number[] {
+function cmOfStitches({ design, gauge, known }: Parts, { from }: DraftPart): number[] {
   const own = gaugeOfPart(from, design, gauge)
   const across = from.in === 'wall' ? (shareOf(known, from.spec)?.across?.cm ?? 1) : 1
   const { strands } = hookOfPart(from, design)
@@ -141,7 +144,7 @@ function cmOfStitches({ design, gauge, known }: Draft, { from }: DraftPart): num
 }
 
 /** What the rounds of a part take, and the pieces worked for it. */
-function sharesOfPart(draft: Draft, part: DraftPart): YarnShare[] {
+function sharesOfPart(draft: Parts, part: DraftPart): YarnShare[] {
   const { design } = draft
   const cmOf = cmOfStitches(draft, part)
   const [rounds, pieces] = [new Tallies(design), new Tallies(design)]
@@ -158,7 +161,7 @@ function sharesOfPart(draft: Draft, part: DraftPart): YarnShare[] {
  * What everything of a bag takes of its yarns: every stitch eats its kind's multiple of its width (craft 12; from memory), starting chains
  * and joins included, and each yarn has two ends wherever it is joined anew. Of several strands held together all are counted.
  */
-export function yarnShares(draft: Draft): YarnShare[] {
+export function yarnShares(draft: Parts): YarnShare[] {
   const { design } = draft
   const { strands } = design.gauge
   const cords = casingsOf(draft.parts, draft.gauge).flatMap(({ part, yarns }) => {

@@ -88,6 +88,14 @@ const enough = computed(() => {
         <span class="soft">{{ thenWants(fix) }}</span>
       </li>
     </ul>
+    <UseUp
+      v-if="told && told.haveGrams > 0"
+      :draft="draft"
+      :yarn="id"
+      :have-grams="told.haveGrams"
+      :eats="told.eats"
+      @take="(label, changes) => emit('take', label, changes)"
+    />
     <details>
       <summary>Part by part</summary>
       <table>
