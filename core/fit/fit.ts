@@ -3,7 +3,6 @@ import type { BaseChoice } from '../base/choice'
 import type { Design, WallPart } from '../design/design'
 import { withParts } from '../design/partIds'
 import { baseSetting, seenIn } from '../design/seen'
-import { draft } from '../draft/draft'
 import { fold } from '../draft/fold'
 import { knownBy } from '../draft/known'
 import { isStopped } from '../draft/part'
@@ -11,7 +10,7 @@ import type { Gauge } from '../gauge/gauge'
 import { adjustedTo, isAdjusting } from '../wall/adjust'
 import { adjustingStitch } from './adjusting'
 import { type Adjusting, leaves, stuckAt, type WallPlan, wallPlans, type WallProblem } from './plans'
-import { metresWanted, roundsLeft, withRounds, YarnOfBags, type YarnWish } from './yarnDemand'
+import { metresWanted, partsOf, roundsLeft, withRounds, YarnOfBags, type YarnWish } from './yarnDemand'
 
 /*
  * The fit: counts with which everything divides at once
@@ -164,13 +163,13 @@ function lastingOnly(
 }
 
 /** A fitting drafted in full, the part that takes what is left as tall as the yarn makes it; nothing if it does not last after all. */
-function withYarn(design: Design, fitting: Fitting, yarn: YarnWish | undefined): Fitting | undefined {
+function withYarn(design: Design, gauge: Gauge, fitting: Fitting, yarn: YarnWish | undefined): Fitting | undefined {
   if (!yarn) return fitting
   const whole: Design = { ...design, base: fitting.base, wall: fitting.wall }
-  const rounds = yarn.part === undefined ? undefined : roundsLeft(whole, yarn)
+  const rounds = yarn.part === undefined ? undefined : roundsLeft(whole, gauge, yarn)
   if (yarn.part !== undefined && rounds === undefined) return undefined
   const wall = rounds === undefined ? fitting.wall : withRounds(fitting.wall, yarn.part, rounds)
-  const metres = metresWanted(draft({ ...whole, wall }), yarn.yarn)
+  const metres = metresWanted(partsOf({ ...whole, wall }, gauge), yarn.yarn)
   if (metres > yarn.metres + NOTHING_M) return undefined
   return { ...fitting, wall, yarn: { metres, ...(rounds === undefined ? {} : { rounds }) } }
 }
@@ -204,7 +203,7 @@ export function* searching(design: Design, gauge: Gauge, wish: FitWish): Generat
       off: choice.off, adjusting: plan.adjusting, costCm,
     }
     const at = stopsAt(design, gauge, fitting)
-    const lasting = at === undefined ? withYarn(design, fitting, wish.yarn) : undefined
+    const lasting = at === undefined ? withYarn(design, gauge, fitting, wish.yarn) : undefined
     if (lasting) found.push(lasting)
     else stopped ??= at
     if (found.length === SHOWN) break

@@ -1,7 +1,6 @@
 import type { BaseSpec } from '../base/base'
 import type { BaseChoice } from '../base/choice'
 import type { Design, WallPart } from '../design/design'
-import { type Draft, draft } from '../draft/draft'
 import { fold } from '../draft/fold'
 import { knownBy } from '../draft/known'
 import type { Gauge } from '../gauge/gauge'
@@ -17,7 +16,7 @@ import { adjustingStitch } from './adjusting'
  * So many metres of a yarn are there, and a combination that wants more does not fit. What a combination wants is the sum of what its base
  * and each part of its wall want, and that of a part depends on the count that comes into it alone. So each is worked by itself, on a tube
  * of so many stitches, and once a count. Where a part's metres lie on a straight line over the counts, as those of every band do whose
- * repeats are alike, three counts are worked and the others read off it; where they do not, each count is worked. The bases of a form are
+ * repeats are alike, three are worked and the others read off it; where they do not, each count is worked. The bases of a form are
  * read off straight lines likewise, along the first of their counts. What is shown in the end is drafted in full, so that a line that was
  * not quite straight offers nothing that does not last.
  */
@@ -33,12 +32,12 @@ export interface YarnWish {
 export const LEAST_ROUNDS = 2
 
 /** Metres of a yarn that a bag wants. */
-export function metresWanted(drafted: Draft, yarn: string): number {
+export function metresWanted(drafted: Parts, yarn: string): number {
   return yarnShares(drafted).reduce((sum, share) => sum + (share.yarn === yarn ? share.metres : 0), 0)
 }
 
-/** The parts of a bag, without all that a draft says of them. */
-function partsOf(design: Design, gauge: Gauge): Parts {
+/** The parts of a bag alone, without all that a draft says of them. */
+export function partsOf(design: Design, gauge: Gauge): Parts {
   const { parts, known } = fold(design, knownBy(gauge, design))
   return { design, parts, gauge, known }
 }
@@ -52,8 +51,8 @@ export function withRounds(wall: readonly WallPart[], part: string | undefined, 
 const STRAIGHT = 1e-9
 
 /**
- * A figure over whole numbers, worked out as seldom as it can be: if it lies on the line through the first and the last in the middle and
- * beside it too, it is read off that line everywhere.
+ * A figure over whole numbers, worked out as seldom as it can be: if a third of the way on it lies on the line through the first and the
+ * last, it is read off that line everywhere.
  */
 function readOff(numbers: readonly number[], worked: (n: number) => number): (n: number) => number {
   const sorted = [...new Set(numbers)].sort((a, b) => a - b)
@@ -62,12 +61,12 @@ function readOff(numbers: readonly number[], worked: (n: number) => number): (n:
     if (!known.has(n)) known.set(n, worked(n))
     return known.get(n)!
   }
-  if (sorted.length < 5) return exact
+  if (sorted.length < 4) return exact
   const [first, last] = [sorted[0]!, sorted.at(-1)!]
   const slope = (exact(last) - exact(first)) / (last - first)
   const line = (n: number) => exact(first) + slope * (n - first)
-  const tried = [sorted[sorted.length >> 1]!, sorted[(sorted.length >> 1) + 1]!]
-  return tried.every(n => Math.abs(exact(n) - line(n)) <= STRAIGHT * Math.max(1, exact(n))) ? line : exact
+  const between = sorted[Math.floor(sorted.length / 3)]!
+  return Math.abs(exact(between) - line(between)) <= STRAIGHT * Math.max(1, exact(between)) ? line : exact
 }
 
 /** The count that each part of a wall leaves of one that it takes. */
@@ -197,12 +196,8 @@ const MOST_ROUNDS = 600
  * The most rounds of the part that takes what is left with which a bag still lasts; none if the least do not. Guessed by what a few rounds
  * want, then gone on from there a round at a time.
  */
-export function roundsLeft(design: Design, { yarn, metres, part }: YarnWish): number | undefined {
-  let before: Draft | undefined
-  const wants = (rounds: number) => {
-    before = draft({ ...design, wall: withRounds(design.wall, part, rounds) }, before)
-    return metresWanted(before, yarn)
-  }
+export function roundsLeft(design: Design, gauge: Gauge, { yarn, metres, part }: YarnWish): number | undefined {
+  const wants = (rounds: number) => metresWanted(partsOf({ ...design, wall: withRounds(design.wall, part, rounds) }, gauge), yarn)
   const least = wants(LEAST_ROUNDS)
   if (least > metres) return undefined
   const aRound = (wants(LEAST_ROUNDS + FURTHER_ROUNDS) - least) / FURTHER_ROUNDS

@@ -59,3 +59,11 @@ export function oddsWords({ balls, odds }: BallsOdds): string {
   const percent = Math.min(99, Math.max(1, Math.round(100 * odds)))
   return balls === 1 ? `1 ball: ${percent} % that it lasts` : `${balls} balls: ${percent} % that they last`
 }
+
+/** 0.9 of the normal distribution lies below so many deviations (standard tables). */
+const SURE_DEVIATIONS = 1.2816
+
+/** Metres by the plan that so many grams are sure enough to make. */
+export function sureMetres(haveGrams: number, { gramsPerMetre, spread }: Rate): number {
+  return haveGrams / (gramsPerMetre * Math.exp(SURE_DEVIATIONS * spread))
+}

@@ -6,7 +6,10 @@ import { newDesign } from '../design/starter'
 import { draft } from '../draft/draft'
 import type { WallSpec } from '../wall/wall'
 import { yarnNeeds } from '../yarn/yarn'
-import { yarnFixes } from './fixes'
+import { NOTHING_YET } from '../make/state'
+import { inHand } from '../make/plan'
+import { newPlan } from '../make/newPlan'
+import { fixesInHand, yarnFixes } from './fixes'
 
 const SURE = { gramsPerMetre: 0.4, spread: 0.001 }
 
@@ -52,5 +55,50 @@ describe('what lets a yarn last, by hand', () => {
 
   it('is nothing where the base alone takes more than there is', () => {
     expect(yarnFixes({ draft: bag(band(3)), yarn: 'main', haveGrams: 0.5, eats: SURE })).toEqual([])
+  })
+})
+
+describe('stripes and a smaller base, by hand', () => {
+  it('is a band in stripes with as little of the other as will do', () => {
+    const short = { draft: bag(band(24)), yarn: 'main', haveGrams: 18.5, eats: SURE }
+    const found = yarnFixes(short).find(({ label }) => label.includes('in stripes'))!
+    // 25 rounds are 22.5 g. Six and two leave 18 of 24: with the tube's own 19 rounds, 17.1 g, and two ends.
+    expect(found.label).toBe('Wall: in stripes of 6 and 2 rounds with moss green cotton')
+    expect(found.wants.grams).toBeCloseTo(17.1 + 0.12, 6)
+    const more = yarnFixes({ ...short, haveGrams: 14 }).find(({ label }) => label.includes('in stripes'))!
+    expect(more.label).toContain('stripes of 2 and 2 rounds')
+  })
+
+  it('is a smaller base that is pinned, with the wall as it was', () => {
+    const wide = draft({
+      ...bag(band(20)).design, base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 15 } }, colour: 'main' },
+    })
+    const found = yarnFixes({ draft: wide, yarn: 'main', haveGrams: 17.5, eats: SURE }).find(({ label }) => label.startsWith('A smaller'))!
+    // 21 rounds of n sc are n x 21 x 0.015 g: 60 are 18.9, 56 are 17.64, 55 are 17.325 and with the ends 17.445.
+    expect(found.label).toMatch(/^A smaller base: 55 stitches, 1\.3 cm narrower lying flat/)
+    expect(withChanges(wide.design, found.changes).base).toMatchObject({ size: { pin: { stitches: 55 } } })
+  })
+})
+
+describe('what lets a yarn last of a bag on the hook', () => {
+  const plan = bag(band(10), band(20)).design
+  const hand = (done: number) => inHand({ ...NOTHING_YET, plan, spot: { leg: `r${done}`, beats: 'all' } })!
+
+  // After round 15 sixteen are to come, 14.4 g, and the ends: of 10 g eleven are made, so nine of the twenty are left out.
+  it('leaves what is worked as it is, and counts only what is to come', () => {
+    const [fewer, ...others] = fixesInHand(hand(15), 'main', 15, 10, SURE)
+    expect(fewer!.label).toBe('Wall 2: 14 rounds instead of 20')
+    expect(fewer!.wants.grams).toBeCloseTo(10 * 0.9 + 0.12, 6)
+    // The second band is begun: neither its colour nor its stripes nor the base can change.
+    expect(others).toEqual([])
+    expect(newPlan(hand(15), withChanges(plan, fewer!.changes)).can).toBe(true)
+  })
+
+  it('takes another yarn from what is not begun on, and no fewer rounds than are done', () => {
+    const labels = fixesInHand(hand(8), 'main', 8, 5, SURE).map(({ label }) => label)
+    expect(labels).toContain('moss green cotton from wall 2 on')
+    // After round 30 one is to come, which is left out; after the last nothing can be.
+    expect(fixesInHand(hand(30), 'main', 30, 0.5, SURE).map(({ label }) => label)).toEqual(['Wall 2: 19 rounds instead of 20'])
+    expect(fixesInHand(hand(31), 'main', 31, 0.1, SURE)).toEqual([])
   })
 })

@@ -87,6 +87,19 @@ function isWorked({ rounds, firstRound }: DraftPart, done: number): boolean {
   return rounds.length > 0 && firstRound + rounds.length - 1 <= done
 }
 
+/** What is worked apart from the rounds and still to come: straps, cords, seams, ends. */
+function keptBack(draft: Draft, yarn: string, done: number): YarnShare[] {
+  const worked = new Set(draft.parts.filter(part => isWorked(part, done)).map(({ id }) => id))
+  return yarnShares(draft).filter(({ yarn: of, of: what, part }) => of === yarn && what !== 'rounds' && !worked.has(part ?? ''))
+}
+
+const metresOf = (shares: readonly { readonly metres: number }[]) => shares.reduce((sum, { metres }) => sum + metres, 0)
+
+/** Metres of a yarn that are still to come of a bag of which some rounds are done. */
+export function metresToCome(draft: Draft, yarn: string, done: number): number {
+  return metresByRound(draft, yarn).slice(done).reduce((sum, metres) => sum + metres, 0) + metresOf(keptBack(draft, yarn, done))
+}
+
 /**
  * How far what is left of a yarn goes.
  *
@@ -94,11 +107,9 @@ function isWorked({ rounds, firstRound }: DraftPart, done: number): boolean {
  */
 export function howFar(draft: Draft, yarn: string, done: number, leftGrams: number, eats: Rate): HowFar {
   const byRound = metresByRound(draft, yarn)
-  const toCome = byRound.slice(done).reduce((sum, metres) => sum + metres, 0)
-  const worked = new Set(draft.parts.filter(part => isWorked(part, done)).map(({ id }) => id))
-  const keepBack = yarnShares(draft).filter(({ yarn: of, of: what, part }) => of === yarn && what !== 'rounds' && !worked.has(part ?? ''))
-  const keptMetres = keepBack.reduce((sum, { metres }) => sum + metres, 0)
-  const all = wants(toCome + keptMetres, eats)
+  const keepBack = keptBack(draft, yarn, done)
+  const keptMetres = metresOf(keepBack)
+  const all = wants(metresToCome(draft, yarn, done), eats)
   const at = (deviations: number) =>
     goneAt(byRound, done, leftGrams / (eats.gramsPerMetre * Math.exp(deviations * eats.spread)) - keptMetres)
   const [round, low, high] = [at(0), at(EIGHT_OF_TEN), at(-EIGHT_OF_TEN)]
@@ -106,6 +117,12 @@ export function howFar(draft: Draft, yarn: string, done: number, leftGrams: numb
     leftGrams, wants: all, odds: oddsThatItLasts(leftGrams, all), keepBackGrams: keptMetres * eats.gramsPerMetre, keepBack,
     ...(low < byRound.length ? { runsOut: { round, low, high } } : {}),
   }
+}
+
+/** How a bag in hand eats a yarn that weighs so much now. */
+export function eatsWeighing(hand: InHand, state: OnScales, yarn: string, leftGrams: number, before: Rate): Rate {
+  const now = { weighed: [...state.weighed, { do: 'weighed', yarn, grams: leftGrams, of: 'left', round: lastDone(hand) }] } as OnScales
+  return eatsNow(hand, now, yarn, before)
 }
 
 /** How far a yarn of a bag in hand goes that weighs so much now. */
@@ -117,9 +134,7 @@ export function howFarInHand(
   before: Rate,
 ): HowFar | undefined {
   if (!yarnNeeds(hand.draft).some(need => need.yarn.id === yarn)) return undefined
-  const round = lastDone(hand)
-  const now = { weighed: [...state.weighed, { do: 'weighed', yarn, grams: leftGrams, of: 'left', round }] } as OnScales
-  return howFar(hand.draft, yarn, round, leftGrams, eatsNow(hand, now, yarn, before))
+  return howFar(hand.draft, yarn, lastDone(hand), leftGrams, eatsWeighing(hand, state, yarn, leftGrams, before))
 }
 
 /** How tall the bag is after so many rounds, parts of one too. */

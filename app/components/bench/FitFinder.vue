@@ -5,6 +5,7 @@ import { type Fitting, USUAL_WISH } from '~~/core/fit/fit'
 import { collisionWords, fittingWords, searchWords } from '~~/core/fit/fitWords'
 import type { Fix } from '~~/core/part/finding'
 import { useFit } from '~/composables/useFit'
+import { useShortYarns } from '~/composables/useShortYarns'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 
@@ -15,6 +16,10 @@ const { result, searching, progress, failed, search, stop } = useFit()
 const toleranceCm = ref(USUAL_WISH.toleranceCm)
 const mostAdjusting = ref(USUAL_WISH.mostAdjusting)
 const units = computed(() => bag.design.units)
+const shorts = useShortYarns()
+const yarn = ref('')
+const taker = ref('')
+const short = computed(() => shorts.value.find(({ id }) => id === yarn.value))
 const TOLERANCE = { least: 0.2, most: 10 }
 
 // What was found holds for the bag as it was then.
@@ -27,7 +32,12 @@ watch(
 )
 
 function start(): void {
-  void search(bag.design, bag.draft.gauge, { toleranceCm: toleranceCm.value, mostAdjusting: mostAdjusting.value })
+  void search(bag.design, bag.draft.gauge, {
+    toleranceCm: toleranceCm.value, mostAdjusting: mostAdjusting.value,
+    ...(short.value
+      ? { yarn: { yarn: short.value.id, metres: short.value.metres, ...(taker.value ? { part: taker.value } : {}) } }
+      : {}),
+  })
 }
 
 function fixOf(fitting: Fitting): Fix {
@@ -56,6 +66,22 @@ function fixOf(fitting: Fitting): Fix {
         :value="mostAdjusting"
         :choices="[{ value: 0, name: 'none' }, { value: 1, name: '1' }, { value: 2, name: '2' }]"
         @change="mostAdjusting = $event"
+      />
+    </div>
+    <div
+      v-if="shorts.length > 0"
+      class="row"
+    >
+      <v-select
+        v-model="yarn"
+        label="A yarn that must last"
+        :items="[{ value: '', title: 'none' }, ...shorts.map(({ id, title }) => ({ value: id, title }))]"
+      />
+      <v-select
+        v-if="short && short.takers.length > 0"
+        v-model="taker"
+        label="What is left of it goes to"
+        :items="[{ value: '', title: 'nothing: heights stay' }, ...short.takers]"
       />
     </div>
     <div class="row">

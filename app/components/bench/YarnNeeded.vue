@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, shallowRef, watch } from 'vue'
+import { computed } from 'vue'
 import type { Draft } from '~~/core/draft/draft'
 import type { Hands } from '~~/core/log/hands'
 import type { Change } from '~~/core/part/finding'
@@ -19,16 +19,11 @@ const grams = (metres: number) => told.value ? `${(metres * told.value.eats.gram
 const SORTS = { rounds: '', pieces: ', worked apart', cords: ', cords', ends: ' to weave in' } as const
 const shares = computed(() => yarnShares(props.draft).filter(({ yarn }) => yarn === props.id)
   .map(({ name, of, metres }) => ({ name: `${name}${SORTS[of]}`, metres: `${metres.toFixed(1)} m`, grams: grams(metres) })))
-/** What would let it last, looked for when it is asked for; a changed bag is looked at anew. */
-const fixes = shallowRef<readonly YarnFix[]>()
-watch(() => props.draft, () => (fixes.value = undefined))
 const short = computed(() => told.value !== undefined && told.value.haveGrams > 0 && told.value.lasts < SURE_ENOUGH)
-function look(): void {
+function look(): YarnFix[] {
   const { haveGrams, eats } = told.value!
-  fixes.value = yarnFixes({ draft: props.draft, yarn: props.id, haveGrams, eats })
+  return yarnFixes({ draft: props.draft, yarn: props.id, haveGrams, eats })
 }
-const thenWants = ({ wants: { low, high }, odds }: YarnFix) =>
-  `then ${Math.floor(low)} to ${Math.ceil(high)} g: ${Math.min(99, Math.round(100 * odds))} % that it lasts`
 
 const BY = {
   craft: 'by the craft\'s factors, good to a third', unravelled: 'by your unravelled row', swatch: 'by your weighed swatch',
@@ -55,39 +50,12 @@ const enough = computed(() => {
     <p>
       {{ takes }} <strong v-if="told">{{ lastsWords(told) }}</strong>
     </p>
-    <v-btn
-      v-if="short && !fixes"
-      size="small"
-      variant="outlined"
-      class="look"
-      @click="look"
-    >
-      What would let it last?
-    </v-btn>
-    <p
-      v-else-if="fixes && fixes.length === 0"
-      role="status"
-    >
-      No single change of rounds, straps or colours lets it last; see what another yarn or a smaller bag would do.
-    </p>
-    <ul
-      v-else-if="fixes"
-      aria-label="What would let it last"
-    >
-      <li
-        v-for="fix in fixes"
-        :key="fix.label"
-      >
-        <v-btn
-          size="small"
-          variant="outlined"
-          @click="emit('take', fix.label, fix.changes)"
-        >
-          {{ fix.label }}
-        </v-btn>
-        <span class="soft">{{ thenWants(fix) }}</span>
-      </li>
-    </ul>
+    <LastingFixes
+      v-if="short"
+      :short="draft"
+      :look="look"
+      @take="fix => emit('take', fix.label, fix.changes)"
+    />
     <UseUp
       v-if="told && told.haveGrams > 0"
       :draft="draft"
@@ -121,10 +89,6 @@ const enough = computed(() => {
 <style scoped>
 .needed { font-size: 0.86rem; line-height: 1.4; }
 p { margin: 0; }
-ul { list-style: none; margin: 0.4rem 0; padding: 0; display: flex; flex-direction: column; gap: 0.45rem; }
-li { display: flex; flex-direction: column; align-items: flex-start; gap: 0.15rem; }
-li :deep(.v-btn) { height: auto; min-height: 2rem; max-width: 100%; white-space: normal; text-align: left; }
-.look { margin: 0.4rem 0; }
 summary { cursor: pointer; min-height: 1.6rem; }
 table { border-collapse: collapse; width: 100%; }
 th { text-align: left; font-weight: 400; padding: 0.1rem 0.6rem 0.1rem 0; }

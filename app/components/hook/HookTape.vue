@@ -8,8 +8,11 @@ import { type Lies, LIES } from '~~/core/make/event'
 import { lastDone, measuring } from '~~/core/make/measuring'
 import { handsOf } from '~~/core/log/hands'
 import { scales, scalesWords } from '~~/core/make/scales'
-import { eatsOf, eatsUnseen } from '~~/core/shelf/eats'
-import { type HowFar, howFarInHand, howFarWords } from '~~/core/shelf/runOut'
+import { withChanges } from '~~/core/design/edit'
+import { type Eats, eatsOf, eatsUnseen } from '~~/core/shelf/eats'
+import { SURE_ENOUGH } from '~~/core/shelf/enough'
+import { fixesInHand, type YarnFix } from '~~/core/shelf/fixes'
+import { eatsWeighing, type HowFar, howFarInHand, howFarWords } from '~~/core/shelf/runOut'
 import { useHook } from '~/composables/useHook'
 import { useLogbook } from '~/stores/logbook'
 import { useYarns } from '~/stores/yarns'
@@ -46,15 +49,31 @@ onMounted(() => {
   void book.loadTaught()
 })
 const NOTHING_TAUGHT = handsOf([])
-function farOf(id: string, grams: number): HowFar | undefined {
+function eatsBefore(id: string): { readonly rate: Eats, readonly known: boolean } {
   const yarn = hand.value.plan.yarns.find(one => one.id === id)
   const taught = (book.taught?.hands ?? NOTHING_TAUGHT).yarn.find(one => one.name === yarn?.name)?.gramsPerMetre
   const kept = shelf.byId(yarn?.shelf)
-  const before = kept ? eatsOf(kept, taught) : eatsUnseen(hand.value.draft, taught)
+  return { rate: kept ? eatsOf(kept, taught) : eatsUnseen(hand.value.draft, taught), known: Boolean(kept ?? taught) }
+}
+function farOf(id: string, grams: number): HowFar | undefined {
+  const { rate, known } = eatsBefore(id)
   const state = make.state!
   // Nothing is worked and nothing known: a weight is written down, and says something once it is weighed again.
-  if (!kept && !taught && !scales(hand.value, state, { yarn: id, grams, of: 'left' })) return undefined
-  return howFarInHand(hand.value, state, id, grams, before)
+  if (!known && !scales(hand.value, state, { yarn: id, grams, of: 'left' })) return undefined
+  return howFarInHand(hand.value, state, id, grams, rate)
+}
+function isShort(id: string, grams: number): boolean {
+  const far = farOf(id, grams)
+  return far !== undefined && far.odds < SURE_ENOUGH
+}
+function fixesFor(id: string, grams: number): YarnFix[] {
+  return fixesInHand(hand.value, id, round.value, grams, eatsWeighing(hand.value, make.state!, id, grams, eatsBefore(id).rate))
+}
+/** A fix of a bag on the hook: the weight is written down, and the plan goes on changed; what is worked stays. */
+function takeFix(id: string, grams: number, { label, changes }: YarnFix): void {
+  make.tell({ do: 'weighed', yarn: id, grams, of: 'left', round: round.value })
+  make.replan(withChanges(hand.value.plan, changes), label)
+  emit('done')
 }
 function weightSays(yarn: string, grams: number, of: 'left' | 'work'): string {
   const state = make.state!
@@ -133,6 +152,12 @@ function weighed(yarn: string, grams: number, of: 'left' | 'work'): void {
         v-if="farOf(yarn, grams)?.runsOut"
         :draft="hand.draft"
         :runs-out="farOf(yarn, grams)!.runsOut!"
+      />
+      <LastingFixes
+        v-if="isShort(yarn, grams)"
+        :short="`${yarn} ${grams} ${round}`"
+        :look="() => fixesFor(yarn, grams)"
+        @take="fix => takeFix(yarn, grams, fix)"
       />
     </template>
   </YarnWeighed>
