@@ -1,4 +1,4 @@
-import { Chance, seedOf } from './chance'
+import { Chance, seedOf } from '../chance/chance'
 import type { Day } from './days'
 import { type eveningsOf, schedule } from './schedule'
 import type { Job, Laid } from './toMake'
