@@ -132,12 +132,38 @@ function others({ design }: Draft, yarn: string, used: readonly string[]): strin
   return design.yarns.filter(({ id }) => id !== yarn && used.includes(id)).map(({ name }) => name)
 }
 
+/** How much more or less a bag weighs of another yarn. */
+function heavierWords({ wants: { grams: now } }: AsItWouldBe, { wants: { grams } }: AsItWouldBe): string {
+  const times = grams / Math.max(1, now)
+  if (Math.abs(times - 1) < 0.03) return 'as now'
+  if (times >= 1.5) return `${times.toFixed(1)} times as much as now`
+  return `${Math.round(100 * Math.abs(times - 1))} % ${times > 1 ? 'more' : 'less'} than now`
+}
+
+/** What is said of another yarn: of size, weight and feel, of what stands beside it, and how far it is from the swatch. */
+function says(by: number, drafted: Draft, [before, after]: readonly [AsItWouldBe, AsItWouldBe], next: ShelfYarn, side: readonly string[]) {
+  const feel = feelOf(next)
+  const beside = side.length > 0 && Math.abs(by - 1) > ALIKE
+    ? [
+        `It is worked beside ${side.join(' and ')}: of another thickness it makes its rounds ${by > 1 ? 'wider' : 'narrower'}, and the `
+        + 'gauge is left as it is.',
+      ]
+    : []
+  return [
+    sizeWords(by, drafted, before),
+    `Of it the bag takes about ${Math.round(after.wants.grams)} g, ${heavierWords(before, after)}: that is what it weighs, and how thick `
+    + 'it feels.',
+    ...(feel ? [`Of its fibre: ${feel}.`] : []), ...beside,
+    ...(Math.abs(by - 1) > FAR ? ['So far from the swatch this is a guess: swatch it before you believe a count.'] : []),
+  ]
+}
+
 /** Another yarn of the shelf in the place of one of a bag: what it does to size, weight and feel, what to swatch, and the edit. */
 export function substitute({ drafted, yarn, now, hands, swatch }: Instead, next: ShelfYarn): Substitute {
   const { design } = drafted
   const taught = (name: string) => hands.yarn.find(one => one.name === name)?.gramsPerMetre
-  const metresPer100g = (now ?? { metresPer100g: likelyClasses(drafted)[0].metresPer100g * design.gauge.strands }).metresPer100g
-  const by = thicker({ metresPer100g }, next)
+  const likely = likelyClasses(drafted)[0].metresPer100g * design.gauge.strands
+  const by = thicker({ metresPer100g: now?.metresPer100g ?? likely }, next)
   const gauge = swatch?.gauge ?? (Math.abs(by - 1) <= ALIKE ? design.gauge : guessed(design.gauge, by))
   const side = others(drafted, yarn, yarnNeeds(drafted).map(need => need.yarn.id))
   // Beside other yarns that stay it has to go with their gauge.
@@ -146,28 +172,12 @@ export function substitute({ drafted, yarn, now, hands, swatch }: Instead, next:
     { path: ['yarns', yarn, 'shelf'], value: next.id },
     ...(side.length === 0 && gauge !== design.gauge ? [{ path: ['gauge'], value: gauge }] : []),
   ]
-  const rateNow = now ? eatsOf(now, taught(now.name)) : eatsUnseen(drafted)
-  const before = asItIs(drafted, yarn, rateNow)
+  const before = asItIs(drafted, yarn, now ? eatsOf(now, taught(now.name)) : eatsUnseen(drafted))
   const after = asItIs(draft(withChanges<Design>(design, changes)), yarn, eatsOf(next, taught(next.name)))
-  const heavier = after.wants.grams / Math.max(1, before.wants.grams)
-  const feel = feelOf(next)
   return {
     yarn: next, thicker: by, before, after, lasts: oddsThatItLasts(stockOf(next).grams, after.wants), changes,
     label: `${next.name} instead of ${design.yarns.find(({ id }) => id === yarn)!.name}`,
-    says: [
-      sizeWords(by, drafted, before),
-      `Of it the bag takes about ${Math.round(after.wants.grams)} g, ${Math.abs(heavier - 1) < 0.03
-        ? 'as now'
-        : `${Math.round(100 * Math.abs(heavier - 1))} % ${heavier > 1 ? 'more' : 'less'} than now`}: `
-        + 'that is what it weighs, and how thick it feels.',
-      ...(feel ? [`Of its fibre: ${feel}.`] : []),
-      ...(side.length > 0 && Math.abs(by - 1) > ALIKE
-        ? [`It is worked beside ${side.join(' and ')}: of another thickness it makes its rounds ${by > 1 ? 'wider' : 'narrower'}, and the `
-          + 'gauge is left as it is.']
-        : []),
-      ...(Math.abs(by - 1) > FAR ? ['So far from the swatch this is a guess: swatch it before you believe a count.'] : []),
-    ],
-    swatch: swatchWords(drafted, gauge, swatch?.name),
+    says: says(by, drafted, [before, after], next, side), swatch: swatchWords(drafted, gauge, swatch?.name),
   }
 }
 

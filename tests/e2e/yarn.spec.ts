@@ -114,3 +114,85 @@ test('a bag points to the shelf: grams, balls and odds; at the hook the scales s
   await expect(sheet(page).getByRole('status')).toContainText('It lasts (99 %)')
   await expect(sheet(page).locator('figure')).toHaveCount(0)
 })
+
+test('a pouch that will run out at the hook: a fix is taken there; what is worked stays, and the plan goes on changed', async ({
+  page, request,
+}) => {
+  test.slow()
+  await withoutQuestions(page)
+  await request.post('/api/yarns', {
+    data: {
+      fairHollow: 'yarn', version: 1, id: 'sloe', name: 'sloe blue cotton, DK', note: '', fibre: 'cotton', weightClass: 3,
+      colour: '#39496b', metresPer100g: 250, ballGrams: 25, place: '', balls: [{ grams: 20 }],
+      unravelled: { stitch: 'sc', stitches: 20, rowCm: 10, yarnCm: 75 },
+    },
+  })
+  const id = await freshBag(request, 'Short pouch', {
+    ...tube, yarns: [{ id: 'main', name: 'sloe blue cotton, DK', colour: '#39496b', shelf: 'sloe' }],
+  })
+  await takeUp(page, id)
+  await page.getByRole('radio', { name: 'Whole rounds' }).check()
+  await goOnTo(page, /Round 4 of 21/)
+  await page.getByRole('button', { name: 'More' }).click()
+  await sheet(page).getByRole('button', { name: 'Tape and scales' }).click()
+  await sheet(page).getByRole('button', { name: 'Scales' }).click()
+  // The weight is read off the scales, which settle first.
+  await sheet(page).getByRole('button', { name: 'Read the scales' }).click()
+  await sheet(page).getByLabel('What lies on the stand-in').fill('12')
+  await sheet(page).getByRole('button', { name: 'Take 12 g' }).click()
+  await expect(sheet(page).getByLabel('Grams')).toHaveValue('12')
+  await expect(sheet(page).getByRole('status')).toContainText('It goes as far as about round 16 of 21')
+  await sheet(page).getByRole('button', { name: 'What would let it last?' }).click()
+  const fix = sheet(page).getByRole('list', { name: 'What would let it last' }).getByRole('button', { name: /^Wall: 1\d rounds instead of 20/ })
+  const rounds = Number(/Wall: (\d+) rounds/.exec(await fix.innerText())![1])
+  await page.screenshot({ path: 'test-results/fix-at-hook.png' })
+  await fix.click()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(`Round 4 of ${rounds + 1}`)
+  await page.reload()
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(`Round 4 of ${rounds + 1}`)
+})
+
+test('a band uses a part ball up, which the pattern says; another yarn is tried on and taken; balls have an order', async ({
+  page, request,
+}) => {
+  for (const [id, metresPer100g, balls] of [
+    ['teasel', 250, [{ grams: 22, lot: 'T1' }, { grams: 9, lot: 'T2' }]], ['bramble', 125, [{ grams: 200 }]],
+  ] as const) {
+    const kept = await request.post('/api/yarns', {
+      data: {
+        fairHollow: 'yarn', version: 1, id, name: `${id} cotton`, note: '', fibre: 'cotton', weightClass: 3, colour: '#8a7f9d',
+        metresPer100g, ballGrams: 50, place: '', balls, unravelled: { stitch: 'sc', stitches: 20, rowCm: 10, yarnCm: 75 },
+      },
+    })
+    expect(kept.status()).toBe(201)
+  }
+  const bag = await freshBag(request, 'Using up', {
+    ...tube, yarns: [{ id: 'main', name: 'teasel cotton', colour: '#8a7f9d', shelf: 'teasel' }],
+  })
+  await page.goto(`/bags/${bag}`)
+  const needed = page.locator('.needed')
+  await needed.getByText('Which ball for what').click()
+  await expect(needed.getByRole('listitem').first()).toContainText('lot T')
+  await needed.getByRole('button', { name: 'Use it up' }).click()
+  await needed.getByLabel('Leave over').fill('4')
+  // By hand: 27 g to use are surely 26 rounds or so of 0.9 g, as expected 29.
+  await expect(needed.getByRole('status')).toContainText(/^2\d rounds: 9\d % that 4 g are left; as expected 2\d rounds/)
+  await needed.getByRole('button', { name: /^Wall: 2\d rounds instead of 20/ }).click()
+  await expect(needed).toContainText('Wall, in rounds: uses it up until 4 g are left.')
+  await saved(page)
+  await page.reload()
+  await expect(needed).toContainText('uses it up until 4 g are left')
+  await page.getByRole('link', { name: 'Pattern' }).first().click()
+  await expect(page.getByText('This part uses its yarn up: written so that about 4 g of teasel cotton are left.')).toBeVisible()
+  await page.goBack()
+
+  await needed.getByText('Another yarn instead').click()
+  await needed.getByRole('combobox', { name: 'From the shelf' }).click({ force: true })
+  await page.getByRole('option', { name: 'bramble cotton, 125 m in 100 g' }).click()
+  await expect(needed).toContainText('41 % thicker')
+  await expect(needed).toContainText('20 stitches of sc by 20 rounds on the 5.75 mm')
+  await needed.getByRole('button', { name: 'Draft it in bramble cotton' }).click()
+  await expect(page.getByRole('button', { name: 'Undo: bramble cotton instead of teasel cotton' })).toBeVisible()
+  await expect(page.getByLabel('Name of yarn 1')).toHaveValue('bramble cotton')
+  await saved(page)
+})

@@ -35,13 +35,6 @@ test('the pattern', async ({ page, request }) => {
   await page.screenshot(shot('pattern'))
 })
 
-test('the pattern on a phone', async ({ page, request }) => {
-  await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto(`/bags/${await idOf(request, 'Twine tub')}/pattern`)
-  await expect(page.getByText('Round 1', { exact: true })).toBeVisible()
-  await page.screenshot(shot('pattern-phone'))
-})
-
 test('where the hook goes', async ({ page }) => {
   await page.goto('/hook')
   await expect(page.getByText('Back and third loops', { exact: true })).toBeVisible()
@@ -70,15 +63,17 @@ test('the bench on a phone', async ({ page, request }) => {
   await page.screenshot(shot('bench-phone'))
 })
 
-test('counts that fit', async ({ page, request }) => {
-  await page.goto(`/bags/${await idOf(request, 'Harvest-week market bag')}`)
-  await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
-  await page.getByLabel('Side stitches').fill('31')
-  await page.locator('nav.labels').getByRole('button', { name: /waves/ }).click()
-  await page.getByRole('button', { name: 'Look for counts that fit' }).click()
-  await page.locator('.fit li').last().scrollIntoViewIfNeeded()
-  await page.locator('.fit li button').nth(1).hover()
-  await page.screenshot(shot('fit'))
+test('an order, evening by evening, on a laptop and on a phone', async ({ page }) => {
+  await page.goto('/orders')
+  await page.getByRole('link', { name: 'Harvest fair' }).click()
+  await expect(page.locator('[data-day]').first()).toBeVisible()
+  await page.setViewportSize({ width: 1280, height: 1000 })
+  await page.screenshot(shot('orders'))
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.getByRole('heading', { name: 'Evenings' }).scrollIntoViewIfNeeded()
+  await page.mouse.wheel(0, 500)
+  await page.waitForTimeout(300)
+  await page.screenshot(shot('orders-phone'))
 })
 
 test('an onion net, hanging', async ({ page, request }) => {

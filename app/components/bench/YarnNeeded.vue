@@ -8,11 +8,13 @@ import { type YarnFix, yarnFixes } from '~~/core/shelf/fixes'
 import { lastsWords, needOfShelf } from '~~/core/shelf/need'
 import type { ShelfYarn } from '~~/core/shelf/yarn'
 import { yarnNeeds, yarnShares } from '~~/core/yarn/yarn'
+import { useYarns } from '~/stores/yarns'
 
 /** What a bag takes of one of its yarns: in all, part by part, in grams and balls with their odds, and whether the shelf has enough. */
 const props = defineProps<{ draft: Draft, id: string, onShelf?: ShelfYarn | undefined, hands: Hands }>()
 const emit = defineEmits<{ take: [label: string, changes: readonly Change[]] }>()
 
+const shelf = useYarns()
 const need = computed(() => yarnNeeds(props.draft).find(({ yarn }) => yarn.id === props.id))
 const told = computed(() => need.value && props.onShelf ? needOfShelf(need.value, props.onShelf, props.hands) : undefined)
 const grams = (metres: number) => told.value ? `${(metres * told.value.eats.gramsPerMetre).toFixed(1)} g` : ''
@@ -62,6 +64,21 @@ const enough = computed(() => {
       :yarn="id"
       :have-grams="told.haveGrams"
       :eats="told.eats"
+      @take="(label, changes) => emit('take', label, changes)"
+    />
+    <BallsInOrder
+      v-if="told && onShelf"
+      :draft="draft"
+      :yarn="id"
+      :balls="onShelf.balls"
+      :eats="told.eats"
+    />
+    <OtherYarn
+      :draft="draft"
+      :yarn="id"
+      :now="onShelf"
+      :shelf="shelf.yarns.filter(({ unreadable }) => !unreadable).map(({ document }) => document)"
+      :hands="hands"
       @take="(label, changes) => emit('take', label, changes)"
     />
     <details>

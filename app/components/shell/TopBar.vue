@@ -93,6 +93,7 @@ useShortcuts(() => [
       <NuxtLink
         to="/hook"
         class="way wide-only"
+        :class="{ 'widest-only': onBag }"
       >
         Where the hook goes
       </NuxtLink>
@@ -138,7 +139,7 @@ useShortcuts(() => [
 .bar :deep(.way:hover) { color: var(--ink); }
 .bar :deep(.way.router-link-exact-active) { color: var(--ink); font-weight: 620; border-bottom-color: var(--accent); }
 .spring { flex: 1; }
-@media (max-width: 1380px) { .bar :deep(.way) { padding: 0 0.56rem; } }
+@media (max-width: 1380px) { .bar :deep(.way) { padding: 0 0.56rem; } .bar .widest-only { display: none; } }
 @media (max-width: 640px) {
   .home span, .bar :deep(.wide-only) { display: none; }
   .home { margin-right: 0.1rem; }

@@ -59,6 +59,10 @@ function take(): void {
         :aria-invalid="tried && !can"
       > g
     </label>
+    <ScalesReading
+      label="Read the scales"
+      @take="read => (grams = String(read))"
+    />
     <p
       v-if="tried && !can"
       role="alert"

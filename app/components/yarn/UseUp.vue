@@ -33,9 +33,7 @@ const meant = computed(() => meantToUseUp(props.draft, props.yarn).map(({ growin
       v-for="{ one, leave, now } in meant"
       :key="keyOf(one)"
     >
-      {{ one.name }}: uses it up<template v-if="leave > 0">
-        until {{ leave }} g are left
-      </template>.
+      {{ one.name }}: uses it up{{ leave > 0 ? ` until ${leave} g are left` : '' }}.
       <template v-if="now && now.much !== one.now">
         <v-btn
           size="small"

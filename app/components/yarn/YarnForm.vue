@@ -42,6 +42,10 @@ function set<K extends keyof ShelfYarn>(field: K, value: ShelfYarn[K]): void {
   yarn.value = { ...yarn.value, [field]: value }
 }
 
+function addBall(grams: number): void {
+  set('balls', [...yarn.value.balls, { grams }])
+}
+
 function keep(): void {
   tried.value = true
   if (nameTrouble.value || priceTrouble.value) return
@@ -129,6 +133,10 @@ function keep(): void {
       <AskedFields
         :fields="pick('balls')"
         :asking="asking"
+      />
+      <ScalesReading
+        label="Weigh a ball"
+        @take="addBall"
       />
       <AskedFields
         :fields="KNOWN"

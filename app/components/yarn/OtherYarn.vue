@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import type { Draft } from '~~/core/draft/draft'
+import type { Hands } from '~~/core/log/hands'
+import { formatCm } from '~~/core/measure/format'
+import type { Change } from '~~/core/part/finding'
+import type { Wants } from '~~/core/shelf/enough'
+import { likest, substitute } from '~~/core/shelf/substitute'
+import type { ShelfYarn } from '~~/core/shelf/yarn'
+import { likelyClasses } from '~~/core/words/head'
+import { useSwatches } from '~/stores/swatches'
+import { useTell } from '~/composables/useTell'
+
+/** Another yarn of the shelf in the place of one of the bag's: what it does to size, weight and feel, what to swatch; and to take it. */
+const props = defineProps<{ draft: Draft, yarn: string, now: ShelfYarn | undefined, shelf: readonly ShelfYarn[], hands: Hands }>()
+const emit = defineEmits<{ take: [label: string, changes: readonly Change[]] }>()
+
+const swatches = useSwatches()
+onMounted(() => swatches.swatches.length === 0 && void swatches.load())
+const told = useTell()
+
+const others = computed(() =>
+  likest((props.now ?? likelyClasses(props.draft)[0]).metresPer100g, props.shelf, props.now?.id))
+const chosen = ref<string>()
+const next = computed(() => others.value.find(({ id }) => id === chosen.value))
+const found = computed(() => {
+  if (!next.value) return undefined
+  const own = swatches.swatches.find(({ unreadable, document: { shelf, gauge } }) =>
+    !unreadable && shelf === next.value!.id && !gauge.assumed)
+  return substitute({
+    drafted: props.draft, yarn: props.yarn, now: props.now, hands: props.hands,
+    ...(own ? { swatch: { gauge: own.document.gauge, name: own.document.name } } : {}),
+  }, next.value)
+})
+const range = ({ low, high }: Wants) => `${Math.floor(low)} to ${Math.ceil(high)} g`
+const cm = (value: number) => formatCm(value, props.draft.design.units)
+const rows = computed(() => {
+  if (!found.value) return []
+  const { before, after } = found.value
+  return [
+    ['Lying flat', `${cm(before.wideCm)} by ${cm(before.tallCm)}`, `${cm(after.wideCm)} by ${cm(after.tallCm)}`],
+    ['Stitches', before.stitches.toLocaleString('en'), after.stitches.toLocaleString('en')],
+    ['Takes', range(before.wants), range(after.wants)],
+  ]
+})
+const lasts = computed(() => {
+  if (!found.value) return ''
+  const percent = Math.min(99, Math.max(1, Math.round(100 * found.value.lasts)))
+  return `What lies there of it lasts: ${percent} %.`
+})
+</script>
+
+<template>
+  <details v-if="others.length > 0">
+    <summary>Another yarn instead</summary>
+    <v-select
+      v-model="chosen"
+      label="From the shelf, the likest first"
+      :items="others.map(({ id, name, metresPer100g }) => ({ value: id, title: `${name}, ${metresPer100g} m in 100 g` }))"
+    />
+    <template v-if="found">
+      <table>
+        <thead>
+          <tr>
+            <td />
+            <th scope="col">
+              now
+            </th>
+            <th scope="col">
+              then
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr
+            v-for="[what, now_, then] in rows"
+            :key="what"
+          >
+            <th scope="row">
+              {{ what }}
+            </th>
+            <td>{{ now_ }}</td>
+            <td>{{ then }}</td>
+          </tr>
+        </tbody>
+      </table>
+      <p
+        v-for="line in [...found.says, lasts]"
+        :key="line"
+      >
+        {{ line }}
+      </p>
+      <p><strong>To swatch first</strong></p>
+      <ul>
+        <li
+          v-for="line in found.swatch"
+          :key="line"
+        >
+          {{ told(line) }}
+        </li>
+      </ul>
+      <v-btn
+        size="small"
+        variant="tonal"
+        color="primary"
+        @click="emit('take', found.label, found.changes)"
+      >
+        Draft it in {{ found.yarn.name }}
+      </v-btn>
+    </template>
+  </details>
+</template>
+
+<style scoped>
+summary { cursor: pointer; min-height: 1.6rem; }
+details[open] { display: flex; flex-direction: column; gap: 0.4rem; padding-bottom: 0.5rem; }
+p { margin: 0.2rem 0; }
+ul { margin: 0 0 0.4rem; padding-left: 1.1rem; }
+table { border-collapse: collapse; width: 100%; margin: 0.3rem 0; }
+th { text-align: left; font-weight: 500; padding: 0.15rem 0.5rem 0.15rem 0; }
+thead th, td { text-align: right; }
+td { font-family: var(--figures); padding: 0.15rem 0 0.15rem 0.5rem; }
+.v-btn { height: auto; min-height: 2rem; white-space: normal; text-align: left; max-width: 100%; }
+</style>
