@@ -1,16 +1,17 @@
 <script setup lang="ts">
+import { useGone } from '~/composables/useGone'
 import { mdiMagnify } from '@mdi/js'
-import { onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
+import { onBeforeUnmount, onMounted, ref } from 'vue'
 import type { Design } from '~~/core/design/design'
-import { type ListedBag, type Order, ORDERS, useBags } from '~/stores/bags'
+import { type Order, ORDERS, useBags } from '~/stores/bags'
 import { useDesk } from '~/stores/desk'
 import type { Kept } from '~/stores/records'
 
 useHead({ title: 'All bags · Fair Hollow' })
 const shelf = useBags()
+const { gone, throwAway, takeBack } = useGone(shelf)
 const desk = useDesk()
 const router = useRouter()
-const gone = shallowRef<ListedBag>()
 /** Stands below the last bag: seen, it asks for the next ones. */
 const end = ref<HTMLElement>()
 
@@ -46,16 +47,6 @@ async function bringIn(file: File): Promise<void> {
   const { useMakes } = await import('~/stores/makes')
   const make = await useMakes().bringIn(file)
   if (make) await router.push(`/makes/${make.id}`)
-}
-
-async function throwAway(id: string): Promise<void> {
-  gone.value = await shelf.remove(id)
-}
-
-async function takeBack(): Promise<void> {
-  const back = gone.value
-  gone.value = undefined
-  if (back) await shelf.bringBack(back.id)
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useGone } from '~/composables/useGone'
 import { onMounted, shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/design/design'
 import { ASSUMED_GAUGE } from '~~/core/design/starter'
@@ -8,6 +9,7 @@ import { useSwatches } from '~/stores/swatches'
 
 useHead({ title: 'Swatches · Fair Hollow' })
 const shelf = useSwatches()
+const { gone, throwAway, takeBack } = useGone(shelf)
 onMounted(async () => {
   await shelf.load()
   const left = leftEntering()
@@ -30,18 +32,6 @@ function leave(): void {
 
 function start(): void {
   enter({ fairHollow: 'swatch', version: 1, name: 'New swatch', note: '', yarn: '', gauge: ASSUMED_GAUGE })
-}
-
-const gone = shallowRef<Kept<SwatchDocument>>()
-
-async function throwAway(id: string): Promise<void> {
-  gone.value = await shelf.remove(id)
-}
-
-async function takeBack(): Promise<void> {
-  const back = gone.value
-  gone.value = undefined
-  if (back) await shelf.bringBack(back.id)
 }
 
 async function keep(document: SwatchDocument): Promise<void> {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useGone } from '~/composables/useGone'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { found, type Order, ORDERS } from '~~/core/shelf/order'
 import { newYarn } from '~~/core/shelf/starter'
@@ -10,6 +11,7 @@ import { useYarns } from '~/stores/yarns'
 
 useHead({ title: 'Yarn · Fair Hollow' })
 const shelf = useYarns()
+const { gone, throwAway, takeBack } = useGone(shelf)
 onMounted(() => void shelf.load())
 
 const search = ref('')
@@ -26,16 +28,6 @@ async function keep(yarn: ShelfYarn): Promise<void> {
   const kept = entering.value?.kept
   const done = kept ? await shelf.save(kept, yarn) : await shelf.add(yarn)
   if (done) entering.value = undefined
-}
-
-const gone = shallowRef<Kept<ShelfYarn>>()
-async function throwAway(id: string): Promise<void> {
-  gone.value = await shelf.remove(id)
-}
-async function takeBack(): Promise<void> {
-  const back = gone.value
-  gone.value = undefined
-  if (back) await shelf.bringBack(back.id)
 }
 </script>
 

@@ -43,6 +43,11 @@ export const useOrders = defineStore('orders', () => {
     await look()
   }
 
+  async function bringBack(id: string): Promise<void> {
+    await does.bringBack(id)
+    await look()
+  }
+
   /** What is known of a line's bag. */
   const bagOf = (line: LineAsked): BagKnown | undefined => bags.value.get(keyOf(line))
 
@@ -67,5 +72,5 @@ export const useOrders = defineStore('orders', () => {
   const fileOf = (as: string, id?: string) =>
     `/api/orders/${id ? `${id}/` : ''}export?as=${as}&on=${today.value}&zone=${encodeURIComponent(zone)}`
 
-  return { orders, sound, today, house, looked, look, bagOf, workOf, knownWith, plansWith, fileOf, ...does, load }
+  return { orders, sound, today, house, looked, look, bagOf, workOf, knownWith, plansWith, fileOf, ...does, load, bringBack }
 })

@@ -80,6 +80,24 @@ describe('stripes and a smaller base, by hand', () => {
   })
 })
 
+describe('straps, by hand', () => {
+  // Two straps of six along, 100 long: of less than they want they are made narrower, or shorter.
+  const straps = {
+    band: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { pin: { count: 100 } }, inCm: 3, overlapCm: 4, lines: 2,
+    stitch: 'sc', sewn: 'back', reinforced: 'none', nudge: 0, colour: 'moss',
+  } as unknown as WallSpec
+
+  it('are narrower by as few stitches, or shorter by as few chains, as let it last', () => {
+    const drafted = bag(band(10), straps)
+    const all = yarnNeeds(drafted).find(({ yarn }) => yarn.id === 'moss')!.metres * 0.4
+    const labels = yarnFixes({ draft: drafted, yarn: 'moss', haveGrams: 0.9 * all, eats: SURE }).map(({ label }) => label)
+    expect(labels).toEqual([
+      'Wall 2, sewn straps: 5 stitches across instead of 6',
+      expect.stringMatching(/^Wall 2, sewn straps: [89]\d chains instead of 100$/),
+    ])
+  })
+})
+
 describe('what lets a yarn last of a bag on the hook', () => {
   const plan = bag(band(10), band(20)).design
   const hand = (done: number) => inHand({ ...NOTHING_YET, plan, spot: { leg: `r${done}`, beats: 'all' } })!

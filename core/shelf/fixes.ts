@@ -12,6 +12,7 @@ import { yarnNeeds } from '../yarn/yarn'
 import type { Rate } from './eats'
 import { oddsThatItLasts, SURE_ENOUGH, sureMetres, type Wants, wants } from './enough'
 import { metresToCome } from './runOut'
+import { changeTo, growingIn, muchWords } from './useUp'
 
 /*
  * What can be done about a yarn that will not last: edits of the bag, each drafted to its end, with what it would want then.
@@ -120,16 +121,25 @@ function otherFromHere(short: Short): YarnFix[] {
   return []
 }
 
-/** Narrower straps: a stitch at a time, as long as two are left. */
-function narrowerStraps(short: Short): YarnFix[] {
-  return short.draft.parts.flatMap((part): YarnFix[] => {
-    const spec = wallPartOf(part) as (WallPart & { readonly wide?: number }) | undefined
-    if (!spec || typeof spec.wide !== 'number' || part.pieces.length === 0 || spec.colour !== short.yarn) return []
-    for (let wide = spec.wide - 1; wide >= 2; wide--) {
-      const found = tried(short, `${part.name}: ${wide} across instead of ${spec.wide}`, [{ path: ['wall', part.id, 'wide'], value: wide }])
-      if (lasts(found)) return [found!]
+/** Narrower and shorter straps, shorter cords: each by itself, as little as will do. */
+function lessApart(short: Short): YarnFix[] {
+  return growingIn(short.draft, short.yarn).filter(({ by }) => by !== 'rounds').flatMap((growing): YarnFix[] => {
+    const part = short.draft.parts.find(({ id }) => id === growing.part)!
+    const spec = wallPartOf(part)!
+    const { now, least } = growing
+    const of = (much: number) => tried(
+      short, `${part.name}: ${muchWords(growing, much)} instead of ${now}`, [changeTo(growing, spec, much)],
+    )
+    let [few, many] = [least, now]
+    // What is too little stops the bag: by halving to the most that lasts.
+    while (many - few > 1) {
+      const middle = (few + many) >> 1
+      const found = of(middle)
+      if (found === undefined || lasts(found)) few = middle
+      else many = middle
     }
-    return []
+    const found = of(few)
+    return few < now && lasts(found) ? [found!] : []
   })
 }
 
@@ -175,7 +185,7 @@ function smallerBase(short: Short): YarnFix[] {
 /** What lets a yarn last that runs short, each by itself, with as little changed as will do. */
 export function yarnFixes(short: Short): YarnFix[] {
   return [
-    ...fewerRounds(short), ...narrowerStraps(short), ...sharedStripes(short), ...otherFromHere(short), ...smallerBase(short),
+    ...fewerRounds(short), ...lessApart(short), ...sharedStripes(short), ...otherFromHere(short), ...smallerBase(short),
   ]
 }
 

@@ -27,13 +27,15 @@ export interface Growing {
   readonly now: number
   readonly least: number
   readonly most: number
+  /** Of a strap: its rows run along it, so that its length is counted in chains. */
+  readonly along?: boolean
 }
 
 /** What of a part grows, from the least to the most, how it is said and where it is kept. */
 interface Way {
   readonly by: GrowsBy
   readonly said: string
-  readonly unit: (much: number) => string
+  readonly unit: (much: number, along: boolean) => string
   readonly least: number
   readonly most: number
   /** How much there is of it now; nothing if the part has none, or it is of another yarn. */
@@ -80,7 +82,8 @@ const WAYS: readonly Way[] = [
     sets: (_, wide) => ({ path: ['wide'], value: wide }),
   },
   {
-    by: 'length', said: 'length', unit: many('row or chain long', 'rows or chains long'), least: 1, most: 1000,
+    by: 'length', said: 'length', least: 1, most: 1000,
+    unit: (much, along) => (along ? many('chain', 'chains') : many('row', 'rows'))(much),
     now: (part, spec, yarn, gauge) =>
       (part.pieces.length > 0 && spec.colour === yarn ? pinnedNow(kindOf(spec).fields.length, 'count', spec, { part, gauge }) : undefined),
     sets: (_, count) => ({ path: ['length'], value: { pin: { count } } }),
@@ -102,7 +105,11 @@ export function growingIn({ parts, gauge }: Draft, yarn: string): Growing[] {
     if (!spec || isStopped(part)) return []
     return WAYS.flatMap(({ by, said, least, most, now }): Growing[] => {
       const there = now(part, spec, yarn, gauge)
-      return there === undefined ? [] : [{ part: part.id, by, name: `${part.name}, in ${said}`, now: there, least, most }]
+      return there === undefined
+        ? []
+        : [
+            { part: part.id, by, name: `${part.name}, in ${said}`, now: there, least, most, along: part.pieces[0]?.along ?? false },
+          ]
     })
   })
 }
@@ -128,10 +135,20 @@ export interface UseUp {
   readonly expected: number
 }
 
-/** Metres that a bag wants with so much of what grows; nothing of a bag that stops then, or comes to less than it should. */
-function metresWith({ draft: before, yarn }: UsedUp, { part, by }: Growing, spec: WallPart, much: number): number | undefined {
+/** How it is said how much there is of something that grows. */
+export function muchWords({ by, along = false }: Pick<Growing, 'by' | 'along'>, much: number): string {
+  return wayOf(by).unit(much, along)
+}
+
+/** The change by which there is so much of something that grows. */
+export function changeTo({ part, by }: Growing, spec: WallPart, much: number): Change {
   const { path, value } = wayOf(by).sets(spec, much)
-  const after = draft(withChanges(before.design, [{ path: ['wall', part, ...path], value }]), before)
+  return { path: ['wall', part, ...path], value }
+}
+
+/** Metres that a bag wants with so much of what grows; nothing of a bag that stops then, or comes to less than it should. */
+function metresWith({ draft: before, yarn }: UsedUp, growing: Growing, spec: WallPart, much: number): number | undefined {
+  const after = draft(withChanges(before.design, [changeTo(growing, spec, much)]), before)
   if (after.parts.some(isStopped) && !before.parts.some(isStopped)) return undefined
   return yarnNeeds(after).find(need => need.yarn.id === yarn)?.metres ?? 0
 }
@@ -181,13 +198,10 @@ export function useUp(used: UsedUp, growing: Growing): UseUp | undefined {
   const much = mostThat(least, most, some => oddsOf(some) >= SURE_ENOUGH)
   if (much === undefined) return undefined
   const expected = mostThat(much, most, some => oddsOf(some) >= 0.5)!
-  const { unit, sets } = wayOf(growing.by)
-  const { path, value } = sets(spec, much)
   return {
-    much, expected, label: `${part.name}: ${unit(much)} instead of ${growing.now}`, odds: oddsOf(much), wants: wants(metres(much)!, eats),
-    changes: [
-      { path: ['wall', part.id, ...path], value }, { path: ['wall', part.id, 'useUp'], value: { by: growing.by, leaveGrams } },
-    ],
+    much, expected, label: `${part.name}: ${muchWords(growing, much)} instead of ${growing.now}`, odds: oddsOf(much),
+    wants: wants(metres(much)!, eats),
+    changes: [changeTo(growing, spec, much), { path: ['wall', part.id, 'useUp'], value: { by: growing.by, leaveGrams } }],
   }
 }
 
@@ -200,8 +214,8 @@ export function meantToUseUp(drafted: Draft, yarn: string): { readonly growing: 
 }
 
 /** How it is said how much of something a yarn makes. */
-export function useUpWords({ by }: Pick<Growing, 'by'>, { much, expected, odds }: UseUp, leaveGrams: number): string {
-  const { unit } = wayOf(by)
-  const more = expected > much ? `; as expected ${unit(expected)}` : ''
-  return `${unit(much)}: ${Math.min(99, Math.round(100 * odds))} % that ${leaveGrams > 0 ? `${leaveGrams} g are left` : 'it lasts'}${more}`
+export function useUpWords(growing: Pick<Growing, 'by' | 'along'>, { much, expected, odds }: UseUp, leaveGrams: number): string {
+  const more = expected > much ? `; as expected ${muchWords(growing, expected)}` : ''
+  const left = leaveGrams > 0 ? `${leaveGrams} g are left` : 'it lasts'
+  return `${muchWords(growing, much)}: ${Math.min(99, Math.round(100 * odds))} % that ${left}${more}`
 }

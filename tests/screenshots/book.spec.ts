@@ -1,4 +1,5 @@
-import { expect, test } from '../e2e/bag'
+import { expect, idOf, test } from '../e2e/bag'
+import { goOnTo, takeUp, withoutQuestions } from '../e2e/hookSteps'
 
 const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` })
 
@@ -22,9 +23,18 @@ test('the logbook, a bag of it, and a half wall under the tape', async ({ page, 
   await page.getByLabel('It is').fill('2.2')
   await expect(page.getByRole('status').filter({ hasText: 'after 4 rounds' })).toBeVisible()
   await page.screenshot(shot('tape-phone'))
+})
+
+test('at the scales: where the yarn runs out', async ({ page, request }) => {
+  await withoutQuestions(page)
+  await page.setViewportSize({ width: 390, height: 844 })
+  await takeUp(page, await idOf(request, 'Pear basket'))
+  await page.getByRole('radio', { name: 'Whole rounds' }).check()
+  await goOnTo(page, /Round 12 of/)
+  await page.getByRole('button', { name: 'More' }).click()
+  await page.getByRole('button', { name: 'Tape and scales' }).click()
   await page.getByRole('button', { name: 'Scales' }).click()
-  await page.getByLabel('Grams').fill('22')
+  await page.getByLabel('Grams').fill('110')
   await expect(page.locator('figure')).toContainText('About here')
-  await page.locator('figure').scrollIntoViewIfNeeded()
   await page.screenshot(shot('run-out-phone'))
 })

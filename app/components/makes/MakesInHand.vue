@@ -1,25 +1,16 @@
 <script setup lang="ts">
+import { useGone } from '~/composables/useGone'
 import { mdiDeleteOutline } from '@mdi/js'
-import { computed, onMounted, shallowRef } from 'vue'
-import { type ListedMake, useMakes } from '~/stores/makes'
+import { computed, onMounted } from 'vue'
+import { useMakes } from '~/stores/makes'
 
 /** The bags on the hook, with how far each is. */
 const shelf = useMakes()
+const { gone, throwAway, takeBack } = useGone(shelf)
 /** Finished ones stand in the logbook. */
 const inHand = computed(() => shelf.makes.filter(({ progress }) => progress?.words !== 'Finished'))
-const gone = shallowRef<ListedMake>()
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 onMounted(shelf.load)
-
-async function throwAway(id: string): Promise<void> {
-  gone.value = await shelf.remove(id)
-}
-
-async function takeBack(): Promise<void> {
-  const back = gone.value
-  gone.value = undefined
-  if (back) await shelf.bringBack(back.id)
-}
 </script>
 
 <template>

@@ -1,17 +1,17 @@
 <script setup lang="ts">
-import { computed, onMounted, shallowRef } from 'vue'
+import { useGone } from '~/composables/useGone'
+import { computed, onMounted } from 'vue'
 import { yarnToBuy } from '~~/core/plan/buy'
 import { calendarOf } from '~~/core/plan/calendar'
 import { dayWithYear } from '~~/core/plan/days'
-import type { Order } from '~~/core/plan/order'
 import { stateWords, verdictWords } from '~~/core/plan/words'
 import { useOrders } from '~/stores/orders'
-import type { Kept } from '~/stores/records'
 import { useYarns } from '~/stores/yarns'
 
 /** All orders: those that are open in the order in which they are due, their evenings together, and the yarn for all of them. */
 useHead({ title: 'Orders · Fair Hollow' })
 const shelf = useOrders()
+const { gone, throwAway, takeBack } = useGone(shelf)
 const yarns = useYarns()
 const router = useRouter()
 onMounted(() => Promise.all([shelf.load(), yarns.load()]))
@@ -27,17 +27,6 @@ const currency = computed(() => plans.value[0]?.order.money.currency ?? '')
 function open(day: string): void {
   const found = plans.value.find(({ stretches }) => stretches.some(stretch => stretch.day === day)) ?? plans.value[0]
   if (found) void router.push(`/orders/${found.id}?day=${day}`)
-}
-
-const gone = shallowRef<Kept<Order>>()
-async function throwAway(id: string): Promise<void> {
-  gone.value = await shelf.remove(id)
-}
-async function takeBack(): Promise<void> {
-  const back = gone.value
-  gone.value = undefined
-  if (back) await shelf.bringBack(back.id)
-  await shelf.look()
 }
 </script>
 
