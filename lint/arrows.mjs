@@ -7,8 +7,8 @@ import { dirname, join, relative, sep } from 'node:path'
 
 export const CORE = [
   'measure', 'stitch', 'entry', 'gauge', 'round', 'repeat', 'part', 'field', 'texture', 'kind', 'mesh', 'band', 'flat', 'motif', 'base',
-  'contents', 'mouth', 'handle', 'wall', 'design', 'draft', 'yarn', 'fit', 'words', 'chart', 'beats', 'make', 'log', 'chance', 'shelf',
-  'plan', 'export',
+  'contents', 'mouth', 'handle', 'wall', 'design', 'draft', 'yarn', 'fit', 'whole', 'words', 'chart', 'beats', 'make', 'log', 'chance',
+  'shelf', 'plan', 'export',
 ]
 export const APP = ['looks', 'reading', 'keeping', 'workers', 'stores', 'composables', 'components', 'pages']
 

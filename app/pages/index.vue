@@ -57,7 +57,7 @@ async function bringIn(file: File): Promise<void> {
       about="Enter a swatch, say how big, and the rounds follow."
       start="Start a bag"
       file-label="A bag's file"
-      @start="async () => go(await shelf.start())"
+      @start="router.push('/start')"
       @file="bringIn"
     />
     <TroubleNote

@@ -105,8 +105,8 @@ function cordsOf({ courses, most }: Band): string {
   const asideCm = (courses.length * loopCm) / 2
   const feet: number[] = []
   for (let x = -widest - asideCm; x < widest; x += loopCm) feet.push(x)
-  // What leans one way is met by its mirror image.
-  return someOf(feet, 2 * most)
+  // What leans one way is met by its mirror image. Of many bands just a few are drawn.
+  return someOf(feet, most === FEW_LINES ? FEW_LINES : 2 * most)
     .flatMap(x => [[x, asideCm], [-x, -asideCm]] as const)
     .map(([foot, aside]) => `M${n(foot)} ${n(-first.bottomCm)}l${n(aside)} ${n(-tallCm)}`)
     .join('')

@@ -30,6 +30,7 @@ test('a new bag, from nothing to its pattern, in under a minute of clicks', asyn
   const from = Date.now()
   await page.goto('/')
   await page.getByRole('button', { name: 'Start a bag' }).click()
+  await page.getByRole('button', { name: 'no questions' }).click()
   await expect(page.locator('[data-code="gauge-assumed"]')).toBeVisible()
   await page.getByLabel('Stitches').fill('18')
   await page.getByLabel('Rounds', { exact: true }).fill('19')

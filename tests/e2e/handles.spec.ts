@@ -178,6 +178,7 @@ test('a newcomer, from the first screen to the printed tote pattern in twenty or
   }
   await page.goto('/')
   await done(page.getByRole('button', { name: 'Start a bag' }).click())
+  await done(page.getByRole('button', { name: 'no questions' }).click())
   await done(page.getByLabel('Name', { exact: true }).fill('First tote'))
   await done(page.getByRole('radio', { name: 'folded cloth' }).check())
   await done(page.getByLabel('Weighs').fill('3'))

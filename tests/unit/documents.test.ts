@@ -7,6 +7,7 @@ import { readDesign, readSwatch } from '../../core/design/read'
 import { draft } from '../../core/draft/draft'
 import { inHand } from '../../core/make/plan'
 import { readMake } from '../../core/make/read'
+import { readOrder } from '../../core/plan/read'
 import { readShelfYarn } from '../../core/shelf/read'
 import { stateOf } from '../../core/make/fold'
 import { wallKinds } from '../../core/wall/wall'
@@ -104,9 +105,9 @@ describe('the documentation', () => {
       ([, text]) => JSON.parse(text!) as { fairHollow: string },
     )
     const readers: Record<string, (input: unknown) => { readonly ok: boolean }> = {
-      design: readDesign, swatch: readSwatch, yarn: readShelfYarn, make: readMake,
+      design: readDesign, swatch: readSwatch, yarn: readShelfYarn, order: readOrder, make: readMake,
     }
-    expect(blocks.map(({ fairHollow }) => fairHollow)).toEqual(['design', 'swatch', 'swatch', 'yarn', 'make'])
+    expect(blocks.map(({ fairHollow }) => fairHollow)).toEqual(['design', 'swatch', 'swatch', 'yarn', 'order', 'make'])
     for (const block of blocks) expect(readers[block.fairHollow]!(block), block.fairHollow).toMatchObject({ ok: true })
   })
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { mdiContentCopy, mdiDeleteOutline } from '@mdi/js'
+import { mdiCalendarMultiselect, mdiContentCopy, mdiDeleteOutline } from '@mdi/js'
 import type { ListedBag } from '~/stores/bags'
 
 /** A bag on its shelf, with its facts. */
@@ -27,6 +27,13 @@ const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'sh
     <div class="foot">
       <span class="soft">{{ format(new Date(bag.updatedAt)) }}</span>
       <span>
+        <v-btn
+          :icon="mdiCalendarMultiselect"
+          size="small"
+          :to="`/orders/new?bag=${bag.id}`"
+          :aria-label="`Several of ${bag.name} by a day`"
+          title="Several of it by a day"
+        />
         <v-btn
           :icon="mdiContentCopy"
           size="small"

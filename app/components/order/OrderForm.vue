@@ -21,7 +21,7 @@ function set(changed: Partial<Order>): void {
   emit('change', { ...props.order, ...changed })
 }
 
-function setDay(field: 'from' | 'by', day: string): void {
+function setDay(field: 'taken' | 'from' | 'by', day: string): void {
   if (isDay(day)) set({ [field]: day })
 }
 
@@ -74,6 +74,13 @@ function keep(): void {
       :here="here"
       :currency="order.money.currency"
       @change="bags => set({ bags })"
+    />
+    <v-text-field
+      class="since"
+      label="Bags count that are finished since"
+      type="date"
+      :model-value="order.taken"
+      @update:model-value="(day: string) => setDay('taken', day)"
     />
     <div class="two">
       <OrderEvenings
@@ -155,6 +162,7 @@ function keep(): void {
 fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.4rem; }
 p { margin: 0; color: rgb(var(--v-theme-error)); }
+.since { max-width: 17rem; }
 .buttons { display: flex; gap: 0.5rem; }
 @media (max-width: 760px) { .row { grid-template-columns: 1fr 1fr; } .two { grid-template-columns: minmax(0, 1fr); } }
 @media (max-width: 480px) { .row { grid-template-columns: minmax(0, 1fr); } .form { padding: 0.8rem; } }
