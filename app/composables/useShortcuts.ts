@@ -1,6 +1,6 @@
 import { computed, onBeforeUnmount, onMounted, shallowRef } from 'vue'
 
-/** A single key and what it does; listed under `?`. */
+/** A single key and what it does, or one with Ctrl (`Ctrl+Z`), which works while somebody is typing too; listed under `?`. */
 export interface Shortcut {
   readonly key: string
   readonly does: string
@@ -20,11 +20,17 @@ const listening = shallowRef<readonly (() => readonly Shortcut[])[]>([])
 /** Every key that does something now. */
 export const shortcutsNow = computed(() => listening.value.flatMap(shortcuts => shortcuts()))
 
+/** A key with Ctrl, or the command key, as it is listed; nothing of one alone. */
+function withCtrl({ ctrlKey, metaKey, shiftKey, key }: KeyboardEvent): string | undefined {
+  return ctrlKey || metaKey ? `Ctrl+${shiftKey ? 'Shift+' : ''}${key.toUpperCase()}` : undefined
+}
+
 /** Listens for single keys while nobody is typing; takes them back when the component leaves. */
 export function useShortcuts(shortcuts: () => readonly Shortcut[]): void {
   function onKey(event: KeyboardEvent): void {
-    if (isTyping(event.target) || event.altKey || event.metaKey || event.ctrlKey || document.querySelector('[role="dialog"]')) return
-    const found = shortcuts().find(({ key }) => key === event.key)
+    const pressed = withCtrl(event)
+    if (event.altKey || (!pressed && isTyping(event.target)) || document.querySelector('[role="dialog"]')) return
+    const found = shortcuts().find(({ key }) => key === (pressed ?? event.key))
     if (!found) return
     event.preventDefault()
     found.run()

@@ -75,7 +75,7 @@ async function empty(): Promise<void> {
       <header>
         <h1>What is it for?</h1>
         <p class="soft">
-          Whole bags, drawn to one scale in the stitches of your last one. Whatever you choose, everything can be changed.
+          Whole bags, drawn in the stitches of your last one. Whatever you choose, everything can be changed.
         </p>
       </header>
       <ul v-if="ready">

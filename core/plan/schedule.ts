@@ -41,17 +41,28 @@ export interface Asks {
 /** Less than this of a minute is nothing: what is left over from sums of parts. */
 const NOTHING_MIN = 1e-6
 
+/** An evening, and the minutes at the hook that there are on it. */
+export interface Evening {
+  readonly day: Day
+  readonly minutes: number
+}
+
 /**
- * Days on which an order could be worked at, and what is there for it on each, the first today at the earliest.
+ * Evenings on which an order could be worked at, the first today at the earliest: the so many-th of them, looked at when it is asked for.
  *
  * @param workedToday minutes at the hook that are gone of today's evening
  */
-export function eveningsOf(order: Order, today: Day, workedToday = 0): { readonly day: Day, readonly minutes: number }[] {
-  const from = laterOf(order.from, today)
-  return Array.from({ length: FURTHEST_DAYS }, (_, i) => dayAfter(from, i)).map((day) => {
-    const minutes = hookMinutes(eveningMinutes(order, day))
-    return { day, minutes: day === today ? Math.max(0, minutes - workedToday) : minutes }
-  })
+export function eveningsOf(order: Order, today: Day, workedToday = 0): (i: number) => Evening {
+  const known: Evening[] = []
+  return (i) => {
+    while (known.length <= i) {
+      const last = known.at(-1)
+      const day = last ? dayAfter(last.day) : laterOf(order.from, today)
+      const minutes = hookMinutes(eveningMinutes(order, day))
+      known.push({ day, minutes: day === today ? Math.max(0, minutes - workedToday) : minutes })
+    }
+    return known[i]!
+  }
 }
 
 /**
@@ -71,8 +82,8 @@ export function schedule(
   asks.forEach(({ jobs }, at) => {
     const left = jobs.map(({ minutes }) => minutes)
     let next = 0
-    for (const { day, minutes } of evenings[at]!) {
-      if (next >= jobs.length) break
+    for (let i = 0; i < FURTHEST_DAYS && next < jobs.length; i++) {
+      const { day, minutes } = evenings[at]!(i)
       const before = used.get(day) ?? 0
       let free = comesToNothing(day, at) ? 0 : minutes - before
       if (free <= NOTHING_MIN) continue

@@ -62,6 +62,15 @@ const SLOTS: CarriedBy = {
     }),
   ],
 }
+const HOLES: CarriedBy = {
+  id: 'holes', name: 'hand holes',
+  wall: colour => [
+    spec({
+      band: 'slots', number: 2, width: { want: { widthCm: 9 } }, chains: { want: { hole: true } }, into: 'chains', corners: 0, rounds: 2,
+      stitch: 'sc', nudge: 0, colour,
+    }),
+  ],
+}
 const SEWN: CarriedBy = {
   id: 'sewn', name: 'two straps, sewn on',
   wall: colour => [
@@ -146,7 +155,7 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
   {
     id: 'basket', name: 'Basket', does: 'A round floor, firm low wall, hand holes: stands by itself.',
     asks: [size('wide', 'Floor across', 20, 8, 40), size('tall', 'Wall', 14, 4, 35)],
-    carried: [{ ...SLOTS, name: 'hand holes' }, BARE],
+    carried: [HOLES, BARE],
     base: ({ wide }, colour) => circle(wide, colour), like: { turnUp: 'back-and-third-loop' },
     wall: ({ tall }, colour) => [solid(tall, colour)],
   },

@@ -40,7 +40,7 @@ export class ShelfQuery {
 /** Where and when a maker is: their time zone, and the day it is there. */
 export class WhenAsked {
   @Text(1, 64) zone: string = 'UTC'
-  @Word({ source: DAY_PATTERN, message: 'must be a day such as 2026-12-05' }) on: string = '2026-01-01'
+  @Word({ source: DAY_PATTERN, message: 'must be a day such as 2026-12-05' }) on: string = new Date().toISOString().slice(0, 10)
 }
 
 /** What is asked of the bags of some orders. */

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, saved, tally, test } from './bag'
+import { expect, freshBag, saved, tally, test } from './bag'
 
 /** Counts what a newcomer does, by visible names alone. */
 function counting() {
@@ -46,6 +46,21 @@ for (const [size, width, height] of [['a laptop', 1280, 800], ['a phone', 390, 8
     })
   }
 }
+
+test('Ctrl+Z takes back what was typed while the field has the focus, and Ctrl+Shift+Z brings it again', async ({ page, request }) => {
+  await page.goto(`/bags/${await freshBag(request, 'Taken back')}`)
+  await page.getByRole('button', { name: /^Base/ }).click()
+  const across = page.getByRole('textbox', { name: 'Across the floor' })
+  await across.fill('17')
+  await page.keyboard.press('Control+z')
+  await expect(across).toHaveValue('12')
+  await page.keyboard.press('Control+Shift+Z')
+  await expect(across).toHaveValue('17')
+  await across.fill('x')
+  await expect(across).toHaveAttribute('aria-invalid', 'true')
+  await page.goto('/bags')
+  await expect(page.getByRole('heading', { name: 'Your bags' })).toBeVisible()
+})
 
 test('the drawing, the gauge and the handles answer; a swatch of one\'s own is taken', async ({ page, request }) => {
   await request.post('/api/swatches', {

@@ -14,6 +14,7 @@ const id = useId()
     :model-value="text"
     :suffix="suffix"
     :error-messages="trouble"
+    :aria-invalid="trouble ? 'true' : undefined"
     inputmode="decimal"
     autocomplete="off"
     class="figure-field"

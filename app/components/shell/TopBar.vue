@@ -35,6 +35,7 @@ useShortcuts(() => [
     <NuxtLink
       to="/"
       class="home"
+      aria-label="Fair Hollow, all bags"
     >
       <img
         src="/mark.svg"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { Portrait } from '~~/core/chart/portrait'
 
-/** A whole bag to begin with, drawn in the maker's own gauge, to the scale of the others. */
+/** A whole bag to begin with, drawn in the maker's own gauge. */
 defineProps<{ name: string, does: string, portrait: Portrait }>()
 const emit = defineEmits<{ choose: [] }>()
 </script>
