@@ -28,7 +28,7 @@ function hash(text: string): string {
 
 function demos(): { name: string, document: unknown }[] {
   return readdirSync('demo')
-    .filter(file => !/^(swatch|make|yarn)-/.test(file))
+    .filter(file => !/^(swatch|make|yarn|order)-/.test(file))
     .map(file => ({ name: file, document: JSON.parse(readFileSync(join('demo', file), 'utf8')) as unknown }))
 }
 

@@ -61,7 +61,7 @@ function fullness(edgeCm: number, floor: Floor): Finding[] {
       + 'more stitches in each hole.'
       : `The stitches make ${tape(edgeCm)} of edge, the floor has only ${tape(perimeterCm(floor))}: the wall will stand fuller than `
         + 'the floor. Work fewer stitches in each hole.'
-  return [{ code: ratio < 1 ? 'bought-tight' : 'bought-full', weight: 'watch', what: `${what} (Within a tenth is fine: from memory.)` }]
+  return [{ code: ratio < 1 ? 'bought-tight' : 'bought-full', weight: 'watch', what: `${what} (Within a tenth is fine: a rule of thumb.)` }]
 }
 
 /** Works the first round into a bought floor's holes. */

@@ -99,7 +99,7 @@ export function flatnessFinding(increases: number, kind: FabricKind, stitch: Sti
   const own = stitch.liesFlat && (ratio < 1 - FLAT_SHARE || ratio > 1 + FLAT_SHARE) && judgement === 'flat'
   const rule = own
     ? `(Your own floors lay flat from ${from.toFixed(2)} to ${to.toFixed(2)}: from your logbook.)`
-    : '(Flat within 7 %, mild to 30 %: rules of thumb, from memory.)'
+    : '(Flat within 7 %, mild to 30 %: rules of thumb.)'
   const school = usual && judgement !== 'flat' ? ` ${increases} a round is a usual number for {${kind}}.` : ''
   const what = `With ${increases} increases a round the base ${SAYS[judgement](certain ? 'will' : 'may', times, depth)}${school} ${rule}`
   const better = flatIncreases(stitch)

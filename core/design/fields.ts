@@ -156,7 +156,7 @@ export const BAG_FIELDS = {
     },
   ),
   stretch: maybe('How much straps lengthen', STRETCH_FIELDS, {
-    without: { name: 'as cotton usually does', does: 'By 5 to 15 %: the middle of it is taken, from memory.' },
+    without: { name: 'as cotton usually does', does: 'By 5 to 15 %: the middle of it is taken, a rule of thumb.' },
     having: {
       name: 'I hung a strip',
       does: 'Crochet a strip as your handles will be, measure it, hang a weight on it low over the floor, and measure again.',

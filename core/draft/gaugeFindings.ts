@@ -18,7 +18,7 @@ function estimated(design: Design, gauge: Gauge): Finding[] {
     .filter(kind => gauge[kind].known === 'estimated')
     .map(kind => ({
       code: 'gauge-estimated', weight: 'note', part: 'gauge',
-      what: `No {${kind}} was measured: its size is estimated from your {${gauge[kind].from}} (ratios from memory). A swatch in `
+      what: `No {${kind}} was measured: its size is estimated from your {${gauge[kind].from}} (ratios by rule of thumb). A swatch in `
         + `{${kind}} makes the sizes surer.`,
     }))
 }
@@ -64,7 +64,7 @@ function texturesEstimated(design: Design, parts: readonly DraftPart[], known: K
         code: 'texture-estimated', weight: 'note', part: part.id,
         what: `${part.name}: nobody measured this pattern. It is told as tall and as wide as its stitches would be, and may be some 15 to `
           + `20 % `
-          + 'off (from memory). A swatch of it, or the tape along some rounds of it, makes its sizes surer.',
+          + 'off (a rule of thumb). A swatch of it, or the tape along some rounds of it, makes its sizes surer.',
       },
     ]
   })

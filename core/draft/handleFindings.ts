@@ -15,7 +15,7 @@ function drops(hangings: readonly Hanging[]): Finding[] {
         ? 'it does not give'
         : tested
           ? `by your strip it lengthens ${(stretch * 100).toFixed(0)} %`
-          : `cotton lengthens by 5 to 15 %, ${(stretch * 100).toFixed(0)} taken; from memory, so hang a strip of your own`
+          : `cotton lengthens by 5 to 15 %, ${(stretch * 100).toFixed(0)} taken; a rule of thumb, so hang a strip of your own`
       const named = handle.lies === 'around' ? handle.name : part.handles.length > 1 ? 'Each handle' : handle.name
       return {
         code: 'drop', weight: 'note', part: part.id,
@@ -23,7 +23,7 @@ function drops(hangings: readonly Hanging[]): Finding[] {
           `${named} is ${tape(handle.lengthCm)} from foot to foot: held up it drops ${tape(dropCm)} empty, `
           + `about ${tape(loadedDropCm)} ${kg === undefined ? 'loaded' : `with ${kg.toFixed(1)} kg in it`} (${how}). In the `
           + `hand about ${tape(HAND_DROP_CM)} is usual, over the shoulder about ${tape(SHOULDER_DROP_CM)} `
-          + '(from memory): measure your own.',
+          + '(a rule of thumb): measure your own.',
       }
     },
   )
@@ -94,7 +94,7 @@ function narrow(hangings: readonly Hanging[]): Finding[] {
         code: 'handle-narrow', weight: kgPerCm > CAUTION_KG_PER_CM ? 'caution' : 'watch', part: part.id,
         what:
           `${told} That is much for a handle so narrow: more than about ${WATCH_KG_PER_CM} kg on a centimetre stretches and cuts `
-          + `in (from memory; nothing here is rated). ${OPTIONS} Try it low over the floor.`,
+          + `in (a rule of thumb; nothing here is rated). ${OPTIONS} Try it low over the floor.`,
         ...(fix ? { fix } : {}), otherFixes,
       },
     ]

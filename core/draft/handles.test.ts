@@ -39,7 +39,7 @@ describe('a handle of 52 chains over 16 stitches: 26 cm over 8', () => {
     expect(one.dropCm).toBeCloseTo(12.369, 3)
     expect(one.loadedDropCm).toBeCloseTo(13.73, 2)
     expect(one.tested).toBe(false)
-    expect(found(bag([slots]), 'drop')!.what).toContain('from memory, so hang a strip of your own')
+    expect(found(bag([slots]), 'drop')!.what).toContain('a rule of thumb, so hang a strip of your own')
   })
 
   it('two of them share a load: 4 kg is 2 each, 1.05 in each leg, on 2 cm', () => {

@@ -99,7 +99,7 @@ export function meshFindings({ design, parts, sizes, gauge }: Bag): Finding[] {
             code: 'hangs', weight: 'note', part: parts.find(({ net }) => net)!.id,
             what: `${design.contents ? 'Around what it must hold it stands' : 'Empty it hangs'} `
               + `${tape(sizes.height.cm)} tall; hung up with a load it draws narrow above that and is about `
-              + `${tape(loaded)} (an estimate, from memory). Mesh gives: it holds more than it looks, and handles `
+              + `${tape(loaded)} (an estimate by rule of thumb). Mesh gives: it holds more than it looks, and handles `
               + 'lengthen. Test it low over the floor.',
           },
         ]

@@ -64,7 +64,7 @@ function colours(design: Design, parts: readonly DraftPart[]): Finding[] {
     `${changes.length} ${changes.length === 1 ? 'change' : 'changes'} of yarn.`,
     carried > 0
       ? `At ${carried} the old yarn is carried up inside, slack and caught every second round (it rests for at most `
-      + `${tape(CARRY_CM)}; from memory).`
+      + `${tape(CARRY_CM)}; a rule of thumb).`
       : '',
     cut > 0 ? `At ${cut} it is cut.` : '', `${Object.values(ends).reduce((a, b) => a + b, 0)} ends to weave in, in all.`,
   ]

@@ -98,7 +98,7 @@ function handHole(spec: SlotsSpec, found: Slots, { gauge }: Setting): Finding[] 
   return [
     {
       code: 'hand-hole-small', weight: 'watch',
-      what: `A hand hole ${tape(wideCm)} wide is narrow: a hand wants about ${tape(HAND_CM)} (from memory).`,
+      what: `A hand hole ${tape(wideCm)} wide is narrow: a hand wants about ${tape(HAND_CM)} (a rule of thumb).`,
       fix: { label: `Slots ${tape(HAND_CM + 1)} wide`, changes: [{ path: ['width'], value: { want: { widthCm: HAND_CM + 1 } } }] },
     },
   ]

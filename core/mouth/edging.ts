@@ -68,7 +68,7 @@ function fullness(ratio: number): Finding {
   return {
     code: 'edging-fullness', weight: 'note',
     what: `Its stitches side by side are ${ratio.toFixed(2)} times as long as what they stand on: it ${does} (flat within `
-      + '7 %: from memory).',
+      + '7 %: a rule of thumb).',
   }
 }
 

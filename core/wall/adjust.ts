@@ -125,7 +125,7 @@ function workAdjust(spec: AdjustSpec, edge: Edge, setting: WallSetting): PartRes
           {
             code: 'adjust-steep', weight: 'watch',
             what: `${Math.abs(change)} ${change > 0 ? 'increases' : 'decreases'} in a round of ${edge.count} may `
-              + `${change > 0 ? 'ripple' : 'pucker'}: more than about one in ${STITCHES_A_CHANGE} shows (from memory).`,
+              + `${change > 0 ? 'ripple' : 'pucker'}: more than about one in ${STITCHES_A_CHANGE} shows (a rule of thumb).`,
           },
         ]
       : []

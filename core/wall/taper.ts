@@ -102,7 +102,7 @@ function steepness(counts: readonly number[], from: number, stitchCm: number): F
     {
       code: 'taper-steep', weight: 'caution',
       what: `This ${counts.at(-1)! < from ? 'draws in' : 'opens out'} by one stitch in ${least.toFixed(1)} a round; more than about `
-        + `one in ${STITCHES_A_CHANGE} ${counts.at(-1)! < from ? 'puckers' : 'ripples'} (from memory). Give it ${wanted} rounds, about `
+        + `one in ${STITCHES_A_CHANGE} ${counts.at(-1)! < from ? 'puckers' : 'ripples'} (a rule of thumb). Give it ${wanted} rounds, about `
         + `${tape(wanted * stitchCm)}.`,
       fix: {
         label: `Give it ${wanted} rounds`,

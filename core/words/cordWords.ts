@@ -41,7 +41,8 @@ function yarnToCut(kind: CordKind, { yarnCm }: Cord): string[] {
   const spans = Math.ceil((2 * yarnCm) / ARM_SPAN_CM) / 2
   return [
     `Each cord takes about ${tape(Math.ceil(yarnCm / 10) * 10)} of yarn, ${spans} arm ${spans === 1 ? 'span' : 'spans'} (of about `
-    + `${tape(ARM_SPAN_CM)}, fingertip to fingertip; from memory): cut it from the ball when the cord is done, or measure it off first.`,
+    + `${tape(ARM_SPAN_CM)}, fingertip to fingertip; a rule of thumb): cut it from the ball when the cord is done, or measure it off `
+    + 'first.',
   ]
 }
 

@@ -17,7 +17,7 @@ const NOTHING_TAUGHT = handsOf([])
 const hands = computed(() => book.taught?.hands ?? NOTHING_TAUGHT)
 const time = computed(() => timeOfBag(props.draft, hands.value))
 const from = computed(() => time.value.bags === 0
-  ? 'By the craft\'s usual pace, from memory: no bag of yours is in the logbook yet.'
+  ? 'By the craft\'s usual pace, a rule of thumb: no bag of yours is in the logbook yet.'
   : `By your own pace, from ${time.value.bags} ${time.value.bags === 1 ? 'bag' : 'bags'} in your logbook.`)
 const yarns = computed(() => yarnNeeds(props.draft))
 const floor = computed(() => {

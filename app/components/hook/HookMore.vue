@@ -25,7 +25,7 @@ const left = computed(() => {
   const many = evenings.from === evenings.to ? `${evenings.to}` : `${evenings.from} to ${evenings.to}`
   const day = evenings.days === 0 ? 'this evening' : DAY.format(Date.now() + evenings.days * 86_400_000)
   const own = `by your own pace, ${time.bags} ${time.bags === 1 ? 'bag' : 'bags'}`
-  const from = time.bags === 0 ? 'by the craft\'s usual pace, from memory' : own
+  const from = time.bags === 0 ? 'by the craft\'s usual pace, a rule of thumb' : own
   return `Left: ${timeWords(time)} (${from}). At your usual sittings ${many} of them: ${day}.`
 })
 

@@ -96,7 +96,7 @@ function pick(event: Event): void {
           variant="outlined"
           @click="house.parcel = undefined"
         >
-          Leave it
+          Cancel
         </v-btn>
       </div>
     </template>

@@ -66,7 +66,7 @@ const yarnRows = computed(() => yarns.value.map(({ name, saidMetres, said, grams
     >
       <LogTable
         caption="Pace by stitch"
-        :heads="['Stitch', 'You', 'The craft (from memory)']"
+        :heads="['Stitch', 'You', 'The craft (rule of thumb)']"
         :rows="paces.map(({ name, own, craft }) => [name, `${own.toFixed(1)} s`, `${craft.toFixed(1)} s`])"
       />
     </LogChart>

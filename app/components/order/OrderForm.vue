@@ -145,7 +145,7 @@ function keep(): void {
         variant="outlined"
         @click="emit('leave')"
       >
-        Leave it
+        Cancel
       </v-btn>
     </div>
   </form>

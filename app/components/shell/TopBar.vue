@@ -88,13 +88,13 @@ useShortcuts(() => [
       <NuxtLink
         to="/safe"
         class="way wide-only"
+        :class="{ 'widest-only': onBag }"
       >
         Kept safe
       </NuxtLink>
       <NuxtLink
         to="/hook"
         class="way wide-only"
-        :class="{ 'widest-only': onBag }"
       >
         Where the hook goes
       </NuxtLink>

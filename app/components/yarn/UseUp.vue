@@ -94,7 +94,7 @@ const meant = computed(() => meantToUseUp(props.draft, props.yarn).map(({ growin
           size="small"
           @click="open = false"
         >
-          Leave it
+          Cancel
         </v-btn>
       </div>
     </fieldset>

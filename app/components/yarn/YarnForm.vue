@@ -125,7 +125,7 @@ function keep(): void {
           variant="outlined"
           @click="emit('leave')"
         >
-          Leave it
+          Cancel
         </v-btn>
       </div>
     </div>
