@@ -97,7 +97,7 @@ test('it is closed until it is opened; then one phone is let in by the letters, 
   expect(cookie).toMatchObject({ name: 'fair-hollow', httpOnly: true, sameSite: 'Strict' })
 
   // It edits as the laptop does, and neither opens doors nor sends others away.
-  await phone.getByRole('link', { name: /Seed-head pouch/ }).last().click()
+  await phone.getByRole('link', { name: /^Seed-head pouch/ }).last().click()
   await phone.getByLabel('Name', { exact: true }).fill('Pouch, by phone')
   await expect(phone.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved')
   expect(await phone.evaluate(() => fetch('/api/house/phone', { method: 'POST' }).then(({ status }) => status))).toBe(403)
