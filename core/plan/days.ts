@@ -1,4 +1,4 @@
-import { addDays, differenceInCalendarDays, format, formatISO, getISODay, isValid, lastDayOfMonth, parseISO } from 'date-fns'
+import { addDays, differenceInCalendarDays, format, formatISO, getISODay, isValid, parseISO } from 'date-fns'
 
 /*
  * Days as `2026-12-05`: they compare as text does, know no hour, and are reckoned with by a date library, since clocks change and months
@@ -48,16 +48,6 @@ export function dayWords(day: Day): string {
 /** The same with its year. */
 export function dayWithYear(day: Day): string {
   return format(parseISO(day), 'EEE d MMMM yyyy')
-}
-
-/** A month by its name, as a day of it is in: `December 2026`. */
-export function monthWords(day: Day): string {
-  return format(parseISO(day), 'MMMM yyyy')
-}
-
-/** Whether a month ends with a day. */
-export function isMonthsLast(day: Day): boolean {
-  return formatISO(lastDayOfMonth(parseISO(day)), { representation: 'date' }) === day
 }
 
 export const laterOf = (a: Day, b: Day): Day => (a > b ? a : b)

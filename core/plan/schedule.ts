@@ -32,9 +32,8 @@ export interface Schedule {
   readonly finishedOn: ReadonlyMap<string, Day>
 }
 
-/** An order with what is to be made for it, each with its minutes at the hook. */
+/** What is to be made for an order, each with its minutes at the hook. */
 export interface Asks {
-  readonly order: Order
   readonly jobs: readonly { readonly job: Job, readonly minutes: number }[]
 }
 

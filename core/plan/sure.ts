@@ -45,7 +45,7 @@ export function howSure(laid: readonly Laid[], evenings: readonly ReturnType<typ
   const fallsOut = laid.map(({ order }) => order.fallsOut / 100)
   for (let time = 0; time < times; time++) {
     const pace = new Chance(seedOf('pace', time)).normal()
-    const asks = laid.map(({ order, jobs }) => ({ order, jobs: jobs.map(job => ({ job, minutes: minutesDrawn(job, pace, time) })) }))
+    const asks = laid.map(({ jobs }) => ({ jobs: jobs.map(job => ({ job, minutes: minutesDrawn(job, pace, time) })) }))
     const { finishedOn } = schedule(asks, evenings, (day: Day, order) => fallsOut[order]! > 0 && shareOf(day, time) < fallsOut[order]!)
     laid.forEach(({ order, jobs }, i) => {
       const inTime = jobs.filter(({ key }) => (finishedOn.get(key) ?? '9999') < order.by)

@@ -106,7 +106,8 @@ td.none, td.past { background: none; }
 td.today { box-shadow: inset 0 3px 0 var(--accent); }
 td.picked { outline: 2px solid var(--accent); outline-offset: -2px; }
 button {
-  display: flex; flex-direction: column; align-items: stretch; gap: 0.16rem; width: 100%; height: 100%; min-height: 5.2rem; padding: 0.35rem 0.4rem;
+  display: flex; flex-direction: column; align-items: stretch; gap: 0.16rem; width: 100%; height: 100%; min-height: 5.2rem;
+  padding: 0.35rem 0.4rem;
   background: none; border: 0; font: inherit; font-size: 0.8rem; line-height: 1.25; color: inherit; text-align: left; cursor: pointer;
 }
 button:disabled { cursor: default; }

@@ -85,11 +85,17 @@ function close(): void {
 </template>
 
 <style scoped>
-fieldset { border: 1px solid var(--line); border-radius: 6px; padding: 0.4rem 0.8rem 0.8rem; margin: 0; display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 0.9rem; }
+fieldset {
+  border: 1px solid var(--line); border-radius: 6px; padding: 0.4rem 0.8rem 0.8rem; margin: 0;
+  display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem 0.9rem;
+}
 legend { padding: 0 0.3rem; font-size: 0.84rem; }
 .shown { font-size: 1.7rem; min-width: 6rem; color: var(--soft-ink); }
 .settled { color: var(--ink); font-weight: 640; }
 label { flex: 1 0 100%; font-size: 0.88rem; }
-input { width: 5rem; height: 2.2rem; padding: 0 0.5rem; font: inherit; color: inherit; background: var(--paper); border: 1px solid var(--strong-line); border-radius: 4px; }
+input {
+  width: 5rem; height: 2.2rem; padding: 0 0.5rem; font: inherit; color: inherit; background: var(--paper);
+  border: 1px solid var(--strong-line); border-radius: 4px;
+}
 .doing { display: flex; flex-wrap: wrap; gap: 0.4rem; }
 </style>

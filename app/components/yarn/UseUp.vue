@@ -103,7 +103,10 @@ const meant = computed(() => meantToUseUp(props.draft, props.yarn).map(({ growin
 
 <style scoped>
 .use-up { margin: 0.4rem 0; }
-fieldset { border: 1px solid var(--line); border-radius: 6px; padding: 0.4rem 0.7rem 0.7rem; display: flex; flex-direction: column; gap: 0.6rem; min-width: 0; }
+fieldset {
+  border: 1px solid var(--line); border-radius: 6px; padding: 0.4rem 0.7rem 0.7rem; min-width: 0;
+  display: flex; flex-direction: column; gap: 0.6rem;
+}
 legend { padding: 0 0.3rem; }
 p { margin: 0 0 0.3rem; }
 .doing { display: flex; flex-wrap: wrap; gap: 0.4rem; }

@@ -179,8 +179,8 @@ watch(id, () => (entering.value = undefined))
           Evenings
         </h2>
         <p class="soft">
-          Minutes planned of those at the hook, the pauses left out; beside a bag that gets done, how often it is ready in time. Pick an evening
-          to make it longer, or none.
+          Minutes planned of those at the hook, the pauses left out; beside a bag that gets done, how often it is ready in time.
+          Pick an evening to make it longer, or none.
         </p>
         <OrderCalendar
           :weeks="weeks"
