@@ -83,17 +83,10 @@ test('an onion net, hanging', async ({ page, request }) => {
   await page.screenshot(shot('bench-net'))
 })
 
-test('a pouch drawn together', async ({ page, request }) => {
-  await page.goto(`/bags/${await idOf(request, 'Seed-head pouch')}`)
-  await expect(tally(page, 'Rounds')).toBeVisible()
-  await page
-    .locator('nav.labels')
-    .getByRole('button', { name: /casing/ })
-    .click()
-  await page.getByLabel('Pull the cords').fill('0.8')
-  await page.locator('.threading').scrollIntoViewIfNeeded()
-  await page.getByLabel('How far the cords are threaded').fill('0.8')
-  await page.screenshot(shot('bench-mouth'))
+test('what is it for: whole bags to begin with', async ({ page }) => {
+  await page.goto('/start')
+  await expect(page.getByRole('button', { name: /^Satchel/ })).toBeVisible()
+  await page.screenshot(shot('start'))
 })
 
 test('handles over the slots of a tote', async ({ page, request }) => {

@@ -4,7 +4,6 @@ import { withChanges } from '~~/core/design/edit'
 import { ASSUMED_GAUGE } from '~~/core/design/starter'
 import type { Fields } from '~~/core/field/field'
 import { gaugeOf } from '~~/core/gauge/gauge'
-import { hundredthsIn, sum } from '~~/core/shelf/money'
 import { metresOfClass } from '~~/core/shelf/starter'
 import { SHELF_YARN_FIELDS, type ShelfYarn } from '~~/core/shelf/yarn'
 import type { Asking } from '~/composables/useAsking'
@@ -30,9 +29,6 @@ const pick = (...names: (keyof typeof SHELF_YARN_FIELDS)[]): Fields =>
 const BAND = pick('weightClass', 'ballGrams', 'metresPer100g')
 const KNOWN = pick('unravelled', 'weighed')
 
-const price = ref(props.yarn.ballPrice === undefined ? '' : sum(props.yarn.ballPrice).replaceAll(',', ''))
-const priceTrouble = computed(() =>
-  price.value.trim() === '' || hundredthsIn(price.value) !== undefined ? '' : 'Type a sum such as 4.50')
 const nameTrouble = computed(() => (yarn.value.name.trim() ? '' : 'Say what you call it, to find it again'))
 const tried = ref(false)
 const metresAball = computed(() => Math.round((yarn.value.ballGrams * yarn.value.metresPer100g) / 100))
@@ -42,16 +38,18 @@ function set<K extends keyof ShelfYarn>(field: K, value: ShelfYarn[K]): void {
   yarn.value = { ...yarn.value, [field]: value }
 }
 
+function setPrice(paid: number | undefined): void {
+  const { ballPrice: _, ...rest } = yarn.value
+  yarn.value = paid === undefined ? rest : { ...rest, ballPrice: paid }
+}
+
 function addBall(grams: number): void {
   set('balls', [...yarn.value.balls, { grams }])
 }
 
 function keep(): void {
   tried.value = true
-  if (nameTrouble.value || priceTrouble.value) return
-  const { ballPrice: _, ...rest } = yarn.value
-  const paid = hundredthsIn(price.value)
-  emit('keep', { ...rest, name: rest.name.trim(), ...(paid === undefined ? {} : { ballPrice: paid }) })
+  if (!nameTrouble.value) emit('keep', { ...yarn.value, name: yarn.value.name.trim() })
 }
 </script>
 
@@ -92,11 +90,11 @@ function keep(): void {
           maxlength="80"
           @update:model-value="(fibre: string) => set('fibre', fibre)"
         />
-        <v-text-field
-          v-model="price"
+        <SumField
           label="Price of a ball"
-          inputmode="decimal"
-          :error-messages="priceTrouble"
+          :hundredths="yarn.ballPrice"
+          may-be-empty
+          @change="setPrice"
         />
         <v-text-field
           label="Where it lies"

@@ -64,14 +64,13 @@ function open(day: string): void {
             {{ verdictWords(plan) }}
           </p>
         </div>
-        <v-btn
-          size="small"
-          variant="outlined"
-          :aria-label="`Delete ${plan.order.name}`"
-          @click="throwAway(plan.id)"
-        >
-          Delete
-        </v-btn>
+        <ShelfDoing
+          :name="plan.order.name"
+          :file="shelf.fileOf('order', plan.id)"
+          readable
+          @change="router.push(`/orders/${plan.id}`)"
+          @remove="throwAway(plan.id)"
+        />
       </li>
       <li
         v-for="kept in [...closed, ...broken]"
