@@ -2,13 +2,6 @@ import { expect, idOf, tally, test } from '../e2e/bag'
 
 const shot = (name: string) => ({ path: `docs/screenshots/${name}.png` })
 
-test('the list of bags', async ({ page }) => {
-  await page.goto('/')
-  await expect(page.getByRole('heading', { name: 'Seed-head pouch' })).toBeVisible()
-  await expect(page.getByRole('heading', { name: 'On the hook' })).toBeVisible()
-  await page.screenshot(shot('bags'))
-})
-
 test('kept safe: copies, what was thrown away, a parcel, a phone let in', async ({ page, request }) => {
   const copy = await request.post(`/api/designs/${await idOf(request, 'Twine tub')}/copy`)
   await request.delete(`/api/designs/${((await copy.json()) as { id: string }).id}`)
@@ -61,19 +54,6 @@ test('the bench on a phone', async ({ page, request }) => {
   await expect(tally(page, 'Rounds')).toBeVisible()
   await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
   await page.screenshot(shot('bench-phone'))
-})
-
-test('an order, evening by evening, on a laptop and on a phone', async ({ page }) => {
-  await page.goto('/orders')
-  await page.getByRole('link', { name: 'Harvest fair' }).click()
-  await expect(page.locator('[data-day]').first()).toBeVisible()
-  await page.setViewportSize({ width: 1280, height: 1000 })
-  await page.screenshot(shot('orders'))
-  await page.setViewportSize({ width: 390, height: 844 })
-  await page.getByRole('heading', { name: 'Evenings' }).scrollIntoViewIfNeeded()
-  await page.mouse.wheel(0, 500)
-  await page.waitForTimeout(300)
-  await page.screenshot(shot('orders-phone'))
 })
 
 test('an onion net, hanging', async ({ page, request }) => {
