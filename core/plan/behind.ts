@@ -40,10 +40,13 @@ function tried({ known, id, order }: One, label: string, changes: readonly Chang
   return { label, changes, odds: plans.find(plan => plan.id === id)?.sure.odds ?? 0 }
 }
 
-/** The least of 1 to so many that makes it sure, by halving, since more never makes it less sure; none if even the most does not. */
-function least(most: number, of: (much: number) => OrderFix): OrderFix[] {
-  if (most < 1 || of(most).odds < SURE_ENOUGH) return []
-  let [low, high] = [0, most]
+/**
+ * The least of more than none, up to so many, that makes it sure: by halving, since more never makes it less sure; none if even the most
+ * does not.
+ */
+function least(most: number, of: (much: number) => OrderFix, none = 0): OrderFix[] {
+  if (most <= none || of(most).odds < SURE_ENOUGH) return []
+  let [low, high] = [none, most]
   while (high - low > 1) {
     const middle = (low + high) >> 1
     if (of(middle).odds >= SURE_ENOUGH) high = middle
@@ -87,10 +90,20 @@ function earlier(one: One, today: Day): OrderFix[] {
     tried(one, `Begin on ${dayWords(dayAfter(from, -days))}`, [{ path: ['from'], value: dayAfter(from, -days) }]))
 }
 
+/**
+ * A later date. Put off beyond that of another order, it lets that one go first: only up to there is later never less sure, so the days
+ * between the dates of two orders are looked through one stretch after the other.
+ */
 function laterDate(one: One): OrderFix[] {
-  const { by } = one.order
-  return least(FURTHEST_MOVED_DAYS, days =>
-    tried(one, `Promise it for ${dayWords(dayAfter(by, days))}`, [{ path: ['by'], value: dayAfter(by, days) }]))
+  const { known: { orders }, id, order: { by } } = one
+  const passes = orders.filter(other => other.id !== id).map(({ order }) => daysBetween(by, order.by)).flatMap(days => [days - 1, days])
+  const ends = [...new Set([...passes.filter(days => days > 0 && days < FURTHEST_MOVED_DAYS), FURTHEST_MOVED_DAYS])].sort((a, b) => a - b)
+  for (const [i, end] of ends.entries()) {
+    const found = least(end, days =>
+      tried(one, `Promise it for ${dayWords(dayAfter(by, days))}`, [{ path: ['by'], value: dayAfter(by, days) }]), ends[i - 1] ?? 0)
+    if (found.length > 0) return found
+  }
+  return []
 }
 
 /** What makes an order's date sure that is not; nothing of one that is sure enough. */

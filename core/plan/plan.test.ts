@@ -292,6 +292,12 @@ describe('what helps', () => {
     expect(fixes.every(({ odds }) => odds === 1)).toBe(true)
   })
 
+  // Six pouches are ready on 9 December. Put off beyond the twelfth, that order of twenty would go first, for weeks.
+  it('puts off no further than need be, though an order due next would then go first', () => {
+    const all = known([order([['Pouch', 6]]), order([['Pouch', 20]], { by: '2026-12-12', name: 'Twenty' })], { Pouch: work(60) })
+    expect(orderFixes(all, planOrders(all)[0]!).at(-1)!.label).toBe('Promise it for Thu 10 December')
+  })
+
   it('begins earlier what does not begin today', () => {
     // Six evenings and a bit are wanted, Friday among them, and the weekend has none: 360 minutes are 7.2 evenings of 50.
     const fixes = fixesOf(order([['Pouch', 6]]), { Pouch: work(60) }, '2026-11-20')
