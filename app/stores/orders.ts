@@ -1,10 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { BagWork } from '~~/core/plan/bagWork'
-import type { BagKnown, KnownOfOrders, LineAsked } from '~~/core/plan/known'
-import type { Order, OrderLine } from '~~/core/plan/order'
+import { type BagKnown, knownFrom, type KnownOfOrders, type LineAsked } from '~~/core/plan/known'
+import type { Order } from '~~/core/plan/order'
 import { type Known, type OrderPlan, planOrders } from '~~/core/plan/orderPlan'
-import { settled } from '~~/core/plan/settle'
 import type { KeptOrder } from '~~/core/plan/toMake'
 import { ask } from './records'
 import { useShelf } from './shelved'
@@ -51,19 +49,10 @@ export const useOrders = defineStore('orders', () => {
   /** What is known of a line's bag. */
   const bagOf = (line: LineAsked): BagKnown | undefined => bags.value.get(keyOf(line))
 
-  function workOf(line: OrderLine): BagWork | undefined {
-    const found = bagOf(line) ?? [...bags.value.values()].find(({ bag }) => bag !== '' && bag === line.bag)
-    return found?.work ?? undefined
-  }
-
   /** What orders are planned from: those that are kept, one of them as it is being changed perhaps. */
   function knownWith(changed?: KeptOrder): Known {
     const kept = sound.value.map(({ id, document }): KeptOrder => ({ id, order: document })).filter(({ id }) => id !== changed?.id)
-    const { here, makes, workedToday } = house.value
-    return {
-      orders: [...kept, ...(changed ? [changed] : [])].map(({ id, order }) => ({ id, order: settled(order, here) })),
-      makes, workOf, workedToday, today: today.value,
-    }
+    return knownFrom([...kept, ...(changed ? [changed] : [])], { ...house.value, bags: [...bags.value.values()] }, today.value)
   }
 
   const plansWith = (changed?: KeptOrder): OrderPlan[] => planOrders(knownWith(changed))
@@ -72,5 +61,5 @@ export const useOrders = defineStore('orders', () => {
   const fileOf = (as: string, id?: string) =>
     `/api/orders/${id ? `${id}/` : ''}export?as=${as}&on=${today.value}&zone=${encodeURIComponent(zone)}`
 
-  return { orders, sound, today, house, looked, look, bagOf, workOf, knownWith, plansWith, fileOf, ...does, load, bringBack }
+  return { orders, sound, today, house, looked, look, bagOf, knownWith, plansWith, fileOf, ...does, load, bringBack }
 })

@@ -91,8 +91,8 @@ function lengths({ part, cord, mouthCm, gathered }: Casing): Finding[] {
       code: 'mouth-closes', weight: 'note', part: part.id,
       what:
         `Pulled tight, the mouth closes to a hole of about ${tape(openingCm)}, and each end hangs out `
-        + `${tape(tailCm)}. An estimate: posts side by side, each as thick as the fabric, and the cords within (from `
-        + 'memory).',
+        + `${tape(tailCm)}. An estimate: posts side by side, each as thick as the fabric, and the cords within (a `
+        + 'rule of thumb).',
     },
   ]
 }

@@ -45,8 +45,8 @@ function estimatedIn(bands: readonly FlatBand[], { gauge, repeats = [] }: Settin
   return [
     {
       code: 'texture-estimated', weight: 'note',
-      what: `${where}: nobody measured ${patterns}. Sizes are told as the stitches would make them, and may be some 15 to 20 % off (from `
-        + 'memory). A swatch makes them surer.',
+      what: `${where}: nobody measured ${patterns}. Sizes are told as the stitches would make them, and may be some 15 to 20 % off (a `
+        + 'rule of thumb). A swatch makes them surer.',
     },
   ]
 }

@@ -1,6 +1,8 @@
 import type { BagWork } from './bagWork'
-import type { KeptBag } from './settle'
-import type { MakeSeen } from './toMake'
+import type { Day } from './days'
+import type { Known } from './orderPlan'
+import { type KeptBag, settled } from './settle'
+import type { KeptOrder, MakeSeen } from './toMake'
 
 /** A bag as a line of an order names it. */
 export interface LineAsked {
@@ -24,4 +26,13 @@ export interface KnownOfOrders {
   readonly workedToday: number
   /** Line by line, as they were asked. */
   readonly bags: readonly BagKnown[]
+}
+
+/** Orders and what the house knows of their bags, as they are planned from: every line names a bag of the house, and by that its work. */
+export function knownFrom(orders: readonly KeptOrder[], { here, bags, makes, workedToday }: KnownOfOrders, today: Day): Known {
+  const works = new Map(bags.flatMap(({ bag, work }) => (work ? [[bag, work] as const] : [])))
+  return {
+    orders: orders.map(({ id, order }) => ({ id, order: settled(order, here) })), makes, workedToday, today,
+    workOf: ({ bag }) => works.get(bag),
+  }
 }

@@ -32,10 +32,11 @@ export function verdictWords(plan: OrderPlan): string {
   const range = sure.low === sure.high ? `${ready(sure.ready)}` : `${ready(sure.low)} to ${ready(sure.high)}`
   const last = lastOn ? `the last on ${dayWords(lastOn)}` : 'the last on no evening in sight'
   const expected = behind.length === 0
-    ? `As it goes all are ready in time, ${last}.`
+    ? `As it goes ${jobs.length + finished === 1 ? 'it is' : 'all are'} ready in time, ${last}.`
     : `As it goes ${behind.length} ${behind.length === 1 ? 'falls' : 'fall'} behind: `
       + `${ready(jobs.length - behind.length)} are ready by ${dayWords(by)}, ${last}.`
-  return `${expected} Eight times of ten ${range} are ready in time; that all are: ${percent(sure.odds)}.`
+  const are = ready(sure.high) === 1 ? 'is' : 'are'
+  return `${expected} Eight times of ten ${range} ${are} ready in time; that all are: ${percent(sure.odds)}.`
 }
 
 /** What is to be minded of the evenings of an order. */

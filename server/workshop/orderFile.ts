@@ -1,11 +1,10 @@
 import { yarnToBuy } from '../../core/plan/buy'
 import { planEvents } from '../../core/plan/events'
 import { shoppingTable, shoppingText } from '../../core/plan/list'
-import type { OrderLine } from '../../core/plan/order'
+import { knownFrom } from '../../core/plan/known'
 import { type OrderPlan, planOrders } from '../../core/plan/orderPlan'
 import { priceOfOrder } from '../../core/plan/price'
-import { bagMeant, settled } from '../../core/plan/settle'
-import { bagList, orders, yarns } from '../db/shelves'
+import { orders, yarns } from '../db/shelves'
 import { calendarFile } from '../paper/calendarFile'
 import { paperFonts } from '../paper/fonts'
 import type { OrderQuery } from '../requests/asked'
@@ -26,16 +25,9 @@ const TIMES = 600
 /** Everything that is planned, as of a maker's day. */
 async function planned({ zone, on }: OrderQuery) {
   const kept = orders().list().flatMap(({ id, document, unreadable }) => (unreadable ? [] : [{ id, order: document }]))
-  const lines = kept.flatMap(({ order: { bags } }) => bags.map(({ bag, name }) => ({ bag, name })))
-  const known = await knownOfOrders(lines, zone, on)
-  const workOfBag = new Map(known.bags.flatMap(({ bag, work }) => (work ? [[bag, work] as const] : [])))
-  const here = bagList().named()
-  const workOf = (line: OrderLine) => workOfBag.get(bagMeant(line, here))
-  const plans = planOrders({
-    orders: kept.map(({ id, order }) => ({ id, order: settled(order, here) })), makes: known.makes, workOf, today: on,
-    workedToday: known.workedToday,
-  }, TIMES)
-  return { plans, workOf }
+  const lines = kept.flatMap(({ order: { bags } }) => bags)
+  const known = knownFrom(kept, await knownOfOrders(lines, zone, on), on)
+  return { plans: planOrders(known, TIMES), workOf: known.workOf }
 }
 
 /**

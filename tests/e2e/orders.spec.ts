@@ -69,7 +69,7 @@ test('twelve pouches for the fair: two fall behind, and the plan says so; what m
   await form.getByLabel('Asked for one').fill('6,50')
   for (const name of ['Mon', 'Tue', 'Wed', 'Thu', 'Fri']) await form.getByLabel(name, { exact: true }).fill(String(evening))
   for (const name of ['Sat', 'Sun']) await form.getByLabel(name, { exact: true }).fill('0')
-  await form.getByLabel('come to nothing').fill('0')
+  await form.getByLabel('Lost, of 100 evenings').fill('0')
   await form.getByLabel('An hour').fill('9')
   await form.getByLabel('Currency').fill('crowns')
 

@@ -70,7 +70,7 @@ function fixOf(fitting: Fitting): Fix {
     </div>
     <div
       v-if="shorts.length > 0"
-      class="row"
+      class="below"
     >
       <v-select
         v-model="yarn"
@@ -158,6 +158,7 @@ function fixOf(fitting: Fitting): Fix {
 .fit { border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem 0.8rem; margin: 1rem 0 0; display: flex; flex-direction: column; gap: 0.7rem; min-width: 0; }
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0 0.3rem; }
 .row { display: flex; flex-wrap: wrap; gap: 0.8rem; align-items: flex-start; }
+.below { display: flex; flex-direction: column; gap: 0.6rem; }
 .row > :deep(.v-input) { flex: 1 1 9rem; }
 progress { flex: 1; height: 2.2rem; accent-color: var(--accent); }
 p { margin: 0 0 0.4rem; font-size: 0.88rem; line-height: 1.4; }

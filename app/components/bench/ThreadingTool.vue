@@ -38,7 +38,7 @@ const drawn = computed(() => casing.value && drawnBy(casing.value.gathered, view
       ends of {{ formatCm(drawn.tailCm, units) }}
     </p>
     <p class="soft">
-      An estimate, from memory: tight, {{ casing.eyelets }} posts stand side by side, each as thick as
+      An estimate by rule of thumb: tight, {{ casing.eyelets }} posts stand side by side, each as thick as
       the fabric ({{ formatCm(casing.gathered.fabricCm, units) }}), with the cords inside.
     </p>
   </div>

@@ -68,7 +68,7 @@ const calibration = computed(() => props.taught.calibration.map(({ from, said, i
       What your hands have taught
     </h2>
     <p class="soft">
-      Where it says “the craft”, nothing of yours is known yet: a rule of thumb, from memory. Ranges hold nine times of ten.
+      Where it says “the craft”, nothing of yours is known yet: a rule of thumb. Ranges hold nine times of ten.
     </p>
     <div class="two">
       <div>

@@ -79,7 +79,7 @@ const weeks = computed(() => props.weeks.map(week => week.map(day => ({ ...day, 
               v-for="one in day.due"
               :key="one.id"
               class="due"
-            >{{ one.name }}</span>
+            >{{ one.name || 'Ready' }}</span>
             <span
               v-for="(name, i) in day.finished"
               :key="`f${i}`"

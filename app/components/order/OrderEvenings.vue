@@ -46,7 +46,7 @@ function set(day: Weekday, minutes: number): void {
         @update:model-value="$event && emit('change', { startsAt: $event })"
       />
       <CountField
-        label="Of 100 evenings come to nothing"
+        label="Lost, of 100 evenings"
         :value="order.fallsOut"
         :bounds="{ least: 0, most: 90 }"
         @change="emit('change', { fallsOut: $event })"

@@ -12,11 +12,13 @@ const rows = computed(() => props.order.bags.map((line, i) => ({ line, own: prop
 const unpriced = computed(() => [...new Set(props.price.lines.flatMap(own => own?.unpriced ?? []))])
 const whole = computed(() => {
   const { bags, pays, brings, anHour } = props.price
-  const { money: { currency } } = props.order
+  const inMoney = (hundredths: number) => money(hundredths, props.order.money.currency)
+  const [has, asks] = bags === 1 ? ['It has', 'it brings'] : [`All ${bags} have`, 'they bring']
+  const anHourThen = anHour === undefined ? '' : `, and an hour ${inMoney(anHour)}`
   const asked = brings === undefined
     ? 'Name a price for each bag, and it says what an hour brings.'
-    : `As asked they bring ${money(brings, currency)}${anHour === undefined ? '' : `, and an hour ${money(anHour, currency)}`}.`
-  return `All ${bags} have to bring ${money(pays, currency)}. ${asked}`
+    : `As asked ${asks} ${inMoney(brings)}${anHourThen}.`
+  return `${has} to bring ${inMoney(pays)}. ${asked}`
 })
 </script>
 

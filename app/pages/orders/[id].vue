@@ -55,7 +55,7 @@ const plan = computed(() => plans.value.find(one => one.id === id.value))
 const weeks = computed(() => (plan.value ? calendarOf([plan.value], shelf.today) : []))
 const buying = computed(() =>
   plan.value ? yarnToBuy([plan.value], yarns.byId, plans.value.slice(0, plans.value.indexOf(plan.value))) : [])
-const price = computed(() => plan.value && priceOfOrder(plan.value.order, shelf.workOf, yarns.byId))
+const price = computed(() => plan.value && priceOfOrder(plan.value.order, known().workOf, yarns.byId))
 const unsure = computed(() => plan.value !== undefined && plan.value.jobs.length > 0 && plan.value.sure.odds < SURE_ENOUGH)
 const known = () => shelf.knownWith(entering.value ? { id: id.value, order: entering.value } : undefined)
 const whyOf = (line: OrderLine) => shelf.bagOf(line)?.why
