@@ -98,7 +98,7 @@ function decided({ ways }: WaysField): Rule {
     unders.map((under): [string, Field] => {
       const own = ways.filter(way => way.under === under).map(way => way.fields)
       const all = Object.assign({}, ...own) as Fields
-      return [under, { is: 'group', label: under, optional: true, fields: own.length > 1 ? allOptional(all) : all }]
+      return [under, { is: 'group', label: under, optional: true, fields: own.length > 1 ? ownOptional(all, own) : all }]
     }),
   )
   const also = Object.fromEntries(
@@ -114,8 +114,10 @@ function decided({ ways }: WaysField): Rule {
   }
 }
 
-function allOptional(fields: Fields): Fields {
-  return Object.fromEntries(Object.entries(fields).map(([name, field]) => [name, { ...field, optional: true }]))
+/** What only some of the ways ask may be left out; what all of them ask may not. */
+function ownOptional(fields: Fields, ways: readonly Fields[]): Fields {
+  return Object.fromEntries(Object.entries(fields).map(([name, field]) =>
+    [name, ways.every(way => name in way) ? field : { ...field, optional: true as const }]))
 }
 
 /** One of several kinds, each checked by its own class; a kind that no class knows is refused by the one they have in common. */

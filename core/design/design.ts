@@ -67,6 +67,8 @@ export interface Design {
   readonly stretch?: StretchTest
   /** A lining, and what its pieces get all round for their seams. */
   readonly lining?: { readonly seamCm: number }
+  /** Words to find and sort it by in the list, between commas. */
+  readonly tags?: string
 }
 
 /** A swatch on its own, kept to start further bags from. */

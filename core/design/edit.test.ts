@@ -5,6 +5,9 @@ import { draft } from '../draft/draft'
 import type { Design } from './design'
 import { apply, applyFix, edit, undo, type Writable } from './edit'
 import { type History, NO_HISTORY, record, redo, undo as undoLast } from './history'
+import { gaugeOf } from '../gauge/gauge'
+import { stacked } from './partIds'
+import { turnedInto } from './stacking'
 import { newDesign } from './starter'
 
 const recipes: Record<string, (design: Writable<Design>) => void> = {
@@ -74,5 +77,21 @@ describe('edits', () => {
     const { design, edit: made } = applyFix(start, finding.fix!)
     expect(draft(design).findings.map(({ code }) => code)).toContain('base-flat')
     expect(undo(design, made!)).toEqual(start)
+  })
+})
+
+describe('a part turned into a casing', () => {
+  it('brings an adjusting round where the count does not divide, and keeps the name that the maker gave it', () => {
+    const design = { ...newDesign('Cased'), wall: stacked([
+      { band: 'solid', stitch: 'sc', size: { pin: { rounds: 9 } }, colour: 'main' },
+      { band: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'main', called: 'Where the cords go' },
+    ]) }
+    const gauge = gaugeOf(design.gauge)
+    const odd = turnedInto(design, 'part-2', 'eyelets', { aroundCm: 37, count: 74, gauge })
+    const { wall } = applyFix(design, odd).design
+    expect(wall.map(({ band }) => band)).toEqual(['solid', 'adjust', 'eyelets'])
+    expect(wall[2]).toMatchObject({ id: 'part-2', called: 'Where the cords go' })
+    const even = applyFix(design, turnedInto(design, 'part-2', 'eyelets', { aroundCm: 36, count: 72, gauge })).design
+    expect(even.wall.map(({ band }) => band)).toEqual(['solid', 'eyelets'])
   })
 })

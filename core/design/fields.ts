@@ -31,7 +31,7 @@ const MEASURED = {
   stitches: figure('Stitches', SWATCH_COUNT, '', { beside: true, usually: between(5, 60) }),
   rounds: figure('Rounds', SWATCH_COUNT, '', { beside: true, usually: between(4, 70) }),
   // Whoever counts over another length counts a square anew.
-  overCm: length('Over', SWATCH_CM, { beside: true, usually: between(5, 20), along: () => ({ tallCm: undefined }) }),
+  overCm: length('Counted over', SWATCH_CM, { beside: true, usually: between(5, 20), along: () => ({ tallCm: undefined }) }),
   tallCm: optional(
     length('Tall', SWATCH_CM, {
       unasked: true, usually: between(5, 20), says: 'Height the rounds were counted over; as tall as it is wide if left out.',
@@ -224,6 +224,7 @@ export function word(value: string): Fields[string] {
 
 const name = (label: Told) => text(label, 1, 80)
 const note = text('Notes', 0, 4000, { begins: '' })
+const tags = optional(text('Tags', 0, 200, { says: 'Words of the maker\'s own to find and sort bags by, between commas.' }))
 
 /** A design as it is written to a file. */
 export const DESIGN_FIELDS = {
@@ -285,6 +286,7 @@ export const DESIGN_FIELDS = {
       + 'time only.',
   }),
   mouth: BAG_FIELDS.mouth, forChild: BAG_FIELDS.forChild, stretch: BAG_FIELDS.stretch, lining: BAG_FIELDS.lining,
+  tags,
 } as const
 
 /** A swatch as it is written to a file. */

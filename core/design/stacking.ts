@@ -4,9 +4,13 @@ import { SOLID_STITCHES } from '../band/solid'
 import type { Repeat } from '../repeat/repeat'
 import { firstRepeat } from '../band/own'
 import { firstRounds } from '../wall/written'
-import { beginPart, heightAsked, kindOf, type WallSpec } from '../wall/wall'
+import { beginPart, demandOf, heightAsked, kindOf, type WallSpec } from '../wall/wall'
+import type { Gauge } from '../gauge/gauge'
+import { divides } from '../part/asks'
+import { adjustedTo } from '../wall/adjust'
 import type { Design, WallPart } from './design'
 import { asPartOf } from './partIds'
+import { seenIn } from './seen'
 
 /*
  * What a maker does with the stack of a wall's parts: each a change of the design, and the part that is in hand after it.
@@ -77,15 +81,33 @@ export function moved(design: Design, id: string, by: number): Stacked | undefin
   return restacked('Move a band', [...rest.slice(0, to), design.wall[at]!, ...rest.slice(to)], id)
 }
 
-/** A part of another kind in the place of one; the first in a repeat of the maker's own brings one along. */
-export function turnedInto(design: Design, id: string, band: string, aroundCm: number): Stacked {
+/** What lies below a part: how far round it goes, and how many stitches come up, in which gauge. */
+export interface Below {
+  readonly aroundCm: number
+  readonly count: number
+  readonly gauge: Gauge
+}
+
+/**
+ * A part of another kind in the place of one; the first in a repeat of the maker's own brings one along, and a kind that says so an
+ * adjusting round below it, where the count that comes up does not divide.
+ */
+export function turnedInto(design: Design, id: string, band: string, { aroundCm, count, gauge }: Below): Stacked {
   const kind = kindOf({ band })
-  const spec = beginPart(band, keptOf(design, design.wall[placeOf(design, id)], aroundCm))
+  const at = placeOf(design, id)
+  const { called } = design.wall[at]!
+  const spec = { ...beginPart(band, keptOf(design, design.wall[at], aroundCm)), ...(called ? { called } : {}) }
+  const label = `Band: ${kind.name}`
   const own = ownLines(design, kind.tools ?? [])
-  const changes = own
-    ? [{ path: ['repeats'], value: [...design.repeats, own] }, { path: ['wall', id], value: { ...spec, repeat: own.id } }]
-    : [{ path: ['wall', id], value: spec }]
-  return { label: `Band: ${kind.name}`, changes, inHand: id }
+  if (own) {
+    const part = { ...spec, repeat: own.id }
+    return { label, changes: [{ path: ['repeats'], value: [...design.repeats, own] }, { path: ['wall', id], value: part }], inHand: id }
+  }
+  const asks = kind.bringsAdjusting && demandOf(spec, seenIn(design, gauge))?.asks
+  if (!asks || divides(count, asks)) return { label, changes: [{ path: ['wall', id], value: spec }], inHand: id }
+  const { wall } = design
+  const adjusting = asPartOf(wall, adjustedTo({ want: { divides: true } }, 'sc', spec.colour))
+  return restacked(label, [...wall.slice(0, at), adjusting, { ...spec, id }, ...wall.slice(at + 1)], id)
 }
 
 /** An id that no repeat of a design has yet. */

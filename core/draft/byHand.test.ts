@@ -238,7 +238,7 @@ describe('words of sizes', () => {
 
   it('every size that a base can be off by has its words', () => {
     const fitting = (size: 'length' | 'width' | 'across' | 'flat width', cm: number) =>
-      fittingWords({ base: bag({}).base, wall: [], stitches: 96, off: [{ size, cm }], adjusting: [], costCm: 0 } as never, 'cm')
+      fittingWords({ base: bag({}).base, wall: [], stitches: 96, off: [{ size, cm }], adjusting: [], costCm: 0 } as never, bag({}))
     expect(fitting('length', 0.4)).toBe('96 stitches, 0.4 cm longer, nothing to adjust')
     expect(fitting('width', -0.4)).toBe('96 stitches, 0.4 cm narrower, nothing to adjust')
     expect(fitting('across', 0.4)).toBe('96 stitches, 0.4 cm wider across, nothing to adjust')

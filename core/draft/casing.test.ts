@@ -95,7 +95,7 @@ describe('a pouch with cords', () => {
     }
     expect(draft(gaps).parts.at(-1)!.rounds).toHaveLength(0)
     expect(cordsOf(gaps)!.advice.join(' ')).toContain('There are 12 eyelets')
-    expect(patternOf(draft(gaps), 'us').sections.map(({ title }) => title)).toContain('Wall 2, casing')
+    expect(patternOf(draft(gaps), 'us').sections.map(({ title }) => title)).toContain('Casing')
   })
 })
 

@@ -4,7 +4,9 @@ import type { Gauge } from '../gauge/gauge'
 import { type Cord, cordsYarn, drawstring, openingCord, type YarnLength } from '../mouth/cords'
 import { drawnBy, type Gathered, THICK_SHARE } from '../mouth/drawn'
 import { type Threading, thread } from '../mouth/threading'
-import type { Finding } from '../part/finding'
+import { asPartOf } from '../design/partIds'
+import type { WallSpec } from '../wall/wall'
+import type { Finding, Fix } from '../part/finding'
 import type { CordsSpec } from '../part/roles'
 import type { Bag } from './judge'
 import type { DraftPart } from './part'
@@ -55,7 +57,7 @@ function cautions({ part, spec, gathered, cord }: Casing, design: Design): Findi
   const told = `Pulled tight, each end of the cords hangs out ${tape(tight)}.`
   const rule
     = `Cords and loops can strangle, beads can be swallowed: never on a cot or a young child's bag. EN 71-1 allows cords of `
-      + `${tape(FREE_CM)} on toys for children under three (from memory); goods for children fall under your local `
+      + `${tape(FREE_CM)} on toys for children under three (EN 71-1, toys); goods for children fall under your local `
       + 'safety law, which decides.'
   const shorter = Math.max(2, Math.floor(cord.tailCm - (tight - FREE_CM)))
   return [
@@ -97,7 +99,22 @@ function lengths({ part, cord, mouthCm, gathered }: Casing): Finding[] {
   ]
 }
 
+/** A casing that nothing stands on: makers put a rim or an edging above it, which keeps the mouth from curling. */
+function bare({ part }: Casing, { wall }: Design): Finding[] {
+  if (wall.at(-1)?.id !== part.id || part.rounds.length === 0) return []
+  const colour = wall.at(-1)!.colour
+  const above = (spec: WallSpec, label: string): Fix => ({ label, changes: [{ path: ['wall'], value: [...wall, asPartOf(wall, spec)] }] })
+  return [
+    {
+      code: 'casing-bare', weight: 'note', part: part.id,
+      what: 'Nothing stands above this casing: a few rounds or an edging keep the mouth from curling, and hide the cords.',
+      fix: above({ band: 'ruffle', stitch: 'sc', inEach: 2, every: 3, colour }, 'A ruffle above it'),
+      otherFixes: [above({ band: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour }, 'Three plain rounds above it')],
+    },
+  ]
+}
+
 /** What casings should be watched for. */
 export function casingFindings({ design, parts, gauge }: Bag): Finding[] {
-  return casingsOf(parts, gauge).flatMap(casing => [...cautions(casing, design), ...lengths(casing)])
+  return casingsOf(parts, gauge).flatMap(casing => [...cautions(casing, design), ...lengths(casing), ...bare(casing, design)])
 }

@@ -1,6 +1,7 @@
 import { workBase } from '../base/base'
 import { contentOf, girthCm, roomOf } from '../contents/contents'
 import type { Design } from '../design/design'
+import { partNames } from '../design/partNames'
 import { seenIn } from '../design/seen'
 import { fromNothing, type PartResult, type Setting } from '../part/part'
 import type { Start } from '../part/start'
@@ -191,7 +192,10 @@ class Rising {
     const earlier = this.before?.worked[0]
     if (earlier && alike(earlier.origin, origin)) return earlier
     const told = this.goneOn(workBase(base, this.setting(part.from)))
-    return { ...worked, origin, part: this.anew(part.id, part.name, part.from, told), real: this.real }
+    // What goes into row ends by gauge would come to other counts in what the tape says: it is worked, and stays.
+    const asWorked = told.rounds.every(({ edge }, i) => edge.count === part.rounds[i]?.edge.count)
+    const kept = asWorked ? told : { ...told, rounds: part.rounds, edge: part.edge }
+    return { ...worked, origin, part: this.anew(part.id, part.name, part.from, kept), real: this.real }
   }
 
   private put(worked: WorkedPart): boolean {
@@ -327,7 +331,11 @@ export function fold(design: Design, known: Known, { before, found = [], from, u
   let goesOn = rising.take({ id: 'base', name: 'Base', from: { in: 'base', spec: design.base }, sees: [design.repeats] }, setting =>
     workBase(design.base, setting),
   )
-  const above = [waitingTurnUp(design, gauge), ...design.wall.map((spec, i) => waitingWall(design, gauge, spec, i, from !== undefined))]
+  const names = partNames(design)
+  const above = [
+    waitingTurnUp(design, gauge),
+    ...design.wall.map((spec, index) => waitingWall(design, gauge, { spec, name: names[index]!, index }, from !== undefined)),
+  ]
   for (const waiting of above) {
     if (!goesOn || rising.below >= upTo) break
     const edge = rising.edge!

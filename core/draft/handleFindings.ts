@@ -1,5 +1,5 @@
 import type { Design } from '../design/design'
-import { tape } from '../stitch/tell'
+import { tape, kilosOf } from '../stitch/tell'
 import { HAND_DROP_CM, SHOULDER_DROP_CM } from '../handle/drop'
 import type { Finding, Fix } from '../part/finding'
 import { kindOf } from '../wall/wall'
@@ -21,7 +21,7 @@ function drops(hangings: readonly Hanging[]): Finding[] {
         code: 'drop', weight: 'note', part: part.id,
         what:
           `${named} is ${tape(handle.lengthCm)} from foot to foot: held up it drops ${tape(dropCm)} empty, `
-          + `about ${tape(loadedDropCm)} ${kg === undefined ? 'loaded' : `with ${kg.toFixed(1)} kg in it`} (${how}). In the `
+          + `about ${tape(loadedDropCm)} ${kg === undefined ? 'loaded' : `with ${kilosOf(kg)} in it`} (${how}). In the `
           + `hand about ${tape(HAND_DROP_CM)} is usual, over the shoulder about ${tape(SHOULDER_DROP_CM)} `
           + '(a rule of thumb): measure your own.',
       }
@@ -66,8 +66,8 @@ function strengthened({ part, handle, kgPerCm = 0 }: Hanging): Fix[] {
 /** What a handle carries, in words. */
 function loadWords({ handle, kg = 0, kgPerCm = 0 }: Hanging): string {
   const carry = handle.strands === 1 ? 'strand carries' : `${handle.bears.strands} carry`
-  const pull = Number.isFinite(kgPerCm) ? `${kgPerCm.toFixed(1)} kg on each centimetre` : 'pulled straight, more than can be told'
-  return `${handle.strands} ${carry} ${kg.toFixed(1)} kg in each handle, ${tape(handle.widthCm)} wide: ${pull}.`
+  const pull = Number.isFinite(kgPerCm) ? `${kilosOf(kgPerCm)} on each centimetre` : 'pulled straight, more than can be told'
+  return `${handle.strands} ${carry} ${kilosOf(kg)} in each handle, ${tape(handle.widthCm)} wide: ${pull}.`
 }
 
 function narrow(hangings: readonly Hanging[]): Finding[] {
@@ -134,7 +134,7 @@ function childLoops(hangings: readonly Hanging[], { forChild }: Design): Finding
           code: 'handles-for-a-child', weight: 'caution', part: long.part.id,
           what:
             `A handle of ${tape(long.handle.lengthCm)} is a loop that can go round a small neck: keep it shorter than `
-            + `${tape(CHILD_LOOP_CM)} on anything for a child (EN 71-1 for toys under three; from memory), never on a cot. `
+            + `${tape(CHILD_LOOP_CM)} on anything for a child (EN 71-1, for toys under three), never on a cot. `
             + 'Your local safety law decides.',
         },
       ]

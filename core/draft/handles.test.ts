@@ -46,7 +46,7 @@ describe('a handle of 52 chains over 16 stitches: 26 cm over 8', () => {
     const one = hanging(bag([slots], { contents: carried(4) }))
     expect(one.kg).toBe(2)
     expect(one.kgPerCm).toBeCloseTo(13 / 12.369 / 2, 3)
-    expect(found(bag([slots], { contents: carried(4) }), 'handle-load')!.what).toContain('2.0 kg in each handle')
+    expect(found(bag([slots], { contents: carried(4) }), 'handle-load')!.what).toContain('{2.0 kg} in each handle')
   })
 
   it('lengthens by the maker\'s strip once that was hung up', () => {

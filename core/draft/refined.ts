@@ -1,3 +1,4 @@
+import { inSentence } from '../design/partNames'
 import type { Design } from '../design/design'
 import type { Gauge } from '../gauge/gauge'
 import type { Finding } from '../part/finding'
@@ -44,7 +45,7 @@ function forgotten(design: Design, of: StopOf['of']): NonNullable<Finding['fix']
 }
 
 function nameOf(parts: readonly DraftPart[], id: string): string {
-  return id === 'base' ? 'base' : (parts.find(part => part.id === id)?.name.toLowerCase() ?? 'part')
+  return id === 'base' ? 'base' : inSentence(parts.find(part => part.id === id)?.name ?? 'part')
 }
 
 /** Why a measure says nothing: what was measured is not there any more, or its length cannot be. */

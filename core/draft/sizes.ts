@@ -62,7 +62,8 @@ export function sizesOf(parts: readonly DraftPart[], hangings: readonly Hanging[
   const worked = parts.filter(part => part.rounds.length > 0)
   // An edging stands on the rim: the bag is as wide, and holds as much, without it.
   const body = worked.filter(({ trims }) => !trims)
-  const top = body.at(-1) ?? parts[0]!
+  // What arches away as handles is carried by the rim below it: the bag is as wide as that.
+  const top = body.findLast(({ handles }) => handles.every(({ aboveCm }) => aboveCm === 0)) ?? body.at(-1) ?? parts[0]!
   const laid = parts[0]?.laid
   const mouthWide = times(top.size.circumference, 0.5)
   const flatWidth = laid && laid.acrossCm > mouthWide.cm ? widest(parts[0]!, laid.acrossCm) : mouthWide

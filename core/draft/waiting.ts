@@ -4,7 +4,7 @@ import type { Gauge } from '../gauge/gauge'
 import type { PartResult, Setting } from '../part/part'
 import type { Edge } from '../round/edge'
 import { turnUp } from '../wall/turnUp'
-import { kindOf, looksUp, mainStitch, workWall } from '../wall/wall'
+import { looksUp, mainStitch, workWall } from '../wall/wall'
 import { accepts } from './accepts'
 import { asked, type WorkAgain } from './goingOn'
 import type { Drafted } from './part'
@@ -23,12 +23,11 @@ export interface Waiting {
   readonly work: (edge: Edge, setting: Setting, instead: Parameters<WorkAgain>[0]) => PartResult
 }
 
-/** What a part of a wall is called: by its place, and by its kind if that has a name. */
-function nameOf(design: Design, spec: WallPart, index: number): string {
-  const place = design.wall.length > 1 ? `Wall ${index + 1}` : 'Wall'
-  const { title, name } = kindOf(spec)
-  const kind = title ? title(spec, design.repeats) : name
-  return kind ? `${place}, ${kind}` : place
+/** A part of the wall in its place, and what it is called there. */
+export interface Named {
+  readonly spec: WallPart
+  readonly name: string
+  readonly index: number
 }
 
 /** The turn-up, in the stitch and yarn of what stands on it. */
@@ -46,14 +45,15 @@ export function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
 /**
  * A part of the wall.
  *
+ * @param name what it is called among the parts of its wall
  * @param dividing what lies below is worked: counts that are found come to what everything above accepts
  */
-export function waitingWall(design: Design, gauge: Gauge, spec: WallPart, index: number, dividing: boolean): Waiting {
+export function waitingWall(design: Design, gauge: Gauge, { spec, name, index }: Named, dividing: boolean): Waiting {
   const above = looksUp(spec) || dividing ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
   const { repeats, hook } = seenIn(design, gauge)
   return {
-    id: spec.id, name: nameOf(design, spec, index), from: { in: 'wall', spec, index },
-    sees: [design.repeats, hook.hookMm, hook.strands, index, dividing, ...above],
+    id: spec.id, name, from: { in: 'wall', spec, index },
+    sees: [design.repeats, hook.hookMm, hook.strands, index, name, dividing, ...above],
     work: (edge, setting, instead) =>
       workWall(asked(spec, instead), edge, {
         ...setting, repeats, hook, accepts: accepts(design, index + 1, gauge), ...(dividing ? { dividing } : {}),

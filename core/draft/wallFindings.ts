@@ -13,12 +13,12 @@ function longestPlain(parts: readonly DraftPart[]): DraftPart | undefined {
 }
 
 /** Makers want the right side facing for an edging or a casing: in turned work it may fall on the other (craft 2). */
-function facing(design: Design, parts: readonly DraftPart[]): Finding[] {
+function facing(parts: readonly DraftPart[]): Finding[] {
   const turned = parts.find(({ trims, casing, rounds }) => (trims || casing) && rounds[0]?.round.facing === 'wrong')
   if (!turned) return []
   const band = longestPlain(parts.slice(0, parts.indexOf(turned)))
-  const fix = ({ id, rounds }: DraftPart, by: number): Fix => ({
-    label: `${by > 0 ? 'One round more' : 'One round fewer'} in wall ${design.wall.findIndex(part => part.id === id) + 1}`,
+  const fix = ({ id, name, rounds }: DraftPart, by: number): Fix => ({
+    label: `${by > 0 ? 'One round more' : 'One round fewer'} in ${name}`,
     changes: [{ path: ['wall', id, 'size'], value: { pin: { rounds: rounds.length + by } } }],
   })
   return [
@@ -94,5 +94,5 @@ function steps(design: Design, parts: readonly DraftPart[]): Finding[] {
 
 /** What the wall as a whole should be watched for. */
 export function wallFindings({ design, parts }: Bag): Finding[] {
-  return [...facing(design, parts), ...mouth(design, parts), ...steps(design, parts), ...colours(design, parts)]
+  return [...facing(parts), ...mouth(design, parts), ...steps(design, parts), ...colours(design, parts)]
 }

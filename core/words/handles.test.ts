@@ -79,7 +79,7 @@ describe('the pattern of a bag with straps', () => {
   const sections = patternOf(sling, 'us').sections.filter(({ part }) => part === 'part-3')
 
   it('has where they go first, then each strap with its rows and how it is joined', () => {
-    expect(sections.map(({ title }) => title)).toEqual(['Wall 3, knot straps', 'Short strap', 'Long strap'])
+    expect(sections.map(({ title }) => title)).toEqual(['Knot straps', 'Short strap', 'Long strap'])
     expect(sections[0]!.advice[0]).toContain('Markers, counted from the start of the last round')
     expect(sections[1]!.lines.map(({ label }) => label)).toEqual(['Row 1', 'Row 2', 'Rows 3–29', 'Row 30', 'Row 31'])
     expect(sections[1]!.lead).toContain('Right side facing')

@@ -1,6 +1,7 @@
 import type { Draft } from '../draft/draft'
 import { liningOf, pieceWords } from '../draft/meshFindings'
 import type { Measured } from '../gauge/gauge'
+import { formatGramsRange, formatMetres } from '../measure/amounts'
 import { CM_PER_INCH, formatCm, formatLength, type Units } from '../measure/format'
 import { type FabricKind, STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
 import { hookLabel } from '../stitch/hooks'
@@ -75,12 +76,12 @@ function weightFact(draft: Draft): Fact {
 
 /** Metres and grams by colour; grams by what the likely classes usually hold, so that a ball's band says it better. */
 function yarnFact(draft: Draft): Fact {
-  const { strands } = draft.design.gauge
+  const { gauge: { strands }, units } = draft.design
   // Strands held together make up the gauge: each is so many times finer.
   const [most, least] = likelyClasses(draft).map(({ metresPer100g }) => metresPer100g * strands) as [number, number]
   const needs = yarnNeeds(draft).map(({ yarn, metres }) => {
-    const [from, to] = [most, least].map(per100g => Math.ceil((metres * 100) / per100g / 5) * 5)
-    return `${yarn.name}: about ${Math.ceil(metres)} m, ${from === to ? to : `${from} to ${to}`} g`
+    const [from, to] = [most, least].map(per100g => Math.ceil((metres * 100) / per100g / 5) * 5) as [number, number]
+    return `${yarn.name}: about ${formatMetres(Math.ceil(metres), units)}, ${formatGramsRange(from, to, units)}`
   })
   const double = strands > 1 ? `, all ${strands} strands together` : ''
   return { name: 'Yarn', value: `${needs.join('; ')} (estimate${double}; grams by metres on the ball band are surer; add a margin)` }

@@ -1,0 +1,47 @@
+import { describe, expect, it } from 'vitest'
+import { draft } from '../draft/draft'
+import { patternOf } from '../words/pattern'
+import { readDesign } from './read'
+import { inSentence, partName, partNames } from './partNames'
+import { newDesign } from './starter'
+import { stacked } from './partIds'
+import type { WallSpec } from '../wall/wall'
+
+const plain = (colour: string, called?: string): WallSpec =>
+  ({ band: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour, ...(called ? { called } : {}) }) as WallSpec
+const net: WallSpec = { band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' }
+const bag = (...wall: WallSpec[]) => ({
+  ...newDesign('Named'), wall: stacked(wall),
+  yarns: [{ id: 'main', name: 'undyed cotton, DK', colour: '#dddddd' }, { id: 'moss', name: 'moss green cotton, DK', colour: '#557744' }],
+})
+
+describe('what parts are called', () => {
+  it('is what they are, numbered from the floor up where several are the same', () => {
+    expect(partNames(bag(plain('main'), net, net))).toEqual(['Plain wall', 'Boxes', 'Boxes 2'])
+  })
+
+  it('tells plain bands by their yarns where there are several', () => {
+    expect(partNames(bag(plain('main'), plain('moss'), plain('main'))))
+      .toEqual(['Plain in undyed cotton', 'Plain in moss green cotton', 'Plain in undyed cotton 2'])
+  })
+
+  it('is what the maker says, in the pattern too, and is kept in the file', () => {
+    const named = bag(plain('main', 'Belly'), net)
+    expect(partName(named, 'part-1')).toBe('Belly')
+    expect(patternOf(draft(named), 'us').sections.map(({ title }) => title)).toContain('Belly')
+    const read = readDesign(JSON.parse(JSON.stringify(named)))
+    expect(read.ok && partNames(read.document)).toEqual(['Belly', 'Boxes'])
+    expect(readDesign({ ...named, wall: [{ ...named.wall[0]!, called: 'x'.repeat(41) }] }).ok).toBe(false)
+  })
+
+  it('keeps what a maker wrote within a sentence, but for its first letter', () => {
+    expect(inSentence('Plain wall 2')).toBe('plain wall 2')
+    expect(inSentence('Edge of Ann')).toBe('edge of Ann')
+  })
+
+  it('follows a yarn that is called otherwise, where the draft before is taken over', () => {
+    const before = bag(plain('main'), plain('moss'))
+    const after = { ...before, yarns: before.yarns.map(yarn => (yarn.id === 'moss' ? { ...yarn, name: 'fern' } : yarn)) }
+    expect(draft(after, draft(before)).parts.at(-1)!.name).toBe('Plain in fern')
+  })
+})
