@@ -30,7 +30,7 @@ interface Answered {
 }
 
 const fields = {
-  size: ways('Decide by', [
+  size: ways('You give', [
     FLAT_WIDTH,
     pin(
       'counts',

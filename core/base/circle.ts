@@ -67,7 +67,7 @@ const across = (_: object, { part }: Now) => tenths(part?.size.floor?.length.cm 
 /** What discs ask; `rounds` says what their rounds are, and `pins` how many of a worked base's rounds are one disc's. */
 export function discFields(rounds: string, pins: (rounds: number) => number) {
   return {
-    size: ways('Decide by', [
+    size: ways('You give', [
       want(
         'a diameter',
         { diameterCm: length('Across the floor', DIAMETER_CM, { usually: between(1, 40) }) },

@@ -32,7 +32,7 @@ interface Answered {
 }
 
 const fields = {
-  size: ways('Decide by', [
+  size: ways('You give', [
     want(
       'a size',
       {
@@ -101,8 +101,9 @@ const fields = {
   ),
   seam: seamChoice('Its seams are'),
   repeat: count('Stitches of a repeat', between(1, 60), { begins: 6, usually: between(1, 12), when: isPlain }),
-  edgeStitches: count('Edge stitches besides', between(-20, 40), {
+  edgeStitches: count('Stitches besides whole repeats', between(-20, 40), {
     begins: 1, usually: between(-4, 6), when: isPlain, says: 'A row is repeats times repeat, and these; below 0 so many fewer.',
+    why: 'Many stitch patterns want a few stitches more than whole repeats, to begin and end a row alike.',
   }),
   stripes: { ...STRIPES, when: (spec: object) => (spec as Answered).pattern !== 'bands' },
 } as const

@@ -19,6 +19,7 @@ import { flatIncreases, flatnessFinding } from './flatness'
 import { form, type FormSpec, sizesLike, type Taped } from './form'
 import { firstStitches, type InStitch, type InStitches, meanStitch, reachCm, saidOf, stitchOfRound } from './inStitches'
 import { alikeEnds, type EndPlan, endStitches, type OvalCounts, ovalRounds } from './ovalRounds'
+import { FLAT_AND_WIDE, floorWanted, isWithin, longOff } from './lyingFlat'
 import { stadiumLayOut } from './stadium'
 
 /** What a base's length and width are now. */
@@ -49,8 +50,9 @@ function countsNow(spec: object, { gauge }: Now): OvalCounts {
 }
 
 const fields = {
-  size: ways('Decide by', [
+  size: ways('You give', [
     LENGTH_AND_WIDTH,
+    FLAT_AND_WIDE,
     pin(
       'counts',
       {
@@ -231,7 +233,13 @@ function foundationRow({ start }: OvalSpec, gauge: Gauge): Length | undefined {
 /** The counts that an oval spec comes to in this gauge. */
 export function ovalCounts(spec: OvalSpec, gauge: Gauge): OvalCounts {
   if ('pin' in spec.size) return spec.size.pin
-  return countsForOval(spec.size.want, endsOf(spec, gauge), rounds => meanStitch(spec, rounds, gauge), foundationRow(spec, gauge))
+  const { want: wanted } = spec.size
+  const ends = endsOf(spec, gauge)
+  const nearest = countsForOval(floorWanted('stadium', wanted), ends, rounds => meanStitch(spec, rounds, gauge), foundationRow(spec, gauge))
+  if ('lengthCm' in wanted) return nearest
+  // So many stitches along each side as bring the edge nearest to the width lying flat.
+  const sides = wanted.flatWidthCm / gauge[spec.stitch].width.cm - endStitches(ends, nearest.rounds) / 2
+  return { ...nearest, sideStitches: Math.max(1, Math.round(sides)) }
 }
 
 /** Works an oval floor from its foundation out. */
@@ -307,23 +315,28 @@ function choices(spec: OvalSpec, { gauge }: Setting, toleranceCm: number): BaseC
   const foundation = foundationRow(spec, gauge)
   const { sideStitches: side, rounds: now } = ovalCounts(spec, gauge)
   const is = floorOf({ sideStitches: side, rounds: now }, endsOf(spec, gauge), meanStitch(spec, now, gauge), foundation)
-  const wanted = 'pin' in spec.size ? { lengthCm: is.length.cm, widthCm: is.width.cm } : spec.size.want
+  const asked = 'pin' in spec.size ? { lengthCm: is.length.cm, widthCm: is.width.cm } : spec.size.want
+  const wanted = floorWanted('stadium', asked)
   return increasesToTry(spec.perEnd, gauge[spec.stitch], true).flatMap((perEnd) => {
     const tried: OvalSpec = { ...spec, ...growthTold(spec, gauge), perEnd }
     const ends = endsOf(tried, gauge)
     const across = (rounds: number) => endsAcross(rounds, ends, meanStitch(tried, rounds, gauge)).cm
     const choiceOf = (sideStitches: number, rounds: number): BaseChoice => {
       const floor = floorOf({ sideStitches, rounds }, ends, meanStitch(tried, rounds, gauge), foundation)
+      const stitches = 2 * sideStitches + endStitches(ends, rounds)
       return {
-        base: { ...tried, size: { pin: { sideStitches, rounds } } }, stitches: 2 * sideStitches + endStitches(ends, rounds),
-        ...offBy({ size: 'length', cm: floor.length.cm - wanted.lengthCm }, { size: 'width', cm: floor.width.cm - wanted.widthCm }),
+        base: { ...tried, size: { pin: { sideStitches, rounds } } }, stitches,
+        ...offBy(
+          longOff(asked, floor.length.cm, stitches * gauge[spec.stitch].width.cm),
+          { size: 'width', cm: floor.width.cm - wanted.widthCm },
+        ),
       }
     }
     return roundsWithin(wanted.widthCm, toleranceCm, rounds => across(rounds) + (foundation?.cm ?? 0)).flatMap(rounds =>
       countsWithin(wanted.lengthCm, toleranceCm, meanStitch(tried, rounds, gauge).width.cm, across(rounds))
         .map(sides => choiceOf(sides, rounds)),
     )
-  })
+  }).filter(choice => isWithin(choice, toleranceCm))
 }
 
 /** An oval floor (craft 5, oval). */

@@ -19,11 +19,13 @@ import { type BaseChoice, countsWithin, offBy, roundsWithin } from './choice'
 import { DECIDES } from './circle'
 import { form, type FormSpec, sizesLike } from './form'
 import { firstStitches, type InStitches, meanStitch, reachCm, roundsReaching, stitchOfRound } from './inStitches'
+import { FLAT_AND_WIDE, type FloorWanted, floorWanted, isWithin, longOff } from './lyingFlat'
 import { LENGTH_AND_WIDTH } from './oval'
 
 const fields = {
-  size: ways('Decide by', [
+  size: ways('You give', [
     LENGTH_AND_WIDTH,
+    FLAT_AND_WIDE,
     pin(
       'counts',
       {
@@ -88,6 +90,14 @@ export function countsForRectangle(
 ): RectangleCounts {
   const rows = roundsReaching(want.widthCm, spec, gauge)
   return { stitches: Math.max(2, Math.round(want.lengthCm / meanStitch(spec, rows, gauge).width.cm)), rows }
+}
+
+/** The counts of a wanted rectangle; as many stitches a row as bring the edge nearest to a width lying flat, where that is asked. */
+function countsWanted(spec: RectangleSpec, wanted: FloorWanted, gauge: Gauge): RectangleCounts {
+  const { stitches, rows } = countsForRectangle(floorWanted('rectangle', wanted), spec, gauge)
+  if ('lengthCm' in wanted) return { stitches, rows }
+  const edge = 2 * (wanted.flatWidthCm / gauge[spec.stitch].width.cm)
+  return { stitches: Math.max(2, Math.round((edge - rectangleEdge(spec, { stitches: 0, rows }, gauge)) / 2)), rows }
 }
 
 /** The floor that counts come to, of stitches as large as their mean. */
@@ -177,7 +187,7 @@ function rowIn(spec: RectangleSpec, setting: Setting, i: number, { rows, stitche
 /** Works a rectangular floor and the round that turns its four sides into one edge. */
 function workRectangle(spec: RectangleSpec, setting: Setting): PartResult {
   const { gauge } = setting
-  const counts = 'pin' in spec.size ? spec.size.pin : countsForRectangle(spec.size.want, spec, gauge)
+  const counts = 'pin' in spec.size ? spec.size.pin : countsWanted(spec, spec.size.want, gauge)
   const stitch = meanStitch(spec, counts.rows, gauge)
   const perSide = alongRowEnds(spec, counts.rows, gauge)
   const extra = spec.corners === 'one-extra' ? 1 : 0
@@ -272,17 +282,20 @@ function choices(spec: RectangleSpec, { gauge }: Setting, toleranceCm: number): 
   const { size } = spec
   const floorOf = (counts: RectangleCounts) => rectangleFloor(counts, meanStitch(spec, counts.rows, gauge))
   const now = 'pin' in size ? floorOf(size.pin) : undefined
-  const wanted = 'pin' in size ? { lengthCm: now!.length.cm, widthCm: now!.width.cm } : size.want
+  const asked = 'pin' in size ? { lengthCm: now!.length.cm, widthCm: now!.width.cm } : size.want
+  const wanted = floorWanted('rectangle', asked)
   const choiceOf = (stitches: number, rows: number): BaseChoice => {
     const floor = floorOf({ stitches, rows })
+    const edge = rectangleEdge(spec, { stitches, rows }, gauge)
+    const long = longOff(asked, floor.length.cm, edge * gauge[spec.stitch].width.cm)
     return {
-      base: { ...spec, size: { pin: { stitches, rows } } }, stitches: rectangleEdge(spec, { stitches, rows }, gauge),
-      ...offBy({ size: 'length', cm: floor.length.cm - wanted.lengthCm }, { size: 'width', cm: floor.width.cm - wanted.widthCm }),
+      base: { ...spec, size: { pin: { stitches, rows } } }, stitches: edge,
+      ...offBy(long, { size: 'width', cm: floor.width.cm - wanted.widthCm }),
     }
   }
   return roundsWithin(wanted.widthCm, toleranceCm, rows => reachCm(spec, rows, gauge)).flatMap(rows =>
     countsWithin(wanted.lengthCm, toleranceCm, meanStitch(spec, rows, gauge).width.cm, 0, 2).map(stitches => choiceOf(stitches, rows)),
-  )
+  ).filter(choice => isWithin(choice, toleranceCm))
 }
 
 /** A rectangular floor (craft 5, rectangle). */

@@ -13,7 +13,7 @@ import { DECIDES } from './circle'
 import { form, type FormSpec, sizesLike } from './form'
 
 const fields = {
-  size: ways('Decide by', [
+  size: ways('You give', [
     FLAT_WIDTH,
     pin(
       'counts',

@@ -62,23 +62,23 @@ describe('the bases within reach', () => {
 
 describe('the fit', () => {
   it('finds a base on which groups, then boxes over four, divide with nothing to adjust', () => {
-    const { found } = run(
-      bag({
-        wall: stacked([solid, band('groups'), { band: 'boxes', chains: 1, finish: false, size, colour: 'main' }]),
-        mouth: { divides: 4 },
-      }),
-    )
+    const design = bag({
+      wall: stacked([solid, band('groups'), { band: 'boxes', chains: 1, finish: false, size, colour: 'main' }]),
+      mouth: { divides: 4 },
+    })
+    const { found } = run(design)
     const [best] = found
     expect(best!.adjusting).toEqual([])
     expect(best!.stitches % 4).toBe(0)
     expect(((best!.stitches * 3) / 4) % 4).toBe(0)
-    expect(fittingWords(best!, 'cm')).toMatch(/^\d+ stitches, .*, nothing to adjust$/)
+    expect(fittingWords(best!, design)).toMatch(/^\d+ stitches, .*, nothing to adjust$/)
   })
 
   it('offers to keep the base and adjust, in words', () => {
     const pinnedTube: BaseSpec = { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 23.5 } }, colour: 'main' }
-    const { found, weighed } = run(bag({ base: pinnedTube, wall: stacked([solid, band('vees')]) }), { toleranceCm: 0.2, mostAdjusting: 1 })
-    expect(found.map(one => fittingWords(one, 'cm'))).toEqual(['94 stitches, as wanted, before wall 2 a round of 1 decrease, to 93'])
+    const design = bag({ base: pinnedTube, wall: stacked([solid, band('vees')]) })
+    const { found, weighed } = run(design, { toleranceCm: 0.2, mostAdjusting: 1 })
+    expect(found.map(one => fittingWords(one, design))).toEqual(['94 stitches, as wanted, before Open V\'s a round of 1 decrease, to 93'])
     expect(weighed).toBeGreaterThan(1)
     expect(searchWords({ found, weighed })).toContain('the best shown')
   })
@@ -90,7 +90,7 @@ describe('the fit', () => {
     })
     const { found, collision } = run(design, { toleranceCm: 0.4, mostAdjusting: 0 })
     expect(found).toEqual([])
-    expect(collisionWords(design, collision!)).toContain('wall 1 asks for a multiple of 4 and leaves 3 for each 4')
+    expect(collisionWords(design, collision!)).toContain('Groups of three asks for a multiple of 4 and leaves 3 for each 4')
     expect(collisionWords(design, { at: 2, bases: 3 })).toContain('the mouth asks for a multiple of 60')
     expect(collisionWords(design, { at: 0, bases: 0 })).toContain('Allow more centimetres')
   })
@@ -112,7 +112,7 @@ describe('the fit', () => {
     })
     const none = fit(narrow, setting.gauge, { toleranceCm: 0.5, mostAdjusting: 0 })
     expect(none.found).toEqual([])
-    expect(collisionWords(narrow, none.collision!)).toContain('gets further than wall 1')
+    expect(collisionWords(narrow, none.collision!)).toContain('gets further than Slots')
   })
 
   it('puts in its own adjusting rounds afresh, and leaves those that the maker counted', () => {

@@ -1,6 +1,8 @@
 import type { Design } from '../design/design'
+import { type Naming, partNames } from '../design/partNames'
 import { seenIn } from '../design/seen'
 import { gaugeOf } from '../gauge/gauge'
+import { formatMetres } from '../measure/amounts'
 import { formatCm, type Units } from '../measure/format'
 import { asksWords } from '../part/asks'
 import { demandOf } from '../wall/wall'
@@ -16,12 +18,13 @@ function offWords(off: Fitting['off'], units: Units): string {
   return told.map(({ size, cm }) => `${formatCm(Math.abs(cm), units)} ${more[size][cm > 0 ? 0 : 1]}`).join(', ')
 }
 
-function adjustingWords({ adjusting, wall }: Fitting): string {
+function adjustingWords({ adjusting, wall }: Fitting, naming: Naming): string {
   if (adjusting.length === 0) return 'nothing to adjust'
   const bare = bareWall(wall)
+  const names = partNames({ ...naming, wall: bare })
   return adjusting
     .map(({ before, from, to }) => {
-      const where = before === bare.length ? 'at the mouth' : before === 0 ? 'above the base' : `before wall ${before + 1}`
+      const where = before === bare.length ? 'at the mouth' : before === 0 ? 'above the base' : `before ${names[before]}`
       const changes = Math.abs(to - from)
       return `${where} a round of ${changes} `
         + `${to > from ? (changes === 1 ? 'increase' : 'increases') : changes === 1 ? 'decrease' : 'decreases'}, to ${to}`
@@ -30,21 +33,22 @@ function adjustingWords({ adjusting, wall }: Fitting): string {
 }
 
 /** An alternative in one line: `96 stitches, 0.4 cm longer, nothing to adjust`. */
-export function fittingWords(fitting: Fitting, units: Units): string {
+export function fittingWords(fitting: Fitting, design: Naming & Pick<Design, 'units'>): string {
   const rounds = fitting.yarn?.rounds === undefined ? '' : `, ${fitting.yarn.rounds} rounds of what takes the yarn that is left`
-  const yarn = fitting.yarn ? `; ${Math.ceil(fitting.yarn.metres)} m of yarn${rounds}` : ''
-  return `${fitting.stitches} stitches, ${offWords(fitting.off, units)}, ${adjustingWords(fitting)}${yarn}`
+  const yarn = fitting.yarn ? `; ${formatMetres(Math.ceil(fitting.yarn.metres), design.units)} of yarn${rounds}` : ''
+  return `${fitting.stitches} stitches, ${offWords(fitting.off, design.units)}, ${adjustingWords(fitting, design)}${yarn}`
 }
 
 /** What everything up to a part asks, part by part. */
 function asksUpTo(design: Design, at: number): string {
   const wall = bareWall(design.wall)
   const gauge = gaugeOf(design.gauge)
+  const names = partNames({ ...design, wall })
   const said = wall.slice(0, at + 1).flatMap((spec, i) => {
     const demand = demandOf(spec, seenIn(design, gauge))
     const { multiple, plus } = demand?.asks ?? { multiple: 1, plus: 0 }
     return demand && (multiple > 1 || plus !== 0)
-      ? [`wall ${i + 1} asks for ${asksWords(demand.asks)} and leaves ${demand.leaves(multiple + plus) - plus} for each ${multiple}`]
+      ? [`${names[i]} asks for ${asksWords(demand.asks)} and leaves ${demand.leaves(multiple + plus) - plus} for each ${multiple}`]
       : []
   })
   if (at >= wall.length && design.mouth) said.push(`the mouth asks for ${asksWords({ multiple: design.mouth.divides, plus: 0 })}`)
@@ -54,9 +58,10 @@ function asksUpTo(design: Design, at: number): string {
 /** Why nothing fits. */
 export function collisionWords(design: Design, { at, bases }: Collision): string {
   const asks = asksUpTo(design, at)
+  const wall = bareWall(design.wall)
   if (bases === 0) return 'No base of this form comes as near to the wanted size. Allow more centimetres.'
   return `None of ${bases} bases gets further than `
-    + `${at >= bareWall(design.wall).length ? 'the mouth' : `wall ${at + 1}`}${asks ? `: ${asks}` : ', which finds no room there'}. `
+    + `${at >= wall.length ? 'the mouth' : partNames({ ...design, wall })[at]}${asks ? `: ${asks}` : ', which finds no room there'}. `
     + 'Allow more centimetres or an adjusting round, or give one of these another repeat.'
 }
 

@@ -15,7 +15,7 @@ import { facingBelow } from '../round/style'
 import { DROP_CM, underInstead } from './strapLength'
 import { nothingWorked } from './unworked'
 
-const LENGTH = ways('Decide by', [
+const LENGTH = ways('You give', [
   want(
     'its drop',
     { dropCm: length('Drop, shoulder to rim', DROP_CM, { usually: between(1, 80) }) },

@@ -17,7 +17,7 @@ import { type Free, freePart, stripFromRim } from './strip'
 import { nothingWorked } from './unworked'
 
 /** How much of the rim each strap goes around, between its feet. */
-const AROUND = ways('Decide how much each goes around by', [
+const AROUND = ways('For how much each goes around, you give', [
   want(
     'centimetres',
     { widthCm: length('Each goes around, between its feet', SLOT_CM, { usually: bounds(1, 25) }) },

@@ -58,10 +58,10 @@ export interface Where {
 
 /** A foot, or a strap's width, in centimetres instead of stitches: found by the rim's stitches and the strap's own. */
 export const FOOT_CM = optional(
-  length('Or a foot so wide', bounds(0.5, 40), { beside: true, usually: bounds(1, 6), says: 'A foot\'s width, instead of its stitches.' }),
+  length('Or a foot of', bounds(0.5, 40), { beside: true, usually: bounds(1, 6), says: 'A foot\'s width, instead of its stitches.' }),
 )
 export const WIDE_CM = optional(
-  length('Or so wide', bounds(0.5, 40), {
+  length('Or a width of', bounds(0.5, 40), {
     beside: true, usually: bounds(1, 6), says: 'The width, instead of stitches or rows side by side.',
   }),
 )

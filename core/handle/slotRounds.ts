@@ -95,11 +95,17 @@ export function cornerRound(on: Edge, turn: boolean, { stitch }: SlotsSpec): Ste
   const mask = runAt(on)
   const order = metInOrder(on, turn).map(place => mask[place]!)
   const pairs = new Set(order.flatMap((run, i) => (i > 0 && run !== order[i - 1] ? [i - 1] : [])))
+  // A corner right at the join cannot be worked across it: two stitches of one side are taken together, after the join or before it.
+  const last = order.length - 1
+  if (order[0] !== order[last]) {
+    if (order[0] === order[1] && !pairs.has(1)) pairs.add(0)
+    else if (order[last - 1] === order[last] && !pairs.has(last - 2)) pairs.add(last - 1)
+  }
   const steps: Step[] = []
   for (let i = 0; i < order.length; i += pairs.has(i) ? 2 : 1) {
-    const last = steps.at(-1)
+    const before = steps.at(-1)
     if (pairs.has(i)) steps.push(together(stitch))
-    else if (last?.do === 'stitch') steps[steps.length - 1] = each(stitch, last.times + 1)
+    else if (before?.do === 'stitch') steps[steps.length - 1] = each(stitch, before.times + 1)
     else steps.push(each(stitch, 1))
   }
   return steps

@@ -73,7 +73,7 @@ export function slotFields<const I extends Into>(wide: string, into: I) {
   return {
     number: oneOrTwo('How many', 'One on each face, mirror images about the sides.'),
     face: FACE,
-    width: ways('Decide their width by', [
+    width: ways('For their width, you give', [
       want(
         'centimetres',
         { widthCm: length(wide, SLOT_CM, { usually: between(1, 25) }) },
@@ -111,13 +111,14 @@ export function slotFields<const I extends Into>(wide: string, into: I) {
       begins: 4, beside: true, usually: between(1, 6),
       says: 'Rounds above the slots, the first of which works the chains: they give the handle its width.',
     }),
-    corners: count('Corners drawn in', between(0, 12), {
+    corners: count('Decreases at each corner', between(0, 12), {
       begins: 1, beside: true, usually: between(0, 4),
       says: 'Rounds above the one that works the chains which draw body and handle together at the corners.',
+      why: 'Where the rim meets a handle, so many rounds work two stitches together: the corner is drawn in and does not gape.',
     }),
     cornersFrom: optional(
       choice(
-        'Corners are drawn in from',
+        'The corner decreases begin in',
         [
           { value: 'above', name: 'the round above the chains' },
           {

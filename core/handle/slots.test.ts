@@ -259,3 +259,16 @@ describe('corners drawn in the very round that works the chains (craft 10; commo
     expect(Math.abs(front![0]!.feet[0] - back![0]!.feet[0])).toBeCloseTo(0.5, 9)
   })
 })
+
+describe('corners right at the join', () => {
+  // Two slots two stitches wide, the narrow gap at the side where the rounds start: 24 - 4 + 12 = 32, and four fewer twice.
+  it('are drawn together beside it, as many in every round, where rounds turn', () => {
+    const spec = {
+      band: 'slots', number: 2, width: { pin: { stitches: 2 } }, chains: { pin: { chains: 6 } }, into: 'chains', stitch: 'sc', rounds: 3,
+      corners: 2, nudge: -4, colour: 'main',
+    } as unknown as SlotsSpec
+    const turned: WallSetting = { ...setting, turns: 1, rounds: { style: 'turned', startingChainCounts: false } }
+    const { rounds } = workSlots(spec, withSides(foundation('stitch', 24), [0, 12]), turned)
+    expect(rounds.map(({ edge }) => edge.count)).toEqual([22, 32, 28, 24])
+  })
+})

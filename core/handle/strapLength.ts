@@ -33,7 +33,7 @@ function countNow(spec: object, { part }: Now, piece: number): number {
 /** How long a strap is: long enough to drop so far, or so many rows (worked across) or chains (along). */
 export function strapLength(label: string, { piece = 0, usual = true } = {}) {
   const labelled = (what: string): Told => `${label}: ${what}`
-  return ways(`${label}, decided by`, [
+  return ways(`${label}: you give`, [
     want(
       'its drop',
       { dropCm: length(labelled('drop, rim to hand'), DROP_CM, { usually: between(1, 40), ...(usual ? { picks: USUAL_DROPS } : {}) }) },

@@ -12,7 +12,7 @@ function longestNow({ part, gauge }: Now): number {
   return Math.round(Math.max(2, ...(part?.net?.loopsCm ?? [3])) / gauge.ch.width.cm)
 }
 
-const SIZE = ways('Decide by', [
+const SIZE = ways('You give', [
   want(
     'a height',
     { heightCm: length('Height of the net', HEIGHT_CM, { usually: between(1, 30) }) },

@@ -77,7 +77,7 @@ const CORDS_FIELDS = {
     { begins: 2 },
   ),
   kind: choice('A cord is', CORD_OPTIONS, { begins: 'chain' }),
-  size: ways('Decide by', [
+  size: ways('You give', [
     want(
       'its ends',
       { tailCm: length('Each end, bag open', TAIL_CM, { usually: between(2, 40) }) },
@@ -169,7 +169,7 @@ const fields = {
   evenOut: choice(
     'Where they do not come out even',
     [
-      { value: false, name: 'say so', does: 'Adjust below, or change the base.' },
+      { value: false, name: 'only tell me', does: 'You adjust below, or change the base.' },
       { value: true, name: 'skip one more', does: 'As makers do: some eyelets skip a stitch more, and show as wider.' },
     ],
     { begins: false, when: hasRound, says: 'Skip a stitch more at some eyelets where the count does not come out even.' },
@@ -316,7 +316,7 @@ function workEyelets(spec: EyeletsSpec, edge: Edge, setting: Setting): PartResul
 export const eyelets = kind({
   band: 'eyelets', group: 'Mouth and edge', name: 'casing', fields, tools: ['threading'], sample: { on: 'fabric' },
   does: 'A round of eyelets for drawstrings, with the cords, how they are threaded, and how the mouth closes.',
-  begins: ({ yarn: { colour } }) => ({ cords: usualCords(colour) }),
+  bringsAdjusting: true, begins: ({ yarn: { colour } }) => ({ cords: usualCords(colour) }),
   demand: spec => ({ asks: eyeletsAsks(spec), leaves: stitches => eyeletsGive(spec, stitches) }),
   main: spec => makingOf(spec).made?.(spec).kind ?? 'sc', work: workEyelets,
 })

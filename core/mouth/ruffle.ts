@@ -39,8 +39,8 @@ function ruffleOf(stitch: FabricKind, inEach: number, every: number, onSpaces: b
 export const ruffle = edged({
   band: 'ruffle', name: 'ruffle', does: 'So many stitches in each box or every second stitch, then increases: it ripples.',
   fields: {
-    inEach: count('In each box', between(1, 8), { begins: 3, beside: true, usually: between(1, 5) }),
-    every: count('Then an increase in every', between(0, 12), {
+    inEach: count('Stitches in each box', between(1, 8), { begins: 3, beside: true, usually: between(1, 5) }),
+    every: count('Then one increase every', between(0, 12), {
       begins: 3, beside: true, suffix: 'sts', usually: between(0, 5),
       says: 'One increase in every so many stitches of a second round; 0: no second round.',
     }),

@@ -17,7 +17,7 @@ import { STRIPES } from '../texture/stripes'
 import { colourAt } from '../texture/workTexture'
 import { SOLID_STITCHES } from '../band/solid'
 
-const SIZE = ways('Decide by', [
+const SIZE = ways('You give', [
   want(
     'a size',
     {

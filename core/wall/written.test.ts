@@ -1,3 +1,4 @@
+import { gaugeOf } from '../gauge/gauge'
 import { describe, expect, it } from 'vitest'
 import type { Design } from '../design/design'
 import { stacked } from '../design/partIds'
@@ -60,7 +61,7 @@ describe('rounds written freely', () => {
   it('a part turned into written rounds brings a plain round of its own along', () => {
     const design = bag([], [])
     const plain = { ...design, repeats: [], wall: stacked([boxes]) }
-    const { changes, label } = turnedInto(plain, plain.wall[0]!.id, 'written', 15)
+    const { changes, label } = turnedInto(plain, plain.wall[0]!.id, 'written', { aroundCm: 15, count: 48, gauge: gaugeOf(plain.gauge) })
     const { design: next } = applyFix(plain, { label, changes })
     expect(draft(next).findings.filter(({ weight }) => weight === 'stop')).toEqual([])
     expect(next.repeats).toHaveLength(1)
