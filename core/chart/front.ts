@@ -19,8 +19,6 @@ export interface Front {
   readonly holes: string
   /** The loops of a net, with nothing behind them. */
   readonly net: string
-  /** Where handles arch away: nothing is there. */
-  readonly open: string
 }
 
 function n(value: number): string {
@@ -126,17 +124,16 @@ function drawFront(course: Course, mirrored: boolean): Front {
       way =>
         side * frontX(footprint, shape, Math.min(1, Math.max(0, (2 * way) / seen)))
   const across = acrossOn(outline)
+  const under = acrossOn(course.under)
   const [top, bottom] = [-(bottomCm + heightCm), -bottomCm]
-  const front = { threads: '', posts: '', ridges: '', holes: '', net: '', open: '' }
-  if (worked.round.inLoops) return { ...front, net: netOf(course, acrossOn(course.under), across, seen) }
+  const front = { threads: '', posts: '', ridges: '', holes: '', net: '' }
+  if (worked.round.inLoops) return { ...front, net: netOf(course, under, across, seen) }
   for (let made = 0; made < worked.edge.count; made++) {
     const way = course.way[made]!
     if (way > seen / 2) continue
     const half = widthOf(course, made) / 2
-    if (course.free?.[made]) {
-      front.open += `M${n(across(way - half))} ${n(top)}H${n(across(way + half))}V${n(bottom)}H${n(across(way - half))}Z`
-      continue
-    }
+    // What arches away as a handle is drawn as one.
+    if (course.free?.[made]) continue
     const [left, right] = [across(way - half + GAP * half), across(way + half - GAP * half)]
     const kind = kindAt(worked, made)
     if (STITCHES[kind].front === 'open') {
@@ -146,7 +143,7 @@ function drawFront(course: Course, mirrored: boolean): Front {
       continue
     }
     const foot = footOf(course, made)
-    const footX = across(Math.min(seen / 2, Math.max(0, foot.way)))
+    const footX = under(Math.min(seen / 2, Math.max(0, foot.way)))
     const loop = LOOPS[worked.loops[made]!]
     const drawn = vee(kind, left, right, footX, top, foot.deep ? bottom + belowCm * 0.8 : bottom)
     if (loop === 'frontPost' || loop === 'backPost') {

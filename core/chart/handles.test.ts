@@ -10,7 +10,7 @@ import type { SlotsSpec } from '../handle/slotSpec'
 import type { WallSpec } from '../wall/wall'
 import { closureFronts } from './closures'
 import { elevation } from './elevation'
-import { frontOf } from './front'
+import { silhouette } from './silhouette'
 import { gripFronts, handleFronts, HANDLES_AS } from './handles'
 import { pieceChart } from './pieces'
 import { asSvg } from './svg'
@@ -178,12 +178,12 @@ describe('a handle on the front', () => {
   })
 
   it('leaves the fabric open where it arches away, and a hand hole closed above', () => {
-    const open = (top: SlotsSpec) =>
+    const stretches = (top: SlotsSpec) =>
       elevation(draft(bag(top)))
         .slice(-4)
-        .map(course => frontOf(course).open !== '')
-    expect(open(slots)).toEqual([true, true, true, true])
-    expect(open({ ...slots, chains: { want: { hole: true } }, corners: 0 })).toEqual([false, false, false, false])
+        .map(course => silhouette([course]).match(/M/g)!.length)
+    expect(stretches(slots)).toEqual([2, 2, 2, 2])
+    expect(stretches({ ...slots, chains: { want: { hole: true } }, corners: 0 })).toEqual([1, 1, 1, 1])
   })
 
   it('is drawn in numbers, however it is shown and whatever it is', () => {

@@ -3,6 +3,7 @@ import { type Hanging, hangingsOf } from '../draft/handles'
 import type { DraftPart } from '../draft/part'
 import type { Footprint, FloorShape } from '../part/floor'
 import type { Grip } from '../part/handle'
+import { knotted, loopUp, type Upright } from './knotted'
 import { type Course, elevation, frontX, withinWay } from './elevation'
 
 /** How handles are drawn: held up by their middle, empty or with the load in; or lying as they fall, the bag lying flat. */
@@ -83,10 +84,11 @@ function placeAt(draft: Draft, courses: readonly Course[], part: DraftPart, cm: 
 }
 
 /** Two straight legs to where a hand holds it, rounded there. */
-function heldUp(leftX: number, rightX: number, y: number, drop: number, lengthCm: number): string {
+function heldUp(leftX: number, rightX: number, y: number, drop: number, lengthCm: number, widthCm: number): string {
   const [middle, top] = [(leftX + rightX) / 2, y - drop]
-  // The hand takes up a little of the strap: its bend begins so far down each leg.
-  const bend = Math.min(0.3, 3 / Math.max(6, lengthCm / 2))
+  // The hand takes up a little of the strap: its bend begins so far down each leg; a wide one bends no sharper than it is wide.
+  const leg = Math.max(0.1, Math.hypot(middle - leftX, drop))
+  const bend = Math.min(0.8, Math.max(Math.min(0.3, 3 / Math.max(6, lengthCm / 2)), (1.2 * widthCm) / leg))
   const [lx, rx, by] = [middle + (leftX - middle) * bend, middle + (rightX - middle) * bend, top + drop * bend]
   return `M${n(leftX)} ${n(y)}L${n(lx)} ${n(by)}Q${n(middle)} ${n(top)} ${n(rx)} ${n(by)}L${n(rightX)} ${n(y)}`
 }
@@ -136,28 +138,46 @@ function seenCm({ lies, widthCm, strands }: Hanging['handle']): number {
   return lies === 'over' && strands > 1 ? widthCm / 2 : widthCm
 }
 
-function pathOf(hanging: Hanging, place: Place, as: HandlesAs): string {
+/** How a strap with one foot upon the other stands on the front. */
+function uprightOf(hanging: Hanging, place: Place, as: HandlesAs): Upright {
+  const [a, b] = hanging.handle.feet.map(way => xThrough(place, way)) as [number, number]
+  return { x: (a + b) / 2, dropCm: dropOf(hanging, as), widthCm: hanging.handle.widthCm }
+}
+
+/** A strap around one side of the bag: a loop; of two, the longer goes through the shorter when they are held. */
+function aroundPath(hanging: Hanging, all: readonly Hanging[], place: Place, as: HandlesAs): string {
+  const y = -(hanging.feetCm + raisedCm(hanging))
+  const own = uprightOf(hanging, place, as)
+  const other = all.find(one => one !== hanging && one.part === hanging.part && one.handle.lies === 'around')
+  if (as === 'flat' || !other) return loopUp(own, y)
+  const partner = uprightOf(other, place, as)
+  return own.dropCm <= partner.dropCm ? knotted(own, partner, y).short : knotted(partner, own, y).long
+}
+
+function pathOf(hanging: Hanging, all: readonly Hanging[], place: Place, as: HandlesAs): string {
+  if (hanging.handle.lies === 'around') return aroundPath(hanging, all, place, as)
   const { handle, feetCm } = hanging
   const y = -(feetCm + raisedCm(hanging))
   const half = place.outline.lengthCm / 2 - seenCm(handle) / 2
   const [a, b] = handle.lies === 'over' ? [-half, half] : (handle.feet.map(way => xThrough(place, way)) as [number, number])
   const stretched = handle.lengthCm * (as === 'loaded' ? 1 + hanging.stretch : 1)
-  // With one foot upon the other it is seen flat: up to its fold and down again behind.
-  if (handle.lies === 'around') return `M${n((a + b) / 2)} ${n(y)}V${n(y - dropOf(hanging, as))}`
   if (handle.aboveCm === 0)
     return fromBelow(
-      as === 'flat' ? lyingFlat(a, b, y, stretched) : heldUp(a, b, y, dropOf(hanging, as), stretched),
+      as === 'flat' ? lyingFlat(a, b, y, stretched) : heldUp(a, b, y, dropOf(hanging, as), stretched, handle.widthCm),
       a,
       b,
       y,
       Math.max(0.2, handle.onBagCm ?? 0),
     )
   // Its own width lies beside its lower edge, from foot to foot.
-  const [left, right, up] = [Math.min(a, b), Math.max(a, b), handle.widthCm * 0.5]
+  const up = handle.widthCm * 0.5
+  // At the bag's very side the strip stays within it.
+  const most = Math.max(0, place.outline.lengthCm / 2 - up)
+  const [left, right] = [Math.max(-most, Math.min(a, b)), Math.min(most, Math.max(a, b))]
   const legs
     = as === 'flat'
       ? lyingFlat(left, right, y - up, stretched)
-      : heldUp(left, right, y - up, Math.max(0, dropOf(hanging, as) - up), stretched)
+      : heldUp(left, right, y - up, Math.max(0, dropOf(hanging, as) - up), stretched, handle.widthCm)
   return fromRim(
     legs,
     left,
@@ -168,16 +188,23 @@ function pathOf(hanging: Hanging, place: Place, as: HandlesAs): string {
   )
 }
 
+/** What goes through another strap is drawn before it. */
+function longFirst(all: readonly Hanging[]): Hanging[] {
+  const length = ({ handle }: Hanging) => (handle.lies === 'around' ? handle.lengthCm : 0)
+  return [...all].sort((a, b) => length(b) - length(a))
+}
+
 /** Every handle of a bag as its front shows it. */
 export function handleFronts(draft: Draft, as: HandlesAs, courses: readonly Course[] = elevation(draft)): HandleFront[] {
-  return hangingsOf(draft.design, draft.parts).flatMap((hanging): HandleFront[] => {
+  const all = hangingsOf(draft.design, draft.parts)
+  return longFirst(all).flatMap((hanging): HandleFront[] => {
     const { handle, part, feetCm } = hanging
     const place = placeAt(draft, courses, part, feetCm)
     if (!place) return []
     const middle = handle.feet[0] + withinWay(handle.feet[1] - handle.feet[0]) / 2
     return [
       {
-        part: part.id, name: handle.name, path: pathOf(hanging, place, as), widthCm: seenCm(handle), colour: handle.colour,
+        part: part.id, name: handle.name, path: pathOf(hanging, all, place, as), widthCm: seenCm(handle), colour: handle.colour,
         bought: handle.bought === true, behind: handle.lies === 'along' && isBehind(place, middle),
       },
     ]

@@ -7,6 +7,7 @@ import { closureFronts } from './closures'
 import { cordsFront } from './cords'
 import { type Course, elevation } from './elevation'
 import { handleFronts } from './handles'
+import { isArched, openingPath, rimCourse, silhouette } from './silhouette'
 
 /*
  * A bag small enough for a shelf of two thousand: its outline and what it wears, in a few paths, and its facts in a line. It is made once
@@ -80,19 +81,10 @@ function someOf<T>(list: readonly T[], most: number): T[] {
   return list.filter((_, i) => i % step === 0 || i === list.length - 1)
 }
 
-/** The outline of courses one above the other, as they widen and narrow from the one below them. */
-function outlineOf({ courses, below, most }: Band): string {
-  const own = someOf(courses, most)
-  const first = courses[0]!
-  const start = half(below ?? first)
-  const right = [`${n(start)} ${n(-first.bottomCm)}`, ...own.map(course => `${n(half(course))} ${n(-course.bottomCm - course.heightCm)}`)]
-  const left = own.toReversed().map(course => `${n(-half(course))} ${n(-course.bottomCm - course.heightCm)}`)
-  return `M${[...right, ...left, `${n(-start)} ${n(-first.bottomCm)}`].join('L')}Z`
-}
-
 /** The lines between a band's rows. */
 function rowsOf({ courses, most }: Band): string {
-  return someOf(courses, most).map(course => `M${n(-half(course))} ${n(-course.bottomCm)}h${n(2 * half(course))}`).join('')
+  const flat = someOf(courses, most).filter(course => !isArched(course))
+  return flat.map(course => `M${n(-half(course))} ${n(-course.bottomCm)}h${n(2 * half(course))}`).join('')
 }
 
 /** The cords of a net: each runs up the band by half a loop a round, to one side and to the other. */
@@ -116,15 +108,10 @@ function bandLayer(band: Band, colour: string): Layer {
   const first = band.courses[0]!
   const net = first.worked.round.inLoops
   return {
-    as: net ? 'net' : 'fabric', path: outlineOf(band), colour, lines: net ? cordsOf(band) : rowsOf(band),
+    as: net ? 'net' : 'fabric', path: rounded(silhouette(someOf(band.courses, band.most), band.below)), colour,
+    lines: net ? cordsOf(band) : rowsOf(band),
     stitchCm: Math.round(Math.max(0.25, (2 * first.outline.lengthCm) / first.worked.edge.count) * 100) / 100,
   }
-}
-
-function mouthOf(top: Course, colour: string): Layer {
-  const [rx, ry] = [top.outline.lengthCm * 0.4925, Math.min(top.outline.widthCm, top.outline.lengthCm) * 0.0425]
-  const y = n(-top.bottomCm - top.heightCm)
-  return { as: 'inside', path: `M${n(-rx)} ${y}a${n(rx)} ${n(ry)} 0 1 0 ${n(2 * rx)} 0a${n(rx)} ${n(ry)} 0 1 0 ${n(-2 * rx)} 0`, colour }
 }
 
 /** Casings with cords hanging out, the mouth open. */
@@ -151,7 +138,8 @@ export function portraitOf(draft: Draft): Portrait {
   const colours = new Map(draft.design.yarns.map(({ id, colour }) => [id, colour]))
   const yarn = (id: string) => colours.get(id) ?? '#cccccc'
   const courses = elevation(draft)
-  const top = courses.at(-1)
+  const rim = rimCourse(courses)
+  const opening = rim && openingPath(rim)
   const straps = handleFronts(draft, 'held', courses).map(({ path, widthCm, colour, bought, behind }): Layer => ({
     as: bought ? 'bought' : behind ? 'behind' : 'strap', path: rounded(path), colour: yarn(colour), wideCm: Math.round(widthCm * 10) / 10,
   }))
@@ -167,7 +155,8 @@ export function portraitOf(draft: Draft): Portrait {
     round: sizes.floor.shape === 'disc' || sizes.floor.shape === 'stadium',
     facts: factsOf(draft), rounds: sizes.rounds, stitches: sizes.stitches,
     layers: [
-      ...straps.filter(({ as }) => as === 'behind'), ...(top ? [mouthOf(top, yarn(top.colour))] : []),
+      ...straps.filter(({ as }) => as === 'behind'),
+      ...(opening ? [{ as: 'inside' as const, path: rounded(opening), colour: yarn(rim.colour) }] : []),
       ...bandsOf(courses).map(band => bandLayer(band, yarn(band.courses[0]!.colour))), ...hangingCords(draft, courses, yarn),
       ...straps.filter(({ as }) => as !== 'behind'), ...closures,
     ].slice(0, MOST_LAYERS),
