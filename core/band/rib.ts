@@ -39,8 +39,11 @@ function ribInRows(stitch: FabricKind, front: number, back: number): Texture {
 export const rib = textured({
   band: 'rib', group: 'Fabric', name: 'rib', does: 'Columns around the post, some standing out, some standing back: thick, and it gives.',
   fields: {
-    stitch: stitch(RIB_STITCHES), front: count('Standing out', RIB, { begins: 1, beside: true, usually }),
-    back: count('Standing back', RIB, { begins: 1, beside: true, usually }),
+    stitch: stitch(RIB_STITCHES),
+    front: count('Front post stitches', RIB, {
+      why: 'Worked around the post from the front: they stand out as a column.', begins: 1, beside: true, usually }),
+    back: count('Back post stitches', RIB, {
+      why: 'Worked around the post from behind: they lie back, and the others stand out.', begins: 1, beside: true, usually }),
   },
   begins: ({ stitch }) => ({ stitch: stitch === 'sc' ? 'hdc' : stitch }), texture: spec => ribTexture(spec.stitch, spec.front, spec.back),
   inRows: spec => ribInRows(spec.stitch, spec.front, spec.back),

@@ -17,7 +17,7 @@ import { demandOfTexture, type Texture } from '../texture/texture'
 import { workTexture } from '../texture/workTexture'
 
 /** How tall a band is: wanted, or so many rounds. */
-export const HEIGHT = ways('Decide by', [
+export const HEIGHT = ways('You give', [
   want(
     'a height',
     { heightCm: length('Height of this band', HEIGHT_CM, { usually: between(0.2, 30) }) },
@@ -41,7 +41,7 @@ const SWATCH_CM = between(1, 200)
 /** A swatch of a texture: what was counted across it and up it. */
 export const SWATCH_OF_IT = {
   across: figure('Counted across', between(1, 1000), '', { beside: true, usually: between(4, 40) }),
-  overCm: length('Over', SWATCH_CM, { beside: true, usually: between(5, 20) }),
+  overCm: length('Counted over', SWATCH_CM, { beside: true, usually: between(5, 20) }),
   countedIn: choice(
     'What was counted across',
     [

@@ -26,6 +26,8 @@ export interface Asked {
   readonly label: Told
   /** What it is, for the schema and the tables, where the label does not say enough. */
   readonly says?: string
+  /** What a word of the craft in its label means, told behind a `?`. */
+  readonly why?: string
   /** Where a question only makes sense with certain answers to others. */
   when?(spec: object): boolean
   /** Stands in one row with its neighbours that say so too. */

@@ -1,5 +1,5 @@
 import type { Fields } from '../field/field'
-import { between, choice, count, figure, group, maybe, optional, yarn } from '../field/ask'
+import { between, choice, count, figure, group, maybe, optional, text, yarn } from '../field/ask'
 import type { Now } from '../field/now'
 import type { ValuesOf } from '../field/spec'
 import type { Gauge } from '../gauge/gauge'
@@ -49,8 +49,13 @@ const USE_UP = optional(group(
   { unasked: true, says: 'The part grows until so much of its yarn is left; as it is drafted it has the size that was found for that.' },
 ))
 
+/** What the maker calls a part; where it is asked is at its heading. */
+const CALLED = optional(text('Called', 1, 40, {
+  unasked: true, says: 'What the maker calls the part, in headings and in the pattern; by what it is if left out.',
+}))
+
 /** What every part of a wall says besides what its own kind asks. */
-const COMMON = { colour: yarn(), hook: OWN_HOOK, useUp: USE_UP } as const
+const COMMON = { colour: yarn(), hook: OWN_HOOK, useUp: USE_UP, called: CALLED } as const
 
 /** The spec of a part of the wall, from its kind's fields. */
 export type PartSpec<B extends string, F> = ValuesOf<F & typeof COMMON> & { readonly band: B }
@@ -113,6 +118,8 @@ export interface PartKind<B extends string = string, F extends Fields = Fields, 
   readonly inRows?: (spec: S, repeats: readonly Repeat[]) => Texture | undefined
   /** A stitch in every stitch: its rounds can be one more or fewer, and changed, without anything else. */
   readonly plain?: true
+  /** Put on a count that it does not divide into, it brings an adjusting round of its own. */
+  readonly bringsAdjusting?: true
   /** Its width is meant to differ from what lies below. */
   readonly shapes?: true
   /** Ways to make what hangs on it bear more: so many strands, if that can be told. */
@@ -128,7 +135,8 @@ export function kind<const B extends string, const F extends Fields>(
   // How it goes round and what it is worked with is asked last: most parts do as the bag does.
   const { goes, swatch, ...own } = declared.fields
   const worked = { ...(swatch ? { swatch } : {}), ...(goes ? { goes } : {}) }
-  return { ...declared, fields: { ...own, colour: COMMON.colour, ...worked, hook: COMMON.hook, useUp: COMMON.useUp } } as never
+  const { colour, ...common } = COMMON
+  return { ...declared, fields: { ...own, colour, ...worked, ...common } } as never
 }
 
 /** The spec of a kind's parts. */

@@ -122,7 +122,7 @@ describe('ripping back', () => {
 describe('how far it is', () => {
   it('is told for lists, to the end', () => {
     const make = at(bag(solid(6)), 7)
-    expect(progressOf(make.hand(), false)).toMatchObject({ round: 8, of: 11, words: 'Round 8 of 11, Wall' })
+    expect(progressOf(make.hand(), false)).toMatchObject({ round: 8, of: 11, words: 'Round 8 of 11, Plain wall' })
     const { legs } = make.hand().road
     make.happen({ do: 'moved', to: { leg: legs.at(-1)!.id, beats: 'all' }, ...afterAll(make.log) })
     expect(progressOf(make.hand(), false)).toMatchObject({ share: 1, words: 'All is done' })

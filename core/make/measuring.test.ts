@@ -39,10 +39,10 @@ describe('measuring at the hook', () => {
     const { hand } = worked(50)
     expect(lastDone(hand)).toBe(50)
     const { words, beside, redone, same } = measuring(hand, { round: 50, what: 'part-height', cm: 6.1 })
-    expect(words).toMatch(/^Wall 2 is 6\.1 cm after 12 rounds, not 5\.5 cm: Wall 2: 27 rounds instead of 29\./)
-    expect(words).toContain('m less yarn')
-    expect(redone).toMatchObject([{ name: 'Wall 2', before: 29, now: 27 }])
-    expect(beside).toMatchObject([{ name: 'Wall 2', differs: true, before: { rounds: 29 }, now: { rounds: 27 } }])
+    expect(words).toMatch(/^Plain wall 2 is 6\.1 cm after 12 rounds, not 5\.5 cm: Plain wall 2: 27 rounds instead of 29\./)
+    expect(words).toMatch(/\{\d+ m\} less yarn/)
+    expect(redone).toMatchObject([{ name: 'Plain wall 2', before: 29, now: 27 }])
+    expect(beside).toMatchObject([{ name: 'Plain wall 2', differs: true, before: { rounds: 29 }, now: { rounds: 27 } }])
     expect(same).toBe(false)
     expect(measuring(hand, { round: 50, what: 'part-height', cm: (12 * 10) / 22 }).same).toBe(true)
   })
@@ -111,7 +111,7 @@ describe('a part measured on the bench', () => {
     expect(after.parts.at(-1)!.rounds).toHaveLength(27)
     const found = after.findings.find(({ code }) => code === 'gauge-refined')!
     expect(found.what).toContain('after 12 rounds')
-    expect(found.what).toContain('Wall 2 takes 27 rounds instead of 29')
+    expect(found.what).toContain('Plain wall 2 takes 27 rounds instead of 29')
     // Another part than was measured is told so, and the measure can be forgotten.
     const other = draft({ ...design, base: { ...TOTE.base, size: { pin: { rounds: 21 } } } as Design['base'] })
     const unused = other.findings.find(({ code }) => code === 'measured-unused')!

@@ -1,7 +1,9 @@
+import { metresOf } from '../stitch/tell'
 import { type Draft, draft } from '../draft/draft'
 import { type Redone, redone } from '../draft/refined'
 import { type DraftPart, isStopped } from '../draft/part'
 import type { Taken } from '../draft/taken'
+import { inSentence } from '../design/partNames'
 import type { MeasuredPart } from '../design/measured'
 import type { Fix } from '../part/finding'
 import { formatCm, formatLength, type Units } from '../measure/format'
@@ -96,13 +98,13 @@ function changeWords(list: readonly Redone[]): string {
 function stopWords(before: Draft, after: Draft): string {
   const stopped = after.parts.find(isStopped)
   if (!stopped || before.parts.some(isStopped)) return ''
-  return ` Beyond that ${stopped.name.toLowerCase()} would not come out: write it down and keep the plan, or change the bag on the bench.`
+  return ` Beyond that ${inSentence(stopped.name)} would not come out: write it down and keep the plan, or change the bag on the bench.`
 }
 
 function yarnWords(before: Draft, after: Draft): string {
   const metres = (of: Draft) => yarnNeeds(of).reduce((sum, one) => sum + one.metres, 0)
   const more = Math.round(metres(after) - metres(before))
-  return more === 0 ? '' : ` It takes about ${Math.abs(more)} m ${more > 0 ? 'more' : 'less'} yarn.`
+  return more === 0 ? '' : ` It takes about ${metresOf(Math.abs(more))} ${more > 0 ? 'more' : 'less'} yarn.`
 }
 
 /** What changes from one draft of a bag to another, by what was measured of it. */

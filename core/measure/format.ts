@@ -32,6 +32,15 @@ export function figure(cm: number, units: Units): string {
   return units === 'in' ? inEighths(cm) : inMillimetreSteps(cm)
 }
 
+/** A length as it stands in a field: as `figure`, and a sixteenth of an inch where it is one, so that what was typed stays. */
+export function fieldFigure(cm: number, units: Units): string {
+  const sixteenths = (cm / CM_PER_INCH) * 16
+  const odd = Math.round(sixteenths)
+  if (units === 'cm' || odd % 2 === 0 || Math.abs(sixteenths - odd) > 0.01) return figure(cm, units)
+  const whole = Math.trunc(odd / 16)
+  return `${whole === 0 ? '' : `${whole} `}${Math.abs(odd) % 16}/16`
+}
+
 /** `12.4 cm` or `4 7/8 in`. */
 export function formatCm(cm: number, units: Units): string {
   return `${figure(cm, units)} ${units}`

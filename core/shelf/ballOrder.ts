@@ -1,3 +1,4 @@
+import { inSentence } from '../design/partNames'
 import type { Draft } from '../draft/draft'
 import { isBase } from '../draft/part'
 import { metresByRound, yarnShares } from '../yarn/yarn'
@@ -82,7 +83,7 @@ function wantedOf(draft: Draft, yarn: string, { gramsPerMetre, spread }: Rate): 
   return {
     byRound, bearing: bearingRounds(draft), floorEnds: floor, spread,
     pieces: shares.filter(({ of }) => of !== 'ends').map(({ name, of, metres }) =>
-      ({ name: of === 'cords' ? 'cords' : name.toLowerCase(), grams: metres * gramsPerMetre })),
+      ({ name: of === 'cords' ? 'cords' : inSentence(name), grams: metres * gramsPerMetre })),
   }
 }
 

@@ -36,7 +36,7 @@ describe('what lets a yarn last, by hand', () => {
     const short = { draft: bag(band(10), band(10), band(10)), yarn: 'main', haveGrams: 20, eats: SURE }
     // 19.9 g are 22 rounds: without the last band 21 are left.
     const other = yarnFixes(short).find(({ label }) => label.startsWith('moss green cotton'))!
-    expect(other.label).toContain('wall 3')
+    expect(other.label).toContain('plain wall 3')
     expect(other.changes.map(({ path }) => path[1])).toEqual(['part-3', 'part-3'])
   })
 
@@ -63,7 +63,7 @@ describe('stripes and a smaller base, by hand', () => {
     const short = { draft: bag(band(24)), yarn: 'main', haveGrams: 18.5, eats: SURE }
     const found = yarnFixes(short).find(({ label }) => label.includes('in stripes'))!
     // 25 rounds are 22.5 g. Six and two leave 18 of 24: with the tube's own 19 rounds, 17.1 g, and two ends.
-    expect(found.label).toBe('Wall: in stripes of 6 and 2 rounds with moss green cotton')
+    expect(found.label).toBe('Plain wall: in stripes of 6 and 2 rounds with moss green cotton')
     expect(found.wants.grams).toBeCloseTo(17.1 + 0.12, 6)
     const more = yarnFixes({ ...short, haveGrams: 14 }).find(({ label }) => label.includes('in stripes'))!
     expect(more.label).toContain('stripes of 2 and 2 rounds')
@@ -92,8 +92,8 @@ describe('straps, by hand', () => {
     const all = yarnNeeds(drafted).find(({ yarn }) => yarn.id === 'moss')!.metres * 0.4
     const labels = yarnFixes({ draft: drafted, yarn: 'moss', haveGrams: 0.9 * all, eats: SURE }).map(({ label }) => label)
     expect(labels).toEqual([
-      'Wall 2, sewn straps: 5 stitches across instead of 6',
-      expect.stringMatching(/^Wall 2, sewn straps: [89]\d chains instead of 100$/),
+      'Sewn straps: 5 stitches across instead of 6',
+      expect.stringMatching(/^Sewn straps: [89]\d chains instead of 100$/),
     ])
   })
 })
@@ -105,7 +105,7 @@ describe('what lets a yarn last of a bag on the hook', () => {
   // After round 15 sixteen are to come, 14.4 g, and the ends: of 10 g eleven are made, so nine of the twenty are left out.
   it('leaves what is worked as it is, and counts only what is to come', () => {
     const [fewer, ...others] = fixesInHand(hand(15), 'main', 15, 10, SURE)
-    expect(fewer!.label).toBe('Wall 2: 14 rounds instead of 20')
+    expect(fewer!.label).toBe('Plain wall 2: 14 rounds instead of 20')
     expect(fewer!.wants.grams).toBeCloseTo(10 * 0.9 + 0.12, 6)
     // The second band is begun: neither its colour nor its stripes nor the base can change.
     expect(others).toEqual([])
@@ -114,9 +114,9 @@ describe('what lets a yarn last of a bag on the hook', () => {
 
   it('takes another yarn from what is not begun on, and no fewer rounds than are done', () => {
     const labels = fixesInHand(hand(8), 'main', 8, 5, SURE).map(({ label }) => label)
-    expect(labels).toContain('moss green cotton from wall 2 on')
+    expect(labels).toContain('moss green cotton from plain wall 2 on')
     // After round 30 one is to come, which is left out; after the last nothing can be.
-    expect(fixesInHand(hand(30), 'main', 30, 0.5, SURE).map(({ label }) => label)).toEqual(['Wall 2: 19 rounds instead of 20'])
+    expect(fixesInHand(hand(30), 'main', 30, 0.5, SURE).map(({ label }) => label)).toEqual(['Plain wall 2: 19 rounds instead of 20'])
     expect(fixesInHand(hand(31), 'main', 31, 0.1, SURE)).toEqual([])
   })
 })

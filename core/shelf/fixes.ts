@@ -1,3 +1,4 @@
+import { inSentence } from '../design/partNames'
 import type { Design, WallPart } from '../design/design'
 import { withChanges } from '../design/edit'
 import { type Draft, draft } from '../draft/draft'
@@ -111,7 +112,7 @@ function otherFromHere(short: Short): YarnFix[] {
     const changed = worn.slice(from)
     const found = others.map(other => tried(
       short,
-      `${other.name} from ${changed[0]!.name.toLowerCase()} on`,
+      `${other.name} from ${inSentence(changed[0]!.name)} on`,
       changed.flatMap(({ id }): Change[] => [
         { path: ['wall', id, 'colour'], value: other.id }, { path: ['wall', id, 'stripes'], value: undefined },
       ]),
@@ -176,7 +177,7 @@ function smallerBase(short: Short): YarnFix[] {
   const metres = sureMetres(haveGrams, eats)
   const [best] = fit(design, gauge, { toleranceCm: SMALLER_CM, mostAdjusting: 1, yarn: { yarn, metres } }).found
   if (!best) return []
-  const found = tried(short, `A smaller base: ${fittingWords(best, design.units).replace(/; \d+ m of yarn$/, '')}`, [
+  const found = tried(short, `A smaller base: ${fittingWords(best, design).replace(/; \d+ (m|yd) of yarn$/, '')}`, [
     { path: ['base'], value: best.base }, { path: ['wall'], value: best.wall }, { path: ['measuredBase'], value: undefined },
   ])
   return lasts(found) ? [found!] : []

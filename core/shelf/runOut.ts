@@ -1,3 +1,4 @@
+import { inSentence } from '../design/partNames'
 import type { Draft } from '../draft/draft'
 import { type DraftPart, risenCm } from '../draft/part'
 import { WITHIN_BAG } from '../log/craft'
@@ -148,7 +149,7 @@ const whole = (round: number) => Math.floor(round)
 export function howFarWords({ odds, runsOut, keepBackGrams, keepBack, wants: { low, high } }: HowFar, rounds: number): string {
   const range = `What is still to come wants ${Math.floor(low)} to ${Math.ceil(high)} g.`
   const percent = Math.min(99, Math.max(1, Math.round(100 * odds)))
-  const apart = [...new Set(keepBack.map(({ of, name }) => (of === 'ends' ? 'ends' : name.toLowerCase())))].join(', ')
+  const apart = [...new Set(keepBack.map(({ of, name }) => (of === 'ends' ? 'ends' : inSentence(name))))].join(', ')
   const kept = keepBackGrams >= 1 ? ` Keep back about ${Math.ceil(keepBackGrams)} g for what is worked apart: ${apart}.` : ''
   if (!runsOut) return `${range} It lasts (${percent} %).${kept}`
   const { round, low: from, high: to } = runsOut

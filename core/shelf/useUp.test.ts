@@ -41,7 +41,7 @@ describe('a yarn used up, by hand', () => {
     const [growing] = growingIn(before, 'main')
     expect(growing).toMatchObject({ part: 'part-1', by: 'rounds', now: 20 })
     const found = useUp({ draft: before, yarn: 'main', haveGrams: 50, eats: SURE, leaveGrams: 5 }, growing!)!
-    expect([found.much, found.expected, found.label]).toEqual([48, 48, 'Wall: 48 rounds instead of 20'])
+    expect([found.much, found.expected, found.label]).toEqual([48, 48, 'Plain wall: 48 rounds instead of 20'])
     expect(found.wants.grams).toBeCloseTo(44.22, 6)
   })
 
@@ -64,7 +64,7 @@ describe('a yarn used up, by hand', () => {
 describe('what can use a yarn up', () => {
   it('is a band in rounds, a strap across and in length, a cord in length; each in its own yarn', () => {
     const all = bag(band(20), casing, straps)
-    expect(growingIn(all, 'main').map(({ name }) => name)).toEqual(['Wall 1, in rounds'])
+    expect(growingIn(all, 'main').map(({ name }) => name)).toEqual(['Plain in undyed cotton, in rounds'])
     expect(growingIn(all, 'moss').map(({ part, by }) => `${part} ${by}`)).toEqual(['part-2 cords', 'part-3 across', 'part-3 length'])
   })
 

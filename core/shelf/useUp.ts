@@ -21,7 +21,7 @@ import { oddsThatItLasts, SURE_ENOUGH, type Wants, wants } from './enough'
 export interface Growing {
   readonly part: string
   readonly by: GrowsBy
-  /** What it is called: `Wall 2, in rounds`. */
+  /** What it is called: `Net, in rounds`. */
   readonly name: string
   /** As much of it as there is now: rounds, stitches across, rows or chains, centimetres of a cord. */
   readonly now: number

@@ -42,6 +42,25 @@ export const HOOK_SIZES: readonly HookSize[] = [
   { mm: 30, us: 'T/X' },
 ]
 
+/** The names of a hook in US letters and numbers: `H-8` is known as `H-8`, `H8`, `8/H`, `8H` and `H`. */
+function usNames(us: string): string[] {
+  const [letters, number] = us.split('-') as [string, string | undefined]
+  const each = letters.split('/')
+  if (number === undefined) return [us, ...each]
+  return [us, ...each.flatMap(one => [one, `${one}${number}`, `${number}/${one}`, `${number}${one}`])]
+}
+
+/** A hook size as makers name it, in millimetres: `H-8`, `US H`, `8/H`, `UK 8`; of a letter with two sizes the numbered one. */
+export function hookNamed(text: string): number | undefined {
+  const plain = text.trim().toUpperCase().replace(/ ?1\/2/, '½').replaceAll(' ', '')
+  const british = /^UK(\d+)$/.exec(plain)
+  if (british) return HOOK_SIZES.find(({ uk }) => uk === british[1])?.mm
+  const named = plain.replace(/^US/, '')
+  const sizes = HOOK_SIZES.filter(({ us }) => us !== undefined)
+  const numbered = [...sizes.filter(({ us }) => us!.includes('-')), ...sizes]
+  return (sizes.find(({ us }) => us === named && us.length > 1) ?? numbered.find(({ us }) => usNames(us!).includes(named)))?.mm
+}
+
 /** `3.5 mm (US E-4, UK 9)`; a size that no list names is its millimetres alone. */
 export function hookLabel(mm: number): string {
   const size = HOOK_SIZES.find(hook => hook.mm === mm)

@@ -1,3 +1,4 @@
+import { formatGrams, formatKg, formatMetres } from '../measure/amounts'
 import { formatCm, inHundredthsOfAnInch, type Units } from '../measure/format'
 import { STITCHES, type StitchKind, type Terms } from './dictionary'
 
@@ -11,6 +12,7 @@ import { STITCHES, type StitchKind, type Terms } from './dictionary'
  *     {dc} {dc.name}     a stitch, by its abbreviation or its name
  *     {12.34 cm}         a length, on the maker's tape
  *     {2.35 mm}          a length too fine for a tape, such as a stitch's
+ *     {311 m} {45 g} {2.3 kg}  yarn by length and by weight, and a load
  *     {3 stitch|stitches}  so many of something, in the singular or the plural
  */
 
@@ -22,9 +24,11 @@ export interface ToldIn {
 
 /** A value that stands in a text. */
 export type Value
-  = { readonly cm: number } | { readonly mm: number } | { readonly stitch: StitchKind } | { readonly number: number, readonly of: string }
+  = { readonly cm: number } | { readonly mm: number }
+    | { readonly m: number } | { readonly g: number } | { readonly kg: number }
+    | { readonly stitch: StitchKind } | { readonly number: number, readonly of: string }
 
-const TOKEN = /\{(?:(-?[\d.]+) (cm|mm)|(-?[\d.]+) ([^|{}]+)\|([^{}]+)|(\w+)(\.name)?)\}/g
+const TOKEN = /\{(?:(-?[\d.]+) (cm|mm|m|g|kg)|(-?[\d.]+) ([^|{}]+)\|([^{}]+)|(\w+)(\.name)?)\}/g
 
 /** A length in a text that is yet to be told. */
 export function tape(cm: number): string {
@@ -34,6 +38,21 @@ export function tape(cm: number): string {
 /** A fine length in a text that is yet to be told: to a hundredth of a millimetre. */
 export function fine(cm: number): string {
   return `{${(cm * 10).toFixed(2)} mm}`
+}
+
+/** A length of yarn in a text that is yet to be told: whole metres. */
+export function metresOf(metres: number): string {
+  return `{${Math.round(metres)} m}`
+}
+
+/** A weight of yarn in a text that is yet to be told: whole grams. */
+export function gramsOf(grams: number): string {
+  return `{${Math.round(grams)} g}`
+}
+
+/** A load in a text that is yet to be told. */
+export function kilosOf(kg: number): string {
+  return `{${kg.toFixed(1)} kg}`
 }
 
 /** So many of something, in a text that is yet to be told. */
@@ -46,9 +65,16 @@ interface Token {
   readonly words: (told: ToldIn) => string
 }
 
+const AMOUNTS = { m: formatMetres, g: formatGrams, kg: formatKg } as const
+
+function amountToken(amount: number, unit: 'm' | 'g' | 'kg'): Token {
+  return { value: { [unit]: amount } as unknown as Value, words: ({ units }) => AMOUNTS[unit](amount, units) }
+}
+
 function tokenOf(found: RegExpMatchArray | readonly (string | undefined)[]): Token | undefined {
   const [, length, unit, number, one, several, kind, name] = found
   if (length !== undefined && unit === 'cm') return { value: { cm: Number(length) }, words: ({ units }) => formatCm(Number(length), units) }
+  if (length !== undefined && unit !== 'mm') return amountToken(Number(length), unit as 'm' | 'g' | 'kg')
   if (length !== undefined)
     return {
       value: { mm: Number(length) },

@@ -5,6 +5,7 @@ import { draft } from '../draft/draft'
 import { isStopped } from '../draft/part'
 import { FIRM_SHARE, usualGauge, usualHookMm } from '../gauge/usual'
 import { YARN_WEIGHTS } from '../stitch/yarnWeights'
+import { tallCm } from '../fit/wholeSize'
 import { sizesOf, WHOLE_BAGS, wholeBag } from './wholeBags'
 
 const yarn = { name: 'undyed cotton', colour: '#dccba6' }
@@ -27,13 +28,25 @@ describe.each(WHOLE_BAGS)('a whole bag: $name', (bag) => {
     fc.assert(fc.property(sizes, fc.constantFrom(...carriers), fc.integer({ min: 12, max: 30 }), (asked, carried, stitches) => {
       const gauge = { ...counted, measured: { sc: { stitches, rounds: Math.round(stitches * 1.06), overCm: 10 } } }
       const design = wholeBag(bag, { name: 'Mine', gauge, yarn, sizes: asked, ...(carried ? { carried } : {}) })
-      const { parts, sizes: { floor, flatWidth } } = draft(design)
+      const drafted = draft(design)
+      const { parts, sizes: { floor, flatWidth } } = drafted
       const what = JSON.stringify({ asked, carried, stitches })
       expect(parts.some(isStopped), what).toBe(false)
-      const { wide } = sizesOf(bag, asked)
-      const came = floor.shape === 'none' ? flatWidth.cm : floor.length.cm
-      if (floor.shape !== 'none' || bag.id === 'tube' || bag.id === 'sling') expect(Math.abs(came - wide), what).toBeLessThanOrEqual(2.6)
+      const { wide, tall } = sizesOf(bag, asked)
+      const flat = bag.asks[0]!.label === 'Wide, lying flat'
+      if (flat || floor.shape !== 'none') expect(Math.abs((flat ? flatWidth.cm : floor.length.cm) - wide), what).toBeLessThanOrEqual(2.6)
+      if (bag.tallAs) expect(Math.abs(tallCm(drafted, bag.tallAs) - tall), what).toBeLessThanOrEqual(10 / stitches)
     }), { numRuns: 25, seed: 18 })
+  })
+})
+
+describe('a tote 35 wide and 30 tall', () => {
+  it('lies 35 by 30, with its handles', () => {
+    const tote = WHOLE_BAGS.find(({ id }) => id === 'tote')!
+    const design = wholeBag(tote, { name: 'Mine', gauge: counted, yarn, sizes: { wide: 35, tall: 30 } })
+    const { sizes: { flatWidth, flatHeight } } = draft(design)
+    expect(Math.abs(flatWidth.cm - 35)).toBeLessThanOrEqual(1)
+    expect(Math.abs(flatHeight.cm - 30)).toBeLessThanOrEqual(0.3)
   })
 })
 

@@ -4,7 +4,9 @@ import { stacked } from '../design/partIds'
 import type { Design, DesignGauge, Yarn } from '../design/design'
 import { draft } from '../draft/draft'
 import { isStopped } from '../draft/part'
+import { applyFix } from '../design/edit'
 import { fit } from '../fit/fit'
+import { asTall, type TallAs } from '../fit/wholeSize'
 import type { Bounds } from '../field/field'
 import { gaugeOf } from '../gauge/gauge'
 import type { WallSpec } from '../wall/wall'
@@ -41,6 +43,8 @@ export interface WholeBag {
   readonly base: (sizes: Sizes, yarn: string) => BaseSpec
   readonly wall: (sizes: Sizes, yarn: string) => readonly WallSpec[]
   readonly like?: Partial<Pick<Design, 'rounds' | 'turnUp' | 'mouth'>>
+  /** How its height is told: of the whole bag, lying flat or standing; of one band of it, if left out. */
+  readonly tallAs?: TallAs
 }
 
 const size = (name: SizeAsked['name'], label: string, usualCm: number, least: number, most: number): SizeAsked =>
@@ -100,11 +104,14 @@ const BARE: CarriedBy = { id: 'bare', name: 'nothing', wall: colour => [rounds(2
 export const WHOLE_BAGS: readonly WholeBag[] = [
   {
     id: 'tote', name: 'Tote', does: 'An oval floor, a plain wall, handles: for shopping and books.',
-    asks: [size('wide', 'Floor, long', 30, 12, 60), size('deep', 'Floor, wide', 12, 4, 30), size('tall', 'Wall', 28, 8, 60)],
-    carried: [SLOTS, SEWN, GROWN, CROSS],
+    asks: [
+      size('wide', 'Wide, lying flat', 38, 16, 70), size('deep', 'Floor, front to back', 12, 4, 30),
+      size('tall', 'Tall in all, lying flat', 38, 18, 75),
+    ],
+    tallAs: 'flat', carried: [SLOTS, SEWN, GROWN, CROSS],
     base: ({ wide, deep }, colour) => ({
-      form: 'oval', stitch: 'sc', perEnd: 'by-gauge', size: { want: { lengthCm: wide, widthCm: Math.min(deep, wide - 2) } }, start: 'chain',
-      placing: 'staggered', increaseAt: 'last', colour,
+      form: 'oval', stitch: 'sc', perEnd: 'by-gauge', size: { want: { flatWidthCm: wide, widthCm: Math.min(deep, wide / 2) } },
+      start: 'chain', placing: 'staggered', increaseAt: 'last', colour,
     }),
     wall: ({ tall }, colour) => [solid(tall, colour)],
   },
@@ -123,7 +130,7 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
   },
   {
     id: 'pouch', name: 'Drawstring pouch', does: 'A round floor, a casing with two cords, a frill: for small things.',
-    asks: [size('wide', 'Floor across', 12, 5, 30), size('tall', 'Wall', 14, 5, 40)], carried: [],
+    asks: [size('wide', 'Floor across', 12, 5, 30), size('tall', 'Tall in all, standing', 17, 8, 45)], tallAs: 'standing', carried: [],
     base: ({ wide }, colour) => circle(wide, colour), like: { turnUp: 'back-and-third-loop' },
     wall: ({ tall }, colour) => [
       solid(tall, colour), spec({ band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true, colour }),
@@ -136,7 +143,7 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
   },
   {
     id: 'sling', name: 'Sling', does: 'A boat-shaped base and two straps that knot: hangs at the hip.',
-    asks: [size('wide', 'Lying flat, wide', 32, 18, 60), size('tall', 'Wall', 22, 8, 45)],
+    asks: [size('wide', 'Wide, lying flat', 32, 18, 60), size('tall', 'Tall without its straps', 30, 18, 60)], tallAs: 'flat',
     carried: [
       {
         id: 'knot', name: 'straps that knot',
@@ -154,7 +161,7 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
   },
   {
     id: 'basket', name: 'Basket', does: 'A round floor, firm low wall, hand holes: stands by itself.',
-    asks: [size('wide', 'Floor across', 20, 8, 40), size('tall', 'Wall', 14, 4, 35)],
+    asks: [size('wide', 'Floor across', 20, 8, 40), size('tall', 'Tall in all, standing', 17, 8, 40)], tallAs: 'standing',
     carried: [HOLES, BARE],
     base: ({ wide }, colour) => circle(wide, colour), like: { turnUp: 'back-and-third-loop' },
     wall: ({ tall }, colour) => [solid(tall, colour)],
@@ -170,7 +177,11 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
   },
   {
     id: 'satchel', name: 'Satchel', does: 'A rectangular floor, a wall in moss stitch, a tab that buttons: holds a book.',
-    asks: [size('wide', 'Floor, long', 24, 12, 45), size('deep', 'Floor, wide', 6, 3, 15), size('tall', 'Wall', 18, 8, 40)],
+    asks: [
+      size('wide', 'Floor, side to side', 24, 12, 45), size('deep', 'Floor, front to back', 6, 3, 15),
+      size('tall', 'Tall in all, standing', 20, 10, 45),
+    ],
+    tallAs: 'standing',
     carried: [CROSS, SEWN],
     base: ({ wide, deep }, colour) => ({
       form: 'rectangle', stitch: 'sc', size: { want: { lengthCm: wide, widthCm: Math.min(deep, wide) } }, rowEnds: 'by-gauge',
@@ -183,7 +194,7 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
   },
   {
     id: 'tube', name: 'Flat pouch', does: 'No floor: worked round a chain, lies flat, with a cord across the body.',
-    asks: [size('wide', 'Lying flat, wide', 18, 8, 45), size('tall', 'Wall', 20, 6, 45)], carried: [CROSS, BARE],
+    asks: [size('wide', 'Wide, lying flat', 18, 8, 45), size('tall', 'Tall in all', 22, 9, 50)], tallAs: 'flat', carried: [CROSS, BARE],
     base: ({ wide }, colour) => ({ form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: wide } }, colour }),
     wall: ({ tall }, colour) => [solid(tall, colour)],
   },
@@ -214,6 +225,19 @@ export function sizesOf({ asks }: WholeBag, said: Partial<Sizes>): Sizes {
 /** How far off its sizes a whole bag may come to let its counts divide. */
 const OFF_CM = 2
 
+/** A bag with counts that divide all the way up, where they do not yet. */
+export function dividing(plain: Design, gauge: DesignGauge): Design {
+  if (!draft(plain).parts.some(isStopped)) return plain
+  const [best] = fit(plain, gaugeOf(gauge), { toleranceCm: OFF_CM, mostAdjusting: 2 }).found
+  return best ? { ...plain, base: best.base, wall: best.wall } : plain
+}
+
+/** Its walls, rim and floor share a whole height that was asked; the tallest plain band gives. */
+function asTallAsAsked(design: Design, as: TallAs | undefined, cm: number): Design {
+  const sized = as && asTall(design, cm, as)
+  return sized?.can ? applyFix(design, sized.fix).design : design
+}
+
 /** A whole bag as a design: as large as is asked, in the maker's gauge and yarn, and with counts that divide all the way up. */
 export function wholeBag(bag: WholeBag, { name, gauge, yarn, sizes, carried, units = 'cm' }: Said): Design {
   const asked = sizesOf(bag, sizes)
@@ -222,7 +246,5 @@ export function wholeBag(bag: WholeBag, { name, gauge, yarn, sizes, carried, uni
     ...newDesign(name), turnUp: 'plain', ...bag.like, gauge, units, yarns: [{ id: 'main', ...yarn }], base: bag.base(asked, 'main'),
     wall: stacked([...bag.wall(asked, 'main'), ...(carriedBy?.wall('main') ?? [])]),
   }
-  if (!draft(plain).parts.some(isStopped)) return plain
-  const [best] = fit(plain, gaugeOf(gauge), { toleranceCm: OFF_CM, mostAdjusting: 2 }).found
-  return best ? { ...plain, base: best.base, wall: best.wall } : plain
+  return asTallAsAsked(dividing(plain, gauge), bag.tallAs, asked.tall)
 }

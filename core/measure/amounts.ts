@@ -1,0 +1,32 @@
+import type { Units } from './format'
+
+/** Metres in a yard, and grams in an ounce and a pound: exact by the international yard and pound agreement of 1959. */
+export const METRES_PER_YARD = 0.9144
+export const GRAMS_PER_OUNCE = 28.349_523_125
+export const KG_PER_POUND = 0.453_592_37
+
+/** A figure to one place under ten, whole above it. */
+function plain(value: number): string {
+  return String(Math.abs(value) < 10 ? Math.round(value * 10) / 10 : Math.round(value))
+}
+
+/** So much yarn in length, in whole metres or yards: `311 m`, `340 yd`. */
+export function formatMetres(metres: number, units: Units): string {
+  return units === 'in' ? `${Math.round(metres / METRES_PER_YARD)} yd` : `${Math.round(metres)} m`
+}
+
+/** So much yarn by weight: `45 g`, `1.6 oz`. */
+export function formatGrams(grams: number, units: Units): string {
+  return units === 'in' ? `${plain(grams / GRAMS_PER_OUNCE)} oz` : `${Math.round(grams)} g`
+}
+
+/** From so many grams to so many: `35 to 50 g`, `1.2 to 1.8 oz`; one figure where both read the same. */
+export function formatGramsRange(low: number, high: number, units: Units): string {
+  const [from, to] = [formatGrams(low, units), formatGrams(high, units)]
+  return from === to ? to : `${from.split(' ')[0]} to ${to}`
+}
+
+/** A load: `2.3 kg`, `5.1 lb`. */
+export function formatKg(kg: number, units: Units): string {
+  return units === 'in' ? `${(kg / KG_PER_POUND).toFixed(1)} lb` : `${kg.toFixed(1)} kg`
+}

@@ -1,0 +1,28 @@
+import { GRAMS_PER_OUNCE, KG_PER_POUND, METRES_PER_YARD } from '../measure/amounts'
+import { parseNumber } from '../measure/parse'
+import { hookNamed } from './hooks'
+
+/** What units typed behind a figure come to, in the unit that is asked for. */
+const UNITS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
+  kg: { kg: 1, g: 0.001, lb: KG_PER_POUND, lbs: KG_PER_POUND, oz: GRAMS_PER_OUNCE / 1000 },
+  g: { g: 1, kg: 1000, oz: GRAMS_PER_OUNCE, lb: KG_PER_POUND * 1000, lbs: KG_PER_POUND * 1000 },
+  m: { m: 1, yd: METRES_PER_YARD, yds: METRES_PER_YARD, cm: 0.01 },
+  mm: { mm: 1, cm: 10 },
+}
+
+/**
+ * What a maker types where a figure with a unit is asked: `2,5`, `20 sts`, `2 lb` where kilograms are; where millimetres are, which are of
+ * hooks, also their names (`H-8`). Nothing if it cannot be read.
+ */
+export function parseFigure(text: string, unit = ''): number | undefined {
+  const plain = parseNumber(text)
+  if (plain !== undefined) return plain
+  const [, figure, typed] = /^(.*?\d)\s*([a-z%]+\.?)$/i.exec(text.trim()) ?? []
+  const value = figure === undefined ? undefined : parseNumber(figure)
+  if (value !== undefined) {
+    const factor = UNITS[unit]?.[typed!.toLowerCase()]
+    if (factor !== undefined) return Math.round(value * factor * 1000) / 1000
+    if (unit !== '' && unit.toLowerCase().startsWith(typed!.toLowerCase().replace(/s?\.?$/, ''))) return value
+  }
+  return unit === 'mm' ? hookNamed(text) : undefined
+}
