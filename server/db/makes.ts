@@ -63,7 +63,9 @@ export function makesIn(db: Database.Database): Makes {
   const columns = 'id, name, progress, created_at, updated_at'
   const list = db.prepare<[], Row>(`SELECT ${columns} FROM makes WHERE removed_at IS NULL ORDER BY updated_at DESC, rowid DESC`)
   const find = db.prepare<[string], Row>(`SELECT ${columns} FROM makes WHERE id = ? AND removed_at IS NULL`)
-  const begin = db.prepare<[string, string, string, string]>('INSERT INTO makes (id, name, created_at, updated_at) VALUES (?, ?, ?, ?)')
+  const begin = db.prepare<[string, string, string | null, string, string]>(
+    'INSERT INTO makes (id, name, bag, created_at, updated_at) VALUES (?, ?, ?, ?, ?)',
+  )
   const touch = db.prepare<[string, string | null, string]>(
     'UPDATE makes SET updated_at = ?, progress = coalesce(?, progress) WHERE id = ?',
   )
@@ -91,9 +93,9 @@ export function makesIn(db: Database.Database): Makes {
     const now = new Date().toISOString()
     if (!find.get(id)) {
       if (buried.get({ id })) return false
-      const { plan } = stateOf(events)
+      const { plan, bag } = stateOf(events)
       if (!plan) return false
-      begin.run(id, plan.name, now, now)
+      begin.run(id, plan.name, bag ?? null, now, now)
     }
     let fresh = 0
     for (const event of events) fresh += insert.run(id, event.id, JSON.stringify(event)).changes

@@ -67,8 +67,8 @@ const BROUGHT: Readonly<Record<string, string>> = {
       ON CONFLICT (id) DO UPDATE SET name = excluded.name, document = excluded.document, revision = excluded.revision,
         updated_at = excluded.updated_at, removed_at = excluded.removed_at WHERE excluded.revision > ${table}.revision`,
   ])),
-  makes: `INSERT INTO makes (id, name, progress, created_at, updated_at, removed_at)
-    VALUES (@id, @name, @progress, @created_at, @updated_at, @removed_at)
+  makes: `INSERT INTO makes (id, name, progress, bag, created_at, updated_at, removed_at)
+    VALUES (@id, @name, @progress, @bag, @created_at, @updated_at, @removed_at)
     ON CONFLICT (id) DO UPDATE SET progress = excluded.progress, updated_at = excluded.updated_at, removed_at = excluded.removed_at
       WHERE excluded.updated_at > makes.updated_at`,
   make_events: 'INSERT INTO make_events (make, id, event) VALUES (@make, @id, @event) ON CONFLICT (make, id) DO NOTHING',

@@ -6,7 +6,7 @@ import { DAY_PATTERN, isDay } from '../../core/plan/days'
 import { EXPORTS, type ExportAs } from '../../core/export/exportDraft'
 import type { Terms } from '../../core/stitch/dictionary'
 import { REPEAT_STYLES, type RepeatStyle } from '../../core/words/say'
-import { BAG_ORDERS, type BagOrder } from '../db/bagList'
+import { BAG_GROUPS, BAG_ORDERS, type BagGroup, type BagOrder } from '../db/bagList'
 import { type Paper, PAPERS } from '../paper/sheet'
 import { refuseProblems } from './refuse'
 
@@ -72,6 +72,7 @@ export class BagsQuery {
   @Text(0, 80) find: string = ''
   @OneOf(BAG_ORDERS) order: BagOrder = 'changed'
   @Whole({ least: 0, most: 1_000_000 }) from: number = 0
+  @OneOf(BAG_GROUPS) group: BagGroup = 'all'
 }
 
 /** An export: in which form, vocabulary and style of repeats; `design` is the open document itself. */

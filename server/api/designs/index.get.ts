@@ -5,8 +5,11 @@ import { drawFirst } from '../../workshop/portraits'
 
 /** A stretch of the list of bags, with what is shown of each. */
 export default defineEventHandler((event) => {
-  const { find, order, from } = getQuery(event)
-  const query = { from: Number(from ?? 0), ...(find === undefined ? {} : { find: String(find) }), ...(order ? { order } : {}) }
+  const { find, order, from, group } = getQuery(event)
+  const query = {
+    from: Number(from ?? 0),
+    ...(find === undefined ? {} : { find: String(find) }), ...(order ? { order } : {}), ...(group ? { group } : {}),
+  }
   const { text, undrawn } = bagList().pageText(asked(BagsQuery, query))
   drawFirst(undrawn)
   return answerText(event, text)

@@ -6,6 +6,7 @@ import keptSafe from './003-kept-safe.sql?text'
 import logbook from './004-logbook.sql?text'
 import yarns from './005-yarns.sql?text'
 import orders from './006-orders.sql?text'
+import groups from './007-groups.sql?text'
 
 /** A numbered change of the tables. */
 export interface Migration {
@@ -17,4 +18,5 @@ export interface Migration {
 export const MIGRATIONS: readonly Migration[] = [
   { number: 1, sql: designsAndSwatches }, { number: 2, sql: makes }, { number: 3, sql: keptSafe },
   { number: 4, sql: logbook }, { number: 5, sql: yarns }, { number: 6, sql: orders },
+  { number: 7, sql: groups },
 ]
