@@ -1,4 +1,5 @@
 import { computed, onBeforeUnmount, onMounted, shallowRef } from 'vue'
+import { useWays } from '~/stores/ways'
 
 /** A single key and what it does, or one with Ctrl (`Ctrl+Z`), which works while somebody is typing too; listed under `?`. */
 export interface Shortcut {
@@ -27,9 +28,10 @@ function withCtrl({ ctrlKey, metaKey, shiftKey, key }: KeyboardEvent): string | 
 
 /** Listens for single keys while nobody is typing; takes them back when the component leaves. */
 export function useShortcuts(shortcuts: () => readonly Shortcut[]): void {
+  const ways = useWays()
   function onKey(event: KeyboardEvent): void {
     const pressed = withCtrl(event)
-    if (event.altKey || (!pressed && isTyping(event.target)) || document.querySelector('[role="dialog"]')) return
+    if (event.altKey || (!pressed && (isTyping(event.target) || !ways.letterKeys)) || document.querySelector('[role="dialog"]')) return
     const found = shortcuts().find(({ key }) => key === (pressed ?? event.key))
     if (!found) return
     event.preventDefault()

@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import { MOST_BANDS } from '~~/core/design/fields'
-import { bandAbove, doubled, handlesOnTop, moved, type Stacked, thrownOut, turnedInto } from '~~/core/design/stacking'
+import { bandAbove, type Below, doubled, handlesOnTop, moved, type Stacked, thrownOut, turnedInto } from '~~/core/design/stacking'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 
@@ -16,11 +16,18 @@ export function useStack() {
     view.selected = stacked.inHand ?? 'bag'
   }
 
-  /** How far round the part right below one goes. */
-  function belowCm(id: string): number {
-    const { parts } = bag.draft
+  /** Moves a part; what is in hand stays in hand. */
+  function rearrange(id: string, by: number): void {
+    const stacked = moved(bag.design, id, by)
+    if (stacked) bag.applyFix(stacked)
+  }
+
+  /** What lies right below a part. */
+  function below(id: string): Below {
+    const { parts, gauge } = bag.draft
     const at = parts.findIndex(part => part.id === id)
-    return (parts[at - 1] ?? parts.at(-1))!.size.circumference.cm
+    const { size, edge } = (parts[at - 1] ?? parts.at(-1))!
+    return { aroundCm: size.circumference.cm, count: edge.count, gauge }
   }
 
   return {
@@ -29,7 +36,7 @@ export function useStack() {
     addHandles: () => take(handlesOnTop(bag.design, bag.draft.parts.at(-1)!.size.circumference.cm)),
     duplicate: (id: string) => take(doubled(bag.design, id)),
     remove: (id: string) => take(thrownOut(bag.design, id)),
-    move: (id: string, by: number) => take(moved(bag.design, id, by)),
-    turnInto: (id: string, band: string) => take(turnedInto(bag.design, id, band, belowCm(id))),
+    move: rearrange,
+    turnInto: (id: string, band: string) => take(turnedInto(bag.design, id, band, below(id))),
   }
 }

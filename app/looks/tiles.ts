@@ -1,6 +1,7 @@
 import { type Course, elevation } from '~~/core/chart/elevation'
 import { type Front, frontOf } from '~~/core/chart/front'
 import { handleFronts } from '~~/core/chart/handles'
+import { silhouette } from '~~/core/chart/silhouette'
 import type { Design, DesignGauge } from '~~/core/design/design'
 import { stacked } from '~~/core/design/partIds'
 import { keptOf } from '~~/core/design/stacking'
@@ -42,7 +43,7 @@ function little(stitches: number, ...wall: readonly WallSpec[]): Design {
 
 const plain = (heightCm: number): WallSpec => ({ band: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' })
 
-const NO_FABRIC = { threads: '', posts: '', ridges: '', holes: '', net: '', open: '' }
+const NO_FABRIC = { threads: '', posts: '', ridges: '', holes: '', net: '' }
 
 /** The rim of a whole little bag with what a kind puts on it. */
 function onRim(spec: WallSpec, signs: readonly Sign[] | undefined): Tile {
@@ -57,14 +58,9 @@ function onRim(spec: WallSpec, signs: readonly Sign[] | undefined): Tile {
 function piece(courses: readonly Course[]): Omit<Tile, 'left' | 'top' | 'width' | 'height'> {
   const fronts = courses.map(course => frontOf(course))
   const join = (what: keyof Front) => fronts.map(front => front[what]).join('')
-  const right = courses.flatMap(({ outline, bottomCm, heightCm }) => [
-    `${outline.lengthCm / 2} ${-bottomCm}`,
-    `${outline.lengthCm / 2} ${-(bottomCm + heightCm)}`,
-  ])
-  const left = [...right].reverse().map(spot => `-${spot}`)
   return {
-    outline: `M${[...right, ...left].join('L')}Z`, threads: join('threads'), posts: join('posts'), ridges: join('ridges'),
-    holes: join('holes'), net: join('net'), open: join('open'), signs: [],
+    outline: silhouette(courses), threads: join('threads'), posts: join('posts'), ridges: join('ridges'),
+    holes: join('holes'), net: join('net'), signs: [],
   }
 }
 

@@ -1,9 +1,10 @@
 <script setup lang="ts">
+import { useDropped } from '~/composables/useDropped'
 import { useGone } from '~/composables/useGone'
 import { mdiMagnify } from '@mdi/js'
 import { onBeforeUnmount, onMounted, ref } from 'vue'
 import type { Design } from '~~/core/design/design'
-import { type Order, ORDERS, useBags } from '~/stores/bags'
+import { type Group, GROUPS, type Order, ORDERS, useBags } from '~/stores/bags'
 import { useDesk } from '~/stores/desk'
 import type { Kept } from '~/stores/records'
 
@@ -37,9 +38,21 @@ async function arrange(order: Order): Promise<void> {
   await shelf.load()
 }
 
+async function sort(group: Group): Promise<void> {
+  shelf.group = group
+  await shelf.load()
+}
+
 async function go(kept: Kept<Design> | undefined): Promise<void> {
   if (kept) await router.push(`/bags/${kept.id}`)
 }
+
+const EMPTY: Readonly<Record<Group, string>> = {
+  all: 'No bags here. Start one, or drop a file on this page.', hand: 'Nothing is on the hook: open a bag and take it up.',
+  drafts: 'Every bag of yours was begun.', finished: 'Nothing is finished yet.', orders: 'No order asks for a bag: start one under Orders.',
+}
+
+const hovering = useDropped(bringIn)
 
 /** A bag's file goes on this shelf, a make's back on the hook. */
 async function bringIn(file: File): Promise<void> {
@@ -52,6 +65,12 @@ async function bringIn(file: File): Promise<void> {
 
 <template>
   <div class="bags">
+    <p
+      v-if="hovering"
+      class="drop"
+    >
+      Let go: the file comes in here.
+    </p>
     <ShelfHeader
       title="Your bags"
       about="Enter a swatch, say how big, and the rounds follow."
@@ -85,7 +104,7 @@ async function bringIn(file: File): Promise<void> {
       </li>
     </ul>
     <div
-      v-if="shelf.total > 8 || shelf.find"
+      v-if="shelf.total > 8 || shelf.find || shelf.group !== 'all'"
       class="seek"
     >
       <v-text-field
@@ -105,6 +124,13 @@ async function bringIn(file: File): Promise<void> {
         hide-details
         @update:model-value="arrange"
       />
+      <ChoiceField
+        class="groups"
+        label="Shown"
+        :value="shelf.group"
+        :choices="GROUPS"
+        @change="sort"
+      />
       <span
         class="soft count"
         role="status"
@@ -114,7 +140,7 @@ async function bringIn(file: File): Promise<void> {
       v-if="shelf.loaded && !shelf.away && shelf.bags.length === 0 && shelf.trouble.length === 0"
       class="soft"
     >
-      {{ shelf.find ? 'No bag is called so, or says so in its notes.' : 'No bags here. Start one, or bring in a file.' }}
+      {{ shelf.find ? 'No bag is called so, or says so in its tags or notes.' : EMPTY[shelf.group] }}
     </p>
     <ul class="shelf">
       <BagCard
@@ -156,4 +182,5 @@ async function bringIn(file: File): Promise<void> {
 .seek > :first-child { flex: 2 1 16rem; max-width: 26rem; }
 .seek > :nth-child(2) { flex: 1 1 12rem; max-width: 16rem; }
 .plain { margin: 0; padding-left: 1.2rem; line-height: 1.9; }
+.drop { position: fixed; inset: 3.25rem 0 0; z-index: 30; margin: 0; display: grid; place-items: center; font-size: 1.4rem; border: 4px dashed var(--accent); background: color-mix(in srgb, var(--paper), transparent 12%); pointer-events: none; }
 </style>

@@ -4,9 +4,13 @@ import { portraitOf } from '~~/core/chart/portrait'
 import type { DesignGauge } from '~~/core/design/design'
 import { draft } from '~~/core/draft/draft'
 import { formatCm } from '~~/core/measure/format'
+import { CONTENT_KINDS, type Contents } from '~~/core/contents/contents'
+import { fromPattern } from '~~/core/whole/fromPattern'
+import { holdingBag } from '~~/core/whole/holding'
 import { type SizeAsked, sizesOf, type Sizes, WHOLE_BAGS, wholeBag } from '~~/core/whole/wholeBags'
 import { useBags } from '~/stores/bags'
 import { useLastUsed } from '~/stores/lastUsed'
+import { useWays } from '~/stores/ways'
 
 /** Beginning a bag: what for; then how big, in which stitches, and how it is carried, with a drawing that answers. All can be skipped. */
 useHead({ title: 'Start a bag · Fair Hollow' })
@@ -14,6 +18,7 @@ const route = useRoute()
 const router = useRouter()
 const shelf = useBags()
 const last = useLastUsed()
+const ways = useWays()
 const ready = ref(false)
 onMounted(async () => {
   await last.load()
@@ -24,6 +29,14 @@ const cards = computed(() => WHOLE_BAGS.map(bag => ({
   bag, portrait: portraitOf(draft(wholeBag(bag, { name: bag.name, gauge: last.gauge, yarn: last.yarn, sizes: {} }))),
 })))
 const chosen = computed(() => WHOLE_BAGS.find(({ id }) => id === route.query.bag))
+
+/** The way in: a whole bag, what must go in, or a written pattern. */
+const holds = computed(() => CONTENT_KINDS.find(({ kind }) => kind === route.query.holds))
+const contents = shallowRef<Contents>()
+const held = computed<Contents | undefined>(() => holds.value
+  && (contents.value?.kind === holds.value.kind ? contents.value : holds.value.begins as Contents))
+const reading = computed(() => route.query.pattern !== undefined)
+const written = ref('')
 
 const name = ref('')
 const sizes = shallowRef<Partial<Sizes>>({})
@@ -38,11 +51,17 @@ function choose(id: string): void {
   void router.push({ path: '/start', query: { bag: id } })
 }
 
-const design = computed(() => chosen.value && wholeBag(chosen.value, {
-  name: name.value.trim() || chosen.value.name, gauge: gauge.value ?? last.gauge, units: last.units, sizes: sizes.value,
+const title = computed(() => chosen.value?.name ?? (held.value ? `A bag for ${holds.value!.name}` : 'From a written pattern'))
+const said = computed(() => ({
+  name: name.value.trim() || title.value, gauge: gauge.value ?? last.gauge, units: last.units,
   yarn: yarnName.value ? { name: yarnName.value, colour: last.yarn.colour } : last.yarn,
-  ...(carried.value ? { carried: carried.value } : {}),
 }))
+const taken = computed(() => reading.value ? fromPattern(written.value, said.value) : undefined)
+const design = computed(() => {
+  if (held.value) return holdingBag(held.value, said.value)
+  if (!chosen.value) return taken.value?.design
+  return wholeBag(chosen.value, { ...said.value, sizes: sizes.value, ...(carried.value ? { carried: carried.value } : {}) })
+})
 const drafted = computed(() => design.value && draft(design.value))
 const says = computed(() => {
   if (!drafted.value) return ''
@@ -56,7 +75,7 @@ function setSize({ name: which }: SizeAsked, cm: number): void {
 }
 
 async function make(): Promise<void> {
-  const kept = await shelf.add(design.value!)
+  const kept = await shelf.add({ ...design.value!, ...(ways.hands ? { hands: ways.hands } : {}) })
   if (kept) await router.push(`/bags/${kept.id}`)
 }
 async function empty(): Promise<void> {
@@ -71,7 +90,8 @@ async function empty(): Promise<void> {
       :lines="shelf.trouble"
       title="That did not work"
     />
-    <template v-if="!chosen">
+    <template v-if="!chosen && !held && !reading">
+      <FirstWords />
       <header>
         <h1>What is it for?</h1>
         <p class="soft">
@@ -88,26 +108,52 @@ async function empty(): Promise<void> {
           @choose="choose(bag.id)"
         />
       </ul>
-      <p>
-        <v-btn
-          variant="outlined"
-          @click="empty"
-        >
-          Begin with a small round pouch, and no questions
-        </v-btn>
-      </p>
+      <section
+        class="others"
+        aria-labelledby="others"
+      >
+        <h2 id="others">
+          Or it must hold …
+        </h2>
+        <p class="row">
+          <v-btn
+            v-for="{ kind, name: what } in CONTENT_KINDS"
+            :key="kind"
+            variant="outlined"
+            :to="`/start?holds=${kind}`"
+          >
+            {{ what }}
+          </v-btn>
+        </p>
+        <h2>Or</h2>
+        <p class="row">
+          <v-btn
+            variant="outlined"
+            to="/start?pattern="
+          >
+            From a written pattern
+          </v-btn>
+          <v-btn
+            variant="outlined"
+            @click="empty"
+          >
+            Begin with a small round pouch, and no questions
+          </v-btn>
+        </p>
+      </section>
     </template>
     <div
-      v-else-if="ready && design && drafted && now"
+      v-else-if="ready"
       class="asked"
     >
       <figure>
         <BagPortrait
+          v-if="drafted"
           :portrait="portraitOf(drafted)"
           fit
         />
-        <figcaption role="status">
-          {{ says }}
+        <figcaption>
+          <span role="status">{{ says }}</span>
         </figcaption>
       </figure>
       <form @submit.prevent="make">
@@ -116,12 +162,46 @@ async function empty(): Promise<void> {
             Another bag
           </NuxtLink>
         </p>
-        <h1>{{ chosen.name }}</h1>
-        <p class="soft">
+        <h1>{{ title }}</h1>
+        <p
+          v-if="chosen"
+          class="soft"
+        >
           {{ chosen.does }}
         </p>
-        <h2>How big?</h2>
-        <div class="row">
+        <template v-if="held">
+          <h2>How big is it?</h2>
+          <HoldingAsked
+            :contents="held"
+            :units="last.units"
+            @change="contents = $event"
+          />
+        </template>
+        <template v-if="reading">
+          <p class="soft">
+            Paste its rounds, a line each, with the count at the end: “Rnd 3: [sc, inc] x 6 (18)”.
+          </p>
+          <v-textarea
+            v-model="written"
+            label="The pattern"
+            rows="8"
+            maxlength="20000"
+          />
+          <p role="status">
+            {{ taken ? taken.says : written.trim() ? 'No round with a count can be read yet.' : '' }}
+            <span
+              v-if="taken && taken.left.length > 0"
+              class="soft"
+            >{{ taken.left.length }} {{ taken.left.length === 1 ? 'line tells' : 'lines tell' }} no round; the text is kept in the notes.</span>
+          </p>
+        </template>
+        <h2 v-if="chosen">
+          How big?
+        </h2>
+        <div
+          v-if="chosen && now"
+          class="row"
+        >
           <LengthField
             v-for="size in chosen.asks"
             :key="size.name"
@@ -132,7 +212,7 @@ async function empty(): Promise<void> {
             @change="setSize(size, $event)"
           />
         </div>
-        <template v-if="chosen.carried.length > 1">
+        <template v-if="chosen && chosen.carried.length > 1">
           <h2>How is it carried?</h2>
           <ChoiceField
             label="Carried by"
@@ -146,12 +226,13 @@ async function empty(): Promise<void> {
         <v-text-field
           v-model="name"
           label="Its name"
-          :placeholder="chosen.name"
+          :placeholder="title"
           persistent-placeholder
           maxlength="80"
         />
         <v-btn
           type="submit"
+          :disabled="!design"
           variant="flat"
           color="primary"
         >
@@ -172,8 +253,8 @@ figcaption { margin-top: 0.6rem; color: var(--soft-ink); }
 form { display: flex; flex-direction: column; gap: 0.8rem; }
 form p { margin: 0; }
 h2 { margin-top: 0.6rem; }
-.row { display: flex; gap: 0.5rem; }
-.row > :deep(.v-input) { flex: 1; }
+.row { display: flex; flex-wrap: wrap; gap: 0.5rem; margin: 0.4rem 0 0; }
+.row > :deep(.asked) { flex: 1 1 8rem; }
 .back a { color: var(--accent); }
 @media (max-width: 760px) {
   ul { grid-template-columns: 1fr 1fr; gap: 0.6rem; }

@@ -6,6 +6,7 @@ import { newDesign } from '~~/core/design/starter'
 import { randomWord } from '~/keeping/newId'
 import { readJson } from '~/reading/readJson'
 import { ask, type Kept, kept, statusOf, useTrying } from './records'
+import { useWays } from './ways'
 
 /** A bag in the list: what is shown of it. */
 export interface ListedBag {
@@ -16,7 +17,19 @@ export interface ListedBag {
   readonly portrait: Portrait | null
   /** Whether the portrait is of how it is now. */
   readonly drawn: boolean
+  /** How far the one on the hook is; nothing where none is. */
+  readonly inHand: { readonly share: number, readonly words: string } | null
+  readonly finished: number
+  readonly ordered: number
+  readonly tags: readonly string[]
 }
+
+/** Bags by what is done with them. */
+export const GROUPS = [
+  { value: 'all', name: 'all' }, { value: 'hand', name: 'on the hook' }, { value: 'drafts', name: 'drafts' },
+  { value: 'finished', name: 'finished' }, { value: 'orders', name: 'in orders' },
+] as const
+export type Group = (typeof GROUPS)[number]['value']
 
 /** In which order bags are listed. */
 export const ORDERS = [
@@ -40,7 +53,9 @@ export const useBags = defineStore('bags', () => {
   const total = ref(0)
   const find = ref('')
   const order = ref<Order>('changed')
+  const group = ref<Group>('all')
   const { trouble, trying } = useTrying()
+  const ways = useWays()
   const loaded = ref(false)
   /** The program does not answer: what this device knows is all there is. */
   const away = ref(false)
@@ -50,7 +65,8 @@ export const useBags = defineStore('bags', () => {
   let tries = 0
   let again: ReturnType<typeof setTimeout> | undefined
 
-  const pageFrom = (from: number) => ask<Page>('/api/designs', { query: { find: find.value, order: order.value, from } })
+  const pageFrom = (from: number) =>
+    ask<Page>('/api/designs', { query: { find: find.value, order: order.value, group: group.value, from } })
 
   async function load(): Promise<void> {
     const now = ++asked
@@ -109,7 +125,7 @@ export const useBags = defineStore('bags', () => {
     const names = new Set([...(known?.bags ?? []), ...bags.value].map(({ name }) => name))
     let number = 1
     while (names.has(number === 1 ? 'New bag' : `New bag ${number}`)) number++
-    return known && add(newDesign(number === 1 ? 'New bag' : `New bag ${number}`))
+    return known && add({ ...newDesign(number === 1 ? 'New bag' : `New bag ${number}`), ...ways.forNewBags() })
   }
 
   function copy(id: string): Promise<Kept<Design> | undefined> {
@@ -142,5 +158,5 @@ export const useBags = defineStore('bags', () => {
     await load()
   }
 
-  return { bags, total, find, order, more, away, trouble, loaded, load, loadMore, add, start, copy, bringIn, remove, bringBack }
+  return { bags, total, find, order, group, more, away, trouble, loaded, load, loadMore, add, start, copy, bringIn, remove, bringBack }
 })

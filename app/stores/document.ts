@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { applyFix as fixed, edit as edited, type Edit, type Writable } from '~~/core/design/edit'
 import { type History, NO_HISTORY, record, redo as redone, undo as undone } from '~~/core/design/history'
@@ -7,7 +7,9 @@ import { same } from '~~/core/design/merge'
 import { unsoundness } from '~~/core/design/sense'
 import { newDesign } from '~~/core/design/starter'
 import { type Draft, draft as drafted } from '~~/core/draft/draft'
+import { retold } from '~~/core/draft/retold'
 import type { Change, Fix } from '~~/core/part/finding'
+import { useTape } from './tape'
 
 /**
  * The bag in hand: its design, what follows from it, and what can be undone. There always is one; `isOpen` says whether it is a maker's.
@@ -16,6 +18,8 @@ export const useDocument = defineStore('document', () => {
   const isOpen = ref(false)
   const design = shallowRef<Design>(newDesign('No bag'))
   const history = shallowRef<History>(NO_HISTORY)
+  const tape = useTape()
+  watch(() => (isOpen.value ? design.value.units : undefined), units => (tape.units = units), { flush: 'sync', immediate: true })
   /** Why the last edit was not taken, in words; nothing after one that was. */
   const refused = ref<string>()
   /** That the program made a mistake with the bag as it is: it is drawn as it was before. */
@@ -25,13 +29,15 @@ export const useDocument = defineStore('document', () => {
     const now = attempted(before)
     return now ?? before ?? drafted(newDesign('No bag'))
   })
+  /** What was last undone or done again; a new thing each time. */
+  const stepped = shallowRef<{ readonly did: 'undo' | 'redo', readonly label: string }>()
   const undoLabel = computed(() => history.value.past.at(-1)?.label)
   const redoLabel = computed(() => history.value.future[0]?.label)
 
   /** Drafts the bag in hand; nothing where that is beyond the program, which is its own mistake and must not take the screen away. */
   function attempted(before: Draft | undefined): Draft | undefined {
     try {
-      const now = drafted(design.value, before)
+      const now = (before && retold(before, design.value)) ?? drafted(design.value, before)
       setMistaken(false)
       return now
     }
@@ -94,7 +100,8 @@ export const useDocument = defineStore('document', () => {
   }
 
   function step(move: typeof undone): void {
-    const after = stepped(move)
+    const label = move === undone ? undoLabel.value : redoLabel.value
+    const after = attemptedStep(move)
     // What was done no longer fits the bag: it was changed elsewhere meanwhile.
     if (!after || unsoundness(after.design)) {
       history.value = NO_HISTORY
@@ -102,9 +109,10 @@ export const useDocument = defineStore('document', () => {
     }
     history.value = after.history
     design.value = after.design
+    if (label) stepped.value = { did: move === undone ? 'undo' : 'redo', label }
   }
 
-  function stepped(move: typeof undone): ReturnType<typeof undone> | undefined {
+  function attemptedStep(move: typeof undone): ReturnType<typeof undone> | undefined {
     try {
       return move(design.value, history.value)
     }
@@ -114,7 +122,7 @@ export const useDocument = defineStore('document', () => {
   }
 
   return {
-    isOpen, design, draft, history, refused, mistaken, undoLabel, redoLabel, put, adopt, close, edit, change, applyFix,
+    isOpen, design, draft, history, refused, mistaken, stepped, undoLabel, redoLabel, put, adopt, close, edit, change, applyFix,
     undo: () => step(undone), redo: () => step(redone),
   }
 })

@@ -4,10 +4,12 @@ import type { Design, DesignGauge, Yarn } from '~~/core/design/design'
 import { ASSUMED_GAUGE } from '~~/core/design/starter'
 import { ask, type Kept } from './records'
 import { useSwatches } from './swatches'
+import { useWays } from './ways'
 
 /** What the maker used last: the gauge and the yarn that a new bag is drawn in until they say otherwise. */
 export const useLastUsed = defineStore('lastUsed', () => {
   const swatches = useSwatches()
+  const ways = useWays()
   const last = shallowRef<Design>()
 
   async function load(): Promise<void> {
@@ -26,6 +28,6 @@ export const useLastUsed = defineStore('lastUsed', () => {
     const { id: _, ...main } = last.value?.yarns[0] ?? { id: 'main', name: 'undyed cotton, DK', colour: '#dccba6' }
     return main
   })
-  const units = computed(() => last.value?.units ?? 'cm')
+  const units = computed(() => ways.units ?? last.value?.units ?? 'cm')
   return { load, gauge, yarn, units, swatches }
 })

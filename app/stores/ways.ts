@@ -1,5 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
+import { type Hands, HANDS } from '~~/core/design/design'
+import type { Units } from '~~/core/measure/format'
 import type { Terms } from '~~/core/stitch/dictionary'
 import type { RepeatStyle } from '~~/core/words/say'
 
@@ -12,35 +14,55 @@ interface Ways {
   terms: Terms
   repeats: RepeatStyle
   light: Light
+  /** What new bags are measured in, and the hand they are worked with; nothing until the maker has said. */
+  units: Units | undefined
+  hands: Hands | undefined
+  /** Single letters do something (WCAG 2.1.4 wants that they can be switched off). */
+  letterKeys: boolean
+  /** The tour of the bench was taken, or left. */
+  toured: boolean
 }
+
+const oneOf = <V>(value: unknown, values: readonly V[]): V | undefined => values.find(one => one === value)
 
 function remembered(): Ways {
-  const plain: Ways = { terms: 'us', repeats: 'brackets', light: 'machine' }
+  let kept: Partial<Record<keyof Ways, unknown>> = {}
   try {
-    const kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as Partial<Ways>
-    return {
-      terms: kept.terms === 'uk' ? 'uk' : 'us',
-      repeats: kept.repeats === 'asterisk' ? 'asterisk' : 'brackets',
-      light: kept.light === 'light' || kept.light === 'dark' ? kept.light : 'machine',
-    }
+    kept = JSON.parse(localStorage.getItem(KEY) ?? '{}') as typeof kept
   }
   catch {
-    return plain
+    // What cannot be read is as if nothing had been said.
+  }
+  return {
+    terms: oneOf<Terms>(kept.terms, ['us', 'uk']) ?? 'us',
+    repeats: oneOf<RepeatStyle>(kept.repeats, ['brackets', 'asterisk']) ?? 'brackets',
+    light: oneOf<Light>(kept.light, ['machine', 'light', 'dark']) ?? 'machine', units: oneOf<Units>(kept.units, ['cm', 'in']),
+    hands: oneOf<Hands>(kept.hands, HANDS), letterKeys: kept.letterKeys !== false, toured: kept.toured === true,
   }
 }
 
-/** What a maker prefers whichever bag is open, kept by the browser: vocabulary, how repeats are written, light. */
+/** What a maker prefers whichever bag is open, kept by the browser: vocabulary, measures, hand, how repeats are written, light, keys. */
 export const useWays = defineStore('ways', () => {
   const kept = remembered()
-  const terms = ref<Terms>(kept.terms)
-  const repeats = ref<RepeatStyle>(kept.repeats)
-  const light = ref<Light>(kept.light)
-  watch([terms, repeats, light], () =>
-    localStorage.setItem(KEY, JSON.stringify({ terms: terms.value, repeats: repeats.value, light: light.value })))
+  const terms = ref(kept.terms)
+  const repeats = ref(kept.repeats)
+  const light = ref(kept.light)
+  const units = ref(kept.units)
+  const hands = ref(kept.hands)
+  const letterKeys = ref(kept.letterKeys)
+  const toured = ref(kept.toured)
+  const all = { terms, repeats, light, units, hands, letterKeys, toured }
+  watch(Object.values(all), () =>
+    localStorage.setItem(KEY, JSON.stringify(Object.fromEntries(Object.entries(all).map(([name, { value }]) => [name, value])))))
 
   function otherTerms(): void {
     terms.value = terms.value === 'us' ? 'uk' : 'us'
   }
 
-  return { terms, repeats, light, otherTerms }
+  /** What the maker has said of new bags. */
+  function forNewBags(): { units?: Units, hands?: Hands } {
+    return { ...(units.value ? { units: units.value } : {}), ...(hands.value ? { hands: hands.value } : {}) }
+  }
+
+  return { ...all, otherTerms, forNewBags }
 })

@@ -1,9 +1,16 @@
 <script setup lang="ts">
 import { mdiCalendarMultiselect, mdiContentCopy, mdiDeleteOutline } from '@mdi/js'
+import { computed } from 'vue'
 import type { ListedBag } from '~/stores/bags'
 
 /** A bag on its shelf, with its facts. */
-defineProps<{ bag: ListedBag }>()
+const props = defineProps<{ bag: ListedBag }>()
+/** What is told of it besides: made, promised, its tags. */
+const marks = computed(() => [
+  ...(props.bag.finished > 0 ? [props.bag.finished === 1 ? 'made once' : `made ${props.bag.finished} times`] : []),
+  ...(props.bag.ordered > 0 ? [props.bag.ordered === 1 ? 'in an order' : `in ${props.bag.ordered} orders`] : []),
+  ...props.bag.tags,
+])
 const emit = defineEmits<{ copy: [], remove: [] }>()
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 </script>
@@ -19,6 +26,25 @@ const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'sh
     </NuxtLink>
     <p>{{ bag.portrait?.facts ?? 'Being drawn' }}</p>
     <p
+      v-if="bag.inHand"
+      class="hand"
+    >
+      <span
+        class="bar"
+        aria-hidden="true"
+      ><span :style="{ width: `${Math.round(bag.inHand.share * 100)}%` }" /></span>
+      On the hook: {{ bag.inHand.words }}
+    </p>
+    <p
+      v-if="marks.length > 0"
+      class="marks"
+    >
+      <span
+        v-for="mark in marks"
+        :key="mark"
+      >{{ mark }}</span>
+    </p>
+    <p
       v-if="bag.portrait?.stop"
       class="stops"
     >
@@ -27,25 +53,22 @@ const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'sh
     <div class="foot">
       <span class="soft">{{ format(new Date(bag.updatedAt)) }}</span>
       <span>
-        <v-btn
+        <IconButton
           :icon="mdiCalendarMultiselect"
-          size="small"
           :to="`/orders/new?bag=${bag.id}`"
-          :aria-label="`Several of ${bag.name} by a day`"
-          title="Several of it by a day"
+          :name="`Several of ${bag.name} by a day`"
+          hint="Several of it by a day"
         />
-        <v-btn
+        <IconButton
           :icon="mdiContentCopy"
-          size="small"
-          :aria-label="`Copy ${bag.name}`"
-          title="Copy"
+          :name="`Copy ${bag.name}`"
+          hint="Copy"
           @click="emit('copy')"
         />
-        <v-btn
+        <IconButton
           :icon="mdiDeleteOutline"
-          size="small"
-          :aria-label="`Delete ${bag.name}`"
-          title="Delete"
+          :name="`Delete ${bag.name}`"
+          hint="Delete"
           @click="emit('remove')"
         />
       </span>
@@ -60,4 +83,9 @@ h2 { margin: 0.7rem 0 0; overflow-wrap: anywhere; }
 p { margin: 0.15rem 0 0; font-size: 0.88rem; }
 .stops { color: rgb(var(--v-theme-error)); font-weight: 600; }
 .foot { display: flex; justify-content: space-between; align-items: center; font-size: 0.88rem; }
+.hand { display: flex; flex-direction: column; gap: 0.2rem; }
+.bar { height: 6px; border: 1px solid var(--strong-line); border-radius: 3px; overflow: hidden; }
+.bar span { display: block; height: 100%; background: var(--accent); }
+.marks { display: flex; flex-wrap: wrap; gap: 0.3rem; margin-top: 0.35rem; }
+.marks span { padding: 0.05rem 0.5rem; border: 1px solid var(--line); border-radius: 1rem; font-size: 0.82rem; overflow-wrap: anywhere; }
 </style>

@@ -8,10 +8,12 @@ import { standing } from '~~/core/part/floor'
 import { isBase } from '~~/core/draft/part'
 import { CM_PER_INCH } from '~~/core/measure/format'
 import { useBox } from '~/composables/useBox'
+import { useShortcuts } from '~/composables/useShortcuts'
+import { useZoom } from '~/composables/useZoom'
 import { spreadLabels } from '~/looks/spreadLabels'
 
 /** The bag drawn to scale and standing on a tape: elevation above, floor below, every part labelled. It is the menu. */
-const props = defineProps<{ draft: Draft, selected: string, pulled?: number, threaded?: number, handlesAs?: HandlesAs }>()
+const props = defineProps<{ draft: Draft, name: string, selected: string, pulled?: number, threaded?: number, handlesAs?: HandlesAs }>()
 const emit = defineEmits<{ select: [part: string], nudge: [part: string, to: number] }>()
 
 const box = ref<HTMLElement>()
@@ -26,6 +28,11 @@ const BETWEEN_PX = 52
 const BELOW_PX = 14
 
 const narrow = computed(() => width.value < 620)
+const { zoom, pan, near, closer, further, fit } = useZoom(box)
+useShortcuts(() => [
+  { key: '+', does: 'Enlarge the drawing', run: closer }, { key: '-', does: 'Make the drawing smaller', run: further },
+  { key: '0', does: 'The whole drawing', run: fit },
+])
 const held = computed(() => props.draft.design.contents && roomOf(props.draft.design.contents))
 const tallCm = computed(() =>
   Math.max(
@@ -44,20 +51,37 @@ const tapeCm = computed(() =>
 )
 const wideCm = computed(() => Math.max(plan.value.width, held.value?.lengthCm ?? 0, ...props.draft.parts.map(part => acrossCm(part))))
 
-const scale = computed(() => {
-  const across = width.value - 2 * TAPE_PX - 24 - (narrow.value ? 0 : LABELS_PX)
-  const up = height.value - TOP_PX - BETWEEN_PX - BELOW_PX
-  return Math.max(0.5, Math.min(across / (wideCm.value + 1), up / (tapeCm.value + floorCm.value), 60))
+/** Room for the elevation and the floor: one above the other, or, where it is narrow, side by side. */
+const fitted = computed(() => {
+  const labelsPx = narrow.value ? 0 : LABELS_PX
+  if (!narrow.value) {
+    const across = width.value - 2 * TAPE_PX - 24 - labelsPx
+    const up = height.value - TOP_PX - BETWEEN_PX - BELOW_PX
+    const scale = Math.max(0.5, Math.min(across / (wideCm.value + 1), up / (tapeCm.value + floorCm.value), 60))
+    const drawn = wideCm.value * scale
+    const middleX = Math.max(drawn / 2 + 2 * TAPE_PX + 12, (width.value - labelsPx) / 2 + TAPE_PX / 2)
+    const used = TOP_PX + BETWEEN_PX + BELOW_PX + (tapeCm.value + floorCm.value) * scale
+    const floorY = Math.max(0, (height.value - used) / 2) + TOP_PX + tapeCm.value * scale
+    return { scale, middleX, floorY, planX: middleX, planY: floorY + BETWEEN_PX + (floorCm.value / 2) * scale }
+  }
+  const across = width.value - TAPE_PX - 52
+  const scale = Math.max(
+    0.3,
+    Math.min(across / (wideCm.value + plan.value.width), (height.value - 46) / tapeCm.value, (height.value - 24) / floorCm.value, 60),
+  )
+  const spare = Math.max(0, across - (wideCm.value + plan.value.width) * scale) / 3
+  const middleX = spare + TAPE_PX + 20 + (wideCm.value * scale) / 2
+  const floorY = height.value - 28
+  const planX = middleX + ((wideCm.value + plan.value.width) * scale) / 2 + 20 + spare
+  return { scale, middleX, floorY, planX, planY: Math.max(12 + (floorCm.value * scale) / 2, (floorY + 12) / 2) }
 })
-const middleX = computed(() => {
-  const drawn = wideCm.value * scale.value
-  const room = width.value - (narrow.value ? 0 : LABELS_PX)
-  return Math.max(drawn / 2 + 2 * TAPE_PX + 12, room / 2 + TAPE_PX / 2)
-})
-const usedPx = computed(() => TOP_PX + BETWEEN_PX + BELOW_PX + (tapeCm.value + floorCm.value) * scale.value)
-const spareY = computed(() => Math.max(0, (height.value - usedPx.value) / 2))
-const floorY = computed(() => spareY.value + TOP_PX + tapeCm.value * scale.value)
-const planY = computed(() => floorY.value + BETWEEN_PX + (floorCm.value / 2) * scale.value)
+const seenX = (x: number) => pan.value.x + zoom.value * x
+const seenY = (y: number) => pan.value.y + zoom.value * y
+const scale = computed(() => fitted.value.scale * zoom.value)
+const middleX = computed(() => seenX(fitted.value.middleX))
+const floorY = computed(() => seenY(fitted.value.floorY))
+const planX = computed(() => seenX(fitted.value.planX))
+const planY = computed(() => seenY(fitted.value.planY))
 const halfPx = computed(() => (wideCm.value / 2) * scale.value)
 
 /** How wide a part stands, seen from the bag's long side. */
@@ -76,7 +100,7 @@ const labels = computed(() => {
     .map((part) => {
       if (isBase(part)) {
         bottom += part.size.height.cm
-        return { part, y: planY.value, x: middleX.value + (plan.value.width / 2) * scale.value }
+        return { part, y: planY.value, x: planX.value + (plan.value.width / 2) * scale.value }
       }
       const middle = bottom + part.size.height.cm / 2
       bottom += part.size.height.cm
@@ -91,24 +115,33 @@ const labels = computed(() => {
   )
   return pointed.map((label, i) => ({ ...label, labelY: placed[i]! }))
 })
-const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + halfPx.value + 44))
+/** What labels point at is in sight, however close one looks. */
+const leaders = computed(() => labels.value.filter(({ y, x }) => y > 0 && y < height.value && x < labelX.value))
+const labelX = computed(() => Math.min(width.value - LABELS_PX, fitted.value.middleX + (wideCm.value / 2) * fitted.value.scale + 44))
+
+/** A leader goes level to its label where that stands beside it, or to a bend a little before it. */
+function leader(x: number, y: number, labelY: number): string {
+  const end = labelX.value - 6
+  return Math.abs(labelY - y) < 4 ? `M${x} ${y}H${end}` : `M${x} ${y}L${Math.max(x, end - 14)} ${labelY}H${end}`
+}
 </script>
 
 <template>
   <div
     class="drawing"
-    :class="{ narrow }"
+    :class="{ narrow, closer: near }"
   >
     <div
       ref="box"
       class="canvas"
+      :class="{ near }"
     >
       <svg
         v-if="width > 0"
         :width="width"
         :height="height"
         role="group"
-        :aria-label="`${draft.design.name}, drawn to scale: the standing bag above, its floor below`"
+        :aria-label="`${name}, drawn to scale: the standing bag above, its floor below`"
       >
         <TapeMeasure
           upright
@@ -141,7 +174,7 @@ const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + 
           />
         </g>
         <g
-          :transform="`translate(${middleX} ${planY}) scale(${scale})`"
+          :transform="`translate(${planX} ${planY}) scale(${scale})`"
           class="floor"
           @click="emit('select', 'base')"
         >
@@ -161,14 +194,20 @@ const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + 
           class="leaders"
         >
           <path
-            v-for="{ part, x, y, labelY } in labels"
+            v-for="{ part, x, y, labelY } in leaders"
             :key="part.id"
             :class="{ chosen: part.id === selected }"
-            :d="`M${x + 3} ${y}L${(x + labelX) / 2 + 6} ${y}L${labelX - 6} ${labelY}`"
+            :d="leader(x + 3, y, labelY)"
           />
         </g>
       </svg>
     </div>
+    <ZoomKeys
+      :near="near"
+      @closer="closer"
+      @further="further"
+      @fit="fit"
+    />
     <p
       class="reading"
       role="status"
@@ -183,9 +222,10 @@ const labelX = computed(() => Math.min(width.value - LABELS_PX, middleX.value + 
         v-for="{ part, labelY } in labels"
         :key="part.id"
         :part="part"
+        :findings="draft.findings.filter(finding => finding.part === part.id)"
         :units="draft.design.units"
         :chosen="part.id === selected"
-        :tight="tight && !narrow"
+        :tight="tight || narrow"
         :style="narrow ? {} : {
           position: 'absolute', left: `${labelX}px`, top: `${labelY - (tight ? 12 : 25)}px`, width: `${LABELS_PX - 10}px`,
         }"
@@ -204,6 +244,13 @@ svg { display: block; }
 .leaders .chosen { stroke: var(--accent); stroke-width: 2; }
 .reading { position: absolute; left: 0.9rem; bottom: 0.3rem; margin: 0; padding: 0.1rem 0.5rem; font-size: 0.88rem; background: var(--paper); color: var(--ink); max-width: calc(100% - 1.8rem); }
 .reading:empty { display: none; }
-.narrow .labels { display: flex; gap: 0.4rem; overflow-x: auto; padding: 0.4rem 0.7rem; scrollbar-width: thin; }
-.narrow .canvas { min-height: 22rem; }
+.canvas { touch-action: pan-y; }
+.closer .labels :deep(.label) { background: color-mix(in srgb, var(--paper), transparent 12%); }
+.near { cursor: grab; touch-action: none; }
+.narrow .labels { display: flex; gap: 0.3rem; overflow-x: auto; padding: 0 0.5rem 0.2rem; scrollbar-width: none; }
+.narrow .labels > :deep(.label) { flex: none; min-height: 2.75rem; align-items: center; border-color: var(--line); }
+.narrow .labels :deep(.facts) { display: none; }
+.narrow .labels :deep(.name) { font-size: 0.92rem; }
+.narrow > :deep(.zoom) { left: auto; right: 0.3rem; top: 0.2rem; }
+.narrow .canvas { min-height: 9rem; }
 </style>

@@ -6,6 +6,7 @@ import { gripFronts, handleFronts, type HandlesAs } from '~~/core/chart/handles'
 import { cordsFront, pullOf } from '~~/core/chart/cords'
 import { frontOf } from '~~/core/chart/front'
 import { gather } from '~~/core/chart/gather'
+import { openingPath, rimCourse, silhouette } from '~~/core/chart/silhouette'
 import { casingsOf } from '~~/core/draft/casing'
 import type { Draft, DraftPart } from '~~/core/draft/draft'
 import { wallPartOf } from '~~/core/draft/part'
@@ -62,21 +63,13 @@ const gripped = computed(() => (props.grips ? gripFronts(props.draft, courses.va
 const partOf = (id: string) => props.draft.parts.find(part => part.id === id)!
 const nudgeOf = (part: DraftPart) => (wallPartOf(part) as Partial<Where> | undefined)?.nudge ?? 0
 const colours = computed(() => Object.fromEntries(props.draft.design.yarns.map(({ id, colour }) => [id, colour])))
-const top = computed(() => courses.value.at(-1))
+const rim = computed(() => rimCourse(courses.value))
 const rounded = computed(() => props.draft.sizes.floor.shape === 'disc' || props.draft.sizes.floor.shape === 'stadium')
 
 /** Stitches under this many pixels wide are a blur; the band's colour alone is sharper. */
 const LEAST_PX = 2.4
-
-/** The outline of rounds one above the other, as they widen and narrow from the round below them. */
-function outlineOf(own: readonly Course[], below: Course | undefined): string {
-  const half = (course: Course) => course.outline.lengthCm / 2
-  const first = own[0]!
-  const start = half(below ?? first)
-  const right = [`${start} ${-first.bottomCm}`, ...own.map(course => `${half(course)} ${-(course.bottomCm + course.heightCm)}`)]
-  const left = [...own].reverse().map(course => `${-half(course)} ${-(course.bottomCm + course.heightCm)}`)
-  return `M${[...right, ...left, `${-start} ${-first.bottomCm}`].join('L')}Z`
-}
+/** From this many pixels on a stitch is drawn as its two strands of yarn. */
+const PLUMP_PX = 11
 
 /** A chain is about half as thick as it is long. */
 const netCm = computed(() => props.draft.gauge.ch.width.cm * 0.32)
@@ -99,15 +92,23 @@ const bands = computed(() => {
     const fronts = stitchPx >= LEAST_PX ? own.map(course => frontOf(course, mirrored.value)) : []
     const lines = own.map(course => `M${-course.outline.lengthCm / 2} ${-course.bottomCm}h${course.outline.lengthCm}`).join('')
     return {
-      part, colour: colours.value[colour] ?? '#cccccc', outline: outlineOf(own, courses.value[from - 1]),
+      part, plump: stitchPx >= PLUMP_PX, colour: colours.value[colour] ?? '#cccccc',
+      outline: silhouette(own, courses.value[from - 1], mirrored.value),
       threads: fronts.length > 0 ? fronts.map(({ threads }) => threads).join('') : lines,
       posts: fronts.map(({ posts }) => posts).join(''), ridges: fronts.map(({ ridges }) => ridges).join(''),
       holes: fronts.map(({ holes }) => holes).join(''), net: fronts.map(({ net }) => net).join(''),
-      away: fronts.map(({ open }) => open).join(''), open: own.every(({ worked }) => worked.round.inLoops),
+      open: own.every(({ worked }) => worked.round.inLoops),
       stitchCm: (own[0]!.outline.lengthCm * 2) / own[0]!.worked.edge.count,
     }
   })
 })
+
+/** Close by, a stitch is two strands of yarn with a shadow between them, and light along each. */
+function plumpLayer(layer: string, yarn: string, stitchCm: number): Record<string, string | number> {
+  if (layer === 'shadow') return { stroke: threadLine(yarn), strokeWidth: stitchCm * 0.46 }
+  if (layer === 'yarn') return { stroke: yarn, strokeWidth: stitchCm * 0.33 }
+  return { stroke: `color-mix(in srgb, ${yarn}, white 26%)`, strokeWidth: stitchCm * 0.09 }
+}
 
 /** The rounds of flat motifs, as circles about their ring, which lies as high as they reach. */
 const rings = computed(() => props.draft.parts.flatMap(({ laid }) => laid?.ringsCm ?? []))
@@ -116,7 +117,7 @@ const ringLine = computed(() => threadLine(colours.value[props.draft.design.base
 /** The frame of the part in hand, whatever its yarns. */
 const frame = computed(() => {
   const own = courses.value.filter(({ part }) => part === props.selected)
-  return own.length > 0 ? outlineOf(own, courses.value[courses.value.indexOf(own[0]!) - 1]) : ''
+  return silhouette(own, courses.value[courses.value.indexOf(own[0]!) - 1], mirrored.value)
 })
 </script>
 
@@ -130,14 +131,11 @@ const frame = computed(() => {
       :stitch-cm="draft.gauge.sc.width.cm"
       @select="emit('select', $event)"
     />
-    <ellipse
-      v-if="top"
+    <path
+      v-if="rim"
       class="inside"
-      cx="0"
-      :cy="-(top.bottomCm + top.heightCm)"
-      :rx="top.outline.lengthCm * 0.4925"
-      :ry="Math.min(top.outline.widthCm, top.outline.lengthCm) * 0.0425"
-      :style="{ fill: insideShade(colours[top.colour] ?? '#cccccc') }"
+      :d="openingPath(rim)"
+      :style="{ fill: insideShade(colours[rim.colour] ?? '#cccccc') }"
     />
     <g
       v-for="(band, i) in bands"
@@ -162,9 +160,17 @@ const frame = computed(() => {
         :style="{ stroke: threadLine(band.colour) }"
       />
       <path
+        v-if="!band.plump"
         :d="band.threads"
         class="stitches"
         :style="{ stroke: threadLine(band.colour) }"
+      />
+      <path
+        v-for="layer in band.plump ? ['shadow', 'yarn', 'light'] : []"
+        :key="layer"
+        :d="band.threads"
+        class="stitches"
+        :style="plumpLayer(layer, band.colour, band.stitchCm)"
       />
       <template v-if="band.net">
         <path
@@ -193,11 +199,6 @@ const frame = computed(() => {
       <path
         :d="band.outline"
         :fill="rounded && !band.open ? 'url(#roundness)' : 'none'"
-      />
-      <path
-        v-if="band.away"
-        :d="band.away"
-        class="away"
       />
     </g>
     <clipPath
@@ -277,11 +278,10 @@ const frame = computed(() => {
 
 <style scoped>
 .band { cursor: pointer; }
-.stitches { fill: none; stroke-width: 0.085; stroke-linejoin: round; }
+.stitches { fill: none; stroke-width: 0.085; stroke-linejoin: round; stroke-linecap: round; }
 .ring { fill: none; stroke-width: 0.09; pointer-events: none; }
 .ridges { fill: none; stroke-width: 0.05; }
 .posts { fill: none; }
-.away { fill: var(--paper); stroke: var(--paper); stroke-width: 0.06; }
 .cord { pointer-events: none; }
 .cord path { fill: none; stroke-linecap: round; stroke-linejoin: round; }
 .net { fill: none; stroke-linecap: round; }

@@ -1,7 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
 import type { Draft } from '~~/core/draft/draft'
+import { formatGramsRange, formatMetres } from '~~/core/measure/amounts'
 import { figure, formatCm, formatLength } from '~~/core/measure/format'
+import { countByWeight, countedWords } from '~~/core/part/worst'
 import { floorShort } from '~~/core/words/floorWords'
 import { handsOf } from '~~/core/log/hands'
 import { timeOfBag, timeWords } from '~~/core/log/time'
@@ -9,6 +11,8 @@ import { yarnNeeds } from '~~/core/yarn/yarn'
 import { useLogbook } from '~/stores/logbook'
 
 const props = defineProps<{ draft: Draft }>()
+const emit = defineEmits<{ watch: [] }>()
+const watching = computed(() => countByWeight(props.draft.findings))
 const units = computed(() => props.draft.design.units)
 const sizes = computed(() => props.draft.sizes)
 const book = useLogbook()
@@ -28,70 +32,94 @@ const floor = computed(() => {
 /** Grams of a yarn, where finished bags taught what it weighs. */
 function gramsOf(name: string, metres: number): string {
   const taught = hands.value.yarn.find(one => one.name === name)?.gramsPerMetre
-  return taught ? `${Math.round(metres * taught.nextLow)}–${Math.round(metres * taught.nextHigh)} g` : ''
+  return taught ? formatGramsRange(metres * taught.nextLow, metres * taught.nextHigh, units.value) : ''
 }
 const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixed(1) : String(Math.round(sizes.value.litres)))
 </script>
 
 <template>
-  <dl class="tally">
-    <div>
-      <dt>Rounds</dt>
-      <dd>{{ sizes.rounds }}</dd>
-    </div>
-    <div>
-      <dt>Stitches</dt>
-      <dd>{{ sizes.stitches.toLocaleString('en') }}</dd>
-    </div>
-    <div>
-      <dt>Floor</dt>
-      <dd>{{ floor }}</dd>
-    </div>
-    <div>
-      <dt>Lies flat</dt>
-      <dd>{{ figure(sizes.flatWidth.cm, units) }} × {{ figure(sizes.flatHeight.cm, units) }} {{ units }}</dd>
-    </div>
-    <div v-if="sizes.floor.shape !== 'none'">
-      <dt>Stands</dt>
-      <dd>{{ formatCm(sizes.height.cm, units) }}</dd>
-    </div>
-    <div v-if="sizes.withHandles">
-      <dt>With handles</dt>
-      <dd>{{ formatCm(sizes.withHandles.emptyCm, units) }}</dd>
-    </div>
-    <div>
-      <dt>Holds about</dt>
-      <dd>{{ holds }} l</dd>
-    </div>
-    <div :title="from">
-      <dt>Takes, by {{ time.bags === 0 ? 'the craft' : 'your pace' }}</dt>
-      <dd>{{ timeWords(time).replace('about ', '') }}</dd>
-    </div>
-    <div
-      v-for="{ yarn, metres } in yarns"
-      :key="yarn.id"
-      class="yarn"
-    >
-      <dt>{{ yarn.name }}</dt>
-      <dd>
-        <span
-          class="dot"
-          :style="{ background: yarn.colour }"
-        />{{ Math.ceil(metres) }} m<span
-          v-if="gramsOf(yarn.name, metres)"
-          class="soft"
-          title="What it weighs, by your own bags in this yarn"
-        >{{ gramsOf(yarn.name, metres) }}</span>
-      </dd>
-    </div>
-  </dl>
+  <div
+    class="along"
+    role="region"
+    aria-label="What it comes to"
+    tabindex="0"
+  >
+    <dl class="tally">
+      <div v-if="watching.length > 0">
+        <dt>To watch</dt>
+        <dd>
+          <button
+            type="button"
+            class="watching"
+            :title="countedWords(watching)"
+            @click="emit('watch')"
+          >
+            <FoundMark :findings="draft.findings" />
+          </button>
+        </dd>
+      </div>
+      <div>
+        <dt>Rounds</dt>
+        <dd>{{ sizes.rounds }}</dd>
+      </div>
+      <div>
+        <dt>Stitches</dt>
+        <dd>{{ sizes.stitches.toLocaleString('en') }}</dd>
+      </div>
+      <div>
+        <dt>Floor</dt>
+        <dd>{{ floor }}</dd>
+      </div>
+      <div>
+        <dt>Lies flat</dt>
+        <dd>{{ figure(sizes.flatWidth.cm, units) }} × {{ figure(sizes.flatHeight.cm, units) }} {{ units }}</dd>
+      </div>
+      <div v-if="sizes.floor.shape !== 'none'">
+        <dt>Stands</dt>
+        <dd>{{ formatCm(sizes.height.cm, units) }}</dd>
+      </div>
+      <div v-if="sizes.withHandles">
+        <dt>With handles</dt>
+        <dd>{{ formatCm(sizes.withHandles.emptyCm, units) }}</dd>
+      </div>
+      <div>
+        <dt>Holds about</dt>
+        <dd>{{ holds }} l</dd>
+      </div>
+      <div :title="from">
+        <dt>Takes, by {{ time.bags === 0 ? 'the craft' : 'your pace' }}</dt>
+        <dd>{{ timeWords(time).replace('about ', '') }}</dd>
+      </div>
+      <div
+        v-for="{ yarn, metres } in yarns"
+        :key="yarn.id"
+        class="yarn"
+      >
+        <dt>{{ yarn.name }}</dt>
+        <dd>
+          <span
+            class="dot"
+            :style="{ background: yarn.colour }"
+          />{{ formatMetres(Math.ceil(metres), units) }}<span
+            v-if="gramsOf(yarn.name, metres)"
+            class="soft"
+            title="What it weighs, by your own bags in this yarn"
+          >{{ gramsOf(yarn.name, metres) }}</span>
+        </dd>
+      </div>
+    </dl>
+  </div>
 </template>
 
 <style scoped>
-.tally { display: flex; gap: 0; margin: 0; overflow-x: auto; background: var(--sheet); border-top: 1px solid var(--line); scrollbar-width: thin; }
+.along { overflow-x: auto; background: var(--sheet); border-top: 1px solid var(--line); scrollbar-width: thin; }
+.along:focus-visible { outline-offset: -2px; }
+.tally { display: flex; gap: 0; margin: 0; }
 .tally > div { padding: 0.5rem 1rem; border-right: 1px solid var(--line); white-space: nowrap; }
 dt { font-size: 0.78rem; color: var(--soft-ink); }
 .yarn dt { max-width: 11rem; overflow: hidden; text-overflow: ellipsis; }
 dd { margin: 0; font-family: var(--figures); font-size: 1.02rem; font-weight: 560; letter-spacing: -0.035em; word-spacing: -0.28em; display: flex; align-items: center; gap: 0.4rem; }
 .dot { width: 0.85rem; height: 0.85rem; border-radius: 50%; border: 1px solid var(--strong-line); }
+.watching { border: 0; padding: 0; background: none; cursor: pointer; text-decoration: underline; text-underline-offset: 3px; }
+.watching :deep(.found) { font-size: 1.02rem; }
 </style>

@@ -93,25 +93,22 @@ function remove(i: number): void {
             </option>
           </select>
         </label>
-        <v-btn
+        <IconButton
           :icon="mdiArrowUp"
-          size="small"
           :disabled="i === bands.length - 1"
-          :aria-label="`Move band ${i + 1} up`"
+          :name="`Move band ${i + 1} up`"
           @click="move(i, 1)"
         />
-        <v-btn
+        <IconButton
           :icon="mdiArrowDown"
-          size="small"
           :disabled="i === 0"
-          :aria-label="`Move band ${i + 1} down`"
+          :name="`Move band ${i + 1} down`"
           @click="move(i, -1)"
         />
-        <v-btn
+        <IconButton
           :icon="mdiDeleteOutline"
-          size="small"
           :disabled="bands.length === 1"
-          :aria-label="`Remove band ${i + 1}`"
+          :name="`Remove band ${i + 1}`"
           @click="remove(i)"
         />
       </div>

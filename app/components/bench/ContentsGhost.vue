@@ -10,17 +10,16 @@ const drawn = computed(() => contentOf(props.contents).drawn)
 const balls = computed(() => {
   if (drawn.value !== 'balls') return []
   const { count, acrossCm: d } = props.contents as { readonly count: number, readonly acrossCm: number }
-  const { each } = room.value.layers!
-  const rise = d * Math.sqrt(2 / 3)
-  return Array.from({ length: count }, (_, i) => {
-    const layer = Math.floor(i / each)
-    const inLayer = Math.min(each, count - layer * each)
-    const spread = Math.max(0, room.value.lengthCm - d)
-    const at = i - layer * each
-    return {
-      x: inLayer === 1 ? 0 : (at / (inLayer - 1) - 0.5) * spread * (layer % 2 === 0 ? 1 : 0.7), y: -(d / 2 + layer * rise), r: d / 2,
-    }
-  })
+  const { each, count: layers } = room.value.layers!
+  const rise = layers > 1 ? (room.value.heightCm - d) / (layers - 1) : d
+  // Seen from the front a layer shows those that stand before the others, side by side; the layer above lies in the dips between them.
+  const aside = layers > 1 ? Math.sqrt(Math.max(0, d * d - rise * rise)) / 2 : 0
+  const abreast = Math.max(1, Math.floor((room.value.lengthCm - 2 * aside) / d + 1e-6))
+  return Array.from({ length: layers }, (_, layer) => {
+    const shown = Math.min(abreast, Math.max(1, count - layer * each))
+    const middle = layer % 2 === 0 ? -aside : aside
+    return Array.from({ length: shown }, (__, at) => ({ x: middle + (at - (shown - 1) / 2) * d, y: -(d / 2 + layer * rise), r: d / 2 }))
+  }).flat()
 })
 </script>
 

@@ -47,7 +47,7 @@ function words(index: number): string {
         @change="wanted = $event"
       />
       <CountField
-        label="You have, instead of planned"
+        label="Stitches you really have"
         :value="counted"
         :bounds="WALL_STITCHES"
         :suffix="`not ${planned}`"

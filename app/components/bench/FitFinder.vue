@@ -42,7 +42,7 @@ function start(): void {
 
 function fixOf(fitting: Fitting): Fix {
   return {
-    label: `Counts that fit: ${fitting.stitches} stitches`,
+    label: `Counts that divide: ${fitting.stitches} stitches`,
     changes: [
       { path: ['base'], value: fitting.base }, { path: ['wall'], value: fitting.wall }, { path: ['measuredBase'], value: undefined },
     ],
@@ -52,7 +52,7 @@ function fixOf(fitting: Fitting): Fix {
 
 <template>
   <fieldset class="fit">
-    <legend>Counts that fit, all the way up</legend>
+    <legend>Find counts that every part divides into</legend>
     <div class="row">
       <LengthField
         label="The base may be off by"
@@ -132,7 +132,7 @@ function fixOf(fitting: Fitting): Fix {
       </p>
       <ol
         v-if="result.found.length > 0"
-        aria-label="Counts that fit"
+        aria-label="Counts that divide"
       >
         <li
           v-for="(fitting, i) in result.found"
@@ -146,7 +146,7 @@ function fixOf(fitting: Fitting): Fix {
             @focus="view.look(fixOf(fitting))"
             @blur="view.look()"
           >
-            {{ fittingWords(fitting, units) }}
+            {{ fittingWords(fitting, bag.design) }}
           </button>
         </li>
       </ol>

@@ -5,12 +5,14 @@ import { dishDepthCm } from '~~/core/base/flatness'
 import { formOf } from '~~/core/base/base'
 import { compareSchools, withIncreases } from '~~/core/base/schools'
 import { useDocument } from '~/stores/document'
+import { useView } from '~/stores/view'
 
 /** What each school would do in this gauge, each with the profile it predicts. Pick one to use it. */
 const bag = useDocument()
+const view = useView()
 /** Of a form with two halves of a disc, the numbers are told of one end. */
 const ends = computed(() => formOf(bag.design.base).ends ?? 1)
-const schools = computed(() => compareSchools(bag.design.base, bag.draft.gauge))
+const schools = computed(() => compareSchools(view.settled.from.base, view.settled.gauge))
 const SAYS: Record<Judgement, string> = { dish: 'cups', flat: 'lies flat', ripple: 'warps mildly', ruffle: 'ruffles' }
 
 /** The base from the side, 40 units across: a cone's slope where it cups, a wave of as much more edge where it ripples. */
@@ -38,7 +40,7 @@ function use(increases: number): void {
     v-if="schools.length > 0"
     class="schools"
   >
-    <caption>The schools in this gauge</caption>
+    <caption>Which number of increases lies flat in your gauge</caption>
     <thead>
       <tr>
         <th scope="col">

@@ -6,11 +6,13 @@ import { formatCm } from '~~/core/measure/format'
 import { baseSetting } from '~~/core/design/seen'
 import { floorShort } from '~~/core/words/floorWords'
 import { useDocument } from '~/stores/document'
+import { useView } from '~/stores/view'
 
 /** The sizes that whole stitches and rounds allow, on either side of the one in hand: pick one and its counts are pinned. */
 const bag = useDocument()
+const view = useView()
 const sizes = computed(() =>
-  neighbours(bag.design.base, baseSetting(bag.design, bag.draft.gauge)).map(({ spec, worked, here }) => {
+  neighbours(view.settled.from.base, baseSetting(view.settled.from, view.settled.gauge)).map(({ spec, worked, here }) => {
     const { floor, circumference, height } = worked.size
     const { units } = bag.design
     const flat = `${formatCm(circumference.cm / 2, units)} wide`

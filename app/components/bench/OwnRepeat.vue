@@ -104,12 +104,11 @@ function addAnother(): void {
         :items="bag.design.repeats.map(({ id, name }) => ({ value: id, title: name }))"
         @update:model-value="pick"
       />
-      <v-btn
+      <IconButton
         :icon="mdiPlus"
-        size="small"
         variant="outlined"
         :disabled="bag.design.repeats.length >= MOST_REPEATS"
-        aria-label="Another repeat"
+        name="Another repeat"
         @click="addAnother"
       />
     </div>

@@ -1,6 +1,8 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import { BAG_FIELDS } from '~~/core/design/fields'
+import { partName } from '~~/core/design/partNames'
+import { countByWeight, countedWords } from '~~/core/part/worst'
 import { useAsking } from '~/composables/useAsking'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
@@ -10,12 +12,14 @@ const bag = useDocument()
 const view = useView()
 const asking = useAsking(() => [], () => bag.design)
 
-const draft = computed(() => bag.draft)
+const draft = computed(() => view.still)
 const part = computed(() => draft.value.parts.find(({ id }) => id === view.selected))
+const settledPart = computed(() => view.settled.parts.find(({ id }) => id === view.selected))
 const drafted = computed(() => part.value?.from.in)
-const bandIndex = computed(() => bag.design.wall.findIndex(({ id }) => id === view.selected))
-const band = computed(() => bag.design.wall[bandIndex.value])
-const title = computed(() => part.value?.name ?? (band.value ? `Wall ${bandIndex.value + 1}` : 'The whole bag'))
+const band = computed(() => bag.design.wall.find(({ id }) => id === view.selected))
+const title = computed(() => part.value?.name ?? (band.value ? partName(bag.design, band.value.id)! : 'The whole bag'))
+const heading = ref<{ focus: () => void }>()
+const whole = computed(() => view.selected === 'bag')
 const hasStop = computed(() => findings.value.some(({ weight, code }) => weight === 'stop' || code === 'mouth-does-not-divide'))
 const findings = computed(() => part.value ? draft.value.findings.filter(finding => finding.part === part.value!.id) : draft.value.findings)
 </script>
@@ -26,22 +30,39 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
     aria-label="The part in hand"
   >
     <header>
-      <h2>{{ title }}</h2>
+      <PartHeading
+        ref="heading"
+        :title="title"
+        :band="band"
+      />
       <v-btn
-        v-if="view.selected !== 'bag'"
+        v-if="!whole"
         size="small"
         @click="view.selected = 'bag'"
       >
         The whole bag
       </v-btn>
     </header>
-    <section aria-labelledby="want">
-      <h3
-        id="want"
-        class="ruled"
-      >
-        What you want
-      </h3>
+    <PartVerbs
+      v-if="band"
+      :band="band"
+      :name="title"
+      @leave="heading?.focus()"
+    />
+    <BenchTour v-if="whole" />
+    <FoldSection
+      :key="`parts-${whole}`"
+      :name="whole ? 'parts-of-the-bag' : 'parts-beside-one'"
+      title="Parts"
+      :now="`${bag.design.wall.length + 2}, from the mouth to the floor`"
+      :usually="whole"
+    >
+      <PartList />
+    </FoldSection>
+    <FoldSection
+      name="want"
+      title="What you want"
+    >
       <WantBase v-if="drafted === 'base'" />
       <AskedFields
         v-else-if="drafted === 'turnUp'"
@@ -55,32 +76,27 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
         :part="part"
       />
       <WantBag v-else />
-    </section>
-    <section aria-labelledby="work">
-      <h3
-        id="work"
-        class="ruled"
-      >
-        What you'll work
-      </h3>
+    </FoldSection>
+    <FoldSection
+      name="work"
+      title="What you'll work"
+    >
       <WorkBlock
-        :draft="draft"
-        :part="part"
+        :draft="view.settled"
+        :part="settledPart"
       />
       <CountDrift
-        v-if="part && part.rounds.length > 0"
-        :key="part.id"
-        :draft="draft"
-        :part="part"
+        v-if="settledPart && settledPart.rounds.length > 0"
+        :key="settledPart.id"
+        :draft="view.settled"
+        :part="settledPart"
       />
-    </section>
-    <section aria-labelledby="watch">
-      <h3
-        id="watch"
-        class="ruled"
-      >
-        What to watch
-      </h3>
+    </FoldSection>
+    <FoldSection
+      name="watch"
+      title="What to watch"
+      :now="countedWords(countByWeight(findings))"
+    >
       <WatchBlock
         :findings="findings"
         @fix="bag.applyFix"
@@ -88,11 +104,11 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
       />
       <FitFinder v-if="draft.design.wall.length > 0 && (!part || hasStop)" />
       <FlatnessTable v-if="drafted === 'base'" />
-    </section>
+    </FoldSection>
   </aside>
 </template>
 
 <style scoped>
-.panel { display: flex; flex-direction: column; gap: 1.4rem; padding: 1.1rem 1.2rem 1.6rem; }
+.panel { display: flex; flex-direction: column; gap: 1rem; padding: 1.1rem 1.2rem 1.6rem; }
 header { display: flex; align-items: baseline; justify-content: space-between; gap: 0.5rem; }
 </style>

@@ -50,11 +50,10 @@ function start(): void {
       :asking="asking"
       :at="['stripes', i]"
     />
-    <v-btn
+    <IconButton
       :icon="mdiDeleteOutline"
-      size="small"
       :disabled="stripes.length === 1"
-      :aria-label="`Remove stripe ${i + 1}`"
+      :name="`Remove stripe ${i + 1}`"
       @click="set('Remove a stripe', stripes.filter((_, at) => at !== i))"
     />
   </div>

@@ -141,11 +141,10 @@ onBeforeUnmount(() => {
       >{{ eyelet.i + 1 }}</text>
     </svg>
     <div class="run">
-      <v-btn
+      <IconButton
         :icon="playing ? mdiPause : mdiPlay"
-        size="small"
         variant="outlined"
-        :aria-label="playing ? 'Stop' : 'Thread step by step'"
+        :name="playing ? 'Stop' : 'Thread step by step'"
         @click="play"
       />
       <input

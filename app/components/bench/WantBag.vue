@@ -34,7 +34,7 @@ function rename(name: string): void {
       maxlength="90"
       @update:model-value="rename"
     />
-    <WallStack />
+    <WholeSize />
     <WantContents />
     <WantGauge />
     <template v-if="handled">
@@ -56,6 +56,12 @@ function rename(name: string): void {
         :asking="asking"
       />
     </FoldedBlock>
+    <v-text-field
+      label="Tags, between commas"
+      :model-value="bag.design.tags ?? ''"
+      maxlength="200"
+      @update:model-value="(tags: string) => bag.change('Tags', [{ path: ['tags'], value: tags.trim() ? tags : undefined }], 'tags')"
+    />
     <v-textarea
       label="Notes"
       rows="2"

@@ -36,7 +36,7 @@ const tools = computed(() => (kind.value.tools ?? []).filter(tool => tool !== 's
 
 <template>
   <div class="fields">
-    <KindPicker
+    <KindLine
       :value="spec.band"
       :colour="colour"
       :asks="asks"
@@ -75,7 +75,6 @@ const tools = computed(() => (kind.value.tools ?? []).filter(tool => tool !== 's
       v-if="part && part.rounds.length > 0"
       :part="part"
     />
-    <WallStack />
   </div>
 </template>
 

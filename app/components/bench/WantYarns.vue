@@ -5,11 +5,13 @@ import { MOST_YARNS } from '~~/core/design/fields'
 import { furtherYarn, yarnsInUse } from '~~/core/design/yarns'
 import { handsOf } from '~~/core/log/hands'
 import { useDocument } from '~/stores/document'
+import { useView } from '~/stores/view'
 import { useLogbook } from '~/stores/logbook'
 import { useYarns } from '~/stores/yarns'
 
 /** The yarns of the bag: their names, their colours, which of the shelf they are, and how much of each it takes. */
 const bag = useDocument()
+const view = useView()
 const shelf = useYarns()
 const book = useLogbook()
 onMounted(() => {
@@ -54,13 +56,12 @@ function set(label: string, id: string, field: 'name' | 'colour', value: string)
           maxlength="80"
           @update:model-value="(name: string) => name.trim() && set('Name of a yarn', yarn.id, 'name', name.slice(0, 80))"
         />
-        <v-btn
+        <IconButton
           v-if="bag.design.yarns.length > 1"
           :icon="mdiDeleteOutline"
-          size="small"
           :disabled="inUse.has(yarn.id)"
-          :aria-label="inUse.has(yarn.id) ? `${yarn.name} is in use` : `Remove ${yarn.name}`"
-          :title="inUse.has(yarn.id) ? 'In use: give its parts another yarn first' : 'Remove'"
+          :name="inUse.has(yarn.id) ? `${yarn.name} is in use` : `Remove ${yarn.name}`"
+          :hint="inUse.has(yarn.id) ? 'In use: give its parts another yarn first' : 'Remove'"
           @click="bag.change('Remove a yarn', [{ path: ['yarns'], value: bag.design.yarns.filter(({ id }) => id !== yarn.id) }])"
         />
       </div>
@@ -71,7 +72,7 @@ function set(label: string, id: string, field: 'name' | 'colour', value: string)
       />
       <YarnNeeded
         :id="yarn.id"
-        :draft="bag.draft"
+        :draft="view.still"
         :on-shelf="shelf.byId(yarn.shelf)"
         :hands="hands"
         @take="(label, changes) => bag.change(label, changes)"

@@ -1,6 +1,8 @@
 <script setup lang="ts">
 import { mdiAlert, mdiAlertOctagon, mdiCheck, mdiEyeOutline } from '@mdi/js'
+import { computed } from 'vue'
 import type { Finding, Fix, Weight } from '~~/core/part/finding'
+import { worstFirst } from '~~/core/part/worst'
 import { useTell } from '~/composables/useTell'
 
 /** Findings, the heaviest first, each with the fix it offers. */
@@ -14,8 +16,7 @@ const LOOKS: Record<Weight, { icon: string, word: string }> = {
   watch: { icon: mdiEyeOutline, word: 'Keep an eye' },
   note: { icon: mdiCheck, word: 'Good to know' },
 }
-const ORDER: readonly Weight[] = ['stop', 'caution', 'watch', 'note']
-const sorted = () => [...props.findings].sort((a, b) => ORDER.indexOf(a.weight) - ORDER.indexOf(b.weight))
+const sorted = computed(() => worstFirst(props.findings))
 </script>
 
 <template>
@@ -30,7 +31,7 @@ const sorted = () => [...props.findings].sort((a, b) => ORDER.indexOf(a.weight) 
     class="findings"
   >
     <li
-      v-for="finding in sorted()"
+      v-for="finding in sorted"
       :key="`${finding.part}-${finding.code}`"
       :class="finding.weight"
       :data-code="finding.code"

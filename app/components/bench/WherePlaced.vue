@@ -62,7 +62,7 @@ function setMarked(marked: boolean): void {
       :value="spec.sideAt !== undefined"
       :choices="[
         { value: false, name: 'as drafted', does: asDrafted },
-        { value: true, name: 'marked anew', does: 'Flatten the bag, mark a fold, and count from the start of the round to it.' },
+        { value: true, name: 'marked again by folding', does: 'Flatten the bag, mark a fold, count from the round\'s start to it.' },
       ]"
       @change="setMarked"
     />

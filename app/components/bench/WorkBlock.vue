@@ -45,8 +45,8 @@ const figures = computed(() => {
     ...(part.net ? [['Loops a round', String(part.net.loops)]] : []),
     ...(opening.value
       ? [
-          ['A ball pushed through', formatCm(opening.value.ballCm, units.value)],
-          ['A rod falling through', formatCm(opening.value.rodCm, units.value)],
+          ['Largest ball that squeezes through', formatCm(opening.value.ballCm, units.value)],
+          ['Largest stick that falls through', formatCm(opening.value.rodCm, units.value)],
         ]
       : []),
     ...hangings.value

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Draft } from '~~/core/draft/draft'
 import type { Hands } from '~~/core/log/hands'
+import { formatGrams, formatGramsRange, formatMetres } from '~~/core/measure/amounts'
 import type { Change } from '~~/core/part/finding'
 import { oddsWords, SURE_ENOUGH } from '~~/core/shelf/enough'
 import { type YarnFix, yarnFixes } from '~~/core/shelf/fixes'
@@ -15,12 +16,13 @@ const props = defineProps<{ draft: Draft, id: string, onShelf?: ShelfYarn | unde
 const emit = defineEmits<{ take: [label: string, changes: readonly Change[]] }>()
 
 const shelf = useYarns()
+const units = computed(() => props.draft.design.units)
 const need = computed(() => yarnNeeds(props.draft).find(({ yarn }) => yarn.id === props.id))
 const told = computed(() => need.value && props.onShelf ? needOfShelf(need.value, props.onShelf, props.hands) : undefined)
-const grams = (metres: number) => told.value ? `${(metres * told.value.eats.gramsPerMetre).toFixed(1)} g` : ''
+const grams = (metres: number) => told.value ? formatGrams(metres * told.value.eats.gramsPerMetre, units.value) : ''
 const SORTS = { rounds: '', pieces: ', worked apart', cords: ', cords', ends: ' to weave in' } as const
 const shares = computed(() => yarnShares(props.draft).filter(({ yarn }) => yarn === props.id)
-  .map(({ name, of, metres }) => ({ name: `${name}${SORTS[of]}`, metres: `${metres.toFixed(1)} m`, grams: grams(metres) })))
+  .map(({ name, of, metres }) => ({ name: `${name}${SORTS[of]}`, metres: formatMetres(metres, units.value), grams: grams(metres) })))
 const short = computed(() => told.value !== undefined && told.value.haveGrams > 0 && told.value.lasts < SURE_ENOUGH)
 function look(): YarnFix[] {
   const { haveGrams, eats } = told.value!
@@ -32,10 +34,10 @@ const BY = {
   log: 'by your bags',
 } as const
 const takes = computed(() => {
-  const metres = `Takes about ${Math.ceil(need.value!.metres)} m`
+  const metres = `Takes about ${formatMetres(Math.ceil(need.value!.metres), units.value)}`
   if (!told.value) return `${metres}. Point it to a yarn of the shelf for grams, balls and odds.`
   const { wants: { low, high }, eats: { from } } = told.value
-  return `${metres}, ${Math.floor(low)} to ${Math.ceil(high)} g (${BY[from]}). ${enough.value}.`
+  return `${metres}, ${formatGramsRange(Math.floor(low), Math.ceil(high), units.value)} (${BY[from]}). ${enough.value}.`
 })
 const enough = computed(() => {
   if (!told.value) return ''

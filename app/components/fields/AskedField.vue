@@ -11,6 +11,7 @@ const props = defineProps<{ put: Put, asking: Asking }>()
 const field = computed(() => props.put.field)
 const told = useTell()
 const label = computed(() => told(said(field.value.label, props.asking.spec, props.asking.now)))
+const why = computed(() => field.value.why && told(field.value.why))
 const answers = computed(() => answersTo(props.put, props.asking.spec, props.asking.now))
 const within = computed(() => withinOf(props.put))
 /** Text as it is written; nothing of what may be left out. */
@@ -40,6 +41,7 @@ function type(value: number | undefined): void {
   <ChoiceField
     v-if="answers.length > 0"
     :label="label"
+    :why="why"
     :value="answers.findIndex(({ chosen }) => chosen)"
     :choices="answers.map((answer, at) => ({ ...answer, value: at }))"
     @change="choose"
@@ -75,11 +77,15 @@ function type(value: number | undefined): void {
     <div v-if="field.is === 'length'">
       <LengthField
         :label="label"
-        :cm="figured!"
+        :cm="figured"
         :units="asking.units"
         :bounds="field.bounds"
+        :usually="field.usually"
+        :why="why"
+        :may-be-empty="field.optional"
         :refused="refused"
         @change="type"
+        @clear="type(undefined)"
       />
       <div
         v-if="field.picks"
@@ -90,7 +96,7 @@ function type(value: number | undefined): void {
           v-for="pick in field.picks"
           :key="pick.name"
           size="small"
-          :variant="Math.abs(pick.cm - figured!) < 0.05 ? 'tonal' : 'outlined'"
+          :variant="Math.abs(pick.cm - (figured ?? -1)) < 0.05 ? 'tonal' : 'outlined'"
           @click="type(pick.cm)"
         >
           {{ pick.name }} {{ formatCm(pick.cm, asking.units) }}
@@ -102,6 +108,8 @@ function type(value: number | undefined): void {
       :label="label"
       :value="figured"
       :bounds="field.bounds"
+      :usually="field.usually"
+      :why="why"
       :suffix="field.is === 'figure' ? field.unit : field.suffix"
       :parts="field.is === 'figure'"
       :may-be-empty="field.optional"

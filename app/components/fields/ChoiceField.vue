@@ -5,6 +5,7 @@ import { useTell } from '~/composables/useTell'
 /** One of a few, all in sight; what the chosen one does is said below, stitches in the maker's vocabulary. */
 const props = defineProps<{
   label: string
+  why?: string | undefined
   value: V
   choices: readonly { readonly value: V, readonly name: string, readonly does?: string }[]
 }>()
@@ -17,7 +18,13 @@ const does = computed(() => told(props.choices.find(({ value }) => value === pro
 
 <template>
   <fieldset class="choice">
-    <legend>{{ label }}</legend>
+    <legend>
+      {{ label }} <WhyMark
+        v-if="why"
+        :word="label"
+        :why="why"
+      />
+    </legend>
     <div class="row">
       <label
         v-for="choice in choices"
@@ -46,8 +53,9 @@ const does = computed(() => told(props.choices.find(({ value }) => value === pro
 .choice { border: 0; padding: 0; margin: 0; min-width: 0; }
 legend { font-size: 0.84rem; color: var(--soft-ink); margin-bottom: 0.25rem; padding: 0; }
 .row { display: flex; flex-wrap: wrap; gap: 0.35rem; }
-label { position: relative; display: inline-flex; align-items: center; min-height: 2.1rem; padding: 0 0.7rem; border: 1px solid var(--line); border-radius: 4px; cursor: pointer; }
-label:hover { border-color: var(--strong-line); }
+label { position: relative; display: inline-flex; align-items: center; min-height: 2.1rem; padding: 0 0.7rem; border: 1px solid var(--strong-line); border-radius: 4px; cursor: pointer; }
+label:hover { border-color: var(--ink); }
+@media (pointer: coarse) { label { min-height: 2.75rem; } }
 label.chosen { border-color: var(--accent); box-shadow: inset 0 -3px 0 var(--accent); background: var(--wash); font-weight: 620; }
 input { position: absolute; inset: 0; margin: 0; opacity: 0; cursor: pointer; }
 label:has(:focus-visible) { outline: 2px solid var(--accent); outline-offset: 2px; }

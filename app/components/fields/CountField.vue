@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { ref, watch } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { Bounds } from '~~/core/field/field'
-import { parseNumber } from '~~/core/measure/parse'
+import { parseFigure } from '~~/core/stitch/parseFigure'
 
 /**
  * A number typed, whole unless `parts` are allowed, and left out if it may be empty; up and down keys count. Only a sound one leaves the
@@ -12,6 +12,8 @@ const props = defineProps<{
   value: number | undefined
   bounds: Bounds
   suffix?: string | undefined
+  usually?: Bounds | undefined
+  why?: string | undefined
   parts?: boolean
   mayBeEmpty?: boolean | undefined
   refused?: string | undefined
@@ -25,7 +27,7 @@ const trouble = ref('')
 watch(
   () => props.value,
   (value) => {
-    if (parseNumber(text.value) !== value) {
+    if (parseFigure(text.value, props.suffix) !== value) {
       text.value = shown(value)
       trouble.value = ''
     }
@@ -39,12 +41,17 @@ function take(typed: string): void {
     if (props.value !== undefined) emit('clear')
     return
   }
-  const value = parseNumber(typed)
+  const value = parseFigure(typed, props.suffix)
   const { least, most } = props.bounds
   const sound = value !== undefined && value >= least && value <= most && (props.parts || Number.isInteger(value))
   trouble.value = sound ? '' : `A ${props.parts ? 'number' : 'whole number'} from ${least} to ${most}`
   if (sound && value !== props.value) emit('change', value)
 }
+
+const usual = computed(() => {
+  const { least, most } = props.usually ?? props.bounds
+  return `${props.usually ? 'Usually' : 'From'} ${least} to ${most}`
+})
 
 function count(by: number): void {
   take(String(Math.min(props.bounds.most, Math.max(props.bounds.least, (props.value ?? props.bounds.least) + by))))
@@ -55,7 +62,10 @@ function count(by: number): void {
   <FigureField
     :label="label"
     :text="text"
+    :worded="suffix === 'mm'"
     :suffix="suffix"
+    :usual="usual"
+    :why="why"
     :trouble="trouble || (refused ?? '')"
     @keydown.up.prevent="count(1)"
     @keydown.down.prevent="count(-1)"

@@ -1,29 +1,82 @@
 <script setup lang="ts">
-import { useId } from 'vue'
+import { onBeforeUnmount, ref, useId, watch } from 'vue'
 
-/** A field for a figure: tabular digits, the unit behind it, and what is wrong with it below. */
-defineProps<{ label: string, text: string, suffix?: string | undefined, trouble: string }>()
+/**
+ * A field for a figure: tabular digits, the unit behind it, what is usual while it has the focus. What is wrong with it is told below when
+ * the typing rests or the field is left, not at every key.
+ */
+const props = defineProps<{
+  label: string
+  text: string
+  suffix?: string | undefined
+  trouble: string
+  usual?: string | undefined
+  why?: string | undefined
+  /** Makers type more than figures here: fractions, the names of hooks. */
+  worded?: boolean
+}>()
 const emit = defineEmits<{ type: [text: string], focus: [], blur: [] }>()
 const id = useId()
+
+const REST_MS = 900
+const told = ref(props.trouble)
+const focused = ref(false)
+let resting: ReturnType<typeof setTimeout>
+watch(() => [props.trouble, props.text], ([trouble]) => {
+  clearTimeout(resting)
+  if (!trouble || !focused.value || told.value) told.value = trouble!
+  else resting = setTimeout(() => (told.value = props.trouble), REST_MS)
+})
+onBeforeUnmount(() => clearTimeout(resting))
+
+function enter(): void {
+  focused.value = true
+  emit('focus')
+}
+
+function leave(): void {
+  focused.value = false
+  clearTimeout(resting)
+  emit('blur')
+  told.value = props.trouble
+}
 </script>
 
 <template>
-  <v-text-field
-    :id="id"
-    :label="label"
-    :model-value="text"
-    :suffix="suffix"
-    :error-messages="trouble"
-    :aria-invalid="trouble ? 'true' : undefined"
-    inputmode="decimal"
-    autocomplete="off"
-    class="figure-field"
-    @focus="emit('focus')"
-    @blur="emit('blur')"
-    @update:model-value="emit('type', $event)"
-  />
+  <div class="asked">
+    <v-text-field
+      :id="id"
+      :label="label"
+      :model-value="text"
+      :suffix="suffix"
+      :error-messages="told"
+      :aria-invalid="told ? 'true' : undefined"
+      :inputmode="worded ? 'text' : 'decimal'"
+      autocomplete="off"
+      class="figure-field"
+      @focus="enter"
+      @blur="leave"
+      @update:model-value="emit('type', $event)"
+    />
+    <span
+      v-if="focused && usual && !told"
+      class="usual"
+    >{{ usual }}</span>
+    <WhyMark
+      v-if="why"
+      :word="label"
+      :why="why"
+    />
+  </div>
 </template>
 
 <style scoped>
+.asked { display: grid; grid-template-columns: minmax(0, 1fr); align-items: start; }
+.asked:has(> .why) { grid-template-columns: minmax(0, 1fr) auto; gap: 0 0.4rem; }
+.asked > :deep(.why) { display: contents; }
+.asked > :deep(.why button) { margin-top: 0.5rem; }
+.asked > :deep(.why .told) { grid-column: 1 / -1; }
+.asked { position: relative; }
+.usual { position: absolute; z-index: 3; left: 0.6rem; top: calc(100% - 0.35rem); padding: 0.05rem 0.5rem; border-radius: 3px; background: var(--ink); color: var(--paper); font-size: 0.8rem; white-space: nowrap; pointer-events: none; }
 .figure-field :deep(input) { font-family: var(--figures); }
 </style>

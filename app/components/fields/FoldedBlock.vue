@@ -1,12 +1,23 @@
 <script setup lang="ts">
+import { ref } from 'vue'
+
 /** Questions that are seldom asked: folded away behind what they stand at now. */
 defineProps<{ title: string, now: string }>()
+/** What is folded away is made when it is opened. */
+const opened = ref(false)
+const toggled = (event: Event) => (opened.value = opened.value || (event.target as HTMLDetailsElement).open)
 </script>
 
 <template>
-  <details class="folded">
+  <details
+    class="folded"
+    @toggle="toggled"
+  >
     <summary><strong>{{ title }}</strong> <span>{{ now }}</span></summary>
-    <div class="inside">
+    <div
+      v-if="opened"
+      class="inside"
+    >
       <slot />
     </div>
   </details>

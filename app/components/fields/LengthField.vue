@@ -1,30 +1,49 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import type { Bounds } from '~~/core/field/field'
-import { figure, formatCm, type Units } from '~~/core/measure/format'
+import { fieldFigure, formatCm, type Units } from '~~/core/measure/format'
 import { parseLengthCm } from '~~/core/measure/parse'
 
-/** A length typed in the maker's units. Only a length within bounds leaves the field; anything else is told beside it. */
-const props = defineProps<{ label: string, cm: number, units: Units, bounds: Bounds, refused?: string | undefined }>()
-const emit = defineEmits<{ change: [cm: number] }>()
+/** A length typed in the maker's units, or left out if it may be. Only one within bounds leaves the field; else it is told beside it. */
+const props = defineProps<{
+  label: string
+  cm: number | undefined
+  units: Units
+  bounds: Bounds
+  usually?: Bounds | undefined
+  why?: string | undefined
+  mayBeEmpty?: boolean | undefined
+  refused?: string | undefined
+}>()
+const emit = defineEmits<{ change: [cm: number], clear: [] }>()
 
-const text = ref(figure(props.cm, props.units))
+const shown = () => (props.cm === undefined ? '' : fieldFigure(props.cm, props.units))
+const text = ref(shown())
 const focused = ref(false)
 const trouble = ref('')
+const usual = computed(() => {
+  const { least, most } = props.usually ?? props.bounds
+  return `${props.usually ? 'Usually' : 'From'} ${formatCm(least, props.units)} to ${formatCm(most, props.units)}`
+})
 const unit = computed(() => props.units === 'in' ? 'in' : 'cm')
 
 function show(): void {
-  text.value = figure(props.cm, props.units)
+  text.value = shown()
   trouble.value = ''
 }
 
 watch(() => [props.cm, props.units] as const, ([cm, units], [, oldUnits]) => {
   const typed = parseLengthCm(text.value, units)
-  if (!focused.value || oldUnits !== units || typed === undefined || Math.abs(typed - cm) > 1e-6) show()
+  if (!focused.value || oldUnits !== units || typed === undefined || cm === undefined || Math.abs(typed - cm) > 1e-6) show()
 })
 
 function take(typed: string): void {
   text.value = typed
+  if (props.mayBeEmpty && typed.trim() === '') {
+    trouble.value = ''
+    if (props.cm !== undefined) emit('clear')
+    return
+  }
   const cm = parseLengthCm(typed, props.units)
   const { least, most } = props.bounds
   if (cm === undefined) {
@@ -36,7 +55,7 @@ function take(typed: string): void {
     return
   }
   trouble.value = ''
-  if (Math.abs(cm - props.cm) > 1e-6) emit('change', Math.round(cm * 1000) / 1000)
+  if (props.cm === undefined || Math.abs(cm - props.cm) > 1e-6) emit('change', Math.round(cm * 1000) / 1000)
 }
 
 function leave(): void {
@@ -49,7 +68,10 @@ function leave(): void {
   <FigureField
     :label="label"
     :text="text"
+    :worded="units === 'in'"
     :suffix="unit"
+    :usual="usual"
+    :why="why"
     :trouble="trouble || (refused ?? '')"
     @focus="focused = true"
     @blur="leave"

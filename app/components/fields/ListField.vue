@@ -39,11 +39,10 @@ function set(label: string, next: readonly object[]): void {
           :at="[...path, i]"
         />
       </div>
-      <v-btn
+      <IconButton
         :icon="mdiDeleteOutline"
-        size="small"
         :disabled="!field.optional && all.length <= field.least"
-        :aria-label="`Remove ${label}, ${i + 1}`"
+        :name="`Remove ${label}, ${i + 1}`"
         @click="set(`Remove ${field.one}`, all.filter((_, at) => at !== i))"
       />
     </section>

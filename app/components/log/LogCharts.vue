@@ -12,7 +12,7 @@ import { useWays } from '~/stores/ways'
 /** A bag planned against made, in pictures; each with its table. */
 const props = defineProps<{ facts: BagFacts, taught?: Taught | undefined }>()
 const ways = useWays()
-const told = (text: string) => tell(text, { terms: ways.terms, units: 'cm' })
+const told = (text: string) => tell(text, { terms: ways.terms, units: ways.units ?? 'cm' })
 const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 
 const sizes = computed(() => props.facts.sizes.map(one => ({ ...one, name: `${one.part}, ${SIDE_WORDS[one.what]} (${one.rounds})` })))

@@ -10,7 +10,7 @@ import { useWays } from '~/stores/ways'
 /** What the maker's hands have taught, each with its range, and where it comes from. */
 const props = defineProps<{ taught: Taught }>()
 const ways = useWays()
-const told = (text: string) => tell(text, { terms: ways.terms, units: 'cm' })
+const told = (text: string) => tell(text, { terms: ways.terms, units: ways.units ?? 'cm' })
 
 type Row = readonly string[]
 

@@ -10,7 +10,7 @@ import { useWays } from '~/stores/ways'
 /** Over all bags: the pace bag after bag, tension along a bag, sizes said and found. */
 const props = defineProps<{ taught: Taught }>()
 const ways = useWays()
-const told = (text: string) => tell(text, { terms: ways.terms, units: 'cm' })
+const told = (text: string) => tell(text, { terms: ways.terms, units: ways.units ?? 'cm' })
 const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
 
 /** Stitches that several bags tell of: one point makes no line. */

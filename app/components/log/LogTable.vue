@@ -6,6 +6,9 @@ defineProps<{ caption: string, heads: readonly string[], rows: readonly (readonl
 <template>
   <div
     class="wide"
+    role="region"
+    tabindex="0"
+    :aria-label="caption"
     :class="{ wraps }"
   >
     <table>

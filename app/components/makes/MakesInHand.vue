@@ -40,11 +40,10 @@ onMounted(shelf.load)
           ><span :style="{ width: `${Math.round((make.progress?.share ?? 0) * 100)}%` }" /></span>
           <span>{{ make.progress?.words ?? 'Just begun' }}<span class="soft">, {{ format(new Date(make.updatedAt)) }}</span></span>
         </NuxtLink>
-        <v-btn
+        <IconButton
           :icon="mdiDeleteOutline"
-          size="small"
-          :aria-label="`Throw ${make.name} off the hook`"
-          title="Throw off the hook"
+          :name="`Throw ${make.name} off the hook`"
+          hint="Throw off the hook"
           @click="throwAway(make.id)"
         />
       </li>

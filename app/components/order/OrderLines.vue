@@ -71,19 +71,17 @@ function add(): void {
         @change="setSum(at, 'price', $event)"
       />
       <span class="doing">
-        <v-btn
+        <IconButton
           :icon="mdiArrowUp"
-          size="small"
           :disabled="at === 0"
-          :aria-label="`Make ${line.name} earlier`"
-          title="Earlier"
+          :name="`Make ${line.name} earlier`"
+          hint="Earlier"
           @click="up(at)"
         />
-        <v-btn
+        <IconButton
           :icon="mdiDeleteOutline"
-          size="small"
-          :aria-label="`Take ${line.name} out`"
-          title="Take out"
+          :name="`Take ${line.name} out`"
+          hint="Take out"
           @click="emit('change', lines.filter((_, i) => i !== at))"
         />
       </span>

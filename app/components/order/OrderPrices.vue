@@ -24,7 +24,12 @@ const whole = computed(() => {
 
 <template>
   <div class="prices">
-    <div class="wide">
+    <div
+      class="wide"
+      role="region"
+      tabindex="0"
+      aria-label="What one bag costs and what pays for it"
+    >
       <table>
         <caption class="only-heard">
           What one bag costs and what pays for it

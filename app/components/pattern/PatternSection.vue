@@ -1,9 +1,19 @@
 <script setup lang="ts">
+import { ref } from 'vue'
 import type { PatternSection } from '~~/core/words/pattern'
 
 /** A part of the bag, or a piece worked for it, to read and print. Pointing at a round lights it in the chart. */
-defineProps<{ section: PatternSection, leftHanded?: boolean, lit?: number | undefined }>()
+const props = defineProps<{ section: PatternSection, leftHanded?: boolean, lit?: number | undefined }>()
 const emit = defineEmits<{ light: [round: number | undefined] }>()
+
+/** One line of a section is reached by Tab, the others from it with the arrow keys. */
+const at = ref(0)
+const lines = ref<HTMLElement[]>([])
+function step(by: number): void {
+  const next = Math.min(props.section.lines.length - 1, Math.max(0, at.value + by))
+  at.value = next
+  lines.value[next]?.focus()
+}
 </script>
 
 <template>
@@ -22,13 +32,18 @@ const emit = defineEmits<{ light: [round: number | undefined] }>()
     </p>
     <ol>
       <li
-        v-for="line in section.lines"
+        v-for="(line, i) in section.lines"
         :key="line.from"
+        ref="lines"
         :class="{ lit: !section.piece && lit !== undefined && lit >= line.from && lit <= line.to }"
-        tabindex="0"
+        :tabindex="i === at ? 0 : -1"
+        :data-from="section.piece ? undefined : line.from"
+        :data-to="line.to"
+        @keydown.down.self.prevent="step(1)"
+        @keydown.up.self.prevent="step(-1)"
         @mouseenter="emit('light', section.piece ? undefined : line.from)"
         @mouseleave="emit('light', undefined)"
-        @focus="emit('light', section.piece ? undefined : line.from)"
+        @focus="at = i; emit('light', section.piece ? undefined : line.from)"
         @blur="emit('light', undefined)"
       >
         <span class="number">{{ line.label }}</span>

@@ -39,28 +39,25 @@ useShortcuts(() => (bag.isOpen ? SHORTCUTS : []))
 <template>
   <template v-if="bag.isOpen">
     <SavedMark />
-    <v-btn
+    <IconButton
       :icon="mdiUndo"
-      size="small"
       :disabled="!bag.undoLabel"
-      :aria-label="bag.undoLabel ? `Undo: ${told(bag.undoLabel)}` : 'Nothing to undo'"
-      :title="bag.undoLabel ? `Undo: ${told(bag.undoLabel)} (u)` : 'Nothing to undo'"
+      :name="bag.undoLabel ? `Undo: ${told(bag.undoLabel)}` : 'Nothing to undo'"
+      :hint="bag.undoLabel ? `Undo: ${told(bag.undoLabel)} (u)` : 'Nothing to undo'"
       @click="bag.undo"
     />
-    <v-btn
+    <IconButton
       :icon="mdiRedo"
-      size="small"
       :disabled="!bag.redoLabel"
-      :aria-label="bag.redoLabel ? `Redo: ${told(bag.redoLabel)}` : 'Nothing to redo'"
-      :title="bag.redoLabel ? `Redo: ${told(bag.redoLabel)} (r)` : 'Nothing to redo'"
+      :name="bag.redoLabel ? `Redo: ${told(bag.redoLabel)}` : 'Nothing to redo'"
+      :hint="bag.redoLabel ? `Redo: ${told(bag.redoLabel)} (r)` : 'Nothing to redo'"
       @click="bag.redo"
     />
-    <v-btn
+    <IconButton
       :icon="mdiHistory"
-      size="small"
       class="wide-only"
-      aria-label="Earlier states of the bag"
-      title="Earlier states (e)"
+      name="Earlier states of the bag"
+      hint="Earlier states (e)"
       @click="remembering = !remembering"
     />
     <LazyBagVersions

@@ -8,26 +8,23 @@ const emit = defineEmits<{ change: [], remove: [] }>()
 
 <template>
   <div class="doing">
-    <v-btn
+    <IconButton
       :icon="mdiTrayArrowUp"
-      size="small"
       :href="file"
-      :aria-label="`Download ${name}`"
-      title="Download"
+      :name="`Download ${name}`"
+      hint="Download"
     />
-    <v-btn
+    <IconButton
       v-if="readable"
       :icon="mdiPencilOutline"
-      size="small"
-      :aria-label="`Change ${name}`"
-      title="Change"
+      :name="`Change ${name}`"
+      hint="Change"
       @click="emit('change')"
     />
-    <v-btn
+    <IconButton
       :icon="mdiDeleteOutline"
-      size="small"
-      :aria-label="`Delete ${name}`"
-      title="Delete"
+      :name="`Delete ${name}`"
+      hint="Delete"
       @click="emit('remove')"
     />
   </div>

@@ -1,25 +1,30 @@
 <script setup lang="ts">
-import { mdiHelp, mdiThemeLightDark } from '@mdi/js'
+import { mdiCogOutline, mdiHelp, mdiMagnify, mdiMenu } from '@mdi/js'
 import { computed, ref } from 'vue'
+import { useEarlyKeys } from '~/composables/useEarlyKeys'
 import { shortcutsNow, useShortcuts } from '~/composables/useShortcuts'
-import { type Light, useWays } from '~/stores/ways'
+import { useWays } from '~/stores/ways'
 
 /** What stands above every screen. What only a bag in hand needs is loaded with its screens. */
 const ways = useWays()
 const route = useRoute()
 const router = useRouter()
 const helping = ref(false)
+const setting = ref(false)
+const jumping = ref(false)
+const menu = ref(false)
 
 const onBag = computed(() => route.path.startsWith('/bags/'))
-const LIGHTS: readonly Light[] = ['machine', 'light', 'dark']
-const LIGHT_NAMES: Record<Light, string> = { machine: 'as this machine', light: 'by day', dark: 'by lamp' }
-
-function nextLight(): void {
-  ways.light = LIGHTS[(LIGHTS.indexOf(ways.light) + 1) % LIGHTS.length]!
+const early = useEarlyKeys()
+function jump(): void {
+  early.begin()
+  jumping.value = true
 }
 
 useShortcuts(() => [
   { key: '?', does: 'Show these keys', run: () => (helping.value = true) },
+  { key: '/', does: 'Go to a bag, part, round, screen or term', run: jump },
+  { key: 'Ctrl+K', does: 'The same, while you type too', run: jump },
   { key: 'a', does: 'All bags', run: () => void router.push('/') },
   { key: 'l', does: 'Logbook', run: () => void router.push('/logbook') },
   { key: 's', does: 'Swatches', run: () => void router.push('/swatches') },
@@ -101,23 +106,50 @@ useShortcuts(() => [
     </nav>
     <span class="spring" />
     <LazyBagTools v-if="onBag" />
-    <v-btn
-      :icon="mdiThemeLightDark"
-      size="small"
+    <IconButton
+      :icon="mdiMagnify"
       class="wide-only"
-      :aria-label="`Light: ${LIGHT_NAMES[ways.light]}`"
-      :title="`Light: ${LIGHT_NAMES[ways.light]}`"
-      @click="nextLight"
+      name="Go to"
+      hint="Go to (/ or Ctrl+K)"
+      @click="jump"
     />
-    <v-btn
-      :icon="mdiHelp"
-      size="small"
+    <IconButton
+      :icon="mdiCogOutline"
       class="wide-only"
-      aria-label="Keys"
-      title="Keys (?)"
+      name="Settings"
+      @click="setting = true"
+    />
+    <IconButton
+      :icon="mdiHelp"
+      class="wide-only"
+      name="Keys"
+      hint="Keys (?)"
       @click="helping = true"
     />
+    <IconButton
+      :icon="mdiMenu"
+      class="narrow-only"
+      name="Menu"
+      @click="menu = true"
+    />
+    <LazyMenuSheet
+      v-if="menu"
+      v-model="menu"
+      @settings="setting = true"
+      @keys="helping = true"
+      @jump="jump"
+    />
+    <LazySettingsDialog
+      v-if="setting"
+      v-model="setting"
+    />
+    <LazyJumpBox
+      v-if="jumping"
+      v-model="jumping"
+      :early="early.end"
+    />
     <LazyKeysDialog
+      v-if="helping"
       v-model="helping"
       :shortcuts="shortcutsNow"
     />
@@ -141,7 +173,9 @@ useShortcuts(() => [
 .bar :deep(.way.router-link-exact-active) { color: var(--ink); font-weight: 620; border-bottom-color: var(--accent); }
 .spring { flex: 1; }
 @media (max-width: 1380px) { .bar :deep(.way) { padding: 0 0.56rem; } .bar .widest-only { display: none; } }
+.bar :deep(.narrow-only) { display: none; }
 @media (max-width: 640px) {
+  .bar :deep(.narrow-only) { display: inline-grid; }
   .home span, .bar :deep(.wide-only) { display: none; }
   .home { margin-right: 0.1rem; }
   .bar :deep(.way) { padding: 0 0.42rem; font-size: 0.92rem; }

@@ -59,11 +59,11 @@ const canGo = (at: readonly string[]) => at.length === 1 || Object.keys(props.ga
     >
       <div class="kind-name">
         <span>{{ name }}</span>
-        <v-btn
+        <IconButton
           v-if="canGo(at)"
           :icon="mdiClose"
           size="x-small"
-          :aria-label="`Leave out ${name}`"
+          :name="`Leave out ${name}`"
           @click="answer('', [{ path: at, value: undefined }], `drop.${kind}`)"
         />
       </div>

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { useWays } from '~/stores/ways'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { DesignGauge, SwatchDocument } from '~~/core/design/design'
 import { keepEntering } from '~/keeping/entering'
 import { useYarns } from '~/stores/yarns'
 
 /** Entering a swatch, with the square it makes beside it. */
+const ways = useWays()
 const props = defineProps<{ document: SwatchDocument }>()
 const emit = defineEmits<{ keep: [document: SwatchDocument], leave: [] }>()
 
@@ -68,12 +70,12 @@ function keep(): void {
       <TextureCounted
         :texture="texture"
         :gauge="gauge"
-        units="cm"
+        :units="ways.units ?? 'cm'"
         @change="texture = $event"
       />
       <GaugeFields
         :gauge="gauge"
-        units="cm"
+        :units="ways.units ?? 'cm'"
         @change="gauge = $event"
       />
       <v-textarea

@@ -36,7 +36,7 @@ function tellStrip(): void {
     @submit.prevent="canLean && emit('lean', perTen!)"
   >
     <label>
-      The seam leaned, over ten rounds,
+      How far the seam wandered in ten rounds:
       <input
         v-model="lean"
         autocomplete="off"

@@ -7,14 +7,16 @@ import { gaugeOf } from '~~/core/gauge/gauge'
 import { metresOfClass } from '~~/core/shelf/starter'
 import { SHELF_YARN_FIELDS, type ShelfYarn } from '~~/core/shelf/yarn'
 import type { Asking } from '~/composables/useAsking'
+import { useWays } from '~/stores/ways'
 
 /** Entering a yarn: what its band says, what lies there, and what is known of how it is eaten. */
 const props = defineProps<{ yarn: ShelfYarn }>()
 const emit = defineEmits<{ keep: [yarn: ShelfYarn], leave: [] }>()
 
+const ways = useWays()
 const yarn = shallowRef(props.yarn)
 const asking = computed<Asking>(() => ({
-  spec: yarn.value, now: { gauge: gaugeOf(ASSUMED_GAUGE) }, units: 'cm', yarns: [],
+  spec: yarn.value, now: { gauge: gaugeOf(ASSUMED_GAUGE) }, units: ways.units ?? 'cm', yarns: [],
   answer(_, changes) {
     const next = withChanges(yarn.value, changes)
     // A class that is chosen brings its usual length along, as long as nobody typed another.

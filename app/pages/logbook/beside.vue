@@ -28,7 +28,7 @@ const rows = computed(() => {
   return a?.facts && b?.facts ? differences(a.facts, b.facts, a.facts.units) : []
 })
 const shown = computed(() => rows.value.filter(({ differs }) => differs || !only.value))
-const told = (text: string) => tell(text, { terms: ways.terms, units: 'cm' })
+const told = (text: string) => tell(text, { terms: ways.terms, units: ways.units ?? 'cm' })
 </script>
 
 <template>

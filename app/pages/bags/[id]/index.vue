@@ -1,9 +1,31 @@
 <script setup lang="ts">
+import { nextTick, watch } from 'vue'
+import { worstFirst } from '~~/core/part/worst'
 import { useBagPage } from '~/composables/useBagPage'
+import { useFolds } from '~/stores/folds'
 import { useView } from '~/stores/view'
 
 const bag = useBagPage()
 const view = useView()
+const folds = useFolds()
+const route = useRoute()
+const router = useRouter()
+
+/** The part in hand is in the address: a link leads to it, and a reload comes back to it. */
+watch(() => [bag.isOpen, route.query.part] as const, ([open, part]) => {
+  if (open && typeof part === 'string' && bag.draft.parts.some(({ id }) => id === part)) view.selected = part
+}, { immediate: true })
+watch(() => view.selected, (part) => {
+  if (bag.isOpen && route.query.part !== part) void router.replace({ query: part === 'bag' ? {} : { part } })
+})
+
+/** Brings what weighs most before the eyes: the part it is about, and what is said of it there. */
+function watchWorst(): void {
+  const [worst] = worstFirst(bag.draft.findings)
+  view.selected = bag.draft.parts.find(({ id }) => id === worst?.part)?.id ?? 'bag'
+  folds.set('watch', true)
+  void nextTick(() => document.querySelector('.findings')?.scrollIntoView({ block: 'center' }))
+}
 
 /** What is dragged along the rim is one edit, however far. */
 function nudge(part: string, to: number): void {
@@ -21,6 +43,7 @@ function nudge(part: string, to: number): void {
       <BagDrawing
         class="stage"
         :draft="view.shown"
+        :name="bag.design.name"
         :selected="view.selected"
         :pulled="view.pulled"
         :threaded="view.threaded"
@@ -32,7 +55,9 @@ function nudge(part: string, to: number): void {
       <BagTally
         class="foot"
         :draft="view.shown"
+        @watch="watchWorst"
       />
+      <BenchSaid />
     </template>
   </div>
 </template>
@@ -45,8 +70,13 @@ function nudge(part: string, to: number): void {
 .foot { grid-row: 3; grid-column: 1 / -1; }
 @media (max-width: 860px) {
   .bench { display: flex; flex-direction: column; height: auto; }
-  .stage { height: auto; }
+  .stage { position: sticky; top: 3.25rem; z-index: 4; height: 17rem; background: var(--paper); border-bottom: 1px solid var(--line); }
   .side { border-left: 0; border-top: 1px solid var(--line); overflow: visible; }
   .foot { position: sticky; bottom: 0; z-index: 5; }
 }
+@media (max-width: 860px) and (max-height: 560px) { .stage { position: static; } .foot { position: static; } }
+</style>
+
+<style>
+@media (max-width: 860px) and (min-height: 561px) { html:has(.bench) { scroll-padding: 21rem 0 4.5rem; } }
 </style>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiPrinterOutline, mdiTrayArrowUp } from '@mdi/js'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { EXPORT_KINDS } from '~~/core/export/kinds'
 import { asText } from '~~/core/words/asText'
 import { patternOf } from '~~/core/words/pattern'
@@ -11,6 +11,7 @@ import { useWays } from '~/stores/ways'
 const bag = useBagPage()
 const saving = useSaving()
 const ways = useWays()
+const route = useRoute()
 const lit = ref<number>()
 const copied = ref('')
 
@@ -41,6 +42,17 @@ async function download(as: string): Promise<void> {
   await saving.flush()
   window.location.assign(`/api/designs/${saving.id}/export?as=${as}&terms=${ways.terms}&repeats=${ways.repeats}`)
 }
+
+/** An address with a round in it leads to its line. */
+watch(() => [bag.isOpen, route.hash] as const, async ([open, hash]) => {
+  const [, round] = /^#round-(\d+)$/.exec(hash) ?? []
+  if (!open || round === undefined) return
+  await nextTick()
+  const line = [...document.querySelectorAll<HTMLElement>('[data-from]')]
+    .find(({ dataset }) => Number(dataset.from) <= Number(round) && Number(round) <= Number(dataset.to))
+  line?.scrollIntoView({ block: 'center' })
+  line?.focus({ preventScroll: true })
+}, { immediate: true, flush: 'post' })
 
 function print(): void {
   window.print()

@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { mdiCheck, mdiPencilOutline } from '@mdi/js'
+import { computed, nextTick, ref, watch } from 'vue'
+import type { WallPart } from '~~/core/design/design'
+import { useDocument } from '~/stores/document'
+
+/** The name of what is in hand; a part of the wall can be called otherwise, and by what it is again if the name is emptied. */
+const props = defineProps<{ title: string, band?: WallPart | undefined }>()
+const bag = useDocument()
+const renaming = ref(false)
+const heading = ref<HTMLElement>()
+const form = ref<HTMLFormElement>()
+defineExpose({ focus: () => heading.value?.focus() })
+const pencil = ref<{ $el: HTMLElement }>()
+const typed = computed(() => props.band?.called ?? '')
+watch(() => props.band?.id, () => (renaming.value = false))
+
+function rename(text: string): void {
+  const { id } = props.band!
+  const called = text.trim()
+  if (called !== typed.value) bag.change('Name of a part', [{ path: ['wall', id, 'called'], value: called || undefined }], `${id}.called`)
+}
+
+async function begin(): Promise<void> {
+  renaming.value = true
+  await nextTick()
+  form.value?.querySelector('input')?.focus()
+}
+
+async function done(): Promise<void> {
+  renaming.value = false
+  await nextTick()
+  pencil.value?.$el.focus()
+}
+</script>
+
+<template>
+  <form
+    v-if="renaming && band"
+    ref="form"
+    class="renaming"
+    @submit.prevent="done"
+  >
+    <v-text-field
+      :model-value="typed"
+      :placeholder="title"
+      label="What you call it"
+      maxlength="40"
+      hide-details
+      @update:model-value="rename"
+      @keydown.esc.stop="done"
+    />
+    <IconButton
+      :icon="mdiCheck"
+      type="submit"
+      name="Done"
+    />
+  </form>
+  <h2
+    v-else
+    ref="heading"
+    tabindex="-1"
+  >
+    {{ title }}
+    <IconButton
+      v-if="band"
+      ref="pencil"
+      :icon="mdiPencilOutline"
+      size="x-small"
+      :name="`Rename ${title}`"
+      hint="Rename"
+      @click="begin"
+    />
+  </h2>
+</template>
+
+<style scoped>
+.renaming { flex: 1; display: flex; align-items: center; gap: 0.3rem; }
+h2 { min-width: 0; overflow-wrap: anywhere; }
+</style>

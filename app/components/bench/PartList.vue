@@ -1,0 +1,127 @@
+<script setup lang="ts">
+import { mdiPlus } from '@mdi/js'
+import { computed, nextTick, ref } from 'vue'
+import { VueDraggable } from 'vue-draggable-plus'
+import { partNames } from '~~/core/design/partNames'
+import type { DraftPart } from '~~/core/draft/draft'
+import { useStack } from '~/composables/useStack'
+import { useDocument } from '~/stores/document'
+import { useView } from '~/stores/view'
+import type { ListedPart } from './PartRow.vue'
+
+/** The bag's parts from the mouth down to the floor: a menu, in which those of the wall are dragged or moved. */
+const bag = useDocument()
+const view = useView()
+const { full, addAbove, addHandles, move } = useStack()
+const list = ref<HTMLElement>()
+
+const colourOf = (id: string) => bag.design.yarns.find(yarn => yarn.id === id)?.colour ?? '#cccccc'
+const drafted = (id: string) => view.still.parts.find(part => part.id === id)
+const findingsOf = (id: string) => view.still.findings.filter(({ part }) => part === id)
+
+function factsOf(part: DraftPart | undefined): string {
+  if (!part) return 'not reached'
+  return part.rounds.length > 0 ? `${part.rounds.length} × ${part.edge.count} sts` : 'no round'
+}
+
+const walls = computed(() => {
+  const names = partNames(bag.design)
+  return bag.design.wall.map((spec, index): ListedPart => {
+    const colours = 'stripes' in spec && spec.stripes ? spec.stripes.map(({ colour }) => colour) : [spec.colour]
+    return {
+      id: spec.id, colours: [...new Set(colours)].map(colourOf), name: names[index]!, facts: factsOf(drafted(spec.id)),
+      findings: findingsOf(spec.id), moves: true,
+    }
+  }).reverse()
+})
+
+/** What the wall stands on: the turn-up and the base. */
+const below = computed(() =>
+  view.still.parts.filter(({ from }) => from.in !== 'wall').reverse().map((part): ListedPart => ({
+    id: part.id, name: part.name, facts: factsOf(part), findings: findingsOf(part.id), moves: false,
+    colours: [...new Set(part.rounds.map(({ round }) => round.colour))].map(colourOf),
+  })))
+
+/** Of a part of the wall in hand the heading says what can be done. */
+const inHand = computed(() => walls.value.some(({ id }) => id === view.selected))
+
+/** What carries the bag is there, or stands there and only does not fit yet. */
+const handled = computed(() =>
+  view.still.parts.some(({ handles, findings }) => handles.length > 0 || findings.some(({ code }) => code === 'slot-runs')),
+)
+
+/** A row that was moved keeps the focus. */
+async function moveOn(id: string, by: number): Promise<void> {
+  move(id, by)
+  await nextTick()
+  list.value?.querySelector<HTMLElement>(`[data-part="${CSS.escape(id)}"]`)?.focus()
+}
+
+/** The list runs from the top down, the wall from the floor up. */
+function dropped({ oldIndex, newIndex }: { oldIndex?: number | undefined, newIndex?: number | undefined }): void {
+  if (oldIndex !== undefined && newIndex !== undefined) move(walls.value[oldIndex]!.id, oldIndex - newIndex)
+}
+</script>
+
+<template>
+  <div
+    ref="list"
+    class="stack"
+  >
+    <VueDraggable
+      :model-value="walls"
+      handle=".handle"
+      :animation="120"
+      tag="ol"
+      aria-label="The wall, from the mouth down"
+      @end="dropped"
+    >
+      <PartRow
+        v-for="row in walls"
+        :key="row.id"
+        :row="row"
+        :chosen="view.selected === row.id"
+        @pick="view.selected = row.id"
+        @move="by => moveOn(row.id, by)"
+      />
+    </VueDraggable>
+    <ol aria-label="What it stands on">
+      <PartRow
+        v-for="row in below"
+        :key="row.id"
+        :row="row"
+        :chosen="view.selected === row.id"
+        @pick="view.selected = row.id"
+      />
+    </ol>
+    <div class="adding">
+      <v-btn
+        v-if="!inHand"
+        :prepend-icon="mdiPlus"
+        size="small"
+        variant="outlined"
+        :disabled="full"
+        @click="addAbove()"
+      >
+        {{ walls.length === 0 ? 'Add a wall' : 'Band on top' }}
+      </v-btn>
+      <v-btn
+        v-if="walls.length > 0 && !handled"
+        :prepend-icon="mdiPlus"
+        size="small"
+        variant="outlined"
+        :disabled="full"
+        @click="addHandles"
+      >
+        Handles on top
+      </v-btn>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+ol { list-style: none; margin: 0; padding: 0; }
+ol:last-of-type { margin-bottom: 0.5rem; border-bottom: 1px solid var(--line); }
+ol:empty { display: none; }
+.adding { display: flex; flex-wrap: wrap; gap: 0.5rem; }
+</style>

@@ -1,0 +1,39 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import { useWays } from '~/stores/ways'
+
+/** Asked once, before the first bag: terms, measures, hand. What is left as it stands is remembered too. */
+const ways = useWays()
+
+function done(): void {
+  ways.units ??= 'cm'
+  ways.hands ??= 'right'
+}
+const asked = computed(() => ways.units !== undefined && ways.hands !== undefined)
+const begun = ref(!asked.value)
+</script>
+
+<template>
+  <section
+    v-if="begun"
+    class="first"
+    aria-label="How you work"
+  >
+    <h2>How do you work?</h2>
+    <div class="three">
+      <WaysFields />
+    </div>
+    <v-btn
+      variant="tonal"
+      color="primary"
+      @click="done(); begun = false"
+    >
+      That is how I work
+    </v-btn>
+  </section>
+</template>
+
+<style scoped>
+.first { display: flex; flex-direction: column; align-items: flex-start; gap: 0.9rem; padding: 1.1rem 1.3rem; border: 1px solid var(--strong-line); border-left: 4px solid var(--accent); border-radius: 4px; background: var(--sheet); }
+.three { display: flex; flex-wrap: wrap; gap: 1rem 2.4rem; }
+</style>

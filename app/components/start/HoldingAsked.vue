@@ -1,0 +1,27 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { contentOf, type Contents } from '~~/core/contents/contents'
+import { withChanges } from '~~/core/design/edit'
+import { ASSUMED_GAUGE } from '~~/core/design/starter'
+import { gaugeOf } from '~~/core/gauge/gauge'
+import type { Units } from '~~/core/measure/format'
+import type { Asking } from '~/composables/useAsking'
+
+/** What a bag must hold, asked before there is a bag. */
+const props = defineProps<{ contents: Contents, units: Units }>()
+const emit = defineEmits<{ change: [contents: Contents] }>()
+const asking = computed<Asking>(() => ({
+  spec: props.contents, now: { gauge: gaugeOf(ASSUMED_GAUGE) }, units: props.units, yarns: [],
+  answer(_, changes) {
+    emit('change', withChanges(props.contents, changes))
+    return undefined
+  },
+}))
+</script>
+
+<template>
+  <AskedFields
+    :fields="contentOf(contents).fields"
+    :asking="asking"
+  />
+</template>
