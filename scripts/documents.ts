@@ -5,6 +5,7 @@ import { makeSchema } from '../core/make/schema'
 import { readDesign } from '../core/design/read'
 import { formatTables } from '../core/design/tables'
 import { everyAnswer } from '../tests/kept/everyAnswer'
+import { architectureSvg } from './architecture'
 import { keptDraft } from '../tests/kept/keptDraft'
 
 /**
@@ -37,6 +38,7 @@ export function makeSchemaText(): string {
 }
 
 if (process.argv[1] === fileURLToPath(import.meta.url)) {
+  writeFileSync(docs('architecture.svg'), architectureSvg())
   writeFileSync(docs('design.schema.json'), schemaText())
   writeFileSync(docs('make.schema.json'), makeSchemaText())
   writeFileSync(docs('formats.md'), withTables(readFileSync(docs('formats.md'), 'utf8')))

@@ -26,7 +26,7 @@ describe('a draft that throws', () => {
     const bag = useDocument()
     bag.put(newDesign('Sound'))
     const before = bag.draft
-    bag.change('Name', [{ path: ['name'], value: 'Breaks' }])
+    bag.change('Name and hand', [{ path: ['name'], value: 'Breaks' }, { path: ['hands'], value: 'left' }])
     expect(bag.draft).toBe(before)
     await nextTick()
     expect(bag.mistaken).toBe(true)

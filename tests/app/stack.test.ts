@@ -41,7 +41,8 @@ describe('the stack of a wall', () => {
     expect(roundsOf()).toEqual([1, 2, 2, 3])
     wall.move(idAt(3), -3)
     expect(roundsOf()).toEqual([3, 1, 2, 2])
-    expect(view.selected).toBe(idAt(0))
+    // The double is in hand, and stays so while another is moved.
+    expect(view.selected).toBe(idAt(3))
     wall.move(idAt(0), 9)
     wall.move(idAt(0), -1)
     expect(roundsOf()).toEqual([3, 1, 2, 2])

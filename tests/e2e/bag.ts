@@ -44,13 +44,12 @@ export async function saved(page: Page): Promise<void> {
   await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved')
 }
 
-/** Makes the part in hand one of another kind: opens the kind's group first, if it is closed. */
+/** Makes the part in hand one of another kind, from the sheet of kinds. */
 export async function pickKind(page: Page, name: string): Promise<void> {
-  const kinds = page.getByRole('group', { name: 'This part is' })
-  await expect(kinds).toBeVisible()
-  const radio = kinds.getByRole('radio', { name, exact: true })
-  if (await radio.count() === 0) await kinds.getByRole('button', { expanded: false }).filter({ hasText: name }).click()
-  await radio.check()
+  await page.getByRole('button', { name: 'Change what this part is' }).click()
+  const sheet = page.getByRole('dialog', { name: 'What is this part?' })
+  await sheet.locator('button', { has: page.locator('strong').getByText(name, { exact: true }) }).click()
+  await expect(sheet).toBeHidden()
 }
 
 /** Opens the questions of the whole bag that are folded away, if they are. */

@@ -85,7 +85,7 @@ test('the finished base is measured: its counts are pinned, the gauge learns, th
   await page.getByLabel('Across, measured').fill('13.6')
   await page.getByRole('button', { name: 'Draft the rest by it' }).click()
   await expect(page.getByLabel('Rounds', { exact: true })).toHaveValue('13')
-  await expect(page.locator('[data-code="gauge-refined"]')).toContainText('Wall takes')
+  await expect(page.locator('[data-code="gauge-refined"]')).toContainText('Plain wall takes')
   await saved(page)
   await page.reload()
   await base(page).click()

@@ -27,7 +27,7 @@ async function kept(request: APIRequestContext, id: string): Promise<Kept> {
 }
 
 async function across(page: Page, cm: string): Promise<void> {
-  await page.getByRole('button', { name: /^Base/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
   await page.getByRole('textbox', { name: 'Across the floor' }).fill(cm)
 }
 
@@ -68,7 +68,7 @@ test.describe('a page that ends', () => {
     await page.goto(`/bags/${id}`)
     await across(page, '19')
     await saved(page)
-    await page.getByRole('button', { name: /^Wall/ }).first().click()
+    await page.getByRole('button', { name: /^Plain wall/ }).first().click()
     await page.getByRole('textbox', { name: 'Height of this band' }).first().fill('9')
     await saved(page)
     await page.reload()
@@ -162,9 +162,9 @@ test('two tabs on one bag see each other\'s edits, and both may edit at once', a
   await expect(tally(other, 'Rounds')).toBeVisible()
   await across(page, '25')
   await saved(page)
-  await other.getByRole('button', { name: /^Base/ }).click()
+  await other.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
   await expect(other.getByRole('textbox', { name: 'Across the floor' })).toHaveValue('25')
-  await other.getByRole('button', { name: /^Wall/ }).first().click()
+  await other.getByRole('button', { name: /^Plain wall/ }).first().click()
   await other.getByRole('textbox', { name: 'Height of this band' }).first().fill('8')
   await page.getByRole('textbox', { name: 'Across the floor' }).fill('26')
   await saved(page)
@@ -179,7 +179,7 @@ test('what the page lets one type the program takes: a swatch over 1 cm is told 
   async ({ page, request }) => {
     const id = await freshBag(request, 'Typed pouch')
     await page.goto(`/bags/${id}`)
-    const over = page.getByRole('textbox', { name: 'Over', exact: true }).first()
+    const over = page.getByRole('textbox', { name: 'Counted over', exact: true }).first()
     await over.fill('1')
     await expect(page.locator('.v-messages').filter({ hasText: 'count again' })).toBeVisible()
     await page.getByLabel('Name', { exact: true }).fill('Typed pouch, renamed')

@@ -79,7 +79,7 @@ test('a pouch from the ring to the last end: a miscount, ripping back, a stripe,
   await goOnTo(page, /Round 20/)
   await expect(beat(page)).toContainText('change to moss green cotton')
   await goOnTo(page, /Round 24/)
-  await expect(heading(page)).toContainText('net')
+  await expect(heading(page)).toContainText('Net')
   await size(page, 'Group')
   for (let i = 0; i < 39; i++) await page.keyboard.press('PageDown')
   await expect(beat(page)).toContainText('closed by a taller stitch')

@@ -20,7 +20,7 @@ test('a wall goes on in a spiral over a joined floor, on a thicker hook in two s
     gauge, base: tube, turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(10), colour: 'main' }]),
   })
   await page.goto(`/bags/${id}`)
-  await page.locator('nav.labels').getByRole('button', { name: /^Wall/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /^Plain/ }).click()
   // The tube's own round lies below the ten.
   await expect(tally(page, 'Lies flat')).toContainText('15 × 5.5')
   await page.getByRole('group', { name: 'Its rounds go' }).getByRole('radio', { name: 'in a spiral' }).check()
@@ -42,15 +42,15 @@ test('a texture is estimated until a swatch of it is counted: then the sizes are
   })
   await page.goto(`/bags/${id}`)
   await expect(page.locator('[data-code="texture-estimated"]')).toContainText('nobody measured this pattern')
-  await page.locator('nav.labels').getByRole('button', { name: /sprigs/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /sprigs/i }).click()
   await page.getByRole('group', { name: 'A swatch of it' }).getByRole('radio', { name: 'counted' }).check()
   await page.getByLabel('Rounds', { exact: true }).last().fill('10')
   await page.getByLabel(/^Tall/).fill('9.5')
-  await expect(page.locator('nav.labels').getByRole('button', { name: /sprigs/ })).toContainText('9.5 cm')
+  await expect(page.locator('nav.labels').getByRole('button', { name: /sprigs/i })).toContainText('9.5 cm')
   await expect(page.locator('[data-code="texture-estimated"]')).toHaveCount(0)
   await saved(page)
   await page.reload()
-  await expect(page.locator('nav.labels').getByRole('button', { name: /sprigs/ })).toContainText('9.5 cm')
+  await expect(page.locator('nav.labels').getByRole('button', { name: /sprigs/i })).toContainText('9.5 cm')
 })
 
 test('rounds written freely: a wrong one says where, a sound one is worked, saved and in the pattern', async ({ page, request }) => {
@@ -58,7 +58,7 @@ test('rounds written freely: a wrong one says where, a sound one is worked, save
     gauge, base: tube, turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }]),
   })
   await page.goto(`/bags/${id}`)
-  await page.locator('nav.labels').getByRole('button', { name: /^Wall/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /^Plain/ }).click()
   await page.getByRole('button', { name: 'Band above' }).click()
   await pickKind(page, 'rounds written out')
   const lines = page.getByLabel('Whole rounds, a line each')

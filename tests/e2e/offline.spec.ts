@@ -62,13 +62,13 @@ test('a bag that was opened here opens without a network, and is saved when the 
   await server.kill()
 
   await page.reload()
-  await page.getByRole('button', { name: /^Base/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
   await page.getByRole('textbox', { name: 'Across the floor' }).fill('27')
   await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'failed')
   await page.getByRole('link', { name: 'All bags' }).first().click()
   await expect(page.getByRole('alert').filter({ hasText: 'does not answer' })).toBeVisible()
   await page.getByRole('region', { name: 'Only on this device' }).getByRole('link', { name: 'Open' }).click()
-  await expect(page.getByRole('button', { name: /^Base/ }).first()).toBeVisible()
+  await expect(page.locator('nav.labels').getByRole('button', { name: /^Base/ }).first()).toBeVisible()
 
   await server.start()
   await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved', { timeout: 40_000 })

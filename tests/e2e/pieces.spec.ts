@@ -42,10 +42,10 @@ test('a folded piece is stacked from bands, edged, and is in the pattern row by 
 test('four panels stand on a bought floor: shared out, seamed row end by row end, and joined', async ({ page, request }) => {
   const id = await freshBag(request, 'Panels', { gauge, base: bought, turnUp: 'plain', wall: plain })
   await page.goto(`/bags/${id}`)
-  await page.locator('nav.labels').getByRole('button', { name: /^Wall/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /^Plain/ }).click()
   await pickKind(page, 'panels')
   await page.getByRole('radio', { name: 'panels of so many stitches' }).check()
-  await expect(page.locator('nav.labels').getByRole('button', { name: /panels/ })).toContainText('96 sts')
+  await expect(page.locator('nav.labels').getByRole('button', { name: /panels/i })).toContainText('96 sts')
   await turnBand(page, 1, 'narrower or wider')
   const pattern = await patternAfterReload(page)
   await expect(pattern).toContainText('Front and back: make 2')
@@ -73,7 +73,7 @@ test('two motifs are laid together from nothing, their mouth drawn straight, and
 test('straps are worked in a texture, edged, sewn on as the maker likes', async ({ page, request }) => {
   const id = await freshBag(request, 'Textured straps', { gauge, base: tube, turnUp: 'plain', wall: plain })
   await page.goto(`/bags/${id}`)
-  await page.locator('nav.labels').getByRole('button', { name: /^Wall/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /^Plain/ }).click()
   await page.getByRole('button', { name: 'Band above' }).click()
   await pickKind(page, 'sewn straps')
   await page.getByRole('radio', { name: 'across, in a texture' }).check()
@@ -90,7 +90,7 @@ test('straps are worked in a texture, edged, sewn on as the maker likes', async 
 test('corners are drawn in the round that works the chains', async ({ page, request }) => {
   const id = await freshBag(request, 'Corners', { gauge, base: tube, turnUp: 'plain', wall: plain })
   await page.goto(`/bags/${id}`)
-  await page.locator('nav.labels').getByRole('button', { name: /^Wall/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /^Plain/ }).click()
   await page.getByRole('button', { name: 'Band above' }).click()
   await pickKind(page, 'slots')
   await page.getByRole('radio', { name: 'the round that works the chains' }).check()

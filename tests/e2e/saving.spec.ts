@@ -8,7 +8,7 @@ test.describe('when the program does not answer', () => {
     await page.goto(`/bags/${id}`)
     await expect(tally(page, 'Rounds')).toBeVisible()
     await page.route('**/api/designs/**', route => (route.request().method() === 'PUT' ? route.abort() : route.continue()))
-    await page.getByRole('button', { name: /^Base/ }).click()
+    await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
     await page.getByRole('textbox', { name: 'Across the floor' }).fill('20')
     await expect(page.locator('[data-saving]')).toHaveAttribute('data-saving', 'failed')
     await expect(page.getByRole('alert')).toContainText('does not answer')
@@ -27,7 +27,7 @@ test.describe('when the program does not answer', () => {
       [page, '14'],
       [other, '18'],
     ] as const) {
-      await window.getByRole('button', { name: /^Base/ }).click()
+      await window.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
       await window.getByRole('textbox', { name: 'Across the floor' }).fill(diameter)
       if (window === page) await saved(page)
     }

@@ -14,7 +14,7 @@ import { type Answer, Besieged, type Sent } from '../siege/server'
  */
 
 const BAD = Number(process.env.BAD ?? 20_000)
-const KILLS = Number(process.env.KILLS ?? 30)
+const KILLS = Number(process.env.KILLS ?? 12)
 const SEED = Number(process.env.SIEGE_SEED ?? 20261126)
 const AT_ONCE = 24
 

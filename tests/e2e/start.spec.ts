@@ -49,7 +49,7 @@ for (const [size, width, height] of [['a laptop', 1280, 800], ['a phone', 390, 8
 
 test('Ctrl+Z takes back what was typed while the field has the focus, and Ctrl+Shift+Z brings it again', async ({ page, request }) => {
   await page.goto(`/bags/${await freshBag(request, 'Taken back')}`)
-  await page.getByRole('button', { name: /^Base/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
   const across = page.getByRole('textbox', { name: 'Across the floor' })
   await across.fill('17')
   await page.keyboard.press('Control+z')

@@ -175,7 +175,7 @@ function partLines(band: string): string[] {
     const found = stuck ? fit(design, worked.gauge, { toleranceCm: 2, mostAdjusting: 1 }) : undefined
     const mended = found?.found[0]
     const again = mended
-      ? `; fitted ${fittingWords(mended, 'cm')}; ${figures(draft({ ...design, base: mended.base, wall: mended.wall }))}`
+      ? `; fitted ${fittingWords(mended, design)}; ${figures(draft({ ...design, base: mended.base, wall: mended.wall }))}`
       : ''
     return `${band}, ${label}: ${figures(worked)}${found ? `; weighed ${found.weighed}` : ''}${again}`
   })

@@ -18,7 +18,7 @@ test('kept safe: copies, what was thrown away, a parcel, a phone let in', async 
 test('the bench', async ({ page, request }) => {
   await page.goto(`/bags/${await idOf(request, 'Seed-head pouch')}`)
   await expect(tally(page, 'Rounds')).toBeVisible()
-  await page.getByRole('button', { name: /^Base/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
   await page.screenshot(shot('bench'))
 })
 
@@ -59,7 +59,7 @@ test('the bench on a phone', async ({ page, request }) => {
 test('an onion net, hanging', async ({ page, request }) => {
   await page.goto(`/bags/${await idOf(request, 'Onion net')}`)
   await expect(tally(page, 'Rounds')).toBeVisible()
-  await page.locator('nav.labels').getByRole('button', { name: /net/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /^Net/ }).click()
   await page.screenshot(shot('bench-net'))
 })
 
@@ -71,7 +71,7 @@ test('what is it for: whole bags to begin with', async ({ page }) => {
 
 test('handles over the slots of a tote', async ({ page, request }) => {
   await page.goto(`/bags/${await idOf(request, 'Windfall apple tote')}`)
-  await page.locator('nav.labels').getByRole('button', { name: /slots/ }).click()
+  await page.locator('nav.labels').getByRole('button', { name: /^Slots/ }).click()
   await expect(page.getByRole('slider', { name: /place on the rim/ })).toBeVisible()
   await page.screenshot(shot('bench-handles'))
 })

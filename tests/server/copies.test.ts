@@ -162,11 +162,12 @@ describe('damaged records', () => {
 describe('a database of the version before', () => {
   it('is copied before its tables are changed', () => {
     for (const table of ['devices', 'design_versions', 'make_facts', 'make_photos', 'yarns', 'orders']) db.exec(`DROP TABLE ${table}`)
-    for (const index of ['designs_by_name', 'designs_by_change', 'designs_begun', 'swatches_begun']) db.exec(`DROP INDEX ${index}`)
+    const indexes = ['designs_by_name', 'designs_by_change', 'designs_begun', 'swatches_begun', 'makes_by_bag']
+    for (const index of indexes) db.exec(`DROP INDEX ${index}`)
     db.exec('CREATE INDEX designs_by_update ON designs (updated_at DESC)')
     for (const [table, column] of [
       ['designs', 'removed_at'], ['designs', 'portrait'], ['designs', 'portrait_of'], ['designs', 'saves'], ['designs', 'begun_by'],
-      ['swatches', 'saves'], ['swatches', 'begun_by'], ['swatches', 'removed_at'], ['makes', 'removed_at'],
+      ['swatches', 'saves'], ['swatches', 'begun_by'], ['swatches', 'removed_at'], ['makes', 'removed_at'], ['makes', 'bag'],
     ]) db.exec(`ALTER TABLE ${table} DROP COLUMN ${column}`)
     db.pragma('user_version = 2')
     db.close()

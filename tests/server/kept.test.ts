@@ -4,7 +4,9 @@ import type { Portrait } from '../../core/chart/portrait'
 import type { Design } from '../../core/design/design'
 import { readDesign } from '../../core/design/read'
 import { newDesign } from '../../core/design/starter'
-import { type BagList, bagListIn, MOST_LISTED } from '../../server/db/bagList'
+import { eventOf, MakeLog } from '../../core/make/fold'
+import { makesIn } from '../../server/db/makes'
+import { type BagGroup, type BagList, bagListIn, MOST_LISTED } from '../../server/db/bagList'
 import { open } from '../../server/db/connection'
 import { type Shelf, shelf } from '../../server/db/documents'
 import { devicesIn, UNUSED_DAYS } from '../../server/db/devices'
@@ -137,6 +139,36 @@ describe('the list of bags', () => {
     expect(named('_')).toEqual(['50% wool_bag'])
     expect(named('\\')).toEqual([])
     expect(named('\'; DROP TABLE designs; --')).toEqual([])
+  })
+
+  it('groups them by what is done with them, says how far one on the hook is, and finds by tags', () => {
+    const made = ['Draft', 'On the hook', 'Made', 'Promised'].map(name =>
+      designs.add({ ...newDesign(name), ...(name === 'Draft' ? { tags: 'market, gift for Wren' } : {}) }).id)
+    const makes = makesIn(db)
+    for (const [at, words] of [[1, 'Round 3 of 9'], [2, 'Finished']] as const) {
+      const log = new MakeLog()
+      const started = eventOf(log, { do: 'started', bag: made[at]!, plan: newDesign('Plan') }, { id: `make.${at}`, at: 1_700_000_000_000 })
+      makes.keep(`make-${at}`, [started], { round: 3, of: 9, share: 1 / 3, words })
+    }
+    // One that came as a file knows its bag by name.
+    const brought = eventOf(new MakeLog(), { do: 'started', plan: newDesign('Draft') }, { id: 'make.3', at: 1_700_000_000_000 })
+    makes.keep('make-3', [brought], { round: 9, of: 9, share: 1, words: 'Finished' })
+    makes.remove('make-3')
+    makes.keep('make-4', [{ ...brought, id: 'make.4' }], { round: 9, of: 9, share: 1, words: 'Finished' })
+    const order = { name: 'Fair', bags: [{ bag: made[3], name: 'Promised', number: 2 }] }
+    shelf(db, 'orders', document => ({ ok: true, document: document as typeof order })).add(order)
+    const inGroup = (group: BagGroup) => list.page({ find: '', order: 'name', from: 0, group }).bags.map(({ name }) => name)
+    expect(inGroup('hand')).toEqual(['On the hook'])
+    expect(inGroup('finished')).toEqual(['Draft', 'Made'])
+    expect(inGroup('orders')).toEqual(['Promised'])
+    expect(inGroup('drafts')).toEqual(['Promised'])
+    expect(list.page({ find: '', order: 'name', from: 0, group: 'hand' }).total).toBe(1)
+    const all = list.page({ find: '', order: 'name', from: 0 }).bags
+    expect(all.map(({ inHand, finished, ordered, tags }) => [inHand?.words ?? '', finished, ordered, tags])).toEqual([
+      ['', 1, 0, ['market', 'gift for Wren']], ['', 1, 0, []], ['Round 3 of 9', 0, 0, []], ['', 0, 1, []],
+    ])
+    expect(named('wren')).toEqual(['Draft'])
+    expect(JSON.parse(list.pageText({ find: '', order: 'name', from: 0 }).text)).toEqual(list.page({ find: '', order: 'name', from: 0 }))
   })
 
   it('comes in stretches', () => {

@@ -11,6 +11,7 @@ import { readOrder } from '../../core/plan/read'
 import { readShelfYarn } from '../../core/shelf/read'
 import { stateOf } from '../../core/make/fold'
 import { wallKinds } from '../../core/wall/wall'
+import { architectureSvg, arrowsBetween } from '../../scripts/architecture'
 import { makeSchemaText, schemaText, withTables } from '../../scripts/documents'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
@@ -22,6 +23,17 @@ const makeBySchema = new Ajv({ strict: false })
 const bySchema = new Ajv({ strict: false }).compile(designFile)
 
 const demos = readdirSync(root + 'demo').map(file => ({ file, document: JSON.parse(read(`demo/${file}`)) as Record<string, unknown> }))
+
+describe('the picture of the folders', () => {
+  it('shows the imports as they are, and every folder that there is', () => {
+    expect(read('docs/architecture.svg')).toBe(architectureSvg())
+    const arrows = arrowsBetween()
+    expect(arrows.length).toBeGreaterThan(150)
+    for (const folder of readdirSync(`${root}core`)) expect(read('docs/architecture.svg'), folder).toContain(`>${folder}</text>`)
+    expect(arrows.some(({ from, to }) => from === 'core/draft' && to === 'core/part')).toBe(true)
+    expect(arrows.filter(({ from, to }) => from.startsWith('core') && !to.startsWith('core'))).toEqual([])
+  })
+})
 
 describe('the demo world', () => {
   it.each(demos.filter(({ document }) => document.fairHollow === 'design'))(
