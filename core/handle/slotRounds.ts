@@ -73,16 +73,19 @@ export function overChains(on: Edge, turn: boolean, { stitch, into }: SlotsSpec)
 export function cornersOverChains(on: Edge, turn: boolean, spec: SlotsSpec): Step[] {
   const { stitch } = spec
   const plain = overChains(on, turn, spec)
+  // A corner right at the join cannot be worked across it: the body's two stitches beside it are taken together instead.
+  const atJoin = [plain[0]!, plain.at(-1)!].map((one, i, both) => !isBridge(one) && isBridge(both[1 - i]!))
   return plain.flatMap((step, i): Step[] => {
     if (step.do !== 'stitch') return [step]
     const handle = step.landmark === 'bridge'
     const [before, after] = [plain[i - 1], plain[i + 1]].map(other => other !== undefined && isBridge(other) !== handle)
-    const taken = (before ? 1 : 0) + (after ? 1 : 0)
-    const left: Step[] = step.times > taken ? [{ ...step, times: step.times - taken }] : []
+    const [begins, ends] = [i === 0 && atJoin[0], i === plain.length - 1 && atJoin[1]]
+    const left = step.times - (before ? 1 : 0) - (after ? 1 : 0) - (begins || ends ? 2 : 0)
+    const between: Step[] = left > 0 ? [{ ...step, times: left }] : []
     // Each corner is worked where the handle's run is: its stitches of the body are taken from the runs beside it.
     return handle
-      ? [...(before ? [togetherWithChain(stitch, 'first')] : []), ...left, ...(after ? [togetherWithChain(stitch, 'last')] : [])]
-      : left
+      ? [...(before ? [togetherWithChain(stitch, 'first')] : []), ...between, ...(after ? [togetherWithChain(stitch, 'last')] : [])]
+      : [...(begins ? [together(stitch)] : []), ...between, ...(ends ? [together(stitch)] : [])]
   })
 }
 

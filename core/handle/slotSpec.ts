@@ -10,7 +10,7 @@ import type { Setting } from '../part/part'
 import { type Edge, foundation } from '../round/edge'
 import { HAND_DROP_CM, lengthForDrop } from './drop'
 import { FACE, oneOrTwo, WHERE } from './onRim'
-import { markedAnew, nudgeRoom, type Placing, placed, placesNear } from './placing'
+import { markedAnew, type Placing, placed, placesNear } from './placing'
 import { DROP_CM, STRAP_STITCH, USUAL_DROPS } from './strapLength'
 
 export const SLOT_CM = between(1, 100)
@@ -174,7 +174,8 @@ export function slotsOn(spec: SlotsSpec, edge: Edge, setting: Pick<Setting, 'gau
   const skipped = skippedBy(spec, edge.count, stitchCm)
   const chains = chainsFor(spec, skipped, stitchCm)
   const places = Math.min(skipped, Math.floor(edge.count / 2))
-  const room = Math.max(0, nudgeRoom(edge, places) - 1)
+  // However far they are moved, a stitch more than the least stays between them: rounds that turn begin and end there.
+  const room = Math.max(0, Math.floor((Math.floor(edge.count / 2) - places - LEAST_BETWEEN - 1) / 2))
   return { skipped, placing: placed(marked, places, 'faces', Math.min(room, Math.max(-room, spec.nudge))), chains, hangs: chains > skipped }
 }
 
