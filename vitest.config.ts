@@ -2,6 +2,8 @@ import { fileURLToPath } from 'node:url'
 import { defineConfig } from 'vitest/config'
 import { sqlAsText } from './scripts/sqlAsText.mjs'
 
+/** The core keeps nothing between calls: its tests share what they load, which takes half the time. */
+const SHARED = ['core/**/*.test.ts', 'tests/{unit,pattern,legal}/**/*.test.ts']
 /** Tests that put something of their own into what they load: each has its own. */
 const ALONE = ['tests/{adding,app,server}/**/*.test.ts']
 
@@ -14,8 +16,7 @@ export default defineConfig({
     testTimeout: 30_000,
     maxWorkers: 2,
     projects: [
-      // The core keeps nothing between calls: its tests share what they load, which takes half the time.
-      { extends: true, test: { name: 'shared', isolate: false, include: ['core/**/*.test.ts', 'tests/{unit,pattern,legal}/**/*.test.ts'] } },
+      { extends: true, test: { name: 'shared', isolate: false, include: SHARED } },
       { extends: true, test: { name: 'alone', include: ALONE } },
     ],
   },

@@ -116,12 +116,10 @@ async function bringIn(file: File): Promise<void> {
         hide-details
         @update:model-value="look"
       />
-      <v-select
+      <PickField
         :model-value="shelf.order"
-        :items="[...ORDERS]"
-        item-title="name"
+        :items="ORDERS.map(({ value, name }) => ({ value, title: name }))"
         label="In order"
-        hide-details
         @update:model-value="arrange"
       />
       <ChoiceField

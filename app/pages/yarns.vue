@@ -82,7 +82,7 @@ async function keep(yarn: ShelfYarn): Promise<void> {
         clearable
         @click:clear="search = ''"
       />
-      <v-select
+      <PickField
         v-model="order"
         label="In order of"
         :items="ORDERS.map(({ value, name }) => ({ value, title: name }))"

@@ -10,7 +10,6 @@ export default defineNuxtPlugin((nuxtApp) => {
       VBtn: { variant: 'text', rounded: 'md', ripple: false },
       VTextField: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
       VTextarea: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
-      VSelect: { variant: 'outlined', density: 'compact', hideDetails: 'auto', color: 'primary' },
     },
   }))
 })

@@ -6,7 +6,7 @@ import type { GaugeOffer, Hands } from '~~/core/log/hands'
 import type { Listed } from '~~/core/log/listed'
 import type { OverTime } from '~~/core/log/overTime'
 import { readJson } from '~/reading/readJson'
-import { ask, useTrying } from './records'
+import { ask, shared, useTrying } from './records'
 
 /** A bag of the logbook as it is listed. */
 export interface LogBag {
@@ -48,14 +48,14 @@ export const useLogbook = defineStore('logbook', () => {
   }
 
   /** What the hands have taught; where the server is away, what was known before stays. */
-  async function loadTaught(): Promise<void> {
+  const loadTaught = shared(async (): Promise<void> => {
     try {
       taught.value = await ask<Taught>('/api/logbook/hands')
     }
     catch {
       // Nothing hangs on it: times and offers are left out.
     }
-  }
+  })
 
   async function open(id: string): Promise<void> {
     if (page.value?.id !== id) page.value = undefined

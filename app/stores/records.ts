@@ -43,6 +43,12 @@ export function kept<D>(path: string, document: unknown): Promise<Kept<D>> {
   })
 }
 
+/** What is asked for while it is already on its way is waited for, not asked for again. */
+export function shared<T>(asking: () => Promise<T>): () => Promise<T> {
+  let coming: Promise<T> | undefined
+  return () => (coming ??= asking().finally(() => (coming = undefined)))
+}
+
 export function statusOf(error: unknown): number | undefined {
   return (error as Failed).statusCode
 }

@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { readJson } from '~/reading/readJson'
-import { ask, type Kept, kept, useTrying } from './records'
+import { ask, type Kept, kept, shared, useTrying } from './records'
 
 /**
  * A shelf of small documents in the house: its list, one added, saved, thrown away and brought back.
@@ -12,10 +12,10 @@ export function useShelf<D>(path: 'swatches' | 'yarns' | 'orders', ending: strin
   const all = shallowRef<readonly Kept<D>[]>([])
   const { trouble, trying } = useTrying()
 
-  async function load(): Promise<void> {
+  const load = shared(async (): Promise<void> => {
     const found = await trying(() => ask<Kept<D>[]>(`/api/${path}`))
     if (found) all.value = found
-  }
+  })
 
   async function add(document: unknown): Promise<boolean> {
     const added = await trying(() => kept<D>(`/api/${path}`, document))

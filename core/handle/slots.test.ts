@@ -274,7 +274,9 @@ describe('corners right at the join', () => {
 
   // Two slots four stitches wide on 16, their chains 6: 8 stitches and 2 chains are left, 8 + 12 = 20, and four fewer at once.
   it('are as many where they are drawn in the round that works the chains and it begins at a handle', () => {
-    const begins = { number: 2, width: { pin: { stitches: 4 } }, chains: { pin: { chains: 6 } }, corners: 1, cornersFrom: 'chains', rounds: 2 }
+    const begins = {
+      number: 2, width: { pin: { stitches: 4 } }, chains: { pin: { chains: 6 } }, corners: 1, cornersFrom: 'chains', rounds: 2,
+    }
     const turned: WallSetting = { ...setting, turns: 1, rounds: { style: 'turned', startingChainCounts: false } }
     for (const nudge of [-3, -2, -1, 0, 1, 2, 3]) {
       const spec = { band: 'slots', into: 'chains', stitch: 'sc', colour: 'main', nudge, ...begins } as unknown as SlotsSpec

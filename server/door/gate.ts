@@ -86,8 +86,12 @@ export function cookieOf(token: string, { secure }: Pick<Door, 'secure'>, days: 
 }
 
 /** What every answer says of how it may be used. */
-export const HEADERS: Readonly<Record<string, string>> = {
+const ALWAYS: Readonly<Record<string, string>> = {
   'X-Content-Type-Options': 'nosniff', 'Referrer-Policy': 'no-referrer', 'Cross-Origin-Resource-Policy': 'same-origin',
+}
+
+/** What a page says besides, and what runs by itself as a worker does. */
+const OF_PAGES: Readonly<Record<string, string>> = {
   'Cross-Origin-Opener-Policy': 'same-origin', 'X-Frame-Options': 'DENY', 'Permissions-Policy': 'camera=(), microphone=(), geolocation=()',
 }
 
@@ -98,4 +102,12 @@ export function contentPolicy(scripts: readonly string[] = []): string {
     'img-src \'self\' data: blob:', 'font-src \'self\' data:', 'connect-src \'self\'', 'worker-src \'self\' blob:', 'manifest-src \'self\'',
     'object-src \'none\'', 'frame-ancestors \'none\'', 'base-uri \'self\'', 'form-action \'self\'',
   ].join('; ')
+}
+
+const POLICY = contentPolicy()
+
+/** The heads of an answer: what pages load of the build is ruled by the page, and says no more than it must. */
+export function headsFor(url: string | undefined): Readonly<Record<string, string>> {
+  const loaded = /^\/_nuxt\/[\w.-]+\.(js|css|woff2)$/.test(url ?? '') && !/worker/i.test(url ?? '')
+  return loaded ? ALWAYS : { ...ALWAYS, ...OF_PAGES, 'Content-Security-Policy': POLICY }
 }

@@ -4,7 +4,7 @@ import { createServer as createSecureServer } from 'node:https'
 import { devices } from '../db/shelves'
 import { RecordsTrouble } from '../db/trouble'
 import { houseAddresses, inAddress } from './address'
-import { cameBy, contentPolicy, type Door, HEADERS, isRecords, passes, tokenIn } from './gate'
+import { cameBy, type Door, headsFor, isRecords, passes, tokenIn } from './gate'
 import { LET_IN, letIn } from './letIn'
 
 /** A certificate and its key, as a maker brings them. */
@@ -39,13 +39,10 @@ function isLetIn(request: IncomingMessage): boolean {
   return token !== undefined && devices().knownBy(token, new Date()) !== undefined
 }
 
-const POLICY = contentPolicy()
-
 /** What stands before the program at a door. */
 export function gated(door: Door, phrase: string | undefined, program: RequestListener): RequestListener {
   return (request, response) => {
-    for (const [name, value] of Object.entries(HEADERS)) response.setHeader(name, value)
-    response.setHeader('Content-Security-Policy', POLICY)
+    for (const [name, value] of Object.entries(headsFor(request.url))) response.setHeader(name, value)
     cameBy(request, door)
     const passing = passes(request, door)
     if (!passing.passes) return refuse(response, passing.status, passing.words)

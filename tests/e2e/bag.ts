@@ -1,4 +1,4 @@
-import { type APIRequestContext, expect, type Page, test as plain } from '@playwright/test'
+import { type APIRequestContext, expect, type Locator, type Page, test as plain } from '@playwright/test'
 import { newDesign } from '../../core/design/starter'
 
 /**
@@ -57,4 +57,10 @@ export async function unfold(page: Page, title: string): Promise<void> {
   await page.getByRole('button', { name: 'The whole bag' }).click()
   const block = page.locator('details').filter({ hasText: title })
   if (await block.getAttribute('open') === null) await block.locator('summary').click()
+}
+
+/** Picks from a list what is called so, or is the first to be called like it. */
+export async function pick(list: Locator, called: string | RegExp): Promise<void> {
+  const like = list.locator('option').filter({ hasText: called }).first()
+  await list.selectOption({ label: typeof called === 'string' ? called : (await like.textContent())!.trim() })
 }

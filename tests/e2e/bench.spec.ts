@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, freshBag, idOf, saved, tally, test } from './bag'
+import { expect, freshBag, idOf, pick, saved, tally, test } from './bag'
 
 const swatch = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } }
 
@@ -136,8 +136,7 @@ test('bands: add, give another stitch and yarn, remove, by hand and back', async
   await page.getByLabel('Rounds', { exact: true }).fill('4')
   await page.getByRole('radio', { name: 'dc', exact: true }).check()
   await expect(page.locator('.words')).toContainText('dc in each st around')
-  await page.getByRole('combobox', { name: 'Yarn' }).click({ force: true })
-  await page.getByRole('option', { name: 'moss green cotton' }).click()
+  await pick(page.getByRole('combobox', { name: 'Yarn' }), 'moss green cotton')
   await expect(page.locator('.tally')).toContainText('moss green cotton')
   await page.getByRole('button', { name: 'Remove Plain in moss green cotton' }).click()
   await expect(page.locator('.tally')).not.toContainText('moss green cotton')
@@ -238,8 +237,7 @@ test('a swatch entered is kept, and a bag can take it', async ({ page, request }
   await expect(page.getByRole('heading', { name: 'Barn twine' })).toBeVisible()
   const id = await freshBag(request, 'Twine pouch')
   await page.goto(`/bags/${id}`)
-  await page.getByRole('combobox', { name: 'Take a kept swatch' }).click({ force: true })
-  await page.getByRole('option', { name: 'Barn twine' }).click()
+  await pick(page.getByRole('combobox', { name: 'Take a kept swatch' }), 'Barn twine')
   await expect(page.getByLabel('Stitches')).toHaveValue('12')
   await expect(page.locator('[data-code="gauge-assumed"]')).toHaveCount(0)
 })
@@ -248,8 +246,7 @@ test('a swatch of a texture is entered, kept and taken; a band\'s own is kept fo
   await page.goto('/swatches')
   await page.getByRole('button', { name: 'Enter a swatch' }).click()
   await page.getByLabel('Name').fill('Pairs, firm')
-  await page.getByRole('combobox', { name: 'A swatch of' }).click({ force: true })
-  await page.getByRole('option', { name: 'pairs', exact: true }).click()
+  await pick(page.getByRole('combobox', { name: 'A swatch of' }), 'pairs')
   await page.getByLabel('Counted across').fill('10')
   await page.getByLabel('Tall', { exact: true }).first().fill('7.5')
   await page.reload()
@@ -262,8 +259,7 @@ test('a swatch of a texture is entered, kept and taken; a band\'s own is kept fo
   })
   await page.goto(`/bags/${id}`)
   await page.locator('nav.labels').getByRole('button', { name: /^Pairs/ }).click()
-  await page.getByRole('combobox', { name: 'Take a kept swatch of it' }).click({ force: true })
-  await page.getByRole('option', { name: /^Pairs, firm/ }).click()
+  await pick(page.getByRole('combobox', { name: 'Take a kept swatch of it' }), /^Pairs, firm/)
   // Ten rounds are 7.5 cm: twenty are 15.
   await expect(page.locator('nav.labels').getByRole('button', { name: /^Pairs/ })).toContainText('15 cm')
   await saved(page)

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { APIRequestContext, Page } from '@playwright/test'
 import { parse } from 'csv-parse/sync'
-import { expect, freshBag, saved, tally, test } from './bag'
+import { expect, freshBag, pick, saved, tally, test } from './bag'
 import { goOnTo, heading, logOf, takeUp, withoutQuestions } from './hookSteps'
 
 /** A small swatch: it is only so sure, and the tape soon says more. */
@@ -125,8 +125,7 @@ test('measured at the hook the rest is drafted by it; the logbook tells of the b
   // The next bag starts with the learnt gauge.
   const next = await freshBag(request, 'The next pouch', { yarns })
   await page.goto(`/bags/${next}`)
-  await page.getByRole('combobox', { name: 'From your logbook' }).click({ force: true })
-  await page.getByRole('option', { name: /oak-apple brown cotton, 4 mm \(1 bag\)/ }).click()
+  await pick(page.getByRole('combobox', { name: 'From your logbook' }), 'oak-apple brown cotton, 4 mm (1 bag)')
   await expect(page.getByText('Learnt from your last bag in this yarn')).toBeVisible()
   await saved(page)
   await page.reload()
@@ -146,8 +145,7 @@ test('the demo\'s logbook: every bag, what the hands have taught, side by side, 
 
   await page.getByRole('link', { name: /^Windfall apple tote/ }).click()
   await expect(page.getByRole('region', { name: 'Changed on the way' })).toContainText('ripped back to round 29')
-  await page.getByRole('combobox', { name: 'Beside another bag' }).click({ force: true })
-  await page.getByRole('option', { name: 'Nutting basket' }).click()
+  await pick(page.getByRole('combobox', { name: 'Beside another bag' }), 'Nutting basket')
   await expect(page.getByRole('row', { name: /^Hook/ })).toContainText('4.5 mm')
   await page.getByLabel('only what differs').uncheck()
   await expect(page.getByRole('row', { name: /^Counts that were off/ })).toBeVisible()

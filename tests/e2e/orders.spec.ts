@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import type { APIRequestContext, Page } from '@playwright/test'
 import ICAL from 'ical.js'
 import { hookMinutes } from '../../core/plan/evenings'
-import { expect, freshBag, test } from './bag'
+import { expect, freshBag, pick, test } from './bag'
 import { goOnTo, takeUp, withoutQuestions } from './hookSteps'
 
 const gauge = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
@@ -63,8 +63,7 @@ test('twelve pouches for the fair: two fall behind, and the plan says so; what m
   await form.getByLabel('First evening').fill(day(0))
   await form.getByLabel('Ready in the morning of').fill(day(12))
   await form.getByRole('button', { name: 'Add a bag' }).click()
-  await form.getByRole('combobox', { name: 'Bag' }).click({ force: true })
-  await page.getByRole('option', { name: 'Fair pouch' }).click()
+  await pick(form.getByRole('combobox', { name: 'Bag' }), 'Fair pouch')
   await form.getByLabel('How many').fill('12')
   await form.getByLabel('Asked for one').fill('6,50')
   for (const name of ['Mon', 'Tue', 'Wed', 'Thu', 'Fri']) await form.getByLabel(name, { exact: true }).fill(String(evening))

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, freshBag, saved, tally, test } from './bag'
+import { expect, freshBag, pick, saved, tally, test } from './bag'
 
 /** Counts what a newcomer does, by visible names alone. */
 function counting() {
@@ -75,15 +75,12 @@ test('the drawing, the gauge and the handles answer; a swatch of one\'s own is t
   const before = await says.innerText()
   await page.getByRole('radio', { name: 'two straps, sewn on' }).check()
   await expect(says).not.toHaveText(before)
-  await page.getByRole('combobox', { name: 'Stitches as in' }).click({ force: true })
-  await page.getByRole('option', { name: 'My swatch: Start here' }).click()
+  await pick(page.getByRole('combobox', { name: 'Stitches as in' }), 'My swatch: Start here')
   const bySwatch = await says.innerText()
-  await page.getByRole('combobox', { name: 'Stitches as in' }).click({ force: true })
-  await page.getByRole('option', { name: 'No swatch yet: by yarn and hook' }).click()
+  await pick(page.getByRole('combobox', { name: 'Stitches as in' }), 'No swatch yet: by yarn and hook')
   await expect(page.getByText('Sizes are good to a sixth until you count a swatch.')).toBeVisible()
   await expect(says).not.toHaveText(bySwatch)
-  await page.getByRole('combobox', { name: 'Stitches as in' }).click({ force: true })
-  await page.getByRole('option', { name: 'My swatch: Start here' }).click()
+  await pick(page.getByRole('combobox', { name: 'Stitches as in' }), 'My swatch: Start here')
   await page.getByRole('button', { name: 'To the bench' }).click()
   await expect(page.getByLabel('Name of yarn 1')).toHaveValue('mallow pink cotton')
   await page.goBack()

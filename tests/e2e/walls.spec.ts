@@ -75,6 +75,7 @@ test('bands are moved by dragging, by keyboard and by button, doubled and thrown
   const handles = page.locator('.stack .handle')
   const [from, to] = [(await handles.nth(2).boundingBox())!, (await handles.nth(0).boundingBox())!]
   await page.mouse.move(from.x + 8, from.y + 8)
+  await expect(page.locator('.stack ol.drags')).toBeVisible()
   await page.mouse.down()
   await page.mouse.move(from.x + 8, from.y - 10, { steps: 4 })
   await page.mouse.move(to.x + 8, to.y + 4, { steps: 8 })

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs'
 import type { Page } from '@playwright/test'
-import { expect, freshBag, saved, test } from './bag'
+import { expect, freshBag, pick, saved, test } from './bag'
 import { goOnTo, takeUp, withoutQuestions } from './hookSteps'
 
 const gauge = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
@@ -78,8 +78,7 @@ test('a bag points to the shelf: grams, balls and odds; at the hook the scales s
   expect(kept.status()).toBe(201)
   const id = await freshBag(request, 'Short tube', tube)
   await page.goto(`/bags/${id}`)
-  await page.getByRole('combobox', { name: 'On the shelf it is' }).click({ force: true })
-  await page.getByRole('option', { name: 'hazel brown cotton, DK' }).click()
+  await pick(page.getByRole('combobox', { name: 'On the shelf it is' }), 'hazel brown cotton, DK')
   // By hand: 47.55 m of 0.4 g are 19.02 g, give or take a tenth; one ball of 25 g lasts, the 12 g there do not.
   const needed = page.locator('.needed')
   await expect(needed).toContainText('Takes about 48 m')
@@ -188,8 +187,7 @@ test('a band uses a part ball up, which the pattern says; another yarn is tried 
   await page.goBack()
 
   await needed.getByText('Another yarn instead').click()
-  await needed.getByRole('combobox', { name: 'From the shelf' }).click({ force: true })
-  await page.getByRole('option', { name: 'bramble cotton, 125 m in 100 g' }).click()
+  await pick(needed.getByRole('combobox', { name: 'From the shelf' }), 'bramble cotton, 125 m in 100 g')
   await expect(needed).toContainText('41 % thicker')
   await expect(needed).toContainText('20 stitches of sc by 20 rounds on the 5.75 mm')
   await needed.getByRole('button', { name: 'Draft it in bramble cotton' }).click()

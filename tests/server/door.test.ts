@@ -1,6 +1,6 @@
 import { describe, expect, it, vi } from 'vitest'
 import { askedFor, hostOf, isLoopback } from '../../server/door/address'
-import { contentPolicy, cookieOf, type Door, passes, tokenIn } from '../../server/door/gate'
+import { contentPolicy, cookieOf, type Door, headsFor, passes, tokenIn } from '../../server/door/gate'
 import { certificateIn, listenWords } from '../../server/door/listening'
 import { OPEN_MINUTES, Pairing } from '../../server/door/pairing'
 import { troubleOf } from '../../server/db/trouble'
@@ -62,6 +62,14 @@ describe('the gate', () => {
     const scripts = /script-src ([^;]*)/.exec(contentPolicy(['\'sha256-x\'']))![1]
     expect(scripts).toBe('\'self\' \'sha256-x\'')
     expect(contentPolicy()).toContain('object-src \'none\'')
+  })
+
+  it('rules pages, answers and workers alike, and says no more than it must with what pages load', () => {
+    for (const url of ['/', '/bags/1', '/api/designs', '/_nuxt/fit.worker-a1.js', '/_nuxt/a.html', '/_nuxt/../x.js', '/sw.js', undefined])
+      expect(Object.keys(headsFor(url)), url).toContain('Content-Security-Policy')
+    expect(Object.keys(headsFor('/_nuxt/Bx_1-q.js'))).toEqual([
+      'X-Content-Type-Options', 'Referrer-Policy', 'Cross-Origin-Resource-Policy',
+    ])
   })
 })
 

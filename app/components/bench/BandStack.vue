@@ -77,22 +77,12 @@ function remove(i: number): void {
       :aria-label="`Band ${i + 1}`"
     >
       <div class="head">
-        <label class="kind">
-          <span>Band {{ i + 1 }}</span>
-          <select
-            :aria-label="`What band ${i + 1} is`"
-            :value="kindOf(band).value"
-            @change="turnInto(i, ($event.target as HTMLSelectElement).value)"
-          >
-            <option
-              v-for="{ value, name } in field.kinds"
-              :key="value"
-              :value="value"
-            >
-              {{ name }}
-            </option>
-          </select>
-        </label>
+        <PickField
+          :label="`What band ${i + 1} is`"
+          :model-value="kindOf(band).value"
+          :items="field.kinds.map(({ value, name }) => ({ value, title: name ?? value }))"
+          @update:model-value="turnInto(i, $event)"
+        />
         <IconButton
           :icon="mdiArrowUp"
           :disabled="i === bands.length - 1"
@@ -149,16 +139,6 @@ function remove(i: number): void {
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.3rem; }
 .band { display: flex; flex-direction: column; gap: 0.8rem; border-left: 3px solid var(--line); padding-left: 0.7rem; }
 .head { display: grid; grid-template-columns: 1fr auto auto auto; gap: 0.2rem; align-items: start; }
-.kind { position: relative; display: block; min-width: 0; }
-.kind span {
-  position: absolute; top: -0.45rem; left: 0.65rem; padding: 0 0.3rem;
-  background: var(--paper); font-size: 0.72rem; color: var(--soft-ink);
-}
-.kind select {
-  width: 100%; min-height: 2.5rem; padding: 0 0.75rem; border: 1px solid var(--strong-line); border-radius: 4px;
-  background: var(--paper); color: inherit; font: inherit;
-}
-.kind select:focus-visible { outline: 2px solid var(--accent); outline-offset: 2px; }
 .none { margin: 0; font-size: 0.86rem; color: var(--soft-ink); }
 .more { align-self: flex-start; }
 </style>

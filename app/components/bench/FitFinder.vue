@@ -72,12 +72,12 @@ function fixOf(fitting: Fitting): Fix {
       v-if="shorts.length > 0"
       class="below"
     >
-      <v-select
+      <PickField
         v-model="yarn"
         label="A yarn that must last"
         :items="[{ value: '', title: 'none' }, ...shorts.map(({ id, title }) => ({ value: id, title }))]"
       />
-      <v-select
+      <PickField
         v-if="short && short.takers.length > 0"
         v-model="taker"
         label="What is left of it goes to"

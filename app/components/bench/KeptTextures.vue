@@ -45,7 +45,7 @@ async function keep(): Promise<void> {
     v-if="own || fitting.length > 0"
     class="kept"
   >
-    <v-select
+    <PickField
       v-if="fitting.length > 0"
       label="Take a kept swatch of it"
       :model-value="null"

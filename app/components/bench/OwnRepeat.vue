@@ -98,7 +98,7 @@ function addAnother(): void {
   <fieldset class="own">
     <legend>{{ whole ? 'The rounds' : 'The repeat' }}</legend>
     <div class="row">
-      <v-select
+      <PickField
         :label="whole ? 'Your rounds and repeats' : 'Your repeats'"
         :model-value="repeatId"
         :items="bag.design.repeats.map(({ id, name }) => ({ value: id, title: name }))"

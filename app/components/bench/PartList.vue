@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
-import { computed, nextTick, ref } from 'vue'
-import { VueDraggable } from 'vue-draggable-plus'
+import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import { partNames } from '~~/core/design/partNames'
 import type { DraftPart } from '~~/core/draft/draft'
 import { useStack } from '~/composables/useStack'
@@ -57,6 +56,24 @@ async function moveOn(id: string, by: number): Promise<void> {
   list.value?.querySelector<HTMLElement>(`[data-part="${CSS.escape(id)}"]`)?.focus()
 }
 
+const wall = ref<HTMLElement>()
+const drags = ref(false)
+let letGo: (() => void) | undefined
+
+/** What dragging takes comes when the pointer does; where one points with a finger there is no coming near, so at once. */
+async function drag(): Promise<void> {
+  const { useDraggable } = await import('vue-draggable-plus')
+  if (!wall.value || letGo) return
+  // What is dropped is moved in the document, and the list follows that.
+  const rows = computed({ get: () => [...walls.value], set: () => undefined })
+  const dragging = useDraggable(wall.value, rows, { immediate: false, handle: '.handle', animation: 120, onEnd: dropped })
+  dragging.start()
+  letGo = () => dragging.destroy()
+  drags.value = true
+}
+onMounted(() => matchMedia('(pointer: coarse)').matches && void drag())
+onBeforeUnmount(() => letGo?.())
+
 /** The list runs from the top down, the wall from the floor up. */
 function dropped({ oldIndex, newIndex }: { oldIndex?: number | undefined, newIndex?: number | undefined }): void {
   if (oldIndex !== undefined && newIndex !== undefined) move(walls.value[oldIndex]!.id, oldIndex - newIndex)
@@ -68,13 +85,11 @@ function dropped({ oldIndex, newIndex }: { oldIndex?: number | undefined, newInd
     ref="list"
     class="stack"
   >
-    <VueDraggable
-      :model-value="walls"
-      handle=".handle"
-      :animation="120"
-      tag="ol"
+    <ol
+      ref="wall"
+      :class="{ drags }"
       aria-label="The wall, from the mouth down"
-      @end="dropped"
+      @pointerenter.once="drag"
     >
       <PartRow
         v-for="row in walls"
@@ -84,7 +99,7 @@ function dropped({ oldIndex, newIndex }: { oldIndex?: number | undefined, newInd
         @pick="view.selected = row.id"
         @move="by => moveOn(row.id, by)"
       />
-    </VueDraggable>
+    </ol>
     <ol aria-label="What it stands on">
       <PartRow
         v-for="row in below"
@@ -123,5 +138,6 @@ function dropped({ oldIndex, newIndex }: { oldIndex?: number | undefined, newInd
 ol { list-style: none; margin: 0; padding: 0; }
 ol:last-of-type { margin-bottom: 0.5rem; border-bottom: 1px solid var(--line); }
 ol:empty { display: none; }
+ol.drags :deep(.handle) { cursor: grab; }
 .adding { display: flex; flex-wrap: wrap; gap: 0.5rem; }
 </style>

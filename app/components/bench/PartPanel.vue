@@ -63,13 +63,13 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
       name="want"
       title="What you want"
     >
-      <WantBase v-if="drafted === 'base'" />
+      <LazyWantBase v-if="drafted === 'base'" />
       <AskedFields
         v-else-if="drafted === 'turnUp'"
         :fields="{ turnUp: BAG_FIELDS.turnUp }"
         :asking="asking"
       />
-      <WantPart
+      <LazyWantPart
         v-else-if="band"
         :key="band.id"
         :spec="band"
@@ -85,7 +85,7 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
         :draft="view.settled"
         :part="settledPart"
       />
-      <CountDrift
+      <LazyCountDrift
         v-if="settledPart && settledPart.rounds.length > 0"
         :key="settledPart.id"
         :draft="view.settled"
@@ -103,7 +103,7 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
         @look="view.look"
       />
       <FitFinder v-if="draft.design.wall.length > 0 && (!part || hasStop)" />
-      <FlatnessTable v-if="drafted === 'base'" />
+      <LazyFlatnessTable v-if="drafted === 'base'" />
     </FoldSection>
   </aside>
 </template>

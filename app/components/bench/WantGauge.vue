@@ -37,14 +37,14 @@ function takeKept(id: string | null): void {
 
 <template>
   <div class="gauge">
-    <v-select
+    <PickField
       v-if="sound.length > 0"
       label="Take a kept swatch"
       :model-value="null"
       :items="sound.map(({ id, document }) => ({ value: id, title: document.name }))"
       @update:model-value="takeKept"
     />
-    <v-select
+    <PickField
       v-if="offers.length > 0"
       label="From your logbook"
       :model-value="null"

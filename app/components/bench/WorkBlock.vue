@@ -5,17 +5,10 @@ import { hangingsOf } from '~~/core/draft/handles'
 import { openingOf } from '~~/core/draft/meshFindings'
 import { formatCm, formatLength } from '~~/core/measure/format'
 import { floorWords } from '~~/core/words/floorWords'
-import { patternOf } from '~~/core/words/pattern'
-import { useWays } from '~/stores/ways'
 
 /** What a part, or the whole bag, comes to: counts and sizes first, then the words. */
 const props = defineProps<{ draft: Draft, part?: DraftPart | undefined }>()
-const ways = useWays()
-
 const units = computed(() => props.draft.design.units)
-const pattern = computed(() => patternOf(props.draft, ways.terms, ways.repeats))
-/** A part's own section, and one for each piece that is worked for it. */
-const sections = computed(() => pattern.value.sections.filter(({ part }) => part === props.part?.id))
 const hangings = computed(() => hangingsOf(props.draft.design, props.draft.parts))
 const opening = computed(() => props.part && openingOf(props.part))
 const figures = computed(() => {
@@ -76,52 +69,11 @@ const figures = computed(() => {
       </dd>
     </div>
   </dl>
-  <template
-    v-for="(section, i) in sections"
-    :key="i"
-  >
-    <h4
-      v-if="i > 0"
-      class="piece"
-    >
-      {{ section.title }}
-    </h4>
-    <p
-      v-if="section.lead"
-      class="lead"
-    >
-      {{ section.lead }}
-    </p>
-    <p
-      v-for="text in section.advice"
-      :key="text"
-      class="lead"
-    >
-      {{ text }}
-    </p>
-    <ol class="words">
-      <li
-        v-for="line in section.lines"
-        :key="line.from"
-      >
-        <span class="number">{{ line.from === line.to ? line.from : `${line.from}–${line.to}` }}</span>
-        <span>{{ line.words }}. <strong>{{ line.count }}</strong> {{ line.note }}</span>
-      </li>
-    </ol>
-    <p
-      v-for="text in [...(section.finish ?? []), ...(section.check ? [section.check] : []), ...(section.looks ? [section.looks] : [])]"
-      :key="text"
-      class="lead"
-    >
-      {{ text }}
-    </p>
-  </template>
-  <p
-    v-if="part && sections.length === 0"
-    class="soft"
-  >
-    No round of its own.
-  </p>
+  <LazyWorkWords
+    v-if="part"
+    :draft="draft"
+    :part="part"
+  />
 </template>
 
 <style scoped>
@@ -129,9 +81,4 @@ const figures = computed(() => {
 .sums div { display: flex; flex-direction: column; }
 dt { font-size: 0.84rem; color: var(--soft-ink); }
 dd { margin: 0; font-weight: 600; }
-.lead { margin: 0.9rem 0 0.3rem; }
-.piece { margin: 1.1rem 0 0; font-size: 1rem; }
-.words { list-style: none; margin: 0.7rem 0 0; padding: 0; font-size: 0.93rem; line-height: 1.4; }
-.words li { display: grid; grid-template-columns: 3.1rem 1fr; gap: 0.3rem; padding: 0.3rem 0; border-top: 1px solid var(--line); }
-.number { font-family: var(--figures); font-weight: 640; color: var(--accent); white-space: nowrap; letter-spacing: -0.04em; }
 </style>

@@ -52,14 +52,14 @@ function type(value: number | undefined): void {
     :value="put.value as string"
     @change="asking.answer(label, [{ path: put.path, value: $event }])"
   />
-  <BandStack
+  <LazyBandStack
     v-else-if="field.is === 'kinds' && field.list"
     :label="label"
     :field="field"
     :path="put.path"
     :asking="asking"
   />
-  <ListField
+  <LazyListField
     v-else-if="field.is === 'list'"
     :label="label"
     :field="field"

@@ -6,21 +6,19 @@ const emit = defineEmits<{ change: [id: string] }>()
 </script>
 
 <template>
-  <v-select
+  <PickField
     label="Yarn"
     :model-value="value"
     :items="yarns.map(yarn => ({ value: yarn.id, title: yarn.name }))"
     @update:model-value="emit('change', $event)"
   >
-    <template #prepend-inner>
-      <span
-        class="dot"
-        :style="{ background: yarns.find(({ id }) => id === value)?.colour }"
-      />
-    </template>
-  </v-select>
+    <span
+      class="dot"
+      :style="{ background: yarns.find(({ id }) => id === value)?.colour }"
+    />
+  </PickField>
 </template>
 
 <style scoped>
-.dot { width: 1.1rem; height: 1.1rem; border-radius: 50%; border: 1px solid var(--strong-line); margin-right: 0.3rem; }
+.dot { width: 1.1rem; height: 1.1rem; border-radius: 50%; border: 1px solid var(--strong-line); margin: 0 -0.5rem 0 0.8rem; }
 </style>

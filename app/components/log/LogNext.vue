@@ -54,14 +54,12 @@ function beside(): void {
     >
       CSV
     </v-btn>
-    <v-select
+    <PickField
       v-if="others.length > 0"
       v-model="other"
       class="other"
       label="Beside another bag"
       :items="others.map(bag => ({ value: bag.id, title: bag.listed?.finished ? bag.name : `${bag.name}, in hand` }))"
-      density="compact"
-      hide-details
       @update:model-value="beside"
     />
   </div>

@@ -43,7 +43,7 @@ function add(): void {
       :key="at"
       :aria-label="`${line.name}, ${at + 1}`"
     >
-      <v-select
+      <PickField
         label="Bag"
         :model-value="line.bag || line.name"
         :items="line.bag ? bags : [{ value: line.name, title: `${line.name} (not here)` }, ...bags]"

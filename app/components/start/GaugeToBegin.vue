@@ -40,19 +40,19 @@ watch([way, weight, hookMm, () => last.gauge], () => {
 
 <template>
   <div class="gauge">
-    <v-select
+    <PickField
       v-model="way"
       label="Stitches as in"
       :items="ways"
     />
     <template v-if="way === 'usual'">
-      <v-select
+      <PickField
         label="Yarn, by the class on its band"
         :model-value="weight"
         :items="weights"
         @update:model-value="choose"
       />
-      <v-select
+      <PickField
         v-model="hookMm"
         label="Hook"
         :items="hooks"

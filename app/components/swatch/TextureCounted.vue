@@ -60,7 +60,7 @@ function type(text: string): void {
     role="group"
     aria-label="What the swatch is of"
   >
-    <v-select
+    <PickField
       label="A swatch of"
       :model-value="kind?.band ?? ''"
       :items="OF"

@@ -53,7 +53,7 @@ const lasts = computed(() => {
 <template>
   <details v-if="others.length > 0">
     <summary>Another yarn instead</summary>
-    <v-select
+    <PickField
       v-model="chosen"
       label="From the shelf, the likest first"
       :items="others.map(({ id, name, metresPer100g }) => ({ value: id, title: `${name}, ${metresPer100g} m in 100 g` }))"

@@ -10,11 +10,11 @@ const choices = computed(() => [{ value: '', title: props.none }, ...shelf.choic
 </script>
 
 <template>
-  <v-select
+  <PickField
     v-if="choices.length > 1 || id"
     label="On the shelf it is"
     :model-value="shelf.byId(id)?.id ?? ''"
     :items="choices"
-    @update:model-value="emit('point', $event ?? '')"
+    @update:model-value="emit('point', $event)"
   />
 </template>

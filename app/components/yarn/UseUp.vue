@@ -63,7 +63,7 @@ const meant = computed(() => meantToUseUp(props.draft, props.yarn).map(({ growin
     </v-btn>
     <fieldset v-else>
       <legend>Use it up</legend>
-      <v-select
+      <PickField
         label="What grows"
         :model-value="grows ? keyOf(grows) : null"
         :items="growing.map(one => ({ value: keyOf(one), title: one.name }))"
