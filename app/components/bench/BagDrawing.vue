@@ -183,11 +183,6 @@ function leader(x: number, y: number, labelY: number): string {
             :scale="scale"
             :selected="selected === 'base'"
           />
-          <StitchReader
-            :draft="draft"
-            :scale="scale"
-            @read="reading = $event"
-          />
         </g>
         <g
           v-if="!narrow"
@@ -198,6 +193,25 @@ function leader(x: number, y: number, labelY: number): string {
             :key="part.id"
             :class="{ chosen: part.id === selected }"
             :d="leader(x + 3, y, labelY)"
+          />
+        </g>
+      </svg>
+      <!-- What follows the pointer has a sheet of its own: the drawing under it is not drawn again. -->
+      <svg
+        v-if="width > 0"
+        class="over"
+        :width="width"
+        :height="height"
+      >
+        <g
+          :transform="`translate(${planX} ${planY}) scale(${scale})`"
+          class="floor"
+          @click="emit('select', 'base')"
+        >
+          <StitchReader
+            :draft="draft"
+            :scale="scale"
+            @read="reading = $event"
           />
         </g>
       </svg>
@@ -237,8 +251,10 @@ function leader(x: number, y: number, labelY: number): string {
 
 <style scoped>
 .drawing { position: relative; height: 100%; min-height: 0; display: flex; flex-direction: column; }
-.canvas { flex: 1; min-height: 0; overflow: hidden; }
+.canvas { position: relative; flex: 1; min-height: 0; overflow: hidden; }
 svg { display: block; }
+.over { position: absolute; inset: 0; pointer-events: none; will-change: transform; }
+.over .floor { pointer-events: auto; }
 .floor { cursor: pointer; }
 .leaders path { fill: none; stroke: var(--strong-line); stroke-width: 1; }
 .leaders .chosen { stroke: var(--accent); stroke-width: 2; }

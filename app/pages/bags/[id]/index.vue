@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { nextTick, watch } from 'vue'
 import { worstFirst } from '~~/core/part/worst'
+import { useAfterPaint } from '~/composables/useAfterPaint'
 import { useBagPage } from '~/composables/useBagPage'
 import { useFolds } from '~/stores/folds'
 import { useView } from '~/stores/view'
@@ -10,6 +11,7 @@ const view = useView()
 const folds = useFolds()
 const route = useRoute()
 const router = useRouter()
+const drawn = useAfterPaint(() => view.shown, () => bag.isOpen)
 
 /** The part in hand is in the address: a link leads to it, and a reload comes back to it. */
 watch(() => [bag.isOpen, route.query.part] as const, ([open, part]) => {
@@ -42,7 +44,7 @@ function nudge(part: string, to: number): void {
       </h1>
       <BagDrawing
         class="stage"
-        :draft="view.shown"
+        :draft="drawn"
         :name="bag.design.name"
         :selected="view.selected"
         :pulled="view.pulled"
