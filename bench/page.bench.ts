@@ -18,7 +18,7 @@ const BARE_PORT = 3189
 
 function line(name: string, value: number, unit: string, goal?: number, most = true): void {
   const met = goal === undefined ? '' : `goal ${goal} ${unit}  ${(most ? value <= goal : value >= goal) ? 'met' : 'MISSED'}`
-  console.log(`${name.padEnd(52)} ${value.toFixed(1).padStart(9)} ${unit.padEnd(7)} ${met}`)
+  console.log(`${name.padEnd(52)} ${value.toFixed(value < 1 ? 3 : 1).padStart(9)} ${unit.padEnd(7)} ${met}`)
 }
 
 function percentile(list: readonly number[], share: number): number {
@@ -31,7 +31,13 @@ function bagOf(stitches: number) {
   const across = Math.sqrt(stitches) * 0.42
   const design = (rounds: number) => ({
     ...newDesign(`${stitches} stitches`), base: { ...newDesign('x').base, size: { want: { diameterCm: Math.min(60, across) } } },
-    wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' }]),
+    wall: stacked([
+      { band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' },
+      {
+        band: 'slots', number: 2, width: { want: { widthCm: 9 } }, chains: { want: { dropCm: 12 } }, into: 'chains', corners: 0, rounds: 3,
+        nudge: 0, stitch: 'sc', colour: 'main',
+      },
+    ]),
   })
   let rounds = 5
   while (draft(design(rounds)).sizes.stitches < stitches) rounds += 5
@@ -99,6 +105,32 @@ async function typing(page: Page, field: () => Promise<void>, keys: readonly str
   return [...seen, ...Array<number>(Math.max(0, keys.length - seen.length)).fill(16)]
 }
 
+/** How far what stands on a page is pushed about while it loads, by the browser's layout shifts: 0 not at all; 0.1 shows (from memory). */
+async function shifted(page: Page, to: string): Promise<number> {
+  await page.addInitScript(`window.shifts = 0; new PerformanceObserver(list => {
+    for (const entry of list.getEntries()) window.shifts += entry.value
+  }).observe({ type: 'layout-shift', buffered: true })`)
+  await page.goto(`${server.address}${to}`, { waitUntil: 'networkidle' })
+  return await page.evaluate(() => (window as unknown as { shifts: number }).shifts)
+}
+
+/** Frames from now on, until they are asked for. */
+async function frames(page: Page, meanwhile: () => Promise<void>): Promise<number[]> {
+  await page.evaluate(() => {
+    const frames: number[] = []
+    let last = performance.now()
+    const next = (now: number) => {
+      frames.push(now - last)
+      last = now
+      requestAnimationFrame(next)
+    }
+    requestAnimationFrame(next)
+    Object.assign(window, { frames })
+  })
+  await meanwhile()
+  return await page.evaluate(() => (window as unknown as { frames: number[] }).frames.slice(5))
+}
+
 async function usable(cdp: CDPSession, page: Page, to: string, ready: string): Promise<number> {
   await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 })
   const from = performance.now()
@@ -123,6 +155,9 @@ try {
     line(`  answers of the API`, answers / 1024, 'kB')
     line(`  requests`, requests, '')
     await end()
+    const moved = await fresh(browser)
+    line('  what stands is pushed about by', await shifted(moved.page, to), '', 0.05)
+    await moved.end()
     const bare = createServer((_, answer) => {
       answer.setHeader('content-type', 'text/html')
       answer.end(`<!doctype html><p id=ready>ready</p><!--${'x'.repeat(bytes)}-->`)
@@ -160,23 +195,25 @@ try {
       line(`  the same at 4x slowdown, p95`, percentile(slowed, 0.95), 'ms', slow)
       await cdp.send('Emulation.setCPUThrottlingRate', { rate: 1 })
     }
-    await page.evaluate(() => {
-      const frames: number[] = []
-      let last = performance.now()
-      const next = (now: number) => {
-        frames.push(now - last)
-        last = now
-        requestAnimationFrame(next)
+    const hovering = await frames(page, async () => {
+      for (let i = 0; i < 120; i++) {
+        await page.mouse.move(200 + 3 * i, 300 + 60 * Math.sin(i / 9))
+        await page.waitForTimeout(8)
       }
-      requestAnimationFrame(next)
-      Object.assign(window, { frames })
     })
-    for (let i = 0; i < 120; i++) {
-      await page.mouse.move(200 + 3 * i, 300 + 60 * Math.sin(i / 9))
-      await page.waitForTimeout(8)
-    }
-    const frames = await page.evaluate(() => (window as unknown as { frames: number[] }).frames.slice(5))
-    line(`frames while hovering, ${stitches} stitches, p95`, percentile(frames, 0.95), 'ms', 17.5)
+    line(`frames while hovering, ${stitches} stitches, p95`, percentile(hovering, 0.95), 'ms', 17.5)
+    await page.locator('nav.labels button').first().click()
+    const grip = (await page.getByRole('slider', { name: /place on the rim/ }).locator('rect').boundingBox())!
+    await page.mouse.move(grip.x + grip.width / 2, grip.y + grip.height / 2)
+    await page.mouse.down()
+    const dragging = await frames(page, async () => {
+      for (let i = 0; i < 120; i++) {
+        await page.mouse.move(grip.x + grip.width / 2 + 40 * Math.sin(i / 12), grip.y + grip.height / 2)
+        await page.waitForTimeout(8)
+      }
+    })
+    await page.mouse.up()
+    line(`frames while dragging the handles, ${stitches} stitches, p95`, percentile(dragging, 0.95), 'ms', 17.5)
     await end()
   }
 

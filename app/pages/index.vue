@@ -2,16 +2,20 @@
 import { useDropped } from '~/composables/useDropped'
 import { useGone } from '~/composables/useGone'
 import { mdiMagnify } from '@mdi/js'
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { type Group, GROUPS, type Order, ORDERS, useBags } from '~/stores/bags'
 import { useDesk } from '~/stores/desk'
+import { useMakes } from '~/stores/makes'
 import type { Kept } from '~/stores/records'
 
 useHead({ title: 'All bags · Fair Hollow' })
 const shelf = useBags()
 const { gone, throwAway, takeBack } = useGone(shelf)
 const desk = useDesk()
+const makes = useMakes()
+/** What is on the hook and the shelf come together: neither pushes the other down. */
+const ready = ref(shelf.loaded)
 const router = useRouter()
 /** Stands below the last bag: seen, it asks for the next ones. */
 const end = ref<HTMLElement>()
@@ -21,7 +25,9 @@ onMounted(async () => {
   watcher = new IntersectionObserver((seen) => {
     if (seen.some(({ isIntersecting }) => isIntersecting) && shelf.more) void shelf.loadMore()
   }, { rootMargin: '400px' })
-  await shelf.load()
+  await Promise.all([shelf.load(), makes.load()])
+  ready.value = true
+  await nextTick()
   if (end.value) watcher.observe(end.value)
 })
 onBeforeUnmount(() => watcher?.disconnect())
@@ -57,8 +63,7 @@ const hovering = useDropped(bringIn)
 /** A bag's file goes on this shelf, a make's back on the hook. */
 async function bringIn(file: File): Promise<void> {
   if (!file.name.endsWith('.make.json')) return go(await shelf.bringIn(file))
-  const { useMakes } = await import('~/stores/makes')
-  const make = await useMakes().bringIn(file)
+  const make = await makes.bringIn(file)
   if (make) await router.push(`/makes/${make.id}`)
 }
 </script>
@@ -84,87 +89,89 @@ async function bringIn(file: File): Promise<void> {
       title="That did not work"
     />
     <LazyLeftOnDesk @sent="shelf.load" />
-    <LazyMakesInHand />
-    <TroubleNote
-      v-if="shelf.away"
-      :lines="['Bags that were opened on this device can be worked on; what you change is sent once it answers.']"
-      title="The program does not answer"
-    />
-    <ul
-      v-if="shelf.away"
-      class="plain"
-    >
-      <li
-        v-for="bag in desk.here"
-        :key="bag.id"
+    <template v-if="ready">
+      <MakesInHand />
+      <TroubleNote
+        v-if="shelf.away"
+        :lines="['Bags that were opened on this device can be worked on; what you change is sent once it answers.']"
+        title="The program does not answer"
+      />
+      <ul
+        v-if="shelf.away"
+        class="plain"
       >
-        <NuxtLink :to="`/bags/${bag.id}`">
-          {{ bag.design.name }}
+        <li
+          v-for="bag in desk.here"
+          :key="bag.id"
+        >
+          <NuxtLink :to="`/bags/${bag.id}`">
+            {{ bag.design.name }}
+          </NuxtLink>
+        </li>
+      </ul>
+      <div
+        v-if="shelf.total > 8 || shelf.find || shelf.group !== 'all'"
+        class="seek"
+      >
+        <v-text-field
+          :model-value="shelf.find"
+          :prepend-inner-icon="mdiMagnify"
+          label="Find a bag"
+          clearable
+          maxlength="80"
+          hide-details
+          @update:model-value="look"
+        />
+        <PickField
+          :model-value="shelf.order"
+          :items="ORDERS.map(({ value, name }) => ({ value, title: name }))"
+          label="In order"
+          @update:model-value="arrange"
+        />
+        <ChoiceField
+          class="groups"
+          label="Shown"
+          :value="shelf.group"
+          :choices="GROUPS"
+          @change="sort"
+        />
+        <span
+          class="soft count"
+          role="status"
+        >{{ shelf.total }} {{ shelf.total === 1 ? 'bag' : 'bags' }}</span>
+      </div>
+      <p
+        v-if="shelf.loaded && !shelf.away && shelf.bags.length === 0 && shelf.trouble.length === 0"
+        class="soft"
+      >
+        {{ shelf.find ? 'No bag is called so, or says so in its tags or notes.' : EMPTY[shelf.group] }}
+      </p>
+      <ul class="shelf">
+        <BagCard
+          v-for="bag in shelf.bags"
+          :key="bag.id"
+          :bag="bag"
+          @copy="async () => go(await shelf.copy(bag.id))"
+          @remove="throwAway(bag.id)"
+        />
+      </ul>
+      <div ref="end">
+        <v-btn
+          v-if="shelf.more"
+          variant="outlined"
+          @click="shelf.loadMore"
+        >
+          More bags
+        </v-btn>
+      </div>
+      <p class="soft">
+        <NuxtLink
+          to="/safe"
+        >
+          Kept safe: copies, what was thrown away, your phone
         </NuxtLink>
-      </li>
-    </ul>
-    <div
-      v-if="shelf.total > 8 || shelf.find || shelf.group !== 'all'"
-      class="seek"
-    >
-      <v-text-field
-        :model-value="shelf.find"
-        :prepend-inner-icon="mdiMagnify"
-        label="Find a bag"
-        clearable
-        maxlength="80"
-        hide-details
-        @update:model-value="look"
-      />
-      <PickField
-        :model-value="shelf.order"
-        :items="ORDERS.map(({ value, name }) => ({ value, title: name }))"
-        label="In order"
-        @update:model-value="arrange"
-      />
-      <ChoiceField
-        class="groups"
-        label="Shown"
-        :value="shelf.group"
-        :choices="GROUPS"
-        @change="sort"
-      />
-      <span
-        class="soft count"
-        role="status"
-      >{{ shelf.total }} {{ shelf.total === 1 ? 'bag' : 'bags' }}</span>
-    </div>
-    <p
-      v-if="shelf.loaded && !shelf.away && shelf.bags.length === 0 && shelf.trouble.length === 0"
-      class="soft"
-    >
-      {{ shelf.find ? 'No bag is called so, or says so in its tags or notes.' : EMPTY[shelf.group] }}
-    </p>
-    <ul class="shelf">
-      <BagCard
-        v-for="bag in shelf.bags"
-        :key="bag.id"
-        :bag="bag"
-        @copy="async () => go(await shelf.copy(bag.id))"
-        @remove="throwAway(bag.id)"
-      />
-    </ul>
-    <div ref="end">
-      <v-btn
-        v-if="shelf.more"
-        variant="outlined"
-        @click="shelf.loadMore"
-      >
-        More bags
-      </v-btn>
-    </div>
-    <p class="soft">
-      <NuxtLink
-        to="/safe"
-      >
-        Kept safe: copies, what was thrown away, your phone
-      </NuxtLink>
-    </p>
+      </p>
+    </template>
     <GoneNote
       :name="gone?.name"
       @back="takeBack"

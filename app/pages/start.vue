@@ -98,49 +98,51 @@ async function empty(): Promise<void> {
           Whole bags, drawn in the stitches of your last one. Whatever you choose, everything can be changed.
         </p>
       </header>
-      <ul v-if="ready">
-        <WholeBagCard
-          v-for="{ bag, portrait } in cards"
-          :key="bag.id"
-          :name="bag.name"
-          :does="bag.does"
-          :portrait="portrait"
-          @choose="choose(bag.id)"
-        />
-      </ul>
-      <section
-        class="others"
-        aria-labelledby="others"
-      >
-        <h2 id="others">
-          Or it must hold …
-        </h2>
-        <p class="row">
-          <v-btn
-            v-for="{ kind, name: what } in CONTENT_KINDS"
-            :key="kind"
-            variant="outlined"
-            :to="`/start?holds=${kind}`"
-          >
-            {{ what }}
-          </v-btn>
-        </p>
-        <h2>Or</h2>
-        <p class="row">
-          <v-btn
-            variant="outlined"
-            to="/start?pattern="
-          >
-            From a written pattern
-          </v-btn>
-          <v-btn
-            variant="outlined"
-            @click="empty"
-          >
-            Begin with a small round pouch, and no questions
-          </v-btn>
-        </p>
-      </section>
+      <template v-if="ready">
+        <ul>
+          <WholeBagCard
+            v-for="{ bag, portrait } in cards"
+            :key="bag.id"
+            :name="bag.name"
+            :does="bag.does"
+            :portrait="portrait"
+            @choose="choose(bag.id)"
+          />
+        </ul>
+        <section
+          class="others"
+          aria-labelledby="others"
+        >
+          <h2 id="others">
+            Or it must hold …
+          </h2>
+          <p class="row">
+            <v-btn
+              v-for="{ kind, name: what } in CONTENT_KINDS"
+              :key="kind"
+              variant="outlined"
+              :to="`/start?holds=${kind}`"
+            >
+              {{ what }}
+            </v-btn>
+          </p>
+          <h2>Or</h2>
+          <p class="row">
+            <v-btn
+              variant="outlined"
+              to="/start?pattern="
+            >
+              From a written pattern
+            </v-btn>
+            <v-btn
+              variant="outlined"
+              @click="empty"
+            >
+              Begin with a small round pouch, and no questions
+            </v-btn>
+          </p>
+        </section>
+      </template>
     </template>
     <div
       v-else-if="ready"

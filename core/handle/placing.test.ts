@@ -30,7 +30,7 @@ function owners(count: number, { firsts, places }: ReturnType<typeof placed>): n
 
 describe('two spans opposite each other', () => {
   it('on 64: 8, slot 16, 16, slot 16, 8 (craft 10; common practice, no source)', () => {
-    expect(placed(rim(64), 16, 'faces')).toEqual({ firsts: [8, 40], places: 16, gaps: [16, 16], offSides: 0 })
+    expect(placed(rim(64), 16, 'faces')).toEqual({ firsts: [8, 40], places: 16, gaps: [16, 16], offSides: 0, room: 8 })
   })
 
   it('seven stitches a foot on 120: 53 between the feet on each side (craft 10; common practice, no source)', () => {

@@ -28,6 +28,8 @@ export interface Placing {
   readonly gaps: readonly [number, number]
   /** How far the middle between the spans lies from the marked sides, in stitches. */
   readonly offSides: number
+  /** How far the spans may be moved either way, in stitches. */
+  readonly room: number
 }
 
 /** A boundary of an edge of so many places, brought within it. */
@@ -64,7 +66,7 @@ export function placed(edge: Edge, places: number, centred: Centred, nudge = 0):
   const gap = 2 * x - axis
   return {
     firsts: [within(x, count), within(axis - x - places, count)], places, gaps: [between - gap, gap],
-    offSides: Math.abs(axis - wanted) / 2,
+    offSides: Math.abs(axis - wanted) / 2, room,
   }
 }
 

@@ -72,7 +72,7 @@ export function used(
 }
 
 /** What two opposite spans on the faces are taken hold of by, on the front. */
-export function gripOf(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, { firsts, places, gaps }: Placing): Grip {
+export function gripOf(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, { firsts, places, gaps, room }: Placing): Grip {
   const on = faces(edge, setting, firsts, places)
   const first = on[0].name === 'front'
   const onward = first === (facingBelow(setting) === 'right') ? 1 : -1
@@ -82,7 +82,7 @@ export function gripOf(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, {
   const half = (gap: number, up: boolean) => (up ? Math.ceil(gap / 2) : Math.floor(gap / 2))
   return {
     span: (first ? on[0] : on[1]).feet, count: edge.count, stitches: places, before: half(atStart, false),
-    after: half(edge.count - 2 * places - atStart, true), onward,
+    after: half(edge.count - 2 * places - atStart, true), onward, room,
   }
 }
 
@@ -90,7 +90,7 @@ export function gripOf(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, {
  * What straps from side to side show on the front: what lies between their feet there; it is moved by keyboard alone, since both feet
  * move.
  */
-export function gripBetween(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, { firsts: [a, b], places, gaps }: Placing): Grip {
+export function gripBetween(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, { firsts: [a, b], places, gaps, room }: Placing): Grip {
   const spans = [
     { first: a + places, stitches: gaps[0] },
     { first: b + places, stitches: gaps[1] },
@@ -100,7 +100,7 @@ export function gripBetween(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns
     .sort((one, other) => middleOf(edge, setting, one) - middleOf(edge, setting, other))
   return {
     span: front!.face.feet, count: edge.count, stitches: front!.stitches, before: Math.floor(places / 2), after: Math.ceil(places / 2),
-    onward: 0,
+    onward: 0, room,
   }
 }
 

@@ -176,7 +176,8 @@ export function slotsOn(spec: SlotsSpec, edge: Edge, setting: Pick<Setting, 'gau
   const places = Math.min(skipped, Math.floor(edge.count / 2))
   // However far they are moved, a stitch more than the least stays between them: rounds that turn begin and end there.
   const room = Math.max(0, Math.floor((Math.floor(edge.count / 2) - places - LEAST_BETWEEN - 1) / 2))
-  return { skipped, placing: placed(marked, places, 'faces', Math.min(room, Math.max(-room, spec.nudge))), chains, hangs: chains > skipped }
+  const placing = { ...placed(marked, places, 'faces', Math.min(room, Math.max(-room, spec.nudge))), room }
+  return { skipped, placing, chains, hangs: chains > skipped }
 }
 
 /** A handle needs so many stitches to give one at each of its two ends, and the body between two of them so many. */

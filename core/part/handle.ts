@@ -44,4 +44,6 @@ export interface Grip {
   readonly after: number
   /** 1 if moving it by a stitch more moves the front's span on with the rounds, -1 if back; 0 if its two ends move against each other. */
   readonly onward: 1 | -1 | 0
+  /** How far it may be moved either way, in stitches. */
+  readonly room: number
 }

@@ -229,6 +229,7 @@ function leader(x: number, y: number, labelY: number): string {
       {{ reading }}
     </p>
     <nav
+      v-if="width > 0"
       class="labels"
       aria-label="Parts of the bag, from the top down"
     >

@@ -277,7 +277,9 @@ const frame = computed(() => {
 </template>
 
 <style scoped>
+/* The outline is what one points at: looking for the pointer among thousands of stitches would take longer than a frame. */
 .band { cursor: pointer; }
+.stitches, .net, .posts, .ridges { pointer-events: none; }
 .stitches { fill: none; stroke-width: 0.085; stroke-linejoin: round; stroke-linecap: round; }
 .ring { fill: none; stroke-width: 0.09; pointer-events: none; }
 .ridges { fill: none; stroke-width: 0.05; }

@@ -156,6 +156,7 @@ const fold = computed(() => {
 .ring.lit { stroke: var(--accent); opacity: 0.3; }
 .fold { stroke-width: 1px; stroke-dasharray: 9 4; vector-effect: non-scaling-stroke; opacity: 0.7; }
 .pin { fill: #f2b632; stroke: #2b2a28; stroke-width: 1.2; }
+.marks, .ring { pointer-events: none; }
 .marks path { fill: none; stroke-width: 0.045; stroke-linecap: round; }
 .marks .shaped { stroke-width: 0.085; }
 .seam { fill: none; stroke-width: 1px; stroke-dasharray: 3 3; vector-effect: non-scaling-stroke; }

@@ -17,6 +17,13 @@ const handle = ref<SVGGElement>()
 const from = ref<{ readonly x: number, readonly nudge: number }>()
 const stitchCm = computed(() => props.rimCm / props.grip.grip.count)
 const textCm = computed(() => 12.5 / props.scale)
+/** What is taken hold of is as large as a pointer needs, or a thumb, however small the bag is drawn. */
+const holdPx = matchMedia('(pointer: coarse)').matches ? 44 : 24
+const hold = computed(() => {
+  const { leftX, rightX, y } = props.grip
+  const [wide, tall] = [Math.max(rightX - leftX, holdPx / props.scale), Math.max(2.2, holdPx / props.scale)]
+  return { x: (leftX + rightX - wide) / 2, y: y - tall / 2, width: wide, height: tall }
+})
 const spans = computed(() => {
   const { leftX, rightX, outerLeftX, outerRightX, grip } = props.grip
   // Ways run to the right or to the left, as the hands do: what lies before is on the side they come from.
@@ -36,11 +43,9 @@ const told = computed(() => {
   return `${stitches.join(', ')}; moved ${props.nudge} from the middle`
 })
 
-/** As far as there is room: half a gap, less what a corner holds on to. */
-const room = computed(() => Math.max(0, Math.floor((props.grip.grip.count - 2 * props.grip.grip.stitches) / 4) - 1))
-
 function put(to: number): void {
-  const kept = Math.min(room.value, Math.max(-room.value, to))
+  const { room } = props.grip.grip
+  const kept = Math.min(room, Math.max(-room, to))
   if (kept !== props.nudge) emit('nudge', kept)
 }
 
@@ -73,6 +78,8 @@ function onKey(event: KeyboardEvent): void {
     role="slider"
     tabindex="0"
     :aria-label="`${name}: place on the rim, in stitches from the middle. Arrows move it, Home brings it back`"
+    :aria-valuemin="-grip.grip.room"
+    :aria-valuemax="grip.grip.room"
     :aria-valuenow="nudge"
     :aria-valuetext="told"
     @pointerdown="start"
@@ -83,10 +90,7 @@ function onKey(event: KeyboardEvent): void {
     @click.stop
   >
     <rect
-      :x="grip.leftX"
-      :y="grip.y - 1.1"
-      :width="Math.max(0.1, grip.rightX - grip.leftX)"
-      :height="2.2"
+      v-bind="hold"
       class="hold"
     />
     <path

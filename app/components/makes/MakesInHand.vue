@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useGone } from '~/composables/useGone'
 import { mdiDeleteOutline } from '@mdi/js'
-import { computed, onMounted } from 'vue'
+import { computed } from 'vue'
 import { useMakes } from '~/stores/makes'
 
 /** The bags on the hook, with how far each is. */
@@ -10,7 +10,6 @@ const { gone, throwAway, takeBack } = useGone(shelf)
 /** Finished ones stand in the logbook. */
 const inHand = computed(() => shelf.makes.filter(({ progress }) => progress?.words !== 'Finished'))
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
-onMounted(shelf.load)
 </script>
 
 <template>
