@@ -49,8 +49,17 @@ export function planOf(draft: Draft): Chart {
 /** What can be seen from above: rounds, and where their stitches lie. */
 type LaidOut = Pick<DraftPart, 'id' | 'rounds' | 'firstRound' | 'size' | 'layOut'>
 
+/** What was seen from above: a floor that stays as it was is looked at once, however the wall changes. */
+const seen = new WeakMap<LaidOut, { left?: Chart, right?: Chart }>()
+
 /** Rounds seen from above. */
 export function planOfRounds(base: LaidOut, leftHanded: boolean): Chart {
+  const known = seen.get(base) ?? {}
+  seen.set(base, known)
+  return (known[leftHanded ? 'left' : 'right'] ??= lookDown(base, leftHanded))
+}
+
+function lookDown(base: LaidOut, leftHanded: boolean): Chart {
   const chart = blank(base.rounds.reduce((sum, worked) => sum + worked.edge.count, 0))
   const rounds: ChartRound[] = []
   const side = leftHanded ? -1 : 1
