@@ -10,6 +10,8 @@ import { useTell } from './useTell'
 /** What questions are asked of: a spec, what it came to, and where answers go. Paths start at the spec. */
 export interface Asking {
   readonly spec: object
+  /** Where the spec stands in the design; nothing for what is no design. */
+  readonly at?: readonly (string | number)[]
   readonly now: Now
   readonly units: Units
   readonly yarns: readonly Yarn[]
@@ -28,7 +30,7 @@ export function useAsking(
   return computed(() => {
     const asked = part()
     return {
-      spec: spec(), units: bag.design.units, yarns: bag.design.yarns,
+      spec: spec(), at: at(), units: bag.design.units, yarns: bag.design.yarns,
       now: { gauge: bag.draft.gauge, hook: bag.design.gauge, ...(asked ? { part: asked } : {}) },
       answer(label, changes, group) {
         const path = at()

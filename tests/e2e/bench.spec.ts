@@ -271,3 +271,23 @@ test('a swatch of a texture is entered, kept and taken; a band\'s own is kept fo
   await page.goto('/swatches')
   await expect(page.getByRole('heading', { name: 'Pairs pouch: pairs' })).toBeVisible()
 })
+
+test('what is found leads to where it is asked, from the whole bag to the field', async ({ page, request }) => {
+  const id = await freshBag(request, 'Narrow holes', {
+    wall: [
+      { id: 'part-1', band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' },
+      {
+        id: 'part-2', band: 'slots', number: 2, width: { want: { widthCm: 4 } }, chains: { want: { hole: true } }, into: 'chains',
+        corners: 0, rounds: 2, stitch: 'sc', nudge: 0, colour: 'main',
+      },
+    ],
+  })
+  await page.goto(`/bags/${id}`)
+  const narrow = page.locator('[data-code="hand-hole-small"]')
+  await narrow.getByRole('button', { name: 'Set it by hand' }).click()
+  await expect(page.getByRole('heading', { name: /^Slots/ })).toBeVisible()
+  await expect(page.locator('[data-asks^="wall.part-2.width"] :focus')).toBeVisible()
+  await page.keyboard.press('Control+a')
+  await page.keyboard.type('10')
+  await expect(narrow).toBeHidden()
+})

@@ -26,7 +26,7 @@ const begun = (kind: string, like: Band | undefined) => list.value.begin!(kind, 
 function askingOf(i: number): Asking {
   const at = [...props.path, i]
   return {
-    ...props.asking, spec: bands.value[i]!,
+    ...props.asking, spec: bands.value[i]!, ...(props.asking.at ? { at: [...props.asking.at, ...at] } : {}),
     answer: (label, changes, group) =>
       props.asking.answer(label, changes.map(change => ({ ...change, path: [...at, ...change.path] })), group && [...at, group].join('.')),
   }

@@ -4,6 +4,7 @@ import { BAG_FIELDS } from '~~/core/design/fields'
 import { partName } from '~~/core/design/partNames'
 import { countByWeight, countedWords } from '~~/core/part/worst'
 import { useAsking } from '~/composables/useAsking'
+import { useGoTo } from '~/composables/useGoTo'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 
@@ -18,6 +19,8 @@ const settledPart = computed(() => view.settled.parts.find(({ id }) => id === vi
 const drafted = computed(() => part.value?.from.in)
 const band = computed(() => bag.design.wall.find(({ id }) => id === view.selected))
 const title = computed(() => part.value?.name ?? (band.value ? partName(bag.design, band.value.id)! : 'The whole bag'))
+const goTo = useGoTo()
+const nameOf = (id: string) => draft.value.parts.find(one => one.id === id)?.name ?? 'the whole bag'
 const heading = ref<{ focus: () => void }>()
 const whole = computed(() => view.selected === 'bag')
 const hasStop = computed(() => findings.value.some(({ weight, code }) => weight === 'stop' || code === 'mouth-does-not-divide'))
@@ -99,6 +102,9 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
     >
       <WatchBlock
         :findings="findings"
+        :in-hand="view.selected"
+        :name-of="nameOf"
+        @go="goTo"
         @fix="bag.applyFix"
         @look="view.look"
       />

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { mdiAlert, mdiAlertOctagon, mdiCheck, mdiEyeOutline } from '@mdi/js'
 import { computed } from 'vue'
+import { askedAt, type AskedAt } from '~~/core/part/askedAt'
 import type { Finding, Fix, Weight } from '~~/core/part/finding'
 import { worstFirst } from '~~/core/part/worst'
 import { useTell } from '~/composables/useTell'
 
-/** Findings, the heaviest first, each with the fix it offers. */
-const props = defineProps<{ findings: readonly Finding[] }>()
-const emit = defineEmits<{ fix: [fix: Fix], look: [fix?: Fix] }>()
+/** Findings, the heaviest first, each with the fix it offers and the way to where it is asked. */
+const props = defineProps<{ findings: readonly Finding[], inHand: string, nameOf: (part: string) => string }>()
+const emit = defineEmits<{ fix: [fix: Fix], look: [fix?: Fix], go: [at: AskedAt] }>()
 
 const told = useTell()
 const LOOKS: Record<Weight, { icon: string, word: string }> = {
@@ -16,7 +17,11 @@ const LOOKS: Record<Weight, { icon: string, word: string }> = {
   watch: { icon: mdiEyeOutline, word: 'Keep an eye' },
   note: { icon: mdiCheck, word: 'Good to know' },
 }
-const sorted = computed(() => worstFirst(props.findings))
+const sorted = computed(() => worstFirst(props.findings).map((finding) => {
+  const at = askedAt(finding)
+  const leads = at?.path !== undefined || (at?.part !== props.inHand && finding.weight !== 'note')
+  return { finding, fixes: finding.fix ? [finding.fix, ...finding.otherFixes ?? []] : [], at: leads ? at : undefined }
+}))
 </script>
 
 <template>
@@ -31,7 +36,7 @@ const sorted = computed(() => worstFirst(props.findings))
     class="findings"
   >
     <li
-      v-for="finding in sorted"
+      v-for="{ finding, fixes, at } in sorted"
       :key="`${finding.part}-${finding.code}`"
       :class="finding.weight"
       :data-code="finding.code"
@@ -44,11 +49,11 @@ const sorted = computed(() => worstFirst(props.findings))
         <strong>{{ LOOKS[finding.weight].word }}</strong>
         <p>{{ told(finding.what) }}</p>
         <div
-          v-if="finding.fix"
+          v-if="fixes.length > 0 || at"
           class="fixes"
         >
           <v-btn
-            v-for="fix in [finding.fix, ...finding.otherFixes ?? []]"
+            v-for="fix in fixes"
             :key="fix.label"
             variant="tonal"
             color="primary"
@@ -61,6 +66,14 @@ const sorted = computed(() => worstFirst(props.findings))
             @blur="emit('look')"
           >
             {{ told(fix.label) }}
+          </v-btn>
+          <v-btn
+            v-if="at"
+            size="small"
+            class="go"
+            @click="emit('go', at)"
+          >
+            {{ at.path ? 'Set it by hand' : `Go to ${nameOf(at.part)}` }}
           </v-btn>
         </div>
       </div>

@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { rowsOf } from '~~/core/field/asking'
+import { type Put, rowsOf } from '~~/core/field/asking'
 import type { Fields } from '~~/core/field/field'
 import type { Asking } from '~/composables/useAsking'
 
 /** Questions as their declaration asks them, in its order; what belongs right after one goes into the slot of its name. */
 const props = defineProps<{ fields: Fields, asking: Asking, at?: readonly (string | number)[], skip?: readonly string[] }>()
+const asks = ({ path }: Put) => [...(props.asking.at ?? []), ...path].join('.')
 const rows = computed(() => rowsOf(props.fields, props.asking.spec, props.at, props.skip))
 </script>
 
@@ -14,26 +15,37 @@ const rows = computed(() => rowsOf(props.fields, props.asking.spec, props.at, pr
     v-for="row in rows"
     :key="row[0]!.path.join('.')"
   >
-    <AskedField
+    <div
       v-if="row.length === 1"
-      :put="row[0]!"
-      :asking="asking"
-    />
+      class="through"
+      :data-asks="asks(row[0]!)"
+    >
+      <AskedField
+        :put="row[0]!"
+        :asking="asking"
+      />
+    </div>
     <div
       v-else
       class="row"
     >
-      <AskedField
+      <div
         v-for="put in row"
         :key="put.path.join('.')"
-        :put="put"
-        :asking="asking"
-      />
+        class="through"
+        :data-asks="asks(put)"
+      >
+        <AskedField
+          :put="put"
+          :asking="asking"
+        />
+      </div>
     </div>
     <slot :name="row[0]!.name" />
   </template>
 </template>
 
 <style scoped>
+.through { display: contents; }
 .row { display: grid; grid-template-columns: repeat(auto-fit, minmax(6.6rem, 1fr)); gap: 0.5rem; align-items: start; }
 </style>
