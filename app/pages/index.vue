@@ -153,6 +153,7 @@ async function bringIn(file: File): Promise<void> {
           :bag="bag"
           @copy="async () => go(await shelf.copy(bag.id))"
           @remove="throwAway(bag.id)"
+          @seek="look"
         />
       </ul>
       <div ref="end">
@@ -182,10 +183,15 @@ async function bringIn(file: File): Promise<void> {
 
 <style scoped>
 .bags { max-width: 76rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.4rem; }
-.shelf { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr)); gap: 2rem 1.4rem; }
+.shelf {
+  list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr)); gap: 2rem 1.4rem;
+}
 .seek { display: flex; flex-wrap: wrap; gap: 0.8rem; align-items: center; }
 .seek > :first-child { flex: 2 1 16rem; max-width: 26rem; }
 .seek > :nth-child(2) { flex: 1 1 12rem; max-width: 16rem; }
 .plain { margin: 0; padding-left: 1.2rem; line-height: 1.9; }
-.drop { position: fixed; inset: 3.25rem 0 0; z-index: 30; margin: 0; display: grid; place-items: center; font-size: 1.4rem; border: 4px dashed var(--accent); background: color-mix(in srgb, var(--paper), transparent 12%); pointer-events: none; }
+.drop {
+  position: fixed; inset: 3.25rem 0 0; z-index: 30; margin: 0; display: grid; place-items: center; font-size: 1.4rem;
+  border: 4px dashed var(--accent); background: color-mix(in srgb, var(--paper), transparent 12%); pointer-events: none;
+}
 </style>

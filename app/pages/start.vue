@@ -194,7 +194,8 @@ async function empty(): Promise<void> {
             <span
               v-if="taken && taken.left.length > 0"
               class="soft"
-            >{{ taken.left.length }} {{ taken.left.length === 1 ? 'line tells' : 'lines tell' }} no round; the text is kept in the notes.</span>
+            >{{ taken.left.length }} {{ taken.left.length === 1 ? 'line tells' : 'lines tell' }} no round; the text is kept in the
+              notes.</span>
           </p>
         </template>
         <h2 v-if="chosen">

@@ -5,13 +5,12 @@ import type { ListedBag } from '~/stores/bags'
 
 /** A bag on its shelf, with its facts. */
 const props = defineProps<{ bag: ListedBag }>()
-/** What is told of it besides: made, promised, its tags. */
+/** What is told of it besides: made, promised. */
 const marks = computed(() => [
   ...(props.bag.finished > 0 ? [props.bag.finished === 1 ? 'made once' : `made ${props.bag.finished} times`] : []),
   ...(props.bag.ordered > 0 ? [props.bag.ordered === 1 ? 'in an order' : `in ${props.bag.ordered} orders`] : []),
-  ...props.bag.tags,
 ])
-const emit = defineEmits<{ copy: [], remove: [] }>()
+const emit = defineEmits<{ copy: [], remove: [], seek: [tag: string] }>()
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 </script>
 
@@ -36,13 +35,22 @@ const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'sh
       On the hook: {{ bag.inHand.words }}
     </p>
     <p
-      v-if="marks.length > 0"
+      v-if="marks.length + bag.tags.length > 0"
       class="marks"
     >
       <span
         v-for="mark in marks"
         :key="mark"
       >{{ mark }}</span>
+      <button
+        v-for="tag in bag.tags"
+        :key="tag"
+        type="button"
+        :title="`Bags tagged ${tag}`"
+        @click="emit('seek', tag)"
+      >
+        {{ tag }}
+      </button>
     </p>
     <p
       v-if="bag.portrait?.stop"
@@ -87,5 +95,11 @@ p { margin: 0.15rem 0 0; font-size: 0.88rem; }
 .bar { height: 6px; border: 1px solid var(--strong-line); border-radius: 3px; overflow: hidden; }
 .bar span { display: block; height: 100%; background: var(--accent); }
 .marks { display: flex; flex-wrap: wrap; gap: 0.3rem; margin-top: 0.35rem; }
-.marks span { padding: 0.05rem 0.5rem; border: 1px solid var(--line); border-radius: 1rem; font-size: 0.82rem; overflow-wrap: anywhere; }
+.marks > * { padding: 0.05rem 0.5rem; border: 1px solid var(--line); border-radius: 1rem; font-size: 0.82rem; overflow-wrap: anywhere; }
+.marks button {
+  min-height: 1.5rem; border-color: var(--strong-line); background: none; color: inherit; font: inherit; font-size: 0.82rem;
+  cursor: pointer;
+}
+.marks button:hover { border-color: var(--accent); color: var(--accent); }
+@media (pointer: coarse) { .marks button { min-height: 2.75rem; padding: 0 0.9rem; } }
 </style>

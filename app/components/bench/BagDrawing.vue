@@ -259,7 +259,10 @@ svg { display: block; }
 .floor { cursor: pointer; }
 .leaders path { fill: none; stroke: var(--strong-line); stroke-width: 1; }
 .leaders .chosen { stroke: var(--accent); stroke-width: 2; }
-.reading { position: absolute; left: 0.9rem; bottom: 0.3rem; margin: 0; padding: 0.1rem 0.5rem; font-size: 0.88rem; background: var(--paper); color: var(--ink); max-width: calc(100% - 1.8rem); }
+.reading {
+  position: absolute; left: 0.9rem; bottom: 0.3rem; margin: 0; padding: 0.1rem 0.5rem; font-size: 0.88rem; background: var(--paper);
+  color: var(--ink); max-width: calc(100% - 1.8rem);
+}
 .reading:empty { display: none; }
 .canvas { touch-action: pan-y; }
 .closer .labels :deep(.label) { background: color-mix(in srgb, var(--paper), transparent 12%); }

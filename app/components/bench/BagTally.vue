@@ -118,7 +118,10 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
 .tally > div { padding: 0.5rem 1rem; border-right: 1px solid var(--line); white-space: nowrap; }
 dt { font-size: 0.78rem; color: var(--soft-ink); }
 .yarn dt { max-width: 11rem; overflow: hidden; text-overflow: ellipsis; }
-dd { margin: 0; font-family: var(--figures); font-size: 1.02rem; font-weight: 560; letter-spacing: -0.035em; word-spacing: -0.28em; display: flex; align-items: center; gap: 0.4rem; }
+dd {
+  margin: 0; font-family: var(--figures); font-size: 1.02rem; font-weight: 560; letter-spacing: -0.035em; word-spacing: -0.28em;
+  display: flex; align-items: center; gap: 0.4rem;
+}
 .dot { width: 0.85rem; height: 0.85rem; border-radius: 50%; border: 1px solid var(--strong-line); }
 .watching { border: 0; padding: 0; background: none; cursor: pointer; text-decoration: underline; text-underline-offset: 3px; }
 .watching :deep(.found) { font-size: 1.02rem; }

@@ -57,6 +57,9 @@ onBeforeUnmount(() => {
 </template>
 
 <style scoped>
-.undone { position: fixed; left: 50%; bottom: 5.4rem; z-index: 20; transform: translateX(-50%); margin: 0; padding: 0.45rem 1rem; border-radius: 4px; background: var(--ink); color: var(--paper); max-width: 90vw; }
+.undone {
+  position: fixed; left: 50%; bottom: 5.4rem; z-index: 20; transform: translateX(-50%); margin: 0; padding: 0.45rem 1rem;
+  border-radius: 4px; background: var(--ink); color: var(--paper); max-width: 90vw;
+}
 .undone:empty { display: none; }
 </style>

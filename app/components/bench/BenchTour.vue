@@ -66,7 +66,10 @@ function leave(): void {
 </template>
 
 <style scoped>
-.tour { padding: 0.6rem 0.8rem; border: 1px solid var(--line); border-left: 4px solid var(--accent); border-radius: 4px; background: var(--paper); }
+.tour {
+  padding: 0.6rem 0.8rem; border: 1px solid var(--line); border-left: 4px solid var(--accent); border-radius: 4px;
+  background: var(--paper);
+}
 p { margin: 0 0 0.4rem; font-size: 0.92rem; line-height: 1.4; }
 </style>
 

@@ -7,6 +7,13 @@ const props = defineProps<{ contents: Contents }>()
 const room = computed(() => roomOf(props.contents))
 const drawn = computed(() => contentOf(props.contents).drawn)
 
+/** A bottle stands straight to its shoulders, and from there goes in to its neck. */
+const bottle = computed(() => {
+  const { lengthCm, heightCm } = room.value
+  const [half, neck, shoulder, bend, throat] = [lengthCm / 2, lengthCm * 0.18, -heightCm * 0.62, -heightCm * 0.74, -heightCm * 0.8]
+  return `M${-half} 0V${shoulder}Q${-half} ${bend} ${-neck} ${throat}V${-heightCm}H${neck}V${throat}Q${half} ${bend} ${half} ${shoulder}V0Z`
+})
+
 const balls = computed(() => {
   if (drawn.value !== 'balls') return []
   const { count, acrossCm: d } = props.contents as { readonly count: number, readonly acrossCm: number }
@@ -43,7 +50,7 @@ const balls = computed(() => {
       />
       <path
         v-if="drawn === 'bottle'"
-        :d="`M${-room.lengthCm / 2} 0V${-room.heightCm * 0.62}Q${-room.lengthCm / 2} ${-room.heightCm * 0.74} ${-room.lengthCm * 0.18} ${-room.heightCm * 0.8}V${-room.heightCm}H${room.lengthCm * 0.18}V${-room.heightCm * 0.8}Q${room.lengthCm / 2} ${-room.heightCm * 0.74} ${room.lengthCm / 2} ${-room.heightCm * 0.62}V0Z`"
+        :d="bottle"
       />
       <rect
         v-else-if="drawn !== 'balls'"

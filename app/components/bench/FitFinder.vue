@@ -155,7 +155,10 @@ function fixOf(fitting: Fitting): Fix {
 </template>
 
 <style scoped>
-.fit { border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem 0.8rem; margin: 1rem 0 0; display: flex; flex-direction: column; gap: 0.7rem; min-width: 0; }
+.fit {
+  border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem 0.8rem; margin: 1rem 0 0; display: flex;
+  flex-direction: column; gap: 0.7rem; min-width: 0;
+}
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0 0.3rem; }
 .row { display: flex; flex-wrap: wrap; gap: 0.8rem; align-items: flex-start; }
 .below { display: flex; flex-direction: column; gap: 0.6rem; }
@@ -165,7 +168,10 @@ p { margin: 0 0 0.4rem; font-size: 0.88rem; line-height: 1.4; }
 .collision { color: rgb(var(--v-theme-error)); font-weight: 560; }
 ol { list-style: none; margin: 0; padding: 0; border-bottom: 1px solid var(--line); }
 li { border-top: 1px solid var(--line); }
-button { width: 100%; padding: 0.45rem 0.4rem; border: 0; background: none; color: inherit; font: inherit; font-size: 0.93rem; line-height: 1.35; text-align: left; cursor: pointer; }
+button {
+  width: 100%; padding: 0.45rem 0.4rem; border: 0; background: none; color: inherit; font: inherit; font-size: 0.93rem; line-height: 1.35;
+  text-align: left; cursor: pointer;
+}
 li:first-child button { font-weight: 640; }
 li button:hover, li button:focus-visible { background: var(--wash); }
 </style>

@@ -98,7 +98,10 @@ tr { border-top: 1px solid var(--line); }
 thead tr { border: 0; }
 .used { background: var(--wash); }
 th, td { padding: 0.1rem 0.4rem; }
-button { min-width: 2.6rem; padding: 0.15rem 0.5rem; border: 1px solid var(--line); border-radius: 4px; cursor: pointer; font: 600 0.95rem var(--figures); background: none; color: inherit; }
+button {
+  min-width: 2.6rem; padding: 0.15rem 0.5rem; border: 1px solid var(--line); border-radius: 4px; cursor: pointer;
+  font: 600 0.95rem var(--figures); background: none; color: inherit;
+}
 .used button { border-color: var(--accent); }
 path { fill: none; stroke: var(--ink); stroke-width: 1.5; stroke-linejoin: round; }
 </style>

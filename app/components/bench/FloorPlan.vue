@@ -160,7 +160,10 @@ const fold = computed(() => {
 .marks path { fill: none; stroke-width: 0.045; stroke-linecap: round; }
 .marks .shaped { stroke-width: 0.085; }
 .seam { fill: none; stroke-width: 1px; stroke-dasharray: 3 3; vector-effect: non-scaling-stroke; }
-text { font: 600 10px var(--figures); fill: #26231f; text-anchor: middle; dominant-baseline: central; paint-order: stroke; stroke: #fffaf0; stroke-width: 3px; }
+text {
+  font: 600 10px var(--figures); fill: #26231f; text-anchor: middle; dominant-baseline: central; paint-order: stroke; stroke: #fffaf0;
+  stroke-width: 3px;
+}
 .ground { stroke-linejoin: round; }
 .frame { fill: none; stroke-linejoin: round; stroke: var(--accent); stroke-width: 2.5px; vector-effect: non-scaling-stroke; }
 </style>

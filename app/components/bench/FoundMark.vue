@@ -25,6 +25,9 @@ const all = computed(() => counted.value.reduce((sum, { number }) => sum + numbe
 </template>
 
 <style scoped>
-.found { display: inline-flex; align-items: center; gap: 0.1rem; font-family: var(--figures); font-size: 0.82rem; font-weight: 600; color: rgb(var(--v-theme-warning)); }
+.found {
+  display: inline-flex; align-items: center; gap: 0.1rem; font-family: var(--figures); font-size: 0.82rem; font-weight: 600;
+  color: rgb(var(--v-theme-warning));
+}
 .caution, .stop { color: rgb(var(--v-theme-error)); }
 </style>

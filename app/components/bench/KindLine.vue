@@ -16,7 +16,8 @@ useReturnFocus(choosing)
 <template>
   <div class="kind">
     <p>
-      <strong>{{ own.name.charAt(0).toUpperCase() + own.name.slice(1) }}.</strong> {{ told(own.does) }} <strong v-if="asks">{{ asks }}</strong>
+      <strong>{{ own.name.charAt(0).toUpperCase() + own.name.slice(1) }}.</strong> {{ told(own.does) }}
+      <strong v-if="asks">{{ asks }}</strong>
     </p>
     <v-btn
       size="small"
@@ -38,7 +39,10 @@ useReturnFocus(choosing)
 </template>
 
 <style scoped>
-.kind { display: flex; gap: 0.6rem; align-items: flex-start; justify-content: space-between; padding-bottom: 0.6rem; border-bottom: 1px solid var(--line); }
+.kind {
+  display: flex; gap: 0.6rem; align-items: flex-start; justify-content: space-between; padding-bottom: 0.6rem;
+  border-bottom: 1px solid var(--line);
+}
 p { margin: 0; font-size: 0.92rem; line-height: 1.35; color: var(--soft-ink); }
 strong { color: var(--ink); font-weight: 640; }
 </style>

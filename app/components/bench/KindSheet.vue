@@ -114,13 +114,25 @@ function pick(band: string): void {
 </template>
 
 <style scoped>
-.sheet { display: flex; flex-direction: column; max-height: min(46rem, 90dvh); background: var(--sheet); color: var(--ink); border: 1px solid var(--strong-line); border-radius: 0.6rem; }
-header { display: grid; grid-template-columns: 1fr auto; gap: 0.6rem; align-items: center; padding: 1rem 1.2rem 0.8rem; border-bottom: 1px solid var(--line); }
+.sheet {
+  display: flex; flex-direction: column; max-height: min(46rem, 90dvh); background: var(--sheet); color: var(--ink);
+  border: 1px solid var(--strong-line); border-radius: 0.6rem;
+}
+header {
+  display: grid; grid-template-columns: 1fr auto; gap: 0.6rem; align-items: center; padding: 1rem 1.2rem 0.8rem;
+  border-bottom: 1px solid var(--line);
+}
 .seek { grid-column: 1 / -1; }
 .kinds { overflow-y: auto; padding: 0.8rem 1.2rem 1.2rem; }
 .kinds section + section { margin-top: 1.1rem; }
-ul { list-style: none; margin: 0.4rem 0 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(10.2rem, 1fr)); gap: 0.6rem; }
-button { display: grid; grid-template-columns: 1fr; align-content: start; width: 100%; height: 100%; padding: 0; border: 1px solid var(--line); border-radius: 4px; overflow: hidden; background: var(--paper); color: inherit; font: inherit; text-align: left; cursor: pointer; }
+ul {
+  list-style: none; margin: 0.4rem 0 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(10.2rem, 1fr));
+  gap: 0.6rem;
+}
+button {
+  display: grid; grid-template-columns: 1fr; align-content: start; width: 100%; height: 100%; padding: 0; border: 1px solid var(--line);
+  border-radius: 4px; overflow: hidden; background: var(--paper); color: inherit; font: inherit; text-align: left; cursor: pointer;
+}
 button:hover { border-color: var(--strong-line); }
 button[aria-pressed='true'] { border-color: var(--accent); box-shadow: inset 0 -3px 0 var(--accent); }
 svg { width: 100%; height: 3.4rem; display: block; background: var(--sheet); }

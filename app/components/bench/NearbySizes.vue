@@ -56,7 +56,10 @@ function pick(index: number): void {
 <style scoped>
 .near { display: flex; flex-wrap: wrap; gap: 0.3rem; font-size: 0.88rem; }
 .near > span { width: 100%; font-size: 0.84rem; }
-button { padding: 0.2rem 0.55rem; border: 1px dashed var(--strong-line); border-radius: 4px; cursor: pointer; background: none; color: inherit; font: inherit; }
+button {
+  padding: 0.2rem 0.55rem; border: 1px dashed var(--strong-line); border-radius: 4px; cursor: pointer; background: none; color: inherit;
+  font: inherit;
+}
 button:hover { border-style: solid; }
 .here { border-style: solid; border-color: var(--accent); font-weight: 620; }
 </style>

@@ -151,13 +151,19 @@ function addAnother(): void {
 </template>
 
 <style scoped>
-.own { border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem 0.8rem; margin: 0; display: flex; flex-direction: column; gap: 0.7rem; min-width: 0; }
+.own {
+  border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem 0.8rem; margin: 0; display: flex; flex-direction: column;
+  gap: 0.7rem; min-width: 0;
+}
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0 0.3rem; }
 .row { display: flex; gap: 0.5rem; align-items: center; }
 .lines :deep(textarea) { font-family: var(--figures); font-size: 0.9rem; line-height: 1.45; }
 .sound { margin: 0; font-size: 0.9rem; color: rgb(var(--v-theme-success)); font-weight: 560; }
 .wrong p { margin: 0 0 0.3rem; font-size: 0.9rem; color: rgb(var(--v-theme-error)); font-weight: 560; }
-code { display: block; overflow-x: auto; white-space: pre; font-family: var(--figures); font-size: 0.85rem; padding: 0.3rem 0.4rem; background: var(--paper); }
+code {
+  display: block; overflow-x: auto; white-space: pre; font-family: var(--figures); font-size: 0.85rem; padding: 0.3rem 0.4rem;
+  background: var(--paper);
+}
 mark { background: rgb(var(--v-theme-error)); color: var(--sheet); border-radius: 2px; }
 .hint { margin: 0; font-size: 0.84rem; line-height: 1.35; }
 </style>

@@ -37,7 +37,11 @@ const facts = computed(() => {
 </template>
 
 <style scoped>
-.label { display: flex; flex-direction: column; align-items: flex-start; text-align: left; min-height: 50px; padding: 0.3rem 0.6rem; border-radius: 4px; border: 1px solid transparent; cursor: pointer; white-space: nowrap; color: var(--ink); background: none; font: inherit; }
+.label {
+  display: flex; flex-direction: column; align-items: flex-start; text-align: left; min-height: 50px; padding: 0.3rem 0.6rem;
+  border-radius: 4px; border: 1px solid transparent; cursor: pointer; white-space: nowrap; color: var(--ink); background: none;
+  font: inherit;
+}
 .label:hover { background: var(--sheet); border-color: var(--line); }
 .chosen { background: var(--sheet); border-color: var(--accent); box-shadow: inset 3px 0 0 var(--accent); }
 .name { font-family: var(--v-font-heading); font-weight: 640; display: flex; gap: 0.35rem; align-items: center; }

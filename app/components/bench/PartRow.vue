@@ -64,7 +64,10 @@ li { display: flex; flex-wrap: wrap; align-items: center; border-top: 1px solid 
 .chosen { background: var(--wash); box-shadow: inset 3px 0 0 var(--accent); }
 .handle { color: var(--soft-ink); margin: 0 0.1rem 0 0.25rem; touch-action: none; }
 .still { width: 20px; }
-.pick { flex: 1; min-width: 0; display: flex; align-items: center; gap: 0.5rem; min-height: 2.1rem; padding: 0.2rem 0.5rem 0.2rem 0.2rem; border: 0; background: none; color: inherit; font: inherit; text-align: left; cursor: pointer; }
+.pick {
+  flex: 1; min-width: 0; display: flex; align-items: center; gap: 0.5rem; min-height: 2.1rem; padding: 0.2rem 0.5rem 0.2rem 0.2rem;
+  border: 0; background: none; color: inherit; font: inherit; text-align: left; cursor: pointer;
+}
 .dots { display: inline-flex; flex: none; }
 .dots span { width: 0.85rem; height: 0.85rem; border-radius: 50%; border: 1px solid var(--strong-line); margin-left: -0.25rem; }
 .dots span:first-child { margin-left: 0; }

@@ -129,9 +129,14 @@ function onKey(event: KeyboardEvent): void {
 <style scoped>
 .grip { cursor: ew-resize; outline: none; touch-action: none; }
 .hold { fill: transparent; }
-.grip:focus-visible .hold { fill: color-mix(in srgb, var(--accent), transparent 75%); stroke: var(--accent); stroke-width: 2px; vector-effect: non-scaling-stroke; }
+.grip:focus-visible .hold {
+  fill: color-mix(in srgb, var(--accent), transparent 75%); stroke: var(--accent); stroke-width: 2px; vector-effect: non-scaling-stroke;
+}
 .span { fill: none; stroke: var(--accent); stroke-width: 3px; vector-effect: non-scaling-stroke; }
 .beside { fill: none; stroke: var(--accent); stroke-width: 1px; stroke-dasharray: 3 3; vector-effect: non-scaling-stroke; }
-text { text-anchor: middle; fill: var(--ink); paint-order: stroke; stroke: var(--sheet); stroke-width: 4px; vector-effect: non-scaling-stroke; stroke-linejoin: round; font-family: var(--figures); letter-spacing: -0.03em; }
+text {
+  text-anchor: middle; fill: var(--ink); paint-order: stroke; stroke: var(--sheet); stroke-width: 4px; vector-effect: non-scaling-stroke;
+  stroke-linejoin: round; font-family: var(--figures); letter-spacing: -0.03em;
+}
 .count { font-weight: 660; }
 </style>

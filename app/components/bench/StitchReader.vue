@@ -92,5 +92,8 @@ function onKey(event: KeyboardEvent): void {
 
 <style scoped>
 .surface { fill: transparent; }
-.mark { stroke: #fff6d8; stroke-width: 5px; stroke-linecap: round; vector-effect: non-scaling-stroke; paint-order: stroke; filter: drop-shadow(0 0 1.5px #000); }
+.mark {
+  stroke: #fff6d8; stroke-width: 5px; stroke-linecap: round; vector-effect: non-scaling-stroke; paint-order: stroke;
+  filter: drop-shadow(0 0 1.5px #000);
+}
 </style>

@@ -66,7 +66,10 @@ function use(): void {
 </template>
 
 <style scoped>
-.measured { border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem 0.8rem; margin: 0; display: flex; flex-direction: column; gap: 0.7rem; min-width: 0; }
+.measured {
+  border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem 0.8rem; margin: 0; display: flex; flex-direction: column;
+  gap: 0.7rem; min-width: 0;
+}
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0 0.3rem; }
 .row { display: flex; flex-wrap: wrap; gap: 0.5rem; align-items: flex-start; }
 .row > :deep(.v-input) { flex: 1 1 8rem; }

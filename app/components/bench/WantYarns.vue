@@ -95,7 +95,10 @@ function set(label: string, id: string, field: 'name' | 'colour', value: string)
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.25rem; }
 .one { display: flex; flex-direction: column; gap: 0.5rem; width: 100%; padding-bottom: 0.6rem; border-bottom: 1px solid var(--line); }
 .yarn { display: flex; align-items: center; gap: 0.5rem; width: 100%; }
-input[type='color'] { flex: none; width: 2.5rem; height: 2.5rem; padding: 0; border: 1px solid var(--strong-line); border-radius: 50%; background: none; cursor: pointer; overflow: hidden; }
+input[type='color'] {
+  flex: none; width: 2.5rem; height: 2.5rem; padding: 0; border: 1px solid var(--strong-line); border-radius: 50%; background: none;
+  cursor: pointer; overflow: hidden;
+}
 input[type='color']::-webkit-color-swatch-wrapper { padding: 0; }
 input[type='color']::-webkit-color-swatch { border: 0; }
 </style>

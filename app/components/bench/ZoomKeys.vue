@@ -36,5 +36,8 @@ const emit = defineEmits<{ closer: [], further: [], fit: [] }>()
 </template>
 
 <style scoped>
-.zoom { position: absolute; left: 0.5rem; top: 0.5rem; display: flex; flex-direction: column; gap: 0.15rem; border-radius: 1.4rem; background: color-mix(in srgb, var(--paper), transparent 25%); }
+.zoom {
+  position: absolute; left: 0.5rem; top: 0.5rem; display: flex; flex-direction: column; gap: 0.15rem; border-radius: 1.4rem;
+  background: color-mix(in srgb, var(--paper), transparent 25%);
+}
 </style>

@@ -53,7 +53,10 @@ const does = computed(() => told(props.choices.find(({ value }) => value === pro
 .choice { border: 0; padding: 0; margin: 0; min-width: 0; }
 legend { font-size: 0.84rem; color: var(--soft-ink); margin-bottom: 0.25rem; padding: 0; }
 .row { display: flex; flex-wrap: wrap; gap: 0.35rem; }
-label { position: relative; display: inline-flex; align-items: center; min-height: 2.1rem; padding: 0 0.7rem; border: 1px solid var(--strong-line); border-radius: 4px; cursor: pointer; }
+label {
+  position: relative; display: inline-flex; align-items: center; min-height: 2.1rem; padding: 0 0.7rem;
+  border: 1px solid var(--strong-line); border-radius: 4px; cursor: pointer;
+}
 label:hover { border-color: var(--ink); }
 @media (pointer: coarse) { label { min-height: 2.75rem; } }
 label.chosen { border-color: var(--accent); box-shadow: inset 0 -3px 0 var(--accent); background: var(--wash); font-weight: 620; }

@@ -77,6 +77,9 @@ function leave(): void {
 .asked > :deep(.why button) { margin-top: 0.5rem; }
 .asked > :deep(.why .told) { grid-column: 1 / -1; }
 .asked { position: relative; }
-.usual { position: absolute; z-index: 3; left: 0.6rem; top: calc(100% - 0.35rem); padding: 0.05rem 0.5rem; border-radius: 3px; background: var(--ink); color: var(--paper); font-size: 0.8rem; white-space: nowrap; pointer-events: none; }
+.usual {
+  position: absolute; z-index: 3; left: 0.6rem; top: calc(100% - 0.35rem); padding: 0.05rem 0.5rem; border-radius: 3px;
+  background: var(--ink); color: var(--paper); font-size: 0.8rem; white-space: nowrap; pointer-events: none;
+}
 .figure-field :deep(input) { font-family: var(--figures); }
 </style>

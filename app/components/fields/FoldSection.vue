@@ -40,7 +40,10 @@ const open = computed(() => folds.isOpen(props.name, props.usually))
 </template>
 
 <style scoped>
-.fold { display: flex; flex-wrap: wrap; align-items: center; gap: 0 0.3rem; min-height: 1.75rem; padding: 0; border: 0; background: none; color: inherit; font: inherit; text-align: left; cursor: pointer; }
+.fold {
+  display: flex; flex-wrap: wrap; align-items: center; gap: 0 0.3rem; min-height: 1.75rem; padding: 0; border: 0; background: none;
+  color: inherit; font: inherit; text-align: left; cursor: pointer;
+}
 .fold:hover { color: var(--accent); }
 .now { margin-left: 0.35rem; font-family: var(--v-font-body); font-weight: 400; font-size: 0.88rem; color: var(--soft-ink); }
 @media (pointer: coarse) { .fold { min-height: 2.75rem; } }

@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="V extends string | number">
+import { mdiMenuDown } from '@mdi/js'
 import { computed, nextTick, useId } from 'vue'
 
 /** One of a list, by the device's own, which every hand and voice knows; what stands at nothing does something with what is picked. */
@@ -40,6 +41,11 @@ function pick(event: Event): void {
         {{ title }}
       </option>
     </select>
+    <v-icon
+      :icon="mdiMenuDown"
+      class="more"
+      aria-hidden="true"
+    />
     <fieldset aria-hidden="true">
       <legend>{{ label }}</legend>
     </fieldset>
@@ -49,17 +55,20 @@ function pick(event: Event): void {
 <style scoped>
 .pick-field { position: relative; display: flex; align-items: center; min-width: 0; min-height: 2.5rem; }
 label {
-  position: absolute; top: -0.5rem; left: 0.8rem; max-width: calc(100% - 1.6rem); overflow: hidden; text-overflow: ellipsis; white-space: nowrap;
-  font-size: 0.75rem; line-height: 1rem; color: var(--soft-ink); pointer-events: none;
+  position: absolute; top: -0.5rem; left: 0.8rem; max-width: calc(100% - 1.6rem); overflow: hidden; text-overflow: ellipsis;
+  white-space: nowrap; font-size: 0.75rem; line-height: 1rem; color: var(--soft-ink); pointer-events: none;
 }
 select {
-  appearance: none; flex: 1; align-self: stretch; min-width: 0; padding: 0.3rem 2.2rem 0.3rem 1rem; border: 0; border-radius: 4px; outline: 0;
-  background: no-repeat right 0.9rem center / 0.65rem url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' viewBox='0 0 10 6'%3E%3Cpath d='M0 .5h10L5 6z' fill='%23857a82'/%3E%3C/svg%3E");
-  color: inherit; font: inherit; text-overflow: ellipsis; cursor: pointer;
+  appearance: none; flex: 1; align-self: stretch; min-width: 0; padding: 0.3rem 2.2rem 0.3rem 1rem; border: 0; border-radius: 4px;
+  outline: 0; background: none; color: inherit; font: inherit; text-overflow: ellipsis; cursor: pointer;
 }
+.more { position: absolute; right: 0.5rem; color: var(--soft-ink); pointer-events: none; }
 select option { background: var(--sheet); color: var(--ink); }
 /* The outline parts for the name, as it does around a field that is typed in. */
-fieldset { position: absolute; inset: -0.5rem 0 0; margin: 0; padding: 0 0.5rem; border: 1px solid var(--strong-line); border-radius: 4px; pointer-events: none; min-width: 0; }
+fieldset {
+  position: absolute; inset: -0.5rem 0 0; margin: 0; padding: 0 0.5rem; border: 1px solid var(--strong-line); border-radius: 4px;
+  pointer-events: none; min-width: 0;
+}
 legend { max-width: 100%; padding: 0 0.3rem; height: 1rem; font-size: 0.75rem; white-space: nowrap; visibility: hidden; overflow: hidden; }
 .pick-field:hover fieldset { border-color: var(--ink); }
 select:focus-visible ~ fieldset, select:focus ~ fieldset { border: 2px solid var(--accent); }

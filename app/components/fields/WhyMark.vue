@@ -28,8 +28,14 @@ const id = useId()
 
 <style scoped>
 .why { display: inline; }
-button { width: 1.5rem; height: 1.5rem; padding: 0; border: 1px solid var(--strong-line); border-radius: 50%; background: none; color: inherit; font: 600 0.82rem var(--v-font-body); cursor: pointer; }
+button {
+  width: 1.5rem; height: 1.5rem; padding: 0; border: 1px solid var(--strong-line); border-radius: 50%; background: none; color: inherit;
+  font: 600 0.82rem var(--v-font-body); cursor: pointer;
+}
 button:hover, button[aria-expanded='true'] { border-color: var(--accent); color: var(--accent); }
-.told { display: block; margin-top: 0.25rem; padding: 0.4rem 0.6rem; border-left: 3px solid var(--accent); background: var(--wash); color: var(--ink); font-size: 0.86rem; line-height: 1.4; }
+.told {
+  display: block; margin-top: 0.25rem; padding: 0.4rem 0.6rem; border-left: 3px solid var(--accent); background: var(--wash);
+  color: var(--ink); font-size: 0.86rem; line-height: 1.4;
+}
 @media (pointer: coarse) { button { width: 2.75rem; height: 2.75rem; } }
 </style>

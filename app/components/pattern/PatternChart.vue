@@ -59,7 +59,10 @@ const hands = computed(() =>
           :lit="lit"
         />
       </svg>
-      <figcaption>The floor from above; {{ hands }}. Short dashes: where rounds start; long ones: the fold when it lies flat. Heavier marks: increases. Diamonds: markers.</figcaption>
+      <figcaption>
+        The floor from above; {{ hands }}. Short dashes: where rounds start; long ones: the fold when it lies flat. Heavier marks:
+        increases. Diamonds: markers.
+      </figcaption>
     </figure>
     <figure v-if="wall.rounds.length > 0">
       <svg
@@ -101,7 +104,11 @@ const hands = computed(() =>
           :y="round.startY"
         >{{ round.number }}</text>
       </svg>
-      <figcaption>The wall from outside, cut open at the start of its rounds. {{ numbers.length > 0 ? 'In a net the figure in a loop is its chains, and the heavy stitch closes the round. ' : '' }}Dashed: the bag's sides{{ leaning ? ', which the leaning seam leaves behind' : '' }}.</figcaption>
+      <figcaption>
+        The wall from outside, cut open at the start of its rounds.
+        {{ numbers.length > 0 ? 'In a net the figure in a loop is its chains, and the heavy stitch closes the round. ' : '' }}Dashed: the
+        bag's sides{{ leaning ? ', which the leaning seam leaves behind' : '' }}.
+      </figcaption>
     </figure>
     <PieceChart
       v-for="piece in pieces"

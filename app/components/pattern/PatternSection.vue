@@ -93,7 +93,10 @@ function step(by: number): void {
 section { margin-top: 1.5rem; }
 p { margin: 0 0 0.5rem; }
 ol { list-style: none; margin: 0; padding: 0; }
-li { display: grid; grid-template-columns: 7.2rem 1fr; padding: 0.35rem 0.4rem 0.35rem 0; border-top: 1px solid var(--line); break-inside: avoid; }
+li {
+  display: grid; grid-template-columns: 7.2rem 1fr; padding: 0.35rem 0.4rem 0.35rem 0; border-top: 1px solid var(--line);
+  break-inside: avoid;
+}
 li:hover, li.lit { background: var(--wash); }
 .number { font-weight: 640; white-space: nowrap; }
 .count { white-space: nowrap; font-weight: 640; font-variant-numeric: tabular-nums; }

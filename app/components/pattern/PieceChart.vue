@@ -39,7 +39,10 @@ const LEAST_PX = 13
         </g>
       </svg>
     </div>
-    <figcaption>{{ piece.name }}{{ piece.times > 1 ? `, ${piece.times} times` : '' }}: {{ turned ? 'first row at the left' : 'first row below' }}. Heavier marks: increases and decreases.</figcaption>
+    <figcaption>
+      {{ piece.name }}{{ piece.times > 1 ? `, ${piece.times} times` : '' }}: {{ turned ? 'first row at the left' : 'first row below' }}.
+      Heavier marks: increases and decreases.
+    </figcaption>
   </figure>
 </template>
 

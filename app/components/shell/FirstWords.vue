@@ -34,6 +34,9 @@ const begun = ref(!asked.value)
 </template>
 
 <style scoped>
-.first { display: flex; flex-direction: column; align-items: flex-start; gap: 0.9rem; padding: 1.1rem 1.3rem; border: 1px solid var(--strong-line); border-left: 4px solid var(--accent); border-radius: 4px; background: var(--sheet); }
+.first {
+  display: flex; flex-direction: column; align-items: flex-start; gap: 0.9rem; padding: 1.1rem 1.3rem;
+  border: 1px solid var(--strong-line); border-left: 4px solid var(--accent); border-radius: 4px; background: var(--sheet);
+}
 .three { display: flex; flex-wrap: wrap; gap: 1rem 2.4rem; }
 </style>

@@ -120,7 +120,10 @@ function onKey(event: KeyboardEvent): void {
 
 <style scoped>
 .jump { background: var(--sheet); color: var(--ink); border: 1px solid var(--strong-line); border-radius: 0.6rem; overflow: hidden; }
-input { width: 100%; padding: 0.9rem 1.1rem; border: 0; border-bottom: 1px solid var(--line); background: none; color: inherit; font: 500 1.1rem var(--v-font-body); }
+input {
+  width: 100%; padding: 0.9rem 1.1rem; border: 0; border-bottom: 1px solid var(--line); background: none; color: inherit;
+  font: 500 1.1rem var(--v-font-body);
+}
 input:focus-visible { outline: 2px solid var(--accent); outline-offset: -2px; }
 ul { list-style: none; margin: 0; padding: 0.3rem 0; max-height: 55dvh; overflow-y: auto; }
 li { display: flex; align-items: baseline; gap: 0.7rem; padding: 0.45rem 1.1rem; cursor: pointer; }

@@ -46,7 +46,10 @@ const ways = useWays()
 </template>
 
 <style scoped>
-.keys { max-height: 92dvh; overflow-y: auto; background: var(--sheet); color: var(--ink); padding: 1.4rem; border-radius: 0.6rem; border: 1px solid var(--strong-line); }
+.keys {
+  max-height: 92dvh; overflow-y: auto; background: var(--sheet); color: var(--ink); padding: 1.4rem; border-radius: 0.6rem;
+  border: 1px solid var(--strong-line);
+}
 dl { margin: 1rem 0; columns: 2 16rem; column-gap: 1.6rem; }
 dl div { break-inside: avoid; }
 dl div { display: flex; gap: 0.9rem; padding: 0.28rem 0; border-bottom: 1px solid var(--line); }

@@ -68,9 +68,15 @@ function then(what: 'settings' | 'keys' | 'jump'): void {
 </template>
 
 <style scoped>
-.menu { max-height: 92dvh; overflow-y: auto; background: var(--sheet); color: var(--ink); padding: 1.2rem; border-radius: 0.6rem; border: 1px solid var(--strong-line); }
+.menu {
+  max-height: 92dvh; overflow-y: auto; background: var(--sheet); color: var(--ink); padding: 1.2rem; border-radius: 0.6rem;
+  border: 1px solid var(--strong-line);
+}
 nav { display: flex; flex-direction: column; margin: 0.6rem 0 1rem; }
-a { display: flex; flex-wrap: wrap; gap: 0 0.6rem; align-items: baseline; min-height: 2.75rem; padding: 0.5rem 0; border-bottom: 1px solid var(--line); color: inherit; text-decoration: none; }
+a {
+  display: flex; flex-wrap: wrap; gap: 0 0.6rem; align-items: baseline; min-height: 2.75rem; padding: 0.5rem 0;
+  border-bottom: 1px solid var(--line); color: inherit; text-decoration: none;
+}
 a:hover strong { text-decoration: underline; }
 a .soft { font-size: 0.86rem; }
 .verbs { display: flex; flex-wrap: wrap; gap: 0.5rem; }

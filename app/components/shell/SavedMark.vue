@@ -29,7 +29,10 @@ const bad = computed(() => ['failed', 'overtaken', 'refused'].includes(saving.st
 </template>
 
 <style scoped>
-.saved { display: inline-flex; align-items: center; gap: 0.3rem; color: var(--soft-ink); font-size: 0.9rem; margin-right: 0.4rem; min-width: 5rem; justify-content: flex-end; }
+.saved {
+  display: inline-flex; align-items: center; gap: 0.3rem; color: var(--soft-ink); font-size: 0.9rem; margin-right: 0.4rem;
+  min-width: 5rem; justify-content: flex-end;
+}
 .bad { color: rgb(var(--v-theme-error)); font-weight: 620; }
 @media (max-width: 640px) { .saved { min-width: 0; } .text { display: none; } .bad .text { display: inline; } }
 </style>

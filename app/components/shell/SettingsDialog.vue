@@ -54,7 +54,10 @@ useReturnFocus(open)
 </template>
 
 <style scoped>
-.settings { display: flex; flex-direction: column; gap: 1rem; max-height: 92dvh; overflow-y: auto; background: var(--sheet); color: var(--ink); padding: 1.4rem; border-radius: 0.6rem; border: 1px solid var(--strong-line); }
+.settings {
+  display: flex; flex-direction: column; gap: 1rem; max-height: 92dvh; overflow-y: auto; background: var(--sheet); color: var(--ink);
+  padding: 1.4rem; border-radius: 0.6rem; border: 1px solid var(--strong-line);
+}
 p { margin: 0; }
 .check { display: flex; gap: 0.5rem; align-items: center; min-height: 2rem; }
 .check input { width: 1.2rem; height: 1.2rem; accent-color: var(--accent); }

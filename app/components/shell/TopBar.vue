@@ -161,7 +161,10 @@ useShortcuts(() => [
   position: fixed; inset: 0 0 auto; z-index: 10; height: 3.25rem; display: flex; align-items: center; gap: 0.35rem;
   padding: 0 0.9rem; background: var(--sheet); border-bottom: 1px solid var(--line);
 }
-.home { display: flex; align-items: center; gap: 0.55rem; margin-right: 0.9rem; font-family: var(--v-font-heading); font-weight: 700; color: var(--ink); text-decoration: none; }
+.home {
+  display: flex; align-items: center; gap: 0.55rem; margin-right: 0.9rem; font-family: var(--v-font-heading); font-weight: 700;
+  color: var(--ink); text-decoration: none;
+}
 .home span { white-space: nowrap; }
 .ways { display: flex; height: 100%; }
 .bar :deep(.way) {

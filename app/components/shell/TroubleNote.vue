@@ -31,7 +31,10 @@ defineProps<{ lines: readonly string[], title?: string }>()
 </template>
 
 <style scoped>
-.trouble { display: flex; gap: 0.7rem; padding: 0.7rem 0.9rem; border: 1px solid rgb(var(--v-theme-error)); border-left-width: 5px; border-radius: 4px; background: var(--sheet); color: var(--ink); }
+.trouble {
+  display: flex; gap: 0.7rem; padding: 0.7rem 0.9rem; border: 1px solid rgb(var(--v-theme-error)); border-left-width: 5px;
+  border-radius: 4px; background: var(--sheet); color: var(--ink);
+}
 .trouble :deep(.v-icon) { color: rgb(var(--v-theme-error)); }
 p { margin: 0.1rem 0; overflow-wrap: anywhere; }
 </style>

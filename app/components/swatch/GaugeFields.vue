@@ -97,8 +97,13 @@ const canGo = (at: readonly string[]) => at.length === 1 || Object.keys(props.ga
 </template>
 
 <style scoped>
-.swatch { border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem 0.8rem; margin: 0; display: flex; flex-direction: column; gap: 0.7rem; min-width: 0; }
+.swatch {
+  border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem 0.8rem; margin: 0; display: flex; flex-direction: column;
+  gap: 0.7rem; min-width: 0;
+}
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0 0.3rem; }
-.kind-name { display: flex; align-items: center; justify-content: space-between; min-height: 1.8rem; margin-bottom: 0.2rem; font-weight: 600; }
+.kind-name {
+  display: flex; align-items: center; justify-content: space-between; min-height: 1.8rem; margin-bottom: 0.2rem; font-weight: 600;
+}
 .more { display: flex; flex-wrap: wrap; gap: 0.4rem; align-items: center; font-size: 0.9rem; }
 </style>

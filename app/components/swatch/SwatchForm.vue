@@ -120,7 +120,10 @@ function keep(): void {
 </template>
 
 <style scoped>
-.form { display: grid; grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr); gap: 1.6rem; padding: 1.2rem; background: var(--sheet); border: 1px solid var(--line); border-radius: 6px; }
+.form {
+  display: grid; grid-template-columns: minmax(0, 1.2fr) minmax(0, 1fr); gap: 1.6rem; padding: 1.2rem; background: var(--sheet);
+  border: 1px solid var(--line); border-radius: 6px;
+}
 .entry { display: flex; flex-direction: column; gap: 0.9rem; }
 .row { display: flex; flex-wrap: wrap; gap: 0.5rem; }
 .seen p { line-height: 1.45; }
