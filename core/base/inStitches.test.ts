@@ -9,7 +9,7 @@ import { fromNothing, type Setting } from '../part/part'
 import { patternOf } from '../words/pattern'
 import { workBase } from './base'
 import { reachCm, roundsReaching, stitchOfRound } from './inStitches'
-import type { OvalSpec } from './oval'
+import type { OvalSpec } from './ovalSpec'
 import type { RectangleSpec } from './rectangle'
 
 /* Half a centimetre wide every stitch; a single crochet as tall as wide, a double 1 cm tall, a half double 0.7. */

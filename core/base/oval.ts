@@ -1,10 +1,6 @@
-import { between, choice, count, countOr, length, optional, pin, want, ways } from '../field/ask'
-import { DIAMETER_CM, PINNED_ROUNDS } from '../field/bounds'
-import { told } from '../field/field'
-import { type Now, tenths } from '../field/now'
 import type { Gauge, StitchSize } from '../gauge/gauge'
 import { type Evidence, perStitch } from '../gauge/refine'
-import { type Length, plus, times } from '../measure/length'
+import { times } from '../measure/length'
 import type { Finding } from '../part/finding'
 import type { Floor } from '../part/floor'
 import type { LayOut } from '../part/layOut'
@@ -13,191 +9,16 @@ import type { Start } from '../part/start'
 import { foundationOf, withSides } from '../round/edge'
 import { startingChains } from '../round/style'
 import { type BaseChoice, countsWithin, increasesToTry, offBy, roundsWithin } from './choice'
-import { FLOOR_LOOKS, DECIDES, GROWING, growingNotes } from './circle'
+import { FLOOR_LOOKS, growingNotes } from './circle'
 import { endMiddles, sideMarkers, type Stretches } from './ends'
-import { flatIncreases, flatnessFinding } from './flatness'
-import { form, type FormSpec, sizesLike, type Taped } from './form'
-import { firstStitches, type InStitch, type InStitches, meanStitch, reachCm, saidOf, stitchOfRound } from './inStitches'
-import { alikeEnds, type EndPlan, endStitches, type OvalCounts, ovalRounds } from './ovalRounds'
-import { FLAT_AND_WIDE, floorWanted, isWithin, longOff } from './lyingFlat'
+import { flatnessFinding } from './flatness'
+import { form, sizesLike, type Taped } from './form'
+import { meanStitch, reachCm, stitchOfRound } from './inStitches'
+import { floorWanted, isWithin, longOff } from './lyingFlat'
+import { type EndPlan, endStitches, type OvalCounts, ovalRounds } from './ovalRounds'
+import { endsAcross, endsOf, floorOf, foundationRow, growthTold, ovalCounts, perEndOf } from './ovalSizes'
+import { fields, type OvalSpec } from './ovalSpec'
 import { stadiumLayOut } from './stadium'
-
-/** What a base's length and width are now. */
-const sizesNow = (_: object, { part }: Now) => ({
-  lengthCm: tenths(part?.size.floor?.length.cm ?? 20, DIAMETER_CM),
-  widthCm: tenths(part?.size.floor?.width.cm ?? 10, DIAMETER_CM),
-})
-
-/** A floor wanted by its length and width. */
-export const LENGTH_AND_WIDTH = want(
-  'a size',
-  {
-    lengthCm: length('Length of the floor', DIAMETER_CM, { usually: between(1, 50) }),
-    widthCm: length('Width of the floor', DIAMETER_CM, { usually: between(1, 30) }),
-  },
-  { does: DECIDES.want, from: sizesNow },
-)
-
-/** What the questions look at of one another's answers. */
-interface Answered extends InStitches {
-  readonly perEnd: number | 'by-gauge'
-  readonly firstStitches?: readonly (InStitch & { readonly grows?: number })[]
-}
-
-/** The counts it comes to now. */
-function countsNow(spec: object, { gauge }: Now): OvalCounts {
-  return ovalCounts(spec as OvalSpec, gauge)
-}
-
-const fields = {
-  size: ways('You give', [
-    LENGTH_AND_WIDTH,
-    FLAT_AND_WIDE,
-    pin(
-      'counts',
-      {
-        sideStitches: count('Side stitches', between(1, 600), { usually: between(1, 40) }),
-        rounds: count('Rounds', PINNED_ROUNDS, { usually: between(1, 12) }),
-      },
-      {
-        does: DECIDES.pin, from: countsNow,
-        sets: (spec: Answered, { gauge }) => ({ perEnd: perEndOf(spec, gauge[spec.stitch]), ...growthTold(spec, gauge) }),
-      },
-    ),
-  ]),
-  perEnd: countOr('by-gauge', 'Increases at each end, a round', between(2, 24), {
-    usually: between(2, 8), says: 'Stitches in each end of round 1, and the number that each end gains a round.',
-    orDoes: told((spec: Answered, { gauge }) => `${perEndOf({ perEnd: 'by-gauge' }, gauge[spec.stitch])} lie flattest in this gauge.`),
-    taught: [
-      { value: 3, name: '3', does: 'Half of the school of six.' },
-      { value: 4, name: '4', does: 'Half of the school of eight: the ends may warp a little.' },
-      { value: 5, name: '5', does: 'Between the schools: used in {hdc.name}.' },
-      { value: 6, name: '6', does: 'Half of twelve: usual for {dc.name}.' },
-    ],
-  }),
-  start: choice(
-    'Start with',
-    [
-      { value: 'chain', name: 'a chain', does: 'Worked along, around its end, and back along its underside.' },
-      {
-        value: 'foundation-sc', name: 'foundation {sc}',
-        does: 'Chain and first row in one: even, and it does not draw in. Adds a row to the width.',
-      },
-      {
-        value: 'foundation-side', name: 'a foundation that is the first side',
-        does: 'Chain and stitch in one, along the first side; round 1 goes on round its end and back along its underside.',
-      },
-    ],
-    { begins: 'chain' },
-  ),
-  nearEnd: optional(
-    choice(
-      'The near end is begun with',
-      [
-        { value: 'one', name: 'one stitch', does: 'The rest of it comes when the round is back.' },
-        { value: 'half', name: 'half of it', does: 'The round begins at the middle of the end: the start lies at the side of the bag.' },
-        { value: 'whole', name: 'all of it at once', does: 'Then the first side; nothing is left for the end of the round.' },
-      ],
-    ),
-  ),
-  farEnd: optional(
-    count('Stitches of the far end in round 1, if other', between(1, 24), {
-      usually: between(2, 8), says: 'Stitches of the far end in the first round, where it has more or fewer than the near one.',
-    }),
-  ),
-  laterBy: optional(
-    count('Increases at each end in later rounds, if other', between(1, 24), {
-      usually: between(1, 6),
-      says: 'Increases that each end has in every round after the first, where they are more or fewer; 1 is a single one.',
-    }),
-  ),
-  firstStitches: firstStitches('First rounds in other stitches', 'rounds', {
-    grows: optional(
-      count('Increases at each end, if other', between(1, 24), {
-        usually: between(1, 12),
-        says: 'What each end has in round 1, and gains in these rounds unless another number is asked for in all later ones.',
-      }),
-    ),
-  }),
-  ...GROWING,
-} as const
-
-export type { OvalCounts } from './ovalRounds'
-
-/** An oval floor as the maker asks for it: a rectangle with a half disc at each end (craft 5, oval). */
-export type OvalSpec = FormSpec<'oval', typeof fields>
-
-/** The stitches that each end gains a round, in this gauge: half a disc's. */
-export function perEndOf(spec: { readonly perEnd: number | 'by-gauge' }, stitch: StitchSize): number {
-  return spec.perEnd === 'by-gauge' ? Math.max(2, Math.round(flatIncreases(stitch) / 2)) : spec.perEnd
-}
-
-/** What each end gains in the `r`-th round as far as it follows the round's stitch, or what is said of that. */
-function perEndIn(spec: Answered, r: number, gauge: Gauge): number {
-  return saidOf(spec.firstStitches, r)?.grows ?? perEndOf(spec, gauge[stitchOfRound(spec, r)])
-}
-
-/** The first rounds in other stitches, with what their ends gain in them said. */
-function growthTold({ perEnd, firstStitches }: Answered, gauge: Gauge): Pick<Answered, 'firstStitches'> {
-  return firstStitches
-    ? { firstStitches: firstStitches.map(one => ({ ...one, grows: one.grows ?? perEndOf({ perEnd }, gauge[one.stitch]) })) }
-    : {}
-}
-
-/**
- * The floor that counts come to: as wide as a disc of those rounds, as long as that and the side stitches, by craft 5:
- * `width = 2Rh`, `length = S·w + 2Rh`. A row of foundation sc adds its own height.
- */
-export function ovalFloor(counts: OvalCounts, perEnd: number, stitch: StitchSize, foundation?: Length): Floor {
-  return floorOf(counts, alikeEnds(perEnd), stitch, foundation)
-}
-
-/** The two ends laid together are a disc, as wide as its rounds reach, or where it has too little edge as that allows. */
-function endsAcross(rounds: number, ends: EndPlan, stitch: StitchSize): Length {
-  const edge = endStitches(ends, rounds)
-  return rounds > 0 && (edge * stitch.width.cm) / (2 * Math.PI * rounds * stitch.height.cm) < 1
-    ? times(stitch.width, edge / Math.PI)
-    : times(stitch.height, 2 * rounds)
-}
-
-/** The same of ends that may differ, or grow otherwise than they began. */
-function floorOf(counts: OvalCounts, ends: EndPlan, stitch: StitchSize, foundation?: Length): Floor {
-  const disc = endsAcross(counts.rounds, ends, stitch)
-  const width = foundation ? plus(disc, foundation) : disc
-  return { shape: 'stadium', length: plus(times(stitch.width, counts.sideStitches), disc), width }
-}
-
-/**
- * The counts whose floor comes nearest to a wanted one: the least sum of squares of what length and width miss. For each
- * number of rounds only one number of side stitches can be best, so all rounds are tried whose width alone is not worse
- * than the best so far.
- *
- * @param meanOf the mean stitch of so many rounds
- */
-export function countsForOval(
-  want: { lengthCm: number, widthCm: number },
-  perEnd: number | EndPlan,
-  meanOf: (rounds: number) => StitchSize,
-  foundation?: Length,
-): OvalCounts {
-  const ends = typeof perEnd === 'number' ? alikeEnds(perEnd) : perEnd
-  let best: OvalCounts = { sideStitches: 1, rounds: 1 }
-  let least = Infinity
-  for (let rounds = 1; rounds <= MOST_ROUNDS; rounds++) {
-    const stitch = meanOf(rounds)
-    const bare = floorOf({ sideStitches: 0, rounds }, ends, stitch, foundation)
-    const missWidth = bare.width.cm - want.widthCm
-    if (missWidth > 0 && missWidth * missWidth > least) break
-    const sideStitches = Math.max(1, Math.round((want.lengthCm - bare.length.cm) / stitch.width.cm))
-    const missLength = bare.length.cm + sideStitches * stitch.width.cm - want.lengthCm
-    const miss = missLength * missLength + missWidth * missWidth
-    if (miss < least) {
-      least = miss
-      best = { sideStitches, rounds }
-    }
-  }
-  return best
-}
 
 /** A chain start needs a chain for every side stitch, one at each end, and the turning chain (craft 5). */
 function startOf(spec: OvalSpec, counts: OvalCounts, stitch: StitchSize, turning: number): Start {
@@ -210,36 +31,6 @@ function startOf(spec: OvalSpec, counts: OvalCounts, stitch: StitchSize, turning
   return spec.start === 'chain'
     ? { kind: 'foundation-chain', chains: working + Math.max(1, turning), firstInto: Math.max(1, turning) + 1, beforeCm }
     : { kind: 'foundation-sc', chains: working }
-}
-
-/** The ends of an oval spec. */
-function endsOf(spec: OvalSpec, gauge: Gauge): EndPlan {
-  const { nearEnd = 'one', farEnd, laterBy } = spec
-  const perEnd = perEndIn(spec, 1, gauge)
-  const alike = [perEndOf(spec, gauge[spec.stitch]), ...(growthTold(spec, gauge).firstStitches ?? []).map(({ grows }) => grows)]
-    .every(grows => grows === perEnd)
-  const first = { one: 1, half: Math.max(1, Math.floor(perEnd / 2)), whole: perEnd }[nearEnd]
-  return {
-    near: perEnd, first, far: farEnd ?? perEnd, gains: r => laterBy ?? perEndIn(spec, r, gauge),
-    halves: (farEnd ?? perEnd) === perEnd && (laterBy === undefined ? alike : laterBy === perEnd),
-  }
-}
-
-/** A row of foundation sc adds its own height to the width. */
-function foundationRow({ start }: OvalSpec, gauge: Gauge): Length | undefined {
-  return start === 'foundation-sc' ? gauge.sc.height : undefined
-}
-
-/** The counts that an oval spec comes to in this gauge. */
-export function ovalCounts(spec: OvalSpec, gauge: Gauge): OvalCounts {
-  if ('pin' in spec.size) return spec.size.pin
-  const { want: wanted } = spec.size
-  const ends = endsOf(spec, gauge)
-  const nearest = countsForOval(floorWanted('stadium', wanted), ends, rounds => meanStitch(spec, rounds, gauge), foundationRow(spec, gauge))
-  if ('lengthCm' in wanted) return nearest
-  // So many stitches along each side as bring the edge nearest to the width lying flat.
-  const sides = wanted.flatWidthCm / gauge[spec.stitch].width.cm - endStitches(ends, nearest.rounds) / 2
-  return { ...nearest, sideStitches: Math.max(1, Math.round(sides)) }
 }
 
 /** Works an oval floor from its foundation out. */

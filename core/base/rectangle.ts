@@ -20,7 +20,7 @@ import { DECIDES } from './circle'
 import { form, type FormSpec, sizesLike } from './form'
 import { firstStitches, type InStitches, meanStitch, reachCm, roundsReaching, stitchOfRound } from './inStitches'
 import { FLAT_AND_WIDE, type FloorWanted, floorWanted, isWithin, longOff } from './lyingFlat'
-import { LENGTH_AND_WIDTH } from './oval'
+import { LENGTH_AND_WIDTH } from './ovalSpec'
 
 const fields = {
   size: ways('You give', [
