@@ -6,7 +6,7 @@ import type { ValuesOf } from '../field/spec'
 import type { Gauge } from '../gauge/gauge'
 import type { Evidence } from '../gauge/refine'
 import { IN_ROUNDS } from '../kind/inRounds'
-import { OWN_HOOK } from '../kind/kind'
+import { CALLED, OWN_HOOK } from '../kind/kind'
 import type { PartResult, Setting } from '../part/part'
 import type { BaseChoice } from './choice'
 
@@ -15,7 +15,7 @@ export const BASE_STITCHES = ['sc', 'hdc', 'dc'] as const
 export type BaseStitch = (typeof BASE_STITCHES)[number]
 
 /** What every base says besides what its own form asks. */
-const COMMON = { stitch: stitch(BASE_STITCHES), colour: yarn(), ...IN_ROUNDS, hook: OWN_HOOK } as const
+const COMMON = { stitch: stitch(BASE_STITCHES), colour: yarn(), ...IN_ROUNDS, hook: OWN_HOOK, called: CALLED } as const
 
 /** The spec of a base, from its form's fields. */
 export type FormSpec<F extends string, Fs> = ValuesOf<Fs & typeof COMMON> & { readonly form: F }
@@ -86,7 +86,7 @@ export function form<const F extends string, const Fs extends Fields>(
   // The stitch decides what a size comes to: it is asked right after it.
   const { size, ...rest } = declared.fields
   return { ...declared, fields: { ...(size ? { size } : {}), stitch: COMMON.stitch, ...rest, colour: COMMON.colour,
-    ...IN_ROUNDS, hook: OWN_HOOK } } as never
+    ...IN_ROUNDS, hook: OWN_HOOK, called: CALLED } } as never
 }
 
 /** The spec of a form's bases. */

@@ -34,6 +34,13 @@ describe('what parts are called', () => {
     expect(readDesign({ ...named, wall: [{ ...named.wall[0]!, called: 'x'.repeat(41) }] }).ok).toBe(false)
   })
 
+  it('is what the maker says of the base as well', () => {
+    const named = bag(net)
+    const read = readDesign(JSON.parse(JSON.stringify({ ...named, base: { ...named.base, called: 'Heart of the bag' } })))
+    expect(read.ok && draft(read.document).parts.map(({ name }) => name)).toEqual(['Heart of the bag', 'Turn-up', 'Boxes'])
+    expect(read.ok && patternOf(draft(read.document), 'us').sections[0]!.title).toBe('Heart of the bag')
+  })
+
   it('keeps what a maker wrote within a sentence, but for its first letter', () => {
     expect(inSentence('Plain wall 2')).toBe('plain wall 2')
     expect(inSentence('Edge of Ann')).toBe('edge of Ann')

@@ -328,8 +328,9 @@ export function fold(design: Design, known: Known, { before, found = [], from, u
   const { gauge } = known
   const usable = before && before.known.gauge === gauge && before.design.rounds === design.rounds ? before : undefined
   const rising = new Rising(design, known, usable, found, from)
-  let goesOn = rising.take({ id: 'base', name: 'Base', from: { in: 'base', spec: design.base }, sees: [design.repeats] }, setting =>
-    workBase(design.base, setting),
+  const { base } = design
+  let goesOn = rising.take({ id: 'base', name: base.called ?? 'Base', from: { in: 'base', spec: base }, sees: [design.repeats] }, setting =>
+    workBase(base, setting),
   )
   const names = partNames(design)
   const above = [

@@ -50,7 +50,7 @@ const USE_UP = optional(group(
 ))
 
 /** What the maker calls a part; where it is asked is at its heading. */
-const CALLED = optional(text('Called', 1, 40, {
+export const CALLED = optional(text('Called', 1, 40, {
   unasked: true, says: 'What the maker calls the part, in headings and in the pattern; by what it is if left out.',
 }))
 

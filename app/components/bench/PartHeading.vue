@@ -1,24 +1,29 @@
 <script setup lang="ts">
 import { mdiCheck, mdiPencilOutline } from '@mdi/js'
 import { computed, nextTick, ref, watch } from 'vue'
-import type { WallPart } from '~~/core/design/design'
 import { useDocument } from '~/stores/document'
 
-/** The name of what is in hand; a part of the wall can be called otherwise, and by what it is again if the name is emptied. */
-const props = defineProps<{ title: string, band?: WallPart | undefined }>()
+/** Where a part's own name stands in the design, and what it is. */
+export interface Naming {
+  readonly path: readonly string[]
+  readonly called?: string | undefined
+}
+
+/** The name of what is in hand; base and parts of the wall can be called otherwise, and by what they are again if the name is emptied. */
+const props = defineProps<{ title: string, naming?: Naming | undefined }>()
 const bag = useDocument()
 const renaming = ref(false)
 const heading = ref<HTMLElement>()
 const form = ref<HTMLFormElement>()
 defineExpose({ focus: () => heading.value?.focus() })
 const pencil = ref<{ $el: HTMLElement }>()
-const typed = computed(() => props.band?.called ?? '')
-watch(() => props.band?.id, () => (renaming.value = false))
+const typed = computed(() => props.naming?.called ?? '')
+watch(() => props.naming?.path.join('.'), () => (renaming.value = false))
 
 function rename(text: string): void {
-  const { id } = props.band!
+  const { path } = props.naming!
   const called = text.trim()
-  if (called !== typed.value) bag.change('Name of a part', [{ path: ['wall', id, 'called'], value: called || undefined }], `${id}.called`)
+  if (called !== typed.value) bag.change('Name of a part', [{ path, value: called || undefined }], path.join('.'))
 }
 
 async function begin(): Promise<void> {
@@ -36,7 +41,7 @@ async function done(): Promise<void> {
 
 <template>
   <form
-    v-if="renaming && band"
+    v-if="renaming && naming"
     ref="form"
     class="renaming"
     @submit.prevent="done"
@@ -63,7 +68,7 @@ async function done(): Promise<void> {
   >
     {{ title }}
     <IconButton
-      v-if="band"
+      v-if="naming"
       ref="pencil"
       :icon="mdiPencilOutline"
       size="x-small"

@@ -22,6 +22,9 @@ const title = computed(() => part.value?.name ?? (band.value ? partName(bag.desi
 const goTo = useGoTo()
 const nameOf = (id: string) => draft.value.parts.find(one => one.id === id)?.name ?? 'the whole bag'
 const heading = ref<{ focus: () => void }>()
+const naming = computed(() => band.value
+  ? { path: ['wall', band.value.id, 'called'], called: band.value.called }
+  : drafted.value === 'base' ? { path: ['base', 'called'], called: bag.design.base.called } : undefined)
 const whole = computed(() => view.selected === 'bag')
 const hasStop = computed(() => findings.value.some(({ weight, code }) => weight === 'stop' || code === 'mouth-does-not-divide'))
 const findings = computed(() => part.value ? draft.value.findings.filter(finding => finding.part === part.value!.id) : draft.value.findings)
@@ -36,7 +39,7 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
       <PartHeading
         ref="heading"
         :title="title"
-        :band="band"
+        :naming="naming"
       />
       <v-btn
         v-if="!whole"

@@ -25,9 +25,9 @@ const inBase = ({ path, value }: Change): Change => ({ path: ['base', ...path], 
 
 function setForm(wish: string): void {
   const { floor, height, mouth } = bag.draft.sizes
-  const { stitch, colour } = base.value
+  const { stitch, colour, called } = base.value
   const begun = beginBase(wish, { stitch, colour, lengthCm: floor.length.cm || mouth.cm / 2, widthCm: floor.width.cm, heightCm: height.cm })
-  bag.change(`Base: ${formOf(begun).name}`, [{ path: ['base'], value: begun }, FORGET])
+  bag.change(`Base: ${formOf(begun).name}`, [{ path: ['base'], value: { ...begun, ...(called ? { called } : {}) } }, FORGET])
 }
 </script>
 
