@@ -61,12 +61,16 @@ async function done(): Promise<void> {
       name="Done"
     />
   </form>
-  <h2
+  <div
     v-else
-    ref="heading"
-    tabindex="-1"
+    class="name"
   >
-    {{ title }}
+    <h2
+      ref="heading"
+      tabindex="-1"
+    >
+      {{ title }}
+    </h2>
     <IconButton
       v-if="naming"
       ref="pencil"
@@ -76,10 +80,13 @@ async function done(): Promise<void> {
       hint="Rename"
       @click="begin"
     />
-  </h2>
+  </div>
 </template>
 
 <style scoped>
 .renaming { flex: 1; display: flex; align-items: center; gap: 0.3rem; }
-h2 { min-width: 0; overflow-wrap: anywhere; }
+/* The pencil runs on after the last word of a long name. */
+.name { min-width: 0; }
+.name > h2 { display: inline; }
+h2 { overflow-wrap: anywhere; }
 </style>
