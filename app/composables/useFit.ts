@@ -1,4 +1,3 @@
-import { proxy, wrap } from 'comlink'
 import { onBeforeUnmount, ref, shallowRef } from 'vue'
 import type { Design } from '~~/core/design/design'
 import type { Gauge } from '~~/core/gauge/gauge'
@@ -21,6 +20,7 @@ export function useFit() {
   }
 
   async function search(design: Design, gauge: Gauge, wish: FitWish): Promise<void> {
+    const { proxy, wrap } = await import('comlink')
     stop()
     result.value = undefined
     failed.value = false

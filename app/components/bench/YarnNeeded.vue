@@ -60,7 +60,7 @@ const enough = computed(() => {
       :look="look"
       @take="fix => emit('take', fix.label, fix.changes)"
     />
-    <UseUp
+    <LazyUseUp
       v-if="told && told.haveGrams > 0"
       :draft="draft"
       :yarn="id"
@@ -68,14 +68,15 @@ const enough = computed(() => {
       :eats="told.eats"
       @take="(label, changes) => emit('take', label, changes)"
     />
-    <BallsInOrder
+    <LazyBallsInOrder
       v-if="told && onShelf"
       :draft="draft"
       :yarn="id"
       :balls="onShelf.balls"
       :eats="told.eats"
     />
-    <OtherYarn
+    <LazyOtherYarn
+      v-if="shelf.yarns.length > 0"
       :draft="draft"
       :yarn="id"
       :now="onShelf"
