@@ -205,7 +205,7 @@ function leader(x: number, y: number, labelY: number): string {
       >
         <g
           :transform="`translate(${planX} ${planY}) scale(${scale})`"
-          class="floor"
+          class="under-pointer"
           @click="emit('select', 'base')"
         >
           <StitchReader
@@ -255,8 +255,8 @@ function leader(x: number, y: number, labelY: number): string {
 .canvas { position: relative; flex: 1; min-height: 0; overflow: hidden; }
 svg { display: block; }
 .over { position: absolute; inset: 0; pointer-events: none; will-change: transform; }
-.over .floor { pointer-events: auto; }
-.floor { cursor: pointer; }
+.under-pointer { pointer-events: auto; }
+.floor, .under-pointer { cursor: pointer; }
 .leaders path { fill: none; stroke: var(--strong-line); stroke-width: 1; }
 .leaders .chosen { stroke: var(--accent); stroke-width: 2; }
 .reading {

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import type { GripFront } from '~~/core/chart/handles'
 import { formatCm, type Units } from '~~/core/measure/format'
 
@@ -14,6 +14,9 @@ const emit = defineEmits<{ nudge: [to: number] }>()
 const SNAP = 1.5
 
 const handle = ref<SVGGElement>()
+/** Where it was put last: the drawing comes a frame after, and a second key may come before it. */
+const at = ref(props.nudge)
+watch(() => props.nudge, now => (at.value = now))
 const from = ref<{ readonly x: number, readonly nudge: number }>()
 const stitchCm = computed(() => props.rimCm / props.grip.grip.count)
 const textCm = computed(() => 12.5 / props.scale)
@@ -40,18 +43,20 @@ const spans = computed(() => {
 const told = computed(() => {
   const taken = props.grip.grip.onward === 0 ? 'between' : 'taken'
   const stitches = spans.value.map(span => `${span.stitches} stitches ${span.key === 'span' ? taken : `to the ${span.key}`}`)
-  return `${stitches.join(', ')}; moved ${props.nudge} from the middle`
+  return `${stitches.join(', ')}; moved ${at.value} from the middle`
 })
 
 function put(to: number): void {
   const { room } = props.grip.grip
   const kept = Math.min(room, Math.max(-room, to))
-  if (kept !== props.nudge) emit('nudge', kept)
+  if (kept === at.value) return
+  at.value = kept
+  emit('nudge', kept)
 }
 
 function start(event: PointerEvent): void {
   handle.value!.setPointerCapture(event.pointerId)
-  from.value = { x: event.clientX, nudge: props.nudge }
+  from.value = { x: event.clientX, nudge: at.value }
 }
 
 function drag(event: PointerEvent): void {
@@ -67,7 +72,7 @@ function onKey(event: KeyboardEvent): void {
   const by = { ArrowRight: rightwards, ArrowLeft: -rightwards, ArrowUp: 1, ArrowDown: -1 }[event.key]
   if (by === undefined && event.key !== 'Home') return
   event.preventDefault()
-  put(by === undefined ? 0 : props.nudge + by)
+  put(by === undefined ? 0 : at.value + by)
 }
 </script>
 
@@ -80,7 +85,7 @@ function onKey(event: KeyboardEvent): void {
     :aria-label="`${name}: place on the rim, in stitches from the middle. Arrows move it, Home brings it back`"
     :aria-valuemin="-grip.grip.room"
     :aria-valuemax="grip.grip.room"
-    :aria-valuenow="nudge"
+    :aria-valuenow="at"
     :aria-valuetext="told"
     @pointerdown="start"
     @pointermove="drag"
