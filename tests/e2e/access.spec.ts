@@ -61,6 +61,7 @@ test('sheets and dialogs pass them too, and give the focus back', async ({ page,
   test.setTimeout(120_000)
   const bag = await freshBag(request, 'Asked about')
   await page.goto(`/bags/${bag}?part=part-1`)
+  await expect(page.getByRole('heading', { name: 'Plain wall', exact: true })).toBeVisible()
   const sheets = [
     ['Settings', 'Settings'], ['Keys', 'Keys'], ['Go to', 'Go to'], ['Change what this part is', 'What is this part?'],
   ] as const
