@@ -4,9 +4,8 @@ import type { Floor } from '../part/floor'
 import { MOST_ROUNDS } from '../part/part'
 import { flatIncreases } from './flatness'
 import { type InStitch, type InStitches, meanStitch, saidOf, stitchOfRound } from './inStitches'
-import { floorWanted } from './lyingFlat'
+import { type FloorWanted, floorWanted } from './lyingFlat'
 import { alikeEnds, type EndPlan, endStitches, type OvalCounts } from './ovalRounds'
-import type { OvalSpec } from './ovalSpec'
 
 /*
  * How large an oval is: what its ends gain, the floor that counts come to, and the counts that come nearest to a floor.
@@ -16,6 +15,15 @@ import type { OvalSpec } from './ovalSpec'
 export interface Answered extends InStitches {
   readonly perEnd: number | 'by-gauge'
   readonly firstStitches?: readonly (InStitch & { readonly grows?: number })[]
+}
+
+/** What an oval is asked, as far as its counts and sizes follow from it. */
+export interface OvalAsked extends Answered {
+  readonly size: { readonly pin: OvalCounts } | { readonly want: FloorWanted }
+  readonly start: string
+  readonly nearEnd?: 'one' | 'half' | 'whole'
+  readonly farEnd?: number
+  readonly laterBy?: number
 }
 
 /** The stitches that each end gains a round, in this gauge: half a disc's. */
@@ -91,7 +99,7 @@ export function countsForOval(
 }
 
 /** The ends of an oval spec. */
-export function endsOf(spec: OvalSpec, gauge: Gauge): EndPlan {
+export function endsOf(spec: OvalAsked, gauge: Gauge): EndPlan {
   const { nearEnd = 'one', farEnd, laterBy } = spec
   const perEnd = perEndIn(spec, 1, gauge)
   const alike = [perEndOf(spec, gauge[spec.stitch]), ...(growthTold(spec, gauge).firstStitches ?? []).map(({ grows }) => grows)]
@@ -104,12 +112,12 @@ export function endsOf(spec: OvalSpec, gauge: Gauge): EndPlan {
 }
 
 /** A row of foundation sc adds its own height to the width. */
-export function foundationRow({ start }: OvalSpec, gauge: Gauge): Length | undefined {
+export function foundationRow({ start }: OvalAsked, gauge: Gauge): Length | undefined {
   return start === 'foundation-sc' ? gauge.sc.height : undefined
 }
 
 /** The counts that an oval spec comes to in this gauge. */
-export function ovalCounts(spec: OvalSpec, gauge: Gauge): OvalCounts {
+export function ovalCounts(spec: OvalAsked, gauge: Gauge): OvalCounts {
   if ('pin' in spec.size) return spec.size.pin
   const { want: wanted } = spec.size
   const ends = endsOf(spec, gauge)

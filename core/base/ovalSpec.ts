@@ -7,7 +7,7 @@ import type { FormSpec } from './form'
 import { firstStitches } from './inStitches'
 import { FLAT_AND_WIDE } from './lyingFlat'
 import type { OvalCounts } from './ovalRounds'
-import { type Answered, growthTold, ovalCounts, perEndOf } from './ovalSizes'
+import { type Answered, growthTold, type OvalAsked, ovalCounts, perEndOf } from './ovalSizes'
 
 /** What a base's length and width are now. */
 const sizesNow = (_: object, { part }: Now) => ({
@@ -27,7 +27,7 @@ export const LENGTH_AND_WIDTH = want(
 
 /** The counts it comes to now. */
 function countsNow(spec: object, { gauge }: Now): OvalCounts {
-  return ovalCounts(spec as OvalSpec, gauge)
+  return ovalCounts(spec as OvalAsked, gauge)
 }
 
 /** What an oval is asked. */
