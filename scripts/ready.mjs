@@ -43,6 +43,8 @@ export function install() {
     console.log('Installing the packages (a few minutes, the first time) ...')
     run('npm', ['ci', '--no-audit', '--no-fund'])
   })
+  // What lint and types go by comes with the packages, but can be thrown away without them.
+  if (!existsSync(join(ROOT, '.nuxt/eslint.config.mjs'))) run('npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
 }
 
 /** What the build itself goes by. */
