@@ -1,8 +1,9 @@
+import { nextTick } from 'vue'
 import type { AskedAt } from '~~/core/part/askedAt'
 import { useFolds } from '~/stores/folds'
 import { useView } from '~/stores/view'
 
-/** A field may have to be fetched first. */
+/** How often, and how long apart, one looks for a field that is on its way. */
 const LOOKS = 40
 const BETWEEN_MS = 25
 
@@ -20,6 +21,16 @@ function fieldOf(path: string): HTMLElement | undefined {
   return undefined
 }
 
+/** The field once it is there: with another part in hand it is drawn anew, or fetched first. */
+async function comingField(path: string): Promise<HTMLElement | undefined> {
+  for (let looks = 0; looks < LOOKS; looks++) {
+    await new Promise(resolve => setTimeout(resolve, BETWEEN_MS))
+    const field = fieldOf(path)
+    if (field) return field
+  }
+  return undefined
+}
+
 /** Goes to where something of the bag is asked: its part in hand, the questions unfolded, the field in sight with the focus. */
 export function useGoTo(): (at: AskedAt) => Promise<void> {
   const view = useView()
@@ -27,15 +38,10 @@ export function useGoTo(): (at: AskedAt) => Promise<void> {
   return async ({ part, path }) => {
     view.selected = part
     folds.set('want', true)
-    let field: HTMLElement | undefined
-    for (let looks = 0; looks < LOOKS && !field; looks++) {
-      await new Promise(resolve => setTimeout(resolve, BETWEEN_MS))
-      field = path === undefined ? undefined : fieldOf(path)
-      if (path === undefined) break
-    }
+    await nextTick()
     // What is asked in a way of its own is at least on the panel that is gone to.
-    field ??= document.querySelector<HTMLElement>('.panel h2') ?? undefined
-    field?.focus()
-    field?.scrollIntoView({ block: 'center' })
+    const to = (path === undefined ? undefined : await comingField(path)) ?? document.querySelector<HTMLElement>('.panel h2')
+    to?.focus()
+    to?.scrollIntoView({ block: 'center' })
   }
 }

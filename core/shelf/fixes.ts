@@ -177,7 +177,8 @@ function smallerBase(short: Short): YarnFix[] {
   const metres = sureMetres(haveGrams, eats)
   const [best] = fit(design, gauge, { toleranceCm: SMALLER_CM, mostAdjusting: 1, yarn: { yarn, metres } }).found
   if (!best) return []
-  const found = tried(short, `A smaller base: ${fittingWords(best, design).replace(/; \d+ (m|yd) of yarn$/, '')}`, [
+  const { yarn: _, ...bare } = best
+  const found = tried(short, `A smaller base: ${fittingWords(bare, design)}`, [
     { path: ['base'], value: best.base }, { path: ['wall'], value: best.wall }, { path: ['measuredBase'], value: undefined },
   ])
   return lasts(found) ? [found!] : []

@@ -1,21 +1,21 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { ref } from 'vue'
 import { useWays } from '~/stores/ways'
 
 /** Asked once, before the first bag: terms, measures, hand. What is left as it stands is remembered too. */
 const ways = useWays()
+const asking = ref(ways.units === undefined || ways.hands === undefined)
 
 function done(): void {
   ways.units ??= 'cm'
   ways.hands ??= 'right'
+  asking.value = false
 }
-const asked = computed(() => ways.units !== undefined && ways.hands !== undefined)
-const begun = ref(!asked.value)
 </script>
 
 <template>
   <section
-    v-if="begun"
+    v-if="asking"
     class="first"
     aria-label="How you work"
   >
@@ -26,7 +26,7 @@ const begun = ref(!asked.value)
     <v-btn
       variant="tonal"
       color="primary"
-      @click="done(); begun = false"
+      @click="done"
     >
       That is how I work
     </v-btn>

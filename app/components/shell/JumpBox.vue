@@ -37,7 +37,6 @@ watch(search, async (find) => {
   if (page && now === asked) bags.value = page.bags.slice(0, 6)
 })
 
-const SORTS = { part: 'part', round: 'round', term: 'term', screen: 'screen', bag: 'bag' } as const
 const found = computed(() => {
   const here = jumpsFor(search.value, { draft: bag.isOpen ? bag.draft : undefined, screens: SCREENS, vocabulary: ways.terms })
   const others = bags.value.map(({ id, name }) => ({ sort: 'bag' as const, name, facts: '', to: id }))
@@ -104,7 +103,7 @@ function onKey(event: KeyboardEvent): void {
           @click="go(one)"
           @pointermove="at = i"
         >
-          <span class="sort">{{ SORTS[one.sort] }}</span><strong>{{ one.name }}</strong><span class="soft">{{ one.facts }}</span>
+          <span class="sort">{{ one.sort }}</span><strong>{{ one.name }}</strong><span class="soft">{{ one.facts }}</span>
         </li>
       </ul>
       <p
