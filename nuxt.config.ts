@@ -56,10 +56,17 @@ export default defineNuxtConfig({
     typescript: { tsConfig: decorators },
   },
   vite: {
-    vue: { template: { transformAssetUrls } },
+    vue: { template: { transformAssetUrls }, features: { optionsAPI: false } },
     esbuild: { tsconfigRaw },
     // Files of a few lines each cost more in asking than they save: they are laid together with what needs them.
-    build: { minify: 'terser', rollupOptions: { output: { experimentalMinChunkSize: 40_000 } } },
+    build: {
+      minify: 'terser',
+      rollupOptions: {
+        output: { experimentalMinChunkSize: 40_000 },
+        // Nuxt's ways of fetching while a page is rendered make themselves ready whether anybody wants them or not; nobody does.
+        treeshake: { moduleSideEffects: id => !/nuxt\/dist\/app\/composables\/(asyncData|fetch)\.js$/.test(id) },
+      },
+    },
     worker: { format: 'es' },
     optimizeDeps: { include: ['@mdi/js', 'class-transformer', 'class-validator', 'immer', 'reflect-metadata'] },
   },

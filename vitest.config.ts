@@ -15,6 +15,7 @@ export default defineConfig({
   test: {
     testTimeout: 30_000,
     maxWorkers: 2,
+    setupFiles: [fileURLToPath(new URL('tests/everyKind.ts', import.meta.url))],
     projects: [
       { extends: true, test: { name: 'shared', isolate: false, include: SHARED } },
       { extends: true, test: { name: 'alone', include: ALONE } },

@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs'
+import { knowEveryKind } from '../core/design/everyKind'
 import { stacked } from '../core/design/partIds'
 import { compareSchools } from '../core/base/schools'
 import { neighbours } from '../core/base/sizing'
@@ -18,6 +19,7 @@ import { patternOf } from '../core/words/pattern'
 import { paperOf } from './paper'
 
 /** A bag of about ten thousand stitches. */
+knowEveryKind()
 const starter = newDesign('Bench bag')
 const big: Design = {
   ...starter, gauge: { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } },

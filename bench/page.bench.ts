@@ -3,6 +3,7 @@ import { createServer } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { type Browser, type CDPSession, chromium, type Page } from '@playwright/test'
+import { knowEveryKind } from '../core/design/everyKind'
 import { newDesign } from '../core/design/starter'
 import { draft } from '../core/draft/draft'
 import { stacked } from '../core/design/partIds'
@@ -12,6 +13,8 @@ import { OwnServer } from '../tests/e2e/ownServer'
  * The page: from a key to what is painted, by the browser's event timing; what the first load fetches; until it can be used, beside a bare
  * page of as many bytes; frames while the pointer moves; memory over 500 edits. Needs a build.
  */
+
+knowEveryKind()
 
 const PORT = 3188
 const BARE_PORT = 3189

@@ -1,9 +1,12 @@
 import { readFileSync } from 'node:fs'
+import { knowEveryKind } from '../core/design/everyKind'
 import type { Design } from '../core/design/design'
 import { draft } from '../core/draft/draft'
 import { patternOf } from '../core/words/pattern'
 import { patternPdf } from '../server/paper/patternPdf'
 import { plainFont } from '../server/paper/plainFont'
+
+knowEveryKind()
 
 const woff = (name: string) => plainFont(readFileSync(`node_modules/@fontsource/${name}-normal.woff`))
 const TEXT = 'atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin'

@@ -10,7 +10,7 @@ export const CORE = [
   'contents', 'mouth', 'handle', 'wall', 'design', 'draft', 'yarn', 'fit', 'whole', 'words', 'chart', 'beats', 'make', 'log', 'chance',
   'shelf', 'plan', 'export',
 ]
-export const APP = ['looks', 'reading', 'keeping', 'workers', 'stores', 'composables', 'components', 'pages']
+export const APP = ['kinds', 'looks', 'reading', 'keeping', 'workers', 'stores', 'composables', 'components', 'pages']
 
 /** Houses, and whom each may know besides itself; whoever is not named here may know all. */
 const KNOWS = { core: [], app: ['core'], server: ['core', 'demo'], cli: ['core', 'server'] }

@@ -1,7 +1,8 @@
 import { onBeforeUnmount, ref, shallowRef } from 'vue'
 import type { Design } from '~~/core/design/design'
 import type { Gauge } from '~~/core/gauge/gauge'
-import type { FitResult, FitWish } from '~~/core/fit/fit'
+import type { FitResult } from '~~/core/fit/fit'
+import type { FitWish } from '~~/core/fit/wish'
 import type { FitSearch } from '~/workers/fit.worker'
 
 /** A search for counts that fit, run in a worker: its progress, what it found, and a way to call it off. */

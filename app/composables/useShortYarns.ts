@@ -1,5 +1,4 @@
 import { computed, onMounted } from 'vue'
-import { handsOf } from '~~/core/log/hands'
 import { eatsOf } from '~~/core/shelf/eats'
 import { sureMetres } from '~~/core/shelf/enough'
 import { stockOf } from '~~/core/shelf/stock'
@@ -7,8 +6,6 @@ import { growingIn } from '~~/core/shelf/useUp'
 import { useDocument } from '~/stores/document'
 import { useLogbook } from '~/stores/logbook'
 import { useYarns } from '~/stores/yarns'
-
-const NOTHING_TAUGHT = handsOf([])
 
 /** Yarns of the bag in hand that lie on the shelf: how many metres by the plan they are sure to make, and what could take what is left. */
 export function useShortYarns() {
@@ -23,7 +20,7 @@ export function useShortYarns() {
     const yarn = shelf.byId(of)
     const grams = yarn ? stockOf(yarn).grams : 0
     if (!yarn || grams <= 0) return []
-    const taught = (book.taught?.hands ?? NOTHING_TAUGHT).yarn.find(one => one.name === name)?.gramsPerMetre
+    const taught = book.hands.yarn.find(one => one.name === name)?.gramsPerMetre
     return [
       {
         id, title: `${name}: ${Math.round(grams)} g`, metres: sureMetres(grams, eatsOf(yarn, taught)),

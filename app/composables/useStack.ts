@@ -1,6 +1,8 @@
 import { computed } from 'vue'
-import { MOST_BANDS } from '~~/core/design/fields'
-import { bandAbove, type Below, doubled, handlesOnTop, moved, type Stacked, thrownOut, turnedInto } from '~~/core/design/stacking'
+import { MOST_BANDS } from '~~/core/design/documentFields'
+import { bandAbove, doubled, HANDLES_BAND, handlesOnTop, moved, type Stacked, thrownOut } from '~~/core/design/stacking'
+import type { Below } from '~~/core/design/turnedInto'
+import { fetchPart } from '~/kinds/fetchKinds'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 
@@ -22,6 +24,11 @@ export function useStack() {
     if (stacked) bag.applyFix(stacked)
   }
 
+  async function addHandles(): Promise<void> {
+    await fetchPart(HANDLES_BAND)
+    take(handlesOnTop(bag.design, bag.draft.parts.at(-1)!.size.circumference.cm))
+  }
+
   /** What lies right below a part. */
   function below(id: string): Below {
     const { parts, gauge } = bag.draft
@@ -30,13 +37,19 @@ export function useStack() {
     return { aroundCm: size.circumference.cm, count: edge.count, gauge }
   }
 
+  /** Makes a part another kind of part; every kind is here by then, since they lay there to choose from. */
+  async function turnInto(id: string, band: string): Promise<void> {
+    const { turnedInto } = await import('~~/core/design/turnedInto')
+    take(turnedInto(bag.design, id, band, below(id)))
+  }
+
   return {
     full,
     addAbove: (id?: string) => take(bandAbove(bag.design, id)),
-    addHandles: () => take(handlesOnTop(bag.design, bag.draft.parts.at(-1)!.size.circumference.cm)),
+    addHandles,
     duplicate: (id: string) => take(doubled(bag.design, id)),
     remove: (id: string) => take(thrownOut(bag.design, id)),
     move: rearrange,
-    turnInto: (id: string, band: string) => take(turnedInto(bag.design, id, band, below(id))),
+    turnInto,
   }
 }

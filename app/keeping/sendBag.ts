@@ -1,5 +1,6 @@
 import type { Design } from '~~/core/design/design'
 import { mergedDesign, same } from '~~/core/design/merge'
+import { fetchKinds } from '~/kinds/fetchKinds'
 import type { DeskBag, SentSave } from './deskBox'
 import { randomWord } from './newId'
 import { type Refusal, refusalWords } from './refusal'
@@ -47,13 +48,15 @@ export interface Theirs {
   readonly document: Design
 }
 
-/** Fetches what the server has: nothing if it does not answer, `gone` if it has no such bag. */
+/** Fetches what the server has, and the kinds of part in it: nothing if it does not answer, `gone` if it has no such bag. */
 export async function fetchTheirs(id: string): Promise<Theirs | 'gone' | undefined> {
   try {
     const response = await fetch(`/api/designs/${encodeURIComponent(id)}`)
     if (response.status === 404) return 'gone'
     const kept = response.ok ? ((await response.json()) as Theirs & { unreadable?: unknown }) : undefined
-    return kept?.unreadable ? undefined : kept
+    if (!kept || kept.unreadable) return undefined
+    await fetchKinds(kept.document)
+    return kept
   }
   catch {
     return undefined
@@ -80,6 +83,7 @@ export async function sendLeft(left: DeskBag): Promise<DeskBag> {
         bag = { ...unsent, revision: answer.revision, base: sending.design, unsaved: !same(sending.design, bag.design) }
         break
       case 'overtaken': {
+        await fetchKinds(bag.design, bag.base)
         const theirs = await fetchTheirs(bag.id)
         if (theirs === undefined) return bag
         const design = theirs === 'gone' ? undefined : together(bag, theirs)

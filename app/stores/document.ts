@@ -9,7 +9,11 @@ import { newDesign } from '~~/core/design/starter'
 import { type Draft, draft as drafted } from '~~/core/draft/draft'
 import { retold } from '~~/core/draft/retold'
 import type { Change, Fix } from '~~/core/part/finding'
+import { fetchKinds } from '~/kinds/fetchKinds'
 import { useTape } from './tape'
+
+/** Said where a part of the program that a change needs does not come. */
+const NOT_FETCHED = 'This kind of part could not be fetched. Is the program still running? Try again in a moment.'
 
 /**
  * The bag in hand: its design, what follows from it, and what can be undone. There always is one; `isOpen` says whether it is a maker's.
@@ -73,9 +77,18 @@ export const useDocument = defineStore('document', () => {
     history.value = NO_HISTORY
   }
 
-  /** Takes an edit that leaves the bag sound; another one is told and not taken. The same rules hold here and where it is saved. */
-  function take({ design: next, edit }: { design: Design, edit?: Edit }): string | undefined {
+  /**
+   * Takes an edit that leaves the bag sound; another one is told and not taken. The same rules hold here and where it is saved. One that
+   * brings a kind of part that is not here yet is made once it is.
+   */
+  function take(made: () => { readonly design: Design, readonly edit?: Edit }): string | undefined {
+    const { design: next, edit } = made()
     if (!edit || !isOpen.value) return undefined
+    const coming = fetchKinds(next)
+    if (coming) {
+      coming.then(() => take(made), () => (refused.value = NOT_FETCHED))
+      return undefined
+    }
     const why = unsoundness(next)?.message
     // What is typed is told in its field.
     refused.value = edit.group ? undefined : why
@@ -87,21 +100,26 @@ export const useDocument = defineStore('document', () => {
 
   /** Changes the bag; edits of one group, such as the keystrokes in a field, are undone together. */
   function edit(label: string, recipe: (design: Writable<Design>) => void, group?: string): string | undefined {
-    return take(edited(design.value, label, recipe, group))
+    return take(() => edited(design.value, label, recipe, group))
   }
 
   /** Puts values in their places, all as one edit; returns why it was not taken, if it was not. */
   function change(label: string, changes: readonly Change[], group?: string): string | undefined {
-    return take(fixed(design.value, { label, changes }, group))
+    return take(() => fixed(design.value, { label, changes }, group))
   }
 
   function applyFix(fix: Fix): string | undefined {
-    return take(fixed(design.value, fix))
+    return take(() => fixed(design.value, fix))
   }
 
   function step(move: typeof undone): void {
     const label = move === undone ? undoLabel.value : redoLabel.value
     const after = attemptedStep(move)
+    const coming = after && fetchKinds(after.design)
+    if (coming) {
+      coming.then(() => step(move), () => (refused.value = NOT_FETCHED))
+      return
+    }
     // What was done no longer fits the bag: it was changed elsewhere meanwhile.
     if (!after || unsoundness(after.design)) {
       history.value = NO_HISTORY

@@ -1,8 +1,9 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import type { Calibration } from '~~/core/log/calibration'
 import type { BagFacts } from '~~/core/log/facts'
-import type { GaugeOffer, Hands } from '~~/core/log/hands'
+import { type Hands, UNTAUGHT } from '~~/core/log/hands'
+import type { GaugeOffer } from '~~/core/log/handsOf'
 import type { Listed } from '~~/core/log/listed'
 import type { OverTime } from '~~/core/log/overTime'
 import { readJson } from '~/reading/readJson'
@@ -39,6 +40,8 @@ export const useLogbook = defineStore('logbook', () => {
   const bags = shallowRef<readonly LogBag[]>([])
   const page = shallowRef<LogPage>()
   const taught = shallowRef<Taught>()
+  /** What is known of the maker's hands: what the craft says until bags have taught. */
+  const hands = computed(() => taught.value?.hands ?? UNTAUGHT)
   const said = ref('')
   const { trouble, trying } = useTrying()
 
@@ -87,5 +90,5 @@ export const useLogbook = defineStore('logbook', () => {
     if (page.value?.id === id) page.value = { ...page.value, photo: false }
   }
 
-  return { bags, page, taught, said, trouble, load, loadTaught, open, bringIn, keepPhoto, dropPhoto }
+  return { bags, page, taught, hands, said, trouble, load, loadTaught, open, bringIn, keepPhoto, dropPhoto }
 })

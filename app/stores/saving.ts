@@ -5,6 +5,7 @@ import { NO_HISTORY } from '~~/core/design/history'
 import { same } from '~~/core/design/merge'
 import { type DeskBag, type Hindrance, keepOnDesk, offDesk, onDesk, type SentSave } from '~/keeping/deskBox'
 import { fetchTheirs, newSave, sendSave, type Theirs, together } from '~/keeping/sendBag'
+import { fetchKinds } from '~/kinds/fetchKinds'
 import { useDocument } from './document'
 import { useNews } from './news'
 import { ask, type Kept, refusalLines, statusOf } from './records'
@@ -45,8 +46,16 @@ export const useSaving = defineStore('saving', () => {
   const isUnsaved = () => bag.isOpen && onServer !== undefined && bag.design !== onServer
 
   const news = useNews((told) => {
-    if (told.bag === id.value && told.revision > revision && bag.isOpen) meet({ revision: told.revision, document: told.design })
+    void hear({ revision: told.revision, document: told.design }, told.bag)
   })
+
+  /** Another window of this browser has saved. */
+  async function hear(theirs: Theirs, of: string): Promise<void> {
+    const news = () => of === id.value && theirs.revision > revision && bag.isOpen
+    if (!news()) return
+    await fetchKinds(theirs.document)
+    if (news()) meet(theirs)
+  }
 
   /** Writes down how the bag is here. */
   function keep(): Promise<void> {
@@ -69,11 +78,25 @@ export const useSaving = defineStore('saving', () => {
       trouble.value = ['This bag cannot be read by this program. Save it to a file as it is, or throw it away.', ...server.kept.unreadable]
       return
     }
+    if (!(await fetchedKinds(desk, server.kept?.document)) || id.value !== wanted) return
     if (desk?.unsaved || (desk && server.away)) takeUp(desk, server.kept)
     else if (server.kept) begin(server.kept, desk)
     else {
       id.value = undefined
       trouble.value = server.words
+    }
+  }
+
+  /** Whether the kinds of part are here that a bag is made of; that they are not is told. */
+  async function fetchedKinds(desk: DeskBag | undefined, kept: Design | undefined): Promise<boolean> {
+    try {
+      await fetchKinds(...(desk ? [desk.base, desk.design] : []), ...(kept ? [kept] : []))
+      return true
+    }
+    catch {
+      id.value = undefined
+      trouble.value = ['A part of the program that this bag needs could not be fetched. Is it still running? Open the bag again.']
+      return false
     }
   }
 

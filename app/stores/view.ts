@@ -6,6 +6,7 @@ import { applyFix as fixed } from '~~/core/design/edit'
 import { type Draft, draft as drafted } from '~~/core/draft/draft'
 import { looksSame } from '~~/core/draft/retold'
 import type { Fix } from '~~/core/part/finding'
+import { fetchKinds } from '~/kinds/fetchKinds'
 import { useDocument } from './document'
 
 /** Typing rests after so long without a key. */
@@ -18,6 +19,7 @@ export const useView = defineStore('view', () => {
   const selected = ref('bag')
   /** A design that is only looked at: drawn in the place of the bag's own until it is let go. */
   const looked = shallowRef<Design>()
+  let asked: Design | undefined
   /** The bag's draft, the same as before while only words about it change: what is drawn and counted from it stays. */
   const still = computed<Draft>(before => (before && looksSame(before, bag.draft) ? before : bag.draft))
   /**
@@ -38,12 +40,16 @@ export const useView = defineStore('view', () => {
 
   /** Shows what the bag would be with a fix, without changing it; nothing to show the bag itself again. */
   function look(fix?: Fix): void {
-    looked.value = fix && fixed(bag.design, fix).design
+    if (fix) lookAt(fixed(bag.design, fix).design)
+    else looked.value = asked = undefined
   }
 
   /** Shows another state of the bag in its place. */
   function lookAt(design: Design): void {
-    looked.value = design
+    asked = design
+    const coming = fetchKinds(design)
+    if (coming) coming.then(() => asked === design && (looked.value = design), () => {})
+    else looked.value = design
   }
 
   watch(() => bag.design, () => look(), { flush: 'sync' })

@@ -1,7 +1,11 @@
 import { expose } from 'comlink'
 import type { Design } from '~~/core/design/design'
+import { knowEveryKind } from '~~/core/design/everyKind'
 import type { Gauge } from '~~/core/gauge/gauge'
-import { type FitResult, type FitWish, searching } from '~~/core/fit/fit'
+import { type FitResult, searching } from '~~/core/fit/fit'
+import type { FitWish } from '~~/core/fit/wish'
+
+knowEveryKind()
 
 /** Searches counts away from the page; ended from outside by ending the worker. */
 const search = {

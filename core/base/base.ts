@@ -1,27 +1,36 @@
 import type { Fields } from '../field/field'
 import { beginnings } from '../kind/begin'
+import { KnownKinds } from '../kind/known'
 import type { PartResult, Setting } from '../part/part'
 import type { BaseChoice } from './choice'
 import type { BaseKind, Like } from './form'
-import { BASE_FORMS, type BaseSpec } from './forms'
+import type { BaseSpec } from './forms'
 
 export type { BaseSpec } from './forms'
 
 /** A form as everybody but itself reads it. */
 export type BaseForm = BaseKind<string, Fields, BaseSpec>
 
-const BY_FORM = new Map<string, BaseForm>(BASE_FORMS.map(form => [form.form, form as unknown as BaseForm]))
+const KNOWN = new KnownKinds<BaseForm>('form of base')
 
-/** Every form of base, in the order they are offered. */
+/** Makes forms of base known, in the order they are offered. */
+export function knowForms(forms: readonly { readonly form: string }[]): void {
+  for (const form of forms) KNOWN.know(form.form, form as BaseForm)
+}
+
+/** Whether the form of a base is known. */
+export function isKnownForm({ form }: { readonly form: string }): boolean {
+  return KNOWN.has(form)
+}
+
+/** Every form of base that is known, in the order they are offered. */
 export function baseForms(): readonly BaseForm[] {
-  return [...BY_FORM.values()]
+  return KNOWN.all()
 }
 
 /** The form of a base. */
 export function formOf({ form }: { readonly form: string }): BaseForm {
-  const found = BY_FORM.get(form)
-  if (!found) throw new Error(`no form of base is called ${form}: documents are checked before they get here`)
-  return found
+  return KNOWN.of(form)
 }
 
 /** Works a base of any form. */

@@ -1,4 +1,4 @@
-import { wayOf } from '../handle/rim'
+import { wayOf } from '../round/wayOf'
 import { roundsOfPart } from '../draft/partGauge'
 import { leanOf } from '../round/style'
 import { runAt } from '../round/freeRuns'

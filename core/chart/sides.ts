@@ -1,7 +1,7 @@
 import type { Draft } from '../draft/draft'
 import { aroundOf, riseOf } from '../draft/part'
 import type { Worked } from '../round/worked'
-import { wayOf } from '../handle/rim'
+import { wayOf } from '../round/wayOf'
 import { roundsOfPart } from '../draft/partGauge'
 import { leanOf } from '../round/style'
 import { waysByPart } from './elevation'

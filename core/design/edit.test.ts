@@ -7,7 +7,7 @@ import { apply, applyFix, edit, undo, type Writable } from './edit'
 import { type History, NO_HISTORY, record, redo, undo as undoLast } from './history'
 import { gaugeOf } from '../gauge/gauge'
 import { stacked } from './partIds'
-import { turnedInto } from './stacking'
+import { turnedInto } from './turnedInto'
 import { newDesign } from './starter'
 
 const recipes: Record<string, (design: Writable<Design>) => void> = {

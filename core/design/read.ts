@@ -6,7 +6,8 @@ import { DESIGN_VERSION, type Design, type SwatchDocument } from './design'
 import { beyondLimits, NO_FIELD } from './limits'
 import { isFromTheFuture, migrate } from './migrate'
 import type { Problem } from './problem'
-import { designProblems, swatchProblems } from './sense'
+import { designProblems } from './sense'
+import { swatchProblems } from './swatchSense'
 
 export type { Problem } from './problem'
 

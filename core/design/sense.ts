@@ -1,12 +1,11 @@
-import { checkRepeat } from '../band/own'
-import { formOf } from '../base/base'
+import { formOf, isKnownForm } from '../base/base'
 import { type Answer, answersOf } from '../field/spec'
 import { FABRIC_KINDS } from '../stitch/dictionary'
-import { kindOf } from '../wall/wall'
-import { DESIGN_VERSION, type Design, type DesignGauge, type SwatchDocument } from './design'
-import { DESIGN_FIELDS } from './fields'
+import { isKnownPart, kindOf } from '../wall/wall'
+import { DESIGN_VERSION, type Design, type DesignGauge } from './design'
+import { designFields, MOST_BANDS, partFields } from './documentFields'
 import type { Problem } from './problem'
-import { soundObject } from './sound'
+import { listOf, oneKind, type Sound, soundObject } from './sound'
 
 /*
  * Whether a bag makes sense: what no single field can tell, and a quick look at all of them. The page asks this of every edit, and needs
@@ -34,16 +33,6 @@ export function gaugeProblems(gauge: DesignGauge): Problem[] {
         }))
     }),
   ]
-}
-
-/** What a swatch says that cannot be: of its stitches, or of a repeat of the maker's own that it is of. */
-export function swatchProblems({ gauge, texture }: SwatchDocument): Problem[] {
-  if (texture?.of.repeat === undefined) return gaugeProblems(gauge)
-  if (!texture.lines?.length) return [...gaugeProblems(gauge), { field: 'texture.lines', message: 'must hold the lines of the repeat' }]
-  const checked = checkRepeat({ id: String(texture.of.repeat), name: '', lines: texture.lines })
-  return checked.ok
-    ? gaugeProblems(gauge)
-    : [...gaugeProblems(gauge), { field: `texture.lines.${checked.trouble.line}`, message: checked.trouble.what }]
 }
 
 function chainProblems({ chain }: DesignGauge): Problem[] {
@@ -93,7 +82,16 @@ export function designProblems(design: Design): Problem[] {
   ]
 }
 
-const isSound = soundObject(DESIGN_FIELDS)
+const isBase = oneKind('form', form => (isKnownForm({ form }) ? formOf({ form }).fields : undefined))
+const isPart = oneKind('band', band => (isKnownPart({ band }) ? partFields(kindOf({ band }).fields) : undefined))
+
+/** Whether a bag is sound whose kinds are all known. */
+const isSound = wholeOf(isBase, listOf(isPart, 0, MOST_BANDS))
+
+function wholeOf(base: Sound, wall: Sound): Sound {
+  const { base: _base, wall: _wall, ...others } = designFields([], [])
+  return soundObject(others, { base, wall })
+}
 
 /** Why a bag that was changed here could not be kept so; nothing if it could. */
 export function unsoundness(design: Design): Problem | undefined {

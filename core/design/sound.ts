@@ -8,7 +8,8 @@ import type { Bounds, Field, Fields } from '../field/field'
  * at by them; a test holds that nothing is taken here that they would refuse.
  */
 
-type Sound = (value: unknown) => boolean
+/** Whether a value is what it should be. */
+export type Sound = (value: unknown) => boolean
 
 const OBJECT = Object.prototype
 
@@ -52,8 +53,24 @@ export function soundObject(fields: Fields, also: Readonly<Record<string, Sound>
   }
 }
 
-function listOf(one: Sound, least: number, most: number): Sound {
+/** Lists of so many of a thing. */
+export function listOf(one: Sound, least: number, most: number): Sound {
   return value => Array.isArray(value) && value.length >= least && value.length <= most && value.every(one)
+}
+
+/**
+ * Objects of one of several kinds, told apart by a word.
+ *
+ * @param fieldsBy what a kind asks, looked up when it is first met; nothing of one that is not known
+ */
+export function oneKind(by: string, fieldsBy: (word: string) => Fields | undefined): Sound {
+  const met = new Map<string, Sound>()
+  return (value) => {
+    const word = fieldsOf(value)?.[by]
+    const fields = typeof word === 'string' && !met.has(word) ? fieldsBy(word) : undefined
+    if (fields) met.set(word as string, soundObject(fields, { [by]: oneOf([word]) }))
+    return met.get(word as string)?.(value) ?? false
+  }
 }
 
 const anId = written(new RegExp(ID))
@@ -75,8 +92,7 @@ const SOUND: BySort<Sound> = {
   maybe: ({ fields }) => soundObject(fields), group: ({ fields }) => soundObject(fields),
   list: ({ of, least, most }) => listOf(soundObject(of), least, most),
   kinds: ({ by, kinds, list }) => {
-    const known = new Map(kinds.map(({ value, fields }) => [value, soundObject(fields, { [by]: oneOf([value]) })]))
-    const one: Sound = value => known.get(fieldsOf(value)?.[by] as string)?.(value) ?? false
+    const one = oneKind(by, word => kinds.find(({ value }) => value === word)?.fields)
     return list ? listOf(one, list.least ?? 0, list.most) : one
   },
 }

@@ -1,16 +1,9 @@
 import type { Fix } from '../part/finding'
-import type { Keeps, Tool } from '../kind/kind'
+import type { Keeps } from '../kind/kind'
 import { SOLID_STITCHES } from '../band/solid'
-import type { Repeat } from '../repeat/repeat'
-import { firstRepeat } from '../band/own'
-import { firstRounds } from '../wall/written'
-import { beginPart, demandOf, heightAsked, kindOf, type WallSpec } from '../wall/wall'
-import type { Gauge } from '../gauge/gauge'
-import { divides } from '../part/asks'
-import { adjustedTo } from '../wall/adjust'
+import { beginPart, heightAsked, type WallSpec } from '../wall/wall'
 import type { Design, WallPart } from './design'
 import { asPartOf } from './partIds'
-import { seenIn } from './seen'
 
 /*
  * What a maker does with the stack of a wall's parts: each a change of the design, and the part that is in hand after it.
@@ -21,7 +14,8 @@ export interface Stacked extends Fix {
   readonly inHand?: string
 }
 
-const HANDLES_BAND = 'slots'
+/** The handles that most makers start from. */
+export const HANDLES_BAND = 'slots'
 
 /** What a new part keeps of one: its stitch, height, yarn and stripes, where it has them and they mean the same. */
 export function keptOf(design: Design, like: WallSpec | undefined, aroundCm: number): Keeps {
@@ -33,7 +27,8 @@ export function keptOf(design: Design, like: WallSpec | undefined, aroundCm: num
   }
 }
 
-function restacked(label: string, wall: readonly WallPart[], inHand: string | undefined): Stacked {
+/** A wall stacked otherwise. */
+export function restacked(label: string, wall: readonly WallPart[], inHand: string | undefined): Stacked {
   return { label, changes: [{ path: ['wall'], value: wall }], ...(inHand === undefined ? {} : { inHand }) }
 }
 
@@ -42,7 +37,8 @@ function put({ wall }: Design, at: number, spec: WallSpec, label: string): Stack
   return restacked(label, [...wall.slice(0, at), part, ...wall.slice(at)], part.id)
 }
 
-const placeOf = ({ wall }: Design, id: string) => wall.findIndex(part => part.id === id)
+/** Where in the wall a part is. */
+export const placeOf = ({ wall }: Design, id: string) => wall.findIndex(part => part.id === id)
 
 /** A new plain band above a part, or on top of all. */
 export function bandAbove(design: Design, id?: string): Stacked {
@@ -81,44 +77,9 @@ export function moved(design: Design, id: string, by: number): Stacked | undefin
   return restacked('Move a band', [...rest.slice(0, to), design.wall[at]!, ...rest.slice(to)], id)
 }
 
-/** What lies below a part: how far round it goes, and how many stitches come up, in which gauge. */
-export interface Below {
-  readonly aroundCm: number
-  readonly count: number
-  readonly gauge: Gauge
-}
-
-/**
- * A part of another kind in the place of one; the first in a repeat of the maker's own brings one along, and a kind that says so an
- * adjusting round below it, where the count that comes up does not divide.
- */
-export function turnedInto(design: Design, id: string, band: string, { aroundCm, count, gauge }: Below): Stacked {
-  const kind = kindOf({ band })
-  const at = placeOf(design, id)
-  const { called } = design.wall[at]!
-  const spec = { ...beginPart(band, keptOf(design, design.wall[at], aroundCm)), ...(called ? { called } : {}) }
-  const label = `Band: ${kind.name}`
-  const own = ownLines(design, kind.tools ?? [])
-  if (own) {
-    const part = { ...spec, repeat: own.id }
-    return { label, changes: [{ path: ['repeats'], value: [...design.repeats, own] }, { path: ['wall', id], value: part }], inHand: id }
-  }
-  const asks = kind.bringsAdjusting && demandOf(spec, seenIn(design, gauge))?.asks
-  if (!asks || divides(count, asks)) return { label, changes: [{ path: ['wall', id], value: spec }], inHand: id }
-  const { wall } = design
-  const adjusting = asPartOf(wall, adjustedTo({ want: { divides: true } }, 'sc', spec.colour))
-  return restacked(label, [...wall.slice(0, at), adjusting, { ...spec, id }, ...wall.slice(at + 1)], id)
-}
-
 /** An id that no repeat of a design has yet. */
 export function freshRepeatId({ repeats }: Pick<Design, 'repeats'>): string {
   let number = repeats.length + 1
   while (repeats.some(({ id }) => id === `own-${number}`)) number++
   return `own-${number}`
-}
-
-/** Lines of the maker's own that a new part brings along: the first repeat, or rounds of its own; none if it needs none. */
-function ownLines(design: Design, tools: readonly Tool[]): Repeat | undefined {
-  if (tools.includes('own-round')) return firstRounds(freshRepeatId(design))
-  return tools.includes('own-repeat') && design.repeats.length === 0 ? firstRepeat('own-1') : undefined
 }

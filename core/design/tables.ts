@@ -8,7 +8,7 @@ import type { Keeps, Seen } from '../kind/kind'
 import { asksWords } from '../part/asks'
 import { beginPart, demandOf, wallKinds } from '../wall/wall'
 import { TURN_UPS } from '../wall/turnUp'
-import { BAG_FIELDS } from './fields'
+import { BAG_FIELDS } from './bagFields'
 import { firstRepeat } from '../band/own'
 import { ASSUMED_GAUGE } from './starter'
 

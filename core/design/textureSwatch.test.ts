@@ -5,7 +5,7 @@ import { readDesign, readSwatch } from './read'
 import { ASSUMED_GAUGE, newDesign } from './starter'
 import { stacked } from './partIds'
 import { withChanges } from './edit'
-import { isInTexture, keptTexture, takenFrom, TEXTURE_KINDS, textureOfKind } from './textureSwatch'
+import { isInTexture, keptTexture, takenFrom, textureKinds, textureOfKind } from './textureSwatch'
 import type { SwatchDocument } from './design'
 import type { WallSpec } from '../wall/wall'
 
@@ -24,10 +24,10 @@ const bag = (...wall: WallSpec[]) => ({
 
 describe('a swatch of a texture, kept in the house', () => {
   it('is read with its texture and what was counted, of every kind that has one', () => {
-    expect(TEXTURE_KINDS.map(one => one.band)).toEqual([
+    expect(textureKinds().map(one => one.band)).toEqual([
       'rib', 'pairs', 'groups', 'vees', 'sprigs', 'waves', 'hills', 'boxes', 'moss', 'own',
     ])
-    for (const kind of TEXTURE_KINDS) {
+    for (const kind of textureKinds()) {
       const document = swatch(textureOfKind(kind), kind.band === 'own' ? { lines: LINES } : {})
       expect(readSwatch(document)).toEqual({ ok: true, document })
     }

@@ -6,7 +6,7 @@ import type { AnyKind } from '../kind/kind'
 import type { Change } from '../part/finding'
 import type { Repeat } from '../repeat/repeat'
 import type { KeptTexture, TextureSaid, TextureSwatch } from '../texture/ownSize'
-import { WALL_KINDS, type WallSpec } from '../wall/kinds'
+import { kindOf, wallKinds, type WallKind, type WallSpec } from '../wall/wall'
 import type { Design, SwatchDocument } from './design'
 
 /*
@@ -18,9 +18,15 @@ export type { KeptTexture } from '../texture/ownSize'
 /** What a part says besides its texture. */
 const NOT_TEXTURE = ['id', 'size', 'colour', 'stripes', 'goes', 'swatch', 'hook']
 
-/** Kinds in a texture: the swatch of the bag's gauge is one of plain stitches. */
-export const TEXTURE_KINDS: readonly AnyKind[] = (WALL_KINDS as unknown as readonly AnyKind[])
-  .filter(({ texture, fields, plain }) => texture && fields.swatch && !plain)
+/** Whether a kind has a texture to make a swatch of: the swatch of the bag's gauge is one of plain stitches. */
+function hasTexture({ texture, fields, plain }: WallKind): boolean {
+  return texture !== undefined && fields.swatch !== undefined && !plain
+}
+
+/** Kinds in a texture, those that are known. */
+export function textureKinds(): readonly AnyKind[] {
+  return wallKinds().filter(hasTexture) as unknown as readonly AnyKind[]
+}
 
 /** What a kind asks of its texture. */
 export function textureFields({ fields }: Pick<AnyKind, 'fields'>): Fields {
@@ -30,7 +36,7 @@ export function textureFields({ fields }: Pick<AnyKind, 'fields'>): Fields {
 /** What is asked of the swatch of a texture. */
 export function keptTextureField(lines: LinesField) {
   return optional(group('Texture', {
-    of: oneOfKinds<TextureSaid>('Which texture', 'band', TEXTURE_KINDS.map(kind => ({ value: kind.band, fields: textureFields(kind) }))),
+    of: oneOfKinds<TextureSaid>('Which texture', 'band', textureKinds().map(kind => ({ value: kind.band, fields: textureFields(kind) }))),
     counted: group('Counted', SWATCH_OF_IT), lines: optional(lines),
   }, { says: 'The texture that the swatch is of, and what was counted on it; a repeat of the maker\'s own with its lines.' }))
 }
@@ -42,7 +48,7 @@ export function textureOfKind(kind: AnyKind): TextureSaid {
 
 /** The texture of a part of a wall; nothing of one in none. */
 export function textureSaid(spec: WallSpec): TextureSaid | undefined {
-  if (!TEXTURE_KINDS.some(({ band }) => band === spec.band)) return undefined
+  if (!hasTexture(kindOf(spec))) return undefined
   return Object.fromEntries(Object.entries(spec).filter(([name]) => !NOT_TEXTURE.includes(name))) as unknown as TextureSaid
 }
 

@@ -7,10 +7,11 @@ import { fold } from '../draft/fold'
 import { knownBy } from '../draft/known'
 import { isStopped } from '../draft/part'
 import type { Gauge } from '../gauge/gauge'
-import { adjustedTo, isAdjusting } from '../wall/adjust'
+import { adjustedTo, bareWall } from '../wall/adjusted'
 import { adjustingStitch } from './adjusting'
 import { type Adjusting, leaves, stuckAt, type WallPlan, wallPlans, type WallProblem } from './plans'
 import { metresWanted, partsOf, roundsLeft, withRounds, YarnOfBags, type YarnWish } from './yarnDemand'
+import { type FitWish, USUAL_WISH } from './wish'
 
 /*
  * The fit: counts with which everything divides at once
@@ -28,18 +29,6 @@ import { metresWanted, partsOf, roundsLeft, withRounds, YarnOfBags, type YarnWis
  * The ways up a wall depend only on the count that the base leaves, so they are listed once a count (plans.ts); then every
  * combination of base and way is weighed, one by one.
  */
-
-/** What the maker will put up with. */
-export interface FitWish {
-  /** How far each size of the base may be off. */
-  readonly toleranceCm: number
-  /** Adjusting rounds at most. */
-  readonly mostAdjusting: number
-  /** A yarn that must last, if one is short. */
-  readonly yarn?: YarnWish
-}
-
-export const USUAL_WISH: FitWish = { toleranceCm: 1.5, mostAdjusting: 2 }
 
 /** One way to make everything divide: an edit of base and wall, and what it costs. */
 export interface Fitting {
@@ -70,11 +59,6 @@ export interface FitResult {
   readonly weighed: number
   /** How many of them want more yarn than there is. */
   readonly tooMuchYarn?: number
-}
-
-/** The wall without the adjusting rounds that a fit may put in anew; those that say what the maker counted stay. */
-export function bareWall(wall: readonly WallPart[]): WallPart[] {
-  return wall.filter(spec => !isAdjusting(spec))
 }
 
 function problemOf(design: Design, gauge: Gauge, { mostAdjusting }: FitWish): WallProblem {

@@ -6,7 +6,8 @@ import { formatMetres } from '../measure/amounts'
 import { formatCm, type Units } from '../measure/format'
 import { asksWords } from '../part/asks'
 import { demandOf } from '../wall/wall'
-import { bareWall, type Collision, type FitResult, type Fitting } from './fit'
+import { bareWall } from '../wall/adjusted'
+import type { Collision, FitResult, Fitting } from './fit'
 
 function offWords(off: Fitting['off'], units: Units): string {
   const told = off.filter(({ cm }) => Math.abs(cm) >= 0.05)

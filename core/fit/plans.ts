@@ -1,7 +1,7 @@
 import type { WallPart } from '../design/design'
 import type { Seen } from '../kind/kind'
 import { gaps } from '../round/spread'
-import { STITCHES_A_CHANGE } from '../wall/adjust'
+import { STITCHES_A_CHANGE } from '../wall/adjusted'
 import { divides } from '../part/asks'
 import { demandOf, mainStitch, ownGauge, type WallSpec } from '../wall/wall'
 

@@ -3,14 +3,8 @@ import type { Grip } from '../part/handle'
 import type { Setting } from '../part/part'
 import type { Edge } from '../round/edge'
 import { facingBelow, facingOf } from '../round/style'
+import { wayOf } from '../round/wayOf'
 import { markedAnew, type Placing } from './placing'
-
-/** How far round the bag a boundary of an edge lies, from 0 to 1, seen from the right side: turned rounds lie the other way about. */
-export function wayOf({ count, closed, past }: Edge, boundary: number, facing: 'right' | 'wrong'): number {
-  const slot = facing === 'wrong' ? count - boundary + (closed && !past ? 1 : 0) : boundary
-  const way = slot / count
-  return way - Math.floor(way)
-}
 
 /** A rim as the maker has it: with its sides where they were marked anew, if they were, and how far round that moved them. */
 export function asMarked(

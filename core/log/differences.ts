@@ -1,5 +1,6 @@
 import { formatCm, type Units } from '../measure/format'
-import { type BagFacts, keyWords, SIDE_WORDS } from './facts'
+import { type BagFacts, SIDE_WORDS } from './facts'
+import { keyWords } from './paceKey'
 import { minutesWords } from './time'
 
 /** Something of two bags, side by side. */

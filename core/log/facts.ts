@@ -2,7 +2,6 @@ import { flatness } from '../base/flatness'
 import type { Measure } from '../design/measured'
 import type { Design } from '../design/design'
 import { type Draft, draft } from '../draft/draft'
-import { wallKindOf } from '../draft/part'
 import { holds, type Taken } from '../draft/taken'
 import type { CountChoice, Lies, MakeEvent } from '../make/event'
 import { expected } from '../make/expected'
@@ -13,6 +12,7 @@ import type { MakeState } from '../make/state'
 import type { FabricKind, StitchKind } from '../stitch/dictionary'
 import { metresOfRounds, yarnNeeds } from '../yarn/yarn'
 import { legsOf, type Sitting, type WorkedLeg } from './legs'
+import { keyOf } from './paceKey'
 
 /*
  * What a make tells of the bag and of the hands that made it: what the logbook shows, and what is learnt from. It is worked out from the
@@ -130,13 +130,6 @@ const MOST_POINTS = 240
 
 /** A leg this many times slower or quicker than the middle one had something in it that was no work. */
 const ODD_LEG = 1.6
-
-/** The key of a leg's stitches: the stitch, and the pattern that it is worked in. */
-export function keyOf(drafted: Draft, part: string, kind: StitchKind): string {
-  const found = drafted.parts.find(({ id }) => id === part)
-  const wall = found && wallKindOf(found)
-  return wall && !wall.plain && wall.texture ? `${wall.name} in ${kind}` : kind
-}
 
 function middle(values: readonly number[]): number {
   return [...values].sort((a, b) => a - b)[values.length >> 1] ?? 0
@@ -334,10 +327,4 @@ export function bagFacts(events: readonly MakeEvent[]): BagFacts | undefined {
       .map(({ round, planned: due, found, choice }) => ({ round, planned: due, found, choice })),
     changed: changesOf(holding), ...(floor ? { floor } : {}),
   }
-}
-
-/** What a pattern of stitches is called in a key, for whoever reads it. */
-export function keyWords(key: string): string {
-  const [texture, kind] = key.split(' in ')
-  return kind ? `${texture} in {${kind}}` : `{${key}}`
 }

@@ -2,8 +2,8 @@ import type { InHand } from '../make/plan'
 import type { MakeEvent } from '../make/event'
 import { roundOf } from '../make/state'
 import type { Leg } from '../beats/road'
-import type { Worked } from '../round/worked'
-import { STITCH_CODE, STITCH_KINDS, type StitchKind } from '../stitch/dictionary'
+import type { StitchKind } from '../stitch/dictionary'
+import { mostly } from './paceKey'
 
 /** A round or row worked to its end, and how long it took. */
 export interface WorkedLeg {
@@ -111,16 +111,6 @@ class Clock {
       stitches, kind,
     })
   }
-}
-
-/** The stitch that most of a round is, and how many it has; chains are counted one by one. */
-export function mostly({ stitches, edge }: Worked): { readonly kind: StitchKind, readonly stitches: number } {
-  const counts = new Uint32Array(STITCH_KINDS.length)
-  stitches.forEach((code, i) => {
-    counts[code] = counts[code]! + (code === STITCH_CODE.ch ? Math.max(1, edge.chains[i] ?? 1) : 1)
-  })
-  const most = counts.indexOf(Math.max(...counts))
-  return { kind: STITCH_KINDS[most] ?? 'sc', stitches: counts.reduce((sum, count) => sum + count, 0) }
 }
 
 /** The legs of a make that were worked, ripped ones too, and its sittings. */

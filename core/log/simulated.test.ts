@@ -5,7 +5,7 @@ import { stacked } from '../design/partIds'
 import { ASSUMED_GAUGE, newDesign } from '../design/starter'
 import { draft } from '../draft/draft'
 import { type BagFacts, bagFacts } from './facts'
-import { gaugeOffers, handsOf } from './hands'
+import { gaugeOffers, handsOf } from './handsOf'
 import { timeOfBag } from './time'
 
 /*

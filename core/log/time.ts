@@ -2,9 +2,8 @@ import type { Draft } from '../draft/draft'
 import type { InHand } from '../make/plan'
 import type { StitchKind } from '../stitch/dictionary'
 import type { Worked } from '../round/worked'
-import { keyOf } from './facts'
 import { type Hands, paceAt } from './hands'
-import { mostly } from './legs'
+import { keyOf, mostly } from './paceKey'
 
 /** How long something takes, in minutes: about, and from what to what nine times of ten. */
 export interface TimeNeeded {

@@ -2,7 +2,7 @@ import { between, choice, count, countOr, figure, group, length, oneOfKinds, opt
 import type { Fields, LinesField } from '../field/field'
 import { MAKE_VERSION } from './document'
 import { MEASURES } from '../design/measured'
-import { STRETCH_FIELDS } from '../design/fields'
+import { STRETCH_FIELDS } from '../design/bagFields'
 import { COUNT_CHOICES, LIES } from './event'
 
 /*

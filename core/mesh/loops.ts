@@ -12,7 +12,7 @@ import { inStyle } from '../round/style'
 import { closingOf, closingWays } from './closing'
 import { chainEnds, type Plan, planFor, wantedPlan } from './loopsPlan'
 import { LOOPS_FIELDS, loopsAsks, loopsGive, loopsOn, type LoopsSpec, MOST_FAN_ROWS, type Motif } from './loopsSpec'
-import { boxOpening } from './openings'
+import { boxOpening, SAFE_SHARE } from './openings'
 
 export type { LoopsSpec } from './loopsSpec'
 
@@ -235,9 +235,6 @@ function workLoops(spec: LoopsSpec, edge: Edge, setting: Setting): PartResult {
     findings: worked.stop ? [worked.stop] : netFindings(spec, plan, loops, chainWidth.cm, belowCm),
   }
 }
-
-/** A hole should be this much smaller than what it must keep in: thread wears and knots slip (from memory). */
-export const SAFE_SHARE = 0.85
 
 /** Loops of fewer chains, or boxes in their place. */
 function tighter(spec: LoopsSpec, ballCm: number, gauge: Gauge): Fix[] {

@@ -2,6 +2,9 @@ import type { Gauge } from '../gauge/gauge'
 import type { Net, Opening } from '../part/roles'
 import { ballThrough, rodThrough } from './diamond'
 
+/** A hole should be this much smaller than what it must keep in: thread wears and knots slip (from memory). */
+export const SAFE_SHARE = 0.85
+
 /** The largest hole of a net, whose rows go so far round as it hangs. */
 export function netOpening({ loops, loopsCm }: Net, aroundsCm: readonly number[]): Opening {
   return {

@@ -1,5 +1,5 @@
 import { between, choice, count, figure, group, list, optional, text } from '../field/ask'
-import { word } from '../design/fields'
+import { word } from '../field/word'
 import { type Day, DAY_PATTERN, type Weekday } from './days'
 
 /*

@@ -2,7 +2,7 @@ import { NINE_OF_TEN, type Estimate } from '../log/estimate'
 import { YARN_SPREAD } from '../log/craft'
 import type { Draft } from '../draft/draft'
 import { STITCHES } from '../stitch/dictionary'
-import { likelyClasses } from '../words/head'
+import { likelyClasses } from '../yarn/likelyClasses'
 import { gramsOf } from './stock'
 import type { ShelfYarn, Unravelled, WeighedSwatch } from './yarn'
 

@@ -1,5 +1,5 @@
 import { between, choice, count, figure, length, list, maybe, optional, stitch, text } from '../field/ask'
-import { word } from '../design/fields'
+import { word } from '../field/word'
 import type { FabricKind } from '../stitch/dictionary'
 import { YARN_WEIGHTS } from '../stitch/yarnWeights'
 

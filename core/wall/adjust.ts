@@ -9,11 +9,8 @@ import { type PartResult, stopped, type WallSetting, workUp } from '../part/part
 import { changeEvenly, mostChange } from '../round/changes'
 import type { Edge } from '../round/edge'
 import { fabricInStyle } from '../round/style'
-import type { FabricKind } from '../stitch/dictionary'
 import { SOLID_STITCHES } from '../band/solid'
-
-/** Steeper than this a round puckers: one decrease in so many stitches (craft 7; from memory). */
-export const STITCHES_A_CHANGE = 6
+import { ADJUST_BAND, STITCHES_A_CHANGE } from './adjusted'
 
 const TO = ways('Adjust to', [
   want(
@@ -70,11 +67,6 @@ const fields = {
 
 /** A plain round with increases or decreases spread over it, so that what comes above divides (craft 7). */
 export type AdjustSpec = PartSpec<'adjust', typeof fields>
-
-/** An adjusting round to so many stitches, in the stitch and yarn of what lies below it. */
-export function adjustedTo(to: AdjustSpec['to'], kind: FabricKind, colour: string): AdjustSpec {
-  return { band: 'adjust', stitch: SOLID_STITCHES.find(one => one === kind) ?? 'dc', to, mirrored: true, colour }
-}
 
 /** The count nearest to one that is accepted; of two as near the larger. None within what one round can change. */
 export function nearestAccepted(count: number, accepts: (count: number) => boolean): number | undefined {
@@ -146,7 +138,7 @@ function demandOf({ to }: AdjustSpec): Demand {
 
 /** An adjusting round (craft 7). */
 export const adjust = kind({
-  band: 'adjust',
+  band: ADJUST_BAND,
   group: 'Shaping',
   name: 'adjusting round',
   fields,
@@ -160,8 +152,3 @@ export const adjust = kind({
   work: workAdjust,
   looksUp: ({ to }) => 'want' in to,
 })
-
-/** Whether a part is an adjusting round that a search for counts may put elsewhere: not one that says what the maker counted. */
-export function isAdjusting(spec: { readonly band: string }): spec is AdjustSpec {
-  return spec.band === adjust.band && !(spec as AdjustSpec).counted
-}

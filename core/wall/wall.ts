@@ -7,7 +7,8 @@ import { type Demand, divides } from '../part/asks'
 import type { PartResult, WallSetting } from '../part/part'
 import type { Edge } from '../round/edge'
 import type { FabricKind } from '../stitch/dictionary'
-import { WALL_KINDS, type WallSpec } from './kinds'
+import { KnownKinds } from '../kind/known'
+import type { WallSpec } from './kinds'
 import type { SolidSpec } from '../band/solid'
 
 export type { WallSpec } from './kinds'
@@ -15,18 +16,26 @@ export type { WallSpec } from './kinds'
 /** A kind as everybody but itself reads it: by what it does with any spec of a wall. */
 export type WallKind = PartKind<string, Fields, WallSpec>
 
-const BY_BAND = new Map<string, WallKind>(WALL_KINDS.map(kind => [kind.band, kind as unknown as WallKind]))
+const KNOWN = new KnownKinds<WallKind>('kind of part')
 
-/** Every kind of part, in the order they are offered. */
+/** Makes kinds of part known, in the order they are offered. */
+export function knowParts(kinds: readonly { readonly band: string }[]): void {
+  for (const kind of kinds) KNOWN.know(kind.band, kind as WallKind)
+}
+
+/** Whether the kind of a part is known. */
+export function isKnownPart({ band }: { readonly band: string }): boolean {
+  return KNOWN.has(band)
+}
+
+/** Every kind of part that is known, in the order they are offered. */
 export function wallKinds(): readonly WallKind[] {
-  return [...BY_BAND.values()]
+  return KNOWN.all()
 }
 
 /** The kind of a part. */
 export function kindOf({ band }: { readonly band: string }): WallKind {
-  const kind = BY_BAND.get(band)
-  if (!kind) throw new Error(`no kind of part is called ${band}: documents are checked before they get here`)
-  return kind
+  return KNOWN.of(band)
 }
 
 /** Works any part of a wall onto an edge. */

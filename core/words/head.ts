@@ -5,7 +5,7 @@ import { formatGramsRange, formatMetres } from '../measure/amounts'
 import { CM_PER_INCH, formatCm, formatLength, type Units } from '../measure/format'
 import { type FabricKind, STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
 import { hookLabel } from '../stitch/hooks'
-import { YARN_WEIGHTS, type YarnWeight, yarnWeightFor } from '../stitch/yarnWeights'
+import { likelyClasses } from '../yarn/likelyClasses'
 import { yarnNeeds } from '../yarn/yarn'
 import { isWorked } from '../mouth/cords'
 import type { Design } from '../design/design'
@@ -56,13 +56,6 @@ function texturesCounted({ wall, repeats }: Design, over: { readonly cm: number 
     return [`${halves((across * over.cm) / overCm)} ${what} and ${halves((rounds * over.cm) / tallCm)} rounds`]
   })
   return [...new Set(told)]
-}
-
-/** The classes of yarn that this is probably worked in: a firm bag reads a class or two finer than its label would (craft 15). */
-export function likelyClasses({ gauge }: Pick<Draft, 'gauge'>): readonly [finer: YarnWeight, heavier: YarnWeight] {
-  const { number } = yarnWeightFor(1 / gauge.sc.width.cm)
-  const heaviest = YARN_WEIGHTS.length - 1
-  return [YARN_WEIGHTS[Math.min(heaviest, number + 1)]!, YARN_WEIGHTS[Math.min(heaviest, number + 2)]!]
 }
 
 function weightFact(draft: Draft): Fact {

@@ -1,5 +1,6 @@
 import { calibrationOf } from '../../core/log/calibration'
-import { gaugeOffers, type Hands, handsOf } from '../../core/log/hands'
+import type { Hands } from '../../core/log/hands'
+import { gaugeOffers, handsOf } from '../../core/log/handsOf'
 import { overTime } from '../../core/log/overTime'
 import { logbook } from '../db/shelves'
 import { learnFew } from './lessons'

@@ -1,5 +1,6 @@
 import 'reflect-metadata'
 import { parentPort } from 'node:worker_threads'
+import { knowEveryKind } from '../../core/design/everyKind'
 import { DONE, type JobKind, type Jobs } from './jobs'
 
 /** A job as it comes into the workshop. */
@@ -11,6 +12,9 @@ export interface Order {
 
 /** What leaves the workshop: what came of a job, or where it failed, without anything that a maker wrote. */
 export type Delivery = { readonly number: number } & ({ readonly gives: unknown } | { readonly failed: string })
+
+// Bags come in from the shelf without being read anew.
+knowEveryKind()
 
 parentPort?.on('message', ({ number, kind, takes }: Order) => {
   void Promise.resolve()

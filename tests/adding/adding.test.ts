@@ -17,7 +17,8 @@ import { formatTables } from '../../core/design/tables'
 import { draft } from '../../core/draft/draft'
 import { exportDraft } from '../../core/export/exportDraft'
 import { answersTo, rowsOf } from '../../core/field/asking'
-import { fit, USUAL_WISH } from '../../core/fit/fit'
+import { fit } from '../../core/fit/fit'
+import { USUAL_WISH } from '../../core/fit/wish'
 import { gaugeOf } from '../../core/gauge/gauge'
 import { readSteps } from '../../core/repeat/read'
 import { each } from '../../core/round/step'
@@ -34,6 +35,9 @@ import { anyKind } from '../arbitraries/fromFields'
  * What docs/adding.md promises: a new kind is one file and its line in the index. Each exercise here is put into its index, and
  * everything else has to know it.
  */
+
+// The index has been read before a test begins: it is read anew, with the exercises in it.
+vi.hoisted(() => vi.resetModules())
 
 type Index = Readonly<Record<string, readonly unknown[]>>
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { DESIGN_VERSION, type Design } from '../../core/design/design'
-import { DESIGN_FIELDS, MOST_BANDS } from '../../core/design/fields'
+import { MOST_BANDS } from '../../core/design/documentFields'
+import { DESIGN_FIELDS } from '../../core/design/fields'
 import { stacked } from '../../core/design/partIds'
 import type { WallSpec } from '../../core/wall/wall'
 import type { KindsField } from '../../core/field/field'

@@ -5,7 +5,6 @@ import { formatGramsRange, formatMetres } from '~~/core/measure/amounts'
 import { figure, formatCm, formatLength } from '~~/core/measure/format'
 import { countByWeight, countedWords } from '~~/core/part/worst'
 import { floorShort } from '~~/core/words/floorWords'
-import { handsOf } from '~~/core/log/hands'
 import { timeOfBag, timeWords } from '~~/core/log/time'
 import { yarnNeeds } from '~~/core/yarn/yarn'
 import { useLogbook } from '~/stores/logbook'
@@ -17,8 +16,7 @@ const units = computed(() => props.draft.design.units)
 const sizes = computed(() => props.draft.sizes)
 const book = useLogbook()
 onMounted(() => void book.loadTaught())
-const NOTHING_TAUGHT = handsOf([])
-const hands = computed(() => book.taught?.hands ?? NOTHING_TAUGHT)
+const hands = computed(() => book.hands)
 const time = computed(() => timeOfBag(props.draft, hands.value))
 const from = computed(() => time.value.bags === 0
   ? 'By the craft\'s usual pace, a rule of thumb: no bag of yours is in the logbook yet.'

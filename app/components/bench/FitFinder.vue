@@ -1,17 +1,13 @@
 <script setup lang="ts">
 import { mdiMagnify } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import { type Fitting, USUAL_WISH } from '~~/core/fit/fit'
-import { collisionWords, fittingWords, searchWords } from '~~/core/fit/fitWords'
-import type { Fix } from '~~/core/part/finding'
+import { USUAL_WISH } from '~~/core/fit/wish'
 import { useFit } from '~/composables/useFit'
 import { useShortYarns } from '~/composables/useShortYarns'
 import { useDocument } from '~/stores/document'
-import { useView } from '~/stores/view'
 
 /** Looks for counts with which everything divides at once, and lays the best ways out to be looked at and taken. */
 const bag = useDocument()
-const view = useView()
 const { result, searching, progress, failed, search, stop } = useFit()
 const toleranceCm = ref(USUAL_WISH.toleranceCm)
 const mostAdjusting = ref(USUAL_WISH.mostAdjusting)
@@ -38,15 +34,6 @@ function start(): void {
       ? { yarn: { yarn: short.value.id, metres: short.value.metres, ...(taker.value ? { part: taker.value } : {}) } }
       : {}),
   })
-}
-
-function fixOf(fitting: Fitting): Fix {
-  return {
-    label: `Counts that divide: ${fitting.stitches} stitches`,
-    changes: [
-      { path: ['base'], value: fitting.base }, { path: ['wall'], value: fitting.wall }, { path: ['measuredBase'], value: undefined },
-    ],
-  }
 }
 </script>
 
@@ -118,38 +105,7 @@ function fixOf(fitting: Fitting): Fix {
       v-if="result"
       role="status"
     >
-      <p
-        v-if="result.collision"
-        class="collision"
-      >
-        {{ collisionWords(bag.design, result.collision) }}
-      </p>
-      <p
-        v-else
-        class="soft"
-      >
-        {{ searchWords(result) }}
-      </p>
-      <ol
-        v-if="result.found.length > 0"
-        aria-label="Counts that divide"
-      >
-        <li
-          v-for="(fitting, i) in result.found"
-          :key="i"
-        >
-          <button
-            type="button"
-            @click="bag.applyFix(fixOf(fitting))"
-            @mouseenter="view.look(fixOf(fitting))"
-            @mouseleave="view.look()"
-            @focus="view.look(fixOf(fitting))"
-            @blur="view.look()"
-          >
-            {{ fittingWords(fitting, bag.design) }}
-          </button>
-        </li>
-      </ol>
+      <LazyFitFound :result="result" />
     </div>
   </fieldset>
 </template>
@@ -165,13 +121,4 @@ legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0 0.3rem; }
 .row > :deep(.v-input) { flex: 1 1 9rem; }
 progress { flex: 1; height: 2.2rem; accent-color: var(--accent); }
 p { margin: 0 0 0.4rem; font-size: 0.88rem; line-height: 1.4; }
-.collision { color: rgb(var(--v-theme-error)); font-weight: 560; }
-ol { list-style: none; margin: 0; padding: 0; border-bottom: 1px solid var(--line); }
-li { border-top: 1px solid var(--line); }
-button {
-  width: 100%; padding: 0.45rem 0.4rem; border: 0; background: none; color: inherit; font: inherit; font-size: 0.93rem; line-height: 1.35;
-  text-align: left; cursor: pointer;
-}
-li:first-child button { font-weight: 640; }
-li button:hover, li button:focus-visible { background: var(--wash); }
 </style>

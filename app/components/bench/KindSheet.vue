@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiClose, mdiMagnify } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
+import { knowEveryKind } from '~~/core/design/everyKind'
 import { KIND_GROUPS } from '~~/core/kind/kind'
 import { wallKinds } from '~~/core/wall/wall'
 import { useTell } from '~/composables/useTell'
@@ -17,6 +18,7 @@ const field = ref<{ readonly $el: HTMLElement }>()
 /** The sheet is laid out after the dialog is. */
 watch(field, place => place?.$el.querySelector('input')?.focus(), { flush: 'post' })
 
+knowEveryKind()
 const KINDS = wallKinds()
 const groups = computed(() => {
   const words = find.value.toLowerCase().split(/\s+/).filter(Boolean)

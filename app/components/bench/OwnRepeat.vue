@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import { MOST_REPEATS } from '~~/core/design/fields'
+import { MOST_REPEATS } from '~~/core/design/documentFields'
 import { asksWords } from '~~/core/part/asks'
 import type { DraftPart } from '~~/core/draft/draft'
 import { foundation } from '~~/core/round/edge'

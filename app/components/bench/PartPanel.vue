@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { BAG_FIELDS } from '~~/core/design/fields'
+import { BAG_FIELDS } from '~~/core/design/bagFields'
 import { partName } from '~~/core/design/partNames'
 import { countByWeight, countedWords } from '~~/core/part/worst'
 import { useAsking } from '~/composables/useAsking'

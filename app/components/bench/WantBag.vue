@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { BAG_FIELDS } from '~~/core/design/fields'
+import { BAG_FIELDS } from '~~/core/design/bagFields'
 import { standsAt } from '~~/core/field/asking'
 import type { Fields } from '~~/core/field/field'
 import { useAsking } from '~/composables/useAsking'

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import { knowEveryKind } from '~~/core/design/everyKind'
 import { baseForms, beginBase, formOf } from '~~/core/base/base'
 import type { Change } from '~~/core/part/finding'
 import { type Asking, useAsking } from '~/composables/useAsking'
@@ -7,6 +8,7 @@ import { useDocument } from '~/stores/document'
 import StripesTool from './StripesTool.vue'
 
 /** What the bag stands on: its form, and the questions of that form. */
+knowEveryKind()
 const bag = useDocument()
 const base = computed(() => bag.design.base)
 const form = computed(() => formOf(base.value))

@@ -1,9 +1,8 @@
 <script setup lang="ts">
 import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed, onMounted } from 'vue'
-import { MOST_YARNS } from '~~/core/design/fields'
+import { MOST_YARNS } from '~~/core/design/documentFields'
 import { furtherYarn, yarnsInUse } from '~~/core/design/yarns'
-import { handsOf } from '~~/core/log/hands'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 import { useLogbook } from '~/stores/logbook'
@@ -18,8 +17,7 @@ onMounted(() => {
   void shelf.load()
   void book.loadTaught()
 })
-const NOTHING_TAUGHT = handsOf([])
-const hands = computed(() => book.taught?.hands ?? NOTHING_TAUGHT)
+const hands = computed(() => book.hands)
 
 /** A yarn of the shelf brings its name and its colour along. */
 function point(id: string, to: string): void {

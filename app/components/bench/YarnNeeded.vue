@@ -1,11 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref } from 'vue'
 import type { Draft } from '~~/core/draft/draft'
 import type { Hands } from '~~/core/log/hands'
 import { formatGrams, formatGramsRange, formatMetres } from '~~/core/measure/amounts'
 import type { Change } from '~~/core/part/finding'
 import { oddsWords, SURE_ENOUGH } from '~~/core/shelf/enough'
-import { type YarnFix, yarnFixes } from '~~/core/shelf/fixes'
 import { lastsWords, needOfShelf } from '~~/core/shelf/need'
 import type { ShelfYarn } from '~~/core/shelf/yarn'
 import { yarnNeeds, yarnShares } from '~~/core/yarn/yarn'
@@ -17,6 +16,9 @@ const emit = defineEmits<{ take: [label: string, changes: readonly Change[]] }>(
 
 const shelf = useYarns()
 const units = computed(() => props.draft.design.units)
+/** What another yarn would do is worked out once somebody asks. */
+const asked = ref(false)
+const others = computed(() => shelf.yarns.some(({ unreadable, document: { id } }) => !unreadable && id !== props.onShelf?.id))
 const need = computed(() => yarnNeeds(props.draft).find(({ yarn }) => yarn.id === props.id))
 const told = computed(() => need.value && props.onShelf ? needOfShelf(need.value, props.onShelf, props.hands) : undefined)
 const grams = (metres: number) => told.value ? formatGrams(metres * told.value.eats.gramsPerMetre, units.value) : ''
@@ -24,10 +26,6 @@ const SORTS = { rounds: '', pieces: ', worked apart', cords: ', cords', ends: ' 
 const shares = computed(() => yarnShares(props.draft).filter(({ yarn }) => yarn === props.id)
   .map(({ name, of, metres }) => ({ name: `${name}${SORTS[of]}`, metres: formatMetres(metres, units.value), grams: grams(metres) })))
 const short = computed(() => told.value !== undefined && told.value.haveGrams > 0 && told.value.lasts < SURE_ENOUGH)
-function look(): YarnFix[] {
-  const { haveGrams, eats } = told.value!
-  return yarnFixes({ draft: props.draft, yarn: props.id, haveGrams, eats })
-}
 
 const BY = {
   craft: 'by the craft\'s factors, good to a third', unravelled: 'by your unravelled row', swatch: 'by your weighed swatch',
@@ -54,10 +52,12 @@ const enough = computed(() => {
     <p>
       {{ takes }} <strong v-if="told">{{ lastsWords(told) }}</strong>
     </p>
-    <LastingFixes
-      v-if="short"
-      :short="draft"
-      :look="look"
+    <LazyShortYarn
+      v-if="short && told"
+      :draft="draft"
+      :yarn="id"
+      :have-grams="told.haveGrams"
+      :eats="told.eats"
       @take="fix => emit('take', fix.label, fix.changes)"
     />
     <LazyUseUp
@@ -75,15 +75,21 @@ const enough = computed(() => {
       :balls="onShelf.balls"
       :eats="told.eats"
     />
-    <LazyOtherYarn
-      v-if="shelf.yarns.length > 0"
-      :draft="draft"
-      :yarn="id"
-      :now="onShelf"
-      :shelf="shelf.yarns.filter(({ unreadable }) => !unreadable).map(({ document }) => document)"
-      :hands="hands"
-      @take="(label, changes) => emit('take', label, changes)"
-    />
+    <details
+      v-if="others"
+      @toggle="asked = true"
+    >
+      <summary>Another yarn instead</summary>
+      <LazyOtherYarn
+        v-if="asked"
+        :draft="draft"
+        :yarn="id"
+        :now="onShelf"
+        :shelf="shelf.yarns.filter(({ unreadable }) => !unreadable).map(({ document }) => document)"
+        :hands="hands"
+        @take="(label, changes) => emit('take', label, changes)"
+      />
+    </details>
     <details>
       <summary>Part by part</summary>
       <table>

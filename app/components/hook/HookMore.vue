@@ -2,7 +2,6 @@
 import { computed, onMounted, ref } from 'vue'
 import type { Design } from '~~/core/design/design'
 import { fileName } from '~~/core/export/fileName'
-import { handsOf } from '~~/core/log/hands'
 import { eveningsFor, timeLeft, timeWords } from '~~/core/log/time'
 import { newPlan } from '~~/core/make/newPlan'
 import { useHook } from '~/composables/useHook'
@@ -19,7 +18,7 @@ const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'long', day: 'numeric', 
 /** How long what is left takes, and until when at the evenings that there usually are. */
 const left = computed(() => {
   if (!make.hand?.at.leg) return ''
-  const hands = book.taught?.hands ?? handsOf([])
+  const hands = book.hands
   const time = timeLeft(make.hand, hands)
   const evenings = eveningsFor(time, hands)
   const many = evenings.from === evenings.to ? `${evenings.to}` : `${evenings.from} to ${evenings.to}`

@@ -6,7 +6,6 @@ import type { Taken } from '~~/core/draft/taken'
 import { measurable } from '~~/core/make/expected'
 import { type Lies, LIES } from '~~/core/make/event'
 import { lastDone, measuring } from '~~/core/make/measuring'
-import { handsOf } from '~~/core/log/hands'
 import { scales, scalesWords } from '~~/core/make/scales'
 import { withChanges } from '~~/core/design/edit'
 import { type Eats, eatsOf, eatsUnseen } from '~~/core/shelf/eats'
@@ -48,10 +47,9 @@ onMounted(() => {
   void shelf.load()
   void book.loadTaught()
 })
-const NOTHING_TAUGHT = handsOf([])
 function eatsBefore(id: string): { readonly rate: Eats, readonly known: boolean } {
   const yarn = hand.value.plan.yarns.find(one => one.id === id)
-  const taught = (book.taught?.hands ?? NOTHING_TAUGHT).yarn.find(one => one.name === yarn?.name)?.gramsPerMetre
+  const taught = book.hands.yarn.find(one => one.name === yarn?.name)?.gramsPerMetre
   const kept = shelf.byId(yarn?.shelf)
   return { rate: kept ? eatsOf(kept, taught) : eatsUnseen(hand.value.draft, taught), known: Boolean(kept ?? taught) }
 }

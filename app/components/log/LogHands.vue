@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { CRAFT_SECONDS } from '~~/core/log/craft'
-import { keyWords } from '~~/core/log/facts'
+import { keyWords } from '~~/core/log/paceKey'
 import type { Estimate } from '~~/core/log/estimate'
 import { tell } from '~~/core/stitch/tell'
 import type { Taught } from '~/stores/logbook'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { keyWords } from '~~/core/log/facts'
+import { keyWords } from '~~/core/log/paceKey'
 import { formatCm, formatLength } from '~~/core/measure/format'
 import { tell } from '~~/core/stitch/tell'
 import { alongChart, paceOverTime, sizesChart } from '~/looks/charts'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { DesignGauge } from '~~/core/design/design'
-import { type KeptTexture, TEXTURE_KINDS } from '~~/core/design/textureSwatch'
+import { type KeptTexture, textureKinds } from '~~/core/design/textureSwatch'
 import { gaugeOf } from '~~/core/gauge/gauge'
 import { FABRIC_KINDS, stitchName } from '~~/core/stitch/dictionary'
 import { hookLabel } from '~~/core/stitch/hooks'
@@ -21,7 +21,7 @@ const ofTexture = computed(() => {
   if (!props.texture) return undefined
   const { of, counted: { across, countedIn, overCm, rounds, tallCm } } = props.texture
   return {
-    name: TEXTURE_KINDS.find(({ band }) => band === of.band)?.name ?? '',
+    name: textureKinds().find(({ band }) => band === of.band)?.name ?? '',
     counted: `${across} ${countedIn} in ${overCm} cm × ${rounds} rounds in ${tallCm} cm`,
   }
 })

@@ -4,7 +4,7 @@ import { checkRepeat, firstRepeat } from '~~/core/band/own'
 import { SWATCH_OF_IT } from '~~/core/band/textured'
 import type { DesignGauge } from '~~/core/design/design'
 import { withChanges } from '~~/core/design/edit'
-import { type KeptTexture, TEXTURE_KINDS, textureFields, textureOfKind } from '~~/core/design/textureSwatch'
+import { type KeptTexture, textureKinds, textureFields, textureOfKind } from '~~/core/design/textureSwatch'
 import type { Fields } from '~~/core/field/field'
 import { gaugeOf } from '~~/core/gauge/gauge'
 import type { Units } from '~~/core/measure/format'
@@ -17,12 +17,12 @@ const props = defineProps<{ texture: KeptTexture | undefined, gauge: DesignGauge
 const emit = defineEmits<{ change: [texture: KeptTexture | undefined] }>()
 const ways = useWays()
 
-const OF = [{ value: '', title: 'plain stitches' }, ...TEXTURE_KINDS.map(({ band, name }) => ({ value: band, title: name }))]
+const OF = [{ value: '', title: 'plain stitches' }, ...textureKinds().map(({ band, name }) => ({ value: band, title: name }))]
 const BEGUN = { across: 8, countedIn: 'repeats', overCm: 10, rounds: 10, tallCm: 10 } as const
-const kind = computed(() => TEXTURE_KINDS.find(({ band }) => band === props.texture?.of.band))
+const kind = computed(() => textureKinds().find(({ band }) => band === props.texture?.of.band))
 
 function choose(band: string): void {
-  const chosen = TEXTURE_KINDS.find(one => one.band === band)
+  const chosen = textureKinds().find(one => one.band === band)
   if (!chosen) return emit('change', undefined)
   const own = chosen.fields.repeat ? { lines: firstRepeat('own-1').lines } : {}
   emit('change', { of: textureOfKind(chosen), counted: props.texture?.counted ?? BEGUN, ...own })

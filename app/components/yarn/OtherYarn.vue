@@ -7,7 +7,7 @@ import type { Change } from '~~/core/part/finding'
 import type { Wants } from '~~/core/shelf/enough'
 import { likest, substitute } from '~~/core/shelf/substitute'
 import type { ShelfYarn } from '~~/core/shelf/yarn'
-import { likelyClasses } from '~~/core/words/head'
+import { likelyClasses } from '~~/core/yarn/likelyClasses'
 import { useSwatches } from '~/stores/swatches'
 import { useTell } from '~/composables/useTell'
 
@@ -51,8 +51,7 @@ const lasts = computed(() => {
 </script>
 
 <template>
-  <details v-if="others.length > 0">
-    <summary>Another yarn instead</summary>
+  <div class="other">
     <PickField
       v-model="chosen"
       label="From the shelf, the likest first"
@@ -108,12 +107,11 @@ const lasts = computed(() => {
         Draft it in {{ found.yarn.name }}
       </v-btn>
     </template>
-  </details>
+  </div>
 </template>
 
 <style scoped>
-summary { cursor: pointer; min-height: 1.6rem; }
-details[open] { display: flex; flex-direction: column; gap: 0.4rem; padding-bottom: 0.5rem; }
+.other { display: flex; flex-direction: column; gap: 0.4rem; padding-bottom: 0.5rem; }
 p { margin: 0.2rem 0; }
 ul { margin: 0 0 0.4rem; padding-left: 1.1rem; }
 table { border-collapse: collapse; width: 100%; margin: 0.3rem 0; }

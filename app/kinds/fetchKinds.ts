@@ -1,0 +1,69 @@
+import { type BaseSpec, isKnownForm, knowForms } from '~~/core/base/base'
+import { circle } from '~~/core/base/circle'
+import { ridges, solid } from '~~/core/band/solid'
+import type { Design } from '~~/core/design/design'
+import { isKnownPart, knowParts, type WallSpec } from '~~/core/wall/wall'
+
+/*
+ * A bag is made of few kinds of base and part, and the page fetches those. What lays them all out to choose from, or may meet any bag,
+ * fetches every kind.
+ */
+
+// A plain disc with a plain wall is what every bag begins as.
+knowForms([circle])
+knowParts([solid, ridges])
+
+/** Kinds that come together, as they are often wanted together. */
+type Box = () => Promise<{ readonly FORMS?: readonly { readonly form: string }[], readonly PARTS?: readonly { readonly band: string }[] }>
+
+const floors: Box = () => import('./floors')
+const pieces: Box = () => import('./pieces')
+const textures: Box = () => import('./textures')
+const nets: Box = () => import('./nets')
+const mouths: Box = () => import('./mouths')
+const openings: Box = () => import('./openings')
+const straps: Box = () => import('./straps')
+const shaping: Box = () => import('./shaping')
+
+type Fetched<Word extends string, Here extends Word> = Readonly<Record<Exclude<Word, Here>, Box>>
+
+/** Where a form of base is fetched from. */
+const FORMS: Fetched<BaseSpec['form'], 'circle'> = {
+  'banded': floors, 'oval': floors, 'rectangle': floors, 'double-disc': floors, 'boat': floors, 'tube': floors, 'folded': pieces,
+  'motifs': pieces, 'bought': pieces,
+}
+
+/** Where a kind of part is fetched from. */
+const PARTS: Fetched<WallSpec['band'], 'solid' | 'ridges'> = {
+  'rib': textures, 'pairs': textures, 'groups': textures, 'vees': textures, 'sprigs': textures, 'waves': textures, 'hills': textures,
+  'boxes': textures, 'moss': textures, 'own': textures, 'panels': textures, 'loops': nets, 'eyelets': mouths, 'ruffle': mouths,
+  'picots': mouths, 'shells': mouths, 'rim': mouths, 'slots': openings, 'chain-straps': openings, 'grown-strap': straps,
+  'knot-straps': straps, 'sewn-straps': straps, 'under-strap': straps, 'cross-body': straps, 'bought-handles': straps,
+  'button-loop': straps, 'tab': straps, 'zip': straps, 'adjust': shaping, 'taper': shaping, 'written': shaping,
+}
+
+/** Fetches the kinds that bags are made of; nothing where all are known, so that nobody has to wait. */
+export function fetchKinds(...bags: readonly Pick<Design, 'base' | 'wall'>[]): Promise<void> | undefined {
+  const forms = bags.flatMap(({ base }) => (isKnownForm(base) ? [] : [FORMS[base.form as keyof typeof FORMS]]))
+  return know([...forms, ...bags.flatMap(({ wall }) => wall.flatMap(({ band }) => boxesOf(band)))])
+}
+
+/** Fetches a kind of part; nothing where it is known. */
+export function fetchPart(band: WallSpec['band']): Promise<void> | undefined {
+  return know(boxesOf(band))
+}
+
+function boxesOf(band: WallSpec['band']): Box[] {
+  return isKnownPart({ band }) ? [] : [PARTS[band as keyof typeof PARTS]]
+}
+
+function know(boxes: readonly Box[]): Promise<void> | undefined {
+  return boxes.length > 0 ? fetched(new Set(boxes)) : undefined
+}
+
+async function fetched(boxes: ReadonlySet<Box>): Promise<void> {
+  for (const { FORMS: forms = [], PARTS: parts = [] } of await Promise.all([...boxes].map(box => box()))) {
+    knowForms(forms)
+    knowParts(parts)
+  }
+}

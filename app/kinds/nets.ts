@@ -1,0 +1,4 @@
+import { loops } from '~~/core/mesh/loops'
+
+/** Nets of loops. */
+export const PARTS = [loops] as const

@@ -1,0 +1,8 @@
+/** Screens that draft no bag, or fetch the kinds that theirs is made of; all others may meet bags of any kind. */
+const LEAN: readonly unknown[] = ['index', 'bags', 'bags-id', 'safe']
+
+export default defineNuxtRouteMiddleware(async ({ name }) => {
+  if (LEAN.includes(name)) return
+  const { knowEveryKind } = await import('~~/core/design/everyKind')
+  knowEveryKind()
+})

@@ -1,0 +1,14 @@
+import type { YarnWish } from './yarnDemand'
+
+/** What the maker will put up with. */
+export interface FitWish {
+  /** How far each size of the base may be off. */
+  readonly toleranceCm: number
+  /** Adjusting rounds at most. */
+  readonly mostAdjusting: number
+  /** A yarn that must last, if one is short. */
+  readonly yarn?: YarnWish
+}
+
+/** What is usual. */
+export const USUAL_WISH: FitWish = { toleranceCm: 1.5, mostAdjusting: 2 }
