@@ -1,4 +1,5 @@
 import { join } from 'node:path'
+import { filesOfPage } from './scripts/filesOfPage.mjs'
 import { writeServiceWorker } from './scripts/serviceWorker.mjs'
 import { sqlAsText } from './scripts/sqlAsText.mjs'
 import { writeWorkshop } from './scripts/workshop.mjs'
@@ -62,7 +63,9 @@ export default defineNuxtConfig({
     build: {
       minify: 'terser',
       rollupOptions: {
-        output: { experimentalMinChunkSize: 40_000 },
+        output: {
+          manualChunks: filesOfPage(import.meta.dirname), onlyExplicitManualChunks: true,
+        },
         // Nuxt's ways of fetching while a page is rendered make themselves ready whether anybody wants them or not; nobody does.
         treeshake: { moduleSideEffects: id => !/nuxt\/dist\/app\/composables\/(asyncData|fetch)\.js$/.test(id) },
       },
