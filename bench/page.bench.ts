@@ -8,6 +8,7 @@ import { newDesign } from '../core/design/starter'
 import { draft } from '../core/draft/draft'
 import { stacked } from '../core/design/partIds'
 import { OwnServer } from '../tests/e2e/ownServer'
+import { weigh } from '../tests/e2e/weigh'
 
 /*
  * The page: from a key to what is painted, by the browser's event timing; what the first load fetches; until it can be used, beside a bare
@@ -56,29 +57,6 @@ async function keep(document: object): Promise<string> {
     method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(document),
   })
   return ((await answer.json()) as { id: string }).id
-}
-
-interface Weighed {
-  requests: number
-  bytes: number
-  scripts: number
-  answers: number
-}
-
-/** What a page fetches until it rests, compressed as it comes over the line. */
-async function weigh(cdp: CDPSession, page: Page, to: string): Promise<Weighed> {
-  const sum: Weighed = { requests: 0, bytes: 0, scripts: 0, answers: 0 }
-  const kinds = new Map<string, { type: string, url: string }>()
-  cdp.on('Network.responseReceived', ({ requestId, type, response }) => kinds.set(requestId, { type, url: response.url }))
-  cdp.on('Network.loadingFinished', ({ requestId, encodedDataLength }) => {
-    const { type, url } = kinds.get(requestId) ?? { type: '', url: '' }
-    sum.requests++
-    sum.bytes += encodedDataLength
-    if (type === 'Script' || url.endsWith('.js')) sum.scripts += encodedDataLength
-    if (url.includes('/api/')) sum.answers += encodedDataLength
-  })
-  await page.goto(`${server.address}${to}`, { waitUntil: 'networkidle' })
-  return sum
 }
 
 async function fresh(browser: Browser): Promise<{ page: Page, cdp: CDPSession, end: () => Promise<void> }> {
@@ -150,9 +128,10 @@ try {
 
   for (const [name, to, goals, ready] of [
     ['the list', '/', [300, 200], 'h1'], ['the bench', `/bags/${usual}`, [380, 260], '.tally'],
+    ['the bench, a bag with slots', `/bags/${large}`, [380, 260], '.tally'],
   ] as const) {
     const { page, cdp, end } = await fresh(browser)
-    const { requests, bytes, scripts, answers } = await weigh(cdp, page, to)
+    const { requests, bytes, scripts, answers } = await weigh(cdp, page, `${server.address}${to}`)
     line(`first load to ${name}, everything, compressed`, bytes / 1024, 'kB', goals[0])
     line(`  JavaScript`, scripts / 1024, 'kB', goals[1])
     line(`  answers of the API`, answers / 1024, 'kB')

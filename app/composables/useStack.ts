@@ -1,8 +1,8 @@
 import { computed } from 'vue'
 import { MOST_BANDS } from '~~/core/design/documentFields'
 import { bandAbove, doubled, HANDLES_BAND, handlesOnTop, moved, type Stacked, thrownOut } from '~~/core/design/stacking'
-import type { Below } from '~~/core/design/turnedInto'
-import { fetchPart } from '~/kinds/fetchKinds'
+import type { Below, turnedInto } from '~~/core/design/turnedInto'
+import { fetchPart, NOT_FETCHED } from '~/kinds/fetchKinds'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 
@@ -24,10 +24,20 @@ export function useStack() {
     if (stacked) bag.applyFix(stacked)
   }
 
-  async function addHandles(): Promise<void> {
-    await fetchPart(HANDLES_BAND)
-    take(handlesOnTop(bag.design, bag.draft.parts.at(-1)!.size.circumference.cm))
+  /** Does what needs something fetched first; that it does not come is told like an edit that is not taken. */
+  async function once(coming: Promise<unknown> | undefined, then: () => void): Promise<void> {
+    try {
+      await coming
+    }
+    catch {
+      bag.refused = NOT_FETCHED
+      return
+    }
+    then()
   }
+
+  const addHandles = () => once(fetchPart(HANDLES_BAND), () =>
+    take(handlesOnTop(bag.design, bag.draft.parts.at(-1)!.size.circumference.cm)))
 
   /** What lies right below a part. */
   function below(id: string): Below {
@@ -38,9 +48,10 @@ export function useStack() {
   }
 
   /** Makes a part another kind of part; every kind is here by then, since they lay there to choose from. */
-  async function turnInto(id: string, band: string): Promise<void> {
-    const { turnedInto } = await import('~~/core/design/turnedInto')
-    take(turnedInto(bag.design, id, band, below(id)))
+  function turnInto(id: string, band: string): Promise<void> {
+    let turned: typeof turnedInto
+    const coming = import('~~/core/design/turnedInto').then(found => (turned = found.turnedInto))
+    return once(coming, () => take(turned(bag.design, id, band, below(id))))
   }
 
   return {

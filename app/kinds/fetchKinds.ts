@@ -13,6 +13,9 @@ import { isKnownPart, knowParts, type WallSpec } from '~~/core/wall/wall'
 knowForms([circle])
 knowParts([solid, ridges])
 
+/** Said where kinds do not come. */
+export const NOT_FETCHED = 'This part of the program could not be fetched. Is it still running? Try again in a moment.'
+
 /** Kinds that come together, as they are often wanted together. */
 type Box = () => Promise<{ readonly FORMS?: readonly { readonly form: string }[], readonly PARTS?: readonly { readonly band: string }[] }>
 
@@ -66,4 +69,10 @@ async function fetched(boxes: ReadonlySet<Box>): Promise<void> {
     knowForms(forms)
     knowParts(parts)
   }
+}
+
+/** Fetches every kind: for what proposes others than the bag has. */
+export async function fetchEveryKind(): Promise<void> {
+  const { knowEveryKind } = await import('~~/core/design/everyKind')
+  knowEveryKind()
 }

@@ -3,6 +3,7 @@ const LEAN: readonly unknown[] = ['index', 'bags', 'bags-id', 'safe']
 
 export default defineNuxtRouteMiddleware(async ({ name }) => {
   if (LEAN.includes(name)) return
-  const { knowEveryKind } = await import('~~/core/design/everyKind')
-  knowEveryKind()
+  // What drafts comes with it: nothing of that may be in the file that every screen begins with.
+  const { fetchEveryKind } = await import('~/kinds/fetchKinds')
+  await fetchEveryKind()
 })

@@ -9,11 +9,8 @@ import { newDesign } from '~~/core/design/starter'
 import { type Draft, draft as drafted } from '~~/core/draft/draft'
 import { retold } from '~~/core/draft/retold'
 import type { Change, Fix } from '~~/core/part/finding'
-import { fetchKinds } from '~/kinds/fetchKinds'
+import { fetchKinds, NOT_FETCHED } from '~/kinds/fetchKinds'
 import { useTape } from './tape'
-
-/** Said where a part of the program that a change needs does not come. */
-const NOT_FETCHED = 'This kind of part could not be fetched. Is the program still running? Try again in a moment.'
 
 /**
  * The bag in hand: its design, what follows from it, and what can be undone. There always is one; `isOpen` says whether it is a maker's.

@@ -61,14 +61,14 @@ describe('the stack of a wall', () => {
     expect(bag.draft.parts.map(({ id }) => id)).toEqual(['base', 'turnUp', 'part-2', 'part-3', 'part-1'])
   })
 
-  it('puts handles on top, sized to the rim below, and lets every other kind take their place', () => {
+  it('puts handles on top, sized to the rim below, and lets every other kind take their place', async () => {
     const { bag, view, wall, idAt } = opened(plain(12))
-    wall.addHandles()
+    await wall.addHandles()
     expect(view.selected).toBe(idAt(1))
     expect(bag.design.wall[1]).toMatchObject({ band: 'slots', number: 2, nudge: 0 })
     expect(bag.draft.findings.filter(({ weight }) => weight === 'stop')).toEqual([])
     for (const band of ['chain-straps', 'grown-strap', 'knot-straps', 'sewn-straps', 'under-strap', 'cross-body', 'bought-handles']) {
-      wall.turnInto(idAt(1), band)
+      await wall.turnInto(idAt(1), band)
       expect(
         bag.draft.findings.filter(({ weight }) => weight === 'stop'),
         band,
@@ -90,19 +90,19 @@ describe('the stack of a wall', () => {
     expect(wall.full.value).toBe(true)
   })
 
-  it('brings a first repeat along when a part is to be of the maker\'s own', () => {
+  it('brings a first repeat along when a part is to be of the maker\'s own', async () => {
     const { bag, wall, idAt } = opened(plain(3))
-    wall.turnInto(idAt(0), 'own')
+    await wall.turnInto(idAt(0), 'own')
     expect(bag.design.wall[0]).toMatchObject({ band: 'own', repeat: 'own-1', size: { pin: { rounds: 3 } } })
     expect(bag.design.repeats).toHaveLength(1)
     bag.undo()
     expect(bag.design.repeats).toHaveLength(0)
   })
 
-  it('makes a taper that draws in from what lies below it', () => {
+  it('makes a taper that draws in from what lies below it', async () => {
     const { bag, wall, idAt } = opened(plain(3), plain(4))
     const around = bag.draft.parts.find(({ id }) => id === idAt(0))!.size.circumference.cm
-    wall.turnInto(idAt(1), 'taper')
+    await wall.turnInto(idAt(1), 'taper')
     expect(bag.design.wall[1]).toMatchObject({ size: { want: { aroundCm: Math.round(around * 8.5) / 10 } } })
   })
 })

@@ -3,8 +3,10 @@ import { computed, ref } from 'vue'
 import { WALL_STITCHES } from '~~/core/field/bounds'
 import type { Draft, DraftPart } from '~~/core/draft/draft'
 import { drift } from '~~/core/draft/drift'
+import { ADJUST_BAND } from '~~/core/wall/adjusted'
 import { stepsWords } from '~~/core/words/stepWords'
 import { useTell } from '~/composables/useTell'
+import { fetchPart, NOT_FETCHED } from '~/kinds/fetchKinds'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 import { useWays } from '~/stores/ways'
@@ -22,7 +24,21 @@ const round = computed(() => Math.min(rounds.value.most, Math.max(rounds.value.l
 const planned = computed(() => props.draft.rounds[round.value - 1]!.worked.edge.count)
 const typed = ref<number>()
 const counted = computed(() => typed.value ?? planned.value)
-const found = computed(() => drift(props.draft, round.value, counted.value))
+/** What can be done is tried out with adjusting rounds, of which the bag may have none. */
+const ready = ref(false)
+const found = computed(() => (ready.value ? drift(props.draft, round.value, counted.value) : undefined))
+
+async function unfold(now: boolean): Promise<void> {
+  open.value = now
+  if (!now || ready.value) return
+  try {
+    await fetchPart(ADJUST_BAND)
+    ready.value = true
+  }
+  catch {
+    bag.refused = NOT_FETCHED
+  }
+}
 
 function words(index: number): string {
   const way = found.value!.ways[index]!
@@ -36,7 +52,7 @@ function words(index: number): string {
   <details
     class="drift"
     :open="open"
-    @toggle="open = ($event.target as HTMLDetailsElement).open"
+    @toggle="unfold(($event.target as HTMLDetailsElement).open)"
   >
     <summary>Counted something else?</summary>
     <div class="row">

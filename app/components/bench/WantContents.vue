@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { CONTENT_KINDS, contentOf } from '~~/core/contents/contents'
 import { proposed } from '~~/core/draft/proposed'
 import { useAsking } from '~/composables/useAsking'
+import { fetchEveryKind, NOT_FETCHED } from '~/kinds/fetchKinds'
 import { useDocument } from '~/stores/document'
 
 /** What the bag must hold: named, kept, drawn inside the bag; on request it proposes base and height. */
@@ -16,6 +17,17 @@ function choose(wish: string): void {
   const weightKg = contents.value?.weightKg
   const begun = wish === 'nothing' ? undefined : { ...contentOf({ kind: wish }).begins, ...(weightKg ? { weightKg } : {}) }
   bag.change('What it must hold', [{ path: ['contents'], value: begun }])
+}
+
+/** What a thing stands on may be another form of base than the bag has. */
+async function propose(): Promise<void> {
+  try {
+    await fetchEveryKind()
+    bag.applyFix(proposed(bag.draft)!)
+  }
+  catch {
+    bag.refused = NOT_FETCHED
+  }
 }
 </script>
 
@@ -37,7 +49,7 @@ function choose(wish: string): void {
         variant="tonal"
         color="primary"
         class="propose"
-        @click="bag.applyFix(proposed(bag.draft)!)"
+        @click="propose"
       >
         Propose a bag for it
       </v-btn>

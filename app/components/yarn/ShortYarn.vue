@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { knowEveryKind } from '~~/core/design/everyKind'
 import type { Draft } from '~~/core/draft/draft'
 import type { Rate } from '~~/core/shelf/eats'
 import { type YarnFix, yarnFixes } from '~~/core/shelf/fixes'
@@ -6,6 +7,8 @@ import { type YarnFix, yarnFixes } from '~~/core/shelf/fixes'
 /** A yarn of a bag that runs short: what would let it last. */
 const props = defineProps<{ draft: Draft, yarn: string, haveGrams: number, eats: Rate }>()
 const emit = defineEmits<{ take: [fix: YarnFix] }>()
+// A smaller base may want an adjusting round that the bag does not have yet.
+knowEveryKind()
 </script>
 
 <template>
