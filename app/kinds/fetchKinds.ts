@@ -19,30 +19,36 @@ export const NOT_FETCHED = 'This part of the program could not be fetched. Is it
 /** Kinds that come together, as they are often wanted together. */
 type Box = () => Promise<{ readonly FORMS?: readonly { readonly form: string }[], readonly PARTS?: readonly { readonly band: string }[] }>
 
-const floors: Box = () => import('./floors')
+const ovals: Box = () => import('./ovals')
+const rectangles: Box = () => import('./rectangles')
+const closedBelow: Box = () => import('./closedBelow')
 const pieces: Box = () => import('./pieces')
 const textures: Box = () => import('./textures')
 const nets: Box = () => import('./nets')
-const mouths: Box = () => import('./mouths')
+const casings: Box = () => import('./casings')
+const edgings: Box = () => import('./edgings')
 const openings: Box = () => import('./openings')
-const straps: Box = () => import('./straps')
+const grownOn: Box = () => import('./grownOn')
+const sewnOn: Box = () => import('./sewnOn')
+const hungIn: Box = () => import('./hungIn')
+const closures: Box = () => import('./closures')
 const shaping: Box = () => import('./shaping')
 
 type Fetched<Word extends string, Here extends Word> = Readonly<Record<Exclude<Word, Here>, Box>>
 
 /** Where a form of base is fetched from. */
 const FORMS: Fetched<BaseSpec['form'], 'circle'> = {
-  'banded': floors, 'oval': floors, 'rectangle': floors, 'double-disc': floors, 'boat': floors, 'tube': floors, 'folded': pieces,
-  'motifs': pieces, 'bought': pieces,
+  'oval': ovals, 'rectangle': rectangles, 'double-disc': closedBelow, 'boat': closedBelow, 'tube': closedBelow, 'banded': pieces,
+  'folded': pieces, 'motifs': pieces, 'bought': pieces,
 }
 
 /** Where a kind of part is fetched from. */
 const PARTS: Fetched<WallSpec['band'], 'solid' | 'ridges'> = {
   'rib': textures, 'pairs': textures, 'groups': textures, 'vees': textures, 'sprigs': textures, 'waves': textures, 'hills': textures,
-  'boxes': textures, 'moss': textures, 'own': textures, 'panels': textures, 'loops': nets, 'eyelets': mouths, 'ruffle': mouths,
-  'picots': mouths, 'shells': mouths, 'rim': mouths, 'slots': openings, 'chain-straps': openings, 'grown-strap': straps,
-  'knot-straps': straps, 'sewn-straps': straps, 'under-strap': straps, 'cross-body': straps, 'bought-handles': straps,
-  'button-loop': straps, 'tab': straps, 'zip': straps, 'adjust': shaping, 'taper': shaping, 'written': shaping,
+  'boxes': textures, 'moss': textures, 'own': textures, 'panels': textures, 'loops': nets, 'eyelets': casings, 'ruffle': edgings,
+  'picots': edgings, 'shells': edgings, 'rim': edgings, 'slots': openings, 'chain-straps': openings, 'grown-strap': grownOn,
+  'knot-straps': grownOn, 'sewn-straps': sewnOn, 'under-strap': sewnOn, 'cross-body': hungIn, 'bought-handles': hungIn,
+  'button-loop': closures, 'tab': closures, 'zip': closures, 'adjust': shaping, 'taper': shaping, 'written': shaping,
 }
 
 /** Fetches the kinds that bags are made of; nothing where all are known, so that nobody has to wait. */

@@ -91,7 +91,7 @@ describe('a change that brings a kind that is not here yet', () => {
 
   it('is told where it does not come, and nothing is changed', async () => {
     vi.resetModules()
-    vi.doMock('~/kinds/mouths', () => {
+    vi.doMock('~/kinds/edgings', () => {
       throw new Error('away')
     })
     const { bag } = await pageAnew()
@@ -99,6 +99,6 @@ describe('a change that brings a kind that is not here yet', () => {
     bag.change('A rim', [{ path: ['wall'], value: withRim.wall }])
     await vi.waitFor(() => expect(bag.refused).toContain('could not be fetched'))
     expect(bag.design.wall[0]!.band).toBe('solid')
-    vi.doUnmock('~/kinds/mouths')
+    vi.doUnmock('~/kinds/edgings')
   })
 })

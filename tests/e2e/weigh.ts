@@ -21,5 +21,5 @@ export async function weigh(cdp: CDPSession, page: Page, to: string): Promise<We
     if (url.includes('/api/')) sum.answers += encodedDataLength
   })
   await page.goto(to, { waitUntil: 'networkidle' })
-  return sum
+  return { ...sum }
 }
