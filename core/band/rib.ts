@@ -41,9 +41,10 @@ export const rib = textured({
   fields: {
     stitch: stitch(RIB_STITCHES),
     front: count('Front post stitches', RIB, {
-      why: 'Worked around the post from the front: they stand out as a column.', begins: 1, beside: true, usually }),
+      why: 'Worked around the post from the front: they stand out as a column.', card: 'frontPost', begins: 1, beside: true, usually }),
     back: count('Back post stitches', RIB, {
-      why: 'Worked around the post from behind: they lie back, and the others stand out.', begins: 1, beside: true, usually }),
+      why: 'Worked around the post from behind: they lie back, and the others stand out.', card: 'backPost', begins: 1, beside: true,
+      usually }),
   },
   begins: ({ stitch }) => ({ stitch: stitch === 'sc' ? 'hdc' : stitch }), texture: spec => ribTexture(spec.stitch, spec.front, spec.back),
   inRows: spec => ribInRows(spec.stitch, spec.front, spec.back),

@@ -108,7 +108,7 @@ export function discFields(rounds: string, pins: (rounds: number) => number) {
     start: choice(
       'Start with',
       [
-        { value: 'ring', name: 'adjustable ring', does: 'Closes to no hole at all; weave its end in well.' },
+        { value: 'ring', name: 'adjustable ring', does: 'Closes to no hole at all; weave its end in well.', card: 'ring' },
         { value: 'chain-ring', name: 'ring of chains', does: 'Quick and firm; leaves a small hole in the middle.' },
         { value: 'chain', name: 'one chain', does: 'The whole first round goes into one chain: nothing to pull closed.' },
       ],

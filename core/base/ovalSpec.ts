@@ -60,13 +60,13 @@ export const fields = {
   start: choice(
     'Start with',
     [
-      { value: 'chain', name: 'a chain', does: 'Worked along, around its end, and back along its underside.' },
+      { value: 'chain', name: 'a chain', does: 'Worked along, around its end, and back along its underside.', card: 'underside' },
       {
-        value: 'foundation-sc', name: 'foundation {sc}',
+        value: 'foundation-sc', name: 'foundation {sc}', card: 'foundationSc',
         does: 'Chain and first row in one: even, and it does not draw in. Adds a row to the width.',
       },
       {
-        value: 'foundation-side', name: 'a foundation that is the first side',
+        value: 'foundation-side', name: 'a foundation that is the first side', card: 'foundationSc',
         does: 'Chain and stitch in one, along the first side; round 1 goes on round its end and back along its underside.',
       },
     ],

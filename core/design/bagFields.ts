@@ -55,11 +55,7 @@ export const BAG_FIELDS = {
     },
   ),
   rounds: group('How you work', ROUNDS_FIELDS, { begins: 'as-fields-do' }) as GroupField<typeof ROUNDS_FIELDS>,
-  turnUp: choice(
-    'Base becomes wall by',
-    TURN_UPS.map(({ value, name, does }) => ({ value, name, does })),
-    { begins: 'plain' },
-  ),
+  turnUp: choice('Base becomes wall by', TURN_UPS, { begins: 'plain' }),
   mouth: maybe(
     'The mouth must come to',
     { divides: count('It must divide by', between(1, 60), { usually: between(1, 12), taught: MOUTHS }) },

@@ -56,6 +56,8 @@ export interface Design {
   /** What other parts measured, done or half done. */
   readonly measured?: readonly MeasuredPart[]
   readonly turnUp: TurnUp
+  /** What the maker calls the round that turns up; by what it is if left out. */
+  readonly turnUpCalled?: string
   readonly wall: readonly WallPart[]
   /** Stitch patterns of the maker's own, for bands to be worked in. */
   readonly repeats: readonly Repeat[]

@@ -3,6 +3,7 @@ import { between, choice, count, group, idText, length, list, oneOfKinds, option
 import { CONTENT_CM } from '../field/bounds'
 import type { Fields, LinesField, Told } from '../field/field'
 import { word } from '../field/word'
+import { CALLED } from '../kind/kind'
 import { BAG_FIELDS } from './bagFields'
 import { DESIGN_VERSION } from './design'
 import { GAUGE_FIELDS } from './gaugeFields'
@@ -110,7 +111,7 @@ export function designFields(
         says: 'What parts of the bag measured, done or half done: what lies above them is drafted by it.',
       }),
     ),
-    turnUp: BAG_FIELDS.turnUp,
+    turnUp: BAG_FIELDS.turnUp, turnUpCalled: CALLED,
     wall: oneOfKinds(
       'Wall',
       'band',

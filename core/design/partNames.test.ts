@@ -46,6 +46,15 @@ describe('what parts are called', () => {
     expect(inSentence('Edge of Ann')).toBe('edge of Ann')
   })
 
+  it('is what the maker says of the turn-up, in the pattern too', () => {
+    const folded = { ...bag(net), turnUp: 'back-loop' as const }
+    const read = readDesign(JSON.parse(JSON.stringify({ ...folded, turnUpCalled: 'The fold' })))
+    const drafted = draft(read.ok ? read.document : newDesign('unread'))
+    expect(drafted.parts.map(({ name }) => name)).toEqual(['Base', 'The fold', 'Boxes'])
+    expect(patternOf(drafted, 'us').sections[1]!.title).toBe('The fold')
+    expect(draft(folded, drafted).parts[1]!.name).toBe('Turn-up')
+  })
+
   it('follows a yarn that is called otherwise, where the draft before is taken over', () => {
     const before = bag(plain('main'), plain('moss'))
     const after = { ...before, yarns: before.yarns.map(yarn => (yarn.id === 'moss' ? { ...yarn, name: 'fern' } : yarn)) }

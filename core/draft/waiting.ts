@@ -36,7 +36,7 @@ export function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
   const kind = first ? mainStitch(first, seenIn(design, gauge)) : design.base.stitch
   const colour = first?.colour ?? design.base.colour
   return {
-    id: 'turnUp', name: 'Turn-up', from: { in: 'turnUp', spec: design.turnUp },
+    id: 'turnUp', name: design.turnUpCalled ?? 'Turn-up', from: { in: 'turnUp', spec: design.turnUp },
     sees: [kind, colour, roundsOf(first ?? {}, design.rounds), first?.hook],
     work: (edge, setting) => turnUp(design.turnUp, kind, colour, edge, setting),
   }

@@ -1,3 +1,4 @@
+import type { CardId } from '../entry/cards'
 import type { Change } from '../part/finding'
 import type { ChoiceField, CountField, Field, Fields, MaybeField, Option, StitchField, Told, WaysField } from './field'
 import type { Now } from './now'
@@ -22,6 +23,8 @@ export interface Put {
 export interface Answerable {
   readonly name: string
   readonly does?: string
+  /** How it is worked: a card with a drawing. */
+  readonly card?: CardId
   readonly chosen: boolean
   readonly changes: readonly Change[]
 }
@@ -65,7 +68,7 @@ function answers(
 ): Answerable[] {
   return options.map(option => ({
     name: said(option.name, spec, now), ...(option.does === undefined ? {} : { does: said(option.does, spec, now) }),
-    chosen: option.value === value, changes: to(option.value),
+    ...(option.card ? { card: option.card } : {}), chosen: option.value === value, changes: to(option.value),
   }))
 }
 

@@ -1,3 +1,4 @@
+import type { CardId } from '../entry/cards'
 import type { FabricKind } from '../stitch/dictionary'
 import type { Now } from './now'
 
@@ -28,6 +29,8 @@ export interface Asked {
   readonly says?: string
   /** What a word of the craft in its label means, told behind a `?`. */
   readonly why?: string
+  /** How that is worked: a card with a drawing, behind the same `?`. */
+  readonly card?: CardId
   /** Where a question only makes sense with certain answers to others. */
   when?(spec: object): boolean
   /** Stands in one row with its neighbours that say so too. */
@@ -84,6 +87,8 @@ export interface Option<V extends string | number | boolean = string | number | 
   readonly value: V
   readonly name: Told
   readonly does?: Told
+  /** How it is worked: a card with a drawing. */
+  readonly card?: CardId
 }
 
 /** One of a few answers. */

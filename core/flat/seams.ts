@@ -20,7 +20,7 @@ export type Seam = (typeof SEAMS)[number]['value']
 
 /** Asks how seams are closed. */
 export function seamChoice(label: string) {
-  return choice(label, SEAMS.map(({ value, name, does }) => ({ value, name, does })), { begins: 'whip' })
+  return choice(label, SEAMS, { begins: 'whip' })
 }
 
 /** How a seam is worked, in words, and the entry that explains it. */

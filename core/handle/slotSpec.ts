@@ -94,13 +94,13 @@ export function slotFields<const I extends Into>(wide: string, into: I) {
     into: choice(
       'The next round goes',
       [
-        { value: 'chains', name: 'into the chains', does: 'A stitch in each chain, under its two upper threads.' },
+        { value: 'chains', name: 'into the chains', does: 'A stitch in each chain, under its two upper threads.', card: 'singleChain' },
         {
-          value: 'bumps', name: 'into their back bumps',
+          value: 'bumps', name: 'into their back bumps', card: 'bump',
           does: 'Under the bump on the chain\'s back: both edges look alike, and no holes show.',
         },
         {
-          value: 'over', name: 'around the chain',
+          value: 'over', name: 'around the chain', card: 'aroundChain',
           does: 'As many stitches over the chain as a whole: fast, and they can be pushed close.',
         },
       ],
@@ -115,6 +115,7 @@ export function slotFields<const I extends Into>(wide: string, into: I) {
       begins: 1, beside: true, usually: between(0, 4),
       says: 'Rounds above the one that works the chains which draw body and handle together at the corners.',
       why: 'Where the rim meets a handle, so many rounds work two stitches together: the corner is drawn in and does not gape.',
+      card: 'together',
     }),
     cornersFrom: optional(
       choice(

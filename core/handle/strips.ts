@@ -55,7 +55,7 @@ const SEWING = [
 ] as const satisfies readonly { value: string, name: string, does: string, card: CardId, by: string }[]
 
 /** Asks what a strap's feet are sewn on by. */
-export const SEWN_BY = optional(choice('Sewn on by', SEWING.map(({ value, name, does }) => ({ value, name, does }))))
+export const SEWN_BY = optional(choice('Sewn on by', SEWING))
 
 /** A way of sewing in words, and the entry that explains it. */
 export function sewnBy(way: (typeof SEWING)[number]['value'] = 'back'): { readonly by: string, readonly card: CardId } {

@@ -1,3 +1,4 @@
+import type { CardId } from '../entry/cards'
 import { choice } from '../field/ask'
 import { each } from '../round/step'
 import type { StitchKind } from '../stitch/dictionary'
@@ -11,6 +12,7 @@ interface Rim {
   readonly made: StitchKind
   readonly advice: string
   readonly backwards?: true
+  readonly card?: CardId
 }
 
 /** Ways to work a firm rim: what it is made of, and what the steps do not say. A further one is a further row. */
@@ -20,7 +22,7 @@ const RIMS = [
     advice: 'Work these {slst} loosely, or with a larger hook: they must not draw the mouth in.',
   },
   {
-    value: 'reverse', name: '{sc} backwards', does: 'Stands as a cord along the edge.', made: 'sc', backwards: true,
+    value: 'reverse', name: '{sc} backwards', does: 'Stands as a cord along the edge.', made: 'sc', backwards: true, card: 'backwards',
     advice: 'Work these {sc} backwards, against the way of the rounds (reverse, or crab, stitch): they stand as a cord along the edge.',
   },
 ] as const satisfies readonly Rim[]
@@ -30,11 +32,7 @@ export const rim = edged({
   band: 'rim', name: 'firm rim', title: () => 'rim',
   does: 'A last round of {slst} or of {sc} worked backwards: it keeps the mouth from stretching.',
   fields: {
-    rim: choice(
-      'The rim is of',
-      RIMS.map(({ value, name, does }) => ({ value, name, does })),
-      { begins: 'slip' },
-    ),
+    rim: choice('The rim is of', RIMS, { begins: 'slip' }),
   },
   edging: (spec) => {
     const { made, advice, backwards }: Rim = RIMS.find(({ value }) => value === spec.rim)!

@@ -1,3 +1,4 @@
+import type { CardId } from '../entry/cards'
 import { times } from '../measure/length'
 import type { Finding, Fix } from '../part/finding'
 import { type PartResult, type Setting, workUp } from '../part/part'
@@ -13,6 +14,7 @@ export interface TurnUpKind {
   readonly name: string
   readonly does: string
   readonly loop?: Loop
+  readonly card?: CardId
 }
 
 /** The ways that the base becomes the wall. A further one is a further row. */
@@ -20,15 +22,15 @@ export const TURN_UPS = [
   { value: 'plain', name: 'nothing special', does: 'A soft edge: the wall simply starts, and the floor rounds into it.' },
   {
     value: 'back-loop', name: 'back loop', does: 'One round in the back loop alone: folds well, but the single loop may leave holes.',
-    loop: 'back',
+    loop: 'back', card: 'back',
   },
   {
-    value: 'back-and-third-loop', name: 'back and third loops', loop: 'backAndThird',
+    value: 'back-and-third-loop', name: 'back and third loops', loop: 'backAndThird', card: 'backAndThird',
     does: 'One round in the back loop and the third loop behind it: a crisp fold, and no holes.',
   },
   {
     value: 'post', name: 'around the post', does: 'One round around the stems from behind: a ridge outside, and the floor sits square.',
-    loop: 'backPost',
+    loop: 'backPost', card: 'backPost',
   },
 ] as const satisfies readonly TurnUpKind[]
 

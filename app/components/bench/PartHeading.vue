@@ -9,7 +9,7 @@ export interface Naming {
   readonly called?: string | undefined
 }
 
-/** The name of what is in hand; base and parts of the wall can be called otherwise, and by what they are again if the name is emptied. */
+/** The name of what is in hand; every part can be called otherwise, and by what they are again if the name is emptied. */
 const props = defineProps<{ title: string, naming?: Naming | undefined }>()
 const bag = useDocument()
 const renaming = ref(false)

@@ -7,6 +7,7 @@ import { useAsking } from '~/composables/useAsking'
 import { useGoTo } from '~/composables/useGoTo'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
+import type { Naming } from './PartHeading.vue'
 
 /** What a part is asked for, what it comes to and what to watch: three blocks, always in this order. */
 const bag = useDocument()
@@ -24,7 +25,12 @@ const nameOf = (id: string) => draft.value.parts.find(one => one.id === id)?.nam
 const heading = ref<{ focus: () => void }>()
 const naming = computed(() => band.value
   ? { path: ['wall', band.value.id, 'called'], called: band.value.called }
-  : drafted.value === 'base' ? { path: ['base', 'called'], called: bag.design.base.called } : undefined)
+  : drafted.value && OTHERS[drafted.value]?.())
+/** What the wall stands on can be called otherwise too. */
+const OTHERS: Readonly<Record<string, () => Naming>> = {
+  base: () => ({ path: ['base', 'called'], called: bag.design.base.called }),
+  turnUp: () => ({ path: ['turnUpCalled'], called: bag.design.turnUpCalled }),
+}
 const whole = computed(() => view.selected === 'bag')
 const hasStop = computed(() => findings.value.some(({ weight, code }) => weight === 'stop' || code === 'mouth-does-not-divide'))
 const findings = computed(() => part.value ? draft.value.findings.filter(finding => finding.part === part.value!.id) : draft.value.findings)

@@ -9,6 +9,8 @@ const props = defineProps<{ draft: Draft, part: DraftPart }>()
 const ways = useWays()
 const pattern = computed(() => patternOf(props.draft, ways.terms, ways.repeats))
 const sections = computed(() => pattern.value.sections.filter(({ part }) => part === props.part.id))
+/** Every way in that differs from the usual one, of the part and its pieces. */
+const cards = computed(() => [...new Set(sections.value.flatMap(({ lines }) => lines.flatMap(({ cards: own }) => own)))])
 </script>
 
 <template>
@@ -52,6 +54,12 @@ const sections = computed(() => pattern.value.sections.filter(({ part }) => part
       {{ text }}
     </p>
   </template>
+  <HowMade
+    v-if="cards.length > 0"
+    :key="part.id"
+    :cards="cards"
+    :of="part.name"
+  />
   <p
     v-if="sections.length === 0"
     class="soft"

@@ -1,5 +1,6 @@
 <script setup lang="ts" generic="V extends string | number | boolean">
 import { computed, useId } from 'vue'
+import type { CardId } from '~~/core/entry/cards'
 import { useTell } from '~/composables/useTell'
 
 /** One of a few, all in sight; what the chosen one does is said below, stitches in the maker's vocabulary. */
@@ -7,13 +8,15 @@ const props = defineProps<{
   label: string
   why?: string | undefined
   value: V
-  choices: readonly { readonly value: V, readonly name: string, readonly does?: string }[]
+  choices: readonly { readonly value: V, readonly name: string, readonly does?: string, readonly card?: CardId }[]
+  card?: CardId | undefined
 }>()
 const emit = defineEmits<{ change: [value: V] }>()
 
 const name = useId()
 const told = useTell()
-const does = computed(() => told(props.choices.find(({ value }) => value === props.value)?.does ?? ''))
+const chosen = computed(() => props.choices.find(({ value }) => value === props.value))
+const does = computed(() => told(chosen.value?.does ?? ''))
 </script>
 
 <template>
@@ -23,6 +26,7 @@ const does = computed(() => told(props.choices.find(({ value }) => value === pro
         v-if="why"
         :word="label"
         :why="why"
+        :card="card"
       />
     </legend>
     <div class="row">
@@ -46,6 +50,12 @@ const does = computed(() => told(props.choices.find(({ value }) => value === pro
     >
       {{ does }}
     </p>
+    <HowMade
+      v-if="chosen?.card"
+      :key="chosen.card"
+      :cards="[chosen.card]"
+      :of="told(chosen.name)"
+    />
   </fieldset>
 </template>
 

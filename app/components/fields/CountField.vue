@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import type { CardId } from '~~/core/entry/cards'
 import type { Bounds } from '~~/core/field/field'
 import { parseFigure } from '~~/core/stitch/parseFigure'
 
@@ -14,6 +15,7 @@ const props = defineProps<{
   suffix?: string | undefined
   usually?: Bounds | undefined
   why?: string | undefined
+  card?: CardId | undefined
   parts?: boolean
   mayBeEmpty?: boolean | undefined
   refused?: string | undefined
@@ -66,6 +68,7 @@ function count(by: number): void {
     :suffix="suffix"
     :usual="usual"
     :why="why"
+    :card="card"
     :trouble="trouble || (refused ?? '')"
     @keydown.up.prevent="count(1)"
     @keydown.down.prevent="count(-1)"

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, ref, useId, watch } from 'vue'
+import type { CardId } from '~~/core/entry/cards'
 
 /**
  * A field for a figure: tabular digits, the unit behind it, what is usual while it has the focus. What is wrong with it is told below when
@@ -12,6 +13,7 @@ const props = defineProps<{
   trouble: string
   usual?: string | undefined
   why?: string | undefined
+  card?: CardId | undefined
   /** Makers type more than figures here: fractions, the names of hooks. */
   worded?: boolean
 }>()
@@ -66,6 +68,7 @@ function leave(): void {
       v-if="why"
       :word="label"
       :why="why"
+      :card="card"
     />
   </div>
 </template>
@@ -75,7 +78,7 @@ function leave(): void {
 .asked:has(> .why) { grid-template-columns: minmax(0, 1fr) auto; gap: 0 0.4rem; }
 .asked > :deep(.why) { display: contents; }
 .asked > :deep(.why button) { margin-top: 0.5rem; }
-.asked > :deep(.why .told) { grid-column: 1 / -1; }
+.asked > :deep(.why .told), .asked > :deep(.why .drawn) { grid-column: 1 / -1; }
 .asked { position: relative; }
 .usual {
   position: absolute; z-index: 3; left: 0.6rem; top: calc(100% - 0.35rem); padding: 0.05rem 0.5rem; border-radius: 3px;

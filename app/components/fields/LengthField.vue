@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import type { CardId } from '~~/core/entry/cards'
 import type { Bounds } from '~~/core/field/field'
 import { fieldFigure, formatCm, type Units } from '~~/core/measure/format'
 import { parseLengthCm } from '~~/core/measure/parse'
@@ -12,6 +13,7 @@ const props = defineProps<{
   bounds: Bounds
   usually?: Bounds | undefined
   why?: string | undefined
+  card?: CardId | undefined
   mayBeEmpty?: boolean | undefined
   refused?: string | undefined
 }>()
@@ -72,6 +74,7 @@ function leave(): void {
     :suffix="unit"
     :usual="usual"
     :why="why"
+    :card="card"
     :trouble="trouble || (refused ?? '')"
     @focus="focused = true"
     @blur="leave"

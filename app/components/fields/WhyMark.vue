@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { ref, useId } from 'vue'
+import type { CardId } from '~~/core/entry/cards'
+import { useHand } from '~/composables/useHand'
 
 /** What a word of the craft means, behind a `?`: told below it until it is closed again. */
-defineProps<{ word: string, why: string }>()
+defineProps<{ word: string, why: string, card?: CardId | undefined }>()
 const open = ref(false)
+const hand = useHand()
 const id = useId()
 </script>
 
@@ -23,6 +26,12 @@ const id = useId()
       class="told"
       role="status"
     >{{ why }}</span>
+    <LazyEntryCards
+      v-if="open && card"
+      class="drawn"
+      :cards="[card]"
+      :left-handed="hand === 'left'"
+    />
   </span>
 </template>
 
