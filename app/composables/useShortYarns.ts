@@ -3,6 +3,7 @@ import { eatsOf } from '~~/core/shelf/eats'
 import { sureMetres } from '~~/core/shelf/enough'
 import { stockOf } from '~~/core/shelf/stock'
 import { growingIn } from '~~/core/shelf/useUp'
+import { formatGrams } from '~~/core/measure/amounts'
 import { useDocument } from '~/stores/document'
 import { useLogbook } from '~/stores/logbook'
 import { useYarns } from '~/stores/yarns'
@@ -23,7 +24,7 @@ export function useShortYarns() {
     const taught = book.hands.yarn.find(one => one.name === name)?.gramsPerMetre
     return [
       {
-        id, title: `${name}: ${Math.round(grams)} g`, metres: sureMetres(grams, eatsOf(yarn, taught)),
+        id, title: `${name}: ${formatGrams(grams, bag.design.units)}`, metres: sureMetres(grams, eatsOf(yarn, taught)),
         takers: growingIn(bag.draft, id).filter(({ by }) => by === 'rounds').map(({ part, name: title }) => ({ value: part, title })),
       },
     ]

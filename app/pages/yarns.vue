@@ -5,6 +5,8 @@ import { found, type Order, ORDERS } from '~~/core/shelf/order'
 import { newYarn } from '~~/core/shelf/starter'
 import { stockOf } from '~~/core/shelf/stock'
 import type { ShelfYarn } from '~~/core/shelf/yarn'
+import { formatKg } from '~~/core/measure/amounts'
+import { useUnits } from '~/composables/useUnits'
 import { randomWord } from '~/keeping/newId'
 import type { Kept } from '~/stores/records'
 import { useYarns } from '~/stores/yarns'
@@ -19,7 +21,8 @@ const order = ref<Order>('name')
 const sound = computed(() => shelf.yarns.filter(({ unreadable }) => !unreadable))
 const broken = computed(() => shelf.yarns.filter(({ unreadable }) => unreadable))
 const shown = computed(() => found(sound.value, search.value, order.value))
-const kilos = computed(() => (sound.value.reduce((all, { document }) => all + stockOf(document).grams, 0) / 1000).toFixed(1))
+const units = useUnits()
+const kilos = computed(() => (sound.value.reduce((all, { document }) => all + stockOf(document).grams, 0) / 1000))
 
 /** The yarn being entered; `kept` when it is an old one. */
 const entering = shallowRef<{ yarn: ShelfYarn, kept?: Kept<ShelfYarn> }>()
@@ -88,7 +91,7 @@ async function keep(yarn: ShelfYarn): Promise<void> {
         :items="ORDERS.map(({ value, name }) => ({ value, title: name }))"
       />
       <p class="soft">
-        {{ sound.length }} {{ sound.length === 1 ? 'yarn' : 'yarns' }}, {{ kilos }} kg
+        {{ sound.length }} {{ sound.length === 1 ? 'yarn' : 'yarns' }}, {{ formatKg(kilos, units) }}
       </p>
     </div>
     <p v-if="sound.length === 0 && !entering">

@@ -6,6 +6,7 @@ import { type Known, type OrderPlan, planOrders } from '~~/core/plan/orderPlan'
 import type { KeptOrder } from '~~/core/plan/toMake'
 import { ask } from './records'
 import { useShelf } from './shelved'
+import { useWays } from './ways'
 
 /** Days by this machine's clock: the Swedish way of writing them is ISO 8601's. */
 const DAY = new Intl.DateTimeFormat('sv-SE')
@@ -14,6 +15,7 @@ const keyOf = ({ bag, name }: LineAsked) => `${bag} ${name}`
 /** The orders, and what the house knows of their bags. */
 export const useOrders = defineStore('orders', () => {
   const { all: orders, ...does } = useShelf<Order>('orders', '.order.json')
+  const ways = useWays()
   const today = ref(DAY.format())
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
   const house = shallowRef<Omit<KnownOfOrders, 'bags'>>({ here: [], makes: [], workedToday: 0 })
@@ -59,7 +61,7 @@ export const useOrders = defineStore('orders', () => {
 
   /** Where a file of an order is, or of all of them. */
   const fileOf = (as: string, id?: string) =>
-    `/api/orders/${id ? `${id}/` : ''}export?as=${as}&on=${today.value}&zone=${encodeURIComponent(zone)}`
+    `/api/orders/${id ? `${id}/` : ''}export?as=${as}&on=${today.value}&zone=${encodeURIComponent(zone)}&units=${ways.units ?? 'cm'}`
 
   return { orders, sound, today, house, looked, look, bagOf, knownWith, plansWith, fileOf, ...does, load, bringBack }
 })

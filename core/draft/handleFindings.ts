@@ -93,7 +93,7 @@ function narrow(hangings: readonly Hanging[]): Finding[] {
       {
         code: 'handle-narrow', weight: kgPerCm > CAUTION_KG_PER_CM ? 'caution' : 'watch', part: part.id,
         what:
-          `${told} That is much for a handle so narrow: more than about ${WATCH_KG_PER_CM} kg on a centimetre stretches and cuts `
+          `${told} That is much for a handle so narrow: more than about ${kilosOf(WATCH_KG_PER_CM)} on ${tape(1)} stretches and cuts `
           + `in (a rule of thumb; nothing here is rated). ${OPTIONS} Try it low over the floor.`,
         ...(fix ? { fix } : {}), otherFixes,
       },

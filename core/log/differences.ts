@@ -1,3 +1,4 @@
+import { formatGrams } from '../measure/amounts'
 import { formatCm, type Units } from '../measure/format'
 import { type BagFacts, SIDE_WORDS } from './facts'
 import { keyWords } from './paceKey'
@@ -27,8 +28,8 @@ function pacesOf({ pace }: BagFacts): Map<string, string> {
   return new Map(pace.map(({ key, minutes, stitches }) => [`Pace of ${keyWords(key)}`, `${((60 * minutes) / stitches).toFixed(1)} s`]))
 }
 
-function yarnsOf({ yarn }: BagFacts): Map<string, string> {
-  return new Map(yarn.map(({ name, grams, whole }) => [`${name}${whole ? '' : ', a stretch of it'}`, `${Math.round(grams)} g`]))
+function yarnsOf({ yarn }: BagFacts, units: Units): Map<string, string> {
+  return new Map(yarn.map(({ name, grams, whole }) => [`${name}${whole ? '' : ', a stretch of it'}`, formatGrams(grams, units)]))
 }
 
 function tensionOf({ tension }: BagFacts): Map<string, string> {
@@ -56,6 +57,6 @@ export function differences(a: BagFacts, b: BagFacts, units: Units): Difference[
     both('Stitches', ({ stitches }) => String(stitches)), both('Time at the hook', ({ minutes }) => minutesWords(minutes)),
     both('Sittings', ({ sittings }) => String(sittings.length)), both('Rounds ripped back', ({ ripped }) => String(ripped.rounds)),
     both('Counts that were off', ({ off }) => String(off.length)), ...rows(sizesOf(a, units), sizesOf(b, units)),
-    ...rows(tensionOf(a), tensionOf(b)), ...rows(pacesOf(a), pacesOf(b)), ...rows(yarnsOf(a), yarnsOf(b)),
+    ...rows(tensionOf(a), tensionOf(b)), ...rows(pacesOf(a), pacesOf(b)), ...rows(yarnsOf(a, units), yarnsOf(b, units)),
   ]
 }

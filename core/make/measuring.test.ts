@@ -158,7 +158,7 @@ describe('the scales', () => {
     expect(found.usedGrams).toBe(15)
     // What is wanted weighs as much a metre as what was used.
     expect(found.wantedGrams / found.gramsPerMetre + found.usedMetres).toBeGreaterThan(found.usedMetres)
-    expect(scalesWords(hand, state, { yarn: 'main', grams: 85, of: 'left' })).toContain('took 15 g')
+    expect(scalesWords(hand, state, { yarn: 'main', grams: 85, of: 'left' })).toContain('took {15 g}')
     expect(scalesWords(hand, state, { yarn: 'main', grams: 2, of: 'left' })).toContain('will not last')
     expect(scalesWords(hand, state, { yarn: 'main', grams: 120, of: 'left' })).toContain('More than')
   })

@@ -2,6 +2,7 @@ import { metresOfRounds, yarnNeeds } from '../yarn/yarn'
 import type { InHand } from './plan'
 import { lastDone } from './measuring'
 import type { MakeState } from './state'
+import { gramsFromTo, gramsOf } from '../stitch/tell'
 
 /** What the scales say of a yarn: grams for every metre of the plan, and so what is still wanted of it. */
 export interface Scales {
@@ -40,7 +41,7 @@ const MARGIN = 0.1
 export function scalesWords(hand: InHand, state: Pick<MakeState, 'weighed'>, on: OnScales): string {
   const first = state.weighed.find(one => one.yarn === on.yarn && one.of !== 'work')
   if (on.of === 'left' && first && on.grams > first.grams)
-    return `More than the ${first.grams} g there were: was another ball put on? Weigh what this bag has of it.`
+    return `More than the ${gramsOf(first.grams)} there were: was another ball put on? Weigh what this bag has of it.`
   const found = scales(hand, state, on)
   if (!found) {
     return on.of === 'left'
@@ -48,11 +49,11 @@ export function scalesWords(hand: InHand, state: Pick<MakeState, 'weighed'>, on:
       : 'Nothing is worked in it yet: it says nothing of what is wanted.'
   }
   const { usedGrams, wantedGrams, leftGrams } = found
-  const range = `${Math.floor(wantedGrams * (1 - MARGIN))} to ${Math.ceil(wantedGrams * (1 + MARGIN))} g`
-  const took = `What is worked took ${Math.round(usedGrams)} g; what is still to come wants about ${range}.`
+  const range = gramsFromTo(wantedGrams * (1 - MARGIN), wantedGrams * (1 + MARGIN))
+  const took = `What is worked took ${gramsOf(usedGrams)}; what is still to come wants about ${range}.`
   if (leftGrams === undefined) return took
   if (leftGrams >= wantedGrams * (1 + MARGIN)) return `${took} There is enough.`
   return leftGrams < wantedGrams * (1 - MARGIN)
-    ? `${took} It will not last: about ${Math.ceil(wantedGrams - leftGrams)} g short. Fewer rounds, a narrower strap or another yarn above.`
+    ? `${took} It will not last: about ${gramsOf(wantedGrams - leftGrams)} short. Fewer rounds, a narrower strap or another yarn above.`
     : `${took} It will be close: keep back what rim and handles want.`
 }

@@ -26,7 +26,24 @@ export function formatGramsRange(low: number, high: number, units: Units): strin
   return from === to ? to : `${from.split(' ')[0]} to ${to}`
 }
 
+/** How far so much of a yarn runs: `220 m in 100 g`, `68 yd in 1 oz`. */
+export function formatRunning(metresPer100g: number, units: Units): string {
+  return units === 'in'
+    ? `${Math.round((metresPer100g / 100) * GRAMS_PER_OUNCE / METRES_PER_YARD)} yd in 1 oz`
+    : `${Math.round(metresPer100g)} m in 100 g`
+}
+
 /** A load: `2.3 kg`, `5.1 lb`. */
 export function formatKg(kg: number, units: Units): string {
   return units === 'in' ? `${(kg / KG_PER_POUND).toFixed(1)} lb` : `${kg.toFixed(1)} kg`
+}
+
+/** What is shown of a unit with inches, and how much of the unit one of it is. */
+const WITH_INCHES: Readonly<Record<string, { readonly unit: string, readonly each: number }>> = {
+  g: { unit: 'oz', each: GRAMS_PER_OUNCE }, kg: { unit: 'lb', each: KG_PER_POUND }, m: { unit: 'yd', each: METRES_PER_YARD },
+}
+
+/** The unit that an amount is asked in of somebody who measures so, and how much of the one it is kept in that is. */
+export function askedIn(unit: string | undefined, units: Units): { readonly unit: string | undefined, readonly each: number } {
+  return (units === 'in' && WITH_INCHES[unit ?? '']) || { unit, each: 1 }
 }

@@ -4,25 +4,26 @@ import type { ToBuy } from './buy'
 import { dayWithYear } from './days'
 import type { OrderPlan } from './orderPlan'
 import { percent } from './words'
+import { gramsFromTo, gramsOf, tell, type ToldIn } from '../stitch/tell'
 
 /*
  * What to buy for some orders, as a list to take along, and as a table for other programs.
  */
 
-/** What is written of a yarn's balls to buy. */
+/** What is written of a yarn's balls to buy; its weights are yet to be told. */
 export function buyWords({ wants: { low, high }, yarn, haveGrams, spokenForGrams, lasts, buy }: ToBuy): string {
-  const range = `${Math.floor(low)} to ${Math.ceil(high)} g`
+  const range = gramsFromTo(low, high)
   if (!yarn) return `${range}; it is on no shelf, so nothing is known of its balls`
-  const have = `${Math.round(haveGrams)} g ${spokenForGrams === undefined ? 'at home' : 'at home that earlier orders leave'}`
+  const have = `${gramsOf(haveGrams)} ${spokenForGrams === undefined ? 'at home' : 'at home that earlier orders leave'}`
   if (!buy) return `${range}; the ${have} last (${percent(lasts)})`
-  const balls = `${buy.balls} ${buy.balls === 1 ? 'ball' : 'balls'} of ${yarn.ballGrams} g`
+  const balls = `${buy.balls} ${buy.balls === 1 ? 'ball' : 'balls'} of ${gramsOf(yarn.ballGrams)}`
   return `${balls} (wanted ${range}; with the ${have} ${percent(buy.odds)} that it lasts)`
 }
 
-/** What is said of the dye lots of a yarn at home. */
+/** What is said of the dye lots of a yarn at home; its weights are yet to be told. */
 export function lotWords({ lots }: ToBuy): string[] {
   const enough = (bags: number) => (bags === 0 ? 'not enough for a whole bag' : `enough for ${bags} ${bags === 1 ? 'bag' : 'bags'}`)
-  return lots.filter(({ lot }) => lot !== '').map(({ lot, grams, bags }) => `lot ${lot}: ${Math.round(grams)} g, ${enough(bags)}`)
+  return lots.filter(({ lot }) => lot !== '').map(({ lot, grams, bags }) => `lot ${lot}: ${gramsOf(grams)}, ${enough(bags)}`)
 }
 
 /** The same sum as it is written with a currency. */
@@ -31,7 +32,7 @@ export function money(hundredths: number, currency: string): string {
 }
 
 /** A list to take to the shop. */
-export function shoppingText(plans: readonly OrderPlan[], buying: readonly ToBuy[], currency: string): string {
+export function shoppingText(plans: readonly OrderPlan[], buying: readonly ToBuy[], currency: string, told: ToldIn): string {
   const orders = plans.map(({ order: { name, by } }) => `${name}, by ${dayWithYear(by)}`)
   const wanted = buying.filter(({ buy, yarn }) => buy ?? !yarn)
   const lines = wanted.flatMap((one) => {
@@ -42,10 +43,10 @@ export function shoppingText(plans: readonly OrderPlan[], buying: readonly ToBuy
   const costs = wanted.flatMap(({ cost }) => (cost === undefined ? [] : [cost]))
   const all = costs.length > 0 ? ['', `Together ${money(costs.reduce((total, cost) => total + cost, 0), currency)}`] : []
   const enough = buying.filter(one => !wanted.includes(one)).map(one => `${one.name}: ${buyWords(one)}`)
-  return [
+  return tell([
     'To buy', ...orders.map(order => `for ${order}`), '', ...(lines.length > 0 ? lines : ['Nothing: the shelf has it all.']), ...all,
     ...(enough.length > 0 ? ['', 'There already', ...enough] : []), '',
-  ].join('\n')
+  ].join('\n'), told)
 }
 
 /** The same as a table: comma-separated values (RFC 4180), a line a yarn. */

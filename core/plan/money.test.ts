@@ -17,6 +17,9 @@ import type { Order } from './order'
 import { type OrderPlan, planOrders } from './orderPlan'
 import { priceOfOrder } from './price'
 import { readOrder } from './read'
+import { tell } from '../stitch/tell'
+
+const IN_CM = { terms: 'us', units: 'cm' } as const
 
 const moss: ShelfYarn = {
   ...newYarn('moss'), name: 'moss green cotton', ballGrams: 50, ballPrice: 350, metresPer100g: 200,
@@ -102,7 +105,7 @@ describe('what to buy, by hand', () => {
     const [one] = yarnToBuy(plansOf(order(), unsure), onShelf)
     expect(one!.buy!.balls).toBe(4)
     expect(one!.buy!.odds).toBeGreaterThan(0.9)
-    expect(buyWords(one!)).toBe('4 balls of 50 g (wanted 172 to 334 g; with the 130 g at home 94 % that it lasts)')
+    expect(tell(buyWords(one!), IN_CM)).toBe('4 balls of 50 g (wanted 172 to 334 g; with the 130 g at home 94 % that it lasts)')
   })
 
   it('buys nothing of what lasts, and counts of a bag on the hook what is not made', () => {
@@ -112,13 +115,13 @@ describe('what to buy, by hand', () => {
     }, 5)
     const [one] = yarnToBuy(plans, onShelf)
     expect([one!.wants.grams, one!.buy]).toEqual([90, undefined])
-    expect(buyWords(one!)).toBe('89 to 91 g; the 130 g at home last (99 %)')
+    expect(tell(buyWords(one!), IN_CM)).toBe('89 to 91 g; the 130 g at home last (99 %)')
   })
 
   it('is written as a list and as a table', () => {
     const plans = plansOf(order(), pouchWork)
     const buying = yarnToBuy(plans, onShelf)
-    expect(shoppingText(plans, buying, 'crowns')).toBe([
+    expect(shoppingText(plans, buying, 'crowns', IN_CM)).toBe([
       'To buy', 'for Fair, by Sun 20 December 2026', '',
       '[ ] moss: 3 balls of 50 g (wanted 239 to 241 g; with the 130 g at home 99 % that it lasts), 10.50 crowns',
       '    all of one dye lot', '    at home lot 12: 100 g, enough for 2 bags', '    at home lot 9: 20 g, not enough for a whole bag', '',
@@ -148,6 +151,6 @@ describe('what a bag takes', () => {
     if (!reading.ok) throw new Error('demo')
     const told = bagWork(draft(reading.document), handsOf([]), [moss])
     expect(told.yarns.every(({ shelf, spread, grams }) => shelf === undefined && spread > 0.3 && grams > 0)).toBe(true)
-    expect(buyWords(yarnToBuy(plansOf(order(), told), onShelf)[0]!)).toContain('on no shelf')
+    expect(tell(buyWords(yarnToBuy(plansOf(order(), told), onShelf)[0]!), IN_CM)).toContain('on no shelf')
   })
 })

@@ -4,6 +4,7 @@ import { isBase } from '../draft/part'
 import { metresByRound, yarnShares } from '../yarn/yarn'
 import type { Rate } from './eats'
 import type { Ball } from './yarn'
+import { gramsOf } from '../stitch/tell'
 
 /*
  * Which ball is used for what
@@ -196,7 +197,7 @@ export function ballOrder(draft: Draft, yarn: string, balls: readonly Ball[], ea
 
 /** An order of balls, line by line. */
 export function ballOrderWords({ uses, spare, badJoins, lotChanges, enough, joinedPieces }: BallOrder, rounds: number): string[] {
-  const named = ({ grams, lot }: Ball) => `${Math.round(grams)} g${lot ? `, lot ${lot}` : ''}`
+  const named = ({ grams, lot }: Ball) => `${gramsOf(grams)}${lot ? `, lot ${lot}` : ''}`
   const lines = uses.map(({ ball, from, to, ends, pieces }) => {
     const apart = pieces.length > 0 ? [...new Set(pieces)].join(' and ') : ''
     const first = Math.min(rounds, Math.floor(from) + 1)

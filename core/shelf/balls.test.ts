@@ -32,7 +32,7 @@ describe('the order of balls, by hand', () => {
     expect(found.uses[0]!.from).toBe(0)
     expect(found.uses[0]!.to).toBeCloseTo(10, 9)
     expect(found.enough).toBe(true)
-    expect(ballOrderWords(found, 41)[0]).toMatch(/^9 g: rounds 1 to about 1[01]-1[01]$/)
+    expect(ballOrderWords(found, 41)[0]).toMatch(/^\{9 g\}: rounds 1 to about 1[01]-1[01]$/)
   })
 
   it('needs no ball that is too much, and says where all are not enough', () => {

@@ -4,6 +4,7 @@ import { type Eats, eatsOf } from './eats'
 import { ballsFor, oddsThatItLasts, type Wants, wants } from './enough'
 import { stockOf } from './stock'
 import type { ShelfYarn } from './yarn'
+import { gramsFromTo, gramsOf } from '../stitch/tell'
 
 /** What a bag wants of a yarn of the shelf: grams, balls with their odds, and whether what lies there lasts. */
 export interface NeedOfShelf {
@@ -27,8 +28,8 @@ export function needOfShelf({ yarn: { name }, metres }: YarnNeed, yarn: ShelfYar
 export function lastsWords({ haveGrams, lasts, wants: { low, high } }: NeedOfShelf): string {
   const percent = Math.min(99, Math.max(1, Math.round(100 * lasts)))
   if (haveGrams <= 0) return 'None lies on the shelf.'
-  if (haveGrams >= high) return `The ${Math.round(haveGrams)} g on the shelf last (${percent} %).`
-  if (haveGrams >= low) return `The ${Math.round(haveGrams)} g on the shelf may last: ${percent} %.`
-  return `The ${Math.round(haveGrams)} g on the shelf do not last (${percent} %): about ${Math.ceil(low - haveGrams)} to `
-    + `${Math.ceil(high - haveGrams)} g short.`
+  if (haveGrams >= high) return `The ${gramsOf(haveGrams)} on the shelf last (${percent} %).`
+  if (haveGrams >= low) return `The ${gramsOf(haveGrams)} on the shelf may last: ${percent} %.`
+  return `The ${gramsOf(haveGrams)} on the shelf do not last (${percent} %): about `
+    + `${gramsFromTo(low - haveGrams, high - haveGrams)} short.`
 }

@@ -8,6 +8,7 @@ import type { MakeState } from '../make/state'
 import { metresByRound, metresOfRounds, yarnNeeds, type YarnShare, yarnShares } from '../yarn/yarn'
 import type { Rate } from './eats'
 import { oddsThatItLasts, type Wants, wants } from './enough'
+import { gramsFromTo, gramsOf } from '../stitch/tell'
 
 /*
  * Will it last
@@ -147,10 +148,10 @@ const whole = (round: number) => Math.floor(round)
 
 /** How far it goes, in words. */
 export function howFarWords({ odds, runsOut, keepBackGrams, keepBack, wants: { low, high } }: HowFar, rounds: number): string {
-  const range = `What is still to come wants ${Math.floor(low)} to ${Math.ceil(high)} g.`
+  const range = `What is still to come wants ${gramsFromTo(low, high)}.`
   const percent = Math.min(99, Math.max(1, Math.round(100 * odds)))
   const apart = [...new Set(keepBack.map(({ of, name }) => (of === 'ends' ? 'ends' : inSentence(name))))].join(', ')
-  const kept = keepBackGrams >= 1 ? ` Keep back about ${Math.ceil(keepBackGrams)} g for what is worked apart: ${apart}.` : ''
+  const kept = keepBackGrams >= 1 ? ` Keep back about ${gramsOf(Math.ceil(keepBackGrams))} for what is worked apart: ${apart}.` : ''
   if (!runsOut) return `${range} It lasts (${percent} %).${kept}`
   const { round, low: from, high: to } = runsOut
   const last = whole(to) >= rounds ? 'the end' : `${whole(to)}`

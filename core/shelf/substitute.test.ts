@@ -55,7 +55,7 @@ describe('another yarn, by hand', () => {
     const { changes, says, lasts, after } = of(yarn('pear', 250, { balls: [{ grams: 400 }] }))
     expect(changes.map(({ path }) => path[0])).toEqual(['yarns', 'yarns', 'yarns'])
     expect(says[0]).toContain('About as thick')
-    expect(says[1]).toContain(`about ${Math.round(after.wants.grams)} g, as now`)
+    expect(says[1]).toContain(`about {${Math.round(after.wants.grams)} g}, as now`)
     expect(lasts).toBeGreaterThan(0.9)
   })
 

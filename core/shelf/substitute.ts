@@ -13,6 +13,7 @@ import { eatsOf, eatsUnseen } from './eats'
 import { oddsThatItLasts, type Wants, wants } from './enough'
 import { stockOf } from './stock'
 import type { ShelfYarn } from './yarn'
+import { gramsOf } from '../stitch/tell'
 
 /*
  * Another yarn in the place of one
@@ -151,7 +152,7 @@ function says(by: number, drafted: Draft, [before, after]: readonly [AsItWouldBe
     : []
   return [
     sizeWords(by, drafted, before),
-    `Of it the bag takes about ${Math.round(after.wants.grams)} g, ${heavierWords(before, after)}: that is what it weighs, and how thick `
+    `Of it the bag takes about ${gramsOf(after.wants.grams)}, ${heavierWords(before, after)}: that is what it weighs, and how thick `
     + 'it feels.',
     ...(feel ? [`Of its fibre: ${feel}.`] : []), ...beside,
     ...(Math.abs(by - 1) > FAR ? ['So far from the swatch this is a guess: swatch it before you believe a count.'] : []),

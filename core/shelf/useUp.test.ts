@@ -51,7 +51,7 @@ describe('a yarn used up, by hand', () => {
     const used = { draft: before, yarn: 'main', haveGrams: 50, eats: { ...SURE, spread: 0.2 }, leaveGrams: 5 }
     const found = useUp(used, growingIn(before, 'main')[0]!)!
     expect([found.much, found.expected]).toEqual([37, 48])
-    expect(useUpWords({ by: 'rounds' }, found, 5)).toMatch(/^37 rounds: 9\d % that 5 g are left; as expected 48 rounds$/)
+    expect(useUpWords({ by: 'rounds' }, found, 5)).toMatch(/^37 rounds: 9\d % that \{5 g\} are left; as expected 48 rounds$/)
   })
 
   it('is nothing where even the least is too much', () => {

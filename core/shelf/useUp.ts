@@ -11,6 +11,7 @@ import { heightAsked, kindOf } from '../wall/wall'
 import { yarnNeeds } from '../yarn/yarn'
 import type { Rate } from './eats'
 import { oddsThatItLasts, SURE_ENOUGH, type Wants, wants } from './enough'
+import { gramsOf } from '../stitch/tell'
 
 /*
  * Using a yarn up: a band grows in rounds, a strap in width or length, a cord in length, until so much of the yarn is left as the maker
@@ -216,6 +217,6 @@ export function meantToUseUp(drafted: Draft, yarn: string): { readonly growing: 
 /** How it is said how much of something a yarn makes. */
 export function useUpWords(growing: Pick<Growing, 'by' | 'along'>, { much, expected, odds }: UseUp, leaveGrams: number): string {
   const more = expected > much ? `; as expected ${muchWords(growing, expected)}` : ''
-  const left = leaveGrams > 0 ? `${leaveGrams} g are left` : 'it lasts'
+  const left = leaveGrams > 0 ? `${gramsOf(leaveGrams)} are left` : 'it lasts'
   return `${muchWords(growing, much)}: ${Math.min(99, Math.round(100 * odds))} % that ${left}${more}`
 }

@@ -16,6 +16,11 @@ describe('figures as they are typed', () => {
     expect(parseFigure('100 yd', 'm')).toBeCloseTo(91.44, 2)
   })
 
+  it('take grams and metres where ounces, pounds and yards are asked for', () => {
+    expect([parseFigure('2', 'oz'), parseFigure('1 lb', 'oz'), parseFigure('1 kg', 'lb'), parseFigure('0.9144 m', 'yd')])
+      .toEqual([2, 16, 2.20462, 1])
+  })
+
   it('take nothing else', () => {
     for (const text of ['', 'many', '4 apples', '3 x 3']) expect(parseFigure(text, 'sts')).toBeUndefined()
     expect(parseFigure('2 lb', 'mm')).toBeUndefined()

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { fine, many, stitchesIn, tape, tell, valuesIn } from './tell'
+import { fine, many, stitchesIn, tape, tell, valuesIn, gramsFromTo, gramsOf } from './tell'
 
 describe('a text told', () => {
   const text = `Work {sc} ({sc.name}) for ${tape(12.7)}, ${many(1, 'stitch', 'stitches')} of ${fine(0.254)}; ${many(3, 'row')}, {nothing}.`
@@ -21,6 +21,13 @@ describe('a text told', () => {
       { stitch: 'sc' }, { stitch: 'sc' }, { cm: 12.7 }, { number: 1, of: 'stitch' }, { mm: 2.54 }, { number: 3, of: 'row' },
     ])
     expect(stitchesIn(text)).toEqual(['sc'])
+  })
+
+  it('tells weights of yarn and spans of them in ounces where inches are meant', () => {
+    const text = `wants ${gramsFromTo(34.6, 49.2)}, ${gramsOf(45)} are there`
+    expect(tell(text, { terms: 'us', units: 'cm' })).toBe('wants 34 to 50 g, 45 g are there')
+    expect(tell(text, { terms: 'us', units: 'in' })).toBe('wants 1.2 to 1.8 oz, 1.6 oz are there')
+    expect(valuesIn(text)).toEqual([{ g: 50 }, { g: 45 }])
   })
 
   it('keeps what is below nought, and what is nought', () => {

@@ -1,4 +1,4 @@
-import { formatGrams, formatKg, formatMetres } from '../measure/amounts'
+import { formatGrams, formatGramsRange, formatKg, formatMetres } from '../measure/amounts'
 import { formatCm, inHundredthsOfAnInch, type Units } from '../measure/format'
 import { STITCHES, type StitchKind, type Terms } from './dictionary'
 
@@ -13,6 +13,7 @@ import { STITCHES, type StitchKind, type Terms } from './dictionary'
  *     {12.34 cm}         a length, on the maker's tape
  *     {2.35 mm}          a length too fine for a tape, such as a stitch's
  *     {311 m} {45 g} {2.3 kg}  yarn by length and by weight, and a load
+ *     {35-50 g}          from so much yarn to so much
  *     {3 stitch|stitches}  so many of something, in the singular or the plural
  */
 
@@ -28,7 +29,7 @@ export type Value
     | { readonly m: number } | { readonly g: number } | { readonly kg: number }
     | { readonly stitch: StitchKind } | { readonly number: number, readonly of: string }
 
-const TOKEN = /\{(?:(-?[\d.]+) (cm|mm|m|g|kg)|(-?[\d.]+) ([^|{}]+)\|([^{}]+)|(\w+)(\.name)?)\}/g
+const TOKEN = /\{(?:(\d+)-(\d+) g|(-?[\d.]+) (cm|mm|m|g|kg)|(-?[\d.]+) ([^|{}]+)\|([^{}]+)|(\w+)(\.name)?)\}/g
 
 /** A length in a text that is yet to be told. */
 export function tape(cm: number): string {
@@ -48,6 +49,11 @@ export function metresOf(metres: number): string {
 /** A weight of yarn in a text that is yet to be told: whole grams. */
 export function gramsOf(grams: number): string {
   return `{${Math.round(grams)} g}`
+}
+
+/** From so much yarn to so much by weight, in a text that is yet to be told: whole grams, the span no narrower than it is. */
+export function gramsFromTo(low: number, high: number): string {
+  return `{${Math.max(0, Math.floor(low))}-${Math.max(0, Math.ceil(high))} g}`
 }
 
 /** A load in a text that is yet to be told. */
@@ -72,7 +78,9 @@ function amountToken(amount: number, unit: 'm' | 'g' | 'kg'): Token {
 }
 
 function tokenOf(found: RegExpMatchArray | readonly (string | undefined)[]): Token | undefined {
-  const [, length, unit, number, one, several, kind, name] = found
+  const [, low, high, length, unit, number, one, several, kind, name] = found
+  if (low !== undefined)
+    return { value: { g: Number(high) }, words: ({ units }) => formatGramsRange(Number(low), Number(high), units) }
   if (length !== undefined && unit === 'cm') return { value: { cm: Number(length) }, words: ({ units }) => formatCm(Number(length), units) }
   if (length !== undefined && unit !== 'mm') return amountToken(Number(length), unit as 'm' | 'g' | 'kg')
   if (length !== undefined)

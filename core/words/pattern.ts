@@ -5,7 +5,7 @@ import { formatCm, formatLength } from '../measure/format'
 import { traitsOf } from '../part/start'
 import type { Piece } from '../part/piece'
 import type { Terms } from '../stitch/dictionary'
-import { tell } from '../stitch/tell'
+import { tell, gramsOf } from '../stitch/tell'
 import { type Abbreviation, Spoken } from './abbreviations'
 import { cordLines } from './cordWords'
 import { finishingOf } from './finishing'
@@ -156,7 +156,7 @@ function usedUp({ design: { yarns } }: Draft, part: DraftPart): string[] {
   const { by, leaveGrams } = spec.useUp
   const colour = by === 'cords' ? (spec as { readonly cords?: { readonly colour: string } }).cords?.colour : spec.colour
   const name = yarns.find(({ id }) => id === colour)?.name ?? 'it'
-  const left = leaveGrams > 0 ? `about ${leaveGrams} g of ${name} are left` : `all of ${name} is used`
+  const left = leaveGrams > 0 ? `about ${gramsOf(leaveGrams)} of ${name} are left` : `all of ${name} is used`
   return [
     `This part uses its yarn up: written so that ${left}. Weigh what is left before the last rounds or rows, and end sooner or later `
     + 'as it tells you.',

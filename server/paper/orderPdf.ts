@@ -5,6 +5,7 @@ import { buyWords, lotWords, money } from '../../core/plan/list'
 import type { OrderPlan } from '../../core/plan/orderPlan'
 import type { OrderPrice } from '../../core/plan/price'
 import { eveningCare, jobName, SELLING_CARE, stateWords, verdictWords } from '../../core/plan/words'
+import { tell, type ToldIn } from '../../core/stitch/tell'
 import { ACCENT, type Fonts, type PaperWish, Sheet } from './sheet'
 
 /*
@@ -16,6 +17,8 @@ export interface OrderSheet {
   readonly plan: OrderPlan
   readonly buying: readonly ToBuy[]
   readonly price: OrderPrice
+  /** What amounts of yarn are told in. */
+  readonly told: ToldIn
 }
 
 /** Where a bag's words begin, beside its boxes. */
@@ -59,7 +62,7 @@ function prices(sheet: Sheet, { lines, wanted, order: { money: { currency, share
 }
 
 /** Writes an order as a PDF. */
-export async function orderPdf({ plan, buying, price }: OrderSheet, wish: PaperWish, fonts: Fonts): Promise<Buffer> {
+export async function orderPdf({ plan, buying, price, told }: OrderSheet, wish: PaperWish, fonts: Fonts): Promise<Buffer> {
   const { order } = plan
   const sheet = new Sheet(order.name, wish, fonts)
   sheet.text(order.name, { face: 'heading', size: 24, after: 8 })
@@ -73,7 +76,7 @@ export async function orderPdf({ plan, buying, price }: OrderSheet, wish: PaperW
   evenings(sheet, plan)
   sheet.heading('Yarn')
   for (const one of buying) {
-    sheet.pair(one.name, [buyWords(one), ...lotWords(one).map(lot => `at home ${lot}`)].join('; ')
+    sheet.pair(one.name, tell([buyWords(one), ...lotWords(one).map(lot => `at home ${lot}`)].join('; '), told)
     + (one.cost === undefined ? '' : `; ${money(one.cost, order.money.currency)}`))
   }
   prices(sheet, plan, price)

@@ -1,3 +1,4 @@
+import type { Units } from '../../core/measure/format'
 import 'reflect-metadata'
 import { validateSync } from 'class-validator'
 import type { H3Event } from 'h3'
@@ -53,6 +54,7 @@ export class OrderQuery extends WhenAsked {
   @OneOf(['order', 'list', 'table', 'calendar', 'pdf']) as: 'order' | 'list' | 'table' | 'calendar' | 'pdf' = 'order'
   @OneOf(Object.keys(PAPERS)) paper: Paper = 'a4'
   @OneOf(['no', 'yes']) large: 'no' | 'yes' = 'no'
+  @OneOf(['cm', 'in']) units: Units = 'cm'
 }
 
 /** A maker's zone and day, if there are such. */

@@ -4,6 +4,7 @@ import { shoppingTable, shoppingText } from '../../core/plan/list'
 import { knownFrom } from '../../core/plan/known'
 import { type OrderPlan, planOrders } from '../../core/plan/orderPlan'
 import { priceOfOrder } from '../../core/plan/price'
+import type { ToldIn } from '../../core/stitch/tell'
 import { orders, yarns } from '../db/shelves'
 import { calendarFile } from '../paper/calendarFile'
 import { paperFonts } from '../paper/fonts'
@@ -37,7 +38,8 @@ async function planned({ zone, on }: OrderQuery) {
  * @returns nothing of an order that is not planned: it is closed
  */
 export async function orderFile(wish: OrderQuery, id?: string): Promise<OrderFile | undefined> {
-  const { as, paper, large } = wish
+  const { as, paper, large, units } = wish
+  const told: ToldIn = { terms: 'us', units }
   const { plans: all, workOf } = await planned(wish)
   const own: readonly OrderPlan[] = id === undefined ? all : all.filter(plan => plan.id === id)
   const [first] = own
@@ -51,9 +53,9 @@ export async function orderFile(wish: OrderQuery, id?: string): Promise<OrderFil
   if (as === 'table') return { name: `${name} to buy`, body: shoppingTable(buying), type: 'text/csv', extension: 'csv' }
   if (as === 'list' || !first) {
     const currency = first?.order.money.currency ?? ''
-    return { name: `${name} to buy`, body: shoppingText(own, buying, currency), type: 'text/plain', extension: 'txt' }
+    return { name: `${name} to buy`, body: shoppingText(own, buying, currency, told), type: 'text/plain', extension: 'txt' }
   }
-  const sheet = { plan: first, buying, price: priceOfOrder(first.order, workOf, onShelf) }
+  const sheet = { plan: first, buying, told, price: priceOfOrder(first.order, workOf, onShelf) }
   const pdf = await inWorkshop('order', { sheet, wish: { paper, large: large === 'yes' }, fonts: await paperFonts() })
   return { name, body: Buffer.from(pdf), type: 'application/pdf', extension: 'pdf' }
 }

@@ -68,7 +68,8 @@ describe('evenings as iCalendar', () => {
 describe('an order on paper', () => {
   it('says what is wanted, evening by evening what is made, the yarn and the price', async () => {
     const price = priceOfOrder(order, () => work, () => undefined)
-    const pages = await pagesOf(await orderPdf({ plan: plan!, buying: yarnToBuy(plans, () => undefined), price }, A4, fonts))
+    const told = { terms: 'us', units: 'in' } as const
+    const pages = await pagesOf(await orderPdf({ plan: plan!, buying: yarnToBuy(plans, () => undefined), price, told }, A4, fonts))
     const text = plain(pages.map(page => page.text).join(' '))
     // 95 minutes at 9.00 an hour are 14.25, notions 0.40, an eighth of 15.00 1.88; no share of it is the seller's.
     for (const said of [

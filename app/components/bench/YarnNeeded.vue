@@ -8,6 +8,7 @@ import { oddsWords, SURE_ENOUGH } from '~~/core/shelf/enough'
 import { lastsWords, needOfShelf } from '~~/core/shelf/need'
 import type { ShelfYarn } from '~~/core/shelf/yarn'
 import { yarnNeeds, yarnShares } from '~~/core/yarn/yarn'
+import { useTell } from '~/composables/useTell'
 import { useYarns } from '~/stores/yarns'
 
 /** What a bag takes of one of its yarns: in all, part by part, in grams and balls with their odds, and whether the shelf has enough. */
@@ -15,6 +16,7 @@ const props = defineProps<{ draft: Draft, id: string, onShelf?: ShelfYarn | unde
 const emit = defineEmits<{ take: [label: string, changes: readonly Change[]] }>()
 
 const shelf = useYarns()
+const say = useTell()
 const units = computed(() => props.draft.design.units)
 /** What another yarn would do is worked out once somebody asks. */
 const asked = ref(false)
@@ -50,7 +52,7 @@ const enough = computed(() => {
     class="needed"
   >
     <p>
-      {{ takes }} <strong v-if="told">{{ lastsWords(told) }}</strong>
+      {{ takes }} <strong v-if="told">{{ say(lastsWords(told)) }}</strong>
     </p>
     <LazyShortYarn
       v-if="short && told"

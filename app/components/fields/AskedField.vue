@@ -114,6 +114,7 @@ function type(value: number | undefined): void {
       :why="why"
       :card="field.card"
       :suffix="field.is === 'figure' ? field.unit : field.suffix"
+      :units="asking.units"
       :parts="field.is === 'figure'"
       :may-be-empty="field.optional"
       :refused="refused"

@@ -2,6 +2,8 @@
 import { computed, ref, watch } from 'vue'
 import type { CardId } from '~~/core/entry/cards'
 import type { Bounds } from '~~/core/field/field'
+import { askedIn } from '~~/core/measure/amounts'
+import type { Units } from '~~/core/measure/format'
 import { parseFigure } from '~~/core/stitch/parseFigure'
 
 /**
@@ -13,6 +15,8 @@ const props = defineProps<{
   value: number | undefined
   bounds: Bounds
   suffix?: string | undefined
+  /** What the maker measures in: with inches go ounces, pounds and yards, whatever is kept. */
+  units?: Units | undefined
   usually?: Bounds | undefined
   why?: string | undefined
   card?: CardId | undefined
@@ -22,14 +26,24 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [value: number], clear: [] }>()
 
-const shown = (value: number | undefined) => (value === undefined ? '' : String(value))
+const on = computed(() => askedIn(props.suffix, props.units ?? 'cm'))
+const hundredths = (value: number) => Math.round(100 * value) / 100
+const asIs = computed(() => on.value.each === 1)
+const shown = (value: number | undefined) =>
+  value === undefined ? '' : String(asIs.value ? value : hundredths(value / on.value.each))
+function read(typed: string): number | undefined {
+  const value = parseFigure(typed, on.value.unit)
+  return value === undefined || asIs.value ? value : Math.round(1000 * value * on.value.each) / 1000
+}
+const here = ({ least, most }: Bounds): Bounds =>
+  asIs.value ? { least, most } : { least: hundredths(least / on.value.each), most: hundredths(most / on.value.each) }
 const text = ref(shown(props.value))
 const trouble = ref('')
 
 watch(
-  () => props.value,
-  (value) => {
-    if (parseFigure(text.value, props.suffix) !== value) {
+  () => [props.value, on.value.unit] as const,
+  ([value]) => {
+    if (read(text.value) !== value) {
       text.value = shown(value)
       trouble.value = ''
     }
@@ -43,20 +57,22 @@ function take(typed: string): void {
     if (props.value !== undefined) emit('clear')
     return
   }
-  const value = parseFigure(typed, props.suffix)
+  const value = read(typed)
   const { least, most } = props.bounds
   const sound = value !== undefined && value >= least && value <= most && (props.parts || Number.isInteger(value))
-  trouble.value = sound ? '' : `A ${props.parts ? 'number' : 'whole number'} from ${least} to ${most}`
+  const told = here(props.bounds)
+  trouble.value = sound ? '' : `A ${props.parts ? 'number' : 'whole number'} from ${told.least} to ${told.most}`
   if (sound && value !== props.value) emit('change', value)
 }
 
 const usual = computed(() => {
-  const { least, most } = props.usually ?? props.bounds
+  const { least, most } = here(props.usually ?? props.bounds)
   return `${props.usually ? 'Usually' : 'From'} ${least} to ${most}`
 })
 
 function count(by: number): void {
-  take(String(Math.min(props.bounds.most, Math.max(props.bounds.least, (props.value ?? props.bounds.least) + by))))
+  const { least, most } = props.bounds
+  take(shown(Math.min(most, Math.max(least, (props.value ?? least) + by * on.value.each))))
 }
 </script>
 
@@ -65,7 +81,7 @@ function count(by: number): void {
     :label="label"
     :text="text"
     :worded="suffix === 'mm'"
-    :suffix="suffix"
+    :suffix="on.unit"
     :usual="usual"
     :why="why"
     :card="card"

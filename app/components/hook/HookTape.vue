@@ -12,9 +12,11 @@ import { type Eats, eatsOf, eatsUnseen } from '~~/core/shelf/eats'
 import { SURE_ENOUGH } from '~~/core/shelf/enough'
 import { fixesInHand, type YarnFix } from '~~/core/shelf/fixes'
 import { eatsWeighing, type HowFar, howFarInHand, howFarWords } from '~~/core/shelf/runOut'
+import { gramsOf, tell } from '~~/core/stitch/tell'
 import { useHook } from '~/composables/useHook'
 import { useLogbook } from '~/stores/logbook'
 import { useYarns } from '~/stores/yarns'
+import { useWays } from '~/stores/ways'
 
 /** The tape, the scales, the seam and a strip: each says what it would change, then the rest is drafted by it. */
 const props = defineProps<{ asked?: TapeAsked | undefined }>()
@@ -73,13 +75,15 @@ function takeFix(id: string, grams: number, { label, changes }: YarnFix): void {
   make.replan(withChanges(hand.value.plan, changes), label)
   emit('done')
 }
+const ways = useWays()
+const say = (text: string) => tell(text, { terms: ways.terms, units: hand.value.plan.units })
 function weightSays(yarn: string, grams: number, of: 'left' | 'work'): string {
   const state = make.state!
   const first = state.weighed.find(one => one.yarn === yarn && one.of !== 'work')
   const far = of === 'left' && (!first || grams <= first.grams) ? farOf(yarn, grams) : undefined
-  if (!far) return scalesWords(hand.value, state, { yarn, grams, of })
+  if (!far) return say(scalesWords(hand.value, state, { yarn, grams, of }))
   const used = scales(hand.value, state, { yarn, grams, of })?.usedGrams
-  return `${used ? `What is worked took ${Math.round(used)} g. ` : ''}${howFarWords(far, hand.value.draft.rounds.length)}`
+  return say(`${used ? `What is worked took ${gramsOf(used)}. ` : ''}${howFarWords(far, hand.value.draft.rounds.length)}`)
 }
 function weighed(yarn: string, grams: number, of: 'left' | 'work'): void {
   make.tell({ do: 'weighed', yarn, grams, of, round: round.value })

@@ -6,6 +6,7 @@ import { type BagFacts, SIDE_WORDS } from '~~/core/log/facts'
 import { keyWords } from '~~/core/log/paceKey'
 import { formatCm, formatLength } from '~~/core/measure/format'
 import { tell } from '~~/core/stitch/tell'
+import { formatGrams, formatMetres } from '~~/core/measure/amounts'
 import { paceChart, roundsChart, sizesChart, yarnChart } from '~/looks/charts'
 import type { Taught } from '~/stores/logbook'
 import { useWays } from '~/stores/ways'
@@ -31,7 +32,8 @@ const sizeRows = computed(() => sizes.value.map(one => [
   isInside(one) ? 'yes' : 'no',
 ]))
 const yarnRows = computed(() => yarns.value.map(({ name, saidMetres, said, grams }) => [
-  name, `${Math.round(saidMetres)} m`, said === undefined ? '–' : `${Math.round(said)} g`, `${Math.round(grams)} g`,
+  name, formatMetres(saidMetres, props.facts.units), said === undefined ? '–' : formatGrams(said, props.facts.units),
+  formatGrams(grams, props.facts.units),
 ]))
 </script>
 

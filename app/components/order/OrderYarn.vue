@@ -1,9 +1,11 @@
 <script setup lang="ts">
 import type { ToBuy } from '~~/core/plan/buy'
 import { buyWords, lotWords, money } from '~~/core/plan/list'
+import { useTell } from '~/composables/useTell'
 
 /** The yarn for what is still to be made: what it wants, what lies there, what to buy, by dye lot. */
 defineProps<{ buying: readonly ToBuy[], currency: string }>()
+const told = useTell()
 </script>
 
 <template>
@@ -22,7 +24,7 @@ defineProps<{ buying: readonly ToBuy[], currency: string }>()
           <strong>{{ one.name }}</strong> <span class="soft">for {{ one.bags }} {{ one.bags === 1 ? 'bag' : 'bags' }}</span>
         </p>
         <p :class="{ wanted: one.buy }">
-          {{ one.buy ? 'Buy ' : '' }}{{ buyWords(one) }}<template v-if="one.cost !== undefined">
+          {{ one.buy ? 'Buy ' : '' }}{{ told(buyWords(one)) }}<template v-if="one.cost !== undefined">
             , {{ money(one.cost, currency) }}
           </template>
         </p>
@@ -31,7 +33,7 @@ defineProps<{ buying: readonly ToBuy[], currency: string }>()
           :key="lot"
           class="soft"
         >
-          {{ lot }}
+          {{ told(lot) }}
         </p>
       </div>
     </li>

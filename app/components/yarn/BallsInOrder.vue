@@ -4,14 +4,16 @@ import type { Draft } from '~~/core/draft/draft'
 import { ballOrder, ballOrderWords } from '~~/core/shelf/ballOrder'
 import type { Rate } from '~~/core/shelf/eats'
 import type { Ball } from '~~/core/shelf/yarn'
+import { useTell } from '~/composables/useTell'
 
 /** Which ball is used for what, so that no join falls on what bears and no change of lot shows. */
 const props = defineProps<{ draft: Draft, yarn: string, balls: readonly Ball[], eats: Rate }>()
+const told = useTell()
 /** Every order is tried: only once somebody looks. */
 const open = ref(false)
 const lines = computed(() => {
   const found = open.value ? ballOrder(props.draft, props.yarn, props.balls, props.eats) : undefined
-  return found ? { uses: found.uses.length, all: ballOrderWords(found, props.draft.rounds.length) } : undefined
+  return found ? { uses: found.uses.length, all: ballOrderWords(found, props.draft.rounds.length).map(told) } : undefined
 })
 </script>
 

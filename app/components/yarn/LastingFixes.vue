@@ -1,11 +1,14 @@
 <script setup lang="ts">
 import type { YarnFix } from '~~/core/shelf/fixes'
+import { formatGramsRange } from '~~/core/measure/amounts'
+import { useUnits } from '~/composables/useUnits'
 
 /** What would let a yarn last that runs short. */
 defineProps<{ short: unknown, look: () => readonly YarnFix[] }>()
 const emit = defineEmits<{ take: [fix: YarnFix] }>()
+const units = useUnits()
 const thenWants = ({ wants: { low, high }, odds }: YarnFix) =>
-  `then ${Math.floor(low)} to ${Math.ceil(high)} g: ${Math.min(99, Math.round(100 * odds))} % that it lasts`
+  `then ${formatGramsRange(Math.floor(low), Math.ceil(high), units.value)}: ${Math.min(99, Math.round(100 * odds))} % that it lasts`
 </script>
 
 <template>

@@ -8,6 +8,8 @@ import type { Wants } from '~~/core/shelf/enough'
 import { likest, substitute } from '~~/core/shelf/substitute'
 import type { ShelfYarn } from '~~/core/shelf/yarn'
 import { likelyClasses } from '~~/core/yarn/likelyClasses'
+import { formatGramsRange, formatRunning } from '~~/core/measure/amounts'
+import { useUnits } from '~/composables/useUnits'
 import { useSwatches } from '~/stores/swatches'
 import { useTell } from '~/composables/useTell'
 
@@ -32,7 +34,8 @@ const found = computed(() => {
     ...(own ? { swatch: { gauge: own.document.gauge, name: own.document.name } } : {}),
   }, next.value)
 })
-const range = ({ low, high }: Wants) => `${Math.floor(low)} to ${Math.ceil(high)} g`
+const units = useUnits()
+const range = ({ low, high }: Wants) => formatGramsRange(Math.floor(low), Math.ceil(high), units.value)
 const cm = (value: number) => formatCm(value, props.draft.design.units)
 const rows = computed(() => {
   if (!found.value) return []
@@ -55,7 +58,7 @@ const lasts = computed(() => {
     <PickField
       v-model="chosen"
       label="From the shelf, the likest first"
-      :items="others.map(({ id, name, metresPer100g }) => ({ value: id, title: `${name}, ${metresPer100g} m in 100 g` }))"
+      :items="others.map(({ id, name, metresPer100g }) => ({ value: id, title: `${name}, ${formatRunning(metresPer100g, units)}` }))"
     />
     <template v-if="found">
       <table>
@@ -87,7 +90,7 @@ const lasts = computed(() => {
         v-for="line in [...found.says, lasts]"
         :key="line"
       >
-        {{ line }}
+        {{ told(line) }}
       </p>
       <p><strong>To swatch first</strong></p>
       <ul>

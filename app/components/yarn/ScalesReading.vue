@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { formatGrams } from '~~/core/measure/amounts'
 import { parseNumber } from '~~/core/measure/parse'
 import { useScales } from '~/composables/useScales'
+import { useUnits } from '~/composables/useUnits'
 
 /** The kitchen scales, where nobody types a weight: what they show, and to take it once it has settled. */
 defineProps<{ label: string }>()
 const emit = defineEmits<{ take: [grams: number] }>()
 const { name, reading, watchThem, leave, put, tare } = useScales()
+const units = useUnits()
 const open = ref(false)
 const load = ref('')
 
@@ -44,7 +47,7 @@ function close(): void {
     <output
       class="figures shown"
       :class="{ settled: reading.settled }"
-    >{{ reading.grams }} g</output>
+    >{{ formatGrams(reading.grams, units) }}</output>
     <span class="soft">{{ reading.settled ? 'settled' : 'settling' }}</span>
     <label>
       No scales are joined on: say what would lie there
@@ -64,7 +67,7 @@ function close(): void {
         :disabled="!reading.settled || reading.grams < 0"
         @click="take"
       >
-        Take {{ reading.grams }} g
+        Take {{ formatGrams(reading.grams, units) }}
       </v-btn>
       <v-btn
         size="small"

@@ -4,11 +4,16 @@ import type { Draft } from '~~/core/draft/draft'
 import type { Change } from '~~/core/part/finding'
 import type { Rate } from '~~/core/shelf/eats'
 import { growingIn, meantToUseUp, useUp, useUpWords } from '~~/core/shelf/useUp'
+import { formatGrams } from '~~/core/measure/amounts'
+import { useUnits } from '~/composables/useUnits'
+import { useTell } from '~/composables/useTell'
 
 /** Using a yarn up: what is to grow, and what is to be left; and what was meant to, whether it still does. */
 const props = defineProps<{ draft: Draft, yarn: string, haveGrams: number, eats: Rate }>()
 const emit = defineEmits<{ take: [label: string, changes: readonly Change[]] }>()
 
+const told = useTell()
+const units = useUnits()
 const open = ref(false)
 const leaveGrams = ref(0)
 const chosen = ref<string>()
@@ -33,7 +38,7 @@ const meant = computed(() => meantToUseUp(props.draft, props.yarn).map(({ growin
       v-for="{ one, leave, now } in meant"
       :key="keyOf(one)"
     >
-      {{ one.name }}: uses it up{{ leave > 0 ? ` until ${leave} g are left` : '' }}.
+      {{ one.name }}: uses it up{{ leave > 0 ? ` until ${formatGrams(leave, units)} are left` : '' }}.
       <template v-if="now && now.much !== one.now">
         <v-btn
           size="small"
@@ -74,11 +79,12 @@ const meant = computed(() => meantToUseUp(props.draft, props.yarn).map(({ growin
         :value="leaveGrams"
         :bounds="{ least: 0, most: 100_000 }"
         suffix="g"
+        :units="units"
         parts
         @change="leaveGrams = $event"
       />
       <p role="status">
-        {{ found && grows ? useUpWords(grows, found, leaveGrams) : 'There is too little for even the least of it.' }}
+        {{ found && grows ? told(useUpWords(grows, found, leaveGrams)) : 'There is too little for even the least of it.' }}
       </p>
       <div class="doing">
         <v-btn

@@ -5,9 +5,12 @@ import { sum } from '~~/core/shelf/money'
 import { stockOf } from '~~/core/shelf/stock'
 import type { ShelfYarn } from '~~/core/shelf/yarn'
 import { YARN_WEIGHTS } from '~~/core/stitch/yarnWeights'
+import { formatGrams, formatMetres, formatRunning } from '~~/core/measure/amounts'
+import { useUnits } from '~/composables/useUnits'
 
 /** What lies on the shelf of a yarn, and how well it is known how it is eaten. */
 const props = defineProps<{ yarn: ShelfYarn }>()
+const units = useUnits()
 const stock = computed(() => stockOf(props.yarn))
 const kind = computed(() => YARN_WEIGHTS.find(({ number }) => number === props.yarn.weightClass)!)
 
@@ -16,7 +19,7 @@ const left = computed(() => {
   if (grams === 0) return 'nothing left'
   const balls = [...(whole ? [`${whole} whole`] : []), ...(part ? [`${part} begun`] : [])].join(', ')
   const lot = lots.length > 1 ? `; lots ${lots.join(', ')}` : lots.length === 1 ? `; lot ${lots[0]}` : ''
-  return `${Math.round(grams)} g, about ${Math.round(metres)} m: ${balls}${lot}`
+  return `${formatGrams(grams, units.value)}, about ${formatMetres(metres, units.value)}: ${balls}${lot}`
 })
 
 const KNOWN = {
@@ -26,7 +29,7 @@ const KNOWN = {
 const known = computed(() => KNOWN[eatsOf(props.yarn).from])
 const details = computed(() => [
   `class ${kind.value.number}, ${kind.value.name.toLowerCase()}`, ...(props.yarn.fibre ? [props.yarn.fibre] : []),
-  `${props.yarn.metresPer100g} m in 100 g`, `balls of ${props.yarn.ballGrams} g`,
+  formatRunning(props.yarn.metresPer100g, units.value), `balls of ${formatGrams(props.yarn.ballGrams, units.value)}`,
   ...(props.yarn.ballPrice === undefined ? [] : [`${sum(props.yarn.ballPrice)} a ball`]), ...(props.yarn.place ? [props.yarn.place] : []),
 ].join(' · '))
 </script>

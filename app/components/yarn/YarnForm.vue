@@ -6,6 +6,7 @@ import type { Fields } from '~~/core/field/field'
 import { gaugeOf } from '~~/core/gauge/gauge'
 import { metresOfClass } from '~~/core/shelf/starter'
 import { SHELF_YARN_FIELDS, type ShelfYarn } from '~~/core/shelf/yarn'
+import { formatMetres } from '~~/core/measure/amounts'
 import type { Asking } from '~/composables/useAsking'
 import { useWays } from '~/stores/ways'
 
@@ -83,7 +84,7 @@ function keep(): void {
         :asking="asking"
       />
       <p class="soft">
-        A ball holds about {{ metresAball }} m.
+        A ball holds about {{ formatMetres(metresAball, ways.units ?? 'cm') }}.
       </p>
       <div class="row">
         <v-text-field
