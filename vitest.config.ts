@@ -5,7 +5,11 @@ import { sqlAsText } from './scripts/sqlAsText.mjs'
 /** The core keeps nothing between calls: its tests share what they load, which takes half the time. */
 const SHARED = ['core/**/*.test.ts', 'tests/{unit,pattern,legal}/**/*.test.ts']
 /** Tests that put something of their own into what they load: each has its own. */
-const ALONE = ['tests/{adding,app,server}/**/*.test.ts']
+const ALONE = ['tests/{app,server}/**/*.test.ts']
+/** Tests that put kinds of their own into the lists, before anything has read them. */
+const ADDING = ['tests/adding/**/*.test.ts']
+/** Tests draft bags of every kind, whether they read documents or not. */
+const KNOWING = [fileURLToPath(new URL('tests/everyKind.ts', import.meta.url))]
 
 export default defineConfig({
   // Rollup's and Vite's types of a plugin differ in what may be undefined.
@@ -15,10 +19,10 @@ export default defineConfig({
   test: {
     testTimeout: 30_000,
     maxWorkers: 2,
-    setupFiles: [fileURLToPath(new URL('tests/everyKind.ts', import.meta.url))],
     projects: [
-      { extends: true, test: { name: 'shared', isolate: false, include: SHARED } },
-      { extends: true, test: { name: 'alone', include: ALONE } },
+      { extends: true, test: { name: 'shared', isolate: false, include: SHARED, setupFiles: KNOWING } },
+      { extends: true, test: { name: 'alone', include: ALONE, setupFiles: KNOWING } },
+      { extends: true, test: { name: 'adding', include: ADDING } },
     ],
   },
 })

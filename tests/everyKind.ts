@@ -1,4 +1,3 @@
 import { knowEveryKind } from '../core/design/everyKind'
 
-// Tests draft bags of every kind, whether they read documents or not.
 knowEveryKind()

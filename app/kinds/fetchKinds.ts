@@ -34,16 +34,23 @@ const hungIn: Box = () => import('./hungIn')
 const closures: Box = () => import('./closures')
 const shaping: Box = () => import('./shaping')
 
-type Fetched<Word extends string, Here extends Word> = Readonly<Record<Exclude<Word, Here>, Box>>
+/** Every kind: for what proposes others than the bag has, and where nobody has said where a kind lies. */
+const every: Box = async () => {
+  const { knowEveryKind } = await import('~~/core/design/everyKind')
+  knowEveryKind()
+  return {}
+}
 
-/** Where a form of base is fetched from. */
-const FORMS: Fetched<BaseSpec['form'], 'circle'> = {
+type Fetched<Word extends string> = Readonly<Partial<Record<Word, Box>>>
+
+/** Where a form of base is fetched from; one that is left out comes with all others. */
+const FORMS: Fetched<BaseSpec['form']> = {
   'oval': ovals, 'rectangle': rectangles, 'double-disc': closedBelow, 'boat': closedBelow, 'tube': closedBelow, 'banded': pieces,
   'folded': pieces, 'motifs': pieces, 'bought': pieces,
 }
 
-/** Where a kind of part is fetched from. */
-const PARTS: Fetched<WallSpec['band'], 'solid' | 'ridges'> = {
+/** Where a kind of part is fetched from; likewise. */
+const PARTS: Fetched<WallSpec['band']> = {
   'rib': textures, 'pairs': textures, 'groups': textures, 'vees': textures, 'sprigs': textures, 'waves': textures, 'hills': textures,
   'boxes': textures, 'moss': textures, 'own': textures, 'panels': textures, 'loops': nets, 'eyelets': casings, 'ruffle': edgings,
   'picots': edgings, 'shells': edgings, 'rim': edgings, 'slots': openings, 'chain-straps': openings, 'grown-strap': grownOn,
@@ -53,7 +60,7 @@ const PARTS: Fetched<WallSpec['band'], 'solid' | 'ridges'> = {
 
 /** Fetches the kinds that bags are made of; nothing where all are known, so that nobody has to wait. */
 export function fetchKinds(...bags: readonly Pick<Design, 'base' | 'wall'>[]): Promise<void> | undefined {
-  const forms = bags.flatMap(({ base }) => (isKnownForm(base) ? [] : [FORMS[base.form as keyof typeof FORMS]]))
+  const forms = bags.flatMap(({ base }) => (isKnownForm(base) ? [] : [FORMS[base.form] ?? every]))
   return know([...forms, ...bags.flatMap(({ wall }) => wall.flatMap(({ band }) => boxesOf(band)))])
 }
 
@@ -63,7 +70,7 @@ export function fetchPart(band: WallSpec['band']): Promise<void> | undefined {
 }
 
 function boxesOf(band: WallSpec['band']): Box[] {
-  return isKnownPart({ band }) ? [] : [PARTS[band as keyof typeof PARTS]]
+  return isKnownPart({ band }) ? [] : [PARTS[band] ?? every]
 }
 
 function know(boxes: readonly Box[]): Promise<void> | undefined {
@@ -77,8 +84,7 @@ async function fetched(boxes: ReadonlySet<Box>): Promise<void> {
   }
 }
 
-/** Fetches every kind: for what proposes others than the bag has. */
+/** Fetches every kind. */
 export async function fetchEveryKind(): Promise<void> {
-  const { knowEveryKind } = await import('~~/core/design/everyKind')
-  knowEveryKind()
+  await every()
 }

@@ -36,9 +36,6 @@ import { anyKind } from '../arbitraries/fromFields'
  * everything else has to know it.
  */
 
-// The index has been read before a test begins: it is read anew, with the exercises in it.
-vi.hoisted(() => vi.resetModules())
-
 type Index = Readonly<Record<string, readonly unknown[]>>
 
 vi.mock('../../core/wall/kinds', async (original) => {

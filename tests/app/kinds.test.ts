@@ -41,6 +41,12 @@ describe('kinds that are fetched', () => {
     expect(page.isKnownPart({ band: 'slots' })).toBe(false)
   })
 
+  it('come with all others where nobody has said where they lie, as one does that was just added', async () => {
+    const page = await pageAnew()
+    await page.fetchKinds({ base: { form: 'circle' } as never, wall: [{ band: 'not-in-the-list' } as never] })
+    expect(WALL_KINDS.every(kind => page.isKnownPart(kind))).toBe(true)
+  })
+
   it('stand in the order they are offered once all are known, whichever came first', async () => {
     const page = await pageAnew()
     await page.fetchPart('zip')
