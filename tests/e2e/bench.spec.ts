@@ -206,16 +206,6 @@ test('on a phone everything is there, and nothing sticks out sideways', async ({
   }
 })
 
-test('the first screen loads at most 200 KB of JavaScript', async ({ page }) => {
-  let bytes = 0
-  page.on('response', (response) => {
-    if (response.url().endsWith('.js')) bytes += Number(response.headers()['content-length'] ?? 0)
-  })
-  await page.goto('/', { waitUntil: 'networkidle' })
-  expect(bytes).toBeGreaterThan(10_000)
-  expect(bytes).toBeLessThan(200 * 1024)
-})
-
 test('a swatch leaves as a file and comes back', async ({ page }) => {
   await page.goto('/swatches')
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Download Cone cotton, firm' }).click()])
