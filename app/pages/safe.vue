@@ -34,12 +34,7 @@ onMounted(() => void house.load())
       :lines="house.trouble"
       title="That did not work"
     />
-    <p
-      role="status"
-      class="done"
-    >
-      {{ house.done }}
-    </p>
+    <HouseDoing />
     <HouseCopies />
     <template v-if="!house.copies?.barred">
       <HouseAside />
@@ -52,7 +47,5 @@ onMounted(() => void house.load())
 <style scoped>
 .safe { max-width: 60rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.8rem; }
 header p { margin: 0.3rem 0 0; }
-.done { margin: 0; font-weight: 600; color: var(--accent); }
-.done:empty { display: none; }
 .mend { margin-top: 0.5rem; }
 </style>

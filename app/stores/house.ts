@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
+import { computed, ref, shallowRef } from 'vue'
 import { ask, refusalLines, useTrying } from './records'
 
 /** A copy of everything. */
@@ -30,7 +30,7 @@ export interface Aside {
 export interface ParcelFile {
   readonly file: string
   readonly name: string
-  readonly sort?: 'design' | 'swatch' | 'yarn' | 'make'
+  readonly sort?: 'design' | 'swatch' | 'yarn' | 'order' | 'make'
   readonly there?: boolean
   readonly why?: readonly string[]
 }
@@ -61,17 +61,32 @@ export const useHouse = defineStore('house', () => {
   const parcel = shallowRef<{ readonly file: File, readonly files: readonly ParcelFile[] }>()
   /** What was just done, in words. */
   const done = ref('')
-  const busy = ref(false)
+  /** What is being done, in words; nothing else is begun meanwhile. */
+  const doingNow = ref('')
+  const busy = computed(() => doingNow.value !== '')
+  /** What ends it, where it can be called off without anything half done. */
+  const off = shallowRef<AbortController>()
   const { trouble, trying } = useTrying()
 
-  /** Does something and says that it is done; while it is, nothing else is begun. */
-  async function doing<T>(work: () => Promise<T>, said?: (value: T) => string): Promise<T | undefined> {
-    busy.value = true
+  /** Does something, says what while it lasts, and that it is done. */
+  async function doing<T>(words: string, work: () => Promise<T>, said?: (value: T) => string): Promise<T | undefined> {
+    doingNow.value = words
     done.value = ''
     const value = await trying(work)
     if (value !== undefined && said) done.value = said(value)
-    busy.value = false
+    doingNow.value = ''
     return value
+  }
+
+  /** Does what only looks, and can be called off. */
+  async function looking<T>(words: string, work: (signal: AbortSignal) => Promise<T>): Promise<T | undefined> {
+    const own = (off.value = new AbortController())
+    const value = await doing(words, () => work(own.signal))
+    off.value = undefined
+    if (!own.signal.aborted) return value
+    trouble.value = []
+    done.value = 'Called off. Nothing is changed.'
+    return undefined
   }
 
   /** Looks how something stands. What was told of the last deed stays, unless looking fails too. */
@@ -108,12 +123,13 @@ export const useHouse = defineStore('house', () => {
   }
 
   async function copyNow(): Promise<void> {
-    await doing(() => ask<Copy>('/api/house/copies', { method: 'POST' }), () => 'Everything is copied.')
+    await doing('Everything is being copied.', () => ask<Copy>('/api/house/copies', { method: 'POST' }), () => 'Everything is copied.')
     await loadCopies()
   }
 
   async function returnTo(copy: Copy): Promise<void> {
     await doing(
+      'The copy is being put in place.',
       () => ask<{ kept: string }>(`/api/house/copies/${encodeURIComponent(copy.name)}`, { method: 'POST' }),
       () => 'Everything is as it was then. What there was before lies among the copies.',
     )
@@ -122,6 +138,7 @@ export const useHouse = defineStore('house', () => {
 
   async function startFromCopy(): Promise<void> {
     await doing(
+      'What can be read is being put in place.',
       () => ask<{ brought: number, lost: number, copy?: string, broken: string }>('/api/house/salvage', { method: 'POST' }),
       ({ brought, lost, copy, broken }) =>
         `${copy ? 'The last good copy is in place.' : 'There was no copy: an empty file was begun.'} ${brought} entries were read off the `
@@ -131,7 +148,7 @@ export const useHouse = defineStore('house', () => {
   }
 
   async function bringBack({ kind, id, name }: Aside): Promise<void> {
-    await doing(async () => {
+    await doing(`${name} is being brought back.`, async () => {
       await ask(`/api/shelf/${kind}/${id}`, { method: 'POST' })
       return true
     }, () => `${name} is back.`)
@@ -139,40 +156,41 @@ export const useHouse = defineStore('house', () => {
   }
 
   async function forget({ kind, id, name }: Aside): Promise<void> {
-    await doing(async () => {
+    await doing(`${name} is being thrown away.`, async () => {
       await ask(`/api/shelf/${kind}/${id}`, { method: 'DELETE' })
       return true
     }, () => `${name} is gone for good.`)
     await loadAside()
   }
 
-  function sendParcel(file: File, take?: string): Promise<{ files: ParcelFile[], taken?: number }> {
+  function sendParcel(file: File, take?: string, signal?: AbortSignal): Promise<{ files: ParcelFile[], taken?: number }> {
     return ask(`/api/house/parcel${take === undefined ? '' : `?take=${take}`}`, {
-      method: 'POST', body: file, headers: { 'Content-Type': 'application/zip' },
+      method: 'POST', body: file, headers: { 'Content-Type': 'application/zip' }, ...(signal ? { signal } : {}),
     })
   }
 
   /** Looks into a parcel; nothing is brought in yet. */
   async function lookInto(file: File): Promise<void> {
     parcel.value = undefined
-    const inside = await doing(() => sendParcel(file))
+    const inside = await looking(`${file.name} is being looked through.`, signal => sendParcel(file, undefined, signal))
     if (inside) parcel.value = { file, files: inside.files }
   }
 
   /** Brings in what was chosen of it, by the files' numbers. */
   async function bringIn(chosen: readonly number[]): Promise<void> {
     const { file } = parcel.value!
-    const taken = await doing(() => sendParcel(file, chosen.join(',')), ({ taken = 0 }) => `${taken} brought in.`)
+    const sent = () => sendParcel(file, chosen.join(','))
+    const taken = await doing('What you chose is being brought in.', sent, ({ taken: number = 0 }) => `${number} brought in.`)
     if (taken) parcel.value = undefined
   }
 
   async function openToPhones(): Promise<void> {
-    await doing(() => ask('/api/house/phone', { method: 'POST' }))
+    await doing('The way in is being opened.', () => ask('/api/house/phone', { method: 'POST' }))
     await loadPhone()
   }
 
   async function closeToPhones(): Promise<void> {
-    await doing(async () => {
+    await doing('The way in is being closed.', async () => {
       await ask('/api/house/phone', { method: 'DELETE' })
       return true
     }, () => 'Nobody reaches the program from another machine now.')
@@ -180,7 +198,7 @@ export const useHouse = defineStore('house', () => {
   }
 
   async function sendAway(id: string): Promise<void> {
-    await doing(async () => {
+    await doing('It is being sent away.', async () => {
       await ask(`/api/house/devices/${id}`, { method: 'DELETE' })
       return true
     })
@@ -188,7 +206,7 @@ export const useHouse = defineStore('house', () => {
   }
 
   return {
-    copies, aside, asideDays, phone, parcel, done, busy, trouble, load, loadPhone, copyNow, returnTo, startFromCopy, bringBack, forget,
-    lookInto, bringIn, openToPhones, closeToPhones, sendAway,
+    copies, aside, asideDays, phone, parcel, done, doingNow, busy, off, trouble, load, loadPhone, copyNow, returnTo, startFromCopy,
+    bringBack, forget, lookInto, bringIn, openToPhones, closeToPhones, sendAway,
   }
 })

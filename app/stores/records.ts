@@ -29,6 +29,8 @@ interface Ask {
   readonly body?: object | string
   readonly query?: Readonly<Record<string, string | number>>
   readonly headers?: Readonly<Record<string, string>>
+  /** What ends it before it is answered. */
+  readonly signal?: AbortSignal
 }
 
 /** Asks the server for something, or to do something; it throws what `refusalLines` reads. */

@@ -105,3 +105,22 @@ test('the drawing is enlarged and fitted again; the tour is left, letter keys ar
   await page.reload()
   await expect(page.getByRole('button', { name: 'Show me' })).toHaveCount(0)
 })
+
+test.describe('what takes long', () => {
+  test.use({ expected: [/422/] })
+
+  test('a look through a parcel says that it goes on, and can be called off', async ({ page }) => {
+    await page.goto('/safe')
+    await page.route('**/api/house/parcel', () => new Promise(() => {}))
+    const file = { name: 'years.zip', mimeType: 'application/zip', buffer: Buffer.from('PK') }
+    await page.locator('input[type=file]').setInputFiles(file)
+    await expect(page.getByRole('status').filter({ hasText: 'years.zip is being looked through.' })).toBeVisible()
+    await expect(page.getByRole('progressbar')).toBeVisible()
+    await expect(page.getByRole('button', { name: 'Read such a file' })).toBeDisabled()
+    await page.getByRole('button', { name: 'Call it off' }).click()
+    await expect(page.getByRole('status').filter({ hasText: 'Called off. Nothing is changed.' })).toBeVisible()
+    await page.unrouteAll({ behavior: 'ignoreErrors' })
+    await page.locator('input[type=file]').setInputFiles(file)
+    await expect(page.getByRole('alert')).toContainText('That did not work')
+  })
+})

@@ -10,7 +10,7 @@ const chosen = ref<number[]>([])
 const files = computed(() => house.parcel?.files ?? [])
 watch(files, list => (chosen.value = list.flatMap(({ why, there }, i) => (why || there ? [] : [i]))))
 
-const SORT = { design: 'bag', swatch: 'swatch', yarn: 'yarn', make: 'on the hook' } as const
+const SORT = { design: 'bag', swatch: 'swatch', yarn: 'yarn', order: 'order', make: 'on the hook' } as const
 
 function saidOf({ sort, there, why }: ParcelFile): string {
   if (why) return `cannot be read: ${why.join('; ')}`
