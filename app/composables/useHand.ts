@@ -1,11 +1,11 @@
 import { computed, type ComputedRef } from 'vue'
 import type { Hands } from '~~/core/design/design'
-import { useDocument } from '~/stores/document'
+import { useTape } from '~/stores/tape'
 import { useWays } from '~/stores/ways'
 
 /** The hand that drawings are for: the open bag's, or the maker's. */
 export function useHand(): ComputedRef<Hands> {
-  const bag = useDocument()
+  const tape = useTape()
   const ways = useWays()
-  return computed(() => (bag.isOpen ? bag.design.hands : ways.hands) ?? 'right')
+  return computed(() => tape.hands ?? ways.hands ?? 'right')
 }

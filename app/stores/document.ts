@@ -20,7 +20,10 @@ export const useDocument = defineStore('document', () => {
   const design = shallowRef<Design>(newDesign('No bag'))
   const history = shallowRef<History>(NO_HISTORY)
   const tape = useTape()
-  watch(() => (isOpen.value ? design.value.units : undefined), units => (tape.units = units), { flush: 'sync', immediate: true })
+  watch(() => (isOpen.value ? design.value : undefined), (open) => {
+    tape.units = open?.units
+    tape.hands = open?.hands
+  }, { flush: 'sync', immediate: true })
   /** Why the last edit was not taken, in words; nothing after one that was. */
   const refused = ref<string>()
   /** That the program made a mistake with the bag as it is: it is drawn as it was before. */

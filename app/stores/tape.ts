@@ -1,9 +1,14 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
+import type { Hands } from '~~/core/design/design'
 import type { Units } from '~~/core/measure/format'
 
-/** What the tape in hand is marked in: that of the bag that is open; nothing where none is. */
+/**
+ * What the tape in hand is marked in, and which hand holds the hook: those of the bag that is open; nothing where none is. Whoever tells
+ * or draws something asks here, and need not know of bags.
+ */
 export const useTape = defineStore('tape', () => {
   const units = ref<Units>()
-  return { units }
+  const hands = ref<Hands>()
+  return { units, hands }
 })
