@@ -145,4 +145,11 @@ test('by keyboard alone: from the list to a band moved, renamed, made another ki
   await expect(page.getByText('Undone: Band: moss')).toBeVisible()
   await page.reload()
   await expect(page.getByRole('heading', { level: 2, name: 'Belly' })).toBeVisible()
+  // What is pressed goes with what stood there: the heading of what is in hand has the focus then.
+  await page.getByRole('button', { name: 'The whole bag' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 2, name: 'The whole bag' })).toBeFocused()
+  await page.locator('button.pick', { hasText: 'Belly' }).focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { level: 2, name: 'Belly' })).toBeFocused()
 })

@@ -223,7 +223,7 @@ test('on a phone: straps from corner to corner, moved by a finger, shown with th
   await page.setViewportSize({ width: 390, height: 844 })
   const document = (await (await request.get(`/api/designs/${await idOf(request, 'Loaf bag')}/export?as=design`)).json()) as object
   await page.goto(`/bags/${await freshBag(request, 'Pocket loaf bag', { ...document, name: 'Pocket loaf bag' })}`)
-  await label(page, /chain straps/).click()
+  await page.locator('button.pick', { hasText: /chain straps/i }).click()
   const width = page.getByLabel('From corner to corner', { exact: true })
   await width.fill('16')
   await expect(page.locator('[data-code="not-at-corners"]')).toContainText('from corner to corner')

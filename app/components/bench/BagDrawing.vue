@@ -28,6 +28,8 @@ const BETWEEN_PX = 52
 const BELOW_PX = 14
 
 const narrow = computed(() => width.value < 620)
+/** Of the whole bag the list of parts stands below or beside: it is the menu then, and is not said twice. */
+const listed = computed(() => narrow.value && props.selected === 'bag')
 const { zoom, pan, near, closer, further, fit } = useZoom(box)
 useShortcuts(() => [
   { key: '+', does: 'Enlarge the drawing', run: closer }, { key: '-', does: 'Make the drawing smaller', run: further },
@@ -229,7 +231,7 @@ function leader(x: number, y: number, labelY: number): string {
       {{ reading }}
     </p>
     <nav
-      v-if="width > 0"
+      v-if="width > 0 && !listed"
       class="labels"
       aria-label="Parts of the bag, from the top down"
     >

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 import { BAG_FIELDS } from '~~/core/design/bagFields'
 import { partName } from '~~/core/design/partNames'
 import { countByWeight, countedWords } from '~~/core/part/worst'
@@ -31,6 +31,12 @@ const OTHERS: Readonly<Record<string, () => Naming>> = {
   base: () => ({ path: ['base', 'called'], called: bag.design.base.called }),
   turnUp: () => ({ path: ['turnUpCalled'], called: bag.design.turnUpCalled }),
 }
+/** What was pressed is often gone with what stood there before: the heading has the focus then. */
+watch(() => view.selected, async () => {
+  const pressed = document.activeElement
+  await nextTick()
+  if (pressed && !pressed.isConnected) heading.value?.focus()
+}, { flush: 'sync' })
 const whole = computed(() => view.selected === 'bag')
 const hasStop = computed(() => findings.value.some(({ weight, code }) => weight === 'stop' || code === 'mouth-does-not-divide'))
 const findings = computed(() => part.value ? draft.value.findings.filter(finding => finding.part === part.value!.id) : draft.value.findings)
