@@ -100,7 +100,7 @@ export const SHELF_YARN_FIELDS = {
   colour: text('Colour', 7, 7, {
     begins: '#d9c8a5', pattern: { source: '^#[0-9a-f]{6}$', flags: 'i', message: 'must be a colour such as #7d8f5b' },
   }),
-  metresPer100g: figure('Metres in 100 g', between(5, 5000), 'm', { beside: true, usually: between(40, 900) }),
+  metresPer100g: figure('Length in 100 g', between(5, 5000), 'm', { beside: true, usually: between(40, 900) }),
   ballGrams: figure('A whole ball', between(1, 20_000), 'g', { beside: true, usually: between(20, 1000) }),
   ballPrice: optional(count('Price of a ball, in hundredths', between(0, 100_000_000), { usually: between(50, 10_000) })),
   place: text('Where it lies', 0, 120, { begins: '', beside: true }),

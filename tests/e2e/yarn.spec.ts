@@ -19,7 +19,7 @@ test('a yarn is entered with its balls, found again, changed, thrown away and br
   await page.getByRole('button', { name: 'Keep this yarn' }).click()
   await expect(page.getByText('Say what you call it')).toBeVisible()
   await page.getByLabel('Name, in plain words').fill('rowan red cotton, DK')
-  await page.getByLabel('Metres in 100 g').fill('250')
+  await page.getByLabel('Length in 100 g').fill('250')
   await page.getByLabel('Price of a ball').fill('4,5')
   await page.getByLabel('Where it lies').fill('hall chest')
   await page.getByRole('button', { name: 'Add ball' }).click()

@@ -160,7 +160,7 @@ function keep(): void {
 .facts { padding-top: 0.6rem; border-top: 1px solid var(--line); }
 .named { display: grid; grid-template-columns: auto 1fr; gap: 0.6rem; align-items: start; }
 .row { display: flex; flex-wrap: wrap; gap: 0.5rem; }
-.row > :deep(.v-input) { flex: 1 1 9rem; }
+.row > :deep(.v-input), .row > :deep(.asked) { flex: 1 1 9rem; }
 input[type='color'] {
   width: 2.5rem; height: 2.5rem; padding: 0; cursor: pointer; overflow: hidden;
   border: 1px solid var(--strong-line); border-radius: 50%; background: none;
