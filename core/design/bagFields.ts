@@ -11,7 +11,7 @@ import type { Design } from './design'
  */
 
 /** How the maker goes round. */
-export const ROUNDS_FIELDS = roundsFields(design => (design as Design).rounds)
+const ROUNDS_FIELDS = roundsFields(design => (design as Design).rounds)
 
 /** A strip of the maker's own, hung up. Under a weight no strip gets shorter: one figure takes the other along. */
 export const STRETCH_FIELDS = {

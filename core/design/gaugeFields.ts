@@ -8,7 +8,7 @@ import { hookLabel } from '../stitch/hooks'
  */
 
 const SWATCH_COUNT = between(1, 1000)
-export const SWATCH_CM = between(1, 200)
+const SWATCH_CM = between(1, 200)
 
 const MEASURED = {
   stitches: figure('Stitches', SWATCH_COUNT, '', { beside: true, usually: between(5, 60) }),
@@ -30,6 +30,7 @@ export const MEASURED_KINDS: Fields = Object.fromEntries(
   FABRIC_KINDS.map(kind => [kind, optional(group(`{${kind}}`, MEASURED, { says: MEASURED_SAYS }))]),
 )
 
+/** What is asked of a gauge. */
 export const GAUGE_FIELDS = {
   hookMm: figure(
     told((gauge: { readonly hookMm: number }) => `Hook: ${hookLabel(gauge.hookMm)}`),

@@ -223,7 +223,11 @@ test('on a phone: straps from corner to corner, moved by a finger, shown with th
   await page.setViewportSize({ width: 390, height: 844 })
   const document = (await (await request.get(`/api/designs/${await idOf(request, 'Loaf bag')}/export?as=design`)).json()) as object
   await page.goto(`/bags/${await freshBag(request, 'Pocket loaf bag', { ...document, name: 'Pocket loaf bag' })}`)
-  await page.locator('button.pick', { hasText: /chain straps/i }).click()
+  // The list of parts is the menu of the whole bag; with a part in hand a row beside the drawing is, the part in hand in sight.
+  await expect(page.locator('nav.labels')).toHaveCount(0)
+  await page.locator('button.pick', { hasText: 'Base' }).click()
+  await expect(label(page, /^Base/)).toBeInViewport({ ratio: 1 })
+  await label(page, /chain straps/).click()
   const width = page.getByLabel('From corner to corner', { exact: true })
   await width.fill('16')
   await expect(page.locator('[data-code="not-at-corners"]')).toContainText('from corner to corner')

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { roomOf } from '~~/core/contents/contents'
 import type { HandlesAs } from '~~/core/chart/handles'
 import { planOf } from '~~/core/chart/plan'
@@ -30,6 +30,12 @@ const BELOW_PX = 14
 const narrow = computed(() => width.value < 620)
 /** Of the whole bag the list of parts stands below or beside: it is the menu then, and is not said twice. */
 const listed = computed(() => narrow.value && props.selected === 'bag')
+const menu = ref<HTMLElement>()
+/** Where the parts stand in one row, the one in hand is in sight. */
+watch(() => props.selected, () => {
+  const chosen = menu.value?.querySelector<HTMLElement>('[aria-pressed=true]')
+  if (narrow.value && chosen) menu.value!.scrollLeft = chosen.offsetLeft - TOP_PX
+}, { flush: 'post' })
 const { zoom, pan, near, closer, further, fit } = useZoom(box)
 useShortcuts(() => [
   { key: '+', does: 'Enlarge the drawing', run: closer }, { key: '-', does: 'Make the drawing smaller', run: further },
@@ -232,6 +238,7 @@ function leader(x: number, y: number, labelY: number): string {
     </p>
     <nav
       v-if="width > 0 && !listed"
+      ref="menu"
       class="labels"
       aria-label="Parts of the bag, from the top down"
     >
