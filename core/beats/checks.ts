@@ -1,7 +1,7 @@
 import { isBase, risenCm, wallKindOf } from '../draft/part'
 import { relativeUncertainty } from '../measure/length'
 import type { DraftPart } from '../draft/draft'
-import { type Countable, countable } from '../draft/found'
+import { type Countable, countable } from '../draft/countCorrection'
 import type { Worked } from '../round/worked'
 import { floorWords } from '../words/floorWords'
 import { tape } from '../stitch/tell'

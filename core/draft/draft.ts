@@ -5,7 +5,7 @@ import type { Start } from '../part/start'
 import { bagFindings } from './bagFindings'
 import { casingFindings } from './casing'
 import { contentsFindings } from './contentsFit'
-import type { Found } from './found'
+import type { CountCorrection } from './countCorrection'
 import { gaugeFindings } from './gaugeFindings'
 import { handleFindings } from './handleFindings'
 import { hangingsOf } from './handles'
@@ -64,7 +64,7 @@ function gaugeFor(design: Design, before: Draft | undefined): Gauge {
  * @param found counts that rounds really have on the hook: all above is drafted from them
  * @param taken what was measured on the hook: what is worked stays, all above is drafted by it
  */
-export function draft(from: Design, before?: Draft, found: readonly Found[] = [], taken: readonly Taken[] = []): Draft {
+export function draft(from: Design, before?: Draft, found: readonly CountCorrection[] = [], taken: readonly Taken[] = []): Draft {
   const swatchGauge = gaugeFor(from, before)
   const stages = foldInStages(from, swatchGauge, found, taken, before?.stages)
   const { fold: { parts, start, design, known } } = stages

@@ -10,7 +10,8 @@ import { type Edge, withSides } from '../round/edge'
 import { leanOf } from '../round/style'
 import type { Worked } from '../round/worked'
 import { mainStitch } from '../wall/wall'
-import { asFound, type Found } from './found'
+import type { CountCorrection } from './countCorrection'
+import { type RealEdge, replanPart } from './replanPart'
 import { type Drafted, type DraftPart, isStopped } from './part'
 import { beginsAs, inTexture, keptCounts, wantedCm, wentOn, type WorkAgain } from './goingOn'
 import type { Known } from './known'
@@ -47,7 +48,7 @@ interface WorkedPart {
   readonly made: number
   readonly reached: number
   /** The edge that was really there when it was done, where the next round was to put a count right. */
-  readonly real: Edge | undefined
+  readonly real: RealEdge | undefined
   /** How far in all the sides had moved with the seam when it was done. */
   readonly shifted: number
 }
@@ -117,14 +118,14 @@ class Rising {
   private shifted = 0
   private tallCm = 0
   /** The edge that is really there, where the next round puts a count right. */
-  private real: Edge | undefined
+  private real: RealEdge | undefined
   private readonly allowance: Allowance = allow()
 
   constructor(
     private readonly design: Design,
     private readonly known: Known,
     private readonly before: Fold | undefined,
-    private readonly found: readonly Found[],
+    private readonly found: readonly CountCorrection[],
     private readonly from: From | undefined,
   ) {
     const earlier = before ?? from?.fold
@@ -270,7 +271,7 @@ class Rising {
   /** A part as it goes on from what was counted on the hook. */
   private goneOn(result: PartResult): PartResult {
     if (this.found.length === 0) return result
-    const { result: after, real } = asFound(result, this.below, this.found, this.real)
+    const { result: after, real } = replanPart(result, this.below, this.found, this.real)
     this.real = real
     return after
   }
@@ -314,7 +315,7 @@ export interface Starting {
   /** An earlier fold: parts worked from the very same things are taken over from it. */
   readonly before?: Fold | undefined
   /** Counts that rounds really have, where the maker went on with another than planned. */
-  readonly found?: readonly Found[]
+  readonly found?: readonly CountCorrection[]
   /** Of a bag that is partly worked: what stays. */
   readonly from?: From | undefined
   /** No further than the part with this round. */

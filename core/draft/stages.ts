@@ -2,7 +2,7 @@ import type { Design } from '../design/design'
 import { same } from '../design/merge'
 import type { Gauge } from '../gauge/gauge'
 import { type Fold, fold, type From } from './fold'
-import type { Found } from './found'
+import type { CountCorrection } from './countCorrection'
 import { type Known, knownBy, learn, type StitchSeen } from './known'
 import { type Awaited, awaited, type Stop, stopAt, type Taken, withTaken } from './taken'
 
@@ -88,7 +88,7 @@ function knownAtFirst(design: Design, gauge: Gauge, before: Stages | undefined):
 export function foldInStages(
   design: Design,
   gauge: Gauge,
-  found: readonly Found[],
+  found: readonly CountCorrection[],
   taken: readonly Taken[],
   before?: Stages,
 ): Stages {

@@ -1,6 +1,6 @@
 import { type Draft, draft } from '../draft/draft'
 import { causes } from '../draft/drift'
-import { countable, type Found } from '../draft/found'
+import { countable, type CountCorrection } from '../draft/countCorrection'
 import { tape } from '../stitch/tell'
 import { saidLine } from '../words/lines'
 import type { Manner } from '../words/say'
@@ -58,7 +58,7 @@ function betweenWords(right: number, round: number): string {
 }
 
 /** The same plan drafted from one count more. */
-function draftWith({ plan, found, taken, draft: before }: InHand, one: Found): Draft {
+function draftWith({ plan, found, taken, draft: before }: InHand, one: CountCorrection): Draft {
   return draft(plan, before, [...found.filter(({ round }) => round < one.round), one], taken)
 }
 

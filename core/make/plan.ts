@@ -3,7 +3,7 @@ import { type Standing, standingAt } from '../beats/standing'
 import type { Design } from '../design/design'
 import { same } from '../design/merge'
 import { type Draft, draft } from '../draft/draft'
-import type { Found } from '../draft/found'
+import type { CountCorrection } from '../draft/countCorrection'
 import type { Taken } from '../draft/taken'
 import type { Spot } from './event'
 import { type MakeState, roundOf } from './state'
@@ -11,7 +11,7 @@ import { type MakeState, roundOf } from './state'
 /** What is being made: the plan drafted from the counts that were lived with, its road, and where on it the hook is. */
 export interface InHand {
   readonly plan: Design
-  readonly found: readonly Found[]
+  readonly found: readonly CountCorrection[]
   readonly taken: readonly Taken[]
   readonly draft: Draft
   readonly road: Road
@@ -19,7 +19,7 @@ export interface InHand {
 }
 
 /** The counts of a make that its plan is drafted from: those that are not as planned. */
-export function foundIn({ counts }: Pick<MakeState, 'counts'>): Found[] {
+export function foundIn({ counts }: Pick<MakeState, 'counts'>): CountCorrection[] {
   return counts
     .filter(({ choice }) => choice !== 'as-planned')
     .map(({ round, found, to }) => ({ round, count: found, ...(to === undefined ? {} : { to }) }))
@@ -43,7 +43,7 @@ function spotOn(road: Road, { spot, trail }: MakeState): Spot {
   return known ? { leg: known.leg, beats: 'all' } : spot
 }
 
-function sameFound(a: readonly Found[], b: readonly Found[]): boolean {
+function sameFound(a: readonly CountCorrection[], b: readonly CountCorrection[]): boolean {
   return a.length === b.length && a.every((one, i) => one.round === b[i]!.round && one.count === b[i]!.count && one.to === b[i]!.to)
 }
 

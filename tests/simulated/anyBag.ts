@@ -3,7 +3,7 @@ import { roadOf } from '../../core/beats/road'
 import type { Design } from '../../core/design/design'
 import type { Measure } from '../../core/design/measured'
 import { draft, type Draft } from '../../core/draft/draft'
-import type { Found } from '../../core/draft/found'
+import type { CountCorrection } from '../../core/draft/countCorrection'
 import type { Taken } from '../../core/draft/taken'
 import { expected } from '../../core/make/expected'
 import type { Deed, MakeEvent } from '../../core/make/event'
@@ -43,7 +43,7 @@ export interface Telling {
 class AtTheHook {
   readonly events: MakeEvent[] = []
   private taken: Taken[] = []
-  private found: Found[] = []
+  private found: CountCorrection[] = []
   private drafted: Draft
   private road: Road
   private at: number

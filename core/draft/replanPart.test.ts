@@ -6,7 +6,7 @@ import { demoDesigns, randomDesigns } from '../../tests/pattern/spokenOf'
 import { roundLines } from '../words/pattern'
 import type { WallSpec } from '../wall/wall'
 import { draft } from './draft'
-import { countable } from './found'
+import { countable } from './countCorrection'
 
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const circle: Design['base'] = {

@@ -1,0 +1,25 @@
+import { placesOf } from '../round/edge'
+import type { CountedSort } from '../round/recount'
+import type { Worked } from '../round/worked'
+
+/** A count that a round really has on the hook; and what it is put right to in the next round, if it is. */
+export interface CountCorrection {
+  readonly round: number
+  /** Stitches, or spaces or loops where these are what is counted. */
+  readonly count: number
+  /** The next round leaves what it would have left on so many. */
+  readonly to?: number
+}
+
+/** What is counted of a round's edge, and how much of it there is. */
+export interface Countable {
+  readonly what: CountedSort
+  readonly number: number
+}
+
+/** What makers count of a round: its loops, its spaces where these are at least half, else its stitches. */
+export function countable({ edge, round }: Worked): Countable {
+  const spaces = placesOf(edge, 'space')
+  if (round.inLoops) return { what: 'loops', number: spaces }
+  return 2 * spaces >= edge.count ? { what: 'spaces', number: spaces } : { what: 'stitches', number: edge.count - spaces }
+}

@@ -1,0 +1,215 @@
+import type { LayOut } from '../part/layOut'
+import type { PartResult } from '../part/part'
+import { type Edge, withSides } from '../round/edge'
+import { countedPlaces, recountEdge, recountWorked } from '../round/recount'
+import type { Worked } from '../round/worked'
+import { countable, type CountCorrection } from './countCorrection'
+import { puttingRight, type PutRight, workedOn } from './reworkRound'
+
+/*
+ * Going on from what was counted
+ * ==============================
+ *
+ * A maker who has 118 where 120 were planned, and lives with it, has another edge than the draft; what is worked stays as it is, and
+ * everything above is drafted from the edge that is really there. The rounds still to come of the part are worked again on it
+ * (reworkRound.ts). A count put right in the next round is the same for one round: that one leaves what it should have left, and from
+ * there on all is as planned.
+ *
+ * A part may build an edge of its own between two rounds (the four sides of a rectangle's rows, a second disc): a count is carried into
+ * that only where the tops of the round below are part of it.
+ */
+
+/** Whether an edge is the one that a round left, whatever its sides. */
+function isEdgeOf({ edge }: Worked, on: Edge): boolean {
+  return on.from === edge.from
+}
+
+/** Where round about a part a fudge shows least: beside the seam, then at the other side; of a floor in the middle of its ends. */
+function hidingPlaces(result: PartResult, i: number): number[] {
+  const { edge: { count, closed } } = result.rounds[i]!
+  if (!closed) return [1, 0.02]
+  const marked = result.markers?.[i] ?? []
+  if (marked.length === 4) {
+    const [a, b, c, d] = marked as [number, number, number, number]
+    const middle = (from: number, to: number) => (((from + to + 1) / 2) % count) / count
+    // Of the two pairs of stretches between markers the shorter ones are the ends.
+    const ends = b - a + d - c < c - b + a + count - d ? [[a, b], [c, d]] as const : [[d, a + count], [b, c]] as const
+    return ends.map(([from, to]) => middle(from, to))
+  }
+  return [1, 0.5]
+}
+
+/** What a part says of its rounds, for the counts that they really have. */
+function rescaled(result: PartResult, rounds: readonly Worked[]): Partial<PartResult> {
+  const share = (i: number) => (rounds[i]?.edge.count ?? 1) / (result.rounds[i]?.edge.count ?? 1)
+  const last = share(rounds.length - 1)
+  const { circumference } = result.size
+  const { layOut, arounds, markers, casing } = result
+  return {
+    size: { ...result.size, circumference: { cm: circumference.cm * last, plusMinusCm: circumference.plusMinusCm * last } },
+    ...(arounds ? { arounds: arounds.map((cm, i) => cm * share(i)) } : {}),
+    ...(layOut ? { layOut: laidBetween(layOut, result.rounds, share) } : {}),
+    ...(markers ? { markers: markers.map((own, i) => own.map(made => Math.min(Math.round(made * share(i)), lastOf(rounds[i])))) } : {}),
+    ...(casing ? { casing: { ...casing, eyelets: eyeletsOf(casing.eyelets, result.rounds, rounds) } } : {}),
+  }
+}
+
+function lastOf(worked: Worked | undefined): number {
+  return Math.max(0, (worked?.edge.count ?? 1) - 1)
+}
+
+/** Where stitches lie that are more or fewer than a base has places for: between those that it has. */
+function laidBetween(layOut: LayOut, planned: readonly Worked[], share: (round: number) => number): LayOut {
+  return (round, station) => {
+    if (round < 0 || share(round) === 1) return layOut(round, station)
+    const { count } = planned[round]!.edge
+    const at = station / share(round)
+    const before = Math.min(count - 1, Math.floor(at))
+    const [a, b] = [layOut(round, before), layOut(round, (before + 1) % count)]
+    const part = at - before
+    return { x: a.x + (b.x - a.x) * part, y: a.y + (b.y - a.y) * part }
+  }
+}
+
+/** The eyelets that there really are: the spaces of the round that leaves as many as planned. */
+function eyeletsOf(eyelets: number, planned: readonly Worked[], real: readonly Worked[]): number {
+  const i = planned.findIndex(({ edge }) => countedPlaces(edge, 'spaces') === eyelets)
+  return i < 0 || !real[i] ? eyelets : countedPlaces(real[i].edge, 'spaces')
+}
+
+/** The edge that a part leaves, for the places that its last round really has; its sides as far round as they were planned. */
+function leftEdge(result: PartResult, edge: Edge): Edge {
+  if (edge.count === result.edge.count) return withSides(edge, result.edge.sides)
+  const share = edge.count / result.edge.count
+  return withSides(edge, [result.edge.sides[0] * share, result.edge.sides[1] * share])
+}
+
+/** Works the rounds of a part again from the first that meets another edge than it was drafted on. */
+class Replan {
+  readonly rounds: Worked[] = []
+  /** How each round that puts a count right does it. */
+  readonly putRight: { readonly round: number, readonly how: PutRight['how'] }[] = []
+  /** Why and where it goes no further. */
+  stop: { readonly round: number, readonly count: number, readonly edge: Edge } | undefined
+  /** The edge that should have been, where the next round is to put it right; and by how much the count is off. */
+  private asIf: { readonly edge: Edge, readonly difference: number } | undefined
+
+  /** @param real the edge that is really there below the first round, where it is another than drafted */
+  constructor(
+    private readonly result: PartResult,
+    private readonly below: number,
+    private readonly corrections: readonly CountCorrection[],
+    private real: Edge | undefined,
+    difference: number,
+  ) {
+    this.asIf = real && { edge: result.rounds[0]!.on, difference }
+  }
+
+  get leaves(): { readonly real: Edge | undefined, readonly asIf: Replan['asIf'] } {
+    return { real: this.real, asIf: this.asIf }
+  }
+
+  /** The real edge that the next round meets, where the part built one of its own upon what the round below left. */
+  private onto(i: number): Edge | undefined {
+    const { real } = this
+    const [planned, under] = [this.result.rounds[i]!, this.result.rounds[i - 1]]
+    if (!real || !under || isEdgeOf(under, planned.on)) return real
+    const tops = countedPlaces(planned.on, 'tops')
+    return tops === under.edge.count ? recountEdge(planned.on, 'tops', real.count) : undefined
+  }
+
+  /** The edge that the next round should meet, built by the part likewise. */
+  private meant(i: number): Edge {
+    const planned = this.result.rounds[i]!
+    const under = this.result.rounds[i - 1]
+    return under && !isEdgeOf(under, planned.on) ? planned.on : this.asIf!.edge
+  }
+
+  /** Works the next round; whether it came out. */
+  take(i: number): boolean {
+    const planned = this.result.rounds[i]!
+    const number = this.below + i + 1
+    const real = this.onto(i)
+    const worked = !real ? planned : this.asIf ? this.put(planned, i, real) : workedOn(planned, real)
+    if (!worked) return this.stopped(number, real!.count, real!)
+    const counted = this.corrections.find(({ round }) => round === number)
+    const { what, number: before } = countable(worked)
+    const now = counted ? recountWorked(worked, what, counted.count) : worked
+    this.rounds.push(now ?? worked)
+    if (!now) return this.stopped(number, counted!.count, worked.edge)
+    const meant = counted?.to === undefined ? undefined : recountWorked(worked, what, counted.to)
+    this.asIf = meant && { edge: meant.edge, difference: counted!.count - counted!.to! }
+    this.real = counted && counted.count !== before ? now.edge : real ? now.edge : undefined
+    return true
+  }
+
+  private put(planned: Worked, i: number, real: Edge): Worked | undefined {
+    const { difference } = this.asIf!
+    const found = puttingRight(planned, { asIf: this.meant(i), real, difference }, hidingPlaces(this.result, i))
+    if (found) this.putRight.push({ round: this.below + i + 1, how: found.how })
+    return found?.worked
+  }
+
+  private stopped(round: number, count: number, edge: Edge): false {
+    this.stop = { round, count, edge }
+    return false
+  }
+}
+
+/** A part whose rounds cannot be gone on with: why, and how far it comes. */
+function endsAt(result: PartResult, rounds: readonly Worked[], edge: Edge, round: number, count: number): PartResult {
+  return {
+    ...result, rounds, edge, handles: [], pieces: [],
+    findings: [
+      ...result.findings,
+      { code: 'found-count', weight: 'stop', round, what: `Round ${round} does not come out on the ${count} that were counted.` },
+    ],
+  }
+}
+
+/** An edge that is really there, where the next round is to put it right; and how many counted places it has too many. */
+export interface RealEdge {
+  readonly edge: Edge
+  readonly difference: number
+}
+
+/** A part as it goes on from what was counted. */
+export interface Replanned {
+  readonly result: PartResult
+  readonly real?: RealEdge
+  readonly putRight?: Replan['putRight']
+}
+
+/** Whether handles or eyelets of a part stand where they were counted to: nothing was counted otherwise before they were worked. */
+function placesHold({ rounds, handles = [], casing }: PartResult, below: number, here: readonly CountCorrection[], fromBelow: boolean): boolean {
+  if (handles.length === 0 && !casing) return true
+  const placed = rounds.findIndex(({ edge }) => edge.free !== undefined || (casing && countedPlaces(edge, 'spaces') === casing.eyelets))
+  return placed >= 0 && !fromBelow && here.every(({ round }) => round - below - 1 >= placed)
+}
+
+/**
+ * A part as it goes on from what was counted in its rounds: up to there as drafted, from there on worked again on the edge that is
+ * really there.
+ *
+ * @param below rounds of the bag below the part
+ * @param real the edge that its first round really meets, if that is another than it was drafted on
+ */
+export function replanPart(result: PartResult, below: number, corrections: readonly CountCorrection[], real?: RealEdge): Replanned {
+  const here = corrections.filter(({ round }) => round > below && round <= below + result.rounds.length)
+  if (here.length === 0 && !real) return { result }
+  if (result.rounds.length === 0) return { result, ...(real ? { real } : {}) }
+  const replan = new Replan(result, below, here, real?.edge, real?.difference ?? 0)
+  result.rounds.every((_, i) => replan.take(i))
+  const { rounds, stop, leaves, putRight } = replan
+  if (stop) return { result: endsAt(result, rounds, stop.edge, stop.round, stop.count) }
+  const after = { ...result, rounds, ...rescaled(result, rounds) }
+  // An edge that the part built of its own has nothing to do with its last round's count.
+  const own = !isEdgeOf(result.rounds.at(-1)!, result.edge)
+  if (!leaves.real || own) return { result: { ...after, ...(own ? {} : { edge: leftEdge(result, rounds.at(-1)!.edge) }) }, putRight }
+  const edge = leftEdge(result, leaves.real)
+  if (edge.count !== result.edge.count && !placesHold(result, below, here, real !== undefined))
+    return { result: endsAt(result, rounds, edge, below + rounds.length, edge.count) }
+  if (!leaves.asIf) return { result: { ...after, edge }, putRight }
+  const { difference } = leaves.asIf
+  return { result: { ...after, edge: leftEdge(result, leaves.asIf.edge) }, real: { edge, difference }, putRight }
+}

@@ -1,0 +1,96 @@
+import { type Edge, type FreeRun, PLACE_CODE } from './edge'
+import type { Worked } from './worked'
+
+/*
+ * An edge as it really is
+ * =======================
+ *
+ * A maker counts another number than planned. Nobody knows where the stitch was lost or won, so it is shared out evenly: the places of
+ * the planned edge are kept in their order, and some of the counted ones are left out or doubled. What lies between two counted places
+ * (the stitches between two spaces) goes with the one after it. Sides, handles and the place of the hook move along.
+ */
+
+/** What makers count of an edge. */
+export type CountedSort = 'stitches' | 'spaces' | 'loops'
+
+/** Of an edge of several sorts the tops of stitches alone: no row ends, no chains. */
+type Sort = CountedSort | 'tops'
+
+/** Whether a place is one that is counted. */
+function counts(kind: number, sort: Sort): boolean {
+  if (sort === 'tops') return kind === PLACE_CODE.stitch
+  return (kind === PLACE_CODE.space) === (sort !== 'stitches')
+}
+
+/** How often each of so many counted places is there if there are `wanted` of them: most of them once. */
+function multiplicities(number: number, wanted: number): Uint32Array {
+  const times = new Uint32Array(number)
+  for (let i = 0; i < wanted; i++) times[Math.floor((i * number) / wanted)]!++
+  return times
+}
+
+/** For each place of the new edge the one of the old edge that it is like. */
+function likeOld(edge: Edge, sort: Sort, wanted: number): number[] {
+  const { kinds } = edge
+  const times = multiplicities(countedPlaces(edge, sort), wanted)
+  const old: number[] = []
+  let nth = 0
+  // The places since the last counted one, which go with the next where spaces are counted.
+  let waiting: number[] = []
+  for (let place = 0; place < kinds.length; place++) {
+    waiting.push(place)
+    const counted = counts(kinds[place]!, sort)
+    if (!counted && (sort === 'spaces' || sort === 'loops')) continue
+    for (let again = counted ? times[nth++]! : 1; again > 0; again--) old.push(...waiting)
+    waiting = []
+  }
+  return [...old, ...waiting]
+}
+
+/** Where the boundaries of an edge have moved to: so many of the new places stand before each. */
+function movedBoundaries(old: readonly number[], count: number): (boundary: number) => number {
+  const before = new Int32Array(count + 1)
+  for (const place of old) before[place + 1]!++
+  for (let i = 1; i <= count; i++) before[i]! += before[i - 1]!
+  return boundary => before[boundary]! % Math.max(1, old.length)
+}
+
+/** An edge made of the places of another, in order. */
+function edgeLike(edge: Edge, old: readonly number[]): Edge {
+  const moved = movedBoundaries(old, edge.count)
+  const free = edge.free?.map((run): FreeRun => ({ ...run, from: moved(run.from), to: moved(run.to) }))
+  const start = Math.max(0, old.lastIndexOf(edge.start))
+  return {
+    ...edge, count: old.length, kinds: Uint8Array.from(old, i => edge.kinds[i]!), chains: Uint16Array.from(old, i => edge.chains[i]!),
+    from: Int32Array.from(old, i => edge.from[i]!), to: Int32Array.from(old, i => edge.to[i]!),
+    sides: [moved(edge.sides[0]), moved(edge.sides[1])], start: edge.start === 0 ? 0 : start, ...(free ? { free } : {}),
+  }
+}
+
+/** How many places of an edge are counted. */
+export function countedPlaces({ kinds }: Pick<Edge, 'kinds'>, sort: Sort): number {
+  let number = 0
+  for (const kind of kinds) if (counts(kind, sort)) number++
+  return number
+}
+
+/**
+ * An edge with another number of counted places.
+ *
+ * @param wanted how many of them there really are
+ * @returns nothing for a count that leaves none
+ */
+export function recountEdge(edge: Edge, sort: Sort, wanted: number): Edge | undefined {
+  const number = countedPlaces(edge, sort)
+  if (wanted < 1 || number < 1) return undefined
+  return wanted === number ? edge : edgeLike(edge, likeOld(edge, sort, wanted))
+}
+
+/** A round that came out with another number of counted places than it was worked to. */
+export function recountWorked(worked: Worked, sort: Sort, wanted: number): Worked | undefined {
+  const edge = recountEdge(worked.edge, sort, wanted)
+  if (!edge || edge === worked.edge) return edge && worked
+  const old = likeOld(worked.edge, sort, wanted)
+  const bytes = (list: Uint8Array) => Uint8Array.from(old, i => list[i]!)
+  return { ...worked, edge, stitches: bytes(worked.stitches), loops: bytes(worked.loops), aims: bytes(worked.aims) }
+}
