@@ -24,17 +24,22 @@ function isEdgeOf({ edge }: Worked, on: Edge): boolean {
   return on.from === edge.from
 }
 
+/** Whether a round has sides between its four markers, which stay plain. */
+function growsAtEnds({ markers }: PartResult, i: number): boolean {
+  return markers?.[i]?.length === 4
+}
+
 /** Where round about a part a fudge shows least: beside the seam, then at the other side; of a floor in the middle of its ends. */
 function hidingPlaces(result: PartResult, i: number): number[] {
   const { edge: { count, closed } } = result.rounds[i]!
   if (!closed) return [1, 0.02]
   const marked = result.markers?.[i] ?? []
-  if (marked.length === 4) {
+  if (growsAtEnds(result, i)) {
     const [a, b, c, d] = marked as [number, number, number, number]
     const middle = (from: number, to: number) => (((from + to + 1) / 2) % count) / count
-    // Of the two pairs of stretches between markers the shorter ones are the ends.
-    const ends = b - a + d - c < c - b + a + count - d ? [[a, b], [c, d]] as const : [[d, a + count], [b, c]] as const
-    return ends.map(([from, to]) => middle(from, to))
+    // They stand at the first and the last stitch of both sides, which are as long as each other; the ends lie between.
+    const wraps = Math.abs((b - a) - (d - c)) > Math.abs((c - b) - (a + count - d))
+    return wraps ? [middle(a, b), middle(c, d)] : [middle(d, a + count), middle(b, c)]
   }
   return [1, 0.5]
 }
@@ -145,7 +150,7 @@ class Replan {
 
   private put(planned: Worked, i: number, real: Edge): Worked | undefined {
     const { difference } = this.asIf!
-    const found = puttingRight(planned, { asIf: this.meant(i), real, difference }, hidingPlaces(this.result, i))
+    const found = puttingRight(planned, { asIf: this.meant(i), real, difference }, hidingPlaces(this.result, i), !growsAtEnds(this.result, i))
     if (found) this.putRight.push({ round: this.below + i + 1, how: found.how })
     return found?.worked
   }

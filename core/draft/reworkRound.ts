@@ -1,6 +1,6 @@
 import { changeEvenly, mostChange } from '../round/changes'
 import { type Edge, PLACE_CODE } from '../round/edge'
-import { type Fudged, fudge } from '../round/fudge'
+import { type Fudged, fudge, keepsHandles } from '../round/fudge'
 import type { RepeatStep, Step, StitchStep } from '../round/step'
 import { work } from '../round/work'
 import type { Worked } from '../round/worked'
@@ -28,9 +28,13 @@ function longestRun(steps: readonly Step[]): number {
   return found
 }
 
-/** Steps with their longest plain run so many stitches longer or shorter; nothing if it is too short for that. */
-function stretched(steps: readonly Step[], by: number): Step[] | undefined {
-  const at = longestRun(steps)
+/** The plain runs among steps, from the last one on: the stretches of the bag between its handles. */
+function runsFromTheEnd(steps: readonly Step[]): number[] {
+  return steps.flatMap((step, i) => (isPlainRun(step) ? [i] : [])).reverse()
+}
+
+/** Steps with a plain run, the longest if none is named, so many stitches longer or shorter; nothing if it is too short for that. */
+function stretched(steps: readonly Step[], by: number, at = longestRun(steps)): Step[] | undefined {
   const times = at < 0 ? 0 : (steps[at] as StitchStep).times + by
   if (at < 0 || times < 0) return undefined
   const run = times > 0 ? [{ ...(steps[at] as StitchStep), times }] : []
@@ -58,8 +62,10 @@ function* tries({ round: { steps }, on }: Worked, real: Edge): Generator<Step[]>
   const by = real.count - on.count
   const put = (at: number, instead: readonly Step[]) => [...steps.slice(0, at), ...instead, ...steps.slice(at + 1)]
   function* longerRuns(): Generator<Step[]> {
-    const run = stretched(steps, by)
-    if (run) yield run
+    for (const at of real.free ? runsFromTheEnd(steps) : [longestRun(steps)]) {
+      const run = stretched(steps, by, at)
+      if (run) yield run
+    }
     for (const [i, step] of steps.entries()) {
       const longer = step.do === 'repeat' ? stretchedRepeat(step, by) : undefined
       if (longer) yield put(i, longer)
@@ -85,7 +91,7 @@ export function workedOn(planned: Worked, real: Edge): Worked | undefined {
   if (asPlanned?.ok) return asPlanned.worked
   for (const steps of tries(planned, real)) {
     const result = work({ ...round, steps }, real)
-    if (result.ok) return result.worked
+    if (result.ok && keepsHandles(result.worked, planned)) return result.worked
   }
   return undefined
 }
@@ -121,16 +127,18 @@ export interface PutRight {
  *
  * @param difference counted places that there are more (above 0) or fewer
  * @param shares of the way round where it shows least
+ * @param spreads whether what is too much for one place may be spread all round it
  */
 export function puttingRight(
   planned: Worked,
   { asIf, real, difference }: { readonly asIf: Edge, readonly real: Edge, readonly difference: number },
   shares: readonly number[],
+  spreads: boolean,
 ): PutRight | undefined {
   const meant = workedOn(planned, asIf)
   if (!meant) return undefined
   const fudged = fudge(meant, real, difference, shares)
   if (fudged) return { worked: fudged.worked, how: fudged }
-  const worked = spreadEvenly(meant, real)
+  const worked = spreads ? spreadEvenly(meant, real) : undefined
   return worked && { worked, how: 'spread' }
 }

@@ -1,4 +1,4 @@
-import { type Aim, type ChainStep, type GroupStep, type Loop, repeat, type Step, type StitchStep } from '../round/step'
+import { type Aim, type ChainStep, type GroupStep, type Loop, repeat, type SkipStep, type Step, type StitchStep } from '../round/step'
 import { STITCH_KINDS, type StitchKind, STITCHES, type Terms } from '../stitch/dictionary'
 import { type Piece, Unreadable } from './piece'
 import { type Around, placeOf } from './places'
@@ -79,10 +79,17 @@ function stitchOf(abbreviation: string, terms: Terms, at: number): StitchKind {
 }
 
 const STITCH = /^(?:(\d+) )?(long |reverse )?(FP|BP)?([a-z]+(?: st)?) (in|around) (.+)$/i
-const TOGETHER = /^(FP|BP)?([a-z]+?)(\d+)tog(?: over ((?:next|last ch of the handle and) .+))?$/i
+const LOOPS_TOGETHER: Readonly<Record<string, Loop>> = { 'back': 'back', 'front': 'front', 'back and third': 'backAndThird' }
+const TOGETHER = /^(FP|BP)?([a-z]+?)(\d+)tog(?: in (back|front|back and third) loops)?(?: over ((?:next|last ch of the handle and) .+))?$/i
 const FOUNDATION = /^(\d+) foundation ([a-z]+)$/i
 const LAST_CHAIN = /^last ch of the handle/i
 const FIRST_CHAIN = /first ch of the handle$/i
+/** Spaces that are passed over; of loops the stitches between them are passed too. */
+function skippedSpaces(sort: string | undefined): Partial<SkipStep> {
+  if (!sort) return {}
+  return /^loop/i.test(sort) ? { of: 'loop', aim: 'space' } : { of: 'space' }
+}
+
 const SKIP
   = /^(?:sk|skip|miss)(?: next)?(?: (\d+))?(?: (?:sts?|chs?(?: along the underside of the ch)?|(ch-sps?|loops?)|row ends?|holes?))?$/i
 const CHAIN = /^ch (\d+)$/i
@@ -165,7 +172,7 @@ class Reader {
     const chain = CHAIN.exec(text)
     if (chain) return [{ do: 'chain', chains: this.within(Number(chain[1]), piece) }]
     const skip = SKIP.exec(text)
-    if (skip) return [{ do: 'skip', places: this.within(Number(skip[1] ?? 1), piece), ...(skip[2] ? { of: 'space' } : {}) }]
+    if (skip) return [{ do: 'skip', places: this.within(Number(skip[1] ?? 1), piece), ...skippedSpaces(skip[2]) }]
     const together = TOGETHER.exec(text)
     if (together) return [this.togetherItem(piece, together)]
     const stitch = STITCH.exec(text)
@@ -189,8 +196,8 @@ class Reader {
     return { do: 'stitch', kind, times: this.within(Number(times), piece), landmark: 'foundation' }
   }
 
-  private togetherItem(piece: Piece, [, post, name, over, places = '']: RegExpExecArray): Step {
-    const loop = postLoop(post)
+  private togetherItem(piece: Piece, [, post, name, over, loops, places = '']: RegExpExecArray): Step {
+    const loop = postLoop(post) ?? (loops ? LOOPS_TOGETHER[loops.toLowerCase()] : undefined)
     const ends = [LAST_CHAIN.test(places) ? 'last' : '', FIRST_CHAIN.test(places) ? 'first' : ''].filter(Boolean)
     const chain = ends.length === 2 ? 'both' : (ends[0] as 'first' | 'last' | undefined)
     return {

@@ -1,6 +1,7 @@
+import { STITCHES } from '../stitch/dictionary'
 import type { Edge } from './edge'
-import { placesUsed } from './placesUsed'
-import { each, inOne, skip, type RepeatStep, type Step, type StitchStep, together } from './step'
+import { runAt } from './freeRuns'
+import { each, inOne, skip, type RepeatStep, type SkipStep, type Step, type StitchStep, together } from './step'
 import { work } from './work'
 import type { Worked } from './worked'
 
@@ -73,10 +74,11 @@ const lessTogether: Edit = ({ step }, by) => {
   return [step.over - by === 1 ? each(step.kind, 1, step.loop) : { ...step, over: step.over - by }]
 }
 
-const decrease: Edit = ({ step, offset }, by) => {
+const decrease: Edit = ({ step, at, offset }, by) => {
   const run = plainRun(step)
-  if (!run || by !== 1 || run.landmark) return undefined
-  const before = Math.min(offset, run.times - 1)
+  // The round's first stitch may be its starting chain.
+  const before = Math.max(at === 0 ? 1 : 0, Math.min(offset, (run?.times ?? 0) - 1))
+  if (!run || by !== 1 || run.landmark || STITCHES[run.kind].heightChains === 0 || before >= run.times) return undefined
   return within(run, before, { ...together(run.kind), ...(run.loop ? { loop: run.loop } : {}) }, run.times - 1 - before)
 }
 
@@ -109,7 +111,9 @@ const samePlace: Edit = ({ step, at, offset }, by) => {
 /** Places passed over before a step. */
 const passOver: Edit = ({ step, at, offset }, by) => {
   if (at === 0 || !takesPlace(step)) return undefined
-  const passed = { ...skip(by), ...('aim' in step && step.aim === 'space' ? { of: 'space' as const } : {}) }
+  const passed: SkipStep = 'aim' in step && step.aim === 'space'
+    ? { ...skip(by), aim: 'space', of: 'landmark' in step && step.landmark === 'loop' ? 'loop' : 'space' }
+    : skip(by)
   if (step.do !== 'stitch' || step.times === 1) return [passed, step]
   return within(step, offset, passed, step.times - offset)
 }
@@ -119,14 +123,30 @@ const FROM_FEWER: readonly Way[] = [
   { kind: 'decrease', edit: lessTogether }, { kind: 'skip-less', edit: skipLess }, { kind: 'increase', edit: increase },
   { kind: 'same-place', edit: samePlace },
 ]
+/** Corners of handles stay drawn together. */
+const BESIDE_HANDLES = FROM_FEWER.slice(1)
 const FROM_MORE: readonly Way[] = [
   { kind: 'skip-more', edit: skipMore }, { kind: 'increase', edit: lessIncrease }, { kind: 'decrease', edit: decrease },
   { kind: 'passed-over', edit: passOver },
 ]
 
+/** How far along the edge steps reach, in places; a chain of a space that is worked into chain by chain is one place. */
+function reach(steps: readonly Step[]): number {
+  return steps.reduce((sum, step) => {
+    switch (step.do) {
+      case 'repeat': return sum + step.times * reach(step.steps)
+      case 'skip': return sum + step.places
+      case 'together': return sum + step.over
+      case 'chain': return sum
+      case 'stitch': return sum + (step.aim === 'chains' ? 1 : takesPlace(step) || step.aim === 'below' ? step.times : 0)
+      case 'group': return sum + (takesPlace(step) ? 1 : 0)
+    }
+  }, 0)
+}
+
 /** The turns of a repeat about a place of the edge. */
 function turnsNear({ times, steps }: RepeatStep, at: number, target: number): number[] {
-  const each = Math.max(1, placesUsed(steps))
+  const each = Math.max(1, reach(steps))
   const middle = Math.min(times - 1, Math.max(0, Math.floor((target - at) / each)))
   return [middle, middle - 1, middle + 1].filter(turn => turn >= 0 && turn < times)
 }
@@ -136,12 +156,12 @@ function leavesNear(steps: readonly Step[], target: number, from = 0, above: rea
   let at = from
   return steps.flatMap((step, index): Leaf[] => {
     const here = at
-    at += placesUsed([step])
+    at += reach([step])
     if (step.do !== 'repeat') {
       const offset = step.do === 'stitch' ? Math.min(step.times - 1, Math.max(0, target - here)) : 0
       return [{ path: [...above, { index, turn: 0 }], step, at: here, offset }]
     }
-    const each = placesUsed(step.steps)
+    const each = reach(step.steps)
     return turnsNear(step, here, target).flatMap(turn =>
       leavesNear(step.steps, target, here + turn * each, [...above, { index, turn }]))
   })
@@ -184,8 +204,14 @@ function* withTurnAgain(steps: readonly Step[], target: number): Generator<Step[
     if (again && step.do === 'repeat')
       for (const turn of turnsNear(step, at, target))
         if (turn > 0 || index > 0) yield withInstead(steps, [{ index, turn }], again)
-    at += placesUsed([step])
+    at += reach([step])
   }
+}
+
+/** The same for one turn near each of several places. */
+function* withTurnsAgain(steps: readonly Step[], [target, ...more]: readonly number[]): Generator<readonly Step[]> {
+  if (target === undefined) yield steps
+  else for (const again of withTurnAgain(steps, target)) yield* withTurnsAgain(again, more)
 }
 
 /** One way at one place after the other: the nearest to each target, or the next nearest. */
@@ -211,8 +237,7 @@ interface Try {
 }
 
 /** Everything that may come out, the least seen first. */
-function* tries(steps: readonly Step[], fewer: boolean, numbers: readonly number[], targets: readonly number[]): Generator<Try> {
-  const ways = fewer ? FROM_FEWER : FROM_MORE
+function* tries(steps: readonly Step[], ways: readonly Way[], numbers: readonly number[], targets: readonly number[]): Generator<Try> {
   for (const number of numbers) {
     const spots = Array.from({ length: number }, (_, i) => targets[i % targets.length]!)
     for (const way of ways) {
@@ -227,8 +252,39 @@ function* tries(steps: readonly Step[], fewer: boolean, numbers: readonly number
       }
     }
   }
-  if (fewer)
-    for (const again of withTurnAgain(steps, targets[0]!)) yield { steps: again, kind: 'same-place', places: 1 }
+  if (ways === FROM_MORE) return
+  for (const number of numbers)
+    for (const again of withTurnsAgain(steps, Array.from({ length: number }, (_, i) => targets[i % targets.length]!)))
+      yield { steps: again, kind: 'same-place', places: number }
+}
+
+/** What stands on handles, thing by thing: on which, how the hook got there, and whether it stands on the bag too. */
+function onHandles({ on, edge, aims }: Worked): string {
+  const runs = runAt(on)
+  const found: string[] = []
+  edge.from.forEach((from, i) => {
+    const [here, there] = [runs[from]!, runs[edge.to[i]!]!]
+    if (here || there) found.push(`${here} ${there} ${aims[i]}`)
+  })
+  return found.join()
+}
+
+/** Whether handles are worked as they were meant to be. */
+export function keepsHandles(worked: Worked, meant: Worked): boolean {
+  return !worked.on.free || onHandles(worked) === onHandles(meant)
+}
+
+/** Whether steps tell stitches from spaces: what they say of one must not go into the other. */
+function tellsPlaces(steps: readonly Step[]): boolean {
+  return steps.some(step => step.do === 'skip' || ('landmark' in step && step.landmark !== undefined)
+    || (step.do === 'repeat' && tellsPlaces(step.steps)))
+}
+
+/** Whether what is meant for stitches goes into stitches, what is meant for spaces into spaces, and handles are as they were. */
+function goesWhereMeant(worked: Worked, meant: Worked): boolean {
+  if (!keepsHandles(worked, meant)) return false
+  const { on, edge } = worked
+  return !tellsPlaces(meant.round.steps) || edge.from.every((place, i) => on.kinds[place] === meant.on.kinds[meant.edge.from[i]!])
 }
 
 /** Whether two edges are the same places in the same order. */
@@ -251,9 +307,10 @@ export function fudge(meant: Worked, real: Edge, difference: number, shares: rea
   const inPlaces = Math.abs(real.count - meant.on.count)
   const numbers = [...new Set([Math.abs(difference), inPlaces])].filter(number => number > 0 && number <= MOST_FUDGED)
   const targets = shares.map(share => Math.min(real.count - 1, Math.floor(share * real.count)))
-  for (const { steps, kind, places } of tries(meant.round.steps, difference < 0, numbers, targets)) {
+  const ways = difference > 0 ? FROM_MORE : real.free ? BESIDE_HANDLES : FROM_FEWER
+  for (const { steps, kind, places } of tries(meant.round.steps, ways, numbers, targets)) {
     const result = work({ ...meant.round, steps }, real)
-    if (!result.ok || !samePlaces(result.worked.edge, meant.edge)) continue
+    if (!result.ok || !samePlaces(result.worked.edge, meant.edge) || !goesWhereMeant(result.worked, meant)) continue
     const { sides, free } = meant.edge
     return { worked: { ...result.worked, edge: { ...result.worked.edge, sides, ...(free ? { free } : {}) } }, kind, places }
   }

@@ -2,7 +2,7 @@ import { STITCH_CODE } from '../stitch/dictionary'
 import { type Edge, PLACE_CODE } from './edge'
 import type { Reading } from './reading'
 import type { Closing } from './round'
-import { type Aim, AIMS, type ChainStep, type GroupStep, type Loop, LOOPS, type Step, type StitchStep, type TogetherStep } from './step'
+import { type Aim, AIMS, type ChainStep, type GroupStep, type Loop, LOOPS, type SkipStep, type Step, type StitchStep, type TogetherStep } from './step'
 import type { Things } from './things'
 import { skippedBetween } from './worked'
 import type { WorkError } from './workError'
@@ -201,8 +201,12 @@ export class Hook {
     return true
   }
 
-  private pass(places: number): boolean {
-    this.reading += places
+  private pass({ places, aim }: SkipStep): boolean {
+    for (let i = 0; aim && i < places; i++) {
+      this.passTops()
+      this.reading++
+    }
+    if (!aim) this.reading += places
     return this.reading <= this.on.count || this.fail({ code: 'ran-out', made: this.made, places: this.on.count })
   }
 
@@ -221,7 +225,7 @@ export class Hook {
       case 'stitch': return this.stitch(step)
       case 'group': return this.group(step)
       case 'together': return this.drawTogether(step)
-      case 'skip': return this.pass(step.places)
+      case 'skip': return this.pass(step)
       case 'chain': return this.makeChains(step.chains)
       case 'repeat':
         for (let i = 0; i < step.times; i++) if (!this.run(step.steps)) return false

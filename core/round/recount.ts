@@ -25,7 +25,11 @@ function counts(kind: number, sort: Sort): boolean {
 /** How often each of so many counted places is there if there are `wanted` of them: most of them once. */
 function multiplicities(number: number, wanted: number): Uint32Array {
   const times = new Uint32Array(number)
-  for (let i = 0; i < wanted; i++) times[Math.floor((i * number) / wanted)]!++
+  // The end of a round is where most are lost and won (handbook 13); its very last place is kept, for it may close the round.
+  const spread = wanted < number ? Math.floor : Math.ceil
+  const nth = (i: number) => Math.max(0, Math.min(number - 2, spread((i * number) / wanted)))
+  for (let i = 0; i < wanted - 1; i++) times[nth(i)]!++
+  times[number - 1]!++
   return times
 }
 
@@ -59,11 +63,10 @@ function movedBoundaries(old: readonly number[], count: number): (boundary: numb
 function edgeLike(edge: Edge, old: readonly number[]): Edge {
   const moved = movedBoundaries(old, edge.count)
   const free = edge.free?.map((run): FreeRun => ({ ...run, from: moved(run.from), to: moved(run.to) }))
-  const start = Math.max(0, old.lastIndexOf(edge.start))
   return {
     ...edge, count: old.length, kinds: Uint8Array.from(old, i => edge.kinds[i]!), chains: Uint16Array.from(old, i => edge.chains[i]!),
     from: Int32Array.from(old, i => edge.from[i]!), to: Int32Array.from(old, i => edge.to[i]!),
-    sides: [moved(edge.sides[0]), moved(edge.sides[1])], start: edge.start === 0 ? 0 : start, ...(free ? { free } : {}),
+    sides: [moved(edge.sides[0]), moved(edge.sides[1])], start: edge.start === 0 ? 0 : Math.max(0, old.lastIndexOf(edge.start)), ...(free ? { free } : {}),
   }
 }
 

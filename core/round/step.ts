@@ -78,7 +78,9 @@ export interface SkipStep {
   readonly do: 'skip'
   readonly places: number
   /** What is passed over, for the words alone, where the maker said so; else the edge tells. */
-  readonly of?: 'space'
+  readonly of?: 'space' | 'loop'
+  /** So many spaces or loops, passing any stitch tops on the way, as stitches that aim at spaces do. */
+  readonly aim?: 'space'
 }
 
 /** A run of chains: one space for the next round, or `chains` single chains to work into. */

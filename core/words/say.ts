@@ -118,6 +118,9 @@ function workWords(clause: Working, speech: Speech): string {
   return `${said} ${preposition} ${LOOP_WORDS[loop]}${intoWords(into, { places, each, loop, speech })}`
 }
 
+/** Which loops are drawn together, where not both of each stitch. */
+const TOGETHER_IN: Partial<Record<Loop, string>> = { back: ' in back loops', front: ' in front loops', backAndThird: ' in back and third loops' }
+
 const AT_HANDLE = { firstChain: 'first ch of the handle', lastChain: 'last ch of the handle' } as const
 
 /** What one of the places that a stitch is drawn together over is called. */
@@ -127,7 +130,7 @@ function drawnOver(sort: Drawing['over'][number]): string {
 
 /** `sc2tog` over stitches; over anything else it is said over what. */
 function togetherWords({ kind, loop, over }: Drawing, speech: Speech): string {
-  const stitch = `${named(kind, { loop }, speech.terms)}${over.length}tog`
+  const stitch = `${named(kind, { loop }, speech.terms)}${over.length}tog${TOGETHER_IN[loop] ?? ''}`
   if (over.every(sort => sort === 'st')) return stitch
   if (over.some(sort => sort in AT_HANDLE))
     return `${stitch} over ${over.map(sort => (sort in AT_HANDLE ? drawnOver(sort) : `next ${drawnOver(sort)}`)).join(' and ')}`

@@ -8,7 +8,7 @@ import { AIMS, LOOPS } from '../round/step'
 import type { StitchKind } from '../stitch/dictionary'
 import { withoutFirstStitch } from './peel'
 import type { Clause, Count, Ending, Opening, Sentence, Sort, Working } from './sentence'
-import { same } from './tidy'
+import { foldedAgain, same } from './tidy'
 import { Walk } from './walk'
 
 /** What a round's sentence depends on besides the round. */
@@ -201,6 +201,9 @@ function inFirstChain(clauses: readonly Clause[]): readonly Clause[] {
   return first?.say === 'work' && first.into.at === 'same' ? [{ ...first, into: { at: 'firstChain' } }, ...rest] : clauses
 }
 
+/** So many clauses are looked through for stretches that come over and over. */
+const LONG = 12
+
 /** A round, or a row, as it is said. */
 export function sentenceOf(worked: Worked, context: Context): Sentence {
   const {
@@ -213,7 +216,8 @@ export function sentenceOf(worked: Worked, context: Context): Sentence {
   const said = walk.say(begin.counts ? withoutFirstStitch(steps, inOnePlace) : steps)
   const { chains, rest } = begin.counts ? mergedChains(said) : { chains: 0, rest: said }
   const onChain = begin.counts && beginsInChain(worked, context.start) ? inFirstChain(rest) : rest
-  const clauses = begin.counts ? onChain : alongChain(ofEach(onChain, on), worked, context.start, begin.counts)
+  const whole = begin.counts ? onChain : alongChain(ofEach(onChain, on), worked, context.start, begin.counts)
+  const clauses = whole.length > LONG ? foldedAgain(whole) : whole
   return {
     opening: openingOf(worked, clauses, chains, context), clauses, ending: endingOf(worked, chains), count: countOf(worked),
   }

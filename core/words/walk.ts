@@ -2,7 +2,7 @@ import { type Start, traitsOf } from '../part/start'
 import { type Edge, PLACE_KINDS, type PlaceKind } from '../round/edge'
 import type { Reading } from '../round/reading'
 import { skippedRun } from '../round/worked'
-import type { Aim, ChainStep, GroupStep, Landmark, Step, StitchStep, TogetherStep } from '../round/step'
+import type { Aim, ChainStep, GroupStep, Landmark, SkipStep, Step, StitchStep, TogetherStep } from '../round/step'
 import type { Clause, Into, Lot, Sort } from './sentence'
 import { repeated, runsTogether, turnsTogether } from './tidy'
 
@@ -51,7 +51,7 @@ export class Walk {
       case 'together':
         return [this.together(step)]
       case 'skip':
-        return this.skip(step.places, step.of)
+        return this.skip(step)
       case 'chain':
         return [{ say: 'chain', chains: step.chains }]
       case 'repeat':
@@ -119,7 +119,8 @@ export class Walk {
   /** Takes the next place of an aim, and says what it is. */
   private take(aim: Aim, landmark: Landmark | undefined): Into {
     const named = landmark && PLACE_OF[landmark]
-    if (aim === 'start' || aim === 'same') return named ?? { at: 'same', sort: this.sortAt(this.placeHere(-1)) }
+    if (aim === 'start' || aim === 'same')
+      return named ?? { at: 'same', sort: (landmark && SORT_OF[landmark]) ?? this.sortAt(this.placeHere(-1)) }
     if (aim === 'space') this.passTops()
     const sort = aim === 'space' && this.sortHere(landmark) === 'st' ? 'space' : this.sortHere(landmark)
     if (aim === 'chains') return this.takeChain()
@@ -216,9 +217,10 @@ export class Walk {
     return { say: 'together', kind, loop, over: sorts }
   }
 
-  private skip(places: number, of: Sort | undefined): Clause[] {
+  private skip({ places, of, aim }: SkipStep): Clause[] {
     return runsTogether(
       Array.from({ length: places }, () => {
+        if (aim) this.passTops()
         const sort = of ?? this.sortHere(undefined)
         this.reading++
         return { say: 'skip', sort, places: 1 }

@@ -6,6 +6,9 @@ import { diagnose, type WayOn } from '../../core/make/diagnosis'
 import { stateOf } from '../../core/make/fold'
 import { type InHand, inHand } from '../../core/make/plan'
 import type { MakeState } from '../../core/make/state'
+import { work } from '../../core/round/work'
+import { patternOf, roundLines } from '../../core/words/pattern'
+import { fansIn, firstMismatchAbove } from '../oracle/atWork'
 
 /*
  * The laboratory of miscounts: a bag is miscounted at a round by so many, and every way on that is offered is carried through to the
@@ -38,9 +41,9 @@ function kindOfPart({ from }: DraftPart): string {
 
 /** How many stitches one turn of a round's repeat makes, where it has one: what is lost where a whole repeat is. */
 function repeatOf({ worked }: Draft['rounds'][number]): number | undefined {
-  const turns = worked.round.steps.find(step => step.do === 'repeat' && step.times > 2)
-  const each = turns?.do === 'repeat' ? countable(worked).number / turns.times : undefined
-  return each && Number.isInteger(each) && each > 2 ? each : undefined
+  const turns = worked.round.steps.length <= 2 ? worked.round.steps.find(step => step.do === 'repeat' && step.times > 4) : undefined
+  const each = turns?.do === 'repeat' ? Math.floor(countable(worked).number / turns.times) : 0
+  return each > 2 ? each : undefined
 }
 
 /** Miscounts of every round of a bag, or of every so-and-so-manieth. */
@@ -66,3 +69,93 @@ export function carriedThrough({ planned }: Miscount, { counted }: WayOn): Draft
   const { round, found, to } = counted
   return draft(planned.from, planned, [{ round, count: found, ...(to === undefined ? {} : { to }) }])
 }
+
+/** What a way does to a bag that it may not do; nothing where it keeps every law. */
+export function broken(miscount: Miscount, way: WayOn, real: Draft): string[] {
+  return LAWS.flatMap(([law, holds]) => (holds(miscount, way, real) ? [] : [law]))
+}
+
+type Law = readonly [name: string, holds: (miscount: Miscount, way: WayOn, real: Draft) => boolean]
+
+const stops = ({ findings }: Draft) => findings.filter(({ weight }) => weight === 'stop').length
+
+/** The sides of a part's edge as shares of the way round, from the round's start. */
+const sidesOf = ({ edge: { sides, count } }: DraftPart) => sides.map(side => side / count)
+
+function apartAround(a: number, b: number, count: number): number {
+  const apart = Math.abs(a - b) % 1
+  return Math.min(apart, 1 - apart) * count
+}
+
+/** How a round's stitches are entered, and which kinds there are. */
+function stitchesOf({ worked: { stitches, loops } }: Draft['rounds'][number]): string {
+  return [...new Set(Array.from(stitches, (stitch, i) => `${stitch}/${loops[i]}`))].sort().join()
+}
+
+/** Whether the straight sides of an oval floor are left plain: nothing is added or taken away between their markers. */
+function sidesStayPlain(part: DraftPart, from: number): boolean {
+  if (part.from.in !== 'base' || part.from.spec.form !== 'oval') return true
+  return part.rounds.every(({ edge }, i) => {
+    const marks = part.markers?.[i]
+    if (i < from || marks?.length !== 4) return true
+    // A stitch either way: a side that has lost one begins a stitch sooner.
+    const [a, b, c, d] = marks as [number, number, number, number]
+    const straight = Math.abs((b - a) - (d - c)) <= 2 ? [[a, b], [c, d]] : [[b, c], [d, a + edge.count]]
+    return straight.every(([first, last]) => {
+      for (let made = first! + 2; made < last! - 1; made++)
+        if (edge.from[made] === edge.from[made - 1] || edge.from[made] !== edge.to[made]) return false
+      return true
+    })
+  })
+}
+
+const LAWS: readonly Law[] = [
+  ['the bag still comes out to its last round', ({ planned }, _, real) => stops(real) <= stops(planned)],
+  ['what is worked stays', ({ planned, round }, _, real) =>
+    real.rounds.slice(0, round - 1).every(({ worked }, i) => worked.edge.count === planned.rounds[i]!.worked.edge.count)],
+  ['every round above is worked on the edge below it', ({ round }, _, real) =>
+    real.rounds.slice(round).every(({ worked: { on, edge, round: own } }) => {
+      const again = work(own, on)
+      return again.ok && again.worked.edge.count === edge.count
+    })],
+  ['put right, everything above stays as planned', ({ planned, round }, { way }, real) => way !== 'next-round'
+    || (real.rounds.length === planned.rounds.length
+      && real.rounds.slice(round).every(({ worked }, i) => worked.edge.count === planned.rounds[round + i]!.worked.edge.count))],
+  ['the next round is worked as it was told', ({ round }, { nextRound }, real) => {
+    const line = nextRound && roundLines(real, 'us')[round]
+    return !line || nextRound === `${line.words}. ${line.count}`
+  }],
+  ['sides stay where they are', ({ planned, part: { id: counted } }, { way }, real) => real.parts.every((part) => {
+    const before = planned.parts.find(({ id }) => id === part.id)!
+    // Lived with, sides ride up by whole stitches and handles begin their round elsewhere: they are held where the count was made.
+    const within = way === 'next-round' ? 0.01 : part.id === counted ? 1.5 : Infinity
+    const [now, then] = [sidesOf(part), sidesOf(before)]
+    return part.rounds.length === 0 || now.every((side, i) => apartAround(side, then[i]!, part.edge.count) <= within)
+  })],
+  ['the sides lie half the way round apart, as far as they were planned so', ({ planned }, _, real) => real.parts.every((part) => {
+    const before = planned.parts.find(({ id }) => id === part.id)!
+    const off = (of: DraftPart) => {
+      const [a, b] = sidesOf(of) as [number, number]
+      return apartAround(b - a, 0.5, of.edge.count)
+    }
+    return part.rounds.length === 0 || Boolean(part.edge.free) || off(part) <= Math.max(2.5, off(before) + 1)
+  })],
+  ['put right, handles stay where they are', ({ planned }, { way }, real) => way !== 'next-round'
+    || JSON.stringify(real.parts.map(({ handles }) => handles)) === JSON.stringify(planned.parts.map(({ handles }) => handles))],
+  ['turn-ups and textures keep their stitches', ({ planned, round }, _, real) => real.rounds.slice(round).every((one, i) => {
+    const then = planned.rounds[round + i]
+    const handled = planned.parts.some(({ id, handles }) => id === one.part && handles.length > 0)
+    const asLong = planned.parts.find(({ id }) => id === one.part)?.rounds.length === real.parts.find(({ id }) => id === one.part)!.rounds.length
+    return !then || then.part !== one.part || handled || !asLong || stitchesOf(one) === stitchesOf(then)
+  })],
+  ['an oval\'s sides stay plain', ({ round }, _, real) => sidesStayPlain(real.parts[0]!, round)],
+  ['where stitches lie are numbers', (_, __, real) => {
+    const { layOut, rounds } = real.parts[0]!
+    return !layOut || rounds.every(({ edge }, i) => [0, edge.count - 1, edge.count >> 1].every((station) => {
+      const { x, y } = layOut(i, station)
+      return Number.isFinite(x) && Number.isFinite(y)
+    }))
+  }],
+  ['a stranger who works the words comes to the counts', ({ round }, _, real) =>
+    firstMismatchAbove(real, round, 'us', fansIn(patternOf(real, 'us', 'brackets').special)) === undefined],
+]

@@ -48,6 +48,18 @@ export function against(line: PatternLine, below: Left, edge: Edge, terms: Terms
   }
 }
 
+/** The first round above one whose words do not come to what its edge is; each is worked on the edge that is really below it. */
+export function firstMismatchAbove(draft: Draft, round: number, terms: Terms, fans: number): Mismatch | undefined {
+  const lines = roundLines(draft, terms, 'brackets')
+  for (let i = round; i < draft.rounds.length; i++) {
+    const { on, edge, round: { inLoops } } = draft.rounds[i]!.worked
+    const left = { ...layingOut(on, draft.start.kind === 'foundation-sc'), at: on.start }
+    const result = against(lines[i]!, left, edge, terms, fans, inLoops === true)
+    if ('what' in result) return result
+  }
+  return undefined
+}
+
 /** Works a whole draft by its words, every round and every row of every piece; what does not come out as the draft says. */
 export function mismatches(draft: Draft, terms: Terms, repeats: RepeatStyle, fans: number): { rounds: number, found: Mismatch[] } {
   const found: Mismatch[] = []

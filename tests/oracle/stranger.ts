@@ -186,7 +186,7 @@ class Working {
   private together(text: string): void {
     const atHandle = /^([a-z]+?)(\d+)tog over (.*\bch of the handle\b.*)$/i.exec(text)
     if (atHandle) return this.atHandle(atHandle[1]!, Number(atHandle[2]), atHandle[3]!.split(' and '))
-    const found = /^((?:[FB]P)?[a-z]+?)(\d+)tog(?: over next (.+))?$/i.exec(text)
+    const found = /^((?:[FB]P)?[a-z]+?)(\d+)tog(?: in (?:back|front|back and third) loops)?(?: over next (.+))?$/i.exec(text)
     if (!found) throw new Baffled(`cannot work "${text}"`)
     this.stitchName(found[1]!)
     const over = Number(found[2])
@@ -230,7 +230,7 @@ class Working {
     if (plural !== (sort.endsWith('s') || sort.startsWith('chs')) && !sort.endsWith('ch'))
       throw new Baffled(`"${places} ${sort}" is no grammar`)
     for (let i = 0; i < places; i++) {
-      if (is === 'sp' && (each > 0 || what)) while (this.order[this.met]?.is === 'st') this.pass()
+      if (is === 'sp' && (each > 0 || what || this.passed)) while (this.order[this.met]?.is === 'st') this.pass()
       if (this.here().is !== is) throw new Baffled(`told to go into a ${sort}, but a ${this.here().is} comes next`)
       if (is !== 'ring') this.met++
       if (what) what()
