@@ -3,7 +3,7 @@ import { defineConfig } from 'vitest/config'
 import { sqlAsText } from './scripts/sqlAsText.mjs'
 
 /** The core keeps nothing between calls: its tests share what they load, which takes half the time. */
-const SHARED = ['core/**/*.test.ts', 'tests/{unit,pattern,legal}/**/*.test.ts']
+const SHARED = ['core/**/*.test.ts', 'tests/{unit,pattern,legal,laboratory}/**/*.test.ts']
 /** Tests that put something of their own into what they load: each has its own. */
 const ALONE = ['tests/{app,server}/**/*.test.ts']
 /** Tests that put kinds of their own into the lists, before anything has read them. */

@@ -10,6 +10,7 @@ import { afterAll, eventOf, MakeLog } from '~~/core/make/fold'
 import { type InHand, inHand, type Progress, progressOf } from '~~/core/make/plan'
 import { makeDocument } from '~~/core/make/document'
 import type { MakeState } from '~~/core/make/state'
+import { deedWords, undoing } from '~~/core/make/undo'
 import { keepMake, keptEvents, keptMake } from '~/keeping/hookBox'
 import { nextEventId, randomWord } from '~/keeping/newId'
 import { usePost } from './post'
@@ -140,14 +141,15 @@ export const useMake = defineStore('make', () => {
     justDone.value = whole ? at.leg : undefined
   }
 
-  /** Takes the last move back; whether there was one. */
-  function back(): boolean {
-    const { lastMove } = log.state
+  /** Takes back what was done or told last; what that was, in words. */
+  function back(): string | undefined {
+    const { lastDeed, plan } = log.state
+    const undo = undoing(log)
     justDone.value = undefined
     resumed.value = false
-    if (!lastMove) return false
-    write({ do: 'undone', of: lastMove, ...afterAll(log) })
-    return true
+    if (!undo || !lastDeed) return undefined
+    write(undo)
+    return deedWords(lastDeed, plan?.units ?? 'cm')
   }
 
   function counted(count: Omit<Counted, 'do'>): void {

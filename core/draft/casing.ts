@@ -15,7 +15,10 @@ import type { DraftPart } from './part'
 export interface Casing {
   readonly part: DraftPart
   readonly spec: CordsSpec
+  /** The eyelets that cords run through, an even number. */
   readonly eyelets: number
+  /** One more that is passed over, where a miscount left an odd number. */
+  readonly passedOver: 0 | 1
   readonly mouthCm: number
   readonly threading: Threading
   readonly cord: Cord
@@ -28,12 +31,14 @@ export interface Casing {
 export function casingsOf(parts: readonly DraftPart[], gauge: Gauge): Casing[] {
   return parts.flatMap((part): Casing[] => {
     if (!part.casing?.cords) return []
-    const { eyelets, cords } = part.casing
+    const { cords } = part.casing
+    const passedOver = part.casing.eyelets % 2 === 1 ? 1 : 0
+    const eyelets = part.casing.eyelets - passedOver
     const mouthCm = part.size.circumference.cm
     const cord = drawstring(cords, mouthCm, gauge)
     return [
       {
-        part, spec: cords, eyelets, mouthCm, cord, threading: thread(eyelets, cords.number, cords.second), yarns: cordsYarn(cords,
+        part, spec: cords, eyelets, passedOver, mouthCm, cord, threading: thread(eyelets, cords.number, cords.second), yarns: cordsYarn(cords,
           mouthCm, gauge),
         ...(cords.opening ? { opening: openingCord(cords, gauge) } : {}),
         gathered: {

@@ -73,7 +73,7 @@ interface Seen {
 
 /** How tall so many rounds of the part in hand really are, of all the bag's height or the part's own. */
 function standsAt(parts: readonly DraftPart[], part: DraftPart, stop: Stop): Length | undefined {
-  const cm = (what: string) => stop.taken.find(one => 'what' in one && one.what === what) as { cm: number } | undefined
+  const cm = (what: string) => stop.taken.findLast(one => 'what' in one && one.what === what) as { cm: number } | undefined
   const own = cm('part-height')
   if (own) return { cm: own.cm, plusMinusCm: TAPE_CM }
   const whole = cm('height')
@@ -98,7 +98,7 @@ type BaseSides = Taped & { readonly only?: 'width' }
 
 /** What the tape said of a base, the side that was not measured as it was told; nothing if it was not laid there. */
 function tapedBase(told: BaseSides, stop: Stop): BaseSides | undefined {
-  const cm = (what: string) => (stop.taken.find(one => 'what' in one && one.what === what) as { cm: number } | undefined)?.cm
+  const cm = (what: string) => (stop.taken.findLast(one => 'what' in one && one.what === what) as { cm: number } | undefined)?.cm
   const [length, width] = [cm('base-length'), cm('base-width')]
   if (length === undefined && width === undefined) return undefined
   if (told.widthCm === undefined) return { lengthCm: (length ?? width)! }
@@ -249,7 +249,7 @@ export function learn(known: Known, design: Design, parts: readonly DraftPart[],
   if (isBase(part)) return learntOfBase(now, design, part, stop)
   const rounds = stop.round - part.firstRound + 1
   const stands = standsAt(parts, part, stop)
-  const flat = stop.taken.find(one => 'what' in one && one.what === 'flat-width') as { cm: number } | undefined
+  const flat = stop.taken.findLast(one => 'what' in one && one.what === 'flat-width') as { cm: number } | undefined
   const seen = {
     height: stands && heightSeen(part, rounds, stands, known.stands),
     width: flat && { told: aroundOf(part, rounds - 1) / 2, real: { cm: flat.cm, plusMinusCm: TAPE_CM } },

@@ -51,6 +51,63 @@ describe('putting a count right in the next round', () => {
   })
 })
 
+/** An oval floor by hand (handbook 5): sides of 18, ends that grow by 3 each round; 8 rounds leave 2 x 18 + 2 x 3 x 8 = 84. */
+const oval: Design['base'] = {
+  form: 'oval', stitch: 'sc', size: { pin: { sideStitches: 18, rounds: 8 } }, perEnd: 3, start: 'chain', placing: 'stacked',
+  increaseAt: 'last', colour: 'main',
+} as never
+const tote = (turnUp: Design['turnUp'], ...wall: WallSpec[]): Design => ({ ...bag(...wall), base: oval, turnUp })
+const LOOPS_OF = (design: Design, round: number, ...found: { round: number, count: number, to?: number }[]) =>
+  [...new Set(draft(design, undefined, found).rounds[round - 1]!.worked.loops)]
+const sidesAt = (design: Design, ...found: { round: number, count: number, to?: number }[]) =>
+  draft(design, undefined, found).parts[0]!.edge.sides
+
+describe('a count put right where it would show', () => {
+  it.each(['back-loop', 'back-and-third-loop', 'post'] as const)('keeps the turn-up a turn-up: %s', (turnUp) => {
+    const design = tote(turnUp, solid(3))
+    for (const count of [82, 83, 85, 86]) {
+      expect(counts(design, { round: 8, count, to: 84 }).slice(7)).toEqual([count, 84, 84, 84, 84])
+      expect(LOOPS_OF(design, 9, { round: 8, count, to: 84 })).toEqual(LOOPS_OF(design, 9))
+    }
+  })
+
+  it('leaves an oval\'s sides plain: what is put right is put right in its ends', () => {
+    for (const count of [58, 59, 61, 62]) {
+      const { worked } = draft(tote('plain', solid(3)), undefined, [{ round: 4, count, to: 60 }]).rounds[4]!
+      expect(worked.edge.count).toBe(66)
+      // By hand: round 5 begins with the near end's last group of 5 on 4, then the first side of 18, and the second from 5 + 18 + 15 on.
+      const twice = [...worked.edge.from].filter((from, i) => from === worked.edge.from[i - 1] || worked.edge.to[i] !== from)
+      const onSides = twice.filter(from => (from > 5 && from < 21) || (from > 36 && from < 51))
+      expect(onSides, `${count}`).toEqual([])
+    }
+  })
+})
+
+describe('a floor counted otherwise', () => {
+  it('folds in the middle of its ends, as a fresh floor does, lived with and put right', () => {
+    const design = tote('plain', solid(3))
+    const [near, far] = sidesAt(design)
+    for (const count of [82, 83, 85, 86]) {
+      const lived = sidesAt(design, { round: 8, count })
+      expect(Math.abs(lived[0]! - (near! * count) / 84)).toBeLessThanOrEqual(1)
+      expect(Math.abs(lived[1]! - (far! * count) / 84)).toBeLessThanOrEqual(1)
+      expect(sidesAt(design, { round: 8, count, to: 84 })).toEqual([near, far])
+    }
+  })
+
+  it('goes on increasing by as many a round, and is drawn in numbers', () => {
+    // 2 x 18 + 6 = 42 after round 1; one lost there stays one lost, and no increase is lost with it.
+    const design = tote('plain', solid(3))
+    expect(counts(design, { round: 1, count: 41 }).slice(0, 8)).toEqual([41, 47, 53, 59, 65, 71, 77, 83])
+    const { layOut, rounds } = draft(design, undefined, [{ round: 1, count: 41 }]).parts[0]!
+    for (const [i, { edge }] of rounds.entries())
+      for (let station = 0; station < edge.count; station++) {
+        const { x, y } = layOut!(i, station)
+        expect(Number.isFinite(x) && Number.isFinite(y)).toBe(true)
+      }
+  })
+})
+
 describe('any count, anywhere', () => {
   it('never throws, leaves what was worked alone, and comes out in words or stops', () => {
     const designs = [...demoDesigns().map(({ design }) => design), ...randomDesigns(25)]

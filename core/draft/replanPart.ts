@@ -1,10 +1,11 @@
 import type { LayOut } from '../part/layOut'
 import type { PartResult } from '../part/part'
+import type { PutRightIn } from '../part/putRight'
 import { type Edge, withSides } from '../round/edge'
 import { countedPlaces, recountEdge, recountWorked } from '../round/recount'
 import type { Worked } from '../round/worked'
 import { countable, type CountCorrection } from './countCorrection'
-import { puttingRight, type PutRight, workedOn } from './reworkRound'
+import { puttingRight, workedOn } from './reworkRound'
 
 /*
  * Going on from what was counted
@@ -29,6 +30,11 @@ function growsAtEnds({ markers }: PartResult, i: number): boolean {
   return markers?.[i]?.length === 4
 }
 
+function whereOf(result: PartResult, i: number): PutRightIn['where'] {
+  if (!result.rounds[i]!.edge.closed) return 'row'
+  return growsAtEnds(result, i) ? 'ends' : 'seam'
+}
+
 /** Where round about a part a fudge shows least: beside the seam, then at the other side; of a floor in the middle of its ends. */
 function hidingPlaces(result: PartResult, i: number): number[] {
   const { edge: { count, closed } } = result.rounds[i]!
@@ -44,10 +50,14 @@ function hidingPlaces(result: PartResult, i: number): number[] {
   return [1, 0.5]
 }
 
-/** What a part says of its rounds, for the counts that they really have. */
-function rescaled(result: PartResult, rounds: readonly Worked[]): Partial<PartResult> {
+/**
+ * What a part says of its rounds, for the counts that they really have.
+ *
+ * @param top the edge that it leaves, as it should be where the next round is to put it right
+ */
+function rescaled(result: PartResult, rounds: readonly Worked[], top: Edge): Partial<PartResult> {
   const share = (i: number) => (rounds[i]?.edge.count ?? 1) / (result.rounds[i]?.edge.count ?? 1)
-  const last = share(rounds.length - 1)
+  const last = top.count / result.edge.count
   const { circumference } = result.size
   const { layOut, arounds, markers, casing } = result
   return {
@@ -93,7 +103,7 @@ function leftEdge(result: PartResult, edge: Edge): Edge {
 class Replan {
   readonly rounds: Worked[] = []
   /** How each round that puts a count right does it. */
-  readonly putRight: { readonly round: number, readonly how: PutRight['how'] }[] = []
+  readonly putRight: PutRightIn[] = []
   /** Why and where it goes no further. */
   stop: { readonly round: number, readonly count: number, readonly edge: Edge } | undefined
   /** The edge that should have been, where the next round is to put it right; and by how much the count is off. */
@@ -151,7 +161,7 @@ class Replan {
   private put(planned: Worked, i: number, real: Edge): Worked | undefined {
     const { difference } = this.asIf!
     const found = puttingRight(planned, { asIf: this.meant(i), real, difference }, hidingPlaces(this.result, i), !growsAtEnds(this.result, i))
-    if (found) this.putRight.push({ round: this.below + i + 1, how: found.how })
+    if (found) this.putRight.push({ round: this.below + i + 1, how: found.how, where: whereOf(this.result, i) })
     return found?.worked
   }
 
@@ -182,7 +192,6 @@ export interface RealEdge {
 export interface Replanned {
   readonly result: PartResult
   readonly real?: RealEdge
-  readonly putRight?: Replan['putRight']
 }
 
 /** Whether handles or eyelets of a part stand where they were counted to: nothing was counted otherwise before they were worked. */
@@ -207,14 +216,13 @@ export function replanPart(result: PartResult, below: number, corrections: reado
   result.rounds.every((_, i) => replan.take(i))
   const { rounds, stop, leaves, putRight } = replan
   if (stop) return { result: endsAt(result, rounds, stop.edge, stop.round, stop.count) }
-  const after = { ...result, rounds, ...rescaled(result, rounds) }
   // An edge that the part built of its own has nothing to do with its last round's count.
   const own = !isEdgeOf(result.rounds.at(-1)!, result.edge)
-  if (!leaves.real || own) return { result: { ...after, ...(own ? {} : { edge: leftEdge(result, rounds.at(-1)!.edge) }) }, putRight }
+  const top = own ? result.edge : leftEdge(result, leaves.asIf?.edge ?? rounds.at(-1)!.edge)
+  const after = { ...result, rounds, ...rescaled(result, rounds, top), ...(putRight.length > 0 ? { putRight } : {}), edge: top }
+  if (!leaves.real || own) return { result: after }
   const edge = leftEdge(result, leaves.real)
   if (edge.count !== result.edge.count && !placesHold(result, below, here, real !== undefined))
     return { result: endsAt(result, rounds, edge, below + rounds.length, edge.count) }
-  if (!leaves.asIf) return { result: { ...after, edge }, putRight }
-  const { difference } = leaves.asIf
-  return { result: { ...after, edge: leftEdge(result, leaves.asIf.edge) }, real: { edge, difference }, putRight }
+  return { result: after, ...(leaves.asIf ? { real: { edge, difference: leaves.asIf.difference } } : {}) }
 }

@@ -1,6 +1,7 @@
+import type { PutRightIn } from '../part/putRight'
 import { changeEvenly, mostChange } from '../round/changes'
 import { type Edge, PLACE_CODE } from '../round/edge'
-import { type Fudged, fudge, keepsHandles } from '../round/fudge'
+import { fudge, keepsHandles } from '../round/fudge'
 import type { RepeatStep, Step, StitchStep } from '../round/step'
 import { work } from '../round/work'
 import type { Worked } from '../round/worked'
@@ -57,6 +58,11 @@ function changesCount(steps: readonly Step[]): boolean {
     || (step.do === 'repeat' && changesCount(step.steps)))
 }
 
+/** Whether a round passes places over: one with a longer plain run would be another texture. */
+function skips(steps: readonly Step[]): boolean {
+  return steps.some(step => step.do === 'skip' || (step.do === 'repeat' && skips(step.steps)))
+}
+
 /** Ways that a round's steps may come out on an edge of another count, the nearest to what was planned first. */
 function* tries({ round: { steps }, on }: Worked, real: Edge): Generator<Step[]> {
   const by = real.count - on.count
@@ -73,14 +79,14 @@ function* tries({ round: { steps }, on }: Worked, real: Edge): Generator<Step[]>
   }
   // One increase fewer is another floor; one turn of a texture fewer is the same texture.
   const increasing = changesCount(steps)
-  if (increasing) yield* longerRuns()
+  if (increasing && !skips(steps)) yield* longerRuns()
   for (const [i, step] of steps.entries()) {
     if (step.do !== 'repeat') continue
     const about = Math.round((step.times * real.count) / on.count)
     for (const times of [about, step.times + Math.sign(by), about + 1, about - 1])
       if (times > 0) yield put(i, [{ ...step, times }])
   }
-  if (!increasing) yield* longerRuns()
+  if (!increasing && !skips(steps)) yield* longerRuns()
 }
 
 /** A round worked on an edge of another count than it was planned on; nothing if it does not come out there. */
@@ -102,9 +108,8 @@ function onlyKind({ round, on, edge, stitches, aims, loops }: Worked): FabricKin
   const steps = (list: readonly Step[]): readonly Step[] => list.flatMap(step => (step.do === 'repeat' ? steps(step.steps) : [step]))
   const [first] = steps(round.steps)
   const kind = first && 'kind' in first ? first.kind : first?.do === 'group' ? (first.steps[0] as StitchStep | undefined)?.kind : undefined
-  const skips = steps(round.steps).some(step => step.do === 'skip')
   const alone = [on, edge].every(({ kinds }) => kinds.every(code => code !== PLACE_CODE.space))
-  return plain && !skips && alone && kind && STITCHES[kind].heightInSc > 0 ? (kind as FabricKind) : undefined
+  return plain && !skips(round.steps) && alone && kind && STITCHES[kind].heightInSc > 0 ? (kind as FabricKind) : undefined
 }
 
 /** Many stitches put right in a plain round, spread evenly round it. */
@@ -119,7 +124,7 @@ function spreadEvenly(meant: Worked, real: Edge): Worked | undefined {
 /** A round in which a count is put right, and how that is done: fudged, or in plain rounds spread all round. */
 export interface PutRight {
   readonly worked: Worked
-  readonly how: Pick<Fudged, 'kind' | 'places'> | 'spread'
+  readonly how: PutRightIn['how']
 }
 
 /**
@@ -138,7 +143,7 @@ export function puttingRight(
   const meant = workedOn(planned, asIf)
   if (!meant) return undefined
   const fudged = fudge(meant, real, difference, shares)
-  if (fudged) return { worked: fudged.worked, how: fudged }
+  if (fudged) return { worked: fudged.worked, how: { kind: fudged.kind, places: fudged.places } }
   const worked = spreads ? spreadEvenly(meant, real) : undefined
   return worked && { worked, how: 'spread' }
 }

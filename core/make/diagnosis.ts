@@ -1,17 +1,21 @@
 import { type Draft, draft } from '../draft/draft'
 import { causes } from '../draft/drift'
 import { countable, type CountCorrection } from '../draft/countCorrection'
+import type { PutRightIn } from '../part/putRight'
+import type { FudgeKind } from '../round/fudge'
 import { tape } from '../stitch/tell'
 import { saidLine } from '../words/lines'
 import type { Manner } from '../words/say'
 import type { Counted } from './event'
-import type { InHand } from './plan'
+import { type InHand, uncounted } from './plan'
 import { type MakeState, roundOf, type Trail } from './state'
 
 /** What can be done about a count that is not the planned one. */
 export interface WayOn {
   readonly way: 'next-round' | 'nearest' | 'live-with-it' | 'rip-back'
   readonly what: string
+  /** The one that shows least and costs least. */
+  readonly recommended?: true
   /** The next round as it is then worked. */
   readonly nextRound?: string
   /** What is written down if it is chosen; of ripping back, the round that is gone back to. */
@@ -46,15 +50,19 @@ function stops({ findings }: Draft): boolean {
   return findings.some(({ weight }) => weight === 'stop')
 }
 
-/** The last round before this one whose count is known, as planned or lived with; 0 if none was counted. */
-export function lastRight({ counts }: Pick<MakeState, 'counts'>, round: number): number {
-  return counts.reduce((last, one) => (one.round < round ? Math.max(last, one.round) : last), 0)
+/** The last count before a round, as planned or not; none if nothing was counted. */
+export function lastCount({ counts }: Pick<MakeState, 'counts'>, round: number): Counted | undefined {
+  return counts.filter(one => one.round < round).reduce<Counted | undefined>((last, one) => (last && last.round > one.round ? last : one), undefined)
 }
 
-function betweenWords(right: number, round: number): string {
-  if (right === 0) return `No round below was counted yet: the mistake may lie anywhere up to round ${round}.`
-  if (right === round - 1) return `Round ${right} was right, so the mistake lies in round ${round}.`
-  return `Round ${right} was counted and right, so the mistake lies in rounds ${right + 1} to ${round}.`
+function betweenWords(last: Counted | undefined, round: number): string {
+  if (!last) return `No round below was counted yet: the mistake may lie anywhere up to round ${round}.`
+  const was = last.found === last.planned
+    ? `Round ${last.round} was counted and right`
+    : `Round ${last.round} was counted: ${last.found} of ${last.planned}`
+  return last.round === round - 1
+    ? `${was}, so the new mistake lies in round ${round}.`
+    : `${was}, so the new mistake lies in rounds ${last.round + 1} to ${round}.`
 }
 
 /** The same plan drafted from one count more. */
@@ -70,11 +78,38 @@ function lineIn(drafted: Draft, round: number, manner: Manner): string | undefin
   return `${words}. ${count}`
 }
 
-/** What changes at the mouth. */
-function mouthWords(before: Draft, after: Draft): string {
-  const by = after.sizes.flatWidth.cm - before.sizes.flatWidth.cm
-  if (Math.abs(by) < 0.05) return 'the bag stays as wide as planned'
-  return `the bag comes out ${tape(Math.abs(by))} ${by > 0 ? 'wider' : 'narrower'} lying flat`
+/** How wide the parts come out: the one that changes most. */
+function widthWords(before: Draft, after: Draft): string {
+  const changes = after.parts.flatMap(({ id, name, size: { circumference } }) => {
+    const then = before.parts.find(part => part.id === id)
+    return then ? [{ name, by: (circumference.cm - then.size.circumference.cm) / 2 }] : []
+  })
+  const most = changes.reduce((a, b) => (Math.abs(b.by) > Math.abs(a.by) + 0.005 ? b : a), { name: '', by: 0 })
+  if (Math.abs(most.by) < 0.05) return 'no part becomes wider or narrower'
+  return `the part "${most.name}" comes out ${tape(Math.abs(most.by))} ${most.by > 0 ? 'wider' : 'narrower'} lying flat`
+}
+
+const WHERE: Readonly<Record<PutRightIn['where'], readonly [once: string, more: string]>> = {
+  seam: ['beside the seam', 'beside the seam and at the other side'], ends: ['at the floor\'s end', 'at the ends of the floor'],
+  row: ['near the end of the row', 'near the ends of the row'],
+}
+
+const FUDGES: Readonly<Record<FudgeKind, (where: string) => string>> = {
+  'increase': where => `two stitches in one place ${where}. It hardly shows`,
+  'decrease': where => `two stitches together ${where}. It hardly shows`,
+  'skip-less': where => `one stitch fewer skipped ${where}. One repeat is a little narrower, which hardly shows`,
+  'skip-more': where => `one stitch more skipped ${where}. One repeat is a little wider, which hardly shows`,
+  'same-place': where => `twice into one place ${where}. It shows as a small cluster, if at all`,
+  'passed-over': where => `one place passed over ${where}. It shows as a small gap, if at all`,
+}
+
+/** How a count is put right in a round, and what shows of it (handbook 13; common practice, no source). */
+function putRightWords(after: Draft, round: number): string {
+  const done = after.parts.flatMap(({ putRight = [] }) => putRight).find(one => one.round === round)
+  if (!done) return ''
+  if (done.how === 'spread') return 'evenly spread round it. It hardly shows'
+  const { kind, places } = done.how
+  return FUDGES[kind](WHERE[done.where][places > 1 ? 1 : 0])
 }
 
 /** The count nearest to what was found that everything above comes out on, if the next round brings it there. */
@@ -120,64 +155,76 @@ function yarnName({ design: { yarns } }: Draft, id: string): string {
 }
 
 function nextRoundWays(hand: InHand, round: number, planned: number, counted: number, manner: Manner): WayOn[] {
-  const ways: WayOn[] = []
+  if (round >= hand.draft.rounds.length) return []
   const event = (to: number): Counted => ({ do: 'counted', round, planned, found: counted, choice: 'next-round', to })
+  const said = (drafted: Draft) => {
+    const nextRound = lineIn(drafted, round + 1, manner)
+    return nextRound ? { nextRound } : {}
+  }
   const right = draftWith(hand, { round, count: counted, to: planned })
-  const next = round < hand.draft.rounds.length
-  const asPlanned = next && !stops(right)
-  const asBefore = !stops(hand.draft) ? asPlanned : next
-  if (asBefore) {
-    const words = lineIn(right, round + 1, manner)
-    ways.push({
-      way: 'next-round', what: `Put it right in round ${round + 1}: then all above stays as planned.`, counted: event(planned),
-      ...(words ? { nextRound: words } : {}),
-    })
+  if (stops(hand.draft) || !stops(right)) {
+    const how = putRightWords(right, round + 1)
+    return [{
+      way: 'next-round', counted: event(planned), ...said(right),
+      what: `Put it right in round ${round + 1}${how ? `: ${how}` : ''}. Everything above stays as planned.`,
+    }]
   }
-  const near = next && stops(draftWith(hand, { round, count: counted })) ? nearestThatDivides(hand, round, counted, planned) : undefined
-  if (near) {
-    const words = lineIn(near.drafted, round + 1, manner)
-    ways.push({
-      way: 'nearest', what: `Go to ${near.to} in round ${round + 1}, the nearest that everything above comes out on: `
-        + `${mouthWords(hand.draft, near.drafted)}.`,
-      counted: event(near.to), ...(words ? { nextRound: words } : {}),
-    })
-  }
-  return ways
+  const near = stops(draftWith(hand, { round, count: counted })) ? nearestThatDivides(hand, round, counted, planned) : undefined
+  return near
+    ? [{
+        way: 'nearest', counted: event(near.to), ...said(near.drafted),
+        what: `Bring it to ${near.to} in round ${round + 1}, the nearest count that everything above fits: `
+          + `${widthWords(hand.draft, near.drafted)}.`,
+      }]
+    : []
+}
+
+function keptWays(hand: InHand, round: number, planned: number, counted: number): WayOn[] {
+  const live = draftWith(hand, { round, count: counted })
+  if (stops(live) && !stops(hand.draft)) return []
+  const last = round === hand.draft.rounds.length
+  return [{
+    way: 'live-with-it', counted: { do: 'counted', round, planned, found: counted, choice: 'live-with-it' },
+    what: last
+      ? `Keep ${counted}: this is the last round, and nothing stands on it.`
+      : `Keep ${counted}: everything above is planned on it, and ${widthWords(hand.draft, live)}.`,
+  }]
+}
+
+/** Why only ripping back is left. */
+function whyOnlyBack(hand: InHand, round: number, counted: number): string {
+  const stop = draftWith(hand, { round, count: counted }).findings.find(({ weight }) => weight === 'stop')
+  return stop ? ` Nothing else comes out: ${stop.what}` : ''
 }
 
 /**
- * What it means that a maker counts another number than planned in a round that is done, and the ways on.
+ * What it means that a maker counts another number than planned in a round that is done, and the ways on, the best first.
  *
  * @returns nothing if the count is as planned, or there is no such round
  */
-export function diagnose(hand: InHand, state: MakeState, round: number, counted: number, manner: Manner): Diagnosis | undefined {
+export function diagnose(now: InHand, state: MakeState, round: number, counted: number, manner: Manner): Diagnosis | undefined {
+  const hand = uncounted(now, round)
   const at = hand.draft.rounds[round - 1]
   if (!at) return undefined
   const { number: planned, what } = countable(at.worked)
   if (planned === counted) return undefined
   const part = hand.draft.parts.find(({ id }) => id === at.part)!
-  const live = draftWith(hand, { round, count: counted })
-  const right = lastRight(state, round)
-  const back = right > 0 ? right : round - 1
-  const lost = lostBy(hand, state, back)
-  const ways: WayOn[] = [
-    ...nextRoundWays(hand, round, planned, counted, manner),
-    ...(stops(live) && !stops(hand.draft)
-      ? []
-      : [{
-          way: 'live-with-it' as const, what: `Live with it: what is still to come is drafted from ${counted}, and `
-            + `${mouthWords(hand.draft, live)}.`,
-          counted: { do: 'counted', round, planned, found: counted, choice: 'live-with-it' } as const,
-        }]),
+  const last = lastCount(state, round)
+  const back = last?.round ?? round - 1
+  const lost = lostBy(now, state, back)
+  const ways = [...nextRoundWays(hand, round, planned, counted, manner), ...keptWays(hand, round, planned, counted)]
+  const all: readonly WayOn[] = [
+    ...ways,
     {
       way: 'rip-back', toRound: back,
       what: `Rip back to ${back === 0 ? 'the start' : `round ${back}`}: ${lost.stitches} stitches${minutesWords(lost.minutes)} to work `
-        + 'again.',
+        + `again.${ways.length === 0 ? whyOnlyBack(hand, round, counted) : ''}`,
     },
   ]
   return {
-    round, planned, counted, what, between: betweenWords(right, round),
-    causes: causes(hand.draft, part, round - part.firstRound + 1, counted - planned), ways,
+    round, planned, counted, what, between: betweenWords(last, round),
+    causes: causes(hand.draft, part, round - part.firstRound + 1, counted - planned),
+    ways: all.map((way, i) => (i === 0 ? { ...way, recommended: true } : way)),
   }
 }
 

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { newDesign } from '../design/starter'
 import type { Deed, MakeEvent } from './event'
 import { afterAll, eventOf, MakeLog, stateOf } from './fold'
+import { undoing } from './undo'
 
 const PLAN = newDesign('Test bag')
 
@@ -24,8 +25,8 @@ class Device {
   }
 
   back(): MakeEvent | undefined {
-    const { lastMove } = this.log.state
-    return lastMove ? this.do({ do: 'undone', of: lastMove, ...afterAll(this.log) }) : undefined
+    const undo = undoing(this.log)
+    return undo && this.do(undo)
   }
 }
 

@@ -64,6 +64,16 @@ export function inHand(state: MakeState, before?: InHand): InHand | undefined {
   return { plan, found, taken, draft: drafted, road, at: standingAt(road, spotOn(road, state)) }
 }
 
+/** The bag as it would be had this round not been counted yet, nor any above: what a count of it is held against. */
+export function uncounted(hand: InHand, round: number): InHand {
+  const found = hand.found.filter(one => one.round < round)
+  if (found.length === hand.found.length) return hand
+  const drafted = draft(hand.plan, hand.draft, found, hand.taken)
+  const road = roadOf(drafted)
+  const index = road.at.get(hand.at.leg?.id ?? '') ?? hand.at.index
+  return { ...hand, found, draft: drafted, road, at: { ...hand.at, index, leg: road.legs[index] } }
+}
+
 /** How far a make is, for lists. */
 export interface Progress {
   /** Round in hand, of how many; 0 before the first. */

@@ -19,14 +19,15 @@ export interface MakeState {
   readonly bag: string | undefined
   readonly startedAt: number | undefined
   readonly spot: Spot
-  /** The last thing that moved the hook, for taking back; none at the very start. */
-  readonly lastMove: string | undefined
+  /** The last thing that was done or told and still holds: what undo takes back; none at the very start. */
+  readonly lastDeed: MakeEvent | undefined
   readonly trail: Trail | undefined
   /** Counts that hold: those of rounds ripped back since are gone, of two of one round the later stands. */
   readonly counts: readonly Told<Counted>[]
-  /** What was measured of rounds that still stand: by the tape, of the seam, of a strip. */
+  /** What was measured of rounds that still stand, by the tape, of the seam, of a strip: of each the last word of each round. */
   readonly measured: readonly (Told<Measured> | Told<Leaned> | Told<Stretched>)[]
   readonly looked: readonly Told<Looked>[]
+  /** Weights of rounds that still stand, of each yarn the last of each round. */
   readonly weighed: readonly Told<Weighed>[]
   readonly notes: readonly Told<Noted>[]
   /** What the maker wrote of it in the logbook, the last of each. */
@@ -46,7 +47,7 @@ export interface MakeState {
 
 /** Before anything happened. */
 export const NOTHING_YET: MakeState = {
-  plan: undefined, bag: undefined, startedAt: undefined, spot: { leg: 'start', beats: 0 }, lastMove: undefined, trail: undefined,
+  plan: undefined, bag: undefined, startedAt: undefined, spot: { leg: 'start', beats: 0 }, lastDeed: undefined, trail: undefined,
   counts: [], measured: [], looked: [], weighed: [], notes: [], wrote: {},
   ripped: { times: 0, rounds: 0, minutes: 0 }, plansChanged: 0, paused: false,
   finishedAt: undefined, minutes: 0, legMinutes: 0, movedAt: undefined,
@@ -81,7 +82,6 @@ function move(state: Folding, event: MakeEvent, spot: Spot): void {
   state.legMinutes += spent
   state.minutes += spent
   state.spot = spot
-  state.lastMove = event.id
   state.movedAt = event.at
   state.paused = false
   if (spot.beats !== 'all') return
@@ -101,6 +101,9 @@ function rip(state: Folding, event: MakeEvent, toRound: number): void {
   state.legMinutes = 0
   state.counts = state.counts.filter(({ round }) => round <= toRound)
   state.measured = state.measured.filter(({ round }) => round <= toRound)
+  state.looked = state.looked.filter(({ round }) => round <= toRound)
+  // Yarn that was worked is on the ball again; old events do not say at which round they were.
+  state.weighed = state.weighed.filter(({ round }) => round === undefined || round <= toRound)
   state.finishedAt = undefined
   state.ripped = { times: state.ripped.times + 1, rounds: state.ripped.rounds + rounds, minutes: state.ripped.minutes + minutes }
 }
@@ -135,11 +138,21 @@ function isTelling(event: MakeEvent): event is Telling {
   return (TELLINGS as readonly string[]).includes(event.do)
 }
 
+/** Whether a measure is of the same thing as another: the later one corrects it. */
+function measuresTheSame(a: MakeState['measured'][number], b: MakeState['measured'][number]): boolean {
+  return a.do === b.do && a.round === b.round && (a.do !== 'measured' || b.do !== 'measured' || a.what === b.what)
+}
+
+/** Whether a weight corrects another. Of old events it is not known at which round they were: each stands for itself. */
+function weighsTheSame(a: Weighed, b: Weighed): boolean {
+  return a.round !== undefined && a.round === b.round && a.yarn === b.yarn && (a.of ?? 'left') === (b.of ?? 'left')
+}
+
 /** What is told of the work moves no hook: it is written down. */
 function tell(state: Folding, event: Telling): void {
   switch (event.do) {
     case 'weighed':
-      state.weighed = [...state.weighed, event]
+      state.weighed = [...state.weighed.filter(one => !weighsTheSame(one, event)), event]
       return
     case 'looked':
       state.looked = [...state.looked.filter(({ round }) => round !== event.round), event]
@@ -151,12 +164,16 @@ function tell(state: Folding, event: Telling): void {
       state.wrote = wroteOver(state.wrote, event)
       return
     default:
-      state.measured = [...state.measured, event]
+      state.measured = [...state.measured.filter(one => !measuresTheSame(one, event)), event]
   }
 }
 
+/** What undo does not take back: it changes nothing of the bag. */
+const NO_DEEDS: ReadonlySet<MakeEvent['do']> = new Set(['started', 'paused', 'goneOn', 'undone'])
+
 /** Folds one more event into a state. */
 export function happen(state: Folding, event: MakeEvent): void {
+  if (!NO_DEEDS.has(event.do)) state.lastDeed = event
   if (isTelling(event)) return tell(state, event)
   switch (event.do) {
     case 'started':

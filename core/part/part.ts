@@ -15,6 +15,7 @@ import type { Grip, Handle } from './handle'
 import type { LayOut } from './layOut'
 import type { Piece } from './piece'
 import type { Closure, Eyelets, Faces, Laid, Net, Opening } from './roles'
+import type { PutRightIn } from './putRight'
 import type { Start } from './start'
 
 /** A size that is either wanted in centimetres (the count is found) or pinned as a count (the size is told). */
@@ -98,6 +99,8 @@ export interface Roles {
   readonly faces?: Faces
   /** Of flat round pieces laid together. */
   readonly laid?: Laid
+  /** Rounds of the bag in which a miscount is put right, and how. */
+  readonly putRight?: readonly PutRightIn[]
   /** It is an edging on the rim: the bag is as wide, and holds as much, without it. */
   readonly trims?: true
   /** What closes the mouth. */

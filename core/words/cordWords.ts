@@ -46,8 +46,16 @@ function yarnToCut(kind: CordKind, { yarnCm }: Cord): string[] {
   ]
 }
 
+/** How many eyelets there are, and which one no cord goes through. */
+function eyeletsWords(eyelets: number, passedOver: 0 | 1): string {
+  return passedOver === 0
+    ? `There are ${eyelets} eyelets; count them from the start of the round.`
+    : `There are ${eyelets + 1} eyelets, an odd number: pass over the last one before the start of the round, and count ${eyelets} from `
+      + 'there.'
+}
+
 function casingLines(casing: Casing, draft: Draft): string[] {
-  const { spec, cord, opening, threading, eyelets } = casing
+  const { spec, cord, opening, threading, eyelets, passedOver } = casing
   const yarn = draft.design.yarns.find(({ id }) => id === spec.colour)?.name
   const of = isWorked(spec.kind) && yarn ? `, of ${yarn}` : ''
   if (!threading.ok) return [threading.why]
@@ -56,7 +64,7 @@ function casingLines(casing: Casing, draft: Draft): string[] {
   const openingYarn = isWorked(spec.kind) && openingOf ? `, of ${openingOf}` : ''
   return [
     `${cordsWords(spec.number, cordWords(spec.kind, cord), of)}`,
-    `There are ${eyelets} eyelets; count them from the start of the round. Put a marker in `
+    `${eyeletsWords(eyelets, passedOver)} Put a marker in `
     + `${threading.cords.map(({ start }) => start + 1).join(' and ')}${second ? `, ${eyelets / 2} apart` : ''}.`,
     runWords(first!, second ? 'First cord' : 'The cord'),
     ...(second

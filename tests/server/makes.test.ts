@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { newDesign } from '../../core/design/starter'
 import type { Deed, MakeEvent } from '../../core/make/event'
 import { afterAll, eventOf, MakeLog, stateOf } from '../../core/make/fold'
+import { undoing } from '../../core/make/undo'
 import { makeDocument } from '../../core/make/document'
 import { readEvents, readMake } from '../../core/make/read'
 import { makesIn } from '../../server/db/makes'
@@ -33,7 +34,7 @@ function someEvents(): MakeEvent[] {
   happen({ do: 'looked', round: 1, lies: 'cups' })
   happen({ do: 'wrote', forWhom: 'Wren', hookMm: 4.5, notes: '' })
   happen({ do: 'noted', text: 'the cat sat on it', where: { leg: 'r1', beats: 3 }, marker: true })
-  happen({ do: 'undone', of: log.state.lastMove!, ...afterAll(log) })
+  happen(undoing(log)!)
   happen({ do: 'ripped', toRound: 0, ...afterAll(log) })
   happen({ do: 'replanned', plan: newDesign('Test bag, wider'), why: 'wider' })
   happen({ do: 'paused' })

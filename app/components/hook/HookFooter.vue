@@ -4,7 +4,15 @@ import type { BeatSize, SizeChoice } from '~~/core/beats/size'
 import { useHookWays } from '~/stores/hookWays'
 
 /** What lies under the thumb: one back, how much a tap does, done. */
-defineProps<{ going: boolean, stands: boolean, finished: boolean, canGoBack: boolean, own: BeatSize }>()
+defineProps<{
+  going: boolean
+  stands: boolean
+  finished: boolean
+  canGoBack: boolean
+  own: BeatSize
+  /** What undo takes back: in a word for the button, and in full for who hears it. */
+  undoes: { readonly word: string, readonly full: string } | undefined
+}>()
 const emit = defineEmits<{ on: [], back: [], finish: [] }>()
 const ways = useHookWays()
 
@@ -20,13 +28,18 @@ const SIZES: readonly { readonly value: SizeChoice, readonly name: string, reado
       type="button"
       class="back"
       :disabled="!canGoBack"
-      aria-label="Take one back"
+      :aria-label="undoes ? `Undo ${undoes.full}` : 'Undo'"
+      :title="undoes ? `Undo ${undoes.full}` : undefined"
       @click="emit('back')"
     >
       <svg
         viewBox="0 0 24 24"
         aria-hidden="true"
       ><path :d="mdiUndoVariant" /></svg>
+      <span
+        v-if="undoes"
+        aria-hidden="true"
+      >{{ undoes.word }}</span>
     </button>
     <fieldset class="sizes">
       <legend class="only-heard">
@@ -74,6 +87,7 @@ footer.thumb-left { direction: rtl; }
 footer.thumb-left > * { direction: ltr; }
 footer button { min-height: min(4rem, 15vh); border-radius: 0.9rem; cursor: pointer; }
 .back { width: min(4rem, 17vw); border: 2px solid var(--strong-line); background: none; color: inherit; }
+.back span { display: block; font-size: min(0.78rem, 3.1vw); line-height: 1.1; color: var(--soft-ink); }
 .back:disabled { opacity: 0.4; }
 .done { border: 0; background: var(--accent); color: rgb(var(--v-theme-on-primary)); font: 680 min(1.5rem, 6.4vw) var(--v-font-heading); }
 .done:disabled { opacity: 0.5; }

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { countAfter, countOf, tapeAfter } from '~~/core/beats/checks'
+import { uncounted } from '~~/core/make/plan'
 import { useHook } from '~/composables/useHook'
 
 /** Questions and drawers over the screen, one at a time. */
@@ -12,9 +13,13 @@ const { make, road, title } = useHook()
 const ripTo = ref<number>()
 
 const lastRound = computed(() => road.value?.legs.slice(0, make.hand!.at.index).findLast(({ sort }) => sort === 'round'))
+/** The count that is asked for: what was planned before this round was counted, however often it is counted anew. */
 const askedCount = computed(() => {
   const done = make.justDone ?? lastRound.value
-  return done && road.value ? (countAfter(road.value, done) ?? countOf(done, '')) : undefined
+  if (!done || !make.hand) return undefined
+  const { road: asPlanned } = uncounted(make.hand, done.number)
+  const leg = asPlanned.legs.find(({ id }) => id === done.id) ?? done
+  return countAfter(asPlanned, leg) ?? countOf(leg, '')
 })
 const askedTape = computed(() => (lastRound.value && road.value ? tapeAfter(road.value, lastRound.value) : undefined))
 

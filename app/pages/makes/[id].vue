@@ -2,6 +2,7 @@
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { countAfter, tapeAfter } from '~~/core/beats/checks'
 import { IMPORTANCE, IN_TIME_BEATS } from '~~/core/beats/coming'
+import { deedWord, deedWords } from '~~/core/make/undo'
 import { aloud } from '~~/core/words/aloud'
 import { heightOfSmall, lettersFor } from '~/looks/track'
 import { useAwake } from '~/composables/useAwake'
@@ -50,8 +51,21 @@ function on(): void {
 function onAside(event: MouseEvent): void {
   if (!(event.target as Element).closest('button')) on()
 }
+/** What was taken back last, said for a moment. */
+const undone = ref('')
+let saying: ReturnType<typeof setTimeout> | undefined
+const undoes = computed(() => {
+  const deed = make.state?.lastDeed
+  return deed && { word: deedWord(deed), full: deedWords(deed, make.hand?.plan.units ?? 'cm') }
+})
 function back(): void {
-  if (!sheet.value && !standstill.value) make.back()
+  if (sheet.value || standstill.value) return
+  const last = make.state?.lastDeed
+  const what = make.back()
+  // A tap back is seen by itself; all else happens out of sight.
+  undone.value = what && last?.do !== 'moved' ? `Undone: ${what}` : ''
+  clearTimeout(saying)
+  saying = setTimeout(() => (undone.value = ''), 5000)
 }
 const hands = useHands({ on, back })
 
@@ -112,6 +126,7 @@ function spotName({ leg: id, beats }: { leg: string, beats: number | 'all' }): s
   return beats === 'all' ? `the end of ${place}` : `${place}, ${beats} beats in`
 }
 onMounted(() => document.documentElement.classList.add('at-the-hook'))
+onBeforeUnmount(() => clearTimeout(saying))
 onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
 </script>
 
@@ -201,11 +216,16 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
         </p>
       </aside>
 
+      <p
+        class="undone"
+        role="status"
+      >{{ undone }}</p>
       <HookFooter
         :going="leg !== undefined"
         :stands="standstill"
         :finished="make.state?.finishedAt !== undefined"
-        :can-go-back="make.state?.lastMove !== undefined && !standstill"
+        :can-go-back="make.state?.lastDeed !== undefined && !standstill"
+        :undoes="undoes"
         :own="make.size"
         @on="on"
         @back="back"
@@ -286,6 +306,11 @@ aside :deep(svg) { flex: 1; min-height: 0; }
   min-height: 2.8rem; padding: 0 1rem; border: 1px solid var(--strong-line); border-radius: 0.6rem; background: var(--sheet);
   color: inherit; font: inherit; cursor: pointer;
 }
+.undone {
+  position: absolute; z-index: 5; left: 0.6rem; bottom: calc(min(4rem, 15vh) + 1.4rem); margin: 0; padding: 0.4rem 0.8rem;
+  border-radius: 0.5rem; background: var(--ink); color: var(--paper); font-weight: 560; pointer-events: none;
+}
+.undone:empty { display: none; }
 @media (orientation: landscape) and (max-height: 560px), (min-width: 900px) {
   .hook { grid-template: auto minmax(0, 1fr) auto / minmax(0, 1.5fr) minmax(0, 1fr); column-gap: 1rem; }
   .hook.thumb-left { grid-template-columns: minmax(0, 1fr) minmax(0, 1.5fr); }
