@@ -23,6 +23,20 @@ describe('where a count pays (craft 17)', () => {
     expect(asked.length).toBeLessThan(pouch.draft.rounds.length / 2)
   })
 
+  it('is asked before, in and after nets, casings, handles and textures, and not oftener', () => {
+    const roundsOf = (file: string) => {
+      const road = roadTo(file)
+      return road.legs.flatMap(leg => countAfter(road, leg)?.round ?? [])
+    }
+    // Pouch, by hand: increases (early ones, then every third), the floor's end at 13, ten plain rounds, then before and after each of
+    // adjusting round, casing and ruffle.
+    expect(roundsOf('seed-head-pouch.json')).toEqual([3, 4, 6, 9, 12, 13, 24, 39, 40, 41, 42, 43])
+    // Net: before it at 13, its first round, every third, its last.
+    expect(roundsOf('onion-net.json')).toEqual([3, 4, 6, 9, 10, 13, 14, 16, 19, 22, 25, 28, 30])
+    // Tote: before its slots at 51, their chains' round, and the three that draw the corners.
+    expect(roundsOf('apple-tote.json').filter(number => number > 42)).toEqual([51, 52, 53, 54, 55])
+  })
+
   it('says how many, of what, and how to count them', () => {
     const third = asked.find(one => one.round === 3)!
     expect(third).toMatchObject({ planned: 18, what: 'stitches' })
@@ -44,7 +58,7 @@ describe('counting a round that is not joined, or no floor', () => {
     const { rounds } = roadTo('pear-basket.json').draft
     const spiral = rounds.filter(({ worked }) => worked.round.join === 'spiral').map(({ number }) => number)
     expect(basket.some(({ round: number }) => spiral.includes(number))).toBe(true)
-    for (const { round: number, how } of basket) expect(how.includes('the join is no stitch')).toBe(!spiral.includes(number))
+    for (const { round: number, how } of basket.filter(({ what }) => what === 'stitches')) expect(how.includes('the join is no stitch')).toBe(!spiral.includes(number))
     expect(asked('lunch-wrap.json')[0]!.how).toContain('from one end to the other')
   })
 

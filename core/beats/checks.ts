@@ -1,10 +1,12 @@
-import { isBase, risenCm, wallKindOf } from '../draft/part'
+import { seenIn } from '../design/seen'
+import { isBase, risenCm, wallPartOf } from '../draft/part'
 import { relativeUncertainty } from '../measure/length'
-import type { DraftPart } from '../draft/draft'
+import type { Draft, DraftPart } from '../draft/draft'
 import { type Countable, countable } from '../draft/countCorrection'
 import type { Worked } from '../round/worked'
 import { floorWords } from '../words/floorWords'
 import { tape } from '../stitch/tell'
+import { demandOf } from '../wall/wall'
 import { type Beat, groupsIn } from './beat'
 import type { Leg, Road } from './road'
 
@@ -58,28 +60,55 @@ function baseName({ size: { floor } }: DraftPart): string {
   return floor && floor.shape !== 'none' ? 'The floor' : 'The base'
 }
 
-/** Why a count pays when a round is done; nothing where it does not (craft 17). */
+/** Whether a part works a repeat that a count must divide by: a texture, a net, a casing. */
+function asksOfCount({ design, known: { gauge } }: Draft, part: DraftPart): boolean {
+  const spec = wallPartOf(part)
+  const asks = spec && demandOf(spec, seenIn(design, gauge))?.asks
+  return asks !== undefined && (asks.multiple > 1 || asks.plus !== 0 || asks.takes !== undefined)
+}
+
+/** Why a count pays before a part is begun. */
+function whyBefore(draft: Draft, above: DraftPart): string | undefined {
+  if (above.casing) return 'A casing comes next: its eyelets must come out.'
+  if (above.net) return 'A net comes next: its loops must come out.'
+  if (above.handles.length > 0 || above.grip) return 'Handles come next: they are placed by this count.'
+  if (asksOfCount(draft, above)) return 'The next part works a repeat that must come out.'
+  return changesCount(above) ? 'The next part adds or takes away stitches: it begins on this count.' : undefined
+}
+
+/** Why a count pays within a part of repeats: of its first round, in a net now and then, and at its end. */
+function whyWithin(draft: Draft, part: DraftPart, inPart: number, last: boolean): string | undefined {
+  const worked = part.rounds[inPart]!
+  if (worked.edge.free && !worked.on.free) return 'The handles hang on this count: both sides of the bag alike.'
+  if (part.casing && last) return 'Cords run through these eyelets: count them before the next round hides them.'
+  if (part.net && (inPart === 0 || inPart % 3 === 2 || last)) return 'A loop is easily lost or won, and hard to find later.'
+  if (inPart === 0 && asksOfCount(draft, part)) return 'The first round of repeats: every later one stands on it.'
+  return undefined
+}
+
+/** Why a count pays when a round is done; nothing where it does not (handbook 16). */
 function whyCount({ draft }: Road, part: DraftPart, number: number): string | undefined {
   const { worked } = draft.rounds[number - 1]!
   const inPart = number - part.firstRound
   const last = inPart === part.rounds.length - 1
-  const above = draft.parts.slice(draft.parts.indexOf(part) + 1).find(({ rounds }) => rounds.length > 0)
   if (last && isBase(part)) return `${baseName(part)} is done: everything above stands on this count.`
-  if (last && above?.casing) return 'Slots or eyelets come next, and they must divide.'
-  if (last && above && !isPlainKind(above)) return 'What comes next must divide into it.'
+  const above = draft.parts.slice(draft.parts.indexOf(part) + 1).find(({ rounds }) => rounds.length > 0)
+  const before = last && above ? whyBefore(draft, above) : undefined
+  const within = before ?? whyWithin(draft, part, inPart, last)
+  if (within) return within
   if (changes(worked) && (inPart < EARLY_ROUNDS || inPart % 3 === 2 || last)) return 'Stitches were added or taken away in this round.'
   const plainBefore = plainRun(part, inPart)
-  return plainBefore > 0 && plainBefore % LONG_STRETCH === 0 ? `${plainBefore} plain rounds: a stitch is easily lost.` : undefined
+  return !part.net && plainBefore > 0 && plainBefore % LONG_STRETCH === 0 ? `${plainBefore} plain rounds: a stitch is easily lost.` : undefined
+}
+
+/** Whether a part adds or takes away. */
+function changesCount({ rounds }: DraftPart): boolean {
+  return rounds.some(({ edge, on }) => edge.count !== on.count)
 }
 
 /** Whether a round adds or takes away, of more than are seen at a glance. */
 function changes({ edge, on }: Worked): boolean {
   return edge.count !== on.count && on.count > 1 && edge.count >= WORTH_COUNTING
-}
-
-function isPlainKind(part: DraftPart): boolean {
-  const kind = wallKindOf(part)
-  return !kind || part.rounds.every(({ edge, on }) => edge.count === on.count)
 }
 
 /** How many rounds up to and with this one left the count as it was. */
