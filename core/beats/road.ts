@@ -1,17 +1,23 @@
+import { casingsOf } from '../draft/casing'
 import { isBase } from '../draft/part'
+import { hookOfPart } from '../draft/partGauge'
 import type { Draft, DraftPart } from '../draft/draft'
+import type { Hook } from '../gauge/onHook'
 import type { Piece } from '../part/piece'
 import { type Start, traitsOf } from '../part/start'
 import { PLACE_CODE } from '../round/edge'
 import type { Worked } from '../round/worked'
 import { tape } from '../stitch/tell'
-import { cordLines } from '../words/cordWords'
-import { CORDS_STEP, finishingOf } from '../words/finishing'
+import { hookLabel } from '../stitch/hooks'
+import { cordTexts } from '../words/cordWords'
+import { type FinishingStep, finishingOf } from '../words/finishing'
 import { saidLine, type SaidLine, saidRow } from '../words/lines'
-import { startOf } from '../words/notes'
+import { startWords } from '../words/notes'
+import { capitalised } from '../words/numbers'
+import { afterRounds, afterRows, beforeRounds, beforeRows } from '../words/sectionTexts'
 import type { Manner } from '../words/say'
 import type { Sort } from '../words/sentence'
-import { type Beat, beatsOf, foundationBeats, tellings } from './beat'
+import { type Beat, beatsOf, CHAINS_TO_MARKER, foundationBeats, tellings } from './beat'
 
 /*
  * The road from the first chain to the last end woven in
@@ -53,6 +59,13 @@ export interface Road {
   readonly legs: readonly Leg[]
   /** The places of legs on the road, by their ids. */
   readonly at: ReadonlyMap<string, number>
+  /** Ids of legs by what logs of earlier versions called them. */
+  readonly earlier: ReadonlyMap<string, string>
+}
+
+/** The place of a leg on a road, by its id or what it was called earlier; nothing if it is not there. */
+export function placeOfLeg({ at, earlier }: Road, id: string): number | undefined {
+  return at.get(id) ?? at.get(earlier.get(id) ?? '')
 }
 
 /** What sentences are taken apart in: beats do not depend on it. */
@@ -96,21 +109,43 @@ function steps({ id, part, title, start }: Told, texts: readonly string[]): Leg[
   ]
 }
 
-/** What a bag or a piece starts from: chains up to each marker, and how they are closed. */
-function startLeg({ id, part, title, start }: Told, lead: string, beforeCm: number | undefined): Leg {
+/** What is taken up first: the yarn; of the bag the hook too. */
+function takenUp(colour: string, { design }: Draft, hook: Hook | undefined): string {
+  const yarn = design.yarns.find(({ id }) => id === colour)?.name ?? 'the yarn'
+  if (!hook) return `Take ${yarn}.`
+  const strands = hook.strands > 1 ? `, ${hook.strands} strands held together` : ''
+  return `Take ${yarn}${strands} and the ${hookLabel(hook.hookMm)} hook.`
+}
+
+/** What a bag or a piece starts from: what is taken up, chains up to each marker, and how they are closed. */
+function startLeg({ id, part, title, start }: Told, taken: string, lead: string): Leg {
   const { stitched, looped, ringed, holed } = traitsOf(start)
   const chained = start.chains > 0 && !holed
-  const long = beforeCm ? [`It should be about ${tape(beforeCm)} long before you work into it.`] : []
+  const long = start.beforeCm ? [`It should be about ${tape(start.beforeCm)} long before you work into it.`] : []
   const close = looped || ringed
     ? [`Join with {slst} to the first {ch}${looped ? '; take care that the chain is not twisted' : ', to form a ring'}.`]
     : []
   const beats = chained
-    ? [...foundationBeats(start.chains, stitched ? number => `${number} foundation {sc}` : undefined), ...tellings([...long, ...close])]
-    : tellings([lead])
+    ? [
+        ...tellings([taken]), ...foundationBeats(start.chains, stitched ? number => `${number} foundation {sc}` : undefined),
+        ...tellings([...long, ...close]),
+      ]
+    : tellings([taken, capitalised(lead)])
   return {
-    id, sort: 'start', part, title, number: 0, of: 0, worked: undefined, start, line: () => undefined,
-    lead: chained ? lead : undefined, beats: once(() => regrouped(beats)),
+    id, sort: 'start', part, title, number: 0, of: 0, worked: undefined, start, line: () => undefined, lead: undefined,
+    beats: once(() => regrouped(beats)),
   }
+}
+
+/** A long chain that is no foundation: a cord, with a marker in every so-and-so-manieth. */
+function chainLeg(told: Told, chains: number): Leg[] {
+  if (chains <= CHAINS_TO_MARKER) return []
+  return [
+    {
+      ...told, sort: 'start', number: 0, of: 0, worked: undefined, line: () => undefined, lead: undefined,
+      beats: once(() => foundationBeats(chains)),
+    },
+  ]
 }
 
 /** Beats from several hands with their groups numbered through. */
@@ -143,20 +178,21 @@ function pieceLegs(draft: Draft, part: DraftPart, piece: Piece): Leg[] {
     const id = `${part.id}/${piece.id}/${copy + 1}`
     const title = piece.times > 1 ? `${piece.name}, ${copy + 1} of ${piece.times}` : piece.name
     const told = { part: part.id, title, start: piece.start }
-    const lead = piece.lead ?? startOf(piece.start, piece.colour, draft)
+    const taken = takenUp(piece.colour, draft, undefined)
     // What grows from the bag, or is no more than a chain, says itself how it begins.
     const start = piece.lead
-      ? steps({ ...told, id: `${id}/start` }, [piece.lead])
-      : [startLeg({ ...told, id: `${id}/start` }, lead, piece.start.beforeCm)]
+      ? [...steps({ ...told, id: `${id}/start` }, [piece.lead]), ...(piece.rows.length === 0 ? chainLeg({ ...told, id: `${id}/chain` },
+          piece.start.chains) : [])]
+      : [startLeg({ ...told, id: `${id}/start` }, taken, startWords(piece.start, draft))]
     return [
-      ...start, ...steps({ ...told, id: `${id}/before` }, piece.advice),
+      ...start, ...steps({ ...told, id: `${id}/before` }, beforeRows(draft, piece)),
       ...piece.rows.map((worked, i) => workedLeg(
         {
           ...told, id: `${id}/row${i + 1}`, sort: 'row', number: i + 1, of: piece.rows.length, line: manner => saidRow(piece, i, manner),
         },
         worked,
       )),
-      ...steps({ ...told, id: `${id}/finish` }, piece.finish),
+      ...steps({ ...told, id: `${id}/finish` }, afterRows(draft, piece)),
     ]
   }).flat()
 }
@@ -166,28 +202,55 @@ function partLegs(draft: Draft, part: DraftPart): Leg[] {
   const stop = part.findings.find(({ weight }) => weight === 'stop')
   const made = (before: boolean) =>
     part.pieces.filter(piece => (piece.before ?? false) === before).flatMap(piece => pieceLegs(draft, part, piece))
+  const taken = takenUp(draft.design.base.colour, draft, hookOfPart(part.from, draft.design))
   return [
     ...(isBase(part) && part.rounds.length > 0
-      ? [startLeg({ ...told, id: 'start' }, startOf(draft.start, draft.design.base.colour, draft), draft.start.beforeCm)]
+      ? [startLeg({ ...told, id: 'start' }, taken, startWords(draft.start, draft))]
       : []),
-    ...made(true), ...steps({ ...told, id: `${part.id}/before` }, part.advice), ...rounds(draft, part), ...made(false),
+    ...made(true), ...steps({ ...told, id: `${part.id}/before` }, beforeRounds(draft, part)), ...rounds(draft, part),
+    ...steps({ ...told, id: `${part.id}/after` }, afterRounds(draft, part)), ...made(false),
     ...(stop ? steps({ ...told, id: `${part.id}/stop` }, [`The plan goes no further: ${stop.what}`]) : []),
   ]
 }
 
-/** What is done when the last round is worked, each step a leg; cords where they are come to. */
+/** Cords: what is told before each is made, the chains of each with their markers, and how they are threaded and finished. */
+function cordLegs(draft: Draft): Leg[] {
+  const told = { part: 'finishing', title: 'Cords', start: draft.start }
+  const casings = casingsOf(draft.parts, draft.gauge)
+  const chains = casings.flatMap(({ spec, cord }) => Array.from({ length: spec.number }, () => cord.chains))
+  const { making, threading } = cordTexts(draft)
+  return [
+    ...steps({ ...told, id: 'cords' }, making),
+    ...chains.flatMap((number, i) => chainLeg({ ...told, id: `cords/${i + 1}` }, number)), ...steps({ ...told, id: 'cords/thread' }, threading),
+  ]
+}
+
+/** A step that is done so many times over, a beat each time. */
+function overAgain(told: Told, { text, times }: FinishingStep): Leg[] {
+  return steps(told, [text, ...Array.from({ length: times - 1 }, (_, i) => `And the next: ${i + 2} of ${times}.`)])
+}
+
+/** What is done when all is worked and joined, each step a leg; cords where they are come to. */
 function finishLegs(draft: Draft): Leg[] {
   if (draft.findings.some(({ weight }) => weight === 'stop')) return []
   const told = { part: 'finishing', title: 'Finishing', start: draft.start }
-  return finishingOf(draft).flatMap((text, i) =>
-    text === CORDS_STEP
-      ? steps({ ...told, id: 'cords', title: 'Cords' }, cordLines(draft))
-      : steps({ ...told, id: `finish/${i + 1}` }, [text]),
-  )
+  return finishingOf(draft).flatMap(step => (step.id === 'cords' ? cordLegs(draft) : overAgain({ ...told, id: `finish/${step.id}` }, step)))
+}
+
+/**
+ * What logs of earlier versions called the steps at the end: numbers from 1, the bag's own yarn cut first, then a step for each piece that
+ * is sewn on, then what still is a step of finishing.
+ */
+function earlierNames(draft: Draft): [name: string, id: string][] {
+  const sewn = draft.parts.flatMap(part =>
+    part.pieces.filter(({ rows }) => rows.length > 0).map(piece => `${part.id}/${piece.id}/${piece.times}/finish`))
+  const cut = draft.parts.filter(part => afterRounds(draft, part).length > 0).map(({ id }) => `${id}/after`)
+  const finishing = finishingOf(draft).map(({ id }) => (id === 'cords' ? 'cords/thread' : `finish/${id}`))
+  return [...cut, ...sewn, ...finishing].map((id, i) => [`finish/${i + 1}`, id])
 }
 
 /** Everything that is done to make a bag, in order. */
 export function roadOf(draft: Draft): Road {
   const legs = [...draft.parts.flatMap(part => partLegs(draft, part)), ...finishLegs(draft)]
-  return { draft, legs, at: new Map(legs.map(({ id }, i) => [id, i])) }
+  return { draft, legs, at: new Map(legs.map(({ id }, i) => [id, i])), earlier: new Map(earlierNames(draft)) }
 }

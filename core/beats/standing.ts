@@ -1,5 +1,5 @@
 import { type Beat, groupsIn } from './beat'
-import type { Leg, Road } from './road'
+import { type Leg, placeOfLeg, type Road } from './road'
 
 /** Where the hook is on a road. */
 export interface Standing {
@@ -25,7 +25,7 @@ function nearest(road: Road, id: string): number {
 
 /** Where a spot of the log lies on a road; at a leg's end is at the next one's beginning. */
 export function standingAt(road: Road, { leg: id, beats }: { readonly leg: string, readonly beats: number | 'all' }): Standing {
-  const known = road.at.get(id)
+  const known = placeOfLeg(road, id)
   const index = known ?? nearest(road, id)
   if (index < 0) return { index: 0, leg: road.legs[0], done: 0 }
   const leg = road.legs[index]!

@@ -37,18 +37,31 @@ function clausesOf(beats: readonly Beat[]): Clause[] {
   return foldedAgain(runsTogether(found))
 }
 
-/** Beats in words: what the hook does, in the order it does it. */
+/** Words after others: a new sentence where the others end one. */
+function joinedOn(text: string, more: string): string {
+  if (text === '') return more
+  return /[.!?]$/.test(text) ? `${text} ${capitalised(more)}` : `${text}; ${more}`
+}
+
+/** Beats in words: what the hook does, in the order it does it. What is told is a sentence of its own. */
 export function sayBeats(beats: readonly Beat[], speech: BeatSpeech): string {
   const words: string[] = []
-  const doing: Beat[] = []
+  let doing: Beat[] = []
+  const done = () => {
+    if (doing.length > 0) words.push(sayClauses(clausesOf(doing), speech))
+    doing = []
+  }
   for (const beat of beats) {
     const { said } = beat
+    if (said.say === 'doing' || said.say === 'passing') {
+      doing.push(beat)
+      continue
+    }
+    done()
     if (said.say === 'opening') words.push(openingWords(said.opening, speech).replace(/[;:] $/, ''))
     else if (said.say === 'telling') words.push(tell(said.text, speech))
-    else if (said.say !== 'ending') doing.push(beat)
+    else words.push(endingWords(said.ending, speech).replace(/^; /, ''))
   }
-  if (doing.length > 0) words.push(sayClauses(clausesOf(doing), speech))
-  const last = beats.at(-1)?.said
-  if (last?.say === 'ending') words.push(endingWords(last.ending, speech).replace(/^; /, ''))
-  return capitalised(words.filter(Boolean).join('; '))
+  done()
+  return capitalised(words.filter(Boolean).reduce(joinedOn, ''))
 }

@@ -160,7 +160,16 @@ describe('another plan', () => {
   it('that has a step no more leaves the hook after the last thing done that it has', () => {
     const make = at(bag(solid(6)), 11)
     make.happen({ do: 'moved', to: { leg: 'finish/9', beats: 0 }, ...afterAll(make.log) })
-    expect(make.hand().at.leg?.id).toBe('finish/1')
+    expect(make.hand().at.leg?.id).toBe('part-1/after')
+  })
+
+  it('knows the steps at the end by what they were called in earlier logs', () => {
+    const make = at(bag(solid(6)), 11)
+    // Then: 1 cutting the yarn, 2 weaving in, 3 blocking.
+    make.happen({ do: 'moved', to: { leg: 'finish/1', beats: 'all' }, ...afterAll(make.log) })
+    expect(make.hand().at.leg?.id).toBe('finish/ends')
+    make.happen({ do: 'moved', to: { leg: 'finish/3', beats: 'all' }, ...afterAll(make.log) })
+    expect(make.hand().at.leg).toBeUndefined()
   })
 
   it('with fewer rounds leaves the hook after the last of them', () => {

@@ -1,4 +1,4 @@
-import { type Road, roadOf } from '../beats/road'
+import { placeOfLeg, type Road, roadOf } from '../beats/road'
 import { type Standing, standingAt } from '../beats/standing'
 import type { Design } from '../design/design'
 import { same } from '../design/merge'
@@ -37,9 +37,9 @@ export function takenIn({ measured }: Pick<MakeState, 'measured'>): Taken[] {
 
 /** Where the hook is on a road: of a leg that a changed plan no longer has, after the last one done that it still has. */
 function spotOn(road: Road, { spot, trail }: MakeState): Spot {
-  if (road.at.has(spot.leg) || roundOf(spot.leg) !== undefined) return spot
+  if (placeOfLeg(road, spot.leg) !== undefined || roundOf(spot.leg) !== undefined) return spot
   let known = trail
-  while (known && !road.at.has(known.leg)) known = known.before
+  while (known && placeOfLeg(road, known.leg) === undefined) known = known.before
   return known ? { leg: known.leg, beats: 'all' } : spot
 }
 

@@ -7,7 +7,7 @@ function lineText(line: PatternLine): string {
 
 /** What stands below a section's rounds. */
 function below({ finish = [], check, looks, stop }: PatternSection): string[] {
-  return [...finish, ...(check ? [check] : []), ...(looks ? [looks] : []), ...(stop ? [`THE PATTERN STOPS HERE: ${stop}`] : [])]
+  return [...(check ? [check] : []), ...(looks ? [looks] : []), ...finish, ...(stop ? [`THE PATTERN STOPS HERE: ${stop}`] : [])]
 }
 
 /** A list under a heading; nothing of an empty one. */

@@ -54,40 +54,49 @@ function eyeletsWords(eyelets: number, passedOver: 0 | 1): string {
       + 'there.'
 }
 
-function casingLines(casing: Casing, draft: Draft): string[] {
-  const { spec, cord, opening, threading, eyelets, passedOver } = casing
-  const yarn = draft.design.yarns.find(({ id }) => id === spec.colour)?.name
+/** What is told of cords: before they are made, and when they are. */
+interface CordTexts {
+  readonly making: readonly string[]
+  readonly threading: readonly string[]
+}
+
+function openingWords({ spec, opening, threading }: Casing, draft: Draft): string[] {
+  if (!opening || !threading.ok) return []
+  const yarn = draft.design.yarns.find(({ id }) => id === spec.openingColour)?.name
   const of = isWorked(spec.kind) && yarn ? `, of ${yarn}` : ''
-  if (!threading.ok) return [threading.why]
-  const [first, second] = threading.cords
-  const openingOf = draft.design.yarns.find(({ id }) => id === spec.openingColour)?.name
-  const openingYarn = isWorked(spec.kind) && openingOf ? `, of ${openingOf}` : ''
   return [
-    `${cordsWords(spec.number, cordWords(spec.kind, cord), of)}`,
-    `${eyeletsWords(eyelets, passedOver)} Put a marker in `
-    + `${threading.cords.map(({ start }) => start + 1).join(' and ')}${second ? `, ${eyelets / 2} apart` : ''}.`,
-    runWords(first!, second ? 'First cord' : 'The cord'),
-    ...(second
-      ? [
-          `${runWords(second, 'Second cord')} It lies ${spec.second === 'crossed'
-            ? 'over the posts that the first lies behind'
-            : 'behind the same '
-              + 'posts as the first'}.`,
-        ]
-      : []),
-    ...(opening
-      ? [
-          `Two opening cords besides${openingYarn}: ${cordWords(spec.kind, opening)}. Loop one around the post after eyelet `
-          + `${threading.quarters[0]! + 1} and one around the post after eyelet ${threading.quarters[1]! + 1}, and knot their ends: `
-          + 'pulling them opens the bag.',
-        ]
-      : []),
-    ...yarnToCut(spec.kind, cord),
-    `${ENDS[spec.ends ?? 'knots']} Beads and cords are not for small children.`,
+    `Two opening cords besides${of}: ${cordWords(spec.kind, opening)}. Loop one around the post after eyelet `
+    + `${threading.quarters[0]! + 1} and one around the post after eyelet ${threading.quarters[1]! + 1}, and knot their ends: `
+    + 'pulling them opens the bag.',
   ]
 }
 
-/** What is said of a bag's cords: how to make them, how to thread them, how to finish them. */
+function textsOf(casing: Casing, draft: Draft): CordTexts {
+  const { spec, cord, threading, eyelets, passedOver } = casing
+  const yarn = draft.design.yarns.find(({ id }) => id === spec.colour)?.name
+  const of = isWorked(spec.kind) && yarn ? `, of ${yarn}` : ''
+  if (!threading.ok) return { making: [], threading: [threading.why] }
+  const [first, second] = threading.cords
+  const lies = spec.second === 'crossed' ? 'over the posts that the first lies behind' : 'behind the same posts as the first'
+  return {
+    making: [...yarnToCut(spec.kind, cord), cordsWords(spec.number, cordWords(spec.kind, cord), of)],
+    threading: [
+      `${eyeletsWords(eyelets, passedOver)} Put a marker in `
+      + `${threading.cords.map(({ start }) => start + 1).join(' and ')}${second ? `, ${eyelets / 2} apart` : ''}.`,
+      runWords(first!, second ? 'First cord' : 'The cord'), ...(second ? [`${runWords(second, 'Second cord')} It lies ${lies}.`] : []),
+      ...openingWords(casing, draft), `${ENDS[spec.ends ?? 'knots']} Beads and cords are not for small children.`,
+    ],
+  }
+}
+
+/** What is said of a bag's cords before they are made, and of how they are threaded and finished. */
+export function cordTexts(draft: Draft): CordTexts {
+  const texts = casingsOf(draft.parts, draft.gauge).map(casing => textsOf(casing, draft))
+  return { making: texts.flatMap(({ making }) => making), threading: texts.flatMap(({ threading }) => threading) }
+}
+
+/** All that is said of a bag's cords, in order. */
 export function cordLines(draft: Draft): string[] {
-  return casingsOf(draft.parts, draft.gauge).flatMap(casing => casingLines(casing, draft))
+  const { making, threading } = cordTexts(draft)
+  return [...making, ...threading]
 }

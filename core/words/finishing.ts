@@ -1,12 +1,9 @@
 import { liningOf, pieceWords } from '../draft/meshFindings'
-import type { Draft, DraftPart } from '../draft/draft'
+import type { Draft } from '../draft/draft'
 import { draftYarnChanges } from '../draft/wallFindings'
 import { casingsOf } from '../draft/casing'
 import { formatCm } from '../measure/format'
 import { END_CM } from '../yarn/yarn'
-
-/** A row end or a stitch eats about so many lengths of a seam in sewing yarn, there and back (craft 11). */
-const SEAM_LENGTHS = 3
 
 /** The ends of yarn there are to weave in: two for every yarn joined, in rounds and in pieces. */
 function endsToWeave(draft: Draft): number {
@@ -15,54 +12,40 @@ function endsToWeave(draft: Draft): number {
   return rounds + pieces
 }
 
-/** Pieces are sewn on after all are made: with how much yarn, where a seam is sewn. */
-function sewing({ pieces }: DraftPart, draft: Draft): string[] {
-  return pieces
-    .filter(({ rows }) => rows.length > 0)
-    .map((piece) => {
-      const tail = formatCm(Math.max(30, Math.round((piece.widthCm * SEAM_LENGTHS * 2) / 5) * 5), draft.design.units)
-      const each = piece.times > 1 ? 'each of them' : 'it'
-      if (piece.free)
-        return `${piece.name}: fasten off at the end of ${each}, and leave ${formatCm(END_CM, draft.design.units)} to weave in.`
-      return `${piece.name}: leave ${tail} of yarn at the end of ${each} to sew with, and sew on as told there.`
-    })
+/** A step of finishing, known by what it is; `times` where it is done so often. */
+export interface FinishingStep {
+  readonly id: 'ends' | 'cords' | 'lining' | 'block'
+  readonly text: string
+  readonly times: number
 }
 
-function fastenOff(draft: Draft): string[] {
-  const last = draft.rounds.at(-1)?.worked.round
-  // A strap that goes on from the rim has the yarn already.
-  if (!last || draft.parts.some(({ pieces }) => pieces.some(({ goesOn }) => goesOn))) return []
-  const tail = formatCm(END_CM, draft.design.units)
-  const even
-    = last.join === 'spiral' && !last.closing
-      ? 'Work one {slst} in each of the next two sts, so that the step at the end of the spiral is evened. '
-      : ''
-  return [`${even}Cut the yarn ${tail} from the hook, draw the end through the last loop and pull it close.`]
+function weaving(draft: Draft): FinishingStep[] {
+  const ends = endsToWeave(draft)
+  if (ends === 0) return []
+  const tail = formatCm(END_CM / 3, draft.design.units)
+  const text = `Weave in the ${ends} ends: each ${tail} one way under stitches of its own colour, then back another way; cut off what is left.`
+  return [{ id: 'ends', text, times: ends }]
 }
 
-function lined(draft: Draft): string[] {
+function lined(draft: Draft): FinishingStep[] {
   const pieces = liningOf(draft.design, draft.parts, draft.sizes)
   if (pieces.length === 0) return []
-  return [
-    `Cut the lining (${pieces.map(pieceWords).join('; ')}), sew it to a bag, turn the hem under, put `
-    + 'it in wrong side to wrong side, and sew it to the inside below the mouth with small stitches.',
-  ]
+  const text = `Cut the lining (${pieces.map(pieceWords).join('; ')}), sew it to a bag, turn the hem under, put `
+    + 'it in wrong side to wrong side, and sew it to the inside below the mouth with small stitches.'
+  return [{ id: 'lining', text, times: 1 }]
 }
 
-/** The step that sends the maker to what is told of the cords. */
-export const CORDS_STEP = 'Make the cords, thread them and finish their ends, as told under Cords.'
-
-/** What is done when the last round is worked, in order, as steps. */
-export function finishingOf(draft: Draft): string[] {
-  const ends = endsToWeave(draft)
-  const tail = formatCm(END_CM / 3, draft.design.units)
+/** What is done when everything is worked and joined, in order. */
+export function finishingOf(draft: Draft): FinishingStep[] {
   return [
-    ...fastenOff(draft), ...draft.parts.flatMap(part => sewing(part, draft)),
-    ...(ends > 0
-      ? [`Weave in the ${ends} ends: each ${tail} one way under stitches of its own colour, then back another way; cut off what is left.`]
+    ...weaving(draft),
+    ...(casingsOf(draft.parts, draft.gauge).length > 0
+      ? [{ id: 'cords', text: 'Make the cords, thread them and finish their ends, as told under Cords.', times: 1 } as const]
       : []),
-    ...(casingsOf(draft.parts, draft.gauge).length > 0 ? [CORDS_STEP] : []),
     ...lined(draft),
-    'Pin the bag to its measures, damp it or steam it from the back, and let it dry. Steam melts acrylic: damp that only.',
+    {
+      id: 'block', times: 1,
+      text: 'Pin the bag to its measures, damp it or steam it from the back, and let it dry. Steam melts acrylic: damp that only.',
+    },
   ]
 }

@@ -23,10 +23,15 @@ const STARTS: Readonly<Record<Start['kind'], (start: Start, before: string) => s
   'bought': ({ chains }) => `draw up a loop through a hole at the middle of a short side; the floor has ${chains} holes.`,
 }
 
+/** A start in words: what is made before the first round. */
+export function startWords(start: Start, draft: Draft): string {
+  return STARTS[start.kind](start, lengthBefore(start, draft))
+}
+
 /** A start in words, in the yarn that it is made of. */
 export function startOf(start: Start, colour: string, draft: Draft): string {
   const yarn = draft.design.yarns.find(({ id }) => id === colour)?.name
-  return `${yarn ? `With ${yarn}: ` : ''}${STARTS[start.kind](start, lengthBefore(start, draft))}`
+  return `${yarn ? `With ${yarn}: ` : ''}${startWords(start, draft)}`
 }
 
 /** What rounds the bag really has: a bag of rows needs no notes on joins. */

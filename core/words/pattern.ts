@@ -1,11 +1,11 @@
 import { type CardId, CARDS } from '../entry/cards'
 import type { Draft, DraftPart } from '../draft/draft'
-import { isBase, wallPartOf } from '../draft/part'
-import { formatCm, formatLength } from '../measure/format'
+import { isBase } from '../draft/part'
+import { formatLength } from '../measure/format'
 import { traitsOf } from '../part/start'
 import type { Piece } from '../part/piece'
 import type { Terms } from '../stitch/dictionary'
-import { tell, gramsOf } from '../stitch/tell'
+import { tell } from '../stitch/tell'
 import { type Abbreviation, Spoken } from './abbreviations'
 import { cordLines } from './cordWords'
 import { finishingOf } from './finishing'
@@ -13,6 +13,7 @@ import { floorWords } from './floorWords'
 import { type Fact, headOf } from './head'
 import { gathered, type PatternLine, type SaidLine, saidLines, saidRows } from './lines'
 import { notesOf, startOf } from './notes'
+import { afterRounds, afterRows, beforeRounds, beforeRows } from './sectionTexts'
 import type { Manner, RepeatStyle } from './say'
 
 export { type PatternLine, roundLines, rowLines } from './lines'
@@ -94,13 +95,11 @@ class Writer {
   /** What is worked on its own for a part, a section each. */
   private pieces(part: DraftPart, before: boolean): PatternSection[] {
     return part.pieces.filter(piece => (piece.before ?? false) === before).map((piece): PatternSection => {
-      const { units } = this.draft.design
-      const size = `${formatCm(piece.lengthCm, units)} by ${formatCm(piece.widthCm, units)}`
       return {
         part: part.id, piece: piece.id, title: piece.times > 1 ? `${piece.name}: make ${piece.times}` : piece.name,
         lead: this.say(piece.lead ?? startOf(piece.start, piece.colour, this.draft)),
-        advice: this.sayAll([...piece.advice, ...(piece.rows.length > 0 ? [`${size}.`] : [])]),
-        lines: this.lines(saidRows(piece, this.manner)), finish: this.sayAll(piece.finish),
+        advice: this.sayAll(beforeRows(this.draft, piece)),
+        lines: this.lines(saidRows(piece, this.manner)), finish: this.sayAll(afterRows(this.draft, piece)),
       }
     })
   }
@@ -112,7 +111,8 @@ class Writer {
     return {
       part: part.id, title: part.name, lines: this.lines(said.slice(part.firstRound - 1, part.firstRound - 1 + part.rounds.length)),
       ...(isBase(part) ? { lead: this.say(startOf(this.draft.start, this.draft.design.base.colour, this.draft)) } : {}),
-      advice: this.sayAll([...(nothing ? ['Nothing to work here.'] : part.advice), ...usedUp(this.draft, part)]),
+      advice: this.sayAll(nothing ? ['Nothing to work here.'] : beforeRounds(this.draft, part)),
+      finish: this.sayAll(afterRounds(this.draft, part)),
       ...(check ? { check } : {}),
       ...(part.looks ? { looks: this.say(part.looks) } : {}), ...(stop ? { stop: this.say(stop.what) } : {}),
     }
@@ -147,20 +147,6 @@ function checkOf({ design: { units }, parts }: Draft, part: DraftPart): string |
     plusMinusCm: 0,
   })
   return height.cm > 0 ? `The work should now measure ${formatLength(height, units)} from the floor to here, lying flat.` : undefined
-}
-
-/** What is said of a part that uses its yarn up. */
-function usedUp({ design: { yarns } }: Draft, part: DraftPart): string[] {
-  const spec = wallPartOf(part)
-  if (!spec?.useUp) return []
-  const { by, leaveGrams } = spec.useUp
-  const colour = by === 'cords' ? (spec as { readonly cords?: { readonly colour: string } }).cords?.colour : spec.colour
-  const name = yarns.find(({ id }) => id === colour)?.name ?? 'it'
-  const left = leaveGrams > 0 ? `about ${gramsOf(leaveGrams)} of ${name} are left` : `all of ${name} is used`
-  return [
-    `This part uses its yarn up: written so that ${left}. Weigh what is left before the last rounds or rows, and end sooner or later `
-    + 'as it tells you.',
-  ]
 }
 
 /** What a draft that stops lacks: its stops, and the parts that are not reached. */
@@ -210,7 +196,7 @@ export function patternOf(draft: Draft, terms: Terms, repeats: RepeatStyle = 'br
   const notes = writer.sayAll(notesOf(draft, terms))
   const facts = headOf(draft, terms, writer.spoken.kinds).map(({ name, value }) => ({ name, value: writer.say(value) }))
   const unfinished = unfinishedOf(draft, text => writer.say(text))
-  const finishing = unfinished.length > 0 ? [] : writer.sayAll(finishingOf(draft))
+  const finishing = unfinished.length > 0 ? [] : writer.sayAll(finishingOf(draft).map(({ text }) => text))
   return {
     title: draft.design.name, terms, repeats, unfinished, facts,
     abbreviations: writer.spoken.abbreviations(), special: writer.spoken.special(), notes, sections, cards: cardsUsed(draft, sections),

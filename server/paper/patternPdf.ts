@@ -77,9 +77,9 @@ function sectionHead(sheet: Sheet, section: PatternSection): void {
 }
 
 function sectionFoot(sheet: Sheet, { finish = [], check, looks, stop }: PatternSection): void {
-  for (const text of finish) sheet.text(text)
   if (check) sheet.text(check, { face: 'bold' })
   if (looks) sheet.text(looks)
+  for (const text of finish) sheet.text(text)
   if (stop) sheet.text(`The pattern stops here: ${stop}`, { face: 'bold', colour: ACCENT })
 }
 

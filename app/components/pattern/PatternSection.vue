@@ -63,12 +63,6 @@ function step(by: number): void {
       </li>
     </ol>
     <p
-      v-for="text in section.finish"
-      :key="text"
-    >
-      {{ text }}
-    </p>
-    <p
       v-if="section.check"
       class="check"
     >
@@ -79,6 +73,12 @@ function step(by: number): void {
       class="soft"
     >
       {{ section.looks }}
+    </p>
+    <p
+      v-for="text in section.finish"
+      :key="text"
+    >
+      {{ text }}
     </p>
     <p
       v-if="section.stop"
