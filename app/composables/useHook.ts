@@ -5,6 +5,7 @@ import { doneAfter } from '~~/core/beats/size'
 import { type BeatSpeech, sayBeats } from '~~/core/beats/words'
 import type { Leg } from '~~/core/beats/road'
 import { tell } from '~~/core/stitch/tell'
+import { capitalised } from '~~/core/words/numbers'
 import type { Manner } from '~~/core/words/say'
 import { useMake } from '~/stores/make'
 import { useWays } from '~/stores/ways'
@@ -77,7 +78,7 @@ export function useHook() {
   const made = computed(() => madeBy(beats.value, done.value))
   const title = computed(() => {
     if (!leg.value) return 'All is done'
-    if (leg.value.sort === 'round') return `Round ${leg.value.number} of ${leg.value.of}`
+    if (leg.value.sort === 'round') return `${capitalised(make.nameOfRound(leg.value.number))} of ${leg.value.of}`
     return leg.value.sort === 'row' ? `Row ${leg.value.number} of ${leg.value.of}` : leg.value.sort === 'start' ? 'The start' : 'Step'
   })
   const part = computed(() => leg.value?.title ?? '')
@@ -88,11 +89,13 @@ export function useHook() {
   const whereWords = computed(() => {
     if (!leg.value) return 'Everything is done.'
     const place = leg.value.worked
-      ? `${leg.value.sort === 'row' ? 'row' : 'round'} ${leg.value.number}${leg.value.sort === 'row' ? ` of ${leg.value.title}` : ''}`
+      ? leg.value.sort === 'row' ? `row ${leg.value.number} of ${leg.value.title}` : make.nameOfRound(leg.value.number)
       : leg.value.title.toLowerCase()
     const { nth, of } = groups.value
+    // Before the first stitch of the bag there is no marker to find; rows have none.
+    const marked = leg.value.sort === 'round' && leg.value.worked?.edge.closed && (done.value > 0 || leg.value.number > 1)
     const group = done.value > 0 && of > 1 ? `, group ${nth} of ${of}` : done.value > 0 ? ', begun' : ', at its beginning'
-    return `You were in ${place}${group}.${leg.value.sort === 'round' ? ' Find the marker.' : ''}`
+    return `You were in ${place}${group}.${marked ? ' Find the marker.' : ''}`
   })
 
   return {

@@ -7,6 +7,7 @@ import type {
   Counted, Deed, Leaned, Looked, MakeEvent, Measured, Spot, Stretched, Weighed, Wrote,
 } from '~~/core/make/event'
 import { afterAll, eventOf, MakeLog } from '~~/core/make/fold'
+import { roundName } from '~~/core/draft/roundName'
 import { type InHand, inHand, type Progress, progressOf } from '~~/core/make/plan'
 import { makeDocument } from '~~/core/make/document'
 import type { MakeState } from '~~/core/make/state'
@@ -141,6 +142,9 @@ export const useMake = defineStore('make', () => {
     justDone.value = whole ? at.leg : undefined
   }
 
+  /** A round by its number, as the bag in hand calls it. */
+  const nameOfRound = (round: number) => (hand.value ? roundName(hand.value.draft, round) : `round ${round}`)
+
   /** Takes back what was done or told last; what that was, in words. */
   function back(): string | undefined {
     const { lastDeed, plan } = log.state
@@ -149,7 +153,7 @@ export const useMake = defineStore('make', () => {
     resumed.value = false
     if (!undo || !lastDeed) return undefined
     write(undo)
-    return deedWords(lastDeed, plan?.units ?? 'cm')
+    return deedWords(lastDeed, plan?.units ?? 'cm', nameOfRound)
   }
 
   function counted(count: Omit<Counted, 'do'>): void {
@@ -168,7 +172,7 @@ export const useMake = defineStore('make', () => {
   }
 
   return {
-    id, trouble, state, hand, elsewhere, justDone, resumed, size, open, close, takeUp, tap, back, moveTo, counted, ripTo, note,
+    id, trouble, state, hand, elsewhere, justDone, resumed, size, open, close, takeUp, tap, back, nameOfRound, moveTo, counted, ripTo, note,
     /** Tells what was measured, weighed or seen, or written of the bag. */
     tell: (deed: Telling) => write(deed),
     replan: (plan: Design, why: string) => write({ do: 'replanned', plan, why }), pause: () => write({ do: 'paused' }),

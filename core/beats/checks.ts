@@ -97,8 +97,8 @@ function whyCount({ draft }: Road, part: DraftPart, number: number): string | un
   const within = before ?? whyWithin(draft, part, inPart, last)
   if (within) return within
   if (changes(worked) && (inPart < EARLY_ROUNDS || inPart % 3 === 2 || last)) return 'Stitches were added or taken away in this round.'
-  const plainBefore = plainRun(part, inPart)
-  return !part.net && plainBefore > 0 && plainBefore % LONG_STRETCH === 0 ? `${plainBefore} plain rounds: a stitch is easily lost.` : undefined
+  const plainBefore = part.net ? 0 : plainRun(part, inPart)
+  return plainBefore > 0 && plainBefore % LONG_STRETCH === 0 ? `${plainBefore} plain rounds: a stitch is easily lost.` : undefined
 }
 
 /** Whether a part adds or takes away. */

@@ -181,8 +181,10 @@ function pieceLegs(draft: Draft, part: DraftPart, piece: Piece): Leg[] {
     const taken = takenUp(piece.colour, draft, undefined)
     // What grows from the bag, or is no more than a chain, says itself how it begins.
     const start = piece.lead
-      ? [...steps({ ...told, id: `${id}/start` }, [piece.lead]), ...(piece.rows.length === 0 ? chainLeg({ ...told, id: `${id}/chain` },
-          piece.start.chains) : [])]
+      ? [...steps({ ...told, id: `${id}/start` }, [piece.lead]), ...(piece.rows.length === 0
+          ? chainLeg({ ...told, id: `${id}/chain` },
+              piece.start.chains)
+          : [])]
       : [startLeg({ ...told, id: `${id}/start` }, taken, startWords(piece.start, draft))]
     return [
       ...start, ...steps({ ...told, id: `${id}/before` }, beforeRows(draft, piece)),
@@ -221,7 +223,8 @@ function cordLegs(draft: Draft): Leg[] {
   const { making, threading } = cordTexts(draft)
   return [
     ...steps({ ...told, id: 'cords' }, making),
-    ...chains.flatMap((number, i) => chainLeg({ ...told, id: `cords/${i + 1}` }, number)), ...steps({ ...told, id: 'cords/thread' }, threading),
+    ...chains.flatMap((number, i) => chainLeg({ ...told, id: `cords/${i + 1}` }, number)),
+    ...steps({ ...told, id: 'cords/thread' }, threading),
   ]
 }
 

@@ -38,7 +38,8 @@ export function casingsOf(parts: readonly DraftPart[], gauge: Gauge): Casing[] {
     const cord = drawstring(cords, mouthCm, gauge)
     return [
       {
-        part, spec: cords, eyelets, passedOver, mouthCm, cord, threading: thread(eyelets, cords.number, cords.second), yarns: cordsYarn(cords,
+        part, spec: cords, eyelets, passedOver, mouthCm, cord,
+        threading: thread(eyelets, cords.number, cords.second), yarns: cordsYarn(cords,
           mouthCm, gauge),
         ...(cords.opening ? { opening: openingCord(cords, gauge) } : {}),
         gathered: {

@@ -160,7 +160,8 @@ class Replan {
 
   private put(planned: Worked, i: number, real: Edge): Worked | undefined {
     const { difference } = this.asIf!
-    const found = puttingRight(planned, { asIf: this.meant(i), real, difference }, hidingPlaces(this.result, i), !growsAtEnds(this.result, i))
+    const edges = { asIf: this.meant(i), real, difference }
+    const found = puttingRight(planned, edges, hidingPlaces(this.result, i), !growsAtEnds(this.result, i))
     if (found) this.putRight.push({ round: this.below + i + 1, how: found.how, where: whereOf(this.result, i) })
     return found?.worked
   }
@@ -189,16 +190,26 @@ export interface RealEdge {
 }
 
 /** A part as it goes on from what was counted. */
-export interface Replanned {
+export interface ReplanOutcome {
   readonly result: PartResult
   readonly real?: RealEdge
 }
 
-/** Whether handles or eyelets of a part stand where they were counted to: nothing was counted otherwise before they were worked. */
-function placesHold({ rounds, handles = [], casing }: PartResult, below: number, here: readonly CountCorrection[], fromBelow: boolean): boolean {
-  if (handles.length === 0 && !casing) return true
+/** Whether handles or eyelets stand where they were counted to: nothing was counted otherwise before they were worked. */
+function placesHold({ rounds, casing }: PartResult, below: number, here: readonly CountCorrection[]): boolean {
   const placed = rounds.findIndex(({ edge }) => edge.free !== undefined || (casing && countedPlaces(edge, 'spaces') === casing.eyelets))
-  return placed >= 0 && !fromBelow && here.every(({ round }) => round - below - 1 >= placed)
+  return placed >= 0 && here.every(({ round }) => round - below - 1 >= placed)
+}
+
+/** A part's result by the rounds that were worked again. */
+function resultOf(result: PartResult, { rounds, leaves, putRight }: Replan): PartResult {
+  const edge = buildsOwnEdge(result) ? result.edge : leftEdge(result, leaves.asIf?.edge ?? rounds.at(-1)!.edge)
+  return { ...result, rounds, ...rescaled(result, rounds, edge), ...(putRight.length > 0 ? { putRight } : {}), edge }
+}
+
+/** An edge that a part built of its own has nothing to do with its last round's count. */
+function buildsOwnEdge({ rounds, edge }: PartResult): boolean {
+  return !isEdgeOf(rounds.at(-1)!, edge)
 }
 
 /**
@@ -208,21 +219,22 @@ function placesHold({ rounds, handles = [], casing }: PartResult, below: number,
  * @param below rounds of the bag below the part
  * @param real the edge that its first round really meets, if that is another than it was drafted on
  */
-export function replanPart(result: PartResult, below: number, corrections: readonly CountCorrection[], real?: RealEdge): Replanned {
+export function replanPart(result: PartResult, below: number, corrections: readonly CountCorrection[], real?: RealEdge): ReplanOutcome {
   const here = corrections.filter(({ round }) => round > below && round <= below + result.rounds.length)
   if (here.length === 0 && !real) return { result }
   if (result.rounds.length === 0) return { result, ...(real ? { real } : {}) }
   const replan = new Replan(result, below, here, real?.edge, real?.difference ?? 0)
   result.rounds.every((_, i) => replan.take(i))
-  const { rounds, stop, leaves, putRight } = replan
+  const { rounds, stop, leaves } = replan
   if (stop) return { result: endsAt(result, rounds, stop.edge, stop.round, stop.count) }
-  // An edge that the part built of its own has nothing to do with its last round's count.
-  const own = !isEdgeOf(result.rounds.at(-1)!, result.edge)
-  const top = own ? result.edge : leftEdge(result, leaves.asIf?.edge ?? rounds.at(-1)!.edge)
-  const after = { ...result, rounds, ...rescaled(result, rounds, top), ...(putRight.length > 0 ? { putRight } : {}), edge: top }
-  if (!leaves.real || own) return { result: after }
+  const after = resultOf(result, replan)
+  if (!leaves.real || buildsOwnEdge(result)) return { result: after }
   const edge = leftEdge(result, leaves.real)
-  if (edge.count !== result.edge.count && !placesHold(result, below, here, real !== undefined))
-    return { result: endsAt(result, rounds, edge, below + rounds.length, edge.count) }
+  const elsewhere = edge.count !== result.edge.count && (real !== undefined || !placesHold(result, below, here))
+  if (elsewhere && hasPlaces(result)) return { result: endsAt(result, rounds, edge, below + rounds.length, edge.count) }
   return { result: after, ...(leaves.asIf ? { real: { edge, difference: leaves.asIf.difference } } : {}) }
+}
+
+function hasPlaces({ handles = [], casing }: PartResult): boolean {
+  return handles.length > 0 || casing !== undefined
 }

@@ -1,10 +1,12 @@
 import { type Draft, draft } from '../draft/draft'
 import { causes } from '../draft/drift'
+import { roundName, roundNames } from '../draft/roundName'
 import { countable, type CountCorrection } from '../draft/countCorrection'
 import type { PutRightIn } from '../part/putRight'
 import type { FudgeKind } from '../round/fudge'
 import { tape } from '../stitch/tell'
 import { saidLine } from '../words/lines'
+import { capitalised } from '../words/numbers'
 import type { Manner } from '../words/say'
 import type { Counted } from './event'
 import { type InHand, uncounted } from './plan'
@@ -52,17 +54,18 @@ function stops({ findings }: Draft): boolean {
 
 /** The last count before a round, as planned or not; none if nothing was counted. */
 export function lastCount({ counts }: Pick<MakeState, 'counts'>, round: number): Counted | undefined {
-  return counts.filter(one => one.round < round).reduce<Counted | undefined>((last, one) => (last && last.round > one.round ? last : one), undefined)
+  const below = counts.filter(one => one.round < round)
+  return below.reduce<Counted | undefined>((last, one) => (last && last.round > one.round ? last : one), undefined)
 }
 
-function betweenWords(last: Counted | undefined, round: number): string {
-  if (!last) return `No round below was counted yet: the mistake may lie anywhere up to round ${round}.`
-  const was = last.found === last.planned
-    ? `Round ${last.round} was counted and right`
-    : `Round ${last.round} was counted: ${last.found} of ${last.planned}`
+function betweenWords(draft: Draft, last: Counted | undefined, round: number): string {
+  const here = roundName(draft, round)
+  if (!last) return `Nothing below was counted yet: the mistake may lie anywhere up to ${here}.`
+  const was = capitalised(roundName(draft, last.round))
+    + (last.found === last.planned ? ' was counted and right' : ` was counted: ${last.found} of ${last.planned}`)
   return last.round === round - 1
-    ? `${was}, so the new mistake lies in round ${round}.`
-    : `${was}, so the new mistake lies in rounds ${last.round + 1} to ${round}.`
+    ? `${was}, so the new mistake lies in ${here}.`
+    : `${was}, so the new mistake lies in ${roundNames(draft, last.round + 1, round)}.`
 }
 
 /** The same plan drafted from one count more. */
@@ -147,7 +150,8 @@ export function knownBy({ road, draft: drafted }: InHand, round: number, manner:
   const above = drafted.rounds[round]?.worked.round
   const own = leg.worked.round
   const colour = above && above.colour !== own.colour ? ` It is the last round in ${yarnName(drafted, own.colour)}.` : ''
-  return `Round ${round} has ${number} ${what}; its marker is in its first stitch.${colour} It reads: ${line.words}.`
+  const marker = leg.worked.edge.closed ? 'its marker is in its first stitch' : 'its first stitch is at the edge'
+  return `${capitalised(roundName(drafted, round))} has ${number} ${what}; ${marker}.${colour} It reads: ${line.words}.`
 }
 
 function yarnName({ design: { yarns } }: Draft, id: string): string {
@@ -166,14 +170,14 @@ function nextRoundWays(hand: InHand, round: number, planned: number, counted: nu
     const how = putRightWords(right, round + 1)
     return [{
       way: 'next-round', counted: event(planned), ...said(right),
-      what: `Put it right in round ${round + 1}${how ? `: ${how}` : ''}. Everything above stays as planned.`,
+      what: `Put it right in ${roundName(right, round + 1)}${how ? `: ${how}` : ''}. Everything above stays as planned.`,
     }]
   }
   const near = stops(draftWith(hand, { round, count: counted })) ? nearestThatDivides(hand, round, counted, planned) : undefined
   return near
     ? [{
         way: 'nearest', counted: event(near.to), ...said(near.drafted),
-        what: `Bring it to ${near.to} in round ${round + 1}, the nearest count that everything above fits: `
+        what: `Bring it to ${near.to} in ${roundName(near.drafted, round + 1)}, the nearest count that everything above fits: `
           + `${widthWords(hand.draft, near.drafted)}.`,
       }]
     : []
@@ -217,12 +221,12 @@ export function diagnose(now: InHand, state: MakeState, round: number, counted: 
     ...ways,
     {
       way: 'rip-back', toRound: back,
-      what: `Rip back to ${back === 0 ? 'the start' : `round ${back}`}: ${lost.stitches} stitches${minutesWords(lost.minutes)} to work `
-        + `again.${ways.length === 0 ? whyOnlyBack(hand, round, counted) : ''}`,
+      what: `Rip back to ${back === 0 ? 'the start' : roundName(hand.draft, back)}: ${lost.stitches} stitches`
+        + `${minutesWords(lost.minutes)} to work again.${ways.length === 0 ? whyOnlyBack(hand, round, counted) : ''}`,
     },
   ]
   return {
-    round, planned, counted, what, between: betweenWords(last, round),
+    round, planned, counted, what, between: betweenWords(hand.draft, last, round),
     causes: causes(hand.draft, part, round - part.firstRound + 1, counted - planned),
     ways: all.map((way, i) => (i === 0 ? { ...way, recommended: true } : way)),
   }

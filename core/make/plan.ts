@@ -4,7 +4,9 @@ import type { Design } from '../design/design'
 import { same } from '../design/merge'
 import { type Draft, draft } from '../draft/draft'
 import type { CountCorrection } from '../draft/countCorrection'
+import { roundName } from '../draft/roundName'
 import type { Taken } from '../draft/taken'
+import { capitalised } from '../words/numbers'
 import type { Spot } from './event'
 import { type MakeState, roundOf } from './state'
 
@@ -84,10 +86,10 @@ export interface Progress {
   readonly words: string
 }
 
-function wordsOf({ at: { leg } }: InHand, finished: boolean): string {
+function wordsOf({ draft, at: { leg } }: InHand, finished: boolean): string {
   if (finished) return 'Finished'
   if (!leg) return 'All is done'
-  if (leg.sort === 'round') return `Round ${leg.number} of ${leg.of}, ${leg.title}`
+  if (leg.sort === 'round') return `${capitalised(roundName(draft, leg.number))} of ${leg.of}, ${leg.title}`
   return leg.sort === 'row' ? `${leg.title}, row ${leg.number}` : leg.title
 }
 

@@ -7,31 +7,39 @@ const MEASURES: Readonly<Record<Measured['what'], string>> = {
   'base-width': 'floor across', 'base-length': 'floor along', 'flat-width': 'width', 'height': 'height', 'part-height': 'height',
 }
 
+/** A round by its number, as the bag calls it: a row, in a flat piece. */
+export type NameRound = (round: number) => string
+
 /** The round that a leg is, as makers say it. */
-function placeOf(leg: string): string {
+function placeOf(leg: string, name: NameRound): string {
   const round = /^r(\d+)$/.exec(leg)?.[1]
-  if (round) return `round ${round}`
+  if (round) return name(Number(round))
   const row = /\/row(\d+)$/.exec(leg)?.[1]
   return row ? `row ${row}` : leg === 'start' ? 'the start' : 'a step'
 }
 
+interface WordsIn {
+  readonly units: Units
+  readonly name: NameRound
+}
+
+type DeedWords = { readonly [Do in MakeEvent['do']]?: (deed: Extract<MakeEvent, { readonly do: Do }>, said: WordsIn) => string }
+
+const DEEDS: DeedWords = {
+  moved: ({ to: { leg, beats } }, { name }) => `the ${beats === 'all' ? 'end of' : 'last tap in'} ${placeOf(leg, name)}`,
+  ripped: ({ toRound }, { name }) => (toRound === 0 ? 'ripping back to the start' : `ripping back to ${name(toRound)}`),
+  counted: ({ round, found }, { name }) => `the count of ${name(round)}: ${found}`,
+  measured: ({ what, round, cm }, { units, name }) => `the ${MEASURES[what]} after ${name(round)}: ${formatCm(cm, units)}`,
+  leaned: () => 'the lean of the seam', stretched: () => 'the strip under a load',
+  weighed: ({ grams }, { units }) => `the weight: ${formatGrams(grams, units)}`, looked: () => 'how the floor lies',
+  noted: ({ marker }) => (marker ? 'the marker' : 'the note'), wrote: () => 'what was written in the logbook',
+  replanned: ({ why }) => `the change of plan: ${why || 'changed on the bench'}`, finished: () => 'that the bag is finished',
+}
+
 /** A deed in a few words, as what undo takes back: `the count of round 8: 36`. */
-export function deedWords(event: MakeEvent, units: Units): string {
-  switch (event.do) {
-    case 'moved': return event.to.beats === 'all' ? `the end of ${placeOf(event.to.leg)}` : `the last tap in ${placeOf(event.to.leg)}`
-    case 'ripped': return event.toRound === 0 ? 'ripping back to the start' : `ripping back to round ${event.toRound}`
-    case 'counted': return `the count of round ${event.round}: ${event.found}`
-    case 'measured': return `the ${MEASURES[event.what]} after round ${event.round}: ${formatCm(event.cm, units)}`
-    case 'leaned': return 'the lean of the seam'
-    case 'stretched': return 'the strip under a load'
-    case 'weighed': return `the weight: ${formatGrams(event.grams, units)}`
-    case 'looked': return 'how the floor lies'
-    case 'noted': return event.marker ? 'the marker' : 'the note'
-    case 'wrote': return 'what was written in the logbook'
-    case 'replanned': return `the change of plan: ${event.why || 'changed on the bench'}`
-    case 'finished': return 'that the bag is finished'
-    default: return 'the last entry'
-  }
+export function deedWords(event: MakeEvent, units: Units, name: NameRound = round => `round ${round}`): string {
+  const words = DEEDS[event.do] as ((deed: MakeEvent, said: WordsIn) => string) | undefined
+  return words?.(event, { units, name }) ?? 'the last entry'
 }
 
 /** What undo is called on its button, in a word: it has little room. */

@@ -2,7 +2,9 @@ import { STITCH_CODE } from '../stitch/dictionary'
 import { type Edge, PLACE_CODE } from './edge'
 import type { Reading } from './reading'
 import type { Closing } from './round'
-import { type Aim, AIMS, type ChainStep, type GroupStep, type Loop, LOOPS, type SkipStep, type Step, type StitchStep, type TogetherStep } from './step'
+import {
+  type Aim, AIMS, type ChainStep, type GroupStep, type Loop, LOOPS, type SkipStep, type Step, type StitchStep, type TogetherStep,
+} from './step'
 import type { Things } from './things'
 import { skippedBetween } from './worked'
 import type { WorkError } from './workError'

@@ -63,10 +63,11 @@ function movedBoundaries(old: readonly number[], count: number): (boundary: numb
 function edgeLike(edge: Edge, old: readonly number[]): Edge {
   const moved = movedBoundaries(old, edge.count)
   const free = edge.free?.map((run): FreeRun => ({ ...run, from: moved(run.from), to: moved(run.to) }))
+  const start = edge.start === 0 ? 0 : Math.max(0, old.lastIndexOf(edge.start))
   return {
     ...edge, count: old.length, kinds: Uint8Array.from(old, i => edge.kinds[i]!), chains: Uint16Array.from(old, i => edge.chains[i]!),
     from: Int32Array.from(old, i => edge.from[i]!), to: Int32Array.from(old, i => edge.to[i]!),
-    sides: [moved(edge.sides[0]), moved(edge.sides[1])], start: edge.start === 0 ? 0 : Math.max(0, old.lastIndexOf(edge.start)), ...(free ? { free } : {}),
+    sides: [moved(edge.sides[0]), moved(edge.sides[1])], start, ...(free ? { free } : {}),
   }
 }
 

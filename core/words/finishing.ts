@@ -23,7 +23,8 @@ function weaving(draft: Draft): FinishingStep[] {
   const ends = endsToWeave(draft)
   if (ends === 0) return []
   const tail = formatCm(END_CM / 3, draft.design.units)
-  const text = `Weave in the ${ends} ends: each ${tail} one way under stitches of its own colour, then back another way; cut off what is left.`
+  const text = `Weave in the ${ends} ends: each ${tail} one way under stitches of its own colour, then back another way; cut off what is `
+    + 'left.'
   return [{ id: 'ends', text, times: ends }]
 }
 

@@ -119,7 +119,9 @@ function workWords(clause: Working, speech: Speech): string {
 }
 
 /** Which loops are drawn together, where not both of each stitch. */
-const TOGETHER_IN: Partial<Record<Loop, string>> = { back: ' in back loops', front: ' in front loops', backAndThird: ' in back and third loops' }
+const TOGETHER_IN: Partial<Record<Loop, string>> = {
+  back: ' in back loops', front: ' in front loops', backAndThird: ' in back and third loops',
+}
 
 const AT_HANDLE = { firstChain: 'first ch of the handle', lastChain: 'last ch of the handle' } as const
 

@@ -5,7 +5,7 @@ import { BEAT_SIZES, doneAfter } from '../../core/beats/size'
 import { sayBeats } from '../../core/beats/words'
 import { type Draft, draft } from '../../core/draft/draft'
 import { formatCm } from '../../core/measure/format'
-import { patternOf, piecesOf, roundLines, rowLines } from '../../core/words/pattern'
+import { type PatternLine, patternOf, piecesOf, roundLines, rowLines } from '../../core/words/pattern'
 import { demoDesigns, randomDesigns } from '../pattern/spokenOf'
 
 /*
@@ -27,7 +27,7 @@ function inThePattern(drafted: Draft): string[] {
   const { sections, finishing } = patternOf(drafted, 'us', 'brackets')
   const rounds = roundLines(drafted, 'us', 'brackets')
   const pieces = piecesOf(drafted)
-  const line = ({ label, words, count }: { readonly label: string, readonly words: string, readonly count: string }) => `${label}: ${words}. ${count}`
+  const line = ({ label, words, count }: PatternLine) => `${label}: ${words}. ${count}`
   const said = sections.filter(({ part }) => part !== 'cords').flatMap((section) => {
     const part = drafted.parts.find(({ id }) => id === section.part)!
     const piece = section.piece ? pieces.find(one => one.id === section.piece && part.pieces.includes(one)) : undefined

@@ -132,7 +132,8 @@ const LAWS: readonly Law[] = [
     const [now, then] = [sidesOf(part), sidesOf(before)]
     return part.rounds.length === 0 || now.every((side, i) => apartAround(side, then[i]!, part.edge.count) <= within)
   })],
-  ['the sides lie half the way round apart, as far as they were planned so', ({ planned, part: { id: counted } }, _, real) => real.parts.every((part) => {
+  ['the sides lie half the way round apart, as far as they were planned so', (miscount, _, real) => real.parts.every((part) => {
+    const { planned, part: { id: counted } } = miscount
     if (part.id !== counted) return true
     const before = planned.parts.find(({ id }) => id === part.id)!
     const off = (of: DraftPart) => {
@@ -146,7 +147,8 @@ const LAWS: readonly Law[] = [
   ['turn-ups and textures keep their stitches', ({ planned, round }, _, real) => real.rounds.slice(round).every((one, i) => {
     const then = planned.rounds[round + i]
     const handled = planned.parts.some(({ id, handles }) => id === one.part && handles.length > 0)
-    const asLong = planned.parts.find(({ id }) => id === one.part)?.rounds.length === real.parts.find(({ id }) => id === one.part)!.rounds.length
+    const [before, after] = [planned, real].map(({ parts }) => parts.find(({ id }) => id === one.part)?.rounds.length)
+    const asLong = before === after
     return !then || then.part !== one.part || handled || !asLong || stitchesOf(one) === stitchesOf(then)
   })],
   ['an oval\'s sides stay plain', ({ round }, _, real) => sidesStayPlain(real.parts[0]!, round)],

@@ -44,7 +44,8 @@ function choose(way: WayOn): void {
 }
 
 const NAMES: Record<WayOn['way'], string> = {
-  'next-round': 'Put it right next round', 'nearest': 'Go to the nearest that fits', 'live-with-it': 'Live with it', 'rip-back': 'Rip back',
+  'next-round': 'Put it right next round', 'nearest': 'Bring it to the nearest count that fits', 'live-with-it': 'Live with it',
+  'rip-back': 'Rip back',
 }
 </script>
 
@@ -118,6 +119,10 @@ const NAMES: Record<WayOn['way'], string> = {
         >
           {{ NAMES[way.way] }}
         </button>
+        <strong
+          v-if="way.recommended && diagnosis.ways.length > 1"
+          class="best"
+        >Recommended</strong>
         <p>{{ told(way.what) }}</p>
         <p
           v-if="way.nextRound"
@@ -142,6 +147,7 @@ const NAMES: Record<WayOn['way'], string> = {
 .planned strong { font-family: var(--figures); font-size: 2.4rem; letter-spacing: -0.04em; }
 ul { margin: 0.4rem 0; padding-left: 1.2rem; }
 .ways { list-style: none; padding: 0; display: flex; flex-direction: column; gap: 0.8rem; margin-top: 0.8rem; }
+.best { font-size: 0.9rem; color: var(--accent); margin-left: 0.6rem; }
 .line { border-left: 3px solid var(--accent); padding-left: 0.6rem; }
 .other { display: flex; flex-wrap: wrap; align-items: end; gap: 0.6rem; margin-top: 0.8rem; }
 </style>

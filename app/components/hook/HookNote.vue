@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
+import { capitalised } from '~~/core/words/numbers'
 import { useHook } from '~/composables/useHook'
 
 /** Something to remember, where the hook is; with a marker in the work if one was put there. */
@@ -17,7 +18,7 @@ function keep(): void {
 }
 
 function legName(leg: string): string {
-  return /^r\d+$/.test(leg) ? `Round ${leg.slice(1)}` : leg === 'start' ? 'The start' : 'A step'
+  return /^r\d+$/.test(leg) ? capitalised(make.nameOfRound(Number(leg.slice(1)))) : leg === 'start' ? 'The start' : 'A step'
 }
 </script>
 

@@ -75,7 +75,7 @@ function rip(): void {
       class="big"
       @click="rip"
     >
-      {{ round === 0 ? 'I ripped back to the start' : `I ripped back to round ${round}` }}
+      {{ round === 0 ? 'I ripped back to the start' : `I ripped back to ${make.nameOfRound(round ?? 0)}` }}
     </button>
   </template>
   <p

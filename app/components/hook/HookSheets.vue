@@ -25,7 +25,7 @@ const askedTape = computed(() => (lastRound.value && road.value ? tapeAfter(road
 
 const heading = computed(() => {
   const titles: Record<Sheet, string> = {
-    count: askedCount.value ? `Count round ${askedCount.value.round}` : 'Count', rip: 'Rip back', looks: title.value,
+    count: askedCount.value ? `Count ${make.nameOfRound(askedCount.value.round)}` : 'Count', rip: 'Rip back', looks: title.value,
     tape: 'Tape and scales', note: 'A note', ways: 'How I am followed', more: make.hand?.plan.name ?? '',
   }
   return props.sheet && titles[props.sheet]

@@ -56,7 +56,7 @@ const undone = ref('')
 let saying: ReturnType<typeof setTimeout> | undefined
 const undoes = computed(() => {
   const deed = make.state?.lastDeed
-  return deed && { word: deedWord(deed), full: deedWords(deed, make.hand?.plan.units ?? 'cm') }
+  return deed && { word: deedWord(deed), full: deedWords(deed, make.hand?.plan.units ?? 'cm', make.nameOfRound) }
 })
 function back(): void {
   if (sheet.value || standstill.value) return
@@ -122,8 +122,8 @@ function close(): void {
   make.justDone = undefined
 }
 function spotName({ leg: id, beats }: { leg: string, beats: number | 'all' }): string {
-  const place = /^r\d+$/.test(id) ? `round ${id.slice(1)}` : id === 'start' ? 'the start' : 'a step'
-  return beats === 'all' ? `the end of ${place}` : `${place}, ${beats} beats in`
+  const place = /^r\d+$/.test(id) ? make.nameOfRound(Number(id.slice(1))) : id === 'start' ? 'the start' : 'a step'
+  return beats === 'all' ? `the end of ${place}` : `${place}, after ${beats} ${beats === 1 ? 'step' : 'steps'}`
 }
 onMounted(() => document.documentElement.classList.add('at-the-hook'))
 onBeforeUnmount(() => clearTimeout(saying))
@@ -219,7 +219,9 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
       <p
         class="undone"
         role="status"
-      >{{ undone }}</p>
+      >
+        {{ undone }}
+      </p>
       <HookFooter
         :going="leg !== undefined"
         :stands="standstill"
