@@ -14,7 +14,7 @@ import type { CountCorrection } from './countCorrection'
 import { type RealEdge, replanPart } from './replanPart'
 import { type Drafted, type DraftPart, isStopped } from './part'
 import { beginsAs, inTexture, keptCounts, wantedCm, wentOn, type WorkAgain } from './goingOn'
-import type { Known } from './known'
+import type { Known, TapedFloor } from './known'
 import { inDoubt, type OwnShare } from '../texture/ownSize'
 import { patternOfPart, shareOf } from './textures'
 import { goingWords } from './going'
@@ -107,6 +107,14 @@ function alike(a: Origin, b: Origin): boolean {
   )
 }
 
+/** A floor as large as the tape said it is, whatever the gauge says it should be. */
+function tapedAs(result: PartResult, { length, width }: TapedFloor): PartResult {
+  const { floor } = result.size
+  if (!floor) return result
+  const across = floor.shape === 'disc' ? length : floor.shape === 'none' ? floor.width : width ?? floor.width
+  return { ...result, size: { ...result.size, floor: { ...floor, length, width: across } } }
+}
+
 /** How far the fold has come: what is worked, how many rounds, how tall, and how many rounds above the base the seam has leaned in. */
 class Rising {
   readonly worked: WorkedPart[] = []
@@ -192,7 +200,7 @@ class Rising {
     const origin: Origin = { ...worked.origin, saw: [part, base, this.known.gauge, ...this.found] }
     const earlier = this.before?.worked[0]
     if (earlier && alike(earlier.origin, origin)) return earlier
-    const told = this.goneOn(workBase(base, this.setting(part.from)))
+    const told = this.goneOn(tapedAs(workBase(base.spec, this.setting(part.from)), base.taped))
     // What goes into row ends by gauge would come to other counts in what the tape says: it is worked, and stays.
     const asWorked = told.rounds.every(({ edge }, i) => edge.count === part.rounds[i]?.edge.count)
     const kept = asWorked ? told : { ...told, rounds: part.rounds, edge: part.edge }

@@ -39,8 +39,8 @@ export interface Known {
   readonly gauge: Gauge
   readonly textures: ReadonlyMap<string, OwnShare>
   readonly stands?: Stands
-  /** Of a base that was measured: how it is told now. */
-  readonly base?: BaseSpec
+  /** Of a base that was measured when it was done: its counts, and what the tape said, which is how large it is. */
+  readonly base?: { readonly spec: BaseSpec, readonly taped: TapedFloor }
   /** The round at which something was last learnt. */
   readonly learntAt?: number
 }
@@ -91,6 +91,12 @@ function heightSeen(part: DraftPart, rounds: number, stands: Length, before: Sta
   const real = stands.cm - (earlier?.height.cm ?? 0)
   if (told <= 0 || real <= 0) return undefined
   return { told, real: { cm: real, plusMinusCm: Math.hypot(stands.plusMinusCm, earlier?.height.plusMinusCm ?? 0) } }
+}
+
+/** A finished floor as the tape said: the side that was not measured is as sure as it was. */
+export interface TapedFloor {
+  readonly length: Length
+  readonly width: Length | undefined
 }
 
 /** A floor under the tape, as it was measured or as it was told. */
@@ -222,17 +228,33 @@ function stitchesSeen(known: Known, design: Design, part: DraftPart, seen: SeenO
   return [...one('height', share?.rise?.cm ?? 1, seen.height), ...one('width', share?.across?.cm ?? 1, seen.width)]
 }
 
+/** A finished floor by the tape; nothing if that was not laid there. */
+function tapedFloor(part: DraftPart, stop: Stop): TapedFloor | undefined {
+  const told = sidesOf(part.size)
+  const taped = tapedBase(told, stop)
+  if (!taped) return undefined
+  const measured = (what: string) => stop.taken.some(one => 'what' in one && one.what === what)
+  const one = (cm: number, sure: boolean, before: number): Length => ({ cm, plusMinusCm: sure ? TAPE_CM : before })
+  const { length, width } = part.size.floor ?? {}
+  const [alone, both] = [taped.widthCm === undefined, measured('base-length')]
+  return {
+    length: one(taped.lengthCm, alone || both, length?.plusMinusCm ?? TAPE_CM),
+    width: taped.widthCm === undefined ? undefined : one(taped.widthCm, measured('base-width'), width?.plusMinusCm ?? TAPE_CM),
+  }
+}
+
 /** What was seen of a base: as evidence of its stitch, and how it is told from now on. */
 function learntOfBase(known: Known, design: Design, part: DraftPart, stop: Stop): Lesson {
   const evidence = baseEvidence(part, design, known.gauge, stop)
   if (!evidence || part.from.in !== 'base') return { known, seen: [] }
   const { kind, width, height } = evidence
   const whole = stop.round === part.firstRound + part.rounds.length - 1
+  const taped = whole ? tapedFloor(part, stop) : undefined
   const sides = { width, height }
   return {
     known: {
       ...known, gauge: refine(known.gauge, evidence),
-      ...(whole ? { base: pinned(part.from.spec, baseSetting(design, known.gauge), part) } : {}), learntAt: stop.round,
+      ...(taped ? { base: { spec: pinned(part.from.spec, baseSetting(design, known.gauge), part), taped } } : {}), learntAt: stop.round,
     },
     seen: (['width', 'height'] as const).flatMap((side) => {
       const length = sides[side]

@@ -184,6 +184,44 @@ describe('the demo\'s five finished bags', () => {
   })
 })
 
+describe('a bag whose floor was taped and whose counts were kept', () => {
+  const make = () => {
+    const evening = begun().rounds(1, 10)
+    // 60 stitches by the plan; 61 counted and kept, and the floor taped at 11.6 for a planned 10 cm.
+    evening.do({ do: 'counted', round: 10, planned: 60, found: 61, choice: 'live-with-it' })
+    evening.do({ do: 'measured', round: 10, what: 'base-width', cm: 9, redrafts: true })
+    evening.do({ do: 'measured', round: 10, what: 'base-width', cm: 11.6, redrafts: true })
+    const all = inHand(stateOf(evening.events))!
+    const done = evening.rounds(11, all.draft.rounds.length).do({ do: 'finished' })
+    return { events: done.events, state: stateOf(done.events), hand: inHand(stateOf(done.events))! }
+  }
+
+  it('has the floor that the tape said, not one between tape and swatch', () => {
+    const { floor } = make().hand.draft.parts[0]!.size
+    expect(floor!.width.cm).toBe(11.6)
+    expect(floor!.length.cm).toBe(11.6)
+    expect(floor!.width.plusMinusCm).toBeLessThanOrEqual(0.3)
+  })
+
+  it('comes out as a design that has both: the taped floor, and the kept count from there on', () => {
+    const { hand, state } = make()
+    const again = draft(asItCameOut(hand, state))
+    expect(again.sizes.floor.width.cm).toBeCloseTo(11.6, 6)
+    expect(again.rounds.at(-1)!.worked.edge.count).toBe(61)
+    expect(again.rounds).toHaveLength(hand.draft.rounds.length)
+  })
+
+  it('tells the logbook how many rounds there were to do, and what changed the plan, corrected words left out', () => {
+    const { events, hand } = make()
+    const facts = bagFacts(events)!
+    expect(facts.rounds).toMatchObject({ done: hand.draft.rounds.length, planned: hand.draft.rounds.length })
+    expect(facts.changed.map(({ what }) => what)).toEqual([
+      'round 10 has 61, not 60: lived with', 'measured 11.6 cm (across) after round 10: the rest was planned by it',
+    ])
+    expect(facts.sizes.map(({ cm }) => cm)).toEqual([11.6])
+  })
+})
+
 describe('the open document of a logbook', () => {
   const make = makeDocument('Pouch', begun().rounds(1, 3).events)
 

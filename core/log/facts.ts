@@ -6,7 +6,7 @@ import { holds, type Taken } from '../draft/taken'
 import type { CountChoice, Lies, MakeEvent } from '../make/event'
 import { expected } from '../make/expected'
 import { MakeLog } from '../make/fold'
-import type { Units } from '../measure/format'
+import { formatCm, type Units } from '../measure/format'
 import { foundIn, type InHand, inHand, progressOf } from '../make/plan'
 import type { MakeState } from '../make/state'
 import type { FabricKind, StitchKind } from '../stitch/dictionary'
@@ -20,7 +20,7 @@ import { keyOf } from './paceKey'
  */
 
 /** Changes when the facts are worked out otherwise, so that they are worked out anew. */
-export const FACTS_VERSION = 1
+export const FACTS_VERSION = 2
 
 /** How quickly a stitch went, alone or in a stitch pattern: rounds that a rest lay in are left out. */
 export interface PaceFact {
@@ -245,20 +245,28 @@ function floorOf(state: MakeState, measured: Draft): BagFacts['floor'] {
   return { lies: looked.lies, increases, ratio: flatness(increases, measured.gauge[stitch]).ratio, kind: stitch }
 }
 
-function changesOf(events: readonly MakeEvent[]): ChangeFact[] {
+/** What was changed on the way: of counts and measures those that hold, for an earlier word that was corrected changed nothing. */
+function changesOf(events: readonly MakeEvent[], { counts, measured }: MakeState, units: Units): ChangeFact[] {
+  const holding = new Set([...counts, ...measured].map(({ id }) => id))
   return events.flatMap((event): ChangeFact[] => {
-    const said = saidChange(event)
+    const corrected = ['counted', 'measured', 'leaned', 'stretched'].includes(event.do) && !holding.has(event.id)
+    const said = corrected ? undefined : saidChange(event, units)
     return said ? [{ at: event.at, what: said }] : []
   })
 }
 
-function saidChange(event: MakeEvent): string | undefined {
+function saidChange(event: MakeEvent, units: Units): string | undefined {
   switch (event.do) {
     case 'replanned': return event.why || 'the plan was changed'
     case 'ripped': return event.toRound === 0 ? 'ripped back to the start' : `ripped back to round ${event.toRound}`
     case 'counted':
       if (event.choice === 'live-with-it') return `round ${event.round} has ${event.found}, not ${event.planned}: lived with`
       return event.choice === 'next-round' ? `round ${event.round} had ${event.found}, put right in the next` : undefined
+    case 'measured':
+      return event.redrafts
+        ? `measured ${formatCm(event.cm, units)} (${SIDE_WORDS[event.what]}) after round ${event.round}: the rest was planned by it`
+        : undefined
+    case 'leaned': return `the seam leaned ${event.perTen} stitches in ten rounds: the sides were moved`
     case 'noted': return event.text
     default: return undefined
   }
@@ -317,7 +325,7 @@ export function bagFacts(events: readonly MakeEvent[]): BagFacts | undefined {
     ...(state.finishedAt === undefined ? {} : { finished: state.finishedAt }), lastAt: holding.at(-1)?.at ?? 0, words: progress.words,
     share: progress.share, minutes: state.minutes, sittings, ...writtenOf(state, state.plan),
     rounds: {
-      done: roundsDone(hand), planned: planned.rounds.length,
+      done: roundsDone(hand), planned: hand.draft.rounds.length,
       begun: begunWith?.do === 'started' && begunWith.plan !== state.plan ? draft(begunWith.plan).rounds.length : planned.rounds.length,
     },
     stitches: stitchesDone(hand), ripped: state.ripped, timeline: thinned(timelineOf(holding)), pace: paceOf(legs, hand.draft),
@@ -325,6 +333,6 @@ export function bagFacts(events: readonly MakeEvent[]): BagFacts | undefined {
     yarn: planned.design.yarns.flatMap(yarn => yarnFact(state, planned, yarn)), counted: state.counts.length,
     off: state.counts.filter(({ found, planned: due }) => found !== due)
       .map(({ round, planned: due, found, choice }) => ({ round, planned: due, found, choice })),
-    changed: changesOf(holding), ...(floor ? { floor } : {}),
+    changed: changesOf(holding, state, state.plan.units), ...(floor ? { floor } : {}),
   }
 }
