@@ -7,7 +7,8 @@ import type { CountCorrection } from '../draft/countCorrection'
 import { roundName } from '../draft/roundName'
 import type { Taken } from '../draft/taken'
 import { capitalised } from '../words/numbers'
-import type { Spot } from './event'
+import type { MakeEvent, Spot } from './event'
+import { stateOf } from './fold'
 import { type MakeState, roundOf } from './state'
 
 /** What is being made: the plan drafted from the counts that were lived with, its road, and where on it the hook is. */
@@ -101,6 +102,13 @@ export function progressOf(hand: InHand, finished: boolean): Progress {
     round: leg?.sort === 'round' ? leg.number : done, of: rounds.length, share: finished ? 1 : shareDone(road, index),
     words: wordsOf(hand, finished),
   }
+}
+
+/** How far a make is by all that happened to it; nothing of one that was never taken up. */
+export function progressIn(events: readonly MakeEvent[]): Progress | undefined {
+  const state = stateOf(events)
+  const hand = inHand(state)
+  return hand && progressOf(hand, state.finishedAt !== undefined)
 }
 
 /** What telling steps weigh beside stitches. */

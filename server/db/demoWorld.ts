@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type Database from 'better-sqlite3'
 import type { Design, SwatchDocument } from '../../core/design/design'
 import { stateOf } from '../../core/make/fold'
-import { inHand, type Progress, progressOf } from '../../core/make/plan'
+import { progressIn } from '../../core/make/plan'
 import type { MakeDocument } from '../../core/make/document'
 import { readMake } from '../../core/make/read'
 import { problemLines, readDesign, readSwatch, type Reading } from '../../core/design/read'
@@ -105,10 +105,4 @@ export function layOutDemoWorld(db: Database.Database): void {
 /** Whether the house does something for the first time; it remembers that it did. */
 function firstTime(db: Database.Database, key: string): boolean {
   return db.prepare('INSERT OR IGNORE INTO house (key, value) VALUES (?, ?)').run(key, new Date().toISOString()).changes === 1
-}
-
-function progressIn(events: MakeDocument['events']): Progress | undefined {
-  const state = stateOf(events)
-  const hand = inHand(state)
-  return hand && progressOf(hand, state.finishedAt !== undefined)
 }

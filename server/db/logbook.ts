@@ -1,6 +1,7 @@
 import type Database from 'better-sqlite3'
 import { type BagFacts, FACTS_VERSION } from '../../core/log/facts'
 import type { Sitting } from '../../core/log/legs'
+import type { Progress } from '../../core/make/plan'
 import { type Listed, listedOf } from '../../core/log/listed'
 import { photoText } from './photoText'
 
@@ -81,6 +82,7 @@ export function logbookIn(db: Database.Database): Logbook {
   const keep = db.prepare<[number, number, string, string, string]>(
     'INSERT OR REPLACE INTO make_facts (make, up_to, version, listed, facts) SELECT id, ?, ?, ?, ? FROM makes WHERE id = ?',
   )
+  const knowProgress = db.prepare<[string, string]>('UPDATE makes SET progress = ? WHERE id = ? AND progress IS NULL')
   const seen = db.prepare<[], { id: string, name: string, bag: string | null, share: number, finished: number | null, sittings: string }>(
     'SELECT makes.id, makes.name, json_extract(facts, \'$.bag\') AS bag, json_extract(facts, \'$.share\') AS share, '
     + 'json_extract(facts, \'$.finished\') AS finished, json_extract(facts, \'$.sittings\') AS sittings '
@@ -109,6 +111,9 @@ export function logbookIn(db: Database.Database): Logbook {
     })),
     keepFacts: (id, upTo, found) => {
       keep.run(upTo, found.version, JSON.stringify(listedOf(found)), JSON.stringify(found), id)
+      // What came from elsewhere before its progress was worked out on the way in.
+      const { words, share, rounds: { done, planned } } = found
+      knowProgress.run(JSON.stringify({ round: done, of: planned, share, words } satisfies Progress), id)
     },
     behind: () => behind.all(FACTS_VERSION), photo: id => photo.get(id),
     photoAsText: (id) => {

@@ -1,5 +1,6 @@
 import type { Design, SwatchDocument } from '../../core/design/design'
 import type { MakeDocument } from '../../core/make/document'
+import type { Progress } from '../../core/make/plan'
 import { readDesign, readSwatch } from '../../core/design/read'
 import { readShelfYarn } from '../../core/shelf/read'
 import type { ShelfYarn } from '../../core/shelf/yarn'
@@ -101,9 +102,9 @@ export function clearAside(now: Date): void {
   }
 }
 
-/** Keeps a make that comes as a document, with its photo. */
-export function keepMake(id: string, { events, photo }: Pick<MakeDocument, 'events' | 'photo'>): void {
-  makes().keep(id, events)
+/** Keeps a make that comes as a document, with its photo, and how far it is. */
+export function keepMake(id: string, { events, photo }: Pick<MakeDocument, 'events' | 'photo'>, progress: Progress | undefined): void {
+  makes().keep(id, events, progress)
   const jpeg = photo === undefined ? undefined : plainJpeg(photoBytes(photo))
   if (jpeg) logbook().keepPhoto(id, jpeg)
 }

@@ -6,6 +6,7 @@ import { type ExportAs, exportDraft } from '../../core/export/exportDraft'
 import { type BagFacts, bagFacts } from '../../core/log/facts'
 import type { Hands } from '../../core/log/hands'
 import type { MakeEvent } from '../../core/make/event'
+import { type Progress, progressIn } from '../../core/make/plan'
 import { type BagWork, bagWork } from '../../core/plan/bagWork'
 import type { ShelfYarn } from '../../core/shelf/yarn'
 import type { Terms } from '../../core/stitch/dictionary'
@@ -43,6 +44,11 @@ export interface Jobs {
   /** Whether a bag can be drafted at all, or why it asks for more than can be made. */
   weigh: { readonly takes: { readonly design: Design }, readonly gives: { readonly tooMuch?: string } }
   export: { readonly takes: { readonly design: Design, readonly wish: ExportWish, readonly fonts?: Fonts }, readonly gives: WrittenOut }
+  /** How far makes are, from all their events; nothing of one that was never taken up. */
+  progress: {
+    readonly takes: { readonly makes: readonly (readonly MakeEvent[])[] }
+    readonly gives: readonly (Progress | undefined)[]
+  }
   /** What a make tells, from all its events; nothing of one that was never taken up. */
   facts: { readonly takes: { readonly events: readonly MakeEvent[] }, readonly gives: BagFacts | undefined }
   /** What each of some bags takes, or why it is not known. */
@@ -84,7 +90,7 @@ export const DONE: { readonly [K in JobKind]: (takes: Jobs[K]['takes']) => Jobs[
     const found = draft(design).findings.find(({ code }) => TOO_MUCH.has(code))
     return found ? { tooMuch: tell(found.what, { terms: 'us', units: design.units }) } : {}
   },
-  facts: ({ events }) => bagFacts(events),
+  progress: ({ makes }) => makes.map(progressIn), facts: ({ events }) => bagFacts(events),
   works: ({ designs, hands, yarns }) => designs.map(design => workOf(draft(design), hands, yarns)),
   order: ({ sheet, wish, fonts }) => orderPdf(sheet, wish, fonts),
   export: written, pack: ({ path }) => packHouse(path), unpack: ({ path, bytes }) => unpackHouse(path, bytes),

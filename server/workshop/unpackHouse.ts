@@ -3,6 +3,7 @@ import { strFromU8, unzipSync } from 'fflate'
 import type { Design, SwatchDocument } from '../../core/design/design'
 import { problemLines, readDesign, readSwatch } from '../../core/design/read'
 import type { MakeDocument } from '../../core/make/document'
+import { type Progress, progressIn } from '../../core/make/plan'
 import { readMake } from '../../core/make/read'
 import { readShelfYarn } from '../../core/shelf/read'
 import type { ShelfYarn } from '../../core/shelf/yarn'
@@ -20,7 +21,7 @@ export type Content
     | { readonly sort: 'swatch', readonly document: SwatchDocument }
     | { readonly sort: 'yarn', readonly document: ShelfYarn }
     | { readonly sort: 'order', readonly document: Order }
-    | { readonly sort: 'make', readonly document: MakeDocument }
+    | { readonly sort: 'make', readonly document: MakeDocument, readonly progress?: Progress }
 
 /** A file of a parcel: what is in it, and whether the house has the very same; or why it cannot be read. */
 export type ParcelFile = { readonly file: string, readonly name: string } & (
@@ -54,8 +55,14 @@ function readFile(file: string, text: string, known: ReadonlySet<string>): Parce
   if (typeof sort !== 'string' || !Object.hasOwn(READ, sort)) return { file, name, sound: false, why: ['is no document of Fair Hollow'] }
   const reading = READ[sort as keyof typeof READ](input)
   if (!reading.ok) return { file, name, sound: false, why: problemLines(reading.problems).slice(0, 5) }
-  const content = { sort, document: reading.document } as Content
+  const content = withProgress({ sort, document: reading.document } as Content)
   return { file, name, sound: true, content, there: known.has(signOf(content)) }
+}
+
+/** A make with how far it is, which its own document does not say. */
+function withProgress(content: Content): Content {
+  const progress = content.sort === 'make' ? progressIn(content.document.events) : undefined
+  return progress ? { ...content, progress } as Content : content
 }
 
 /** What tells a document from every other: all that is in it; of a make, the events in it. */

@@ -12,6 +12,7 @@ import { readShelfYarn } from '../../core/shelf/read'
 import { open } from '../../server/db/connection'
 import { DEMO_DESIGNS, DEMO_LOGBOOK, DEMO_MAKES, DEMO_SWATCHES, DEMO_YARNS, DEMO_ORDERS, layOutDemoWorld } from '../../server/db/demoWorld'
 import { shelf } from '../../server/db/documents'
+import { makesIn, type MakeListed } from '../../server/db/makes'
 import { packHouse } from '../../server/workshop/packHouse'
 import { type ParcelFile, unpackHouse } from '../../server/workshop/unpackHouse'
 
@@ -55,6 +56,25 @@ describe('everything in one file', () => {
       const read = readers[file.name.split('/')[0]!]!
       expect(read(document).ok, file.name).toBe(true)
     }
+  })
+
+  it('brings into a fresh house how far every make is: half-made, finished', () => {
+    layOutDemoWorld(db)
+    const here = makesIn(db).list()
+    const bytes = packHouse(path)
+    db.close()
+    path = join(folder, 'fresh.sqlite')
+    db = open(path)
+    const makes = makesIn(db)
+    for (const file of unpacked(bytes))
+      if (file.sound && file.content.sort === 'make')
+        makes.keep(file.file, file.content.document.events, file.content.progress)
+    const by = (list: readonly MakeListed[]) => list.map(({ name, progress }) => ({ name, progress }))
+      .sort((a, b) => (JSON.stringify(a) < JSON.stringify(b) ? -1 : 1))
+    expect(by(makes.list())).toEqual(by(here))
+    expect(makes.list().filter(({ progress }) => progress === null)).toEqual([])
+    expect(makes.list().some(({ progress }) => progress!.words === 'Finished')).toBe(true)
+    expect(makes.list().some(({ progress }) => progress!.share > 0.1 && progress!.share < 0.9)).toBe(true)
   })
 
   it('tells what of it is here already, and is new elsewhere', () => {

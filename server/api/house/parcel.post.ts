@@ -10,12 +10,13 @@ import { inWorkshop } from '../../workshop/workshop'
 /** As large as a parcel of many years. */
 const MOST_PARCEL_BYTES = 60_000_000
 
-function keep({ sort, document }: Content): void {
+function keep(content: Content): void {
+  const { sort, document } = content
   if (sort === 'design') designs().add(document)
   else if (sort === 'swatch') swatches().add(document)
   else if (sort === 'yarn') yarns().add(document)
   else if (sort === 'order') orders().add(document)
-  else keepMake(randomUUID(), document)
+  else keepMake(randomUUID(), document, content.progress)
 }
 
 /**
