@@ -17,7 +17,8 @@ import { fabricInStyle } from '../round/style'
 import type { Worked } from '../round/worked'
 import type { FabricKind } from '../stitch/dictionary'
 import { type BaseChoice, countsWithin, increasesToTry, offBy } from './choice'
-import { flatIncreases, flatness, flatnessFinding } from './flatness'
+import { flatness, flatnessFinding, gaugeIncreases, type NoneFlat } from './flatness'
+import { noneFlatChoice } from './noneFlat'
 import { type BaseStitch, form, type FormSpec, type Like, sizesLike, type Taped } from './form'
 
 const WANT_DOES = 'You say how large, the counts are found. A new gauge finds new counts.'
@@ -95,7 +96,7 @@ export function discFields(rounds: string, pins: (rounds: number) => number) {
     ]),
     increases: countOr('by-gauge', 'Increases a round', between(3, 48), {
       usually: between(3, 20), says: 'A school\'s number, or what lies flattest in the gauge.',
-      orDoes: told((spec: Answered, { gauge }) => `${flatIncreases(gauge[spec.stitch])} lie flattest in this gauge.`),
+      orDoes: told((spec: Answered, { gauge }) => `${increasesOf({ ...spec, increases: 'by-gauge' }, gauge[spec.stitch])} suit this gauge.`),
       taught: [
         { value: 6, name: '6', does: 'The school of six, usual for {sc.name}: soft hexagon, slow to grow.' },
         {
@@ -105,6 +106,7 @@ export function discFields(rounds: string, pins: (rounds: number) => number) {
         { value: 12, name: '12', does: 'Usual for {dc.name}, whose rounds are twice as tall.' },
       ],
     }),
+    noneFlat: noneFlatChoice((spec: object) => (spec as Answered).increases === 'by-gauge'),
     start: choice(
       'Start with',
       [
@@ -125,9 +127,15 @@ export type CircleSpec = FormSpec<'circle', typeof fields>
 /** A disc, whether it is the whole floor or one of two. */
 export type DiscSpec = Omit<CircleSpec, 'form'>
 
+/** What a disc's increases follow from. */
+interface Increasing {
+  readonly increases: number | 'by-gauge'
+  readonly noneFlat?: NoneFlat
+}
+
 /** The increases a round that a spec comes to in this gauge. */
-export function increasesOf(spec: { readonly increases: number | 'by-gauge' }, stitch: StitchSize): number {
-  return spec.increases === 'by-gauge' ? flatIncreases(stitch) : spec.increases
+export function increasesOf(spec: Increasing, stitch: StitchSize): number {
+  return spec.increases === 'by-gauge' ? gaugeIncreases(stitch, 1, spec.noneFlat) : spec.increases
 }
 
 /**
@@ -302,7 +310,7 @@ export function discChoices(spec: DiscSpec, { gauge }: Setting, toleranceCm: num
 
 /** What both forms of disc say alike. */
 export const DISC = {
-  begins: (like: Like) => ({ size: { want: { diameterCm: sizesLike(like).lengthCm } } }),
+  begins: (like: Like) => ({ size: { want: { diameterCm: sizesLike(like).lengthCm } }, noneFlat: 'more' as const }),
   increases: (spec: DiscSpec, gauge: Gauge) => increasesOf(spec, gauge[spec.stitch]), nearestIncreases: (increases: number) => increases,
   measures: 'length', evidence: discEvidence, choices: discChoices,
 } as const

@@ -43,6 +43,21 @@ export function flatIncreases(stitch: StitchSize): number {
   return Math.max(3, Math.round((2 * Math.PI * stitch.height.cm) / stitch.width.cm))
 }
 
+/** What is done where no whole number of increases lies flat: the nearest is taken, or the larger, which settles by patting. */
+export type NoneFlat = 'nearest' | 'more'
+
+/**
+ * The number of increases a round that a gauge comes to, a multiple of `step`: the nearest, if that lies flat or is asked for; else the
+ * larger of the two about it, whose edge warps a little where the smaller would cup (handbook 5).
+ */
+export function gaugeIncreases(stitch: StitchSize, step: 1 | 2, noneFlat: NoneFlat = 'nearest'): number {
+  const flat = (2 * Math.PI * stitch.height.cm) / stitch.width.cm
+  const nearest = Math.round(flat / step) * step
+  const least = step === 1 ? 3 : 4
+  if (noneFlat === 'nearest' || nearest / flat >= 1 - FLAT_SHARE) return Math.max(least, nearest)
+  return Math.max(least, nearest + step)
+}
+
 /**
  * How deep a disc with too few increases stands, if the fabric were a rigid sheet: a cone whose slant is the worked
  * radius and whose rim has the edge that there is. 0 when there is edge enough.
@@ -81,15 +96,20 @@ const SAYS: Record<Judgement, (will: string, times: string, depth: string) => st
  * What a verdict weighs: a caution only where it is certain to cup or to ruffle; what is usual for the stitch, and does not certainly
  * ruffle, is normal practice.
  */
-function weightOf({ judgement, certain }: Verdict, usual: boolean): Finding['weight'] {
-  if (judgement === 'flat') return 'note'
+function weightOf({ judgement, certain }: Verdict, usual: boolean, best: boolean): Finding['weight'] {
+  // What no other number mends is no warning.
+  if (judgement === 'flat' || (best && judgement === 'ripple')) return 'note'
   if (judgement === 'ripple') return usual ? 'note' : 'watch'
   if (certain) return 'caution'
   return usual && judgement === 'ruffle' ? 'note' : 'watch'
 }
 
-/** What the maker should know of a disc's flatness, with the number of increases that would mend it. */
-export function flatnessFinding(increases: number, kind: FabricKind, stitch: StitchSize, slantCm: number): Finding {
+/**
+ * What the maker should know of a disc's flatness, with the number of increases that would mend it.
+ *
+ * @param step what its numbers are multiples of: of two halves of a disc, 2
+ */
+export function flatnessFinding(increases: number, kind: FabricKind, stitch: StitchSize, slantCm: number, step: 1 | 2 = 1): Finding {
   const verdict = verdictOf(increases, stitch)
   const { ratio, plusMinus, judgement, certain } = verdict
   const usual = USUAL[kind]?.includes(increases) ?? false
@@ -102,8 +122,8 @@ export function flatnessFinding(increases: number, kind: FabricKind, stitch: Sti
     : '(Flat within 7 %, mild to 30 %: rules of thumb.)'
   const school = usual && judgement !== 'flat' ? ` ${increases} a round is a usual number for {${kind}}.` : ''
   const what = `With ${increases} increases a round the base ${SAYS[judgement](certain ? 'will' : 'may', times, depth)}${school} ${rule}`
-  const better = flatIncreases(stitch)
-  const found = { code: `base-${judgement}`, weight: weightOf(verdict, usual), what }
+  const better = gaugeIncreases(stitch, step, 'more')
+  const found = { code: `base-${judgement}`, weight: weightOf(verdict, usual, better === increases), what }
   if (judgement === 'flat' || better === increases) return found
   return { ...found, fix: { label: `Use ${better} increases a round`, changes: [{ path: ['increases'], value: better }] } }
 }

@@ -3,7 +3,7 @@ import type { Vector2 } from 'three'
 import { Path } from 'three'
 import { describe, expect, it } from 'vitest'
 import { anyBase, SEED } from '../../tests/arbitraries/designs'
-import { gaugeOf, type Gauge, type Swatch } from '../gauge/gauge'
+import { gaugeOf, type Gauge, type StitchSize, type Swatch } from '../gauge/gauge'
 import { exactly } from '../measure/length'
 import { areaCm2, type Floor, perimeterCm, standing } from '../part/floor'
 import type { Setting } from '../part/part'
@@ -11,6 +11,7 @@ import type { Rounds } from '../round/style'
 import { baseForms, beginBase, type BaseSpec, workBase } from './base'
 import { holeMultiples, type BoughtSpec } from './bought'
 import { evidenceOf } from './evidence'
+import { flatnessFinding, gaugeIncreases } from './flatness'
 import { countsForOval, ovalFloor } from './ovalSizes'
 import type { OvalSpec } from './ovalSpec'
 import { countsForRectangle, rectangleEdge, type RectangleSpec } from './rectangle'
@@ -374,5 +375,29 @@ describe('what a measured base says of the gauge', () => {
   it('says nothing while the counts would move with it', () => {
     expect(evidenceOf({ ...oval, size: { want: { lengthCm: 20, widthCm: 8 } } }, { lengthCm: 20, widthCm: 8 }, setting())).toBeUndefined()
     expect(evidenceOf(oval, { lengthCm: 8, widthCm: 9 }, setting())).toBeUndefined()
+  })
+})
+
+describe('increases that follow the gauge (handbook 5: f = n·w / 2πh, flat within 7 %)', () => {
+  const stitch = (heightInWidths: number) =>
+    ({ width: { cm: 0.5, plusMinusCm: 0.01 }, height: { cm: 0.5 * heightInWidths, plusMinusCm: 0.01 } }) as StitchSize
+
+  it('are the larger where neither number about them lies flat and the larger is asked for: 6 at 1.09, not 5 at 0.91', () => {
+    // 2π · 0.875 = 5.498: five make 0.909 of the edge, six 1.091.
+    expect(gaugeIncreases(stitch(0.875), 1)).toBe(5)
+    expect(gaugeIncreases(stitch(0.875), 1, 'more')).toBe(6)
+    // 2π · 0.8 = 5.03: five lie flat, and stay.
+    expect(gaugeIncreases(stitch(0.8), 1, 'more')).toBe(5)
+    // 2π · 0.7 = 4.40: four are 0.909, five 1.137.
+    expect(gaugeIncreases(stitch(0.7), 1, 'more')).toBe(5)
+    // Of two ends together: 5.03 lies between 4 and 6; 4 would cup.
+    expect(gaugeIncreases(stitch(0.8), 2, 'more')).toBe(6)
+  })
+
+  it('are no warning where no other number does better', () => {
+    expect(flatnessFinding(6, 'sc', stitch(0.875), 5).weight).toBe('note')
+    expect(flatnessFinding(5, 'hdc', stitch(0.7), 5)).toMatchObject({ code: 'base-ripple', weight: 'note' })
+    expect(flatnessFinding(5, 'sc', stitch(0.875), 5))
+      .toMatchObject({ code: 'base-dish', weight: 'watch', fix: { label: 'Use 6 increases a round' } })
   })
 })

@@ -69,8 +69,8 @@ function workOval(spec: OvalSpec, setting: Setting): PartResult {
 /** The two ends together are a disc: they lie flat or not by the same ratio. */
 function endFinding(spec: OvalSpec, ends: EndPlan, stitch: StitchSize, rounds: number): Finding {
   const perEnd = Math.max(1, Math.round(endStitches(ends, rounds) / 2 / rounds))
-  const finding = flatnessFinding(2 * perEnd, spec.stitch, stitch, stitch.height.cm * rounds)
-  const better = perEndOf({ perEnd: 'by-gauge' }, stitch)
+  const finding = flatnessFinding(2 * perEnd, spec.stitch, stitch, stitch.height.cm * rounds, 2)
+  const better = perEndOf({ perEnd: 'by-gauge', noneFlat: 'more' }, stitch)
   const { fix: _, ...bare } = finding
   const what = finding.what.replace(`With ${2 * perEnd} increases a round the base`, `With ${perEnd} increases at each end the base`)
   const uneven = spec.laterBy !== undefined || spec.firstStitches !== undefined
@@ -135,7 +135,7 @@ export const oval = form({
   form: 'oval', name: 'oval', does: 'A straight foundation with a half disc at each end: only the ends grow.', fields,
   begins: (like) => {
     const { longerCm, widthCm } = sizesLike(like)
-    return { size: { want: { lengthCm: longerCm, widthCm } } }
+    return { size: { want: { lengthCm: longerCm, widthCm } }, noneFlat: 'more' as const }
   },
   work: workOval, increases: (spec, gauge) => 2 * perEndOf(spec, gauge[spec.stitch]),
   withIncreases: (spec, increases) => ({ ...spec, perEnd: Math.round(increases / 2) }), ends: 2,

@@ -2,7 +2,7 @@ import type { Gauge, StitchSize } from '../gauge/gauge'
 import { type Length, plus, times } from '../measure/length'
 import type { Floor } from '../part/floor'
 import { MOST_ROUNDS } from '../part/part'
-import { flatIncreases } from './flatness'
+import { flatIncreases, gaugeIncreases, type NoneFlat } from './flatness'
 import { type InStitch, type InStitches, meanStitch, saidOf, stitchOfRound } from './inStitches'
 import { type FloorWanted, floorWanted } from './lyingFlat'
 import { alikeEnds, type EndPlan, endStitches, type OvalCounts } from './ovalRounds'
@@ -14,6 +14,7 @@ import { alikeEnds, type EndPlan, endStitches, type OvalCounts } from './ovalRou
 /** What the questions look at of one another's answers. */
 export interface Answered extends InStitches {
   readonly perEnd: number | 'by-gauge'
+  readonly noneFlat?: NoneFlat
   readonly firstStitches?: readonly (InStitch & { readonly grows?: number })[]
 }
 
@@ -27,8 +28,11 @@ export interface OvalAsked extends Answered {
 }
 
 /** The stitches that each end gains a round, in this gauge: half a disc's. */
-export function perEndOf(spec: { readonly perEnd: number | 'by-gauge' }, stitch: StitchSize): number {
-  return spec.perEnd === 'by-gauge' ? Math.max(2, Math.round(flatIncreases(stitch) / 2)) : spec.perEnd
+export function perEndOf(spec: Pick<Answered, 'perEnd' | 'noneFlat'>, stitch: StitchSize): number {
+  if (spec.perEnd !== 'by-gauge') return spec.perEnd
+  // The nearest is that of the nearest whole disc; half of an odd one is the larger half.
+  if (spec.noneFlat !== 'more') return Math.max(2, Math.round(flatIncreases(stitch) / 2))
+  return gaugeIncreases(stitch, 2, 'more') / 2
 }
 
 /** What each end gains in the `r`-th round as far as it follows the round's stitch, or what is said of that. */
@@ -37,9 +41,9 @@ function perEndIn(spec: Answered, r: number, gauge: Gauge): number {
 }
 
 /** The first rounds in other stitches, with what their ends gain in them said. */
-export function growthTold({ perEnd, firstStitches }: Answered, gauge: Gauge): Pick<Answered, 'firstStitches'> {
+export function growthTold({ perEnd, noneFlat, firstStitches }: Answered, gauge: Gauge): Pick<Answered, 'firstStitches'> {
   return firstStitches
-    ? { firstStitches: firstStitches.map(one => ({ ...one, grows: one.grows ?? perEndOf({ perEnd }, gauge[one.stitch]) })) }
+    ? { firstStitches: firstStitches.map(one => ({ ...one, grows: one.grows ?? perEndOf({ perEnd, ...(noneFlat ? { noneFlat } : {}) }, gauge[one.stitch]) })) }
     : {}
 }
 

@@ -5,6 +5,7 @@ import { type Now, tenths } from '../field/now'
 import { DECIDES, GROWING } from './circle'
 import type { FormSpec } from './form'
 import { firstStitches } from './inStitches'
+import { noneFlatChoice } from './noneFlat'
 import { FLAT_AND_WIDE } from './lyingFlat'
 import type { OvalCounts } from './ovalRounds'
 import { type Answered, growthTold, type OvalAsked, ovalCounts, perEndOf } from './ovalSizes'
@@ -49,7 +50,7 @@ export const fields = {
   ]),
   perEnd: countOr('by-gauge', 'Increases at each end, a round', between(2, 24), {
     usually: between(2, 8), says: 'Stitches in each end of round 1, and the number that each end gains a round.',
-    orDoes: told((spec: Answered, { gauge }) => `${perEndOf({ perEnd: 'by-gauge' }, gauge[spec.stitch])} lie flattest in this gauge.`),
+    orDoes: told((spec: Answered, { gauge }) => `${perEndOf({ ...spec, perEnd: 'by-gauge' }, gauge[spec.stitch])} suit this gauge.`),
     taught: [
       { value: 3, name: '3', does: 'Half of the school of six.' },
       { value: 4, name: '4', does: 'Half of the school of eight: the ends may warp a little.' },
@@ -57,6 +58,7 @@ export const fields = {
       { value: 6, name: '6', does: 'Half of twelve: usual for {dc.name}.' },
     ],
   }),
+  noneFlat: noneFlatChoice((spec: object) => (spec as Answered).perEnd === 'by-gauge'),
   start: choice(
     'Start with',
     [

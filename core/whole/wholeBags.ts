@@ -53,7 +53,7 @@ const spec = (fields: object) => fields as unknown as WallSpec
 const solid = (heightCm: number, colour: string): WallSpec => ({ band: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour })
 const rounds = (count: number, colour: string): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds: count } }, colour })
 const circle = (diameterCm: number, colour: string): BaseSpec => ({
-  form: 'circle', stitch: 'sc', increases: 'by-gauge', size: { want: { diameterCm } }, start: 'ring', placing: 'staggered',
+  form: 'circle', stitch: 'sc', increases: 'by-gauge', noneFlat: 'more', size: { want: { diameterCm } }, start: 'ring', placing: 'staggered',
   increaseAt: 'last', colour,
 })
 
@@ -61,7 +61,7 @@ const SLOTS: CarriedBy = {
   id: 'slots', name: 'hand slots in its rim',
   wall: colour => [
     spec({
-      band: 'slots', number: 2, width: { want: { widthCm: 11 } }, chains: { want: { dropCm: 12 } }, into: 'chains', corners: 0, rounds: 4,
+      band: 'slots', number: 2, width: { want: { widthCm: 11 } }, chains: { want: { dropCm: 12 } }, into: 'chains', corners: 1, rounds: 4,
       stitch: 'sc', nudge: 0, colour,
     }),
   ],
@@ -110,7 +110,7 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
     ],
     tallAs: 'flat', carried: [SLOTS, SEWN, GROWN, CROSS],
     base: ({ wide, deep }, colour) => ({
-      form: 'oval', stitch: 'sc', perEnd: 'by-gauge', size: { want: { flatWidthCm: wide, widthCm: Math.min(deep, wide / 2) } },
+      form: 'oval', stitch: 'sc', perEnd: 'by-gauge', noneFlat: 'more', size: { want: { flatWidthCm: wide, widthCm: Math.min(deep, wide / 2) } },
       start: 'chain', placing: 'staggered', increaseAt: 'last', colour,
     }),
     wall: ({ tall }, colour) => [solid(tall, colour)],
