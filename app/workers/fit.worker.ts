@@ -4,6 +4,7 @@ import { knowEveryKind } from '~~/core/design/everyKind'
 import type { Gauge } from '~~/core/gauge/gauge'
 import { type FitResult, searching } from '~~/core/fit/fit'
 import type { FitWish } from '~~/core/fit/wish'
+import { type Proposal, proposal } from '~~/core/whole/proposal'
 
 knowEveryKind()
 
@@ -17,6 +18,7 @@ const search = {
       progress(step.value)
     }
   },
+  propose: (design: Design): Proposal => proposal(design),
 }
 
 export type FitSearch = typeof search

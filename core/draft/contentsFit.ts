@@ -1,7 +1,7 @@
 import { squareSpread } from '../mesh/diamond'
 import { tape } from '../stitch/tell'
 import type { Bag } from './judge'
-import type { DraftPart } from './part'
+import { type DraftPart, isStopped } from './part'
 import type { BagSizes } from './sizes'
 import type { Finding } from '../part/finding'
 import { contentOf, type Contents, girthCm, roomOf } from '../contents/contents'
@@ -77,7 +77,8 @@ function netShortfalls(contents: Contents, hold: NetHold): string[] {
 
 /** Whether the contents fit: a caution that says where they do not and by how much, or a note that they do. */
 export function contentsFindings({ design: { contents }, sizes, parts }: Bag): Finding[] {
-  if (!contents) return []
+  // Of a bag that goes no further nobody knows what it holds.
+  if (!contents || parts.some(isStopped)) return []
   const hold = netHold(parts)
   const short = hold
     ? netShortfalls(contents, hold)

@@ -1,13 +1,15 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { CONTENT_KINDS, contentOf } from '~~/core/contents/contents'
-import { proposed } from '~~/core/draft/proposed'
 import { useAsking } from '~/composables/useAsking'
+import { useProposal } from '~/composables/useProposal'
 import { fetchEveryKind, NOT_FETCHED } from '~/kinds/fetchKinds'
 import { useDocument } from '~/stores/document'
 
 /** What the bag must hold: named, kept, drawn inside the bag; on request it proposes base and height. */
 const bag = useDocument()
+const { looking, propose: search } = useProposal()
+const said = ref('')
 const contents = computed(() => bag.design.contents)
 const asking = useAsking(() => ['contents'], () => contents.value ?? {})
 const CHOICES = [{ value: 'nothing', name: 'nothing in particular' }, ...CONTENT_KINDS.map(({ kind, name }) => ({ value: kind, name }))]
@@ -21,14 +23,16 @@ function choose(wish: string): void {
 
 /** What a thing stands on may be another form of base than the bag has. */
 async function propose(): Promise<void> {
-  try {
-    await fetchEveryKind()
-    bag.applyFix(proposed(bag.draft)!)
-  }
-  catch {
-    bag.refused = NOT_FETCHED
-  }
+  const { design } = bag
+  const [found] = await Promise.all([search(design), fetchEveryKind().catch(() => (bag.refused = NOT_FETCHED))])
+  // What was found is for the bag as it was asked for.
+  if (bag.design !== design || bag.refused) return
+  if (found?.does === 'change') bag.applyFix(found.fix)
+  said.value = found === undefined
+    ? 'The search broke off. Nothing is changed; try it again.'
+    : found.does === 'not' ? found.why : found.does === 'nothing' ? 'The bag holds it as it is. Nothing is changed.' : ''
 }
+watch(() => bag.design, () => (said.value = ''))
 </script>
 
 <template>
@@ -49,10 +53,14 @@ async function propose(): Promise<void> {
         variant="tonal"
         color="primary"
         class="propose"
+        :loading="looking"
         @click="propose"
       >
         Propose a bag for it
       </v-btn>
+      <p role="status">
+        {{ said }}
+      </p>
     </template>
   </div>
 </template>
@@ -60,4 +68,5 @@ async function propose(): Promise<void> {
 <style scoped>
 .contents { display: flex; flex-direction: column; gap: 0.7rem; }
 .propose { align-self: flex-start; }
+p { margin: 0; }
 </style>
