@@ -3,7 +3,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import { portraitOf } from '~~/core/chart/portrait'
 import type { DesignGauge } from '~~/core/design/design'
 import { draft } from '~~/core/draft/draft'
-import { formatCm } from '~~/core/measure/format'
+import { lyingWords } from '~~/core/words/floorWords'
 import { CONTENT_KINDS, type Contents } from '~~/core/contents/contents'
 import { fromPattern } from '~~/core/whole/fromPattern'
 import { holdingBag } from '~~/core/whole/holding'
@@ -65,9 +65,8 @@ const design = computed(() => {
 const drafted = computed(() => design.value && draft(design.value))
 const says = computed(() => {
   if (!drafted.value) return ''
-  const { sizes: { flatWidth, flatHeight, stitches }, rounds, design: { units } } = drafted.value
-  return `${formatCm(flatWidth.cm, units)} wide and ${formatCm(flatHeight.cm, units)} tall lying flat; ${rounds.length} rounds, `
-    + `${stitches.toLocaleString('en')} stitches.`
+  const { sizes, rounds, design: { units } } = drafted.value
+  return `${lyingWords(sizes, units)}; ${rounds.length} rounds, ${sizes.stitches.toLocaleString('en')} stitches.`
 })
 const now = computed(() => (chosen.value ? sizesOf(chosen.value, sizes.value) : undefined))
 function setSize({ name: which }: SizeAsked, cm: number): void {
@@ -146,7 +145,7 @@ async function empty(): Promise<void> {
     </template>
     <div
       v-else-if="ready"
-      class="asked"
+      class="chosen"
     >
       <figure>
         <BagPortrait
@@ -250,7 +249,7 @@ async function empty(): Promise<void> {
 .start { max-width: 70rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.2rem; }
 header p { margin: 0.3rem 0 0; }
 ul { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr)); gap: 1rem; }
-.asked { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 25rem); gap: 2rem; align-items: start; }
+.chosen { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 25rem); gap: 2rem; align-items: start; }
 figure { margin: 0; position: sticky; top: 4rem; }
 figcaption { margin-top: 0.6rem; color: var(--soft-ink); }
 form { display: flex; flex-direction: column; gap: 0.8rem; }
@@ -261,7 +260,7 @@ h2 { margin-top: 0.6rem; }
 .back a { color: var(--accent); }
 @media (max-width: 760px) {
   ul { grid-template-columns: 1fr 1fr; gap: 0.6rem; }
-  .asked { grid-template-columns: minmax(0, 1fr); gap: 0.6rem; }
+  .chosen { grid-template-columns: minmax(0, 1fr); gap: 0.6rem; }
   figure { position: sticky; top: 3.25rem; z-index: 2; background: var(--paper); padding-bottom: 0.3rem; }
   figure :deep(svg) { max-height: 26vh; }
 }

@@ -96,7 +96,8 @@ export function discFields(rounds: string, pins: (rounds: number) => number) {
     ]),
     increases: countOr('by-gauge', 'Increases a round', between(3, 48), {
       usually: between(3, 20), says: 'A school\'s number, or what lies flattest in the gauge.',
-      orDoes: told((spec: Answered, { gauge }) => `${increasesOf({ ...spec, increases: 'by-gauge' }, gauge[spec.stitch])} suit this gauge.`),
+      orDoes: told((spec: Answered, { gauge }) =>
+        `${increasesOf({ ...spec, increases: 'by-gauge' }, gauge[spec.stitch])} suit this gauge.`),
       taught: [
         { value: 6, name: '6', does: 'The school of six, usual for {sc.name}: soft hexagon, slow to grow.' },
         {

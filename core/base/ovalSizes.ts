@@ -42,8 +42,9 @@ function perEndIn(spec: Answered, r: number, gauge: Gauge): number {
 
 /** The first rounds in other stitches, with what their ends gain in them said. */
 export function growthTold({ perEnd, noneFlat, firstStitches }: Answered, gauge: Gauge): Pick<Answered, 'firstStitches'> {
+  const asked = { perEnd, ...(noneFlat ? { noneFlat } : {}) }
   return firstStitches
-    ? { firstStitches: firstStitches.map(one => ({ ...one, grows: one.grows ?? perEndOf({ perEnd, ...(noneFlat ? { noneFlat } : {}) }, gauge[one.stitch]) })) }
+    ? { firstStitches: firstStitches.map(one => ({ ...one, grows: one.grows ?? perEndOf(asked, gauge[one.stitch]) })) }
     : {}
 }
 

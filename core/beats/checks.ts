@@ -36,6 +36,13 @@ function inTurns(beats: readonly Beat[], number: number): string | undefined {
   return groups > 2 && Number.isInteger(each) && each > 1 && each <= 30 ? `${groups} times ${each}` : undefined
 }
 
+/** The chains over each handle or slot that a round has just left: they are no stitches yet. */
+function overHandles({ edge, on }: Worked): string | undefined {
+  if (!edge.free || on.free) return undefined
+  const runs = edge.free.map(({ from }) => edge.chains[from]!)
+  return runs.every(chains => chains === runs[0]) ? `${runs.length === 1 ? '' : `${runs.length} times `}${runs[0]}` : runs.join(' and ')
+}
+
 /** How things are counted (craft 17; common practice, no source). */
 function howToCount(worked: Worked, what: Countable['what'], beats: readonly Beat[], number: number): string {
   const turns = inTurns(beats, number)
@@ -43,6 +50,8 @@ function howToCount(worked: Worked, what: Countable['what'], beats: readonly Bea
   if (what === 'loops') return `Count the loops round the edge, the one at the hook too.${goes}`
   if (what === 'spaces') return `Count the spaces between the stitches.${goes}`
   const { join, begin } = worked.round
+  const over = overHandles(worked)
+  if (over) return `Count the V's on top between the handles; the chains are counted apart: ${over}.${goes}`
   if (join === 'open') return `Count the V's on top, from one end to the other; the last one is the one most often missed.${goes}`
   const chain = begin.counts ? ', the starting chain is one' : ''
   return `Count the V's on top, beginning at the marker${join === 'slip' ? `; the join is no stitch${chain}` : ''}.${goes}`

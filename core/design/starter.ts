@@ -18,8 +18,8 @@ export function newDesign(
     fairHollow: 'design', version: DESIGN_VERSION, name, note: '', hands: 'right', units: 'cm', gauge: ASSUMED_GAUGE,
     yarns: [{ id: 'main', name: 'undyed cotton, DK', colour: '#dccba6' }], rounds: { style: 'joined', startingChainCounts: false },
     base: {
-      form: 'circle', stitch: 'sc', increases: 'by-gauge', noneFlat: 'more', size: { want: { diameterCm: 12 } }, start: 'ring', placing: 'stacked',
-      increaseAt: 'last', colour: 'main',
+      form: 'circle', stitch: 'sc', increases: 'by-gauge', noneFlat: 'more', size: { want: { diameterCm: 12 } }, start: 'ring',
+      placing: 'stacked', increaseAt: 'last', colour: 'main',
     },
     turnUp: 'back-and-third-loop',
     wall: [{ id: 'part-1', band: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main' }], repeats: [],

@@ -1,6 +1,7 @@
 import type { Draft } from '../draft/draft'
 import type { Terms } from '../stitch/dictionary'
 import type { RepeatStyle } from '../words/say'
+import type { TaughtGrams } from '../yarn/grams'
 import type { ExportKind } from './kind'
 import { EXPORT_KINDS } from './kinds'
 
@@ -16,7 +17,13 @@ export interface Exported {
 }
 
 /** Writes a draft out in any of the forms. */
-export function exportDraft(draft: Draft, as: ExportAs, terms: Terms, repeats: RepeatStyle = 'brackets'): Exported {
+export function exportDraft(
+  draft: Draft,
+  as: ExportAs,
+  terms: Terms,
+  repeats: RepeatStyle = 'brackets',
+  taught: TaughtGrams = {},
+): Exported {
   const { write, type, extension }: ExportKind = EXPORT_KINDS.find(kind => kind.as === as)!
-  return { body: write(draft, terms, repeats), type, extension }
+  return { body: write(draft, terms, repeats, taught), type, extension }
 }

@@ -1,6 +1,7 @@
 import type { Draft } from '../draft/draft'
 import type { Terms } from '../stitch/dictionary'
 import type { RepeatStyle } from '../words/say'
+import type { TaughtGrams } from '../yarn/grams'
 
 /** A form that a draft leaves the program in: everything that the program knows of it. */
 export interface ExportKind<A extends string = string> {
@@ -10,7 +11,7 @@ export interface ExportKind<A extends string = string> {
   /** What a browser should take it for. */
   readonly type: string
   readonly extension: string
-  readonly write: (draft: Draft, terms: Terms, repeats: RepeatStyle) => string
+  readonly write: (draft: Draft, terms: Terms, repeats: RepeatStyle, taught?: TaughtGrams) => string
 }
 
 /** Declares a form of export. */

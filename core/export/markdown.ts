@@ -5,5 +5,5 @@ import { exported } from './kind'
 /** The pattern in Markdown. */
 export const markdown = exported({
   as: 'md', name: 'Pattern as Markdown', type: 'text/markdown', extension: 'md',
-  write: (draft, terms, repeats) => asMarkdown(patternOf(draft, terms, repeats)),
+  write: (draft, terms, repeats, taught) => asMarkdown(patternOf(draft, terms, repeats, taught)),
 })

@@ -5,5 +5,5 @@ import { exported } from './kind'
 /** The pattern in plain text. */
 export const text = exported({
   as: 'text', name: 'Pattern as text', type: 'text/plain', extension: 'txt',
-  write: (draft, terms, repeats) => asText(patternOf(draft, terms, repeats)),
+  write: (draft, terms, repeats, taught) => asText(patternOf(draft, terms, repeats, taught)),
 })

@@ -8,7 +8,7 @@ import type { PartResult, Setting } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
 import { FACE, fitted, oneOrTwo, strapsTooWide, WHERE } from './onRim'
-import { placed, placesNear } from './placing'
+import { placed, placesNear, type Placing } from './placing'
 import { gripOf, offPlace, rimStitchCm, sts, used } from './rim'
 import { STRAP_STITCH, strapLength, underInstead, widened } from './strapLength'
 import { acrossOf, strapFor, strapWidthCm, withEdging } from './strap'
@@ -61,6 +61,12 @@ function sewingOf({ sewn, lines }: SewnStrapsSpec): string {
   return sewn === undefined || sewn === 'back' ? `there and back, with ${LINES[lines]}` : sewnBy(sewn).by
 }
 
+/** How far in from the bag's sides the feet stand: on both sides alike, or moved to one. */
+function inFromSides({ gaps }: Placing, unit = ''): string {
+  const [near, far] = [Math.min(...gaps), Math.max(...gaps)].map(gap => Math.floor(gap / 2)) as [number, number]
+  return far - near <= 1 ? `${near}${unit} in from the sides` : `${near}${unit} in from one side and ${far} from the other`
+}
+
 /** Works straps that are sewn on. */
 function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): PartResult {
   const stitchCm = rimStitchCm(edge, setting)
@@ -89,7 +95,6 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
   if (stop) return nothingWorked(edge, setting, [stop])
   const on = used(edge, setting, placing, spec)
   const at = on.map(({ first }) => [sts(first, foot, edge.count), sts(first + places - foot, foot, edge.count)])
-  const inStitches = Math.floor(placing.gaps[1] / 2)
   const piece: Piece = {
     id: 'strap', name: spec.number === 2 ? 'Straps' : 'Strap', times: spec.number, ...made, along: !runsAcross(spec),
     colour: spec.colour, seam: sewnBy(spec.sewn).card,
@@ -101,8 +106,8 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
           : 'Long rows: chain loosely, or with a larger hook, or the first edge pulls.',
     ],
     finish: [
-      `Right side out, lay ${tape(spec.overlapCm)} of each end flat on the bag, its outer edge ${inStitches} stitches in from the `
-      + 'side. Pin all ends and hold the bag up by them before you sew: they must hang level.',
+      `Right side out, lay ${tape(spec.overlapCm)} of each end flat on the bag, its outer edge ${inFromSides(placing, ' stitches')}. `
+      + 'Pin all ends and hold the bag up by them before you sew: they must hang level.',
       (
         `Sew around each foot: down one side, across, up the other and along the rim, ${sewingOf(spec)}. `
         + `${(spec.sewn ?? 'back') === 'back' && spec.lines === 1 ? 'A second line inside the first holds more.' : ''}`
@@ -123,7 +128,7 @@ function workSewnStraps(spec: SewnStrapsSpec, edge: Edge, setting: Setting): Par
       {
         code: 'strap-runs', weight: 'note',
         what:
-          `Feet of ${foot} stitches, ${inStitches} in from the sides, ${gap} stitches between them: `
+          `Feet of ${foot} stitches, ${inFromSides(placing)}, ${gap} stitches between them: `
           + `${at.map(pair => pair.join(' and ')).join('; ')}.`,
       },
       ...offPlace(placing, spec, 'The straps', spec.number === 2),

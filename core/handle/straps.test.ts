@@ -114,6 +114,8 @@ describe('straps sewn on', () => {
     const result = fitted(sewn)
     // 120 stitches of half a centimetre: 60 a face, 10 in from each side; feet of 3 cm are 6 stitches; 28 between.
     expect(told(sewn)).toContain('Feet of 6 stitches, 10 in from the sides, 28 stitches between them')
+    // Moved on by four: what was ten and ten is six and fourteen.
+    expect(told({ ...sewn, nudge: 4 })).toContain('6 in from one side and 14 from the other')
     const free = Math.round(Math.sqrt(4 * 24 * 24 + 14 * 14) / 0.5)
     expect(result.pieces![0]!.rows[0]!.edge.count).toBe(free + 16)
     expect(result.pieces![0]!.times).toBe(2)

@@ -75,7 +75,8 @@ function withKeptCount(design: Design, { round, found, planned }: Counted, made:
   const fix = drift(now, at, count)?.ways.find(({ way }) => way === 'live-with-it')?.fix
   const kept = fix && applyFix(design, fix).design
   const after = kept && draft(kept)
-  const same = after?.rounds.length === made.rounds.length && made.rounds.at(-1)!.worked.edge.count === after.rounds.at(-1)!.worked.edge.count
+  const [top, wanted] = [after, made].map(one => one?.rounds.at(-1)?.worked.edge.count)
+  const same = after?.rounds.length === made.rounds.length && top === wanted
   return same ? kept : undefined
 }
 

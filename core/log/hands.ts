@@ -3,6 +3,7 @@ import {
   AGAIN, CRAFT_SECONDS, OTHER_STITCH_SPREAD, PACE_SPREAD, PATTERN_SLOWER, SWATCH_SPREAD, TIRED, USUAL_EVENING,
 } from './craft'
 import { type Estimate, estimate, type Said, unlogged } from './estimate'
+import type { TaughtGrams } from '../yarn/grams'
 
 /*
  * What the maker's hands have taught. Each figure with its range, and how many bags stand behind it; none: it is the craft's.
@@ -64,6 +65,11 @@ export interface Hands {
   readonly yarn: readonly YarnTaught[]
   readonly flat: readonly FlatTaught[]
   readonly evenings: EveningsTaught
+}
+
+/** What yarns weigh by the maker's own bags, by their names. */
+export function gramsTaught({ yarn }: Pick<Hands, 'yarn'>): TaughtGrams {
+  return Object.fromEntries(yarn.map(({ name, gramsPerMetre: { nextLow, nextHigh } }) => [name, { low: nextLow, high: nextHigh }]))
 }
 
 /** Whether a key is of stitches in a pattern. */

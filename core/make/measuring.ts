@@ -25,6 +25,7 @@ export interface Beside {
 export interface PartSaid {
   readonly rounds: number
   readonly stitches: number
+  /** Empty of what has none, as a floor. */
   readonly height: string
   readonly width: string
 }
@@ -45,7 +46,9 @@ export interface Measuring {
 
 function said({ rounds, edge, size }: DraftPart, units: Units): PartSaid {
   return {
-    rounds: rounds.length, stitches: edge.count, height: formatLength(size.height, units),
+    rounds: rounds.length, stitches: edge.count,
+    // A floor lies flat, and adds nothing to the height.
+    height: size.height.cm > 0 ? formatLength(size.height, units) : '',
     width: formatLength({ cm: size.circumference.cm / 2, plusMinusCm: size.circumference.plusMinusCm / 2 }, units),
   }
 }

@@ -25,6 +25,8 @@ export interface CalendarDay {
   /** Minutes at the hook that there are, and that are planned. */
   readonly hook: number
   readonly planned: number
+  /** Minutes of it that orders take which are not shown here, by their names. */
+  readonly elsewhere: readonly { readonly name: string, readonly minutes: number }[]
   readonly bags: readonly OnEvening[]
   /** Bags that were finished on it. */
   readonly finished: readonly string[]
@@ -35,7 +37,20 @@ export interface CalendarDay {
 /** No calendar is longer than so many weeks. */
 const MOST_WEEKS = 30
 
-function dayOf(day: Day, plans: readonly OrderPlan[], today: Day, finished: readonly MakeSeen[]): CalendarDay {
+function spentElsewhere(day: Day, others: readonly OrderPlan[]): CalendarDay['elsewhere'] {
+  return others.flatMap(({ order: { name }, stretches }) => {
+    const minutes = stretches.filter(stretch => stretch.day === day).reduce((sum, one) => sum + one.minutes, 0)
+    return minutes > 0 ? [{ name, minutes }] : []
+  })
+}
+
+function dayOf(
+  day: Day,
+  plans: readonly OrderPlan[],
+  today: Day,
+  finished: readonly MakeSeen[],
+  others: readonly OrderPlan[],
+): CalendarDay {
   const open = plans.filter(({ order }) => day >= order.from)
   const minutes = Math.max(0, ...open.map(({ order }) => eveningMinutes(order, day)))
   const bags = plans.flatMap((plan) => {
@@ -47,13 +62,17 @@ function dayOf(day: Day, plans: readonly OrderPlan[], today: Day, finished: read
   })
   return {
     day, past: day < today, minutes, hook: hookMinutes(minutes), planned: bags.reduce((sum, one) => sum + one.minutes, 0), bags,
-    finished: finished.filter(make => make.finished === day).map(({ name }) => name),
+    elsewhere: spentElsewhere(day, others), finished: finished.filter(make => make.finished === day).map(({ name }) => name),
     due: plans.filter(({ order }) => order.by === day).map(({ id, order: { name } }) => ({ id, name })),
   }
 }
 
-/** The weeks of some orders, Monday first: from the first one's beginning to the last one's date, or the last evening that is planned. */
-export function calendarOf(plans: readonly OrderPlan[], today: Day): CalendarDay[][] {
+/**
+ * The weeks of some orders, Monday first: from the first one's beginning to the last one's date, or the last evening that is planned.
+ *
+ * @param others orders that are not shown, but take minutes of the same evenings
+ */
+export function calendarOf(plans: readonly OrderPlan[], today: Day, others: readonly OrderPlan[] = []): CalendarDay[][] {
   if (plans.length === 0) return []
   const finished = plans.flatMap(({ lines }) => lines.flatMap(line => line.finished))
   const from = plans.reduce((first, { order }) => (order.from < first ? order.from : first), plans[0]!.order.from)
@@ -62,6 +81,6 @@ export function calendarOf(plans: readonly OrderPlan[], today: Day): CalendarDay
   const first = mondayOf(laterOf(from, dayAfter(today, -21)))
   const weeks: CalendarDay[][] = []
   for (let monday = first; monday <= last && weeks.length < MOST_WEEKS; monday = dayAfter(monday, 7))
-    weeks.push(Array.from({ length: 7 }, (_, i) => dayOf(dayAfter(monday, i), plans, today, finished)))
+    weeks.push(Array.from({ length: 7 }, (_, i) => dayOf(dayAfter(monday, i), plans, today, finished, others)))
   return weeks
 }

@@ -1,5 +1,5 @@
 import { LONG_EVENING_MIN, PAUSE_MIN } from './evenings'
-import { dayWords, WEEKDAYS } from './days'
+import { type Day, dayWords, WEEKDAYS } from './days'
 import type { Order } from './order'
 import type { OrderPlan } from './orderPlan'
 import type { Job } from './toMake'
@@ -21,16 +21,30 @@ export function stateWords({ wanted, finished, lines }: OrderPlan): string {
   const parts = [
     ...(finished ? [`${finished} finished`] : []), ...(inHand ? [`${inHand} on the hook`] : []), ...(toMake ? [`${toMake} to begin`] : []),
   ]
-  return `${wanted} wanted: ${parts.join(', ')}.`
+  return wanted === 0 ? 'No bags are wanted yet.' : `${wanted} wanted: ${parts.join(', ')}.`
+}
+
+/** Why nothing can be planned of an order as it stands: what to change, instead of odds. */
+export function senseless({ bags, by, from, week, otherEvenings }: Order, today: Day): string[] {
+  const first = from > today ? from : today
+  const minutes = WEEKDAYS.some(day => week[day] > 0) || otherEvenings.some(({ day, minutes: own }) => own > 0 && day >= first && day < by)
+  return [
+    ...(bags.length === 0 ? ['There are no bags in this order yet: add the first one.'] : []),
+    ...(by <= today ? [`${dayWords(by)} is past, or today: choose a later day to be ready by.`] : []),
+    ...(by > today && by <= from
+      ? [`The first evening is ${dayWords(from)}, and all is to be ready by ${dayWords(by)}: choose days apart.`]
+      : []),
+    ...(minutes ? [] : ['No evening has any minutes: say how many there are, on one day of the week at least.']),
+  ]
 }
 
 /** What is to be expected of an order's date. */
 export function verdictWords(plan: OrderPlan): string {
   const { order: { by }, jobs, finished, behind, lastOn, sure } = plan
-  if (jobs.length === 0) return plan.unknown.length > 0 ? '' : `All of it is finished, for ${dayWords(by)}.`
+  if (jobs.length === 0) return plan.unknown.length > 0 || plan.wanted === 0 ? '' : `All of it is finished, for ${dayWords(by)}.`
   const ready = (count: number) => finished + count
   const range = sure.low === sure.high ? `${ready(sure.ready)}` : `${ready(sure.low)} to ${ready(sure.high)}`
-  const last = lastOn ? `the last on ${dayWords(lastOn)}` : 'the last on no evening in sight'
+  const last = lastOn ? `the last on ${dayWords(lastOn)}` : 'the last after the last evening that is planned'
   const expected = behind.length === 0
     ? `As it goes ${jobs.length + finished === 1 ? 'it is' : 'all are'} ready in time, ${last}.`
     : `As it goes ${behind.length} ${behind.length === 1 ? 'falls' : 'fall'} behind: `

@@ -3,6 +3,7 @@ import type { Draft } from '../draft/draft'
 import { isBase } from '../draft/part'
 import { metresByRound, yarnShares } from '../yarn/yarn'
 import type { Rate } from './eats'
+import { oddsThatItLasts, SURE_ENOUGH } from './enough'
 import type { Ball } from './yarn'
 import { gramsOf } from '../stitch/tell'
 
@@ -31,8 +32,9 @@ export interface BallUse {
 /** An order of balls, with what is to be minded. */
 export interface BallOrder {
   readonly uses: readonly BallUse[]
-  /** Balls that are not needed. */
+  /** Balls that are not needed, as expected; and how likely it is that the others last, as everywhere (enough.ts). */
   readonly spare: readonly Ball[]
+  readonly lasts: number
   /** Joins that may fall on a round that bears. */
   readonly badJoins: number
   /** Changes of lot above the floor. */
@@ -157,7 +159,10 @@ function tried(balls: readonly Ball[], { byRound, pieces, bearing, floorEnds, sp
     used = Math.min(all, gone)
     if (!done) before = ball
   }
-  return { uses, spare, badJoins, lotChanges, enough: used >= all - NOTHING_G, joinedPieces: joined }
+  const grams = all + pieces.reduce((sum, piece) => sum + piece.grams, 0)
+  const have = uses.reduce((sum, { ball }) => sum + ball.grams, 0)
+  const lasts = oddsThatItLasts(have, { grams, low: grams, high: grams, spread })
+  return { uses, spare, lasts, badJoins, lotChanges, enough: used >= all - NOTHING_G, joinedPieces: joined }
 }
 
 /** What an order costs: what is weak before what shows, that before many joins, and begun balls before whole ones. */
@@ -196,7 +201,7 @@ export function ballOrder(draft: Draft, yarn: string, balls: readonly Ball[], ea
 }
 
 /** An order of balls, line by line. */
-export function ballOrderWords({ uses, spare, badJoins, lotChanges, enough, joinedPieces }: BallOrder, rounds: number): string[] {
+export function ballOrderWords({ uses, spare, lasts, badJoins, lotChanges, enough, joinedPieces }: BallOrder, rounds: number): string[] {
   const named = ({ grams, lot }: Ball) => `${gramsOf(grams)}${lot ? `, lot ${lot}` : ''}`
   const lines = uses.map(({ ball, from, to, ends, pieces }) => {
     const apart = pieces.length > 0 ? [...new Set(pieces)].join(' and ') : ''
@@ -209,7 +214,12 @@ export function ballOrderWords({ uses, spare, badJoins, lotChanges, enough, join
     return `${named(ball)}: ${[worked, apart].filter(Boolean).join('; then ')}`
   })
   return [
-    ...lines, ...(spare.length > 0 ? [`Not needed: ${spare.map(named).join('; ')}`] : []),
+    ...lines,
+    ...(spare.length > 0
+      ? [lasts >= SURE_ENOUGH
+          ? `Not needed: ${spare.map(named).join('; ')}`
+          : `Keep within reach, for it may be needed (${Math.round(100 * (1 - lasts))} %): ${spare.map(named).join('; ')}`]
+      : []),
     ...(enough ? [] : ['All of them are not enough.']),
     ...(badJoins > 0 ? ['A join may fall on a round that bears: spit-splice or knot it there, or change balls a few rounds before.'] : []),
     ...(lotChanges > 0 ? ['The dye lot changes where it shows: work two rounds of each in turn to blur it.'] : []),

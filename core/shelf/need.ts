@@ -1,7 +1,7 @@
 import type { Hands } from '../log/hands'
 import type { YarnNeed } from '../yarn/yarn'
 import { type Eats, eatsOf } from './eats'
-import { ballsFor, oddsThatItLasts, type Wants, wants } from './enough'
+import { ballsFor, oddsThatItLasts, SURE_ENOUGH, type Wants, wants } from './enough'
 import { stockOf } from './stock'
 import type { ShelfYarn } from './yarn'
 import { gramsFromTo, gramsOf } from '../stitch/tell'
@@ -29,7 +29,10 @@ export function lastsWords({ haveGrams, lasts, wants: { low, high } }: NeedOfShe
   const percent = Math.min(99, Math.max(1, Math.round(100 * lasts)))
   if (haveGrams <= 0) return 'None lies on the shelf.'
   if (haveGrams >= high) return `The ${gramsOf(haveGrams)} on the shelf last (${percent} %).`
-  if (haveGrams >= low) return `The ${gramsOf(haveGrams)} on the shelf may last: ${percent} %.`
+  if (haveGrams >= low) {
+    const verdict = lasts < 0.5 ? 'are probably too little' : lasts < SURE_ENOUGH ? 'may be enough' : 'are probably enough'
+    return `The ${gramsOf(haveGrams)} on the shelf ${verdict}: ${percent} % that they last.`
+  }
   return `The ${gramsOf(haveGrams)} on the shelf do not last (${percent} %): about `
     + `${gramsFromTo(low - haveGrams, high - haveGrams)} short.`
 }

@@ -53,8 +53,8 @@ const spec = (fields: object) => fields as unknown as WallSpec
 const solid = (heightCm: number, colour: string): WallSpec => ({ band: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour })
 const rounds = (count: number, colour: string): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds: count } }, colour })
 const circle = (diameterCm: number, colour: string): BaseSpec => ({
-  form: 'circle', stitch: 'sc', increases: 'by-gauge', noneFlat: 'more', size: { want: { diameterCm } }, start: 'ring', placing: 'staggered',
-  increaseAt: 'last', colour,
+  form: 'circle', stitch: 'sc', increases: 'by-gauge', noneFlat: 'more', size: { want: { diameterCm } }, start: 'ring',
+  placing: 'staggered', increaseAt: 'last', colour,
 })
 
 const SLOTS: CarriedBy = {
@@ -110,8 +110,9 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
     ],
     tallAs: 'flat', carried: [SLOTS, SEWN, GROWN, CROSS],
     base: ({ wide, deep }, colour) => ({
-      form: 'oval', stitch: 'sc', perEnd: 'by-gauge', noneFlat: 'more', size: { want: { flatWidthCm: wide, widthCm: Math.min(deep, wide / 2) } },
-      start: 'chain', placing: 'staggered', increaseAt: 'last', colour,
+      form: 'oval', stitch: 'sc', perEnd: 'by-gauge', noneFlat: 'more',
+      size: { want: { flatWidthCm: wide, widthCm: Math.min(deep, wide / 2) } }, start: 'chain', placing: 'staggered',
+      increaseAt: 'last', colour,
     }),
     wall: ({ tall }, colour) => [solid(tall, colour)],
   },

@@ -5,13 +5,14 @@ import { formatGramsRange, formatMetres } from '../measure/amounts'
 import { CM_PER_INCH, formatCm, formatLength, type Units } from '../measure/format'
 import { type FabricKind, STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
 import { hookLabel } from '../stitch/hooks'
+import { neededGrams, type TaughtGrams } from '../yarn/grams'
 import { likelyClasses } from '../yarn/likelyClasses'
 import { yarnNeeds } from '../yarn/yarn'
 import { isWorked } from '../mouth/cords'
 import type { Design } from '../design/design'
 import { hookOfPart } from '../draft/partGauge'
 import { kindOf } from '../wall/wall'
-import { floorWords } from './floorWords'
+import { floorWords, isFloorAlone } from './floorWords'
 
 /** A line of a pattern's head. */
 export interface Fact {
@@ -68,13 +69,12 @@ function weightFact(draft: Draft): Fact {
 }
 
 /** Metres and grams by colour; grams by what the likely classes usually hold, so that a ball's band says it better. */
-function yarnFact(draft: Draft): Fact {
+function yarnFact(draft: Draft, taught: TaughtGrams): Fact {
   const { gauge: { strands }, units } = draft.design
-  // Strands held together make up the gauge: each is so many times finer.
-  const [most, least] = likelyClasses(draft).map(({ metresPer100g }) => metresPer100g * strands) as [number, number]
   const needs = yarnNeeds(draft).map(({ yarn, metres }) => {
-    const [from, to] = [most, least].map(per100g => Math.ceil((metres * 100) / per100g / 5) * 5) as [number, number]
-    return `${yarn.name}: about ${formatMetres(Math.ceil(metres), units)}, ${formatGramsRange(from, to, units)}`
+    const { low, high, taught: own } = neededGrams(draft, yarn.name, metres, taught)
+    const grams = `${formatGramsRange(low, high, units)}${own ? ' by your own bags' : ''}`
+    return `${yarn.name}: about ${formatMetres(Math.ceil(metres), units)}, ${grams}`
   })
   const double = strands > 1 ? `, all ${strands} strands together` : ''
   return { name: 'Yarn', value: `${needs.join('; ')} (estimate${double}; grams by metres on the ball band are surer; add a margin)` }
@@ -86,6 +86,8 @@ function sizeFacts(draft: Draft): Fact[] {
     design: { units }, sizes, parts,
   } = draft
   const floored = sizes.floor.shape !== 'none'
+  // A floor that nothing stands on is no bag: it lies as it is.
+  if (isFloorAlone(sizes)) return [{ name: 'Floor', value: floorWords(sizes.floor, units) }]
   const folded = floored ? ', half of the floor folded into it' : ''
   const standing = floored ? [{ name: 'Standing', value: `${formatLength(sizes.height, units)} tall, on its floor` }] : []
   const facts: Fact[] = [
@@ -113,7 +115,9 @@ function sizeFacts(draft: Draft): Fact[] {
 
 /** Markers in use at once: the most that a round carries, one for its start at least. */
 function markersNeeded({ parts, rounds }: Draft): number {
-  const inRounds = parts.flatMap(({ markers = [] }) => markers.map(made => made.length))
+  // The one at the round's start is among them, or comes besides.
+  const inRounds = parts.flatMap(({ markers = [], rounds: own }) =>
+    markers.map((made, i) => new Set(own[i]?.edge.closed ? [0, ...made] : made).size))
   const feet = parts.map(({ handles }) => 2 * handles.reduce((sum, { feet }) => sum + feet.length, 0))
   return Math.max(rounds.length > 0 ? 1 : 0, ...inRounds, ...feet)
 }
@@ -142,12 +146,13 @@ function hooksWords({ design, parts }: Draft): string {
 }
 
 /** The head of a pattern: what it comes to and what it takes, each line only where it applies. */
-export function headOf(draft: Draft, terms: Terms, used: ReadonlySet<StitchKind>): Fact[] {
+export function headOf(draft: Draft, terms: Terms, used: ReadonlySet<StitchKind>, taught: TaughtGrams = {}): Fact[] {
   const { design, sizes, parts } = draft
   const { strands } = design.gauge
   const lining = liningOf(design, parts, sizes).map(pieceWords)
   return [
-    ...sizeFacts(draft), { name: 'Hook', value: hooksWords(draft) }, gaugeFact(draft, terms, used), weightFact(draft), yarnFact(draft),
+    ...sizeFacts(draft), { name: 'Hook', value: hooksWords(draft) }, gaugeFact(draft, terms, used), weightFact(draft),
+    yarnFact(draft, taught),
     ...(strands > 1 ? [{ name: 'Strands', value: `hold ${strands === 2 ? 'two' : strands} strands together throughout` }] : []),
     { name: 'You also need', value: notions(draft) },
     ...(lining.length > 0 ? [{ name: 'Lining', value: `${lining.join('; ')} (seams and hem included)` }] : []),

@@ -14,6 +14,7 @@ import { type Fact, headOf } from './head'
 import { gathered, type PatternLine, type SaidLine, saidLines, saidRows } from './lines'
 import { notesOf, startOf } from './notes'
 import { afterRounds, afterRows, beforeRounds, beforeRows } from './sectionTexts'
+import type { TaughtGrams } from '../yarn/grams'
 import type { Manner, RepeatStyle } from './say'
 
 export { type PatternLine, roundLines, rowLines } from './lines'
@@ -189,12 +190,16 @@ function careOf({ design, parts }: Draft): string[] {
   ]
 }
 
-/** Writes a bag's pattern in one of the two vocabularies, and in one of the two styles of repeats. */
-export function patternOf(draft: Draft, terms: Terms, repeats: RepeatStyle = 'brackets'): Pattern {
+/**
+ * Writes a bag's pattern in one of the two vocabularies, and in one of the two styles of repeats.
+ *
+ * @param taught what its yarns weigh by the maker's own bags
+ */
+export function patternOf(draft: Draft, terms: Terms, repeats: RepeatStyle = 'brackets', taught: TaughtGrams = {}): Pattern {
   const writer = new Writer(draft, { terms, repeats })
   const sections = writer.sections()
   const notes = writer.sayAll(notesOf(draft, terms))
-  const facts = headOf(draft, terms, writer.spoken.kinds).map(({ name, value }) => ({ name, value: writer.say(value) }))
+  const facts = headOf(draft, terms, writer.spoken.kinds, taught).map(({ name, value }) => ({ name, value: writer.say(value) }))
   const unfinished = unfinishedOf(draft, text => writer.say(text))
   const finishing = unfinished.length > 0 ? [] : writer.sayAll(finishingOf(draft).map(({ text }) => text))
   return {

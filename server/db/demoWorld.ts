@@ -1,7 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type Database from 'better-sqlite3'
 import type { Design, SwatchDocument } from '../../core/design/design'
-import { stateOf } from '../../core/make/fold'
 import { progressIn } from '../../core/make/plan'
 import type { MakeDocument } from '../../core/make/document'
 import { readMake } from '../../core/make/read'

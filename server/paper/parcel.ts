@@ -4,12 +4,13 @@ import { EXPORT_KINDS } from '../../core/export/kinds'
 import type { ExportKind } from '../../core/export/kind'
 import type { Terms } from '../../core/stitch/dictionary'
 import type { RepeatStyle } from '../../core/words/say'
+import type { TaughtGrams } from '../../core/yarn/grams'
 
 /** Everything of a bag in one zip: the document, the pattern in every form, the tables, the chart. */
-export function parcelOf(draft: Draft, pdf: Buffer, terms: Terms, repeats: RepeatStyle): Buffer {
+export function parcelOf(draft: Draft, pdf: Buffer, terms: Terms, repeats: RepeatStyle, taught: TaughtGrams): Buffer {
   const written = (EXPORT_KINDS as readonly ExportKind[]).map(({ extension, write }) => [
     `pattern.${extension}`,
-    strToU8(write(draft, terms, repeats)),
+    strToU8(write(draft, terms, repeats, taught)),
   ])
   const files = Object.fromEntries([
     ['bag.design.json', strToU8(JSON.stringify(draft.design, null, 2) + '\n')], ['pattern.pdf', new Uint8Array(pdf)], ...written,

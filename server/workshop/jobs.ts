@@ -13,6 +13,7 @@ import type { Terms } from '../../core/stitch/dictionary'
 import { tell } from '../../core/stitch/tell'
 import { patternOf } from '../../core/words/pattern'
 import type { RepeatStyle } from '../../core/words/say'
+import type { TaughtGrams } from '../../core/yarn/grams'
 import { type OrderSheet, orderPdf } from '../paper/orderPdf'
 import { parcelOf } from '../paper/parcel'
 import { patternPdf } from '../paper/patternPdf'
@@ -43,7 +44,10 @@ export interface Jobs {
   portrait: { readonly takes: { readonly design: Design }, readonly gives: Portrait }
   /** Whether a bag can be drafted at all, or why it asks for more than can be made. */
   weigh: { readonly takes: { readonly design: Design }, readonly gives: { readonly tooMuch?: string } }
-  export: { readonly takes: { readonly design: Design, readonly wish: ExportWish, readonly fonts?: Fonts }, readonly gives: WrittenOut }
+  export: {
+    readonly takes: { readonly design: Design, readonly wish: ExportWish, readonly fonts?: Fonts, readonly taught: TaughtGrams }
+    readonly gives: WrittenOut
+  }
   /** How far makes are, from all their events; nothing of one that was never taken up. */
   progress: {
     readonly takes: { readonly makes: readonly (readonly MakeEvent[])[] }
@@ -66,14 +70,14 @@ export type JobKind = keyof Jobs
 /** Findings that say that more was asked for than can be made. */
 const TOO_MUCH = new Set(['too-much', 'base-too-big', 'band-too-tall'])
 
-async function written({ design, wish, fonts }: Jobs['export']['takes']): Promise<WrittenOut> {
+async function written({ design, wish, fonts, taught }: Jobs['export']['takes']): Promise<WrittenOut> {
   const { as, terms, repeats } = wish
   const drafted = draft(design)
-  if (as !== 'pdf' && as !== 'zip') return exportDraft(drafted, as, terms, repeats)
-  const pdf = await patternPdf(drafted, patternOf(drafted, terms, repeats), wish, fonts!)
+  if (as !== 'pdf' && as !== 'zip') return exportDraft(drafted, as, terms, repeats, taught)
+  const pdf = await patternPdf(drafted, patternOf(drafted, terms, repeats, taught), wish, fonts!)
   return as === 'pdf'
     ? { body: pdf, type: 'application/pdf', extension: 'pdf' }
-    : { body: parcelOf(drafted, pdf, terms, repeats), type: 'application/zip', extension: 'zip' }
+    : { body: parcelOf(drafted, pdf, terms, repeats, taught), type: 'application/zip', extension: 'zip' }
 }
 
 /** What a bag takes; of one that stops it is not known. */

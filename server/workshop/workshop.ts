@@ -25,7 +25,8 @@ const MOST_WAITING = 60
 const MEMORY_MB = 700
 /** As long as a job may take. */
 const LIMIT_MS: Readonly<Record<JobKind, number>> = {
-  portrait: 10_000, weigh: 10_000, progress: 60_000, facts: 20_000, works: 30_000, order: 30_000, export: 40_000, pack: 60_000, unpack: 60_000,
+  portrait: 10_000, weigh: 10_000, progress: 60_000, facts: 20_000, works: 30_000, order: 30_000, export: 40_000,
+  pack: 60_000, unpack: 60_000,
 }
 
 interface Waiting {

@@ -148,7 +148,7 @@ test('fields refuse what cannot be, say what can, and change nothing', async ({ 
   const id = await freshBag(request, 'Stubborn pouch', { gauge: swatch })
   await page.goto(`/bags/${id}`)
   for (const [typed, says] of [
-    ['abc', 'A number from 1 to 1000'], ['0', 'A number from 1 to 1000'], ['-20', 'A number from 1 to 1000'],
+    ['abc', 'Type a number from 1 to 1000'], ['0', 'Type a number from 1 to 1000'], ['-20', 'Type a number from 1 to 1000'],
   ] as const) {
     await page.getByLabel('Stitches').fill(typed)
     await expect(page.getByText(says)).toBeVisible()

@@ -263,7 +263,7 @@ test('what cannot be is told where it is asked, and nothing is lost', async ({ p
   await page.getByRole('button', { name: 'A chain of 16' }).click()
   await expect(page.locator('[data-code="slot-chain-short"]')).toHaveCount(0)
   await page.getByLabel('Stitches skipped for each').fill('none')
-  await expect(page.getByText('A whole number from 1 to 600')).toBeVisible()
+  await expect(page.getByText('Type a whole number from 1 to 600')).toBeVisible()
   await expect(runs(page)).toContainText('slot 16')
   await page.getByLabel('Stitches skipped for each').fill('14')
   await page.getByRole('button', { name: 'Band above' }).click()

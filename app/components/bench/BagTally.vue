@@ -4,8 +4,10 @@ import type { Draft } from '~~/core/draft/draft'
 import { formatGramsRange, formatMetres } from '~~/core/measure/amounts'
 import { figure, formatCm, formatLength } from '~~/core/measure/format'
 import { countByWeight, countedWords } from '~~/core/part/worst'
-import { floorShort } from '~~/core/words/floorWords'
+import { floorShort, isFloorAlone } from '~~/core/words/floorWords'
+import { gramsTaught } from '~~/core/log/hands'
 import { timeOfBag, timeWords } from '~~/core/log/time'
+import { neededGrams } from '~~/core/yarn/grams'
 import { yarnNeeds } from '~~/core/yarn/yarn'
 import { useLogbook } from '~/stores/logbook'
 
@@ -27,10 +29,14 @@ const floor = computed(() => {
   if (shape === 'none') return 'none'
   return shape === 'disc' ? formatLength(length, units.value) : floorShort(sizes.value.floor, units.value)
 })
-/** Grams of a yarn, where finished bags taught what it weighs. */
-function gramsOf(name: string, metres: number): string {
-  const taught = hands.value.yarn.find(one => one.name === name)?.gramsPerMetre
-  return taught ? formatGramsRange(metres * taught.nextLow, metres * taught.nextHigh, units.value) : ''
+const taught = computed(() => gramsTaught(hands.value))
+/** What a yarn weighs, as the pattern says it too; and where that is known from. */
+function gramsOf(name: string, metres: number): { readonly words: string, readonly from: string } {
+  const { low, high, taught: own } = neededGrams(props.draft, name, metres, taught.value)
+  return {
+    words: formatGramsRange(low, high, units.value),
+    from: own ? 'What it weighs, by your own bags in this yarn' : 'What it usually weighs: the band of the ball is surer',
+  }
 }
 const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixed(1) : String(Math.round(sizes.value.litres)))
 </script>
@@ -68,11 +74,11 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
         <dt>Floor</dt>
         <dd>{{ floor }}</dd>
       </div>
-      <div>
+      <div v-if="!isFloorAlone(sizes)">
         <dt>Lies flat</dt>
         <dd>{{ figure(sizes.flatWidth.cm, units) }} × {{ figure(sizes.flatHeight.cm, units) }} {{ units }}</dd>
       </div>
-      <div v-if="sizes.floor.shape !== 'none'">
+      <div v-if="sizes.floor.shape !== 'none' && !isFloorAlone(sizes)">
         <dt>Stands</dt>
         <dd>{{ formatCm(sizes.height.cm, units) }}</dd>
       </div>
@@ -80,7 +86,7 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
         <dt>With handles</dt>
         <dd>{{ formatCm(sizes.withHandles.emptyCm, units) }}</dd>
       </div>
-      <div>
+      <div v-if="!isFloorAlone(sizes)">
         <dt>Holds about</dt>
         <dd>{{ holds }} l</dd>
       </div>
@@ -99,10 +105,9 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
             class="dot"
             :style="{ background: yarn.colour }"
           />{{ formatMetres(Math.ceil(metres), units) }}<span
-            v-if="gramsOf(yarn.name, metres)"
             class="soft"
-            title="What it weighs, by your own bags in this yarn"
-          >{{ gramsOf(yarn.name, metres) }}</span>
+            :title="gramsOf(yarn.name, metres).from"
+          >{{ gramsOf(yarn.name, metres).words }}</span>
         </dd>
       </div>
     </dl>

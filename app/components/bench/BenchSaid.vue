@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, ref, watch } from 'vue'
-import { figure } from '~~/core/measure/format'
+import { lyingWords } from '~~/core/words/floorWords'
 import { countByWeight, countedWords } from '~~/core/part/worst'
 import { useTell } from '~/composables/useTell'
 import { useDocument } from '~/stores/document'
@@ -22,7 +22,7 @@ function tellDraft(): void {
   const { design: { units }, sizes, findings } = view.still
   const watching = countedWords(countByWeight(findings))
   heard.value = `${sizes.stitches.toLocaleString('en')} stitches in ${sizes.rounds} rounds, `
-    + `${figure(sizes.flatWidth.cm, units)} by ${figure(sizes.flatHeight.cm, units)} ${units} lying flat${watching ? `; ${watching}` : ''}.`
+    + `${lyingWords(sizes, units)}${watching ? `; ${watching}` : ''}.`
 }
 
 watch(() => view.still, () => {

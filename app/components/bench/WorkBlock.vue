@@ -4,7 +4,7 @@ import type { Draft, DraftPart } from '~~/core/draft/draft'
 import { hangingsOf } from '~~/core/draft/handles'
 import { openingOf } from '~~/core/draft/meshFindings'
 import { formatCm, formatLength } from '~~/core/measure/format'
-import { floorWords } from '~~/core/words/floorWords'
+import { floorWords, isFloorAlone } from '~~/core/words/floorWords'
 
 /** What a part, or the whole bag, comes to: counts and sizes first, then the words. */
 const props = defineProps<{ draft: Draft, part?: DraftPart | undefined }>()
@@ -12,6 +12,7 @@ const units = computed(() => props.draft.design.units)
 const hangings = computed(() => hangingsOf(props.draft.design, props.draft.parts))
 const opening = computed(() => props.part && openingOf(props.part))
 const figures = computed(() => {
+  if (!props.part && isFloorAlone(props.draft.sizes)) return [['Floor', floorWords(props.draft.sizes.floor, units.value)]]
   const { part, draft } = props
   if (!part) {
     return [

@@ -15,6 +15,8 @@ const props = defineProps<{
   value: number | undefined
   bounds: Bounds
   suffix?: string | undefined
+  /** What is counted, for a message where the field has no room for a unit. */
+  counts?: string | undefined
   /** What the maker measures in: with inches go ounces, pounds and yards, whatever is kept. */
   units?: Units | undefined
   usually?: Bounds | undefined
@@ -61,7 +63,8 @@ function take(typed: string): void {
   const { least, most } = props.bounds
   const sound = value !== undefined && value >= least && value <= most && (props.parts || Number.isInteger(value))
   const told = here(props.bounds)
-  trouble.value = sound ? '' : `A ${props.parts ? 'number' : 'whole number'} from ${told.least} to ${told.most}`
+  const unit = props.counts ?? on.value.unit
+  trouble.value = sound ? '' : `Type a ${props.parts ? 'number' : 'whole number'} from ${told.least} to ${told.most}${unit ? ` ${unit}` : ''}`
   if (sound && value !== props.value) emit('change', value)
 }
 

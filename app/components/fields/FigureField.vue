@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onBeforeUnmount, ref, useId, watch } from 'vue'
 import type { CardId } from '~~/core/entry/cards'
+import { useToldToForm } from '~/composables/useFormTrouble'
 
 /**
  * A field for a figure: tabular digits, the unit behind it, what is usual while it has the focus. What is wrong with it is told below when
@@ -30,6 +31,7 @@ watch(() => [props.trouble, props.text], ([trouble]) => {
   else resting = setTimeout(() => (told.value = props.trouble), REST_MS)
 })
 onBeforeUnmount(() => clearTimeout(resting))
+useToldToForm(() => props.trouble, () => (told.value = props.trouble))
 
 function enter(): void {
   focused.value = true
@@ -74,12 +76,14 @@ function leave(): void {
 </template>
 
 <style scoped>
-.asked { display: grid; grid-template-columns: minmax(0, 1fr); align-items: start; }
+/* Wide enough for what is typed wherever it stands, a row of fields or a narrow column. */
+.asked {
+  display: grid; grid-template-columns: minmax(0, 1fr); align-items: start; flex: 1 1 8rem; min-width: min(7rem, 100%); position: relative;
+}
 .asked:has(> .why) { grid-template-columns: minmax(0, 1fr) auto; gap: 0 0.4rem; }
 .asked > :deep(.why) { display: contents; }
 .asked > :deep(.why button) { margin-top: 0.5rem; }
 .asked > :deep(.why .told), .asked > :deep(.why .drawn) { grid-column: 1 / -1; }
-.asked { position: relative; }
 .usual {
   position: absolute; z-index: 3; left: 0.6rem; top: calc(100% - 0.35rem); padding: 0.05rem 0.5rem; border-radius: 3px;
   background: var(--ink); color: var(--paper); font-size: 0.8rem; white-space: nowrap; pointer-events: none;

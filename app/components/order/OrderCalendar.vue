@@ -19,13 +19,14 @@ const bagWords = ({ name, finishes, late }: OnEvening) => `${name}${finishes ? '
 function spoken(day: CalendarDay): string {
   const parts = [
     dayWithYear(day.day), ...(day.past || day.minutes === 0 ? [] : [`${Math.round(day.planned)} of ${day.hook} minutes at the hook`]),
+    ...day.elsewhere.map(({ name, minutes }) => `${Math.round(minutes)} minutes for ${name}`),
     ...day.bags.map(bag => `${bagWords(bag)} (${percent(bag.odds)} in time)`), ...day.finished.map(name => `finished: ${name}`),
     ...day.due.map(({ name }) => `ready for ${name}`),
   ]
   return parts.join('; ')
 }
 
-const empty = (day: CalendarDay) => day.bags.length === 0 && day.finished.length === 0 && day.due.length === 0
+const empty = (day: CalendarDay) => day.bags.length === 0 && day.elsewhere.length === 0 && day.finished.length === 0 && day.due.length === 0
 const weeks = computed(() => props.weeks.map(week => week.map(day => ({ ...day, empty: empty(day) }))))
 </script>
 
@@ -75,6 +76,11 @@ const weeks = computed(() => props.weeks.map(week => week.map(day => ({ ...day, 
               v-if="!day.past && day.minutes > 0"
               class="bar"
             ><span :style="{ width: `${100 * full(day)}%` }" /></span>
+            <span
+              v-for="one in day.elsewhere"
+              :key="one.name"
+              class="elsewhere"
+            >{{ Math.round(one.minutes) }} min for {{ one.name }}</span>
             <span
               v-for="one in day.due"
               :key="one.id"

@@ -32,6 +32,7 @@ function set(day: Weekday, minutes: number): void {
         :label="SAID[day]"
         :value="order.week[day]"
         :bounds="WEEK_FIELDS[day].bounds"
+        counts="minutes"
         @change="set(day, $event)"
       />
     </div>
@@ -64,8 +65,7 @@ function set(day: Weekday, minutes: number): void {
 <style scoped>
 fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.4rem; }
-.week { display: grid; grid-template-columns: repeat(7, minmax(0, 1fr)); gap: 0.4rem; }
+.week { display: grid; grid-template-columns: repeat(auto-fit, minmax(4.9rem, 1fr)); gap: 0.4rem; }
 .further { display: grid; grid-template-columns: 1fr 1fr; gap: 0.5rem; }
 p { margin: 0.4rem 0 0.8rem; font-size: 0.88rem; }
-@media (max-width: 760px) { .week { grid-template-columns: repeat(4, minmax(0, 1fr)); } }
 </style>

@@ -5,6 +5,7 @@ import { isDay } from '~~/core/plan/days'
 import type { Order, OrderMoney } from '~~/core/plan/order'
 import { readOrder } from '~~/core/plan/read'
 import type { KeptBag } from '~~/core/plan/settle'
+import { useFormTrouble } from '~/composables/useFormTrouble'
 
 /** Entering an order: so many of which bags by a day, the evenings, and what a price is made of. Every change is planned at once. */
 const props = defineProps<{ order: Order, here: readonly KeptBag[] }>()
@@ -29,9 +30,10 @@ function setMoney(changed: Partial<OrderMoney>): void {
   set({ money: { ...props.order.money, ...changed } })
 }
 
-function keep(): void {
+const { sound } = useFormTrouble()
+function keep(event: Event): void {
   tried.value = true
-  if (!nameTrouble.value && wrong.value.length === 0) emit('keep')
+  if (sound(event.currentTarget) && !nameTrouble.value && wrong.value.length === 0) emit('keep')
 }
 </script>
 

@@ -54,6 +54,7 @@ function add(): void {
         label="How many"
         :value="line.count"
         :bounds="{ least: 1, most: MOST_OF_ONE }"
+        counts="bags"
         @change="set(at, { count: $event })"
       />
       <SumField

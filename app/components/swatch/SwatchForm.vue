@@ -2,6 +2,7 @@
 import { useWays } from '~/stores/ways'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { DesignGauge, SwatchDocument } from '~~/core/design/design'
+import { useFormTrouble } from '~/composables/useFormTrouble'
 import { keepEntering } from '~/keeping/entering'
 import { useYarns } from '~/stores/yarns'
 
@@ -38,8 +39,9 @@ function point(id: string): void {
 
 const nameTrouble = computed(() => name.value.trim() ? '' : 'Give it a name, to find it again')
 
-function keep(): void {
-  if (nameTrouble.value) return
+const { sound } = useFormTrouble()
+function keep(event: Event): void {
+  if (!sound(event.currentTarget) || nameTrouble.value) return
   emit('keep', { ...entered(), name: name.value.trim(), yarn: yarn.value.trim(), note: note.value.trim() })
 }
 </script>

@@ -3,6 +3,10 @@ import type { Beside } from '~~/core/make/measuring'
 
 /** The parts still to come, as they were planned and as they would be. */
 defineProps<{ parts: readonly Beside[] }>()
+
+function roundsWords(rounds: number): string {
+  return `${rounds} ${rounds === 1 ? 'rnd' : 'rnds'}`
+}
 </script>
 
 <template>
@@ -32,8 +36,8 @@ defineProps<{ parts: readonly Beside[] }>()
         <th scope="row">
           {{ part.name }}
         </th>
-        <td>{{ part.before.rounds }} rnds<span>{{ part.before.height }}</span></td>
-        <td>{{ part.now.rounds }} rnds<span>{{ part.now.height }}</span></td>
+        <td>{{ roundsWords(part.before.rounds) }}<span v-if="part.before.height">{{ part.before.height }}</span></td>
+        <td>{{ roundsWords(part.now.rounds) }}<span v-if="part.now.height">{{ part.now.height }}</span></td>
       </tr>
     </tbody>
   </table>

@@ -6,8 +6,8 @@ import type { Fields } from '~~/core/field/field'
 import { gaugeOf } from '~~/core/gauge/gauge'
 import { metresOfClass } from '~~/core/shelf/starter'
 import { SHELF_YARN_FIELDS, type ShelfYarn } from '~~/core/shelf/yarn'
-import { formatMetres } from '~~/core/measure/amounts'
 import type { Asking } from '~/composables/useAsking'
+import { useFormTrouble } from '~/composables/useFormTrouble'
 import { useWays } from '~/stores/ways'
 
 /** Entering a yarn: what its band says, what lies there, and what is known of how it is eaten. */
@@ -34,7 +34,11 @@ const KNOWN = pick('unravelled', 'weighed')
 
 const nameTrouble = computed(() => (yarn.value.name.trim() ? '' : 'Say what you call it, to find it again'))
 const tried = ref(false)
-const metresAball = computed(() => Math.round((yarn.value.ballGrams * yarn.value.metresPer100g) / 100))
+/** As most bands say it: so many metres in a ball of so many grams. */
+const metresAball = computed(() => Math.round((yarn.value.ballGrams * yarn.value.metresPer100g) / 10) / 10)
+function setMetresAball(metres: number): void {
+  set('metresPer100g', Math.round((1000 * metres * 100) / yarn.value.ballGrams) / 1000)
+}
 const colourId = useId()
 
 function set<K extends keyof ShelfYarn>(field: K, value: ShelfYarn[K]): void {
@@ -50,9 +54,10 @@ function addBall(grams: number): void {
   set('balls', [...yarn.value.balls, { grams }])
 }
 
-function keep(): void {
+const { sound } = useFormTrouble()
+function keep(event: Event): void {
   tried.value = true
-  if (!nameTrouble.value) emit('keep', { ...yarn.value, name: yarn.value.name.trim() })
+  if (sound(event.currentTarget) && !nameTrouble.value) emit('keep', { ...yarn.value, name: yarn.value.name.trim() })
 }
 </script>
 
@@ -83,9 +88,16 @@ function keep(): void {
         :fields="BAND"
         :asking="asking"
       />
-      <p class="soft">
-        A ball holds about {{ formatMetres(metresAball, ways.units ?? 'cm') }}.
-      </p>
+      <CountField
+        label="Length of a ball"
+        :value="metresAball"
+        :bounds="{ least: 1, most: 10_000 }"
+        :usually="{ least: 40, most: 400 }"
+        suffix="m"
+        :units="ways.units ?? 'cm'"
+        parts
+        @change="setMetresAball"
+      />
       <div class="row">
         <v-text-field
           label="Fibre"

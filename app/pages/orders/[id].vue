@@ -9,7 +9,7 @@ import type { Order, OrderLine } from '~~/core/plan/order'
 import { priceOfOrder } from '~~/core/plan/price'
 import { settled } from '~~/core/plan/settle'
 import { newOrder } from '~~/core/plan/starter'
-import { eveningCare, SELLING_CARE, stateWords, verdictWords } from '~~/core/plan/words'
+import { eveningCare, SELLING_CARE, senseless, stateWords, verdictWords } from '~~/core/plan/words'
 import { SURE_ENOUGH } from '~~/core/shelf/enough'
 import { useOrders } from '~/stores/orders'
 import { useYarns } from '~/stores/yarns'
@@ -52,7 +52,13 @@ const plans = computed(() => {
   return shelf.plansWith(entering.value ? { id: id.value, order: entering.value } : undefined)
 })
 const plan = computed(() => plans.value.find(one => one.id === id.value))
-const weeks = computed(() => (plan.value ? calendarOf([plan.value], shelf.today) : []))
+const weeks = computed(() => (plan.value ? calendarOf([plan.value], shelf.today, plans.value.filter(one => one !== plan.value)) : []))
+/** What makes no sense as it stands is said instead of odds. */
+const nonsense = computed(() => {
+  if (!order.value || !plan.value) return []
+  const done = plan.value.wanted > 0 && plan.value.finished >= plan.value.wanted
+  return done ? [] : senseless(order.value, shelf.today)
+})
 const buying = computed(() =>
   plan.value ? yarnToBuy([plan.value], yarns.byId, plans.value.slice(0, plans.value.indexOf(plan.value))) : [])
 const price = computed(() => plan.value && priceOfOrder(plan.value.order, known().workOf, yarns.byId))
@@ -154,17 +160,27 @@ watch(id, () => (entering.value = undefined))
           {{ stateWords(plan) }}
         </p>
         <p
+          v-for="line in nonsense"
+          :key="line"
+          role="alert"
+          class="behind"
+        >
+          {{ line }}
+        </p>
+        <p
+          v-if="nonsense.length === 0"
           role="status"
           :class="{ behind: plan.behind.length > 0 }"
         >
           {{ verdictWords(plan) }}
         </p>
         <OrderTally
+          v-if="nonsense.length === 0"
           :plan="plan"
           :why-of="whyOf"
         />
         <OrderHelps
-          v-if="unsure"
+          v-if="unsure && nonsense.length === 0"
           class="helps not-on-paper"
           :plan="plan"
           :known="known"

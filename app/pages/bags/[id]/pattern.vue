@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { mdiContentCopy, mdiPrinterOutline, mdiTrayArrowUp } from '@mdi/js'
-import { computed, nextTick, ref, watch } from 'vue'
+import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { EXPORT_KINDS } from '~~/core/export/kinds'
+import { gramsTaught } from '~~/core/log/hands'
 import { asText } from '~~/core/words/asText'
 import { patternOf } from '~~/core/words/pattern'
 import { useBagPage } from '~/composables/useBagPage'
+import { useLogbook } from '~/stores/logbook'
 import { useSaving } from '~/stores/saving'
 import { useWays } from '~/stores/ways'
 
@@ -15,7 +17,9 @@ const route = useRoute()
 const lit = ref<number>()
 const copied = ref('')
 
-const pattern = computed(() => patternOf(bag.draft, ways.terms, ways.repeats))
+const book = useLogbook()
+onMounted(() => void book.loadTaught())
+const pattern = computed(() => patternOf(bag.draft, ways.terms, ways.repeats, gramsTaught(book.hands)))
 
 const FILES = [
   { as: 'pdf&paper=a4', name: 'Pattern on paper, A4', hint: '.pdf' },

@@ -3,6 +3,8 @@ import { paperFonts } from '../../../paper/fonts'
 import { asked, ExportQuery } from '../../../requests/asked'
 import { refuseUnknown } from '../../../requests/refuse'
 import { sendDocument, sendFile } from '../../../requests/sendFile'
+import { gramsTaught } from '../../../../core/log/hands'
+import { taught } from '../../../workshop/taught'
 import { inWorkshop } from '../../../workshop/workshop'
 
 /** A design as a file: the open document, its pattern in one of the forms or on paper, or everything in one parcel. */
@@ -14,7 +16,8 @@ export default defineEventHandler(async (event) => {
     throw createError({ statusCode: 422, message: `This bag cannot be drafted, but it can be saved as it is: ${unreadable.join('; ')}` })
   const printed = as === 'pdf' || as === 'zip'
   const { body, type, extension } = await inWorkshop('export', {
-    design, wish: { as, terms, repeats, paper, large: large === 'yes' }, ...(printed ? { fonts: await paperFonts() } : {}),
+    design, taught: gramsTaught((await taught()).hands),
+    wish: { as, terms, repeats, paper, large: large === 'yes' }, ...(printed ? { fonts: await paperFonts() } : {}),
   })
   return sendFile(event, design.name, { body: typeof body === 'string' ? body : Buffer.from(body), type, extension })
 })
