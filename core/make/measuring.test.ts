@@ -10,7 +10,6 @@ import { expected, measurable } from './expected'
 import { afterAll, eventOf, MakeLog, stateOf } from './fold'
 import { compared, lastDone, measuring, partMeasured } from './measuring'
 import { type InHand, inHand } from './plan'
-import { scales, scalesWords } from './scales'
 
 const TOTE: Design = {
   ...newDesign('Tote'), rounds: { style: 'joined', startingChainCounts: false }, turnUp: 'plain',
@@ -146,20 +145,5 @@ describe('doubt in a measure', () => {
     expect(doubt(27, planned, 'cm')).toBeUndefined()
     expect(doubt(22, planned, 'cm')).toBeUndefined()
     expect(doubt(24.1 / 2.54, planned, 'in')).toMatchObject({ what: expect.not.stringContaining('mean inches') })
-  })
-})
-
-describe('the scales', () => {
-  it('say what is still wanted, from what was used', () => {
-    const { hand, events } = worked(20)
-    const before = { do: 'weighed', yarn: 'main', grams: 100, of: 'left', round: 0, id: 'w', at: 0 } as const
-    const state = { ...stateOf(events), weighed: [before] }
-    const found = scales(hand, state, { yarn: 'main', grams: 85, of: 'left' })!
-    expect(found.usedGrams).toBe(15)
-    // What is wanted weighs as much a metre as what was used.
-    expect(found.wantedGrams / found.gramsPerMetre + found.usedMetres).toBeGreaterThan(found.usedMetres)
-    expect(scalesWords(hand, state, { yarn: 'main', grams: 85, of: 'left' })).toContain('took {15 g}')
-    expect(scalesWords(hand, state, { yarn: 'main', grams: 2, of: 'left' })).toContain('will not last')
-    expect(scalesWords(hand, state, { yarn: 'main', grams: 120, of: 'left' })).toContain('More than')
   })
 })

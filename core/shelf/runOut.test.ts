@@ -6,7 +6,8 @@ import { draft } from '../draft/draft'
 import type { InHand } from '../make/plan'
 import type { MakeState } from '../make/state'
 import { metresByRound, yarnNeeds, yarnShares } from '../yarn/yarn'
-import { eatsNow, heightAfter, howFar, howFarWords } from './runOut'
+import { heightAfter, howFar, howFarWords } from './runOut'
+import { eatsNow } from './weighing'
 
 /* A tube of 60 sc, half a centimetre each, 7.5 times their width of yarn: every round takes 60 x 3.75 = 225 cm by the plan. */
 const bag = draft({

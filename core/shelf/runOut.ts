@@ -1,14 +1,13 @@
 import { inSentence } from '../design/partNames'
 import type { Draft } from '../draft/draft'
 import { type DraftPart, risenCm } from '../draft/part'
-import { WITHIN_BAG } from '../log/craft'
 import type { InHand } from '../make/plan'
 import { lastDone } from '../make/measuring'
-import type { MakeState } from '../make/state'
-import { metresByRound, metresOfRounds, yarnNeeds, type YarnShare, yarnShares } from '../yarn/yarn'
+import { metresByRound, yarnNeeds, type YarnShare, yarnShares } from '../yarn/yarn'
 import type { Rate } from './eats'
 import { oddsThatItLasts, type Wants, wants } from './enough'
 import { gramsFromTo, gramsOf } from '../stitch/tell'
+import { eatsNow, type OnScales, withWeight } from './weighing'
 
 /*
  * Will it last
@@ -20,9 +19,6 @@ import { gramsFromTo, gramsOf } from '../stitch/tell'
 
 /** Eight of ten lie within so many deviations (standard tables of the normal distribution). */
 const EIGHT_OF_TEN = 1.2816
-
-/** A weighing on kitchen scales is good to so many grams, as a deviation (from memory: they round to a gram). */
-const SCALES_G = 0.4
 
 /** Where a yarn runs out: after so many rounds of the bag, parts of one too. */
 export interface RunsOut {
@@ -44,33 +40,6 @@ export interface HowFar {
   readonly keepBack: readonly YarnShare[]
   /** Where it runs out, as things stand; nothing if that is not even expected at the far end of its range. */
   readonly runsOut?: RunsOut
-}
-
-/** What was weighed of a bag in hand. */
-type OnScales = Pick<MakeState, 'weighed'>
-
-/** What this bag ate between two weighings, and how sure that is: nothing as long as nothing was worked between them. */
-function eatenHere({ draft }: InHand, { weighed }: OnScales, yarn: string): Rate | undefined {
-  const left = weighed.filter(one => one.yarn === yarn && one.of !== 'work')
-  const [first, last] = [left[0], left.at(-1)]
-  if (!first || !last) return undefined
-  const [used, metres] = [first.grams - last.grams, metresOfRounds(draft, yarn, (first.round ?? 0) + 1, last.round ?? 0)]
-  if (used <= 0 || metres <= 0) return undefined
-  return { gramsPerMetre: used / metres, spread: Math.hypot(WITHIN_BAG, (Math.SQRT2 * SCALES_G) / used) }
-}
-
-/** Two that say the same, each weighing as the inverse of its variance (see core/log/estimate.ts). */
-function together(a: Rate, b: Rate): Rate {
-  const [wa, wb] = [1 / a.spread ** 2, 1 / b.spread ** 2]
-  return {
-    gramsPerMetre: Math.exp((wa * Math.log(a.gramsPerMetre) + wb * Math.log(b.gramsPerMetre)) / (wa + wb)), spread: 1 / Math.sqrt(wa + wb),
-  }
-}
-
-/** What is known of how a bag in hand eats a yarn: what it ate so far, on top of what was known before. */
-export function eatsNow(hand: InHand, state: OnScales, yarn: string, before: Rate): Rate {
-  const here = eatenHere(hand, state, yarn)
-  return here ? together(before, here) : before
 }
 
 /** After which round so many metres are gone, counted on from a round: parts of a round too; all rounds if they last. */
@@ -121,12 +90,6 @@ export function howFar(draft: Draft, yarn: string, done: number, leftGrams: numb
   }
 }
 
-/** How a bag in hand eats a yarn that weighs so much now. */
-export function eatsWeighing(hand: InHand, state: OnScales, yarn: string, leftGrams: number, before: Rate): Rate {
-  const now = { weighed: [...state.weighed, { do: 'weighed', yarn, grams: leftGrams, of: 'left', round: lastDone(hand) }] } as OnScales
-  return eatsNow(hand, now, yarn, before)
-}
-
 /** How far a yarn of a bag in hand goes that weighs so much now. */
 export function howFarInHand(
   hand: InHand,
@@ -136,7 +99,7 @@ export function howFarInHand(
   before: Rate,
 ): HowFar | undefined {
   if (!yarnNeeds(hand.draft).some(need => need.yarn.id === yarn)) return undefined
-  return howFar(hand.draft, yarn, lastDone(hand), leftGrams, eatsWeighing(hand, state, yarn, leftGrams, before))
+  return howFar(hand.draft, yarn, lastDone(hand), leftGrams, eatsNow(hand, withWeight(hand, state, { yarn, grams: leftGrams, of: 'left' }), yarn, before))
 }
 
 /** How tall the bag is after so many rounds, parts of one too. */

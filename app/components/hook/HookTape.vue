@@ -6,17 +6,16 @@ import type { Taken } from '~~/core/draft/taken'
 import { measurable } from '~~/core/make/expected'
 import { type Lies, LIES } from '~~/core/make/event'
 import { lastDone, measuring } from '~~/core/make/measuring'
-import { scales, scalesWords } from '~~/core/make/scales'
 import { withChanges } from '~~/core/design/edit'
-import { type Eats, eatsOf, eatsUnseen } from '~~/core/shelf/eats'
+import { eatsOf, eatsUnseen } from '~~/core/shelf/eats'
 import { SURE_ENOUGH } from '~~/core/shelf/enough'
 import { fixesInHand, type YarnFix } from '~~/core/shelf/fixes'
-import { eatsWeighing, type HowFar, howFarInHand, howFarWords } from '~~/core/shelf/runOut'
-import { gramsOf, tell } from '~~/core/stitch/tell'
+import type { HowFar } from '~~/core/shelf/runOut'
+import { eatsNow, type Weight, withWeight } from '~~/core/shelf/weighing'
+import { type EatenBefore, farBy, weightDoubt, type WeightDoubt, weightWords } from '~~/core/shelf/weightWords'
 import { useHook } from '~/composables/useHook'
 import { useLogbook } from '~/stores/logbook'
 import { useYarns } from '~/stores/yarns'
-import { useWays } from '~/stores/ways'
 
 /** The tape, the scales, the seam and a strip: each says what it would change, then the rest is drafted by it. */
 const props = defineProps<{ asked?: TapeAsked | undefined }>()
@@ -49,25 +48,23 @@ onMounted(() => {
   void shelf.load()
   void book.loadTaught()
 })
-function eatsBefore(id: string): { readonly rate: Eats, readonly known: boolean } {
+function eatsBefore(id: string): EatenBefore {
   const yarn = hand.value.plan.yarns.find(one => one.id === id)
   const taught = book.hands.yarn.find(one => one.name === yarn?.name)?.gramsPerMetre
   const kept = shelf.byId(yarn?.shelf)
   return { rate: kept ? eatsOf(kept, taught) : eatsUnseen(hand.value.draft, taught), known: Boolean(kept ?? taught) }
 }
+const left = (yarn: string, grams: number): Weight => ({ yarn, grams, of: 'left' })
 function farOf(id: string, grams: number): HowFar | undefined {
-  const { rate, known } = eatsBefore(id)
-  const state = make.state!
-  // Nothing is worked and nothing known: a weight is written down, and says something once it is weighed again.
-  if (!known && !scales(hand.value, state, { yarn: id, grams, of: 'left' })) return undefined
-  return howFarInHand(hand.value, state, id, grams, rate)
+  return farBy(hand.value, make.state!, left(id, grams), eatsBefore(id))
 }
 function isShort(id: string, grams: number): boolean {
   const far = farOf(id, grams)
   return far !== undefined && far.odds < SURE_ENOUGH
 }
 function fixesFor(id: string, grams: number): YarnFix[] {
-  return fixesInHand(hand.value, id, round.value, grams, eatsWeighing(hand.value, make.state!, id, grams, eatsBefore(id).rate))
+  const eats = eatsNow(hand.value, withWeight(hand.value, make.state!, left(id, grams)), id, eatsBefore(id).rate)
+  return fixesInHand(hand.value, id, round.value, grams, eats)
 }
 /** A fix of a bag on the hook: the weight is written down, and the plan goes on changed; what is worked stays. */
 function takeFix(id: string, grams: number, { label, changes }: YarnFix): void {
@@ -75,18 +72,12 @@ function takeFix(id: string, grams: number, { label, changes }: YarnFix): void {
   make.replan(withChanges(hand.value.plan, changes), label)
   emit('done')
 }
-const ways = useWays()
-const say = (text: string) => tell(text, { terms: ways.terms, units: hand.value.plan.units })
-function weightSays(yarn: string, grams: number, of: 'left' | 'work'): string {
-  const state = make.state!
-  const first = state.weighed.find(one => one.yarn === yarn && one.of !== 'work')
-  const far = of === 'left' && (!first || grams <= first.grams) ? farOf(yarn, grams) : undefined
-  if (!far) return say(scalesWords(hand.value, state, { yarn, grams, of }))
-  const used = scales(hand.value, state, { yarn, grams, of })?.usedGrams
-  return say(`${used ? `What is worked took ${gramsOf(used)}. ` : ''}${howFarWords(far, hand.value.draft.rounds.length)}`)
+function weightSays(weight: Weight): { readonly words: string, readonly doubt?: WeightDoubt | undefined } {
+  const on = [hand.value, make.state!, weight, eatsBefore(weight.yarn)] as const
+  return { words: told(weightWords(...on)), doubt: weightDoubt(...on) }
 }
-function weighed(yarn: string, grams: number, of: 'left' | 'work'): void {
-  make.tell({ do: 'weighed', yarn, grams, of, round: round.value })
+function weighed(weight: Weight): void {
+  make.tell({ do: 'weighed', ...weight, round: round.value })
   emit('done')
 }
 </script>
@@ -147,6 +138,7 @@ function weighed(yarn: string, grams: number, of: 'left' | 'work'): void {
     v-else-if="tool === 'scales'"
     :yarns="hand.plan.yarns"
     :says="weightSays"
+    :told="told"
     @take="weighed"
   >
     <template #default="{ yarn, grams }">

@@ -98,28 +98,14 @@ function take(redrafts: boolean): void {
     >
       Type a length above 0, such as {{ units === 'in' ? '4 3/4' : '12.5' }}; at most 10 metres.
     </p>
-    <div
+    <DoubtAsked
       v-if="weighed?.doubt && !sure"
-      role="alert"
-      class="doubt"
-    >
-      <p>{{ told(weighed.doubt.what) }}</p>
-      <button
-        v-if="weighed.doubt.instead"
-        type="button"
-        class="plain"
-        @click="mean(weighed.doubt.instead.cm)"
-      >
-        {{ weighed.doubt.instead.label }}
-      </button>
-      <button
-        type="button"
-        class="plain"
-        @click="sure = true"
-      >
-        It is so: {{ formatCm(cm!, units) }}
-      </button>
-    </div>
+      :what="told(weighed.doubt.what)"
+      :instead="weighed.doubt.instead?.label"
+      :typed="formatCm(cm!, units)"
+      @instead="mean(weighed.doubt.instead!.cm)"
+      @sure="sure = true"
+    />
     <template v-else-if="weighed">
       <p role="status">
         {{ told(weighed.words) }}
@@ -152,8 +138,4 @@ select {
   height: 3rem; max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
   border: 1px solid var(--strong-line); border-radius: 0.5rem;
 }
-.doubt {
-  border: 2px solid var(--accent); border-radius: 0.6rem; padding: 0.5rem 0.8rem 0.7rem; display: flex; flex-wrap: wrap; gap: 0.5rem;
-}
-.doubt p { flex: 1 1 100%; margin: 0; font-weight: 560; }
 </style>

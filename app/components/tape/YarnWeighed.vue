@@ -1,15 +1,18 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { parseNumber } from '~~/core/measure/parse'
 import type { Yarn } from '~~/core/design/design'
+import type { Weight } from '~~/core/shelf/weighing'
+import type { WeightDoubt } from '~~/core/shelf/weightWords'
 
 /** The kitchen scales: what is left of a yarn, or the work itself; and what that says of what is still to come. */
 const props = defineProps<{
   yarns: readonly Yarn[]
-  /** What a weight says, in words; and whether it can be. */
-  says: (yarn: string, grams: number, of: 'left' | 'work') => string
+  /** What a weight says, in words; and a question, if it can hardly be meant. */
+  says: (weight: Weight) => { readonly words: string, readonly doubt?: WeightDoubt | undefined }
+  told: (text: string) => string
 }>()
-const emit = defineEmits<{ take: [yarn: string, grams: number, of: 'left' | 'work'] }>()
+const emit = defineEmits<{ take: [weight: Weight] }>()
 const yarn = ref(props.yarns[0]?.id ?? 'main')
 const of = ref<'left' | 'work'>('left')
 const grams = ref('')
@@ -17,10 +20,16 @@ const tried = ref(false)
 const weight = computed(() => parseNumber(grams.value.replace(/\s*g$/i, '')))
 const least = computed(() => (of.value === 'left' ? 0 : 0.1))
 const can = computed(() => weight.value !== undefined && weight.value >= least.value && weight.value <= 100_000)
+const laidOn = computed<Weight | undefined>(() => (can.value ? { yarn: yarn.value, grams: weight.value!, of: of.value } : undefined))
+const said = computed(() => laidOn.value && props.says(laidOn.value))
+/** Asked about once: a weight that is so is written down as it is. */
+const sure = ref(false)
+watch(laidOn, () => (sure.value = false))
+const doubt = computed(() => (sure.value ? undefined : said.value?.doubt))
 
 function take(): void {
   tried.value = true
-  if (can.value) emit('take', yarn.value, weight.value!, of.value)
+  if (laidOn.value && !doubt.value) emit('take', laidOn.value)
 }
 </script>
 
@@ -70,14 +79,22 @@ function take(): void {
     >
       Type grams, such as 42.5, up to 100 000.
     </p>
+    <DoubtAsked
+      v-else-if="doubt"
+      :what="told(doubt.what)"
+      :instead="doubt.instead?.label"
+      :typed="`${grams} g`"
+      @instead="grams = String(doubt.instead!.grams)"
+      @sure="sure = true"
+    />
     <p
-      v-else-if="can"
+      v-else-if="said"
       role="status"
     >
-      {{ says(yarn, weight!, of) }}
+      {{ said.words }}
     </p>
     <slot
-      v-if="can && of === 'left'"
+      v-if="can && !doubt && of === 'left'"
       :yarn="yarn"
       :grams="weight!"
     />

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+/** A question about a figure that can hardly be meant: what was meant instead, or that it is so. */
+defineProps<{
+  what: string
+  /** What may have been meant instead, if a slip explains it. */
+  instead?: string | undefined
+  /** The figure as it was typed. */
+  typed: string
+}>()
+const emit = defineEmits<{ instead: [], sure: [] }>()
+</script>
+
+<template>
+  <div
+    role="alert"
+    class="doubt"
+  >
+    <p>{{ what }}</p>
+    <button
+      v-if="instead"
+      type="button"
+      class="plain"
+      @click="emit('instead')"
+    >
+      {{ instead }}
+    </button>
+    <button
+      type="button"
+      class="plain"
+      @click="emit('sure')"
+    >
+      It is so: {{ typed }}
+    </button>
+  </div>
+</template>
+
+<style scoped>
+.doubt {
+  border: 2px solid var(--accent); border-radius: 0.6rem; padding: 0.5rem 0.8rem 0.7rem; display: flex; flex-wrap: wrap; gap: 0.5rem;
+}
+.doubt p { flex: 1 1 100%; margin: 0; font-weight: 560; }
+</style>
