@@ -6,7 +6,6 @@ import { type Hands, UNTAUGHT } from '~~/core/log/hands'
 import type { GaugeOffer } from '~~/core/log/handsOf'
 import type { Listed } from '~~/core/log/listed'
 import type { OverTime } from '~~/core/log/overTime'
-import { readJson } from '~/reading/readJson'
 import { ask, shared, useTrying } from './records'
 
 /** A bag of the logbook as it is listed. */
@@ -67,13 +66,9 @@ export const useLogbook = defineStore('logbook', () => {
   }
 
   async function bringIn(file: File): Promise<void> {
-    const read = await readJson(file, '.logbook.json')
-    if (!read.ok) {
-      trouble.value = [read.why]
-      return
-    }
-    const body = read.value as object
-    const brought = await trying(() => ask<{ taken: number, there: number }>('/api/logbook', { method: 'POST', body }))
+    said.value = ''
+    const brought = await trying(async () =>
+      ask<{ taken: number, there: number }>('/api/logbook', { method: 'POST', body: await file.text() }))
     if (!brought) return
     const { taken, there } = brought
     said.value = `${taken} ${taken === 1 ? 'bag' : 'bags'} brought in${there > 0 ? `; ${there} here already, left as they are` : ''}.`

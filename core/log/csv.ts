@@ -1,4 +1,4 @@
-import type { BagFacts } from './facts'
+import { type BagFacts, lineFigures } from './facts'
 
 /*
  * The logbook as tables for other programs: comma-separated values (RFC 4180), a line a bag, or a line each thing that a bag tells.
@@ -17,6 +17,20 @@ export function csvTable(rows: readonly (readonly (string | number | undefined)[
   return rows.map(row => row.map(field).join(',') + '\r\n').join('')
 }
 
+/** A row of a table, by the names of its columns. */
+export type TableRow = Readonly<Record<string, string>>
+
+/** A number as tables write it: with a point or a comma; nothing of an empty field. */
+export function numberIn(text: string | undefined): number | undefined {
+  const typed = text?.trim().replace(',', '.')
+  return typed ? Number(typed) : undefined
+}
+
+/** The text of a field: what is written before what looks like a formula is not part of it. */
+export function plain(text: string | undefined): string {
+  return (text ?? '').replace(/^'(?=[=+\-@\t\r])/, '').trim()
+}
+
 /** A day and time as "2026-09-01 18:00", in Greenwich's time: the Swedish way of writing it is ISO 8601's. */
 const DAY = new Intl.DateTimeFormat('sv-SE', { timeZone: 'UTC', dateStyle: 'short', timeStyle: 'short' })
 
@@ -27,19 +41,24 @@ function day(at: number | undefined): string {
 const ROUND_TO = 100
 const round = (value: number) => Math.round(value * ROUND_TO) / ROUND_TO
 
+/** What the table of a logbook has of a bag, column by column. */
+export const BAG_COLUMNS = [
+  'bag', 'begun', 'finished', 'sittings', 'minutes', 'hook mm', 'yarn', 'for whom', 'rounds', 'stitches', 'rounds ripped back', 'counts off',
+  'notes',
+] as const
+
+function bagLine(bag: BagFacts): readonly (string | number)[] {
+  const { sittings, minutes, rounds, stitches, ripped, off } = lineFigures(bag)
+  const yarn = bag.yarnUsed || (bag.kept ? '' : bag.yarns.map(({ name }) => name).join('; '))
+  return [
+    bag.name, day(bag.begun), day(bag.finished), sittings, round(minutes), bag.hookMm, yarn, bag.forWhom, rounds, stitches, ripped, off,
+    bag.notes,
+  ]
+}
+
 /** A line a bag. */
 export function bagsCsv(bags: readonly BagFacts[]): string {
-  return csvTable([
-    [
-      'bag', 'begun', 'finished', 'sittings', 'minutes', 'hook mm', 'yarn', 'for whom', 'rounds', 'stitches', 'rounds ripped back',
-      'counts off', 'notes',
-    ],
-    ...bags.map(bag => [
-      bag.name, day(bag.begun), day(bag.finished), bag.sittings.length, round(bag.minutes), bag.hookMm,
-      bag.yarnUsed || bag.yarns.map(({ name }) => name).join('; '), bag.forWhom, bag.rounds.done, bag.stitches, bag.ripped.rounds,
-      bag.off.length, bag.notes,
-    ]),
-  ])
+  return csvTable([BAG_COLUMNS, ...bags.map(bagLine)])
 }
 
 type Row = readonly (string | number | undefined)[]

@@ -14,7 +14,7 @@ export interface LogbookDocument {
 }
 
 /** More bags than this no logbook has. */
-const MOST_MAKES = 5_000
+export const MOST_MAKES = 5_000
 
 /** Makes as one open document. */
 export function logbookDocument(makes: readonly MakeDocument[]): LogbookDocument {

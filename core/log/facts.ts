@@ -3,7 +3,7 @@ import type { Measure } from '../design/measured'
 import type { Design } from '../design/design'
 import { type Draft, draft } from '../draft/draft'
 import { holds, type Taken } from '../draft/taken'
-import type { CountChoice, Lies, MakeEvent } from '../make/event'
+import type { CountChoice, KeptFigures, Lies, MakeEvent } from '../make/event'
 import { expected } from '../make/expected'
 import { MakeLog } from '../make/fold'
 import { formatCm, type Units } from '../measure/format'
@@ -119,6 +119,8 @@ export interface BagFacts {
   readonly counted: number
   readonly off: readonly CountFact[]
   readonly changed: readonly ChangeFact[]
+  /** Of a bag that came in by a table: what the table says of it. Nothing is learnt from it. */
+  readonly kept?: KeptFigures
   readonly floor?: { readonly lies: Lies, readonly increases: number, readonly ratio: number, readonly kind: FabricKind }
 }
 
@@ -334,5 +336,11 @@ export function bagFacts(events: readonly MakeEvent[]): BagFacts | undefined {
     off: state.counts.filter(({ found, planned: due }) => found !== due)
       .map(({ round, planned: due, found, choice }) => ({ round, planned: due, found, choice })),
     changed: changesOf(holding, state, state.plan.units), ...(floor ? { floor } : {}),
+    ...(state.wrote.kept ? { kept: state.wrote.kept } : {}),
   }
+}
+
+/** The figures of a bag's line in the logbook: those of its table, if it came in by one, else as it was worked. */
+export function lineFigures({ kept, sittings, minutes, rounds, stitches, ripped, off }: BagFacts): KeptFigures {
+  return kept ?? { sittings: sittings.length, minutes, rounds: rounds.done, stitches, ripped: ripped.rounds, off: off.length }
 }

@@ -152,7 +152,8 @@ function eveningsOf(bags: readonly BagFacts[]): EveningsTaught {
 }
 
 /** What all bags of a maker have taught. */
-export function handsOf(bags: readonly BagFacts[]): Hands {
+export function handsOf(all: readonly BagFacts[]): Hands {
+  const bags = all.filter(({ kept }) => !kept)
   const speed = speedOf(bags)
   const swatch = { width: swatchOf(bags, 'width'), height: swatchOf(bags, 'height') }
   return {

@@ -1,4 +1,4 @@
-import type { BagFacts } from './facts'
+import { type BagFacts, lineFigures } from './facts'
 
 /** A bag as the logbook lists it. */
 export interface Listed {
@@ -12,17 +12,21 @@ export interface Listed {
   readonly rounds: number
   readonly stitches: number
   readonly hookMm: number
-  readonly yarns: readonly { readonly name: string, readonly colour: string }[]
+  /** A yarn's colour, where it is known. */
+  readonly yarns: readonly { readonly name: string, readonly colour?: string }[]
   readonly forWhom: string
   readonly ripped: number
   readonly off: number
+  /** It came in by a table: how it was worked is not known. */
+  readonly fromTable?: true
 }
 
 /** What of a bag's facts is listed. */
 export function listedOf(facts: BagFacts): Listed {
-  const { begun, finished, lastAt, words, share, minutes, sittings, rounds, stitches, hookMm, yarns, forWhom, ripped, off } = facts
+  const { begun, finished, lastAt, words, share, hookMm, yarns, forWhom, kept, yarnUsed } = facts
   return {
-    begun, ...(finished === undefined ? {} : { finished }), lastAt, words, share, minutes, sittings: sittings.length, rounds: rounds.done,
-    stitches, hookMm, yarns: yarns.map(({ name, colour }) => ({ name, colour })), forWhom, ripped: ripped.rounds, off: off.length,
+    begun, ...(finished === undefined ? {} : { finished }), lastAt, words, share, ...lineFigures(facts), hookMm,
+    yarns: kept ? yarnUsed.split('; ').filter(Boolean).map(name => ({ name })) : yarns.map(({ name, colour }) => ({ name, colour })),
+    forWhom, ...(kept ? { fromTable: true as const } : {}),
   }
 }

@@ -105,9 +105,23 @@ export interface Looked {
   readonly lies: Lies
 }
 
+/** What a line of a logbook's table says of a bag, beside its name, its days and what was written of it. */
+export interface KeptFigures {
+  readonly sittings: number
+  readonly minutes: number
+  readonly rounds: number
+  readonly stitches: number
+  /** Rounds ripped back. */
+  readonly ripped: number
+  /** Counts that were not the planned ones. */
+  readonly off: number
+}
+
 /** What the maker writes of the bag in the logbook: what is left out stays as it was. */
 export interface Wrote {
   readonly do: 'wrote'
+  /** Of a bag that came in by a table: what the table says of it, for nothing of it was worked at this hook. */
+  readonly kept?: KeptFigures
   readonly forWhom?: string
   readonly hookMm?: number
   readonly yarnUsed?: string

@@ -58,6 +58,10 @@ const OWN: Readonly<Record<string, Fields>> = {
   wrote: {
     forWhom: optional(text('For whom', 0, 120)), hookMm: optional(figure('Hook', between(0.5, 40), 'mm')),
     yarnUsed: optional(text('Yarn', 0, 200)), notes: optional(text('Notes', 0, 4000)),
+    kept: optional(group('Kept figures', {
+      sittings: count('Sittings', COUNT), minutes: figure('Minutes', between(0, 1_000_000), 'min'), rounds: count('Rounds', ROUND),
+      stitches: count('Stitches', between(0, 100_000_000)), ripped: count('Rounds ripped back', COUNT), off: count('Counts off', COUNT),
+    })),
   },
   noted: {
     text: text('Text', 1, 2000), where: optional(SPOT),

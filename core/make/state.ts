@@ -125,8 +125,8 @@ function count(state: Folding, event: Told<Counted>): void {
 }
 
 /** What was written last of each. */
-function wroteOver(before: MakeState['wrote'], { forWhom, hookMm, yarnUsed, notes }: Wrote): MakeState['wrote'] {
-  const now = { forWhom, hookMm, yarnUsed, notes }
+function wroteOver(before: MakeState['wrote'], { forWhom, hookMm, yarnUsed, notes, kept }: Wrote): MakeState['wrote'] {
+  const now = { forWhom, hookMm, yarnUsed, notes, kept }
   return { ...before, ...Object.fromEntries(Object.entries(now).filter(([, value]) => value !== undefined)) }
 }
 

@@ -99,7 +99,8 @@ export function howFarInHand(
   before: Rate,
 ): HowFar | undefined {
   if (!yarnNeeds(hand.draft).some(need => need.yarn.id === yarn)) return undefined
-  return howFar(hand.draft, yarn, lastDone(hand), leftGrams, eatsNow(hand, withWeight(hand, state, { yarn, grams: leftGrams, of: 'left' }), yarn, before))
+  const eats = eatsNow(hand, withWeight(hand, state, { yarn, grams: leftGrams, of: 'left' }), yarn, before)
+  return howFar(hand.draft, yarn, lastDone(hand), leftGrams, eats)
 }
 
 /** How tall the bag is after so many rounds, parts of one too. */

@@ -1,4 +1,4 @@
-import { csvTable } from '../log/csv'
+import { csvTable, numberIn, plain, type TableRow } from '../log/csv'
 import type { Problem, Reading } from '../design/read'
 import { hundredthsIn, sum } from './money'
 import { readShelfYarn } from './read'
@@ -30,24 +30,12 @@ export function shelfTable(yarns: readonly ShelfYarn[]): string {
   ])
 }
 
-/** A row of a table, by the names of its columns. */
-export type TableRow = Readonly<Record<string, string>>
-
-/** A number as tables write it: with a point or a comma; nothing of an empty field. */
-function numberIn(text: string | undefined): number | undefined {
-  const typed = text?.trim().replace(',', '.')
-  return typed ? Number(typed) : undefined
-}
-
 function ballsIn(text: string | undefined): Ball[] {
   return (text ?? '').split(';').map(one => one.trim()).filter(Boolean).map((one) => {
     const [grams, lot] = one.split(/\s+lot\s+/)
     return { grams: numberIn(grams?.replace(/\s*g$/, '')) ?? Number.NaN, ...(lot ? { lot } : {}) }
   })
 }
-
-/** What another program wrote before what looks like a formula is not part of it. */
-const plain = (text: string | undefined) => (text ?? '').replace(/^'(?=[=+\-@\t\r])/, '').trim()
 
 function yarnIn(row: TableRow, id: string): unknown {
   const at = (column: Column) => plain(row[column])

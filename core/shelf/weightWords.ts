@@ -4,7 +4,7 @@ import { gramsFromTo, gramsOf } from '../stitch/tell'
 import { metresOfRounds, yarnNeeds } from '../yarn/yarn'
 import type { Rate } from './eats'
 import { wants } from './enough'
-import { howFarInHand, howFarWords, metresToCome } from './runOut'
+import { type HowFar, howFarInHand, howFarWords, metresToCome } from './runOut'
 import { eatenSoFar, eatsNow, firstLeft, type OnScales, type Weight, withWeight } from './weighing'
 
 /** A question about a weight that can hardly be meant, and what may have been meant instead. */
@@ -60,7 +60,8 @@ export function weightDoubt(hand: InHand, state: OnScales, weight: Weight, { rat
     ? `That is ${used < 0 ? 'more than' : 'as much as'} the ${gramsOf(used + weight.grams)} there were, and what is worked since`
     + ` should have taken about ${gramsOf(expected)}`
     : `By this weight what is worked took ${gramsOf(used)}, where about ${gramsOf(expected)} is to be expected`
-  const asks = slip ? 'is the point in its place?' : used < 0 ? 'was another ball put on? Weigh what this bag has of it.' : 'weigh it again.'
+  const more = used < 0 ? 'was another ball put on? Weigh what this bag has of it.' : 'weigh it again.'
+  const asks = slip ? 'is the point in its place?' : more
   return {
     what: `${is}: ${asks}`,
     ...(slip ? { instead: { label: `${slip.label}: ${Math.round(slip.grams * 10) / 10} g`, grams: slip.grams } } : {}),
@@ -78,7 +79,7 @@ function workWords(hand: InHand, on: OnScales, yarn: string, { rate }: EatenBefo
 /** What a weight says, in words: what was taken, what is still to come, and whether it lasts. */
 export function weightWords(hand: InHand, state: OnScales, weight: Weight, before: EatenBefore): string {
   const on = withWeight(hand, state, weight)
-  const { yarn, grams, of } = weight
+  const { yarn, of } = weight
   if (!yarnNeeds(hand.draft).some(need => need.yarn.id === yarn)) return 'Nothing of this bag is worked in it.'
   if (of === 'work') return workWords(hand, on, yarn, before)
   const eaten = eatenSoFar(hand, on, yarn)
@@ -88,7 +89,7 @@ export function weightWords(hand: InHand, state: OnScales, weight: Weight, befor
 }
 
 /** How far what is left goes; nothing as long as nothing is known of the yarn, and nothing was taken from it. */
-export function farBy(hand: InHand, state: OnScales, { yarn, grams }: Weight, { rate, known }: EatenBefore): ReturnType<typeof howFarInHand> {
+export function farBy(hand: InHand, state: OnScales, { yarn, grams }: Weight, { rate, known }: EatenBefore): HowFar | undefined {
   if (!known && !eatenSoFar(hand, withWeight(hand, state, { yarn, grams, of: 'left' }), yarn)) return undefined
   return howFarInHand(hand, state, yarn, grams, rate)
 }

@@ -64,7 +64,8 @@ function take(typed: string): void {
   const sound = value !== undefined && value >= least && value <= most && (props.parts || Number.isInteger(value))
   const told = here(props.bounds)
   const unit = props.counts ?? on.value.unit
-  trouble.value = sound ? '' : `Type a ${props.parts ? 'number' : 'whole number'} from ${told.least} to ${told.most}${unit ? ` ${unit}` : ''}`
+  const number = props.parts ? 'number' : 'whole number'
+  trouble.value = sound ? '' : `Type a ${number} from ${told.least} to ${told.most}${unit ? ` ${unit}` : ''}`
   if (sound && value !== props.value) emit('change', value)
 }
 

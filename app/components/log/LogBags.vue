@@ -48,7 +48,7 @@ function count(number: number, one: string): string {
             aria-hidden="true"
           ><span
             v-for="yarn in (bag.listed?.yarns ?? []).slice(0, 4)"
-            :key="yarn.colour"
+            :key="yarn.name"
             :style="{ background: yarn.colour }"
           /></span>
           <span class="name"><strong>{{ bag.name }}</strong><span class="soft">{{ about(bag) }}</span></span>

@@ -9,7 +9,7 @@ const book = useLogbook()
 const router = useRouter()
 const { trouble, again, cameOut } = useAnother()
 const other = ref<string | null>(null)
-const others = computed(() => book.bags.filter(({ id }) => id !== props.id))
+const others = computed(() => book.bags.filter(({ id, listed }) => id !== props.id && !listed?.fromTable))
 if (book.bags.length === 0) void book.load()
 
 function beside(): void {

@@ -69,7 +69,7 @@ async function write(): Promise<void> {
       <v-text-field
         v-model="text.yarnUsed"
         label="Yarn it was made of"
-        :placeholder="facts.yarns.map(({ name }) => name).join(', ')"
+        :placeholder="facts.kept ? '' : facts.yarns.map(({ name }) => name).join(', ')"
         persistent-placeholder
         maxlength="200"
       />

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
+import { lineFigures } from '~~/core/log/facts'
 import { minutesWords } from '~~/core/log/time'
 import { useLogbook } from '~/stores/logbook'
 import { smallPhoto } from '~/reading/smallPhoto'
@@ -16,6 +17,7 @@ useHead({ title: () => `${book.page?.name ?? 'A bag'} · Logbook · Fair Hollow`
 
 const page = computed(() => (book.page?.id === id.value ? book.page : undefined))
 const facts = computed(() => page.value?.facts ?? undefined)
+const figures = computed(() => facts.value && lineFigures(facts.value))
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' })
 
 async function photograph(event: Event): Promise<void> {
@@ -81,15 +83,19 @@ async function photograph(event: Event): Promise<void> {
           >
             Begun {{ DAY.format(facts.begun) }}, {{ facts.finished ? `finished ${DAY.format(facts.finished)}` : `in hand: ${facts.words}` }}
           </p>
-          <dl v-if="facts">
-            <div><dt>At the hook</dt><dd>{{ minutesWords(facts.minutes) }}</dd></div>
-            <div><dt>Sittings</dt><dd>{{ facts.sittings.length }}</dd></div>
-            <div><dt>Rounds</dt><dd>{{ facts.rounds.done }} of {{ facts.rounds.planned }}</dd></div>
-            <div><dt>Stitches</dt><dd>{{ facts.stitches.toLocaleString('en') }}</dd></div>
+          <dl v-if="facts && figures">
+            <div><dt>At the hook</dt><dd>{{ minutesWords(figures.minutes) }}</dd></div>
+            <div><dt>Sittings</dt><dd>{{ figures.sittings }}</dd></div>
+            <div><dt>Rounds</dt><dd>{{ figures.rounds }}{{ facts.kept ? '' : ` of ${facts.rounds.planned}` }}</dd></div>
+            <div><dt>Stitches</dt><dd>{{ figures.stitches.toLocaleString('en') }}</dd></div>
             <div><dt>Hook</dt><dd>{{ facts.hookMm }} mm</dd></div>
-            <div><dt>Ripped back</dt><dd>{{ facts.ripped.rounds }} rounds</dd></div>
+            <div><dt>Ripped back</dt><dd>{{ figures.ripped }} {{ figures.ripped === 1 ? 'round' : 'rounds' }}</dd></div>
           </dl>
+          <p v-if="facts?.kept">
+            This bag came in by a table. How it was worked is not in it: nothing is learnt from it, and it cannot be made again from here.
+          </p>
           <LogNext
+            v-else
             :id="id"
             :name="page.name"
             :finished="facts?.finished !== undefined"
@@ -107,11 +113,13 @@ async function photograph(event: Event): Promise<void> {
           :id="id"
           :facts="facts"
         />
-        <LazyLogCharts
-          :facts="facts"
-          :taught="book.taught"
-        />
-        <LogOnTheWay :facts="facts" />
+        <template v-if="!facts.kept">
+          <LazyLogCharts
+            :facts="facts"
+            :taught="book.taught"
+          />
+          <LogOnTheWay :facts="facts" />
+        </template>
       </template>
     </template>
   </div>
