@@ -43,8 +43,8 @@ const round = (value: number) => Math.round(value * ROUND_TO) / ROUND_TO
 
 /** What the table of a logbook has of a bag, column by column. */
 export const BAG_COLUMNS = [
-  'bag', 'begun', 'finished', 'sittings', 'minutes', 'hook mm', 'yarn', 'for whom', 'rounds', 'stitches', 'rounds ripped back', 'counts off',
-  'notes',
+  'bag', 'begun', 'finished', 'sittings', 'minutes', 'hook mm', 'yarn', 'for whom', 'rounds', 'stitches', 'rounds ripped back',
+  'counts off', 'notes',
 ] as const
 
 function bagLine(bag: BagFacts): readonly (string | number)[] {

@@ -1,3 +1,4 @@
+import { parseISO } from 'date-fns'
 import { type Problem, type Reading, refuse } from '../design/read'
 import { newDesign } from '../design/starter'
 import { type MakeDocument, makeDocument } from '../make/document'
@@ -18,11 +19,8 @@ type Line = { readonly at: number, readonly row: TableRow }
 
 /** Milliseconds since 1970 of "2026-09-01 18:00" or "2026-09-01", in Greenwich's time; not a number if it is no such day. */
 function dayIn(text: string): number {
-  const found = /^(\d{4})-(\d\d)-(\d\d)(?:[ T](\d\d):(\d\d)(?::\d\d)?Z?)?$/.exec(text)
-  if (!found) return Number.NaN
-  const [year, month, date, hours, minutes] = found.slice(1).map(part => Number(part ?? 0)) as [number, number, number, number, number]
-  const at = Date.UTC(year, month - 1, date, hours, minutes)
-  return new Date(at).getUTCMonth() === month - 1 && hours < 24 && minutes < 60 ? at : Number.NaN
+  const [, day, time = '00:00'] = /^(\d{4}-\d\d-\d\d)(?:[ T](\d\d:\d\d)(?::\d\d)?Z?)?$/.exec(text) ?? []
+  return day ? parseISO(`${day}T${time}Z`).getTime() : Number.NaN
 }
 
 /** What must change in a line before it can be read as a bag. */

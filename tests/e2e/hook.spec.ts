@@ -102,7 +102,7 @@ test('a pouch from the ring to the last end: a miscount, ripping back, a stripe,
   await size(page, 'Own')
   await goOnTo(page, /All is done/)
   await page.getByRole('button', { name: 'Finish' }).click()
-  await expect(page.getByRole('button', { name: 'Finished' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Finished', exact: true })).toBeVisible()
 
   await expect(page.locator('[data-post]')).toHaveAttribute('data-post', 'sent')
   const { state } = await logOf(request, make)

@@ -138,7 +138,7 @@ test('a bag that is finished fills its order; an order is closed, thrown away an
   await page.getByRole('radio', { name: 'Whole rounds' }).check()
   await goOnTo(page, /All is done/)
   await page.getByRole('button', { name: 'Finish' }).click()
-  await expect(page.getByRole('button', { name: 'Finished' })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Finished', exact: true })).toBeVisible()
   await expect(page.locator('[data-post]')).toHaveAttribute('data-post', 'sent')
   await expect.poll(async () => {
     await page.goto(`/orders/${id}`)

@@ -25,8 +25,12 @@ function choose(wish: string): void {
 async function propose(): Promise<void> {
   const { design } = bag
   const [found] = await Promise.all([search(design), fetchEveryKind().catch(() => (bag.refused = NOT_FETCHED))])
+  if (bag.refused) return
   // What was found is for the bag as it was asked for.
-  if (bag.design !== design || bag.refused) return
+  if (bag.design !== design) {
+    said.value = 'The bag was changed while the search went on. Nothing is proposed; ask again.'
+    return
+  }
   if (found?.does === 'change') bag.applyFix(found.fix)
   said.value = found === undefined
     ? 'The search broke off. Nothing is changed; try it again.'

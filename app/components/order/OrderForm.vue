@@ -160,7 +160,7 @@ function keep(event: Event): void {
 }
 .row { display: grid; grid-template-columns: 1.4fr 1.4fr 1fr 1fr; gap: 0.5rem; }
 .two { display: grid; grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr); gap: 1.6rem; }
-.money { display: grid; grid-template-columns: 1fr 1fr; gap: 0.5rem; margin-bottom: 0.6rem; }
+.money { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(8.5rem, 100%), 1fr)); gap: 0.5rem; margin-bottom: 0.6rem; }
 fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.4rem; }
 p { margin: 0; color: rgb(var(--v-theme-error)); }
