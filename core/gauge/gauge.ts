@@ -45,6 +45,8 @@ export interface StitchSize {
   readonly from?: FabricKind
   /** How many were counted on the swatch; left out where finished work said how large it is, and how sure that is. */
   readonly counted?: Counted
+  /** The one side that finished work has told so far; the other is still as the swatch said. */
+  readonly toldSide?: 'width' | 'height'
   /** The shares of edge with which the maker's own floors lay flat, where finished bags taught that. */
   readonly liesFlat?: readonly [number, number]
 }

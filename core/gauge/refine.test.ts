@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { SEED } from '../../tests/arbitraries/designs'
 import { gaugeOf } from './gauge'
-import { perStitch, refine, weighted } from './refine'
+import { type Evidence, perStitch, refine, weighted } from './refine'
 
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } })
 
@@ -39,5 +39,20 @@ describe('refining a gauge', () => {
       hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 }, dc: { stitches: 19, rounds: 10, overCm: 10 } },
     })
     expect(refine(both, { kind: 'sc', height: perStitch(13, 26) }).dc).toEqual(both.dc)
+  })
+
+  it('lets a swatch weigh as little of one side as of the other, whichever is measured first, and a bag as much as it is sure', () => {
+    const [width, height] = [perStitch(13, 26), perStitch(12, 26)]
+    const at = (...evidence: readonly Omit<Evidence, 'kind'>[]) =>
+      evidence.reduce((known, one) => refine(known, { kind: 'sc', ...one }), gauge).sc
+    const once = at({ width, height })
+    for (const both of [at({ width }, { height }), at({ height }, { width })])
+      expect(both).toEqual({ ...once })
+    // By hand: the swatch's ± 8 % and its own half round, against 13 cm ± 0.3 of 26 stitches.
+    const swatch = Math.hypot(gauge.sc.width.plusMinusCm, 0.08 * gauge.sc.width.cm)
+    expect(once.width).toEqual(weighted({ cm: gauge.sc.width.cm, plusMinusCm: swatch }, width))
+    // What a bag told weighs in full when it is told again.
+    expect(at({ width, height }, { width }).width).toEqual(weighted(once.width, width))
+    expect(at({ width }, { width }).width).toEqual(weighted(once.width, width))
   })
 })

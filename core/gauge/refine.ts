@@ -37,17 +37,35 @@ function scaled(length: Length, before: Length, after: Length): Length {
 }
 
 /**
+ * How far a bag comes out from its swatch, nine times of ten (from memory: a bag is worked in the round, for hours, and by another hand
+ * than the one that is watched): what a swatch was counted to says nothing of it, so the bag itself weighs far more.
+ */
+const SWATCH_TO_BAG = 0.08
+
+type Side = 'width' | 'height'
+
+/** What a swatch says of the bag's stitch. */
+function ofBag(length: Length): Length {
+  return { cm: length.cm, plusMinusCm: Math.hypot(length.plusMinusCm, length.cm * SWATCH_TO_BAG) }
+}
+
+/**
  * A gauge refined by finished work. The measured kind takes the weighted mean of swatch and work; kinds that were not
  * measured on the swatch follow in proportion, and those that were stay as they are.
  */
 export function refine(gauge: Gauge, { kind, width, height }: Evidence): Gauge {
-  const { counted: _, ...own } = gauge[kind]
-  const better = { width: width ? weighted(own.width, width) : own.width, height: height ? weighted(own.height, height) : own.height }
-  const refined = { ...gauge, [kind]: { ...own, ...better, known: 'measured' as const } }
+  const { counted, toldSide, ...own } = gauge[kind]
+  const known = (side: Side) => (counted || (toldSide && toldSide !== side) ? ofBag(own[side]) : own[side])
+  const better = {
+    width: width ? weighted(known('width'), width) : own.width, height: height ? weighted(known('height'), height) : own.height,
+  }
+  const told: Side | undefined = width && height ? undefined : width ? 'width' : 'height'
+  const half = told && (counted ?? toldSide === told) ? { toldSide: told } : {}
+  const refined = { ...gauge, [kind]: { ...own, ...better, ...half, known: 'measured' as const } }
   for (const other of Object.keys(gauge) as (keyof Gauge)[]) {
-    const { counted: _, ...size } = gauge[other]
-    if (other === kind || size.known === 'measured' || size.height.cm === 0) continue
-    refined[other] = { ...size, width: scaled(size.width, own.width, better.width), height: scaled(size.height, own.height, better.height) }
+    const { counted: _, toldSide: __, ...next } = gauge[other]
+    if (other === kind || next.known === 'measured' || next.height.cm === 0) continue
+    refined[other] = { ...next, width: scaled(next.width, own.width, better.width), height: scaled(next.height, own.height, better.height) }
   }
   return refined
 }

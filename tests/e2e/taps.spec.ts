@@ -84,7 +84,7 @@ test('every tap is kept once: server killed, page reloaded, another device witho
   for (const one of [page, other]) await expect(one.getByText('The hook moved on two devices.')).toBeVisible({ timeout: 30_000 })
   const { spots } = await logOf(request, make, server.address)
   for (const { leg, beats } of spots)
-    await expect(page.getByRole('button', { name: `round ${leg.slice(1)}, ${beats} beats in` })).toBeVisible({ timeout: 30_000 })
+    await expect(page.getByRole('button', { name: `round ${leg.slice(1)}, after ${beats} steps` })).toBeVisible({ timeout: 30_000 })
   await page.getByRole('alert').getByRole('button').first().click()
   await expect(other.getByText('The hook moved on two devices.')).toBeHidden({ timeout: 30_000 })
   expect((await logOf(request, make, server.address)).lastMoves).toHaveLength(1)

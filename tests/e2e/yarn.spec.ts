@@ -89,7 +89,7 @@ test('a bag points to the shelf: grams, balls and odds; at the hook the scales s
   await needed.getByRole('button', { name: 'What would let it last?' }).click()
   const fixes = page.getByRole('list', { name: 'What would let it last' })
   await fixes.getByRole('button', { name: /^Plain wall: \d+ rounds instead of 20/ }).click()
-  await expect(needed).toContainText('The 12 g on the shelf may last: 9')
+  await expect(needed).toContainText('The 12 g on the shelf are probably enough: 9')
   await page.getByRole('button', { name: /^Undo: Plain wall: / }).click()
   await expect(needed).toContainText('do not last')
   await needed.getByText('Part by part').click()
