@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process'
 
 /**
  * `npm run torture`: the stranger and the rules of wording on 2,000 random bags (or as many as are asked for), in all four manners; 50,000
- * documents of every kind in any order; and, which needs a build, 100,000 bad inputs, 500 kills amid saves, and a thousand taps at the hook
+ * documents of every kind in any order; every miscount of every round, and makers who slip; and, which needs a build, 100,000 bad inputs, 500 kills amid saves, and a thousand taps at the hook
  * while the server is killed, the page reloaded and a second device without a network. `npm run torture -- 2000 siege` begins at the siege.
  */
 function torment(command, args, environment) {
@@ -14,6 +14,7 @@ const [bags = '2000', from = 'wording'] = process.argv.slice(2)
 const TORMENTS = [
   ['wording', 'npx', ['vitest', 'run', 'tests/pattern', 'core/beats'], { TORTURE: bags }],
   ['legal', 'npx', ['vitest', 'run', 'tests/legal'], { LEGAL: '50000' }],
+  ['miscounts', 'npx', ['vitest', 'run', 'tests/laboratory', 'core/log/slips'], { TORTURE: bags }],
   ['siege', 'npx', ['playwright', 'test', 'tests/e2e/siege.spec.ts'], { BAD: '100000', KILLS: '500' }],
   ['taps', 'npx', ['playwright', 'test', 'tests/e2e/taps.spec.ts'], { TAPS: '1000' }],
 ]

@@ -61,7 +61,7 @@ test('a pouch from the ring to the last end: a miscount, ripping back, a stripe,
   await expect(sheet(page)).toContainText('everything above stands on this count')
   await sheet(page).getByLabel('I have').fill('80')
   await sheet(page).getByRole('button', { name: 'What does it mean?' }).click()
-  await expect(sheet(page)).toContainText('the mistake lies in round')
+  await expect(sheet(page)).toContainText('the new mistake lies in round 13')
   await expect(sheet(page)).toContainText('wider lying flat')
   await sheet(page).getByRole('button', { name: 'Live with it' }).click()
   await expect(heading(page)).toContainText('Round 14')

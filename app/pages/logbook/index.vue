@@ -18,7 +18,7 @@ const finished = computed(() => book.bags.filter(isFinished).sort((a, b) => b.li
     <ShelfHeader
       title="Logbook"
       about="Every bag you took up, as it really went, and what your hands have taught by it."
-      file-label="A logbook, make or table file"
+      file-label="A logbook or make file, or a table of bags"
       accept=".json,application/json,.csv,text/csv"
       @file="book.bringIn"
     >
