@@ -8,7 +8,7 @@ import { eveningMinutes, hookMinutes } from './evenings'
 import type { Order, OrderLine } from './order'
 import { type Known, planOrders } from './orderPlan'
 import { readOrder } from './read'
-import { verdictWords, stateWords } from './words'
+import { senseless, verdictWords, stateWords } from './words'
 import type { MakeSeen } from './toMake'
 
 const work = (minutes: number, spread = 0): BagWork => ({ minutes, paceSpread: spread, bagSpread: spread / 3, known: 0, yarns: [] })
@@ -328,6 +328,37 @@ describe('the calendar', () => {
     expect([tuesday!.hook, tuesday!.planned, tuesday!.bags.map(({ name }) => name)]).toEqual([50, 50, ['Pouch 2']])
     expect(weeks[0]![5]!.due).toEqual([{ id: 'o0', name: 'Harvest fair' }])
     expect(weeks[1]![0]!.bags.map(({ name, finishes, late }) => [name, finishes, late])).toEqual([['Pouch 5', true, true]])
+  })
+})
+
+describe('an evening that another order takes', () => {
+  it('is said to be taken, by whom and how long', () => {
+    const orders = [order([['Pouch', 1]], { name: 'First' }), order([['Pouch', 2]], { name: 'Second' })]
+    const plans = planOrders(known(orders, { Pouch: work(60) }))
+    const second = calendarOf([plans[1]!], '2026-11-30', [plans[0]!])
+    // By hand: of Monday's 50 minutes the first order takes 50, of Tuesday's 10; the second has what is left.
+    expect(second[0]!.slice(0, 3).map(({ elsewhere, planned }) => [elsewhere, planned])).toEqual([
+      [[{ name: 'First', minutes: 50 }], 0], [[{ name: 'First', minutes: 10 }], 40], [[], 50],
+    ])
+  })
+})
+
+describe('an order that makes no sense', () => {
+  const today = '2026-11-30'
+  it('is told what to change, each thing by itself, and nothing of one that may be planned', () => {
+    expect(senseless(order([['Pouch', 1]]), today)).toEqual([])
+    expect(senseless(order([]), today)).toEqual([expect.stringContaining('no bags in this order')])
+    const late = order([['Pouch', 1]], { by: today, from: '2026-11-20', taken: '2026-11-20' })
+    expect(senseless(late, today)).toEqual([expect.stringContaining('is past, or today')])
+    expect(senseless({ ...order([['Pouch', 1]]), from: '2026-12-05' }, today)).toEqual([expect.stringContaining('choose days apart')])
+    expect(senseless(order([['Pouch', 1]], { week: WEEK }), today)).toEqual([expect.stringContaining('No evening has any minutes')])
+  })
+
+  it('has an evening named by its day, if that is still to come', () => {
+    const on = (day: Day) => senseless(order([['Pouch', 1]], { week: WEEK, otherEvenings: [{ day, minutes: 30 }] }), today)
+    expect(on('2026-12-02')).toEqual([])
+    expect(on('2026-12-05')).toHaveLength(1)
+    expect(on('2026-11-29')).toHaveLength(1)
   })
 })
 

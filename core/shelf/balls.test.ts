@@ -39,6 +39,12 @@ describe('the order of balls, by hand', () => {
     // One ball makes it without a join.
     const one = ballOrder(bag(band(40)), 'main', [{ grams: 19 }, { grams: 40 }, { grams: 20 }], SURE)!
     expect([grams(one.uses), one.spare.length]).toEqual([[40], 2])
+    expect(ballOrderWords(one, 41)).toContain('Not needed: {19 g}; {20 g}')
+    // 37 g of 37.02 last in half of all bags: the others are not put away.
+    const close = ballOrder(bag(band(40)), 'main', [{ grams: 37.02 }, { grams: 20 }], { ...SURE, spread: 0.1 })!
+    expect(ballOrderWords(close, 41)).toEqual([
+      expect.stringContaining('37 g'), expect.stringMatching(/^Keep within reach, for it may be needed \(50 %\): \{20 g\}/),
+    ])
     const short = ballOrder(bag(band(40)), 'main', [{ grams: 10 }, { grams: 8 }], SURE)!
     expect(short.enough).toBe(false)
     expect(ballOrderWords(short, 41)).toContain('All of them are not enough.')

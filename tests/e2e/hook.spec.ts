@@ -96,6 +96,8 @@ test('a pouch from the ring to the last end: a miscount, ripping back, a stripe,
   await size(page, 'Round')
   await expect(beat(page)).toContainText(/ch \d+, sk next \d+ sts/)
   await goOnTo(page, /Step\s+Cords/)
+  await expect(beat(page)).toContainText('Each cord takes about')
+  await page.keyboard.press('PageDown')
   await expect(beat(page)).toContainText('Two cords')
   await size(page, 'Group')
   for (let i = 0; i < 3; i++) await page.keyboard.press('PageDown')

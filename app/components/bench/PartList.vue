@@ -60,10 +60,15 @@ const wall = ref<HTMLElement>()
 const drags = ref(false)
 let letGo: (() => void) | undefined
 
-/** What dragging takes comes when the pointer does; where one points with a finger there is no coming near, so at once. */
+/**
+ * What dragging takes comes when the pointer does; where one points with a finger there is no coming near, so at once. If it does not
+ * come, the parts are moved by their buttons, and the next time the pointer comes it is asked for again.
+ */
 async function drag(): Promise<void> {
-  const { useDraggable } = await import('vue-draggable-plus')
-  if (!wall.value || letGo) return
+  if (letGo) return
+  const fetched = await import('vue-draggable-plus').catch(() => undefined)
+  if (!fetched || !wall.value || letGo) return
+  const { useDraggable } = fetched
   // What is dropped is moved in the document, and the list follows that.
   const rows = computed({ get: () => [...walls.value], set: () => undefined })
   const dragging = useDraggable(wall.value, rows, { immediate: false, handle: '.handle', animation: 120, onEnd: dropped })
@@ -89,7 +94,7 @@ function dropped({ oldIndex, newIndex }: { oldIndex?: number | undefined, newInd
       ref="wall"
       :class="{ drags }"
       aria-label="The wall, from the mouth down"
-      @pointerenter.once="drag"
+      @pointerenter="drag"
     >
       <PartRow
         v-for="row in walls"
