@@ -34,6 +34,18 @@ const hungIn: Box = () => import('./hungIn')
 const closures: Box = () => import('./closures')
 const shaping: Box = () => import('./shaping')
 
+/**
+ * Fails where files of the program do not come. A browser never asks again for a module that failed, as long as the page is open; so it is
+ * asked for one that is here, before any that is not.
+ */
+async function filesCome(): Promise<void> {
+  // What the page opens with either comes, or there is no page.
+  if (globalThis.document?.readyState !== 'complete') return
+  const { ok, status, body } = await fetch(import.meta.url, { cache: 'no-store' })
+  await body?.cancel()
+  if (!ok) throw new Error(`a file of the program was answered with ${status}`)
+}
+
 /** Every kind: for what proposes others than the bag has, and where nobody has said where a kind lies. */
 const every: Box = async () => {
   const { knowEveryKind } = await import('~~/core/design/everyKind')
@@ -78,6 +90,7 @@ function know(boxes: readonly Box[]): Promise<void> | undefined {
 }
 
 async function fetched(boxes: ReadonlySet<Box>): Promise<void> {
+  await filesCome()
   for (const { FORMS: forms = [], PARTS: parts = [] } of await Promise.all([...boxes].map(box => box()))) {
     knowForms(forms)
     knowParts(parts)
@@ -86,5 +99,6 @@ async function fetched(boxes: ReadonlySet<Box>): Promise<void> {
 
 /** Fetches every kind. */
 export async function fetchEveryKind(): Promise<void> {
+  await filesCome()
   await every()
 }
