@@ -256,7 +256,7 @@ form { display: flex; flex-direction: column; gap: 0.8rem; }
 form p { margin: 0; }
 h2 { margin-top: 0.6rem; }
 .row { display: flex; flex-wrap: wrap; gap: 0.5rem; margin: 0.4rem 0 0; }
-.row > :deep(.asked) { flex: 1 1 8rem; }
+.row > :deep(.asked) { flex: 1 1 10.5rem; }
 .back a { color: var(--accent); }
 @media (max-width: 760px) {
   ul { grid-template-columns: 1fr 1fr; gap: 0.6rem; }
