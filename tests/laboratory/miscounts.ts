@@ -151,7 +151,9 @@ const LAWS: readonly Law[] = [
     const asLong = before === after
     return !then || then.part !== one.part || handled || !asLong || stitchesOf(one) === stitchesOf(then)
   })],
-  ['an oval\'s sides stay plain', ({ round }, _, real) => sidesStayPlain(real.parts[0]!, round)],
+  // Where a floor's rounds turn, its markers alone do not tell sides from ends: it is held to what its plan keeps.
+  ['an oval\'s sides stay plain', ({ planned, round }, _, real) =>
+    !sidesStayPlain(planned.parts[0]!, round) || sidesStayPlain(real.parts[0]!, round)],
   ['where stitches lie are numbers', (_, __, real) => {
     const { layOut, rounds } = real.parts[0]!
     return !layOut || rounds.every(({ edge }, i) => [0, edge.count - 1, edge.count >> 1].every((station) => {
