@@ -2,8 +2,9 @@ import { spawnSync } from 'node:child_process'
 
 /**
  * `npm run torture`: the stranger and the rules of wording on 2,000 random bags (or as many as are asked for), in all four manners; 50,000
- * documents of every kind in any order; every miscount of every round, and makers who slip; and, which needs a build, 100,000 bad inputs, 500 kills amid saves, and a thousand taps at the hook
- * while the server is killed, the page reloaded and a second device without a network. `npm run torture -- 2000 siege` begins at the siege.
+ * documents of every kind in any order; every miscount of every round, and makers who slip; and, which needs a build, 100,000 bad inputs,
+ * 500 kills amid saves, and a thousand taps at the hook while the server is killed, the page reloaded and a second device without a
+ * network. `npm run torture -- 2000 siege` begins at the siege.
  */
 function torment(command, args, environment) {
   const { status } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...environment } })
