@@ -1,6 +1,6 @@
 import { inject, type InjectionKey, nextTick, onBeforeUnmount, provide, ref, type Ref, useId, watch } from 'vue'
 
-/** What the fields of a form say of themselves. */
+/** The link from the fields of a form to the form: which of them are wrong. */
 interface FormTrouble {
   /** Says what is wrong with a field, or nothing. */
   readonly say: (field: string, trouble: string) => void

@@ -128,7 +128,7 @@ export type CircleSpec = FormSpec<'circle', typeof fields>
 /** A disc, whether it is the whole floor or one of two. */
 export type DiscSpec = Omit<CircleSpec, 'form'>
 
-/** What a disc's increases follow from. */
+/** The parts of a disc's document that its increases follow from. */
 interface Increasing {
   readonly increases: number | 'by-gauge'
   readonly noneFlat?: NoneFlat

@@ -43,7 +43,7 @@ export function flatIncreases(stitch: StitchSize): number {
   return Math.max(3, Math.round((2 * Math.PI * stitch.height.cm) / stitch.width.cm))
 }
 
-/** What is done where no whole number of increases lies flat: the nearest is taken, or the larger, which settles by patting. */
+/** The choice where no whole number of increases lies flat: the nearest, or the larger, which settles by patting. */
 export type NoneFlat = 'nearest' | 'more'
 
 /**
@@ -105,7 +105,7 @@ function weightOf({ judgement, certain }: Verdict, usual: boolean, best: boolean
 }
 
 /**
- * What the maker should know of a disc's flatness, with the number of increases that would mend it.
+ * The finding on a disc's flatness, with the number of increases that would mend it.
  *
  * @param step what its numbers are multiples of: of two halves of a disc, 2
  */

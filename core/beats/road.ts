@@ -109,7 +109,7 @@ function steps({ id, part, title, start }: Told, texts: readonly string[]): Leg[
   ]
 }
 
-/** What is taken up first: the yarn; of the bag the hook too. */
+/** The first step: take the yarn; for the bag, the hook too. */
 function takenUp(colour: string, { design }: Draft, hook: Hook | undefined): string {
   const yarn = design.yarns.find(({ id }) => id === colour)?.name ?? 'the yarn'
   if (!hook) return `Take ${yarn}.`
@@ -117,7 +117,7 @@ function takenUp(colour: string, { design }: Draft, hook: Hook | undefined): str
   return `Take ${yarn}${strands} and the ${hookLabel(hook.hookMm)} hook.`
 }
 
-/** What a bag or a piece starts from: what is taken up, chains up to each marker, and how they are closed. */
+/** The start of a bag or a piece: yarn and hook, chains up to each marker, and how they are closed. */
 function startLeg({ id, part, title, start }: Told, taken: string, lead: string): Leg {
   const { stitched, looped, ringed, holed } = traitsOf(start)
   const chained = start.chains > 0 && !holed
@@ -233,7 +233,7 @@ function overAgain(told: Told, { text, times }: FinishingStep): Leg[] {
   return steps(told, [text, ...Array.from({ length: times - 1 }, (_, i) => `And the next: ${i + 2} of ${times}.`)])
 }
 
-/** What is done when all is worked and joined, each step a leg; cords where they are come to. */
+/** Finishing, each step a leg, with the cords in their place. */
 function finishLegs(draft: Draft): Leg[] {
   if (draft.findings.some(({ weight }) => weight === 'stop')) return []
   const told = { part: 'finishing', title: 'Finishing', start: draft.start }
@@ -241,7 +241,7 @@ function finishLegs(draft: Draft): Leg[] {
 }
 
 /**
- * What logs of earlier versions called the steps at the end: numbers from 1, the bag's own yarn cut first, then a step for each piece that
+ * Ids that logs of earlier versions have for the finishing steps: numbers from 1, the bag's own yarn cut first, then a step for each piece that
  * is sewn on, then what still is a step of finishing.
  */
 function earlierNames(draft: Draft): [name: string, id: string][] {

@@ -11,13 +11,13 @@ export interface CountCorrection {
   readonly to?: number
 }
 
-/** What is counted of a round's edge, and how much of it there is. */
+/** The count of a round: how many, and of which things. */
 export interface Countable {
   readonly what: CountedSort
   readonly number: number
 }
 
-/** What makers count of a round: its loops, its spaces where these are at least half, else its stitches. */
+/** The count that makers take of a round: its loops, its spaces where these are at least half, else its stitches. */
 export function countable({ edge, round }: Worked): Countable {
   const spaces = placesOf(edge, 'space')
   if (round.inLoops) return { what: 'loops', number: spaces }

@@ -51,7 +51,7 @@ function hidingPlaces(result: PartResult, i: number): number[] {
 }
 
 /**
- * What a part says of its rounds, for the counts that they really have.
+ * The texts and findings of a part, for the counts that its rounds really have.
  *
  * @param top the edge that it leaves, as it should be where the next round is to put it right
  */

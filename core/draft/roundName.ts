@@ -7,7 +7,7 @@ export function roundNames(of: { readonly rounds: readonly DraftRound[] }, from:
   return last.startsWith(word!) ? `${word}s ${from} to ${to}` : `${first} to ${last}`
 }
 
-/** What a round of a bag is called: `round 8`, and of a flat piece `row 8`. */
+/** The name of a round: `round 8`, and of a flat piece `row 8`. */
 export function roundName({ rounds }: { readonly rounds: readonly DraftRound[] }, number: number): string {
   return `${rounds[number - 1]?.worked.round.join === 'open' ? 'row' : 'round'} ${number}`
 }

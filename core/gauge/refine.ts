@@ -37,14 +37,14 @@ function scaled(length: Length, before: Length, after: Length): Length {
 }
 
 /**
- * How far a bag comes out from its swatch, nine times of ten (from memory: a bag is worked in the round, for hours, and by another hand
- * than the one that is watched): what a swatch was counted to says nothing of it, so the bag itself weighs far more.
+ * How far a stitch of the bag differs from the swatch's, nine times of ten (from memory: a bag is worked in the round, for hours, and
+ * nobody watches their tension as on a swatch). It adds to the error of the swatch's count, so a measured bag outweighs its swatch.
  */
 const SWATCH_TO_BAG = 0.08
 
 type Side = 'width' | 'height'
 
-/** What a swatch says of the bag's stitch. */
+/** A swatch's stitch as a measure of the bag's: less sure than its count. */
 function ofBag(length: Length): Length {
   return { cm: length.cm, plusMinusCm: Math.hypot(length.plusMinusCm, length.cm * SWATCH_TO_BAG) }
 }

@@ -41,7 +41,7 @@ function day(at: number | undefined): string {
 const ROUND_TO = 100
 const round = (value: number) => Math.round(value * ROUND_TO) / ROUND_TO
 
-/** What the table of a logbook has of a bag, column by column. */
+/** Columns of a logbook's table, a line a bag. */
 export const BAG_COLUMNS = [
   'bag', 'begun', 'finished', 'sittings', 'minutes', 'hook mm', 'yarn', 'for whom', 'rounds', 'stitches', 'rounds ripped back',
   'counts off', 'notes',

@@ -247,7 +247,7 @@ function floorOf(state: MakeState, measured: Draft): BagFacts['floor'] {
   return { lies: looked.lies, increases, ratio: flatness(increases, measured.gauge[stitch]).ratio, kind: stitch }
 }
 
-/** What was changed on the way: of counts and measures those that hold, for an earlier word that was corrected changed nothing. */
+/** Changes on the way: of counts and measures those that hold, for an earlier word that was corrected changed nothing. */
 function changesOf(events: readonly MakeEvent[], { counts, measured }: MakeState, units: Units): ChangeFact[] {
   const holding = new Set([...counts, ...measured].map(({ id }) => id))
   return events.flatMap((event): ChangeFact[] => {

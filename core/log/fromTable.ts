@@ -23,7 +23,7 @@ function dayIn(text: string): number {
   return day ? parseISO(`${day}T${time}Z`).getTime() : Number.NaN
 }
 
-/** What must change in a line before it can be read as a bag. */
+/** Problems with the days of a line. */
 function daysWrong(begun: number, finished: number): Problem[] {
   const no = (field: Column) => [{ field, message: 'must be a day such as 2026-09-01, or a day and time such as 2026-09-01 18:00' }]
   if (Number.isNaN(finished)) return no('finished')
@@ -54,7 +54,7 @@ function bagIn({ row }: Line, id: string): Reading<MakeDocument> {
   return readMake(makeDocument(text('bag'), events))
 }
 
-/** What tells a bag from another: its name, and the minute it was begun. */
+/** Key of a bag that came in by a table: its name, and the minute it was begun. */
 export function sameBag(name: string, begun: number): string {
   return `${name} ${Math.floor(begun / 60_000)}`
 }

@@ -67,7 +67,7 @@ export interface Hands {
   readonly evenings: EveningsTaught
 }
 
-/** What yarns weigh by the maker's own bags, by their names. */
+/** Grams for a metre of each yarn, by its name, from the maker's own bags. */
 export function gramsTaught({ yarn }: Pick<Hands, 'yarn'>): TaughtGrams {
   return Object.fromEntries(yarn.map(({ name, gramsPerMetre: { nextLow, nextHigh } }) => [name, { low: nextLow, high: nextHigh }]))
 }

@@ -11,7 +11,7 @@ import { deedWords, undoing } from './undo'
  * devices: the state is that of the last words alone.
  */
 
-/** What a word is about: a later word about the same takes its place. */
+/** The subject of an event: a later event about the same replaces it. */
 function about(deed: Deed): string | undefined {
   switch (deed.do) {
     case 'counted': return `count ${deed.round}`

@@ -202,7 +202,7 @@ function whyOnlyBack(hand: InHand, round: number, counted: number): string {
 }
 
 /**
- * What it means that a maker counts another number than planned in a round that is done, and the ways on, the best first.
+ * Diagnoses a round that is done and has another count than planned: where the mistake lies, and the ways on, the best first.
  *
  * @returns nothing if the count is as planned, or there is no such round
  */

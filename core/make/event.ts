@@ -105,7 +105,7 @@ export interface Looked {
   readonly lies: Lies
 }
 
-/** What a line of a logbook's table says of a bag, beside its name, its days and what was written of it. */
+/** Figures of a bag from a line of a logbook's table, besides its name, its days and the maker's notes. */
 export interface KeptFigures {
   readonly sittings: number
   readonly minutes: number

@@ -24,7 +24,7 @@ export interface MakeState {
   readonly trail: Trail | undefined
   /** Counts that hold: those of rounds ripped back since are gone, of two of one round the later stands. */
   readonly counts: readonly Told<Counted>[]
-  /** What was measured of rounds that still stand, by the tape, of the seam, of a strip: of each the last word of each round. */
+  /** Measures of rounds that still stand, by the tape, of the seam, of a strip: of each the last word of each round. */
   readonly measured: readonly (Told<Measured> | Told<Leaned> | Told<Stretched>)[]
   readonly looked: readonly Told<Looked>[]
   /** Weights of rounds that still stand, of each yarn the last of each round. */
@@ -168,7 +168,7 @@ function tell(state: Folding, event: Telling): void {
   }
 }
 
-/** What undo does not take back: it changes nothing of the bag. */
+/** Events that undo passes over: they change nothing of the bag. */
 const NO_DEEDS: ReadonlySet<MakeEvent['do']> = new Set(['started', 'paused', 'goneOn', 'undone'])
 
 /** Folds one more event into a state. */

@@ -42,7 +42,7 @@ export function deedWords(event: MakeEvent, units: Units, name: NameRound = roun
   return words?.(event, { units, name }) ?? 'the last entry'
 }
 
-/** What undo is called on its button, in a word: it has little room. */
+/** The caption of the undo button: one word, for it has little room. */
 export function deedWord({ do: what }: MakeEvent): string {
   const words: Partial<Record<MakeEvent['do'], string>> = {
     ripped: 'rip', counted: 'count', measured: 'measure', leaned: 'lean', stretched: 'strip', weighed: 'weight', looked: 'floor',

@@ -17,10 +17,10 @@ import type { Worked } from './worked'
  * shows least (beside the seam, at the bag's side); `work` says which comes out on the edge that is really there.
  */
 
-/** How a place is worked otherwise than meant. */
+/** A way to change one place of a planned round. */
 export type FudgeKind = 'increase' | 'decrease' | 'skip-less' | 'skip-more' | 'same-place' | 'passed-over'
 
-/** A round worked otherwise than meant in so many places, and in which way. */
+/** A planned round with some places changed, and in which way. */
 export interface Fudged {
   readonly worked: Worked
   readonly kind: FudgeKind
@@ -258,7 +258,7 @@ function* tries(steps: readonly Step[], ways: readonly Way[], numbers: readonly 
       yield { steps: again, kind: 'same-place', places: number }
 }
 
-/** What stands on handles, thing by thing: on which, how the hook got there, and whether it stands on the bag too. */
+/** Parts that stand on handles, one by one: on which, how the hook got there, and whether they stand on the bag too. */
 function onHandles({ on, edge, aims }: Worked): string {
   const runs = runAt(on)
   const found: string[] = []

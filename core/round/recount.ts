@@ -10,7 +10,7 @@ import type { Worked } from './worked'
  * (the stitches between two spaces) goes with the one after it. Sides, handles and the place of the hook move along.
  */
 
-/** What makers count of an edge. */
+/** The places of an edge that makers count. */
 export type CountedSort = 'stitches' | 'spaces' | 'loops'
 
 /** Of an edge of several sorts the tops of stitches alone: no row ends, no chains. */

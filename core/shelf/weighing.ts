@@ -10,7 +10,7 @@ import type { Rate } from './eats'
  * The scales
  * ==========
  *
- * What is left of a yarn, weighed before and after some rounds, or the work itself, says what this bag eats of it.
+ * A yarn weighed before and after some rounds, or the work itself weighed, says how much of the yarn this bag takes.
  */
 
 /** A weighing on kitchen scales is good to so many grams, as a deviation (from memory: they round to a gram). */
@@ -19,10 +19,10 @@ const SCALES_G = 0.4
 /** A weight laid on: what is left of a yarn, or what is worked in it. */
 export type Weight = Pick<Weighed, 'yarn' | 'grams' | 'of'>
 
-/** What was weighed of a bag in hand. */
+/** The weights told of a bag in hand. */
 export type OnScales = Pick<MakeState, 'weighed'>
 
-/** What was worked in a yarn: what it weighs, and the metres that the plan says of it. */
+/** Yarn that was used: grams by the scales, metres by the plan. */
 export interface Eaten {
   readonly grams: number
   readonly metres: number
@@ -39,7 +39,7 @@ export function firstLeft({ weighed }: OnScales, yarn: string): MakeState['weigh
   return weighed.find(one => one.yarn === yarn && one.of !== 'work')
 }
 
-/** What this bag ate of a yarn by its scales; nothing as long as nothing was worked between two weights. */
+/** Yarn that this bag used by the scales; nothing as long as nothing was worked between two weights. */
 export function eatenSoFar({ draft }: InHand, state: OnScales, yarn: string): Eaten | undefined {
   const all = state.weighed.filter(one => one.yarn === yarn)
   const first = firstLeft(state, yarn)
@@ -60,7 +60,7 @@ function together(a: Rate, b: Rate): Rate {
   }
 }
 
-/** What is known of how a bag in hand eats a yarn: what it ate so far, on top of what was known before. */
+/** Grams for a metre in this bag: its own weights, combined with the rate known before. */
 export function eatsNow(hand: InHand, state: OnScales, yarn: string, before: Rate): Rate {
   const eaten = eatenSoFar(hand, state, yarn)
   if (!eaten) return before

@@ -68,7 +68,7 @@ export function weightDoubt(hand: InHand, state: OnScales, weight: Weight, { rat
   }
 }
 
-/** What the work itself, weighed, says of what is still to come. */
+/** Grams still to come by the weight of the work itself, in words. */
 function workWords(hand: InHand, on: OnScales, yarn: string, { rate }: EatenBefore): string {
   const eaten = eatenSoFar(hand, on, yarn)
   if (!eaten) return 'Nothing is worked in it yet: it says nothing of what is wanted.'
@@ -76,7 +76,7 @@ function workWords(hand: InHand, on: OnScales, yarn: string, { rate }: EatenBefo
   return `What is worked took ${gramsOf(eaten.grams)}. What is still to come wants ${gramsFromTo(low, high)}.`
 }
 
-/** What a weight says, in words: what was taken, what is still to come, and whether it lasts. */
+/** The meaning of a weight, in words: grams used, grams still to come, and whether the yarn lasts. */
 export function weightWords(hand: InHand, state: OnScales, weight: Weight, before: EatenBefore): string {
   const on = withWeight(hand, state, weight)
   const { yarn, of } = weight

@@ -20,7 +20,7 @@ import { dividing } from './wholeBags'
  * step.
  */
 
-/** What comes of it: an edit of the design, nothing to change, or why there is no such bag. */
+/** The result: an edit of the design, nothing to change, or why there is no such bag. */
 export type Proposal
   = { readonly does: 'change', readonly fix: Fix } | { readonly does: 'nothing' } | { readonly does: 'not', readonly why: string }
 

@@ -54,7 +54,7 @@ function eyeletsWords(eyelets: number, passedOver: 0 | 1): string {
       + 'there.'
 }
 
-/** What is told of cords: before they are made, and when they are. */
+/** Texts on cords: before they are made, and as they are made. */
 interface CordTexts {
   readonly making: readonly string[]
   readonly threading: readonly string[]
@@ -89,7 +89,7 @@ function textsOf(casing: Casing, draft: Draft): CordTexts {
   }
 }
 
-/** What is said of a bag's cords before they are made, and of how they are threaded and finished. */
+/** Texts on a bag's cords: before they are made, and on threading and finishing them. */
 export function cordTexts(draft: Draft): CordTexts {
   const texts = casingsOf(draft.parts, draft.gauge).map(casing => textsOf(casing, draft))
   return { making: texts.flatMap(({ making }) => making), threading: texts.flatMap(({ threading }) => threading) }

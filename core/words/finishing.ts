@@ -36,7 +36,7 @@ function lined(draft: Draft): FinishingStep[] {
   return [{ id: 'lining', text, times: 1 }]
 }
 
-/** What is done when everything is worked and joined, in order. */
+/** Finishing steps, in order. */
 export function finishingOf(draft: Draft): FinishingStep[] {
   return [
     ...weaving(draft),

@@ -6,7 +6,7 @@ import { gramsOf } from '../stitch/tell'
 import { END_CM } from '../yarn/yarn'
 
 /*
- * What is told of a part or a piece besides its rounds and rows, before them and after them. The pattern and the hook say the same: both
+ * Texts of a part or a piece before its rounds or rows, and after them. The pattern and the hook say the same: both
  * take it from here, so that nothing is missing from either. What must be known before the yarn is cut comes before it is cut.
  */
 
@@ -22,7 +22,7 @@ function tailWords(cm: number, units: Units): string {
   return formatCm(Math.ceil(cm / step - 1e-9) * step, units)
 }
 
-/** What is said of a part that uses its yarn up. */
+/** The text of a part that uses its yarn up. */
 function usedUp({ design: { yarns } }: Draft, part: DraftPart): string[] {
   const spec = wallPartOf(part)
   if (!spec?.useUp) return []

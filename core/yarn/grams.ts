@@ -4,7 +4,7 @@ import { likelyClasses } from './likelyClasses'
 /** Grams of a yarn to every planned metre, from and to, as finished bags showed; by the yarn's name. */
 export type TaughtGrams = Readonly<Record<string, { readonly low: number, readonly high: number }>>
 
-/** What a yarn of a bag weighs, from and to, and whether the maker's own bags say so. */
+/** Grams of a yarn in a bag, from and to, and whether the maker's own bags say so. */
 export interface NeededGrams {
   readonly low: number
   readonly high: number
@@ -15,7 +15,7 @@ export interface NeededGrams {
 const STEP_G = 5
 
 /**
- * What so many metres of a yarn weigh: by the maker's own bags in it, or by what the likely classes usually hold. Every screen and paper
+ * Grams of so many metres of a yarn: by the maker's own bags in it, or by what the likely classes usually hold. Every screen and paper
  * that tells grams of a bag takes them from here.
  */
 export function neededGrams(draft: Draft, name: string, metres: number, taught: TaughtGrams = {}): NeededGrams {

@@ -1,10 +1,10 @@
 import { parse } from 'csv-parse/sync'
 import type { TableRow } from '../../core/log/csv'
 
-/** What a file that cannot be read as a table is told. */
+/** The message for a file that cannot be read as a table. */
 export const NO_TABLE = 'is no table: a field in quotes has no end, perhaps'
 
-/** What a text holds as JSON; nothing if it is none. */
+/** A text parsed as JSON; nothing if it is none. */
 export function asJson(text: string): unknown {
   try {
     return JSON.parse(text) as unknown
@@ -14,7 +14,7 @@ export function asJson(text: string): unknown {
   }
 }
 
-/** What stands between the fields of a table: whichever its first line has most of. */
+/** The delimiter of a table: whichever its first line has most of. */
 function delimiterOf(text: string): string {
   const [head = ''] = text.split(/\r?\n/, 1)
   const often = (mark: string) => head.split(mark).length

@@ -22,7 +22,7 @@ const bags = [
 
 const START = '(a start)'
 
-/** What the pattern tells, text by text, each round and row for itself. */
+/** The texts of the pattern in order, each round and row for itself. */
 function inThePattern(drafted: Draft): string[] {
   const { sections, finishing } = patternOf(drafted, 'us', 'brackets')
   const rounds = roundLines(drafted, 'us', 'brackets')
@@ -43,7 +43,7 @@ function inThePattern(drafted: Draft): string[] {
 
 const speech = (leg: Leg, { design: { units } }: Draft) => ({ ...MANNER, units, start: leg.start, across: leg.sort === 'row' })
 
-/** What the hook tells, leg by leg; of pieces that are made several times the first one. */
+/** The texts at the hook in order; of pieces that are made several times, the first one. */
 function atTheHook(drafted: Draft): string[] {
   return roadOf(drafted).legs.filter(({ id }) => !/^.+\/.+\/(?!1\/)\d+\//.test(id)).flatMap((leg) => {
     const line = leg.line(MANNER)

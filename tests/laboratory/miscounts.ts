@@ -70,7 +70,7 @@ export function carriedThrough({ planned }: Miscount, { counted }: WayOn): Draft
   return draft(planned.from, planned, [{ round, count: found, ...(to === undefined ? {} : { to }) }])
 }
 
-/** What a way does to a bag that it may not do; nothing where it keeps every law. */
+/** The laws that a way on breaks. */
 export function broken(miscount: Miscount, way: WayOn, real: Draft): string[] {
   return LAWS.flatMap(([law, holds]) => (holds(miscount, way, real) ? [] : [law]))
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { demoDesigns } from '../pattern/spokenOf'
 import { miscountsOf } from './miscounts'
 
-/** What is worked in the round above a miscount of a demo bag, where it is put right at once. */
+/** The round above a miscount of a demo bag, where it is put right at once. */
 function nextRound(bag: string, kind: string, by: number): string {
   const { design } = demoDesigns().find(({ name }) => name === `${bag}.json`)!
   for (const miscount of miscountsOf(design))

@@ -29,7 +29,7 @@ export interface Told {
   readonly acrossCm: number
   readonly wallCm: number
   readonly flatCm: number
-  /** What was told wrong first; what of it was questioned, and what stood to the end. */
+  /** Figures told wrong first; how many of them were questioned, and how many stood to the end. */
   readonly slips: number
   readonly questioned: number
   readonly left: number
@@ -95,7 +95,7 @@ export class SlippingMaker {
     this.see(() => this.happen(deed(right)), deed(right))
   }
 
-  /** What stands wrong is told anew, or taken back first; or nobody sees it. */
+  /** Corrects a wrong figure by telling it anew, or by undo first; or leaves it unseen. */
   private see(again: () => void, right: Deed): void {
     if (this.telling.share() >= this.slipping.seen) {
       this.left++

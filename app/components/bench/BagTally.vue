@@ -30,7 +30,7 @@ const floor = computed(() => {
   return shape === 'disc' ? formatLength(length, units.value) : floorShort(sizes.value.floor, units.value)
 })
 const taught = computed(() => gramsTaught(hands.value))
-/** What a yarn weighs, as the pattern says it too; and where that is known from. */
+/** The weight of a yarn, as the pattern says it too, and where that is known from. */
 function gramsOf(name: string, metres: number): { readonly words: string, readonly from: string } {
   const { low, high, taught: own } = neededGrams(props.draft, name, metres, taught.value)
   return {

@@ -61,8 +61,7 @@ const drags = ref(false)
 let letGo: (() => void) | undefined
 
 /**
- * What dragging takes comes when the pointer does; where one points with a finger there is no coming near, so at once. If it does not
- * come, the parts are moved by their buttons, and the next time the pointer comes it is asked for again.
+ * Code for dragging is fetched when the pointer comes near; where one points with a finger, at once. If it does not come, the parts are moved by their buttons, and the next time the pointer comes it is asked for again.
  */
 async function drag(): Promise<void> {
   if (letGo) return

@@ -15,7 +15,7 @@ const props = defineProps<{
   value: number | undefined
   bounds: Bounds
   suffix?: string | undefined
-  /** What is counted, for a message where the field has no room for a unit. */
+  /** The unit for a message, where the field has no room for one. */
   counts?: string | undefined
   /** What the maker measures in: with inches go ounces, pounds and yards, whatever is kept. */
   units?: Units | undefined

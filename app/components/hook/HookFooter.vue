@@ -10,7 +10,7 @@ defineProps<{
   finished: boolean
   canGoBack: boolean
   own: BeatSize
-  /** What undo takes back: in a word for the button, and in full for who hears it. */
+  /** The deed that undo takes back: in a word for the button, and in full for screen readers. */
   undoes: { readonly word: string, readonly full: string } | undefined
 }>()
 const emit = defineEmits<{ on: [], back: [], finish: [] }>()

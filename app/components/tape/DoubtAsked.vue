@@ -2,7 +2,7 @@
 /** A question about a figure that can hardly be meant: what was meant instead, or that it is so. */
 defineProps<{
   what: string
-  /** What may have been meant instead, if a slip explains it. */
+  /** The figure that may have been meant, if a slip explains the one typed. */
   instead?: string | undefined
   /** The figure as it was typed. */
   typed: string

@@ -8,7 +8,7 @@ import type { WeightDoubt } from '~~/core/shelf/weightWords'
 /** The kitchen scales: what is left of a yarn, or the work itself; and what that says of what is still to come. */
 const props = defineProps<{
   yarns: readonly Yarn[]
-  /** What a weight says, in words; and a question, if it can hardly be meant. */
+  /** The meaning of a weight, in words; and a question, if it can hardly be meant. */
   says: (weight: Weight) => { readonly words: string, readonly doubt?: WeightDoubt | undefined }
   told: (text: string) => string
 }>()

@@ -51,7 +51,7 @@ function on(): void {
 function onAside(event: MouseEvent): void {
   if (!(event.target as Element).closest('button')) on()
 }
-/** What was taken back last, said for a moment. */
+/** The deed that was undone last, said for a moment. */
 const undone = ref('')
 let saying: ReturnType<typeof setTimeout> | undefined
 const undoes = computed(() => {

@@ -53,7 +53,7 @@ const plans = computed(() => {
 })
 const plan = computed(() => plans.value.find(one => one.id === id.value))
 const weeks = computed(() => (plan.value ? calendarOf([plan.value], shelf.today, plans.value.filter(one => one !== plan.value)) : []))
-/** What makes no sense as it stands is said instead of odds. */
+/** Reasons why the order cannot be planned, said instead of odds. */
 const nonsense = computed(() => {
   if (!order.value || !plan.value) return []
   const done = plan.value.wanted > 0 && plan.value.finished >= plan.value.wanted
