@@ -42,6 +42,8 @@ export const useLogbook = defineStore('logbook', () => {
   /** What is known of the maker's hands: what the craft says until bags have taught. */
   const hands = computed(() => taught.value?.hands ?? UNTAUGHT)
   const said = ref('')
+  /** The photo of a bag that was thrown away or replaced last. */
+  const photoBefore = shallowRef<{ readonly id: string, readonly photo: Blob }>()
   const { trouble, trying } = useTrying()
 
   async function load(): Promise<void> {
@@ -61,6 +63,7 @@ export const useLogbook = defineStore('logbook', () => {
 
   async function open(id: string): Promise<void> {
     if (page.value?.id !== id) page.value = undefined
+    if (photoBefore.value?.id !== id) photoBefore.value = undefined
     const found = await trying(() => ask<LogPage>(`/api/logbook/${id}`))
     if (found) page.value = found
   }
@@ -75,15 +78,23 @@ export const useLogbook = defineStore('logbook', () => {
     await Promise.all([load(), loadTaught()])
   }
 
-  async function keepPhoto(id: string, photo: Blob): Promise<void> {
-    const kept = await trying(() => ask(`/api/makes/${id}/photo`, { method: 'PUT', body: photo }))
-    if (kept !== undefined && page.value?.id === id) page.value = { ...page.value, photo: true }
+  /** Puts a photo in the place of a bag's, or none; the one before stays at hand, to be brought back. */
+  async function setPhoto(id: string, photo: Blob | undefined): Promise<void> {
+    const path = `/api/makes/${id}/photo`
+    const done = await trying(async () => {
+      const before = page.value?.id === id && page.value.photo ? await ask<Blob>(path, { responseType: 'blob' }) : undefined
+      await (photo ? ask(path, { method: 'PUT', body: photo }) : ask(path, { method: 'DELETE' }))
+      return { before }
+    })
+    if (!done) return
+    photoBefore.value = done.before && { id, photo: done.before }
+    if (page.value?.id === id) page.value = { ...page.value, photo: photo !== undefined }
   }
 
-  async function dropPhoto(id: string): Promise<void> {
-    await trying(() => ask(`/api/makes/${id}/photo`, { method: 'DELETE' }))
-    if (page.value?.id === id) page.value = { ...page.value, photo: false }
+  /** Brings back the photo that was thrown away or replaced last; the one in its place then is the one that can be brought back. */
+  async function bringPhotoBack(): Promise<void> {
+    if (photoBefore.value) await setPhoto(photoBefore.value.id, photoBefore.value.photo)
   }
 
-  return { bags, page, taught, hands, said, trouble, load, loadTaught, open, bringIn, keepPhoto, dropPhoto }
+  return { bags, page, taught, hands, said, trouble, load, loadTaught, open, bringIn, photoBefore, setPhoto, bringPhotoBack }
 })

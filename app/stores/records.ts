@@ -29,6 +29,8 @@ interface Ask {
   readonly body?: object | string
   readonly query?: Readonly<Record<string, string | number>>
   readonly headers?: Readonly<Record<string, string>>
+  /** Of a file that is no JSON. */
+  readonly responseType?: 'blob'
   /** What ends it before it is answered. */
   readonly signal?: AbortSignal
 }

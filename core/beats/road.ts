@@ -241,8 +241,8 @@ function finishLegs(draft: Draft): Leg[] {
 }
 
 /**
- * Ids that logs of earlier versions have for the finishing steps: numbers from 1, the bag's own yarn cut first, then a step for each piece that
- * is sewn on, then what still is a step of finishing.
+ * Ids that logs of earlier versions have for the finishing steps: numbers from 1, the bag's own yarn cut first, then a step for each piece
+ * that is sewn on, then what still is a step of finishing.
  */
 function earlierNames(draft: Draft): [name: string, id: string][] {
   const sewn = draft.parts.flatMap(part =>

@@ -191,6 +191,34 @@ test('by screen reader names, with notes, tape, scales and looks', async ({ page
   expect(state.weighed).toMatchObject([{ yarn: 'main', grams: 87.5, of: 'left', round: 4 }])
 })
 
+test('a weight without its point is questioned, mended and taken back', async ({ page, request }) => {
+  await page.addInitScript(() => localStorage.setItem('fair-hollow.hook', JSON.stringify({ asks: false })))
+  const make = await takeUp(page, await demoPouch(request))
+  const weigh = async (grams: string) => {
+    await page.getByRole('button', { name: 'More' }).click()
+    await sheet(page).getByRole('button', { name: 'Tape and scales' }).click()
+    await sheet(page).getByRole('button', { name: 'Scales' }).click()
+    await sheet(page).getByLabel('Grams').fill(grams)
+  }
+  await weigh('100')
+  await sheet(page).getByRole('button', { name: 'Write the weight down' }).click()
+  await goOnTo(page, /Round 20/)
+  await weigh('880')
+  await expect(sheet(page).getByRole('alert')).toContainText('more than the 100 g there were')
+  // It is not written down before the question is answered.
+  await sheet(page).getByRole('button', { name: 'Write the weight down' }).click()
+  await expect(sheet(page)).toBeVisible()
+  await sheet(page).getByRole('button', { name: 'Ten times less: 88 g' }).click()
+  await expect(sheet(page).getByRole('alert')).toHaveCount(0)
+  await sheet(page).getByRole('button', { name: 'Write the weight down' }).click()
+  await expect(sheet(page)).toBeHidden()
+  const weights = async () => (await logOf(request, make)).state.weighed.map(({ grams }) => grams)
+  await expect.poll(weights).toEqual([100, 88])
+  await page.getByRole('button', { name: /^Undo the weight/ }).click()
+  await expect(page.getByText(/^Undone: the weight/)).toBeVisible()
+  await expect.poll(weights).toEqual([100])
+})
+
 test('by the keyboard alone, from the bench through a miscount to ripping back', async ({ page, request }) => {
   const id = await demoPouch(request)
   await page.goto(`/bags/${id}`)

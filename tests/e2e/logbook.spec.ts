@@ -200,6 +200,11 @@ test.describe('a file that is refused', () => {
     await page.getByRole('button', { name: 'Throw it away' }).click()
     await expect(page.getByRole('button', { name: 'Add a photo' })).toBeVisible()
     expect((await request.get(`/api/makes/${id}/photo`)).status()).toBe(404)
+    await page.getByRole('button', { name: 'Bring it back' }).click()
+    await expect(page.getByRole('img', { name: 'Nutting basket, as it came out' })).toBeVisible()
+    expect((await (await request.get(`/api/makes/${id}/photo`)).body()).equals(bytes)).toBe(true)
+    await page.getByRole('button', { name: 'Throw it away' }).click()
+    await expect(page.getByRole('button', { name: 'Add a photo' })).toBeVisible()
   })
 })
 
@@ -234,4 +239,24 @@ test('a part of the wall is measured on the bench: the rest is drafted by it, an
   await page.getByText('Worked some of it? Lay the tape on').click()
   await page.getByRole('button', { name: 'Forget what was measured of it' }).click()
   await expect(tally(page, 'Rounds')).toHaveText('19')
+})
+
+test('the table goes out and comes in: a bag that is here stays, one that is not is listed with its figures', async ({ page, request }) => {
+  await bagOf(request, 'Nutting basket')
+  await page.goto('/logbook')
+  const out = await (await request.get('/api/logbook/export?as=csv')).text()
+  const file = (text: string) => ({ name: 'bags.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  const picker = page.getByLabel('A logbook or make file')
+  await picker.setInputFiles(file(out))
+  await expect(page.getByRole('status').filter({ hasText: '0 bags brought in;' })).toBeVisible()
+  const bag = 'bag,begun,finished,minutes,hook mm,rounds,stitches\nFig bag,2025-03-01,2025-03-09,480,"4,5",61,5124'
+  for (const said of ['1 bag brought in.', '0 bags brought in; 1 here already']) {
+    await picker.setInputFiles(file(bag))
+    await expect(page.getByRole('status').filter({ hasText: said })).toBeVisible()
+  }
+  await page.reload()
+  await page.getByRole('link', { name: /Fig bag/ }).click()
+  await expect(page.getByText('This bag came in by a table.')).toBeVisible()
+  await expect(page.getByRole('definition').filter({ hasText: /^5,124$/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Make another' })).toHaveCount(0)
 })

@@ -61,7 +61,8 @@ const drags = ref(false)
 let letGo: (() => void) | undefined
 
 /**
- * Code for dragging is fetched when the pointer comes near; where one points with a finger, at once. If it does not come, the parts are moved by their buttons, and the next time the pointer comes it is asked for again.
+ * Code for dragging is fetched when the pointer comes near; where one points with a finger, at once. If it does not come, the parts are
+ * moved by their buttons, and it is asked for again the next time.
  */
 async function drag(): Promise<void> {
   if (letGo) return

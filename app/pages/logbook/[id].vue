@@ -18,6 +18,9 @@ useHead({ title: () => `${book.page?.name ?? 'A bag'} · Logbook · Fair Hollow`
 const page = computed(() => (book.page?.id === id.value ? book.page : undefined))
 const facts = computed(() => page.value?.facts ?? undefined)
 const figures = computed(() => facts.value && lineFigures(facts.value))
+/** Another photo has the same address: told apart, so that the browser shows the one that is there. */
+const shown = ref(0)
+watch(page, () => shown.value++)
 const DAY = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'long', year: 'numeric' })
 
 async function photograph(event: Event): Promise<void> {
@@ -27,7 +30,7 @@ async function photograph(event: Event): Promise<void> {
   if (!file) return
   trouble.value = ''
   try {
-    await book.keepPhoto(id.value, await smallPhoto(file))
+    await book.setPhoto(id.value, await smallPhoto(file))
   }
   catch {
     trouble.value = 'This is no picture that the browser can read. Choose a JPEG or PNG.'
@@ -47,7 +50,7 @@ async function photograph(event: Event): Promise<void> {
         <div class="photo">
           <img
             v-if="page.photo"
-            :src="`/api/makes/${id}/photo`"
+            :src="`/api/makes/${id}/photo?shown=${shown}`"
             :alt="`${page.name}, as it came out`"
           >
           <button
@@ -61,9 +64,17 @@ async function photograph(event: Event): Promise<void> {
             v-if="page.photo"
             type="button"
             class="plain"
-            @click="book.dropPhoto(id)"
+            @click="book.setPhoto(id, undefined)"
           >
             Throw it away
+          </button>
+          <button
+            v-if="book.photoBefore?.id === id"
+            type="button"
+            class="plain"
+            @click="book.bringPhotoBack()"
+          >
+            {{ page.photo ? 'Bring the other photo back' : 'Bring it back' }}
           </button>
           <input
             ref="picker"
