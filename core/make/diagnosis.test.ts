@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { onTheHook } from '../../tests/laboratory/miscounts'
 import { demoDesigns } from '../../tests/pattern/spokenOf'
 import type { Design } from '../design/design'
 import { stacked } from '../design/partIds'
@@ -40,7 +41,7 @@ describe('another count than planned, at the hook', () => {
     make.happen({ do: 'counted', round: 4, planned: 24, found: 24, choice: 'as-planned' })
     expect(between()).toContain('in rounds 5 to 7')
     make.happen({ do: 'counted', round: 6, planned: 30, found: 30, choice: 'as-planned' })
-    expect(between()).toBe('Round 6 was counted and right, so the new mistake lies in round 7.')
+    expect(between()).toBe('Round 6 was counted and right, so the mistake lies in round 7.')
   })
 
   it('offers what can be done, with the next round in words, and says nothing of a count that is right', () => {
@@ -91,6 +92,13 @@ describe('another count than planned, at the hook', () => {
     expect(uncounted(make.hand(), 7).draft.rounds[6]!.worked.edge.count).toBe(30)
     expect(diagnose(make.hand(), make.log.state, 7, 30, MANNER)).toBeUndefined()
     expect(diagnose(make.hand(), make.log.state, 7, 29, MANNER)).toMatchObject({ planned: 30, counted: 29 })
+  })
+
+  it('names of parts that become narrower alike the longest, not a round between them', () => {
+    const { design } = demoDesigns().find(({ name }) => name === 'seed-head-pouch.json')!
+    const { hand, state } = onTheHook(design)
+    const kept = diagnose(hand, state, 6, 31, MANNER)!.ways.find(({ way }) => way === 'live-with-it')!
+    expect(kept.what).toMatch(/the part "Plain in undyed cotton" comes out \{[\d.]+ cm\} narrower/)
   })
 
   it('recommends one way, and offers what it says, in every demo bag', () => {

@@ -3,7 +3,7 @@ import { causes } from '../draft/drift'
 import { roundName, roundNames } from '../draft/roundName'
 import { countable, type CountCorrection } from '../draft/countCorrection'
 import type { PutRightIn } from '../part/putRight'
-import type { FudgeKind } from '../round/fudge'
+import type { FudgeKind } from '../round/fudgeWays'
 import { tape } from '../stitch/tell'
 import { saidLine } from '../words/lines'
 import { capitalised } from '../words/numbers'
@@ -62,10 +62,10 @@ function betweenWords(draft: Draft, last: Counted | undefined, round: number): s
   const here = roundName(draft, round)
   if (!last) return `Nothing below was counted yet: the mistake may lie anywhere up to ${here}.`
   const was = capitalised(roundName(draft, last.round))
-    + (last.found === last.planned ? ' was counted and right' : ` was counted: ${last.found} of ${last.planned}`)
-  return last.round === round - 1
-    ? `${was}, so the new mistake lies in ${here}.`
-    : `${was}, so the new mistake lies in ${roundNames(draft, last.round + 1, round)}.`
+  const lies = `lies in ${last.round === round - 1 ? here : roundNames(draft, last.round + 1, round)}.`
+  return last.found === last.planned
+    ? `${was} was counted and right, so the mistake ${lies}`
+    : `${was} was counted: ${last.found} of ${last.planned}, so the new mistake ${lies}`
 }
 
 /** The same plan drafted from one count more. */
@@ -81,13 +81,17 @@ function lineIn(drafted: Draft, round: number, manner: Manner): string | undefin
   return `${words}. ${count}`
 }
 
-/** How wide the parts come out: the one that changes most. */
+/** Parts change as good as alike if one changes by this share of what the other does. */
+const ALIKE = 0.7
+
+/** How wide the parts come out: the one that changes most, and of several that change alike the longest, which shows it. */
 function widthWords(before: Draft, after: Draft): string {
-  const changes = after.parts.flatMap(({ id, name, size: { circumference } }) => {
+  const changes = after.parts.flatMap(({ id, name, rounds, size: { circumference } }) => {
     const then = before.parts.find(part => part.id === id)
-    return then ? [{ name, by: (circumference.cm - then.size.circumference.cm) / 2 }] : []
+    return then ? [{ name, rounds: rounds.length, by: (circumference.cm - then.size.circumference.cm) / 2 }] : []
   })
-  const most = changes.reduce((a, b) => (Math.abs(b.by) > Math.abs(a.by) + 0.005 ? b : a), { name: '', by: 0 })
+  const far = Math.max(...changes.map(({ by }) => Math.abs(by)))
+  const most = changes.filter(({ by }) => Math.abs(by) >= ALIKE * far).reduce((a, b) => (b.rounds > a.rounds ? b : a))
   if (Math.abs(most.by) < 0.05) return 'no part becomes wider or narrower'
   return `the part "${most.name}" comes out ${tape(Math.abs(most.by))} ${most.by > 0 ? 'wider' : 'narrower'} lying flat`
 }

@@ -1,4 +1,4 @@
-import type { FudgeKind } from '../round/fudge'
+import type { FudgeKind } from '../round/fudgeWays'
 
 /** A round of the bag in which a miscount is put right: worked otherwise in so many places, or spread evenly round it. */
 export interface PutRightIn {

@@ -1,7 +1,8 @@
-import { STITCHES } from '../stitch/dictionary'
 import type { Edge } from './edge'
 import { runAt } from './freeRuns'
-import { each, inOne, skip, type RepeatStep, type SkipStep, type Step, type StitchStep, together } from './step'
+import { BESIDE_HANDLES, FROM_FEWER, FROM_MORE, type FudgeKind, type Way } from './fudgeWays'
+import { type Leaf, NEAREST, nearestLeaves, reach, takesPlace, turnsNear, withInstead } from './leaves'
+import type { Step, StitchStep } from './step'
 import { work } from './work'
 import type { Worked } from './worked'
 
@@ -17,173 +18,11 @@ import type { Worked } from './worked'
  * shows least (beside the seam, at the bag's side); `work` says which comes out on the edge that is really there.
  */
 
-/** A way to change one place of a planned round. */
-export type FudgeKind = 'increase' | 'decrease' | 'skip-less' | 'skip-more' | 'same-place' | 'passed-over'
-
 /** A planned round with some places changed, and in which way. */
 export interface Fudged {
   readonly worked: Worked
   readonly kind: FudgeKind
   readonly places: number
-}
-
-/** A step that is no repeat, where it stands: for each level of repeats the step and its turn, and how far along the edge it begins. */
-interface Leaf {
-  readonly path: readonly Turn[]
-  readonly step: Step
-  readonly at: number
-  /** Which of a run's stitches lies nearest to where it is looked for. */
-  readonly offset: number
-}
-
-interface Turn {
-  readonly index: number
-  readonly turn: number
-}
-
-/** Works a leaf otherwise, by so many places; nothing where it cannot be. */
-type Edit = (leaf: Leaf, by: number) => readonly Step[] | undefined
-
-interface Way {
-  readonly kind: FudgeKind
-  readonly edit: Edit
-}
-
-function plainRun(step: Step): StitchStep | undefined {
-  return step.do === 'stitch' && (step.aim ?? 'next') === 'next' && !step.backwards ? step : undefined
-}
-
-/** A run of stitches with something else in it, so many left before it and after it. */
-function within(run: StitchStep, before: number, what: Step, after: number): Step[] {
-  const some = (times: number): Step[] => (times > 0 ? [{ ...run, times }] : [])
-  return [...some(before), what, ...some(after)]
-}
-
-/** Two in one place instead of one in each of two. */
-const increase: Edit = ({ step, offset }, by) => {
-  const run = plainRun(step)
-  if (!run || by !== 1 || run.times < 2) return undefined
-  const before = Math.min(offset, run.times - 2)
-  const two = { ...inOne(run.kind, 2, run.loop), ...(run.landmark ? { landmark: run.landmark } : {}) }
-  return within(run, before, two, run.times - 2 - before)
-}
-
-/** One decrease fewer: what would be drawn together is worked apart. */
-const lessTogether: Edit = ({ step }, by) => {
-  if (step.do !== 'together' || step.chain || step.over - by < 1) return undefined
-  return [step.over - by === 1 ? each(step.kind, 1, step.loop) : { ...step, over: step.over - by }]
-}
-
-const decrease: Edit = ({ step, at, offset }, by) => {
-  const run = plainRun(step)
-  // The round's first stitch may be its starting chain.
-  const before = Math.max(at === 0 ? 1 : 0, Math.min(offset, (run?.times ?? 0) - 1))
-  if (!run || by !== 1 || run.landmark || STITCHES[run.kind].heightChains === 0 || before >= run.times) return undefined
-  return within(run, before, { ...together(run.kind), ...(run.loop ? { loop: run.loop } : {}) }, run.times - 1 - before)
-}
-
-/** One increase fewer: of two in one place each has its own. */
-const lessIncrease: Edit = ({ step }, by) => {
-  if (step.do !== 'group' || by !== 1 || step.rows || (step.aim ?? 'next') !== 'next') return undefined
-  const [only, ...more] = step.steps
-  if (more.length > 0 || only?.do !== 'stitch' || only.times !== 2) return undefined
-  return [{ ...each(only.kind, 2, step.loop), ...(step.landmark ? { landmark: step.landmark } : {}) }]
-}
-
-const skipLess: Edit = ({ step }, by) =>
-  step.do === 'skip' && step.places >= by ? (step.places > by ? [{ ...step, places: step.places - by }] : []) : undefined
-
-const skipMore: Edit = ({ step }, by) => (step.do === 'skip' ? [{ ...step, places: step.places + by }] : undefined)
-
-/** Whether a step goes into a place of its own. */
-function takesPlace(step: Step): boolean {
-  return (step.do === 'stitch' || step.do === 'group') && ['next', 'space'].includes(step.aim ?? 'next')
-}
-
-/** Again into the place before: what two places would take goes into one. */
-const samePlace: Edit = ({ step, at, offset }, by) => {
-  if (by !== 1 || at === 0 || !takesPlace(step)) return undefined
-  if (step.do === 'group') return [{ ...step, aim: 'same' }]
-  const run = step as StitchStep
-  return within(run, offset, { ...run, times: 1, aim: 'same' }, run.times - 1 - offset)
-}
-
-/** Places passed over before a step. */
-const passOver: Edit = ({ step, at, offset }, by) => {
-  if (at === 0 || !takesPlace(step)) return undefined
-  const passed: SkipStep = 'aim' in step && step.aim === 'space'
-    ? { ...skip(by), aim: 'space', of: 'landmark' in step && step.landmark === 'loop' ? 'loop' : 'space' }
-    : skip(by)
-  if (step.do !== 'stitch' || step.times === 1) return [passed, step]
-  return within(step, offset, passed, step.times - offset)
-}
-
-/** Ways to make the same out of fewer places, and out of more, those that show least first. */
-const FROM_FEWER: readonly Way[] = [
-  { kind: 'decrease', edit: lessTogether }, { kind: 'skip-less', edit: skipLess }, { kind: 'increase', edit: increase },
-  { kind: 'same-place', edit: samePlace },
-]
-/** Corners of handles stay drawn together. */
-const BESIDE_HANDLES = FROM_FEWER.slice(1)
-const FROM_MORE: readonly Way[] = [
-  { kind: 'skip-more', edit: skipMore }, { kind: 'increase', edit: lessIncrease }, { kind: 'decrease', edit: decrease },
-  { kind: 'passed-over', edit: passOver },
-]
-
-/** How far along the edge steps reach, in places; a chain of a space that is worked into chain by chain is one place. */
-function reach(steps: readonly Step[]): number {
-  return steps.reduce((sum, step) => {
-    switch (step.do) {
-      case 'repeat': return sum + step.times * reach(step.steps)
-      case 'skip': return sum + step.places
-      case 'together': return sum + step.over
-      case 'chain': return sum
-      case 'stitch': return sum + (step.aim === 'chains' ? 1 : takesPlace(step) || step.aim === 'below' ? step.times : 0)
-      case 'group': return sum + (takesPlace(step) ? 1 : 0)
-    }
-  }, 0)
-}
-
-/** The turns of a repeat about a place of the edge. */
-function turnsNear({ times, steps }: RepeatStep, at: number, target: number): number[] {
-  const each = Math.max(1, reach(steps))
-  const middle = Math.min(times - 1, Math.max(0, Math.floor((target - at) / each)))
-  return [middle, middle - 1, middle + 1].filter(turn => turn >= 0 && turn < times)
-}
-
-/** The steps that are no repeats, of repeats those in the turns about a place. */
-function leavesNear(steps: readonly Step[], target: number, from = 0, above: readonly Turn[] = []): Leaf[] {
-  let at = from
-  return steps.flatMap((step, index): Leaf[] => {
-    const here = at
-    at += reach([step])
-    if (step.do !== 'repeat') {
-      const offset = step.do === 'stitch' ? Math.min(step.times - 1, Math.max(0, target - here)) : 0
-      return [{ path: [...above, { index, turn: 0 }], step, at: here, offset }]
-    }
-    const each = reach(step.steps)
-    return turnsNear(step, here, target).flatMap(turn =>
-      leavesNear(step.steps, target, here + turn * each, [...above, { index, turn }]))
-  })
-}
-
-/** So many nearest leaves are tried. */
-const NEAREST = 10
-
-function nearestLeaves(steps: readonly Step[], target: number): Leaf[] {
-  const apart = ({ at, offset }: Leaf) => Math.abs(at + offset - target)
-  return leavesNear(steps, target).sort((a, b) => apart(a) - apart(b)).slice(0, NEAREST)
-}
-
-/** Steps with others in the place of a leaf, or of a turn of a repeat; the turns on either side of it stay as they are. */
-function withInstead(steps: readonly Step[], [here, ...below]: readonly Turn[], instead: readonly Step[]): Step[] {
-  const { index, turn } = here!
-  const step = steps[index]!
-  const turns = (times: number): Step[] =>
-    step.do !== 'repeat' || times <= 0 ? [] : times === 1 ? [...step.steps] : [{ ...step, times }]
-  const own = step.do === 'repeat' && below.length > 0 ? withInstead(step.steps, below, instead) : instead
-  const now = step.do === 'repeat' ? [...turns(turn), ...own, ...turns(step.times - turn - 1)] : own
-  return [...steps.slice(0, index), ...now, ...steps.slice(index + 1)]
 }
 
 /** A turn of a repeat that takes no place of its own: all of it goes where the one before went. */

@@ -32,6 +32,7 @@ test('the logbook, a bag of it, and a half wall under the tape', async ({ page, 
   await expect(page.getByRole('region', { name: 'What your hands have taught' })).toBeVisible()
   await page.screenshot(shot('logbook'))
   await page.getByRole('link', { name: /^Harvest-week market bag/ }).click()
+  await expect(page.getByRole('heading', { name: 'Harvest-week market bag', level: 1 })).toBeVisible()
   await expect.poll(() => page.locator('figure svg path').count()).toBeGreaterThan(20)
   await page.screenshot(shot('logbook-bag'))
   await page.setViewportSize({ width: 390, height: 844 })
