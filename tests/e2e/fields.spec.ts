@@ -3,7 +3,8 @@ import { expect, freshBag, idOf, test } from './bag'
 import { takeUp } from './hookSteps'
 
 /*
- * Every field of every screen is at least as wide as what stands in it, whatever the window: nobody types into a slit.
+ * Every field of every screen is at least as wide as what stands in it, whatever the window: nobody types into a slit. Nor does one stand
+ * in a gap: its place in a form is as tall as what is in it.
  */
 
 const WIDTHS = [1280, 768, 390, 320] as const
@@ -31,11 +32,24 @@ async function slits(page: Page): Promise<string[]> {
   }, [CURSOR_PX, LEAST_PX] as const)
 }
 
+/** More height than what stands in it, in pixels, that the place of a field may have. */
+const GAP_PX = 12
+
+/** Places of fields that are taller than what stands in them, by their labels. */
+async function gaps(page: Page): Promise<string[]> {
+  return page.locator('.asked:visible').evaluateAll((places, most) => places.flatMap((place) => {
+    const filled = Math.max(...[...place.querySelectorAll('*')].map(one => one.getBoundingClientRect().bottom))
+    const empty = place.getBoundingClientRect().bottom - filled
+    return empty > most ? [`${place.textContent?.trim().slice(0, 40)}: ${Math.round(empty)} px empty`] : []
+  }), GAP_PX)
+}
+
 async function holds(page: Page, where: string): Promise<void> {
   for (const width of WIDTHS) {
     await page.setViewportSize({ width, height: 900 })
     await page.waitForTimeout(120)
     expect.soft(await slits(page), `${where} at ${width}`).toEqual([])
+    expect.soft(await gaps(page), `${where} at ${width}, below its fields`).toEqual([])
   }
 }
 

@@ -39,7 +39,7 @@ test('a ball of 99,999 g is not kept as one of 50', async ({ page, request }) =>
   await page.getByRole('button', { name: 'Enter a yarn' }).click()
   const form = page.locator('form').filter({ has: page.getByRole('button', { name: 'Keep this yarn' }) })
   await form.getByLabel('Name, in plain words').fill('heavy ball of wool')
-  await isHeldBack(form, form.getByLabel('Grams of a ball'), '99,999', /^Type .* g$/, 'Keep this yarn')
+  await isHeldBack(form, form.getByLabel('A whole ball'), '99,999', /^Type .* g$/, 'Keep this yarn')
   const names = (await (await request.get('/api/yarns')).json() as { name: string }[]).map(({ name }) => name)
   expect(names).not.toContain('heavy ball of wool')
 })

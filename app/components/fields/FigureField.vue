@@ -78,7 +78,7 @@ function leave(): void {
 <style scoped>
 /* Wide enough for what is typed wherever it stands, a row of fields or a narrow column. */
 .asked {
-  display: grid; grid-template-columns: minmax(0, 1fr); align-items: start; flex: 1 1 8rem; min-width: min(7rem, 100%); position: relative;
+  display: grid; grid-template-columns: minmax(0, 1fr); align-items: start; flex: 1 1 auto; min-width: min(7rem, 100%); position: relative;
 }
 .asked:has(> .why) { grid-template-columns: minmax(0, 1fr) auto; gap: 0 0.4rem; }
 .asked > :deep(.why) { display: contents; }
