@@ -81,17 +81,19 @@ function lineIn(drafted: Draft, round: number, manner: Manner): string | undefin
   return `${words}. ${count}`
 }
 
-/** Parts change as good as alike if one changes by this share of what the other does. */
-const ALIKE = 0.7
+/** Parts change as good as alike if one changes by half of what the other does, each by its own width. */
+const ALIKE = 0.5
 
 /** How wide the parts come out: the one that changes most, and of several that change alike the longest, which shows it. */
 function widthWords(before: Draft, after: Draft): string {
   const changes = after.parts.flatMap(({ id, name, rounds, size: { circumference } }) => {
     const then = before.parts.find(part => part.id === id)
-    return then ? [{ name, rounds: rounds.length, by: (circumference.cm - then.size.circumference.cm) / 2 }] : []
+    if (!then) return []
+    const by = circumference.cm - then.size.circumference.cm
+    return [{ name, rounds: rounds.length, by: by / 2, share: Math.abs(by) / then.size.circumference.cm }]
   })
-  const far = Math.max(...changes.map(({ by }) => Math.abs(by)))
-  const most = changes.filter(({ by }) => Math.abs(by) >= ALIKE * far).reduce((a, b) => (b.rounds > a.rounds ? b : a))
+  const far = Math.max(...changes.map(({ share }) => share))
+  const most = changes.filter(({ share }) => share >= ALIKE * far).reduce((a, b) => (b.rounds > a.rounds ? b : a))
   if (Math.abs(most.by) < 0.05) return 'no part becomes wider or narrower'
   return `the part "${most.name}" comes out ${tape(Math.abs(most.by))} ${most.by > 0 ? 'wider' : 'narrower'} lying flat`
 }

@@ -36,6 +36,7 @@ describe('formatting', () => {
 describe('what makers type', () => {
   it.each([
     ['12', 12], ['12,5', 12.5], ['.5', 0.5], ['4 3/4', 4.75], ['4¾', 4.75], ['¾', 0.75], ['-2 1/2', -2.5], ['3/8', 0.375],
+    ['11,886', 11_886], ['1,000,000', 1_000_000], ['0,125', 0.125], ['12,25', 12.25], ['1234,5', 1234.5], ['0,1234', 0.1234],
   ])('%s is a number', (text, value) => expect(parseNumber(text)).toBe(value))
   it.each(['', 'twelve', '1/0', '1.5 1/2', '12cm', '1 2', '--3', '1e5'])('%j is none', text => expect(parseNumber(text)).toBeUndefined())
 

@@ -6,12 +6,16 @@ const GLYPHS: Record<string, string> = {
 
 const NUMBER = /^(-?\d+(?:[.,]\d+)?|-?[.,]\d+)?(?:\s*(\d+)\/(\d+))?$/
 
+/** Thousands as the program itself writes them: `11,886`. A decimal comma before just three figures nobody types. */
+const THOUSANDS = /^-?[1-9]\d{0,2}(?:,\d{3})+$/
+
 /** A plain number, a fraction or a mixed number (`4 3/4`, `4¾`, `12,5`) or nothing if it is none of these. */
 export function parseNumber(text: string): number | undefined {
   const plain = text
     .trim()
     .replace(/[⅛¼⅜½⅝¾⅞]/g, glyph => ` ${GLYPHS[glyph]}`)
     .trim()
+  if (THOUSANDS.test(plain)) return Number(plain.replaceAll(',', ''))
   const fractionOnly = /^(-?)(\d+)\/(\d+)$/.exec(plain)
   if (fractionOnly)
     return Number(fractionOnly[3]) === 0 ? undefined : (Number(`${fractionOnly[1]}1`) * Number(fractionOnly[2])) / Number(fractionOnly[3])

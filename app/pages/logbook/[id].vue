@@ -96,7 +96,9 @@ async function photograph(event: Event): Promise<void> {
           </p>
           <dl v-if="facts && figures">
             <div><dt>At the hook</dt><dd>{{ minutesWords(figures.minutes) }}</dd></div>
-            <div><dt>Sittings</dt><dd>{{ figures.sittings }}</dd></div>
+            <div v-if="figures.sittings > 0 || !facts.kept">
+              <dt>Sittings</dt><dd>{{ figures.sittings }}</dd>
+            </div>
             <div><dt>Rounds</dt><dd>{{ figures.rounds }}{{ facts.kept ? '' : ` of ${facts.rounds.planned}` }}</dd></div>
             <div><dt>Stitches</dt><dd>{{ figures.stitches.toLocaleString('en') }}</dd></div>
             <div><dt>Hook</dt><dd>{{ facts.hookMm }} mm</dd></div>
