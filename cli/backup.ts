@@ -1,7 +1,7 @@
 import { existsSync, writeFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import Database from 'better-sqlite3'
-import { copiesFolder, copyNow } from '../server/house/copies'
+import { copiesFolder, copyAll } from '../server/house/copies'
 import { packHouse } from '../server/workshop/packHouse'
 import { ended, recordsPath } from './records'
 
@@ -18,7 +18,7 @@ if (!existsSync(path)) ended(`${path} is not there: nothing to copy. FAIR_HOLLOW
 try {
   if (to === undefined) {
     const db = new Database(path, { readonly: true, fileMustExist: true })
-    const name = await copyNow(db, path, 'asked', new Date())
+    const name = copyAll(db, path, 'asked', new Date())
     db.close()
     process.stdout.write(`${join(copiesFolder(path), name)}\n`)
   }

@@ -1,19 +1,17 @@
-import { randomUUID } from 'node:crypto'
-import { existsSync, readFileSync } from 'node:fs'
+import { existsSync, readFileSync, renameSync } from 'node:fs'
 import { join, resolve } from 'node:path'
-import Database from 'better-sqlite3'
-import { readDesign, readSwatch } from '../core/design/read'
-import { readOrder } from '../core/plan/read'
-import { readShelfYarn } from '../core/shelf/read'
-import { shelf } from '../server/db/documents'
-import { makesIn } from '../server/db/makes'
-import { checkCopy, copiesFolder, copiesOf, copyAtOnce, putInPlace } from '../server/house/copies'
+import { open } from '../server/db/connection'
+import { bringIn } from '../server/db/incoming'
+import { checkCopy, copiesFolder, copiesOf, putInPlace, staged } from '../server/house/copies'
+import { claim } from '../server/house/owner'
+import { restored } from '../server/workshop/houseJobs'
 import { unpackHouse } from '../server/workshop/unpackHouse'
+import { askOwner } from './askOwner'
 import { ended, recordsPath } from './records'
 
 /*
  * `npm run restore -- FILE`: puts a copy in the place of the records, which are copied first; or brings in what is new of a zip of open
- * documents. Without a file it lists the copies there are. A program that runs meanwhile sees that the file is another, and opens that.
+ * documents. Without a file it lists the copies there are. A program that runs with the records is asked to do it.
  */
 
 const path = recordsPath()
@@ -25,54 +23,53 @@ function listed(): string {
   return ['Name one of these, or another file:', ...copies.map(({ name }) => `  npm run restore -- ${name}`)].join('\n')
 }
 
-function restored(file: string): void {
-  checkCopy(file)
-  if (existsSync(path)) {
-    try {
-      const db = new Database(path)
-      process.stdout.write(`What there was is kept as ${join(copiesFolder(path), copyAtOnce(db, path, 'before-restore', new Date()))}\n`)
-      db.close()
-    }
-    catch {
-      process.stdout.write('What there was cannot be read, and is not copied.\n')
-    }
+/** Whether there are records, and they are sound. */
+function areSound(): boolean {
+  try {
+    checkCopy(path)
+    return true
   }
-  putInPlace(file, path)
-  process.stdout.write(`${path} is now ${file}\n`)
+  catch {
+    return false
+  }
 }
 
-function broughtIn(file: string): void {
+/** Returns to a copy; of records that cannot be read no copy is made: they are kept beside. */
+function returned(file: string): string {
+  if (!existsSync(path) || areSound()) {
+    const kept = existsSync(path) ? restored({ path, copy: file, now: Date.now() }) : undefined
+    if (!kept) putInPlace(staged(file, path), path)
+    return `${kept ? `What there was is kept as ${join(copiesFolder(path), kept)}\n` : ''}${path} is now ${file}`
+  }
+  const part = staged(file, path)
+  const broken = `${path}.broken-${new Date().toISOString().replace(/[:.]/g, '-')}`
+  for (const tail of ['-wal', '-shm', '']) if (existsSync(path + tail)) renameSync(path + tail, broken + tail)
+  putInPlace(part, path)
+  return `What there was cannot be read, and is kept as ${broken}\n${path} is now ${file}`
+}
+
+function broughtIn(file: string): string {
   const unpacked = unpackHouse(path, new Uint8Array(readFileSync(file)))
   if (!unpacked.ok) return ended(unpacked.why)
-  const db = new Database(path, { fileMustExist: true })
-  const [designs, swatches] = [shelf(db, 'designs', readDesign), shelf(db, 'swatches', readSwatch)]
-  const [yarns, orders, makes] = [shelf(db, 'yarns', readShelfYarn), shelf(db, 'orders', readOrder), makesIn(db)]
-  let [brought, there] = [0, 0]
-  db.transaction(() => {
-    for (const one of unpacked.files) {
-      if (!one.sound) process.stderr.write(`${one.file}: ${one.why.join('; ')}\n`)
-      else if (one.there) there++
-      else {
-        const { sort, document } = one.content
-        if (sort === 'design') designs.add(document)
-        else if (sort === 'swatch') swatches.add(document)
-        else if (sort === 'yarn') yarns.add(document)
-        else if (sort === 'order') orders.add(document)
-        else makes.keep(randomUUID(), document.events)
-        brought++
-      }
-    }
-  })()
+  const db = open(path)
+  let there = 0
+  const fresh = unpacked.files.flatMap((one) => {
+    if (!one.sound) process.stderr.write(`${one.file}: ${one.why.join('; ')}\n`)
+    else if (one.there) there++
+    return one.sound && !one.there ? [one.content] : []
+  })
+  bringIn(db, fresh)
   db.close()
-  process.stdout.write(`${brought} brought in; ${there} were here already.\n`)
+  return `${fresh.length} brought in; ${there} were here already.`
 }
 
 if (given === undefined) ended(listed())
 const file = existsSync(resolve(given)) ? resolve(given) : join(copiesFolder(path), given)
 if (!existsSync(file)) ended(`${given} is not there.\n${listed()}`)
 try {
-  if (file.endsWith('.zip')) broughtIn(file)
-  else restored(file)
+  const claimed = claim(path, { pid: process.pid, address: null })
+  if (!claimed.granted) process.stdout.write(`${await askOwner(claimed.owner, path, file)}\n`)
+  else process.stdout.write(`${file.endsWith('.zip') ? broughtIn(file) : returned(file)}\n`)
 }
 catch (error) {
   ended(error)

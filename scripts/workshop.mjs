@@ -1,5 +1,16 @@
+import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { build } from 'esbuild'
+
+/** A migration as text, as the server's own build takes it (sqlAsText.mjs). */
+const sqlAsText = {
+  name: 'sql-as-text',
+  setup(builder) {
+    builder.onResolve({ filter: /\.sql\?text$/ }, ({ path, resolveDir }) => (
+      { path: join(resolveDir, path.replace('?text', '')), namespace: 'sql-as-text' }))
+    builder.onLoad({ filter: /./, namespace: 'sql-as-text' }, async ({ path }) => ({ contents: await readFile(path, 'utf8'), loader: 'text' }))
+  },
+}
 
 /** Builds the workers of the workshop into the server's folder, in one file that needs nothing but the database's own package. */
 export async function writeWorkshop(serverDir, rootDir) {
@@ -11,6 +22,7 @@ export async function writeWorkshop(serverDir, rootDir) {
     format: 'cjs',
     target: 'node20',
     external: ['better-sqlite3'],
+    plugins: [sqlAsText],
     // Packages that look for files beside themselves do so when they are used, not when they are read.
     banner: { js: 'const __here = require("node:url").pathToFileURL(__filename).href' },
     define: { 'import.meta.url': '__here' },

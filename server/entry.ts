@@ -33,7 +33,7 @@ if (!isLoopback(host) && (phrase?.length ?? 0) < 8) {
   )
 }
 
-const begun = begin()
+const begun = begin(`${certificate ? 'https' : 'http'}://${inAddress(host)}:${port}`)
 if (begun.words && !begun.goesOn) give(begun.words)
 if (begun.words) process.stderr.write(`\n${begun.words}\n\n`)
 

@@ -18,7 +18,7 @@ onMounted(() => void house.load())
     <TroubleNote
       v-if="house.copies?.barred"
       :lines="[house.copies.barred]"
-      title="The records are damaged"
+      title="The records cannot be used"
     >
       <v-btn
         class="mend"

@@ -41,6 +41,8 @@ export type Order = (typeof ORDERS)[number]['value']
 interface Page {
   readonly bags: readonly ListedBag[]
   readonly total: number
+  /** What the next stretch is asked for by. */
+  readonly next: string | null
 }
 
 /** A portrait that is not drawn yet is asked for again after so long. */
@@ -65,18 +67,20 @@ export const useBags = defineStore('bags', () => {
   let tries = 0
   let again: ReturnType<typeof setTimeout> | undefined
 
-  const pageFrom = (from: number) =>
-    ask<Page>('/api/designs', { query: { find: find.value, order: order.value, group: group.value, from } })
+  let next: string | null = null
+  const page = (after = '') =>
+    ask<Page>('/api/designs', { query: { find: find.value, order: order.value, group: group.value, after } })
 
   async function load(): Promise<void> {
     const now = ++asked
     clearTimeout(again)
     trouble.value = []
     try {
-      const page = await pageFrom(0)
+      const first = await page()
       if (now !== asked) return
-      bags.value = page.bags
-      total.value = page.total
+      bags.value = first.bags
+      total.value = first.total
+      next = first.next
       away.value = false
       lookAgain()
     }
@@ -99,20 +103,21 @@ export const useBags = defineStore('bags', () => {
 
   async function refresh(): Promise<void> {
     const now = asked
-    const page = await pageFrom(0).catch(() => undefined)
-    if (!page || now !== asked) return
-    const fresh = new Map(page.bags.map(bag => [bag.id, bag]))
+    const first = await page().catch(() => undefined)
+    if (!first || now !== asked) return
+    const fresh = new Map(first.bags.map(bag => [bag.id, bag]))
     bags.value = bags.value.map(bag => fresh.get(bag.id) ?? bag)
     lookAgain()
   }
 
   async function loadMore(): Promise<void> {
     const now = asked
-    const page = await trying(() => pageFrom(bags.value.length))
-    if (!page || now !== asked) return
+    const further = await trying(() => page(next ?? ''))
+    if (!further || now !== asked) return
     const there = new Set(bags.value.map(({ id }) => id))
-    bags.value = [...bags.value, ...page.bags.filter(({ id }) => !there.has(id))]
-    total.value = page.total
+    bags.value = [...bags.value, ...further.bags.filter(({ id }) => !there.has(id))]
+    total.value = further.total
+    next = further.next
   }
 
   function add(document: unknown): Promise<Kept<Design> | undefined> {

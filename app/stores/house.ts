@@ -12,8 +12,14 @@ export interface Copy {
 
 interface Copies {
   readonly copies: readonly Copy[]
-  readonly most: number
+  /** How many are kept of each reason. */
+  readonly kept: Readonly<Record<'days' | 'weeks' | 'asked' | 'before-update' | 'before-restore', number>>
+  /** The room that they take, and may take. */
+  readonly bytes: number
+  readonly mostBytes: number
   readonly folder: string
+  /** Documents that were found cut short or otherwise unreadable, and are set aside. */
+  readonly broken: readonly { readonly sort: string, readonly name: string, readonly foundAt: string }[]
   /** Why the records are barred, where they are damaged. */
   readonly barred?: string
 }
@@ -142,7 +148,7 @@ export const useHouse = defineStore('house', () => {
       () => ask<{ brought: number, lost: number, copy?: string, broken: string }>('/api/house/salvage', { method: 'POST' }),
       ({ brought, lost, copy, broken }) =>
         `${copy ? 'The last good copy is in place.' : 'There was no copy: an empty file was begun.'} ${brought} entries were read off the `
-        + `damaged file${lost > 0 ? ', and some could not be read' : ''}. It is kept as ${broken}.`,
+        + `damaged file${lost > 0 ? `, and ${lost === 1 ? 'one' : lost} could not be read` : ''}. It is kept as ${broken}.`,
     )
     await load()
   }

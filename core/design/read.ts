@@ -3,6 +3,7 @@ import { instanceToPlain, plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import { DESIGN_RULES, type DocumentRules, SWATCH_RULES } from './classes'
 import { DESIGN_VERSION, type Design, type SwatchDocument } from './design'
+import { cleaned } from './clean'
 import { beyondLimits, NO_FIELD } from './limits'
 import { isFromTheFuture, migrate } from './migrate'
 import type { Problem } from './problem'
@@ -61,7 +62,7 @@ export function check<D>(input: Record<string, unknown>, rules: DocumentRules, f
 
 function checkedFurther<D>(document: D, further: (document: D) => Problem[]): Reading<D> {
   const problems = further(document)
-  return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : { ok: true, document }
+  return problems.length > 0 ? { ok: false, problems: problems.slice(0, MOST_PROBLEMS) } : { ok: true, document: cleaned(document) }
 }
 
 /**

@@ -1,20 +1,13 @@
+import { fromTable, inTable } from '../words/ownWords'
 import { type BagFacts, lineFigures } from './facts'
 
 /*
  * The logbook as tables for other programs: comma-separated values (RFC 4180), a line a bag, or a line each thing that a bag tells.
  */
 
-/** A field as RFC 4180 wants it: in quotes where it holds a comma, a quote or a line break. */
-function field(value: string | number | undefined): string {
-  const text = value === undefined ? '' : String(value)
-  // What begins like a formula is no formula: some programs would run it.
-  const safe = typeof value === 'string' && /^[=+\-@\t\r]/.test(text) ? `'${text}` : text
-  return /[",\r\n]/.test(safe) ? `"${safe.replaceAll('"', '""')}"` : safe
-}
-
 /** Rows as comma-separated values. */
 export function csvTable(rows: readonly (readonly (string | number | undefined)[])[]): string {
-  return rows.map(row => row.map(field).join(',') + '\r\n').join('')
+  return rows.map(row => row.map(inTable).join(',') + '\r\n').join('')
 }
 
 /** A row of a table, by the names of its columns. */
@@ -26,9 +19,9 @@ export function numberIn(text: string | undefined): number | undefined {
   return typed ? Number(typed) : undefined
 }
 
-/** The text of a field: what is written before what looks like a formula is not part of it. */
+/** The text of a field, without blanks around it. */
 export function plain(text: string | undefined): string {
-  return (text ?? '').replace(/^'(?=[=+\-@\t\r])/, '').trim()
+  return fromTable(text).trim()
 }
 
 /** A day and time as "2026-09-01 18:00", in Greenwich's time: the Swedish way of writing it is ISO 8601's. */

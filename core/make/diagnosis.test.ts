@@ -94,6 +94,16 @@ describe('another count than planned, at the hook', () => {
     expect(diagnose(make.hand(), make.log.state, 7, 29, MANNER)).toMatchObject({ planned: 30, counted: 29 })
   })
 
+  it('offers only ripping back where a ring has too few stitches left to work on, and says why', () => {
+    const make = at(bag(solid(6)), 1)
+    for (const counted of [1, 2]) {
+      const { ways } = diagnose(make.hand(), make.log.state, 1, counted, MANNER)!
+      expect(ways.map(({ way }) => way)).toEqual(['rip-back'])
+      expect(ways[0]!.what).toContain('a ring of so few stitches cannot be worked on')
+    }
+    expect(diagnose(make.hand(), make.log.state, 1, 3, MANNER)!.ways.length).toBeGreaterThan(1)
+  })
+
   it('names of parts that become narrower alike the longest, not a round between them', () => {
     const { design } = demoDesigns().find(({ name }) => name === 'seed-head-pouch.json')!
     const { hand, state } = onTheHook(design)

@@ -201,8 +201,12 @@ function keptWays(hand: InHand, round: number, planned: number, counted: number)
   }]
 }
 
+/** Of fewer stitches no ring can be worked on: the first of the next round stands on all there is. */
+const FEWEST_IN_A_RING = 3
+
 /** Why only ripping back is left. */
 function whyOnlyBack(hand: InHand, round: number, counted: number): string {
+  if (counted < FEWEST_IN_A_RING) return ' Nothing else comes out: a ring of so few stitches cannot be worked on.'
   const stop = draftWith(hand, { round, count: counted }).findings.find(({ weight }) => weight === 'stop')
   return stop ? ` Nothing else comes out: ${stop.what}` : ''
 }
@@ -222,7 +226,8 @@ export function diagnose(now: InHand, state: MakeState, round: number, counted: 
   const last = lastCount(state, round)
   const back = last?.round ?? round - 1
   const lost = lostBy(now, state, back)
-  const ways = [...nextRoundWays(hand, round, planned, counted, manner), ...keptWays(hand, round, planned, counted)]
+  const isRing = !at.worked.edge.closed || counted >= FEWEST_IN_A_RING
+  const ways = isRing ? [...nextRoundWays(hand, round, planned, counted, manner), ...keptWays(hand, round, planned, counted)] : []
   const all: readonly WayOn[] = [
     ...ways,
     {

@@ -11,9 +11,12 @@ export type Day = string
 /** What a day looks like. */
 export const DAY_PATTERN = '^\\d{4}-\\d{2}-\\d{2}$'
 
-/** Whether there is such a day. */
+/** Days are reckoned with between these: beyond them a year is not written with four figures, or the calendar was another. */
+const [FIRST, LAST] = ['1900-01-01', '2999-12-31']
+
+/** Whether there is such a day, and it is one that can be reckoned with. */
 export function isDay(day: string): boolean {
-  return new RegExp(DAY_PATTERN).test(day) && isValid(parseISO(day))
+  return new RegExp(DAY_PATTERN).test(day) && day >= FIRST && day <= LAST && isValid(parseISO(day))
 }
 
 /** A day so many days on; back, if that is less than none. */

@@ -4,6 +4,7 @@ import type { ToBuy } from './buy'
 import { dayWithYear } from './days'
 import type { OrderPlan } from './orderPlan'
 import { percent } from './words'
+import { oneLine } from '../words/ownWords'
 import { gramsFromTo, gramsOf, tell, type ToldIn } from '../stitch/tell'
 
 /*
@@ -23,7 +24,7 @@ export function buyWords({ wants: { low, high }, yarn, haveGrams, spokenForGrams
 /** What is said of the dye lots of a yarn at home; its weights are yet to be told. */
 export function lotWords({ lots }: ToBuy): string[] {
   const enough = (bags: number) => (bags === 0 ? 'not enough for a whole bag' : `enough for ${bags} ${bags === 1 ? 'bag' : 'bags'}`)
-  return lots.filter(({ lot }) => lot !== '').map(({ lot, grams, bags }) => `lot ${lot}: ${gramsOf(grams)}, ${enough(bags)}`)
+  return lots.filter(({ lot }) => lot !== '').map(({ lot, grams, bags }) => `lot ${oneLine(lot)}: ${gramsOf(grams)}, ${enough(bags)}`)
 }
 
 /** The same sum as it is written with a currency. */
@@ -33,16 +34,16 @@ export function money(hundredths: number, currency: string): string {
 
 /** A list to take to the shop. */
 export function shoppingText(plans: readonly OrderPlan[], buying: readonly ToBuy[], currency: string, told: ToldIn): string {
-  const orders = plans.map(({ order: { name, by } }) => `${name}, by ${dayWithYear(by)}`)
+  const orders = plans.map(({ order: { name, by } }) => `${oneLine(name)}, by ${dayWithYear(by)}`)
   const wanted = buying.filter(({ buy, yarn }) => buy ?? !yarn)
   const lines = wanted.flatMap((one) => {
     const cost = one.cost === undefined ? '' : `, ${money(one.cost, currency)}`
     const sameLot = one.buy && one.buy.balls > 1 ? ['    all of one dye lot'] : []
-    return [`[ ] ${one.name}: ${buyWords(one)}${cost}`, ...sameLot, ...lotWords(one).map(lot => `    at home ${lot}`)]
+    return [`[ ] ${oneLine(one.name)}: ${buyWords(one)}${cost}`, ...sameLot, ...lotWords(one).map(lot => `    at home ${lot}`)]
   })
   const costs = wanted.flatMap(({ cost }) => (cost === undefined ? [] : [cost]))
   const all = costs.length > 0 ? ['', `Together ${money(costs.reduce((total, cost) => total + cost, 0), currency)}`] : []
-  const enough = buying.filter(one => !wanted.includes(one)).map(one => `${one.name}: ${buyWords(one)}`)
+  const enough = buying.filter(one => !wanted.includes(one)).map(one => `${oneLine(one.name)}: ${buyWords(one)}`)
   return tell([
     'To buy', ...orders.map(order => `for ${order}`), '', ...(lines.length > 0 ? lines : ['Nothing: the shelf has it all.']), ...all,
     ...(enough.length > 0 ? ['', 'There already', ...enough] : []), '',

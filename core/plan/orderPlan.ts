@@ -42,7 +42,7 @@ function lastOf(jobs: readonly Job[], finishedOn: Schedule['finishedOn']): Day |
 export function planOrders({ orders, makes, workOf, today, workedToday }: Known, times?: number): OrderPlan[] {
   const laid = laidOut(orders, makes, workOf)
   const evenings = laid.map(({ order }) => eveningsOf(order, today, workedToday))
-  const expected = laid.map(({ jobs }) => ({ jobs: jobs.map(job => ({ job, minutes: job.share * job.work.minutes })) }))
+  const expected = laid.map(({ jobs }) => ({ jobs, minutesOf: ({ share, work }: Job) => share * work.minutes }))
   const { stretches, finishedOn } = schedule(expected, evenings)
   const sure = howSure(laid, evenings, times)
   return laid.map((one, i): OrderPlan => {

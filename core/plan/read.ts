@@ -8,7 +8,7 @@ const RULES = documentRules(ORDER_FIELDS)
 /** Further off than this no evening is planned (from memory: nobody promises bags for in three years). */
 const LONGEST_DAYS = 1100
 
-const NO_DAY = 'is no day of the calendar'
+const NO_DAY = 'is no day of the calendar from 1900 to 2999'
 
 /** Days that are none, or in the wrong order. */
 function problems({ taken, from, by, otherEvenings }: Order): Problem[] {

@@ -32,9 +32,10 @@ export interface Schedule {
   readonly finishedOn: ReadonlyMap<string, Day>
 }
 
-/** What is to be made for an order, each with its minutes at the hook. */
+/** What is to be made for an order, in turn, and the minutes at the hook that each takes: asked when its turn comes. */
 export interface Asks {
-  readonly jobs: readonly { readonly job: Job, readonly minutes: number }[]
+  readonly jobs: readonly Job[]
+  readonly minutesOf: (job: Job) => number
 }
 
 /** Less than this of a minute is nothing: what is left over from sums of parts. */
@@ -78,24 +79,25 @@ export function schedule(
   const used = new Map<Day, number>()
   const stretches: Stretch[] = []
   const finishedOn = new Map<string, Day>()
-  asks.forEach(({ jobs }, at) => {
-    const left = jobs.map(({ minutes }) => minutes)
+  asks.forEach(({ jobs, minutesOf }, at) => {
     let next = 0
+    let left = jobs.length > 0 ? minutesOf(jobs[0]!) : 0
     for (let i = 0; i < FURTHEST_DAYS && next < jobs.length; i++) {
       const { day, minutes } = evenings[at]!(i)
       const before = used.get(day) ?? 0
       let free = comesToNothing(day, at) ? 0 : minutes - before
       if (free <= NOTHING_MIN) continue
-      while (next < jobs.length && (free > NOTHING_MIN || left[next]! <= NOTHING_MIN)) {
-        const spent = Math.min(free, left[next]!)
+      while (next < jobs.length && (free > NOTHING_MIN || left <= NOTHING_MIN)) {
+        const spent = Math.min(free, left)
         free -= spent
-        left[next]! -= spent
-        const finishes = left[next]! <= NOTHING_MIN
-        const { job } = jobs[next]!
+        left -= spent
+        const finishes = left <= NOTHING_MIN
+        const job = jobs[next]!
         stretches.push({ day, job, minutes: spent, finishes })
         if (!finishes) break
         finishedOn.set(job.key, day)
         next++
+        if (next < jobs.length) left = minutesOf(jobs[next]!)
       }
       used.set(day, minutes - free)
     }

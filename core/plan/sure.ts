@@ -12,6 +12,10 @@ import type { Job, Laid } from './toMake'
 /** So many times the plan is gone through: a share is then good to three in a hundred. */
 export const TIMES = 300
 
+/** So many bags at most are drawn in all: of a plan of more bags than anybody makes it is less sure how sure it is. */
+const MOST_DRAWN = 1_200_000
+const FEWEST_TIMES = 20
+
 /** What came of going through the plan, by order. */
 export interface HowSure {
   /** How often everything was ready in time. */
@@ -39,16 +43,20 @@ function at(sorted: readonly number[], share: number): number {
 }
 
 /** Goes through the plan again and again: how sure each order's date is. */
-export function howSure(laid: readonly Laid[], evenings: readonly ReturnType<typeof eveningsOf>[], times = TIMES): HowSure[] {
+export function howSure(laid: readonly Laid[], evenings: readonly ReturnType<typeof eveningsOf>[], wanted = TIMES): HowSure[] {
+  const bags = laid.reduce((sum, { jobs }) => sum + jobs.length, 0)
+  const times = Math.min(wanted, Math.max(FEWEST_TIMES, Math.floor(MOST_DRAWN / Math.max(1, bags))))
   const counts = laid.map(() => [] as number[])
   const byJob = laid.map(({ jobs }) => new Map(jobs.map(({ key }) => [key, 0])))
   const fallsOut = laid.map(({ order }) => order.fallsOut / 100)
   for (let time = 0; time < times; time++) {
     const pace = new Chance(seedOf('pace', time)).normal()
-    const asks = laid.map(({ jobs }) => ({ jobs: jobs.map(job => ({ job, minutes: minutesDrawn(job, pace, time) })) }))
+    const asks = laid.map(({ jobs }) => ({ jobs, minutesOf: (job: Job) => minutesDrawn(job, pace, time) }))
     const { finishedOn } = schedule(asks, evenings, (day: Day, order) => fallsOut[order]! > 0 && shareOf(day, time) < fallsOut[order]!)
     laid.forEach(({ order, jobs }, i) => {
-      const inTime = jobs.filter(({ key }) => (finishedOn.get(key) ?? '9999') < order.by)
+      // They are finished in turn: behind one that is not in time none is.
+      const late = jobs.findIndex(({ key }) => (finishedOn.get(key) ?? '9999') >= order.by)
+      const inTime = late < 0 ? jobs : jobs.slice(0, late)
       for (const { key } of inTime) byJob[i]!.set(key, byJob[i]!.get(key)! + 1)
       counts[i]!.push(inTime.length)
     })

@@ -14,8 +14,9 @@ const COLUMNS = [
 ] as const
 type Column = (typeof COLUMNS)[number]
 
+/** Balls stand in one field, with semicolons between: one in the name of a lot has a backslash before it. */
 function ballWords({ grams, lot }: Ball): string {
-  return lot ? `${grams} lot ${lot}` : String(grams)
+  return lot ? `${grams} lot ${lot.replace(/[\\;]/g, '\\$&')}` : String(grams)
 }
 
 /** The yarns of a shelf as a table. */
@@ -31,9 +32,10 @@ export function shelfTable(yarns: readonly ShelfYarn[]): string {
 }
 
 function ballsIn(text: string | undefined): Ball[] {
-  return (text ?? '').split(';').map(one => one.trim()).filter(Boolean).map((one) => {
-    const [grams, lot] = one.split(/\s+lot\s+/)
-    return { grams: numberIn(grams?.replace(/\s*g$/, '')) ?? Number.NaN, ...(lot ? { lot } : {}) }
+  const balls = (text ?? '').match(/(?:\\.|[^;\\]|\\$)+/g) ?? []
+  return balls.map(one => one.trim()).filter(Boolean).map((one) => {
+    const [, grams, lot] = /^(.*?)(?:\s+lot\s+(.*))?$/s.exec(one)!
+    return { grams: numberIn(grams?.replace(/\s*g$/, '')) ?? Number.NaN, ...(lot ? { lot: lot.replace(/\\(.)/gs, '$1') } : {}) }
   })
 }
 

@@ -32,8 +32,20 @@ export function inMarkdown(text: string): string {
     .replace(/(?<=\w)\.(?=[a-z]{2})/gi, '\\.')
 }
 
+/**
+ * What a spreadsheet would run as a formula, behind blanks of whatever sort, signs without width and apostrophes: full-width signs are
+ * taken for the others.
+ */
+const FORMULA = /^[\s\u00ad\u200b-\u200f\u2060']*[=+\-@＝＋－＠﹢﹣﹫﹦]|^[\t\r\n]/
+
 /** A field of a table as RFC 4180 wants it; one that a spreadsheet would run as a formula gets an apostrophe before it. */
-export function inTable(value: string | number): string {
-  const text = typeof value === 'string' && /^\s*[=+\-@＝＋－＠\t\r\n]/.test(value) ? `'${value}` : String(value)
+export function inTable(value: string | number | undefined): string {
+  const text = typeof value === 'string' && FORMULA.test(value) ? `'${value}` : String(value ?? '')
   return /[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text
+}
+
+/** The text of a field of a table: the apostrophe that stands before what looks like a formula is not part of it. */
+export function fromTable(text: string | undefined): string {
+  const field = text ?? ''
+  return field.startsWith('\'') && FORMULA.test(field.slice(1)) ? field.slice(1) : field
 }

@@ -25,6 +25,8 @@ export interface BagPage {
   readonly bags: readonly ListedBag[]
   /** How many there are in all that were asked for. */
   readonly total: number
+  /** What the next stretch is asked for by; nothing behind the last. */
+  readonly next: string | null
 }
 
 /** In which order bags are listed. */
@@ -44,11 +46,14 @@ export interface BagsAsked {
   readonly order: BagOrder
   readonly from: number
   readonly group?: BagGroup
+  /** The `next` of the stretch before: what was changed meanwhile is neither left out nor listed twice. */
+  readonly after?: string
 }
 
-const ORDERED: Readonly<Record<BagOrder, string>> = {
-  changed: 'removed_at DESC, updated_at DESC, rowid DESC', name: 'name COLLATE NOCASE, rowid', begun: 'created_at DESC, rowid DESC',
-  tall: 'json_extract(portrait, \'$.tallCm\') DESC, rowid DESC',
+/** What bags are ordered by, and whether it falls; those that are alike, by their number. */
+const ORDERED: Readonly<Record<BagOrder, { readonly key: string, readonly falls: boolean }>> = {
+  changed: { key: 'updated_at', falls: true }, name: { key: 'name COLLATE NOCASE', falls: false },
+  begun: { key: 'created_at', falls: true }, tall: { key: 'tall', falls: true },
 }
 
 /** The list of bags, and their portraits. */
@@ -73,28 +78,37 @@ interface Row {
   hand: string | null
   finished: number
   ordered: number
-  tags: string | null
+  tags: string
+  number: number
+  key: string | number
 }
-
-/** What came from elsewhere knows its bag by name alone. */
-const MADE = `FROM makes WHERE makes.removed_at IS NULL
-  AND (makes.bag = designs.id OR (makes.bag IS NULL AND makes.name = designs.name))`
-const ON_HOOK = `${MADE} AND coalesce(json_extract(progress, '$.words'), '') <> 'Finished'`
-const FINISHED = `${MADE} AND json_extract(progress, '$.words') = 'Finished'`
-const ORDERS = `FROM orders, json_each(orders.document, '$.bags') AS line
-  WHERE orders.removed_at IS NULL AND (json_extract(line.value, '$.bag') = designs.id
-    OR (coalesce(json_extract(line.value, '$.bag'), '') = '' AND json_extract(line.value, '$.name') = designs.name))`
 
 /** What a bag has to have to stand in a group. */
 const IN_GROUP: Readonly<Record<BagGroup, string>> = {
-  all: '', hand: ` AND EXISTS (SELECT 1 ${ON_HOOK})`, drafts: ` AND NOT EXISTS (SELECT 1 ${MADE})`,
-  finished: ` AND EXISTS (SELECT 1 ${FINISHED})`, orders: ` AND EXISTS (SELECT 1 ${ORDERS})`,
+  all: '', hand: ' AND hand IS NOT NULL', drafts: ' AND made = 0', finished: ' AND finished > 0', orders: ' AND ordered > 0',
 }
 const JUST_BEGUN = '{"round":0,"of":0,"share":0,"words":"Just begun"}'
+const FOUND = ' AND (name LIKE @pattern ESCAPE \'\\\' OR note LIKE @pattern ESCAPE \'\\\' OR tags LIKE @pattern ESCAPE \'\\\')'
+
+/** Where a stretch of the list ended: the key of its last bag, and its number. */
+type Place = readonly [key: string | number, number: number]
+
+/** The place that a page names; nothing of what is none. */
+export function placeIn(after: string): Place | undefined {
+  try {
+    const place: unknown = JSON.parse(after)
+    return Array.isArray(place) && place.length === 2 && ['string', 'number'].includes(typeof place[0]) && Number.isSafeInteger(place[1])
+      ? place as unknown as Place
+      : undefined
+  }
+  catch {
+    return undefined
+  }
+}
 
 /** Tags as a maker writes them, between commas. */
-function tagsOf(tags: string | null): string[] {
-  return (tags ?? '').split(',').map(tag => tag.trim()).filter(Boolean)
+function tagsOf(tags: string): string[] {
+  return tags.split(',').map(tag => tag.trim()).filter(Boolean)
 }
 
 function factsOf(row: Row): Omit<ListedBag, 'portrait'> {
@@ -114,29 +128,32 @@ function patternOf(find: string): string {
   return `%${find.replace(/[\\%_]/g, '\\$&')}%`
 }
 
+/** The SQL of a stretch: the bags are picked from what is kept for it, and only then looked at. */
+function stretchSql(order: BagOrder, group: BagGroup, isFound: boolean, isAfter: boolean): string {
+  const { key, falls } = ORDERED[order]
+  const after = isAfter ? ` AND (${key}, number) ${falls ? '<' : '>'} (@key, @number)` : ''
+  const inOrder = (table: string) => [`${table}${key}`, `${table}number`].map(one => (falls ? `${one} DESC` : one)).join(', ')
+  return `SELECT designs.id, picked.name, designs.revision, designs.updated_at, portrait, portrait_of, tags, finished, ordered, number,
+      picked.${key.split(' ')[0]!} AS key, iif(hand IS NULL, NULL, coalesce(makes.progress, '${JUST_BEGUN}')) AS hand
+    FROM (SELECT * FROM bag_facts WHERE removed = 0${isFound ? FOUND : ''}${IN_GROUP[group]}${after}
+      ORDER BY ${inOrder('')} LIMIT @most OFFSET @from) AS picked
+    JOIN designs ON designs.id = picked.bag LEFT JOIN makes ON makes.id = hand ORDER BY ${inOrder('picked.')}`
+}
+
 /** The list of the bags that the house keeps. */
 export function bagListIn(db: Database.Database): BagList {
-  const there = 'FROM designs WHERE removed_at IS NULL'
-  const where = ['name', 'json_extract(document, \'$.note\')', 'json_extract(document, \'$.tags\')']
-  const found = `${there} AND (@pattern = '%%' OR ${where.map(place => `${place} LIKE @pattern ESCAPE '\\'`).join(' OR ')})`
-  const columns = `id, name, revision, updated_at, portrait, portrait_of, json_extract(document, '$.tags') AS tags,
-    (SELECT coalesce(progress, '${JUST_BEGUN}') ${ON_HOOK} ORDER BY makes.updated_at DESC LIMIT 1) AS hand,
-    (SELECT count(*) ${FINISHED}) AS finished, (SELECT count(DISTINCT orders.id) ${ORDERS}) AS ordered`
-  type Asked = { pattern: string, from: number, most: number }
-  const prepared = new Map<string, Database.Statement<[Asked], Row>>()
-  function listOf(which: string, order: BagOrder, group: BagGroup): Database.Statement<[Asked], Row> {
-    const key = `${which} ${order} ${group}`
-    const known = prepared.get(key)
-    if (known) return known
-    const made = db.prepare<[Asked], Row>(
-      `SELECT ${columns} ${which}${IN_GROUP[group]} ORDER BY ${ORDERED[order]} LIMIT @most OFFSET @from`,
-    )
+  type Wanted = { pattern: string, from: number, most: number, key: string | number, number: number }
+  const prepared = new Map<string, Database.Statement<[Wanted], Row>>()
+  function stretchOf(...wanted: Parameters<typeof stretchSql>): Database.Statement<[Wanted], Row> {
+    const key = wanted.join(' ')
+    const made = prepared.get(key) ?? db.prepare<[Wanted], Row>(stretchSql(...wanted))
     prepared.set(key, made)
     return made
   }
-  const totals = Object.fromEntries(BAG_GROUPS.map(group => [
-    group, db.prepare<[{ pattern: string }], { n: number }>(`SELECT count(*) AS n ${found}${IN_GROUP[group]}`),
-  ])) as Record<BagGroup, Database.Statement<[{ pattern: string }], { n: number }>>
+  const totals = (found: string) => Object.fromEntries(BAG_GROUPS.map(group => [
+    group, db.prepare<[{ pattern: string }], number>(`SELECT count(*) FROM bag_facts WHERE removed = 0${found}${IN_GROUP[group]}`).pluck(),
+  ])) as Record<BagGroup, Database.Statement<[{ pattern: string }], number>>
+  const [ofAll, ofFound] = [totals(''), totals(FOUND)]
   const undrawn = db.prepare<[number], { id: string, revision: number }>(
     'SELECT id, revision FROM designs WHERE portrait_of < revision AND removed_at IS NULL ORDER BY updated_at DESC LIMIT ?',
   )
@@ -144,23 +161,27 @@ export function bagListIn(db: Database.Database): BagList {
     'UPDATE designs SET portrait = ?, portrait_of = ? WHERE id = ? AND portrait_of < ?',
   )
   const named = db.prepare<[], { id: string, name: string }>(
-    'SELECT id, name FROM designs WHERE removed_at IS NULL ORDER BY updated_at DESC, rowid DESC',
+    'SELECT bag AS id, name FROM bag_facts WHERE removed = 0 ORDER BY updated_at DESC, number DESC',
   )
-  const pageOf = ({ find, order, from, group = 'all' }: BagsAsked): { readonly rows: readonly Row[], readonly of: number } => {
-    const pattern = patternOf(find)
-    const rows = listOf(find ? found : `${there} AND @pattern = '%%'`, order, group).all({ pattern, from, most: MOST_LISTED })
-    return { rows, of: totals[group].get({ pattern })!.n }
+  const pageOf = ({ find, order, from, group = 'all', after }: BagsAsked) => {
+    const [pattern, place] = [patternOf(find), after === undefined ? undefined : placeIn(after)]
+    const [key, number] = place ?? ['', 0]
+    const rows = stretchOf(order, group, find !== '', place !== undefined).all({ pattern, from, most: MOST_LISTED, key, number })
+    const last = rows.at(-1)
+    const total = (find === '' ? ofAll : ofFound)[group].get({ pattern })!
+    return { rows, total, next: last && rows.length === MOST_LISTED ? JSON.stringify([last.key, last.number] satisfies Place) : null }
   }
   return {
     page: (asked) => {
-      const { rows, of } = pageOf(asked)
-      return { bags: rows.map(listed), total: of }
+      const { rows, ...page } = pageOf(asked)
+      return { bags: rows.map(listed), ...page }
     },
     pageText: (asked) => {
-      const { rows, of } = pageOf(asked)
+      const { rows, ...page } = pageOf(asked)
       const bags = rows.map(row => `${JSON.stringify(factsOf(row)).slice(0, -1)},"portrait":${row.portrait ?? 'null'}}`)
       return {
-        text: `{"bags":[${bags.join(',')}],"total":${of}}`, undrawn: rows.filter(row => row.portrait_of < row.revision).map(({ id }) => id),
+        text: `{"bags":[${bags.join(',')}],${JSON.stringify(page).slice(1)}`,
+        undrawn: rows.filter(row => row.portrait_of < row.revision).map(({ id }) => id),
       }
     },
     named: () => named.all(),

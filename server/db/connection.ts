@@ -1,10 +1,13 @@
 import { existsSync, mkdirSync, statSync } from 'node:fs'
 import { dirname, resolve } from 'node:path'
 import Database from 'better-sqlite3'
+import { setBrokenAside } from './broken'
 import { migrate } from './migrate'
 import { MIGRATIONS } from './migrations'
+import { OURS } from './sorts'
 import type { RecordsTrouble } from './trouble'
 import { troubleOf, troubleWith } from './trouble'
+import { hasBrokenRows, isWhole } from './whole'
 
 /** Where the records are kept: FAIR_HOLLOW_DB, or a file in the folder that the program was started from. */
 export function databasePath(): string {
@@ -12,10 +15,7 @@ export function databasePath(): string {
 }
 
 /** So long a write waits for another program before it says that the records are held: everybody waits meanwhile. */
-const BUSY_MS = 400
-
-/** The tables that tell our records from other people's databases. */
-const OURS = ['designs', 'swatches', 'house']
+const BUSY_MS = 100
 
 function checkOurs(db: Database.Database, path: string): void {
   const tables = db.prepare('SELECT name FROM sqlite_master WHERE type = \'table\'').pluck().all() as string[]
@@ -23,22 +23,27 @@ function checkOurs(db: Database.Database, path: string): void {
   if ((db.pragma('user_version', { simple: true }) as number) > MIGRATIONS.length) throw troubleWith('later', path)
 }
 
-/** Whether the pages of a database hang together, as SQLite sees it. */
-function checkWhole(db: Database.Database, path: string): void {
-  const found = db.pragma('quick_check(1)', { simple: true })
-  if (found !== 'ok') throw troubleWith('corrupt', path)
-}
+/** How a copy is made before something is changed that cannot be changed back. */
+export type KeepCopy = (db: Database.Database, path: string, why: 'before-update' | 'before-restore') => void
 
-/** What is done before tables are changed: a copy is made, where there is something to copy. */
-export type BeforeMigration = (db: Database.Database, path: string) => void
+/** Notes that the records were opened: a file that can only be read shows it at the first write. A full disk is told at the next save. */
+function noteOpened(db: Database.Database, path: string): void {
+  try {
+    db.prepare('INSERT OR REPLACE INTO house (key, value) VALUES (\'opened\', ?)').run(new Date().toISOString())
+  }
+  catch (error) {
+    if (troubleOf(error, path)?.code !== 'full') throw error
+  }
+}
 
 /**
  * Opens a database and brings its tables up to date. Written ahead and synced in full: what was acknowledged is on the
  * disk, whatever happens to the program next.
  *
+ * @param isChecked whether it was looked over just now, all of it
  * @throws RecordsTrouble if the file is not there to be used, or not sound
  */
-export function open(path: string, beforeMigration?: BeforeMigration): Database.Database {
+export function open(path: string, keepCopy?: KeepCopy, isChecked = false): Database.Database {
   let db: Database.Database | undefined
   try {
     if (path !== ':memory:') mkdirSync(dirname(path), { recursive: true })
@@ -48,11 +53,11 @@ export function open(path: string, beforeMigration?: BeforeMigration): Database.
     db.pragma('journal_mode = WAL')
     db.pragma('synchronous = FULL')
     db.pragma('foreign_keys = ON')
-    checkWhole(db, path)
-    if (!isNew && beforeMigration && (db.pragma('user_version', { simple: true }) as number) < MIGRATIONS.length) beforeMigration(db, path)
+    if (!isChecked && !isWhole(db)) throw troubleWith('corrupt', path)
+    if (!isNew && (db.pragma('user_version', { simple: true }) as number) < MIGRATIONS.length) keepCopy?.(db, path, 'before-update')
+    if (!isChecked && hasBrokenRows(db)) setBrokenAside(db, new Date())
     migrate(db, MIGRATIONS)
-    // A file that can only be read shows it at the first write, which had better be now.
-    db.prepare('INSERT OR REPLACE INTO house (key, value) VALUES (\'opened\', ?)').run(new Date().toISOString())
+    noteOpened(db, path)
     return db
   }
   catch (error) {
@@ -66,21 +71,22 @@ interface Shared {
   readonly path: string
   /** Which file it is, whatever it is called. */
   readonly file: number | undefined
+  readonly keepCopy: KeepCopy | undefined
 }
 
 let shared: Shared | undefined
 let inTrouble: RecordsTrouble | undefined
 
 function fileOf(path: string): number | undefined {
-  return existsSync(path) ? statSync(path).ino : undefined
+  return statSync(path, { throwIfNoEntry: false })?.ino
 }
 
 /** Opens the server's one connection. */
-export function openShared(beforeMigration?: BeforeMigration): Database.Database {
+export function openShared(keepCopy?: KeepCopy, isChecked = false): Database.Database {
   const path = databasePath()
-  const db = open(path, beforeMigration)
+  const db = open(path, keepCopy, isChecked)
   inTrouble = undefined
-  shared = { db, path, file: fileOf(path) }
+  shared = { db, path, file: fileOf(path), keepCopy }
   return db
 }
 
@@ -91,7 +97,14 @@ export function openShared(beforeMigration?: BeforeMigration): Database.Database
  */
 export function database(): Database.Database {
   if (inTrouble) throw inTrouble
+  // Where another program has put another file in its place, nothing more is written into the one that nobody sees.
+  if (shared && fileOf(shared.path) !== shared.file) lookAfterFile()
   return shared?.db ?? openShared()
+}
+
+/** Whether the records are open. */
+export function isOpen(): boolean {
+  return shared !== undefined
 }
 
 /** Closes the connection, for another file to be put in its place. */
@@ -100,7 +113,7 @@ export function closeShared(): void {
   shared = undefined
 }
 
-/** Lets nobody at the records any more: they are damaged. */
+/** Lets nobody at the records any more: they are damaged, or being replaced. */
 export function barRecords(trouble: RecordsTrouble): void {
   inTrouble = trouble
 }
@@ -115,18 +128,19 @@ export type FileNews = 'as-it-was' | 'written-anew' | 'another-file'
 
 /**
  * Looks whether the file is still the one that is open. If it was deleted, all that is in it is still held here, and is written anew; if
- * another was put in its place, that one is opened.
+ * another was put in its place, what is held here is kept as a copy, and that one is opened.
  */
 export function lookAfterFile(): FileNews {
   if (!shared || inTrouble) return 'as-it-was'
-  const { db, path, file } = shared
+  const { db, path, file, keepCopy } = shared
   const now = fileOf(path)
   if (now === file) return 'as-it-was'
   if (now === undefined) {
     mkdirSync(dirname(path), { recursive: true })
     db.prepare('VACUUM INTO ?').run(path)
   }
+  else keepCopy?.(db, path, 'before-restore')
   closeShared()
-  openShared()
+  openShared(keepCopy)
   return now === undefined ? 'written-anew' : 'another-file'
 }

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type Database from 'better-sqlite3'
 import type { Reading } from '../../core/design/read'
 import { problemLines } from '../../core/design/read'
+import { WAS_THERE } from './incoming'
 import type { DocumentTable } from './sorts'
 
 /** A kept document with what the house knows of it. */
@@ -99,7 +100,7 @@ function statementsOf(db: Database.Database, table: string) {
     ),
     remove: db.prepare<[string, string]>(`UPDATE ${table} SET removed_at = ? WHERE id = ? AND removed_at IS NULL`),
     aside: db.prepare<[], { id: string, name: string, removed_at: string }>(
-      `SELECT id, name, removed_at FROM ${table} WHERE removed_at IS NOT NULL ORDER BY removed_at DESC`,
+      `SELECT id, name, removed_at FROM ${table} WHERE ${WAS_THERE} ORDER BY removed_at DESC`,
     ),
     bringBack: db.prepare<[string]>(`UPDATE ${table} SET removed_at = NULL WHERE id = ? AND removed_at IS NOT NULL`),
     forget: db.prepare<[string]>(`DELETE FROM ${table} WHERE id = ? AND removed_at IS NOT NULL`),

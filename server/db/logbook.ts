@@ -34,6 +34,8 @@ export interface MakeAsSeen {
 export interface Logbook {
   readonly list: () => LogListed[]
   readonly facts: (id: string) => BagFacts | undefined
+  /** The same as JSON, as it is kept. */
+  readonly factsText: (id: string) => string | undefined
   /** Whether what is known of a make is of its last event. */
   readonly isUpToDate: (id: string) => boolean
   readonly allFacts: () => BagFacts[]
@@ -100,6 +102,7 @@ export function logbookIn(db: Database.Database): Logbook {
       id: row.id, name: row.name, createdAt: row.created_at, updatedAt: row.updated_at, photo: row.photo === 1,
       listed: row.listed === null ? null : (JSON.parse(row.listed) as Listed),
     })),
+    factsText: id => facts.get(id),
     facts: (id) => {
       const text = facts.get(id)
       return text === undefined ? undefined : (JSON.parse(text) as BagFacts)

@@ -3,6 +3,7 @@ import type { MakeEvent } from '../../core/make/event'
 import { stateOf } from '../../core/make/fold'
 import type { Progress } from '../../core/make/plan'
 import type { LaidAside } from './documents'
+import { WAS_THERE } from './incoming'
 
 /** A make in the list: what it is called, and how far it is. */
 export interface MakeListed {
@@ -80,7 +81,7 @@ export function makesIn(db: Database.Database): Makes {
   )
   const remove = db.prepare<[string, string]>('UPDATE makes SET removed_at = ? WHERE id = ? AND removed_at IS NULL')
   const aside = db.prepare<[], { id: string, name: string, removed_at: string }>(
-    'SELECT id, name, removed_at FROM makes WHERE removed_at IS NOT NULL ORDER BY removed_at DESC',
+    `SELECT id, name, removed_at FROM makes WHERE ${WAS_THERE} ORDER BY removed_at DESC`,
   )
   const bringBack = db.prepare<[string]>('UPDATE makes SET removed_at = NULL WHERE id = ? AND removed_at IS NOT NULL')
   const forget = db.prepare<[string]>('DELETE FROM makes WHERE id = ? AND removed_at IS NOT NULL')

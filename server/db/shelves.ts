@@ -1,6 +1,4 @@
 import type { Design, SwatchDocument } from '../../core/design/design'
-import type { MakeDocument } from '../../core/make/document'
-import type { Progress } from '../../core/make/plan'
 import { readDesign, readSwatch } from '../../core/design/read'
 import { readShelfYarn } from '../../core/shelf/read'
 import type { ShelfYarn } from '../../core/shelf/yarn'
@@ -12,7 +10,6 @@ import { type Devices, devicesIn } from './devices'
 import { type LaidAside, type Shelf, shelf } from './documents'
 import { type Logbook, logbookIn } from './logbook'
 import { type Makes, makesIn } from './makes'
-import { photoBytes, plainJpeg } from './photoText'
 import type { DocumentTable } from './sorts'
 import { type Versions, versionsIn } from './versions'
 
@@ -100,11 +97,4 @@ export function clearAside(now: Date): void {
     const { laidAside, forget } = of()
     for (const { id, removedAt } of laidAside()) if (removedAt < before) forget(id)
   }
-}
-
-/** Keeps a make that comes as a document, with its photo, and how far it is. */
-export function keepMake(id: string, { events, photo }: Pick<MakeDocument, 'events' | 'photo'>, progress: Progress | undefined): void {
-  makes().keep(id, events, progress)
-  const jpeg = photo === undefined ? undefined : plainJpeg(photoBytes(photo))
-  if (jpeg) logbook().keepPhoto(id, jpeg)
 }

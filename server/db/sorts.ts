@@ -6,3 +6,6 @@ export type DocumentTable = (typeof DOCUMENT_TABLES)[DocumentSort]
 
 /** All of them, the sort and its table. */
 export const DOCUMENTS = Object.entries(DOCUMENT_TABLES) as readonly (readonly [DocumentSort, DocumentTable])[]
+
+/** The tables that tell our records from other people's databases. */
+export const OURS = ['designs', 'swatches', 'house']

@@ -3,7 +3,8 @@
  */
 
 /** Sorts of trouble with the records. */
-export type TroubleCode = 'read-only' | 'full' | 'locked' | 'corrupt' | 'no-database' | 'folder' | 'unreadable' | 'later' | 'io'
+export type TroubleCode
+  = 'read-only' | 'full' | 'locked' | 'corrupt' | 'no-database' | 'folder' | 'unreadable' | 'later' | 'io' | 'away' | 'held'
 
 /** Trouble with the records: told to the maker, never as a stack of calls. */
 export class RecordsTrouble extends Error {
@@ -33,6 +34,9 @@ const WORDS: Readonly<Record<TroubleCode, (path: string) => string>> = {
     + 'FAIR_HOLLOW_DB, and start again.',
   'later': path => `${path} was written by a later version of Fair Hollow. It was left as it is. Start that version, or name another file `
     + 'in FAIR_HOLLOW_DB.',
+  'away': () => 'Everything is just being returned to an earlier copy. What you change now is kept in the browser and saved in a moment.',
+  'held': path => `Another Fair Hollow is running with the records in ${path}. Nothing was started. Use that one, or end it first; or name `
+    + 'another file in FAIR_HOLLOW_DB.',
   'io': path => `The disk failed while the records in ${path} were read or written. What was acknowledged before is on it if the disk is `
     + 'sound. See to the disk, and start again.',
 }

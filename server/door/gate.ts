@@ -30,11 +30,11 @@ export function cameOverNetwork(request: object): boolean {
 export type Asking = Pick<IncomingMessage, 'method' | 'url' | 'headers'>
 
 /** Whether a request passes, or how it is turned away. */
-export type Passing = { readonly passes: true } | { readonly passes: false, readonly status: 401 | 403 | 421, readonly words: string }
+export type Passing = { readonly passes: true } | { readonly passes: false, readonly status: 400 | 401 | 403 | 421, readonly words: string }
 
 const PASSES: Passing = { passes: true }
 
-function turnedAway(status: 401 | 403 | 421, words: string): Passing {
+function turnedAway(status: 400 | 401 | 403 | 421, words: string): Passing {
   return { passes: false, status, words }
 }
 
@@ -59,16 +59,40 @@ function fromElsewhere({ method, headers, url }: Asking, door: Door): boolean {
   const site = headers['sec-fetch-site']
   if (site === undefined || site === 'same-origin' || site === 'none') return false
   const visits = headers['sec-fetch-mode'] === 'navigate' && headers['sec-fetch-dest'] === 'document'
-  return !(visits && method === 'GET' && !isRecords(url))
+  return !(visits && method === 'GET' && !isRecords(pathOf(url)))
 }
 
-/** Whether an address is of records, not of the page's own files. */
-export function isRecords(url: string | undefined): boolean {
-  return /^\/+api(\/|$|\?)/i.test(url ?? '')
+/** Signs that stand for themselves in a path (RFC 3986, pchar and "/"): nobody writes them otherwise who has nothing to hide. */
+const PLAIN = /^[\w\-.~!$&'()*+,;=:@/]$/
+
+/**
+ * The path that is asked for, decoded once, by which every rule goes; nothing of one that is written so as to be read in two ways: plain
+ * signs written as others, escapes that are none, steps up, backslashes, signs that cannot be seen.
+ */
+export function pathOf(url: string | undefined): string | undefined {
+  const raw = (url ?? '/').split(/[?#]/, 1)[0]!
+  if (!raw.startsWith('/')) return undefined
+  let decoded: string
+  try {
+    decoded = decodeURIComponent(raw)
+  }
+  catch {
+    return undefined
+  }
+  const hidesPlain = (raw.match(/%[0-9a-f]{2}/gi) ?? []).some(escape => PLAIN.test(String.fromCharCode(Number.parseInt(escape.slice(1), 16))))
+  // eslint-disable-next-line no-control-regex -- signs that cannot be seen are what is looked for
+  if (hidesPlain || /[\u0000-\u001f\u007f\\]/.test(decoded) || decoded.split('/').some(step => step === '.' || step === '..')) return undefined
+  return decoded
+}
+
+/** Whether a path is of records, not of the page's own files. */
+export function isRecords(path: string | undefined): boolean {
+  return /^\/+api(\/|$)/i.test(path ?? '')
 }
 
 /** Whether a request may be answered at all, whoever asks. */
 export function passes(asking: Asking, door: Door): Passing {
+  if (pathOf(asking.url) === undefined) return turnedAway(400, 'This address is written in a way that is read in two.')
   if (!isOwn(asking.headers.host, door))
     return turnedAway(421, 'This is not an address of Fair Hollow. Ask for it by the address that it was started with.')
   if (fromElsewhere(asking, door)) return turnedAway(403, 'Only this program\'s own pages may ask for its records or change them.')

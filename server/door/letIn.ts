@@ -5,6 +5,7 @@ import { UNUSED_DAYS } from '../db/devices'
 import { devices } from '../db/shelves'
 import { contentPolicy, cookieOf, type Door } from './gate'
 import { Pairing, sameWord, type Tried } from './pairing'
+import { Slowed } from './slowed'
 
 /*
  * The page that a machine of the house sees before it is let in: it asks for the six letters, or for the passphrase where the program was
@@ -15,9 +16,8 @@ export const LET_IN = '/let-in'
 
 /** The pairing that the maker opens from the page. */
 export const pairing = new Pairing()
-/** Where the program was opened with a passphrase, it lets in for as long as it runs; tries are counted all the same. */
-let wrongPhrases = 0
-const MOST_PHRASES = 50
+/** Where the program was opened with a passphrase, it lets in for as long as it runs; guessing is made slow. */
+const slowed = new Slowed()
 
 /** Letters that the phone's camera read come behind the sign that browsers do not send. */
 const SCRIPT = 'const c=location.hash.slice(1);if(c){document.querySelector("input[name=code]").value=c;'
@@ -35,13 +35,18 @@ const STYLE = 'body{font:18px/1.5 system-ui,sans-serif;margin:0;background:#f6f0
   + '@media(prefers-color-scheme:dark){body{background:#211f1c;color:#f3ebdc}input{background:#2b2825;border-color:#a59b8a}'
   + 'button{background:#e9a9c6;color:#2b2a28}}'
 
-const SAID: Readonly<Record<Tried, string>> = {
-  'let-in': '',
-  'wrong': 'That is not it. Look again at the letters on the screen: they change each time.',
-  'shut': 'The door is shut. Choose "Use it on my phone" once more on the machine that Fair Hollow runs on, for new letters.',
+/** What became of a try; of one that was not looked at, after how many seconds another is. */
+type Said = Exclude<Tried, 'let-in'> | { readonly waitS: number }
+
+function wordsOf(said: Said): string {
+  if (typeof said === 'object')
+    return `There were many wrong tries from your address. Wait ${said.waitS} ${said.waitS === 1 ? 'second' : 'seconds'}, and try again.`
+  return said === 'wrong'
+    ? 'That is not it. Look again, and try once more.'
+    : 'The door is shut. Choose "Use it on my phone" once more on the machine that Fair Hollow runs on, for new letters.'
 }
 
-function pageOf(byPhrase: boolean, tried?: Tried): string {
+function pageOf(byPhrase: boolean, said?: Said): string {
   const asks = byPhrase
     ? '<label for="c">The passphrase</label><input id="c" name="code" type="password" autocomplete="current-password" required>'
     : '<label for="c">The six letters on the screen</label><input id="c" name="code" autocomplete="off" autocapitalize="characters" '
@@ -49,7 +54,7 @@ function pageOf(byPhrase: boolean, tried?: Tried): string {
   return `<!doctype html><html lang="en"><meta charset="utf-8"><meta name="viewport" content="width=device-width,initial-scale=1">`
     + `<title>Fair Hollow: let this machine in</title><style>${STYLE}</style><main><h1>Fair Hollow</h1>`
     + `<p>This machine has not been let in yet.</p>`
-    + `${tried && tried !== 'let-in' ? `<p class="no" role="alert">${SAID[tried]}</p>` : ''}<form method="post" action="${LET_IN}">${asks}`
+    + `${said ? `<p class="no" role="alert">${wordsOf(said)}</p>` : ''}<form method="post" action="${LET_IN}">${asks}`
     + '<label for="n">What to call this machine</label><input id="n" name="name" value="my phone" maxlength="40">'
     + `<button>Let me in</button></form></main><script>${SCRIPT}</script></html>`
 }
@@ -70,15 +75,25 @@ async function formOf(request: IncomingMessage): Promise<URLSearchParams | undef
   return text.length < 2_000 ? new URLSearchParams(text) : undefined
 }
 
-function tryPhrase(given: string, phrase: string): Tried {
-  if (wrongPhrases >= MOST_PHRASES) return 'shut'
-  if (sameWord(given, phrase)) return 'let-in'
-  wrongPhrases++
-  return 'wrong'
+/** Tries a passphrase from an address, slowly. */
+async function tryPhrase(given: string, phrase: string, address: string): Promise<'let-in' | Said> {
+  const now = Date.now()
+  const waitMs = slowed.waitMs(address, now)
+  if (waitMs > 0) return { waitS: Math.ceil(waitMs / 1000) }
+  slowed.begin(address, now)
+  await rest(slowed.lookMs(now))
+  if (!sameWord(given, phrase)) return 'wrong'
+  slowed.right(address)
+  return 'let-in'
 }
 
-/** Makes guessing slow, whoever guesses. */
+/** Makes guessing the letters slow, whoever guesses. */
 const TRY_MS = 700
+
+async function tryLetters(given: string, address: string, now: number): Promise<Tried> {
+  await rest(TRY_MS)
+  return pairing.try(given, address, now)
+}
 
 /** Answers a machine that was not let in: with the page that asks, or with a token of its own. */
 export async function letIn(request: IncomingMessage, response: ServerResponse, door: Door, phrase: string | undefined): Promise<void> {
@@ -86,10 +101,13 @@ export async function letIn(request: IncomingMessage, response: ServerResponse, 
   if (request.method !== 'POST') return answer(response, 200, pageOf(byPhrase))
   const form = await formOf(request)
   const code = form?.get('code') ?? ''
-  await rest(TRY_MS)
+  const address = request.socket.remoteAddress ?? ''
   const now = new Date()
-  const tried = byPhrase ? tryPhrase(code, phrase) : pairing.try(code, request.socket.remoteAddress ?? '', now.getTime())
-  if (tried !== 'let-in') return answer(response, tried === 'shut' ? 429 : 403, pageOf(byPhrase, tried))
+  const said = byPhrase ? await tryPhrase(code, phrase, address) : await tryLetters(code, address, now.getTime())
+  if (said !== 'let-in') {
+    if (typeof said === 'object') response.setHeader('Retry-After', String(said.waitS))
+    return answer(response, said === 'wrong' ? 403 : 429, pageOf(byPhrase, said))
+  }
   const { token } = devices().pair((form?.get('name') ?? '').trim().slice(0, 40) || 'a machine', now)
   response.writeHead(303, { 'Location': '/', 'Set-Cookie': cookieOf(token, door, UNUSED_DAYS), 'Cache-Control': 'no-store' })
   response.end()

@@ -4,7 +4,8 @@ import { createServer as createSecureServer } from 'node:https'
 import { devices } from '../db/shelves'
 import { RecordsTrouble } from '../db/trouble'
 import { houseAddresses, inAddress } from './address'
-import { cameBy, type Door, headsFor, isRecords, passes, tokenIn } from './gate'
+import { watchdog } from '../house/watchdog'
+import { cameBy, type Door, headsFor, isRecords, passes, pathOf, tokenIn } from './gate'
 import { LET_IN, letIn } from './letIn'
 
 /** A certificate and its key, as a maker brings them. */
@@ -44,17 +45,20 @@ export function gated(door: Door, phrase: string | undefined, program: RequestLi
   return (request, response) => {
     for (const [name, value] of Object.entries(headsFor(request.url))) response.setHeader(name, value)
     cameBy(request, door)
+    const path = pathOf(request.url)
+    watchdog.began(request, `${request.method} ${path?.replace(/[^/\w.-]/g, '').slice(0, 60)}`)
+    response.once('close', () => watchdog.ended(request))
     const passing = passes(request, door)
     if (!passing.passes) return refuse(response, passing.status, passing.words)
     if (!door.inHouse) return program(request, response)
     try {
       if (isLetIn(request)) return program(request, response)
-      if (request.url?.split(/[?#]/)[0] === LET_IN) return void letIn(request, response, door, phrase).catch(() => response.destroy())
+      if (path === LET_IN) return void letIn(request, response, door, phrase).catch(() => response.destroy())
     }
     catch (error) {
       return refuse(response, 503, error instanceof RecordsTrouble ? error.words : 'The records cannot be read now. Try again in a while.')
     }
-    if (isRecords(request.url) || request.method !== 'GET') return refuse(response, 401, 'This machine has not been let in.')
+    if (isRecords(path) || request.method !== 'GET') return refuse(response, 401, 'This machine has not been let in.')
     response.writeHead(303, { 'Location': LET_IN, 'Cache-Control': 'no-store' })
     response.end()
   }

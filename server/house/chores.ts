@@ -1,9 +1,12 @@
-import { database, databasePath, lookAfterFile } from '../db/connection'
+import { barredFor, database, databasePath, lookAfterFile } from '../db/connection'
 import { clearAside } from '../db/shelves'
 import { RecordsTrouble } from '../db/trouble'
 import { learnMissing } from '../workshop/lessons'
 import { drawAhead } from '../workshop/portraits'
-import { copiesOf, copyNow, lastChange } from './copies'
+import { inWorkshop } from '../workshop/workshop'
+import { openOnceThereIsRoom } from './begin'
+import { copiesOf, lastChange } from './copies'
+import { watchdog } from './watchdog'
 
 /*
  * The house's own chores: copying the records once a day, clearing what has lain aside long enough, looking after the file, drawing ahead.
@@ -18,8 +21,10 @@ export async function copyIfDue(now: Date, oldEnoughMs: number): Promise<string 
   const db = database()
   const path = databasePath()
   const [last] = copiesOf(path)
-  const due = !last || (now.getTime() - Date.parse(last.madeAt) > oldEnoughMs && lastChange(db) > last.madeAt)
-  return due ? copyNow(db, path, 'daily', now) : undefined
+  // A copy that seems to be of days to come was made while the clock was wrong.
+  const ageMs = last && Math.abs(now.getTime() - Date.parse(last.madeAt))
+  const due = ageMs === undefined || (ageMs > oldEnoughMs && (lastChange(db) > last!.madeAt || Date.parse(last!.madeAt) > now.getTime()))
+  return due ? inWorkshop('copy', { path, why: 'daily', now: now.getTime() }) : undefined
 }
 
 function quietly(chore: () => unknown): void {
@@ -43,6 +48,7 @@ export function beginChores(): () => void {
     setInterval(() => quietly(() => copyIfDue(new Date(), DAILY_MS)), HOUR_MS / 2),
     setInterval(() => quietly(() => clearAside(new Date())), HOUR_MS),
     setInterval(() => quietly(() => {
+      if (barredFor()?.code === 'full') openOnceThereIsRoom()
       const news = lookAfterFile()
       if (news !== 'as-it-was') process.stderr.write(`${databasePath()} ${NEWS[news]}\n`)
     }), LOOK_MS),
@@ -50,7 +56,9 @@ export function beginChores(): () => void {
   for (const timer of timers) timer.unref()
   const endsDrawing = drawAhead()
   learnMissing()
+  watchdog.begin(process.env.FAIR_HOLLOW_WATCH === 'close')
   return () => {
+    watchdog.end()
     timers.forEach(clearInterval)
     endsDrawing()
   }

@@ -1,28 +1,14 @@
-import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
-import { basename, join } from 'node:path'
+import { closeSync, copyFileSync, existsSync, fsyncSync, mkdirSync, openSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
+import { basename, dirname, join } from 'node:path'
 import Database from 'better-sqlite3'
-import { DOCUMENT_TABLES } from '../db/sorts'
+import { DOCUMENT_TABLES, OURS } from '../db/sorts'
 import { troubleOf, troubleWith } from '../db/trouble'
+import { isWhole } from '../db/whole'
+import { type Copy, letGo, type Reason, REASONS } from './retention'
 
 /*
  * Copies of everything, kept beside the records: whole databases of their own, each looked over before it is called a copy.
  */
-
-/** So many are kept, the newest. */
-export const MOST_COPIES = 10
-
-/** Why a copy was made. */
-export const REASONS = ['daily', 'asked', 'before-update', 'before-restore'] as const
-export type Reason = (typeof REASONS)[number]
-
-/** A copy of everything. */
-export interface Copy {
-  /** Its file's name in the folder of copies. */
-  readonly name: string
-  readonly madeAt: string
-  readonly why: Reason
-  readonly bytes: number
-}
 
 /** The folder of a database's copies. */
 export function copiesFolder(path: string): string {
@@ -49,9 +35,34 @@ export function copiesOf(path: string): Copy[] {
     .sort((a, b) => (a.name < b.name ? 1 : -1))
 }
 
+/** So much room, in bytes, the copies of a household may take: FAIR_HOLLOW_COPIES_MB, or two thousand megabytes. */
+export function mostCopyBytes(): number {
+  const told = Number(process.env.FAIR_HOLLOW_COPIES_MB)
+  return (told > 0 ? told : 2_000) * 1e6
+}
+
+function stampOf(at: number): string {
+  return new Date(at).toISOString().replace('Z', '').replace(/[:.]/g, '-')
+}
+
+/** A name that no copy has, and none that is being made. */
 function fileFor(path: string, why: Reason, now: Date): string {
   mkdirSync(copiesFolder(path), { recursive: true })
-  return join(copiesFolder(path), `${now.toISOString().replace('Z', '').replace(/[:.]/g, '-')}.${why}.sqlite`)
+  for (let at = now.getTime(); ; at++) {
+    const file = join(copiesFolder(path), `${stampOf(at)}.${why}.sqlite`)
+    if (!existsSync(file) && !existsSync(`${file}.part`)) return file
+  }
+}
+
+/** Sees that a file, or the names in a folder, are on the disk before anything is built on it. */
+function synced(file: string): void {
+  const handle = openSync(file, 'r')
+  try {
+    fsyncSync(handle)
+  }
+  finally {
+    closeSync(handle)
+  }
 }
 
 /** Looks over a file that is to be a copy, or to become the records: whole, ours, and in one piece. */
@@ -60,9 +71,9 @@ export function checkCopy(file: string): void {
   try {
     db = new Database(file, { fileMustExist: true })
     db.pragma('journal_mode = DELETE')
-    const tables = db.prepare('SELECT count(*) FROM sqlite_master WHERE name IN (\'designs\', \'swatches\', \'house\')').pluck().get()
-    if (tables !== 3) throw troubleWith('no-database', file)
-    if (db.pragma('quick_check(1)', { simple: true }) !== 'ok') throw troubleWith('corrupt', file)
+    const tables = db.prepare('SELECT name FROM sqlite_master WHERE type = \'table\'').pluck().all()
+    if (!OURS.every(name => tables.includes(name))) throw troubleWith('no-database', file)
+    if (!isWhole(db)) throw troubleWith('corrupt', file)
   }
   catch (error) {
     throw troubleOf(error, file) ?? (error as Error)
@@ -72,46 +83,74 @@ export function checkCopy(file: string): void {
   }
 }
 
-/** Makes an unfinished copy one, if it is sound; lets the oldest go that are too many. */
-function finished(part: string, path: string): string {
-  checkCopy(part)
-  const file = part.replace(/\.part$/, '')
-  renameSync(part, file)
-  for (const { name } of copiesOf(path).slice(MOST_COPIES)) rmSync(join(copiesFolder(path), name))
-  return basename(file)
+/** Lets those copies go that are too many or take too much room. */
+function thin(path: string, now: Date, inUse: readonly string[]): void {
+  const gone = letGo(copiesOf(path), now, new Set(inUse), mostCopyBytes())
+  for (const { name } of gone) rmSync(join(copiesFolder(path), name), { force: true })
 }
 
-/** Pages copied before others are answered. */
-const PAGES_A_STEP = 200
-
-/** Copies everything while the program goes on. */
-export async function copyNow(db: Database.Database, path: string, why: Reason, now: Date): Promise<string> {
-  const part = `${fileFor(path, why, now)}.part`
+/**
+ * Copies everything, as it stands at one moment; others may write meanwhile over connections of their own.
+ *
+ * @param inUse names of copies that must not be let go for this one
+ * @returns the copy's name
+ */
+export function copyAll(db: Database.Database, path: string, why: Reason, now: Date, inUse: readonly string[] = []): string {
+  const file = fileFor(path, why, now)
+  const part = `${file}.part`
   try {
-    await db.backup(part, { progress: () => PAGES_A_STEP })
-    return finished(part, path)
+    db.prepare('VACUUM INTO ?').run(part)
+    checkCopy(part)
+    synced(part)
+    renameSync(part, file)
+    synced(copiesFolder(path))
   }
   catch (error) {
     rmSync(part, { force: true })
     throw troubleOf(error, path) ?? (error as Error)
   }
+  thin(path, now, [...inUse, basename(file)])
+  return basename(file)
 }
 
-/** Copies everything at once, before something is changed that cannot be changed back. */
-export function copyAtOnce(db: Database.Database, path: string, why: Reason, now: Date): string {
-  const part = `${fileFor(path, why, now)}.part`
-  rmSync(part, { force: true })
-  db.prepare('VACUUM INTO ?').run(part)
-  return finished(part, path)
+/** Takes a file from elsewhere in among the copies; gives its name there. */
+export function addCopy(from: string, path: string, now: Date): string {
+  const file = fileFor(path, 'asked', now)
+  copyFileSync(from, `${file}.part`)
+  checkCopy(`${file}.part`)
+  renameSync(`${file}.part`, file)
+  return basename(file)
 }
 
-/** Puts a copy in the place of the records, which nobody may have open; what was written ahead for the old ones goes with them. */
-export function putInPlace(copy: string, path: string): void {
+/** Lays a copy ready beside the records, looked over and on the disk. */
+export function staged(copy: string, path: string): string {
   const part = `${path}.part`
-  copyFileSync(copy, part)
-  checkCopy(part)
+  try {
+    copyFileSync(copy, part)
+    checkCopy(part)
+    synced(part)
+  }
+  catch (error) {
+    rmSync(part, { force: true })
+    throw troubleOf(error, path) ?? (error as Error)
+  }
+  return part
+}
+
+/** Puts what was laid ready in the place of the records, which nobody may have open; what was written ahead for the old ones goes. */
+export function putInPlace(part: string, path: string): void {
   for (const left of ['-wal', '-shm']) rmSync(path + left, { force: true })
   renameSync(part, path)
+  synced(dirname(path))
+}
+
+/** Removes what a program that was stopped left unfinished, of copies and of the records themselves; nobody else may be at it. */
+export function clearUnfinished(path: string): void {
+  const folder = copiesFolder(path)
+  rmSync(`${path}.part`, { force: true })
+  if (!existsSync(folder)) return
+  for (const name of readdirSync(folder))
+    if (/\.part(-journal|-wal|-shm)?$/.test(name) || /\.sqlite-(journal|wal|shm)$/.test(name)) rmSync(join(folder, name), { force: true })
 }
 
 /** When anything was changed last. */

@@ -1,8 +1,9 @@
-import { existsSync, renameSync, rmSync } from 'node:fs'
+import { closeSync, copyFileSync, existsSync, linkSync, openSync, readSync, renameSync, rmSync, statSync, writeSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { DOCUMENT_TABLES } from '../db/sorts'
-import { copiesFolder, copiesOf, putInPlace } from './copies'
+import { copiesFolder, copiesOf, putInPlace, staged } from './copies'
+import { type Row, rowsOf } from './rows'
 
 /*
  * What is done when the records are damaged: the broken file is kept beside, the last good copy takes its place, and whatever can still be
@@ -17,46 +18,27 @@ export interface Salvaged {
   readonly copy?: string
   /** Rows read off the broken file that the copy did not have, or had in an earlier state. */
   readonly brought: number
-  /** Rows that could not be read. */
+  /** Rows that could not be read, as far as it is known how many there were. */
   readonly lost: number
 }
 
-/** Moves the broken file, and what was written ahead for it, out of the way. */
-function putAside(path: string, now: Date): string {
+/** Keeps the broken file under a name of its own; there is a file in its old place until another takes it. */
+function keepBeside(path: string, now: Date): string {
   const broken = `${path}.broken-${now.toISOString().replace(/[:.]/g, '-')}`
-  for (const tail of ['', '-wal', '-shm']) if (existsSync(path + tail)) renameSync(path + tail, broken + tail)
+  for (const tail of ['-wal', '-shm']) if (existsSync(path + tail)) renameSync(path + tail, broken + tail)
+  try {
+    linkSync(path, broken)
+  }
+  catch {
+    // Some file systems know no second name for a file.
+    copyFileSync(path, broken)
+  }
   return broken
 }
 
-type Row = Record<string, unknown>
-
-/** Reads a table row by row, as far as it can be read: from the front, and from the back up to the first that cannot. */
-function* rowsOf(db: Database.Database, table: string, miss: () => void): Generator<Row> {
-  const seen = new Set<unknown>()
-  for (const order of ['ASC', 'DESC']) {
-    try {
-      for (const row of db.prepare(`SELECT rowid AS row_number, * FROM ${table} ORDER BY rowid ${order}`).iterate() as Iterable<Row>) {
-        if (seen.has(row.row_number)) break
-        seen.add(row.row_number)
-        yield row
-      }
-      if (order === 'ASC') return
-    }
-    catch {
-      miss()
-    }
-  }
-}
-
-/** Whether a file of an earlier program has no such table yet; of what cannot be read it is not known. */
-function knowsNo(db: Database.Database, table: string): boolean {
-  try {
-    return db.prepare('SELECT count(*) FROM sqlite_master WHERE name = ?').pluck().get(table) === 0
-  }
-  catch {
-    return false
-  }
-}
+/** A later state takes the place of an earlier one; of the same state, what was thrown away stays thrown away. */
+const LATER = (table: string) =>
+  `excluded.revision > ${table}.revision OR (excluded.revision = ${table}.revision AND excluded.removed_at IS NOT ${table}.removed_at)`
 
 /** How a table's rows are brought over: those that are not there, or are there in an earlier state. */
 const BROUGHT: Readonly<Record<string, string>> = {
@@ -65,33 +47,114 @@ const BROUGHT: Readonly<Record<string, string>> = {
     `INSERT INTO ${table} (id, name, document, revision, created_at, updated_at, removed_at)
       VALUES (@id, @name, @document, @revision, @created_at, @updated_at, @removed_at)
       ON CONFLICT (id) DO UPDATE SET name = excluded.name, document = excluded.document, revision = excluded.revision,
-        updated_at = excluded.updated_at, removed_at = excluded.removed_at WHERE excluded.revision > ${table}.revision`,
+        updated_at = excluded.updated_at, removed_at = excluded.removed_at WHERE ${LATER(table)}`,
   ])),
   makes: `INSERT INTO makes (id, name, progress, bag, created_at, updated_at, removed_at)
     VALUES (@id, @name, @progress, @bag, @created_at, @updated_at, @removed_at)
     ON CONFLICT (id) DO UPDATE SET progress = excluded.progress, updated_at = excluded.updated_at, removed_at = excluded.removed_at
-      WHERE excluded.updated_at > makes.updated_at`,
+      WHERE excluded.updated_at > makes.updated_at
+        OR (excluded.updated_at = makes.updated_at AND excluded.removed_at IS NOT makes.removed_at)`,
   make_events: 'INSERT INTO make_events (make, id, event) VALUES (@make, @id, @event) ON CONFLICT (make, id) DO NOTHING',
+  make_photos: `INSERT INTO make_photos (make, jpeg, added_at) VALUES (@make, @jpeg, @added_at)
+    ON CONFLICT (make) DO UPDATE SET jpeg = excluded.jpeg, added_at = excluded.added_at WHERE excluded.added_at > make_photos.added_at`,
+  design_versions: `INSERT INTO design_versions (design, revision, document, saved_at) VALUES (@design, @revision, @document, @saved_at)
+    ON CONFLICT (design, revision) DO NOTHING`,
+  devices: `INSERT INTO devices (id, name, token_hash, paired_at, seen_at) VALUES (@id, @name, @token_hash, @paired_at, @seen_at)
+    ON CONFLICT DO NOTHING`,
+  makes_removed: 'INSERT INTO makes_removed (id, removed_at) VALUES (@id, @removed_at) ON CONFLICT DO NOTHING',
+}
+
+/** Columns that hold JSON: what is none is kept aside by its name. */
+const JSON_COLUMNS = ['document', 'event']
+
+function isJson(text: unknown): boolean {
+  try {
+    JSON.parse(String(text))
+    return true
+  }
+  catch {
+    return false
+  }
+}
+
+/** Puts rows of one table where they belong. */
+function putter(into: Database.Database, table: string): (row: Row) => 'brought' | 'there' | 'lost' {
+  const sql = BROUGHT[table]!
+  const put = into.prepare(sql)
+  const aside = into.prepare('INSERT INTO broken_rows (sort, of_row, name, text, found_at) VALUES (?, ?, ?, ?, ?)')
+  const columns = [...sql.matchAll(/@(\w+)/g)].map(([, name]) => name!)
+  return (row) => {
+    const broken = JSON_COLUMNS.find(column => columns.includes(column) && !isJson(row[column]))
+    try {
+      if (broken) {
+        aside.run(table, String(row.id ?? row.design), String(row.name ?? ''), String(row[broken]), new Date().toISOString())
+        return 'lost'
+      }
+      return put.run(Object.fromEntries(columns.map(name => [name, row[name] ?? null]))).changes > 0 ? 'brought' : 'there'
+    }
+    catch {
+      return 'lost'
+    }
+  }
+}
+
+/** Bytes of a database's head, before its first page's own (SQLite's file format, 1.3). */
+const HEAD_BYTES = 100
+
+/**
+ * A broken file with a readable head: the program cannot tell it for a database without one. What the head says of pages and versions is
+ * taken from a sound copy, how many there are from the file's size; free pages are forgotten.
+ */
+function withHead(broken: string, copy: string | undefined): string {
+  if (!copy) return broken
+  const head = Buffer.alloc(HEAD_BYTES)
+  const from = openSync(copy, 'r')
+  readSync(from, head, 0, HEAD_BYTES, 0)
+  closeSync(from)
+  const pageBytes = head.readUInt16BE(16) === 1 ? 65_536 : head.readUInt16BE(16)
+  head.writeUInt32BE(Math.floor(statSync(broken).size / pageBytes), 28)
+  head.writeUInt32BE(head.readUInt32BE(24), 92)
+  head.fill(0, 32, 40)
+  head.fill(existsSync(`${broken}-wal`) ? 2 : 1, 18, 20)
+  const mended = `${broken}.head`
+  for (const tail of ['', '-wal']) if (existsSync(broken + tail)) copyFileSync(broken + tail, mended + tail)
+  const to = openSync(mended, 'r+')
+  writeSync(to, head, 0, HEAD_BYTES, 0)
+  closeSync(to)
+  return mended
+}
+
+/** Whether a file is told for a database at all. */
+function isDatabase(file: string): boolean {
+  let db: Database.Database | undefined
+  try {
+    db = new Database(file, { readonly: true })
+    db.prepare('SELECT count(*) FROM sqlite_master').get()
+    return true
+  }
+  catch {
+    return false
+  }
+  finally {
+    db?.close()
+  }
 }
 
 /** Brings over what can be read of a broken file. */
-export function bringOver(broken: string, into: Database.Database): Pick<Salvaged, 'brought' | 'lost'> {
+export function bringOver(broken: string, into: Database.Database, copy?: string): Pick<Salvaged, 'brought' | 'lost'> {
+  const readable = isDatabase(broken) ? broken : withHead(broken, copy)
   let [brought, lost] = [0, 0]
   let db: Database.Database | undefined
   try {
-    db = new Database(broken, { readonly: true })
-    for (const [table, sql] of Object.entries(BROUGHT)) {
-      if (knowsNo(db, table)) continue
-      const put = into.prepare(sql)
-      const columns = [...sql.matchAll(/@(\w+)/g)].map(([, name]) => name!)
-      for (const row of rowsOf(db, table, () => lost++)) {
-        try {
-          brought += put.run(Object.fromEntries(columns.map(name => [name, row[name] ?? null]))).changes
-        }
-        catch {
-          lost++
-        }
-      }
+    db = new Database(readable, { readonly: true })
+    // What cannot be told from its tables' names is not read at all.
+    db.prepare('SELECT name FROM sqlite_master').all()
+    for (const table of Object.keys(BROUGHT)) {
+      const put = putter(into, table)
+      const count = { brought: 0, there: 0, lost: 0 }
+      const unread = rowsOf(db, table, row => count[put(row)]++)
+      brought += count.brought
+      lost += count.lost + unread
     }
   }
   catch {
@@ -100,21 +163,23 @@ export function bringOver(broken: string, into: Database.Database): Pick<Salvage
   }
   finally {
     db?.close()
+    if (readable !== broken) for (const tail of ['', '-wal', '-shm']) rmSync(readable + tail, { force: true })
   }
   return { brought, lost }
 }
 
-/** Puts the broken file aside and the newest copy that is sound in its place; of none, nothing: an empty file is begun. */
+/** Keeps the broken file beside and puts the newest copy that is sound in its place; of none, nothing: an empty file is begun. */
 export function replaceBroken(path: string, now: Date): Pick<Salvaged, 'broken' | 'copy'> {
-  const broken = putAside(path, now)
+  const broken = keepBeside(path, now)
   for (const { name } of copiesOf(path)) {
     try {
-      putInPlace(join(copiesFolder(path), name), path)
+      putInPlace(staged(join(copiesFolder(path), name), path), path)
       return { broken, copy: name }
     }
     catch {
-      rmSync(`${path}.part`, { force: true })
+      // The one before it, then.
     }
   }
+  rmSync(path, { force: true })
   return { broken }
 }

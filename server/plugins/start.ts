@@ -15,7 +15,7 @@ function scriptsIn(page: string): string[] {
 export default defineNitroPlugin((nitro) => {
   // The built program has begun before it listens; the development server begins here.
   if (import.meta.dev) {
-    begin()
+    begin('the development server')
     const endChores = beginChores()
     nitro.hooks.hook('close', () => {
       endChores()

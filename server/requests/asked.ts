@@ -59,7 +59,7 @@ export class OrderQuery extends WhenAsked {
 
 /** A maker's zone and day, if there are such. */
 export function soundWhen<W extends WhenAsked>(when: W): W {
-  if (!isDay(when.on)) refuseProblems([{ field: 'on', message: 'is no day of the calendar' }])
+  if (!isDay(when.on)) refuseProblems([{ field: 'on', message: 'is no day of the calendar from 1900 to 2999' }])
   try {
     new Intl.DateTimeFormat('en', { timeZone: when.zone })
   }
@@ -75,6 +75,7 @@ export class BagsQuery {
   @OneOf(BAG_ORDERS) order: BagOrder = 'changed'
   @Whole({ least: 0, most: 1_000_000 }) from: number = 0
   @OneOf(BAG_GROUPS) group: BagGroup = 'all'
+  @Text(0, 300) after: string = ''
 }
 
 /** An export: in which form, vocabulary and style of repeats; `design` is the open document itself. */

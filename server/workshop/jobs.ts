@@ -1,25 +1,25 @@
 import type { Design } from '../../core/design/design'
 import { type Portrait, portraitOf } from '../../core/chart/portrait'
-import { type Draft, draft } from '../../core/draft/draft'
-import { isStopped } from '../../core/draft/part'
+import { draft } from '../../core/draft/draft'
 import { type ExportAs, exportDraft } from '../../core/export/exportDraft'
-import { type BagFacts, bagFacts } from '../../core/log/facts'
-import type { Hands } from '../../core/log/hands'
-import type { MakeEvent } from '../../core/make/event'
-import { type Progress, progressIn } from '../../core/make/plan'
-import { type BagWork, bagWork } from '../../core/plan/bagWork'
-import type { ShelfYarn } from '../../core/shelf/yarn'
+import type { KnownOfOrders, LineAsked } from '../../core/plan/known'
 import type { Terms } from '../../core/stitch/dictionary'
 import { tell } from '../../core/stitch/tell'
 import { patternOf } from '../../core/words/pattern'
 import type { RepeatStyle } from '../../core/words/say'
 import type { TaughtGrams } from '../../core/yarn/grams'
-import { type OrderSheet, orderPdf } from '../paper/orderPdf'
 import { parcelOf } from '../paper/parcel'
 import { patternPdf } from '../paper/patternPdf'
 import type { Fonts, PaperWish } from '../paper/sheet'
+import type { Reason } from '../house/retention'
+import type { Salvaged } from '../house/salvage'
+import { type AtRecords, copied, restored, salvaged } from './houseJobs'
+import { looking } from './atRecords'
+import { logbookBrought, makeBrought, parcelBrought, yarnsBrought } from './bringJobs'
+import { type ByMaker, knownOfOrders } from './knownOrders'
+import { factsKept, logbookFile, taughtBy } from './logJobs'
+import { type OrderFile, orderFile, type OrderFileWish } from './orderFile'
 import { packHouse } from './packHouse'
-import { type Unpacked, unpackHouse } from './unpackHouse'
 
 /*
  * What the server does that may take long: drafting, writing out, packing. It is done in a workshop beside it, so that nobody waits.
@@ -39,6 +39,12 @@ export interface WrittenOut {
   readonly extension: string
 }
 
+/** A job that is done by a function of its own. */
+interface JobOf<F extends (takes: never) => unknown> {
+  readonly takes: Parameters<F>[0]
+  readonly gives: Awaited<ReturnType<F>>
+}
+
 /** The jobs of the workshop: what each takes, and what comes of it. */
 export interface Jobs {
   portrait: { readonly takes: { readonly design: Design }, readonly gives: Portrait }
@@ -48,21 +54,27 @@ export interface Jobs {
     readonly takes: { readonly design: Design, readonly wish: ExportWish, readonly fonts?: Fonts, readonly taught: TaughtGrams }
     readonly gives: WrittenOut
   }
-  /** How far makes are, from all their events; nothing of one that was never taken up. */
-  progress: {
-    readonly takes: { readonly makes: readonly (readonly MakeEvent[])[] }
-    readonly gives: readonly (Progress | undefined)[]
+  /** Has what a make tells worked out and kept. */
+  facts: JobOf<typeof factsKept>
+  taught: JobOf<typeof taughtBy>
+  logbook: JobOf<typeof logbookFile>
+  /** What is known of the bags of some orders, as JSON. */
+  known: { readonly takes: ByMaker & { readonly path: string, readonly lines: readonly LineAsked[] }, readonly gives: string }
+  order: {
+    readonly takes: { readonly path: string, readonly wish: OrderFileWish, readonly maker: ByMaker }
+    readonly gives: OrderFile | undefined
   }
-  /** What a make tells, from all its events; nothing of one that was never taken up. */
-  facts: { readonly takes: { readonly events: readonly MakeEvent[] }, readonly gives: BagFacts | undefined }
-  /** What each of some bags takes, or why it is not known. */
-  works: {
-    readonly takes: { readonly designs: readonly Design[], readonly hands: Hands, readonly yarns: readonly ShelfYarn[] }
-    readonly gives: readonly { readonly takes?: BagWork, readonly unfinished?: string }[]
-  }
-  order: { readonly takes: { readonly sheet: OrderSheet, readonly wish: PaperWish, readonly fonts: Fonts }, readonly gives: Uint8Array }
+  /** Copies everything; gives the copy's name. */
+  copy: { readonly takes: AtRecords & { readonly why: Reason }, readonly gives: string }
+  /** Returns everything to a copy; gives the name of the copy of what there was. */
+  restore: { readonly takes: AtRecords & { readonly copy: string }, readonly gives: string }
+  salvage: { readonly takes: AtRecords, readonly gives: Salvaged }
   pack: { readonly takes: { readonly path: string }, readonly gives: Uint8Array }
-  unpack: { readonly takes: { readonly path: string, readonly bytes: Uint8Array }, readonly gives: Unpacked }
+  /** Files that come in. */
+  parcel: JobOf<typeof parcelBrought>
+  bringLogbook: JobOf<typeof logbookBrought>
+  bringMake: JobOf<typeof makeBrought>
+  bringYarns: JobOf<typeof yarnsBrought>
 }
 
 export type JobKind = keyof Jobs
@@ -80,13 +92,6 @@ async function written({ design, wish, fonts, taught }: Jobs['export']['takes'])
     : { body: parcelOf(drafted, pdf, terms, repeats, taught), type: 'application/zip', extension: 'zip' }
 }
 
-/** What a bag takes; of one that stops it is not known. */
-function workOf(drafted: Draft, hands: Hands, yarns: readonly ShelfYarn[]): Jobs['works']['gives'][number] {
-  return drafted.parts.some(isStopped)
-    ? { unfinished: 'Its pattern stops: finish it on the bench first.' }
-    : { takes: bagWork(drafted, hands, yarns) }
-}
-
 /** How each job is done. */
 export const DONE: { readonly [K in JobKind]: (takes: Jobs[K]['takes']) => Jobs[K]['gives'] | Promise<Jobs[K]['gives']> } = {
   portrait: ({ design }) => portraitOf(draft(design)),
@@ -94,8 +99,10 @@ export const DONE: { readonly [K in JobKind]: (takes: Jobs[K]['takes']) => Jobs[
     const found = draft(design).findings.find(({ code }) => TOO_MUCH.has(code))
     return found ? { tooMuch: tell(found.what, { terms: 'us', units: design.units }) } : {}
   },
-  progress: ({ makes }) => makes.map(progressIn), facts: ({ events }) => bagFacts(events),
-  works: ({ designs, hands, yarns }) => designs.map(design => workOf(draft(design), hands, yarns)),
-  order: ({ sheet, wish, fonts }) => orderPdf(sheet, wish, fonts),
-  export: written, pack: ({ path }) => packHouse(path), unpack: ({ path, bytes }) => unpackHouse(path, bytes),
+  facts: factsKept, taught: taughtBy, logbook: logbookFile,
+  known: ({ path, lines, ...maker }) => looking(path, db => JSON.stringify(knownOfOrders(db, lines, maker) satisfies KnownOfOrders)),
+  order: ({ path, wish, maker }) => looking(path, db => orderFile(db, wish, maker)),
+  copy: copied, restore: restored, salvage: salvaged,
+  export: written, pack: ({ path }) => packHouse(path),
+  parcel: parcelBrought, bringLogbook: logbookBrought, bringMake: makeBrought, bringYarns: yarnsBrought,
 }

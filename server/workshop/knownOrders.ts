@@ -1,10 +1,25 @@
+import type Database from 'better-sqlite3'
 import type { Design } from '../../core/design/design'
+import { readDesign } from '../../core/design/read'
+import { draft } from '../../core/draft/draft'
+import { isStopped } from '../../core/draft/part'
+import type { Hands } from '../../core/log/hands'
+import { bagWork } from '../../core/plan/bagWork'
 import type { Day } from '../../core/plan/days'
+import type { BagKnown, KnownOfOrders, LineAsked } from '../../core/plan/known'
 import { bagMeant, settledMakes } from '../../core/plan/settle'
-import type { KnownOfOrders, LineAsked } from '../../core/plan/known'
-import { bagList, designs, logbook, yarns } from '../db/shelves'
-import { taught } from './taught'
-import { inWorkshop } from './workshop'
+import { readShelfYarn } from '../../core/shelf/read'
+import type { ShelfYarn } from '../../core/shelf/yarn'
+import { bagListIn } from '../db/bagList'
+import { shelf } from '../db/documents'
+import { logbookIn } from '../db/logbook'
+
+/** Whose orders are looked at: their hands, their time zone, by which an evening is of this day or that, and the day it is there. */
+export interface ByMaker {
+  readonly hands: Hands
+  readonly zone: string
+  readonly today: Day
+}
 
 /** Days by a maker's clock: the Swedish way of writing them is ISO 8601's. */
 function dayIn(zone: string): (at: number) => Day {
@@ -12,34 +27,37 @@ function dayIn(zone: string): (at: number) => Day {
   return at => format(at)
 }
 
-/**
- * What is known of the bags of some orders, and of every make.
- *
- * @param zone the maker's time zone, by which an evening is of this day or that
- */
-export async function knownOfOrders(asked: readonly LineAsked[], zone: string, today: Day): Promise<KnownOfOrders> {
-  const { hands } = await taught()
-  const kept = bagList().named()
+/** The yarns that can be read. */
+export function yarnsOf(db: Database.Database): ShelfYarn[] {
+  return shelf(db, 'yarns', readShelfYarn).list().flatMap(({ document, unreadable }) => (unreadable ? [] : [document]))
+}
+
+/** What one of a bag takes; of one whose pattern stops it is not known. */
+function knownOfBag(bag: string, design: Design, hands: Hands, yarns: readonly ShelfYarn[]): BagKnown {
+  const drafted = draft(design)
+  return drafted.parts.some(isStopped)
+    ? { bag, work: null, why: 'Its pattern stops: finish it on the bench first.' }
+    : { bag, work: bagWork(drafted, hands, yarns) }
+}
+
+/** What is known of the bags of some orders, and of every make. */
+export function knownOfOrders(db: Database.Database, asked: readonly LineAsked[], { hands, zone, today }: ByMaker): KnownOfOrders {
+  const kept = bagListIn(db).named()
   const dayOf = dayIn(zone)
-  const seen = logbook().seen()
+  const seen = logbookIn(db).seen()
   const meant = asked.map(line => bagMeant(line, kept))
-  const wanted = [...new Set(meant)].flatMap((id) => {
-    const found = id ? designs().find(id) : undefined
-    return found && !found.unreadable ? [{ id, design: found.document as Design }] : []
-  })
-  const shelf = yarns().list().flatMap(({ document, unreadable }) => (unreadable ? [] : [document]))
-  const works = await inWorkshop('works', { designs: wanted.map(({ design }) => design), hands, yarns: shelf })
-  const workOf = new Map(wanted.map(({ id }, i) => [id, works[i]!]))
+  const designs = shelf(db, 'designs', readDesign)
+  const yarns = yarnsOf(db)
+  const works = new Map([...new Set(meant)].flatMap((id) => {
+    const found = id ? designs.find(id) : undefined
+    return found && !found.unreadable ? [[id, knownOfBag(id, found.document, hands, yarns)] as const] : []
+  }))
   return {
     here: kept,
     makes: settledMakes(seen.map(({ sittings: _, finished, ...make }) =>
       ({ ...make, ...(finished === undefined ? {} : { finished: dayOf(finished) }) })), kept),
     workedToday: seen.flatMap(({ sittings }) => sittings).filter(({ from }) => dayOf(from) === today)
       .reduce((sum, { minutes }) => sum + minutes, 0),
-    bags: meant.map((bag) => {
-      const work = workOf.get(bag)
-      if (!work) return { bag, work: null, why: 'There is no such bag here, or it cannot be read.' }
-      return work.unfinished ? { bag, work: null, why: work.unfinished } : { bag, work: work.takes! }
-    }),
+    bags: meant.map(bag => works.get(bag) ?? { bag, work: null, why: 'There is no such bag here, or it cannot be read.' }),
   }
 }

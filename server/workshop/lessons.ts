@@ -1,6 +1,6 @@
 import { setTimeout as rest } from 'node:timers/promises'
-import type { BagFacts } from '../../core/log/facts'
-import { logbook, makes } from '../db/shelves'
+import { databasePath } from '../db/connection'
+import { logbook } from '../db/shelves'
 import { RecordsTrouble } from '../db/trouble'
 import { inWorkshop, JobFailed } from './workshop'
 
@@ -19,30 +19,16 @@ const waiting = new Set<string>()
 const unlearnt = new Set<string>()
 let learning = false
 
-/** Works out anew what a make tells. */
-async function learn(id: string, ahead: boolean): Promise<BagFacts | undefined> {
-  const { events, upTo } = makes().allEvents(id)
-  let facts: BagFacts | undefined
+/** Has worked out anew what a make tells. */
+async function learn(id: string, ahead: boolean): Promise<void> {
   try {
-    facts = await inWorkshop('facts', { events }, ahead)
-    if (!facts) unlearnt.add(id)
+    if (!await inWorkshop('facts', { path: databasePath(), id }, { ahead })) unlearnt.add(id)
   }
   catch (error) {
     if (!(error instanceof JobFailed)) throw error
+    // Where nothing can be written, it is worked out again when it is asked for.
     if (error.why !== 'too-busy') unlearnt.add(id)
     process.stderr.write(`${error.message}\n`)
-  }
-  if (facts) keep(id, upTo, facts)
-  return facts
-}
-
-/** Keeps what a make tells; where nothing can be written, it is worked out again when it is asked for. */
-function keep(id: string, upTo: number, facts: BagFacts): void {
-  try {
-    logbook().keepFacts(id, upTo, facts)
-  }
-  catch (error) {
-    process.stderr.write(`lessons were not kept: ${(error as Error).name}\n`)
   }
 }
 
@@ -99,9 +85,11 @@ export async function learnFew(): Promise<void> {
   for (const { id } of behind) await factsOf(id)
 }
 
-/** What a make tells, up to its last event. */
-export async function factsOf(id: string): Promise<BagFacts | undefined> {
-  if (logbook().isUpToDate(id)) return logbook().facts(id)
-  waiting.delete(id)
-  return (await learn(id, false)) ?? logbook().facts(id)
+/** What a make tells, up to its last event, as JSON. */
+export async function factsOf(id: string): Promise<string | undefined> {
+  if (!logbook().isUpToDate(id)) {
+    waiting.delete(id)
+    await learn(id, false)
+  }
+  return logbook().factsText(id)
 }

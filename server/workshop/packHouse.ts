@@ -13,6 +13,13 @@ import type { MakeEvent } from '../../core/make/event'
 /** Folders of a parcel, by what lies in them. */
 export const FOLDERS = { design: 'bags', swatch: 'swatches', yarn: 'yarns', order: 'orders', make: 'on-the-hook' } as const
 
+/** A text that was found broken. */
+interface BrokenRow {
+  readonly sort: string
+  readonly name: string
+  readonly text: string | null
+}
+
 /** A name that no other file of the folder has. */
 function freeName(taken: Set<string>, folder: string, name: string, sort: string): string {
   for (let number = 1; ; number++) {
@@ -21,6 +28,21 @@ function freeName(taken: Set<string>, folder: string, name: string, sort: string
     taken.add(path)
     return path
   }
+}
+
+function isJson(text: string): boolean {
+  try {
+    JSON.parse(text)
+    return true
+  }
+  catch {
+    return false
+  }
+}
+
+/** A document as it is read by people; of what is none, the text as it lies there. */
+function indented(document: string): string {
+  return isJson(document) ? JSON.stringify(JSON.parse(document), null, 2) : document
 }
 
 /** Packs everything that a database keeps. */
@@ -37,15 +59,19 @@ export function packHouse(path: string): Uint8Array {
       for (const [sort, table] of DOCUMENTS) {
         const rows = db.prepare(`SELECT name, document FROM ${table} WHERE removed_at IS NULL ORDER BY created_at, rowid`).all()
         for (const { name, document } of rows as { name: string, document: string }[])
-          put(sort, name, `${JSON.stringify(JSON.parse(document), null, 2)}\n`)
+          put(sort, name, `${indented(document)}\n`)
       }
       const events = db.prepare('SELECT event FROM make_events WHERE make = ? ORDER BY number').pluck()
       const photo = db.prepare('SELECT jpeg FROM make_photos WHERE make = ?').pluck()
       const makes = db.prepare('SELECT id, name FROM makes WHERE removed_at IS NULL ORDER BY created_at, rowid').all()
       for (const { id, name } of makes as { id: string, name: string }[]) {
-        const own = (events.all(id) as string[]).map(event => JSON.parse(event) as MakeEvent)
+        const own = (events.all(id) as string[]).flatMap(event => (isJson(event) ? [JSON.parse(event) as MakeEvent] : []))
         const jpeg = photo.get(id) as Buffer | undefined
         put('make', name, `${JSON.stringify(makeDocument(name, own, jpeg && photoText(jpeg)), null, 2)}\n`)
+      }
+      for (const { sort, name, text } of db.prepare('SELECT sort, name, text FROM broken_rows ORDER BY number').all() as BrokenRow[]) {
+        const path = freeName(taken, 'broken', name || sort, sort)
+        files[path.replace(/json$/, 'txt')] = strToU8(text ?? '')
       }
       return zipSync(files, { level: 6, mtime: '2026-01-01T00:00:00' })
     })()

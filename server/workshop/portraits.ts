@@ -31,7 +31,7 @@ async function draw(id: string): Promise<void> {
   if (!kept) return
   let portrait = UNDRAWN
   try {
-    if (!kept.unreadable) portrait = await inWorkshop('portrait', { design: kept.document }, true)
+    if (!kept.unreadable) portrait = await inWorkshop('portrait', { design: kept.document }, { ahead: true })
   }
   catch (error) {
     if (!(error instanceof JobFailed) || error.why === 'too-busy') throw error

@@ -1,27 +1,16 @@
 import Database from 'better-sqlite3'
 import { strFromU8, unzipSync } from 'fflate'
-import type { Design, SwatchDocument } from '../../core/design/design'
 import { problemLines, readDesign, readSwatch } from '../../core/design/read'
-import type { MakeDocument } from '../../core/make/document'
-import { type Progress, progressIn } from '../../core/make/plan'
+import { progressIn } from '../../core/make/plan'
 import { readMake } from '../../core/make/read'
 import { readShelfYarn } from '../../core/shelf/read'
-import type { ShelfYarn } from '../../core/shelf/yarn'
-import type { Order } from '../../core/plan/order'
 import { readOrder } from '../../core/plan/read'
+import type { Content } from '../db/incoming'
 import { DOCUMENTS } from '../db/sorts'
 
 /*
  * Reading a parcel back: each file on its own, so that one that is broken keeps none of the others out.
  */
-
-/** What lies in a file of a parcel. */
-export type Content
-  = | { readonly sort: 'design', readonly document: Design }
-    | { readonly sort: 'swatch', readonly document: SwatchDocument }
-    | { readonly sort: 'yarn', readonly document: ShelfYarn }
-    | { readonly sort: 'order', readonly document: Order }
-    | { readonly sort: 'make', readonly document: MakeDocument, readonly progress?: Progress }
 
 /** A file of a parcel: what is in it, and whether the house has the very same; or why it cannot be read. */
 export type ParcelFile = { readonly file: string, readonly name: string } & (
@@ -36,6 +25,9 @@ const MOST_FILES = 20_000
 /** Unpacked, together: a small file that unfolds into a huge one is left alone. */
 const MOST_BYTES = 400_000_000
 const MOST_FILE_BYTES = 40_000_000
+/** Documents pack to a tenth, many alike to a fortieth; what packs to less says nothing. Small files may, whatever is in them. */
+const MOST_RATIO = 60
+const SMALL_BYTES = 100_000
 
 const READ = { design: readDesign, swatch: readSwatch, yarn: readShelfYarn, order: readOrder, make: readMake } as const
 
@@ -84,7 +76,7 @@ function signsIn(path: string): Set<string> {
     const signs = new Set<string>()
     for (const [sort, table] of DOCUMENTS) {
       for (const text of db.prepare(`SELECT document FROM ${table} WHERE removed_at IS NULL`).pluck().iterate() as Iterable<string>) {
-        const reading = READ[sort](JSON.parse(text))
+        const reading = READ[sort](parsed(text))
         if (reading.ok) signs.add(signOf({ sort, document: reading.document } as Content))
       }
     }
@@ -98,23 +90,29 @@ function signsIn(path: string): Set<string> {
   }
 }
 
+/** Whether a file is hardly anything once packed: it says nothing, at great length. */
+function isHollow(bytes: number, packedBytes: number): boolean {
+  return bytes > SMALL_BYTES && bytes > MOST_RATIO * packedBytes
+}
+
 /** Reads what a parcel holds against what the house has; nothing is kept yet. */
 export function unpackHouse(path: string, bytes: Uint8Array): Unpacked {
   let [count, size] = [0, 0]
   let packed: Record<string, Uint8Array>
   try {
     packed = unzipSync(bytes, {
-      filter: ({ name, originalSize }) => {
+      // What the head of a file says is all that is unpacked of it, so that it can be believed.
+      filter: ({ name, originalSize, size: packedSize }) => {
         if (!name.endsWith('.json')) return false
-        if (++count > MOST_FILES || (size += originalSize) > MOST_BYTES || originalSize > MOST_FILE_BYTES)
-          throw new RangeError('more than a parcel holds')
+        const isTooMuch = ++count > MOST_FILES || (size += originalSize) > MOST_BYTES || originalSize > MOST_FILE_BYTES
+        if (isTooMuch || isHollow(originalSize, packedSize)) throw new RangeError('more than a parcel holds')
         return true
       },
     })
   }
   catch (error) {
     const why = error instanceof RangeError
-      ? `This holds more than a parcel does: at most ${MOST_FILES} files, and ${MOST_BYTES / 1e6} MB unpacked.`
+      ? `This holds more than a parcel does: at most ${MOST_FILES} files, ${MOST_BYTES / 1e6} MB unpacked, none mostly of nothing.`
       : 'This is not a zip file, or it is cut short. Nothing was brought in.'
     return { ok: false, why }
   }

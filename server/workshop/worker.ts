@@ -2,6 +2,7 @@ import 'reflect-metadata'
 import { parentPort } from 'node:worker_threads'
 import { knowEveryKind } from '../../core/design/everyKind'
 import { DONE, type JobKind, type Jobs } from './jobs'
+import { transfersIn } from './transfers'
 
 /** A job as it comes into the workshop. */
 export interface Order {
@@ -20,7 +21,7 @@ parentPort?.on('message', ({ number, kind, takes }: Order) => {
   void Promise.resolve()
     .then(() => (DONE[kind] as (takes: unknown) => unknown)(takes))
     .then(
-      gives => parentPort!.postMessage({ number, gives } satisfies Delivery),
+      gives => parentPort!.postMessage({ number, gives } satisfies Delivery, transfersIn(gives)),
       (error: unknown) => {
         const { name = 'Error', stack = '' } = error as Error
         const frames = stack.split('\n').filter(line => /^\s+at /.test(line))

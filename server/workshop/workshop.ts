@@ -1,8 +1,10 @@
 import { existsSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { setTimeout as rest } from 'node:timers/promises'
 import { Worker } from 'node:worker_threads'
 import type { JobKind, Jobs } from './jobs'
+import { transfersIn } from './transfers'
 import type { Delivery, Order } from './worker'
 
 /*
@@ -13,7 +15,7 @@ import type { Delivery, Order } from './worker'
 /** A job was not done: it took too long or too much, there is too much to do, or it is a mistake of ours. */
 export class JobFailed extends Error {
   constructor(
-    readonly why: 'too-long' | 'too-much' | 'too-busy' | 'mistake',
+    readonly why: 'too-long' | 'too-much' | 'too-busy' | 'called-off' | 'mistake',
     detail = '',
   ) {
     super(`a job of the workshop failed (${why})${detail ? `\n${detail}` : ''}`)
@@ -25,8 +27,17 @@ const MOST_WAITING = 60
 const MEMORY_MB = 700
 /** As long as a job may take. */
 const LIMIT_MS: Readonly<Record<JobKind, number>> = {
-  portrait: 10_000, weigh: 10_000, progress: 60_000, facts: 20_000, works: 30_000, order: 30_000, export: 40_000,
-  pack: 60_000, unpack: 60_000,
+  portrait: 10_000, weigh: 10_000, facts: 20_000, taught: 30_000, logbook: 60_000, known: 30_000, order: 30_000, export: 40_000,
+  pack: 60_000, parcel: 120_000, bringLogbook: 120_000, bringMake: 60_000, bringYarns: 30_000,
+  copy: 300_000, restore: 600_000, salvage: 600_000,
+}
+
+/** How a job is asked for. */
+export interface Asked {
+  /** Done when nobody waits for anything else. */
+  readonly ahead?: boolean
+  /** Ends when whoever asked no longer waits: the job is not begun then, and one that was begun is ended. */
+  readonly calledOff?: AbortSignal
 }
 
 interface Waiting {
@@ -105,22 +116,44 @@ function give(bench: Bench, job: Waiting): void {
     goHome(bench, new JobFailed('too-long'))
     void late.terminate()
   }, LIMIT_MS[job.order.kind])
-  bench.worker.postMessage(job.order)
+  bench.worker.postMessage(job.order, transfersIn(job.order.takes))
+}
+
+/** Ends a job that nobody waits for any more. */
+function callOff(order: Order): void {
+  for (const queue of [waiting, ahead]) {
+    const at = queue.findIndex(job => job.order === order)
+    if (at >= 0) return void queue.splice(at, 1)[0]!.failed(new JobFailed('called-off'))
+  }
+  const bench = benches.find(({ job }) => job?.order === order)
+  if (!bench) return
+  goHome(bench, new JobFailed('called-off'))
+  void bench.worker.terminate()
 }
 
 /**
- * Has a job done in the workshop.
+ * Has a job done in the workshop. Bytes that it takes are given away.
  *
- * @param drawnAhead done when nobody waits for anything else
  * @throws JobFailed if it was not done
  */
-export function inWorkshop<K extends JobKind>(kind: K, takes: Jobs[K]['takes'], drawnAhead = false): Promise<Jobs[K]['gives']> {
-  const queue = drawnAhead ? ahead : waiting
+export function inWorkshop<K extends JobKind>(
+  kind: K, takes: Jobs[K]['takes'], { ahead: isAhead = false, calledOff }: Asked = {},
+): Promise<Jobs[K]['gives']> {
+  const queue = isAhead ? ahead : waiting
   if (queue.length >= MOST_WAITING) return Promise.reject(new JobFailed('too-busy'))
   return new Promise((resolve, reject) => {
-    queue.push({ order: { number: ++numbers, kind, takes }, done: resolve as (gives: unknown) => void, failed: reject })
+    const order: Order = { number: ++numbers, kind, takes }
+    queue.push({ order, done: resolve as (gives: unknown) => void, failed: reject })
+    calledOff?.addEventListener('abort', () => callOff(order), { once: true })
     goOn()
   })
+}
+
+const LOOK_MS = 10
+
+/** Waits until nobody works in the workshop: whatever was begun with the records is done with them. */
+export async function atRest(): Promise<void> {
+  while (waiting.length > 0 || ahead.length > 0 || benches.some(({ job }) => job)) await rest(LOOK_MS)
 }
 
 /** Sends all workers home. */

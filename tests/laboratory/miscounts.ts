@@ -140,7 +140,7 @@ const LAWS: readonly Law[] = [
       const [a, b] = sidesOf(of) as [number, number]
       return apartAround(b - a, 0.5, of.edge.count)
     }
-    return part.rounds.length === 0 || Boolean(part.edge.free) || off(part) <= Math.max(2.5, off(before) + 1)
+    return part.rounds.length === 0 || Boolean(part.edge.free) || off(part) <= Math.max(2.5, off(before) + 1) + 1e-9
   })],
   ['put right, handles stay where they are', ({ planned }, { way }, real) => way !== 'next-round'
     || JSON.stringify(real.parts.map(({ handles }) => handles)) === JSON.stringify(planned.parts.map(({ handles }) => handles))],

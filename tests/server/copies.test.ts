@@ -3,14 +3,22 @@ import { copyFileSync, existsSync, mkdtempSync, openSync, readdirSync, rmSync, s
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
+import { strFromU8, unzipSync } from 'fflate'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { readDesign } from '../../core/design/read'
 import { newDesign } from '../../core/design/starter'
+import { bagListIn } from '../../server/db/bagList'
+import { brokenTexts } from '../../server/db/broken'
 import { open } from '../../server/db/connection'
+import { makesIn } from '../../server/db/makes'
+import { packHouse } from '../../server/workshop/packHouse'
 import { type Shelf, shelf } from '../../server/db/documents'
 import type { Design } from '../../core/design/design'
 import { RecordsTrouble } from '../../server/db/trouble'
-import { checkCopy, copiesFolder, copiesOf, copyAtOnce, copyNow, lastChange, MOST_COPIES, putInPlace } from '../../server/house/copies'
+import { MIGRATIONS } from '../../server/db/migrations'
+import { migrate } from '../../server/db/migrate'
+import { checkCopy, clearUnfinished, copiesFolder, copiesOf, copyAll, lastChange, putInPlace, staged } from '../../server/house/copies'
+import { restored, salvaged } from '../../server/workshop/houseJobs'
 import { bringOver, replaceBroken } from '../../server/house/salvage'
 
 let folder: string
@@ -55,7 +63,7 @@ function damage(file: string, share: number, bytes: number): void {
 describe('copies of everything', () => {
   it('are whole databases of their own, what was only written ahead with them', async () => {
     const { id } = designs.add(newDesign('Pouch'))
-    const name = await copyNow(db, path, 'asked', minute(0))
+    const name = copyAll(db, path, 'asked', minute(0))
     const copy = new Database(join(copiesFolder(path), name), { readonly: true })
     expect(copy.prepare('SELECT id FROM designs').pluck().all()).toEqual([id])
     expect(copy.pragma('journal_mode', { simple: true })).toBe('delete')
@@ -63,31 +71,54 @@ describe('copies of everything', () => {
     expect(copiesOf(path)).toMatchObject([{ name, why: 'asked', madeAt: '2026-09-01T12:00:00.000Z' }])
   })
 
-  it('are made while saves go on, and hold one moment', async () => {
-    const { id } = designs.add(newDesign('Pouch'))
-    for (let i = 0; i < 300; i++) designs.add(newDesign(`Filler ${i}`))
-    let saves = 0
-    const timer = setInterval(() => designs.save(id, ++saves, newDesign(`Pouch ${saves}`)), 1)
-    const name = await copyNow(db, path, 'daily', minute(0))
-    clearInterval(timer)
-    expect(codeOf(() => checkCopy(join(copiesFolder(path), name)))).toBe('sound')
+  it('hold one moment, whatever is saved over another connection meanwhile, and never take a name that is taken', () => {
+    designs.add(newDesign('Pouch'))
+    const other = new Database(path, { readonly: true })
+    other.exec('BEGIN')
+    other.prepare('SELECT count(*) FROM designs').get()
+    designs.add(newDesign('Later'))
+    const names = [copyAll(db, path, 'asked', minute(0)), copyAll(db, path, 'asked', minute(0))]
+    other.close()
+    expect(new Set(names).size).toBe(2)
+    for (const name of names) expect(codeOf(() => checkCopy(join(copiesFolder(path), name)))).toBe('sound')
   })
 
-  it('are the last ten; what is none is left alone', () => {
-    for (let i = 0; i < MOST_COPIES + 4; i++) copyAtOnce(db, path, 'daily', minute(i))
+  it('leave nothing unfinished behind, of a program that was killed while it copied', () => {
+    copyAll(db, path, 'daily', minute(0))
+    writeFileSync(`${path}.part`, 'half')
+    for (const left of ['2026-09-01T12-00-00-000.daily.sqlite.part', '2026-09-01T12-00-00-000.daily.sqlite.part-journal'])
+      writeFileSync(join(copiesFolder(path), left), 'half')
     writeFileSync(join(copiesFolder(path), 'note.txt'), 'mine')
-    expect(copiesOf(path).map(({ madeAt }) => madeAt.slice(14, 16))).toEqual(['13', '12', '11', '10', '09', '08', '07', '06', '05', '04'])
-    expect(readdirSync(copiesFolder(path))).toHaveLength(MOST_COPIES + 1)
+    clearUnfinished(path)
+    expect(readdirSync(copiesFolder(path)).sort()).toEqual([copiesOf(path)[0]!.name, 'note.txt'].sort())
+    expect(existsSync(`${path}.part`)).toBe(false)
+  })
+
+  it('can be returned to whichever it is: the one asked for is there before, and what there was is copied', () => {
+    designs.add(newDesign('First of all'))
+    const first = copyAll(db, path, 'before-restore', minute(0))
+    designs.add(newDesign('Second'))
+    for (let i = 1; i < 6; i++) copyAll(db, path, 'before-restore', minute(i), [first])
+    designs.add(newDesign('Third'))
+    db.close()
+    const kept = restored({ path, copy: first, now: minute(9).getTime() })
+    reopen()
+    expect(designs.list().map(({ document }) => document.name)).toEqual(['First of all'])
+    expect(copiesOf(path).map(({ name }) => name)).toContain(first)
+    db.close()
+    restored({ path, copy: kept, now: minute(10).getTime() })
+    reopen()
+    expect(designs.list()).toHaveLength(3)
   })
 
   it('take the place of the records, what was written ahead for the old ones going with them', () => {
     designs.add(newDesign('Then'))
-    const name = copyAtOnce(db, path, 'asked', minute(0))
+    const name = copyAll(db, path, 'asked', minute(0))
     designs.add(newDesign('Now'))
     db.close()
     // As if it had been killed: what was written ahead lies there still.
     writeFileSync(`${path}-wal`, 'left over')
-    putInPlace(join(copiesFolder(path), name), path)
+    putInPlace(staged(join(copiesFolder(path), name), path), path)
     reopen()
     expect(designs.list().map(({ document }) => document.name)).toEqual(['Then'])
   })
@@ -95,7 +126,7 @@ describe('copies of everything', () => {
   it('are refused as records where they are damaged or none of ours', () => {
     const torn = join(folder, 'torn.sqlite')
     for (let i = 0; i < 200; i++) designs.add(newDesign(`Filler ${i}`))
-    copyFileSync(join(copiesFolder(path), copyAtOnce(db, path, 'asked', minute(0))), torn)
+    copyFileSync(join(copiesFolder(path), copyAll(db, path, 'asked', minute(0))), torn)
     damage(torn, 0.5, 8192)
     expect(codeOf(() => checkCopy(torn))).toBe('corrupt')
     const other = join(folder, 'other.sqlite')
@@ -106,7 +137,8 @@ describe('copies of everything', () => {
     const text = join(folder, 'text.sqlite')
     writeFileSync(text, 'This is no database at all.'.repeat(100))
     expect(codeOf(() => checkCopy(text))).toBe('no-database')
-    expect(codeOf(() => putInPlace(torn, path))).toBe('corrupt')
+    expect(codeOf(() => staged(torn, path))).toBe('corrupt')
+    expect(existsSync(`${path}.part`)).toBe(false)
   })
 
   it('know when anything was changed last', () => {
@@ -122,7 +154,7 @@ describe('copies of everything', () => {
 describe('damaged records', () => {
   it('are kept, the last good copy takes their place, and what can be read of them is brought over', () => {
     const ids = Array.from({ length: 400 }, (_, i) => designs.add(newDesign(`Bag ${i}`)).id)
-    copyAtOnce(db, path, 'daily', minute(0))
+    copyAll(db, path, 'daily', minute(0))
     const later = designs.add(newDesign('Begun after the copy')).id
     designs.save(ids[0]!, 1, newDesign('Changed after the copy'))
     db.pragma('wal_checkpoint(TRUNCATE)')
@@ -143,7 +175,7 @@ describe('damaged records', () => {
 
   it('that cannot be read at all leave the copy; without one an empty file is begun', () => {
     designs.add(newDesign('Copied'))
-    copyAtOnce(db, path, 'daily', minute(0))
+    copyAll(db, path, 'daily', minute(0))
     db.close()
     truncateSync(path, 6000)
     const { broken } = replaceBroken(path, minute(1))
@@ -157,24 +189,92 @@ describe('damaged records', () => {
     reopen()
     expect(designs.list()).toHaveLength(0)
   })
+
+  it('give back whatever a sound page holds: photos, earlier states, devices; and say how much is lost', () => {
+    const [first, second] = [designs.add(newDesign('Kept')), designs.add(newDesign('Thrown away since'))]
+    for (let i = 0; i < 300; i++) designs.add({ ...newDesign(`Filler ${i}`), note: 'x'.repeat(900) })
+    const copy = copyAll(db, path, 'daily', minute(0))
+    db.prepare('INSERT INTO design_versions VALUES (?, 1, ?, ?)').run(first.id, JSON.stringify(newDesign('Before')), '2026')
+    db.prepare('INSERT INTO makes (id, name, created_at, updated_at) VALUES (\'m\', \'Make\', ?, ?)').run('2026', '2026')
+    db.prepare('INSERT INTO make_photos VALUES (\'m\', ?, ?)').run(Buffer.from('a picture'), '2026')
+    db.prepare('INSERT INTO devices VALUES (\'d\', \'my phone\', \'hash\', ?, ?)').run('2026', '2026')
+    designs.remove(second.id)
+    db.pragma('wal_checkpoint(TRUNCATE)')
+    db.close()
+    damage(path, 0.4, 20_480)
+    const { lost } = salvaged({ path, now: minute(2).getTime() })
+    reopen()
+    expect(copiesOf(path).map(({ name }) => name)).toContain(copy)
+    expect(db.prepare('SELECT count(*) FROM design_versions').pluck().get()).toBe(1)
+    expect(db.prepare('SELECT jpeg FROM make_photos').pluck().get()).toEqual(Buffer.from('a picture'))
+    expect(db.prepare('SELECT name FROM devices').pluck().all()).toEqual(['my phone'])
+    expect(designs.find(second.id)).toBeUndefined()
+    // Five pages of 4096 bytes hold a few bags of two kilobytes each.
+    expect(lost).toBeGreaterThan(0)
+    expect(lost).toBeLessThan(30)
+    expect(designs.list()).toHaveLength(301)
+  })
+
+  it.each([16, 100])('whose first %d bytes are lost are read with the head of a copy', (bytes) => {
+    const { id } = designs.add(newDesign('Copied'))
+    copyAll(db, path, 'daily', minute(0))
+    designs.save(id, 1, newDesign('Saved after the copy'))
+    db.pragma('wal_checkpoint(TRUNCATE)')
+    db.close()
+    damage(path, 0, bytes)
+    expect(codeOf(() => open(path))).toMatch(/no-database|corrupt/)
+    expect(salvaged({ path, now: minute(2).getTime() })).toMatchObject({ lost: 0 })
+    reopen()
+    expect(designs.list().map(({ document }) => document.name)).toEqual(['Saved after the copy'])
+  })
+})
+
+describe('a row whose text is cut short', () => {
+  const cut = (sql: string, ...values: unknown[]) => {
+    db.pragma('ignore_check_constraints = ON')
+    db.prepare(sql).run(...values)
+    db.pragma('ignore_check_constraints = OFF')
+  }
+
+  it('is named and set aside, and everything else is served and packed', () => {
+    const [sound, broken] = [designs.add(newDesign('Sound')), designs.add(newDesign('Cut'))]
+    const order = { fairHollow: 'order', name: 'Fair', bags: [{ bag: sound.id, name: 'Sound' }] }
+    db.prepare('INSERT INTO orders (id, name, document, created_at, updated_at) VALUES (\'o\', \'Fair\', ?, \'1\', \'1\')')
+      .run(JSON.stringify(order))
+    db.prepare('INSERT INTO makes (id, name, bag, progress, created_at, updated_at) VALUES (\'m\', \'Sound\', ?, \'{}\', \'1\', \'1\')')
+      .run(sound.id)
+    // As if an earlier program had kept nothing of lists beside the documents.
+    db.exec('DROP TRIGGER designs_changed; DROP TRIGGER orders_changed; DROP TRIGGER makes_changed')
+    cut('UPDATE designs SET document = substr(document, 1, 40), portrait = \'[\' WHERE id = ?', broken.id)
+    cut('UPDATE orders SET document = \'{"bags":[\'')
+    cut('UPDATE makes SET progress = \'{"words\'')
+    db.close()
+    reopen()
+    expect(brokenTexts(db).map(({ sort, name }) => [sort, name])).toEqual([['orders', 'Fair'], ['designs', 'Cut']])
+    expect(designs.list().map(({ document, unreadable }) => [document.name, unreadable === undefined]).sort())
+      .toEqual([['Cut', false], ['Sound', true]])
+    expect(bagListIn(db).page({ find: '', order: 'name', from: 0 }).bags.map(({ name }) => name)).toEqual(['Cut', 'Sound'])
+    expect(makesIn(db).list()).toMatchObject([{ name: 'Sound', progress: null }])
+    db.pragma('wal_checkpoint(TRUNCATE)')
+    const packed = unzipSync(packHouse(path))
+    expect(Object.keys(packed).filter(name => name.startsWith('broken/'))).toHaveLength(2)
+    const texts = Object.entries(packed).filter(([name]) => name.startsWith('broken/')).map(([, bytes]) => strFromU8(bytes))
+    expect(texts).toContain(JSON.stringify(newDesign('Cut')).slice(0, 40))
+    expect(Object.keys(packed)).toContain('bags/sound.design.json')
+  })
 })
 
 describe('a database of the version before', () => {
-  it('is copied before its tables are changed', () => {
-    for (const table of ['devices', 'design_versions', 'make_facts', 'make_photos', 'yarns', 'orders']) db.exec(`DROP TABLE ${table}`)
-    const indexes = ['designs_by_name', 'designs_by_change', 'designs_begun', 'swatches_begun', 'makes_by_bag']
-    for (const index of indexes) db.exec(`DROP INDEX ${index}`)
-    db.exec('CREATE INDEX designs_by_update ON designs (updated_at DESC)')
-    for (const [table, column] of [
-      ['designs', 'removed_at'], ['designs', 'portrait'], ['designs', 'portrait_of'], ['designs', 'saves'], ['designs', 'begun_by'],
-      ['swatches', 'saves'], ['swatches', 'begun_by'], ['swatches', 'removed_at'], ['makes', 'removed_at'], ['makes', 'bag'],
-    ]) db.exec(`ALTER TABLE ${table} DROP COLUMN ${column}`)
-    db.pragma('user_version = 2')
+  it.each(MIGRATIONS.slice(1, -1).map(({ number }) => number))('%d is copied before its tables are changed', (number) => {
     db.close()
-    db = open(path, (old, at) => void copyAtOnce(old, at, 'before-update', minute(3)))
+    rmSync(path)
+    const before = new Database(path)
+    migrate(before, MIGRATIONS.slice(0, number))
+    before.close()
+    db = open(path, (old, at, why) => void copyAll(old, at, why, minute(3)))
     expect(copiesOf(path)).toMatchObject([{ why: 'before-update' }])
     const copy = new Database(join(copiesFolder(path), copiesOf(path)[0]!.name), { readonly: true })
-    expect(copy.pragma('user_version', { simple: true })).toBe(2)
+    expect(copy.pragma('user_version', { simple: true })).toBe(number)
     copy.close()
   })
 })

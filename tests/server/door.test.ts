@@ -1,8 +1,9 @@
 import { describe, expect, it, vi } from 'vitest'
 import { askedFor, hostOf, isLoopback } from '../../server/door/address'
-import { contentPolicy, cookieOf, type Door, headsFor, passes, tokenIn } from '../../server/door/gate'
+import { contentPolicy, cookieOf, type Door, headsFor, isRecords, passes, pathOf, tokenIn } from '../../server/door/gate'
 import { certificateIn, listenWords } from '../../server/door/listening'
 import { OPEN_MINUTES, Pairing } from '../../server/door/pairing'
+import { LONGEST_WAIT_MS, Slowed } from '../../server/door/slowed'
 import { troubleOf } from '../../server/db/trouble'
 
 const HERE: Door = { inHouse: false, address: '127.0.0.1', port: 3000, secure: false }
@@ -50,6 +51,20 @@ describe('the gate', () => {
     expect(asked(HERE, { host, 'sec-fetch-site': 'none', 'sec-fetch-mode': 'navigate', 'sec-fetch-dest': 'document' }, '/')).toBe('passes')
   })
 
+  it('reads a path once, and turns away what is written so as to be read in two ways', () => {
+    const host = 'localhost:3000'
+    for (const url of ['/%61pi/designs', '/a%70i/designs', '/api%2Fdesigns', '/%2561pi/%61', '/x/../api/designs',
+      '/./api/designs', '/%2e%2e/api',
+      '/api\\designs', '/api/%00', '/api/%0d%0aX', '/api/%', '/api/%zz', '/api/%c3%28', 'http://localhost:3000/api/designs', '*'])
+      expect(asked(HERE, { host }, url), url).toBe(400)
+    for (const [url, path] of [['/api/designs/%F0%9F%A7%B6?a=%61', '/api/designs/🧶'], ['/bags/a%20b', '/bags/a b'], ['/%2561', '/%61']]) {
+      expect(asked(HERE, { host }, url), url).toBe('passes')
+      expect(pathOf(url)).toBe(path)
+    }
+    for (const url of ['/api', '/API/x', '//api/designs', '/api?x']) expect(isRecords(pathOf(url)), url).toBe(true)
+    for (const url of ['/apis', '/bags/api', undefined]) expect(isRecords(pathOf(url)), url).toBe(false)
+  })
+
   it('gives cookies that no script reads and no other site sends, and finds them again', () => {
     const cookie = cookieOf('abcdefghijklmnopqrstuvwxyz', { secure: true }, 90)
     for (const part of ['HttpOnly', 'SameSite=Strict', 'Secure', 'Path=/']) expect(cookie).toContain(part)
@@ -70,6 +85,44 @@ describe('the gate', () => {
     expect(Object.keys(headsFor('/_nuxt/Bx_1-q.js'))).toEqual([
       'X-Content-Type-Options', 'Referrer-Policy', 'Cross-Origin-Resource-Policy',
     ])
+  })
+})
+
+describe('a passphrase', () => {
+  it('costs who mistypes it nothing, and who guesses more and more time, never more than half a minute a try', () => {
+    const slowed = new Slowed()
+    let now = 0
+    const waits = Array.from({ length: 12 }, () => {
+      slowed.begin('a', now)
+      const wait = slowed.waitMs('a', now)
+      now += wait
+      return wait / 1000
+    })
+    expect(waits).toEqual([0, 0, 1, 2, 4, 8, 16, 30, 30, 30, 30, 30])
+    expect(slowed.waitMs('b', now)).toBe(0)
+  })
+
+  it('is looked at in the end, whatever was guessed before, and from wherever', () => {
+    const slowed = new Slowed()
+    for (let i = 0; i < 5_000; i++) slowed.begin(`10.0.${i >> 8}.${i % 256}`, i)
+    for (let i = 0; i < 5_000; i++) slowed.begin('a', 5_000)
+    expect(slowed.waitMs('a', 5_000)).toBe(LONGEST_WAIT_MS)
+    expect(slowed.waitMs('a', 5_000 + LONGEST_WAIT_MS)).toBe(0)
+    expect(slowed.waitMs('new here', 5_000)).toBe(0)
+    expect(slowed.lookMs(5_000)).toBe(3_000)
+    expect(slowed.lookMs(5_000 + 61_000)).toBe(700)
+    slowed.right('a')
+    expect(slowed.waitMs('a', 5_001)).toBe(0)
+  })
+
+  it('tried many times at once from one address is tried once', () => {
+    const slowed = new Slowed()
+    const looked = Array.from({ length: 100 }, () => {
+      if (slowed.waitMs('a', 0) > 0) return false
+      slowed.begin('a', 0)
+      return true
+    })
+    expect(looked.filter(Boolean)).toHaveLength(3)
   })
 })
 

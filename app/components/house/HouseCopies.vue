@@ -28,8 +28,23 @@ async function goBack(): Promise<void> {
       Copies
     </h2>
     <p class="soft">
-      Everything is copied by itself once a day, before an update, and before you go back. The last
-      {{ house.copies?.most ?? 10 }} are kept in <code>{{ house.copies?.folder }}</code>.
+      Everything is copied by itself once a day, before an update, and before you go back.
+      <template v-if="house.copies">
+        Kept are the last copy of each of {{ house.copies.kept.days }} days and {{ house.copies.kept.weeks }} weeks, the last
+        {{ house.copies.kept.asked }} you asked for, {{ house.copies.kept['before-update'] }} before updates and
+        {{ house.copies.kept['before-restore'] }} before going back. They take {{ size(house.copies.bytes) }} in
+        <code>{{ house.copies.folder }}</code>, and never more than {{ size(house.copies.mostBytes) }}.
+      </template>
+    </p>
+    <p
+      v-if="house.copies?.broken.length"
+      role="note"
+    >
+      {{ house.copies.broken.length === 1 ? 'One text' : `${house.copies.broken.length} texts` }} could not be read and
+      {{ house.copies.broken.length === 1 ? 'is' : 'are' }} set aside:
+      {{ house.copies.broken.map(({ name, sort }) => name || sort).join(', ') }}. You find what is left of
+      {{ house.copies.broken.length === 1 ? 'it' : 'them' }} in the folder "broken" of everything in one file. An earlier copy may have
+      {{ house.copies.broken.length === 1 ? 'it' : 'them' }} whole.
     </p>
     <v-btn
       variant="tonal"

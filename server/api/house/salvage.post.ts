@@ -4,9 +4,9 @@ import { startFromCopy } from '../../house/begin'
 import { drawMissing } from '../../workshop/portraits'
 
 /** Starts from the last good copy, the records being damaged. */
-export default defineEventHandler(() => {
+export default defineEventHandler(async () => {
   if (barredFor()?.code !== 'corrupt') throw createError({ statusCode: 409, message: 'The records are sound: there is nothing to mend.' })
-  const salvaged = startFromCopy(new Date())
+  const salvaged = await startFromCopy(new Date())
   drawMissing()
   return { ...salvaged, broken: basename(salvaged.broken) }
 })

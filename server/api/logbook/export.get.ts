@@ -1,24 +1,24 @@
-import { bagCsv, bagsCsv } from '../../../core/log/csv'
-import { logbookDocument } from '../../../core/log/document'
-import { makeDocument } from '../../../core/make/document'
-import { logbook, makes } from '../../db/shelves'
+import { databasePath } from '../../db/connection'
+import { makes } from '../../db/shelves'
 import { asked, LogbookQuery } from '../../requests/asked'
 import { refuseUnknown } from '../../requests/refuse'
-import { sendDocument, sendFile } from '../../requests/sendFile'
+import { sendFile } from '../../requests/sendFile'
 import { factsOf } from '../../workshop/lessons'
+import { inWorkshop } from '../../workshop/workshop'
 
-const CSV = { type: 'text/csv', extension: 'csv' }
+const KINDS = {
+  csv: { type: 'text/csv; charset=utf-8', extension: 'csv' }, json: { type: 'application/json', extension: 'make.json' },
+  all: { type: 'application/json', extension: 'logbook.json' },
+}
 
 /** The logbook as a file: whole, or one bag of it; as open documents, or as a table. */
 export default defineEventHandler(async (event) => {
   const { as, bag } = asked(LogbookQuery, getQuery(event))
-  if (bag === '') {
-    if (as === 'csv') return sendFile(event, 'Logbook', { body: bagsCsv(logbook().allFacts()), ...CSV })
-    const all = makes().list().map(({ id, name }) => makeDocument(name, makes().allEvents(id).events, logbook().photoAsText(id)))
-    return sendDocument(event, logbookDocument(all))
+  if (bag !== '') {
+    if (!makes().find(bag)) refuseUnknown('make')
+    if (as === 'csv') await factsOf(bag)
   }
-  const make = makes().find(bag) ?? refuseUnknown('make')
-  if (as === 'json') return sendDocument(event, makeDocument(make.name, makes().allEvents(bag).events, logbook().photoAsText(bag)))
-  const facts = await factsOf(bag)
-  return sendFile(event, make.name, { body: facts ? bagCsv(facts) : '', ...CSV })
+  const file = await inWorkshop('logbook', { path: databasePath(), as, ...(bag === '' ? {} : { bag }) }) ?? refuseUnknown('make')
+  const kind = KINDS[as === 'json' && bag === '' ? 'all' : as]
+  return sendFile(event, file.name, { body: Buffer.from(file.body), ...kind })
 })

@@ -1,13 +1,14 @@
-import { databasePath } from '../../../db/connection'
+import { database, databasePath } from '../../../db/connection'
 import { copiesOf } from '../../../house/copies'
 import { returnTo } from '../../../house/begin'
 import { refuseUnknown } from '../../../requests/refuse'
 import { drawMissing } from '../../../workshop/portraits'
 
 /** Returns everything to a copy; what there is now is copied first. */
-export default defineEventHandler((event) => {
+export default defineEventHandler(async (event) => {
+  database()
   const copy = copiesOf(databasePath()).find(({ name }) => name === getRouterParam(event, 'name')) ?? refuseUnknown('copy')
-  const kept = returnTo(copy.name, new Date())
+  const kept = await returnTo(copy.name, new Date())
   drawMissing()
   return { kept }
 })

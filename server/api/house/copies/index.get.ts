@@ -1,7 +1,14 @@
-import { barredFor, databasePath } from '../../../db/connection'
-import { copiesFolder, copiesOf, MOST_COPIES } from '../../../house/copies'
+import { barredFor, database, databasePath } from '../../../db/connection'
+import { brokenTexts } from '../../../db/broken'
+import { copiesFolder, copiesOf, mostCopyBytes } from '../../../house/copies'
+import { KEPT } from '../../../house/retention'
 
-/** The copies of everything that there are. */
-export default defineEventHandler(() => ({
-  copies: copiesOf(databasePath()), most: MOST_COPIES, folder: copiesFolder(databasePath()), barred: barredFor()?.words,
-}))
+/** The copies of everything that there are, how they are kept, and what of the records was found broken. */
+export default defineEventHandler(() => {
+  const path = databasePath()
+  const copies = copiesOf(path)
+  return {
+    copies, kept: KEPT, bytes: copies.reduce((sum, { bytes }) => sum + bytes, 0), mostBytes: mostCopyBytes(), folder: copiesFolder(path),
+    barred: barredFor()?.words, broken: barredFor() ? [] : brokenTexts(database()),
+  }
+})

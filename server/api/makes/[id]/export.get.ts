@@ -1,11 +1,13 @@
-import { makeDocument } from '../../../../core/make/document'
-import { logbook, makes } from '../../../db/shelves'
+import { databasePath } from '../../../db/connection'
+import { makes } from '../../../db/shelves'
 import { refuseUnknown } from '../../../requests/refuse'
-import { sendDocument } from '../../../requests/sendFile'
+import { sendFile } from '../../../requests/sendFile'
+import { inWorkshop } from '../../../workshop/workshop'
 
 /** A make as an open document, to keep or to bring in elsewhere. */
-export default defineEventHandler((event) => {
+export default defineEventHandler(async (event) => {
   const id = getRouterParam(event, 'id')!
-  const make = makes().find(id) ?? refuseUnknown('make')
-  return sendDocument(event, makeDocument(make.name, makes().allEvents(id).events, logbook().photoAsText(id)))
+  if (!makes().find(id)) refuseUnknown('make')
+  const file = await inWorkshop('logbook', { path: databasePath(), as: 'json', bag: id }) ?? refuseUnknown('make')
+  return sendFile(event, file.name, { body: Buffer.from(file.body), type: 'application/json', extension: 'make.json' })
 })

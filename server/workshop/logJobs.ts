@@ -1,0 +1,75 @@
+import { calibrationOf } from '../../core/log/calibration'
+import { bagCsv, bagsCsv } from '../../core/log/csv'
+import { logbookDocument } from '../../core/log/document'
+import { bagFacts } from '../../core/log/facts'
+import type { Hands } from '../../core/log/hands'
+import { gaugeOffers, handsOf } from '../../core/log/handsOf'
+import { overTime } from '../../core/log/overTime'
+import { makeDocument } from '../../core/make/document'
+import { type Logbook, logbookIn } from '../db/logbook'
+import { type Makes, makesIn } from '../db/makes'
+import { looking, writing } from './atRecords'
+
+/*
+ * What the makes tell, read and reckoned in the workshop: years of taps are too much for the thread that answers.
+ */
+
+/** What the maker's hands have taught, and as it is answered. */
+export interface Taught {
+  readonly hands: Hands
+  readonly text: string
+}
+
+/** Works out what a make tells, up to its last event, and keeps it; false of one that was never taken up. */
+export async function factsKept({ path, id }: { readonly path: string, readonly id: string }): Promise<boolean> {
+  const { events, upTo } = await looking(path, db => makesIn(db).allEvents(id))
+  const facts = bagFacts(events)
+  if (facts) writing(path, db => logbookIn(db).keepFacts(id, upTo, facts))
+  return facts !== undefined
+}
+
+/** What all makes together have taught. */
+export async function taughtBy({ path }: { readonly path: string }): Promise<Taught> {
+  const bags = await looking(path, db => logbookIn(db).allFacts())
+  const hands = handsOf(bags)
+  return {
+    hands, text: JSON.stringify({ hands, offers: gaugeOffers(hands), calibration: calibrationOf(bags), overTime: overTime(bags) }),
+  }
+}
+
+/** A file of the logbook. */
+export interface LogbookFile {
+  readonly name: string
+  readonly body: Uint8Array
+}
+
+/** Which file is wanted: of all bags, or of one. */
+export interface LogbookWish {
+  readonly path: string
+  readonly as: 'json' | 'csv'
+  readonly bag?: string
+}
+
+function ofAll(makes: Makes, logbook: Logbook, as: LogbookWish['as']): string {
+  if (as === 'csv') return bagsCsv(logbook.allFacts())
+  const all = makes.list().map(({ id, name }) => makeDocument(name, makes.allEvents(id).events, logbook.photoAsText(id)))
+  return written(logbookDocument(all))
+}
+
+function written(document: unknown): string {
+  return JSON.stringify(document, null, 2) + '\n'
+}
+
+/** The logbook as a file, or one bag of it; nothing if there is no such bag. */
+export function logbookFile({ path, as, bag }: LogbookWish): Promise<LogbookFile | undefined> {
+  const file = (name: string, text: string): LogbookFile => ({ name, body: new TextEncoder().encode(text) })
+  return looking(path, (db) => {
+    const [makes, logbook] = [makesIn(db), logbookIn(db)]
+    if (bag === undefined) return file('Logbook', ofAll(makes, logbook, as))
+    const make = makes.find(bag)
+    if (!make) return undefined
+    if (as === 'json') return file(make.name, written(makeDocument(make.name, makes.allEvents(bag).events, logbook.photoAsText(bag))))
+    const facts = logbook.facts(bag)
+    return file(make.name, facts ? bagCsv(facts) : '')
+  })
+}
