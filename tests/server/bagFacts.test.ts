@@ -61,7 +61,8 @@ const TABLES = ['designs', 'makes', 'orders'] as const
 const deed = fc.record({
   does: fc.constantFrom('design', 'save', 'portrait', 'remove', 'back', 'forget', 'make', 'work', 'order', 'reorder'),
   of: which, table: fc.constantFrom(...TABLES), name, byName: fc.boolean(), note: fc.constantFrom('', 'lined'),
-  words: fc.constantFrom('Round 3 of 9', 'Finished'), lines: fc.array(fc.record({ of: which, name, byName: fc.boolean() }), { maxLength: 3 }),
+  words: fc.constantFrom('Round 3 of 9', 'Finished'),
+  lines: fc.array(fc.record({ of: which, name, byName: fc.boolean() }), { maxLength: 3 }),
 })
 type Deed = typeof deed extends fc.Arbitrary<infer D> ? D : never
 
