@@ -1,10 +1,10 @@
 import { existsSync, readFileSync, renameSync } from 'node:fs'
 import { join, resolve } from 'node:path'
-import { open } from '../server/db/connection'
+import Database from 'better-sqlite3'
 import { bringIn } from '../server/db/incoming'
 import { checkCopy, copiesFolder, copiesOf, putInPlace, staged } from '../server/house/copies'
 import { claim } from '../server/house/owner'
-import { restored } from '../server/workshop/houseJobs'
+import { restored } from '../server/house/restore'
 import { unpackHouse } from '../server/workshop/unpackHouse'
 import { askOwner } from './askOwner'
 import { ended, recordsPath } from './records'
@@ -37,7 +37,7 @@ function areSound(): boolean {
 /** Returns to a copy; of records that cannot be read no copy is made: they are kept beside. */
 function returned(file: string): string {
   if (!existsSync(path) || areSound()) {
-    const kept = existsSync(path) ? restored({ path, copy: file, now: Date.now() }) : undefined
+    const kept = existsSync(path) ? restored(path, file, new Date()) : undefined
     if (!kept) putInPlace(staged(file, path), path)
     return `${kept ? `What there was is kept as ${join(copiesFolder(path), kept)}\n` : ''}${path} is now ${file}`
   }
@@ -51,7 +51,8 @@ function returned(file: string): string {
 function broughtIn(file: string): string {
   const unpacked = unpackHouse(path, new Uint8Array(readFileSync(file)))
   if (!unpacked.ok) return ended(unpacked.why)
-  const db = open(path)
+  const db = new Database(path, { fileMustExist: true })
+  db.pragma('foreign_keys = ON')
   let there = 0
   const fresh = unpacked.files.flatMap((one) => {
     if (!one.sound) process.stderr.write(`${one.file}: ${one.why.join('; ')}\n`)

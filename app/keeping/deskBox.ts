@@ -57,13 +57,16 @@ const KEPT_EDITS = 100
 /** What is written without waiting: all but the history. */
 type AtOnce = Omit<DeskBag, 'history'>
 
-function writeAtOnce({ history: _, ...bag }: DeskBag): void {
+/** Writes a bag down without waiting; false of one that is too large for that, or where the browser keeps nothing here. */
+function writeAtOnce({ history: _, ...bag }: DeskBag): boolean {
   try {
     const text = JSON.stringify(bag satisfies AtOnce)
-    if (text.length <= MOST_AT_ONCE) localStorage.setItem(AT_ONCE + bag.id, text)
+    if (text.length > MOST_AT_ONCE) return false
+    localStorage.setItem(AT_ONCE + bag.id, text)
+    return true
   }
   catch {
-    // Full, or a browser that keeps nothing here: the database is written all the same.
+    return false
   }
 }
 
@@ -90,9 +93,9 @@ function plain(bag: DeskBag): DeskBag {
 let last: Promise<unknown> = Promise.resolve()
 const newest = new Map<string, DeskBag>()
 
-/** Keeps a bag as it is here: at once, and then for good. */
-export function keepOnDesk(bag: DeskBag): Promise<void> {
-  writeAtOnce(bag)
+/** Keeps a bag as it is here: at once, and then for good. Says whether it is kept at all. */
+export function keepOnDesk(bag: DeskBag): Promise<boolean> {
+  const isDown = writeAtOnce(bag)
   newest.set(bag.id, bag)
   const done = last.catch(() => {}).then(async () => {
     // Of states that came meanwhile the newest is written.
@@ -103,7 +106,7 @@ export function keepOnDesk(bag: DeskBag): Promise<void> {
     forgetAtOnce(now.id, now.at)
   })
   last = done
-  return done
+  return done.then(() => true, () => isDown)
 }
 
 /** The newer of what was written at once and what the database has. */

@@ -1,42 +1,47 @@
-import type { SwatchDocument } from '~~/core/design/design'
+import { remember } from './remember'
 
-const KEY = 'fair-hollow.entering'
+/*
+ * What is being entered and not kept yet: the browser keeps it, for a page may end without a word. One of each sort at a time.
+ */
 
-/** Which swatch is being entered: a new one, or one that is kept, by its id. */
-let entering: string | undefined
-
-interface Entered {
+/** What was being entered when the page ended: of what is kept already by its id, or something new. */
+export interface Left<D> {
   readonly id: string | undefined
-  readonly document: SwatchDocument
+  readonly document: D
 }
 
-/** Says which swatch is entered from here on. */
-export function beginEntering(id: string | undefined): void {
-  entering = id
+/** What is being entered of a sort. */
+export interface Entering<D> {
+  /** Keeps it as it is now. */
+  readonly keep: (document: D, id?: string) => void
+  readonly left: () => Left<D> | undefined
+  /** It was kept, or is not wanted. */
+  readonly end: () => void
 }
 
-/** Keeps what is being entered as it is now. */
-export function keepEntering(document: SwatchDocument): void {
-  try {
-    localStorage.setItem(KEY, JSON.stringify({ id: entering, document } satisfies Entered))
+/** Entering documents of a sort. */
+export function enteringOf<D>(sort: 'swatch' | 'yarn' | 'order'): Entering<D> {
+  const key = `fair-hollow.entering.${sort}`
+  return {
+    keep(document, id) {
+      remember(key, { id, document } satisfies Left<D>)
+    },
+    left() {
+      try {
+        const text = localStorage.getItem(key)
+        return text === null ? undefined : (JSON.parse(text) as Left<D>)
+      }
+      catch {
+        return undefined
+      }
+    },
+    end() {
+      try {
+        localStorage.removeItem(key)
+      }
+      catch {
+        // Nothing is kept there that could be in the way.
+      }
+    },
   }
-  catch {
-    // A browser that keeps nothing: what is on the screen is all there is.
-  }
-}
-
-/** What was being entered when the page ended. */
-export function leftEntering(): Entered | undefined {
-  try {
-    const text = localStorage.getItem(KEY)
-    return text === null ? undefined : (JSON.parse(text) as Entered)
-  }
-  catch {
-    return undefined
-  }
-}
-
-/** It was kept, or is not wanted. */
-export function endEntering(): void {
-  localStorage.removeItem(KEY)
 }

@@ -1,50 +1,19 @@
-import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
-import { inOrder, type MakeEvent } from '~~/core/make/event'
-import type { Progress } from '~~/core/make/plan'
+import type { MakeEvent } from '~~/core/make/event'
+import { asHappened, type HookStore, type KeptMake, openHookStore, type Queued, type QueuedEvent } from './hookStore'
 import { opening } from './newId'
 
 /*
  * What this device keeps of makes, so that the hook goes on without a network: every event, and which of them the server does not have
  * yet. A tap is written down at once where the browser writes without waiting (localStorage), and from there goes into the database;
- * so nothing is lost between the two, whenever the page is closed.
+ * so nothing is lost between the two, whenever the page is closed. Without a database what waits to be sent stays written down there.
  */
 
-/** A make as this device knows it. */
-export interface KeptMake {
-  readonly id: string
-  readonly name: string
-  readonly progress: Progress | null
-  /** The number of the last event that the server told of. */
-  readonly upTo: number
-  readonly updatedAt: string
-}
+export type { KeptMake, Queued } from './hookStore'
 
-interface QueuedEvent {
-  readonly make: string
-  readonly event: MakeEvent
-}
+let opened: Promise<HookStore> | undefined
 
-/** An event that waits to be sent, by its place in the queue. */
-export interface Queued extends QueuedEvent {
-  readonly seq: number
-}
-
-interface Box extends DBSchema {
-  makes: { key: string, value: KeptMake }
-  events: { key: [string, string], value: QueuedEvent, indexes: { make: string } }
-  queue: { key: number, value: QueuedEvent & { seq?: number }, indexes: { make: string } }
-}
-
-let opened: Promise<IDBPDatabase<Box>> | undefined
-
-function box(): Promise<IDBPDatabase<Box>> {
-  return opened ??= openDB<Box>('fair-hollow-hook', 1, {
-    upgrade(db) {
-      db.createObjectStore('makes', { keyPath: 'id' })
-      db.createObjectStore('events', { keyPath: ['make', 'event.id'] }).createIndex('make', 'make')
-      db.createObjectStore('queue', { keyPath: 'seq', autoIncrement: true }).createIndex('make', 'make')
-    },
-  })
+function box(): Promise<HookStore> {
+  return opened ??= openHookStore()
 }
 
 /** What was written down at once, by each opening of the page under a key of its own. */
@@ -53,16 +22,38 @@ const OWN = PENDING + opening
 
 /** What this page wrote down and the database does not have yet. */
 let pending: readonly QueuedEvent[] = []
+/** What waits to be sent and is in no database. */
+let homeless: readonly QueuedEvent[] = []
+let wroteDown = true
 
-function setPending(list: readonly QueuedEvent[]): void {
-  pending = list
+function writeDown(): void {
+  const list = [...homeless, ...pending]
   try {
     if (list.length === 0) localStorage.removeItem(OWN)
     else localStorage.setItem(OWN, JSON.stringify(list))
+    wroteDown = true
   }
   catch {
-    // A browser that keeps nothing here still has its database.
+    // A browser that keeps nothing here still has its database, mostly.
+    wroteDown = false
   }
+}
+
+function setPending(list: readonly QueuedEvent[]): void {
+  pending = list
+  writeDown()
+}
+
+/** Has what waits to be sent written down, where no database holds it. */
+async function shelter(store: HookStore): Promise<void> {
+  if (store.lasts) return
+  homeless = (await store.queued()).map(({ make, event }) => ({ make, event }))
+  writeDown()
+}
+
+/** Whether what waits to be sent outlives this page. */
+export async function isKept(): Promise<boolean> {
+  return wroteDown || ((await box()).lasts && pending.length === 0)
 }
 
 /** What earlier openings of the page wrote down and could not bring into the database before they were closed. */
@@ -80,13 +71,9 @@ export async function keepTap(make: string, event: MakeEvent): Promise<void> {
 
 async function intoBox(list: readonly QueuedEvent[]): Promise<void> {
   if (list.length === 0) return
-  const tx = (await box()).transaction(['events', 'queue'], 'readwrite')
-  for (const one of list) {
-    if (await tx.objectStore('events').getKey([one.make, one.event.id])) continue
-    void tx.objectStore('events').add(one)
-    void tx.objectStore('queue').add(one)
-  }
-  await tx.done
+  const store = await box()
+  await store.add(list)
+  await shelter(store)
 }
 
 /** Waits until the page has nothing else to do, but not for long. */
@@ -125,74 +112,61 @@ export async function takeOver(): Promise<void> {
 /** What is known here of a make: its events, those not yet in the database too. */
 export async function keptEvents(make: string): Promise<MakeEvent[]> {
   await takeOver()
-  const db = await box()
-  const rows = await db.getAllFromIndex('events', 'make', make)
+  const known = await (await box()).events(make)
   const own = pending.filter(one => one.make === make)
-  return [...rows, ...own].map(({ event }) => event)
+  return [...known, ...own.map(({ event }) => event)]
 }
 
 export async function keptMake(make: string): Promise<KeptMake | undefined> {
-  return (await box()).get('makes', make)
+  return (await box()).make(make)
 }
 
 /** Every make that this device knows. */
 export async function keptMakes(): Promise<KeptMake[]> {
-  return (await box()).getAll('makes')
+  return (await box()).makes()
 }
 
 export async function keepMake(make: KeptMake): Promise<void> {
-  await (await box()).put('makes', make)
+  await (await box()).putMake(make)
 }
 
 /** Events that came from the server. */
 export async function keepEvents(make: string, events: readonly MakeEvent[]): Promise<void> {
-  if (events.length === 0) return
-  const tx = (await box()).transaction('events', 'readwrite')
-  for (const event of events) void tx.store.put({ make, event })
-  await tx.done
+  if (events.length > 0) await (await box()).put(make, events)
 }
 
 /** The first events that wait to be sent, all of one make. */
 export async function firstQueued(most: number): Promise<Queued[]> {
   await settle()
-  const first = (await (await box()).getAll('queue', undefined, most)) as Queued[]
+  const first = await (await box()).queued(most)
   return first.filter(({ make }) => make === first[0]!.make)
 }
 
 export async function queuedCount(): Promise<number> {
-  return (await (await box()).count('queue')) + pending.length
+  return (await (await box()).queued()).length + pending.length
 }
 
 /** Takes sent events out of the queue. */
 export async function dropQueued(sent: readonly Queued[]): Promise<void> {
-  const tx = (await box()).transaction('queue', 'readwrite')
-  for (const { seq } of sent) void tx.store.delete(seq)
-  await tx.done
+  const store = await box()
+  await store.drop(sent)
+  await shelter(store)
 }
 
 /** Puts all that is known of a make into the queue again, in order: the server has lost it, or another one answers. */
 export async function sendAgain(make: string): Promise<boolean> {
-  const db = await box()
-  const events = (await db.getAllFromIndex('events', 'make', make)).sort((a, b) => inOrder(a.event, b.event))
-  if (!events.some(({ event }) => event.do === 'started')) return false
-  const tx = db.transaction(['queue', 'makes'], 'readwrite')
-  const queue = tx.objectStore('queue')
-  for (const key of await queue.index('make').getAllKeys(make)) void queue.delete(key)
-  for (const one of events) void queue.add(one)
-  const known = await tx.objectStore('makes').get(make)
-  if (known) void tx.objectStore('makes').put({ ...known, upTo: 0 })
-  await tx.done
+  const store = await box()
+  const events = asHappened(await store.events(make))
+  if (!events.some(event => event.do === 'started')) return false
+  await store.queueAgain(make, events)
+  await shelter(store)
   return true
 }
 
 /** Forgets a make that was thrown away. */
 export async function forget(make: string): Promise<void> {
   setPending(pending.filter(one => one.make !== make))
-  const tx = (await box()).transaction(['makes', 'events', 'queue'], 'readwrite')
-  void tx.objectStore('makes').delete(make)
-  for (const store of ['events', 'queue'] as const) {
-    const keys = await tx.objectStore(store).index('make').getAllKeys(make)
-    for (const key of keys) void tx.objectStore(store).delete(key as never)
-  }
-  await tx.done
+  const store = await box()
+  await store.forget(make)
+  await shelter(store)
 }

@@ -1,13 +1,15 @@
 import type { MakeEvent } from '~~/core/make/event'
 import type { Progress } from '~~/core/make/plan'
 import {
-  dropQueued, firstQueued, forget, keepEvents, keepMake, keptMake, type KeptMake, queuedCount, sendAgain, takeOver,
+  dropQueued, firstQueued, forget, isKept, keepEvents, keepMake, keptMake, type KeptMake, queuedCount, sendAgain, takeOver,
 } from './hookBox'
 
 /** How what was done here stands with the server. */
 export interface PostState {
   /** Events that wait to be sent. */
   readonly waiting: number
+  /** Whether those outlive the page. */
+  readonly kept: boolean
   /** The server did not answer when it was last asked. */
   readonly away: boolean
   /** Why it would not take what was sent, if it would not. */
@@ -89,7 +91,8 @@ export class Post {
       this.retryMs = Math.min(LAST_RETRY_MS, this.retryMs * 2)
     }
     const waiting = await queuedCount().catch(() => 0)
-    this.news.state({ waiting, away: this.away, ...(this.refused ? { refused: this.refused } : {}) })
+    const kept = await isKept().catch(() => false)
+    this.news.state({ waiting, kept, away: this.away, ...(this.refused ? { refused: this.refused } : {}) })
   }
 
   /** Sends the first of the queue; whether there may be more. */

@@ -34,7 +34,7 @@ export async function sendSave(id: string, revision: number, { save, design }: S
     })
   }
   catch {
-    return { is: 'away', words: ['The program does not answer. Is it still running? What you changed is kept here.'] }
+    return { is: 'away', words: ['The program does not answer. Is it still running?'] }
   }
   if (response.ok) return { is: 'kept', revision: ((await response.json()) as { revision: number }).revision }
   if (response.status === 409) return { is: 'overtaken' }

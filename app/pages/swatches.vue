@@ -3,16 +3,17 @@ import { useGone } from '~/composables/useGone'
 import { onMounted, shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/design/design'
 import { ASSUMED_GAUGE } from '~~/core/design/starter'
-import { beginEntering, endEntering, leftEntering } from '~/keeping/entering'
+import { enteringOf } from '~/keeping/entering'
 import type { Kept } from '~/stores/records'
 import { useSwatches } from '~/stores/swatches'
 
 useHead({ title: 'Swatches · Fair Hollow' })
 const shelf = useSwatches()
+const written = enteringOf<SwatchDocument>('swatch')
 const { gone, throwAway, takeBack } = useGone(shelf)
 onMounted(async () => {
   await shelf.load()
-  const left = leftEntering()
+  const left = written.left()
   const kept = left?.id === undefined ? undefined : shelf.swatches.find(({ id }) => id === left.id)
   if (left && (left.id === undefined || kept)) enter(left.document, kept)
 })
@@ -21,12 +22,11 @@ onMounted(async () => {
 const entering = shallowRef<{ document: SwatchDocument, kept?: Kept<SwatchDocument> }>()
 
 function enter(document: SwatchDocument, kept?: Kept<SwatchDocument>): void {
-  beginEntering(kept?.id)
   entering.value = { document, ...(kept ? { kept } : {}) }
 }
 
 function leave(): void {
-  endEntering()
+  written.end()
   entering.value = undefined
 }
 
@@ -59,6 +59,7 @@ async function keep(document: SwatchDocument): Promise<void> {
       v-if="entering"
       :key="entering.kept?.id ?? 'new'"
       :document="entering.document"
+      @enter="document => written.keep(document, entering?.kept?.id)"
       @keep="keep"
       @leave="leave"
     />

@@ -7,6 +7,7 @@ import { stockOf } from '~~/core/shelf/stock'
 import type { ShelfYarn } from '~~/core/shelf/yarn'
 import { formatKg } from '~~/core/measure/amounts'
 import { useUnits } from '~/composables/useUnits'
+import { enteringOf } from '~/keeping/entering'
 import { randomWord } from '~/keeping/newId'
 import type { Kept } from '~/stores/records'
 import { useYarns } from '~/stores/yarns'
@@ -14,7 +15,13 @@ import { useYarns } from '~/stores/yarns'
 useHead({ title: 'Yarn · Fair Hollow' })
 const shelf = useYarns()
 const { gone, throwAway, takeBack } = useGone(shelf)
-onMounted(() => void shelf.load())
+const written = enteringOf<ShelfYarn>('yarn')
+onMounted(async () => {
+  await shelf.load()
+  const left = written.left()
+  const kept = left?.id === undefined ? undefined : shelf.yarns.find(({ id }) => id === left.id)
+  if (left && (left.id === undefined || kept)) entering.value = { yarn: left.document, ...(kept ? { kept } : {}) }
+})
 
 const search = ref('')
 const order = ref<Order>('name')
@@ -30,7 +37,12 @@ const entering = shallowRef<{ yarn: ShelfYarn, kept?: Kept<ShelfYarn> }>()
 async function keep(yarn: ShelfYarn): Promise<void> {
   const kept = entering.value?.kept
   const done = kept ? await shelf.save(kept, yarn) : await shelf.add(yarn)
-  if (done) entering.value = undefined
+  if (done) leave()
+}
+
+function leave(): void {
+  written.end()
+  entering.value = undefined
 }
 </script>
 
@@ -72,8 +84,9 @@ async function keep(yarn: ShelfYarn): Promise<void> {
       v-if="entering"
       :key="entering.kept?.id ?? entering.yarn.id"
       :yarn="entering.yarn"
+      @enter="yarn => written.keep(yarn, entering?.kept?.id)"
       @keep="keep"
-      @leave="entering = undefined"
+      @leave="leave"
     />
     <div
       v-if="sound.length > 0"

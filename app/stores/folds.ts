@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
+import { remember } from '~/keeping/remember'
 
 const KEY = 'fair-hollow.folds'
 
@@ -24,7 +25,7 @@ export const useFolds = defineStore('folds', () => {
 
   function set(name: string, open: boolean): void {
     folds.value = { ...folds.value, [name]: open }
-    localStorage.setItem(KEY, JSON.stringify(folds.value))
+    remember(KEY, folds.value)
   }
 
   return { isOpen, set }

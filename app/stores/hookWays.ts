@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { reactive, toRefs, watch } from 'vue'
 import { BEAT_SIZES, type SizeChoice } from '~~/core/beats/size'
+import { remember } from '~/keeping/remember'
 
 const KEY = 'fair-hollow.hook'
 
@@ -35,6 +36,6 @@ function remembered(): HookWays {
 /** How a maker likes to be followed at the hook, whichever bag it is; kept by the browser. */
 export const useHookWays = defineStore('hookWays', () => {
   const ways = reactive(remembered())
-  watch(ways, () => localStorage.setItem(KEY, JSON.stringify(ways)))
+  watch(ways, () => remember(KEY, ways))
   return { ...toRefs(ways) }
 })

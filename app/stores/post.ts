@@ -22,7 +22,7 @@ interface Spoken {
 
 /** What is done at the hook on its way: written down here, told to the other tabs, sent to the server, and the answers brought back. */
 export const usePost = defineStore('post', () => {
-  const state = ref<PostState>({ waiting: 0, away: false })
+  const state = ref<PostState>({ waiting: 0, kept: true, away: false })
   const listeners = new Map<string, Listener>()
   const tabs = typeof BroadcastChannel === 'undefined' ? undefined : new BroadcastChannel('fair-hollow.hook')
 
@@ -41,6 +41,9 @@ export const usePost = defineStore('post', () => {
     document.addEventListener('visibilitychange', look)
     window.addEventListener('online', look)
     window.addEventListener('pageshow', look)
+    window.addEventListener('beforeunload', (event) => {
+      if (state.value.waiting > 0 && !state.value.kept) event.preventDefault()
+    })
     setInterval(() => !state.value.away && look(), LOOK_MS)
   }
 

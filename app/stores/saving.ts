@@ -23,6 +23,10 @@ const SAID: Readonly<Record<Exclude<Hindrance, 'refused'>, string>> = {
   gone: 'This bag was thrown away elsewhere. Yours is kept here: keep it as a copy, or bring the bag back.',
 }
 
+const HERE = 'What you changed is kept here.'
+const NOT_HERE = 'This browser keeps nothing: what you changed is on this page alone. Leave it open, or save the bag to a file.'
+const AT_RISK = 'What you changed is not saved, and this browser keeps nothing. It is lost if you go on. Go on?'
+
 /**
  * Whether the bag in hand is saved: fetches it, sends what changed, and says what stands in the way. From the first keystroke what is not
  * saved is kept on this device, and found again.
@@ -34,6 +38,9 @@ export const useSaving = defineStore('saving', () => {
   const trouble = ref<string[]>([])
   /** Why the bag cannot be read, where it is there and broken: it can be saved to a file. */
   const unreadable = ref(false)
+
+  /** Whether the browser keeps what is not saved. */
+  const keptHere = ref(true)
 
   let revision = 0
   let onServer: Design | undefined
@@ -64,7 +71,18 @@ export const useSaving = defineStore('saving', () => {
       id: id.value, revision, base: onServer, design: bag.design, unsaved: isUnsaved() || sent !== undefined, history: bag.history,
       at: Date.now(), ...(sent ? { sent } : {}), ...(why ? { why, words: trouble.value } : {}),
     }
-    return keepOnDesk(kept).catch(() => {})
+    return keepOnDesk(kept).then((isKept) => {
+      keptHere.value = isKept
+    })
+  }
+
+  /** Whether leaving the page would lose something: the server does not have it, and the browser keeps nothing. */
+  const isAtRisk = () => !keptHere.value && isUnsaved()
+  if (typeof window !== 'undefined') {
+    window.addEventListener('beforeunload', (event) => {
+      if (isAtRisk()) event.preventDefault()
+    })
+    useRouter().beforeEach((to, from) => to.path === from.path || !isAtRisk() || window.confirm(AT_RISK))
   }
 
   async function open(wanted: string): Promise<void> {
@@ -186,11 +204,12 @@ export const useSaving = defineStore('saving', () => {
     state.value = 'saving'
     // A save that was not answered is sent again first, as it was: it may have been kept.
     const sending = (sent ??= newSave(bag.design))
-    void keep()
+    const kept = keep()
     const answer = await sendSave(of, revision, sending)
     if (id.value !== of) return
     if (answer.is === 'away') {
-      trouble.value = [...answer.words]
+      await kept
+      trouble.value = [...answer.words, keptHere.value ? HERE : NOT_HERE]
       state.value = 'failed'
       timer = setTimeout(() => void flush(), retryMs)
       retryMs = Math.min(LAST_RETRY_MS, retryMs * 2)

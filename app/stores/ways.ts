@@ -4,6 +4,7 @@ import { type Hands, HANDS } from '~~/core/design/design'
 import type { Units } from '~~/core/measure/format'
 import type { Terms } from '~~/core/stitch/dictionary'
 import type { RepeatStyle } from '~~/core/words/say'
+import { remember } from '~/keeping/remember'
 
 /** How the page is lit: as the machine says, or as the maker does. */
 export type Light = 'machine' | 'light' | 'dark'
@@ -53,7 +54,7 @@ export const useWays = defineStore('ways', () => {
   const toured = ref(kept.toured)
   const all = { terms, repeats, light, units, hands, letterKeys, toured }
   watch(Object.values(all), () =>
-    localStorage.setItem(KEY, JSON.stringify(Object.fromEntries(Object.entries(all).map(([name, { value }]) => [name, value])))))
+    remember(KEY, Object.fromEntries(Object.entries(all).map(([name, { value }]) => [name, value]))))
 
   function otherTerms(): void {
     terms.value = terms.value === 'us' ? 'uk' : 'us'

@@ -4,7 +4,7 @@ import { clearIncoming } from '../db/incoming'
 import { RecordsTrouble, troubleOf, troubleWith } from '../db/trouble'
 import { atRest, inWorkshop } from '../workshop/workshop'
 import { clearUnfinished, copiesOf, copyAll } from './copies'
-import { claim, ownerWords } from './owner'
+import { type Claim, claim, ownerWords } from './owner'
 import type { Salvaged } from './salvage'
 
 /*
@@ -25,13 +25,13 @@ function opened(isChecked = false): void {
   if (process.env.FAIR_HOLLOW_DEMO !== 'no') layOutDemoWorld(db)
 }
 
-let isOurs = false
+/** The lock ends with what holds it, so it is held here. */
+let mine: Claim | undefined
 
 /** Claims the records for as long as this program runs. */
 function claimed(path: string, address: string): string | undefined {
-  if (isOurs) return undefined
-  const found = claim(path, { pid: process.pid, address })
-  isOurs = found.granted
+  if (mine?.granted) return undefined
+  const found = mine = claim(path, { pid: process.pid, address })
   return found.granted ? undefined : troubleWith('held', path).words + ownerWords(found.owner)
 }
 

@@ -1,7 +1,8 @@
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { open } from '../db/connection'
-import { copiesFolder, copyAll, putInPlace, staged } from '../house/copies'
+import { copiesFolder, copyAll } from '../house/copies'
+import { restored } from '../house/restore'
 import type { Reason } from '../house/retention'
 import { bringOver, replaceBroken, type Salvaged } from '../house/salvage'
 
@@ -26,28 +27,10 @@ export function copied({ path, why, now }: AtRecords & { readonly why: Reason })
   }
 }
 
-/** Opens records once, so that their tables are of this program. */
-function broughtUpToDate(path: string, now: Date): void {
-  open(path, (db, at, why) => void copyAll(db, at, why, now)).close()
-}
-
-/** Returns everything to a copy, by its name or as a file; gives the name of the copy of what there was. */
-export function restored({ path, copy, now }: AtRecords & { readonly copy: string }): string {
-  const at = new Date(now)
-  // Laid ready before what there is is copied: whatever that lets go, this one is there.
-  const part = staged(copy.includes('/') ? copy : join(copiesFolder(path), copy), path)
-  const db = new Database(path, { fileMustExist: true })
-  let kept: string
-  try {
-    kept = copyAll(db, path, 'before-restore', at, [copy])
-    // What was written ahead is in the file before that goes: a power cut between the two loses nothing.
-    db.pragma('wal_checkpoint(TRUNCATE)')
-  }
-  finally {
-    db.close()
-  }
-  putInPlace(part, path)
-  broughtUpToDate(path, at)
+/** Returns everything to a copy, and brings its tables up to date; gives the name of the copy of what there was. */
+export function returned({ path, copy, now }: AtRecords & { readonly copy: string }): string {
+  const kept = restored(path, join(copiesFolder(path), copy), new Date(now))
+  open(path, (db, at, why) => void copyAll(db, at, why, new Date(now))).close()
   return kept
 }
 

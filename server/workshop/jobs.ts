@@ -13,7 +13,7 @@ import { patternPdf } from '../paper/patternPdf'
 import type { Fonts, PaperWish } from '../paper/sheet'
 import type { Reason } from '../house/retention'
 import type { Salvaged } from '../house/salvage'
-import { type AtRecords, copied, restored, salvaged } from './houseJobs'
+import { type AtRecords, copied, returned, salvaged } from './houseJobs'
 import { looking } from './atRecords'
 import { logbookBrought, makeBrought, parcelBrought, yarnsBrought } from './bringJobs'
 import { type ByMaker, knownOfOrders } from './knownOrders'
@@ -102,7 +102,7 @@ export const DONE: { readonly [K in JobKind]: (takes: Jobs[K]['takes']) => Jobs[
   facts: factsKept, taught: taughtBy, logbook: logbookFile,
   known: ({ path, lines, ...maker }) => looking(path, db => JSON.stringify(knownOfOrders(db, lines, maker) satisfies KnownOfOrders)),
   order: ({ path, wish, maker }) => looking(path, db => orderFile(db, wish, maker)),
-  copy: copied, restore: restored, salvage: salvaged,
+  copy: copied, restore: returned, salvage: salvaged,
   export: written, pack: ({ path }) => packHouse(path),
   parcel: parcelBrought, bringLogbook: logbookBrought, bringMake: makeBrought, bringYarns: yarnsBrought,
 }

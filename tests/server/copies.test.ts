@@ -18,7 +18,7 @@ import { RecordsTrouble } from '../../server/db/trouble'
 import { MIGRATIONS } from '../../server/db/migrations'
 import { migrate } from '../../server/db/migrate'
 import { checkCopy, clearUnfinished, copiesFolder, copiesOf, copyAll, lastChange, putInPlace, staged } from '../../server/house/copies'
-import { restored, salvaged } from '../../server/workshop/houseJobs'
+import { returned, salvaged } from '../../server/workshop/houseJobs'
 import { bringOver, replaceBroken } from '../../server/house/salvage'
 
 let folder: string
@@ -101,12 +101,12 @@ describe('copies of everything', () => {
     for (let i = 1; i < 6; i++) copyAll(db, path, 'before-restore', minute(i), [first])
     designs.add(newDesign('Third'))
     db.close()
-    const kept = restored({ path, copy: first, now: minute(9).getTime() })
+    const kept = returned({ path, copy: first, now: minute(9).getTime() })
     reopen()
     expect(designs.list().map(({ document }) => document.name)).toEqual(['First of all'])
     expect(copiesOf(path).map(({ name }) => name)).toContain(first)
     db.close()
-    restored({ path, copy: kept, now: minute(10).getTime() })
+    returned({ path, copy: kept, now: minute(10).getTime() })
     reopen()
     expect(designs.list()).toHaveLength(3)
   })

@@ -51,7 +51,7 @@ export class Besieged {
     const { child } = this
     this.agent.destroy()
     this.agent = new Agent({ keepAlive: true, maxSockets: 64 })
-    if (!child || child.exitCode !== null) return
+    if (!child || child.exitCode !== null || child.signalCode !== null) return
     const gone = new Promise(resolve => child.once('exit', resolve))
     child.kill('SIGKILL')
     await gone

@@ -10,9 +10,11 @@ const SAYS = { sent: 'Kept', waiting: 'Sending', away: 'Kept here' } as const
 const ICONS = { sent: mdiCheck, waiting: mdiDotsHorizontal, away: mdiCloudOffOutline }
 const long = computed(() => post.state.refused
   ? `The program would not take what was tapped; it is kept on this device. ${post.state.refused}`
-  : sign.value === 'away'
-    ? `The program does not answer. ${post.state.waiting} taps are kept on this device and sent when it does.`
-    : SAYS[sign.value])
+  : sign.value === 'away' && !post.state.kept
+    ? `The program does not answer, and this browser keeps nothing: ${post.state.waiting} taps are on this page alone. Leave it open.`
+    : sign.value === 'away'
+      ? `The program does not answer. ${post.state.waiting} taps are kept on this device and sent when it does.`
+      : SAYS[sign.value])
 </script>
 
 <template>
@@ -31,7 +33,7 @@ const long = computed(() => post.state.refused
     <span
       v-if="sign === 'away'"
       aria-hidden="true"
-    >{{ post.state.waiting }} kept here</span>
+    >{{ post.state.waiting }} {{ post.state.kept ? 'kept here' : 'not kept' }}</span>
   </span>
 </template>
 

@@ -3,13 +3,12 @@ import { useWays } from '~/stores/ways'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { DesignGauge, SwatchDocument } from '~~/core/design/design'
 import { useFormTrouble } from '~/composables/useFormTrouble'
-import { keepEntering } from '~/keeping/entering'
 import { useYarns } from '~/stores/yarns'
 
 /** Entering a swatch, with the square it makes beside it. */
 const ways = useWays()
 const props = defineProps<{ document: SwatchDocument }>()
-const emit = defineEmits<{ keep: [document: SwatchDocument], leave: [] }>()
+const emit = defineEmits<{ enter: [document: SwatchDocument], keep: [document: SwatchDocument], leave: [] }>()
 
 const name = ref(props.document.name)
 const yarn = ref(props.document.yarn)
@@ -17,8 +16,7 @@ const shelf = ref(props.document.shelf ?? '')
 const note = ref(props.document.note)
 const gauge = shallowRef<DesignGauge>(props.document.gauge)
 const texture = shallowRef(props.document.texture)
-/** What is being entered, kept by the browser until it is kept by the program: a page may end without a word. */
-watch([name, yarn, shelf, note, gauge, texture], () => keepEntering(entered()))
+watch([name, yarn, shelf, note, gauge, texture], () => emit('enter', entered()))
 
 function entered(): SwatchDocument {
   const { texture: _, shelf: _shelf, ...document } = props.document

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref, shallowRef, useId } from 'vue'
+import { computed, ref, shallowRef, useId, watch } from 'vue'
 import { withChanges } from '~~/core/design/edit'
 import { ASSUMED_GAUGE } from '~~/core/design/starter'
 import type { Fields } from '~~/core/field/field'
@@ -12,10 +12,11 @@ import { useWays } from '~/stores/ways'
 
 /** Entering a yarn: what its band says, what lies there, and what is known of how it is eaten. */
 const props = defineProps<{ yarn: ShelfYarn }>()
-const emit = defineEmits<{ keep: [yarn: ShelfYarn], leave: [] }>()
+const emit = defineEmits<{ enter: [yarn: ShelfYarn], keep: [yarn: ShelfYarn], leave: [] }>()
 
 const ways = useWays()
 const yarn = shallowRef(props.yarn)
+watch(yarn, now => emit('enter', now))
 const asking = computed<Asking>(() => ({
   spec: yarn.value, now: { gauge: gaugeOf(ASSUMED_GAUGE) }, units: ways.units ?? 'cm', yarns: [],
   answer(_, changes) {

@@ -11,6 +11,7 @@ import { settled } from '~~/core/plan/settle'
 import { newOrder } from '~~/core/plan/starter'
 import { eveningCare, SELLING_CARE, senseless, stateWords, verdictWords } from '~~/core/plan/words'
 import { SURE_ENOUGH } from '~~/core/shelf/enough'
+import { enteringOf } from '~/keeping/entering'
 import { useOrders } from '~/stores/orders'
 import { useYarns } from '~/stores/yarns'
 
@@ -31,14 +32,33 @@ useHead({ title: () => `${order.value?.name || 'An order'} · Orders · Fair Hol
 
 onMounted(async () => {
   await Promise.all([shelf.load(), yarns.load()])
-  if (isNew.value) begin()
+  const left = written.left()
+  if (left && left.id === (isNew.value ? undefined : id.value) && (isNew.value || kept.value)) enter(withBag(left.document))
+  else if (isNew.value) begin()
 })
 
-/** A new order, of the bag that the address names perhaps. */
-function begin(): void {
-  const fresh = newOrder(shelf.today, shelf.sound[0]?.document)
+/** What is being entered, kept by the browser until it is kept by the program. */
+const written = enteringOf<Order>('order')
+
+function change(told: Order): void {
+  enter(told)
+  written.keep(entering.value!, isNew.value ? undefined : id.value)
+}
+
+function done(): void {
+  written.end()
+  entering.value = undefined
+}
+
+/** An order with the bag in it that the address names perhaps. */
+function withBag(order: Order): Order {
   const bag = shelf.house.here.find(one => one.id === route.query.bag)
-  enter(bag ? { ...fresh, bags: [{ bag: bag.id, name: bag.name, count: 1 }] } : fresh)
+  if (!bag || order.bags.some(line => line.bag === bag.id)) return order
+  return { ...order, bags: [...order.bags.filter(({ name }) => name !== ''), { bag: bag.id, name: bag.name, count: 1 }] }
+}
+
+function begin(): void {
+  enter(withBag(newOrder(shelf.today, shelf.sound[0]?.document)))
 }
 
 function enter(told: Order): void {
@@ -77,23 +97,23 @@ async function keep(): Promise<void> {
   const told = entering.value!
   if (isNew.value) {
     if (!await shelf.add({ ...told, name: told.name.trim() })) return
-    entering.value = undefined
+    done()
     await router.replace(`/orders/${shelf.orders[0]!.id}`)
   }
   else if (await shelf.save(kept.value!, { ...told, name: told.name.trim() })) {
-    entering.value = undefined
+    done()
   }
 }
 
 function leave(): void {
-  entering.value = undefined
+  done()
   if (isNew.value) void router.push('/orders')
 }
 
 /** A change taken outside the form: into it while it is open, else kept at once. */
 async function take(changes: readonly Change[]): Promise<void> {
   const next = withChanges(order.value!, changes)
-  if (entering.value) enter(next)
+  if (entering.value) change(next)
   else await shelf.save(kept.value!, next)
 }
 
@@ -118,7 +138,7 @@ watch(id, () => (entering.value = undefined))
       v-if="entering"
       :order="entering"
       :here="shelf.house.here"
-      @change="enter"
+      @change="change"
       @keep="keep"
       @leave="leave"
     />

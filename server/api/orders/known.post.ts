@@ -1,0 +1,26 @@
+import { isObject } from '../../../core/design/read'
+import type { LineAsked } from '../../../core/plan/known'
+import { databasePath } from '../../db/connection'
+import { answerText } from '../../requests/answer'
+import { asked, KnownRequest, soundWhen } from '../../requests/asked'
+import { endOf } from '../../requests/endOf'
+import { jsonBody } from '../../requests/body'
+import { refuseProblems } from '../../requests/refuse'
+import { taught } from '../../workshop/taught'
+import { inWorkshop } from '../../workshop/workshop'
+
+/** No house has more orders than these lines are of. */
+const MOST_LINES = 2000
+
+function isLine(line: unknown): line is LineAsked {
+  return isObject(line) && typeof line.bag === 'string' && typeof line.name === 'string'
+}
+
+/** What is known of the bags of some orders: what one takes, and how far those on the hook are. */
+export default defineEventHandler(async (event) => {
+  const { zone, on, lines } = soundWhen(asked(KnownRequest, await jsonBody(event)))
+  if (!Array.isArray(lines) || lines.length > MOST_LINES || !lines.every(isLine))
+    return refuseProblems([{ field: 'lines', message: `must be a list of at most ${MOST_LINES} bags, each with "bag" and "name"` }])
+  const wanted = { path: databasePath(), lines, zone, today: on, hands: (await taught()).hands }
+  return answerText(event, await inWorkshop('known', wanted, { calledOff: endOf(event) }))
+})
