@@ -21,6 +21,7 @@ onMounted(() => void house.load())
       title="The records cannot be used"
     >
       <v-btn
+        v-if="house.copies.isDamaged"
         class="mend"
         variant="flat"
         color="primary"

@@ -20,8 +20,9 @@ interface Copies {
   readonly folder: string
   /** Documents that were found cut short or otherwise unreadable, and are set aside. */
   readonly broken: readonly { readonly sort: string, readonly name: string, readonly foundAt: string }[]
-  /** Why the records are barred, where they are damaged. */
+  /** Why the records are barred, where they are, and whether they are damaged. */
   readonly barred?: string
+  readonly isDamaged: boolean
 }
 
 /** What was thrown away and lies aside. */

@@ -36,9 +36,31 @@ function noteOpened(db: Database.Database, path: string): void {
   }
 }
 
+/** A disk without room for the index that connections share: one that is alone needs none. */
+function hasNoRoomToShare(error: unknown): boolean {
+  return String((error as { code?: unknown }).code).startsWith('SQLITE_IOERR_SHM')
+}
+
+/** Opens a database: written ahead and synced in full, so that what was acknowledged is on the disk, whatever happens next. */
+function connected(path: string, isAlone: boolean): Database.Database {
+  const db = new Database(path, { timeout: BUSY_MS })
+  try {
+    if (isAlone) db.pragma('locking_mode = EXCLUSIVE')
+    checkOurs(db, path)
+    db.pragma('journal_mode = WAL')
+    db.pragma('synchronous = FULL')
+    db.pragma('foreign_keys = ON')
+    return db
+  }
+  catch (error) {
+    db.close()
+    if (!isAlone && hasNoRoomToShare(error)) return connected(path, true)
+    throw error
+  }
+}
+
 /**
- * Opens a database and brings its tables up to date. Written ahead and synced in full: what was acknowledged is on the
- * disk, whatever happens to the program next.
+ * Opens a database and brings its tables up to date.
  *
  * @param isChecked whether it was looked over just now, all of it
  * @throws RecordsTrouble if the file is not there to be used, or not sound
@@ -48,11 +70,7 @@ export function open(path: string, keepCopy?: KeepCopy, isChecked = false): Data
   try {
     if (path !== ':memory:') mkdirSync(dirname(path), { recursive: true })
     const isNew = !existsSync(path) || statSync(path).size === 0
-    db = new Database(path, { timeout: BUSY_MS })
-    checkOurs(db, path)
-    db.pragma('journal_mode = WAL')
-    db.pragma('synchronous = FULL')
-    db.pragma('foreign_keys = ON')
+    db = connected(path, false)
     if (!isChecked && !isWhole(db)) throw troubleWith('corrupt', path)
     if (!isNew && (db.pragma('user_version', { simple: true }) as number) < MIGRATIONS.length) keepCopy?.(db, path, 'before-update')
     if (!isChecked && hasBrokenRows(db)) setBrokenAside(db, new Date())
@@ -123,18 +141,25 @@ export function barredFor(): RecordsTrouble | undefined {
   return inTrouble
 }
 
-/** What became of the file while the program had it open. */
-export type FileNews = 'as-it-was' | 'written-anew' | 'another-file'
+/** Whether nobody else can be at the records, the workshop neither: the disk had no room for what they share. */
+export function isAlone(): boolean {
+  return shared?.db.pragma('locking_mode', { simple: true }) === 'exclusive'
+}
+
+const NEWS = {
+  'written-anew': 'was deleted while the program ran; it was written anew, whole.',
+  'another-file': 'was replaced by another file, which is used now; what was there before is kept as a copy.',
+}
 
 /**
  * Looks whether the file is still the one that is open. If it was deleted, all that is in it is still held here, and is written anew; if
  * another was put in its place, what is held here is kept as a copy, and that one is opened.
  */
-export function lookAfterFile(): FileNews {
-  if (!shared || inTrouble) return 'as-it-was'
+export function lookAfterFile(): void {
+  if (!shared || inTrouble) return
   const { db, path, file, keepCopy } = shared
   const now = fileOf(path)
-  if (now === file) return 'as-it-was'
+  if (now === file) return
   if (now === undefined) {
     mkdirSync(dirname(path), { recursive: true })
     db.prepare('VACUUM INTO ?').run(path)
@@ -142,5 +167,5 @@ export function lookAfterFile(): FileNews {
   else keepCopy?.(db, path, 'before-restore')
   closeShared()
   openShared(keepCopy)
-  return now === undefined ? 'written-anew' : 'another-file'
+  process.stderr.write(`${path} ${NEWS[now === undefined ? 'written-anew' : 'another-file']}\n`)
 }

@@ -76,8 +76,9 @@ export function begin(address: string): Begun {
   return openOrBar(path)
 }
 
-/** Opens records that were barred because there was no room, once there is some. */
+/** Opens records anew that were barred, or are nobody else's, because there was no room: perhaps there is some now. */
 export function openOnceThereIsRoom(): void {
+  closeShared()
   openOrBar(databasePath())
 }
 

@@ -1,4 +1,4 @@
-import { barredFor, database, databasePath, lookAfterFile } from '../db/connection'
+import { barredFor, database, databasePath, isAlone, lookAfterFile } from '../db/connection'
 import { clearAside } from '../db/shelves'
 import { RecordsTrouble } from '../db/trouble'
 import { learnMissing } from '../workshop/lessons'
@@ -35,11 +35,6 @@ function quietly(chore: () => unknown): void {
 }
 
 const LOOK_MS = 2_000
-const NEWS = {
-  'written-anew': 'was deleted while the program ran; it was written anew, whole.',
-  'another-file': 'was replaced by another file, which is used now.',
-}
-
 /** Begins the chores; returns what ends them. */
 export function beginChores(): () => void {
   quietly(() => copyIfDue(new Date(), HOUR_MS))
@@ -48,9 +43,8 @@ export function beginChores(): () => void {
     setInterval(() => quietly(() => copyIfDue(new Date(), DAILY_MS)), HOUR_MS / 2),
     setInterval(() => quietly(() => clearAside(new Date())), HOUR_MS),
     setInterval(() => quietly(() => {
-      if (barredFor()?.code === 'full') openOnceThereIsRoom()
-      const news = lookAfterFile()
-      if (news !== 'as-it-was') process.stderr.write(`${databasePath()} ${NEWS[news]}\n`)
+      if (barredFor()?.code === 'full' || isAlone()) openOnceThereIsRoom()
+      lookAfterFile()
     }), LOOK_MS),
   ]
   for (const timer of timers) timer.unref()

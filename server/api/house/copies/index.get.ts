@@ -9,6 +9,6 @@ export default defineEventHandler(() => {
   const copies = copiesOf(path)
   return {
     copies, kept: KEPT, bytes: copies.reduce((sum, { bytes }) => sum + bytes, 0), mostBytes: mostCopyBytes(), folder: copiesFolder(path),
-    barred: barredFor()?.words, broken: barredFor() ? [] : brokenTexts(database()),
+    barred: barredFor()?.words, isDamaged: barredFor()?.code === 'corrupt', broken: barredFor() ? [] : brokenTexts(database()),
   }
 })
