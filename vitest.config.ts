@@ -5,7 +5,7 @@ import { sqlAsText } from './scripts/sqlAsText.mjs'
 /** The core keeps nothing between calls: its tests share what they load, which takes half the time. */
 const SHARED = ['core/**/*.test.ts', 'tests/{unit,pattern,legal,laboratory}/**/*.test.ts']
 /** Tests that put something of their own into what they load: each has its own. */
-const ALONE = ['tests/{app,server}/**/*.test.ts']
+const ALONE = ['tests/{app,server,siege}/**/*.test.ts']
 /** Tests that put kinds of their own into the lists, before anything has read them. */
 const ADDING = ['tests/adding/**/*.test.ts']
 /** Tests draft bags of every kind, whether they read documents or not. */

@@ -2,8 +2,12 @@ import { readFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { build } from 'esbuild'
 
-/** A migration as text, as the server's own build takes it (sqlAsText.mjs). */
-const sqlAsText = {
+/**
+ * A migration as text, as the server's own build takes it (sqlAsText.mjs).
+ *
+ * @type {import('esbuild').Plugin}
+ */
+export const sqlAsTextOfWorkshop = {
   name: 'sql-as-text',
   setup(builder) {
     builder.onResolve({ filter: /\.sql\?text$/ }, ({ path, resolveDir }) => (
@@ -22,7 +26,7 @@ export async function writeWorkshop(serverDir, rootDir) {
     format: 'cjs',
     target: 'node20',
     external: ['better-sqlite3'],
-    plugins: [sqlAsText],
+    plugins: [sqlAsTextOfWorkshop],
     // Packages that look for files beside themselves do so when they are used, not when they are read.
     banner: { js: 'const __here = require("node:url").pathToFileURL(__filename).href' },
     define: { 'import.meta.url': '__here' },

@@ -90,9 +90,22 @@ export function isAsideKind(word: string): word is AsideKind {
 /** Days that what was thrown away lies aside. */
 export const ASIDE_DAYS = 60
 
-/** Throws away for good what has lain aside for so long. */
+const DAY_MS = 86_400_000
+
+/**
+ * The time by a clock that goes on by a day at most from one look to the next: one that is set years ahead by mistake for a while throws
+ * nothing away.
+ */
+function steady(db: ReturnType<typeof database>, now: Date): number {
+  const noted = db.prepare('SELECT value FROM house WHERE key = \'steady-clock\'').pluck().get()
+  const at = noted === undefined ? now.getTime() : Math.min(now.getTime(), Date.parse(String(noted)) + DAY_MS)
+  db.prepare('INSERT OR REPLACE INTO house (key, value) VALUES (\'steady-clock\', ?)').run(new Date(at).toISOString())
+  return at
+}
+
+/** Throws away for good what has lain aside for so long. Looked at every hour. */
 export function clearAside(now: Date): void {
-  const before = new Date(now.getTime() - ASIDE_DAYS * 86_400_000).toISOString()
+  const before = new Date(steady(database(), now) - ASIDE_DAYS * DAY_MS).toISOString()
   for (const of of Object.values(ASIDE)) {
     const { laidAside, forget } = of()
     for (const { id, removedAt } of laidAside()) if (removedAt < before) forget(id)

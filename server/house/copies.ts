@@ -147,7 +147,7 @@ export function putInPlace(part: string, path: string): void {
 /** Removes what a program that was stopped left unfinished, of copies and of the records themselves; nobody else may be at it. */
 export function clearUnfinished(path: string): void {
   const folder = copiesFolder(path)
-  rmSync(`${path}.part`, { force: true })
+  for (const tail of ['', '-journal', '-wal', '-shm']) rmSync(`${path}.part${tail}`, { force: true })
   if (!existsSync(folder)) return
   for (const name of readdirSync(folder))
     if (/\.part(-journal|-wal|-shm)?$/.test(name) || /\.sqlite-(journal|wal|shm)$/.test(name)) rmSync(join(folder, name), { force: true })

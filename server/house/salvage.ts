@@ -1,4 +1,4 @@
-import { closeSync, copyFileSync, existsSync, linkSync, openSync, readSync, renameSync, rmSync, statSync, writeSync } from 'node:fs'
+import { closeSync, copyFileSync, existsSync, linkSync, openSync, readSync, rmSync, statSync, writeSync } from 'node:fs'
 import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { DOCUMENT_TABLES } from '../db/sorts'
@@ -22,10 +22,10 @@ export interface Salvaged {
   readonly lost: number
 }
 
-/** Keeps the broken file under a name of its own; there is a file in its old place until another takes it. */
+/** Keeps the broken file, and what was written ahead for it, under a name of its own; it stays in its old place until another takes it. */
 function keepBeside(path: string, now: Date): string {
   const broken = `${path}.broken-${now.toISOString().replace(/[:.]/g, '-')}`
-  for (const tail of ['-wal', '-shm']) if (existsSync(path + tail)) renameSync(path + tail, broken + tail)
+  if (existsSync(`${path}-wal`)) copyFileSync(`${path}-wal`, `${broken}-wal`)
   try {
     linkSync(path, broken)
   }
@@ -168,18 +168,39 @@ export function bringOver(broken: string, into: Database.Database, copy?: string
   return { brought, lost }
 }
 
-/** Keeps the broken file beside and puts the newest copy that is sound in its place; of none, nothing: an empty file is begun. */
-export function replaceBroken(path: string, now: Date): Pick<Salvaged, 'broken' | 'copy'> {
-  const broken = keepBeside(path, now)
+/** Lays the newest sound copy ready, or an empty file where there is none; says which copy it is. */
+function laidReady(path: string): { readonly part: string, readonly copy?: string } {
   for (const { name } of copiesOf(path)) {
     try {
-      putInPlace(staged(join(copiesFolder(path), name), path), path)
-      return { broken, copy: name }
+      return { part: staged(join(copiesFolder(path), name), path), copy: name }
     }
     catch {
       // The one before it, then.
     }
   }
-  rmSync(path, { force: true })
-  return { broken }
+  rmSync(`${path}.part`, { force: true })
+  return { part: `${path}.part` }
+}
+
+/**
+ * Puts the newest sound copy in the place of damaged records that nobody has open, with all that can be read of them. Until that is
+ * whole they stay where they are: stopped at any moment, it can be done again.
+ *
+ * @param open opens a file and brings its tables up to date
+ */
+export function salvage(path: string, now: Date, open: (file: string) => Database.Database): Salvaged {
+  const { part, copy } = laidReady(path)
+  const db = open(part)
+  let read: Pick<Salvaged, 'brought' | 'lost'>
+  try {
+    read = db.transaction(() => bringOver(path, db, copy && join(copiesFolder(path), copy)))()
+    // All of it in the one file that takes the others' place.
+    db.pragma('journal_mode = DELETE')
+  }
+  finally {
+    db.close()
+  }
+  const broken = keepBeside(path, now)
+  putInPlace(part, path)
+  return { broken, ...(copy ? { copy } : {}), ...read }
 }

@@ -4,7 +4,7 @@ import { open } from '../db/connection'
 import { copiesFolder, copyAll } from '../house/copies'
 import { restored } from '../house/restore'
 import type { Reason } from '../house/retention'
-import { bringOver, replaceBroken, type Salvaged } from '../house/salvage'
+import { salvage, type Salvaged } from '../house/salvage'
 
 /*
  * What is done with the records as a whole: copying them, and replacing them while nobody else has them open.
@@ -34,16 +34,7 @@ export function returned({ path, copy, now }: AtRecords & { readonly copy: strin
   return kept
 }
 
-/** Puts the last good copy in the place of damaged records, and brings over what can be read of them. */
+/** Puts the last good copy in the place of damaged records, with all that can be read of them. */
 export function salvaged({ path, now }: AtRecords): Salvaged {
-  const at = new Date(now)
-  const replaced = replaceBroken(path, at)
-  const db = open(path, (old, to, why) => void copyAll(old, to, why, at))
-  try {
-    const copy = replaced.copy && join(copiesFolder(path), replaced.copy)
-    return { ...replaced, ...bringOver(replaced.broken, db, copy) }
-  }
-  finally {
-    db.close()
-  }
+  return salvage(path, new Date(now), file => open(file))
 }

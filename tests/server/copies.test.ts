@@ -19,7 +19,6 @@ import { MIGRATIONS } from '../../server/db/migrations'
 import { migrate } from '../../server/db/migrate'
 import { checkCopy, clearUnfinished, copiesFolder, copiesOf, copyAll, lastChange, putInPlace, staged } from '../../server/house/copies'
 import { returned, salvaged } from '../../server/workshop/houseJobs'
-import { bringOver, replaceBroken } from '../../server/house/salvage'
 
 let folder: string
 let path: string
@@ -161,11 +160,10 @@ describe('damaged records', () => {
     db.close()
     damage(path, 0.5, 16_384)
     expect(codeOf(() => open(path))).toBe('corrupt')
-    const { broken, copy } = replaceBroken(path, minute(1))
+    const { broken, copy, brought, lost } = salvaged({ path, now: minute(1).getTime() })
     expect(existsSync(broken)).toBe(true)
     expect(copy).toContain('daily')
     reopen()
-    const { brought, lost } = bringOver(broken, db)
     expect(lost).toBeGreaterThan(0)
     expect(brought).toBeGreaterThan(0)
     expect(designs.list()).toHaveLength(401)
@@ -178,14 +176,13 @@ describe('damaged records', () => {
     copyAll(db, path, 'daily', minute(0))
     db.close()
     truncateSync(path, 6000)
-    const { broken } = replaceBroken(path, minute(1))
+    expect(salvaged({ path, now: minute(1).getTime() })).toMatchObject({ brought: 0 })
     reopen()
-    expect(bringOver(broken, db)).toMatchObject({ brought: 0 })
     expect(designs.list()).toHaveLength(1)
     db.close()
     rmSync(copiesFolder(path), { recursive: true })
     damage(path, 0, 4096)
-    expect(replaceBroken(path, minute(2)).copy).toBeUndefined()
+    expect(salvaged({ path, now: minute(2).getTime() }).copy).toBeUndefined()
     reopen()
     expect(designs.list()).toHaveLength(0)
   })

@@ -215,6 +215,8 @@ describe('machines that were let in', () => {
     expect(JSON.stringify(db.prepare('SELECT * FROM devices').all())).not.toContain(token)
     expect(devices.knownBy(token, later(UNUSED_DAYS))).toBeDefined()
     expect(devices.knownBy(token, later(2 * UNUSED_DAYS + 1))).toBeUndefined()
+    const [unused] = devices.list()
+    expect(devices.sendAway(unused!.id)).toBe(true)
     expect(devices.list()).toEqual([])
     const again = devices.pair('tablet', now)
     expect(devices.sendAway(again.device.id)).toBe(true)

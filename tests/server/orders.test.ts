@@ -29,6 +29,16 @@ describe('evenings as iCalendar', () => {
   const text = calendarFile(order.name, planEvents(plans), new Date('2026-11-27T08:00:00Z'))
   const events = read(text)
 
+  it('takes no line from a name: whatever is written in it stays in it', () => {
+    const name = 'Fair\r\nX-WR-CALNAME:evil\nBEGIN:VEVENT\rEND:VCALENDAR\u2028X:y'
+    const named = plans.map(one => ({ ...one, order: { ...one.order, name, forWhom: name } }))
+    const written = calendarFile(name, planEvents(named), new Date(0))
+    const lines = written.replace(/\r\n[ \t]/g, '').split(/\r\n|\r|\n|\u2028/)
+    expect(lines.filter(line => /^(X-WR-CALNAME:evil|END:VCALENDARX|X:y)/.test(line))).toEqual([])
+    expect(lines.filter(line => line === 'BEGIN:VEVENT')).toHaveLength(events.length)
+    expect(read(written)).toHaveLength(events.length)
+  })
+
   it('has an event for every evening that is planned, by the clock of wherever it is read, and one for the day itself', () => {
     const evenings = [...new Set(plan!.stretches.map(({ day }) => day))]
     expect(events.slice(0, -1).map(({ startDate }) => startDate.toString())).toEqual(evenings.map(day => `${day}T19:30:00`))

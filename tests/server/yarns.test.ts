@@ -1,4 +1,5 @@
 import { parse } from 'csv-parse/sync'
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { shelfTable } from '../../core/shelf/table'
 import { DEMO_YARNS } from '../../server/db/demoWorld'
@@ -19,6 +20,19 @@ describe('the yarn shelf as a table', () => {
     expect(rows).toHaveLength(DEMO_YARNS.length)
     const leaf = rows.find(({ id }) => id === 'leaf-worsted')!
     expect(leaf).toMatchObject({ 'balls': '100 lot L4; 100 lot L4; 38 lot L2', 'price a ball': '4.20', 'metres in 100 g': '170' })
+  })
+
+  it('comes back whatever yarns and lots are called', () => {
+    const word = fc.string({ unit: 'grapheme', minLength: 1, maxLength: 12 })
+    const begins = fc.constantFrom('', '=', '+', '-', '@', '\'=', ' =', '\u00a0@', '＝', ';', '\\', ' lot ', '"', ',')
+    // Blanks at either end are not told from those that a table's reader leaves out.
+    const named = fc.tuple(begins, word).map(all => all.join('').replace(/\p{Cc}/gu, 'x').trim()).filter(text => text !== '')
+    const balls = fc.array(fc.tuple(fc.integer({ min: 1, max: 900 }), fc.option(named)), { maxLength: 4 })
+    fc.assert(fc.property(named, balls, (name, some) => {
+      const lots = some.map(([grams, lot]) => ({ grams, ...(lot === null ? {} : { lot }) }))
+      const { unravelled: _, weighed: _w, ...yarn } = { ...DEMO_YARNS[0]!, name, place: name, balls: lots }
+      expect(readShelfText(shelfTable([yarn]), ids)).toEqual({ ok: true, yarns: [yarn] })
+    }), { numRuns: 400 })
   })
 
   it('takes a table that somebody typed: a name will do, commas or semicolons, decimal commas, columns in any order', () => {
