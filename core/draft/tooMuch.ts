@@ -4,7 +4,7 @@ import type { Gauge } from '../gauge/gauge'
 import { times } from '../measure/length'
 import type { Finding, Fix } from '../part/finding'
 import { type PartResult, stopped } from '../part/part'
-import { type BeyondAllowance, MOST_MADE } from '../round/allowance'
+import { type BeyondAllowance, EACH_ROUND, MOST_MADE } from '../round/allowance'
 import { type Edge, foundation } from '../round/edge'
 import { heightAsked } from '../wall/wall'
 import type { Drafted } from './part'
@@ -22,12 +22,12 @@ const said = (count: number) => (Number.isSafeInteger(count) && count < 1e12 ? c
 
 /** Why, and what would do: fewer rounds of it, a bag without it, or a base of a usual size. */
 export function tooMuchFinding(design: Design, id: string, from: Drafted, edge: Edge | undefined, beyond: BeyondAllowance): Finding {
-  const fixes = fixesFor(design, id, from, Math.floor((MOST_MADE - beyond.made) / Math.max(1, edge?.count ?? 1)))
+  const fixes = fixesFor(design, id, from, Math.floor((MOST_MADE - beyond.made) / (EACH_ROUND + (edge?.count ?? 1))))
   return {
     code: 'too-much', weight: 'stop', part: id,
     what:
-      `Up to here the bag has ${said(beyond.made)} stitches, straps and all; the next round would make ${said(beyond.asked)} more. Beyond `
-      + `${said(MOST_MADE)} it is not drafted: ask for less, or check the swatch.`,
+      `Up to here the bag comes to ${said(beyond.made)} stitches, straps and all, each round and row counted as ${EACH_ROUND} more; `
+      + `the next would make ${said(beyond.asked)} more. Beyond ${said(MOST_MADE)} it is not drafted: ask for less, or check the swatch.`,
     ...(fixes[0] ? { fix: fixes[0] } : {}), ...(fixes.length > 1 ? { otherFixes: fixes.slice(1) } : {}),
   }
 }

@@ -14,6 +14,12 @@
 /** More stitches than this a bag is not drafted with: about a hundred totes' worth. */
 export const MOST_MADE = 250_000
 
+/**
+ * A round is counted as so many stitches more than it has, and so is a row: forty straps of a thousand rows of two stitches are few
+ * stitches, and much to draft (measured: a row costs what some twenty stitches do).
+ */
+export const EACH_ROUND = 20
+
 /** What may still be made. */
 export interface Allowance {
   readonly most: number
@@ -59,12 +65,12 @@ export function allow(most = MOST_MADE): Allowance {
  */
 export function askFor(stitches: number): void {
   if (!inForce) return
-  const reached = inForce.made + stitches
+  const reached = inForce.made + stitches + EACH_ROUND
   if (!(reached <= inForce.most)) throw new BeyondAllowance(inForce.made, stitches)
   inForce.reached = Math.max(inForce.reached, reached)
 }
 
 /** Writes down what was made. */
 export function wasMade(stitches: number): void {
-  if (inForce) inForce.made += stitches
+  if (inForce) inForce.made += stitches + EACH_ROUND
 }
