@@ -15,7 +15,7 @@ export function databasePath(): string {
 }
 
 /** So long a write waits for another program before it says that the records are held: everybody waits meanwhile. */
-const BUSY_MS = 100
+const BUSY_MS = 300
 
 function checkOurs(db: Database.Database, path: string): void {
   const tables = db.prepare('SELECT name FROM sqlite_master WHERE type = \'table\'').pluck().all() as string[]

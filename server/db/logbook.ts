@@ -41,7 +41,7 @@ export interface Logbook {
   readonly allFacts: () => BagFacts[]
   /** What orders look at of every make, those finished first before those finished later or not at all. */
   readonly seen: () => MakeAsSeen[]
-  readonly keepFacts: (id: string, upTo: number, facts: BagFacts) => void
+  readonly keepFacts: (id: string, upTo: number, facts: FactTexts) => void
   readonly behind: () => Behind[]
   readonly photo: (id: string) => Buffer | undefined
   readonly photoAsText: (id: string) => string | undefined
@@ -49,6 +49,23 @@ export interface Logbook {
   readonly dropPhoto: (id: string) => boolean
   /** Changes whenever any facts do, or a bag is thrown away. */
   readonly mark: () => string
+}
+
+/** What a make tells, as it is kept: as JSON, written out where it was worked out. */
+export interface FactTexts {
+  readonly version: number
+  readonly listed: string
+  readonly facts: string
+  readonly progress: string
+}
+
+/** What a make tells, written out. */
+export function factTexts(facts: BagFacts): FactTexts {
+  const { version, words, share, rounds: { done, planned } } = facts
+  return {
+    version, listed: JSON.stringify(listedOf(facts)), facts: JSON.stringify(facts),
+    progress: JSON.stringify({ round: done, of: planned, share, words } satisfies Progress),
+  }
 }
 
 interface Row {
@@ -112,11 +129,10 @@ export function logbookIn(db: Database.Database): Logbook {
       id, name, share, ...(bag === null ? {} : { bag }), ...(finished === null ? {} : { finished }),
       sittings: JSON.parse(sittings) as Sitting[],
     })),
-    keepFacts: (id, upTo, found) => {
-      keep.run(upTo, found.version, JSON.stringify(listedOf(found)), JSON.stringify(found), id)
+    keepFacts: (id, upTo, { version, listed, facts: told, progress }) => {
+      keep.run(upTo, version, listed, told, id)
       // What came from elsewhere before its progress was worked out on the way in.
-      const { words, share, rounds: { done, planned } } = found
-      knowProgress.run(JSON.stringify({ round: done, of: planned, share, words } satisfies Progress), id)
+      knowProgress.run(progress, id)
     },
     behind: () => behind.all(FACTS_VERSION), photo: id => photo.get(id),
     photoAsText: (id) => {

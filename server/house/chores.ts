@@ -3,7 +3,7 @@ import { clearAside } from '../db/shelves'
 import { RecordsTrouble } from '../db/trouble'
 import { learnMissing } from '../workshop/lessons'
 import { drawAhead } from '../workshop/portraits'
-import { inWorkshop } from '../workshop/workshop'
+import { inWorkshop, openWorkshop } from '../workshop/workshop'
 import { openOnceThereIsRoom } from './begin'
 import { copiesOf, lastChange } from './copies'
 import { watchdog } from './watchdog'
@@ -48,6 +48,7 @@ export function beginChores(): () => void {
     }), LOOK_MS),
   ]
   for (const timer of timers) timer.unref()
+  openWorkshop()
   const endsDrawing = drawAhead()
   learnMissing()
   watchdog.begin(process.env.FAIR_HOLLOW_WATCH === 'close')

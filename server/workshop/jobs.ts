@@ -17,7 +17,7 @@ import { type AtRecords, copied, returned, salvaged } from './houseJobs'
 import { looking } from './atRecords'
 import { logbookBrought, makeBrought, parcelBrought, yarnsBrought } from './bringJobs'
 import { type ByMaker, knownOfOrders } from './knownOrders'
-import { factsKept, logbookFile, taughtBy } from './logJobs'
+import { factsFound, logbookFile, taughtBy } from './logJobs'
 import { type OrderFile, orderFile, type OrderFileWish } from './orderFile'
 import { packHouse } from './packHouse'
 
@@ -54,8 +54,8 @@ export interface Jobs {
     readonly takes: { readonly design: Design, readonly wish: ExportWish, readonly fonts?: Fonts, readonly taught: TaughtGrams }
     readonly gives: WrittenOut
   }
-  /** Has what a make tells worked out and kept. */
-  facts: JobOf<typeof factsKept>
+  /** What a make tells, worked out. */
+  facts: JobOf<typeof factsFound>
   taught: JobOf<typeof taughtBy>
   logbook: JobOf<typeof logbookFile>
   /** What is known of the bags of some orders, as JSON. */
@@ -99,7 +99,7 @@ export const DONE: { readonly [K in JobKind]: (takes: Jobs[K]['takes']) => Jobs[
     const found = draft(design).findings.find(({ code }) => TOO_MUCH.has(code))
     return found ? { tooMuch: tell(found.what, { terms: 'us', units: design.units }) } : {}
   },
-  facts: factsKept, taught: taughtBy, logbook: logbookFile,
+  facts: factsFound, taught: taughtBy, logbook: logbookFile,
   known: ({ path, lines, ...maker }) => looking(path, db => JSON.stringify(knownOfOrders(db, lines, maker) satisfies KnownOfOrders)),
   order: ({ path, wish, maker }) => looking(path, db => orderFile(db, wish, maker)),
   copy: copied, restore: returned, salvage: salvaged,

@@ -1,5 +1,6 @@
 import { setTimeout as rest } from 'node:timers/promises'
 import { databasePath } from '../db/connection'
+import type { FactTexts } from '../db/logbook'
 import { logbook } from '../db/shelves'
 import { RecordsTrouble } from '../db/trouble'
 import { inWorkshop, JobFailed } from './workshop'
@@ -22,13 +23,24 @@ let learning = false
 /** Has worked out anew what a make tells. */
 async function learn(id: string, ahead: boolean): Promise<void> {
   try {
-    if (!await inWorkshop('facts', { path: databasePath(), id }, { ahead })) unlearnt.add(id)
+    const found = await inWorkshop('facts', { path: databasePath(), id }, { ahead })
+    if (found) keep(id, found.upTo, found.texts)
+    else unlearnt.add(id)
   }
   catch (error) {
     if (!(error instanceof JobFailed)) throw error
-    // Where nothing can be written, it is worked out again when it is asked for.
     if (error.why !== 'too-busy') unlearnt.add(id)
     process.stderr.write(`${error.message}\n`)
+  }
+}
+
+/** Keeps what a make tells; where nothing can be written, it is worked out again when it is asked for. */
+function keep(id: string, upTo: number, facts: FactTexts): void {
+  try {
+    logbook().keepFacts(id, upTo, facts)
+  }
+  catch (error) {
+    process.stderr.write(`lessons were not kept: ${(error as Error).name}\n`)
   }
 }
 

@@ -6,9 +6,9 @@ import type { Hands } from '../../core/log/hands'
 import { gaugeOffers, handsOf } from '../../core/log/handsOf'
 import { overTime } from '../../core/log/overTime'
 import { makeDocument } from '../../core/make/document'
-import { type Logbook, logbookIn } from '../db/logbook'
+import { factTexts, type FactTexts, type Logbook, logbookIn } from '../db/logbook'
 import { type Makes, makesIn } from '../db/makes'
-import { looking, writing } from './atRecords'
+import { looking } from './atRecords'
 
 /*
  * What the makes tell, read and reckoned in the workshop: years of taps are too much for the thread that answers.
@@ -20,12 +20,12 @@ export interface Taught {
   readonly text: string
 }
 
-/** Works out what a make tells, up to its last event, and keeps it; false of one that was never taken up. */
-export async function factsKept({ path, id }: { readonly path: string, readonly id: string }): Promise<boolean> {
+/** What a make tells, up to which of its events; nothing of one that was never taken up. The server keeps it: it alone writes often. */
+export async function factsFound({ path, id }: { readonly path: string, readonly id: string }):
+Promise<{ readonly upTo: number, readonly texts: FactTexts } | undefined> {
   const { events, upTo } = await looking(path, db => makesIn(db).allEvents(id))
   const facts = bagFacts(events)
-  if (facts) writing(path, db => logbookIn(db).keepFacts(id, upTo, facts))
-  return facts !== undefined
+  return facts && { upTo, texts: factTexts(facts) }
 }
 
 /** What all makes together have taught. */

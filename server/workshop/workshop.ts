@@ -149,6 +149,11 @@ export function inWorkshop<K extends JobKind>(
   })
 }
 
+/** Has all workers come, so that the first who asks need not wait for one. */
+export function openWorkshop(): void {
+  while (benches.length < WORKERS) hire()
+}
+
 const LOOK_MS = 10
 
 /** Waits until nobody works in the workshop: whatever was begun with the records is done with them. */

@@ -197,6 +197,8 @@ test('records that another program holds: short waits and a 503 in words, and on
   const running = run()
   await up(running)
   const other = new Database(join(folder, 'records.sqlite'))
+  // What looks at a bag before it is kept is there by then.
+  await post('First')
   other.exec('BEGIN EXCLUSIVE')
   const from = Date.now()
   const answer = await post('Held up')

@@ -47,7 +47,8 @@ async function gaps(page: Page): Promise<string[]> {
 async function holds(page: Page, where: string): Promise<void> {
   for (const width of WIDTHS) {
     await page.setViewportSize({ width, height: 900 })
-    await page.waitForTimeout(120)
+    // Laid out anew, and painted.
+    await page.evaluate(() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done))))
     expect.soft(await slits(page), `${where} at ${width}`).toEqual([])
     expect.soft(await gaps(page), `${where} at ${width}, below its fields`).toEqual([])
   }

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { newDesign } from '../../core/design/starter'
 import { bagFacts } from '../../core/log/facts'
 import type { MakeEvent } from '../../core/make/event'
-import { logbookIn } from '../../server/db/logbook'
+import { factTexts, logbookIn } from '../../server/db/logbook'
 import { makesIn } from '../../server/db/makes'
 import { migrate } from '../../server/db/migrate'
 import { MIGRATIONS } from '../../server/db/migrations'
@@ -25,7 +25,7 @@ describe('what makes tell, as it is kept', () => {
     makes.keep('one', [STARTED])
     expect(logbook.behind()).toEqual([{ id: 'one' }])
     const { events, upTo } = makes.allEvents('one')
-    logbook.keepFacts('one', upTo, bagFacts(events)!)
+    logbook.keepFacts('one', upTo, factTexts(bagFacts(events)!))
     expect(logbook.behind()).toEqual([])
     expect(logbook.isUpToDate('one')).toBe(true)
     expect(logbook.facts('one')).toMatchObject({ name: 'Pouch', words: expect.any(String) })
@@ -33,19 +33,19 @@ describe('what makes tell, as it is kept', () => {
     makes.keep('one', [MOVED])
     expect(logbook.isUpToDate('one')).toBe(false)
     expect(logbook.list()).toMatchObject([{ id: 'one', photo: false, listed: { rounds: 0 } }])
-    logbook.keepFacts('one', makes.allEvents('one').upTo, bagFacts(makes.allEvents('one').events)!)
+    logbook.keepFacts('one', makes.allEvents('one').upTo, factTexts(bagFacts(makes.allEvents('one').events)!))
     expect(logbook.mark()).not.toBe(mark)
   })
 
   it('is not told of what was thrown away, nor kept of what is gone for good', () => {
     const { makes, logbook } = house()
     makes.keep('one', [STARTED])
-    logbook.keepFacts('one', 1, bagFacts([STARTED])!)
+    logbook.keepFacts('one', 1, factTexts(bagFacts([STARTED])!))
     makes.remove('one')
     expect(logbook.list()).toEqual([])
     expect(logbook.allFacts()).toEqual([])
     makes.forget('one')
-    logbook.keepFacts('one', 1, bagFacts([STARTED])!)
+    logbook.keepFacts('one', 1, factTexts(bagFacts([STARTED])!))
     expect(logbook.facts('one')).toBeUndefined()
   })
 
