@@ -55,9 +55,11 @@ describe('the gate', () => {
     const host = 'localhost:3000'
     for (const url of ['/%61pi/designs', '/a%70i/designs', '/api%2Fdesigns', '/%2561pi/%61', '/x/../api/designs',
       '/./api/designs', '/%2e%2e/api',
-      '/api\\designs', '/api/%00', '/api/%0d%0aX', '/api/%', '/api/%zz', '/api/%c3%28', 'http://localhost:3000/api/designs', '*'])
+      '/api\\designs', '/api/%', '/api/%zz', '/api/%c3%28', 'http://localhost:3000/api/designs', '*'])
       expect(asked(HERE, { host }, url), url).toBe(400)
-    for (const [url, path] of [['/api/designs/%F0%9F%A7%B6?a=%61', '/api/designs/🧶'], ['/bags/a%20b', '/bags/a b'], ['/%2561', '/%61']]) {
+    for (const [url, path] of [
+      ['/api/designs/%F0%9F%A7%B6?a=%61', '/api/designs/🧶'], ['/bags/a%20b', '/bags/a b'], ['/%2561', '/%61'], ['/api/%00', '/api/\u0000'],
+    ]) {
       expect(asked(HERE, { host }, url), url).toBe('passes')
       expect(pathOf(url)).toBe(path)
     }
