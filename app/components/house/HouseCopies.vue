@@ -10,7 +10,10 @@ const { format } = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'nu
 const WHY: Readonly<Record<Copy['why'], string>> = {
   'daily': 'of the day', 'asked': 'asked for', 'before-update': 'before an update', 'before-restore': 'before going back to another',
 }
-const size = (bytes: number) => (bytes < 1e6 ? `${Math.ceil(bytes / 1e3)} kB` : `${(bytes / 1e6).toFixed(1)} MB`)
+function size(bytes: number): string {
+  if (bytes < 1e6) return `${Math.ceil(bytes / 1e3)} kB`
+  return bytes < 1e9 ? `${(bytes / 1e6).toFixed(1)} MB` : `${Number((bytes / 1e9).toFixed(1))} GB`
+}
 
 async function goBack(): Promise<void> {
   const copy = asking.value!
@@ -62,7 +65,7 @@ async function goBack(): Promise<void> {
       >
         <span>
           <strong>{{ format(new Date(copy.madeAt)) }}</strong>
-          <span class="soft"> {{ WHY[copy.why] }}, {{ size(copy.bytes) }}</span>
+          <span class="soft why">{{ WHY[copy.why] }}, {{ size(copy.bytes) }}</span>
         </span>
         <v-btn
           size="small"
@@ -117,6 +120,7 @@ li {
   display: flex; flex-wrap: wrap; gap: 0.6rem; justify-content: space-between; align-items: center; padding: 0.45rem 0;
   border-top: 1px solid var(--line);
 }
+.why { margin-left: 0.5rem; }
 .ask { padding: 1.3rem; }
 .row { display: flex; gap: 0.6rem; }
 </style>
