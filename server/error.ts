@@ -16,8 +16,8 @@ interface Told {
 }
 
 const FAILED: Readonly<Record<JobFailed['why'], Told>> = {
-  'too-long': { status: 503, message: 'This bag takes longer to write out than there is time for. Ask for fewer rounds or stitches.' },
-  'too-much': { status: 503, message: 'This bag takes more memory to write out than there is. Ask for fewer rounds or stitches.' },
+  'too-long': { status: 503, message: 'This takes longer than there is time for. Nothing was changed. Ask for less at once.' },
+  'too-much': { status: 503, message: 'This takes more memory than there is. Nothing was changed. Ask for less at once.' },
   'too-busy': { status: 503, message: 'There is much to do just now. Try again in a moment.', retryS: 2 },
   'called-off': { status: 503, message: 'This was called off. Nothing was changed.' },
   'mistake': { status: 500, message: 'The program made a mistake here. Nothing is lost; the bag can be saved to a file as it is.' },

@@ -4,13 +4,13 @@ import { remember } from './remember'
  * What is being entered and not kept yet: the browser keeps it, for a page may end without a word. One of each sort at a time.
  */
 
-/** What was being entered when the page ended: of what is kept already by its id, or something new. */
+/** A document left half entered when the page ended: by its id if it is kept already, or a new one. */
 export interface Left<D> {
   readonly id: string | undefined
   readonly document: D
 }
 
-/** What is being entered of a sort. */
+/** The document of a sort that is being entered. */
 export interface Entering<D> {
   /** Keeps it as it is now. */
   readonly keep: (document: D, id?: string) => void

@@ -22,7 +22,7 @@ const OWN = PENDING + opening
 
 /** What this page wrote down and the database does not have yet. */
 let pending: readonly QueuedEvent[] = []
-/** What waits to be sent and is in no database. */
+/** Events that wait to be sent and are in no database. */
 let homeless: readonly QueuedEvent[] = []
 let wroteDown = true
 

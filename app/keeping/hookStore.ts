@@ -26,7 +26,7 @@ export interface Queued extends QueuedEvent {
   readonly seq: number
 }
 
-/** What is kept of makes, and the queue of what the server does not have yet. */
+/** Makes as they are kept, and the queue of events that the server does not have yet. */
 export interface HookStore {
   /** Whether what is kept outlives the page. */
   readonly lasts: boolean

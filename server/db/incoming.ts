@@ -45,7 +45,7 @@ interface Row {
   readonly id: string
 }
 
-/** What is written bit by bit: each step is a row or two. */
+/** Writes bit by bit: each step is a row or two. */
 function* steps(db: Database.Database, contents: Iterable<Content>, rows: Row[], now: string): Generator<void> {
   const mark = `${INCOMING} ${randomUUID()}`
   const documents = Object.fromEntries(Object.values(DOCUMENT_TABLES).map(table => [table, db.prepare(

@@ -51,7 +51,7 @@ export interface Logbook {
   readonly mark: () => string
 }
 
-/** What a make tells, as it is kept: as JSON, written out where it was worked out. */
+/** The facts of a make as they are kept: as JSON, written out where they were worked out. */
 export interface FactTexts {
   readonly version: number
   readonly listed: string
@@ -59,7 +59,7 @@ export interface FactTexts {
   readonly progress: string
 }
 
-/** What a make tells, written out. */
+/** Writes the facts of a make out. */
 export function factTexts(facts: BagFacts): FactTexts {
   const { version, words, share, rounds: { done, planned } } = facts
   return {

@@ -54,7 +54,7 @@ export interface Jobs {
     readonly takes: { readonly design: Design, readonly wish: ExportWish, readonly fonts?: Fonts, readonly taught: TaughtGrams }
     readonly gives: WrittenOut
   }
-  /** What a make tells, worked out. */
+  /** The facts of a make. */
   facts: JobOf<typeof factsFound>
   taught: JobOf<typeof taughtBy>
   logbook: JobOf<typeof logbookFile>

@@ -32,7 +32,7 @@ export function yarnsOf(db: Database.Database): ShelfYarn[] {
   return shelf(db, 'yarns', readShelfYarn).list().flatMap(({ document, unreadable }) => (unreadable ? [] : [document]))
 }
 
-/** What one of a bag takes; of one whose pattern stops it is not known. */
+/** Time and yarn that one of a bag takes; not known of one whose pattern stops. */
 function knownOfBag(bag: string, design: Design, hands: Hands, yarns: readonly ShelfYarn[]): BagKnown {
   const drafted = draft(design)
   return drafted.parts.some(isStopped)

@@ -97,7 +97,7 @@ export async function learnFew(): Promise<void> {
   for (const { id } of behind) await factsOf(id)
 }
 
-/** What a make tells, up to its last event, as JSON. */
+/** The facts of a make, up to its last event, as JSON. */
 export async function factsOf(id: string): Promise<string | undefined> {
   if (!logbook().isUpToDate(id)) {
     waiting.delete(id)

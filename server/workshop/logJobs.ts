@@ -14,13 +14,13 @@ import { looking } from './atRecords'
  * What the makes tell, read and reckoned in the workshop: years of taps are too much for the thread that answers.
  */
 
-/** What the maker's hands have taught, and as it is answered. */
+/** The maker's hands as all makes have taught them, and the answer as JSON. */
 export interface Taught {
   readonly hands: Hands
   readonly text: string
 }
 
-/** What a make tells, up to which of its events; nothing of one that was never taken up. The server keeps it: it alone writes often. */
+/** The facts of a make, up to which of its events; nothing of one that was never taken up. The server keeps it: it alone writes often. */
 export async function factsFound({ path, id }: { readonly path: string, readonly id: string }):
 Promise<{ readonly upTo: number, readonly texts: FactTexts } | undefined> {
   const { events, upTo } = await looking(path, db => makesIn(db).allEvents(id))
@@ -28,7 +28,7 @@ Promise<{ readonly upTo: number, readonly texts: FactTexts } | undefined> {
   return facts && { upTo, texts: factTexts(facts) }
 }
 
-/** What all makes together have taught. */
+/** Works out the hands from all makes. */
 export async function taughtBy({ path }: { readonly path: string }): Promise<Taught> {
   const bags = await looking(path, db => logbookIn(db).allFacts())
   const hands = handsOf(bags)
