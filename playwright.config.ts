@@ -5,11 +5,13 @@ const PORT = 3177
 export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: 'test-results/browser',
-  timeout: 30_000,
+  // A hang is noticed at its step (five seconds an expectation, fifteen an action); this bounds a whole walk on a slow machine.
+  timeout: 90_000,
   workers: 1,
   forbidOnly: Boolean(process.env.CI),
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
+    actionTimeout: 15_000,
     baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     permissions: ['clipboard-read', 'clipboard-write'],
