@@ -1,6 +1,6 @@
 import type { H3Error, H3Event } from 'h3'
 import { barRecords, databasePath } from './db/connection'
-import { troubleOf } from './db/trouble'
+import { troubleOf, troubleWith } from './db/trouble'
 import { JobFailed } from './workshop/workshop'
 
 /*
@@ -42,6 +42,16 @@ function frames(error: unknown): string {
   return String((error as Error).stack ?? '').split('\n').filter(line => /^\s+at /.test(line)).slice(0, 12).join('\n')
 }
 
+function bodyOf({ status, message, data }: Told) {
+  return { error: true, statusCode: status, message, ...(data === undefined ? {} : { data }) }
+}
+
+/** What is answered where something was written that may not be on the disk. */
+export function unsyncedOf(error: unknown) {
+  const trouble = troubleOf(error, databasePath()) ?? troubleWith('io', databasePath(), error)
+  return bodyOf({ status: 503, message: trouble.words, data: { trouble: trouble.code } })
+}
+
 /** Answers a request that failed. */
 export default function answerError(error: H3Error, event: H3Event): void {
   const told = toldOf(error)
@@ -55,9 +65,8 @@ export default function answerError(error: H3Error, event: H3Event): void {
     res.destroy()
     return
   }
-  const body = { error: true, statusCode: told.status, message: told.message, ...(told.data === undefined ? {} : { data: told.data }) }
   res.writeHead(told.status, {
     'Content-Type': 'application/json', 'Cache-Control': 'no-store', ...(told.retryS ? { 'Retry-After': String(told.retryS) } : {}),
   })
-  res.end(JSON.stringify(body))
+  res.end(JSON.stringify(bodyOf(told)))
 }

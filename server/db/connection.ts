@@ -8,6 +8,7 @@ import { OURS } from './sorts'
 import type { RecordsTrouble } from './trouble'
 import { troubleOf, troubleWith } from './trouble'
 import { hasBrokenRows, isWhole } from './whole'
+import { type WriteAhead, writeAheadOf } from './writeAhead'
 
 /** Where the records are kept: FAIR_HOLLOW_DB, or a file in the folder that the program was started from. */
 export function databasePath(): string {
@@ -90,6 +91,7 @@ interface Shared {
   /** Which file it is, whatever it is called. */
   readonly file: number | undefined
   readonly keepCopy: KeepCopy | undefined
+  readonly ahead: WriteAhead | undefined
 }
 
 let shared: Shared | undefined
@@ -104,7 +106,7 @@ export function openShared(keepCopy?: KeepCopy, isChecked = false): Database.Dat
   const path = databasePath()
   const db = open(path, keepCopy, isChecked)
   inTrouble = undefined
-  shared = { db, path, file: fileOf(path), keepCopy }
+  shared = { db, path, file: fileOf(path), keepCopy, ahead: writeAheadOf(db, path) }
   return db
 }
 
@@ -125,9 +127,24 @@ export function isOpen(): boolean {
   return shared !== undefined
 }
 
+/**
+ * Resolves once all that was written over the server's connection is on the disk. Whatever says that it is kept waits for this.
+ *
+ * @throws what the disk said if it may not be
+ */
+export async function synced(): Promise<void> {
+  await shared?.ahead?.synced()
+}
+
+/** The path of the records, if what was saved since this was asked last is to be brought into them; the workshop does it. */
+export function unsettledRecords(): string | undefined {
+  return shared?.ahead?.takeUnsettled() && !isAlone() ? shared.path : undefined
+}
+
 /** Closes the connection, for another file to be put in its place. */
 export function closeShared(): void {
   shared?.db.close()
+  shared?.ahead?.close()
   shared = undefined
 }
 

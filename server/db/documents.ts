@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import type Database from 'better-sqlite3'
+import { LRUCache } from 'lru-cache'
 import type { Reading } from '../../core/design/read'
 import { problemLines } from '../../core/design/read'
 import { WAS_THERE } from './incoming'
@@ -65,12 +66,30 @@ function mended<D>(document: unknown, asKept: Reading<D>, read: (input: unknown)
   return again.ok ? again : asKept
 }
 
+/** Signs of documents that are remembered as they were read: some hundred bags. */
+const MOST_REMEMBERED = 4_000_000
+
+/** A document as it was read, and the text that it was read of. */
+interface Read<D> {
+  readonly text: string
+  readonly document: D
+  readonly reading: Reading<D>
+}
+
 /** A row as a record, its document brought up to what this program writes: an older one gains the fields it did not know. */
 function keptBy<D>(read: (input: unknown) => Reading<D>): (row: Row) => Kept<D> {
-  return (row) => {
-    const document = JSON.parse(row.document) as D
+  // Asked for again, a text that has not changed is not read again.
+  const remembered = new LRUCache<string, Read<D>>({ maxSize: MOST_REMEMBERED, sizeCalculation: ({ text }) => text.length })
+  const readAnew = (text: string): Read<D> => {
+    const document = JSON.parse(text) as D
     const asKept = read(document)
-    const reading = asKept.ok ? asKept : mended(document, asKept, read)
+    return { text, document, reading: asKept.ok ? asKept : mended(document, asKept, read) }
+  }
+  return (row) => {
+    const before = remembered.get(row.id)
+    const now = before?.text === row.document ? before : readAnew(row.document)
+    if (now !== before) remembered.set(row.id, now)
+    const { document, reading } = now
     const known = { id: row.id, revision: row.revision, createdAt: row.created_at, updatedAt: row.updated_at }
     return reading.ok
       ? { ...known, document: reading.document }

@@ -1,4 +1,4 @@
-import { barredFor, database, databasePath, isAlone, lookAfterFile } from '../db/connection'
+import { barredFor, database, databasePath, isAlone, lookAfterFile, unsettledRecords } from '../db/connection'
 import { clearAside } from '../db/shelves'
 import { RecordsTrouble } from '../db/trouble'
 import { learnMissing } from '../workshop/lessons'
@@ -45,6 +45,8 @@ export function beginChores(): () => void {
     setInterval(() => quietly(() => {
       if (barredFor()?.code === 'full' || isAlone()) openOnceThereIsRoom()
       lookAfterFile()
+      const path = unsettledRecords()
+      if (path !== undefined) return inWorkshop('settle', { path }, { ahead: true })
     }), LOOK_MS),
   ]
   for (const timer of timers) timer.unref()

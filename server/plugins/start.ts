@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
-import { closeShared } from '../db/connection'
+import { closeShared, synced } from '../db/connection'
 import { contentPolicy } from '../door/gate'
+import { unsyncedOf } from '../error'
 import { begin } from '../house/begin'
 import { beginChores } from '../house/chores'
 
@@ -11,7 +12,9 @@ function scriptsIn(page: string): string[] {
   )
 }
 
-/** Says with every page which scripts may run in it; begins the house where the development server does not. */
+const ONLY_READS = new Set(['GET', 'HEAD', 'OPTIONS'])
+
+/** Says with every page which scripts may run in it, and of nothing that it is kept before it is on the disk. */
 export default defineNitroPlugin((nitro) => {
   // The built program has begun before it listens; the development server begins here.
   if (import.meta.dev) {
@@ -22,6 +25,16 @@ export default defineNitroPlugin((nitro) => {
       closeShared()
     })
   }
+  nitro.hooks.hook('beforeResponse', async (event, response) => {
+    if (ONLY_READS.has(event.method)) return
+    try {
+      await synced()
+    }
+    catch (error) {
+      setResponseStatus(event, 503)
+      response.body = unsyncedOf(error)
+    }
+  })
   nitro.hooks.hook('render:response', (response) => {
     if (typeof response.body !== 'string') return
     const policy = contentPolicy(scriptsIn(response.body))

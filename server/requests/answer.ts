@@ -2,8 +2,12 @@ import { createHash } from 'node:crypto'
 import { promisify } from 'node:util'
 import { gzip } from 'node:zlib'
 import type { H3Event } from 'h3'
+import { LRUCache } from 'lru-cache'
 
-const packed = promisify(gzip)
+const pack = promisify(gzip)
+
+/** Answers that were packed, by their marks: bags are asked for more often than they change. */
+const packed = new LRUCache<string, Buffer>({ maxSize: 16_000_000, sizeCalculation: bytes => bytes.length })
 
 /** Shorter than this packing saves nothing. */
 const WORTH_PACKING_BYTES = 1_400
@@ -25,5 +29,7 @@ export async function answerText(event: H3Event, text: string): Promise<Buffer |
   }
   if (text.length < WORTH_PACKING_BYTES || !/\bgzip\b/.test(getRequestHeader(event, 'accept-encoding') ?? '')) return text
   setResponseHeader(event, 'Content-Encoding', 'gzip')
-  return packed(text, { level: 1 })
+  const known = packed.get(mark) ?? await pack(text, { level: 1 })
+  packed.set(mark, known)
+  return known
 }

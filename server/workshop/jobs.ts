@@ -14,7 +14,7 @@ import type { Fonts, PaperWish } from '../paper/sheet'
 import type { Reason } from '../house/retention'
 import type { Salvaged } from '../house/salvage'
 import { type AtRecords, copied, returned, salvaged } from './houseJobs'
-import { looking } from './atRecords'
+import { looking, writing } from './atRecords'
 import { logbookBrought, makeBrought, parcelBrought, yarnsBrought } from './bringJobs'
 import { type ByMaker, knownOfOrders } from './knownOrders'
 import { factsFound, logbookFile, taughtBy } from './logJobs'
@@ -69,6 +69,8 @@ export interface Jobs {
   /** Returns everything to a copy; gives the name of the copy of what there was. */
   restore: { readonly takes: AtRecords & { readonly copy: string }, readonly gives: string }
   salvage: { readonly takes: AtRecords, readonly gives: Salvaged }
+  /** Brings what was written ahead into the records themselves. */
+  settle: { readonly takes: { readonly path: string }, readonly gives: unknown }
   pack: { readonly takes: { readonly path: string }, readonly gives: Uint8Array }
   /** Files that come in. */
   parcel: JobOf<typeof parcelBrought>
@@ -103,6 +105,7 @@ export const DONE: { readonly [K in JobKind]: (takes: Jobs[K]['takes']) => Jobs[
   known: ({ path, lines, ...maker }) => looking(path, db => JSON.stringify(knownOfOrders(db, lines, maker) satisfies KnownOfOrders)),
   order: ({ path, wish, maker }) => looking(path, db => orderFile(db, wish, maker)),
   copy: copied, restore: returned, salvage: salvaged,
+  settle: ({ path }) => writing(path, db => db.pragma('wal_checkpoint(PASSIVE)')),
   export: written, pack: ({ path }) => packHouse(path),
   parcel: parcelBrought, bringLogbook: logbookBrought, bringMake: makeBrought, bringYarns: yarnsBrought,
 }

@@ -6,7 +6,7 @@ import { closeWorkshop, inWorkshop, JobFailed } from './workshop'
 
 /*
  * Portraits of the bags for the list, drawn after they were saved. Those that a list was asked for come first; the others are drawn with
- * rests between, so that whoever saves much is not kept waiting by it.
+ * rests between, and while there is little to answer, so that nobody is kept waiting by it.
  */
 
 /** A bag that cannot be drawn stands on the shelf all the same. */
@@ -18,6 +18,9 @@ const UNDRAWN: Portrait = {
 const AFTER_MS = 250
 /** A rest after each, this many times as long as it took. */
 const RESTS = 9
+/** While the thread that answers is at work for more than this share of its time, drawing waits, but no longer than that. */
+const BUSY_SHARE = 0.1
+const [LOOK_MS, MOST_WAITED_MS] = [250, 5_000]
 
 /** Bags to be drawn: those that somebody looks for, and all others. */
 const wanted = new Set<string>()
@@ -48,6 +51,15 @@ function next(): string | undefined {
   return id
 }
 
+/** Waits until there is little to answer: what is drawn takes its processor from those who wait for an answer. */
+async function quiet(): Promise<void> {
+  for (let waitedMs = 0; waitedMs < MOST_WAITED_MS; waitedMs += LOOK_MS) {
+    const before = performance.eventLoopUtilization()
+    await rest(LOOK_MS, undefined, { ref: false })
+    if (wanted.size > 0 || performance.eventLoopUtilization(before).utilization < BUSY_SHARE) return
+  }
+}
+
 async function drawAll(): Promise<void> {
   await rest(AFTER_MS, undefined, { ref: false })
   if (lookForMissing) for (const { id } of bagList().undrawn(MOST_MISSING)) waiting.add(id)
@@ -55,7 +67,9 @@ async function drawAll(): Promise<void> {
   for (let id = next(); id !== undefined; id = next()) {
     const from = performance.now()
     await draw(id)
-    if (wanted.size === 0) await rest(RESTS * (performance.now() - from), undefined, { ref: false })
+    if (wanted.size > 0) continue
+    await rest(RESTS * (performance.now() - from), undefined, { ref: false })
+    await quiet()
   }
 }
 

@@ -1,4 +1,5 @@
 import 'reflect-metadata'
+import { setPriority } from 'node:os'
 import { parentPort } from 'node:worker_threads'
 import { knowEveryKind } from '../../core/design/everyKind'
 import { DONE, type JobKind, type Jobs } from './jobs'
@@ -13,6 +14,11 @@ export interface Order {
 
 /** What leaves the workshop: what came of a job, or where it failed, without anything that a maker wrote. */
 export type Delivery = { readonly number: number } & ({ readonly gives: unknown } | { readonly failed: string })
+
+/** As much less than others as a program may ask for; who waits for an answer comes first. */
+const LOW_PRIORITY = 19
+// On Linux this is of the thread alone that asks for it (setpriority(2)); elsewhere it would be of the whole program.
+if (process.platform === 'linux') setPriority(LOW_PRIORITY)
 
 // Bags come in from the shelf without being read anew.
 knowEveryKind()

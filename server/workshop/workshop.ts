@@ -28,7 +28,7 @@ const MEMORY_MB = 700
 /** As long as a job may take. */
 const LIMIT_MS: Readonly<Record<JobKind, number>> = {
   portrait: 10_000, weigh: 10_000, facts: 20_000, taught: 30_000, logbook: 60_000, known: 30_000, order: 30_000, export: 40_000,
-  pack: 60_000, parcel: 120_000, bringLogbook: 120_000, bringMake: 60_000, bringYarns: 30_000,
+  settle: 60_000, pack: 60_000, parcel: 120_000, bringLogbook: 120_000, bringMake: 60_000, bringYarns: 30_000,
   copy: 300_000, restore: 600_000, salvage: 600_000,
 }
 

@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { request as ask } from 'node:http'
 import { tmpdir } from 'node:os'
@@ -82,6 +82,26 @@ test('restore beside the running program: every save that was acknowledged is in
   expect(acknowledged.filter(bag => !now.has(bag) && !before.has(bag))).toEqual([])
   expect(acknowledged.some(bag => now.has(bag)) && acknowledged.some(bag => before.has(bag))).toBe(true)
   expect(now.has('Before all')).toBe(true)
+})
+
+test('on a slow disk a save is answered once it is on it, and nobody else waits for that', async () => {
+  const preload = join(folder, 'slow.so')
+  const compiled = spawnSync('cc', ['-shared', '-fPIC', '-O1', '-o', preload, 'tests/siege/crash/crash.c', '-ldl']).status === 0
+  test.skip(!compiled, 'no compiler of C here')
+  const SLOW_MS = 250
+  server = new Besieged(PORT, path, { LD_PRELOAD: preload, CRASH_IN: folder, CRASH_SLOW_MS: String(SLOW_MS) })
+  await server.start()
+  // The first save begins the file written ahead.
+  await post('/api/designs', newDesign('First'))
+  const saving = Array.from({ length: 4 }, (_, i) => post('/api/designs', newDesign(`Slow ${i}`)))
+  await rest(50)
+  const reads = await Promise.all(Array.from({ length: 6 }, () => server.send({ method: 'GET', path: '/api/designs' })))
+  const saves = await Promise.all(saving)
+  expect(saves.map(answer => answer!.status)).toEqual([201, 201, 201, 201])
+  expect(Math.min(...saves.map(answer => answer!.ms))).toBeGreaterThanOrEqual(SLOW_MS)
+  // All four wait for one sync, or for two where the first had begun.
+  expect(Math.max(...saves.map(answer => answer!.ms))).toBeLessThan(3 * SLOW_MS)
+  expect(Math.max(...reads.map(answer => answer!.ms))).toBeLessThan(SLOW_MS)
 })
 
 test('a second program on the same records says who has them; killed, the next has them at once', async () => {

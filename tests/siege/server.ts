@@ -78,7 +78,8 @@ export class Besieged {
         const chunks: Buffer[] = []
         answer.on('data', (chunk: Buffer) => chunks.push(chunk))
         answer.on('end', () => {
-          resolve({ status: answer.statusCode!, body: Buffer.concat(chunks).toString('utf8'), ms: performance.now() - from })
+          const bytes = Buffer.concat(chunks)
+          resolve({ status: answer.statusCode!, body: bytes.toString('utf8'), bytes, ms: performance.now() - from })
         })
         answer.on('error', () => resolve(undefined))
       })

@@ -1,10 +1,12 @@
 /*
  * Ends a program at its n-th write, truncation, rename, link, removal or sync in a folder, as a kill does; or as a power cut does, which
- * takes with it whatever was written and not yet synced. Loaded before everything else (LD_PRELOAD); where and how is told by CRASH_*.
+ * takes with it whatever was written and not yet synced; or makes syncs as slow as on a tired disk. Loaded before everything else
+ * (LD_PRELOAD); where and how is told by CRASH_*.
  */
 #define _GNU_SOURCE
 #include <dlfcn.h>
 #include <fcntl.h>
+#include <pthread.h>
 #include <signal.h>
 #include <stdio.h>
 #include <stdlib.h>
@@ -16,10 +18,12 @@
 /* What a file held before it was written to, and how long it was: taken back if the power is cut before it is synced. */
 struct undo { char path[512]; off_t at; size_t bytes; char *before; off_t length; struct undo *earlier; };
 static struct undo *undos;
+/* Syncs come from threads of their own. */
+static pthread_mutex_t mine = PTHREAD_MUTEX_INITIALIZER;
 
 static long count, at = -1;
 static const char *folder;
-static int torn, loses;
+static int torn, loses, slow_ms;
 
 static void ready(void) {
   if (at >= 0) return;
@@ -28,6 +32,8 @@ static void ready(void) {
   folder = getenv("CRASH_IN");
   torn = getenv("CRASH_TORN") != NULL;
   loses = getenv("CRASH_LOSES") != NULL;
+  const char *ms = getenv("CRASH_SLOW_MS");
+  slow_ms = ms ? atoi(ms) : 0;
 }
 
 #define REAL(name, ...) static __typeof__(&name) real; if (!real) real = (__typeof__(&name))dlsym(RTLD_NEXT, #name)
@@ -48,7 +54,7 @@ static int isOurs(const char *path) {
 
 static void take_back(void) {
   for (struct undo *one = undos; one; one = one->earlier) {
-    int fd = open(one->path, O_RDWR);
+    int fd = one->path[0] ? open(one->path, O_RDWR) : -1;
     if (fd < 0) continue;
     static ssize_t (*write_at)(int, const void *, size_t, off_t);
     if (!write_at) write_at = (ssize_t (*)(int, const void *, size_t, off_t))dlsym(RTLD_NEXT, "pwrite64");
@@ -61,8 +67,9 @@ static void take_back(void) {
 }
 
 /* Whether this is the call to end at; ends there. */
-static int due(void) { return at > 0 && ++count == at; }
+static int due(void) { return at > 0 && __atomic_add_fetch(&count, 1, __ATOMIC_SEQ_CST) == at; }
 static void end(void) {
+  pthread_mutex_lock(&mine);
   if (loses) take_back();
   kill(getpid(), SIGKILL);
   for (;;) pause();
@@ -81,22 +88,39 @@ static void remember(int fd, const char *path, off_t from, size_t bytes) {
     int reader = open(path, O_RDONLY);
     if (reader >= 0) { one->bytes = pread(reader, one->before, one->bytes, from); close(reader); }
   }
+  pthread_mutex_lock(&mine);
   one->earlier = undos;
   undos = one;
+  pthread_mutex_unlock(&mine);
 }
 
-static void forget(const char *path) {
+static struct undo *latest(void) {
+  pthread_mutex_lock(&mine);
+  struct undo *one = undos;
+  pthread_mutex_unlock(&mine);
+  return one;
+}
+
+/* Forgets what was written to a file, up to a write: what came after it, while it was being synced, may be lost yet. */
+static void forget(const char *path, struct undo *last) {
+  pthread_mutex_lock(&mine);
+  int is_past = 0;
   for (struct undo **one = &undos; *one;) {
-    if (strcmp((*one)->path, path) == 0) { struct undo *gone = *one; *one = gone->earlier; free(gone->before); free(gone); }
-    else one = &(*one)->earlier;
+    if (*one == last) is_past = 1;
+    /* What is forgotten stays in its place, without a path: another thread may have marked it as its last. */
+    if (is_past && strcmp((*one)->path, path) == 0) (*one)->path[0] = 0;
+    one = &(*one)->earlier;
   }
+  pthread_mutex_unlock(&mine);
 }
 
 /* A file that is renamed keeps what is not synced of it. */
 static void renamed(const char *from, const char *to) {
-  forget(to);
+  forget(to, latest());
+  pthread_mutex_lock(&mine);
   for (struct undo *one = undos; one; one = one->earlier)
     if (strcmp(one->path, from) == 0) snprintf(one->path, sizeof one->path, "%s", to);
+  pthread_mutex_unlock(&mine);
 }
 
 static ssize_t written(int fd, const void *data, size_t bytes, off_t from, ssize_t (*real)(int, const void *, size_t, off_t)) {
@@ -154,15 +178,17 @@ int ftruncate(int fd, off_t length) { return ftruncate64(fd, length); }
 
 static int synced(int fd, int (*real)(int)) {
   at_file(fd);
-  int done = real(fd);
+  struct undo *last = latest();
   char path[512];
-  if (done == 0 && loses && pathOf(fd, path, sizeof path)) forget(path);
+  if (slow_ms && pathOf(fd, path, sizeof path) && isOurs(path)) usleep(slow_ms * 1000);
+  int done = real(fd);
+  if (done == 0 && loses && pathOf(fd, path, sizeof path)) forget(path, last);
   return done;
 }
 int fsync(int fd) { REAL(fsync); return synced(fd, real); }
 int fdatasync(int fd) { REAL(fdatasync); return synced(fd, real); }
 int rename(const char *from, const char *to) { REAL(rename); at_path(to); int done = real(from, to); if (done == 0) renamed(from, to); return done; }
-int unlink(const char *path) { REAL(unlink); at_path(path); int done = real(path); if (done == 0) forget(path); return done; }
+int unlink(const char *path) { REAL(unlink); at_path(path); int done = real(path); if (done == 0) forget(path, latest()); return done; }
 int link(const char *from, const char *to) { REAL(link); at_path(to); return real(from, to); }
 
 /* How many calls there were, for whoever counts them first. */

@@ -99,7 +99,7 @@ describe('records, the program ended at any of its calls to the disk', () => {
   it.each(Object.entries(WAYS))('by %s, hold what was acknowledged, and nothing by half', (_, environment) => {
     if (!compiled) return expect(spawnSync('cc', ['--version']).status).not.toBe(0)
     const whole = run({ CRASH_AT: '1000000000' })
-    expect(whole.states).toHaveLength(18)
+    expect(whole.states).toHaveLength(19)
     expect(new Set(whole.states).size).toBeGreaterThan(12)
     expect(whole.calls).toBeGreaterThan(200)
     const points = Math.min(POINTS, whole.calls)

@@ -7,4 +7,8 @@ import { records } from './steps'
  */
 
 const [path] = process.argv.slice(2)
-for (const [i, state] of records(path!)) writeSync(1, `${JSON.stringify([i, state])}\n`)
+async function doAll(): Promise<void> {
+  for await (const [i, state] of records(path!)) writeSync(1, `${JSON.stringify([i, state])}\n`)
+}
+
+void doAll()

@@ -13,8 +13,10 @@ import { makesIn } from '../../../server/db/makes'
 import { migrate } from '../../../server/db/migrate'
 import { MIGRATIONS } from '../../../server/db/migrations'
 import { versionsIn } from '../../../server/db/versions'
+import { type WriteAhead, writeAheadOf } from '../../../server/db/writeAhead'
 import type { Design } from '../../../core/design/design'
 import { copiesFolder, copiesOf, copyAll } from '../../../server/house/copies'
+import { writing } from '../../../server/workshop/atRecords'
 import { returned, salvaged } from '../../../server/workshop/houseJobs'
 
 /*
@@ -97,14 +99,23 @@ const DEEDS: readonly ((hands: Hands) => void)[] = [
   ({ db }) => void bringIn(db, comingIn('Parcel')),
 ]
 
-function withHands(path: string, deed: (hands: Hands) => void): void {
-  const db = open(path)
-  try {
-    deed({ db, designs: shelf(db, 'designs', readDesign, versionsIn(db)) })
-  }
-  finally {
-    db.close()
-  }
+/** The connection that the server has, which stays open from one deed to the next. */
+let held: { readonly db: Database.Database, readonly ahead: WriteAhead | undefined } | undefined
+
+/** Does something as the server does it: it is done once it is on the disk. */
+async function withHands(path: string, deed: (hands: Hands) => void): Promise<void> {
+  const db = held?.db ?? open(path)
+  held ??= { db, ahead: writeAheadOf(db, path) }
+  deed({ db, designs: shelf(db, 'designs', readDesign, versionsIn(db)) })
+  await held.ahead?.synced()
+}
+
+/** Does something with the records as a whole, nobody else being at them. */
+function whileAway(work: () => void): void {
+  held?.db.close()
+  held?.ahead?.close()
+  held = undefined
+  work()
 }
 
 function nameOfCopy(path: string, why: string): string {
@@ -112,27 +123,29 @@ function nameOfCopy(path: string, why: string): string {
 }
 
 /** Everything that is done, in turn. */
-function steps(path: string): readonly (() => void)[] {
+function steps(path: string): readonly (() => void | Promise<void>)[] {
   return [
     () => earlier(path),
     () => open(path, (db, at, why) => void copyAll(db, at, why, minute(0))).close(),
     ...DEEDS.slice(0, 5).map(deed => () => withHands(path, deed)),
     () => withHands(path, ({ db }) => void copyAll(db, path, 'asked', minute(1))),
+    () => void writing(path, db => db.pragma('wal_checkpoint(PASSIVE)')),
     ...DEEDS.slice(5).map(deed => () => withHands(path, deed)),
-    () => void returned({ path, copy: nameOfCopy(path, 'asked'), now: minute(2).getTime() }),
+    () => whileAway(() => returned({ path, copy: nameOfCopy(path, 'asked'), now: minute(2).getTime() })),
     () => withHands(path, ({ designs }) => void designs.add(newDesign('After the return'))),
-    () => damage(path),
+    () => whileAway(() => damage(path)),
     () => void salvaged({ path, now: minute(3).getTime() }),
     () => withHands(path, ({ designs }) => void designs.add(newDesign('Last'))),
   ]
 }
 
 /** Does one step after the other, and tells after each what the records hold. */
-export function* records(path: string): Generator<readonly [number, string]> {
+export async function* records(path: string): AsyncGenerator<readonly [number, string]> {
   for (const [i, step] of steps(path).entries()) {
-    step()
+    await step()
     yield [i, stateOf(path)]
   }
+  whileAway(() => undefined)
 }
 
 /** The step that mends damaged records. */
