@@ -1,3 +1,4 @@
+import { askFor, wasMade } from './allowance'
 import { type Edge, type FreeRun, PLACE_CODE } from './edge'
 import type { Worked } from './worked'
 
@@ -78,6 +79,17 @@ export function countedPlaces({ kinds }: Pick<Edge, 'kinds'>, sort: Sort): numbe
   return number
 }
 
+/** What the places of an edge are made of if another number of them is there; nothing where none is left, or none was counted. */
+function recounted(edge: Edge, sort: Sort, wanted: number): readonly number[] | undefined {
+  const number = countedPlaces(edge, sort)
+  if (wanted < 1 || number < 1) return undefined
+  // A number that was mistyped asks for as much as one that was meant.
+  const more = Math.max(0, wanted - number)
+  askFor(more)
+  wasMade(more)
+  return likeOld(edge, sort, wanted)
+}
+
 /**
  * An edge with another number of counted places.
  *
@@ -85,16 +97,17 @@ export function countedPlaces({ kinds }: Pick<Edge, 'kinds'>, sort: Sort): numbe
  * @returns nothing for a count that leaves none
  */
 export function recountEdge(edge: Edge, sort: Sort, wanted: number): Edge | undefined {
-  const number = countedPlaces(edge, sort)
-  if (wanted < 1 || number < 1) return undefined
-  return wanted === number ? edge : edgeLike(edge, likeOld(edge, sort, wanted))
+  if (wanted === countedPlaces(edge, sort)) return wanted < 1 ? undefined : edge
+  const old = recounted(edge, sort, wanted)
+  return old && edgeLike(edge, old)
 }
 
 /** A round that came out with another number of counted places than it was worked to. */
 export function recountWorked(worked: Worked, sort: Sort, wanted: number): Worked | undefined {
-  const edge = recountEdge(worked.edge, sort, wanted)
-  if (!edge || edge === worked.edge) return edge && worked
-  const old = likeOld(worked.edge, sort, wanted)
+  const { edge } = worked
+  if (wanted === countedPlaces(edge, sort)) return wanted < 1 ? undefined : worked
+  const old = recounted(edge, sort, wanted)
+  if (!old) return undefined
   const bytes = (list: Uint8Array) => Uint8Array.from(old, i => list[i]!)
-  return { ...worked, edge, stitches: bytes(worked.stitches), loops: bytes(worked.loops), aims: bytes(worked.aims) }
+  return { ...worked, edge: edgeLike(edge, old), stitches: bytes(worked.stitches), loops: bytes(worked.loops), aims: bytes(worked.aims) }
 }

@@ -58,7 +58,7 @@ describe('what is written ahead', () => {
     expect([second.how, third.how, disk.asked.length]).toEqual(['kept', 'kept', 2])
   })
 
-  it('is brought into the records themselves where the disk failed: a second sync of the same bytes would be believed for nothing', async () => {
+  it('is brought into the records where the disk failed: a second sync of the same bytes would be believed for nothing', async () => {
     const ahead = writeAheadOf(db, path)!
     write('one')
     const before = statSync(path).size

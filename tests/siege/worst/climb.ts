@@ -1,13 +1,10 @@
 import fc from 'fast-check'
-import type { Design } from '../../../core/design/design'
-import { readDesign } from '../../../core/design/read'
-import { draft } from '../../../core/draft/draft'
-import { anyLegalDesign } from '../../arbitraries/legal'
+import type { Reading } from '../../../core/design/read'
 import { Chance } from '../chance'
 
 /*
- * The worst legal document: from foolish bags the search goes on with whatever part of another makes one cost more, and keeps the worst.
- * What it costs is told by the processor's time, which no busy machine makes longer.
+ * The worst legal document: from foolish ones the search goes on with whatever field or part of a list of another makes one cost more, and
+ * keeps the worst. What it costs is told by the processor's time, which no busy machine makes longer.
  */
 
 /** The processor's time of some work, in milliseconds: the less of two, since memory is collected when it is. */
@@ -21,41 +18,57 @@ export function costOf(work: () => unknown): number {
   return Math.min(once(), once())
 }
 
-/** A bag that can be kept, and what drafting it costs. */
-export interface Climbed {
-  readonly design: Design
+type Loose = Record<string, unknown>
+
+/** A sort of document that is searched. */
+export interface Sort<D> {
+  readonly samples: fc.Arbitrary<Loose>
+  readonly read: (input: unknown) => Reading<D>
+  /** What the program does with one. */
+  readonly work: (document: D) => unknown
+  /** Its lists that grow, and to how much. */
+  readonly grows: Readonly<Record<string, number>>
+  /** Gives the parts of a list numbers of their own again. */
+  readonly numbered: (part: object, i: number) => object
+}
+
+/** A document that can be kept, and what it costs. */
+export interface Climbed<D> {
+  readonly document: D
   readonly ms: number
 }
 
-function weighed(design: unknown): Climbed | undefined {
-  const reading = readDesign(JSON.parse(JSON.stringify(design)))
-  return reading.ok ? { design: reading.document, ms: costOf(() => draft(reading.document)) } : undefined
+function weighed<D>({ read, work }: Sort<D>, input: unknown): Climbed<D> | undefined {
+  const reading = read(structuredClone(input))
+  return reading.ok ? { document: reading.document, ms: costOf(() => work(reading.document)) } : undefined
 }
 
-type Loose = Record<string, unknown> & { wall: unknown[] }
+const TIMES = [1, 2, 8, 40, 400, 4_000, 40_000]
 
-/** One bag with something of another: a field, or parts of its wall. */
-function crossed(chance: Chance, a: Design, b: Design): unknown {
-  const [own, other] = [structuredClone(a) as unknown as Loose, b as unknown as Loose]
-  if (chance.share() < 0.5 && other.wall.length > 0) {
-    const part = chance.of(other.wall)
-    const times = chance.of([1, 2, 8, 40])
-    own.wall = [...own.wall.slice(0, chance.below(own.wall.length + 1)), ...Array.from({ length: times }, () => part)].slice(0, 40)
-      .map((one, i) => ({ ...one as object, id: `part-${i}` }))
-    return own
+/** One document with something of another: a field, or parts of a list, so many times. */
+function crossed<D>({ grows, numbered }: Sort<D>, chance: Chance, a: Loose, b: Loose): unknown {
+  const lists = Object.keys(grows).filter(name => Array.isArray(b[name]) && b[name].length > 0)
+  if (lists.length > 0 && chance.share() < 0.5) {
+    const name = chance.of(lists)
+    const [own, others, times] = [(a[name] ?? []) as object[], b[name] as object[], chance.of(TIMES)]
+    const most = grows[name]!
+    const some = Array.from({ length: chance.below(3) + 1 }, () => chance.of(others))
+    const more = Array.from({ length: Math.min(most, times * some.length) }, (_, i) => some[i % some.length]!)
+    const at = chance.below(own.length + 1)
+    return { ...a, [name]: [...own.slice(0, at), ...more, ...own.slice(at)].slice(0, most).map(numbered) }
   }
-  const field = chance.of(Object.keys(other).filter(key => !['fairHollow', 'version', 'name'].includes(key)))
-  return { ...own, [field]: other[field] }
+  const field = chance.of(Object.keys(b).filter(key => !['fairHollow', 'version', 'name', ...Object.keys(grows)].includes(key)))
+  return { ...a, [field]: b[field] }
 }
 
 /** Climbs for so many steps; the worst first. */
-export function climb(seed: number, steps: number): Climbed[] {
+export function climb<D>(sort: Sort<D>, seed: number, steps: number): Climbed<D>[] {
   const chance = new Chance(seed)
-  const samples = fc.sample(anyLegalDesign, { seed, numRuns: Math.max(30, Math.floor(steps / 3)) })
-  let best = samples.slice(0, 12).flatMap(design => weighed(design) ?? [])
+  const samples = fc.sample(sort.samples, { seed, numRuns: Math.max(30, Math.floor(steps / 3)) })
+  let best = samples.slice(0, 12).flatMap(document => weighed(sort, document) ?? [])
   for (let step = 0; step < steps; step++) {
-    const from = chance.of(best).design
-    const next = weighed(crossed(chance, from, chance.of(samples)))
+    const from = chance.of(best).document as Loose
+    const next = weighed(sort, crossed(sort, chance, from, chance.of(samples)))
     if (!next) continue
     best = [...best, next].sort((a, b) => b.ms - a.ms).slice(0, 8)
   }
