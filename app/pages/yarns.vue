@@ -70,6 +70,14 @@ function leave(): void {
         Save as a file
       </v-btn>
     </ShelfHeader>
+    <WorkDoing
+      v-if="shelf.work.words"
+      role="status"
+      :words="shelf.work.words"
+      :standing="shelf.work.standing"
+      :can-end="shelf.work.off !== undefined"
+      @end="shelf.work.off?.abort()"
+    />
     <p
       v-if="shelf.brought"
       role="status"

@@ -1,5 +1,6 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, reactive, ref, shallowRef } from 'vue'
+import { type LongAsk, useLongWork } from './longWork'
 import { ask, refusalLines, useTrying } from './records'
 
 /** A copy of everything. */
@@ -68,32 +69,24 @@ export const useHouse = defineStore('house', () => {
   const parcel = shallowRef<{ readonly file: File, readonly files: readonly ParcelFile[] }>()
   /** What was just done, in words. */
   const done = ref('')
-  /** What is being done, in words; nothing else is begun meanwhile. */
-  const doingNow = ref('')
-  const busy = computed(() => doingNow.value !== '')
-  /** What ends it, where it can be called off without anything half done. */
-  const off = shallowRef<AbortController>()
+  /** What is being done; nothing else is begun meanwhile. */
+  const work = reactive(useLongWork())
+  const busy = computed(() => work.words !== '')
   const { trouble, trying } = useTrying()
 
-  /** Does something, says what while it lasts, and that it is done. */
-  async function doing<T>(words: string, work: () => Promise<T>, said?: (value: T) => string): Promise<T | undefined> {
-    doingNow.value = words
+  /** Does something, says what while it lasts, and that it is done; what can be called off leaves nothing half done. */
+  async function doing<T>(
+    words: string, asking: (asked: LongAsk) => Promise<T>, said?: (value: T) => string, canEnd = false,
+  ): Promise<T | undefined> {
     done.value = ''
-    const value = await trying(work)
+    const value = await trying(() => work.run(words, asking, canEnd))
+    if (work.wasEnded) {
+      trouble.value = []
+      done.value = 'Called off. Nothing is changed.'
+      return undefined
+    }
     if (value !== undefined && said) done.value = said(value)
-    doingNow.value = ''
     return value
-  }
-
-  /** Does what only looks, and can be called off. */
-  async function looking<T>(words: string, work: (signal: AbortSignal) => Promise<T>): Promise<T | undefined> {
-    const own = (off.value = new AbortController())
-    const value = await doing(words, () => work(own.signal))
-    off.value = undefined
-    if (!own.signal.aborted) return value
-    trouble.value = []
-    done.value = 'Called off. Nothing is changed.'
-    return undefined
   }
 
   /** Looks how something stands. What was told of the last deed stays, unless looking fails too. */
@@ -130,7 +123,10 @@ export const useHouse = defineStore('house', () => {
   }
 
   async function copyNow(): Promise<void> {
-    await doing('Everything is being copied.', () => ask<Copy>('/api/house/copies', { method: 'POST' }), () => 'Everything is copied.')
+    await doing(
+      'Everything is being copied.', ({ headers }) => ask<Copy>('/api/house/copies', { method: 'POST', headers }),
+      () => 'Everything is copied.',
+    )
     await loadCopies()
   }
 
@@ -170,24 +166,24 @@ export const useHouse = defineStore('house', () => {
     await loadAside()
   }
 
-  function sendParcel(file: File, take?: string, signal?: AbortSignal): Promise<{ files: ParcelFile[], taken?: number }> {
+  function sendParcel(file: File, { headers, signal }: LongAsk, take?: string): Promise<{ files: ParcelFile[], taken?: number }> {
     return ask(`/api/house/parcel${take === undefined ? '' : `?take=${take}`}`, {
-      method: 'POST', body: file, headers: { 'Content-Type': 'application/zip' }, ...(signal ? { signal } : {}),
+      method: 'POST', body: file, headers: { ...headers, 'Content-Type': 'application/zip' }, signal,
     })
   }
 
   /** Looks into a parcel; nothing is brought in yet. */
   async function lookInto(file: File): Promise<void> {
     parcel.value = undefined
-    const inside = await looking(`${file.name} is being looked through.`, signal => sendParcel(file, undefined, signal))
+    const inside = await doing(`${file.name} is being looked through.`, asked => sendParcel(file, asked), undefined, true)
     if (inside) parcel.value = { file, files: inside.files }
   }
 
   /** Brings in what was chosen of it, by the files' numbers. */
   async function bringIn(chosen: readonly number[]): Promise<void> {
     const { file } = parcel.value!
-    const sent = () => sendParcel(file, chosen.join(','))
-    const taken = await doing('What you chose is being brought in.', sent, ({ taken: number = 0 }) => `${number} brought in.`)
+    const sent = (asked: LongAsk) => sendParcel(file, asked, chosen.join(','))
+    const taken = await doing('What you chose is being brought in.', sent, ({ taken: number = 0 }) => `${number} brought in.`, true)
     if (taken) parcel.value = undefined
   }
 
@@ -213,7 +209,7 @@ export const useHouse = defineStore('house', () => {
   }
 
   return {
-    copies, aside, asideDays, phone, parcel, done, doingNow, busy, off, trouble, load, loadPhone, copyNow, returnTo, startFromCopy,
+    copies, aside, asideDays, phone, parcel, done, work, busy, trouble, load, loadPhone, copyNow, returnTo, startFromCopy,
     bringBack, forget, lookInto, bringIn, openToPhones, closeToPhones, sendAway,
   }
 })

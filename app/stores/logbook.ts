@@ -1,11 +1,12 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, reactive, ref, shallowRef } from 'vue'
 import type { Calibration } from '~~/core/log/calibration'
 import type { BagFacts } from '~~/core/log/facts'
 import { type Hands, UNTAUGHT } from '~~/core/log/hands'
 import type { GaugeOffer } from '~~/core/log/handsOf'
 import type { Listed } from '~~/core/log/listed'
 import type { OverTime } from '~~/core/log/overTime'
+import { CALLED_OFF, useLongWork } from './longWork'
 import { ask, shared, useTrying } from './records'
 
 /** A bag of the logbook as it is listed. */
@@ -45,6 +46,8 @@ export const useLogbook = defineStore('logbook', () => {
   /** The photo of a bag that was thrown away or replaced last. */
   const photoBefore = shallowRef<{ readonly id: string, readonly photo: Blob }>()
   const { trouble, trying } = useTrying()
+  /** A file that is being brought in. */
+  const work = reactive(useLongWork())
 
   async function load(): Promise<void> {
     const found = await trying(() => ask<LogBag[]>('/api/logbook'))
@@ -70,8 +73,12 @@ export const useLogbook = defineStore('logbook', () => {
 
   async function bringIn(file: File): Promise<void> {
     said.value = ''
-    const brought = await trying(async () =>
-      ask<{ taken: number, there: number }>('/api/logbook', { method: 'POST', body: await file.text() }))
+    const brought = await trying(() => work.run(`${file.name} is being brought in.`, async asked =>
+      ask<{ taken: number, there: number }>('/api/logbook', { method: 'POST', body: await file.text(), ...asked })))
+    if (work.wasEnded) {
+      trouble.value = []
+      said.value = CALLED_OFF
+    }
     if (!brought) return
     const { taken, there } = brought
     said.value = `${taken} ${taken === 1 ? 'bag' : 'bags'} brought in${there > 0 ? `; ${there} here already, left as they are` : ''}.`
@@ -96,5 +103,5 @@ export const useLogbook = defineStore('logbook', () => {
     if (photoBefore.value) await setPhoto(photoBefore.value.id, photoBefore.value.photo)
   }
 
-  return { bags, page, taught, hands, said, trouble, load, loadTaught, open, bringIn, photoBefore, setPhoto, bringPhotoBack }
+  return { bags, page, taught, hands, said, trouble, work, load, loadTaught, open, bringIn, photoBefore, setPhoto, bringPhotoBack }
 })

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
-import { computed, ref } from 'vue'
+import { computed, reactive, ref } from 'vue'
 import type { ShelfYarn } from '~~/core/shelf/yarn'
+import { CALLED_OFF, useLongWork } from './longWork'
 import { ask } from './records'
 import { useShelf } from './shelved'
 
@@ -17,16 +18,21 @@ export const useYarns = defineStore('yarns', () => {
   const choices = computed(() => yarns.value.filter(({ unreadable }) => !unreadable)
     .map(({ document: { id, name } }) => ({ value: id, title: name })).sort((a, b) => a.title.localeCompare(b.title, 'en')))
 
+  /** A file that is being brought in. */
+  const work = reactive(useLongWork())
+
   /** What came of bringing a file in. */
   const brought = ref('')
 
   /** Brings yarns in from a table, or from open documents: all of them or none. */
   async function bringInAll(file: File): Promise<void> {
-    const told = await does.trying(async () =>
-      ask<{ brought: number, there: number }>('/api/yarns/bring', { method: 'POST', body: await file.text() }))
-    brought.value = told ? `${told.brought} brought in; ${told.there} were here already.` : ''
+    const told = await does.trying(() => work.run(`${file.name} is being brought in.`, async asked =>
+      ask<{ brought: number, there: number }>('/api/yarns/bring', { method: 'POST', body: await file.text(), ...asked })))
+    if (work.wasEnded) does.trouble.value = []
+    const calledOff = work.wasEnded ? CALLED_OFF : ''
+    brought.value = told ? `${told.brought} brought in; ${told.there} were here already.` : calledOff
     if (told) await does.load()
   }
 
-  return { yarns, choices, byId, brought, bringInAll, ...does }
+  return { yarns, choices, byId, brought, work, bringInAll, ...does }
 })

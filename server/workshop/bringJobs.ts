@@ -12,6 +12,7 @@ import { writing } from './atRecords'
 import { readLogbookText } from './readLogbookText'
 import { readShelfText } from './readShelf'
 import { asJson } from './tableText'
+import { told } from './share'
 import { unpackHouse } from './unpackHouse'
 
 /*
@@ -37,6 +38,9 @@ export interface ParcelLine {
   readonly why?: readonly string[]
 }
 
+/** The share of the work that is done once a file is read: the rest is keeping what is in it. */
+const LOOKED_THROUGH = 0.4
+
 /** So long it leaves the records to the server between two bits. */
 const REST_MS = 4
 
@@ -58,7 +62,7 @@ export function parcelBrought({ path, bytes, take }: FileBrought & { readonly ta
   }))
   if (!take) return { ok: true, files }
   const chosen = unpacked.files.flatMap((one, i) => (one.sound && take.includes(i) ? [one.content] : []))
-  return { ok: true, files, taken: writing(path, db => bringIn(db, chosen, rest)).length }
+  return { ok: true, files, taken: writing(path, db => bringIn(db, told(chosen, LOOKED_THROUGH), rest)).length }
 }
 
 /**
@@ -76,7 +80,7 @@ function withoutThoseHere(db: Database.Database, brought: readonly MakeDocument[
 }
 
 function* withProgress(makes: readonly MakeDocument[]): Generator<Content> {
-  for (const document of makes) {
+  for (const document of told(makes, LOOKED_THROUGH)) {
     const progress = progressIn(document.events)
     yield { sort: 'make', document, ...(progress ? { progress } : {}) }
   }
@@ -110,7 +114,7 @@ export function yarnsBrought({ path, bytes }: FileBrought): Brought {
   return writing(path, (db) => {
     const here = new Set(db.prepare('SELECT json_extract(document, \'$.id\') FROM yarns WHERE removed_at IS NULL').pluck().all())
     const fresh = read.yarns.filter(({ id }, i) => !here.has(id) && read.yarns.findIndex(other => other.id === id) === i)
-    const brought = bringIn(db, fresh.map(document => ({ sort: 'yarn', document }) as const), rest)
+    const brought = bringIn(db, told(fresh.map(document => ({ sort: 'yarn', document }) as const)), rest)
     return { ok: true, taken: brought.length, there: read.yarns.length - brought.length }
   })
 }

@@ -2,7 +2,7 @@ import type { H3Event } from 'h3'
 import { databasePath } from '../db/connection'
 import { paperFonts } from '../paper/fonts'
 import type { OrderQuery } from '../requests/asked'
-import { endOf } from '../requests/endOf'
+import { waitedFor } from '../requests/waitedFor'
 import type { OrderFile, OrderFileWish } from './orderFile'
 import { taught } from './taught'
 import { inWorkshop } from './workshop'
@@ -15,6 +15,6 @@ export async function fileOfOrders(
     as, paper, large: large === 'yes', units, ...(id === undefined ? {} : { id }), ...(as === 'pdf' ? { fonts: await paperFonts() } : {}),
   }
   const { hands } = await taught()
-  const file = await inWorkshop('order', { path: databasePath(), wish, maker: { hands, zone, today: on } }, { calledOff: endOf(event) })
+  const file = await inWorkshop('order', { path: databasePath(), wish, maker: { hands, zone, today: on } }, waitedFor(event))
   return file && { ...file, body: typeof file.body === 'string' ? file.body : Buffer.from(file.body) }
 }

@@ -13,6 +13,7 @@ import type { ShelfYarn } from '../../core/shelf/yarn'
 import { bagListIn } from '../db/bagList'
 import { shelf } from '../db/documents'
 import { logbookIn } from '../db/logbook'
+import { told } from './share'
 
 /** Whose orders are looked at: their hands, their time zone, by which an evening is of this day or that, and the day it is there. */
 export interface ByMaker {
@@ -48,7 +49,7 @@ export function knownOfOrders(db: Database.Database, asked: readonly LineAsked[]
   const meant = asked.map(line => bagMeant(line, kept))
   const designs = shelf(db, 'designs', readDesign)
   const yarns = yarnsOf(db)
-  const works = new Map([...new Set(meant)].flatMap((id) => {
+  const works = new Map([...told([...new Set(meant)])].flatMap((id) => {
     const found = id ? designs.find(id) : undefined
     return found && !found.unreadable ? [[id, knownOfBag(id, found.document, hands, yarns)] as const] : []
   }))

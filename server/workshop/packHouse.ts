@@ -5,6 +5,7 @@ import { fileName } from '../../core/export/fileName'
 import { photoText } from '../db/photoText'
 import { DOCUMENTS } from '../db/sorts'
 import type { MakeEvent } from '../../core/make/event'
+import { told } from './share'
 
 /*
  * Everything in one file, to carry elsewhere: a zip of open documents, each of which can be brought in on its own too.
@@ -12,6 +13,9 @@ import type { MakeEvent } from '../../core/make/event'
 
 /** Folders of a parcel, by what lies in them. */
 export const FOLDERS = { design: 'bags', swatch: 'swatches', yarn: 'yarns', order: 'orders', make: 'on-the-hook' } as const
+
+/** The share of packing that is done once the bags are read, and again once the makes are. */
+const HALF = 0.3
 
 /** A text that was found broken. */
 interface BrokenRow {
@@ -58,13 +62,13 @@ export function packHouse(path: string): Uint8Array {
       }
       for (const [sort, table] of DOCUMENTS) {
         const rows = db.prepare(`SELECT name, document FROM ${table} WHERE removed_at IS NULL ORDER BY created_at, rowid`).all()
-        for (const { name, document } of rows as { name: string, document: string }[])
+        for (const { name, document } of told(rows as { name: string, document: string }[], 0, HALF))
           put(sort, name, `${indented(document)}\n`)
       }
       const events = db.prepare('SELECT event FROM make_events WHERE make = ? ORDER BY number').pluck()
       const photo = db.prepare('SELECT jpeg FROM make_photos WHERE make = ?').pluck()
       const makes = db.prepare('SELECT id, name FROM makes WHERE removed_at IS NULL ORDER BY created_at, rowid').all()
-      for (const { id, name } of makes as { id: string, name: string }[]) {
+      for (const { id, name } of told(makes as { id: string, name: string }[], HALF, 2 * HALF)) {
         const own = (events.all(id) as string[]).flatMap(event => (isJson(event) ? [JSON.parse(event) as MakeEvent] : []))
         const jpeg = photo.get(id) as Buffer | undefined
         put('make', name, `${JSON.stringify(makeDocument(name, own, jpeg && photoText(jpeg)), null, 2)}\n`)

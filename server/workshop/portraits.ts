@@ -1,3 +1,4 @@
+import { performance } from 'node:perf_hooks'
 import { setTimeout as rest } from 'node:timers/promises'
 import type { Portrait } from '../../core/chart/portrait'
 import { bagList, designs } from '../db/shelves'

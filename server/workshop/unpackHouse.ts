@@ -7,6 +7,7 @@ import { readShelfYarn } from '../../core/shelf/read'
 import { readOrder } from '../../core/plan/read'
 import type { Content } from '../db/incoming'
 import { DOCUMENTS } from '../db/sorts'
+import { told } from './share'
 
 /*
  * Reading a parcel back: each file on its own, so that one that is broken keeps none of the others out.
@@ -117,7 +118,7 @@ export function unpackHouse(path: string, bytes: Uint8Array): Unpacked {
     return { ok: false, why }
   }
   const known = signsIn(path)
-  const files = Object.entries(packed).map(([file, content]) => readFile(file, strFromU8(content), known))
+  const files = [...told(Object.entries(packed), 0, 0.4)].map(([file, content]) => readFile(file, strFromU8(content), known))
   if (files.length > 0) return { ok: true, files }
   return { ok: false, why: 'There is no document of Fair Hollow in this file. Nothing was brought in.' }
 }

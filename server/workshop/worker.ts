@@ -3,6 +3,7 @@ import { setPriority } from 'node:os'
 import { parentPort } from 'node:worker_threads'
 import { knowEveryKind } from '../../core/design/everyKind'
 import { DONE, type JobKind, type Jobs } from './jobs'
+import { hearShare } from './share'
 import { transfersIn } from './transfers'
 
 /** A job as it comes into the workshop. */
@@ -12,8 +13,9 @@ export interface Order {
   readonly takes: Jobs[JobKind]['takes']
 }
 
-/** What leaves the workshop: what came of a job, or where it failed, without anything that a maker wrote. */
-export type Delivery = { readonly number: number } & ({ readonly gives: unknown } | { readonly failed: string })
+/** What leaves the workshop: how far a job is, what came of it, or where it failed, without anything that a maker wrote. */
+export type Delivery = { readonly number: number }
+  & ({ readonly share: number } | { readonly gives: unknown } | { readonly failed: string })
 
 /** As much less than others as a program may ask for; who waits for an answer comes first. */
 const LOW_PRIORITY = 19
@@ -24,6 +26,7 @@ if (process.platform === 'linux') setPriority(LOW_PRIORITY)
 knowEveryKind()
 
 parentPort?.on('message', ({ number, kind, takes }: Order) => {
+  hearShare(share => parentPort!.postMessage({ number, share } satisfies Delivery))
   void Promise.resolve()
     .then(() => (DONE[kind] as (takes: unknown) => unknown)(takes))
     .then(

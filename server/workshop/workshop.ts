@@ -38,10 +38,17 @@ export interface Asked {
   readonly ahead?: boolean
   /** Ends when whoever asked no longer waits: the job is not begun then, and one that was begun is ended. */
   readonly calledOff?: AbortSignal
+  /** What it is asked after by. */
+  readonly name?: string | undefined
 }
+
+/** How a job stands that is not done: so many are before it, or so much of it is done, where that is known. */
+export type Standing = { readonly before: number } | { readonly share: number | null }
 
 interface Waiting {
   readonly order: Order
+  readonly name: string | undefined
+  share: number | null
   readonly done: (gives: unknown) => void
   readonly failed: (error: JobFailed) => void
 }
@@ -75,7 +82,8 @@ function hire(): Bench {
   const bench: Bench = { worker }
   worker.unref()
   worker.on('message', (delivery: Delivery) => {
-    if ('gives' in delivery) finish(bench, job => job.done(delivery.gives))
+    if ('share' in delivery) noteShare(bench, delivery)
+    else if ('gives' in delivery) finish(bench, job => job.done(delivery.gives))
     else finish(bench, job => job.failed(new JobFailed('mistake', delivery.failed)))
   })
   worker.on('error', (error: NodeJS.ErrnoException) => {
@@ -84,6 +92,18 @@ function hire(): Bench {
   worker.on('exit', () => goHome(bench, new JobFailed('mistake')))
   benches.push(bench)
   return bench
+}
+
+function noteShare({ job }: Bench, { number, share }: { readonly number: number, readonly share: number }): void {
+  if (job?.order.number === number) job.share = share
+}
+
+/** How a job stands that was asked for by a name; nothing of one that is done, or unknown. */
+export function standingOf(name: string): Standing | undefined {
+  const at = [...waiting, ...ahead].findIndex(job => job.name === name)
+  if (at >= 0) return { before: at + benches.filter(({ job }) => job).length }
+  const job = benches.find(bench => bench.job?.name === name)?.job
+  return job && { share: job.share }
 }
 
 function finish(bench: Bench, tell: (job: Waiting) => void): void {
@@ -137,13 +157,13 @@ function callOff(order: Order): void {
  * @throws JobFailed if it was not done
  */
 export function inWorkshop<K extends JobKind>(
-  kind: K, takes: Jobs[K]['takes'], { ahead: isAhead = false, calledOff }: Asked = {},
+  kind: K, takes: Jobs[K]['takes'], { ahead: isAhead = false, calledOff, name }: Asked = {},
 ): Promise<Jobs[K]['gives']> {
   const queue = isAhead ? ahead : waiting
   if (queue.length >= MOST_WAITING) return Promise.reject(new JobFailed('too-busy'))
   return new Promise((resolve, reject) => {
     const order: Order = { number: ++numbers, kind, takes }
-    queue.push({ order, done: resolve as (gives: unknown) => void, failed: reject })
+    queue.push({ order, name, share: null, done: resolve as (gives: unknown) => void, failed: reject })
     calledOff?.addEventListener('abort', () => callOff(order), { once: true })
     goOn()
   })

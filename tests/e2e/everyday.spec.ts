@@ -112,11 +112,18 @@ test.describe('what takes long', () => {
   test('a look through a parcel says that it goes on, and can be called off', async ({ page }) => {
     await page.goto('/safe')
     await page.route('**/api/house/parcel', () => new Promise(() => {}))
+    let standing: object = { before: 2 }
+    await page.route('**/api/house/jobs/*', route => route.fulfill({ json: { standing } }))
     const file = { name: 'years.zip', mimeType: 'application/zip', buffer: Buffer.from('PK') }
     await page.locator('input[type=file]').setInputFiles(file)
     await expect(page.getByRole('status').filter({ hasText: 'years.zip is being looked through.' })).toBeVisible()
     await expect(page.getByRole('progressbar')).toBeVisible()
     await expect(page.getByRole('button', { name: 'Read such a file' })).toBeDisabled()
+    // How it stands is told: who is before it, then how much of it is done.
+    await expect(page.getByRole('status')).toContainText('2 things are done before it.')
+    standing = { share: 0.4 }
+    await expect(page.getByRole('status')).toContainText('40 %')
+    await expect(page.getByRole('progressbar')).toHaveAttribute('value', '0.4')
     await page.getByRole('button', { name: 'Call it off' }).click()
     await expect(page.getByRole('status').filter({ hasText: 'Called off. Nothing is changed.' })).toBeVisible()
     await page.unrouteAll({ behavior: 'ignoreErrors' })

@@ -39,6 +39,14 @@ const finished = computed(() => book.bags.filter(isFinished).sort((a, b) => b.li
         A line a bag (CSV)
       </v-btn>
     </ShelfHeader>
+    <WorkDoing
+      v-if="book.work.words"
+      role="status"
+      :words="book.work.words"
+      :standing="book.work.standing"
+      :can-end="book.work.off !== undefined"
+      @end="book.work.off?.abort()"
+    />
     <TroubleNote
       :lines="book.trouble"
       title="That did not work"

@@ -1,6 +1,6 @@
 import { database, databasePath } from '../../db/connection'
 import { bytesOf } from '../../requests/body'
-import { endOf } from '../../requests/endOf'
+import { waitedFor } from '../../requests/waitedFor'
 import { learnMissing } from '../../workshop/lessons'
 import { drawMissing } from '../../workshop/portraits'
 import { inWorkshop } from '../../workshop/workshop'
@@ -17,7 +17,7 @@ export default defineEventHandler(async (event) => {
   const bytes = await bytesOf(event, MOST_PARCEL_BYTES)
   database()
   const chosen = take === undefined ? {} : { take: String(take).split(',').map(Number) }
-  const read = await inWorkshop('parcel', { path: databasePath(), bytes, ...chosen }, { calledOff: endOf(event) })
+  const read = await inWorkshop('parcel', { path: databasePath(), bytes, ...chosen }, waitedFor(event))
   if (!read.ok) throw createError({ statusCode: 422, message: read.why })
   if (read.taken === undefined) return { files: read.files }
   drawMissing()

@@ -1,6 +1,6 @@
 import { database, databasePath } from '../../db/connection'
 import { bytesOf, MOST_MAKE_BYTES } from '../../requests/body'
-import { endOf } from '../../requests/endOf'
+import { waitedFor } from '../../requests/waitedFor'
 import { refuseProblems } from '../../requests/refuse'
 import { learnMissing } from '../../workshop/lessons'
 import { inWorkshop } from '../../workshop/workshop'
@@ -9,7 +9,7 @@ import { inWorkshop } from '../../workshop/workshop'
 export default defineEventHandler(async (event) => {
   const bytes = await bytesOf(event, MOST_MAKE_BYTES)
   database()
-  const brought = await inWorkshop('bringLogbook', { path: databasePath(), bytes }, { calledOff: endOf(event) })
+  const brought = await inWorkshop('bringLogbook', { path: databasePath(), bytes }, waitedFor(event))
   if (!brought.ok) return refuseProblems(brought.problems)
   learnMissing()
   setResponseStatus(event, 201)

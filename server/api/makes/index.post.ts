@@ -1,7 +1,7 @@
 import { database, databasePath } from '../../db/connection'
 import { makes } from '../../db/shelves'
 import { bytesOf, MOST_MAKE_BYTES } from '../../requests/body'
-import { endOf } from '../../requests/endOf'
+import { waitedFor } from '../../requests/waitedFor'
 import { soundOr422 } from '../../requests/refuse'
 import { learnSoon } from '../../workshop/lessons'
 import { inWorkshop } from '../../workshop/workshop'
@@ -10,7 +10,7 @@ import { inWorkshop } from '../../workshop/workshop'
 export default defineEventHandler(async (event) => {
   const bytes = await bytesOf(event, MOST_MAKE_BYTES)
   database()
-  const { id } = soundOr422(await inWorkshop('bringMake', { path: databasePath(), bytes }, { calledOff: endOf(event) }))
+  const { id } = soundOr422(await inWorkshop('bringMake', { path: databasePath(), bytes }, waitedFor(event)))
   learnSoon(id)
   setResponseStatus(event, 201)
   return makes().find(id)

@@ -3,7 +3,7 @@ import type { LineAsked } from '../../../core/plan/known'
 import { databasePath } from '../../db/connection'
 import { answerText } from '../../requests/answer'
 import { asked, KnownRequest, soundWhen } from '../../requests/asked'
-import { endOf } from '../../requests/endOf'
+import { waitedFor } from '../../requests/waitedFor'
 import { jsonBody } from '../../requests/body'
 import { refuseProblems } from '../../requests/refuse'
 import { taught } from '../../workshop/taught'
@@ -22,5 +22,5 @@ export default defineEventHandler(async (event) => {
   if (!Array.isArray(lines) || lines.length > MOST_LINES || !lines.every(isLine))
     return refuseProblems([{ field: 'lines', message: `must be a list of at most ${MOST_LINES} bags, each with "bag" and "name"` }])
   const wanted = { path: databasePath(), lines, zone, today: on, hands: (await taught()).hands }
-  return answerText(event, await inWorkshop('known', wanted, { calledOff: endOf(event) }))
+  return answerText(event, await inWorkshop('known', wanted, waitedFor(event)))
 })

@@ -1,6 +1,6 @@
 import { database, databasePath } from '../../db/connection'
 import { bytesOf } from '../../requests/body'
-import { endOf } from '../../requests/endOf'
+import { waitedFor } from '../../requests/waitedFor'
 import { refuseProblems } from '../../requests/refuse'
 import { inWorkshop } from '../../workshop/workshop'
 
@@ -11,7 +11,7 @@ const MOST_SHELF_BYTES = 5_000_000
 export default defineEventHandler(async (event) => {
   const bytes = await bytesOf(event, MOST_SHELF_BYTES)
   database()
-  const brought = await inWorkshop('bringYarns', { path: databasePath(), bytes }, { calledOff: endOf(event) })
+  const brought = await inWorkshop('bringYarns', { path: databasePath(), bytes }, waitedFor(event))
   if (!brought.ok) return refuseProblems(brought.problems)
   return { brought: brought.taken, there: brought.there }
 })
