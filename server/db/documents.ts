@@ -69,31 +69,36 @@ function mended<D>(document: unknown, asKept: Reading<D>, read: (input: unknown)
 /** Signs of documents that are remembered as they were read: some hundred bags. */
 const MOST_REMEMBERED = 4_000_000
 
-/** A document as it was read, and the text that it was read of. */
-interface Read<D> {
-  readonly text: string
-  readonly document: D
-  readonly reading: Reading<D>
-}
-
 /** A row as a record, its document brought up to what this program writes: an older one gains the fields it did not know. */
 function keptBy<D>(read: (input: unknown) => Reading<D>): (row: Row) => Kept<D> {
-  // Asked for again, a text that has not changed is not read again.
-  const remembered = new LRUCache<string, Read<D>>({ maxSize: MOST_REMEMBERED, sizeCalculation: ({ text }) => text.length })
-  const readAnew = (text: string): Read<D> => {
-    const document = JSON.parse(text) as D
-    const asKept = read(document)
-    return { text, document, reading: asKept.ok ? asKept : mended(document, asKept, read) }
-  }
   return (row) => {
-    const before = remembered.get(row.id)
-    const now = before?.text === row.document ? before : readAnew(row.document)
-    if (now !== before) remembered.set(row.id, now)
-    const { document, reading } = now
+    const document = JSON.parse(row.document) as D
+    const asKept = read(document)
+    const reading = asKept.ok ? asKept : mended(document, asKept, read)
     const known = { id: row.id, revision: row.revision, createdAt: row.created_at, updatedAt: row.updated_at }
     return reading.ok
       ? { ...known, document: reading.document }
       : { ...known, document, unreadable: problemLines(reading.problems).slice(0, 10) }
+  }
+}
+
+/**
+ * Finds records, and remembers them: nothing of one is read again as long as it has the revision and the time that it had. Every write to
+ * a document gives it another revision, and other records are another connection.
+ */
+function finder<D>(statements: ReturnType<typeof statementsOf>, kept: (row: Row) => Kept<D>): (id: string) => Kept<D> | undefined {
+  const remembered = new LRUCache<string, { readonly kept: Kept<D>, readonly signs: number }>({
+    maxSize: MOST_REMEMBERED, sizeCalculation: ({ signs }) => signs,
+  })
+  return (id) => {
+    const head = statements.head.get(id)
+    if (!head) return undefined
+    const known = remembered.get(id)?.kept
+    if (known?.revision === head.revision && known.updatedAt === head.updated_at) return known
+    const row = statements.find.get(id)!
+    const found = { kept: kept(row), signs: row.document.length }
+    remembered.set(id, found)
+    return found.kept
   }
 }
 
@@ -106,6 +111,9 @@ function statementsOf(db: Database.Database, table: string) {
   const columns = 'id, document, revision, created_at, updated_at'
   return {
     list: db.prepare<[], Row>(`SELECT ${columns} FROM ${table} WHERE removed_at IS NULL ORDER BY updated_at DESC, rowid DESC`),
+    head: db.prepare<[string], Pick<Row, 'revision' | 'updated_at'>>(
+      `SELECT revision, updated_at FROM ${table} WHERE id = ? AND removed_at IS NULL`,
+    ),
     find: db.prepare<[string], Row>(`SELECT ${columns} FROM ${table} WHERE id = ? AND removed_at IS NULL`),
     add: db.prepare<[string, string, string, string, string, string | null]>(
       `INSERT INTO ${table} (id, name, document, created_at, updated_at, begun_by) VALUES (?, ?, ?, ?, ?, ?)`,
@@ -146,11 +154,6 @@ export function shelf<D extends { readonly name: string }>(
   const kept = keptBy(read)
   const statements = statementsOf(db, table)
 
-  const find = (id: string) => {
-    const row = statements.find.get(id)
-    return row && kept(row)
-  }
-
   const add = db.transaction((document: D, save?: string): Kept<D> => {
     const before = save === undefined ? undefined : statements.begun.get(save)
     if (before) return kept(before)
@@ -175,7 +178,7 @@ export function shelf<D extends { readonly name: string }>(
   })
 
   return {
-    find, list: () => statements.list.all().map(kept),
+    find: finder(statements, kept), list: () => statements.list.all().map(kept),
     add: (document, save) => add.immediate(document, save),
     save: (id, revision, document, save) => keep.immediate(id, revision, document, save),
     remove: id => statements.remove.run(new Date().toISOString(), id).changes === 1,

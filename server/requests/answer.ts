@@ -9,19 +9,37 @@ const pack = promisify(gzip)
 /** Answers that were packed, by their marks: bags are asked for more often than they change. */
 const packed = new LRUCache<string, Buffer>({ maxSize: 16_000_000, sizeCalculation: bytes => bytes.length })
 
+/** An answer as JSON, and its mark. */
+interface Written {
+  readonly text: string
+  readonly mark: string
+}
+
+/** Answers that are still at hand, by what they say: nothing that is answered changes. */
+const written = new WeakMap<object, Written>()
+
+function marked(text: string): Written {
+  return { text, mark: `"${createHash('sha1').update(text).digest('base64url')}"` }
+}
+
 /** Shorter than this packing saves nothing. */
 const WORTH_PACKING_BYTES = 1_400
 
 /**
  * Answers with JSON: packed where the page takes that, and with a mark by which a page that has it already is told so.
  */
-export function answerJson(event: H3Event, value: unknown): Promise<Buffer | string | null> {
-  return answerText(event, JSON.stringify(value))
+export function answerJson(event: H3Event, value: object): Promise<Buffer | string | null> {
+  const known = written.get(value) ?? marked(JSON.stringify(value))
+  written.set(value, known)
+  return answerMarked(event, known)
 }
 
 /** The same for what is JSON already. */
-export async function answerText(event: H3Event, text: string): Promise<Buffer | string | null> {
-  const mark = `"${createHash('sha1').update(text).digest('base64url')}"`
+export function answerText(event: H3Event, text: string): Promise<Buffer | string | null> {
+  return answerMarked(event, marked(text))
+}
+
+async function answerMarked(event: H3Event, { text, mark }: Written): Promise<Buffer | string | null> {
   setResponseHeaders(event, { 'ETag': mark, 'Cache-Control': 'no-cache', 'Content-Type': 'application/json', 'Vary': 'Accept-Encoding' })
   if (getRequestHeader(event, 'if-none-match') === mark) {
     setResponseStatus(event, 304)

@@ -10,11 +10,10 @@ import { inWorkshop } from './workshop'
 /** An order as a file, or all open ones, written out in the workshop; nothing of an order that is not planned. */
 export async function fileOfOrders(
   event: H3Event, { as, paper, large, units, zone, on }: OrderQuery & Pick<OrderFileWish, 'as'>, id?: string,
-): Promise<(Omit<OrderFile, 'body'> & { readonly body: string | Buffer }) | undefined> {
+): Promise<OrderFile | undefined> {
   const wish: OrderFileWish = {
     as, paper, large: large === 'yes', units, ...(id === undefined ? {} : { id }), ...(as === 'pdf' ? { fonts: await paperFonts() } : {}),
   }
   const { hands } = await taught()
-  const file = await inWorkshop('order', { path: databasePath(), wish, maker: { hands, zone, today: on } }, waitedFor(event))
-  return file && { ...file, body: typeof file.body === 'string' ? file.body : Buffer.from(file.body) }
+  return inWorkshop('order', { path: databasePath(), wish, maker: { hands, zone, today: on } }, waitedFor(event))
 }

@@ -24,7 +24,7 @@ export class JobFailed extends Error {
 
 const WORKERS = 2
 const MOST_WAITING = 60
-const MEMORY_MB = 700
+const MEMORY_MB = 512
 /** As long as a job may take. */
 const LIMIT_MS: Readonly<Record<JobKind, number>> = {
   portrait: 10_000, weigh: 10_000, facts: 20_000, taught: 30_000, logbook: 60_000, known: 30_000, order: 30_000, export: 40_000,

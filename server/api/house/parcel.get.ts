@@ -7,5 +7,5 @@ import { inWorkshop } from '../../workshop/workshop'
 export default defineEventHandler(async (event) => {
   const bytes = await inWorkshop('pack', { path: databasePath() }, waitedFor(event))
   const day = new Date().toISOString().slice(0, 10)
-  return sendFile(event, `Fair Hollow ${day}`, { body: Buffer.from(bytes), type: 'application/zip', extension: 'zip' })
+  return sendFile(event, `Fair Hollow ${day}`, { body: bytes, type: 'application/zip', extension: 'zip' })
 })

@@ -20,5 +20,5 @@ export default defineEventHandler(async (event) => {
   }
   const file = await inWorkshop('logbook', { path: databasePath(), as, ...(bag === '' ? {} : { bag }) }) ?? refuseUnknown('make')
   const kind = KINDS[as === 'json' && bag === '' ? 'all' : as]
-  return sendFile(event, file.name, { body: Buffer.from(file.body), ...kind })
+  return sendFile(event, file.name, { body: file.body, ...kind })
 })

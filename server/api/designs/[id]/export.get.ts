@@ -19,5 +19,5 @@ export default defineEventHandler(async (event) => {
     design, taught: gramsTaught((await taught()).hands),
     wish: { as, terms, repeats, paper, large: large === 'yes' }, ...(printed ? { fonts: await paperFonts() } : {}),
   })
-  return sendFile(event, design.name, { body: typeof body === 'string' ? body : Buffer.from(body), type, extension })
+  return sendFile(event, design.name, { body, type, extension })
 })

@@ -9,5 +9,5 @@ export default defineEventHandler(async (event) => {
   const id = getRouterParam(event, 'id')!
   if (!makes().find(id)) refuseUnknown('make')
   const file = await inWorkshop('logbook', { path: databasePath(), as: 'json', bag: id }) ?? refuseUnknown('make')
-  return sendFile(event, file.name, { body: Buffer.from(file.body), type: 'application/json', extension: 'make.json' })
+  return sendFile(event, file.name, { body: file.body, type: 'application/json', extension: 'make.json' })
 })
