@@ -104,7 +104,7 @@ await filled({ bags: BAGS, makes: 0, orders: 0 }, LOADED)
 
 let saves = 0
 async function save(id: string, saved: object = newDesign('Saved')): Promise<number> {
-  const body = `{"revision":${revisions.get(id)},"document":${JSON.stringify({ ...saved, name: `Save ${saves}` })}}`
+  const body = `{"revision":${revisions.get(id)},"document":${JSON.stringify({ ...saved, note: `Save ${saves}` })}}`
   const headers = { 'Save-Id': `bench-save-${saves++}` }
   const answer = (await server.send({ method: 'PUT', path: `/api/designs/${id}`, body, headers }))!
   if (answer.status !== 200) throw new Error(answer.body)

@@ -2,6 +2,7 @@ import type { Units } from '../../core/measure/format'
 import 'reflect-metadata'
 import { validateSync } from 'class-validator'
 import type { H3Event } from 'h3'
+import { LRUCache } from 'lru-cache'
 import { OneOf, Text, Whole, Word } from '../../core/design/rules'
 import { DAY_PATTERN, isDay } from '../../core/plan/days'
 import { EXPORTS, type ExportAs } from '../../core/export/exportDraft'
@@ -105,6 +106,17 @@ export function saveIdOf(event: H3Event): string | undefined {
 export function askedToSave(input: unknown): Pick<SaveRequest, 'revision' | 'document'> {
   const { revision } = (input ?? {}) as { revision?: unknown }
   return Number.isSafeInteger(revision) && (revision as number) >= 1 ? (input as SaveRequest) : asked(SaveRequest, input)
+}
+
+/** Queries that were found sound, by their words: the same are asked again and again, and checking takes longer than answering. */
+const sound = new LRUCache<string, object>({ max: 500 })
+
+/** What a query asked, checked by its class, or known to be sound; answers 422 naming the fields that are off. */
+export function askedBefore<R extends object>(type: new () => R, query: object): Readonly<R> {
+  const words = `${type.name} ${JSON.stringify(query)}`
+  const request = sound.get(words) as R | undefined ?? Object.freeze(asked(type, query))
+  sound.set(words, request)
+  return request
 }
 
 /** What a request asked, checked by its class; answers 422 naming the fields that are off. */

@@ -1,7 +1,7 @@
 import { placeIn } from '../../db/bagList'
 import { bagList } from '../../db/shelves'
 import { answerText } from '../../requests/answer'
-import { asked, BagsQuery } from '../../requests/asked'
+import { askedBefore, BagsQuery } from '../../requests/asked'
 import { refuseProblems } from '../../requests/refuse'
 import { drawFirst } from '../../workshop/portraits'
 
@@ -14,7 +14,7 @@ export default defineEventHandler((event) => {
     from: Number(from ?? 0), ...(after === undefined ? {} : { after: String(after) }),
     ...(find === undefined ? {} : { find: String(find) }), ...(order ? { order } : {}), ...(group ? { group } : {}),
   }
-  const { after: place, ...wanted } = asked(BagsQuery, query)
+  const { after: place, ...wanted } = askedBefore(BagsQuery, query)
   if (place !== '' && !placeIn(place)) return refuseProblems([NO_PLACE])
   const { text, undrawn } = bagList().pageText({ ...wanted, ...(place === '' ? {} : { after: place }) })
   drawFirst(undrawn)

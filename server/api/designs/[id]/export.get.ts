@@ -1,6 +1,6 @@
 import { designs } from '../../../db/shelves'
 import { paperFonts } from '../../../paper/fonts'
-import { asked, ExportQuery } from '../../../requests/asked'
+import { askedBefore, ExportQuery } from '../../../requests/asked'
 import { refuseUnknown } from '../../../requests/refuse'
 import { sendDocument, sendFile } from '../../../requests/sendFile'
 import { gramsTaught } from '../../../../core/log/hands'
@@ -9,7 +9,7 @@ import { inWorkshop } from '../../../workshop/workshop'
 
 /** A design as a file: the open document, its pattern in one of the forms or on paper, or everything in one parcel. */
 export default defineEventHandler(async (event) => {
-  const { as, terms, repeats, paper, large } = asked(ExportQuery, getQuery(event))
+  const { as, terms, repeats, paper, large } = askedBefore(ExportQuery, getQuery(event))
   const { document: design, unreadable } = designs().find(getRouterParam(event, 'id')!) ?? refuseUnknown('design')
   if (as === 'design') return sendDocument(event, design)
   if (unreadable)
