@@ -244,16 +244,22 @@ const bareAsked = async ({ path, save: id }: ReturnType<typeof nextAsked>) => id
   ? (await plainAsked.send({ method: 'GET', path, headers: gzip }))!.ms
   : (await plainAsked.send({ method: 'PUT', path: `/api/designs/${id}`, body: text }))!.ms
 
+/** The same number of requests for a route with nothing behind it: what the house's frame takes by itself. */
+const frameAsked = async () => (await server.send({ method: 'GET', path: '/api/house/watch' }))!.ms
+
 const none = (): Load => ({ ms: { bag: [], save: [], list: [], pattern: [] }, errors: 0 })
 const [ours, theirs] = [none(), none()]
-const p99s: number[] = []
+const [p99s, frame99s]: [number[], number[]] = [[], []]
 await load(3, asked, none())
 const TURN_SECONDS = 2
 for (let turn = 0; turn < SECONDS / TURN_SECONDS; turn++) {
-  const [here, there] = [none(), none()]
+  const [here, there, frame] = [none(), none(), none()]
   await load(TURN_SECONDS, asked, here)
   await load(TURN_SECONDS, bareAsked, there)
-  p99s.push(percentile(timesIn(here), 0.99) / percentile(timesIn(there), 0.99))
+  await load(TURN_SECONDS, frameAsked, frame)
+  const bareP99 = percentile(timesIn(there), 0.99)
+  p99s.push(percentile(timesIn(here), 0.99) / bareP99)
+  frame99s.push(percentile(timesIn(frame), 0.99) / bareP99)
   for (const [all, turns] of [[ours, here], [theirs, there]] as const) {
     for (const kind of KINDS) all.ms[kind].push(...turns.ms[kind])
     all.errors += turns.errors
@@ -270,6 +276,7 @@ for (const kind of KINDS) {
 }
 // Other programs of the machine fall into one turn or the other: the turn in the middle is not theirs.
 line('  p99 against bare, the middle one of the turns', percentile(p99s, 0.5), 'times', 3)
+console.log(`  of a route with nothing behind it, likewise: ${percentile(frame99s, 0.5).toFixed(2)} times`)
 console.log(`  of ${p99s.length} turns: ${p99s.map(times => times.toFixed(1)).sort((a, b) => Number(a) - Number(b)).join(', ')}`)
 line('  patterns written out, the half of them within', percentile(ours.ms.pattern, 0.5), 'ms', 500)
 line('  requests a second', (own.length + ours.ms.pattern.length) / SECONDS, '/s', 290, false)
