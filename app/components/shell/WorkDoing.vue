@@ -21,6 +21,7 @@ const waits = computed(() => before.value === 1 ? 'One thing is done before it.'
     />
     <span
       v-if="share !== null"
+      aria-hidden="true"
       class="share"
     >{{ Math.round(100 * share) }} %</span>
     <v-btn
