@@ -86,12 +86,17 @@ test('restore beside the running program: every save that was acknowledged is in
   expect(now.has('Before all')).toBe(true)
 })
 
-test('on a slow disk a save is answered once it is on it, and nobody else waits for that', async () => {
-  const preload = join(folder, 'slow.so')
+/** A server whose disk is another than the machine's. */
+function onDisk(how: Readonly<Record<string, string>>): Besieged {
+  const preload = join(folder, 'disk.so')
   const compiled = spawnSync('cc', ['-shared', '-fPIC', '-O1', '-o', preload, 'tests/siege/crash/crash.c', '-ldl']).status === 0
   test.skip(!compiled, 'no compiler of C here')
+  return new Besieged(PORT, path, { LD_PRELOAD: preload, CRASH_IN: folder, ...how })
+}
+
+test('on a slow disk a save is answered once it is on it, and nobody else waits for that', async () => {
   const SLOW_MS = 250
-  server = new Besieged(PORT, path, { LD_PRELOAD: preload, CRASH_IN: folder, CRASH_SLOW_MS: String(SLOW_MS) })
+  server = onDisk({ CRASH_SLOW_MS: String(SLOW_MS) })
   await server.start()
   // The first save begins the file written ahead.
   await post('/api/designs', newDesign('First'))
@@ -104,6 +109,25 @@ test('on a slow disk a save is answered once it is on it, and nobody else waits 
   // All four wait for one sync, or for two where the first had begun.
   expect(Math.max(...saves.map(answer => answer!.ms))).toBeLessThan(3 * SLOW_MS)
   expect(Math.max(...reads.map(answer => answer!.ms))).toBeLessThan(SLOW_MS)
+})
+
+test('what the disk would not take is not said to be kept, and is kept once it does', async () => {
+  server = onDisk({})
+  await server.start()
+  const save = (name: string) => server.send({
+    method: 'POST', path: '/api/designs', body: JSON.stringify(newDesign(name)), headers: { 'Save-Id': `save-${name}` },
+  })
+  expect((await save('before'))!.status).toBe(201)
+  writeFileSync(join(folder, 'disk-fails'), '')
+  const refused = (await save('meanwhile'))!
+  expect(refused.status).toBe(503)
+  expect(JSON.parse(refused.body)).toMatchObject({ data: { trouble: 'io' }, message: expect.stringContaining('The disk failed') as string })
+  // Sent again it is known, and not kept all the same.
+  expect((await save('meanwhile'))!.status).toBe(503)
+  rmSync(join(folder, 'disk-fails'))
+  expect((await save('meanwhile'))!.status).toBe(201)
+  await server.kill()
+  expect([...namesIn(path)].sort()).toEqual(['before', 'meanwhile'])
 })
 
 test('a second program on the same records says who has them; killed, the next has them at once', async () => {

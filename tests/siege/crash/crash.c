@@ -1,10 +1,11 @@
 /*
  * Ends a program at its n-th write, truncation, rename, link, removal or sync in a folder, as a kill does; or as a power cut does, which
- * takes with it whatever was written and not yet synced; or makes syncs as slow as on a tired disk. Loaded before everything else
- * (LD_PRELOAD); where and how is told by CRASH_*.
+ * takes with it whatever was written and not yet synced; or makes syncs as slow as on a tired disk, or fail while a file called
+ * "disk-fails" lies in the folder. Loaded before everything else (LD_PRELOAD); where and how is told by CRASH_*.
  */
 #define _GNU_SOURCE
 #include <dlfcn.h>
+#include <errno.h>
 #include <fcntl.h>
 #include <pthread.h>
 #include <signal.h>
@@ -180,7 +181,11 @@ static int synced(int fd, int (*real)(int)) {
   at_file(fd);
   struct undo *last = latest();
   char path[512];
-  if (slow_ms && pathOf(fd, path, sizeof path) && isOurs(path)) usleep(slow_ms * 1000);
+  int ours = pathOf(fd, path, sizeof path) && isOurs(path);
+  if (slow_ms && ours) usleep(slow_ms * 1000);
+  char fails[600];
+  snprintf(fails, sizeof fails, "%s/disk-fails", folder ? folder : "");
+  if (ours && access(fails, F_OK) == 0) { errno = EIO; return -1; }
   int done = real(fd);
   if (done == 0 && loses && pathOf(fd, path, sizeof path)) forget(path, last);
   return done;
