@@ -5,8 +5,9 @@ const PORT = 3177
 export default defineConfig({
   testDir: 'tests/e2e',
   outputDir: 'test-results/browser',
-  // A hang is noticed at its step (five seconds an expectation, fifteen an action); this bounds a whole walk on a slow machine.
+  // A hang is noticed at its step (ten seconds an expectation, fifteen an action); this bounds a whole walk on a slow machine.
   timeout: 90_000,
+  expect: { timeout: 10_000 },
   workers: 1,
   forbidOnly: Boolean(process.env.CI),
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
