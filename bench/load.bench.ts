@@ -309,17 +309,25 @@ line('  the slowest of 60 over the wire', Math.max(...lists), 'ms', 100)
 
 /** What everybody else waits while the worst that is allowed is written out, as often as the workshop can. */
 async function besideTheWorst(): Promise<number[]> {
-  const texts = readdirSync(WORST).filter(file => file.endsWith('.json')).map(file => readFileSync(join(WORST, file), 'utf8'))
-  const begun = await Promise.all(texts.map(body => server.send({ method: 'POST', path: '/api/designs', body })))
-  const worst = begun.filter(answer => answer!.status === 201).map(answer => (JSON.parse(answer!.body) as { id: string }).id)
+  const worst = readdirSync(WORST).filter(file => file.endsWith('.json'))
+  await server.kill()
+  const db = new Database(join(folder, 'records.sqlite'))
+  const add = db.prepare('INSERT INTO designs (id, name, document, created_at, updated_at) VALUES (?, ?, ?, \'1\', \'1\')')
+  for (const file of worst) add.run(file, file, readFileSync(join(WORST, file), 'utf8'))
+  db.close()
+  await server.start()
   const until = performance.now() + 8_000
+  const answers = new Set<number>()
   const writing = [0, 1, 2].map(async (nth) => {
-    for (let i = nth; performance.now() < until; i++)
-      await server.send({ method: 'GET', path: `/api/designs/${worst[i % worst.length]}/export?as=${i % 2 ? 'text' : 'pdf'}` })
+    for (let i = nth; performance.now() < until; i++) {
+      const path = `/api/designs/${worst[i % worst.length]}/export?as=${i % 2 ? 'text' : 'pdf'}`
+      answers.add((await server.send({ method: 'GET', path }))!.status)
+    }
   })
   const others: number[] = []
   for (; performance.now() < until; await rest(5)) others.push((await server.send({ method: 'GET', path: `/api/designs/${ids[0]}` }))!.ms)
   await Promise.all(writing)
+  if ([...answers].join() !== '200') throw new Error(`the worst was answered with ${[...answers].join()}`)
   return others
 }
 line('others beside the worst that is allowed, p99', percentile(await besideTheWorst(), 0.99), 'ms', 50)

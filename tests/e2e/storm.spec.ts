@@ -251,21 +251,21 @@ test('nobody stands still: an order of 20,000 bags, a logbook of 200,000 taps, e
 })
 
 test('the worst that is allowed is written out within the memory there is for it', async () => {
-  test.setTimeout(180_000)
+  test.setTimeout(300_000)
   await server.start()
-  let written = 0
+  await server.kill()
+  // What cannot be made at all is refused when it begins; it may be in the records all the same.
+  const db = new Database(path)
+  const add = db.prepare('INSERT INTO designs (id, name, document, created_at, updated_at) VALUES (?, ?, ?, \'1\', \'1\')')
   const files = readdirSync(WORST).filter(file => file.endsWith('.json'))
-  const worst = files.map(file => JSON.parse(readFileSync(join(WORST, file), 'utf8')) as object)
-  for (const design of worst) {
-    const begun = (await post('/api/designs', design))!
-    // What cannot be made at all is refused when it begins; it may be in the records all the same.
-    if (begun.status === 422) continue
-    const { id } = JSON.parse(begun.body) as { id: string }
-    for (const as of ['text', 'json', 'svg', 'pdf', 'zip'])
-      expect((await server.send({ method: 'GET', path: `/api/designs/${id}/export?as=${as}` }))!.status, as).toBe(200)
-    written++
+  for (const file of files) add.run(file, file, readFileSync(join(WORST, file), 'utf8'))
+  db.close()
+  await server.start()
+  expect(files.length).toBeGreaterThan(0)
+  for (const file of files) {
+    for (const as of ['text', 'zip'])
+      expect((await server.send({ method: 'GET', path: `/api/designs/${file}/export?as=${as}` }))!.status, `${file} as ${as}`).toBe(200)
   }
-  expect(written).toBeGreaterThan(0)
   expect(server.said).not.toContain('too-much')
 })
 
