@@ -220,7 +220,7 @@ async function load(seconds: number, once: (asked: ReturnType<typeof nextAsked>)
   await Promise.all(busy)
 }
 
-/** What was answered, byte for byte. */
+/** Answers, byte for byte. */
 const known = new Map<string, Buffer>()
 const gzip = { 'Accept-Encoding': 'gzip' }
 async function asked({ path, save: id }: ReturnType<typeof nextAsked>): Promise<number> {
@@ -307,7 +307,7 @@ line('a page of the list, plain', bytes / 1000, 'kB', 100)
 }
 line('  the slowest of 60 over the wire', Math.max(...lists), 'ms', 100)
 
-/** What everybody else waits while the worst that is allowed is written out, as often as the workshop can. */
+/** How long everybody else waits while the worst that is allowed is written out, as often as the workshop can. */
 async function besideTheWorst(): Promise<number[]> {
   const worst = readdirSync(WORST).filter(file => file.endsWith('.json'))
   await server.kill()

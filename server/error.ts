@@ -46,7 +46,7 @@ function bodyOf({ status, message, data }: Told) {
   return { error: true, statusCode: status, message, ...(data === undefined ? {} : { data }) }
 }
 
-/** What is answered where something was written that may not be on the disk. */
+/** The answer where something was written that may not be on the disk. */
 export function unsyncedOf(error: unknown) {
   const trouble = troubleOf(error, databasePath()) ?? troubleWith('io', databasePath(), error)
   return bodyOf({ status: 503, message: trouble.words, data: { trouble: trouble.code } })

@@ -5,16 +5,16 @@ import { ask } from './records'
 /** How work of the server stands that lasts: so many are before it, or so much of it is done, where that is known. */
 export type Standing = { readonly before: number } | { readonly share: number | null }
 
-/** What a request for long work carries: what it is called by, and what ends it. */
+/** Carried by a request for long work: its name, and a signal that ends it. */
 export interface LongAsk {
   readonly headers: Readonly<Record<string, string>>
   readonly signal: AbortSignal
 }
 
-/** What is said of a file that was being brought in. */
+/** Said of a file that was being brought in. */
 export const CALLED_OFF = 'Called off. Nothing was brought in.'
 
-/** What is quicker than this is not asked after, and so often the rest is. */
+/** The server is asked so often, and not at all about work that is done sooner. */
 const LOOK_MS = 400
 
 /**

@@ -1,7 +1,7 @@
 import type { H3Event } from 'h3'
 import type { Asked } from '../workshop/workshop'
 
-/** What a page calls a job by, to ask how it stands. */
+/** Names that a page may call a job by, to ask how it stands. */
 export const JOB_NAME = /^[\w-]{8,64}$/
 
 /** A job that is done for whoever asked: it ends when they have gone, and is asked after by the name that they gave it. */

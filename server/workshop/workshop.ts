@@ -38,7 +38,7 @@ export interface Asked {
   readonly ahead?: boolean
   /** Ends when whoever asked no longer waits: the job is not begun then, and one that was begun is ended. */
   readonly calledOff?: AbortSignal
-  /** What it is asked after by. */
+  /** The name that it is asked after by. */
   readonly name?: string | undefined
 }
 
