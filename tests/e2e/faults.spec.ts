@@ -19,10 +19,12 @@ let folder: string
 test.beforeEach(() => {
   folder = mkdtempSync(join(tmpdir(), 'fair-hollow-'))
 })
-const all: ChildProcess[] = []
+const all: Running[] = []
 test.afterEach(async () => {
-  for (const child of all.splice(0)) child.kill('SIGKILL')
-  await rest(20)
+  for (const { child, ended } of all.splice(0)) {
+    child.kill('SIGKILL')
+    await ended
+  }
   rmSync(folder, { recursive: true, force: true })
 })
 
@@ -37,15 +39,16 @@ function run(environment: Record<string, string> = {}): Running {
   const child = spawn(process.execPath, ['.output/server/index.mjs'], {
     env: { ...inherited, PORT: String(PORT), FAIR_HOLLOW_DB: join(folder, 'records.sqlite'), ...environment },
   })
-  all.push(child)
   let said = ''
   child.stdout.on('data', (chunk: Buffer) => (said += chunk.toString()))
   child.stderr.on('data', (chunk: Buffer) => (said += chunk.toString()))
-  return { child, said: () => said, ended: new Promise(resolve => child.once('exit', resolve)) }
+  const running = { child, said: () => said, ended: new Promise<number | null>(resolve => child.once('exit', resolve)) }
+  all.push(running)
+  return running
 }
 
 async function up(running: Running): Promise<void> {
-  for (let tries = 0; tries < 100; tries++) {
+  for (let tries = 0; tries < 600; tries++) {
     if (running.said().includes('Fair Hollow is at')) return
     await rest(50)
   }

@@ -14,10 +14,11 @@ export class OwnServer {
   }
 
   async start(): Promise<void> {
-    this.child = spawn('node', ['.output/server/index.mjs'], {
-      env: { ...process.env, PORT: String(this.port), FAIR_HOLLOW_DB: this.records }, stdio: 'ignore',
+    const { HOST: _, NITRO_HOST: __, ...inherited } = process.env
+    this.child = spawn(process.execPath, ['.output/server/index.mjs'], {
+      env: { ...inherited, PORT: String(this.port), FAIR_HOLLOW_DB: this.records }, stdio: 'ignore',
     })
-    for (let tries = 0; tries < 200; tries++) {
+    for (let tries = 0; tries < 600; tries++) {
       const up = await fetch(`${this.address}/api/makes`).then(({ ok }) => ok, () => false)
       if (up) return
       await rest(50)
@@ -25,10 +26,10 @@ export class OwnServer {
     throw new Error('the server did not start')
   }
 
-  /** Ends it as a power cut does. */
+  /** Ends it as a power cut does, and waits until it holds no file any longer. */
   async kill(): Promise<void> {
     const { child } = this
-    if (!child || child.exitCode !== null) return
+    if (!child || child.exitCode !== null || child.signalCode !== null) return
     const gone = new Promise(resolve => child.once('exit', resolve))
     child.kill('SIGKILL')
     await gone

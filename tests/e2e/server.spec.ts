@@ -1,10 +1,10 @@
 import { DESIGN_VERSION } from '../../core/design/design'
-import { type ChildProcess, spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { networkInterfaces, tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from '@playwright/test'
 import { newDesign } from '../../core/design/starter'
+import { OwnServer } from './ownServer'
 
 const sound = newDesign('Over the wire')
 
@@ -85,23 +85,10 @@ test('other people\'s pages cannot write here', async ({ request }) => {
 
 const PORT = 3178
 
-async function started(folder: string): Promise<ChildProcess> {
-  const { HOST: _, NITRO_HOST: __, ...environment } = process.env
-  const server = spawn(process.execPath, ['.output/server/index.mjs'], {
-    stdio: 'ignore',
-    env: { ...environment, PORT: String(PORT), FAIR_HOLLOW_DB: join(folder, 'records.sqlite') },
-  })
-  for (let tries = 0; tries < 100; tries++) {
-    if (
-      await fetch(`http://127.0.0.1:${PORT}/api/designs`).then(
-        ({ ok }) => ok,
-        () => false,
-      )
-    )
-      return server
-    await new Promise(done => setTimeout(done, 100))
-  }
-  throw new Error('the server did not start')
+async function started(folder: string): Promise<OwnServer> {
+  const server = new OwnServer(PORT, join(folder, 'records.sqlite'))
+  await server.start()
+  return server
 }
 
 test('killed amid a hundred saves, it has every save that it acknowledged', async () => {
@@ -109,7 +96,7 @@ test('killed amid a hundred saves, it has every save that it acknowledged', asyn
   const api = `http://127.0.0.1:${PORT}/api/designs`
   const send = (path: string, method: string, body: object) =>
     fetch(api + path, { method, body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } })
-  let server = await started(folder)
+  const server = await started(folder)
   const acknowledged = new Map<string, { revision: number, name: string }>()
   const ids = await Promise.all(
     Array.from({ length: 10 }, async () => ((await (await send('', 'POST', sound)).json()) as { id: string }).id),
@@ -120,7 +107,7 @@ test('killed amid a hundred saves, it has every save that it acknowledged', asyn
       const answer = await send(`/${id}`, 'PUT', { revision, document: { ...sound, name } }).catch(() => undefined)
       if (!answer?.ok) return
       acknowledged.set(id, { revision: revision + 1, name })
-      if ([...acknowledged.values()].reduce((sum, { revision: n }) => sum + n - 1, 0) === 50) server.kill('SIGKILL')
+      if ([...acknowledged.values()].reduce((sum, { revision: n }) => sum + n - 1, 0) === 50) await server.kill()
     }
   })
   await Promise.all(saving)
@@ -128,14 +115,14 @@ test('killed amid a hundred saves, it has every save that it acknowledged', asyn
   expect(count).toBeGreaterThanOrEqual(50)
   expect(count).toBeLessThan(100)
 
-  server = await started(folder)
+  await server.start()
   for (const [id, { revision, name }] of acknowledged) {
     const kept = (await (await fetch(`${api}/${id}`)).json()) as { revision: number, document: { name: string } }
     // A save may have been written and its answer lost; none that was answered may be missing.
     expect(kept.revision).toBeGreaterThanOrEqual(revision)
     if (kept.revision === revision) expect(kept.document.name).toBe(name)
   }
-  server.kill()
+  await server.kill()
   rmSync(folder, { recursive: true })
 })
 
@@ -154,6 +141,6 @@ test('it listens on the loopback address alone unless told otherwise', async () 
       ),
     ).toBe('silent')
   }
-  server.kill()
+  await server.kill()
   rmSync(folder, { recursive: true })
 })
