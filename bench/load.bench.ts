@@ -1,5 +1,6 @@
+import { fork } from 'node:child_process'
+import { once } from 'node:events'
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
-import { createServer, request } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as rest } from 'node:timers/promises'
@@ -112,71 +113,37 @@ async function save(id: string, saved: object = newDesign('Saved')): Promise<num
   return answer.ms
 }
 
-async function rateOf(clients: number, ms: number, once: (client: number) => Promise<unknown>): Promise<number> {
+async function rateOf(clients: number, ms: number, work: (client: number) => Promise<unknown>): Promise<number> {
   const until = performance.now() + ms
   let done = 0
   await Promise.all(Array.from({ length: clients }, async (_, client) => {
     while (performance.now() < until) {
-      await once(client)
+      await work(client)
       done++
     }
   }))
   return done / (ms / 1000)
 }
 
-/** The same work with nothing around it: a body parsed, a row updated in a transaction of its own, an answer. */
-async function bare(): Promise<{ rate: (clients: number) => Promise<number>, close: () => void }> {
-  const db = new Database(join(folder, 'bare.sqlite'))
-  db.pragma('journal_mode = WAL')
-  db.pragma('synchronous = FULL')
-  db.exec('CREATE TABLE designs (id TEXT PRIMARY KEY, document TEXT NOT NULL, revision INTEGER NOT NULL) STRICT')
-  for (let i = 0; i < 16; i++) db.prepare('INSERT INTO designs VALUES (?, ?, 1)').run(String(i), text)
-  const update = db.prepare('UPDATE designs SET document = ?, revision = revision + 1 WHERE id = ?')
-  const own = createServer((asked, answer) => {
-    const chunks: Buffer[] = []
-    asked.on('data', (chunk: Buffer) => chunks.push(chunk))
-    asked.on('end', () => {
-      const { document: sent } = JSON.parse(Buffer.concat(chunks).toString()) as { document: object }
-      update.run(JSON.stringify(sent), asked.url!.slice(1))
-      answer.end('{"revision":2}')
-    })
-  }).listen(PORT + 1, '127.0.0.1')
-  await new Promise(resolve => own.once('listening', resolve))
-  const agent = new (await import('node:http')).Agent({ keepAlive: true, maxSockets: 64 })
-  const body = `{"revision":1,"document":${JSON.stringify(newDesign('Saved'))}}`
-  const once = (client: number) => new Promise<void>((resolve, reject) => {
-    const asked = request({ host: '127.0.0.1', port: PORT + 1, method: 'PUT', path: `/${client}`, agent }, (answer) => {
-      answer.resume()
-      answer.on('end', resolve)
-    })
-    asked.on('error', reject)
-    asked.end(body)
-  })
-  return {
-    rate: clients => rateOf(clients, 1_000, once),
-    close: () => {
-      agent.destroy()
-      own.close()
-      db.close()
-    },
-  }
-}
+const bareProcess = fork('bench/bareServers.ts', [join(folder, 'bare.sqlite'), text, String(PORT + 1), String(PORT + 2)])
+await once(bareProcess, 'message')
+const bareSaves = new Besieged(PORT + 1, '')
+const bareBody = `{"revision":1,"document":${JSON.stringify(newDesign('Saved'))}}`
+const saveBare = (client: number) => bareSaves.send({ method: 'PUT', path: `/${client}`, body: bareBody })
 
 /** Each measures by short turns with the other, so that both meet the same minute of the machine. */
 const TURNS = 5
-const other = await bare()
 for (const clients of [1, 8]) {
   let [ours, theirs] = [0, 0]
   await rateOf(clients, 2_000, client => save(ids[client]!))
-  await other.rate(clients)
+  await rateOf(clients, 1_000, saveBare)
   for (let turn = 0; turn < TURNS; turn++) {
     ours += await rateOf(clients, 1_000, client => save(ids[client]!)) / TURNS
-    theirs += await other.rate(clients) / TURNS
+    theirs += await rateOf(clients, 1_000, saveBare) / TURNS
   }
   console.log(`durable saves a second, ${clients} client(s): ${ours.toFixed(0)}, bare ${theirs.toFixed(0)}`)
   line(`durable saves, ${clients} client(s), against bare`, ours / theirs, 'times', 0.25, false)
 }
-other.close()
 
 const GROUPS = ['all', 'hand', 'drafts', 'finished', 'orders']
 const chance = new Chance(20261126)
@@ -205,14 +172,14 @@ function kindOf({ path, save }: ReturnType<typeof nextAsked>): Kind {
 const timesIn = ({ ms }: Load) => [...ms.bag, ...ms.save, ...ms.list]
 
 /** Asks 300 times a second, whatever the answers take. */
-async function load(seconds: number, once: (asked: ReturnType<typeof nextAsked>) => Promise<number>, told: Load): Promise<void> {
+async function load(seconds: number, ask: (asked: ReturnType<typeof nextAsked>) => Promise<number>, told: Load): Promise<void> {
   const busy = new Set<Promise<void>>()
   const from = performance.now()
   for (let i = 0; performance.now() - from < seconds * 1000; i++) {
     const early = from + (i * 1000) / 300 - performance.now()
     if (early > 1) await rest(early)
     const next = nextAsked()
-    const one: Promise<void> = once(next)
+    const one: Promise<void> = ask(next)
       .then(ms => void told.ms[kindOf(next)].push(ms), () => void told.errors++)
       .finally(() => busy.delete(one))
     busy.add(one)
@@ -220,8 +187,9 @@ async function load(seconds: number, once: (asked: ReturnType<typeof nextAsked>)
   await Promise.all(busy)
 }
 
-/** Answers, byte for byte. */
-const known = new Map<string, Buffer>()
+/** The paths whose answers the bare server was taught, byte for byte. */
+const known = new Set<string>()
+const plainAsked = new Besieged(PORT + 2, '')
 const gzip = { 'Accept-Encoding': 'gzip' }
 async function asked({ path, save: id }: ReturnType<typeof nextAsked>): Promise<number> {
   if (id !== undefined) {
@@ -230,16 +198,14 @@ async function asked({ path, save: id }: ReturnType<typeof nextAsked>): Promise<
   }
   const answer = (await server.send({ method: 'GET', path, headers: gzip }))!
   if (answer.status !== 200) throw new Error(String(answer.status))
-  if (!known.has(path)) known.set(path, answer.bytes)
+  if (!known.has(path)) {
+    known.add(path)
+    await plainAsked.send({ method: 'POST', path, body: answer.bytes })
+  }
   return answer.ms
 }
 
 /** The same bytes from a server that does nothing but answer. */
-const plainServer = createServer((request, answer) => {
-  request.resume()
-  request.on('end', () => answer.end(known.get(request.url!) ?? '{"revision":2,"updatedAt":"2026-09-01T12:00:00.000Z"}'))
-}).listen(PORT + 2, '127.0.0.1')
-const plainAsked = new Besieged(PORT + 2, '')
 const bareAsked = async ({ path, save: id }: ReturnType<typeof nextAsked>) => id === undefined
   ? (await plainAsked.send({ method: 'GET', path, headers: gzip }))!.ms
   : (await plainAsked.send({ method: 'PUT', path: `/api/designs/${id}`, body: text }))!.ms
@@ -250,7 +216,7 @@ const frameAsked = async () => (await server.send({ method: 'GET', path: '/api/h
 const none = (): Load => ({ ms: { bag: [], save: [], list: [], pattern: [] }, errors: 0 })
 const [ours, theirs] = [none(), none()]
 const [p99s, frame99s]: [number[], number[]] = [[], []]
-await load(3, asked, none())
+for (const warming of [asked, bareAsked]) await load(3, warming, none())
 const TURN_SECONDS = 2
 for (let turn = 0; turn < SECONDS / TURN_SECONDS; turn++) {
   const [here, there, frame] = [none(), none(), none()]
@@ -265,7 +231,7 @@ for (let turn = 0; turn < SECONDS / TURN_SECONDS; turn++) {
     all.errors += turns.errors
   }
 }
-plainServer.close()
+bareProcess.kill()
 const [own, other300] = [timesIn(ours), timesIn(theirs)]
 const at = (list: readonly number[], share: number) => percentile(list, share).toFixed(1)
 console.log(`300 mixed requests a second: p50 ${at(own, 0.5)} ms, bare ${at(other300, 0.5)}; `

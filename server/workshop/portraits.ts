@@ -19,7 +19,9 @@ const UNDRAWN: Portrait = {
 const AFTER_MS = 250
 /** A rest after each, this many times as long as it took. */
 const RESTS = 9
-/** While the thread that answers is at work for more than this share of its time, drawing waits, but no longer than that. */
+/** Those that are looked for follow one another without a rest, unless the thread that answers was at work for more than this share. */
+const BUSY_WHILE_DRAWN = 0.3
+/** The others wait while it is at work for more than this share of its time, but no longer than that. */
 const BUSY_SHARE = 0.1
 const [LOOK_MS, MOST_WAITED_MS] = [250, 5_000]
 
@@ -52,13 +54,11 @@ function next(): string | undefined {
   return id
 }
 
-/** Waits until there is little to answer: what is drawn takes its processor from those who wait for an answer. */
-async function quiet(): Promise<void> {
-  for (let waitedMs = 0; waitedMs < MOST_WAITED_MS; waitedMs += LOOK_MS) {
-    const before = performance.eventLoopUtilization()
-    await rest(LOOK_MS, undefined, { ref: false })
-    if (wanted.size > 0 || performance.eventLoopUtilization(before).utilization < BUSY_SHARE) return
-  }
+/** Whether there is little to answer: what is drawn takes its processor from those who wait for an answer. */
+async function quiet(): Promise<boolean> {
+  const before = performance.eventLoopUtilization()
+  await rest(LOOK_MS, undefined, { ref: false })
+  return performance.eventLoopUtilization(before).utilization < BUSY_SHARE
 }
 
 async function drawAll(): Promise<void> {
@@ -66,11 +66,11 @@ async function drawAll(): Promise<void> {
   if (lookForMissing) for (const { id } of bagList().undrawn(MOST_MISSING)) waiting.add(id)
   lookForMissing = false
   for (let id = next(); id !== undefined; id = next()) {
-    const from = performance.now()
+    const [from, before] = [performance.now(), performance.eventLoopUtilization()]
     await draw(id)
-    if (wanted.size > 0) continue
+    if (wanted.size > 0 && performance.eventLoopUtilization(before).utilization < BUSY_WHILE_DRAWN) continue
     await rest(RESTS * (performance.now() - from), undefined, { ref: false })
-    await quiet()
+    for (let waitedMs = 0; waitedMs < MOST_WAITED_MS && wanted.size === 0; waitedMs += LOOK_MS) if (await quiet()) break
   }
 }
 
