@@ -1,6 +1,7 @@
 import { defineConfig } from '@playwright/test'
 
-const PORT = 3177
+/** What must have the machine to itself: how long the program stands still is measured, or the machine itself is broken. */
+const ALONE = ['**/storm.spec.ts']
 
 export default defineConfig({
   testDir: 'tests/e2e',
@@ -8,12 +9,13 @@ export default defineConfig({
   // A hang is noticed at its step (ten seconds an expectation, fifteen an action); this bounds a whole walk on a slow machine.
   timeout: 90_000,
   expect: { timeout: 10_000 },
-  workers: 1,
+  // A browser leaves half of two cores idle.
+  workers: 2,
+  projects: [{ name: 'walks', testIgnore: ALONE }, { name: 'alone', testMatch: ALONE, workers: 1, dependencies: ['walks'] }],
   forbidOnly: Boolean(process.env.CI),
   reporter: [['list'], ['json', { outputFile: 'test-results/browser.json' }]],
   use: {
     actionTimeout: 15_000,
-    baseURL: `http://127.0.0.1:${PORT}`,
     viewport: { width: 1280, height: 800 },
     permissions: ['clipboard-read', 'clipboard-write'],
     // A page's files are then asked of the server, where tests can see them; tests of the page without a network allow it.
@@ -26,14 +28,5 @@ export default defineConfig({
         '--disable-component-update', '--disable-sync',
       ],
     },
-  },
-  webServer: {
-    command: 'node .output/server/index.mjs',
-    url: `http://127.0.0.1:${PORT}/api/designs`,
-    env: {
-      PORT: String(PORT), FAIR_HOLLOW_DB: `test-results/e2e-${Date.now()}.sqlite`, FAIR_HOLLOW_NAMES: 'phone.test',
-      FAIR_HOLLOW_ADDRESSES: '127.0.0.2',
-    },
-    reuseExistingServer: false,
   },
 })

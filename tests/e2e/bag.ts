@@ -1,5 +1,6 @@
-import { type APIRequestContext, expect, type Locator, type Page, test as plain } from '@playwright/test'
+import type { APIRequestContext, Locator, Page } from '@playwright/test'
 import { newDesign } from '../../core/design/starter'
+import { expect, test as plain } from './program'
 
 /**
  * A test that also fails if the page writes an error to its console, or asks anything of another machine. Browsers

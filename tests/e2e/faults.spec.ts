@@ -4,7 +4,7 @@ import { createServer } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as rest } from 'node:timers/promises'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './program'
 import Database from 'better-sqlite3'
 import { newDesign } from '../../core/design/starter'
 

@@ -9,6 +9,7 @@ export class OwnServer {
   constructor(
     private readonly port: number,
     private readonly records: string,
+    private readonly environment: Readonly<Record<string, string>> = {},
   ) {
     this.address = `http://127.0.0.1:${port}`
   }
@@ -16,7 +17,7 @@ export class OwnServer {
   async start(): Promise<void> {
     const { HOST: _, NITRO_HOST: __, ...inherited } = process.env
     this.child = spawn(process.execPath, ['.output/server/index.mjs'], {
-      env: { ...inherited, PORT: String(this.port), FAIR_HOLLOW_DB: this.records }, stdio: 'ignore',
+      env: { ...inherited, PORT: String(this.port), FAIR_HOLLOW_DB: this.records, ...this.environment }, stdio: 'ignore',
     })
     for (let tries = 0; tries < 600; tries++) {
       const up = await fetch(`${this.address}/api/makes`).then(({ ok }) => ok, () => false)

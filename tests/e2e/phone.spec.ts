@@ -4,7 +4,7 @@ import { request as ask } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as rest } from 'node:timers/promises'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './program'
 
 /*
  * The phone in the same house. The second loopback address stands for the house's network here: to the program it is another door.

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './program'
 import { freshBag } from './bag'
 import { logOf, takeUp, withoutQuestions } from './hookSteps'
 

@@ -2,7 +2,7 @@ import { DESIGN_VERSION } from '../../core/design/design'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { networkInterfaces, tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { expect, test } from '@playwright/test'
+import { expect, test } from './program'
 import { newDesign } from '../../core/design/starter'
 import { OwnServer } from './ownServer'
 

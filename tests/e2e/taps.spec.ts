@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test'
+import { expect, test } from './program'
 import { mkdirSync } from 'node:fs'
 import { setTimeout as rest } from 'node:timers/promises'
 import { freshBag } from './bag'
