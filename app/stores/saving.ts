@@ -187,7 +187,9 @@ export const useSaving = defineStore('saving', () => {
   }
 
   function onChange(): void {
-    if (!isUnsaved()) {
+    // An edit that was taken back leaves a bag that says the same, and is another object.
+    if (onServer && same(bag.design, onServer)) onServer = bag.design
+    if (!isUnsaved() && !sent) {
       if (bag.isOpen && state.value === 'waiting') settle()
       return
     }

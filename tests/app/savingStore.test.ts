@@ -4,8 +4,6 @@ import { useDocument } from '~/stores/document'
 import { useSaving } from '~/stores/saving'
 import { newDesign } from '../../core/design/starter'
 
-vi.mock('~/kinds/fetchKinds', () => ({ fetchKinds: () => Promise.resolve() }))
-
 /*
  * The bag in hand and its server: what is sent when, what is said meanwhile, and what stands afterwards, for every order of answers.
  */
@@ -75,6 +73,18 @@ describe('an edit', () => {
     rename('Two')
     await pass(1_000)
     expect(saves.map(({ revision, document }) => [revision, document.name])).toEqual([[1, 'One'], [2, 'Two']])
+    expect(saving.state).toBe('saved')
+  })
+
+  it('that is taken back while an earlier one is not answered is sent after that one', async () => {
+    const { bag, saving, rename } = await opened()
+    replies = ['no answer']
+    rename('One')
+    await pass(365)
+    bag.undo()
+    expect(saving.state).toBe('waiting')
+    await pass(400)
+    expect(saves.map(({ document }) => document.name)).toEqual(['One', 'One', 'Fresh'])
     expect(saving.state).toBe('saved')
   })
 

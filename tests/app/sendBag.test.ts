@@ -3,8 +3,6 @@ import type { DeskBag } from '~/keeping/deskBox'
 import { newSave, sendLeft, sendSave } from '~/keeping/sendBag'
 import { newDesign } from '../../core/design/starter'
 
-vi.mock('~/kinds/fetchKinds', () => ({ fetchKinds: () => Promise.resolve() }))
-
 /*
  * A bag left unsaved on the device is sent with every answer that the server can give. A scripted server stands for the real one.
  */
