@@ -93,6 +93,14 @@ describe('copies of everything', () => {
     expect(existsSync(`${path}.part`)).toBe(false)
   })
 
+  it('that come out as none of ours are not kept, nor is what was written of them', () => {
+    const strange = new Database(':memory:')
+    strange.exec('CREATE TABLE stamps (id INTEGER)')
+    expect(codeOf(() => copyAll(strange, path, 'daily', minute(0)))).toBe('no-database')
+    expect(readdirSync(copiesFolder(path))).toEqual([])
+    strange.close()
+  })
+
   it('can be returned to whichever it is: the one asked for is there before, and what there was is copied', () => {
     designs.add(newDesign('First of all'))
     const first = copyAll(db, path, 'before-restore', minute(0))

@@ -154,6 +154,15 @@ describe('letting a phone in', () => {
     expect(pairing.current(1)).toBeUndefined()
   })
 
+  it('forgets tries when the door is opened anew: who mistyped the old letters may type the new ones', () => {
+    const pairing = new Pairing()
+    pairing.open(0)
+    for (let i = 0; i < 4; i++) from(pairing, 'WRONG')
+    const { code } = pairing.open(0)
+    expect(from(pairing, 'WRONG')).toBe('wrong')
+    expect(from(pairing, code)).toBe('let-in')
+  })
+
   it('draws letters evenly', () => {
     const pairing = new Pairing()
     const counts = new Map<string, number>()

@@ -40,6 +40,15 @@ describe('a save whose answer was lost', () => {
     expect(designs.save(id, 1, newDesign('Stale'), 'save-three')).toEqual({ kept: false, why: 'overtaken' })
   })
 
+  it('is known as long as it is among the last six', () => {
+    const { id } = designs.add(newDesign('Pouch'))
+    const answers = Array.from({ length: 8 }, (_, i) => designs.save(id, i + 1, newDesign(`Save ${i}`), `save-number-${i}`))
+    const again = answers.map((_, i) => designs.save(id, i + 1, newDesign(`Save ${i}`), `save-number-${i}`))
+    expect(again.slice(2)).toEqual(answers.slice(2))
+    expect(again.slice(0, 2)).toEqual([{ kept: false, why: 'overtaken' }, { kept: false, why: 'overtaken' }])
+    expect(designs.find(id)!.revision).toBe(9)
+  })
+
   it('begins one bag and not two', () => {
     const { id } = designs.add(newDesign('Pouch'), 'begin-one')
     expect(designs.add(newDesign('Pouch'), 'begin-one').id).toBe(id)
@@ -100,6 +109,8 @@ describe('earlier states of a bag', () => {
     ])
     const old = kept.slice(20).map(({ savedAt }) => savedAt.slice(0, 10))
     expect(new Set(old).size).toBe(old.length)
+    // The third sitting of a day is its last.
+    expect(kept.slice(20).filter(({ name }) => !name.endsWith('sitting 2'))).toEqual([])
   })
 
   it('go with their bag, and come back with it', () => {

@@ -90,6 +90,11 @@ describe('makes on the server', () => {
     expect(makes.list()).toEqual([])
     expect(makes.keep('two', someEvents().slice(0, 1), { round: 0, of: 9, share: 0, words: 'Base' })).toBe(true)
     expect(makes.list()).toMatchObject([{ id: 'two', name: 'Test bag', progress: { of: 9 } }])
+    // A device that does not say how far it is leaves what is known.
+    expect(makes.keep('two', someEvents().slice(1, 3))).toBe(true)
+    expect(makes.list()).toMatchObject([{ progress: { of: 9 } }])
+    expect(makes.keep('two', [], { round: 1, of: 9, share: 0.1, words: 'Round 1' })).toBe(true)
+    expect(makes.list()).toMatchObject([{ progress: { round: 1 } }])
   })
 
   it('never changes an event, not even by hand, and drops them with their make', () => {
