@@ -5,6 +5,7 @@ import { stacked } from '../design/partIds'
 import { demoDesigns, randomDesigns } from '../../tests/pattern/spokenOf'
 import { kindAt } from '../round/worked'
 import type { Beat } from './beat'
+import { comingIn } from './coming'
 import { roadOf } from './road'
 import { doneAfter, ownSize } from './size'
 import { sayBeats } from './words'
@@ -89,6 +90,21 @@ describe('the beats of a round (law 1)', () => {
 })
 
 describe('the road', () => {
+  it('says to turn the work only where the next of the same sort is worked turned', () => {
+    let turned = 0
+    for (const { name, design } of demoDesigns()) {
+      const road = roadOf(draft({ ...design, rounds: { style: 'turned', startingChainCounts: false } }))
+      road.legs.forEach((leg, i) => {
+        const next = road.legs[i + 1]
+        const turns = comingIn(road, i, { terms: 'us', repeats: 'brackets', units: 'cm' }).some(({ sort }) => sort === 'turn')
+        const wanted = Boolean(leg.worked && next?.worked?.round.begin.turn && next.sort === leg.sort)
+        expect(turns, `${name} ${leg.id}`).toBe(wanted)
+        if (turns) turned++
+      })
+    }
+    expect(turned).toBeGreaterThan(100)
+  })
+
   it('goes from the first chain to the last end of every demo bag, each leg with an id of its own', () => {
     for (const { name, design } of demoDesigns()) {
       const { legs, at } = roadOf(draft(design))

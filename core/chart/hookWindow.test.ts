@@ -45,4 +45,28 @@ describe('the window around the hook', () => {
     }
     expect(turned).toBeGreaterThan(100)
   })
+
+  it('goes on over the cut of a wall that was laid open: what lies beyond it is shown beside the place', () => {
+    let cut = 0
+    for (const { name, design } of demoDesigns()) {
+      const drafted = draft(design)
+      const chart = unrolled(drafted)
+      const cutCm = chart.box.width
+      chart.rounds.forEach((round, index) => {
+        const { worked } = drafted.rounds.find(({ number }) => number === round.number)!
+        if (!worked.edge.closed) return
+        for (const made of [1, round.to - round.from - 2].filter(one => one > 0)) {
+          const { pieces } = hookWindow(chart, index, made, { stacked: true, mirrored: false, cutCm })
+          if (pieces.length < 2) continue
+          cut++
+          const x = chart.footX[round.from + made]!
+          // The far edge, moved by what the second piece is moved, lies at the near one.
+          const farCm = -Math.sign(x) * (cutCm / 2) + pieces[1]!.shiftCm
+          expect(Math.abs(farCm - x), `${name}, round ${round.number}`).toBeLessThan(cutCm / 4)
+          expect(pieces.map(({ shiftCm }) => Math.abs(shiftCm))).toEqual([0, cutCm])
+        }
+      })
+    }
+    expect(cut).toBeGreaterThan(100)
+  })
 })

@@ -4,6 +4,7 @@ import { SEED } from '../../tests/arbitraries/designs'
 import { anyLegalDesign } from '../../tests/arbitraries/legal'
 import { demoDesigns } from '../../tests/pattern/spokenOf'
 import { readDesign } from '../design/read'
+import { newDesign } from '../design/starter'
 import { draft } from '../draft/draft'
 import { portraitOf } from './portrait'
 
@@ -36,6 +37,20 @@ describe('a bag small enough for a shelf of two thousand', () => {
       for (const { colour, as } of portrait.layers) if (as !== 'button') expect(colours).toContain(colour)
       expect(portrait.facts).toContain(design.units === 'in' ? ' in tall' : ' cm tall')
       expect(portrait.stop).toBeUndefined()
+    }
+  })
+
+  it('draws a band of many rounds to its top', () => {
+    const plain = newDesign('Plain')
+    for (const rounds of [28, 29, 30, 31, 55, 61]) {
+      const wall = [{ id: 'high', band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: plain.yarns[0]!.id }] as never
+      const drafted = draft({ ...plain, wall })
+      const { layers } = portraitOf(drafted)
+      const top = (paths: readonly string[]) => -Math.min(...paths.flatMap(cornersOf).map(([, y]) => y))
+      expect(top(layers.map(({ path }) => path)), `${rounds} rounds`).toBeCloseTo(drafted.sizes.height.cm, 0)
+      // The line below the last round is drawn, too: a round's height under the rim.
+      const roundCm = drafted.parts.at(-1)!.size.height.cm / rounds
+      expect(top(layers.flatMap(({ lines }) => lines ?? [])), `${rounds} rounds`).toBeCloseTo(drafted.sizes.height.cm - roundCm, 1)
     }
   })
 

@@ -8,6 +8,7 @@ import tote from '../../demo/apple-tote.json'
 import swatch from '../../demo/swatch-cone-cotton.json'
 import { DESIGN_RULES } from './classes'
 import { problemLines, readDesign, readSwatch } from './read'
+import { listOf } from './sound'
 
 type Loose = Record<string, unknown>
 
@@ -103,6 +104,12 @@ describe('the quick look', () => {
       }),
       { ...SEED, numRuns: 150 },
     )
+  })
+
+  it('takes no list that is longer or shorter than it may be', () => {
+    const list = listOf(value => value === 'x', 1, 3)
+    expect([0, 1, 3, 4].map(many => list(Array(many).fill('x')))).toEqual([false, true, true, false])
+    expect([list(['x', 'y']), list('xx')]).toEqual([false, false])
   })
 
   it('takes nothing that the classes would refuse or change', () => {

@@ -42,6 +42,15 @@ describe('two states of a bag from one', () => {
     expect(mergedDesign(base, swapped, named)!.wall.map(({ id }) => id)).toEqual([high, low])
   })
 
+  it('stand in the order of whoever moved a part, also where the other changed what is in it', () => {
+    const moving = applyFix(base, moved(base, low, 1)!).design
+    const pinned = change((design: { wall: { size: object }[] }) => void (design.wall[1]!.size = { pin: { rounds: 3 } }))
+    for (const both of [mergedDesign(base, moving, pinned)!, mergedDesign(base, pinned, moving)!]) {
+      expect(both.wall.map(({ id }) => id)).toEqual([high, low])
+      expect(both.wall[0]).toMatchObject({ size: { pin: { rounds: 3 } } })
+    }
+  })
+
   it('that are the same as before give the other, whatever the bag; and it does not matter who is who', () => {
     const sound = anyDesign.map(design => readDesign(design)).filter(reading => reading.ok)
       .map(reading => (reading as { document: Design }).document)

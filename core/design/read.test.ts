@@ -200,3 +200,27 @@ describe('reading a swatch', () => {
   it('refuses an empty count', () => expect(readSwatch({ ...swatch, gauge: { hookMm: 3.5, measured: {} } }).ok).toBe(false))
   it('refuses a design', () => expect(readSwatch(plain()).ok).toBe(false))
 })
+
+describe('a document of version 2', () => {
+  const read = (rounds: object) => {
+    const reading = readDesign({ ...plain(), version: 2, rounds: { ...(plain().rounds as object), ...rounds } })
+    if (!reading.ok) throw new Error(problemLines(reading.problems).join())
+    return reading.document.rounds
+  }
+
+  it('has a spiral that stands straight, unless it said itself how its start leans', () => {
+    expect(read({ style: 'spiral' })).toMatchObject({ style: 'spiral', leanPerTen: 0 })
+    expect(read({ style: 'spiral', leanPerTen: 1.5 })).toMatchObject({ style: 'spiral', leanPerTen: 1.5 })
+    expect(read({ style: 'joined' })).not.toHaveProperty('leanPerTen')
+  })
+})
+
+describe('a swatch that cannot be', () => {
+  it('has rounds as tall as they were measured, over their own height where they have one', () => {
+    const rounds = (sc: object) => fields(with_('gauge', { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, overCm: 10, ...sc } } }))
+    expect(rounds({ rounds: 10, tallCm: 10 })).toEqual([])
+    // Two rounds over 50 cm: each 25 cm tall; over the 10 cm of the width they would be 5.
+    expect(rounds({ rounds: 2, tallCm: 50 })).toEqual(['gauge.measured.sc.rounds'])
+    expect(rounds({ rounds: 2 })).toEqual([])
+  })
+})

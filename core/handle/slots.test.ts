@@ -9,7 +9,8 @@ import { lengthOf, liesOver, runAt } from '../round/freeRuns'
 import { each } from '../round/step'
 import { ROUND_STYLES } from '../round/style'
 import { stepsWords } from '../words/stepWords'
-import { within } from './placing'
+import { type Placing, within } from './placing'
+import { met } from './slotRounds'
 import { workSlots } from './slots'
 import { slotsGive, slotsOn, type SlotsSpec } from './slotSpec'
 
@@ -284,5 +285,21 @@ describe('corners right at the join', () => {
       expect(findings.filter(({ weight }) => weight === 'stop')).toEqual([])
       expect(rounds.map(({ edge }) => edge.count)).toEqual([10, 16, 16])
     }
+  })
+})
+
+describe('the start of a round beside slots', () => {
+  const edge = { count: 60, start: 0 } as Edge
+  const along = (gap: number, first: number) => {
+    const placing = { places: 30 - gap, gaps: [gap, gap] } as unknown as Placing
+    return met(placing, [first, first + 30], edge, false)
+  }
+
+  it('stays a stitch beside a slot where just two lie between, and two where more do', () => {
+    expect(along(2, 1)).toEqual({ along: 0, before: [1, 31] })
+    expect(along(3, 2)).toEqual({ along: 0, before: [2, 32] })
+    // At the foot of the slot corners are drawn together: the start moves to the middle of the side beyond it.
+    expect(along(3, 1)).toEqual({ along: 29, before: [2, 32] })
+    expect(along(2, 0)).toEqual({ along: 29, before: [1, 31] })
   })
 })

@@ -13,7 +13,7 @@ import { calibrationOf } from './calibration'
 import { bagCsv, bagsCsv } from './csv'
 import { differences } from './differences'
 import { readLogbook } from './document'
-import { bagFacts } from './facts'
+import { bagFacts, type BagFacts } from './facts'
 import { gaugeOffers, handsOf } from './handsOf'
 import { listedOf } from './listed'
 import { overTime } from './overTime'
@@ -86,6 +86,19 @@ describe('what a make tells', () => {
     expect(facts).toMatchObject({ forWhom: 'Wren', hookMm: 4.5, notes: 'a little wide', gaugeFrom: 'swatch' })
     expect(facts.floor).toMatchObject({ lies: 'flat', increases: 6 })
     expect(listedOf(facts)).toMatchObject({ rounds: 20, hookMm: 4.5, forWhom: 'Wren' })
+  })
+
+  it('tells yarn by the last weighing: of the work by itself, of what is left by the first and the last', () => {
+    const grams = (...weighed: readonly [grams: number, round: number, of: 'work' | 'left'][]) => {
+      const evening = begun().rounds(1, 20)
+      for (const [weight, round, of] of weighed) evening.do({ do: 'weighed', yarn: 'main', grams: weight, of, round })
+      return bagFacts(evening.events)!.yarn.map(one => one.grams)
+    }
+    expect(grams([100, 0, 'left'], [90, 10, 'left'], [81, 20, 'left'])).toEqual([19])
+    expect(grams([9, 10, 'work'], [18, 20, 'work'])).toEqual([18])
+    // What the work weighs says more than what is left.
+    expect(grams([100, 0, 'left'], [18, 20, 'work'], [60, 20, 'left'])).toEqual([18])
+    expect(grams([100, 0, 'left'])).toEqual([])
   })
 
   it('tells nothing of what was never taken up', () => {
@@ -241,5 +254,20 @@ describe('the open document of a logbook', () => {
     const reading = readLogbook(input)
     expect(reading.ok).toBe(false)
     if (!reading.ok) expect(reading.problems.map(problem => problem.field)).toContain(field)
+  })
+})
+
+describe('evenings', () => {
+  const taught = (...days: number[]) => {
+    const sittings = days.map(day => ({ from: BEGUN + day * 24 * 60 * MINUTE, to: BEGUN, minutes: 40 }))
+    return handsOf([{ ...bagFacts(begun().rounds(1, 4).events)!, sittings } as BagFacts]).evenings
+  }
+
+  it('are as far apart as they mostly are; a rest of three weeks or more is none of them', () => {
+    expect(taught(0, 2, 4, 6)).toMatchObject({ minutes: 40, daysApart: 2, sittings: 4 })
+    // Gaps of 2, 30, 40 and 2 days: a holiday and a winter say nothing of an ordinary week.
+    expect(taught(0, 2, 32, 72, 74).daysApart).toBe(2)
+    expect(taught(0, 20, 40).daysApart).toBe(20)
+    expect(taught(0, 30, 60).daysApart).toBe(1)
   })
 })

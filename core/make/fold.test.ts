@@ -187,6 +187,19 @@ describe('what rounds took, and what ripping them back loses', () => {
     device.back()
     expect(device.log.state.counts).toHaveLength(1)
   })
+
+  it('takes a count for corrected that is found as planned later, and not where the same is found again', () => {
+    const device = new Device('d')
+    device.do({ do: 'started', plan: PLAN }, 0)
+    const counted = (found: number, choice: 'live-with-it' | 'as-planned') =>
+      device.do({ do: 'counted', round: 2, planned: 12, found, choice })
+    const counts = () => device.log.state.counts.map(({ found, choice }) => [found, choice])
+    counted(13, 'live-with-it')
+    counted(13, 'as-planned')
+    expect(counts()).toEqual([[13, 'live-with-it']])
+    counted(12, 'as-planned')
+    expect(counts()).toEqual([[12, 'as-planned']])
+  })
 })
 
 describe('a long log', () => {

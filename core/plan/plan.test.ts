@@ -60,6 +60,15 @@ describe('a plan, by hand', () => {
     )
   })
 
+  it('leaves out of today\'s evening what was worked already, and of no other', () => {
+    const days = (today: Day, workedToday: number) => planOrders(known([order([['Pouch', 4]])], pouches, { today, workedToday }))[0]!
+      .stretches.reduce((by, { day, minutes }) => by.set(day.slice(-2), (by.get(day.slice(-2)) ?? 0) + minutes), new Map<string, number>())
+    expect([...days('2026-11-30', 30)]).toEqual([['30', 20], ['01', 50], ['02', 50], ['03', 50], ['04', 50], ['07', 20]])
+    // More than the evening holds leaves nothing of it. Before the order begins it is no evening of the order's.
+    expect([...days('2026-11-30', 300)].slice(0, 2)).toEqual([['01', 50], ['02', 50]])
+    expect([...days('2026-11-29', 30)][0]).toEqual(['30', 50])
+  })
+
   it('says what falls behind: of twelve, eight; the last is finished after fourteen evenings of 50 minutes and 20', () => {
     const [plan] = planOrders(known([order([['Pouch', 12]])], pouches))
     expect(plan!.behind.map(({ number }) => number)).toEqual([5, 6, 7, 8, 9, 10, 11, 12])

@@ -72,6 +72,29 @@ describe('the order of balls, by hand', () => {
   })
 })
 
+describe('a change of dye lot', () => {
+  // A floor of twelve rounds of 6 more each: 468 stitches, about 7 g; the wall of 72 stitches a round 1.08 g.
+  const floored = draft({
+    ...newDesign('Bag'), rounds: { style: 'spiral', startingChainCounts: false }, turnUp: 'plain',
+    gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } },
+    base: { ...newDesign('Bag').base, size: { pin: { rounds: 12 } } } as never, wall: stacked([band(10)]),
+  })
+  const floor = floored.parts[0]!.rounds.length
+  const first = (grams: number) => {
+    const found = ballOrder(floored, 'main', [{ grams, lot: 'A' }, { grams: 17.9, lot: 'B' }], SURE)!
+    const at = found.uses[1]!.from
+    return { at, lotChanges: found.lotChanges }
+  }
+
+  it('counts where it shows, in the wall, and not in the floor', () => {
+    const [low, high] = [first(3), first(12)]
+    expect(low.at).toBeLessThan(floor)
+    expect(low.lotChanges).toBe(0)
+    expect(high.at).toBeGreaterThan(floor)
+    expect(high.lotChanges).toBe(1)
+  })
+})
+
 describe('the order of balls, whatever they are', () => {
   const someBalls = fc.array(
     fc.record({ grams: fc.integer({ min: 1, max: 30 }), lot: fc.constantFrom('A', 'B') }), { minLength: 2, maxLength: 9 },

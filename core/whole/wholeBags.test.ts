@@ -71,3 +71,13 @@ describe('the usual gauge of a class of yarn', () => {
     }
   })
 })
+
+describe('the sizes of a whole bag', () => {
+  it('are the usual ones where none is said, and never beyond what it may be', () => {
+    for (const bag of WHOLE_BAGS) for (const { name, usualCm, bounds: { least, most } } of bag.asks) {
+      const of = (cm: number) => sizesOf(bag, { [name]: cm })[name]
+      expect([of(most + 50), of(least - 5), of(most), of(least)], `${bag.id}: ${name}`).toEqual([most, least, most, least])
+      expect(sizesOf(bag, {})[name]).toBe(usualCm)
+    }
+  })
+})
