@@ -1,3 +1,4 @@
+import { existsSync } from 'node:fs'
 import { join } from 'node:path'
 import { filesOfPage } from './scripts/filesOfPage.mjs'
 import { writeServiceWorker } from './scripts/serviceWorker.mjs'
@@ -10,7 +11,8 @@ const tsconfigRaw = { compilerOptions: { experimentalDecorators: true, useDefine
 const decorators = { compilerOptions: { experimentalDecorators: true, exactOptionalPropertyTypes: true } }
 
 export default defineNuxtConfig({
-  modules: ['@pinia/nuxt', '@nuxt/eslint'],
+  // Lint is there once the packages for testing are.
+  modules: ['@pinia/nuxt', ...(existsSync(join(import.meta.dirname, 'node_modules/@nuxt/eslint')) ? ['@nuxt/eslint'] : [])],
   // The development server has an entry of its own.
   $production: { nitro: { entry: join(import.meta.dirname, 'server/entry.ts') } },
   ssr: false,

@@ -1,6 +1,6 @@
 import { spawnSync } from 'node:child_process'
 import { createHash } from 'node:crypto'
-import { existsSync, mkdirSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
@@ -27,24 +27,25 @@ function filesBelow(folder) {
   })
 }
 
-/** Runs `work` unless it was last done for files exactly like these and what it makes is still there. */
-function once(stamp, made, files, work) {
-  const path = join(ROOT, stamp)
-  const now = hashOf(files)
-  if (existsSync(join(ROOT, made)) && existsSync(path) && readFileSync(path, 'utf8') === now) return
-  work()
-  mkdirSync(dirname(path), { recursive: true })
-  writeFileSync(path, now)
-}
+/** What was installed: for running alone, or for testing too. */
+const STAMP = 'node_modules/.fair-hollow-installed'
 
-/** Installs the packages if they are missing or the lockfile changed. */
-export function install() {
-  once('node_modules/.fair-hollow-installed', 'node_modules/nuxt', ['package.json', 'package-lock.json'], () => {
-    console.log('Installing the packages (a few minutes, the first time) ...')
-    run('npm', ['ci', '--no-audit', '--no-fund'])
-  })
+/**
+ * Installs the packages if they are missing or the lockfile changed.
+ *
+ * @param all also what tests, lint and types need, which running does without
+ */
+export function install(all) {
+  const now = hashOf(['package.json', 'package-lock.json'])
+  const path = join(ROOT, STAMP)
+  const stamp = existsSync(path) && existsSync(join(ROOT, 'node_modules/nuxt')) ? readFileSync(path, 'utf8') : ''
+  if (stamp !== `${now} all` && (all || stamp !== `${now} running`)) {
+    console.log(`Installing the packages for ${all ? 'running and testing' : 'running'}, the first time (about a minute) ...`)
+    run('npm', ['ci', '--no-audit', '--no-fund', ...(all ? [] : ['--omit=dev'])])
+    writeFileSync(path, `${now} ${all ? 'all' : 'running'}`)
+  }
   // What lint and types go by comes with the packages, but can be thrown away without them.
-  if (!existsSync(join(ROOT, '.nuxt/eslint.config.mjs'))) run('npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
+  if (all && !existsSync(join(ROOT, '.nuxt/eslint.config.mjs'))) run('npx', ['nuxt', 'prepare', '--logLevel', 'silent'])
 }
 
 /** What the build itself goes by. */
@@ -53,8 +54,11 @@ const SHAPES = ['nuxt.config.ts', 'package-lock.json', 'scripts/workshop.mjs', '
 /** Builds the program if its sources changed since it was last built. */
 export function build() {
   const sources = ['app', 'core', 'server', 'demo', 'public', 'sw'].flatMap(filesBelow)
-  once('.output/.fair-hollow-built', '.output/server/index.mjs', [...SHAPES, ...sources], () => {
-    console.log('Building ...')
-    run('npx', ['nuxt', 'build', '--logLevel', 'silent'])
-  })
+  const [path, now] = [join(ROOT, '.output/.fair-hollow-built'), hashOf([...SHAPES, ...sources])]
+  if (existsSync(path) && readFileSync(path, 'utf8') === now && existsSync(join(ROOT, '.output/server/index.mjs'))) return
+  console.log('Building (about a minute; once, until the sources change) ...')
+  const from = Date.now()
+  run('npx', ['nuxt', 'build', '--logLevel', 'silent'])
+  writeFileSync(path, now)
+  console.log(`Built in ${((Date.now() - from) / 1000).toFixed(0)} s.`)
 }

@@ -2,7 +2,7 @@ import { spawn } from 'node:child_process'
 import { build, install, ROOT } from './ready.mjs'
 
 /** `npm start`: installs, builds, and runs the program; each only as far as it is needed. */
-install()
+install(false)
 build()
 
 const server = spawn(process.execPath, ['.output/server/index.mjs'], { cwd: ROOT, stdio: 'inherit', env: process.env })

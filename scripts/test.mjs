@@ -46,7 +46,7 @@ async function together(name, ...commands) {
 
 const report = name => join(ROOT, 'test-results', name)
 
-step('packages', install)
+step('packages', () => install(true))
 step('Chromium', chromium)
 mkdirSync(join(ROOT, 'test-results'), { recursive: true })
 await together('lint and types', ['npx', 'eslint', '.', '--max-warnings', '0'], ['npx', 'nuxt', 'typecheck'])

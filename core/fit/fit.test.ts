@@ -13,7 +13,7 @@ import { fit } from './fit'
 import type { FitWish } from './wish'
 import { collisionWords, fittingWords, searchWords } from './fitWords'
 import { ADJUSTING_CM, UNEVEN_CM } from './plans'
-import { LEAST_ROUNDS, metresWanted, withRounds } from './yarnDemand'
+import { LEAST_ROUNDS, metresWanted, partsOf, roundsLeft, withRounds } from './yarnDemand'
 
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } } as const
 const setting = { gauge: gaugeOf(gauge), rounds: { style: 'joined', startingChainCounts: false }, index: 0, turns: 0 } as const
@@ -288,4 +288,31 @@ describe('against brute force (law 7)', () => {
       { ...SEED, numRuns: 60 },
     )
   })
+})
+
+describe('the rounds that a yarn is left for', () => {
+  // Six rounds of one yarn, then fifty of the other: what the first rounds want says little of the later ones.
+  const yarns = [...newDesign('x').yarns, { ...newDesign('x').yarns[0]!, id: 'other' }]
+  const striped = (first: string, second: string): Design => bag({
+    yarns,
+    wall: stacked([{ ...solid, colour: first, stripes: [{ colour: first, rounds: 6 }, { colour: second, rounds: 50 }] } as WallSpec]),
+  })
+
+  it.each([striped('main', 'other'), striped('other', 'main'), bag({ wall: stacked([solid]) })])(
+    'are the most with which it lasts: %#',
+    (design) => {
+      const part = design.wall[0]!.id
+      const wants = (rounds: number) =>
+        metresWanted(partsOf({ ...design, wall: withRounds(design.wall, part, rounds) }, setting.gauge), 'main')
+      for (const rounds of [2, 4, 7, 12, 30, 57, 61, 80]) {
+        for (const over of [0.01, 0.5]) {
+          const metres = wants(rounds) + over * (wants(rounds + 1) - wants(rounds)) + 1e-9
+          const left = roundsLeft(design, setting.gauge, { yarn: 'main', metres, part })!
+          expect(wants(left), `${rounds} rounds`).toBeLessThanOrEqual(metres)
+          expect(left === 600 || wants(left + 1) > metres, `${rounds} rounds`).toBe(true)
+        }
+      }
+      expect(roundsLeft(design, setting.gauge, { yarn: 'main', metres: wants(2) / 2, part })).toBe(wants(2) > 0 ? undefined : 600)
+    },
+  )
 })

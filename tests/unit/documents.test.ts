@@ -1,4 +1,5 @@
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import Ajv from 'ajv'
 import { describe, expect, it } from 'vitest'
@@ -135,16 +136,23 @@ describe('the documentation', () => {
     expect(withTables(read('docs/formats.md'))).toBe(read('docs/formats.md'))
   })
 
+  /** The papers that a newcomer reads. */
+  const papers = [
+    'README.md', 'CONTRIBUTING.md', ...readdirSync(root + 'docs').filter(name => name.endsWith('.md')).map(name => `docs/${name}`),
+  ]
+
   it('links only to what is there, and to every picture', () => {
+    for (const paper of papers) for (const [, link] of read(paper).matchAll(/\]\(([^)#]+)[^)]*\)/g))
+      expect(existsSync(join(root, paper, '..', link!)), `${paper}: ${link}`).toBe(true)
     const readme = read('README.md')
-    const links = [...readme.matchAll(/\]\(([^)]+)\)/g)].map(([, link]) => link!)
-    for (const link of links) expect(existsSync(root + link), link).toBe(true)
+    expect(readme.split('\n').length).toBeLessThanOrEqual(120)
     for (const picture of readdirSync(root + 'docs/screenshots')) expect(readme).toContain(picture)
     expect(readdirSync(root + 'docs/screenshots').length).toBeLessThan(20)
   })
 
   it('names commands that exist', () => {
     const scripts = (JSON.parse(read('package.json')) as { scripts: Record<string, string> }).scripts
-    for (const [, name] of read('README.md').matchAll(/npm run (?:-s )?([a-z0-9]+)/g)) expect(scripts, name).toHaveProperty(name!)
+    for (const paper of papers) for (const [, name] of read(paper).matchAll(/npm run (?:-s )?([a-z0-9:]+)/g))
+      expect(Object.keys(scripts), `${paper}: ${name}`).toContain(name)
   })
 })
