@@ -1,7 +1,7 @@
-import { spawn, spawnSync } from 'node:child_process'
+import { spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { build, install, ROOT, run } from './ready.mjs'
+import { build, install, ROOT, run, runBeside } from './ready.mjs'
 
 /** `npm test`: everything, on any machine: installs, lint, types, unit tests, the build, and the tests in a browser. */
 
@@ -26,34 +26,29 @@ function chromium() {
   }
 }
 
-function step(name, work) {
+/** Works through a step of several commands side by side, each of which uses one core; all of it is heard before it is left. */
+async function step(name, ...works) {
   const from = Date.now()
   console.log(`\n== ${name}`)
-  work()
-  console.log(`== ${name}: ${((Date.now() - from) / 1000).toFixed(0)} s`)
-}
-
-/** What uses one core each runs side by side; all of it is heard before it is left. */
-async function together(name, ...commands) {
-  const from = Date.now()
-  console.log(`\n== ${name}`)
-  const ends = await Promise.all(commands.map(([command, ...args]) => new Promise((resolve) => {
-    spawn(command, args, { cwd: ROOT, stdio: 'inherit' }).on('close', resolve).on('error', () => resolve(1))
-  })))
-  if (ends.some(status => status !== 0)) process.exit(1)
+  const ends = await Promise.all(works.map(work => work()))
+  if (ends.some(status => status)) process.exit(1)
   console.log(`== ${name}: ${((Date.now() - from) / 1000).toFixed(0)} s`)
 }
 
 const report = name => join(ROOT, 'test-results', name)
 
-step('packages', () => install(true))
-step('Chromium', chromium)
+await step('packages', () => install(true))
+await step('Chromium', chromium)
 mkdirSync(join(ROOT, 'test-results'), { recursive: true })
-await together('lint and types', ['npx', 'eslint', '.', '--max-warnings', '0'], ['npx', 'nuxt', 'typecheck'])
-step('types of the service worker', () => run('npx', ['tsc', '-p', 'sw']))
-step('unit tests', () => run('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report('unit.json')}`]))
-step('build', build)
-step('browser tests', () => run('npx', ['playwright', 'test']))
+await step(
+  'lint and types', () => runBeside('npx', ['eslint', '.', '--max-warnings', '0']), () => runBeside('npx', ['nuxt', 'typecheck']),
+)
+await step('types of the service worker', () => run('npx', ['tsc', '-p', 'sw']))
+await step(
+  'unit tests', () => run('npx', ['vitest', 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${report('unit.json')}`]),
+)
+await step('build', build)
+await step('browser tests', () => run('npx', ['playwright', 'test']))
 
 const unit = JSON.parse(readFileSync(report('unit.json'), 'utf8'))
 const browser = JSON.parse(readFileSync(report('browser.json'), 'utf8')).stats
