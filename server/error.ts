@@ -8,14 +8,14 @@ import { JobFailed } from './workshop/workshop'
  * happened and where, without anything that a maker wrote.
  */
 
-interface Told {
+interface ErrorAnswer {
   readonly status: number
   readonly message: string
   readonly data?: unknown
   readonly retryS?: number
 }
 
-const FAILED: Readonly<Record<JobFailed['why'], Told>> = {
+const FAILED: Readonly<Record<JobFailed['why'], ErrorAnswer>> = {
   'too-long': { status: 503, message: 'This takes longer than there is time for. Nothing was changed. Ask for less at once.' },
   'too-much': { status: 503, message: 'This takes more memory than there is. Nothing was changed. Ask for less at once.' },
   'too-busy': { status: 503, message: 'There is much to do just now. Try again in a moment.', retryS: 2 },
@@ -23,9 +23,9 @@ const FAILED: Readonly<Record<JobFailed['why'], Told>> = {
   'mistake': { status: 500, message: 'The program made a mistake here. Nothing is lost; the bag can be saved to a file as it is.' },
 }
 
-const MISTAKE: Told = { status: 500, message: 'The program made a mistake here. Nothing is lost, and nothing was half saved.' }
+const MISTAKE: ErrorAnswer = { status: 500, message: 'The program made a mistake here. Nothing is lost, and nothing was half saved.' }
 
-function toldOf(error: H3Error): Told {
+function toldOf(error: H3Error): ErrorAnswer {
   const cause = error.cause ?? error
   const trouble = troubleOf(cause, databasePath())
   if (trouble) {
@@ -42,7 +42,7 @@ function frames(error: unknown): string {
   return String((error as Error).stack ?? '').split('\n').filter(line => /^\s+at /.test(line)).slice(0, 12).join('\n')
 }
 
-function bodyOf({ status, message, data }: Told) {
+function bodyOf({ status, message, data }: ErrorAnswer) {
   return { error: true, statusCode: status, message, ...(data === undefined ? {} : { data }) }
 }
 

@@ -1,10 +1,10 @@
 import { computed, type ComputedRef } from 'vue'
-import type { Hands } from '~~/core/design/design'
+import type { Handedness } from '~~/core/design/design'
 import { useTape } from '~/stores/tape'
 import { useWays } from '~/stores/ways'
 
 /** The hand that drawings are for: the open bag's, or the maker's. */
-export function useHand(): ComputedRef<Hands> {
+export function useHand(): ComputedRef<Handedness> {
   const tape = useTape()
   const ways = useWays()
   return computed(() => tape.hands ?? ways.hands ?? 'right')

@@ -1,7 +1,7 @@
 import { onBeforeUnmount, onMounted } from 'vue'
 
 /** What a hand or a pedal does: on with the next beat, or one back. */
-export interface Hands {
+export interface HandActions {
   readonly on: () => void
   readonly back: () => void
 }
@@ -25,7 +25,7 @@ function isFor(target: EventTarget | null, key: string): boolean {
 }
 
 /** Listens to keys, taps, held taps and swipes. Returns what the area to tap listens with. */
-export function useHands({ on, back }: Hands) {
+export function useHands({ on, back }: HandActions) {
   let timer: ReturnType<typeof setTimeout> | undefined
   let down: { readonly x: number, readonly y: number } | undefined
   let used = false

@@ -1,6 +1,6 @@
 import { computed } from 'vue'
 import { MOST_BANDS } from '~~/core/design/documentFields'
-import { bandAbove, doubled, HANDLES_BAND, handlesOnTop, moved, type Stacked, thrownOut } from '~~/core/design/stacking'
+import { bandAbove, doubled, HANDLES_BAND, handlesOnTop, moved, type StackChange, thrownOut } from '~~/core/design/stacking'
 import type { Below, turnedInto } from '~~/core/design/turnedInto'
 import { fetchPart, NOT_FETCHED } from '~/kinds/fetchKinds'
 import { useDocument } from '~/stores/document'
@@ -12,7 +12,7 @@ export function useStack() {
   const view = useView()
   const full = computed(() => bag.design.wall.length >= MOST_BANDS)
 
-  function take(stacked: Stacked | undefined): void {
+  function take(stacked: StackChange | undefined): void {
     if (!stacked) return
     bag.applyFix(stacked)
     view.selected = stacked.inHand ?? 'bag'

@@ -5,7 +5,7 @@ import { remember } from './remember'
  */
 
 /** A document left half entered when the page ended: by its id if it is kept already, or a new one. */
-export interface Left<D> {
+export interface UnsavedEntry<D> {
   readonly id: string | undefined
   readonly document: D
 }
@@ -14,7 +14,7 @@ export interface Left<D> {
 export interface Entering<D> {
   /** Keeps it as it is now. */
   readonly keep: (document: D, id?: string) => void
-  readonly left: () => Left<D> | undefined
+  readonly left: () => UnsavedEntry<D> | undefined
   /** It was kept, or is not wanted. */
   readonly end: () => void
 }
@@ -24,12 +24,12 @@ export function enteringOf<D>(sort: 'swatch' | 'yarn' | 'order'): Entering<D> {
   const key = `fair-hollow.entering.${sort}`
   return {
     keep(document, id) {
-      remember(key, { id, document } satisfies Left<D>)
+      remember(key, { id, document } satisfies UnsavedEntry<D>)
     },
     left() {
       try {
         const text = localStorage.getItem(key)
-        return text === null ? undefined : (JSON.parse(text) as Left<D>)
+        return text === null ? undefined : (JSON.parse(text) as UnsavedEntry<D>)
       }
       catch {
         return undefined

@@ -1,5 +1,5 @@
 import type { MakeEvent } from '~~/core/make/event'
-import { asHappened, type HookStore, type KeptMake, openHookStore, type Queued, type QueuedEvent } from './hookStore'
+import { asHappened, type HookStore, type KeptMake, openHookStore, type StoredEvent, type QueuedEvent } from './hookStore'
 import { opening } from './newId'
 
 /*
@@ -8,7 +8,7 @@ import { opening } from './newId'
  * so nothing is lost between the two, whenever the page is closed. Without a database what waits to be sent stays written down there.
  */
 
-export type { KeptMake, Queued } from './hookStore'
+export type { KeptMake, StoredEvent } from './hookStore'
 
 let opened: Promise<HookStore> | undefined
 
@@ -136,7 +136,7 @@ export async function keepEvents(make: string, events: readonly MakeEvent[]): Pr
 }
 
 /** The first events that wait to be sent, all of one make. */
-export async function firstQueued(most: number): Promise<Queued[]> {
+export async function firstQueued(most: number): Promise<StoredEvent[]> {
   await settle()
   const first = await (await box()).queued(most)
   return first.filter(({ make }) => make === first[0]!.make)
@@ -147,7 +147,7 @@ export async function queuedCount(): Promise<number> {
 }
 
 /** Takes sent events out of the queue. */
-export async function dropQueued(sent: readonly Queued[]): Promise<void> {
+export async function dropQueued(sent: readonly StoredEvent[]): Promise<void> {
   const store = await box()
   await store.drop(sent)
   await shelter(store)

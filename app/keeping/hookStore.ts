@@ -22,7 +22,7 @@ export interface QueuedEvent {
 }
 
 /** An event that waits to be sent, by its place in the queue. */
-export interface Queued extends QueuedEvent {
+export interface StoredEvent extends QueuedEvent {
   readonly seq: number
 }
 
@@ -38,8 +38,8 @@ export interface HookStore {
   readonly make: (make: string) => Promise<KeptMake | undefined>
   readonly makes: () => Promise<KeptMake[]>
   readonly putMake: (make: KeptMake) => Promise<void>
-  readonly queued: (most?: number) => Promise<Queued[]>
-  readonly drop: (sent: readonly Queued[]) => Promise<void>
+  readonly queued: (most?: number) => Promise<StoredEvent[]>
+  readonly drop: (sent: readonly StoredEvent[]) => Promise<void>
   /** Queues all events of a make anew, in order, and forgets what the server told of it. */
   readonly queueAgain: (make: string, events: readonly MakeEvent[]) => Promise<void>
   readonly forget: (make: string) => Promise<void>
@@ -72,7 +72,7 @@ function inDatabase(db: IDBPDatabase<Box>): HookStore {
     make: make => db.get('makes', make),
     makes: () => db.getAll('makes'),
     putMake: async make => void await db.put('makes', make),
-    queued: async most => await db.getAll('queue', undefined, most) as Queued[],
+    queued: async most => await db.getAll('queue', undefined, most) as StoredEvent[],
     async drop(sent) {
       const tx = db.transaction('queue', 'readwrite')
       for (const { seq } of sent) void tx.store.delete(seq)
@@ -103,7 +103,7 @@ function inDatabase(db: IDBPDatabase<Box>): HookStore {
 export function inMemory(): HookStore {
   const makes = new Map<string, KeptMake>()
   const events = new Map<string, Map<string, MakeEvent>>()
-  let queue: readonly Queued[] = []
+  let queue: readonly StoredEvent[] = []
   let seq = 0
   const of = (make: string) => events.get(make) ?? events.set(make, new Map()).get(make)!
   const queueUp = (list: readonly QueuedEvent[]) => (queue = [...queue, ...list.map(one => ({ ...one, seq: ++seq }))])

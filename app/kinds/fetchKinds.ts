@@ -53,16 +53,16 @@ const every: Box = async () => {
   return {}
 }
 
-type Fetched<Word extends string> = Readonly<Partial<Record<Word, Box>>>
+type KindBoxes<Word extends string> = Readonly<Partial<Record<Word, Box>>>
 
 /** Where a form of base is fetched from; one that is left out comes with all others. */
-const FORMS: Fetched<BaseSpec['form']> = {
+const FORMS: KindBoxes<BaseSpec['form']> = {
   'oval': ovals, 'rectangle': rectangles, 'double-disc': closedBelow, 'boat': closedBelow, 'tube': closedBelow, 'banded': pieces,
   'folded': pieces, 'motifs': pieces, 'bought': pieces,
 }
 
 /** Where a kind of part is fetched from; likewise. */
-const PARTS: Fetched<WallSpec['band']> = {
+const PARTS: KindBoxes<WallSpec['band']> = {
   'rib': textures, 'pairs': textures, 'groups': textures, 'vees': textures, 'sprigs': textures, 'waves': textures, 'hills': textures,
   'boxes': textures, 'moss': textures, 'own': textures, 'panels': textures, 'loops': nets, 'eyelets': casings, 'ruffle': edgings,
   'picots': edgings, 'shells': edgings, 'rim': edgings, 'slots': openings, 'chain-straps': openings, 'grown-strap': grownOn,

@@ -4,10 +4,10 @@ import { useGone } from '~/composables/useGone'
 import { mdiMagnify } from '@mdi/js'
 import { nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import type { Design } from '~~/core/design/design'
-import { type Group, GROUPS, type Order, ORDERS, useBags } from '~/stores/bags'
+import { type Group, GROUPS, type BagSort, ORDERS, useBags } from '~/stores/bags'
 import { useDesk } from '~/stores/desk'
 import { useMakes } from '~/stores/makes'
-import type { Kept } from '~/stores/records'
+import type { KeptRecord } from '~/stores/records'
 
 useHead({ title: 'All bags · Fair Hollow' })
 const shelf = useBags()
@@ -39,7 +39,7 @@ function look(find: string): void {
   typing = setTimeout(() => void shelf.load(), 200)
 }
 
-async function arrange(order: Order): Promise<void> {
+async function arrange(order: BagSort): Promise<void> {
   shelf.order = order
   await shelf.load()
 }
@@ -49,7 +49,7 @@ async function sort(group: Group): Promise<void> {
   await shelf.load()
 }
 
-async function go(kept: Kept<Design> | undefined): Promise<void> {
+async function go(kept: KeptRecord<Design> | undefined): Promise<void> {
   if (kept) await router.push(`/bags/${kept.id}`)
 }
 
@@ -169,7 +169,7 @@ async function bringIn(file: File): Promise<void> {
         <NuxtLink
           to="/safe"
         >
-          Kept safe: copies, what was thrown away, your phone
+          KeptRecord safe: copies, what was thrown away, your phone
         </NuxtLink>
       </p>
     </template>

@@ -4,7 +4,7 @@ import { onMounted, shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/design/design'
 import { ASSUMED_GAUGE } from '~~/core/design/starter'
 import { enteringOf } from '~/keeping/entering'
-import type { Kept } from '~/stores/records'
+import type { KeptRecord } from '~/stores/records'
 import { useSwatches } from '~/stores/swatches'
 
 useHead({ title: 'Swatches · Fair Hollow' })
@@ -19,9 +19,9 @@ onMounted(async () => {
 })
 
 /** The swatch being entered; `kept` when it is an old one. */
-const entering = shallowRef<{ document: SwatchDocument, kept?: Kept<SwatchDocument> }>()
+const entering = shallowRef<{ document: SwatchDocument, kept?: KeptRecord<SwatchDocument> }>()
 
-function enter(document: SwatchDocument, kept?: Kept<SwatchDocument>): void {
+function enter(document: SwatchDocument, kept?: KeptRecord<SwatchDocument>): void {
   entering.value = { document, ...(kept ? { kept } : {}) }
 }
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useGone } from '~/composables/useGone'
 import { computed, onMounted, ref, shallowRef } from 'vue'
-import { found, type Order, ORDERS } from '~~/core/shelf/order'
+import { found, type ShelfSort, ORDERS } from '~~/core/shelf/order'
 import { newYarn } from '~~/core/shelf/starter'
 import { stockOf } from '~~/core/shelf/stock'
 import type { ShelfYarn } from '~~/core/shelf/yarn'
@@ -9,7 +9,7 @@ import { formatKg } from '~~/core/measure/amounts'
 import { useUnits } from '~/composables/useUnits'
 import { enteringOf } from '~/keeping/entering'
 import { randomWord } from '~/keeping/newId'
-import type { Kept } from '~/stores/records'
+import type { KeptRecord } from '~/stores/records'
 import { useYarns } from '~/stores/yarns'
 
 useHead({ title: 'Yarn · Fair Hollow' })
@@ -24,7 +24,7 @@ onMounted(async () => {
 })
 
 const search = ref('')
-const order = ref<Order>('name')
+const order = ref<ShelfSort>('name')
 const sound = computed(() => shelf.yarns.filter(({ unreadable }) => !unreadable))
 const broken = computed(() => shelf.yarns.filter(({ unreadable }) => unreadable))
 const shown = computed(() => found(sound.value, search.value, order.value))
@@ -32,7 +32,7 @@ const units = useUnits()
 const kilos = computed(() => (sound.value.reduce((all, { document }) => all + stockOf(document).grams, 0) / 1000))
 
 /** The yarn being entered; `kept` when it is an old one. */
-const entering = shallowRef<{ yarn: ShelfYarn, kept?: Kept<ShelfYarn> }>()
+const entering = shallowRef<{ yarn: ShelfYarn, kept?: KeptRecord<ShelfYarn> }>()
 
 async function keep(yarn: ShelfYarn): Promise<void> {
   const kept = entering.value?.kept

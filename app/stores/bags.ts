@@ -5,7 +5,7 @@ import type { Design } from '~~/core/design/design'
 import { newDesign } from '~~/core/design/starter'
 import { randomWord } from '~/keeping/newId'
 import { readJson } from '~/reading/readJson'
-import { ask, type Kept, kept, statusOf, useTrying } from './records'
+import { ask, type KeptRecord, kept, statusOf, useTrying } from './records'
 import { useWays } from './ways'
 
 /** A bag in the list: what is shown of it. */
@@ -36,7 +36,7 @@ export const ORDERS = [
   { value: 'changed', name: 'Last changed first' }, { value: 'name', name: 'By name' }, { value: 'begun', name: 'Last begun first' },
   { value: 'tall', name: 'Tallest first' },
 ] as const
-export type Order = (typeof ORDERS)[number]['value']
+export type BagSort = (typeof ORDERS)[number]['value']
 
 interface Page {
   readonly bags: readonly ListedBag[]
@@ -54,7 +54,7 @@ export const useBags = defineStore('bags', () => {
   const bags = shallowRef<readonly ListedBag[]>([])
   const total = ref(0)
   const find = ref('')
-  const order = ref<Order>('changed')
+  const order = ref<BagSort>('changed')
   const group = ref<Group>('all')
   const { trouble, trying } = useTrying()
   const ways = useWays()
@@ -120,12 +120,12 @@ export const useBags = defineStore('bags', () => {
     next = further.next
   }
 
-  function add(document: unknown): Promise<Kept<Design> | undefined> {
+  function add(document: unknown): Promise<KeptRecord<Design> | undefined> {
     return trying(() => kept<Design>('/api/designs', document))
   }
 
   /** A new bag, named so that it can be told from the others. */
-  async function start(): Promise<Kept<Design> | undefined> {
+  async function start(): Promise<KeptRecord<Design> | undefined> {
     const known = await trying(() => ask<Page>('/api/designs', { query: { find: 'New bag', from: 0 } }))
     const names = new Set([...(known?.bags ?? []), ...bags.value].map(({ name }) => name))
     let number = 1
@@ -133,12 +133,12 @@ export const useBags = defineStore('bags', () => {
     return known && add({ ...newDesign(number === 1 ? 'New bag' : `New bag ${number}`), ...ways.forNewBags() })
   }
 
-  function copy(id: string): Promise<Kept<Design> | undefined> {
-    return trying(() => ask<Kept<Design>>(`/api/designs/${id}/copy`, { method: 'POST', headers: { 'Save-Id': randomWord(20) } }))
+  function copy(id: string): Promise<KeptRecord<Design> | undefined> {
+    return trying(() => ask<KeptRecord<Design>>(`/api/designs/${id}/copy`, { method: 'POST', headers: { 'Save-Id': randomWord(20) } }))
   }
 
   /** Brings in a file that somebody exported. */
-  async function bringIn(file: File): Promise<Kept<Design> | undefined> {
+  async function bringIn(file: File): Promise<KeptRecord<Design> | undefined> {
     const read = await readJson(file, '.design.json')
     if (read.ok) return add(read.value)
     trouble.value = [read.why]

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import type { Design, DesignGauge, Yarn } from '~~/core/design/design'
 import { ASSUMED_GAUGE } from '~~/core/design/starter'
-import { ask, type Kept } from './records'
+import { ask, type KeptRecord } from './records'
 import { useSwatches } from './swatches'
 import { useWays } from './ways'
 
@@ -16,7 +16,7 @@ export const useLastUsed = defineStore('lastUsed', () => {
     await swatches.load()
     try {
       const { bags: [newest] } = await ask<{ bags: { id: string }[] }>('/api/designs', { query: { find: '', order: 'changed', from: 0 } })
-      if (newest) last.value = (await ask<Kept<Design>>(`/api/designs/${newest.id}`)).document
+      if (newest) last.value = (await ask<KeptRecord<Design>>(`/api/designs/${newest.id}`)).document
     }
     catch {
       // Nothing hangs on it: a new bag begins with the usual.

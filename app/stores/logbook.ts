@@ -2,9 +2,9 @@ import { defineStore } from 'pinia'
 import { computed, reactive, ref, shallowRef } from 'vue'
 import type { Calibration } from '~~/core/log/calibration'
 import type { BagFacts } from '~~/core/log/facts'
-import { type Hands, UNTAUGHT } from '~~/core/log/hands'
+import { type Skill, UNTAUGHT } from '~~/core/log/hands'
 import type { GaugeOffer } from '~~/core/log/handsOf'
-import type { Listed } from '~~/core/log/listed'
+import type { LogbookEntry } from '~~/core/log/listed'
 import type { OverTime } from '~~/core/log/overTime'
 import { CALLED_OFF, useLongWork } from './longWork'
 import { ask, shared, useTrying } from './records'
@@ -16,7 +16,7 @@ export interface LogBag {
   readonly createdAt: string
   readonly updatedAt: string
   readonly photo: boolean
-  readonly listed: Listed | null
+  readonly listed: LogbookEntry | null
 }
 
 /** A bag's own page: everything that it tells. */
@@ -29,7 +29,7 @@ export interface LogPage {
 
 /** What all bags have taught. */
 export interface Taught {
-  readonly hands: Hands
+  readonly hands: Skill
   readonly offers: readonly GaugeOffer[]
   readonly calibration: readonly Calibration[]
   readonly overTime: OverTime

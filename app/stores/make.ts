@@ -4,7 +4,7 @@ import { doneAfter, ownSize, type BeatSize } from '~~/core/beats/size'
 import type { Leg } from '~~/core/beats/road'
 import type { Design } from '~~/core/design/design'
 import type {
-  Counted, Deed, Leaned, Looked, MakeEvent, Measured, Spot, Stretched, Weighed, Wrote,
+  CountDeed, Deed, LeanDeed, LookDeed, MakeEvent, MeasureDeed, Spot, StretchDeed, WeighDeed, Wrote,
 } from '~~/core/make/event'
 import { afterAll, eventOf, MakeLog } from '~~/core/make/fold'
 import { roundName } from '~~/core/draft/roundName'
@@ -18,7 +18,7 @@ import { usePost } from './post'
 import { useHookWays } from './hookWays'
 
 /** What is told of the work beside what the hook does. */
-export type Telling = Measured | Leaned | Stretched | Weighed | Looked | Wrote
+export type Telling = MeasureDeed | LeanDeed | StretchDeed | WeighDeed | LookDeed | Wrote
 
 /** Why a make is not there. */
 export type MakeTrouble = 'looking' | 'not-here' | 'gone'
@@ -156,7 +156,7 @@ export const useMake = defineStore('make', () => {
     return deedWords(lastDeed, plan?.units ?? 'cm', nameOfRound)
   }
 
-  function counted(count: Omit<Counted, 'do'>): void {
+  function counted(count: Omit<CountDeed, 'do'>): void {
     write({ do: 'counted', ...count })
     justDone.value = undefined
   }

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { type BagKnown, knownFrom, type KnownOfOrders, type LineAsked } from '~~/core/plan/known'
 import type { Order } from '~~/core/plan/order'
-import { type Known, type OrderPlan, planOrders } from '~~/core/plan/orderPlan'
+import { type PlanningInput, type OrderPlan, planOrders } from '~~/core/plan/orderPlan'
 import type { KeptOrder } from '~~/core/plan/toMake'
 import { ask } from './records'
 import { useShelf } from './shelved'
@@ -52,7 +52,7 @@ export const useOrders = defineStore('orders', () => {
   const bagOf = (line: LineAsked): BagKnown | undefined => bags.value.get(keyOf(line))
 
   /** What orders are planned from: those that are kept, one of them as it is being changed perhaps. */
-  function knownWith(changed?: KeptOrder): Known {
+  function knownWith(changed?: KeptOrder): PlanningInput {
     const kept = sound.value.map(({ id, document }): KeptOrder => ({ id, order: document })).filter(({ id }) => id !== changed?.id)
     return knownFrom([...kept, ...(changed ? [changed] : [])], { ...house.value, bags: [...bags.value.values()] }, today.value)
   }

@@ -3,7 +3,7 @@ import { randomWord } from '~/keeping/newId'
 import { type Refusal, refusalWords } from '~/keeping/refusal'
 
 /** A document as the server keeps it. */
-export interface Kept<D> {
+export interface KeptRecord<D> {
   readonly id: string
   readonly revision: number
   readonly createdAt: string
@@ -13,14 +13,14 @@ export interface Kept<D> {
   readonly unreadable?: readonly string[]
 }
 
-interface Failed {
+interface RequestFailure {
   readonly statusCode?: number
   readonly data?: Refusal
 }
 
 /** Why the server refused, in words for the maker; each field that must change on a line of its own. */
 export function refusalLines(error: unknown): string[] {
-  const { statusCode, data = {} } = error as Failed
+  const { statusCode, data = {} } = error as RequestFailure
   return statusCode === undefined ? ['The program does not answer. Is it still running?'] : refusalWords(data, statusCode)
 }
 
@@ -41,8 +41,8 @@ export function ask<T>(path: string, asking: Ask = {}): Promise<T> {
 }
 
 /** Gives the server a document to keep, whatever it holds: what is off is refused with the fields to change. */
-export function kept<D>(path: string, document: unknown): Promise<Kept<D>> {
-  return ask<Kept<D>>(path, {
+export function kept<D>(path: string, document: unknown): Promise<KeptRecord<D>> {
+  return ask<KeptRecord<D>>(path, {
     method: 'POST', body: JSON.stringify(document), headers: { 'Content-Type': 'application/json', 'Save-Id': randomWord(20) },
   })
 }
@@ -54,7 +54,7 @@ export function shared<T>(asking: () => Promise<T>): () => Promise<T> {
 }
 
 export function statusOf(error: unknown): number | undefined {
-  return (error as Failed).statusCode
+  return (error as RequestFailure).statusCode
 }
 
 /** Runs what talks to the server; what goes wrong is told in `trouble`, not thrown. */

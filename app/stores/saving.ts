@@ -8,7 +8,7 @@ import { fetchTheirs, newSave, sendSave, type Theirs, together } from '~/keeping
 import { fetchKinds } from '~/kinds/fetchKinds'
 import { useDocument } from './document'
 import { useNews } from './news'
-import { ask, type Kept, refusalLines, statusOf } from './records'
+import { ask, type KeptRecord, refusalLines, statusOf } from './records'
 
 /** How a bag's latest state stands with the server. */
 export type Saving = 'saved' | 'waiting' | 'saving' | 'failed' | 'overtaken' | 'refused'
@@ -119,14 +119,14 @@ export const useSaving = defineStore('saving', () => {
   }
 
   interface Fetched {
-    readonly kept?: Kept<Design>
+    readonly kept?: KeptRecord<Design>
     readonly away: boolean
     readonly words: string[]
   }
 
   async function fetchKept(wanted: string): Promise<Fetched> {
     try {
-      return { kept: await ask<Kept<Design>>(`/api/designs/${encodeURIComponent(wanted)}`), away: false, words: [] }
+      return { kept: await ask<KeptRecord<Design>>(`/api/designs/${encodeURIComponent(wanted)}`), away: false, words: [] }
     }
     catch (error) {
       const status = statusOf(error)
@@ -135,7 +135,7 @@ export const useSaving = defineStore('saving', () => {
   }
 
   /** A bag as the server has it; what was undone and done here can go on being so, if nothing came between. */
-  function begin(kept: Kept<Design>, desk: DeskBag | undefined): void {
+  function begin(kept: KeptRecord<Design>, desk: DeskBag | undefined): void {
     revision = kept.revision
     onServer = kept.document
     bag.put(kept.document, desk && desk.revision === kept.revision && same(desk.design, kept.document) ? desk.history : NO_HISTORY)
@@ -143,7 +143,7 @@ export const useSaving = defineStore('saving', () => {
   }
 
   /** Takes up what was left here: it is saved, put together with what came meanwhile, or offered as a copy. */
-  function takeUp(desk: DeskBag, kept: Kept<Design> | undefined): void {
+  function takeUp(desk: DeskBag, kept: KeptRecord<Design> | undefined): void {
     revision = desk.revision
     onServer = desk.base
     sent = desk.sent

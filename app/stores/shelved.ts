@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 import { readJson } from '~/reading/readJson'
-import { ask, type Kept, kept, shared, useTrying } from './records'
+import { ask, type KeptRecord, kept, shared, useTrying } from './records'
 
 /**
  * A shelf of small documents in the house: its list, one added, saved, thrown away and brought back.
@@ -9,11 +9,11 @@ import { ask, type Kept, kept, shared, useTrying } from './records'
  * @param ending how its files end
  */
 export function useShelf<D>(path: 'swatches' | 'yarns' | 'orders', ending: string) {
-  const all = shallowRef<readonly Kept<D>[]>([])
+  const all = shallowRef<readonly KeptRecord<D>[]>([])
   const { trouble, trying } = useTrying()
 
   const load = shared(async (): Promise<void> => {
-    const found = await trying(() => ask<Kept<D>[]>(`/api/${path}`))
+    const found = await trying(() => ask<KeptRecord<D>[]>(`/api/${path}`))
     if (found) all.value = found
   })
 
@@ -30,14 +30,14 @@ export function useShelf<D>(path: 'swatches' | 'yarns' | 'orders', ending: strin
     else trouble.value = [read.why]
   }
 
-  async function save(old: Kept<D>, document: D): Promise<boolean> {
+  async function save(old: KeptRecord<D>, document: D): Promise<boolean> {
     const saved = await trying(() =>
       ask<{ revision: number, updatedAt: string }>(`/api/${path}/${old.id}`, { method: 'PUT', body: { revision: old.revision, document } }))
     if (saved) all.value = all.value.map(one => (one.id === old.id ? { ...one, ...saved, document } : one))
     return saved !== undefined
   }
 
-  async function remove(id: string): Promise<Kept<D> | undefined> {
+  async function remove(id: string): Promise<KeptRecord<D> | undefined> {
     const gone = all.value.find(one => one.id === id)
     const done = await trying(async () => {
       await ask(`/api/${path}/${id}`, { method: 'DELETE' })

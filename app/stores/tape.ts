@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import type { Hands } from '~~/core/design/design'
+import type { Handedness } from '~~/core/design/design'
 import type { Units } from '~~/core/measure/format'
 
 /**
@@ -9,6 +9,6 @@ import type { Units } from '~~/core/measure/format'
  */
 export const useTape = defineStore('tape', () => {
   const units = ref<Units>()
-  const hands = ref<Hands>()
+  const hands = ref<Handedness>()
   return { units, hands }
 })

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
-import { type Hands, HANDS } from '~~/core/design/design'
+import { type Handedness, HANDS } from '~~/core/design/design'
 import type { Units } from '~~/core/measure/format'
 import type { Terms } from '~~/core/stitch/dictionary'
 import type { RepeatStyle } from '~~/core/words/say'
@@ -17,7 +17,7 @@ interface Ways {
   light: Light
   /** What new bags are measured in, and the hand they are worked with; nothing until the maker has said. */
   units: Units | undefined
-  hands: Hands | undefined
+  hands: Handedness | undefined
   /** Single letters do something (WCAG 2.1.4 wants that they can be switched off). */
   letterKeys: boolean
   /** The tour of the bench was taken, or left. */
@@ -38,7 +38,7 @@ function remembered(): Ways {
     terms: oneOf<Terms>(kept.terms, ['us', 'uk']) ?? 'us',
     repeats: oneOf<RepeatStyle>(kept.repeats, ['brackets', 'asterisk']) ?? 'brackets',
     light: oneOf<Light>(kept.light, ['machine', 'light', 'dark']) ?? 'machine', units: oneOf<Units>(kept.units, ['cm', 'in']),
-    hands: oneOf<Hands>(kept.hands, HANDS), letterKeys: kept.letterKeys !== false, toured: kept.toured === true,
+    hands: oneOf<Handedness>(kept.hands, HANDS), letterKeys: kept.letterKeys !== false, toured: kept.toured === true,
   }
 }
 
@@ -61,7 +61,7 @@ export const useWays = defineStore('ways', () => {
   }
 
   /** What the maker has said of new bags. */
-  function forNewBags(): { units?: Units, hands?: Hands } {
+  function forNewBags(): { units?: Units, hands?: Handedness } {
     return { ...(units.value ? { units: units.value } : {}), ...(hands.value ? { hands: hands.value } : {}) }
   }
 

@@ -16,7 +16,7 @@ import { type Flow, roundOf, type Texture, type TextureRound, workedOver } from 
 import { textured } from './textured'
 
 /** A repeat of a maker's own, checked: its texture, or what is wrong with which line. */
-export type Checked = { readonly ok: true, readonly texture: Texture } | { readonly ok: false, readonly trouble: LineTrouble }
+export type OwnRepeatCheck = { readonly ok: true, readonly texture: Texture } | { readonly ok: false, readonly trouble: LineTrouble }
 
 /** More stitches than this a repeat of one's own cannot stand on. */
 const WIDEST = 72
@@ -121,7 +121,7 @@ function lineOf(repeat: Repeat, i: number): number {
  *
  * @param inRows to and fro, each line a row as it is worked
  */
-export function checkRepeat(repeat: Repeat, inRows = false): Checked {
+export function checkRepeat(repeat: Repeat, inRows = false): OwnRepeatCheck {
   try {
     return within(allow(MOST_TRIED), () => checked(repeat, inRows))
   }
@@ -144,11 +144,11 @@ function tooLong({ lines }: Repeat): LineTrouble {
   }
 }
 
-function checked(repeat: Repeat, inRows: boolean): Checked {
+function checked(repeat: Repeat, inRows: boolean): OwnRepeatCheck {
   const read = flowOf(repeat)
   if ('trouble' in read) return { ok: false, trouble: read.trouble }
   const { flow } = read
-  const refuse = (round: number, what: string): Checked => {
+  const refuse = (round: number, what: string): OwnRepeatCheck => {
     const line = lineOf(repeat, round)
     return { ok: false, trouble: { line, at: 0, length: repeat.lines[line]!.length, what } }
   }
@@ -211,7 +211,7 @@ function firstFailure(flow: Flow, rounds: number, inRows: boolean): [round: numb
   return [0, 'does not come out']
 }
 
-const known = { rounds: new WeakMap<Repeat, Checked>(), rows: new WeakMap<Repeat, Checked>() }
+const known = { rounds: new WeakMap<Repeat, OwnRepeatCheck>(), rows: new WeakMap<Repeat, OwnRepeatCheck>() }
 
 /**
  * The texture of a repeat, in rounds or to and fro; none if it cannot be worked so. A repeat is checked once, since documents never

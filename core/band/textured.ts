@@ -75,7 +75,7 @@ const SWATCH = maybe('A swatch of it', SWATCH_OF_IT, {
 const BANDED = { size: HEIGHT, stripes: STRIPES, ...IN_ROUNDS, swatch: SWATCH } as const
 
 /** A band of a stitch pattern: what its kind says besides the pattern. */
-interface Textured<B extends string, F extends Fields, S = PartSpec<B, F & typeof BANDED>> {
+interface TexturedBand<B extends string, F extends Fields, S = PartSpec<B, F & typeof BANDED>> {
   readonly band: B
   readonly group: KindGroup
   readonly name: string
@@ -95,11 +95,11 @@ interface Textured<B extends string, F extends Fields, S = PartSpec<B, F & typeo
 
 /** Declares a band of a stitch pattern: it has a height and a yarn, or stripes, and `workTexture` works it. */
 export function textured<const B extends string, const F extends Fields>(
-  declared: Textured<B, F>,
+  declared: TexturedBand<B, F>,
 ): PartKind<B, F & typeof BANDED> & { readonly fields: F & typeof BANDED } {
   const {
     texture, opening, begins, tools = [], sample, ...named
-  } = declared as unknown as Textured<string, Fields, Bandlike & { readonly band: string }>
+  } = declared as unknown as TexturedBand<string, Fields, Bandlike & { readonly band: string }>
   // The swatch of the bag is one of plain stitches already, as long as they are worked on its hook.
   const swatch = named.plain ? { swatch: { ...SWATCH, when: (spec: object) => 'hook' in spec || 'swatch' in spec } } : {}
   return kind({

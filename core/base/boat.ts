@@ -24,7 +24,7 @@ export const FLAT_WIDTH = want(
 )
 
 /** What the questions look at of one another's answers. */
-interface Answered {
+interface BoatAnswers {
   readonly perEnd: number
   readonly widening?: number
 }
@@ -37,7 +37,7 @@ const fields = {
       { sideStitches: count('Side stitches', between(1, 600), { usually: between(1, 60) }) },
       {
         does: DECIDES.pin,
-        from: (spec: Answered, { part }) => ({ sideStitches: Math.max(1, (part?.edge.count ?? 60) / 2 - endOf(spec)) }),
+        from: (spec: BoatAnswers, { part }) => ({ sideStitches: Math.max(1, (part?.edge.count ?? 60) / 2 - endOf(spec)) }),
       },
     ),
   ]),
@@ -63,7 +63,7 @@ function boatEnds({ perEnd }: BoatSpec): EndPlan {
 }
 
 /** Stitches of one of a boat's ends when it is done. */
-function endOf({ perEnd, widening = 0 }: Answered): number {
+function endOf({ perEnd, widening = 0 }: BoatAnswers): number {
   return perEnd + widening
 }
 

@@ -14,12 +14,12 @@ import type { Start } from '../part/start'
 import { type Edge, foundation, halves } from '../round/edge'
 import { type Step, each, inOne, repeat } from '../round/step'
 import { fabricInStyle } from '../round/style'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import type { FabricKind } from '../stitch/dictionary'
 import { type BaseChoice, countsWithin, increasesToTry, offBy } from './choice'
 import { flatness, flatnessFinding, gaugeIncreases, type NoneFlat } from './flatness'
 import { noneFlatChoice } from './noneFlat'
-import { type BaseStitch, form, type FormSpec, type Like, sizesLike, type Taped } from './form'
+import { type BaseStitch, form, type FormSpec, type Like, sizesLike, type TapeMeasurement } from './form'
 
 const WANT_DOES = 'You say how large, the counts are found. A new gauge finds new counts.'
 const PIN_DOES = 'You pin the counts, the size is told. A new gauge keeps the counts.'
@@ -58,7 +58,7 @@ export function growingNotes({ placing }: Pick<Growing, 'placing'>): string[] {
 }
 
 /** What the questions look at of one another's answers. */
-interface Answered {
+interface CircleAnswers {
   readonly stitch: BaseStitch
   readonly increases: number | 'by-gauge'
 }
@@ -90,13 +90,13 @@ export function discFields(rounds: string, pins: (rounds: number) => number) {
         { rounds: count(rounds, PINNED_ROUNDS, { usually: between(1, 25) }) },
         {
           does: PIN_DOES, from: (_, { part }) => ({ rounds: Math.max(1, pins(part?.rounds.length ?? 1)) }),
-          sets: (spec: Answered, { gauge }) => ({ increases: increasesOf(spec, gauge[spec.stitch]) }),
+          sets: (spec: CircleAnswers, { gauge }) => ({ increases: increasesOf(spec, gauge[spec.stitch]) }),
         },
       ),
     ]),
     increases: countOr('by-gauge', 'Increases a round', between(3, 48), {
       usually: between(3, 20), says: 'A school\'s number, or what lies flattest in the gauge.',
-      orDoes: told((spec: Answered, { gauge }) =>
+      orDoes: told((spec: CircleAnswers, { gauge }) =>
         `${increasesOf({ ...spec, increases: 'by-gauge' }, gauge[spec.stitch])} suit this gauge.`),
       taught: [
         { value: 6, name: '6', does: 'The school of six, usual for {sc.name}: soft hexagon, slow to grow.' },
@@ -107,7 +107,7 @@ export function discFields(rounds: string, pins: (rounds: number) => number) {
         { value: 12, name: '12', does: 'Usual for {dc.name}, whose rounds are twice as tall.' },
       ],
     }),
-    noneFlat: noneFlatChoice((spec: object) => (spec as Answered).increases === 'by-gauge'),
+    noneFlat: noneFlatChoice((spec: object) => (spec as CircleAnswers).increases === 'by-gauge'),
     start: choice(
       'Start with',
       [
@@ -252,7 +252,7 @@ function outOnPolygon(corners: number, share: number): number {
 }
 
 /** Where a disc's stitches lie: ring after ring, each round's stitches evenly spread, starting at the top. */
-export function discLayOut(rounds: readonly Worked[], reachCm: number, polygon?: Polygon): LayOut {
+export function discLayOut(rounds: readonly WorkedRound[], reachCm: number, polygon?: Polygon): LayOut {
   return (round, station) => {
     if (round < 0) return { x: 0, y: 0 }
     const count = rounds[round]!.edge.count
@@ -281,7 +281,9 @@ export function foldedAtStart(edge: Edge): Edge {
  * What a measured disc says of its stitches: their height (its rounds reach its radius), or, where it has too little edge and
  * stands as a dish, their width.
  */
-export function discEvidence(spec: DiscSpec, { rounds }: { readonly rounds: number }, { lengthCm }: Taped, { gauge }: Setting): Evidence {
+export function discEvidence(
+  spec: DiscSpec, { rounds }: { readonly rounds: number }, { lengthCm }: TapeMeasurement, { gauge }: Setting,
+): Evidence {
   const kind = spec.stitch
   const increases = increasesOf(spec, gauge[kind])
   return flatness(increases, gauge[kind]).ratio < 1

@@ -1,10 +1,10 @@
 import type { Evidence } from '../gauge/refine'
 import type { Setting } from '../part/part'
 import { type BaseSpec, formOf } from './base'
-import type { Taped } from './form'
+import type { TapeMeasurement } from './form'
 
 /** What a maker's tape said of the finished base, and which base that was. */
-export interface MeasuredBase extends Taped {
+export interface MeasuredBase extends TapeMeasurement {
   /** The rounds and the stitches at the edge of the base that was measured: another base is not this one. */
   readonly rounds: number
   readonly stitches: number
@@ -15,7 +15,7 @@ export interface MeasuredBase extends Taped {
  *
  * @returns nothing for a base whose counts are not pinned, since they would move with the gauge, or one that was bought
  */
-export function evidenceOf(spec: BaseSpec, measured: Taped, setting: Setting): Evidence | undefined {
+export function evidenceOf(spec: BaseSpec, measured: TapeMeasurement, setting: Setting): Evidence | undefined {
   if (!('size' in spec) || !('pin' in spec.size)) return undefined
   return formOf(spec).evidence?.(spec, spec.size.pin as never, measured, setting)
 }

@@ -21,10 +21,10 @@ import { DECIDES } from './circle'
 import { form, type FormSpec, sizesLike } from './form'
 import { rowStart } from './rectangle'
 
-const isPlain = (spec: object): boolean => (spec as Answered).pattern === 'plain'
+const isPlain = (spec: object): boolean => (spec as FoldedAnswers).pattern === 'plain'
 
 /** What the questions look at of one another's answers. */
-interface Answered {
+interface FoldedAnswers {
   readonly fold: 'below' | 'side'
   readonly pattern: 'plain' | 'wave' | 'bands'
   readonly repeat: number
@@ -51,7 +51,7 @@ const fields = {
       'counts',
       {
         repeats: count(
-          told((spec: Answered) => (spec.pattern === 'bands' ? 'Stitches of its first row' : 'Repeats')),
+          told((spec: FoldedAnswers) => (spec.pattern === 'bands' ? 'Stitches of its first row' : 'Repeats')),
           between(1, 600),
           { usually: between(1, 12) },
         ),
@@ -59,7 +59,7 @@ const fields = {
       },
       {
         does: DECIDES.pin,
-        from: (spec: Answered, { part }) => ({
+        from: (spec: FoldedAnswers, { part }) => ({
           repeats: Math.max(1, repeatsNow(spec, part?.rounds[0]?.on.count ?? 30)),
           rows: Math.max(1, part?.rounds.length ?? 1),
         }),
@@ -91,7 +91,7 @@ const fields = {
   ),
   bands: optional({
     ...bandsField('Its bands', 'The bands of the piece from its first row up; of a piece in bands alone.'),
-    when: (spec: object) => (spec as Answered).pattern === 'bands',
+    when: (spec: object) => (spec as FoldedAnswers).pattern === 'bands',
   }),
   edged: optional(
     count('Rows of {sc} along its sides', between(1, 12), {
@@ -105,20 +105,20 @@ const fields = {
     begins: 1, usually: between(-4, 6), when: isPlain, says: 'A row is repeats times repeat, and these; below 0 so many fewer.',
     why: 'Many stitch patterns want a few stitches more than whole repeats, to begin and end a row alike.',
   }),
-  stripes: { ...STRIPES, when: (spec: object) => (spec as Answered).pattern !== 'bands' },
+  stripes: { ...STRIPES, when: (spec: object) => (spec as FoldedAnswers).pattern !== 'bands' },
 } as const
 
 /** A flat piece in rows, folded below or at one side, and seamed (craft 5, flat and folded). */
 export type FoldedSpec = FormSpec<'folded', typeof fields>
 
 /** The repeats of a row of so many stitches. */
-function repeatsNow(spec: Answered, stitches: number): number {
+function repeatsNow(spec: FoldedAnswers, stitches: number): number {
   const { repeat, edge } = repeatOf(spec)
   return Math.round((stitches - edge) / repeat)
 }
 
 /** What a row is made of: so many repeats of so many, and so many more. */
-function repeatOf({ pattern, repeat, edgeStitches }: Answered): { readonly repeat: number, readonly edge: number } {
+function repeatOf({ pattern, repeat, edgeStitches }: FoldedAnswers): { readonly repeat: number, readonly edge: number } {
   if (pattern === 'bands') return { repeat: 1, edge: 0 }
   return pattern === 'wave' ? { repeat: 6, edge: 1 } : { repeat, edge: edgeStitches }
 }
@@ -131,7 +131,7 @@ function bandsOf({ pattern, bands, stitch, colour, stripes }: FoldedSpec): reado
 }
 
 /** The piece as it is to become: its first row's stitches, and how tall it is to be. */
-interface Wanted {
+interface FoldedGoal {
   readonly stitches: number
   readonly until: Until
 }
@@ -142,7 +142,7 @@ function stitchCmOf(spec: FoldedSpec, setting: Setting): number {
 }
 
 /** Stitches and height, pinned or for a wanted size; of stacked bands the nearest stitches that all of them take. */
-function wantedOf(spec: FoldedSpec, setting: Setting, asks: Asks | undefined): Wanted {
+function wantedOf(spec: FoldedSpec, setting: Setting, asks: Asks | undefined): FoldedGoal {
   const { repeat, edge } = repeatOf(spec)
   const taken = (stitches: number) => (asks ? countNear(stitches, asks) : Math.max(2, stitches))
   if ('pin' in spec.size) return { stitches: taken(spec.size.pin.repeats * repeat + edge), until: { rows: spec.size.pin.rows } }
@@ -161,7 +161,7 @@ function asksOf(spec: FoldedSpec, repeats: Setting['repeats']): ReturnType<typeo
 }
 
 /** The rows of the piece: the last of them faces wrong, so that what follows, turned, shows the right side. */
-function rowsOf(spec: FoldedSpec, { stitches, until }: Wanted, setting: Setting): FlatPiece {
+function rowsOf(spec: FoldedSpec, { stitches, until }: FoldedGoal, setting: Setting): FlatPiece {
   const on = foundation('chain', stitches, false)
   const first = workFlat(bandsOf(spec), on, setting, { below: 0 }, until)
   return first.rows.length % 2 === 0 ? first : workFlat(bandsOf(spec), on, setting, { below: 0, wrongFirst: true }, until)
@@ -253,7 +253,7 @@ function workFolded(spec: FoldedSpec, setting: Setting): PartResult {
 }
 
 /** A piece that nobody could work. */
-function beyond(spec: FoldedSpec, { stitches, until }: Wanted, { gauge }: Setting): Finding | undefined {
+function beyond(spec: FoldedSpec, { stitches, until }: FoldedGoal, { gauge }: Setting): Finding | undefined {
   const rows = 'rows' in until ? until.rows : Math.round(until.heightCm / gauge[spec.stitch].height.cm)
   if (rows <= MOST_ROUNDS && rows * stitches <= MOST_STITCHES) return undefined
   return {

@@ -37,7 +37,7 @@ export function sizesLike({ lengthCm, widthCm }: Like): { readonly lengthCm: num
 }
 
 /** What a maker's tape said of a finished base. */
-export interface Taped {
+export interface TapeMeasurement {
   /** Its length; its diameter if it is round, its flat width if it has no floor. */
   readonly lengthCm: number
   /** Its width, where it has one of its own. */
@@ -45,7 +45,7 @@ export interface Taped {
 }
 
 /** The counts that a base pins. */
-export type Pinned<S> = S extends { readonly size: infer Z }
+export type PinnedCounts<S> = S extends { readonly size: infer Z }
   ? Extract<Z, { readonly pin: unknown }> extends { readonly pin: infer P }
     ? P
     : never
@@ -72,7 +72,7 @@ export interface BaseKind<F extends string = string, Fs extends Fields = Fields,
   /** What of a finished one can be measured; nothing of one that was bought. */
   readonly measures?: 'length' | 'length-and-width'
   /** What a finished one's measures say of its stitches, its counts being pinned. */
-  readonly evidence?: (spec: S, counts: Pinned<S>, measured: Taped, setting: Setting) => Evidence | undefined
+  readonly evidence?: (spec: S, counts: PinnedCounts<S>, measured: TapeMeasurement, setting: Setting) => Evidence | undefined
   /** Every one whose sizes lie within a tolerance of what is wanted, or of what it is if its counts are pinned. */
   readonly choices: (spec: S, setting: Setting, toleranceCm: number) => BaseChoice[]
   /** It says of its own how tall the bag is. */

@@ -14,7 +14,7 @@ import { changeEvenly } from '../round/changes'
 import { each } from '../round/step'
 import { inRow } from '../round/style'
 import { work } from '../round/work'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { many, tape } from '../stitch/tell'
 import { form, type FormSpec, sizesLike } from './form'
 
@@ -88,9 +88,9 @@ function mouthOf({ open }: MotifsSpec, { edge, radiusCm }: Motif): Mouth {
 }
 
 /** Rows over what is left open: the first as much shorter as the mouth is from end to end, as far as pairs can be drawn together. */
-function straightRows({ straight, stitch, colour }: MotifsSpec, { edge }: Motif, mouth: Mouth, setting: Setting): Worked[] {
+function straightRows({ straight, stitch, colour }: MotifsSpec, { edge }: Motif, mouth: Mouth, setting: Setting): WorkedRound[] {
   if (!straight) return []
-  const rows: Worked[] = []
+  const rows: WorkedRound[] = []
   let on: Edge = foundationOf(placesFrom(edge, mouth.places), false)
   const wanted = Math.round(mouth.chordCm / setting.gauge[stitch].width.cm)
   const change = Math.max(-Math.floor(mouth.places / 2), Math.min(mouth.places, wanted - mouth.places))
@@ -121,7 +121,7 @@ function slices(radiusCm: number, tallCm: number): Pick<Faces, 'rises'> & { read
 }
 
 /** A round of nothing: a slice of the outline has no stitches of its own. */
-function nothingIn(colour: string): Worked {
+function nothingIn(colour: string): WorkedRound {
   const edge = foundation('stitch', 0)
   const none = new Uint8Array(0)
   return {

@@ -12,7 +12,7 @@ import { type BaseChoice, countsWithin, increasesToTry, offBy, roundsWithin } fr
 import { FLOOR_LOOKS, growingNotes } from './circle'
 import { endMiddles, sideMarkers, type Stretches } from './ends'
 import { flatnessFinding } from './flatness'
-import { form, sizesLike, type Taped } from './form'
+import { form, sizesLike, type TapeMeasurement } from './form'
 import { meanStitch, reachCm, stitchOfRound } from './inStitches'
 import { floorWanted, isWithin, longOff } from './lyingFlat'
 import { type EndPlan, endStitches, type OvalCounts, ovalRounds } from './ovalRounds'
@@ -89,7 +89,7 @@ function ovalLayOut(spec: OvalSpec, counts: OvalCounts, stretches: readonly Stre
 function evidence(
   spec: OvalSpec,
   { sideStitches, rounds }: OvalCounts,
-  { lengthCm, widthCm }: Taped,
+  { lengthCm, widthCm }: TapeMeasurement,
   { gauge }: Setting,
 ): Evidence | undefined {
   if (widthCm === undefined || lengthCm <= widthCm) return undefined

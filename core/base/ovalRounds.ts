@@ -5,7 +5,7 @@ import type { Round } from '../round/round'
 import { at, each, inOne, type Step } from '../round/step'
 import { facingOf, inStyle } from '../round/style'
 import { work } from '../round/work'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { explain } from '../round/workError'
 import type { Growing } from './circle'
 import { FAR, growEnds, NEAR, SIDE_ONE, SIDE_TWO, type Stretches } from './ends'
@@ -97,7 +97,7 @@ function growing(r: number, spec: Growing, ends: EndPlan): (at: number, of: numb
 }
 
 interface Rounds {
-  readonly rounds: readonly Worked[]
+  readonly rounds: readonly WorkedRound[]
   /** The names of every round's stations. */
   readonly stretches: readonly Stretches[]
   readonly stop?: Finding
@@ -134,7 +134,7 @@ export function ovalRounds(
   ends: EndPlan,
   setting: Setting,
 ): Rounds {
-  const rounds: Worked[] = []
+  const rounds: WorkedRound[] = []
   const names: Stretches[] = []
   const { sideStitches } = counts
   let on = foundationFor(spec, sideStitches, ends)

@@ -12,14 +12,14 @@ import { alikeEnds, type EndPlan, endStitches, type OvalCounts } from './ovalRou
  */
 
 /** What the questions look at of one another's answers. */
-export interface Answered extends InStitches {
+export interface OvalSizeAnswers extends InStitches {
   readonly perEnd: number | 'by-gauge'
   readonly noneFlat?: NoneFlat
   readonly firstStitches?: readonly (InStitch & { readonly grows?: number })[]
 }
 
 /** What an oval is asked, as far as its counts and sizes follow from it. */
-export interface OvalAsked extends Answered {
+export interface OvalAsked extends OvalSizeAnswers {
   readonly size: { readonly pin: OvalCounts } | { readonly want: FloorWanted }
   readonly start: string
   readonly nearEnd?: 'one' | 'half' | 'whole'
@@ -28,7 +28,7 @@ export interface OvalAsked extends Answered {
 }
 
 /** The stitches that each end gains a round, in this gauge: half a disc's. */
-export function perEndOf(spec: Pick<Answered, 'perEnd' | 'noneFlat'>, stitch: StitchSize): number {
+export function perEndOf(spec: Pick<OvalSizeAnswers, 'perEnd' | 'noneFlat'>, stitch: StitchSize): number {
   if (spec.perEnd !== 'by-gauge') return spec.perEnd
   // The nearest is that of the nearest whole disc; half of an odd one is the larger half.
   if (spec.noneFlat !== 'more') return Math.max(2, Math.round(flatIncreases(stitch) / 2))
@@ -36,12 +36,12 @@ export function perEndOf(spec: Pick<Answered, 'perEnd' | 'noneFlat'>, stitch: St
 }
 
 /** What each end gains in the `r`-th round as far as it follows the round's stitch, or what is said of that. */
-function perEndIn(spec: Answered, r: number, gauge: Gauge): number {
+function perEndIn(spec: OvalSizeAnswers, r: number, gauge: Gauge): number {
   return saidOf(spec.firstStitches, r)?.grows ?? perEndOf(spec, gauge[stitchOfRound(spec, r)])
 }
 
 /** The first rounds in other stitches, with what their ends gain in them said. */
-export function growthTold({ perEnd, noneFlat, firstStitches }: Answered, gauge: Gauge): Pick<Answered, 'firstStitches'> {
+export function growthTold({ perEnd, noneFlat, firstStitches }: OvalSizeAnswers, gauge: Gauge): Pick<OvalSizeAnswers, 'firstStitches'> {
   const asked = { perEnd, ...(noneFlat ? { noneFlat } : {}) }
   return firstStitches
     ? { firstStitches: firstStitches.map(one => ({ ...one, grows: one.grows ?? perEndOf(asked, gauge[one.stitch]) })) }

@@ -8,7 +8,7 @@ import { firstStitches } from './inStitches'
 import { noneFlatChoice } from './noneFlat'
 import { FLAT_AND_WIDE } from './lyingFlat'
 import type { OvalCounts } from './ovalRounds'
-import { type Answered, growthTold, type OvalAsked, ovalCounts, perEndOf } from './ovalSizes'
+import { type OvalSizeAnswers, growthTold, type OvalAsked, ovalCounts, perEndOf } from './ovalSizes'
 
 /** What a base's length and width are now. */
 const sizesNow = (_: object, { part }: Now) => ({
@@ -44,13 +44,13 @@ export const fields = {
       },
       {
         does: DECIDES.pin, from: countsNow,
-        sets: (spec: Answered, { gauge }) => ({ perEnd: perEndOf(spec, gauge[spec.stitch]), ...growthTold(spec, gauge) }),
+        sets: (spec: OvalSizeAnswers, { gauge }) => ({ perEnd: perEndOf(spec, gauge[spec.stitch]), ...growthTold(spec, gauge) }),
       },
     ),
   ]),
   perEnd: countOr('by-gauge', 'Increases at each end, a round', between(2, 24), {
     usually: between(2, 8), says: 'Stitches in each end of round 1, and the number that each end gains a round.',
-    orDoes: told((spec: Answered, { gauge }) => `${perEndOf({ ...spec, perEnd: 'by-gauge' }, gauge[spec.stitch])} suit this gauge.`),
+    orDoes: told((spec: OvalSizeAnswers, { gauge }) => `${perEndOf({ ...spec, perEnd: 'by-gauge' }, gauge[spec.stitch])} suit this gauge.`),
     taught: [
       { value: 3, name: '3', does: 'Half of the school of six.' },
       { value: 4, name: '4', does: 'Half of the school of eight: the ends may warp a little.' },
@@ -58,7 +58,7 @@ export const fields = {
       { value: 6, name: '6', does: 'Half of twelve: usual for {dc.name}.' },
     ],
   }),
-  noneFlat: noneFlatChoice((spec: object) => (spec as Answered).perEnd === 'by-gauge'),
+  noneFlat: noneFlatChoice((spec: object) => (spec as OvalSizeAnswers).perEnd === 'by-gauge'),
   start: choice(
     'Start with',
     [

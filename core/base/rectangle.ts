@@ -14,7 +14,7 @@ import { allAt, at, each, inOne, skip, type Step } from '../round/step'
 import { chainCounts, inStyle, startingChains } from '../round/style'
 import { work } from '../round/work'
 import type { FabricKind } from '../stitch/dictionary'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { type BaseChoice, countsWithin, offBy, roundsWithin } from './choice'
 import { DECIDES } from './circle'
 import { form, type FormSpec, sizesLike } from './form'
@@ -254,7 +254,7 @@ function rectangleLayOut(
   spec: RectangleSpec,
   counts: RectangleCounts,
   gauge: Gauge,
-  rounds: readonly Worked[],
+  rounds: readonly WorkedRound[],
   [long, short]: readonly [number, number],
   ahead: number,
 ): LayOut {

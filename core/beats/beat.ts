@@ -14,7 +14,7 @@ import type { Clause, Ending, Opening, Repeating, Sentence, Skipping, Sort, Work
 /** A clause that is done, not passed over nor repeated. */
 export type Doing = Exclude<Clause, Repeating | Skipping>
 
-export type Said
+export type BeatSpeech
   = | { readonly say: 'opening', readonly opening: Opening }
     | { readonly say: 'ending', readonly ending: Ending }
     | { readonly say: 'doing', readonly passing: readonly Skipping[], readonly clause: Doing }
@@ -25,7 +25,7 @@ export type Said
 
 /** What the hook does next. */
 export interface Beat {
-  readonly said: Said
+  readonly said: BeatSpeech
   /** The things made: `from` up to but not with `to`. */
   readonly from: number
   readonly to: number
@@ -156,7 +156,7 @@ class Taking {
     return passing
   }
 
-  private lay(said: Said, things: number, nth = 1, of = 1): void {
+  private lay(said: BeatSpeech, things: number, nth = 1, of = 1): void {
     this.beats.push({ said, from: this.made, to: this.made + things, nth, of, group: this.group })
     this.made += things
     this.begun = true
@@ -195,7 +195,9 @@ export function foundationBeats(chains: number, text?: (number: number) => strin
   return Array.from({ length: Math.ceil(chains / CHAINS_TO_MARKER) }, (_, group): Beat => {
     const nth = Math.min(chains, (group + 1) * CHAINS_TO_MARKER)
     const now = nth - group * CHAINS_TO_MARKER
-    const said: Said = text ? { say: 'telling', text: text(now) } : { say: 'doing', passing: [], clause: { say: 'chain', chains: now } }
+    const said: BeatSpeech = text
+      ? { say: 'telling', text: text(now) }
+      : { say: 'doing', passing: [], clause: { say: 'chain', chains: now } }
     return { said, from: 0, to: 0, nth, of: chains, group }
   })
 }

@@ -3,7 +3,7 @@ import { isBase, risenCm, wallPartOf } from '../draft/part'
 import { relativeUncertainty } from '../measure/length'
 import type { Draft, DraftPart } from '../draft/draft'
 import { type Countable, countable } from '../draft/countCorrection'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { floorWords } from '../words/floorWords'
 import { tape } from '../stitch/tell'
 import { demandOf } from '../wall/wall'
@@ -37,14 +37,14 @@ function inTurns(beats: readonly Beat[], number: number): string | undefined {
 }
 
 /** The chains over each handle or slot that a round has just left: they are no stitches yet. */
-function overHandles({ edge, on }: Worked): string | undefined {
+function overHandles({ edge, on }: WorkedRound): string | undefined {
   if (!edge.free || on.free) return undefined
   const runs = edge.free.map(({ from }) => edge.chains[from]!)
   return runs.every(chains => chains === runs[0]) ? `${runs.length === 1 ? '' : `${runs.length} times `}${runs[0]}` : runs.join(' and ')
 }
 
 /** How things are counted (craft 17; common practice, no source). */
-function howToCount(worked: Worked, what: Countable['what'], beats: readonly Beat[], number: number): string {
+function howToCount(worked: WorkedRound, what: Countable['what'], beats: readonly Beat[], number: number): string {
   const turns = inTurns(beats, number)
   const goes = turns ? ` It goes ${turns}.` : ''
   if (what === 'loops') return `Count the loops round the edge, the one at the hook too.${goes}`
@@ -116,7 +116,7 @@ function changesCount({ rounds }: DraftPart): boolean {
 }
 
 /** Whether a round adds or takes away, of more than are seen at a glance. */
-function changes({ edge, on }: Worked): boolean {
+function changes({ edge, on }: WorkedRound): boolean {
   return edge.count !== on.count && on.count > 1 && edge.count >= WORTH_COUNTING
 }
 

@@ -6,7 +6,7 @@ import type { Hook } from '../gauge/onHook'
 import type { Piece } from '../part/piece'
 import { type Start, traitsOf } from '../part/start'
 import { PLACE_CODE } from '../round/edge'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { tape } from '../stitch/tell'
 import { hookLabel } from '../stitch/hooks'
 import { cordTexts } from '../words/cordWords'
@@ -43,7 +43,7 @@ export interface Leg {
   readonly number: number
   readonly of: number
   /** What it is worked on and leaves; none of what is told. */
-  readonly worked: Worked | undefined
+  readonly worked: WorkedRound | undefined
   /** What its piece or the bag starts from. */
   readonly start: Start
   /** Its line in the pattern, in a manner; none of what is told. */
@@ -91,14 +91,14 @@ function once<T>(make: () => T): () => T {
   return () => (known ??= { value: make() }).value
 }
 
-interface Told {
+interface RoadTitle {
   readonly id: string
   readonly part: string
   readonly title: string
   readonly start: Start
 }
 
-function steps({ id, part, title, start }: Told, texts: readonly string[]): Leg[] {
+function steps({ id, part, title, start }: RoadTitle, texts: readonly string[]): Leg[] {
   if (texts.length === 0) return []
   const beats = tellings(texts)
   return [
@@ -118,7 +118,7 @@ function takenUp(colour: string, { design }: Draft, hook: Hook | undefined): str
 }
 
 /** The start of a bag or a piece: yarn and hook, chains up to each marker, and how they are closed. */
-function startLeg({ id, part, title, start }: Told, taken: string, lead: string): Leg {
+function startLeg({ id, part, title, start }: RoadTitle, taken: string, lead: string): Leg {
   const { stitched, looped, ringed, holed } = traitsOf(start)
   const chained = start.chains > 0 && !holed
   const long = start.beforeCm ? [`It should be about ${tape(start.beforeCm)} long before you work into it.`] : []
@@ -138,7 +138,7 @@ function startLeg({ id, part, title, start }: Told, taken: string, lead: string)
 }
 
 /** A long chain that is no foundation: a cord, with a marker in every so-and-so-manieth. */
-function chainLeg(told: Told, chains: number): Leg[] {
+function chainLeg(told: RoadTitle, chains: number): Leg[] {
   if (chains <= CHAINS_TO_MARKER) return []
   return [
     {
@@ -153,7 +153,7 @@ function regrouped(beats: readonly Beat[]): Beat[] {
   return beats.map((beat, group) => ({ ...beat, group }))
 }
 
-function workedLeg(leg: Omit<Leg, 'beats' | 'lead' | 'worked'>, worked: Worked): Leg {
+function workedLeg(leg: Omit<Leg, 'beats' | 'lead' | 'worked'>, worked: WorkedRound): Leg {
   const sortAt = (made: number) => SORT_OF_PLACE[worked.on.kinds[worked.edge.from[made]!]!] ?? 'st'
   const line = asSaid(leg.line)
   return { ...leg, line, worked, lead: undefined, beats: once(() => beatsOf(line(ANY_MANNER)!.sentence, sortAt)) }
@@ -229,7 +229,7 @@ function cordLegs(draft: Draft): Leg[] {
 }
 
 /** A step that is done so many times over, a beat each time. */
-function overAgain(told: Told, { text, times }: FinishingStep): Leg[] {
+function overAgain(told: RoadTitle, { text, times }: FinishingStep): Leg[] {
   return steps(told, [text, ...Array.from({ length: times - 1 }, (_, i) => `And the next: ${i + 2} of ${times}.`)])
 }
 

@@ -1,5 +1,5 @@
 import { AIMS } from '../round/step'
-import { isDrawnTogether, sharesPlace, type Worked } from '../round/worked'
+import { isDrawnTogether, sharesPlace, type WorkedRound } from '../round/worked'
 
 /**
  * Where every stitch lies on paper, in centimetres, x to the right and y downwards.
@@ -46,7 +46,7 @@ export const DECREASED = 2
  * How far along its round a thing made lies, in places, seen from the right side: turned rounds are worked the other
  * way: rounds from the same first place, rows from the other end.
  */
-export function stationOf(made: number, count: number, worked: Worked): number {
+export function stationOf(made: number, count: number, worked: WorkedRound): number {
   if (worked.round.facing === 'right') return made
   if (!worked.edge.closed || worked.edge.past) return count - 1 - made
   return made === 0 ? 0 : count - made
@@ -62,7 +62,7 @@ export function footing(own: number, from: number, to: number): number {
  * Whether a thing made is a handle's chain, or is worked along such a chain or a buttonhole's: it stands upright, wherever its foot is
  * said to be.
  */
-export function isAlongChain({ on, edge, aims }: Worked, made: number): boolean {
+export function isAlongChain({ on, edge, aims }: WorkedRound, made: number): boolean {
   const place = edge.from[made]!
   if (edge.free !== undefined && edge.chains[made]! > 0) return true
   return aims[made] === ALONG || (on.free !== undefined && place === edge.to[made] && on.chains[place]! > 0)
@@ -77,7 +77,7 @@ export function blank(count: number): Omit<Chart, 'rounds' | 'box'> {
 }
 
 /** Whether a round shapes the fabric: stitches doubled or drawn together in a round that skips nothing, not a texture's groups. */
-export function shapes({ edge, on, aims }: Worked): boolean {
+export function shapes({ edge, on, aims }: WorkedRound): boolean {
   if (edge.count === on.count) return false
   let covered = 0
   let last = -1
@@ -91,7 +91,7 @@ export function shapes({ edge, on, aims }: Worked): boolean {
 }
 
 /** Whether a thing made in a round that shapes is part of an increase, a decrease or neither. */
-export function markOf(worked: Worked, made: number): number {
+export function markOf(worked: WorkedRound, made: number): number {
   if (isDrawnTogether(worked, made)) return DECREASED
   return sharesPlace(worked, made) ? INCREASED : 0
 }

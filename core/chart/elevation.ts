@@ -5,7 +5,7 @@ import { runAt } from '../round/freeRuns'
 import type { Draft } from '../draft/draft'
 import { aroundOf, type DraftPart, riseOf } from '../draft/part'
 import { type Floor, type FloorShape, type Footprint, standing } from '../part/floor'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { type Ways, waysOf } from './ways'
 
 /** A round of the standing bag seen from the front, in centimetres; y runs upwards from the floor. */
@@ -20,7 +20,7 @@ export interface Course {
   /** What the round below encloses; its own for the first. */
   readonly under: Footprint
   readonly shape: FloorShape
-  readonly worked: Worked
+  readonly worked: WorkedRound
   /** How far round from this round's own start the bag's front begins: its things' ways are told from there. */
   readonly turn: number
   /** How far round each thing of this round lies, and each of the round below; none where the round below is of another kind. */
@@ -97,7 +97,7 @@ export function elevation(draft: Draft): Course[] {
   let bottomCm = 0
   let leanedBelow = 0
   let moved = 0
-  let last: { readonly way: Float32Array, readonly worked: Worked } | undefined
+  let last: { readonly way: Float32Array, readonly worked: WorkedRound } | undefined
   for (const part of draft.parts) {
     const ways = waysIn.get(part)!
     const arching = part.handles.some(({ aboveCm }) => aboveCm > 0) || courses.at(-1)?.free !== undefined

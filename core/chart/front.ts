@@ -1,6 +1,6 @@
 import { PLACE_CODE } from '../round/edge'
 import { LOOPS } from '../round/step'
-import { anchorBelow, kindAt, type Worked } from '../round/worked'
+import { anchorBelow, kindAt, type WorkedRound } from '../round/worked'
 import { STITCHES, type StitchKind } from '../stitch/dictionary'
 import { footing, isAlongChain } from './chart'
 import type { Footprint } from '../part/floor'
@@ -99,7 +99,7 @@ function placeOf({ bottomCm, heightCm, outline, under, shape, belowCm, way, belo
   ].join()
 }
 
-const drawn = new WeakMap<Worked, { readonly place: string, readonly front: Front }>()
+const drawn = new WeakMap<WorkedRound, { readonly place: string, readonly front: Front }>()
 
 /**
  * The front of a course; drawn once for as long as its round stays the same, and where it was. `mirrored` for left hands, whose

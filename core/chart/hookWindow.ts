@@ -57,7 +57,7 @@ function widthAt(chart: Chart, { from, to, roomCm }: ChartRound, at: number): nu
 }
 
 /** How a chart is seen: whether its rounds lie on top of each other, or go about a middle; and whether from the other side. */
-export interface Seen {
+export interface ChartView {
   readonly stacked: boolean
   /** Rounds that close on themselves, drawn cut open: how far round they go. */
   readonly cutCm?: number
@@ -70,7 +70,7 @@ export interface Seen {
  * @param index the round in hand, by its place in the chart's rounds
  * @param made things of it that are made
  */
-export function hookWindow(chart: Chart, index: number, made: number, { stacked, cutCm, mirrored }: Seen): HookWindow {
+export function hookWindow(chart: Chart, index: number, made: number, { stacked, cutCm, mirrored }: ChartView): HookWindow {
   const round = chart.rounds[index]!
   const at = Math.min(round.from + made, round.to - 1)
   const stitchCm = widthAt(chart, round, at)

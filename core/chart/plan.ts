@@ -1,13 +1,13 @@
 import type { Draft, DraftPart } from '../draft/draft'
 import type { Spot } from '../part/layOut'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { blank, type Chart, type ChartRound, markOf, shapes, stationOf } from './chart'
 
 /** How far a head stays inside the line that its round reaches, towards its foot. */
 const HEAD = 0.08
 
 /** What a stitch of a floor's round stands on: a spot on the round below, or of what the round is worked into. */
-function footOf(base: LaidOut, round: number, worked: Worked, made: number, head: Spot): Spot {
+function footOf(base: LaidOut, round: number, worked: WorkedRound, made: number, head: Spot): Spot {
   const below = base.rounds[round - 1]
   const { from, to } = worked.edge
   if (below && worked.on.count === below.edge.count && worked.on.from[0] !== -1) {

@@ -1,6 +1,6 @@
 import type { Draft } from '../draft/draft'
 import { aroundOf, riseOf } from '../draft/part'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { wayOf } from '../round/wayOf'
 import { roundsOfPart } from '../draft/partGauge'
 import { leanOf } from '../round/style'
@@ -14,7 +14,7 @@ export interface SideSpot {
 }
 
 /** How far round the bag a side of a round lies, so many stitches further than its edge says. */
-function sideWay({ edge, round }: Worked, side: 0 | 1, shift: number, { start, way: ways, shares }: Ways): number {
+function sideWay({ edge, round }: WorkedRound, side: 0 | 1, shift: number, { start, way: ways, shares }: Ways): number {
   const boundary = edge.sides[side] + shift
   // Where stitches differ in width, a side is where the stitch after it begins.
   const way = shares

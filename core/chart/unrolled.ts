@@ -1,7 +1,7 @@
 import type { Draft } from '../draft/draft'
 import { aroundOf, riseOf } from '../draft/part'
 import { PLACE_CODE } from '../round/edge'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { blank, type Chart, type ChartRound, footing, isAlongChain, markOf, shapes } from './chart'
 import { waysOf } from './ways'
 
@@ -26,7 +26,7 @@ interface Room {
 function drawStitches(
   chart: Bare,
   at: number,
-  worked: Worked,
+  worked: WorkedRound,
   way: Float32Array,
   below: Float32Array | undefined,
   { y, height, width, side }: Room,
@@ -49,7 +49,7 @@ function drawStitches(
 const KNOT = 0.16
 
 /** Draws a round of loops: knots low down, where they hold the loops below; loops from knot over their top to the next knot. */
-function drawLoops(chart: Bare, at: number, worked: Worked, way: Float32Array, { y, height, width, belowWidth, side }: Room): void {
+function drawLoops(chart: Bare, at: number, worked: WorkedRound, way: Float32Array, { y, height, width, belowWidth, side }: Room): void {
   const half = 1 / worked.edge.count
   for (let made = 0; made < worked.edge.count; made++) {
     const i = at + made

@@ -1,7 +1,7 @@
 import { PLACE_CODE } from '../round/edge'
 import { AIMS } from '../round/step'
 import { lengthOf, liesOver } from '../round/freeRuns'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { stationOf } from './chart'
 
 /*
@@ -25,7 +25,7 @@ export interface Ways {
 const SPACE = AIMS.indexOf('space')
 
 /** Whether a round's start moves: it begins elsewhere than the one below, or goes from loop to loop. */
-function wanders({ on, aims }: Worked): boolean {
+function wanders({ on, aims }: WorkedRound): boolean {
   if (on.start !== 0) return true
   for (const aim of aims) if (aim === SPACE) return true
   return false
@@ -38,7 +38,7 @@ function apart(from: number, to: number): number {
 }
 
 /** How much a round has to turn for its stitches to stand upright over what they stand on, on the mean. */
-function turnOf({ edge }: Worked, own: Float32Array, below: Float32Array): number {
+function turnOf({ edge }: WorkedRound, own: Float32Array, below: Float32Array): number {
   let [sum, stitches] = [0, 0]
   for (let made = 0; made < own.length; made++) {
     // Chains stand on nothing of their own.
@@ -56,7 +56,7 @@ function within(way: number): number {
 }
 
 /** The ways of rounds worked one onto the other, from the first of a wall up. */
-export function waysOf(rounds: readonly Worked[], below?: Worked): Ways[] {
+export function waysOf(rounds: readonly WorkedRound[], below?: WorkedRound): Ways[] {
   const found: Ways[] = []
   let start = 0
   let last = below && { worked: below, way: bareWay(below) }
@@ -73,7 +73,7 @@ export function waysOf(rounds: readonly Worked[], below?: Worked): Ways[] {
 }
 
 /** How far along its own round each thing lies. */
-function bareWay(worked: Worked, shares = sharesOf(worked)): Float32Array {
+function bareWay(worked: WorkedRound, shares = sharesOf(worked)): Float32Array {
   const { count } = worked.edge
   if (!shares) return Float32Array.from({ length: count }, (_, made) => (stationOf(made, count, worked) + 0.5) / count)
   const made = new Int32Array(count)
@@ -88,7 +88,7 @@ function bareWay(worked: Worked, shares = sharesOf(worked)): Float32Array {
 }
 
 /** The share of the way round that each thing takes, on a rim with handles; nothing where all take the same. */
-function sharesOf({ edge }: Worked): Float32Array | undefined {
+function sharesOf({ edge }: WorkedRound): Float32Array | undefined {
   if (!edge.free) return undefined
   const around = liesOver(edge)
   const shares = new Float32Array(edge.count).fill(1 / around)

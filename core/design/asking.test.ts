@@ -3,7 +3,7 @@ import { beginBase, baseForms, formOf } from '../base/base'
 import { CONTENT_KINDS } from '../contents/contents'
 import { draft } from '../draft/draft'
 import type { DraftPart } from '../draft/part'
-import { answersTo, asksFigure, figureAnswered, type Put, rowsOf, said, standsAt, withinOf } from '../field/asking'
+import { answersTo, asksFigure, figureAnswered, type PlacedField, rowsOf, said, standsAt, withinOf } from '../field/asking'
 import type { Fields } from '../field/field'
 import type { Now } from '../field/now'
 import { asksOf } from '../wall/asksOf'
@@ -20,7 +20,7 @@ import { newDesign } from './starter'
 const bag: Design = { ...newDesign('Asked'), repeats: [firstRepeat('own-1')] }
 
 /** Every question of a group as it stands now, those within others too. */
-function questions(fields: Fields, spec: object, at: readonly (string | number)[] = []): Put[] {
+function questions(fields: Fields, spec: object, at: readonly (string | number)[] = []): PlacedField[] {
   return rowsOf(fields, spec, at)
     .flat()
     .flatMap((put) => {

@@ -48,7 +48,7 @@ export function documentClass(fields: Fields, also: Readonly<Record<string, Rule
 }
 
 /** The rule of a field, and what it begins with. */
-interface Ruled {
+interface FieldRule {
   readonly rule: Rule
   readonly begins?: () => unknown
 }
@@ -56,7 +56,7 @@ interface Ruled {
 const anId: Rule = (target, property) => Word({ source: ID, message: 'must be 1 to 24 small letters, digits or dashes' })(target, property)
 
 /** The rule of each sort of field, and what it begins with where its `begins` does not say it by itself. */
-const RULES: BySort<Ruled> = {
+const RULES: BySort<FieldRule> = {
   count: ({ or, bounds }) => ({ rule: or === undefined ? Whole(bounds) : UnlessWord(or, Whole(bounds)) }),
   figure: ({ bounds, unit }) => ({ rule: Between(bounds, unit === 'sts' ? '' : unit) }),
   length: ({ bounds }) => ({ rule: Between(bounds, 'cm') }),
@@ -68,7 +68,7 @@ const RULES: BySort<Ruled> = {
   kinds,
 }
 
-function ruled(field: Field): Ruled {
+function ruled(field: Field): FieldRule {
   const begins = 'begins' in field && field.begins !== undefined ? { begins: () => field.begins as unknown } : {}
   return { ...begins, ...readBy(RULES, field) }
 }
@@ -78,12 +78,12 @@ function chosen(values: readonly (string | number | boolean)[]): Rule {
   return OneOf(values.every(value => typeof value === 'number') ? [...values].sort() : values)
 }
 
-function groupOf(fields: Fields, begins: boolean): Ruled {
+function groupOf(fields: Fields, begins: boolean): FieldRule {
   const type = documentClass(fields)
   return { rule: Part(() => type), ...(begins ? { begins: () => new type() } : {}) }
 }
 
-function listed({ of, one, all, least, most, begins }: ListField): Ruled {
+function listed({ of, one, all, least, most, begins }: ListField): FieldRule {
   const type = documentClass(of)
   const rule: Rule = (target, property) => {
     for (const each of [List(all), AtLeast(least, one), AtMost(most, all), ListOf(() => type)]) each(target, property)
@@ -121,7 +121,7 @@ function ownOptional(fields: Fields, ways: readonly Fields[]): Fields {
 }
 
 /** One of several kinds, each checked by its own class; a kind that no class knows is refused by the one they have in common. */
-function kinds({ by, kinds: all, list }: KindsField): Ruled {
+function kinds({ by, kinds: all, list }: KindsField): FieldRule {
   const named = OneOf(all.map(({ value }) => value))
   const unknown = documentClass({}, { [by]: named })
   const options = {

@@ -15,7 +15,7 @@ import type { WallSpec } from '../wall/wall'
 export const DESIGN_VERSION = 3
 
 export const HANDS = ['right', 'left'] as const
-export type Hands = (typeof HANDS)[number]
+export type Handedness = (typeof HANDS)[number]
 
 /** A yarn of the bag, named in plain words. */
 export interface Yarn {
@@ -43,7 +43,7 @@ export interface Design {
   readonly version: typeof DESIGN_VERSION
   readonly name: string
   readonly note: string
-  readonly hands: Hands
+  readonly hands: Handedness
   readonly units: Units
   readonly gauge: DesignGauge
   readonly yarns: readonly Yarn[]

@@ -1,7 +1,7 @@
 import { CONTENT_KINDS } from '../contents/contents'
 import { between, choice, count, group, idText, length, list, oneOfKinds, optional, text } from '../field/ask'
 import { CONTENT_CM } from '../field/bounds'
-import type { Fields, LinesField, Told } from '../field/field'
+import type { Fields, LinesField, Label } from '../field/field'
 import { word } from '../field/word'
 import { CALLED } from '../kind/kind'
 import { BAG_FIELDS } from './bagFields'
@@ -53,7 +53,7 @@ const MEASURED_PART = {
 } as const
 
 /** What a document is called. */
-export const nameField = (label: Told) => text(label, 1, 80)
+export const nameField = (label: Label) => text(label, 1, 80)
 /** What the maker wrote to it. */
 export const NOTE = text('Notes', 0, 4000, { begins: '' })
 const TAGS = optional(text('Tags', 0, 200, { says: 'Words of the maker\'s own to find and sort bags by, between commas.' }))

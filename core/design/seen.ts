@@ -1,12 +1,12 @@
 import type { Gauge } from '../gauge/gauge'
-import type { Seen } from '../kind/kind'
+import type { PartContext } from '../kind/kind'
 import { ownGauge } from '../wall/wall'
 import { fromNothing, type Setting } from '../part/part'
 import type { Rounds } from '../round/style'
 import type { Design } from './design'
 
 /** What the parts of a design can be looked at with. */
-export function seenIn({ repeats, gauge: { hookMm, strands } }: Pick<Design, 'repeats' | 'gauge'>, gauge: Gauge): Seen {
+export function seenIn({ repeats, gauge: { hookMm, strands } }: Pick<Design, 'repeats' | 'gauge'>, gauge: Gauge): PartContext {
   return { gauge, repeats, hook: { hookMm, strands } }
 }
 

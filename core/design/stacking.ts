@@ -10,7 +10,7 @@ import { asPartOf } from './partIds'
  */
 
 /** A change of the stack, and which part is in hand then; none if the stack has none. */
-export interface Stacked extends Fix {
+export interface StackChange extends Fix {
   readonly inHand?: string
 }
 
@@ -28,11 +28,11 @@ export function keptOf(design: Design, like: WallSpec | undefined, aroundCm: num
 }
 
 /** A wall stacked otherwise. */
-export function restacked(label: string, wall: readonly WallPart[], inHand: string | undefined): Stacked {
+export function restacked(label: string, wall: readonly WallPart[], inHand: string | undefined): StackChange {
   return { label, changes: [{ path: ['wall'], value: wall }], ...(inHand === undefined ? {} : { inHand }) }
 }
 
-function put({ wall }: Design, at: number, spec: WallSpec, label: string): Stacked {
+function put({ wall }: Design, at: number, spec: WallSpec, label: string): StackChange {
   const part = asPartOf(wall, spec)
   return restacked(label, [...wall.slice(0, at), part, ...wall.slice(at)], part.id)
 }
@@ -41,7 +41,7 @@ function put({ wall }: Design, at: number, spec: WallSpec, label: string): Stack
 export const placeOf = ({ wall }: Design, id: string) => wall.findIndex(part => part.id === id)
 
 /** A new plain band above a part, or on top of all. */
-export function bandAbove(design: Design, id?: string): Stacked {
+export function bandAbove(design: Design, id?: string): StackChange {
   const at = id === undefined ? design.wall.length - 1 : placeOf(design, id)
   const below = design.wall[at]
   const plain: WallSpec = {
@@ -51,25 +51,25 @@ export function bandAbove(design: Design, id?: string): Stacked {
 }
 
 /** Slots with handles over them, on top of all: the kind that most makers start from. */
-export function handlesOnTop(design: Design, aroundCm: number): Stacked {
+export function handlesOnTop(design: Design, aroundCm: number): StackChange {
   return put(design, design.wall.length, beginPart(HANDLES_BAND, keptOf(design, design.wall.at(-1), aroundCm)), 'Add handles')
 }
 
 /** A part once more, above itself. */
-export function doubled(design: Design, id: string): Stacked {
+export function doubled(design: Design, id: string): StackChange {
   const at = placeOf(design, id)
   return put(design, at + 1, design.wall[at]!, 'Double a band')
 }
 
 /** A part thrown out: the one below it is in hand then, or, of the lowest, the one above. */
-export function thrownOut(design: Design, id: string): Stacked {
+export function thrownOut(design: Design, id: string): StackChange {
   const at = placeOf(design, id)
   const wall = design.wall.filter(part => part.id !== id)
   return restacked('Remove a band', wall, wall[Math.min(at, wall.length - 1)]?.id)
 }
 
 /** A part moved so many places up; nothing if that is beyond the stack. */
-export function moved(design: Design, id: string, by: number): Stacked | undefined {
+export function moved(design: Design, id: string, by: number): StackChange | undefined {
   const at = placeOf(design, id)
   const to = at + by
   if (by === 0 || to < 0 || to >= design.wall.length) return undefined

@@ -1,10 +1,10 @@
-import type { Bounds, Field, Fields, Told, WaysField } from '../field/field'
+import type { Bounds, Field, Fields, Label, WaysField } from '../field/field'
 import { baseForms } from '../base/base'
 import { CONTENT_KINDS } from '../contents/contents'
 import { FLAT_KINDS } from '../flat/kinds'
 import { gaugeOf } from '../gauge/gauge'
 import { MOTIF_KINDS } from '../motif/kinds'
-import type { Keeps, Seen } from '../kind/kind'
+import type { Keeps, PartContext } from '../kind/kind'
 import { asksWords } from '../part/asks'
 import { beginPart, demandOf, wallKinds } from '../wall/wall'
 import { TURN_UPS } from '../wall/turnUp'
@@ -77,7 +77,7 @@ function plain(text: string): string {
   return text.replace(/\{(\w+)(?:\.name)?\}/g, '$1')
 }
 
-function said(text: Told): string {
+function said(text: Label): string {
   return plain(typeof text === 'string' ? text : '')
 }
 
@@ -85,7 +85,7 @@ const KEEPS: Keeps = {
   stitch: 'sc', size: { want: { heightCm: 6 } }, yarn: { colour: 'main' }, repeats: [firstRepeat('own-1')], aroundCm: 40,
 }
 
-const SEEN: Seen = { gauge: gaugeOf(ASSUMED_GAUGE), repeats: KEEPS.repeats, hook: ASSUMED_GAUGE }
+const SEEN: PartContext = { gauge: gaugeOf(ASSUMED_GAUGE), repeats: KEEPS.repeats, hook: ASSUMED_GAUGE }
 
 /** What a new part of a kind asks and leaves. */
 function asks(band: string): string {

@@ -9,7 +9,7 @@ import { firstRounds } from '../wall/written'
 import type { Design } from './design'
 import { asPartOf } from './partIds'
 import { seenIn } from './seen'
-import { freshRepeatId, keptOf, placeOf, restacked, type Stacked } from './stacking'
+import { freshRepeatId, keptOf, placeOf, restacked, type StackChange } from './stacking'
 
 /** What lies below a part: how far round it goes, and how many stitches come up, in which gauge. */
 export interface Below {
@@ -22,7 +22,7 @@ export interface Below {
  * A part of another kind in the place of one; the first in a repeat of the maker's own brings one along, and a kind that says so an
  * adjusting round below it, where the count that comes up does not divide.
  */
-export function turnedInto(design: Design, id: string, band: string, { aroundCm, count, gauge }: Below): Stacked {
+export function turnedInto(design: Design, id: string, band: string, { aroundCm, count, gauge }: Below): StackChange {
   const kind = kindOf({ band })
   const at = placeOf(design, id)
   const { called } = design.wall[at]!

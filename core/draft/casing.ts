@@ -2,7 +2,7 @@ import type { Design } from '../design/design'
 import { tape } from '../stitch/tell'
 import type { Gauge } from '../gauge/gauge'
 import { type Cord, cordsYarn, drawstring, openingCord, type YarnLength } from '../mouth/cords'
-import { drawnBy, type Gathered, THICK_SHARE } from '../mouth/drawn'
+import { drawnBy, type GatheredEdge, THICK_SHARE } from '../mouth/drawn'
 import { type Threading, thread } from '../mouth/threading'
 import { asPartOf } from '../design/partIds'
 import type { WallSpec } from '../wall/wall'
@@ -23,7 +23,7 @@ export interface Casing {
   readonly threading: Threading
   readonly cord: Cord
   readonly opening?: Cord
-  readonly gathered: Gathered
+  readonly gathered: GatheredEdge
   readonly yarns: readonly YarnLength[]
 }
 

@@ -1,6 +1,6 @@
 import { placesOf } from '../round/edge'
 import type { CountedSort } from '../round/recount'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 
 /** A count that a round really has on the hook; and what it is put right to in the next round, if it is. */
 export interface CountCorrection {
@@ -18,7 +18,7 @@ export interface Countable {
 }
 
 /** The count that makers take of a round: its loops, its spaces where these are at least half, else its stitches. */
-export function countable({ edge, round }: Worked): Countable {
+export function countable({ edge, round }: WorkedRound): Countable {
   const spaces = placesOf(edge, 'space')
   if (round.inLoops) return { what: 'loops', number: spaces }
   return 2 * spaces >= edge.count ? { what: 'spaces', number: spaces } : { what: 'stitches', number: edge.count - spaces }

@@ -12,11 +12,11 @@ import { hangingsOf } from './handles'
 import { loadedHeightCm, meshFindings } from './meshFindings'
 import type { Bag, Judge } from './judge'
 import type { DraftPart, DraftRound } from './part'
-import type { Known } from './known'
+import type { GaugeKnowledge } from './known'
 import { refinedFindings } from './refined'
 import { type BagSizes, sizesOf } from './sizes'
 import { foldInStages, type Stages } from './stages'
-import type { Taken } from './taken'
+import type { Measurement } from './taken'
 import { wallFindings } from './wallFindings'
 import { withWallFixes } from './wallFixes'
 
@@ -37,7 +37,7 @@ export interface Draft {
   readonly sizes: BagSizes
   readonly findings: readonly Finding[]
   /** What is known of the stitches by all that was measured. */
-  readonly known: Known
+  readonly known: GaugeKnowledge
   /** What a later draft of the same bag can take over. */
   readonly stages: Stages
 }
@@ -64,7 +64,7 @@ function gaugeFor(design: Design, before: Draft | undefined): Gauge {
  * @param found counts that rounds really have on the hook: all above is drafted from them
  * @param taken what was measured on the hook: what is worked stays, all above is drafted by it
  */
-export function draft(from: Design, before?: Draft, found: readonly CountCorrection[] = [], taken: readonly Taken[] = []): Draft {
+export function draft(from: Design, before?: Draft, found: readonly CountCorrection[] = [], taken: readonly Measurement[] = []): Draft {
   const swatchGauge = gaugeFor(from, before)
   const stages = foldInStages(from, swatchGauge, found, taken, before?.stages)
   const { fold: { parts, start, design, known } } = stages

@@ -8,20 +8,20 @@ import type { Start } from '../part/start'
 import { type Allowance, allow, BeyondAllowance, within } from '../round/allowance'
 import { type Edge, withSides } from '../round/edge'
 import { leanOf } from '../round/style'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { mainStitch } from '../wall/wall'
 import type { CountCorrection } from './countCorrection'
 import { type RealEdge, replanPart } from './replanPart'
-import { type Drafted, type DraftPart, isStopped } from './part'
+import { type PartSource, type DraftPart, isStopped } from './part'
 import { beginsAs, inTexture, keptCounts, wantedCm, wentOn, type WorkAgain } from './goingOn'
-import type { Known, TapedFloor } from './known'
+import type { GaugeKnowledge, TapedFloor } from './known'
 import { inDoubt, type OwnShare } from '../texture/ownSize'
 import { patternOfPart, shareOf } from './textures'
 import { goingWords } from './going'
 import { gaugeOfPart, roundsOfPart, unevenPart } from './partGauge'
 import { asPart } from './told'
 import { tooMuch, tooMuchFinding } from './tooMuch'
-import { type Waiting, waitingTurnUp, waitingWall } from './waiting'
+import { type PendingPart, waitingTurnUp, waitingWall } from './waiting'
 
 /*
  * The fold over a bag's parts
@@ -58,7 +58,7 @@ export interface Fold {
   readonly parts: readonly DraftPart[]
   readonly start: Start
   readonly worked: readonly WorkedPart[]
-  readonly known: Known
+  readonly known: GaugeKnowledge
   readonly design: Design
 }
 
@@ -80,7 +80,7 @@ const NO_START: Start = { kind: 'ring', chains: 0 }
  * The next turned round shows the other side of the last one; on rows, and on a mouth between pieces that are joined, the yarn is joined
  * anew, with the right side facing.
  */
-function turnsAfter(last: Worked | undefined, edge: Edge | undefined): number {
+function turnsAfter(last: WorkedRound | undefined, edge: Edge | undefined): number {
   if (!last || last.round.join === 'open' || edge?.from[0] === -1) return 0
   return last.round.facing === 'right' ? 1 : 2
 }
@@ -116,11 +116,11 @@ function tapedAs(result: PartResult, { length, width }: TapedFloor): PartResult 
 }
 
 /** How far the fold has come: what is worked, how many rounds, how tall, and how many rounds above the base the seam has leaned in. */
-class Rising {
+class FoldState {
   readonly worked: WorkedPart[] = []
   start: Start = NO_START
   below = 0
-  private last: Worked | undefined
+  private last: WorkedRound | undefined
   /** Stitches that the start of the rounds has leaned, and by how many whole ones the sides are moved for it. */
   private leaned = 0
   private shifted = 0
@@ -131,7 +131,7 @@ class Rising {
 
   constructor(
     private readonly design: Design,
-    private readonly known: Known,
+    private readonly known: GaugeKnowledge,
     private readonly before: Fold | undefined,
     private readonly found: readonly CountCorrection[],
     private readonly from: From | undefined,
@@ -144,7 +144,7 @@ class Rising {
     return this.worked.at(-1)?.part.edge
   }
 
-  private setting(from: Drafted): Setting {
+  private setting(from: PartSource): Setting {
     const { design, known, worked, tallCm } = this
     const rounds = roundsOfPart(from, design)
     const gauge = from.in !== 'wall' ? gaugeOfPart(from, design, known.gauge) : known.gauge
@@ -157,7 +157,7 @@ class Rising {
   }
 
   /** Works the next part, or takes it over from the fold before; whether the bag goes on above it. */
-  take(waiting: Omit<Waiting, 'work'>, work: (setting: Setting, instead: Parameters<WorkAgain>[0]) => PartResult): boolean {
+  take(waiting: Omit<PendingPart, 'work'>, work: (setting: Setting, instead: Parameters<WorkAgain>[0]) => PartResult): boolean {
     const { name, from, sees } = waiting
     const hand = this.inHand()
     if (hand && hand.rounds >= hand.worked.part.rounds.length && !this.growsOn(hand.worked.part)) return this.put(this.done(hand.worked))
@@ -227,7 +227,7 @@ class Rising {
 
   /** Works a part, as far as the bag's allowance goes. */
   private bounded(
-    { id, name, from }: Omit<Waiting, 'work'>,
+    { id, name, from }: Omit<PendingPart, 'work'>,
     origin: Origin,
     hand: Hand | undefined,
     work: (left: Allowance) => DraftPart,
@@ -253,7 +253,7 @@ class Rising {
 
   /** A part as it is drafted: from its beginning, or from the rounds on that are worked. */
   private drafted(
-    { id, name, from }: Omit<Waiting, 'work'>,
+    { id, name, from }: Omit<PendingPart, 'work'>,
     hand: Hand | undefined,
     share: OwnShare | undefined,
     work: WorkAgain,
@@ -268,7 +268,7 @@ class Rising {
   }
 
   /** A part that keeps its counts, since some of its rounds are worked. */
-  private kept(worked: WorkedPart, rounds: number, from: Drafted): DraftPart {
+  private kept(worked: WorkedPart, rounds: number, from: PartSource): DraftPart {
     this.real = worked.real
     const kind = from.in === 'wall' ? mainStitch(from.spec, seenIn(this.design, this.known.gauge)) : 'sc'
     const [now, then] = [this.known, this.from!.fold.known].map(({ gauge }) => gauge[kind].height.cm)
@@ -285,7 +285,7 @@ class Rising {
   }
 
   /** Stitches that so many rounds of a part lean; those of a floor lead nowhere. */
-  private leanedIn(from: Drafted, rounds: number): number {
+  private leanedIn(from: PartSource, rounds: number): number {
     return from.in === 'base' ? 0 : (leanOf(roundsOfPart(from, this.design)) * rounds) / 10
   }
 
@@ -294,18 +294,18 @@ class Rising {
    * the sides lie as many stitches further along (craft 10). Taken from the whole way up, so that it adds up to whole stitches without
    * drifting.
    */
-  private shiftedBy(from: Drafted, rounds: number): number {
+  private shiftedBy(from: PartSource, rounds: number): number {
     return Math.round(this.leaned + this.leanedIn(from, rounds))
   }
 
   /** What is said where a part goes otherwise than the last one that was worked. */
-  private going(from: Drafted, { rounds, pieces = [] }: PartResult): string[] {
+  private going(from: PartSource, { rounds, pieces = [] }: PartResult): string[] {
     const under = this.worked.findLast(({ part }) => part.rounds.length > 0)?.part
     if (!under || rounds.length + pieces.length === 0) return []
     return goingWords(this.design, from, under.from, this.last?.round.facing === 'wrong', rounds.length > 0)
   }
 
-  private anew(id: string, name: string, from: Drafted, certain: PartResult): DraftPart {
+  private anew(id: string, name: string, from: PartSource, certain: PartResult): DraftPart {
     const result = this.known.stands?.part === id ? certain : unevenPart(certain, from, this.design, this.known.gauge)
     if (this.worked.length === 0) {
       this.start = result.start ?? NO_START
@@ -333,10 +333,10 @@ export interface Starting {
 /**
  * The parts from the floor up, each worked onto the edge that the one below left; a stop ends the bag there.
  */
-export function fold(design: Design, known: Known, { before, found = [], from, upTo = Infinity }: Starting = {}): Fold {
+export function fold(design: Design, known: GaugeKnowledge, { before, found = [], from, upTo = Infinity }: Starting = {}): Fold {
   const { gauge } = known
   const usable = before && before.known.gauge === gauge && before.design.rounds === design.rounds ? before : undefined
-  const rising = new Rising(design, known, usable, found, from)
+  const rising = new FoldState(design, known, usable, found, from)
   const { base } = design
   let goesOn = rising.take({ id: 'base', name: base.called ?? 'Base', from: { in: 'base', spec: base }, sees: [design.repeats] }, setting =>
     workBase(base, setting),

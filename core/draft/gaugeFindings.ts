@@ -5,7 +5,7 @@ import type { Gauge } from '../gauge/gauge'
 import type { Finding } from '../part/finding'
 import type { FabricKind } from '../stitch/dictionary'
 import { mainStitch } from '../wall/wall'
-import type { Known } from './known'
+import type { GaugeKnowledge } from './known'
 import { type DraftPart, wallPartOf } from './part'
 import { patternOfPart, shareOf, textureOf } from './textures'
 
@@ -38,7 +38,7 @@ function otherWay(design: Design, parts: readonly DraftPart[]): Finding[] {
 }
 
 /** What the draft should say about how well its sizes are known. */
-export function gaugeFindings(design: Design, gauge: Gauge, parts: readonly DraftPart[], known: Known): Finding[] {
+export function gaugeFindings(design: Design, gauge: Gauge, parts: readonly DraftPart[], known: GaugeKnowledge): Finding[] {
   if (design.gauge.assumed) {
     return [
       {
@@ -51,7 +51,7 @@ export function gaugeFindings(design: Design, gauge: Gauge, parts: readonly Draf
 }
 
 /** Textures that nobody measured yet, each told once. */
-function texturesEstimated(design: Design, parts: readonly DraftPart[], known: Known): Finding[] {
+function texturesEstimated(design: Design, parts: readonly DraftPart[], known: GaugeKnowledge): Finding[] {
   const told = new Set<string>()
   return parts.flatMap((part): Finding[] => {
     const spec = wallPartOf(part)

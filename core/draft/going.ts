@@ -3,7 +3,7 @@ import type { Hook } from '../gauge/onHook'
 import type { Rounds } from '../round/style'
 import { hookLabel } from '../stitch/hooks'
 import { hookOfPart, roundsOfPart } from './partGauge'
-import type { Drafted } from './part'
+import type { PartSource } from './part'
 
 /*
  * What is said where a part goes otherwise than the one below: how its rounds are joined, which side faces, what its starting chains are,
@@ -49,7 +49,7 @@ function hookWords(now: Hook, then: Hook): string[] {
  *
  * @param wrongBelow whether the last round below has the wrong side facing
  */
-export function goingWords(design: Design, from: Drafted, below: Drafted, wrongBelow: boolean, hasRounds: boolean): string[] {
+export function goingWords(design: Design, from: PartSource, below: PartSource, wrongBelow: boolean, hasRounds: boolean): string[] {
   const [now, then] = [from, below].map(one => roundsOfPart(one, design)) as [Rounds, Rounds]
   const [hook, before] = [from, below].map(one => hookOfPart(one, design)) as [Hook, Hook]
   const style = hasRounds && now !== then ? [...styleWords(now, then, wrongBelow && now.style !== 'turned'), ...chainWords(now, then)] : []

@@ -2,10 +2,10 @@ import type { WallPart } from '../design/design'
 import { times } from '../measure/length'
 import type { PartResult } from '../part/part'
 import type { Step } from '../round/step'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { askedFor, inOwnSize, type OwnShare } from '../texture/ownSize'
 import { heightAsked } from '../wall/wall'
-import type { Known } from './known'
+import type { GaugeKnowledge } from './known'
 import type { DraftPart } from './part'
 
 /*
@@ -62,7 +62,7 @@ function alikeSteps(a: readonly Step[], b: readonly Step[]): boolean {
 }
 
 /** Whether the first rounds of a part are those that are worked already. */
-export function beginsAs(rounds: readonly Worked[], worked: readonly Worked[], count: number): boolean {
+export function beginsAs(rounds: readonly WorkedRound[], worked: readonly WorkedRound[], count: number): boolean {
   if (rounds.length < count) return false
   for (let i = 0; i < count; i++) {
     const [now, then] = [rounds[i]!, worked[i]!]
@@ -73,13 +73,13 @@ export function beginsAs(rounds: readonly Worked[], worked: readonly Worked[], c
 }
 
 /** How tall the first rounds of a part are: as the tape said, and what came on top of it since. */
-function standing(result: PartResult, id: string, rounds: number, { stands }: Known): number {
+function standing(result: PartResult, id: string, rounds: number, { stands }: GaugeKnowledge): number {
   if (stands?.part !== id || stands.rounds > rounds) return risen(result, 0, rounds)
   return stands.height.cm + risen(result, stands.rounds, rounds)
 }
 
 /** A part as tall as what is worked of it stands, and what is still to come. */
-function standingOn(result: PartResult, id: string, known: Known): PartResult {
+function standingOn(result: PartResult, id: string, known: GaugeKnowledge): PartResult {
   const { stands } = known
   if (stands?.part !== id) return result
   const rounds = Math.min(stands.rounds, result.rounds.length)
@@ -108,7 +108,7 @@ function standingOn(result: PartResult, id: string, known: Known): PartResult {
 export function wentOn(
   { id, from }: Pick<DraftPart, 'id' | 'from'>,
   rounds: number,
-  known: Known,
+  known: GaugeKnowledge,
   share: OwnShare | undefined,
   work: WorkAgain,
 ): PartResult {
@@ -125,7 +125,7 @@ export function wentOn(
 }
 
 /** A part that keeps its counts, told as tall as its rounds are by what is known now. */
-export function keptCounts(part: DraftPart, rounds: number, known: Known, ratio: number): DraftPart {
+export function keptCounts(part: DraftPart, rounds: number, known: GaugeKnowledge, ratio: number): DraftPart {
   const { findings, rising, size } = part
   const anew = standingOn({ ...part, rising, size: { ...size, height: times(size.height, ratio) } }, part.id, known)
   return {

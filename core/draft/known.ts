@@ -1,6 +1,6 @@
 import { workBase } from '../base/base'
 import { evidenceOf } from '../base/evidence'
-import type { Taped } from '../base/form'
+import type { TapeMeasurement } from '../base/form'
 import { pinned } from '../base/sizing'
 import type { BaseSpec } from '../base/base'
 import type { Design, WallPart } from '../design/design'
@@ -35,7 +35,7 @@ export interface Stands {
 }
 
 /** What is known of the maker's stitches at a round of the bag. */
-export interface Known {
+export interface GaugeKnowledge {
   readonly gauge: Gauge
   readonly textures: ReadonlyMap<string, OwnShare>
   readonly stands?: Stands
@@ -46,7 +46,7 @@ export interface Known {
 }
 
 /** What is known by swatches alone: that of the stitches, and those of textures. */
-export function knownBy(gauge: Gauge, design: Design): Known {
+export function knownBy(gauge: Gauge, design: Design): GaugeKnowledge {
   return { gauge, textures: texturesBySwatch(design, gauge) }
 }
 
@@ -66,7 +66,7 @@ function onlyStitch({ from, rounds }: DraftPart, design: Design, gauge: Gauge): 
 }
 
 /** A length as it was measured, and as it was told before. */
-interface Seen {
+interface LengthComparison {
   readonly told: number
   readonly real: Length
 }
@@ -84,7 +84,7 @@ function standsAt(parts: readonly DraftPart[], part: DraftPart, stop: Stop): Len
 }
 
 /** The rounds that the tape tells of: those since it was laid last, if they are enough, or all of the part's. */
-function heightSeen(part: DraftPart, rounds: number, stands: Length, before: Stands | undefined): Seen | undefined {
+function heightSeen(part: DraftPart, rounds: number, stands: Length, before: Stands | undefined): LengthComparison | undefined {
   const earlier = before?.part === part.id && rounds - before.rounds >= ENOUGH_ROUNDS ? before : undefined
   const from = earlier?.rounds ?? 0
   const told = risenCm(part, from, rounds)
@@ -100,7 +100,7 @@ export interface TapedFloor {
 }
 
 /** A floor under the tape, as it was measured or as it was told. */
-type BaseSides = Taped & { readonly only?: 'width' }
+type BaseSides = TapeMeasurement & { readonly only?: 'width' }
 
 /** What the tape said of a base, the side that was not measured as it was told; nothing if it was not laid there. */
 function tapedBase(told: BaseSides, stop: Stop): BaseSides | undefined {
@@ -152,21 +152,21 @@ function baseEvidence(part: DraftPart, design: Design, gauge: Gauge, stop: Stop)
 }
 
 /** A texture's share of its height or width, weighed against what was seen of it. */
-function newShare(share: Length, stitch: Length, { told, real }: Seen): Length {
+function newShare(share: Length, stitch: Length, { told, real }: LengthComparison): Length {
   const doubt = combinedShare(share.plusMinusCm / share.cm, relativeUncertainty(stitch))
   const both = weighted({ cm: told, plusMinusCm: told * doubt }, real)
   return { cm: (share.cm * both.cm) / told, plusMinusCm: (share.cm * both.plusMinusCm) / told }
 }
 
 /** A stitch's size by a stretch of it: as much larger or smaller as the stretch was. */
-function scaledBy(stitch: Length, { told, real }: Seen): Length {
+function scaledBy(stitch: Length, { told, real }: LengthComparison): Length {
   return { cm: (stitch.cm * real.cm) / told, plusMinusCm: (stitch.cm * real.plusMinusCm) / told }
 }
 
 /** What was seen of the part in hand. */
 interface SeenOfPart {
-  readonly height: Seen | undefined
-  readonly width: Seen | undefined
+  readonly height: LengthComparison | undefined
+  readonly width: LengthComparison | undefined
 }
 
 /** A stitch as large as finished work said it is, or as large as it came out in a stitch pattern. */
@@ -183,11 +183,11 @@ export interface StitchSeen {
 
 /** What is known after the tape was laid, and what it said of which stitch. */
 export interface Lesson {
-  readonly known: Known
+  readonly known: GaugeKnowledge
   readonly seen: readonly StitchSeen[]
 }
 
-function refinedBy(known: Known, design: Design, part: DraftPart, { height, width }: SeenOfPart, round: number): Known {
+function refinedBy(known: GaugeKnowledge, design: Design, part: DraftPart, { height, width }: SeenOfPart, round: number): GaugeKnowledge {
   if (!height && !width) return known
   const since = known.learntAt === undefined ? 0 : Math.max(0, round - known.learntAt)
   const gauge = drifted(known.gauge, since)
@@ -210,13 +210,13 @@ function refinedBy(known: Known, design: Design, part: DraftPart, { height, widt
 }
 
 /** What a stretch of a part of the wall says of its stitches, in all. */
-function stitchesSeen(known: Known, design: Design, part: DraftPart, seen: SeenOfPart, round: number): StitchSeen[] {
+function stitchesSeen(known: GaugeKnowledge, design: Design, part: DraftPart, seen: SeenOfPart, round: number): StitchSeen[] {
   if (part.from.in !== 'wall' || part.from.spec.hook) return []
   const { gauge } = known
   const only = onlyStitch(part, design, gauge)
   const kind = only ?? mainStitch(part.from.spec, seenIn(design, gauge))
   const share = shareOf(known, part.from.spec)
-  const one = (side: 'width' | 'height', own: number, what: Seen | undefined): StitchSeen[] =>
+  const one = (side: 'width' | 'height', own: number, what: LengthComparison | undefined): StitchSeen[] =>
     what
       ? [
           {
@@ -244,7 +244,7 @@ function tapedFloor(part: DraftPart, stop: Stop): TapedFloor | undefined {
 }
 
 /** What was seen of a base: as evidence of its stitch, and how it is told from now on. */
-function learntOfBase(known: Known, design: Design, part: DraftPart, stop: Stop): Lesson {
+function learntOfBase(known: GaugeKnowledge, design: Design, part: DraftPart, stop: Stop): Lesson {
   const evidence = baseEvidence(part, design, known.gauge, stop)
   if (!evidence || part.from.in !== 'base') return { known, seen: [] }
   const { kind, width, height } = evidence
@@ -264,7 +264,7 @@ function learntOfBase(known: Known, design: Design, part: DraftPart, stop: Stop)
 }
 
 /** What is learnt where something was measured of a bag that was drafted from what was known before. */
-export function learn(known: Known, design: Design, parts: readonly DraftPart[], stop: Stop): Lesson {
+export function learn(known: GaugeKnowledge, design: Design, parts: readonly DraftPart[], stop: Stop): Lesson {
   const part = parts.find(one => holds(one, stop.round))
   if (!part) return { known, seen: [] }
   const { base: _, ...now } = known

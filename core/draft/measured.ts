@@ -1,5 +1,5 @@
 import { workBase } from '../base/base'
-import type { Taped } from '../base/form'
+import type { TapeMeasurement } from '../base/form'
 import { pinned } from '../base/sizing'
 import type { Design } from '../design/design'
 import { gaugeOf } from '../gauge/gauge'
@@ -7,7 +7,7 @@ import type { Fix } from '../part/finding'
 import { baseSetting } from '../design/seen'
 
 /** The finished base measured: its counts pinned, as the swatch alone has them, since that is what was worked. */
-export function baseMeasured(design: Design, taped: Taped): Fix {
+export function baseMeasured(design: Design, taped: TapeMeasurement): Fix {
   const { base } = design
   const setting = baseSetting(design, gaugeOf(design.gauge))
   const worked = workBase(base, setting)

@@ -5,12 +5,12 @@ import type { Handle } from '../part/handle'
 import type { PartSize, Roles } from '../part/part'
 import type { Piece } from '../part/piece'
 import type { Edge } from '../round/edge'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import type { TurnUp } from '../wall/turnUp'
 import { kindOf, type WallKind } from '../wall/wall'
 
 /** What a part was drafted from, and where that is in the design. */
-export type Drafted
+export type PartSource
   = | { readonly in: 'base', readonly spec: BaseSpec }
     | { readonly in: 'turnUp', readonly spec: TurnUp }
     | { readonly in: 'wall', readonly spec: WallPart, readonly index: number }
@@ -20,10 +20,10 @@ export interface DraftPart extends Roles {
   /** `base`, `turnUp`, or the id of a part of the wall. */
   readonly id: string
   readonly name: string
-  readonly from: Drafted
+  readonly from: PartSource
   /** Number of its first round in the bag; the part has `rounds.length` of them, which may be none. */
   readonly firstRound: number
-  readonly rounds: readonly Worked[]
+  readonly rounds: readonly WorkedRound[]
   readonly edge: Edge
   readonly size: PartSize
   readonly findings: readonly Finding[]
@@ -82,5 +82,5 @@ export function aroundOf({ arounds, size }: DraftPart, i: number): number {
 export interface DraftRound {
   readonly number: number
   readonly part: string
-  readonly worked: Worked
+  readonly worked: WorkedRound
 }

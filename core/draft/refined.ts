@@ -8,7 +8,7 @@ import { fold } from './fold'
 import { knownBy } from './known'
 import type { DraftPart } from './part'
 import type { Stages } from './stages'
-import { type Awaited, ownStops, type StopOf } from './taken'
+import { type MeasurementPlace, ownStops, type StopOf } from './taken'
 
 /*
  * What the draft says of the parts that the design tells were measured.
@@ -87,7 +87,7 @@ function learntFinding(one: StopOf, before: Gauge, gauge: Gauge, parts: readonly
 /** What measuring parts changed, for those that the design itself holds: the gauge, and the counts above. */
 export function refinedFindings(design: Design, swatchGauge: Gauge, { stages, unused, fold: after }: Stages): Finding[] {
   if (!design.measuredBase && !design.measured) return []
-  const isOwn = (one: Awaited): one is StopOf => 'of' in one
+  const isOwn = (one: MeasurementPlace): one is StopOf => 'of' in one
   const gone = unused.filter(isOwn)
   const bySwatch = fold(design, knownBy(swatchGauge, design)).parts
   const changed = redoneWords(redone(bySwatch.slice(1), after.parts.slice(1)))

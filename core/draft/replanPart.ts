@@ -3,7 +3,7 @@ import type { PartResult } from '../part/part'
 import type { PutRightIn } from '../part/putRight'
 import { type Edge, withSides } from '../round/edge'
 import { countedPlaces, recountEdge, recountWorked } from '../round/recount'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { countable, type CountCorrection } from './countCorrection'
 import { puttingRight, workedOn } from './reworkRound'
 
@@ -21,7 +21,7 @@ import { puttingRight, workedOn } from './reworkRound'
  */
 
 /** Whether an edge is the one that a round left, whatever its sides. */
-function isEdgeOf({ edge }: Worked, on: Edge): boolean {
+function isEdgeOf({ edge }: WorkedRound, on: Edge): boolean {
   return on.from === edge.from
 }
 
@@ -55,7 +55,7 @@ function hidingPlaces(result: PartResult, i: number): number[] {
  *
  * @param top the edge that it leaves, as it should be where the next round is to put it right
  */
-function rescaled(result: PartResult, rounds: readonly Worked[], top: Edge): Partial<PartResult> {
+function rescaled(result: PartResult, rounds: readonly WorkedRound[], top: Edge): Partial<PartResult> {
   const share = (i: number) => (rounds[i]?.edge.count ?? 1) / (result.rounds[i]?.edge.count ?? 1)
   const last = top.count / result.edge.count
   const { circumference } = result.size
@@ -69,12 +69,12 @@ function rescaled(result: PartResult, rounds: readonly Worked[], top: Edge): Par
   }
 }
 
-function lastOf(worked: Worked | undefined): number {
+function lastOf(worked: WorkedRound | undefined): number {
   return Math.max(0, (worked?.edge.count ?? 1) - 1)
 }
 
 /** Where stitches lie that are more or fewer than a base has places for: between those that it has. */
-function laidBetween(layOut: LayOut, planned: readonly Worked[], share: (round: number) => number): LayOut {
+function laidBetween(layOut: LayOut, planned: readonly WorkedRound[], share: (round: number) => number): LayOut {
   return (round, station) => {
     if (round < 0 || share(round) === 1) return layOut(round, station)
     const { count } = planned[round]!.edge
@@ -87,7 +87,7 @@ function laidBetween(layOut: LayOut, planned: readonly Worked[], share: (round: 
 }
 
 /** The eyelets that there really are: the spaces of the round that leaves as many as planned. */
-function eyeletsOf(eyelets: number, planned: readonly Worked[], real: readonly Worked[]): number {
+function eyeletsOf(eyelets: number, planned: readonly WorkedRound[], real: readonly WorkedRound[]): number {
   const i = planned.findIndex(({ edge }) => countedPlaces(edge, 'spaces') === eyelets)
   return i < 0 || !real[i] ? eyelets : countedPlaces(real[i].edge, 'spaces')
 }
@@ -101,7 +101,7 @@ function leftEdge(result: PartResult, edge: Edge): Edge {
 
 /** Works the rounds of a part again from the first that meets another edge than it was drafted on. */
 class Replan {
-  readonly rounds: Worked[] = []
+  readonly rounds: WorkedRound[] = []
   /** How each round that puts a count right does it. */
   readonly putRight: PutRightIn[] = []
   /** Why and where it goes no further. */
@@ -158,7 +158,7 @@ class Replan {
     return true
   }
 
-  private put(planned: Worked, i: number, real: Edge): Worked | undefined {
+  private put(planned: WorkedRound, i: number, real: Edge): WorkedRound | undefined {
     const { difference } = this.asIf!
     const edges = { asIf: this.meant(i), real, difference }
     const found = puttingRight(planned, edges, hidingPlaces(this.result, i), !growsAtEnds(this.result, i))
@@ -173,7 +173,7 @@ class Replan {
 }
 
 /** A part whose rounds cannot be gone on with: why, and how far it comes. */
-function endsAt(result: PartResult, rounds: readonly Worked[], edge: Edge, round: number, count: number): PartResult {
+function endsAt(result: PartResult, rounds: readonly WorkedRound[], edge: Edge, round: number, count: number): PartResult {
   return {
     ...result, rounds, edge, handles: [], pieces: [],
     findings: [

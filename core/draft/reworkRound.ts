@@ -4,7 +4,7 @@ import { type Edge, PLACE_CODE } from '../round/edge'
 import { fudge, keepsHandles } from '../round/fudge'
 import type { RepeatStep, Step, StitchStep } from '../round/step'
 import { work } from '../round/work'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { type FabricKind, STITCHES } from '../stitch/dictionary'
 
 /*
@@ -64,7 +64,7 @@ function skips(steps: readonly Step[]): boolean {
 }
 
 /** Ways that a round's steps may come out on an edge of another count, the nearest to what was planned first. */
-function* tries({ round: { steps }, on }: Worked, real: Edge): Generator<Step[]> {
+function* tries({ round: { steps }, on }: WorkedRound, real: Edge): Generator<Step[]> {
   const by = real.count - on.count
   const put = (at: number, instead: readonly Step[]) => [...steps.slice(0, at), ...instead, ...steps.slice(at + 1)]
   function* longerRuns(): Generator<Step[]> {
@@ -90,7 +90,7 @@ function* tries({ round: { steps }, on }: Worked, real: Edge): Generator<Step[]>
 }
 
 /** A round worked on an edge of another count than it was planned on; nothing if it does not come out there. */
-export function workedOn(planned: Worked, real: Edge): Worked | undefined {
+export function workedOn(planned: WorkedRound, real: Edge): WorkedRound | undefined {
   const { round, on } = planned
   const same = real.count === on.count && real.kinds.every((kind, i) => kind === on.kinds[i])
   const asPlanned = same ? work(round, real) : undefined
@@ -103,7 +103,7 @@ export function workedOn(planned: Worked, real: Edge): Worked | undefined {
 }
 
 /** The one kind of stitch that a round is worked in, one in each or several in one; nothing of a texture. */
-function onlyKind({ round, on, edge, stitches, aims, loops }: Worked): FabricKind | undefined {
+function onlyKind({ round, on, edge, stitches, aims, loops }: WorkedRound): FabricKind | undefined {
   const plain = stitches.every(code => code === stitches[0]) && aims.every(aim => aim === 0) && loops.every(loop => loop === 0)
   const steps = (list: readonly Step[]): readonly Step[] => list.flatMap(step => (step.do === 'repeat' ? steps(step.steps) : [step]))
   const [first] = steps(round.steps)
@@ -113,7 +113,7 @@ function onlyKind({ round, on, edge, stitches, aims, loops }: Worked): FabricKin
 }
 
 /** Many stitches put right in a plain round, spread evenly round it. */
-function spreadEvenly(meant: Worked, real: Edge): Worked | undefined {
+function spreadEvenly(meant: WorkedRound, real: Edge): WorkedRound | undefined {
   const kind = onlyKind(meant)
   const by = meant.edge.count - real.count
   if (!kind || by === 0 || Math.abs(by) > mostChange(real.count, by)) return undefined
@@ -123,7 +123,7 @@ function spreadEvenly(meant: Worked, real: Edge): Worked | undefined {
 
 /** A round in which a count is put right, and how that is done: fudged, or in plain rounds spread all round. */
 export interface PutRight {
-  readonly worked: Worked
+  readonly worked: WorkedRound
   readonly how: PutRightIn['how']
 }
 
@@ -135,7 +135,7 @@ export interface PutRight {
  * @param spreads whether what is too much for one place may be spread all round it
  */
 export function puttingRight(
-  planned: Worked,
+  planned: WorkedRound,
   { asIf, real, difference }: { readonly asIf: Edge, readonly real: Edge, readonly difference: number },
   shares: readonly number[],
   spreads: boolean,

@@ -1,7 +1,7 @@
 import { type Length, plus, times } from '../measure/length'
 import { areaCm2, type Floor, noFloor, standing } from '../part/floor'
 import { type Hanging, withHandles, type WithHandles } from './handles'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { aroundOf, type DraftPart, riseOf } from './part'
 
 /** What the bag measures, empty and unloaded. */
@@ -53,7 +53,7 @@ function widest({ size: { floor } }: DraftPart, acrossCm: number): Length {
 
 /** Stitches of a part's rounds; of one in flat pieces those of its pieces too, which are the bag's body. */
 function stitchesOf({ rounds, faces, pieces }: DraftPart): number {
-  const made = (worked: readonly Worked[]) => worked.reduce((sum, { edge }) => sum + edge.count, 0)
+  const made = (worked: readonly WorkedRound[]) => worked.reduce((sum, { edge }) => sum + edge.count, 0)
   return made(rounds) + (faces ? pieces.reduce((sum, { rows, times: often }) => sum + often * made(rows), 0) : 0)
 }
 

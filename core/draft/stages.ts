@@ -3,8 +3,8 @@ import { same } from '../design/merge'
 import type { Gauge } from '../gauge/gauge'
 import { type Fold, fold, type From } from './fold'
 import type { CountCorrection } from './countCorrection'
-import { type Known, knownBy, learn, type StitchSeen } from './known'
-import { type Awaited, awaited, type Stop, stopAt, type Taken, withTaken } from './taken'
+import { type GaugeKnowledge, knownBy, learn, type StitchSeen } from './known'
+import { type MeasurementPlace, awaited, type Stop, stopAt, type Measurement, withTaken } from './taken'
 
 /*
  * A bag drafted from what was measured on the way
@@ -19,7 +19,7 @@ import { type Awaited, awaited, type Stop, stopAt, type Taken, withTaken } from 
 export interface Stage {
   readonly fold: Fold
   readonly stop: Stop | undefined
-  readonly after: { readonly design: Design, readonly known: Known }
+  readonly after: { readonly design: Design, readonly known: GaugeKnowledge }
   /** What the tape said of which stitch. */
   readonly seen: readonly StitchSeen[]
 }
@@ -29,11 +29,11 @@ export interface Stages {
   readonly stages: readonly Stage[]
   readonly fold: Fold
   /** Measures of parts that are not there, or are others than were measured. */
-  readonly unused: readonly Awaited[]
+  readonly unused: readonly MeasurementPlace[]
 }
 
 /** As far as a bag has to be drafted to be measured. */
-function upTo(one: Awaited): number {
+function upTo(one: MeasurementPlace): number {
   if (!('of' in one)) return one.round
   return one.of.part === 'base' ? 1 : Infinity
 }
@@ -59,7 +59,7 @@ function redrafting({ round, taken }: Stop): Stop | undefined {
   return own.length > 0 ? { round, taken: own } : undefined
 }
 
-function stageAt(one: Awaited, folded: Fold, before: Stage | undefined): Stage {
+function stageAt(one: MeasurementPlace, folded: Fold, before: Stage | undefined): Stage {
   const { design, known } = folded
   const stop = stopAt(folded.parts, one)
   if (!stop) return { fold: folded, stop, after: { design, known }, seen: [] }
@@ -74,7 +74,7 @@ function stageAt(one: Awaited, folded: Fold, before: Stage | undefined): Stage {
 }
 
 /** What is known by swatches: the very same as before, as long as the swatch is. */
-function knownAtFirst(design: Design, gauge: Gauge, before: Stages | undefined): Known {
+function knownAtFirst(design: Design, gauge: Gauge, before: Stages | undefined): GaugeKnowledge {
   const now = knownBy(gauge, design)
   const earlier = before && (before.stages[0]?.fold ?? before.fold).known
   return earlier?.gauge === gauge && same([...earlier.textures], [...now.textures]) ? earlier : now
@@ -89,11 +89,11 @@ export function foldInStages(
   design: Design,
   gauge: Gauge,
   found: readonly CountCorrection[],
-  taken: readonly Taken[],
+  taken: readonly Measurement[],
   before?: Stages,
 ): Stages {
   const stages: Stage[] = []
-  const unused: Awaited[] = []
+  const unused: MeasurementPlace[] = []
   let now = { design, known: knownAtFirst(design, gauge, before) }
   let from: From | undefined
   for (const one of awaited(design, taken)) {

@@ -9,7 +9,7 @@ import { expected } from '../make/expected'
 import { work } from '../round/work'
 import { type Draft, draft } from './draft'
 import { isStopped } from './part'
-import type { Taken } from './taken'
+import type { Measurement } from './taken'
 
 const TOTE: Design = {
   ...newDesign('Tote'), rounds: { style: 'spiral', startingChainCounts: false }, turnUp: 'plain',
@@ -38,7 +38,7 @@ describe('a bag drafted from what was measured', () => {
   })
 
   it('looks at the rounds since the last measure, and weighs later ones more', () => {
-    const once: Taken = { round: 50, what: 'part-height', cm: 6.1 }
+    const once: Measurement = { round: 50, what: 'part-height', cm: 6.1 }
     // Ten rounds more are 4.3 cm: 0.43 each, tighter than those before.
     const twice = draft(TOTE, undefined, [], [once, { round: 60, what: 'part-height', cm: 10.4 }])
     const { gauge } = draft(TOTE, undefined, [], [once])
@@ -48,7 +48,7 @@ describe('a bag drafted from what was measured', () => {
   })
 
   it('is drafted the same whatever is taken over from before', () => {
-    const taken: Taken[] = [{ round: 20, what: 'base-length', cm: 19.5 }, { round: 30, what: 'part-height', cm: 5.2 }]
+    const taken: Measurement[] = [{ round: 20, what: 'base-length', cm: 19.5 }, { round: 30, what: 'part-height', cm: 5.2 }]
     const before = draft(TOTE, undefined, [], taken.slice(0, 1))
     const after = draft(TOTE, before, [], taken)
     expect(says(after)).toEqual(says(draft(TOTE, undefined, [], taken)))
@@ -117,7 +117,7 @@ const atWork = fc.record({
   design: anyDesign, at: fc.double({ min: 0.05, max: 1, noNaN: true }), by: fc.double({ min: 0.75, max: 1.3, noNaN: true }),
 })
 
-function measuredThere(drafted: Draft, at: number, by: number): Extract<Taken, { cm: number }> | undefined {
+function measuredThere(drafted: Draft, at: number, by: number): Extract<Measurement, { cm: number }> | undefined {
   const round = Math.max(1, Math.ceil(at * drafted.rounds.length))
   const sides = ['base-width', 'base-length', 'part-height', 'flat-width'] as const
   const found = sides.flatMap(what => expected(drafted, round, what) ?? [])[0]

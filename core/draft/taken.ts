@@ -11,7 +11,7 @@ import type { DraftPart } from './part'
  * A tape laid on the work, a seam looked at, a strip hung up, when the bag's last round done was `round`; for the record alone, if it
  * keeps the plan.
  */
-export type Taken
+export type Measurement
   = | { readonly round: number, readonly what: Measure, readonly cm: number, readonly keepsPlan?: true }
     | { readonly round: number, readonly leanPerTen: number }
     | { readonly round: number, readonly strip: StretchTest }
@@ -28,7 +28,7 @@ export interface MeasuredOf {
 /** What was measured at one and the same round. */
 export interface Stop {
   readonly round: number
-  readonly taken: readonly Taken[]
+  readonly taken: readonly Measurement[]
 }
 
 /** A stop whose round is found when the part is come to that it was measured of. */
@@ -38,7 +38,7 @@ export interface StopOf {
 }
 
 /** Where something was measured: at a round of the bag, or of a part. */
-export type Awaited = Stop | StopOf
+export type MeasurementPlace = Stop | StopOf
 
 /** What the design itself says was measured, part by part. */
 export function ownStops({ measuredBase, measured = [], wall }: Design): StopOf[] {
@@ -55,13 +55,13 @@ export function ownStops({ measuredBase, measured = [], wall }: Design): StopOf[
 }
 
 /** What was measured at the hook, the rounds in order, what belongs to one round together. */
-function atTheHook(taken: readonly Taken[]): Stop[] {
+function atTheHook(taken: readonly Measurement[]): Stop[] {
   const rounds = [...new Set(taken.map(({ round }) => round))].sort((a, b) => a - b)
   return rounds.map(round => ({ round, taken: taken.filter(one => one.round === round) }))
 }
 
 /** Everything that was measured of a bag, from the floor up: by its design, then at the hook. */
-export function awaited(design: Design, taken: readonly Taken[]): readonly Awaited[] {
+export function awaited(design: Design, taken: readonly Measurement[]): readonly MeasurementPlace[] {
   return [...ownStops(design), ...atTheHook(taken)]
 }
 
@@ -71,7 +71,7 @@ function leaves({ rounds, edge }: DraftPart, count: number): number | undefined 
 }
 
 /** Where on a bag as drafted something was measured; nothing if that part is not there, or is another one. */
-export function stopAt(parts: readonly DraftPart[], one: Awaited): Stop | undefined {
+export function stopAt(parts: readonly DraftPart[], one: MeasurementPlace): Stop | undefined {
   if (!('of' in one)) return parts.some(part => holds(part, one.round)) ? one : undefined
   const { of: { part: id, rounds, stitches, done }, lengths } = one
   const part = parts.find(each => each.id === id)
@@ -93,7 +93,7 @@ function leaning({ rounds, wall, ...design }: Design, leanPerTen: number): Desig
 }
 
 /** A bag as it goes on from there, where what was found out is asked in its design. */
-export function withTaken(design: Design, taken: readonly Taken[]): Design {
+export function withTaken(design: Design, taken: readonly Measurement[]): Design {
   return taken.reduce<Design>((now, one) => {
     if ('leanPerTen' in one) return leaning(now, one.leanPerTen)
     return 'strip' in one ? { ...now, stretch: one.strip } : now

@@ -1,7 +1,7 @@
 import type { Design, WallPart } from '../design/design'
 import { seenIn } from '../design/seen'
 import type { Gauge } from '../gauge/gauge'
-import type { Seen } from '../kind/kind'
+import type { PartContext } from '../kind/kind'
 import { isPlainly } from '../texture/mirrored'
 import { type OwnShare, shareBySwatch } from '../texture/ownSize'
 import type { Texture } from '../texture/texture'
@@ -31,7 +31,7 @@ export function patternOfPart(spec: unknown, repeats: Design['repeats']): Textur
 
 /** The textures of a design that a swatch was made of. */
 export function texturesBySwatch(design: Design, gauge: Gauge): ReadonlyMap<string, OwnShare> {
-  const seen: Seen = seenIn(design, gauge)
+  const seen: PartContext = seenIn(design, gauge)
   return new Map(design.wall.flatMap((spec): [string, OwnShare][] => {
     const swatch = 'swatch' in spec ? spec.swatch : undefined
     const texture = swatch && kindOf(spec).texture?.(spec, design.repeats)

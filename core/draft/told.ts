@@ -2,14 +2,14 @@ import { times } from '../measure/length'
 import type { Finding, Fix } from '../part/finding'
 import type { PartResult } from '../part/part'
 import { liesOver } from '../round/freeRuns'
-import type { Drafted, DraftPart } from './part'
+import type { PartSource, DraftPart } from './part'
 
 /*
  * A part's result as one of the bag: its fixes pointed at its place in the design.
  */
 
 /** Where a part's spec is in the design. */
-function pathOf(id: string, from: Drafted): readonly string[] {
+function pathOf(id: string, from: PartSource): readonly string[] {
   return from.in === 'wall' ? ['wall', id] : [from.in]
 }
 
@@ -22,7 +22,7 @@ export function fixesOf(part: Pick<DraftPart, 'id' | 'from'>, fixes: readonly Fi
   return fixes.map(fix => pointed(fix, pathOf(part.id, part.from)))
 }
 
-function findingIn(finding: Finding, id: string, from: Drafted): Finding {
+function findingIn(finding: Finding, id: string, from: PartSource): Finding {
   const { fix, otherFixes, ...bare } = finding
   const own = { id, from }
   return {
@@ -42,7 +42,7 @@ function lyingFlat({ rounds, edge, size, arounds }: PartResult): Pick<PartResult
 }
 
 /** A part worked, as one of the bag. */
-export function asPart(id: string, name: string, from: Drafted, below: number, result: PartResult): DraftPart {
+export function asPart(id: string, name: string, from: PartSource, below: number, result: PartResult): DraftPart {
   return {
     ...result, ...lyingFlat(result), id, name, from, firstRound: below + 1, rising: result.rising ?? result.rounds.length,
     findings: result.findings.map(finding => findingIn(finding, id, from)),

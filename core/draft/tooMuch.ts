@@ -7,7 +7,7 @@ import { type PartResult, stopped } from '../part/part'
 import { type BeyondAllowance, EACH_ROUND, MOST_MADE } from '../round/allowance'
 import { type Edge, foundation } from '../round/edge'
 import { heightAsked } from '../wall/wall'
-import type { Drafted } from './part'
+import type { PartSource } from './part'
 
 /** What a base begins with anew that nobody could work. */
 const USUAL = { lengthCm: 20, widthCm: 12, heightCm: 12 }
@@ -21,7 +21,7 @@ export function tooMuch(edge: Edge | undefined, gauge: Gauge): PartResult {
 const said = (count: number) => (Number.isSafeInteger(count) && count < 1e12 ? count.toLocaleString('en') : 'countless')
 
 /** Why, and what would do: fewer rounds of it, a bag without it, or a base of a usual size. */
-export function tooMuchFinding(design: Design, id: string, from: Drafted, edge: Edge | undefined, beyond: BeyondAllowance): Finding {
+export function tooMuchFinding(design: Design, id: string, from: PartSource, edge: Edge | undefined, beyond: BeyondAllowance): Finding {
   const fixes = fixesFor(design, id, from, Math.floor((MOST_MADE - beyond.made) / (EACH_ROUND + (edge?.count ?? 1))))
   return {
     code: 'too-much', weight: 'stop', part: id,
@@ -32,7 +32,7 @@ export function tooMuchFinding(design: Design, id: string, from: Drafted, edge: 
   }
 }
 
-function fixesFor(design: Design, id: string, from: Drafted, roundsLeft: number): Fix[] {
+function fixesFor(design: Design, id: string, from: PartSource, roundsLeft: number): Fix[] {
   if (from.in !== 'wall') {
     const { form, stitch, colour } = design.base
     return [

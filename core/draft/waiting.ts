@@ -7,31 +7,31 @@ import { turnUp } from '../wall/turnUp'
 import { looksUp, mainStitch, workWall } from '../wall/wall'
 import { accepts } from './accepts'
 import { asked, type WorkAgain } from './goingOn'
-import type { Drafted } from './part'
+import type { PartSource } from './part'
 
 /*
  * The parts above the base, each waiting to be worked onto the edge below.
  */
 
 /** A part waiting to be worked onto the edge below. */
-export interface Waiting {
+export interface PendingPart {
   readonly id: string
   readonly name: string
-  readonly from: Drafted
+  readonly from: PartSource
   /** What it looks at besides its spec and what lies below. */
   readonly sees: readonly unknown[]
   readonly work: (edge: Edge, setting: Setting, instead: Parameters<WorkAgain>[0]) => PartResult
 }
 
 /** A part of the wall in its place, and what it is called there. */
-export interface Named {
+export interface NamedPart {
   readonly spec: WallPart
   readonly name: string
   readonly index: number
 }
 
 /** The turn-up, in the stitch and yarn of what stands on it. */
-export function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
+export function waitingTurnUp(design: Design, gauge: Gauge): PendingPart {
   const [first] = design.wall
   const kind = first ? mainStitch(first, seenIn(design, gauge)) : design.base.stitch
   const colour = first?.colour ?? design.base.colour
@@ -48,7 +48,7 @@ export function waitingTurnUp(design: Design, gauge: Gauge): Waiting {
  * @param name what it is called among the parts of its wall
  * @param dividing what lies below is worked: counts that are found come to what everything above accepts
  */
-export function waitingWall(design: Design, gauge: Gauge, { spec, name, index }: Named, dividing: boolean): Waiting {
+export function waitingWall(design: Design, gauge: Gauge, { spec, name, index }: NamedPart, dividing: boolean): PendingPart {
   const above = looksUp(spec) || dividing ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
   const { repeats, hook } = seenIn(design, gauge)
   return {

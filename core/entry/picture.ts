@@ -29,11 +29,11 @@ export interface Picture {
 }
 
 /** The parts of a stitch that a hook can take. */
-export type Taken = 'front' | 'back' | 'third' | 'stem'
+export type StitchPart = 'front' | 'back' | 'third' | 'stem'
 
 /** The threads of a stitch whose V lies about (x, y): its stem, the bar behind, and the two threads of the V; those taken are lit. */
-export function stitch(x: number, y: number, taken: readonly Taken[] = [], tall = 26): Thread[] {
-  const lit = (part: Taken) => (taken.includes(part) ? { lit: true as const } : {})
+export function stitch(x: number, y: number, taken: readonly StitchPart[] = [], tall = 26): Thread[] {
+  const lit = (part: StitchPart) => (taken.includes(part) ? { lit: true as const } : {})
   return [
     { path: `M${x - 8} ${y - 9}C${x - 3} ${y - 14} ${x + 4} ${y - 14} ${x + 9} ${y - 9}`, behind: true, ...lit('third') },
     { path: `M${x - 3} ${y + 4}C${x - 4} ${y + tall / 2} ${x - 5} ${y + tall * 0.8} ${x - 6} ${y + tall}`, ...lit('stem') },
@@ -44,7 +44,7 @@ export function stitch(x: number, y: number, taken: readonly Taken[] = [], tall 
 }
 
 /** A row of stitches, the one in the middle with what is taken lit. */
-export function row(count: number, y: number, taken: readonly Taken[] = [], middle = Math.floor(count / 2)): Thread[] {
+export function row(count: number, y: number, taken: readonly StitchPart[] = [], middle = Math.floor(count / 2)): Thread[] {
   return Array.from({ length: count }, (_, i) => stitch(16 + i * 20, y, i === middle ? taken : [])).flat()
 }
 

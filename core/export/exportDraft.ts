@@ -10,7 +10,7 @@ export const EXPORTS: readonly ExportAs[] = EXPORT_KINDS.map(({ as }) => as)
 export type ExportAs = (typeof EXPORT_KINDS)[number]['as']
 
 /** A draft written out: its body, and what a browser or file system should take it for. */
-export interface Exported {
+export interface ExportFile {
   readonly body: string
   readonly type: string
   readonly extension: string
@@ -23,7 +23,7 @@ export function exportDraft(
   terms: Terms,
   repeats: RepeatStyle = 'brackets',
   taught: TaughtGrams = {},
-): Exported {
+): ExportFile {
   const { write, type, extension }: ExportKind = EXPORT_KINDS.find(kind => kind.as === as)!
   return { body: write(draft, terms, repeats, taught), type, extension }
 }

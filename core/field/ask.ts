@@ -17,7 +17,7 @@ import type {
   RepeatField,
   StitchField,
   TextField,
-  Told,
+  Label,
   Way,
   WaysField,
   YarnField,
@@ -32,7 +32,7 @@ export function between(least: number, most: number): Bounds {
 
 /** Asks for a whole number. */
 export function count<const M extends More<number> & Pick<CountField, 'suffix' | 'taught'>>(
-  label: Told,
+  label: Label,
   bounds: Bounds,
   more?: M,
 ): CountField & M {
@@ -42,7 +42,7 @@ export function count<const M extends More<number> & Pick<CountField, 'suffix' |
 /** Asks for a whole number, or takes a word in its place. */
 export function countOr<const O extends string>(
   or: O,
-  label: Told,
+  label: Label,
   bounds: Bounds,
   more?: Omit<More<number>, 'begins'> & Pick<CountField, 'orDoes' | 'taught'>,
 ): CountField & { readonly or: O } {
@@ -50,13 +50,13 @@ export function countOr<const O extends string>(
 }
 
 /** Asks for a number with parts. */
-export function figure<const M extends More<number>>(label: Told, bounds: Bounds, unit: string, more?: M): FigureField & M {
+export function figure<const M extends More<number>>(label: Label, bounds: Bounds, unit: string, more?: M): FigureField & M {
   return { is: 'figure', label, bounds, unit, ...more } as FigureField & M
 }
 
 /** Asks for a length. */
 export function length<const M extends More<number> & Pick<LengthField, 'picks' | 'along'>>(
-  label: Told,
+  label: Label,
   bounds: Bounds,
   more?: M,
 ): LengthField & M {
@@ -65,7 +65,7 @@ export function length<const M extends More<number> & Pick<LengthField, 'picks' 
 
 /** Asks for one of a few. */
 export function choice<const V extends string | number | boolean>(
-  label: Told,
+  label: Label,
   options: readonly Option<V>[],
   more?: More<NoInfer<V>>,
 ): ChoiceField<V> {
@@ -75,13 +75,13 @@ export function choice<const V extends string | number | boolean>(
 /** Asks for a stitch. */
 export function stitch<const K extends FabricKind>(
   kinds: readonly K[],
-  more?: More<NoInfer<K>> & { readonly label?: Told },
+  more?: More<NoInfer<K>> & { readonly label?: Label },
 ): StitchField<K> {
   return { is: 'stitch', label: 'Stitch', kinds, begins: kinds[0]!, ...more }
 }
 
 /** Asks for a yarn of the bag. */
-export function yarn(more?: More<string> & { readonly label?: Told }): YarnField {
+export function yarn(more?: More<string> & { readonly label?: Label }): YarnField {
   return { is: 'yarn', label: 'Yarn', begins: 'main', ...more }
 }
 
@@ -101,24 +101,24 @@ export function optional<F extends Field>(field: F): F & { readonly optional: tr
 }
 
 interface WayMore<F extends Fields, S extends object> {
-  readonly does?: Told
+  readonly does?: Label
   readonly from: (spec: S, now: Now) => ValuesOf<F>
   readonly sets?: (spec: S, now: Now) => object
 }
 
 /** To want something in centimetres: the count is found. */
-export function want<const F extends Fields, S extends object = never>(name: Told, fields: F, more: WayMore<F, S>): Way<'want', F> {
+export function want<const F extends Fields, S extends object = never>(name: Label, fields: F, more: WayMore<F, S>): Way<'want', F> {
   return { under: 'want', name, fields, ...more } as unknown as Way<'want', F>
 }
 
 /** To pin a count: the size is told. */
-export function pin<const F extends Fields, S extends object = never>(name: Told, fields: F, more: WayMore<F, S>): Way<'pin', F> {
+export function pin<const F extends Fields, S extends object = never>(name: Label, fields: F, more: WayMore<F, S>): Way<'pin', F> {
   return { under: 'pin', name, fields, ...more } as unknown as Way<'pin', F>
 }
 
 /** Asks which way something is decided, and what that way asks. */
 export function ways<const W extends readonly Way[]>(
-  label: Told,
+  label: Label,
   of: W,
   more?: Partial<Omit<WaysField, 'is' | 'label' | 'ways'>>,
 ): WaysField<W> {
@@ -127,7 +127,7 @@ export function ways<const W extends readonly Way[]>(
 
 /** Asks for a group of questions, if the maker wants it. */
 export function maybe<const F extends Fields>(
-  label: Told,
+  label: Label,
   fields: F,
   more: Pick<MaybeField, 'without' | 'having' | 'lead' | 'usuallyNot' | 'says'> & {
     readonly begin: ValuesOf<F> | ((spec: never, now: Now) => ValuesOf<F>)
@@ -141,22 +141,22 @@ export function maybe<const F extends Fields>(
 }
 
 /** Asks the same over and over. */
-export function list<const F extends Fields>(label: Told, of: F, more: Omit<ListField, 'is' | 'label' | 'of'>): ListField<F> {
+export function list<const F extends Fields>(label: Label, of: F, more: Omit<ListField, 'is' | 'label' | 'of'>): ListField<F> {
   return { is: 'list', label, of, ...more }
 }
 
 /** Asks what belongs together. */
-export function group<const F extends Fields>(label: Told, fields: F, more?: Partial<GroupField>): GroupField<F> {
+export function group<const F extends Fields>(label: Label, fields: F, more?: Partial<GroupField>): GroupField<F> {
   return { is: 'group', label, fields, ...more } as GroupField<F>
 }
 
 /** Asks for text of so many characters. */
-export function text(label: Told, least: number, most: number, more?: Partial<TextField>): TextField {
+export function text(label: Label, least: number, most: number, more?: Partial<TextField>): TextField {
   return { is: 'text', label, least, most, ...more }
 }
 
 /** Text of small letters, digits and dashes: what other things are referred to by. */
-export function idText(label: Told, more?: Partial<TextField>): TextField {
+export function idText(label: Label, more?: Partial<TextField>): TextField {
   return text(label, 1, 24, { pattern: { source: ID, message: 'must be 1 to 24 small letters, digits or dashes' }, ...more })
 }
 
@@ -165,7 +165,7 @@ export const ID = '^[a-z0-9-]{1,24}$'
 
 /** Asks for something of one of several kinds. */
 export function oneOfKinds<T = unknown>(
-  label: Told,
+  label: Label,
   by: string,
   kinds: KindsField['kinds'],
   more?: Partial<KindsField<T>>,

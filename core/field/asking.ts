@@ -1,6 +1,6 @@
 import type { CardId } from '../entry/cards'
 import type { Change } from '../part/finding'
-import type { ChoiceField, CountField, Field, Fields, MaybeField, Option, StitchField, Told, WaysField } from './field'
+import type { ChoiceField, CountField, Field, Fields, MaybeField, Option, StitchField, Label, WaysField } from './field'
 import type { Now } from './now'
 import { decisionOf } from './spec'
 
@@ -12,7 +12,7 @@ import { decisionOf } from './spec'
 type Path = readonly (string | number)[]
 
 /** A question in its place: where its answer goes, and what stands there now. */
-export interface Put {
+export interface PlacedField {
   readonly name: string
   readonly field: Field
   readonly path: Path
@@ -30,7 +30,7 @@ export interface Answerable {
 }
 
 /** Words of a question as they are now. */
-export function said(told: Told, spec: object, now: Now): string {
+export function said(told: Label, spec: object, now: Now): string {
   return typeof told === 'string' ? told : told.of(spec, now)
 }
 
@@ -45,12 +45,12 @@ const FIELDED: readonly Field['is'][] = [
 ]
 
 /** The questions that make sense now, in rows: those that stand beside each other in one. */
-export function rowsOf(fields: Fields, spec: object, at: Path = [], skip: readonly string[] = []): Put[][] {
-  const rows: Put[][] = []
+export function rowsOf(fields: Fields, spec: object, at: Path = [], skip: readonly string[] = []): PlacedField[][] {
+  const rows: PlacedField[][] = []
   let beside = false
   for (const [name, field] of Object.entries(fields)) {
     if (field.unasked || !FIELDED.includes(field.is) || skip.includes(name) || field.when?.(spec) === false) continue
-    const put: Put = { name, field, path: [...at, name], value: valueAt(spec, [...at, name]) }
+    const put: PlacedField = { name, field, path: [...at, name], value: valueAt(spec, [...at, name]) }
     if (beside && field.beside) rows.at(-1)!.push(put)
     else rows.push([put])
     beside = field.beside === true
@@ -73,7 +73,9 @@ function answers(
 }
 
 /** One of a few: what is not so is left out of a document that may leave it out. */
-function choiceAnswers(field: ChoiceField & { readonly optional?: true }, { path, value }: Put, spec: object, now: Now): Answerable[] {
+function choiceAnswers(
+  field: ChoiceField & { readonly optional?: true }, { path, value }: PlacedField, spec: object, now: Now,
+): Answerable[] {
   // What a document leaves out is not so, or the first of what it may be.
   const stands = field.optional
     ? (value ?? (field.options.some(option => option.value === false) ? false : field.options[0]!.value))
@@ -81,7 +83,7 @@ function choiceAnswers(field: ChoiceField & { readonly optional?: true }, { path
   return answers(field.options, path, stands, spec, now, to => [{ path, value: field.optional && to === false ? undefined : to }])
 }
 
-function stitchAnswers({ kinds }: StitchField, { path, value }: Put, spec: object, now: Now): Answerable[] {
+function stitchAnswers({ kinds }: StitchField, { path, value }: PlacedField, spec: object, now: Now): Answerable[] {
   return answers(
     kinds.map(kind => ({ value: kind, name: `{${kind}}`, does: `{${kind}.name}` })),
     path,
@@ -93,7 +95,7 @@ function stitchAnswers({ kinds }: StitchField, { path, value }: Put, spec: objec
 }
 
 /** How something is decided: each way with the answers that it begins with, and what else changes with it. */
-function wayAnswers(field: WaysField, { path, value }: Put, spec: object, now: Now): Answerable[] {
+function wayAnswers(field: WaysField, { path, value }: PlacedField, spec: object, now: Now): Answerable[] {
   const current = value === undefined ? undefined : decisionOf(field, value as object)
   const ways = field.ways.map((way): Answerable => ({
     name: said(way.name, spec, now), ...(way.does === undefined ? {} : { does: said(way.does, spec, now) }), chosen: way === current,
@@ -106,7 +108,7 @@ function wayAnswers(field: WaysField, { path, value }: Put, spec: object, now: N
 }
 
 /** Whether a group of questions is there at all; together with the choice that leads it, if one does. */
-function maybeAnswers(field: MaybeField, { path, value }: Put, spec: object, now: Now): Answerable[] {
+function maybeAnswers(field: MaybeField, { path, value }: PlacedField, spec: object, now: Now): Answerable[] {
   const begins = () => value ?? field.begin(spec, now)
   const without: Answerable = { ...field.without, chosen: value === undefined, changes: [{ path, value: undefined }] }
   if (field.lead === undefined) return [without, { ...field.having, chosen: value !== undefined, changes: [{ path, value: begins() }] }]
@@ -124,7 +126,7 @@ function untaught(taught: readonly number[]): number {
 }
 
 /** A number that makers teach several of: those, the word in its place, and any other. */
-function taughtAnswers({ or, orDoes, taught = [] }: CountField, { path, value }: Put, spec: object, now: Now): Answerable[] {
+function taughtAnswers({ or, orDoes, taught = [] }: CountField, { path, value }: PlacedField, spec: object, now: Now): Answerable[] {
   const other = taught.every(one => one.value !== value) && value !== or
   // A number that nobody teaches, so that the maker is asked for theirs.
   const own = other ? value : untaught(taught.map(one => one.value))
@@ -143,7 +145,7 @@ function taughtAnswers({ or, orDoes, taught = [] }: CountField, { path, value }:
 }
 
 /** The answers that a question lets choose from; none of one that asks for a figure alone. */
-export function answersTo(put: Put, spec: object, now: Now): Answerable[] {
+export function answersTo(put: PlacedField, spec: object, now: Now): Answerable[] {
   const { field } = put
   switch (field.is) {
     case 'choice':
@@ -170,7 +172,7 @@ export interface Within {
 }
 
 /** What a question asks further, as it is answered now; nothing of one that asks no further. */
-export function withinOf({ field, path, value }: Put): Within | undefined {
+export function withinOf({ field, path, value }: PlacedField): Within | undefined {
   if (field.is === 'group') return { fields: field.fields, at: path, skip: [] }
   if (value === undefined) return undefined
   if (field.is === 'maybe') return { fields: field.fields, at: path, skip: field.lead === undefined ? [] : [field.lead] }
@@ -192,13 +194,13 @@ export function standsAt(fields: Fields, spec: object, now: Now, at: Path = []):
 }
 
 /** Whether a figure is asked for: not where a word or a taught number stands in its place. */
-export function asksFigure({ field, value }: Put): boolean {
+export function asksFigure({ field, value }: PlacedField): boolean {
   if (field.is === 'figure' || field.is === 'length') return true
   return field.is === 'count' && (!field.taught || (typeof value === 'number' && field.taught.every(one => one.value !== value)))
 }
 
 /** A figure answered, and others of its group that it takes along; nothing to leave it out. */
-export function figureAnswered({ field, path }: Put, value: number | undefined, spec: object): Change[] {
+export function figureAnswered({ field, path }: PlacedField, value: number | undefined, spec: object): Change[] {
   const group = path.slice(0, -1)
   const along = field.is === 'length' && value !== undefined ? field.along?.(value, valueAt(spec, group) as object) : undefined
   return [{ path, value }, ...Object.entries(along ?? {}).map(([name, to]): Change => ({ path: [...group, name], value: to }))]

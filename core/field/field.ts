@@ -15,16 +15,16 @@ export interface Bounds {
 }
 
 /** Words of a question: always the same, or by what the spec says and what the part came to. Stitches and lengths in curly brackets. */
-export type Told = string | { of(spec: object, now: Now): string }
+export type Label = string | { of(spec: object, now: Now): string }
 
 /** Words that depend on the spec and on what the part came to. */
-export function told<S extends object>(of: (spec: S, now: Now) => string): Told {
+export function told<S extends object>(of: (spec: S, now: Now) => string): Label {
   return { of: (spec, now) => of(spec as S, now) }
 }
 
 /** What a question of any sort says of itself. */
-export interface Asked {
-  readonly label: Told
+export interface FieldBase {
+  readonly label: Label
   /** What it is, for the schema and the tables, where the label does not say enough. */
   readonly says?: string
   /** What a word of the craft in its label means, told behind a `?`. */
@@ -40,7 +40,7 @@ export interface Asked {
 }
 
 /** Further things a question can say. */
-export type More<D> = Partial<Omit<Asked, 'label'>> & {
+export type More<D> = Partial<Omit<FieldBase, 'label'>> & {
   /** What a document means that leaves it out, and what a new part begins with; without it the document has to say. */
   readonly begins?: D
   /** From where to where makers usually answer: random designs keep within it. */
@@ -48,7 +48,7 @@ export type More<D> = Partial<Omit<Asked, 'label'>> & {
 }
 
 /** A whole number. */
-export interface CountField extends Asked {
+export interface CountField extends FieldBase {
   readonly is: 'count'
   readonly bounds: Bounds
   readonly begins?: number | string
@@ -57,12 +57,12 @@ export interface CountField extends Asked {
   readonly suffix?: string
   /** A word that may stand in the place of the number: `by-gauge`; what it does, and numbers that makers teach besides. */
   readonly or?: string
-  readonly orDoes?: Told
+  readonly orDoes?: Label
   readonly taught?: readonly Option<number>[]
 }
 
 /** A number with parts: kilograms, stitches in ten rounds. */
-export interface FigureField extends Asked {
+export interface FigureField extends FieldBase {
   readonly is: 'figure'
   readonly bounds: Bounds
   readonly unit: string
@@ -71,7 +71,7 @@ export interface FigureField extends Asked {
 }
 
 /** A length, kept in centimetres and asked in the maker's units. */
-export interface LengthField extends Asked {
+export interface LengthField extends FieldBase {
   readonly is: 'length'
   readonly bounds: Bounds
   readonly begins?: number
@@ -85,39 +85,39 @@ export interface LengthField extends Asked {
 /** One of the answers to choose from. */
 export interface Option<V extends string | number | boolean = string | number | boolean> {
   readonly value: V
-  readonly name: Told
-  readonly does?: Told
+  readonly name: Label
+  readonly does?: Label
   /** How it is worked: a card with a drawing. */
   readonly card?: CardId
 }
 
 /** One of a few answers. */
-export interface ChoiceField<V extends string | number | boolean = string | number | boolean> extends Asked {
+export interface ChoiceField<V extends string | number | boolean = string | number | boolean> extends FieldBase {
   readonly is: 'choice'
   readonly options: readonly Option<V>[]
   readonly begins?: V
 }
 
 /** One of a few stitches, by their names in the maker's vocabulary. */
-export interface StitchField<K extends FabricKind = FabricKind> extends Asked {
+export interface StitchField<K extends FabricKind = FabricKind> extends FieldBase {
   readonly is: 'stitch'
   readonly kinds: readonly K[]
   readonly begins?: K
 }
 
 /** A yarn of the bag, by its id. */
-export interface YarnField extends Asked {
+export interface YarnField extends FieldBase {
   readonly is: 'yarn'
   readonly begins: string
 }
 
 /** A stitch pattern of the maker's own, by its id. */
-export interface RepeatField extends Asked {
+export interface RepeatField extends FieldBase {
   readonly is: 'repeat'
 }
 
 /** A mark that has only one value: it says which of several ways is meant. */
-export interface AlwaysField<V extends boolean = boolean> extends Asked {
+export interface AlwaysField<V extends boolean = boolean> extends FieldBase {
   readonly is: 'always'
   readonly value: V
 }
@@ -128,8 +128,8 @@ export type Fields = Readonly<Record<string, Field>>
 /** One way to decide something: wanted in centimetres, or pinned as a count. */
 export interface Way<U extends 'want' | 'pin' = 'want' | 'pin', F extends Fields = Fields> {
   readonly under: U
-  readonly name: Told
-  readonly does?: Told
+  readonly name: Label
+  readonly does?: Label
   readonly fields: F
   /** The answers that this way begins with, by what the part came to. */
   from(spec: object, now: Now): object
@@ -138,7 +138,7 @@ export interface Way<U extends 'want' | 'pin' = 'want' | 'pin', F extends Fields
 }
 
 /** Something that can be decided in several ways, of which the document keeps one. */
-export interface WaysField<W extends readonly Way[] = readonly Way[]> extends Asked {
+export interface WaysField<W extends readonly Way[] = readonly Way[]> extends FieldBase {
   readonly is: 'ways'
   readonly ways: W
   /** How it is called to decide nothing, where the document may leave it out. */
@@ -146,7 +146,7 @@ export interface WaysField<W extends readonly Way[] = readonly Way[]> extends As
 }
 
 /** A group of questions that only some bags need; left out of the document where they do not. */
-export interface MaybeField<F extends Fields = Fields> extends Asked {
+export interface MaybeField<F extends Fields = Fields> extends FieldBase {
   readonly is: 'maybe'
   readonly optional: true
   readonly fields: F
@@ -160,7 +160,7 @@ export interface MaybeField<F extends Fields = Fields> extends Asked {
 }
 
 /** A list of the same questions over and over. */
-export interface ListField<F extends Fields = Fields> extends Asked {
+export interface ListField<F extends Fields = Fields> extends FieldBase {
   readonly is: 'list'
   readonly of: F
   /** What one of them is called, and what all are: for messages. */
@@ -175,7 +175,7 @@ export interface ListField<F extends Fields = Fields> extends Asked {
 }
 
 /** Questions that belong together, always there. */
-export interface GroupField<F extends Fields = Fields> extends Asked {
+export interface GroupField<F extends Fields = Fields> extends FieldBase {
   readonly is: 'group'
   readonly fields: F
   /** So many at least of what may be left out have to be there. */
@@ -185,7 +185,7 @@ export interface GroupField<F extends Fields = Fields> extends Asked {
 }
 
 /** Text, or a word of a certain pattern. */
-export interface TextField extends Asked {
+export interface TextField extends FieldBase {
   readonly is: 'text'
   readonly least: number
   readonly most: number
@@ -195,14 +195,14 @@ export interface TextField extends Asked {
 }
 
 /** Lines of text. */
-export interface LinesField extends Asked {
+export interface LinesField extends FieldBase {
   readonly is: 'lines'
   readonly most: number
   readonly longest: number
 }
 
 /** Things of several kinds, told apart by a word: bases by their form, parts by their band. */
-export interface KindsField<T = unknown> extends Asked {
+export interface KindsField<T = unknown> extends FieldBase {
   readonly is: 'kinds'
   /** The field that tells them apart. */
   readonly by: string

@@ -78,7 +78,7 @@ function wallOf(problem: WallProblem, base: BaseSpec, adjusting: readonly Adjust
 
 type Choice = BaseChoice & { readonly base: BaseSpec }
 
-interface Weighed {
+interface CostedPlan {
   readonly choice: Choice
   readonly plan: WallPlan
   readonly costCm: number
@@ -97,7 +97,7 @@ const SHOWN = 6
 
 /** Keeps the cheapest of each likeness. */
 class Best {
-  private readonly kept = new Map<number, Weighed>()
+  private readonly kept = new Map<number, CostedPlan>()
 
   offer(choice: Choice, plan: WallPlan): void {
     const key = likeness(choice, plan)
@@ -106,7 +106,7 @@ class Best {
     if (!held || costCm < held.costCm) this.kept.set(key, { choice, plan, costCm })
   }
 
-  list(): Weighed[] {
+  list(): CostedPlan[] {
     return [...this.kept.values()].sort((a, b) => a.costCm - b.costCm)
   }
 }

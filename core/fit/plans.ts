@@ -1,5 +1,5 @@
 import type { WallPart } from '../design/design'
-import type { Seen } from '../kind/kind'
+import type { PartContext } from '../kind/kind'
 import { gaps } from '../round/spread'
 import { STITCHES_A_CHANGE } from '../wall/adjusted'
 import { divides } from '../part/asks'
@@ -23,7 +23,7 @@ export interface WallPlan {
 /** What the wall and the mouth ask, and how much adjusting is allowed. */
 export interface WallProblem {
   readonly wall: readonly WallPart[]
-  readonly seen: Seen
+  readonly seen: PartContext
   readonly mouthDivides: number
   /** Adjusting rounds in one plan. */
   readonly mostAdjusting: number

@@ -17,7 +17,7 @@ import { heightAsked } from '../wall/wall'
 export type TallAs = 'flat' | 'standing'
 
 /** A bag as large as was asked, as near as whole rounds come; or why it cannot be. */
-export type Sized
+export type SizingResult
   = { readonly can: true, readonly fix: Fix, readonly cm: number } | { readonly can: false, readonly why: string }
 
 export function tallCm({ sizes }: Draft, as: TallAs): number {
@@ -45,7 +45,7 @@ function withHeight(design: Design, id: string, heightCm: number): Design {
 const TRIES = 4
 
 /** The bag so tall in all: its tallest plain band gives, everything else stays as it is. */
-export function asTall(design: Design, wantedCm: number, as: TallAs): Sized {
+export function asTall(design: Design, wantedCm: number, as: TallAs): SizingResult {
   const before = draft(design)
   const band = giving(before)
   if (!band) return { can: false, why: 'No band of this bag can be made taller or lower: add a plain one.' }
@@ -82,7 +82,7 @@ export function canBeWide(design: Design): boolean {
 }
 
 /** The bag so wide lying flat: its base is decided by that, its other sizes stay as they are. */
-export function asWide(design: Design, wantedCm: number): Sized {
+export function asWide(design: Design, wantedCm: number): SizingResult {
   const way = flatWay(design)
   if (!way) return { can: false, why: 'A floor of this form is not sized by the bag lying flat: change the base itself.' }
   const before = draft(design)

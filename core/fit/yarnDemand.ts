@@ -173,16 +173,16 @@ export class YarnOfBags {
   }
 }
 
-type Pinned = { readonly size: { readonly pin: Readonly<Record<string, number>> } }
+type PinnedSize = { readonly size: { readonly pin: Readonly<Record<string, number>> } }
 
 function pinned(base: BaseSpec, first: string, at: number): BaseSpec {
-  const { size: { pin } } = base as unknown as Pinned
+  const { size: { pin } } = base as unknown as PinnedSize
   return { ...base, size: { pin: { ...pin, [first]: at } } } as unknown as BaseSpec
 }
 
 /** The line that a base lies on: all that is alike but the first of its counts. */
 function lineOf(base: BaseSpec): { readonly key: string, readonly first: string, readonly at: number } | undefined {
-  const pin = (base as Partial<Pinned>).size?.pin
+  const pin = (base as Partial<PinnedSize>).size?.pin
   const [first] = Object.keys(pin ?? {})
   if (!pin || first === undefined) return undefined
   return { key: JSON.stringify(pinned(base, first, 0)), first, at: pin[first]! }

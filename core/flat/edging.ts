@@ -7,7 +7,7 @@ import { type Edge, foundation, foundationOf } from '../round/edge'
 import { allAt, each, inOne, type Step } from '../round/step'
 import { inTurns } from '../round/turns'
 import { work } from '../round/work'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { many } from '../stitch/tell'
 import { rowEndCm } from './flat'
 import { intoRowEnd } from './seams'
@@ -44,8 +44,8 @@ export const EDGED = maybe('An edging about it', EDGING, {
 })
 
 /** A piece of rows that something is worked about. */
-interface Edged {
-  readonly rows: readonly Worked[]
+interface EdgedPiece {
+  readonly rows: readonly WorkedRound[]
   /** Its first row's stitches: the underside of what it was begun with. */
   readonly wide: number
   readonly colour: string
@@ -64,12 +64,12 @@ function stretch(into: readonly number[], corner: number, landmark?: 'rowEnds' |
   return landmark ? allAt(landmark, steps) : steps
 }
 
-function intoEnds(rows: readonly Worked[], gauge: Gauge): number[] {
+function intoEnds(rows: readonly WorkedRound[], gauge: Gauge): number[] {
   return rows.map(row => intoRowEnd(rowEndCm(row, { gauge }), gauge))
 }
 
 /** Works a round or a row of an edging; steps that do not come out are this program's mistake. */
-function edgingRow(on: Edge, steps: readonly Step[], i: number, join: 'open' | 'slip', colour: string): Worked {
+function edgingRow(on: Edge, steps: readonly Step[], i: number, join: 'open' | 'slip', colour: string): WorkedRound {
   const result = work(
     {
       steps, colour, join, begin: { chains: 1, counts: false, turn: join === 'open' && i > 0 },
@@ -82,7 +82,9 @@ function edgingRow(on: Edge, steps: readonly Step[], i: number, join: 'open' | '
 }
 
 /** So many rows upon each other; each adds nothing along its side, and a round what its four corners take. */
-function upon(first: Worked, more: number, join: 'open' | 'slip', corners: readonly number[], corner: number, colour: string): Worked[] {
+function upon(
+  first: WorkedRound, more: number, join: 'open' | 'slip', corners: readonly number[], corner: number, colour: string,
+): WorkedRound[] {
   const worked = [first]
   let turns = [...corners]
   for (let i = 1; i <= more; i++) {
@@ -107,7 +109,7 @@ function alongRow(count: number): number[] {
 }
 
 /** Rounds about a whole piece: along its last row, down its row ends, along its first row's underside, up the other row ends. */
-function roundsAbout({ rows, wide, colour }: Edged, { rounds, corner }: Edging, gauge: Gauge): Worked[] {
+function roundsAbout({ rows, wide, colour }: EdgedPiece, { rounds, corner }: Edging, gauge: Gauge): WorkedRound[] {
   const top = rows.at(-1)!.edge.count
   const ends = intoEnds(rows, gauge)
   const on = foundationOf([
@@ -126,18 +128,18 @@ function roundsAbout({ rows, wide, colour }: Edged, { rounds, corner }: Edging, 
 }
 
 /** Rows along one side of a piece, where its rows end. */
-function rowsAlong({ rows, colour }: Edged, times: number, gauge: Gauge): Worked[] {
+function rowsAlong({ rows, colour }: EdgedPiece, times: number, gauge: Gauge): WorkedRound[] {
   const ends = intoEnds(rows, gauge)
   const first = edgingRow(foundation('rowEnd', rows.length, false), allAt('rowEnds', intoEach(ends)), 0, 'open', colour)
   return upon(first, times - 1, 'open', [], 1, colour)
 }
 
-function lengthOf(rows: readonly Worked[], gauge: Gauge): number {
+function lengthOf(rows: readonly WorkedRound[], gauge: Gauge): number {
   return rows.at(-1)!.edge.count * gauge.sc.width.cm
 }
 
 /** An edging of rows along both sides of a piece that is to be seamed there. */
-export function sideEdging(rows: readonly Worked[], times: number, colour: string, { gauge }: Pick<Setting, 'gauge'>): Piece {
+export function sideEdging(rows: readonly WorkedRound[], times: number, colour: string, { gauge }: Pick<Setting, 'gauge'>): Piece {
   const worked = rowsAlong({ rows, wide: 0, colour }, times, gauge)
   return {
     id: 'edging', name: 'Edging along a side', times: 2, start: { kind: 'chain', chains: 0 }, rows: worked, along: true, colour,

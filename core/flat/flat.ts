@@ -6,7 +6,7 @@ import type { Repeat } from '../repeat/repeat'
 import type { Edge } from '../round/edge'
 import { firstKind } from '../round/firstKind'
 import type { RowsBelow } from '../round/style'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { type FlatBand, flatKindOf } from './kinds'
 
 /*
@@ -15,7 +15,7 @@ import { type FlatBand, flatKindOf } from './kinds'
 
 /** A flat piece as it is worked. */
 export interface FlatPiece {
-  readonly rows: readonly Worked[]
+  readonly rows: readonly WorkedRound[]
   /** What its last row left. */
   readonly edge: Edge
   readonly height: Length
@@ -57,7 +57,7 @@ function estimatedIn(bands: readonly FlatBand[], { gauge, repeats = [] }: Settin
  * @param until how tall the piece is to be: its last band goes on until then
  */
 export function workFlat(bands: readonly FlatBand[], on: Edge, setting: Setting, rows: RowsBelow, until?: Until): FlatPiece {
-  const worked: Worked[] = []
+  const worked: WorkedRound[] = []
   const rises: number[] = []
   const findings: Finding[] = estimatedIn(bands, setting)
   let height: Length = times(setting.gauge.sc.height, 0)
@@ -127,6 +127,6 @@ export function countNear(wanted: number, asks: Asks): number {
 }
 
 /** How tall the end of a row is, in centimetres: as tall as its first stitch. */
-export function rowEndCm({ round: { steps } }: Worked, { gauge }: Pick<Setting, 'gauge'>): number {
+export function rowEndCm({ round: { steps } }: WorkedRound, { gauge }: Pick<Setting, 'gauge'>): number {
   return gauge[firstKind(steps) ?? 'sc'].height.cm
 }

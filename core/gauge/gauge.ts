@@ -1,9 +1,9 @@
 import { combinedShare, type Length, withUncertainty } from '../measure/length'
 import { FABRIC_KINDS, type FabricKind, STITCHES, type StitchKind } from '../stitch/dictionary'
-import type { Counted } from './uneven'
+import type { SwatchExtent } from './uneven'
 
 /** What the maker counted on a swatch in one stitch kind. */
-export interface Measured {
+export interface SwatchCount {
   /** Stitches across `overCm`. */
   readonly stitches: number
   /** Rounds (or rows) up `tallCm`. */
@@ -17,7 +17,7 @@ export interface Measured {
 export interface Swatch {
   readonly hookMm: number
   readonly strands: number
-  readonly measured: Readonly<Partial<Record<FabricKind, Measured>>>
+  readonly measured: Readonly<Partial<Record<FabricKind, SwatchCount>>>
   /** A length of chain counted: what the loops of a net are made of. */
   readonly chain?: { readonly chains: number, readonly overCm: number }
   /** True while these are the house's starting figures and nobody has measured anything. */
@@ -44,7 +44,7 @@ export interface StitchSize {
   /** The measured kind an estimate was taken from. */
   readonly from?: FabricKind
   /** How many were counted on the swatch; left out where finished work said how large it is, and how sure that is. */
-  readonly counted?: Counted
+  readonly counted?: SwatchExtent
   /** The one side that finished work has told so far; the other is still as the swatch said. */
   readonly toldSide?: 'width' | 'height'
   /** The shares of edge with which the maker's own floors lay flat, where finished bags taught that. */
@@ -63,7 +63,7 @@ const ESTIMATE_SHARE = 0.1
 /** Doubt in figures that nobody measured at all (from memory: tensions differ by that much and more). */
 const ASSUMED_SHARE = 0.15
 
-function fromCount(kind: FabricKind, measured: Measured, { assumed, learnt }: Swatch): StitchSize {
+function fromCount(kind: FabricKind, measured: SwatchCount, { assumed, learnt }: Swatch): StitchSize {
   const doubt = assumed ? ASSUMED_SHARE : 0
   const [wide, tall] = learnt
     ? [learnt.widePercent / 100, learnt.tallPercent / 100]

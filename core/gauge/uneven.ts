@@ -12,7 +12,7 @@ const UNEVEN_SHARE = 0.06
 const DEVIATIONS = 2
 
 /** How many stitches across, and how many rounds up, a swatch was counted over. */
-export interface Counted {
+export interface SwatchExtent {
   readonly stitches: number
   readonly rounds: number
 }

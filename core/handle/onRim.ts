@@ -87,7 +87,7 @@ function inStitches<S extends object>(spec: S, edge: Edge, setting: Setting): S 
 }
 
 /** What works no round of the bag, and is only placed on its rim. */
-interface Fitted<B extends string, F extends Fields, S = PartSpec<B, F>> {
+interface RimFitting<B extends string, F extends Fields, S = PartSpec<B, F>> {
   readonly band: B
   readonly name: string
   readonly does: string
@@ -105,7 +105,7 @@ interface Fitted<B extends string, F extends Fields, S = PartSpec<B, F>> {
 /** Declares a strap or a closure: it leaves the edge as it was, with feet, pieces and advice. */
 export function fitted<const B extends string, const F extends Fields>({
   place, refusedAs, sample, ...named
-}: Fitted<B, F>): PartKind<B, F> & { readonly fields: F } {
+}: RimFitting<B, F>): PartKind<B, F> & { readonly fields: F } {
   return kind({
     group: 'Handles', ...named, sample: { on: 'rim', ...sample }, demand: () => AS_IT_WAS,
     main: ({ stitch = 'sc' }: { stitch?: FabricKind }) => stitch,

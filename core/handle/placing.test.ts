@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { SEED } from '../../tests/arbitraries/designs'
 import { type Edge, foundation, withSides } from '../round/edge'
-import { boundaryAt, type Centred, markedAnew, nudgeRoom, placed, placesNear, stitchesBefore, within } from './placing'
+import { boundaryAt, type SpanCentre, markedAnew, nudgeRoom, placed, placesNear, stitchesBefore, within } from './placing'
 
 const rim = (count: number, sides?: readonly [number, number], start = 0): Edge => ({
   ...(sides ? withSides(foundation('stitch', count), sides) : foundation('stitch', count)),
@@ -13,7 +13,7 @@ const rim = (count: number, sides?: readonly [number, number], start = 0): Edge 
 const anyPlacing = fc.integer({ min: 6, max: 260 }).chain(count =>
   fc.record({
     count: fc.constant(count), side: fc.nat(count - 1), start: fc.nat(count - 1), off: fc.constantFrom(0, 0, 1),
-    places: fc.integer({ min: 1, max: Math.floor(count / 2) }), centred: fc.constantFrom<Centred>('faces', 'sides'),
+    places: fc.integer({ min: 1, max: Math.floor(count / 2) }), centred: fc.constantFrom<SpanCentre>('faces', 'sides'),
   }),
 )
 type Any = typeof anyPlacing extends fc.Arbitrary<infer T> ? T : never
@@ -104,7 +104,7 @@ describe('two spans opposite each other', () => {
       fc.property(
         fc.integer({ min: 12, max: 200 }),
         fc.double({ min: 1, max: 40, noNaN: true }),
-        fc.constantFrom<Centred>('faces', 'sides'),
+        fc.constantFrom<SpanCentre>('faces', 'sides'),
         (count, wanted, centred) => {
           const found = placesNear(count, wanted, centred)
           fc.pre(2 * found <= count)

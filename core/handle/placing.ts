@@ -18,7 +18,7 @@ import type { Edge } from '../round/edge'
  */
 
 /** Where the middle of a span lies: on the bag's two faces, or on its two sides. */
-export type Centred = 'faces' | 'sides'
+export type SpanCentre = 'faces' | 'sides'
 
 /** Two spans of places, opposite each other, as boundaries of the edge: each takes `places` of them from its first. */
 export interface Placing {
@@ -55,7 +55,7 @@ function wholeAxis(wanted: number, between: number): number {
  * @param places of each span: at least 1, and two of them no more than the edge has
  * @param nudge places that the first span is moved on, the second one mirroring it; no further than there is room
  */
-export function placed(edge: Edge, places: number, centred: Centred, nudge = 0): Placing {
+export function placed(edge: Edge, places: number, centred: SpanCentre, nudge = 0): Placing {
   const { count } = edge
   const wanted = foldAxis(edge) + (centred === 'sides' ? count / 2 : 0)
   const between = count - 2 * places
@@ -89,7 +89,7 @@ export function nudgeRoom(edge: Edge, places: number): number {
  * The number of places nearest to a wanted one that lets two spans be mirror images about the very sides, if those are opposite
  * each other on an edge of so many places; at least 1.
  */
-export function placesNear(count: number, wanted: number, centred: Centred): number {
+export function placesNear(count: number, wanted: number, centred: SpanCentre): number {
   const near = Math.max(1, Math.round(wanted))
   if (count % 2 === 1) return near
   const odd = centred === 'faces' && (count / 2) % 2 === 1

@@ -16,7 +16,7 @@ import { DROP_CM, STRAP_STITCH, USUAL_DROPS } from './strapLength'
 export const SLOT_CM = between(1, 100)
 
 /** What the questions look at of one another's answers. */
-interface Answered {
+interface SlotAnswers {
   readonly corners: number
   readonly rounds: number
   readonly into: Into
@@ -30,7 +30,7 @@ function slotsNow(spec: object, { part, gauge }: Now): Slots | undefined {
 }
 
 /** A handle that hangs wants its corners drawn together. */
-function drawnAtCorners({ corners, rounds }: Answered): Partial<Answered> {
+function drawnAtCorners({ corners, rounds }: SlotAnswers): Partial<SlotAnswers> {
   return corners === 0 ? { corners: 1, rounds: Math.max(2, rounds) } : {}
 }
 
@@ -62,7 +62,7 @@ const CHAINS = ways('The chain over each is', [
     'so many chains',
     { chains: count('Chains', between(1, 600), { usually: between(1, 90) }) },
     {
-      does: 'You pin the chains, the drop is told.', from: (spec: Answered, now) => ({ chains: slotsNow(spec, now)?.chains ?? 30 }),
+      does: 'You pin the chains, the drop is told.', from: (spec: SlotAnswers, now) => ({ chains: slotsNow(spec, now)?.chains ?? 30 }),
       sets: drawnAtCorners,
     },
   ),
@@ -127,7 +127,7 @@ export function slotFields<const I extends Into>(wide: string, into: I) {
             does: 'The last stitch of the bag with the first chain, and the last chain with the next stitch: no gap at the foot.',
           },
         ],
-        { when: (spec: object) => (spec as Answered).corners > 0 && (spec as Answered).into !== 'over' },
+        { when: (spec: object) => (spec as SlotAnswers).corners > 0 && (spec as SlotAnswers).into !== 'over' },
       ),
     ),
     ...WHERE, ...IN_ROUNDS,

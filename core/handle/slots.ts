@@ -8,7 +8,7 @@ import type { Edge } from '../round/edge'
 import type { Begin, Round } from '../round/round'
 import { each, type Step } from '../round/step'
 import { inStyle } from '../round/style'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { asMarked, gripOf, offPlace, used } from './rim'
 import { cornerRound, cornersOverChains, hasCorners, met, overChains, slotSteps, withFree } from './slotRounds'
 import { CORNER_RUN, cornerRounds, SLOT_CM, slotFields, type Slots, slotsDemand, slotsOn, type SlotsSpec, tooWide } from './slotSpec'
@@ -52,7 +52,7 @@ function flops(spec: SlotsSpec, { hangs }: Slots): Finding[] {
   return []
 }
 
-function tallies(rounds: readonly Worked[], count: number): Finding {
+function tallies(rounds: readonly WorkedRound[], count: number): Finding {
   return {
     code: 'rim-counts', weight: 'note',
     what: `The rim goes from ${count} stitches to ${rounds
@@ -62,7 +62,7 @@ function tallies(rounds: readonly Worked[], count: number): Finding {
   }
 }
 
-function noteFor(i: number, spec: SlotsSpec, rounds: readonly Worked[]): string | undefined {
+function noteFor(i: number, spec: SlotsSpec, rounds: readonly WorkedRound[]): string | undefined {
   if (i === 0) return 'Work the chains loosely: they are the inside of the handle.'
   const drawn = rounds[i - 1]!.edge.count - rounds[i]!.edge.count
   if (i > 1 && drawn > 0) return `Corners: ${drawn} fewer.`

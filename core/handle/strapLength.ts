@@ -1,5 +1,5 @@
 import { between, count, length, pin, stitch, want, ways } from '../field/ask'
-import { type Bounds, type Told, told } from '../field/field'
+import { type Bounds, type Label, told } from '../field/field'
 import { type Now, tenths } from '../field/now'
 import type { Finding, Fix } from '../part/finding'
 import { HAND_DROP_CM, SHOULDER_DROP_CM } from './drop'
@@ -32,7 +32,7 @@ function countNow(spec: object, { part }: Now, piece: number): number {
 
 /** How long a strap is: long enough to drop so far, or so many rows (worked across) or chains (along). */
 export function strapLength(label: string, { piece = 0, usual = true } = {}) {
-  const labelled = (what: string): Told => `${label}: ${what}`
+  const labelled = (what: string): Label => `${label}: ${what}`
   return ways(`${label}: you give`, [
     want(
       'its drop',

@@ -6,7 +6,7 @@ import { type Edge, foundation } from '../round/edge'
 import { at, each, type Step, together, inOne } from '../round/step'
 import { startingChains } from '../round/style'
 import { work } from '../round/work'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 
 /** Stitches that handles, straps and tabs can be worked in. */
 export const STRIP_STITCHES = ['sc', 'hdc', 'dc'] as const
@@ -27,14 +27,14 @@ export function runsAcross(spec: object): boolean {
 /** A strip of fabric worked in rows, on its own. */
 export interface Strip {
   readonly start: Start
-  readonly rows: readonly Worked[]
+  readonly rows: readonly WorkedRound[]
   readonly lengthCm: number
   readonly widthCm: number
 }
 
 /** Works rows one onto the other; steps that do not come out are this program's mistake. */
-export function rowsOf(on: Edge, stitch: StripStitch, colour: string, rows: readonly (readonly Step[])[]): Worked[] {
-  const worked: Worked[] = []
+export function rowsOf(on: Edge, stitch: StripStitch, colour: string, rows: readonly (readonly Step[])[]): WorkedRound[] {
+  const worked: WorkedRound[] = []
   for (const [i, steps] of rows.entries()) {
     const result = work(
       {

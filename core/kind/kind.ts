@@ -71,7 +71,7 @@ export interface Keeps {
 }
 
 /** What can be looked at to say what a part asks and leaves, without working it. */
-export interface Seen {
+export interface PartContext {
   readonly gauge: Gauge
   readonly repeats: readonly Repeat[]
   /** The hook that the gauge is on. */
@@ -106,9 +106,9 @@ export interface PartKind<B extends string = string, F extends Fields = Fields, 
   /** How a new one begins from what stands there; what is left out begins as its field says. */
   readonly begins: (keeps: Keeps) => Partial<S>
   /** What it asks of the count and leaves; nothing if it cannot be worked at all. */
-  readonly demand: (spec: S, seen: Seen) => Demand | undefined
+  readonly demand: (spec: S, seen: PartContext) => Demand | undefined
   /** The stitch that it is mostly worked in. */
-  readonly main: (spec: S, seen: Seen) => FabricKind
+  readonly main: (spec: S, seen: PartContext) => FabricKind
   readonly work: (spec: S, edge: Edge, setting: WallSetting) => PartResult
   /** Whether it comes to what everything above it can be worked on. */
   readonly looksUp?: (spec: S) => boolean

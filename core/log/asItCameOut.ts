@@ -5,7 +5,7 @@ import type { Measure } from '../design/measured'
 import { type Draft, draft, type DraftPart } from '../draft/draft'
 import { drift } from '../draft/drift'
 import type { WaysField } from '../field/field'
-import type { Counted } from '../make/event'
+import type { CountDeed } from '../make/event'
 import type { InHand } from '../make/plan'
 import type { MakeState } from '../make/state'
 import { relativeUncertainty } from '../measure/length'
@@ -52,7 +52,7 @@ function pinnedPart(spec: WallPart, part: DraftPart | undefined, { gauge }: Draf
 }
 
 /** What cannot be said again by counts: rounds that came out with others than planned. */
-function oddCounts(odd: readonly Counted[]): string {
+function oddCounts(odd: readonly CountDeed[]): string {
   return odd.map(({ round, found, planned }) => `Round ${round} had ${found} then, ${planned} here.`).join(' ')
 }
 
@@ -67,7 +67,7 @@ function sayableAt({ parts, rounds }: Draft, round: number): number | undefined 
  * A design in which a kept count is an adjusting round of its plain band, so that all above comes to what it came to. Nothing where it
  * cannot be said so, or the bag would come out otherwise above.
  */
-function withKeptCount(design: Design, { round, found, planned }: Counted, made: Draft): Design | undefined {
+function withKeptCount(design: Design, { round, found, planned }: CountDeed, made: Draft): Design | undefined {
   const now = draft(design)
   const at = sayableAt(now, round)
   if (at === undefined) return undefined
@@ -109,7 +109,7 @@ export function asItCameOut({ draft: made, plan }: InHand, state: Pick<MakeState
     wall: design.wall.map(spec => pinnedPart(spec, made.parts.find(({ id }) => id === spec.id), made)),
   }
   const kept = state.counts.filter(({ found, planned, choice }) => choice === 'live-with-it' && found !== planned)
-  const [said, unsaid] = kept.reduce<readonly [Design, readonly Counted[]]>(([now, left], count) => {
+  const [said, unsaid] = kept.reduce<readonly [Design, readonly CountDeed[]]>(([now, left], count) => {
     const next = withKeptCount(now, count, made)
     return next ? [next, left] : [now, [...left, count]]
   }, [pinnedDesign, []])

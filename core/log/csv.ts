@@ -54,20 +54,20 @@ export function bagsCsv(bags: readonly BagFacts[]): string {
   return csvTable([BAG_COLUMNS, ...bags.map(bagLine)])
 }
 
-type Row = readonly (string | number | undefined)[]
+type CsvRow = readonly (string | number | undefined)[]
 
 /** A line each thing that a bag tells: sizes, paces, yarn, counts, changes. */
 export function bagCsv({ sizes, pace, yarn, off, sittings, changed }: BagFacts): string {
-  const rows: readonly Row[] = [
-    ...sizes.map(({ what, part, rounds, saidCm, plusMinusCm, cm }): Row =>
+  const rows: readonly CsvRow[] = [
+    ...sizes.map(({ what, part, rounds, saidCm, plusMinusCm, cm }): CsvRow =>
       [`size: ${what}`, `${part} after ${rounds}`, round(saidCm), round(plusMinusCm), cm, 'cm']),
-    ...pace.map(({ key, rounds, minutes, stitches }): Row =>
+    ...pace.map(({ key, rounds, minutes, stitches }): CsvRow =>
       [`pace: ${key}`, `${rounds} rounds`, undefined, undefined, round((60 * minutes) / stitches), 's a stitch']),
-    ...yarn.map(({ name, whole, saidMetres, grams }): Row =>
+    ...yarn.map(({ name, whole, saidMetres, grams }): CsvRow =>
       [`yarn: ${name}`, whole ? 'whole bag' : 'a stretch', round(saidMetres), undefined, grams, 'm; g']),
-    ...off.map((one): Row => ['count', `round ${one.round}`, one.planned, undefined, one.found, one.choice]),
-    ...sittings.map((one): Row => ['sitting', day(one.from), undefined, undefined, round(one.minutes), 'min']),
-    ...changed.map((one): Row => ['changed', day(one.at), undefined, undefined, one.what, '']),
+    ...off.map((one): CsvRow => ['count', `round ${one.round}`, one.planned, undefined, one.found, one.choice]),
+    ...sittings.map((one): CsvRow => ['sitting', day(one.from), undefined, undefined, round(one.minutes), 'min']),
+    ...changed.map((one): CsvRow => ['changed', day(one.at), undefined, undefined, one.what, '']),
   ]
   return csvTable([['what', 'where', 'said', 'plus or minus', 'found', 'unit'], ...rows])
 }

@@ -15,7 +15,7 @@
  */
 
 /** What one bag says: a logarithm, and how sure it is of it. */
-export interface Said {
+export interface Observation {
   readonly value: number
   readonly error: number
 }
@@ -68,14 +68,14 @@ export function median(values: readonly number[]): number {
 }
 
 /** How much each bag weighs besides its error: less where it lies far from the others. */
-function heldBack(said: readonly Said[], spread: number): number[] {
+function heldBack(said: readonly Observation[], spread: number): number[] {
   if (said.length < 3) return said.map(() => 1)
   const middle = median(said.map(({ value }) => value))
   return said.map(({ value, error }) => Math.min(1, (ODD * Math.hypot(spread, error)) / Math.max(1e-12, Math.abs(value - middle))))
 }
 
 /** The spread between bags, as a variance: what they differ by beyond their errors, shrunk to the usual. */
-function spreadOf(said: readonly Said[], weights: readonly number[], usual: number): number {
+function spreadOf(said: readonly Observation[], weights: readonly number[], usual: number): number {
   if (said.length < 2) return usual ** 2
   const sum = weights.reduce((all, weight) => all + weight, 0)
   const mean = said.reduce((all, { value }, i) => all + weights[i]! * value, 0) / sum
@@ -85,7 +85,7 @@ function spreadOf(said: readonly Said[], weights: readonly number[], usual: numb
 }
 
 /** What is expected of a maker, from what their bags said and what the craft says. */
-export function estimate(said: readonly Said[], craft: Craft): Estimate {
+export function estimate(said: readonly Observation[], craft: Craft): Estimate {
   const held = heldBack(said, craft.bags)
   const spread = spreadOf(said, held, craft.bags)
   const weights = said.map(({ error }, i) => held[i]! / (spread + error ** 2))

@@ -2,7 +2,7 @@ import { flatness } from '../base/flatness'
 import type { Measure } from '../design/measured'
 import type { Design } from '../design/design'
 import { type Draft, draft } from '../draft/draft'
-import { holds, type Taken } from '../draft/taken'
+import { holds, type Measurement } from '../draft/taken'
 import type { CountChoice, KeptFigures, Lies, MakeEvent } from '../make/event'
 import { expected } from '../make/expected'
 import { MakeLog } from '../make/fold'
@@ -158,8 +158,8 @@ function paceOf(legs: readonly WorkedLeg[], drafted: Draft): PaceFact[] {
 }
 
 /** Everything that was measured of rounds that still stand, written down for the record too. */
-function allTaken({ measured }: MakeState): Taken[] {
-  return measured.flatMap((one): Taken[] => {
+function allTaken({ measured }: MakeState): Measurement[] {
+  return measured.flatMap((one): Measurement[] => {
     if (one.do === 'leaned') return [{ round: one.round, leanPerTen: one.perTen }]
     if (one.do === 'stretched') return [{ round: one.round, strip: one.strip }]
     return [{ round: one.round, what: one.what, cm: one.cm, ...(one.redrafts ? {} : { keepsPlan: true }) }]
@@ -289,9 +289,9 @@ function timelineOf(events: readonly MakeEvent[]): { readonly at: number, readon
 }
 
 /** What the log says of the bag itself, and the maker wrote. */
-type Written = Pick<BagFacts, 'units' | 'hookMm' | 'strands' | 'gaugeFrom' | 'yarns' | 'forWhom' | 'yarnUsed' | 'notes'>
+type LoggedFacts = Pick<BagFacts, 'units' | 'hookMm' | 'strands' | 'gaugeFrom' | 'yarns' | 'forWhom' | 'yarnUsed' | 'notes'>
 
-function writtenOf(state: MakeState, plan: Design): Written {
+function writtenOf(state: MakeState, plan: Design): LoggedFacts {
   const { gauge, units, yarns } = plan
   return {
     units, hookMm: state.wrote.hookMm ?? gauge.hookMm, strands: gauge.strands,

@@ -2,7 +2,7 @@ import type { FabricKind, StitchKind } from '../stitch/dictionary'
 import {
   AGAIN, CRAFT_SECONDS, OTHER_STITCH_SPREAD, PACE_SPREAD, PATTERN_SLOWER, SWATCH_SPREAD, TIRED, USUAL_EVENING,
 } from './craft'
-import { type Estimate, estimate, type Said, unlogged } from './estimate'
+import { type Estimate, estimate, type Observation, unlogged } from './estimate'
 import type { TaughtGrams } from '../yarn/grams'
 
 /*
@@ -50,7 +50,7 @@ export interface EveningsTaught {
 }
 
 /** All that is known of a maker's hands. */
-export interface Hands {
+export interface Skill {
   readonly bags: number
   /** The maker's pace beside the craft's, over all stitches. */
   readonly speed: Estimate
@@ -68,7 +68,7 @@ export interface Hands {
 }
 
 /** Grams for a metre of each yarn, by its name, from the maker's own bags. */
-export function gramsTaught({ yarn }: Pick<Hands, 'yarn'>): TaughtGrams {
+export function gramsTaught({ yarn }: Pick<Skill, 'yarn'>): TaughtGrams {
   return Object.fromEntries(yarn.map(({ name, gramsPerMetre: { nextLow, nextHigh } }) => [name, { low: nextLow, high: nextHigh }]))
 }
 
@@ -83,20 +83,20 @@ export function craftSeconds(key: string, kind: StitchKind): number {
 }
 
 /** The pace of a stitch by what bags said of it, if any did. */
-export function paceFor(key: string, kind: StitchKind, said: readonly Said[], speed: Estimate): Estimate {
+export function paceFor(key: string, kind: StitchKind, said: readonly Observation[], speed: Estimate): Estimate {
   const makers = speed.bags > 0 ? OTHER_STITCH_SPREAD : PACE_SPREAD.makers
   return unlogged(estimate(said, { value: Math.log(craftSeconds(key, kind)) + speed.value, makers, bags: PACE_SPREAD.bags }))
 }
 
 /** The pace of a stitch by what is known: its own, or that of the maker's other stitches. */
-export function paceAt({ pace, speed }: Hands, key: string, kind: StitchKind): Estimate {
+export function paceAt({ pace, speed }: Skill, key: string, kind: StitchKind): Estimate {
   return pace.find(one => one.key === key)?.seconds ?? paceFor(key, kind, [], speed)
 }
 
 const NO_SWATCH = unlogged(estimate([], { value: 0, ...SWATCH_SPREAD }))
 
 /** The hands of a maker of whom no bag is known: all is as the craft says. */
-export const UNTAUGHT: Hands = {
+export const UNTAUGHT: Skill = {
   bags: 0, speed: estimate([], { value: 0, ...PACE_SPREAD }), pace: [], tired: unlogged(estimate([], TIRED)),
   again: unlogged(estimate([], AGAIN)), swatch: { width: NO_SWATCH, height: NO_SWATCH }, tension: [], yarn: [], flat: [],
   evenings: { ...USUAL_EVENING, sittings: 0 },

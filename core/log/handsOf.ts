@@ -1,9 +1,9 @@
 import type { DesignGauge } from '../design/design'
 import { AGAIN, PACE_SPREAD, SWATCH_SPREAD, TIRED, USUAL_EVENING, WITHIN_BAG, YARN_SPREAD } from './craft'
-import { type Estimate, estimate, median, type Said, unlogged } from './estimate'
+import { type Estimate, estimate, median, type Observation, unlogged } from './estimate'
 import type { BagFacts, PaceFact, TensionFact } from './facts'
 import {
-  craftSeconds, type EveningsTaught, type FlatTaught, type Hands, isPattern, paceFor, type PaceTaught, type TensionTaught, type YarnTaught,
+  craftSeconds, type EveningsTaught, type FlatTaught, type Skill, isPattern, paceFor, type PaceTaught, type TensionTaught, type YarnTaught,
 } from './hands'
 
 /*
@@ -17,14 +17,14 @@ const ENOUGH_MIN = 2
 const ROUND_SPREAD = 0.12
 
 /** The pace a bag tells of a stitch, in seconds as a logarithm. */
-function paceSaid({ stitches, minutes, rounds }: PaceFact): Said | undefined {
+function paceSaid({ stitches, minutes, rounds }: PaceFact): Observation | undefined {
   if (minutes < ENOUGH_MIN || stitches === 0) return undefined
   return { value: Math.log((60 * minutes) / stitches), error: ROUND_SPREAD / Math.sqrt(rounds) }
 }
 
 /** Bag by bag, how quick the maker is beside the craft. */
 function speedOf(bags: readonly BagFacts[]): Estimate {
-  const said = bags.flatMap(({ pace }): Said[] => {
+  const said = bags.flatMap(({ pace }): Observation[] => {
     const own = pace.flatMap((fact) => {
       const one = paceSaid(fact)
       return one ? [{ ratio: one.value - Math.log(craftSeconds(fact.key, fact.kind)), minutes: fact.minutes }] : []
@@ -45,7 +45,7 @@ function paceOf(bags: readonly BagFacts[], speed: Estimate): PaceTaught[] {
 }
 
 function tiredOf(bags: readonly BagFacts[]): Estimate {
-  const said = bags.flatMap(({ pace }): Said[] => {
+  const said = bags.flatMap(({ pace }): Observation[] => {
     const fresh = pace.map(({ stitches, minutes, late }) => ({ stitches: stitches - late.stitches, minutes: minutes - late.minutes }))
     return pace.flatMap(({ late }, i) => {
       const early = fresh[i]!
@@ -57,7 +57,7 @@ function tiredOf(bags: readonly BagFacts[]): Estimate {
 }
 
 function againOf(bags: readonly BagFacts[]): Estimate {
-  const said = bags.flatMap(({ minutes, ripped, finished }): Said[] => {
+  const said = bags.flatMap(({ minutes, ripped, finished }): Observation[] => {
     if (finished === undefined || minutes <= ripped.minutes || minutes < 10) return []
     return [{ value: Math.log(minutes / (minutes - ripped.minutes)), error: 0.03 }]
   })
@@ -65,7 +65,7 @@ function againOf(bags: readonly BagFacts[]): Estimate {
 }
 
 /** What one bag says of a stitch's side: its measures together, each by how sure it is. */
-function bagSays(facts: readonly TensionFact[], of: (fact: TensionFact) => number): Said | undefined {
+function bagSays(facts: readonly TensionFact[], of: (fact: TensionFact) => number): Observation | undefined {
   if (facts.length === 0) return undefined
   const weights = facts.map(({ error }) => 1 / (error ** 2 + WITHIN_BAG ** 2))
   const sum = weights.reduce((all, weight) => all + weight, 0)
@@ -103,7 +103,7 @@ function withinToo(found: Estimate): Estimate {
   return { ...found, nextLow: found.value - next, nextHigh: found.value + next }
 }
 
-function tensionOf(bags: readonly BagFacts[], swatch: Hands['swatch']): TensionTaught[] {
+function tensionOf(bags: readonly BagFacts[], swatch: Skill['swatch']): TensionTaught[] {
   const setups = bags.filter((bag, i) => bags.findIndex(other => sameSetup(bag, other)) === i)
   return setups.flatMap((setup) => {
     const alike = bags.filter(bag => sameSetup(bag, setup))
@@ -152,7 +152,7 @@ function eveningsOf(bags: readonly BagFacts[]): EveningsTaught {
 }
 
 /** What all bags of a maker have taught. */
-export function handsOf(all: readonly BagFacts[]): Hands {
+export function handsOf(all: readonly BagFacts[]): Skill {
   const bags = all.filter(({ kept }) => !kept)
   const speed = speedOf(bags)
   const swatch = { width: swatchOf(bags, 'width'), height: swatchOf(bags, 'height') }
@@ -179,7 +179,7 @@ function percent({ nextHigh, value }: Estimate): number {
 }
 
 /** The gauges that finished bags offer: one for every hook and yarn of which a stitch's width and height are known. */
-export function gaugeOffers({ tension, flat }: Hands): GaugeOffer[] {
+export function gaugeOffers({ tension, flat }: Skill): GaugeOffer[] {
   const setups = tension.filter(({ hookMm, strands, yarn }, i) =>
     tension.findIndex(other => other.hookMm === hookMm && other.strands === strands && other.yarn === yarn) === i)
   return setups.flatMap(({ hookMm, strands, yarn }): GaugeOffer[] => {

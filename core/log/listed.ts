@@ -1,7 +1,7 @@
 import { type BagFacts, lineFigures } from './facts'
 
 /** A bag as the logbook lists it. */
-export interface Listed {
+export interface LogbookEntry {
   readonly begun: number
   readonly finished?: number
   readonly lastAt: number
@@ -22,7 +22,7 @@ export interface Listed {
 }
 
 /** What of a bag's facts is listed. */
-export function listedOf(facts: BagFacts): Listed {
+export function listedOf(facts: BagFacts): LogbookEntry {
   const { begun, finished, lastAt, words, share, hookMm, yarns, forWhom, kept, yarnUsed } = facts
   return {
     begun, ...(finished === undefined ? {} : { finished }), lastAt, words, share, ...lineFigures(facts), hookMm,

@@ -1,6 +1,6 @@
 import type { Draft } from '../draft/draft'
 import { wallKindOf } from '../draft/part'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { STITCH_CODE, STITCH_KINDS, type StitchKind } from '../stitch/dictionary'
 
 /*
@@ -8,7 +8,7 @@ import { STITCH_CODE, STITCH_KINDS, type StitchKind } from '../stitch/dictionary
  */
 
 /** The stitch that most of a round is, and how many it has; chains are counted one by one. */
-export function mostly({ stitches, edge }: Worked): { readonly kind: StitchKind, readonly stitches: number } {
+export function mostly({ stitches, edge }: WorkedRound): { readonly kind: StitchKind, readonly stitches: number } {
   const counts = new Uint32Array(STITCH_KINDS.length)
   stitches.forEach((code, i) => {
     counts[code] = counts[code]! + (code === STITCH_CODE.ch ? Math.max(1, edge.chains[i] ?? 1) : 1)

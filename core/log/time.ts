@@ -1,8 +1,8 @@
 import type { Draft } from '../draft/draft'
 import type { InHand } from '../make/plan'
 import type { StitchKind } from '../stitch/dictionary'
-import type { Worked } from '../round/worked'
-import { type Hands, paceAt } from './hands'
+import type { WorkedRound } from '../round/worked'
+import { type Skill, paceAt } from './hands'
 import { keyOf, mostly } from './paceKey'
 
 /** How long something takes, in minutes: about, and from what to what nine times of ten. */
@@ -21,14 +21,14 @@ const STEP_MIN = 4
 class Work {
   readonly stitches = new Map<string, { kind: StitchKind, count: number }>()
 
-  add(drafted: Draft, part: string, worked: Worked): void {
+  add(drafted: Draft, part: string, worked: WorkedRound): void {
     const { kind, stitches } = mostly(worked)
     const key = keyOf(drafted, part, kind)
     this.stitches.set(key, { kind, count: stitches + (this.stitches.get(key)?.count ?? 0) })
   }
 
   /** How long it takes: the paces err together, as one pair of hands does, and ripping back for itself. */
-  time(hands: Hands, steps: number): TimeNeeded {
+  time(hands: Skill, steps: number): TimeNeeded {
     let [minutes, high] = [0, 0]
     for (const [key, { kind, count }] of this.stitches) {
       const seconds = paceAt(hands, key, kind)
@@ -43,7 +43,7 @@ class Work {
 }
 
 /** How long a bag takes, from the first chain to the last end. */
-export function timeOfBag(drafted: Draft, hands: Hands): TimeNeeded {
+export function timeOfBag(drafted: Draft, hands: Skill): TimeNeeded {
   const work = new Work()
   for (const { part, worked } of drafted.rounds) work.add(drafted, part, worked)
   for (const part of drafted.parts) {
@@ -54,7 +54,7 @@ export function timeOfBag(drafted: Draft, hands: Hands): TimeNeeded {
 }
 
 /** How long what is left of a bag in hand takes. */
-export function timeLeft({ draft: drafted, road, at: { index, done, leg } }: InHand, hands: Hands): TimeNeeded {
+export function timeLeft({ draft: drafted, road, at: { index, done, leg } }: InHand, hands: Skill): TimeNeeded {
   const work = new Work()
   const left = road.legs.slice(index)
   for (const { part, worked } of left) if (worked) work.add(drafted, part, worked)
@@ -96,7 +96,7 @@ export interface Evenings {
 }
 
 /** The evenings that a time takes as evenings have gone so far; the first is today. */
-export function eveningsFor({ low, high, minutes }: TimeNeeded, { evenings }: Hands): Evenings {
+export function eveningsFor({ low, high, minutes }: TimeNeeded, { evenings }: Skill): Evenings {
   const of = (time: number) => Math.max(1, Math.ceil(time / Math.max(5, evenings.minutes)))
   return { from: of(low), to: of(high), days: Math.max(0, Math.round((of(minutes) - 1) * evenings.daysApart)) }
 }

@@ -8,7 +8,7 @@ import { tape } from '../stitch/tell'
 import { saidLine } from '../words/lines'
 import { capitalised } from '../words/numbers'
 import type { Manner } from '../words/say'
-import type { Counted } from './event'
+import type { CountDeed } from './event'
 import { type InHand, uncounted } from './plan'
 import { type MakeState, roundOf, type Trail } from './state'
 
@@ -21,7 +21,7 @@ export interface WayOn {
   /** The next round as it is then worked. */
   readonly nextRound?: string
   /** What is written down if it is chosen; of ripping back, the round that is gone back to. */
-  readonly counted?: Counted
+  readonly counted?: CountDeed
   readonly toRound?: number
 }
 
@@ -38,7 +38,7 @@ export interface Diagnosis {
 }
 
 /** What is lost by ripping back to the end of a round. */
-export interface Lost {
+export interface RipBackCost {
   readonly rounds: number
   readonly stitches: number
   /** Minutes that they took, where the log knows. */
@@ -53,12 +53,12 @@ function stops({ findings }: Draft): boolean {
 }
 
 /** The last count before a round, as planned or not; none if nothing was counted. */
-export function lastCount({ counts }: Pick<MakeState, 'counts'>, round: number): Counted | undefined {
+export function lastCount({ counts }: Pick<MakeState, 'counts'>, round: number): CountDeed | undefined {
   const below = counts.filter(one => one.round < round)
-  return below.reduce<Counted | undefined>((last, one) => (last && last.round > one.round ? last : one), undefined)
+  return below.reduce<CountDeed | undefined>((last, one) => (last && last.round > one.round ? last : one), undefined)
 }
 
-function betweenWords(draft: Draft, last: Counted | undefined, round: number): string {
+function betweenWords(draft: Draft, last: CountDeed | undefined, round: number): string {
   const here = roundName(draft, round)
   if (!last) return `Nothing below was counted yet: the mistake may lie anywhere up to ${here}.`
   const was = capitalised(roundName(draft, last.round))
@@ -134,7 +134,7 @@ function nearestThatDivides(hand: InHand, round: number, counted: number, planne
 }
 
 /** What ripping back to the end of a round loses. */
-export function lostBy({ road, at }: InHand, state: Pick<MakeState, 'trail' | 'legMinutes'>, toRound: number): Lost {
+export function lostBy({ road, at }: InHand, state: Pick<MakeState, 'trail' | 'legMinutes'>, toRound: number): RipBackCost {
   let minutes = state.legMinutes
   for (let trail: Trail | undefined = state.trail; trail && (roundOf(trail.leg) ?? Infinity) > toRound; trail = trail.before)
     minutes += trail.minutes
@@ -166,7 +166,7 @@ function yarnName({ design: { yarns } }: Draft, id: string): string {
 
 function nextRoundWays(hand: InHand, round: number, planned: number, counted: number, manner: Manner): WayOn[] {
   if (round >= hand.draft.rounds.length) return []
-  const event = (to: number): Counted => ({ do: 'counted', round, planned, found: counted, choice: 'next-round', to })
+  const event = (to: number): CountDeed => ({ do: 'counted', round, planned, found: counted, choice: 'next-round', to })
   const said = (drafted: Draft) => {
     const nextRound = lineIn(drafted, round + 1, manner)
     return nextRound ? { nextRound } : {}

@@ -26,7 +26,7 @@ export const COUNT_CHOICES = ['as-planned', 'live-with-it', 'next-round'] as con
 export type CountChoice = (typeof COUNT_CHOICES)[number]
 
 /** Taken up: the design as it stood then is the plan. */
-export interface Started {
+export interface StartDeed {
   readonly do: 'started'
   readonly plan: Design
   /** The kept bag that it was taken from. */
@@ -34,7 +34,7 @@ export interface Started {
 }
 
 /** The hook moved: within a leg, or to the end of it. */
-export interface Moved {
+export interface MoveDeed {
   readonly do: 'moved'
   readonly to: Spot
   /** The moves that the hook had made before, as far as the device knew: usually one; none before the first. */
@@ -42,14 +42,14 @@ export interface Moved {
 }
 
 /** Rounds undone, down to the end of one; 0 is back to the very start. */
-export interface Ripped {
+export interface RipDeed {
   readonly do: 'ripped'
   readonly toRound: number
   readonly after?: readonly string[]
 }
 
 /** A round counted. */
-export interface Counted {
+export interface CountDeed {
   readonly do: 'counted'
   readonly round: number
   readonly planned: number
@@ -60,7 +60,7 @@ export interface Counted {
 }
 
 /** The tape laid on the work when its last round done was `round`. */
-export interface Measured {
+export interface MeasureDeed {
   readonly do: 'measured'
   readonly round: number
   readonly what: Measure
@@ -70,21 +70,21 @@ export interface Measured {
 }
 
 /** How far the seam of joined rounds leaned, in stitches over ten rounds. */
-export interface Leaned {
+export interface LeanDeed {
   readonly do: 'leaned'
   readonly round: number
   readonly perTen: number
 }
 
 /** A strip hung up with a weight on it: how much handles will lengthen. */
-export interface Stretched {
+export interface StretchDeed {
   readonly do: 'stretched'
   readonly round: number
   readonly strip: StretchTest
 }
 
 /** Yarn weighed: what is left of it, or the work made of it, by its id in the plan. */
-export interface Weighed {
+export interface WeighDeed {
   readonly do: 'weighed'
   readonly yarn: string
   readonly grams: number
@@ -99,7 +99,7 @@ export const LIES = ['flat', 'cups', 'ripples'] as const
 export type Lies = (typeof LIES)[number]
 
 /** The floor looked at: whether it lies flat. */
-export interface Looked {
+export interface LookDeed {
   readonly do: 'looked'
   readonly round: number
   readonly lies: Lies
@@ -129,7 +129,7 @@ export interface Wrote {
 }
 
 /** Something to remember; with a marker where it stands in the work. */
-export interface Noted {
+export interface NoteDeed {
   readonly do: 'noted'
   readonly text: string
   readonly where?: Spot
@@ -137,13 +137,13 @@ export interface Noted {
 }
 
 /** The plan changed: what is still to be worked follows another design. */
-export interface Replanned {
+export interface ReplanDeed {
   readonly do: 'replanned'
   readonly plan: Design
   readonly why: string
 }
 
-export interface Paused {
+export interface PauseDeed {
   readonly do: 'paused'
 }
 
@@ -151,7 +151,7 @@ export interface GoneOn {
   readonly do: 'goneOn'
 }
 
-export interface Finished {
+export interface FinishDeed {
   readonly do: 'finished'
 }
 
@@ -164,8 +164,8 @@ export interface Undone {
 }
 
 export type Deed
-  = | Started | Moved | Ripped | Counted | Measured | Leaned | Stretched | Weighed | Looked | Noted | Wrote | Replanned | Paused | GoneOn
-    | Finished | Undone
+  = | StartDeed | MoveDeed | RipDeed | CountDeed | MeasureDeed | LeanDeed | StretchDeed | WeighDeed | LookDeed | NoteDeed | Wrote
+    | ReplanDeed | PauseDeed | GoneOn | FinishDeed | Undone
 
 /** When and where something happened. */
 export interface Stamp {

@@ -12,7 +12,7 @@ import { baseSetting } from '../design/seen'
 import type { Floor } from '../part/floor'
 
 /** What a length of the work should be when so many rounds of the bag are done, and of what. */
-export interface Expected {
+export interface ExpectedLength {
   readonly what: Measure
   readonly length: Length
   readonly part: DraftPart
@@ -34,7 +34,7 @@ function ownHeight(part: DraftPart, rounds: number): Length {
 }
 
 /** What the tape should say of a bag when its `round`-th round is done; nothing where that cannot be measured there. */
-export function expected(drafted: Draft, round: number, what: Measure): Expected | undefined {
+export function expected(drafted: Draft, round: number, what: Measure): ExpectedLength | undefined {
   const part = drafted.parts.find(one => holds(one, round))
   if (!part) return undefined
   const rounds = round - part.firstRound + 1
@@ -60,7 +60,7 @@ function lengthOf(drafted: Draft, part: DraftPart, rounds: number, what: Measure
 }
 
 /** Everything that can be measured of a bag when its `round`-th round is done. */
-export function measurable(drafted: Draft, round: number): Expected[] {
+export function measurable(drafted: Draft, round: number): ExpectedLength[] {
   const all: readonly Measure[] = ['base-width', 'base-length', 'part-height', 'height', 'flat-width']
   const found = all.flatMap(what => expected(drafted, round, what) ?? [])
   const disc = drafted.parts[0]?.size.floor?.shape === 'disc'

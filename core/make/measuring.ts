@@ -2,14 +2,14 @@ import { metresOf } from '../stitch/tell'
 import { type Draft, draft } from '../draft/draft'
 import { type Redone, redone } from '../draft/refined'
 import { type DraftPart, isStopped } from '../draft/part'
-import type { Taken } from '../draft/taken'
+import type { Measurement } from '../draft/taken'
 import { inSentence } from '../design/partNames'
 import type { MeasuredPart } from '../design/measured'
 import type { Fix } from '../part/finding'
 import { formatCm, formatLength, type Units } from '../measure/format'
 import { yarnNeeds } from '../yarn/yarn'
 import { doubt, type Doubt } from './doubt'
-import { expected, type Expected } from './expected'
+import { expected, type ExpectedLength } from './expected'
 import type { InHand } from './plan'
 
 /** A part that is still to come, as it was planned and as it would be. */
@@ -32,7 +32,7 @@ export interface PartSaid {
 
 /** What a measure would change, before it is taken. */
 export interface Measuring {
-  readonly expected: Expected | undefined
+  readonly expected: ExpectedLength | undefined
   readonly doubt: Doubt | undefined
   readonly after: Draft
   /** In a sentence or two. */
@@ -68,11 +68,11 @@ function placedBeside(before: Draft, after: Draft, round: number): Beside[] {
   })
 }
 
-const OF: Readonly<Record<Expected['what'], string>> = {
+const OF: Readonly<Record<ExpectedLength['what'], string>> = {
   'base-length': ' long', 'base-width': ' across', 'flat-width': ' wide', 'height': ' from the floor up', 'part-height': '',
 }
 
-function foundWords({ what, length, part, rounds }: Expected, cm: number, units: Units): string {
+function foundWords({ what, length, part, rounds }: ExpectedLength, cm: number, units: Units): string {
   const same = formatCm(cm, units) === formatCm(length.cm, units)
   return `${part.name} is ${formatCm(cm, units)}${OF[what]} after ${rounds} ${rounds === 1 ? 'round' : 'rounds'}`
     + (same ? ', as planned' : `, not ${formatCm(length.cm, units)}`)
@@ -111,7 +111,7 @@ function yarnWords(before: Draft, after: Draft): string {
 }
 
 /** What changes from one draft of a bag to another, by what was measured of it. */
-export function compared(before: Draft, after: Draft, taken: Taken): Measuring {
+export function compared(before: Draft, after: Draft, taken: Measurement): Measuring {
   const { units } = before.design
   const planned = 'what' in taken ? expected(before, taken.round, taken.what) : undefined
   const changed = redone(before.parts, after.parts)
@@ -129,7 +129,7 @@ export function compared(before: Draft, after: Draft, taken: Taken): Measuring {
  *
  * @param taken what the tape says, the seam leans by, or a strip did
  */
-export function measuring(hand: InHand, taken: Taken): Measuring {
+export function measuring(hand: InHand, taken: Measurement): Measuring {
   return compared(hand.draft, draft(hand.plan, hand.draft, hand.found, [...hand.taken, taken]), taken)
 }
 

@@ -5,7 +5,7 @@ import { same } from '../design/merge'
 import { type Draft, draft } from '../draft/draft'
 import type { CountCorrection } from '../draft/countCorrection'
 import { roundName } from '../draft/roundName'
-import type { Taken } from '../draft/taken'
+import type { Measurement } from '../draft/taken'
 import { capitalised } from '../words/numbers'
 import type { MakeEvent, Spot } from './event'
 import { stateOf } from './fold'
@@ -15,7 +15,7 @@ import { type MakeState, roundOf } from './state'
 export interface InHand {
   readonly plan: Design
   readonly found: readonly CountCorrection[]
-  readonly taken: readonly Taken[]
+  readonly taken: readonly Measurement[]
   readonly draft: Draft
   readonly road: Road
   readonly at: Standing
@@ -30,8 +30,8 @@ export function foundIn({ counts }: Pick<MakeState, 'counts'>): CountCorrection[
 }
 
 /** What was measured of a make that its plan is drafted by: all that was not written down for the record alone. */
-export function takenIn({ measured }: Pick<MakeState, 'measured'>): Taken[] {
-  return measured.flatMap((one): Taken[] => {
+export function takenIn({ measured }: Pick<MakeState, 'measured'>): Measurement[] {
+  return measured.flatMap((one): Measurement[] => {
     if (one.do === 'leaned') return [{ round: one.round, leanPerTen: one.perTen }]
     if (one.do === 'stretched') return [{ round: one.round, strip: one.strip }]
     return one.redrafts ? [{ round: one.round, what: one.what, cm: one.cm }] : []

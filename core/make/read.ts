@@ -21,14 +21,14 @@ const PROGRESS_RULES = documentRules(PROGRESS_FIELDS)
 /** The deeds that hold a design. */
 const WITH_PLAN = new Set<unknown>(['started', 'replanned'])
 
-interface Parted {
+interface EventParts {
   readonly bare: readonly unknown[]
   readonly plans: ReadonlyMap<number, Design>
   readonly problems: readonly Problem[]
 }
 
 /** Events with their designs taken out and read as documents of their own. */
-function parted(events: readonly unknown[]): Parted {
+function parted(events: readonly unknown[]): EventParts {
   const plans = new Map<number, Design>()
   const problems: Problem[] = []
   const bare = events.map((event, i) => {

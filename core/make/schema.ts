@@ -10,14 +10,14 @@ import { EVENT_FIELDS, MAKE_FIELDS } from './fields'
 const PLAN: Schema = { $ref: 'design.schema.json' }
 const WITH_PLAN = new Set(['started', 'replanned'])
 
-interface Described {
+interface DeedSchema {
   readonly required: readonly string[]
   readonly properties: Readonly<Record<string, { readonly const?: unknown }>>
 }
 
 /** The events, those that hold a design with it. */
 function events(): Schema {
-  const { events: list } = object(EVENT_FIELDS).properties as { events: { items: { oneOf: readonly Described[] } } }
+  const { events: list } = object(EVENT_FIELDS).properties as { events: { items: { oneOf: readonly DeedSchema[] } } }
   const oneOf = list.items.oneOf.map(one => WITH_PLAN.has(String(one.properties.do?.const))
     ? { ...one, required: [...one.required, 'plan'], properties: { ...one.properties, plan: PLAN } }
     : one)

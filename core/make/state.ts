@@ -1,5 +1,5 @@
 import type { Design } from '../design/design'
-import type { Counted, Leaned, Looked, MakeEvent, Measured, Noted, Spot, Stretched, Weighed, Wrote } from './event'
+import type { CountDeed, LeanDeed, LookDeed, MakeEvent, MeasureDeed, NoteDeed, Spot, StretchDeed, WeighDeed, Wrote } from './event'
 
 /** A leg worked to its end, and how long it took; the ones before it behind. */
 export interface Trail {
@@ -9,7 +9,7 @@ export interface Trail {
 }
 
 /** A deed with its event's id and time, so that it can be taken back. */
-export type Told<D> = D & { readonly id: string, readonly at: number }
+export type Recorded<D> = D & { readonly id: string, readonly at: number }
 
 /** What has become of a bag on the hook. */
 export interface MakeState {
@@ -23,13 +23,13 @@ export interface MakeState {
   readonly lastDeed: MakeEvent | undefined
   readonly trail: Trail | undefined
   /** Counts that hold: those of rounds ripped back since are gone, of two of one round the later stands. */
-  readonly counts: readonly Told<Counted>[]
+  readonly counts: readonly Recorded<CountDeed>[]
   /** Measures of rounds that still stand, by the tape, of the seam, of a strip: of each the last word of each round. */
-  readonly measured: readonly (Told<Measured> | Told<Leaned> | Told<Stretched>)[]
-  readonly looked: readonly Told<Looked>[]
+  readonly measured: readonly (Recorded<MeasureDeed> | Recorded<LeanDeed> | Recorded<StretchDeed>)[]
+  readonly looked: readonly Recorded<LookDeed>[]
   /** Weights of rounds that still stand, of each yarn the last of each round. */
-  readonly weighed: readonly Told<Weighed>[]
-  readonly notes: readonly Told<Noted>[]
+  readonly weighed: readonly Recorded<WeighDeed>[]
+  readonly notes: readonly Recorded<NoteDeed>[]
   /** What the maker wrote of it in the logbook, the last of each. */
   readonly wrote: Omit<Wrote, 'do'>
   /** How often rounds were ripped back, how many in all, and in how many minutes they had been worked. */
@@ -118,7 +118,7 @@ function start(state: Folding, { plan, bag, at }: Extract<MakeEvent, { readonly 
 }
 
 /** A count takes the place of an earlier one of its round; found the same again, what was chosen then stays. */
-function count(state: Folding, event: Told<Counted>): void {
+function count(state: Folding, event: Recorded<CountDeed>): void {
   const before = state.counts.find(({ round }) => round === event.round)
   if (before && before.choice !== 'as-planned' && event.choice === 'as-planned' && event.found === before.found) return
   state.counts = [...state.counts.filter(one => one !== before), event]
@@ -144,7 +144,7 @@ function measuresTheSame(a: MakeState['measured'][number], b: MakeState['measure
 }
 
 /** Whether a weight corrects another. Of old events it is not known at which round they were: each stands for itself. */
-function weighsTheSame(a: Weighed, b: Weighed): boolean {
+function weighsTheSame(a: WeighDeed, b: WeighDeed): boolean {
   return a.round !== undefined && a.round === b.round && a.yarn === b.yarn && (a.of ?? 'left') === (b.of ?? 'left')
 }
 

@@ -1,9 +1,9 @@
 import { formatGrams } from '../measure/amounts'
 import { formatCm, type Units } from '../measure/format'
-import type { Deed, MakeEvent, Measured } from './event'
+import type { Deed, MakeEvent, MeasureDeed } from './event'
 import { afterAll, type MakeLog } from './fold'
 
-const MEASURES: Readonly<Record<Measured['what'], string>> = {
+const MEASURES: Readonly<Record<MeasureDeed['what'], string>> = {
   'base-width': 'floor across', 'base-length': 'floor along', 'flat-width': 'width', 'height': 'height', 'part-height': 'height',
 }
 

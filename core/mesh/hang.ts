@@ -1,7 +1,7 @@
 import { riseOfLoop } from './diamond'
 
 /** A row of loops as it hangs: how far round it goes and how much it rises. */
-export interface Row {
+export interface LoopRow {
   readonly aroundCm: number
   readonly riseCm: number
 }
@@ -14,7 +14,7 @@ export interface Inside {
 }
 
 /** What carries a net: the edge it grows from, the rim above it, and what is inside; without a rim it goes straight up. */
-export interface Carried {
+export interface NetSupport {
   readonly belowCm: number
   readonly aboveCm?: number
   readonly inside?: Inside
@@ -33,8 +33,8 @@ const STEEPEST = 1.3
  * @param loopsCm the length of each row's loops, from below up
  * @param loops how many loops there are in a row
  */
-export function hang(loopsCm: readonly number[], loops: number, { belowCm, aboveCm = belowCm, inside }: Carried): Row[] {
-  const rows: Row[] = []
+export function hang(loopsCm: readonly number[], loops: number, { belowCm, aboveCm = belowCm, inside }: NetSupport): LoopRow[] {
+  const rows: LoopRow[] = []
   const count = loopsCm.length
   let tall = 0
   /** The row at which what is inside ends, and how wide the net is there. */
@@ -51,7 +51,7 @@ export function hang(loopsCm: readonly number[], loops: number, { belowCm, above
   return rows
 }
 
-function rowOf(loopCm: number, loops: number, aroundCm: number): Row {
+function rowOf(loopCm: number, loops: number, aroundCm: number): LoopRow {
   const spread = Math.min(aroundCm / loops, loopCm * MOST_STRETCHED)
   return { aroundCm: spread * loops, riseCm: riseOfLoop(loopCm, spread) }
 }
@@ -60,7 +60,7 @@ function rowOf(loopCm: number, loops: number, aroundCm: number): Row {
 const DRAWN_SHARE = 0.5
 
 /** How a net hangs from its rim with a load in it: as wide as what it holds up to that thing's height, and drawn narrow above it. */
-export function hangLoaded(loopsCm: readonly number[], loops: number, inside?: Inside): Row[] {
+export function hangLoaded(loopsCm: readonly number[], loops: number, inside?: Inside): LoopRow[] {
   let tall = 0
   return loopsCm.map((loopCm) => {
     const filled = inside && tall < inside.heightCm

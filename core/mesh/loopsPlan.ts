@@ -1,5 +1,5 @@
 import type { Setting } from '../part/part'
-import { hang, type Row } from './hang'
+import { hang, type LoopRow } from './hang'
 import type { LoopsSpec } from './loopsSpec'
 
 /** The least chains that hold a loop open. */
@@ -29,7 +29,7 @@ export function loopChains(
 /** Chains round by round, and how the net then hangs. */
 export interface Plan {
   readonly chains: readonly number[]
-  readonly rows: readonly Row[]
+  readonly rows: readonly LoopRow[]
 }
 
 export function planFor(

@@ -2,12 +2,12 @@ import type { Finding } from '../part/finding'
 import type { LayOut } from '../part/layOut'
 import { MOST_ROUNDS, MOST_STITCHES, type Setting } from '../part/part'
 import { type Edge, foundation } from '../round/edge'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { type MotifBand, motifKindOf, type Within } from './kinds'
 
 /** A motif as it is worked from its ring outward. */
 export interface Motif {
-  readonly rounds: readonly Worked[]
+  readonly rounds: readonly WorkedRound[]
   readonly edge: Edge
   readonly radiusCm: number
   /** How much each round lies further out, in centimetres. */
@@ -17,7 +17,7 @@ export interface Motif {
 
 /** Works a motif's rounds, each kind on what the one within left; one that cannot be worked ends it with a stop. */
 export function workMotif(bands: readonly MotifBand[], setting: Setting): Motif {
-  const rounds: Worked[] = []
+  const rounds: WorkedRound[] = []
   const rises: number[] = []
   const findings: Finding[] = []
   let within: Within = { edge: foundation('ring', 1), radiusCm: 0 }

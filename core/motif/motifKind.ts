@@ -2,7 +2,7 @@ import type { Fields } from '../field/field'
 import type { Finding } from '../part/finding'
 import type { Setting } from '../part/part'
 import type { Edge } from '../round/edge'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 
 /** Rounds of a motif, as a document holds them: what they are, in which yarn, and what their kind asks besides. */
 export interface MotifBand {
@@ -14,12 +14,12 @@ export interface MotifBand {
 export interface Within {
   readonly edge: Edge
   readonly radiusCm: number
-  readonly last?: Worked
+  readonly last?: WorkedRound
 }
 
 /** Rounds worked on a motif: how much each lies further out, and what was noticed. */
 export interface Outward {
-  readonly rounds: readonly Worked[]
+  readonly rounds: readonly WorkedRound[]
   readonly rises: readonly number[]
   readonly findings: readonly Finding[]
 }

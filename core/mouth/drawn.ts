@@ -1,5 +1,5 @@
 /** What a mouth does when its cords are pulled. */
-export interface Drawn {
+export interface CordPull {
   /** How far round it goes then. */
   readonly aroundCm: number
   /** The hole that is left. */
@@ -12,7 +12,7 @@ export interface Drawn {
 export const THICK_SHARE = 0.6
 
 /** What the mouth is gathered from. */
-export interface Gathered {
+export interface GatheredEdge {
   readonly mouthCm: number
   readonly eyelets: number
   readonly fabricCm: number
@@ -26,7 +26,7 @@ export interface Gathered {
  * side in a ring, each as thick as the fabric: `n·t` round. Inside that ring lie half a post and the cords, so the hole left
  * is `n·t/π - t - 2·c` for cords `c` thick in all, or none (a plain model, marked as an estimate wherever it is shown).
  */
-export function drawnBy({ mouthCm, eyelets, fabricCm, cords, cordCm, lengthCm }: Gathered, share: number): Drawn {
+export function drawnBy({ mouthCm, eyelets, fabricCm, cords, cordCm, lengthCm }: GatheredEdge, share: number): CordPull {
   const tight = Math.min(mouthCm, eyelets * fabricCm)
   const aroundCm = mouthCm + (tight - mouthCm) * Math.min(1, Math.max(0, share))
   return {

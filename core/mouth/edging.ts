@@ -6,7 +6,7 @@ import type { PartResult, WallSetting } from '../part/part'
 import type { Gauge } from '../gauge/gauge'
 import { type Edge, PLACE_CODE, placesOf } from '../round/edge'
 import { liesOver } from '../round/freeRuns'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { STITCH_KINDS } from '../stitch/dictionary'
 import { demandOfTexture, type Texture } from '../texture/texture'
 import { workTexture } from '../texture/workTexture'
@@ -27,7 +27,7 @@ export function oneRound(texture: Texture, ...advice: readonly string[]): Edging
   return { texture, rounds: 1, advice }
 }
 
-interface Edged<B extends string, F extends Fields> {
+interface EdgingKind<B extends string, F extends Fields> {
   readonly band: B
   readonly name: string
   readonly does: string
@@ -41,7 +41,7 @@ interface Edged<B extends string, F extends Fields> {
 /** Declares an edging. */
 export function edged<const B extends string, const F extends Fields>({
   edging, begins, ...named
-}: Edged<B, F>): PartKind<B, F> & { readonly fields: F } {
+}: EdgingKind<B, F>): PartKind<B, F> & { readonly fields: F } {
   return kind({
     ...named, fields: { ...named.fields, ...IN_ROUNDS }, group: 'Mouth and edge', shapes: true, sample: { on: 'fabric' },
     begins: begins ?? (() => ({})),
@@ -52,7 +52,7 @@ export function edged<const B extends string, const F extends Fields>({
 }
 
 /** How long an edging's last round is where its stitches stand side by side; points of chain lengthen nothing. */
-function lengthOf({ edge, stitches }: Worked, gauge: Gauge): number {
+function lengthOf({ edge, stitches }: WorkedRound, gauge: Gauge): number {
   let cm = 0
   for (let made = 0; made < edge.count; made++)
     if (edge.kinds[made] === PLACE_CODE.stitch) cm += gauge[STITCH_KINDS[stitches[made]!]!].width.cm

@@ -20,7 +20,7 @@ interface EyeletMaking {
   readonly name: string
   readonly does: string
   /** How it is worked; not at all where the gaps below serve. */
-  readonly made?: (spec: Slits) => Made
+  readonly made?: (spec: Slits) => EyeletPattern
   /** Stitches that one eyelet takes. */
   readonly takes: (spec: Slits) => number
   /** Whether the maker says how wide it is. */
@@ -35,7 +35,7 @@ interface Slits {
 }
 
 /** The stitch between eyelets, how many of it, and the chains across as many skipped. */
-interface Made {
+interface EyeletPattern {
   readonly kind: 'dc' | 'sc'
   readonly plain: number
   readonly chains: number
@@ -55,15 +55,15 @@ const EYELETS: readonly EyeletMaking[] = [
 ]
 
 /** What the questions look at of one another's answers. */
-interface Answered {
+interface EyeletAnswers {
   readonly eyelets: EyeletMaking['value']
   readonly cords?: CordsSpec
   readonly colour: string
 }
 
-const isSlits = (spec: object): boolean => makingOf(spec as Answered).widthAsked === true
-const hasRound = (spec: object): boolean => makingOf(spec as Answered).made !== undefined
-const isYarned = (spec: object): boolean => isWorked((spec as Answered).cords!.kind)
+const isSlits = (spec: object): boolean => makingOf(spec as EyeletAnswers).widthAsked === true
+const hasRound = (spec: object): boolean => makingOf(spec as EyeletAnswers).made !== undefined
+const isYarned = (spec: object): boolean => isWorked((spec as EyeletAnswers).cords!.kind)
 
 const TAIL_CM = between(2, 100)
 
@@ -83,7 +83,7 @@ const CORDS_FIELDS = {
       { tailCm: length('Each end, bag open', TAIL_CM, { usually: between(2, 40) }) },
       {
         does: 'How far they hang out when the bag is open.',
-        from: (spec: Answered, now) => ({
+        from: (spec: EyeletAnswers, now) => ({
           tailCm: Math.min(TAIL_CM.most, Math.max(TAIL_CM.least, Math.round(cordNow(spec, now)?.tailCm ?? 10))),
         }),
       },
@@ -93,14 +93,14 @@ const CORDS_FIELDS = {
       { chains: count('Chains of a cord', between(10, 2000), { usually: between(40, 400) }) },
       {
         does: 'You pin the chains, the length is told.',
-        from: (spec: Answered, now) => ({ chains: Math.max(10, cordNow(spec, now)?.chains || 100) }),
+        from: (spec: EyeletAnswers, now) => ({ chains: Math.max(10, cordNow(spec, now)?.chains || 100) }),
       },
     ),
     pin(
       'its length',
       { lengthCm: length('The whole cord', CORD_CM, { usually: between(10, 200) }) },
       {
-        from: (spec: Answered, now) => ({ lengthCm: Math.round(cordNow(spec, now)?.lengthCm ?? 50) }),
+        from: (spec: EyeletAnswers, now) => ({ lengthCm: Math.round(cordNow(spec, now)?.lengthCm ?? 50) }),
       },
     ),
   ]),
@@ -141,11 +141,11 @@ const CORDS_FIELDS = {
 } as const
 
 function cordsIn(spec: object): CordsSpec | undefined {
-  return (spec as Answered).cords
+  return (spec as EyeletAnswers).cords
 }
 
 /** The cord as drafted now. */
-function cordNow({ cords }: Answered, { part, gauge }: Now): Cord | undefined {
+function cordNow({ cords }: EyeletAnswers, { part, gauge }: Now): Cord | undefined {
   return cords && part && drawstring(cords, part.size.circumference.cm, gauge)
 }
 
@@ -175,7 +175,7 @@ const fields = {
     { begins: false, when: hasRound, says: 'Skip a stitch more at some eyelets where the count does not come out even.' },
   ),
   cords: maybe('Cords', CORDS_FIELDS, {
-    without: { name: 'none' }, having: { name: 'cords' }, lead: 'number', begin: ({ colour }: Answered) => usualCords(colour),
+    without: { name: 'none' }, having: { name: 'cords' }, lead: 'number', begin: ({ colour }: EyeletAnswers) => usualCords(colour),
   }),
   ...IN_ROUNDS,
 } as const
@@ -183,7 +183,7 @@ const fields = {
 /** A casing: a round of eyelets and the cords that run through it (craft 9). */
 export type EyeletsSpec = PartSpec<'eyelets', typeof fields>
 
-function makingOf({ eyelets }: Answered): EyeletMaking {
+function makingOf({ eyelets }: EyeletAnswers): EyeletMaking {
   return EYELETS.find(({ value }) => value === eyelets)!
 }
 
@@ -222,7 +222,7 @@ function extras(over: number, eyelets: number): number[] {
 }
 
 /** Eyelets alike, one after the other, become one repeat. */
-function stepsFor({ kind, plain, chains }: Made, over: number, eyelets: number): Step[] {
+function stepsFor({ kind, plain, chains }: EyeletPattern, over: number, eyelets: number): Step[] {
   const more = extras(over, eyelets)
   const steps: Step[] = []
   for (let from = 0, to = 0; from < eyelets; from = to) {

@@ -7,14 +7,14 @@ import type { Edge } from '../round/edge'
 import type { Round } from '../round/round'
 import type { Rounds, RowsBelow } from '../round/style'
 import { work } from '../round/work'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import { explain } from '../round/workError'
 import type { Finding } from './finding'
 import type { Floor } from './floor'
 import type { Grip, Handle } from './handle'
 import type { LayOut } from './layOut'
 import type { Piece } from './piece'
-import type { Closure, Eyelets, Faces, Laid, Net, Opening } from './roles'
+import type { Closure, Eyelets, Faces, DiscPair, Net, Opening } from './roles'
 import type { PutRightIn } from './putRight'
 import type { Start } from './start'
 
@@ -98,7 +98,7 @@ export interface Roles {
   /** Of a part in flat pieces: what its front shows. */
   readonly faces?: Faces
   /** Of flat round pieces laid together. */
-  readonly laid?: Laid
+  readonly laid?: DiscPair
   /** Rounds of the bag in which a miscount is put right, and how. */
   readonly putRight?: readonly PutRightIn[]
   /** It is an edging on the rim: the bag is as wide, and holds as much, without it. */
@@ -111,7 +111,7 @@ export interface Roles {
 
 /** A part worked onto the edge below: its rounds, the edge it leaves, its size, what it noticed, and the roles it plays. */
 export interface PartResult extends Roles {
-  readonly rounds: readonly Worked[]
+  readonly rounds: readonly WorkedRound[]
   readonly edge: Edge
   readonly size: PartSize
   readonly findings: readonly Finding[]
@@ -138,7 +138,7 @@ export function stopped(edge: Edge, size: PartSize, ...findings: Finding[]): Par
 
 /** Rounds worked one onto the other, and a stop finding if one did not come out. */
 export interface WorkedUp {
-  readonly rounds: Worked[]
+  readonly rounds: WorkedRound[]
   readonly edge: Edge
   readonly stop?: Finding
 }
@@ -149,7 +149,7 @@ export interface WorkedUp {
  * @param roundFor the round to work as the `i`-th of the part, given the edge it goes onto
  */
 export function workUp(edge: Edge, count: number, setting: Setting, roundFor: (i: number, on: Edge) => Round): WorkedUp {
-  const rounds: Worked[] = []
+  const rounds: WorkedRound[] = []
   let on = edge
   for (let i = 0; i < count; i++) {
     const result = work(roundFor(i, on), on)

@@ -1,5 +1,5 @@
 import type { CardId } from '../entry/cards'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import type { LayOut } from './layOut'
 import type { Start } from './start'
 
@@ -14,7 +14,7 @@ export interface Piece {
   readonly start: Start
   /** Said instead of the start, where it grows from the bag or is no more than a chain. */
   readonly lead?: string
-  readonly rows: readonly Worked[]
+  readonly rows: readonly WorkedRound[]
   readonly lengthCm: number
   readonly widthCm: number
   /** Of a piece in rounds: where its stitches lie. */

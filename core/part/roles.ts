@@ -1,4 +1,4 @@
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 
 /*
  * What a part can have besides rounds: readers and findings meet these, and ask for no kind of part by name. Handles that hang
@@ -13,14 +13,14 @@ export interface Net {
 }
 
 /** Two flat round pieces laid together: how far across they are, and how far out each of their rounds lies. */
-export interface Laid {
+export interface DiscPair {
   readonly acrossCm: number
   readonly ringsCm: readonly number[]
 }
 
 /** What a part in flat pieces shows in front: the rows of one, how much each rises, and how much of the way round they take. */
 export interface Faces {
-  readonly rows: readonly Worked[]
+  readonly rows: readonly WorkedRound[]
   readonly rises: readonly number[]
   readonly share: number
   /** How far round the bag goes at each row, where they differ. */

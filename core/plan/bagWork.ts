@@ -2,7 +2,7 @@ import type { Yarn } from '../design/design'
 import type { Draft } from '../draft/draft'
 import { AGAIN, PACE_SPREAD } from '../log/craft'
 import { NINE_OF_TEN } from '../log/estimate'
-import type { Hands } from '../log/hands'
+import type { Skill } from '../log/hands'
 import { timeOfBag } from '../log/time'
 import { eatsOf, eatsUnseen, type Rate } from '../shelf/eats'
 import { wants } from '../shelf/enough'
@@ -41,7 +41,7 @@ function shelfYarn({ shelf: id, name }: Yarn, shelf: readonly ShelfYarn[]): Shel
 }
 
 /** What a bag takes, by what is known of the maker's hands and of the yarns on the shelf. */
-export function bagWork(draft: Draft, hands: Hands, onShelf: readonly ShelfYarn[]): BagWork {
+export function bagWork(draft: Draft, hands: Skill, onShelf: readonly ShelfYarn[]): BagWork {
   const { minutes, high, bags } = timeOfBag(draft, hands)
   const all = minutes > 0 ? Math.log(high / minutes) / NINE_OF_TEN : 0
   const bagSpread = Math.min(all, BAG_SPREAD)

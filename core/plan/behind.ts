@@ -3,7 +3,7 @@ import type { Change } from '../part/finding'
 import { SURE_ENOUGH } from '../shelf/enough'
 import { type Day, dayAfter, daysBetween, dayWords, WEEKDAYS } from './days'
 import { MOST_MINUTES, type Order } from './order'
-import { type Known, type OrderPlan, planOrders } from './orderPlan'
+import { type PlanningInput, type OrderPlan, planOrders } from './orderPlan'
 
 /*
  * What can be done about an order whose date is not sure: fewer bags, longer evenings, an earlier beginning, a later date. Each by itself,
@@ -29,7 +29,7 @@ const FURTHEST_MOVED_DAYS = 120
 
 /** An order of several that are planned together. */
 interface One {
-  readonly known: Known
+  readonly known: PlanningInput
   readonly id: string
   readonly order: Order
 }
@@ -107,7 +107,7 @@ function laterDate(one: One): OrderFix[] {
 }
 
 /** What makes an order's date sure that is not; nothing of one that is sure enough. */
-export function orderFixes(known: Known, plan: OrderPlan): OrderFix[] {
+export function orderFixes(known: PlanningInput, plan: OrderPlan): OrderFix[] {
   if (plan.sure.odds >= SURE_ENOUGH) return []
   const one: One = { known, id: plan.id, order: plan.order }
   return [...earlier(one, known.today), ...longerEvenings(one), ...fewerBags(one, plan), ...laterDate(one)]

@@ -61,7 +61,7 @@ function lotsOf(yarn: ShelfYarn, one: Wants): LotSeen[] {
 }
 
 /** What several bags want of one yarn, each sum with the spread of the one that is least sure: one pair of hands eats all of it. */
-interface Summed {
+interface YarnSum {
   name: string
   colour: string
   grams: number
@@ -71,8 +71,8 @@ interface Summed {
   shelf: string | undefined
 }
 
-function summed(plans: readonly OrderPlan[]): Summed[] {
-  const all = new Map<string, Summed>()
+function summed(plans: readonly OrderPlan[]): YarnSum[] {
+  const all = new Map<string, YarnSum>()
   for (const { share, work } of plans.flatMap(({ jobs }) => jobs)) {
     for (const { shelf, name, colour, grams, spread } of work.yarns) {
       const key = shelf ?? `alone ${name}`

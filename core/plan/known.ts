@@ -1,6 +1,6 @@
 import type { BagWork } from './bagWork'
 import type { Day } from './days'
-import type { Known } from './orderPlan'
+import type { PlanningInput } from './orderPlan'
 import { type KeptBag, settled } from './settle'
 import type { KeptOrder, MakeSeen } from './toMake'
 
@@ -29,7 +29,7 @@ export interface KnownOfOrders {
 }
 
 /** Orders and what the house knows of their bags, as they are planned from: every line names a bag of the house, and by that its work. */
-export function knownFrom(orders: readonly KeptOrder[], { here, bags, makes, workedToday }: KnownOfOrders, today: Day): Known {
+export function knownFrom(orders: readonly KeptOrder[], { here, bags, makes, workedToday }: KnownOfOrders, today: Day): PlanningInput {
   const works = new Map(bags.flatMap(({ bag, work }) => (work ? [[bag, work] as const] : [])))
   return {
     orders: orders.map(({ id, order }) => ({ id, order: settled(order, here) })), makes, workedToday, today,

@@ -3,10 +3,10 @@ import type { Day } from './days'
 import type { OrderLine } from './order'
 import { eveningsOf, type Schedule, schedule, type Stretch } from './schedule'
 import { type HowSure, howSure } from './sure'
-import { type Job, type KeptOrder, laidOut, type Laid, type MakeSeen } from './toMake'
+import { type Job, type KeptOrder, laidOut, type OrderBreakdown, type MakeSeen } from './toMake'
 
 /** What orders are planned from. */
-export interface Known {
+export interface PlanningInput {
   readonly orders: readonly KeptOrder[]
   readonly makes: readonly MakeSeen[]
   readonly workOf: (line: OrderLine) => BagWork | undefined
@@ -17,7 +17,7 @@ export interface Known {
 }
 
 /** An order as it is planned. */
-export interface OrderPlan extends Laid {
+export interface OrderPlan extends OrderBreakdown {
   readonly wanted: number
   readonly finished: number
   /** Bags of which it is not known how long they take: the house does not know them, or they cannot be drafted. */
@@ -39,7 +39,7 @@ function lastOf(jobs: readonly Job[], finishedOn: Schedule['finishedOn']): Day |
 }
 
 /** Plans all open orders together, those due first first. */
-export function planOrders({ orders, makes, workOf, today, workedToday }: Known, times?: number): OrderPlan[] {
+export function planOrders({ orders, makes, workOf, today, workedToday }: PlanningInput, times?: number): OrderPlan[] {
   const laid = laidOut(orders, makes, workOf)
   const evenings = laid.map(({ order }) => eveningsOf(order, today, workedToday))
   const expected = laid.map(({ jobs }) => ({ jobs, minutesOf: ({ share, work }: Job) => share * work.minutes }))

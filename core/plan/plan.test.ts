@@ -6,7 +6,7 @@ import { calendarOf } from './calendar'
 import { dayAfter, daysBetween, type Day } from './days'
 import { eveningMinutes, hookMinutes } from './evenings'
 import type { Order, OrderLine } from './order'
-import { type Known, planOrders } from './orderPlan'
+import { type PlanningInput, planOrders } from './orderPlan'
 import { readOrder } from './read'
 import { senseless, verdictWords, stateWords } from './words'
 import type { MakeSeen } from './toMake'
@@ -23,7 +23,7 @@ function order(bags: readonly (readonly [name: string, count: number])[], more: 
   return reading.document
 }
 
-function known(orders: readonly Order[], minutes: Record<string, BagWork>, more: Partial<Known> = {}): Known {
+function known(orders: readonly Order[], minutes: Record<string, BagWork>, more: Partial<PlanningInput> = {}): PlanningInput {
   return {
     orders: orders.map((one, i) => ({ id: `o${i}`, order: one })), makes: [], workOf: ({ name }: OrderLine) => minutes[name],
     today: '2026-11-30', ...more,

@@ -1,7 +1,7 @@
 import { Chance, seedOf } from '../chance/chance'
 import type { Day } from './days'
 import { type eveningsOf, schedule } from './schedule'
-import type { Job, Laid } from './toMake'
+import type { Job, OrderBreakdown } from './toMake'
 
 /*
  * How sure a date is: the plan is gone through some hundreds of times, with a pace, bags and evenings drawn by lot from their ranges. The
@@ -43,7 +43,7 @@ function at(sorted: readonly number[], share: number): number {
 }
 
 /** Goes through the plan again and again: how sure each order's date is. */
-export function howSure(laid: readonly Laid[], evenings: readonly ReturnType<typeof eveningsOf>[], wanted = TIMES): HowSure[] {
+export function howSure(laid: readonly OrderBreakdown[], evenings: readonly ReturnType<typeof eveningsOf>[], wanted = TIMES): HowSure[] {
   const bags = laid.reduce((sum, { jobs }) => sum + jobs.length, 0)
   const times = Math.min(wanted, Math.max(FEWEST_TIMES, Math.floor(MOST_DRAWN / Math.max(1, bags))))
   const counts = laid.map(() => [] as number[])

@@ -47,7 +47,7 @@ export interface LineState {
 }
 
 /** An order taken apart: its lines, and the bags still to be made in the order in which they are made. */
-export interface Laid {
+export interface OrderBreakdown {
   readonly id: string
   readonly order: Order
   readonly lines: readonly LineState[]
@@ -86,14 +86,14 @@ export function laidOut(
   orders: readonly KeptOrder[],
   makes: readonly MakeSeen[],
   workOf: (line: OrderLine) => BagWork | undefined,
-): Laid[] {
+): OrderBreakdown[] {
   const taken = new Set<string>()
   const take = (most: number, which: (make: MakeSeen) => boolean) => {
     const found = makes.filter(make => !taken.has(make.id) && which(make)).slice(0, most)
     for (const { id } of found) taken.add(id)
     return found
   }
-  return asDue(orders).map(({ id, order }): Laid => {
+  return asDue(orders).map(({ id, order }): OrderBreakdown => {
     const lines = order.bags.map((line): LineState => {
       const finished = take(line.count, make => isOf(line, make) && make.finished !== undefined && make.finished >= order.taken)
       const inHand = take(line.count - finished.length, make => isOf(line, make) && make.finished === undefined)

@@ -1,6 +1,6 @@
 import type { Step } from '../round/step'
 import type { Terms } from '../stitch/dictionary'
-import { type Read, readSteps } from './read'
+import { type StepsReading, readSteps } from './read'
 import { openingOf } from './repeat'
 
 /*
@@ -18,7 +18,9 @@ export interface OwnLine {
 }
 
 /** A line read, and whether it says itself that its repeat goes around; or what in it could not be. */
-export type LineRead = { readonly ok: true, readonly line: OwnLine, readonly around: boolean } | Extract<Read, { readonly ok: false }>
+export type LineRead
+  = | { readonly ok: true, readonly line: OwnLine, readonly around: boolean }
+    | Extract<StepsReading, { readonly ok: false }>
 
 const FIRST = '(?:(?<first>[^*]*?)[,;]\\s*)?'
 const REPEAT = '\\*(?<repeat>[^*]*?)[,;]\\s*rep(?:eat)? from \\* (?:around|across)'
@@ -36,7 +38,7 @@ export function readLine(text: string, terms: Terms): LineRead {
   const parts: Step[][] = []
   for (const name of ['first', 'repeat', 'last'] as const) {
     const part = found.groups![name]
-    const read: Read = part ? readSteps(part, terms) : { ok: true, steps: [] }
+    const read: StepsReading = part ? readSteps(part, terms) : { ok: true, steps: [] }
     if (!read.ok) return { ...read, at: text.indexOf(part!, from) + read.at }
     parts.push(read.steps)
   }

@@ -16,7 +16,7 @@ export type { Around } from './places'
  */
 
 /** Steps read, or what could not be: where in the text, and what to write instead. */
-export type Read
+export type StepsReading
   = | { readonly ok: true, readonly steps: Step[] }
     | { readonly ok: false, readonly at: number, readonly length: number, readonly what: string }
 
@@ -279,7 +279,7 @@ function usedBy(steps: readonly Step[]): { readonly places: number, readonly spa
 }
 
 /** Reads steps from a line of abbreviations; `around` says what it is read on, where it may speak of all there is. */
-export function readSteps(text: string, terms: Terms, around?: Around): Read {
+export function readSteps(text: string, terms: Terms, around?: Around): StepsReading {
   try {
     return { ok: true, steps: new Reader(terms, around).steps({ text: text.replace(/\.\s*$/, ''), at: 0 }) }
   }

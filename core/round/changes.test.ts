@@ -5,9 +5,9 @@ import { changeEvenly, mostChange } from './changes'
 import { foundation } from './edge'
 import { each, inOne, repeat, type Step, together } from './step'
 import { work } from './work'
-import type { Worked } from './worked'
+import type { WorkedRound } from './worked'
 
-function worked(steps: readonly Step[], places: number): Worked {
+function worked(steps: readonly Step[], places: number): WorkedRound {
   const result = work(
     { steps, begin: { chains: 0, counts: false, turn: false }, join: 'spiral', facing: 'right', colour: 'main' },
     foundation('stitch', places),
@@ -17,7 +17,7 @@ function worked(steps: readonly Step[], places: number): Worked {
 }
 
 /** A round as a list: what each thing made is, `1` a plain stitch, `2` an increase (once), `-` a decrease. */
-function seen({ edge }: Worked): string {
+function seen({ edge }: WorkedRound): string {
   let text = ''
   for (let i = 0; i < edge.count; i++) {
     if (edge.from[i] !== edge.to[i]) text += '-'

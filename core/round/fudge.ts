@@ -4,7 +4,7 @@ import { BESIDE_HANDLES, FROM_FEWER, FROM_MORE, type FudgeKind, type Way } from 
 import { type Leaf, NEAREST, nearestLeaves, reach, takesPlace, turnsNear, withInstead } from './leaves'
 import type { Step, StitchStep } from './step'
 import { work } from './work'
-import type { Worked } from './worked'
+import type { WorkedRound } from './worked'
 
 /*
  * Fudging a count
@@ -19,8 +19,8 @@ import type { Worked } from './worked'
  */
 
 /** A planned round with some places changed, and in which way. */
-export interface Fudged {
-  readonly worked: Worked
+export interface FudgedRound {
+  readonly worked: WorkedRound
   readonly kind: FudgeKind
   readonly places: number
 }
@@ -98,7 +98,7 @@ function* tries(steps: readonly Step[], ways: readonly Way[], numbers: readonly 
 }
 
 /** Parts that stand on handles, one by one: on which, how the hook got there, and whether they stand on the bag too. */
-function onHandles({ on, edge, aims }: Worked): string {
+function onHandles({ on, edge, aims }: WorkedRound): string {
   const runs = runAt(on)
   const found: string[] = []
   edge.from.forEach((from, i) => {
@@ -109,7 +109,7 @@ function onHandles({ on, edge, aims }: Worked): string {
 }
 
 /** Whether handles are worked as they were meant to be. */
-export function keepsHandles(worked: Worked, meant: Worked): boolean {
+export function keepsHandles(worked: WorkedRound, meant: WorkedRound): boolean {
   return !worked.on.free || onHandles(worked) === onHandles(meant)
 }
 
@@ -120,7 +120,7 @@ function tellsPlaces(steps: readonly Step[]): boolean {
 }
 
 /** Whether what is meant for stitches goes into stitches, what is meant for spaces into spaces, and handles are as they were. */
-function goesWhereMeant(worked: Worked, meant: Worked): boolean {
+function goesWhereMeant(worked: WorkedRound, meant: WorkedRound): boolean {
   if (!keepsHandles(worked, meant)) return false
   const { on, edge } = worked
   return !tellsPlaces(meant.round.steps) || edge.from.every((place, i) => on.kinds[place] === meant.on.kinds[meant.edge.from[i]!])
@@ -142,7 +142,7 @@ export const MOST_FUDGED = 4
  * @param difference counted places that it has more (above 0) or fewer
  * @param shares of the way round where it shows least, the best first: 0 is where the round begins, 1 where it ends
  */
-export function fudge(meant: Worked, real: Edge, difference: number, shares: readonly number[]): Fudged | undefined {
+export function fudge(meant: WorkedRound, real: Edge, difference: number, shares: readonly number[]): FudgedRound | undefined {
   const inPlaces = Math.abs(real.count - meant.on.count)
   const numbers = [...new Set([Math.abs(difference), inPlaces])].filter(number => number > 0 && number <= MOST_FUDGED)
   const targets = shares.map(share => Math.min(real.count - 1, Math.floor(share * real.count)))

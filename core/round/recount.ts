@@ -1,6 +1,6 @@
 import { askFor, wasMade } from './allowance'
 import { type Edge, type FreeRun, PLACE_CODE } from './edge'
-import type { Worked } from './worked'
+import type { WorkedRound } from './worked'
 
 /*
  * An edge as it really is
@@ -103,7 +103,7 @@ export function recountEdge(edge: Edge, sort: Sort, wanted: number): Edge | unde
 }
 
 /** A round that came out with another number of counted places than it was worked to. */
-export function recountWorked(worked: Worked, sort: Sort, wanted: number): Worked | undefined {
+export function recountWorked(worked: WorkedRound, sort: Sort, wanted: number): WorkedRound | undefined {
   const { edge } = worked
   if (wanted === countedPlaces(edge, sort)) return wanted < 1 ? undefined : worked
   const old = recounted(edge, sort, wanted)

@@ -63,13 +63,13 @@ function opensPlainly(steps: readonly Step[]): boolean {
 }
 
 /** How a part goes round, and how often the work below it was turned, which decides which side faces; 0 is the very first round. */
-export interface Going {
+export interface RoundSetting {
   readonly rounds: Rounds
   readonly turns: number
 }
 
 /** Which side the `i`-th round of a part shows, and whether the work is turned for it. */
-export function facingOf({ rounds: { style, turnsAfter = 0 }, turns }: Going, i: number): Pick<Round,
+export function facingOf({ rounds: { style, turnsAfter = 0 }, turns }: RoundSetting, i: number): Pick<Round,
   'facing'> & { readonly turn: boolean } {
   const unturned = style === 'turned' ? turnsAfter : Infinity
   // What goes on unturned over a wrong side is turned once, so that the right side faces from there on.
@@ -79,7 +79,7 @@ export function facingOf({ rounds: { style, turnsAfter = 0 }, turns }: Going, i:
 }
 
 /** Which side of the fabric the last round below shows: in turned work every second one the wrong side. */
-export function facingBelow({ turns }: Pick<Going, 'turns'>): 'right' | 'wrong' {
+export function facingBelow({ turns }: Pick<RoundSetting, 'turns'>): 'right' | 'wrong' {
   return turns > 0 && turns % 2 === 0 ? 'wrong' : 'right'
 }
 
@@ -87,7 +87,7 @@ export function facingBelow({ turns }: Pick<Going, 'turns'>): 'right' | 'wrong' 
  * The `i`-th round of a part, of these steps, in its maker's style. Where a round does not open with a plain stitch, its starting chain
  * cannot stand for one, and does not count.
  */
-export function inStyle(going: Going, i: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
+export function inStyle(going: RoundSetting, i: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
   const { rounds } = going
   const joined = rounds.style !== 'spiral'
   const own = firstKind(steps) ?? kind
@@ -103,7 +103,7 @@ export function inStyle(going: Going, i: number, kind: FabricKind, colour: strin
  * The same of a round of fabric, which may also begin past its join if the maker is of that school: in the last stitch of the round
  * before, where a starting chain stands for nothing.
  */
-export function fabricInStyle(going: Going, i: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
+export function fabricInStyle(going: RoundSetting, i: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
   const { rounds } = going
   const past = rounds.style === 'turned' && rounds.firstStitch === 'last' && facingOf(going, i).turn
   if (!past) return inStyle(going, i, kind, colour, steps)

@@ -1,7 +1,7 @@
 import { STITCH_CODE } from '../stitch/dictionary'
 import { type Edge, PLACE_CODE } from './edge'
 import type { Step } from './step'
-import type { Worked } from './worked'
+import type { WorkedRound } from './worked'
 
 /** Room for so many at most to begin with; a round that makes more gets more. */
 const MOST_AT_FIRST = 1 << 16
@@ -116,7 +116,7 @@ export class Things {
   }
 
   /** What is made: the places of the edge it leaves, and how each was worked. */
-  made(): Pick<Edge, 'count' | 'kinds' | 'chains' | 'from' | 'to'> & Pick<Worked, 'stitches' | 'loops' | 'aims'> {
+  made(): Pick<Edge, 'count' | 'kinds' | 'chains' | 'from' | 'to'> & Pick<WorkedRound, 'stitches' | 'loops' | 'aims'> {
     const { count } = this
     return {
       count, kinds: first(this.kinds, count), chains: first(this.chains, count), from: first(this.from, count), to: first(this.to, count),

@@ -5,7 +5,7 @@ import { type Edge, foundation, halves, PLACE_CODE, placesOf } from './edge'
 import type { Begin, Join, Round } from './round'
 import { chain, each, inOne, repeat, skip, type Step, together } from './step'
 import { work } from './work'
-import { anchorBelow, kindAt, sharesPlace, type Worked } from './worked'
+import { anchorBelow, kindAt, sharesPlace, type WorkedRound } from './worked'
 import { explain } from './workError'
 
 const still: Begin = { chains: 0, counts: false, turn: false }
@@ -14,7 +14,7 @@ function round(steps: Step[], begin: Partial<Begin> = {}, join: Join = 'spiral')
   return { steps, begin: { ...still, ...begin }, join, facing: 'right', colour: 'main' }
 }
 
-function worked(steps: Step[], on: Edge, begin: Partial<Begin> = {}, join: Join = 'spiral'): Worked {
+function worked(steps: Step[], on: Edge, begin: Partial<Begin> = {}, join: Join = 'spiral'): WorkedRound {
   const result = work(round(steps, begin, join), on)
   if (!result.ok) throw new Error(explain(result.error))
   return result.worked

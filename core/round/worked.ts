@@ -4,7 +4,7 @@ import type { Round } from './round'
 import { AIMS } from './step'
 
 /** A round as it stands after working: what was made, on what, and the edge it leaves. */
-export interface Worked {
+export interface WorkedRound {
   readonly round: Round
   readonly on: Edge
   readonly edge: Edge
@@ -42,23 +42,23 @@ export function skippedBetween(edge: Edge, before: number, after: number): numbe
 }
 
 /** The place two rounds below that a deep stitch is anchored in; -1 for a stitch that is not deep. */
-export function anchorBelow(worked: Worked, made: number): number {
+export function anchorBelow(worked: WorkedRound, made: number): number {
   const aim = AIMS[worked.aims[made]!]
   if (aim === 'below') return worked.on.from[worked.edge.from[made]!]!
   return aim === 'gapBelow' ? skippedBetween(worked.on, worked.edge.from[made]!, worked.edge.to[made]!) : -1
 }
 
 /** The kind of a thing made. */
-export function kindAt(worked: Worked, made: number): StitchKind {
+export function kindAt(worked: WorkedRound, made: number): StitchKind {
   return STITCH_KINDS[worked.stitches[made]!]!
 }
 
 /** Whether a thing made is drawn together over several places: a decrease. */
-export function isDrawnTogether({ edge, aims: how }: Worked, made: number): boolean {
+export function isDrawnTogether({ edge, aims: how }: WorkedRound, made: number): boolean {
   return how[made] === 0 && edge.from[made] !== edge.to[made] && edge.kinds[made] === PLACE_CODE.stitch
 }
 
 /** Whether a thing made shares its place with the one before it: the second half of an increase. */
-export function sharesPlace(worked: Worked, made: number): boolean {
+export function sharesPlace(worked: WorkedRound, made: number): boolean {
   return made > 0 && worked.edge.from[made] === worked.edge.from[made - 1] && worked.edge.to[made] === worked.edge.to[made - 1]
 }

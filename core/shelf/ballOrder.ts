@@ -67,7 +67,7 @@ export function bearingRounds({ parts }: Draft): ReadonlySet<number> {
 }
 
 /** A bag as balls see it: grams of each round, of each piece, and which rounds bear or show. */
-interface Wanted {
+interface BagNeeds {
   readonly byRound: readonly number[]
   readonly pieces: readonly { readonly name: string, readonly grams: number }[]
   readonly bearing: ReadonlySet<number>
@@ -75,7 +75,7 @@ interface Wanted {
   readonly spread: number
 }
 
-function wantedOf(draft: Draft, yarn: string, { gramsPerMetre, spread }: Rate): Wanted {
+function wantedOf(draft: Draft, yarn: string, { gramsPerMetre, spread }: Rate): BagNeeds {
   const shares = yarnShares(draft).filter(share => share.yarn === yarn && share.of !== 'rounds')
   const ends = shares.filter(({ of }) => of === 'ends').reduce((sum, { metres }) => sum + metres, 0)
   const byRound = metresByRound(draft, yarn).map(metres => metres * gramsPerMetre)
@@ -101,7 +101,7 @@ function roundAt(byRound: readonly number[], grams: number): number {
 }
 
 /** Puts each piece on the fullest ball, the largest piece first: what no ball holds by itself is joined. */
-function piecesOn(balls: readonly Ball[], pieces: Wanted['pieces']) {
+function piecesOn(balls: readonly Ball[], pieces: BagNeeds['pieces']) {
   const left = balls.map(({ grams }) => grams)
   const on = balls.map(() => [] as string[])
   const joined: string[] = []
@@ -134,7 +134,7 @@ function bears({ low, high }: { readonly low: number, readonly high: number }, b
 /** Less than this of a gram is what sums of parts differ by. */
 const NOTHING_G = 1e-6
 
-function tried(balls: readonly Ball[], { byRound, pieces, bearing, floorEnds, spread }: Wanted): BallOrder {
+function tried(balls: readonly Ball[], { byRound, pieces, bearing, floorEnds, spread }: BagNeeds): BallOrder {
   const { left, on, joined } = piecesOn(balls, pieces)
   const all = byRound.reduce((sum, grams) => sum + grams, 0)
   const uses: BallUse[] = []

@@ -4,7 +4,7 @@ import type { Draft } from '../draft/draft'
 import { STITCHES } from '../stitch/dictionary'
 import { likelyClasses } from '../yarn/likelyClasses'
 import { gramsOf } from './stock'
-import type { ShelfYarn, Unravelled, WeighedSwatch } from './yarn'
+import type { ShelfYarn, UnravelledRow, WeighedSwatch } from './yarn'
 
 /*
  * How much of a yarn a bag eats
@@ -37,7 +37,7 @@ const TAPE_SHARE = 0.03
 const SCALES_G = 0.5
 
 /** A row says how its own stitches eat; a bag differs from it as from another bag. */
-function byUnravelled({ stitch, rowCm, yarnCm }: Unravelled, yarn: ShelfYarn): Eats {
+function byUnravelled({ stitch, rowCm, yarnCm }: UnravelledRow, yarn: ShelfYarn): Eats {
   const saidCm = rowCm * STITCHES[stitch].yarnPerWidth
   return { gramsPerMetre: gramsOf(yarnCm / saidCm, yarn), spread: Math.hypot(YARN_SPREAD.bags, TAPE_SHARE), from: 'unravelled' }
 }

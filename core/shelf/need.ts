@@ -1,4 +1,4 @@
-import type { Hands } from '../log/hands'
+import type { Skill } from '../log/hands'
 import type { YarnNeed } from '../yarn/yarn'
 import { type Eats, eatsOf } from './eats'
 import { ballsFor, oddsThatItLasts, SURE_ENOUGH, type Wants, wants } from './enough'
@@ -17,7 +17,7 @@ export interface NeedOfShelf {
 }
 
 /** What a bag wants of a yarn of the shelf, by what is known of how that is eaten: from the yarn itself, or from bags in it. */
-export function needOfShelf({ yarn: { name }, metres }: YarnNeed, yarn: ShelfYarn, hands: Pick<Hands, 'yarn'>): NeedOfShelf {
+export function needOfShelf({ yarn: { name }, metres }: YarnNeed, yarn: ShelfYarn, hands: Pick<Skill, 'yarn'>): NeedOfShelf {
   const eats = eatsOf(yarn, hands.yarn.find(taught => taught.name === name)?.gramsPerMetre)
   const bag = wants(metres, eats)
   const { grams } = stockOf(yarn)

@@ -2,7 +2,7 @@ import type { Design, DesignGauge } from '../design/design'
 import { withChanges } from '../design/edit'
 import { type Draft, draft } from '../draft/draft'
 import { wallPartOf } from '../draft/part'
-import type { Hands } from '../log/hands'
+import type { Skill } from '../log/hands'
 import { formatCm } from '../measure/format'
 import type { Change } from '../part/finding'
 import { HOOK_SIZES, hookLabel } from '../stitch/hooks'
@@ -103,7 +103,7 @@ interface Instead {
   readonly yarn: string
   /** The yarn of the shelf that it is now, if it is of it. */
   readonly now: ShelfYarn | undefined
-  readonly hands: Pick<Hands, 'yarn'>
+  readonly hands: Pick<Skill, 'yarn'>
   /** What was counted on a swatch of the new one, if there is one. */
   readonly swatch?: { readonly gauge: DesignGauge, readonly name: string }
 }

@@ -1,5 +1,5 @@
 import { WITHIN_BAG } from '../log/craft'
-import type { Weighed } from '../make/event'
+import type { WeighDeed } from '../make/event'
 import { lastDone } from '../make/measuring'
 import type { InHand } from '../make/plan'
 import type { MakeState } from '../make/state'
@@ -17,7 +17,7 @@ import type { Rate } from './eats'
 const SCALES_G = 0.4
 
 /** A weight laid on: what is left of a yarn, or what is worked in it. */
-export type Weight = Pick<Weighed, 'yarn' | 'grams' | 'of'>
+export type Weight = Pick<WeighDeed, 'yarn' | 'grams' | 'of'>
 
 /** The weights told of a bag in hand. */
 export type OnScales = Pick<MakeState, 'weighed'>

@@ -15,7 +15,7 @@ export interface Ball {
 }
 
 /** A row of stitches unravelled: how long it lay, and how much yarn came out. */
-export interface Unravelled {
+export interface UnravelledRow {
   readonly stitch: FabricKind
   readonly stitches: number
   readonly rowCm: number
@@ -53,7 +53,7 @@ export interface ShelfYarn {
   /** Where it lies. */
   readonly place: string
   readonly balls: readonly Ball[]
-  readonly unravelled?: Unravelled
+  readonly unravelled?: UnravelledRow
   readonly weighed?: WeighedSwatch
 }
 

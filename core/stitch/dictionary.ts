@@ -5,10 +5,10 @@ export type { Stitch, StitchName } from './stitches'
 /** The two vocabularies of the craft. */
 export type Terms = 'us' | 'uk'
 
-type Row = (typeof STITCH_ROWS)[number]
-export type StitchKind = Row['kind']
+type StitchRow = (typeof STITCH_ROWS)[number]
+export type StitchKind = StitchRow['kind']
 /** The stitches that stand up and make fabric. */
-export type FabricKind = Exclude<Row, { readonly heightInSc: 0 }>['kind']
+export type FabricKind = Exclude<StitchRow, { readonly heightInSc: 0 }>['kind']
 
 export const STITCH_KINDS: readonly StitchKind[] = STITCH_ROWS.map(({ kind }) => kind)
 export const FABRIC_KINDS = STITCH_ROWS.filter(({ heightInSc }) => heightInSc > 0).map(({ kind }) => kind as FabricKind)

@@ -4,7 +4,7 @@ import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, wor
 import { type Edge, placesOf } from '../round/edge'
 import type { Round } from '../round/round'
 import type { Loop, Step } from '../round/step'
-import { fabricInStyle, facingOf, facingOfRow, type Going, inRow, type Rounds } from '../round/style'
+import { fabricInStyle, facingOf, facingOfRow, type RoundSetting, inRow, type Rounds } from '../round/style'
 import { bareRound } from '../round/bareRound'
 import { work } from '../round/work'
 import { isPlainly, mirrored } from './mirrored'
@@ -78,7 +78,7 @@ function fewerRounds(stitches: number): Pick<Finding, 'fix'> {
 }
 
 interface Flowing {
-  readonly going: Going
+  readonly going: RoundSetting
   readonly past: boolean
   readonly flow: Flow
 }
@@ -90,7 +90,8 @@ interface Flowing {
  * at the join.
  */
 function goingIn(texture: Texture, { rounds, turns, rows }: Setting): Flowing {
-  const going = (firstStitch: Rounds['firstStitch']): Going => ({ turns, rounds: { ...rounds, ...(firstStitch ? { firstStitch } : {}) } })
+  const going = (firstStitch: Rounds['firstStitch']): RoundSetting => (
+    { turns, rounds: { ...rounds, ...(firstStitch ? { firstStitch } : {}) } })
   if (rows || rounds.style !== 'turned' || isPlainly(texture)) return { going: { rounds, turns }, past: false, flow: texture.straight }
   if (!texture.turned && !texture.mirrors) return { going: going('joined'), past: false, flow: texture.straight }
   const past = texture.mirrors === true || rounds.firstStitch === 'last' || (rounds.turnsAfter ?? 0) > 0

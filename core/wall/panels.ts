@@ -4,7 +4,7 @@ import { asksOfBands, type FlatPiece, rowEndCm, workFlat } from '../flat/flat'
 import { bandsField, type FlatBand, plainBand, stackedOr } from '../flat/kinds'
 import { intoRowEnd, rowEndWords, seamChoice, seamOf, TIGHT } from '../flat/seams'
 import { sts } from '../handle/rim'
-import { kind, type PartSpec, type Seen } from '../kind/kind'
+import { kind, type PartSpec, type PartContext } from '../kind/kind'
 import { plus, times } from '../measure/length'
 import { type Asks, type Demand, divides } from '../part/asks'
 import type { Finding } from '../part/finding'
@@ -23,7 +23,7 @@ import { many, tape } from '../stitch/tell'
 
 const SIDES = between(2, 400)
 
-interface Answered {
+interface PanelAnswers {
   readonly sides?: object
 }
 
@@ -52,7 +52,7 @@ const fields = {
   bands: bandsField('Front and back', 'The bands of front and back, from the first row up.'),
   sideBands: optional({
     ...bandsField('The side panels', 'The bands of the side panels; the last one goes on until they are as tall as the front.'),
-    when: (spec: object) => (spec as Answered).sides !== undefined,
+    when: (spec: object) => (spec as PanelAnswers).sides !== undefined,
   }),
   seam: seamChoice('Seamed by'),
 } as const
@@ -102,7 +102,7 @@ Shares | undefined {
 }
 
 /** What it asks of the count below: that its panels can share it. What it leaves, by working it on nothing. */
-function demandOf(spec: PanelsSpec, { gauge, repeats }: Seen): Demand | undefined {
+function demandOf(spec: PanelsSpec, { gauge, repeats }: PartContext): Demand | undefined {
   const asks = asksOfPanels(spec, repeats)
   if (typeof asks === 'string') return undefined
   const shares = (around: number) => sharesOf(spec, around, gauge.sc.width.cm, asks)

@@ -7,7 +7,7 @@ import { type Edge, foundation, placesOf } from '../round/edge'
 import { each } from '../round/step'
 import type { RoundStyle } from '../round/style'
 import { work } from '../round/work'
-import { anchorBelow, kindAt, type Worked } from '../round/worked'
+import { anchorBelow, kindAt, type WorkedRound } from '../round/worked'
 import { divides } from '../part/asks'
 import type { Bandlike } from '../texture/bandlike'
 import type { Texture } from '../texture/texture'
@@ -146,7 +146,7 @@ describe('common practice, no source', () => {
 })
 
 /** What a thing made stands on, by its kind: `dc on sc`. */
-const standing = (rounds: readonly Worked[], i: number) =>
+const standing = (rounds: readonly WorkedRound[], i: number) =>
   Array.from(
     { length: rounds[i]!.edge.count },
     (_, made) => `${kindAt(rounds[i]!, made)} on ${kindAt(rounds[i - 1]!, rounds[i]!.edge.from[made]!)}`,
@@ -207,7 +207,7 @@ describe('what stands on what', () => {
   it('ribs stand in columns, seen from the right side, in turned rounds too', () => {
     const { rounds } = worked({ band: 'rib', stitch: 'dc', front: 2, back: 3, size: { pin: { rounds: 6 } }, colour: 'main' }, 20, 'turned')
     /** Whether each post stands out on the right side. */
-    const out = (round: Worked, made: number) => (round.loops[made] === 5) === (round.round.facing === 'right')
+    const out = (round: WorkedRound, made: number) => (round.loops[made] === 5) === (round.round.facing === 'right')
     for (let i = 1; i < rounds.length; i++) {
       const { edge } = rounds[i]!
       for (let made = 0; made < edge.count; made++)

@@ -5,7 +5,7 @@ import { type PartResult, type Setting, workUp } from '../part/part'
 import type { Edge } from '../round/edge'
 import { each, type Loop } from '../round/step'
 import { fabricInStyle } from '../round/style'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import type { FabricKind } from '../stitch/dictionary'
 
 /** A way that the base becomes the wall (craft 6): how it is offered, and which threads its round picks up; none without a round. */
@@ -67,7 +67,7 @@ export function turnUp(spec: TurnUp, kind: FabricKind, colour: string, edge: Edg
 const PLAINLY: Fix = { label: 'Turn up plainly', changes: [{ path: [], value: 'plain' }] }
 
 /** The loop left free stands towards the maker: on a wrong-side round the fold's line ends up inside the bag. */
-function foldFindings({ round }: Worked): Finding[] {
+function foldFindings({ round }: WorkedRound): Finding[] {
   if (round.facing === 'right') return []
   return [
     {

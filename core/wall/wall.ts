@@ -1,5 +1,5 @@
 import { begun } from '../kind/begin'
-import type { AnyKind, Keeps, PartKind, Seen } from '../kind/kind'
+import type { AnyKind, Keeps, PartKind, PartContext } from '../kind/kind'
 import type { Fields } from '../field/field'
 import type { Gauge } from '../gauge/gauge'
 import { gaugeOnHook, type Hook } from '../gauge/onHook'
@@ -44,17 +44,17 @@ export function workWall(spec: WallSpec, edge: Edge, setting: WallSetting): Part
 }
 
 /** The gauge that a part is worked in: the bag's, or that of a hook of its own. */
-export function ownGauge(spec: object, seen: Pick<Seen, 'gauge' | 'hook'>): Gauge {
+export function ownGauge(spec: object, seen: Pick<PartContext, 'gauge' | 'hook'>): Gauge {
   return gaugeOnHook(seen.gauge, seen.hook, (spec as { readonly hook?: Hook }).hook)
 }
 
 /** What a part asks of the count below, and what it leaves; nothing of one that cannot be worked. */
-export function demandOf(spec: WallSpec, seen: Seen): Demand | undefined {
+export function demandOf(spec: WallSpec, seen: PartContext): Demand | undefined {
   return kindOf(spec).demand(spec, { ...seen, gauge: ownGauge(spec, seen) })
 }
 
 /** The stitch that a part of a wall is mostly worked in. */
-export function mainStitch(spec: WallSpec, seen: Seen): FabricKind {
+export function mainStitch(spec: WallSpec, seen: PartContext): FabricKind {
   return kindOf(spec).main(spec, seen)
 }
 
@@ -74,7 +74,7 @@ export function looksUp(spec: WallSpec): boolean {
  */
 export function comesOut(
   wall: readonly WallSpec[],
-  seen: Seen,
+  seen: PartContext,
   count: number,
 ): { readonly count: number, readonly steadied: boolean } | { readonly stuckAt: number } {
   for (const [i, spec] of wall.entries()) {

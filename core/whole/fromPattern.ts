@@ -3,7 +3,7 @@ import { stacked } from '../design/partIds'
 import type { Design } from '../design/design'
 import { newDesign } from '../design/starter'
 import type { WallSpec } from '../wall/wall'
-import type { Said } from './wholeBags'
+import type { WholeBagWish } from './wholeBags'
 
 /*
  * A pattern that somebody wrote, taken over as far as its counts tell: a round floor by its increases, walls by rounds of one count, and
@@ -71,7 +71,7 @@ export interface TakenOver {
 }
 
 /** A bag as a pattern says it, in the maker's own gauge; nothing where no round with a count can be read. */
-export function fromPattern(text: string, { name, gauge, yarn, units = 'cm' }: Omit<Said, 'sizes'>): TakenOver | undefined {
+export function fromPattern(text: string, { name, gauge, yarn, units = 'cm' }: Omit<WholeBagWish, 'sizes'>): TakenOver | undefined {
   const { rounds, left } = readWritten(text)
   if (rounds.length === 0) return undefined
   const disc = discRounds(rounds)

@@ -4,11 +4,11 @@ import type { Design } from '../design/design'
 import { newDesign } from '../design/starter'
 import { beginPart } from '../wall/wall'
 import { keptOf } from '../design/stacking'
-import type { Said } from './wholeBags'
+import type { WholeBagWish } from './wholeBags'
 import { dividing } from './wholeBags'
 
 /** A bag for what goes in: a base and a wall with ease around it, and slots to carry it by. */
-export function holdingBag(contents: Contents, { name, gauge, yarn, units = 'cm' }: Omit<Said, 'sizes'>): Design {
+export function holdingBag(contents: Contents, { name, gauge, yarn, units = 'cm' }: Omit<WholeBagWish, 'sizes'>): Design {
   const { base, heightCm } = propose(contents, 'sc', 'main')
   const wall = stacked([{ band: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' }])
   const bare: Design = { ...newDesign(name), turnUp: 'plain', gauge, units, yarns: [{ id: 'main', ...yarn }], contents, base, wall }

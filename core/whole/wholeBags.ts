@@ -207,7 +207,7 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
 ]
 
 /** What a maker said of a whole bag. */
-export interface Said {
+export interface WholeBagWish {
   readonly name: string
   readonly gauge: DesignGauge
   readonly yarn: Omit<Yarn, 'id'>
@@ -240,7 +240,7 @@ function asTallAsAsked(design: Design, as: TallAs | undefined, cm: number): Desi
 }
 
 /** A whole bag as a design: as large as is asked, in the maker's gauge and yarn, and with counts that divide all the way up. */
-export function wholeBag(bag: WholeBag, { name, gauge, yarn, sizes, carried, units = 'cm' }: Said): Design {
+export function wholeBag(bag: WholeBag, { name, gauge, yarn, sizes, carried, units = 'cm' }: WholeBagWish): Design {
   const asked = sizesOf(bag, sizes)
   const carriedBy = bag.carried.find(({ id }) => id === carried) ?? bag.carried[0]
   const plain: Design = {

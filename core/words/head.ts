@@ -1,6 +1,6 @@
 import type { Draft } from '../draft/draft'
 import { liningOf, pieceWords } from '../draft/meshFindings'
-import type { Measured } from '../gauge/gauge'
+import type { SwatchCount } from '../gauge/gauge'
 import { formatGramsRange, formatMetres } from '../measure/amounts'
 import { CM_PER_INCH, formatCm, formatLength, type Units } from '../measure/format'
 import { type FabricKind, STITCHES, type StitchKind, type Terms } from '../stitch/dictionary'
@@ -35,8 +35,8 @@ function halves(count: number): string {
 function gaugeFact({ design }: Draft, terms: Terms, used: ReadonlySet<StitchKind>): Fact {
   const { measured, assumed } = design.gauge
   const over = OVER[design.units]
-  const worked = (Object.entries(measured) as [FabricKind, Measured][]).filter(([kind]) => used.has(kind))
-  const all = worked.length > 0 ? worked : (Object.entries(measured) as [FabricKind, Measured][])
+  const worked = (Object.entries(measured) as [FabricKind, SwatchCount][]).filter(([kind]) => used.has(kind))
+  const all = worked.length > 0 ? worked : (Object.entries(measured) as [FabricKind, SwatchCount][])
   const counted = all.map(
     ([kind, { stitches, rounds, overCm, tallCm = overCm }]) =>
       `${halves((stitches * over.cm) / overCm)} ${STITCHES[kind][terms].abbreviation} and ${halves((rounds * over.cm) / tallCm)} rounds`,

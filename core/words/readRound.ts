@@ -30,7 +30,7 @@ function kindOf(abbreviation: string, terms: Terms): StitchKind | undefined {
 }
 
 /** What stands before the first stitch, and the rest of the words; a stitch that is not known, if its chain stands for one. */
-interface Opened {
+interface RoundOpening {
   readonly begin: Begin
   readonly first: Step[]
   readonly body: string
@@ -44,7 +44,7 @@ function beginOf(chains: RegExpExecArray | undefined, along: RegExpExecArray | u
 }
 
 /** What stands before the first stitch, and the rest of the words. */
-function opening(words: string, terms: Terms): Opened {
+function opening(words: string, terms: Terms): RoundOpening {
   let body = words
   const take = (pattern: RegExp): RegExpExecArray | undefined => {
     const found = pattern.exec(body) ?? undefined

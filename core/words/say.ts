@@ -2,7 +2,7 @@ import { type Start, traitsOf } from '../part/start'
 import type { Loop } from '../round/step'
 import { type StitchKind, stitchName, type Terms } from '../stitch/dictionary'
 import { ordinal } from './numbers'
-import type { Clause, Count, Drawing, Ending, Into, Joined, Lot, Opening, Repeating, Sentence, Sort, Working } from './sentence'
+import type { Clause, Count, Drawing, Ending, Into, JoinTarget, Lot, Opening, Repeating, Sentence, Sort, Working } from './sentence'
 
 /** How what comes again is written: between brackets with how often, or after an asterisk; both schools are in use (craft 15). */
 export const REPEAT_STYLES = ['brackets', 'asterisk'] as const
@@ -41,7 +41,7 @@ export function placesOf(sort: Sort, places: number): string {
 }
 
 /** A stitch's abbreviation with how it is worked: `FPdc`, `reverse sc`, `long dc`. */
-function named(kind: StitchKind, { loop, backwards, long }: Omit<Joined, 'kind'>, terms: Terms): string {
+function named(kind: StitchKind, { loop, backwards, long }: Omit<JoinTarget, 'kind'>, terms: Terms): string {
   return `${backwards ? 'reverse ' : ''}${long ? 'long ' : ''}${POST[loop] ?? ''}${stitchName(kind, terms).abbreviation}`
 }
 
@@ -66,14 +66,14 @@ function firstChainWords({ start }: Speech): string {
 }
 
 /** What the words of a place depend on: how many there are, and whether `each` of them must be said. */
-interface Said {
+interface PlaceWording {
   readonly places: number
   readonly each: boolean
   readonly loop: Loop
   readonly speech: Speech
 }
 
-type IntoWords = { readonly [At in Into['at']]: (into: Extract<Into, { readonly at: At }>, said: Said) => string }
+type IntoWords = { readonly [At in Into['at']]: (into: Extract<Into, { readonly at: At }>, said: PlaceWording) => string }
 
 const INTO_WORDS: IntoWords = {
   next: ({ sort }, { places, each }) => nextWords(sort, places, each),
@@ -91,8 +91,8 @@ const INTO_WORDS: IntoWords = {
   alongChain: (_, { speech, loop }) => `${firstChainWords(speech)} and ${loop === 'both' ? 'in' : 'of'} each ch across`,
 }
 
-function intoWords(into: Into, said: Said): string {
-  return (INTO_WORDS[into.at] as (into: Into, said: Said) => string)(into, said)
+function intoWords(into: Into, said: PlaceWording): string {
+  return (INTO_WORDS[into.at] as (into: Into, said: PlaceWording) => string)(into, said)
 }
 
 function lotWords(lot: Lot, name: (kind: StitchKind) => string): string {

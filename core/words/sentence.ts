@@ -112,7 +112,7 @@ export interface Opening {
 }
 
 /** The stitch that a round is joined to, as it was worked. */
-export interface Joined {
+export interface JoinTarget {
   readonly kind: StitchKind
   readonly loop: Loop
   readonly backwards?: true
@@ -122,7 +122,7 @@ export interface Joined {
 /** How a round ends. */
 export type Ending
   = | { readonly end: 'open' }
-    | { readonly end: 'join', readonly to: Joined }
+    | { readonly end: 'join', readonly to: JoinTarget }
   /** To the top of the starting chain; `nth` of its chains where more follow above it. */
     | { readonly end: 'joinChain', readonly nth?: number }
     | { readonly end: 'joinSpace' }

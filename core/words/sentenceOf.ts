@@ -3,7 +3,7 @@ import { type Edge, PLACE_CODE, placesOf } from '../round/edge'
 import { Reading } from '../round/reading'
 import type { Begin, Round } from '../round/round'
 import type { Step, StitchStep } from '../round/step'
-import { kindAt, type Worked } from '../round/worked'
+import { kindAt, type WorkedRound } from '../round/worked'
 import { AIMS, LOOPS } from '../round/step'
 import type { StitchKind } from '../stitch/dictionary'
 import { withoutFirstStitch } from './peel'
@@ -15,7 +15,7 @@ import { Walk } from './walk'
 export interface Context {
   readonly start: Start
   /** The round before, whose join the first stitch may go into; none for the first round and for rows of a piece. */
-  readonly before?: Worked
+  readonly before?: WorkedRound
   /** Rounds of the bag whose starting chain does count, so that one that does not must say so. */
   readonly othersCount?: boolean
   /** Rounds of the bag are turned, so that one that is not must say so. */
@@ -23,7 +23,7 @@ export interface Context {
 }
 
 /** The kind of the first thing made that is a stitch: what a starting chain stands for. */
-function firstStitch(worked: Worked): StitchKind {
+function firstStitch(worked: WorkedRound): StitchKind {
   let made = 0
   while (kindAt(worked, made) === 'ch' && made + 1 < worked.edge.count) made++
   return kindAt(worked, made)
@@ -67,7 +67,7 @@ function sameWork(a: Working, b: Working): boolean {
 }
 
 /** A row all along a fresh chain is said as one: `sc in 2nd ch from hook and in each ch across`. */
-function alongChain(clauses: readonly Clause[], { on, round }: Worked, start: Start, counts: boolean): readonly Clause[] {
+function alongChain(clauses: readonly Clause[], { on, round }: WorkedRound, start: Start, counts: boolean): readonly Clause[] {
   const [only] = clauses
   const each = only?.say === 'work' && only.into.at === 'each' && only.into.sorts[0] === 'ch'
   if (!each || counts || traitsOf(start).looped || round.join !== 'open' || on.from[0] !== -1 || !start.firstInto) return clauses
@@ -99,7 +99,7 @@ function evensStep({ join, begin }: Round, on: Edge, { before }: Context): boole
 }
 
 /** Where the first stitch goes, where the maker must be told: after a join, and at the start of a row. */
-function fromWhere({ round, on }: Worked, clauses: readonly Clause[], context: Context): Opening['from'] {
+function fromWhere({ round, on }: WorkedRound, clauses: readonly Clause[], context: Context): Opening['from'] {
   const { begin, join } = round
   const { before } = context
   const first = firstOf(clauses)
@@ -116,12 +116,12 @@ function fromWhere({ round, on }: Worked, clauses: readonly Clause[], context: C
 }
 
 /** Whether a round goes into the chain that the bag or the piece starts from. */
-function beginsInChain({ on }: Worked, start: Start): boolean {
+function beginsInChain({ on }: WorkedRound, start: Start): boolean {
   return on.from[0] === -1 && traitsOf(start).intoChains === true && on.kinds[0] === PLACE_CODE.chain
 }
 
 /** Whether it must be said that a starting chain does not count, or that the work is not turned. */
-function mustSay({ round: { begin, join }, on }: Worked, { othersCount, othersTurn, before }: Context) {
+function mustSay({ round: { begin, join }, on }: WorkedRound, { othersCount, othersTurn, before }: Context) {
   const chained = begin.chains > 0
   return {
     uncounted: chained && !begin.counts && (on.from[0] === -1 || othersCount === true),
@@ -129,7 +129,7 @@ function mustSay({ round: { begin, join }, on }: Worked, { othersCount, othersTu
   }
 }
 
-function openingOf(worked: Worked, clauses: readonly Clause[], spaceChains: number, context: Context): Opening {
+function openingOf(worked: WorkedRound, clauses: readonly Clause[], spaceChains: number, context: Context): Opening {
   const { begin } = worked.round
   const intoChain = beginsInChain(worked, context.start)
   const kind = firstStitch(worked)
@@ -149,7 +149,7 @@ function openingOf(worked: Worked, clauses: readonly Clause[], spaceChains: numb
  * Chains of the foundation passed over for a counting start: those that stand for the stitch, and the one that it stands on unless more
  * goes into that.
  */
-function skippedChains(worked: Worked, clauses: readonly Clause[], { firstInto = 2 }: Start): number {
+function skippedChains(worked: WorkedRound, clauses: readonly Clause[], { firstInto = 2 }: Start): number {
   const first = firstOf(clauses)
   const more = worked.on.count === 1 || (first?.say === 'work' && first.into.at === 'firstChain')
   return more ? firstInto - 1 : firstInto
@@ -164,7 +164,7 @@ function firstStep(steps: readonly Step[]): StitchStep | undefined {
   return undefined
 }
 
-function endingOf(worked: Worked, spaceChains: number): Ending {
+function endingOf(worked: WorkedRound, spaceChains: number): Ending {
   const { closing, join, begin, steps } = worked.round
   if (closing) return { end: 'closing', chains: closing.chains, kind: closing.kind }
   if (join !== 'slip') return { end: 'open' }
@@ -180,7 +180,7 @@ function endingOf(worked: Worked, spaceChains: number): Ending {
 }
 
 /** What a round leaves: stitches, and spaces by their chains. */
-export function countOf({ edge, round }: Worked): Count {
+export function countOf({ edge, round }: WorkedRound): Count {
   const spaces = new Map<number, number>()
   let stitches = 0
   for (let i = 0; i < edge.count; i++) {
@@ -205,7 +205,7 @@ function inFirstChain(clauses: readonly Clause[]): readonly Clause[] {
 const LONG = 12
 
 /** A round, or a row, as it is said. */
-export function sentenceOf(worked: Worked, context: Context): Sentence {
+export function sentenceOf(worked: WorkedRound, context: Context): Sentence {
   const {
     round: { begin, steps },
     on,

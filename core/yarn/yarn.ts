@@ -2,7 +2,7 @@ import type { Design } from '../design/design'
 import { casingsOf } from '../draft/casing'
 import type { Draft } from '../draft/draft'
 import { draftYarnChanges } from '../draft/wallFindings'
-import type { Worked } from '../round/worked'
+import type { WorkedRound } from '../round/worked'
 import type { Step } from '../round/step'
 import { STITCH_CODE, STITCH_KINDS, STITCHES } from '../stitch/dictionary'
 import { traitsOf } from '../part/start'
@@ -46,7 +46,7 @@ function rowsBelow(steps: readonly Step[], cmOf: readonly number[]): number {
 }
 
 /** Adds what a round or row takes. */
-function addRound(tally: { cm: number, stitches: number }, worked: Worked, cmOf: readonly number[]): void {
+function addRound(tally: { cm: number, stitches: number }, worked: WorkedRound, cmOf: readonly number[]): void {
   const { begin, join } = worked.round
   if (!begin.counts) tally.cm += begin.chains * cmOf[CH]!
   tally.cm += ((join === 'slip' ? 1 : 0) + (begin.along ?? 0)) * cmOf[STITCH_CODE.slst]!

@@ -68,7 +68,7 @@ export interface BagList {
   readonly keepPortrait: (id: string, revision: number, portrait: Portrait | null) => void
 }
 
-interface Row {
+interface BagRow {
   id: string
   name: string
   revision: number
@@ -111,7 +111,7 @@ function tagsOf(tags: string): string[] {
   return tags.split(',').map(tag => tag.trim()).filter(Boolean)
 }
 
-function factsOf(row: Row): Omit<ListedBag, 'portrait'> {
+function factsOf(row: BagRow): Omit<ListedBag, 'portrait'> {
   return {
     id: row.id, name: row.name, revision: row.revision, updatedAt: row.updated_at, drawn: row.portrait_of >= row.revision,
     inHand: row.hand === null ? null : JSON.parse(row.hand) as Progress,
@@ -119,7 +119,7 @@ function factsOf(row: Row): Omit<ListedBag, 'portrait'> {
   }
 }
 
-function listed(row: Row): ListedBag {
+function listed(row: BagRow): ListedBag {
   return { ...factsOf(row), portrait: row.portrait === null ? null : (JSON.parse(row.portrait) as Portrait) }
 }
 
@@ -143,10 +143,10 @@ function stretchSql(order: BagOrder, group: BagGroup, isFound: boolean, isAfter:
 /** The list of the bags that the house keeps. */
 export function bagListIn(db: Database.Database): BagList {
   type Wanted = { pattern: string, from: number, most: number, key: string | number, number: number }
-  const prepared = new Map<string, Database.Statement<[Wanted], Row>>()
-  function stretchOf(...wanted: Parameters<typeof stretchSql>): Database.Statement<[Wanted], Row> {
+  const prepared = new Map<string, Database.Statement<[Wanted], BagRow>>()
+  function stretchOf(...wanted: Parameters<typeof stretchSql>): Database.Statement<[Wanted], BagRow> {
     const key = wanted.join(' ')
-    const made = prepared.get(key) ?? db.prepare<[Wanted], Row>(stretchSql(...wanted))
+    const made = prepared.get(key) ?? db.prepare<[Wanted], BagRow>(stretchSql(...wanted))
     prepared.set(key, made)
     return made
   }

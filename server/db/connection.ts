@@ -85,7 +85,7 @@ export function open(path: string, keepCopy?: KeepCopy, isChecked = false): Data
   }
 }
 
-interface Shared {
+interface SharedConnection {
   readonly db: Database.Database
   readonly path: string
   /** Which file it is, whatever it is called. */
@@ -94,7 +94,7 @@ interface Shared {
   readonly ahead: WriteAhead | undefined
 }
 
-let shared: Shared | undefined
+let shared: SharedConnection | undefined
 let inTrouble: RecordsTrouble | undefined
 
 function fileOf(path: string): number | undefined {

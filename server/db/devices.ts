@@ -27,30 +27,30 @@ const NOTED_MINUTES = 60
 const hashOf = (token: string) => createHash('sha256').update(token).digest('hex')
 const before = (now: Date, ms: number) => new Date(now.getTime() - ms).toISOString()
 
-interface Row {
+interface DeviceRow {
   id: string
   name: string
   paired_at: string
   seen_at: string
 }
 
-const device = ({ id, name, paired_at: pairedAt, seen_at: seenAt }: Row): Device => ({ id, name, pairedAt, seenAt })
+const device = ({ id, name, paired_at: pairedAt, seen_at: seenAt }: DeviceRow): Device => ({ id, name, pairedAt, seenAt })
 
 /** The devices that a database knows. */
 export function devicesIn(db: Database.Database): Devices {
   const columns = 'id, name, paired_at, seen_at'
-  const list = db.prepare<[], Row>(`SELECT ${columns} FROM devices ORDER BY seen_at DESC`)
+  const list = db.prepare<[], DeviceRow>(`SELECT ${columns} FROM devices ORDER BY seen_at DESC`)
   const add = db.prepare<[string, string, string, string, string]>(
     'INSERT INTO devices (id, name, token_hash, paired_at, seen_at) VALUES (?, ?, ?, ?, ?)',
   )
-  const find = db.prepare<[string], Row>(`SELECT ${columns} FROM devices WHERE token_hash = ?`)
+  const find = db.prepare<[string], DeviceRow>(`SELECT ${columns} FROM devices WHERE token_hash = ?`)
   const seen = db.prepare<[string, string]>('UPDATE devices SET seen_at = ? WHERE id = ?')
   const remove = db.prepare<[string]>('DELETE FROM devices WHERE id = ?')
   return {
     list: () => list.all().map(device),
     pair: (name, now) => {
       const token = randomBytes(32).toString('base64url')
-      const row: Row = { id: randomUUID(), name, paired_at: now.toISOString(), seen_at: now.toISOString() }
+      const row: DeviceRow = { id: randomUUID(), name, paired_at: now.toISOString(), seen_at: now.toISOString() }
       add.run(row.id, row.name, hashOf(token), row.paired_at, row.seen_at)
       return { device: device(row), token }
     },

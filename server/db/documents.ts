@@ -7,7 +7,7 @@ import { WAS_THERE } from './incoming'
 import type { DocumentTable } from './sorts'
 
 /** A kept document with what the house knows of it. */
-export interface Kept<D> {
+export interface StoredDocument<D> {
   readonly id: string
   /** Grows by one with every save; a save names the one it started from. */
   readonly revision: number
@@ -19,7 +19,7 @@ export interface Kept<D> {
 }
 
 /** What became of a save: kept, overtaken by another, or of something that is gone. */
-export type Saved
+export type SaveResult
   = | { readonly kept: true, readonly revision: number, readonly updatedAt: string }
     | { readonly kept: false, readonly why: 'gone' | 'overtaken' }
 
@@ -32,11 +32,11 @@ export interface LaidAside {
 
 /** The statements of one table of documents, prepared once. */
 export interface Shelf<D> {
-  readonly list: () => Kept<D>[]
-  readonly find: (id: string) => Kept<D> | undefined
+  readonly list: () => StoredDocument<D>[]
+  readonly find: (id: string) => StoredDocument<D> | undefined
   /** @param save the id of the request: sent twice, it is kept once */
-  readonly add: (document: D, save?: string) => Kept<D>
-  readonly save: (id: string, revision: number, document: D, save?: string) => Saved
+  readonly add: (document: D, save?: string) => StoredDocument<D>
+  readonly save: (id: string, revision: number, document: D, save?: string) => SaveResult
   /** Lays a document aside: it is on no list, and comes back as it was. */
   readonly remove: (id: string) => boolean
   readonly laidAside: () => LaidAside[]
@@ -45,7 +45,7 @@ export interface Shelf<D> {
   readonly forget: (id: string) => boolean
 }
 
-interface Row {
+interface DocumentRow {
   id: string
   document: string
   revision: number
@@ -70,7 +70,7 @@ function mended<D>(document: unknown, asKept: Reading<D>, read: (input: unknown)
 const MOST_REMEMBERED = 4_000_000
 
 /** A row as a record, its document brought up to what this program writes: an older one gains the fields it did not know. */
-function keptBy<D>(read: (input: unknown) => Reading<D>): (row: Row) => Kept<D> {
+function keptBy<D>(read: (input: unknown) => Reading<D>): (row: DocumentRow) => StoredDocument<D> {
   return (row) => {
     const document = JSON.parse(row.document) as D
     const asKept = read(document)
@@ -86,8 +86,10 @@ function keptBy<D>(read: (input: unknown) => Reading<D>): (row: Row) => Kept<D> 
  * Finds records, and remembers them: nothing of one is read again as long as it has the revision and the time that it had. Every write to
  * a document gives it another revision, and other records are another connection.
  */
-function finder<D>(statements: ReturnType<typeof statementsOf>, kept: (row: Row) => Kept<D>): (id: string) => Kept<D> | undefined {
-  const remembered = new LRUCache<string, { readonly kept: Kept<D>, readonly signs: number }>({
+function finder<D>(
+  statements: ReturnType<typeof statementsOf>, kept: (row: DocumentRow) => StoredDocument<D>,
+): (id: string) => StoredDocument<D> | undefined {
+  const remembered = new LRUCache<string, { readonly kept: StoredDocument<D>, readonly signs: number }>({
     maxSize: MOST_REMEMBERED, sizeCalculation: ({ signs }) => signs,
   })
   return (id) => {
@@ -103,22 +105,22 @@ function finder<D>(statements: ReturnType<typeof statementsOf>, kept: (row: Row)
 }
 
 /** What happens with a save besides, in its transaction. */
-export interface Besides {
+export interface SaveHooks {
   readonly beforeSave: (id: string, revision: number, now: string) => void
 }
 
 function statementsOf(db: Database.Database, table: string) {
   const columns = 'id, document, revision, created_at, updated_at'
   return {
-    list: db.prepare<[], Row>(`SELECT ${columns} FROM ${table} WHERE removed_at IS NULL ORDER BY updated_at DESC, rowid DESC`),
-    head: db.prepare<[string], Pick<Row, 'revision' | 'updated_at'>>(
+    list: db.prepare<[], DocumentRow>(`SELECT ${columns} FROM ${table} WHERE removed_at IS NULL ORDER BY updated_at DESC, rowid DESC`),
+    head: db.prepare<[string], Pick<DocumentRow, 'revision' | 'updated_at'>>(
       `SELECT revision, updated_at FROM ${table} WHERE id = ? AND removed_at IS NULL`,
     ),
-    find: db.prepare<[string], Row>(`SELECT ${columns} FROM ${table} WHERE id = ? AND removed_at IS NULL`),
+    find: db.prepare<[string], DocumentRow>(`SELECT ${columns} FROM ${table} WHERE id = ? AND removed_at IS NULL`),
     add: db.prepare<[string, string, string, string, string, string | null]>(
       `INSERT INTO ${table} (id, name, document, created_at, updated_at, begun_by) VALUES (?, ?, ?, ?, ?, ?)`,
     ),
-    begun: db.prepare<[string], Row>(`SELECT ${columns} FROM ${table} WHERE begun_by = ?`),
+    begun: db.prepare<[string], DocumentRow>(`SELECT ${columns} FROM ${table} WHERE begun_by = ?`),
     standing: db.prepare<[string], { revision: number, saves: string }>(
       `SELECT revision, saves FROM ${table} WHERE id = ? AND removed_at IS NULL`,
     ),
@@ -149,12 +151,12 @@ export function shelf<D extends { readonly name: string }>(
   db: Database.Database,
   table: DocumentTable,
   read: (input: unknown) => Reading<D>,
-  besides?: Besides,
+  besides?: SaveHooks,
 ): Shelf<D> {
   const kept = keptBy(read)
   const statements = statementsOf(db, table)
 
-  const add = db.transaction((document: D, save?: string): Kept<D> => {
+  const add = db.transaction((document: D, save?: string): StoredDocument<D> => {
     const before = save === undefined ? undefined : statements.begun.get(save)
     if (before) return kept(before)
     const id = randomUUID()
@@ -163,7 +165,7 @@ export function shelf<D extends { readonly name: string }>(
     return { id, revision: 1, createdAt: now, updatedAt: now, document }
   })
 
-  const keep = db.transaction((id: string, revision: number, document: D, save?: string): Saved => {
+  const keep = db.transaction((id: string, revision: number, document: D, save?: string): SaveResult => {
     const standing = statements.standing.get(id)
     if (!standing) return { kept: false, why: 'gone' }
     const saves = JSON.parse(standing.saves) as AnsweredSave[]

@@ -40,13 +40,13 @@ export function clearIncoming(db: Database.Database): void {
 }
 
 /** A row of a table that comes in. */
-interface Row {
+interface IncomingRow {
   readonly table: string
   readonly id: string
 }
 
 /** Writes bit by bit: each step is a row or two. */
-function* steps(db: Database.Database, contents: Iterable<Content>, rows: Row[], now: string): Generator<void> {
+function* steps(db: Database.Database, contents: Iterable<Content>, rows: IncomingRow[], now: string): Generator<void> {
   const mark = `${INCOMING} ${randomUUID()}`
   const documents = Object.fromEntries(Object.values(DOCUMENT_TABLES).map(table => [table, db.prepare(
     `INSERT INTO ${table} (id, name, document, created_at, updated_at, removed_at) VALUES (?, ?, ?, ?, ?, '${mark}')`,
@@ -86,7 +86,7 @@ function* steps(db: Database.Database, contents: Iterable<Content>, rows: Row[],
  * @returns the ids that they are kept by
  */
 export function bringIn(db: Database.Database, contents: Iterable<Content>, rest: () => void = () => {}): string[] {
-  const rows: Row[] = []
+  const rows: IncomingRow[] = []
   const coming = steps(db, contents, rows, new Date().toISOString())
   try {
     // What nobody sees need not be on the disk yet: the last write, which shows it, brings all before it there too.
@@ -108,7 +108,7 @@ export function bringIn(db: Database.Database, contents: Iterable<Content>, rest
 }
 
 /** Throws away what came in of something that could not come in whole. */
-function forget(db: Database.Database, rows: readonly Row[]): void {
+function forget(db: Database.Database, rows: readonly IncomingRow[]): void {
   try {
     db.transaction(() => rows.forEach(({ table, id }) => db.prepare(`DELETE FROM ${table} WHERE id = ?`).run(id))).immediate()
   }

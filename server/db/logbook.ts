@@ -2,7 +2,7 @@ import type Database from 'better-sqlite3'
 import { type BagFacts, FACTS_VERSION } from '../../core/log/facts'
 import type { Sitting } from '../../core/log/legs'
 import type { Progress } from '../../core/make/plan'
-import { type Listed, listedOf } from '../../core/log/listed'
+import { type LogbookEntry, listedOf } from '../../core/log/listed'
 import { photoText } from './photoText'
 
 /** A bag of the logbook's list: what it tells, as far as that is worked out. */
@@ -12,7 +12,7 @@ export interface LogListed {
   readonly createdAt: string
   readonly updatedAt: string
   readonly photo: boolean
-  readonly listed: Listed | null
+  readonly listed: LogbookEntry | null
 }
 
 /** A make whose facts are not those of its last event. */
@@ -68,7 +68,7 @@ export function factTexts(facts: BagFacts): FactTexts {
   }
 }
 
-interface Row {
+interface LogRow {
   id: string
   name: string
   created_at: string
@@ -79,7 +79,7 @@ interface Row {
 
 /** What the makes of the house tell. */
 export function logbookIn(db: Database.Database): Logbook {
-  const list = db.prepare<[], Row>(
+  const list = db.prepare<[], LogRow>(
     'SELECT makes.id, makes.name, created_at, updated_at, listed, make_photos.make IS NOT NULL AS photo FROM makes '
     + 'LEFT JOIN make_facts ON make_facts.make = makes.id LEFT JOIN make_photos ON make_photos.make = makes.id '
     + 'WHERE removed_at IS NULL ORDER BY updated_at DESC, makes.rowid DESC',
@@ -117,7 +117,7 @@ export function logbookIn(db: Database.Database): Logbook {
   return {
     list: () => list.all().map(row => ({
       id: row.id, name: row.name, createdAt: row.created_at, updatedAt: row.updated_at, photo: row.photo === 1,
-      listed: row.listed === null ? null : (JSON.parse(row.listed) as Listed),
+      listed: row.listed === null ? null : (JSON.parse(row.listed) as LogbookEntry),
     })),
     factsText: id => facts.get(id),
     facts: (id) => {

@@ -41,7 +41,7 @@ export interface Makes {
   readonly wasRemoved: (id: string) => boolean
 }
 
-interface Row {
+interface MakeRow {
   id: string
   name: string
   progress: string | null
@@ -49,7 +49,7 @@ interface Row {
   updated_at: string
 }
 
-function listed(row: Row): MakeListed {
+function listed(row: MakeRow): MakeListed {
   return {
     id: row.id, name: row.name, progress: row.progress === null ? null : (JSON.parse(row.progress) as Progress), createdAt: row.created_at,
     updatedAt: row.updated_at,
@@ -62,8 +62,8 @@ const MOST_ANSWERED = 5_000
 /** The makes kept in the house. */
 export function makesIn(db: Database.Database): Makes {
   const columns = 'id, name, progress, created_at, updated_at'
-  const list = db.prepare<[], Row>(`SELECT ${columns} FROM makes WHERE removed_at IS NULL ORDER BY updated_at DESC, rowid DESC`)
-  const find = db.prepare<[string], Row>(`SELECT ${columns} FROM makes WHERE id = ? AND removed_at IS NULL`)
+  const list = db.prepare<[], MakeRow>(`SELECT ${columns} FROM makes WHERE removed_at IS NULL ORDER BY updated_at DESC, rowid DESC`)
+  const find = db.prepare<[string], MakeRow>(`SELECT ${columns} FROM makes WHERE id = ? AND removed_at IS NULL`)
   const begin = db.prepare<[string, string, string | null, string, string]>(
     'INSERT INTO makes (id, name, bag, created_at, updated_at) VALUES (?, ?, ?, ?, ?)',
   )

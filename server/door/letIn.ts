@@ -4,8 +4,8 @@ import { setTimeout as rest } from 'node:timers/promises'
 import { UNUSED_DAYS } from '../db/devices'
 import { devices } from '../db/shelves'
 import { contentPolicy, cookieOf, type Door } from './gate'
-import { Pairing, sameWord, type Tried } from './pairing'
-import { Slowed } from './slowed'
+import { Pairing, sameWord, type TryResult } from './pairing'
+import { TryLimiter } from './slowed'
 
 /*
  * The page that a machine of the house sees before it is let in: it asks for the six letters, or for the passphrase where the program was
@@ -17,7 +17,7 @@ export const LET_IN = '/let-in'
 /** The pairing that the maker opens from the page. */
 export const pairing = new Pairing()
 /** Where the program was opened with a passphrase, it lets in for as long as it runs; guessing is made slow. */
-const slowed = new Slowed()
+const slowed = new TryLimiter()
 
 /** Letters that the phone's camera read come behind the sign that browsers do not send. */
 const SCRIPT = 'const c=location.hash.slice(1);if(c){document.querySelector("input[name=code]").value=c;'
@@ -36,9 +36,9 @@ const STYLE = 'body{font:18px/1.5 system-ui,sans-serif;margin:0;background:#f6f0
   + 'button{background:#e9a9c6;color:#2b2a28}}'
 
 /** What became of a try; of one that was not looked at, after how many seconds another is. */
-type Said = Exclude<Tried, 'let-in'> | { readonly waitS: number }
+type TryAnswer = Exclude<TryResult, 'let-in'> | { readonly waitS: number }
 
-function wordsOf(said: Said): string {
+function wordsOf(said: TryAnswer): string {
   if (typeof said === 'object')
     return `There were many wrong tries from your address. Wait ${said.waitS} ${said.waitS === 1 ? 'second' : 'seconds'}, and try again.`
   return said === 'wrong'
@@ -46,7 +46,7 @@ function wordsOf(said: Said): string {
     : 'The door is shut. Choose "Use it on my phone" once more on the machine that Fair Hollow runs on, for new letters.'
 }
 
-function pageOf(byPhrase: boolean, said?: Said): string {
+function pageOf(byPhrase: boolean, said?: TryAnswer): string {
   const asks = byPhrase
     ? '<label for="c">The passphrase</label><input id="c" name="code" type="password" autocomplete="current-password" required>'
     : '<label for="c">The six letters on the screen</label><input id="c" name="code" autocomplete="off" autocapitalize="characters" '
@@ -76,7 +76,7 @@ async function formOf(request: IncomingMessage): Promise<URLSearchParams | undef
 }
 
 /** Tries a passphrase from an address, slowly. */
-async function tryPhrase(given: string, phrase: string, address: string): Promise<'let-in' | Said> {
+async function tryPhrase(given: string, phrase: string, address: string): Promise<'let-in' | TryAnswer> {
   const now = Date.now()
   const waitMs = slowed.waitMs(address, now)
   if (waitMs > 0) return { waitS: Math.ceil(waitMs / 1000) }
@@ -90,7 +90,7 @@ async function tryPhrase(given: string, phrase: string, address: string): Promis
 /** Makes guessing the letters slow, whoever guesses. */
 const TRY_MS = 700
 
-async function tryLetters(given: string, address: string, now: number): Promise<Tried> {
+async function tryLetters(given: string, address: string, now: number): Promise<TryResult> {
   await rest(TRY_MS)
   return pairing.try(given, address, now)
 }

@@ -15,7 +15,7 @@ export const MOST_TRIES = 8
 const MOST_FROM_ONE = 4
 
 /** What became of a try. */
-export type Tried = 'let-in' | 'wrong' | 'shut'
+export type TryResult = 'let-in' | 'wrong' | 'shut'
 
 const hashOf = (word: string) => createHash('sha256').update(word).digest()
 
@@ -50,7 +50,7 @@ export class Pairing {
   }
 
   /** Tries a code from an address: right, it lets in this once. */
-  try(given: string, address: string, now: number): Tried {
+  try(given: string, address: string, now: number): TryResult {
     const open = this.current(now)
     const tries = this.from.get(address) ?? 0
     if (!open || tries >= MOST_FROM_ONE) return 'shut'

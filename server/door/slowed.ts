@@ -23,7 +23,7 @@ interface Tries {
 }
 
 /** The tries at one passphrase. */
-export class Slowed {
+export class TryLimiter {
   private readonly from = new Map<string, Tries>()
   private recent: number[] = []
 

@@ -5,7 +5,7 @@ import { RecordsTrouble, troubleOf, troubleWith } from '../db/trouble'
 import { atRest, inWorkshop } from '../workshop/workshop'
 import { clearUnfinished, copiesOf, copyAll } from './copies'
 import { type Claim, claim, ownerWords } from './owner'
-import type { Salvaged } from './salvage'
+import type { SalvageResult } from './salvage'
 
 /*
  * How the house begins: it claims the records, opens them, or says why it cannot; and how they are replaced while it goes on.
@@ -102,7 +102,7 @@ async function whileAway<T>(work: (path: string) => Promise<T>): Promise<T> {
 }
 
 /** Starts from the last good copy, the maker agreeing; what can be read of the damaged file is brought over. */
-export function startFromCopy(now: Date): Promise<Salvaged> {
+export function startFromCopy(now: Date): Promise<SalvageResult> {
   return whileAway(path => inWorkshop('salvage', { path, now: now.getTime() }))
 }
 

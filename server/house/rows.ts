@@ -4,7 +4,7 @@ import type Database from 'better-sqlite3'
  * Reading a damaged table, as far as it can be read.
  */
 
-export type Row = Record<string, unknown>
+export type TableRow = Record<string, unknown>
 
 /** So many single rows are tried between those that were read from the front and those from the back. */
 const MOST_TRIED = 200_000
@@ -20,7 +20,7 @@ function tried<T>(question: () => T): T | undefined {
 }
 
 /** Reads from one end until the damage; says whether it came to the other end. */
-function fromEnd(rows: Iterable<Row>, isNew: (row: Row) => boolean, take: (row: Row) => void): boolean {
+function fromEnd(rows: Iterable<TableRow>, isNew: (row: TableRow) => boolean, take: (row: TableRow) => void): boolean {
   return tried(() => {
     for (const row of rows) {
       if (!isNew(row)) break
@@ -41,17 +41,17 @@ function keyOf(db: Database.Database, table: string): string {
  *
  * @returns how many rows could not be read; 0 of a table that a file of an earlier program does not have
  */
-export function rowsOf(db: Database.Database, table: string, take: (row: Row) => void): number {
+export function rowsOf(db: Database.Database, table: string, take: (row: TableRow) => void): number {
   if (tried(() => db.prepare('SELECT count(*) FROM sqlite_master WHERE name = ?').pluck().get(table)) === 0) return 0
   const key = keyOf(db, table)
   const seen = new Set<unknown>()
-  const isNew = ({ row_key: number }: Row) => !seen.has(number)
-  const found = (row: Row) => {
+  const isNew = ({ row_key: number }: TableRow) => !seen.has(number)
+  const found = (row: TableRow) => {
     seen.add(row.row_key)
     take(row)
   }
   const read = (order: string) => fromEnd(
-    { [Symbol.iterator]: () => db.prepare(`SELECT ${key} AS row_key, * FROM ${table} ORDER BY ${order}`).iterate() as Iterator<Row> },
+    { [Symbol.iterator]: () => db.prepare(`SELECT ${key} AS row_key, * FROM ${table} ORDER BY ${order}`).iterate() as Iterator<TableRow> },
     isNew, found,
   )
   const natural = key === 'rowid' ? ['rowid ASC', 'rowid DESC'] : ['design ASC, revision ASC', 'design DESC, revision DESC']
@@ -65,14 +65,14 @@ export function rowsOf(db: Database.Database, table: string, take: (row: Row) =>
 }
 
 /** Tries the numbers between one by one; says how many could not be read. */
-function between(db: Database.Database, table: string, from: number, seen: ReadonlySet<unknown>, found: (row: Row) => void): number {
+function between(db: Database.Database, table: string, from: number, seen: ReadonlySet<unknown>, found: (row: TableRow) => void): number {
   const after = [...seen].map(Number).filter(number => number > from)
   const upTo = after.length > 0 ? after.reduce((a, b) => Math.min(a, b)) : from + 1
   const one = db.prepare(`SELECT rowid AS row_key, * FROM ${table} WHERE rowid = ?`)
   let missed = 0
   for (let number = from + 1; number < Math.min(upTo, from + MOST_TRIED); number++) {
     try {
-      const row = one.get(number) as Row | undefined
+      const row = one.get(number) as TableRow | undefined
       if (row) found(row)
     }
     catch {

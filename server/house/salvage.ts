@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { DOCUMENT_TABLES } from '../db/sorts'
 import { copiesFolder, copiesOf, putInPlace, staged } from './copies'
-import { type Row, rowsOf } from './rows'
+import { type TableRow, rowsOf } from './rows'
 
 /*
  * What is done when the records are damaged: the broken file is kept beside, the last good copy takes its place, and whatever can still be
@@ -11,7 +11,7 @@ import { type Row, rowsOf } from './rows'
  */
 
 /** What came of it. */
-export interface Salvaged {
+export interface SalvageResult {
   /** Where the broken file lies now. */
   readonly broken: string
   /** The copy that was taken; none if there was none. */
@@ -78,7 +78,7 @@ function isJson(text: unknown): boolean {
 }
 
 /** Puts rows of one table where they belong. */
-function putter(into: Database.Database, table: string): (row: Row) => 'brought' | 'there' | 'lost' {
+function putter(into: Database.Database, table: string): (row: TableRow) => 'brought' | 'there' | 'lost' {
   const sql = BROUGHT[table]!
   const put = into.prepare(sql)
   const aside = into.prepare('INSERT INTO broken_rows (sort, of_row, name, text, found_at) VALUES (?, ?, ?, ?, ?)')
@@ -141,7 +141,7 @@ function isDatabase(file: string): boolean {
 }
 
 /** Brings over what can be read of a broken file. */
-export function bringOver(broken: string, into: Database.Database, copy?: string): Pick<Salvaged, 'brought' | 'lost'> {
+export function bringOver(broken: string, into: Database.Database, copy?: string): Pick<SalvageResult, 'brought' | 'lost'> {
   const readable = isDatabase(broken) ? broken : withHead(broken, copy)
   let [brought, lost] = [0, 0]
   let db: Database.Database | undefined
@@ -188,10 +188,10 @@ function laidReady(path: string): { readonly part: string, readonly copy?: strin
  *
  * @param open opens a file and brings its tables up to date
  */
-export function salvage(path: string, now: Date, open: (file: string) => Database.Database): Salvaged {
+export function salvage(path: string, now: Date, open: (file: string) => Database.Database): SalvageResult {
   const { part, copy } = laidReady(path)
   const db = open(part)
-  let read: Pick<Salvaged, 'brought' | 'lost'>
+  let read: Pick<SalvageResult, 'brought' | 'lost'>
   try {
     read = db.transaction(() => bringOver(path, db, copy && join(copiesFolder(path), copy)))()
     // All of it in the one file that takes the others' place.

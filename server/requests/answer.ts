@@ -10,15 +10,15 @@ const pack = promisify(gzip)
 const packed = new LRUCache<string, Buffer>({ maxSize: 16_000_000, sizeCalculation: bytes => bytes.length })
 
 /** An answer as JSON, and its mark. */
-interface Written {
+interface JsonAnswer {
   readonly text: string
   readonly mark: string
 }
 
 /** Answers that are still at hand, by what they say: nothing that is answered changes. */
-const written = new WeakMap<object, Written>()
+const written = new WeakMap<object, JsonAnswer>()
 
-function marked(text: string): Written {
+function marked(text: string): JsonAnswer {
   return { text, mark: `"${createHash('sha1').update(text).digest('base64url')}"` }
 }
 
@@ -39,7 +39,7 @@ export function answerText(event: H3Event, text: string): Promise<Buffer | strin
   return answerMarked(event, marked(text))
 }
 
-async function answerMarked(event: H3Event, { text, mark }: Written): Promise<Buffer | string | null> {
+async function answerMarked(event: H3Event, { text, mark }: JsonAnswer): Promise<Buffer | string | null> {
   setResponseHeaders(event, { 'ETag': mark, 'Cache-Control': 'no-cache', 'Content-Type': 'application/json', 'Vary': 'Accept-Encoding' })
   if (getRequestHeader(event, 'if-none-match') === mark) {
     setResponseStatus(event, 304)

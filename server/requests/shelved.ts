@@ -11,24 +11,24 @@ import { sendDocument } from './sendFile'
  */
 
 /** A shelf as requests meet it: what it is called, what is on it, and how a document of it is read. */
-export interface Asked<D> {
+export interface ShelfDescription<D> {
   readonly what: 'swatch' | 'yarn' | 'order'
   readonly on: () => Shelf<D>
   readonly read: (input: unknown) => Reading<D>
 }
 
 /** Every document of a shelf, the last changed first. */
-export function listOf<D>({ on }: Asked<D>) {
+export function listOf<D>({ on }: ShelfDescription<D>) {
   return defineEventHandler(event => answerJson(event, on().list()))
 }
 
 /** One document of a shelf. */
-export function oneOf<D>({ what, on }: Asked<D>) {
+export function oneOf<D>({ what, on }: ShelfDescription<D>) {
   return defineEventHandler(event => on().find(getRouterParam(event, 'id')!) ?? refuseUnknown(what))
 }
 
 /** Keeps a new document: one just started, or an open document brought in. */
-export function addTo<D>({ on, read }: Asked<D>) {
+export function addTo<D>({ on, read }: ShelfDescription<D>) {
   return defineEventHandler(async (event) => {
     const save = saveIdOf(event)
     const kept = on().add(soundOr422(read(await jsonBody(event))), save)
@@ -38,7 +38,7 @@ export function addTo<D>({ on, read }: Asked<D>) {
 }
 
 /** Saves a document over the revision it started from. */
-export function saveOn<D>({ what, on, read }: Asked<D>) {
+export function saveOn<D>({ what, on, read }: ShelfDescription<D>) {
   return defineEventHandler(async (event) => {
     const save = saveIdOf(event)
     const { revision, document } = askedToSave(await jsonBody(event))
@@ -49,7 +49,7 @@ export function saveOn<D>({ what, on, read }: Asked<D>) {
 }
 
 /** Throws a document away: it lies aside for a while. */
-export function removeFrom<D>({ what, on }: Asked<D>) {
+export function removeFrom<D>({ what, on }: ShelfDescription<D>) {
   return defineEventHandler((event) => {
     if (!on().remove(getRouterParam(event, 'id')!)) refuseUnknown(what)
     setResponseStatus(event, 204)
@@ -58,7 +58,7 @@ export function removeFrom<D>({ what, on }: Asked<D>) {
 }
 
 /** A document as a file: the open document. */
-export function fileOf<D extends { readonly name: string, readonly fairHollow: string }>({ what, on }: Asked<D>) {
+export function fileOf<D extends { readonly name: string, readonly fairHollow: string }>({ what, on }: ShelfDescription<D>) {
   return defineEventHandler((event) => {
     const { document } = on().find(getRouterParam(event, 'id')!) ?? refuseUnknown(what)
     return sendDocument(event, document)

@@ -5,13 +5,13 @@ import type { ShelfYarn } from '../../core/shelf/yarn'
 import type { Order } from '../../core/plan/order'
 import { readOrder } from '../../core/plan/read'
 import { orders, swatches, yarns } from '../db/shelves'
-import type { Asked } from './shelved'
+import type { ShelfDescription } from './shelved'
 
 /** Swatches, as requests meet them. */
-export const SWATCHES: Asked<SwatchDocument> = { what: 'swatch', on: swatches, read: readSwatch }
+export const SWATCHES: ShelfDescription<SwatchDocument> = { what: 'swatch', on: swatches, read: readSwatch }
 
 /** Yarns, as requests meet them. */
-export const YARNS: Asked<ShelfYarn> = { what: 'yarn', on: yarns, read: readShelfYarn }
+export const YARNS: ShelfDescription<ShelfYarn> = { what: 'yarn', on: yarns, read: readShelfYarn }
 
 /** Orders, as requests meet them. */
-export const ORDERS: Asked<Order> = { what: 'order', on: orders, read: readOrder }
+export const ORDERS: ShelfDescription<Order> = { what: 'order', on: orders, read: readOrder }

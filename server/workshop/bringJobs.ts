@@ -26,7 +26,7 @@ export interface FileBrought {
 }
 
 /** What was taken of a file, and how much of it was here already; or what must change in it. */
-export type Brought = { readonly ok: true, readonly taken: number, readonly there: number }
+export type ImportResult = { readonly ok: true, readonly taken: number, readonly there: number }
   | { readonly ok: false, readonly problems: readonly Problem[] }
 
 /** A file of a parcel, as the page lists it. */
@@ -87,7 +87,7 @@ function* withProgress(makes: readonly MakeDocument[]): Generator<Content> {
 }
 
 /** Keeps the bags of a logbook; those that are here already are left alone. */
-export function logbookBrought({ path, bytes }: FileBrought): Brought {
+export function logbookBrought({ path, bytes }: FileBrought): ImportResult {
   const reading = readLogbookText(textOf(bytes), () => randomUUID())
   if (!reading.ok) return reading
   return writing(path, (db) => {
@@ -108,7 +108,7 @@ export function makeBrought({ path, bytes }: FileBrought): Reading<{ readonly id
 }
 
 /** Keeps the yarns of a table or of open documents; those that are here already stay as they are. */
-export function yarnsBrought({ path, bytes }: FileBrought): Brought {
+export function yarnsBrought({ path, bytes }: FileBrought): ImportResult {
   const read = readShelfText(textOf(bytes), () => randomUUID().slice(0, 13))
   if (!read.ok) return read
   return writing(path, (db) => {

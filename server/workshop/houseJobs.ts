@@ -4,7 +4,7 @@ import { open } from '../db/connection'
 import { copiesFolder, copyAll } from '../house/copies'
 import { restored } from '../house/restore'
 import type { Reason } from '../house/retention'
-import { salvage, type Salvaged } from '../house/salvage'
+import { salvage, type SalvageResult } from '../house/salvage'
 
 /*
  * What is done with the records as a whole: copying them, and replacing them while nobody else has them open.
@@ -35,6 +35,6 @@ export function returned({ path, copy, now }: AtRecords & { readonly copy: strin
 }
 
 /** Puts the last good copy in the place of damaged records, with all that can be read of them. */
-export function salvaged({ path, now }: AtRecords): Salvaged {
+export function salvaged({ path, now }: AtRecords): SalvageResult {
   return salvage(path, new Date(now), file => open(file))
 }

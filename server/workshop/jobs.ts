@@ -12,7 +12,7 @@ import { parcelOf } from '../paper/parcel'
 import { patternPdf } from '../paper/patternPdf'
 import type { Fonts, PaperWish } from '../paper/sheet'
 import type { Reason } from '../house/retention'
-import type { Salvaged } from '../house/salvage'
+import type { SalvageResult } from '../house/salvage'
 import { type AtRecords, copied, returned, salvaged } from './houseJobs'
 import { looking, writing } from './atRecords'
 import { logbookBrought, makeBrought, parcelBrought, yarnsBrought } from './bringJobs'
@@ -68,7 +68,7 @@ export interface Jobs {
   copy: { readonly takes: AtRecords & { readonly why: Reason }, readonly gives: string }
   /** Returns everything to a copy; gives the name of the copy of what there was. */
   restore: { readonly takes: AtRecords & { readonly copy: string }, readonly gives: string }
-  salvage: { readonly takes: AtRecords, readonly gives: Salvaged }
+  salvage: { readonly takes: AtRecords, readonly gives: SalvageResult }
   /** Brings what was written ahead into the records themselves. */
   settle: { readonly takes: { readonly path: string }, readonly gives: unknown }
   pack: { readonly takes: { readonly path: string }, readonly gives: Uint8Array }

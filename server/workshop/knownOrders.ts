@@ -3,7 +3,7 @@ import type { Design } from '../../core/design/design'
 import { readDesign } from '../../core/design/read'
 import { draft } from '../../core/draft/draft'
 import { isStopped } from '../../core/draft/part'
-import type { Hands } from '../../core/log/hands'
+import type { Skill } from '../../core/log/hands'
 import { bagWork } from '../../core/plan/bagWork'
 import type { Day } from '../../core/plan/days'
 import type { BagKnown, KnownOfOrders, LineAsked } from '../../core/plan/known'
@@ -17,7 +17,7 @@ import { told } from './share'
 
 /** Whose orders are looked at: their hands, their time zone, by which an evening is of this day or that, and the day it is there. */
 export interface ByMaker {
-  readonly hands: Hands
+  readonly hands: Skill
   readonly zone: string
   readonly today: Day
 }
@@ -34,7 +34,7 @@ export function yarnsOf(db: Database.Database): ShelfYarn[] {
 }
 
 /** Time and yarn that one of a bag takes; not known of one whose pattern stops. */
-function knownOfBag(bag: string, design: Design, hands: Hands, yarns: readonly ShelfYarn[]): BagKnown {
+function knownOfBag(bag: string, design: Design, hands: Skill, yarns: readonly ShelfYarn[]): BagKnown {
   const drafted = draft(design)
   return drafted.parts.some(isStopped)
     ? { bag, work: null, why: 'Its pattern stops: finish it on the bench first.' }

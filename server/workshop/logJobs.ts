@@ -2,7 +2,7 @@ import { calibrationOf } from '../../core/log/calibration'
 import { bagCsv, bagsCsv } from '../../core/log/csv'
 import { logbookDocument } from '../../core/log/document'
 import { bagFacts } from '../../core/log/facts'
-import type { Hands } from '../../core/log/hands'
+import type { Skill } from '../../core/log/hands'
 import { gaugeOffers, handsOf } from '../../core/log/handsOf'
 import { overTime } from '../../core/log/overTime'
 import { makeDocument } from '../../core/make/document'
@@ -16,7 +16,7 @@ import { looking } from './atRecords'
 
 /** The maker's hands as all makes have taught them, and the answer as JSON. */
 export interface Taught {
-  readonly hands: Hands
+  readonly hands: Skill
   readonly text: string
 }
 

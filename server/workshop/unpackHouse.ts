@@ -20,7 +20,7 @@ export type ParcelFile = { readonly file: string, readonly name: string } & (
 )
 
 /** What a parcel holds, or why it is none. */
-export type Unpacked = { readonly ok: true, readonly files: readonly ParcelFile[] } | { readonly ok: false, readonly why: string }
+export type ParcelReading = { readonly ok: true, readonly files: readonly ParcelFile[] } | { readonly ok: false, readonly why: string }
 
 const MOST_FILES = 20_000
 /** Unpacked, together: a small file that unfolds into a huge one is left alone. */
@@ -97,7 +97,7 @@ function isHollow(bytes: number, packedBytes: number): boolean {
 }
 
 /** Reads what a parcel holds against what the house has; nothing is kept yet. */
-export function unpackHouse(path: string, bytes: Uint8Array): Unpacked {
+export function unpackHouse(path: string, bytes: Uint8Array): ParcelReading {
   let [count, size] = [0, 0]
   let packed: Record<string, Uint8Array>
   try {

@@ -7,7 +7,7 @@ import { hearShare } from './share'
 import { transfersIn } from './transfers'
 
 /** A job as it comes into the workshop. */
-export interface Order {
+export interface JobRequest {
   readonly number: number
   readonly kind: JobKind
   readonly takes: Jobs[JobKind]['takes']
@@ -25,7 +25,7 @@ if (process.platform === 'linux') setPriority(LOW_PRIORITY)
 // Bags come in from the shelf without being read anew.
 knowEveryKind()
 
-parentPort?.on('message', ({ number, kind, takes }: Order) => {
+parentPort?.on('message', ({ number, kind, takes }: JobRequest) => {
   hearShare(share => parentPort!.postMessage({ number, share } satisfies Delivery))
   void Promise.resolve()
     .then(() => (DONE[kind] as (takes: unknown) => unknown)(takes))

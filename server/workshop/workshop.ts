@@ -5,7 +5,7 @@ import { setTimeout as rest } from 'node:timers/promises'
 import { Worker } from 'node:worker_threads'
 import type { JobKind, Jobs } from './jobs'
 import { transfersIn } from './transfers'
-import type { Delivery, Order } from './worker'
+import type { Delivery, JobRequest } from './worker'
 
 /*
  * The workshop beside the server: a few workers that do one job after the other, each with as much time and memory as it may take. A worker
@@ -33,7 +33,7 @@ const LIMIT_MS: Readonly<Record<JobKind, number>> = {
 }
 
 /** How a job is asked for. */
-export interface Asked {
+export interface JobOptions {
   /** Done when nobody waits for anything else. */
   readonly ahead?: boolean
   /** Ends when whoever asked no longer waits: the job is not begun then, and one that was begun is ended. */
@@ -45,17 +45,17 @@ export interface Asked {
 /** How a job stands that is not done: so many are before it, or so much of it is done, where that is known. */
 export type Standing = { readonly before: number } | { readonly share: number | null }
 
-interface Waiting {
-  readonly order: Order
+interface QueuedJob {
+  readonly order: JobRequest
   readonly name: string | undefined
   share: number | null
   readonly done: (gives: unknown) => void
   readonly failed: (error: JobFailed) => void
 }
 
-interface Bench {
+interface WorkerSlot {
   readonly worker: Worker
-  job?: Waiting
+  job?: QueuedJob
   timer?: ReturnType<typeof setTimeout>
 }
 
@@ -71,15 +71,15 @@ function workerFile(): string {
   return join(process.cwd(), '.output/server/workshop.cjs')
 }
 
-const benches: Bench[] = []
+const benches: WorkerSlot[] = []
 /** Those who wait, who was asked for by a maker before what is drawn ahead. */
-const waiting: Waiting[] = []
-const ahead: Waiting[] = []
+const waiting: QueuedJob[] = []
+const ahead: QueuedJob[] = []
 let numbers = 0
 
-function hire(): Bench {
+function hire(): WorkerSlot {
   const worker = new Worker(workerFile(), { resourceLimits: { maxOldGenerationSizeMb: MEMORY_MB } })
-  const bench: Bench = { worker }
+  const bench: WorkerSlot = { worker }
   worker.unref()
   worker.on('message', (delivery: Delivery) => {
     if ('share' in delivery) noteShare(bench, delivery)
@@ -94,7 +94,7 @@ function hire(): Bench {
   return bench
 }
 
-function noteShare({ job }: Bench, { number, share }: { readonly number: number, readonly share: number }): void {
+function noteShare({ job }: WorkerSlot, { number, share }: { readonly number: number, readonly share: number }): void {
   if (job?.order.number === number) job.share = share
 }
 
@@ -106,7 +106,7 @@ export function standingOf(name: string): Standing | undefined {
   return job && { share: job.share }
 }
 
-function finish(bench: Bench, tell: (job: Waiting) => void): void {
+function finish(bench: WorkerSlot, tell: (job: QueuedJob) => void): void {
   clearTimeout(bench.timer)
   const { job } = bench
   delete bench.job
@@ -114,7 +114,7 @@ function finish(bench: Bench, tell: (job: Waiting) => void): void {
   goOn()
 }
 
-function goHome(bench: Bench, why: JobFailed): void {
+function goHome(bench: WorkerSlot, why: JobFailed): void {
   const at = benches.indexOf(bench)
   if (at >= 0) benches.splice(at, 1)
   finish(bench, job => job.failed(why))
@@ -129,7 +129,7 @@ function goOn(): void {
   }
 }
 
-function give(bench: Bench, job: Waiting): void {
+function give(bench: WorkerSlot, job: QueuedJob): void {
   bench.job = job
   bench.timer = setTimeout(() => {
     const late = bench.worker
@@ -140,7 +140,7 @@ function give(bench: Bench, job: Waiting): void {
 }
 
 /** Ends a job that nobody waits for any more. */
-function callOff(order: Order): void {
+function callOff(order: JobRequest): void {
   for (const queue of [waiting, ahead]) {
     const at = queue.findIndex(job => job.order === order)
     if (at >= 0) return void queue.splice(at, 1)[0]!.failed(new JobFailed('called-off'))
@@ -157,12 +157,12 @@ function callOff(order: Order): void {
  * @throws JobFailed if it was not done
  */
 export function inWorkshop<K extends JobKind>(
-  kind: K, takes: Jobs[K]['takes'], { ahead: isAhead = false, calledOff, name }: Asked = {},
+  kind: K, takes: Jobs[K]['takes'], { ahead: isAhead = false, calledOff, name }: JobOptions = {},
 ): Promise<Jobs[K]['gives']> {
   const queue = isAhead ? ahead : waiting
   if (queue.length >= MOST_WAITING) return Promise.reject(new JobFailed('too-busy'))
   return new Promise((resolve, reject) => {
-    const order: Order = { number: ++numbers, kind, takes }
+    const order: JobRequest = { number: ++numbers, kind, takes }
     queue.push({ order, name, share: null, done: resolve as (gives: unknown) => void, failed: reject })
     calledOff?.addEventListener('abort', () => callOff(order), { once: true })
     goOn()

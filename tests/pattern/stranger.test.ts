@@ -3,7 +3,7 @@ import { draft } from '../../core/draft/draft'
 import { placesOf } from '../../core/round/edge'
 import type { GroupStep, Step } from '../../core/round/step'
 import { work } from '../../core/round/work'
-import type { Worked } from '../../core/round/worked'
+import type { WorkedRound } from '../../core/round/worked'
 import { patternOf, roundLines } from '../../core/words/pattern'
 import { readRound } from '../../core/words/readRound'
 import { fansIn, mismatches } from '../oracle/atWork'
@@ -49,7 +49,7 @@ function fanOf(steps: readonly Step[]): GroupStep | undefined {
 }
 
 /** What there is to compare of a round worked: a counting chain has no loops of its own. */
-function plainly({ stitches, loops, edge, round }: Worked): unknown {
+function plainly({ stitches, loops, edge, round }: WorkedRound): unknown {
   const picked = [...loops]
   if (round.begin.counts) picked[0] = 0
   return [[...stitches], picked, [...edge.kinds], [...edge.chains], [...edge.from], [...edge.to]]

@@ -3,7 +3,7 @@ import { askedFor, hostOf, isLoopback } from '../../server/door/address'
 import { contentPolicy, cookieOf, type Door, headsFor, isRecords, passes, pathOf, tokenIn } from '../../server/door/gate'
 import { certificateIn, listenWords } from '../../server/door/listening'
 import { OPEN_MINUTES, Pairing } from '../../server/door/pairing'
-import { LONGEST_WAIT_MS, Slowed } from '../../server/door/slowed'
+import { LONGEST_WAIT_MS, TryLimiter } from '../../server/door/slowed'
 import { troubleOf } from '../../server/db/trouble'
 
 const HERE: Door = { inHouse: false, address: '127.0.0.1', port: 3000, secure: false }
@@ -92,7 +92,7 @@ describe('the gate', () => {
 
 describe('a passphrase', () => {
   it('costs who mistypes it nothing, and who guesses more and more time, never more than half a minute a try', () => {
-    const slowed = new Slowed()
+    const slowed = new TryLimiter()
     let now = 0
     const waits = Array.from({ length: 12 }, () => {
       slowed.begin('a', now)
@@ -105,7 +105,7 @@ describe('a passphrase', () => {
   })
 
   it('is looked at in the end, whatever was guessed before, and from wherever', () => {
-    const slowed = new Slowed()
+    const slowed = new TryLimiter()
     for (let i = 0; i < 5_000; i++) slowed.begin(`10.0.${i >> 8}.${i % 256}`, i)
     for (let i = 0; i < 5_000; i++) slowed.begin('a', 5_000)
     expect(slowed.waitMs('a', 5_000)).toBe(LONGEST_WAIT_MS)
@@ -118,7 +118,7 @@ describe('a passphrase', () => {
   })
 
   it('tried many times at once from one address is tried once', () => {
-    const slowed = new Slowed()
+    const slowed = new TryLimiter()
     const looked = Array.from({ length: 100 }, () => {
       if (slowed.waitMs('a', 0) > 0) return false
       slowed.begin('a', 0)

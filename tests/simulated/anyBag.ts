@@ -4,7 +4,7 @@ import type { Design } from '../../core/design/design'
 import type { Measure } from '../../core/design/measured'
 import { draft, type Draft } from '../../core/draft/draft'
 import type { CountCorrection } from '../../core/draft/countCorrection'
-import type { Taken } from '../../core/draft/taken'
+import type { Measurement } from '../../core/draft/taken'
 import { expected } from '../../core/make/expected'
 import type { Deed, MakeEvent } from '../../core/make/event'
 import { STITCH_KINDS, type StitchKind } from '../../core/stitch/dictionary'
@@ -42,7 +42,7 @@ export interface Telling {
 /** One bag on these hands' hook, event by event. */
 class AtTheHook {
   readonly events: MakeEvent[] = []
-  private taken: Taken[] = []
+  private taken: Measurement[] = []
   private found: CountCorrection[] = []
   private drafted: Draft
   private road: Road

@@ -2,11 +2,11 @@
 import { mdiAlert, mdiAlertOctagon, mdiEyeOutline } from '@mdi/js'
 import { computed } from 'vue'
 import type { Finding } from '~~/core/part/finding'
-import { type Counted, countByWeight, countedWords } from '~~/core/part/worst'
+import { type FindingCount, countByWeight, countedWords } from '~~/core/part/worst'
 
 /** How much there is to watch at a part: the sign of the worst, and how many there are in all. */
 const props = defineProps<{ findings: readonly Finding[] }>()
-const ICONS: Readonly<Record<Counted['weight'], string>> = { stop: mdiAlertOctagon, caution: mdiAlert, watch: mdiEyeOutline }
+const ICONS: Readonly<Record<FindingCount['weight'], string>> = { stop: mdiAlertOctagon, caution: mdiAlert, watch: mdiEyeOutline }
 const counted = computed(() => countByWeight(props.findings))
 const all = computed(() => counted.value.reduce((sum, { number }) => sum + number, 0))
 </script>

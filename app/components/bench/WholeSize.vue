@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { asTall, asWide, canBeWide, giving, type Sized, type TallAs, tallCm } from '~~/core/fit/wholeSize'
+import { asTall, asWide, canBeWide, giving, type SizingResult, type TallAs, tallCm } from '~~/core/fit/wholeSize'
 import { useTell } from '~/composables/useTell'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
@@ -19,7 +19,7 @@ const BOUNDS = { least: 2, most: 200 }
 const tenth = (cm: number) => Math.round(cm * 10) / 10
 const refusal = (field: string) => (why.value?.field === field ? told(why.value.words) : undefined)
 
-function take(field: string, sized: Sized): void {
+function take(field: string, sized: SizingResult): void {
   if (!sized.can) why.value = { field, words: sized.why }
   else bag.change(sized.fix.label, sized.fix.changes, `whole.${field}`)
 }

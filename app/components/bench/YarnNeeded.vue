@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Draft } from '~~/core/draft/draft'
-import type { Hands } from '~~/core/log/hands'
+import type { Skill } from '~~/core/log/hands'
 import { formatGrams, formatGramsRange, formatMetres } from '~~/core/measure/amounts'
 import type { Change } from '~~/core/part/finding'
 import { oddsWords, SURE_ENOUGH } from '~~/core/shelf/enough'
@@ -12,7 +12,7 @@ import { useTell } from '~/composables/useTell'
 import { useYarns } from '~/stores/yarns'
 
 /** What a bag takes of one of its yarns: in all, part by part, in grams and balls with their odds, and whether the shelf has enough. */
-const props = defineProps<{ draft: Draft, id: string, onShelf?: ShelfYarn | undefined, hands: Hands }>()
+const props = defineProps<{ draft: Draft, id: string, onShelf?: ShelfYarn | undefined, hands: Skill }>()
 const emit = defineEmits<{ take: [label: string, changes: readonly Change[]] }>()
 
 const shelf = useYarns()

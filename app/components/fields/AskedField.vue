@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { answersTo, asksFigure, figureAnswered, type Put, said, withinOf } from '~~/core/field/asking'
+import { answersTo, asksFigure, figureAnswered, type PlacedField, said, withinOf } from '~~/core/field/asking'
 import { formatCm } from '~~/core/measure/format'
 import type { Asking } from '~/composables/useAsking'
 import { useTell } from '~/composables/useTell'
 
 /** One question, as its sort is asked, and what it asks further as it is answered now. */
-const props = defineProps<{ put: Put, asking: Asking }>()
+const props = defineProps<{ put: PlacedField, asking: Asking }>()
 
 const field = computed(() => props.put.field)
 const told = useTell()

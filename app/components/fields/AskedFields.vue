@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Put, rowsOf } from '~~/core/field/asking'
+import { type PlacedField, rowsOf } from '~~/core/field/asking'
 import type { Fields } from '~~/core/field/field'
 import type { Asking } from '~/composables/useAsking'
 
 /** Questions as their declaration asks them, in its order; what belongs right after one goes into the slot of its name. */
 const props = defineProps<{ fields: Fields, asking: Asking, at?: readonly (string | number)[], skip?: readonly string[] }>()
-const asks = ({ path }: Put) => [...(props.asking.at ?? []), ...path].join('.')
+const asks = ({ path }: PlacedField) => [...(props.asking.at ?? []), ...path].join('.')
 const rows = computed(() => rowsOf(props.fields, props.asking.spec, props.at, props.skip))
 </script>
 

@@ -6,7 +6,7 @@ import { eveningsFor, timeLeft, timeWords } from '~~/core/log/time'
 import { newPlan } from '~~/core/make/newPlan'
 import { useHook } from '~/composables/useHook'
 import { useLogbook } from '~/stores/logbook'
-import { type Kept, refusalLines } from '~/stores/records'
+import { type KeptRecord, refusalLines } from '~/stores/records'
 
 /** Everything that is not done every minute. */
 const emit = defineEmits<{ open: [sheet: 'count' | 'rip' | 'tape' | 'note' | 'ways' | 'looks'], close: [] }>()
@@ -32,7 +32,7 @@ const left = computed(() => {
 async function takeOverPlan(): Promise<void> {
   const { bag } = make.state!
   try {
-    const { document } = await $fetch<Kept<Design>>(`/api/designs/${bag}`)
+    const { document } = await $fetch<KeptRecord<Design>>(`/api/designs/${bag}`)
     const can = newPlan(make.hand!, document)
     if (!can.can) {
       said.value = `Not taken over: round ${can.round} is worked already and reads otherwise on the bench. Change only what lies above it.`

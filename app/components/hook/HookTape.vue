@@ -2,7 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import type { TapeAsked } from '~~/core/beats/checks'
 import type { Measure } from '~~/core/design/measured'
-import type { Taken } from '~~/core/draft/taken'
+import type { Measurement } from '~~/core/draft/taken'
 import { measurable } from '~~/core/make/expected'
 import { type Lies, LIES } from '~~/core/make/event'
 import { lastDone, measuring } from '~~/core/make/measuring'
@@ -34,8 +34,8 @@ const looked = computed(() => make.state?.looked.at(-1)?.lies)
 function weigh(what: Measure, cm: number) {
   return measuring(hand.value, { round: round.value, what, cm })
 }
-function says(one: { leanPerTen: number } | { strip: Extract<Taken, { strip: object }>['strip'] }): string {
-  return told(measuring(hand.value, { round: round.value, ...one } as Taken).words)
+function says(one: { leanPerTen: number } | { strip: Extract<Measurement, { strip: object }>['strip'] }): string {
+  return told(measuring(hand.value, { round: round.value, ...one } as Measurement).words)
 }
 function take(what: Measure, cm: number, redrafts: boolean): void {
   make.tell({ do: 'measured', round: round.value, what, cm, ...(redrafts ? { redrafts: true } : {}) })

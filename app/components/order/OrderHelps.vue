@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { type OrderFix, orderFixes } from '~~/core/plan/behind'
-import type { Known, OrderPlan } from '~~/core/plan/orderPlan'
+import type { PlanningInput, OrderPlan } from '~~/core/plan/orderPlan'
 import { percent } from '~~/core/plan/words'
 import type { Change } from '~~/core/part/finding'
 
 /** What would make an order's date sure. */
-const props = defineProps<{ plan: OrderPlan, known: () => Known }>()
+const props = defineProps<{ plan: OrderPlan, known: () => PlanningInput }>()
 const emit = defineEmits<{ take: [changes: readonly Change[]] }>()
 const look = () => orderFixes(props.known(), props.plan)
 const then = ({ odds }: OrderFix) => `then ${percent(odds)} that all are ready`

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Hands } from '~~/core/design/design'
+import type { Handedness } from '~~/core/design/design'
 import type { Units } from '~~/core/measure/format'
 import type { Terms } from '~~/core/stitch/dictionary'
 import { useWays } from '~/stores/ways'
@@ -34,6 +34,6 @@ const ways = useWays()
       { value: 'right', name: 'right hand', does: 'New bags are drawn and followed so.' },
       { value: 'left', name: 'left hand', does: 'New bags are drawn and followed so.' },
     ]"
-    @change="ways.hands = $event as Hands"
+    @change="ways.hands = $event as Handedness"
   />
 </template>

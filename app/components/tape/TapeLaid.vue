@@ -4,12 +4,12 @@ import type { Measure } from '~~/core/design/measured'
 import type { Units } from '~~/core/measure/format'
 import { formatCm, formatLength } from '~~/core/measure/format'
 import { parseLengthCm } from '~~/core/measure/parse'
-import type { Expected } from '~~/core/make/expected'
+import type { ExpectedLength } from '~~/core/make/expected'
 import type { Measuring } from '~~/core/make/measuring'
 
 /** A length of the work: asked for, questioned where it can hardly be meant, and told what it would change before it is taken. */
 const props = defineProps<{
-  measurable: readonly Expected[]
+  measurable: readonly ExpectedLength[]
   units: Units
   begin?: Measure | undefined
   /** What a length would change. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import type { Draft } from '~~/core/draft/draft'
-import type { Hands } from '~~/core/log/hands'
+import type { Skill } from '~~/core/log/hands'
 import { formatCm } from '~~/core/measure/format'
 import type { Change } from '~~/core/part/finding'
 import type { Wants } from '~~/core/shelf/enough'
@@ -14,7 +14,7 @@ import { useSwatches } from '~/stores/swatches'
 import { useTell } from '~/composables/useTell'
 
 /** Another yarn of the shelf in the place of one of the bag's: what it does to size, weight and feel, what to swatch; and to take it. */
-const props = defineProps<{ draft: Draft, yarn: string, now: ShelfYarn | undefined, shelf: readonly ShelfYarn[], hands: Hands }>()
+const props = defineProps<{ draft: Draft, yarn: string, now: ShelfYarn | undefined, shelf: readonly ShelfYarn[], hands: Skill }>()
 const emit = defineEmits<{ take: [label: string, changes: readonly Change[]] }>()
 
 const swatches = useSwatches()
