@@ -17,7 +17,8 @@ export default defineConfig({
   resolve: { alias: { '~~': fileURLToPath(new URL('.', import.meta.url)), '~': fileURLToPath(new URL('app', import.meta.url)) } },
   esbuild: { tsconfigRaw: JSON.stringify({ compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } }) as never },
   test: {
-    testTimeout: 30_000,
+    // The longest laws take 16 s on a machine of their own; on one that stands still by half, forty.
+    testTimeout: 90_000,
     maxWorkers: 2,
     projects: [
       { extends: true, test: { name: 'shared', isolate: false, include: SHARED, setupFiles: KNOWING } },

@@ -6,7 +6,7 @@ import { broken, carriedThrough, type Miscount, miscountsOf } from './miscounts'
 const LONG_MS = 3_600_000
 
 /** Bags that come out as planned, of a size that a test can afford; in the suite a few rounds of each, all of them if asked for. */
-const everyNth = process.env.TORTURE ? 1 : 15
+const everyNth = process.env.TORTURE ? 1 : 12
 const bags = [
   ...demoDesigns(), ...randomDesigns(40).map((design, i) => ({ name: `random ${i}`, design })),
 ].filter(({ design }) => {

@@ -150,6 +150,13 @@ describe('the documentation', () => {
     expect(readdirSync(root + 'docs/screenshots').length).toBeLessThan(20)
   })
 
+  it('has for every word the name that is declared where it says', () => {
+    const rows = [...read('docs/words.md').matchAll(/\| `(\w+)` \| (\S+) \|/g)]
+    expect(rows.length).toBeGreaterThan(30)
+    for (const [, name, file] of rows)
+      expect(read(file!), `${name} in ${file}`).toMatch(new RegExp(`export (interface|type|class) ${name}\\b`))
+  })
+
   it('names commands that exist', () => {
     const scripts = (JSON.parse(read('package.json')) as { scripts: Record<string, string> }).scripts
     for (const paper of papers) for (const [, name] of read(paper).matchAll(/npm run (?:-s )?([a-z0-9:]+)/g))

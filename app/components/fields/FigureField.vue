@@ -22,6 +22,8 @@ const emit = defineEmits<{ type: [text: string], focus: [], blur: [] }>()
 const id = useId()
 
 const REST_MS = 900
+/** Longer than a press of a button takes. */
+const PRESS_MS = 400
 const told = ref(props.trouble)
 const focused = ref(false)
 let resting: ReturnType<typeof setTimeout>
@@ -38,11 +40,13 @@ function enter(): void {
   emit('focus')
 }
 
-function leave(): void {
+function leave({ relatedTarget }: FocusEvent): void {
   focused.value = false
   clearTimeout(resting)
   emit('blur')
-  told.value = props.trouble
+  // A button that is being pressed must not move away from under the pointer: its click would be lost.
+  if (relatedTarget instanceof HTMLButtonElement) resting = setTimeout(() => (told.value = props.trouble), PRESS_MS)
+  else told.value = props.trouble
 }
 </script>
 
