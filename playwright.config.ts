@@ -1,6 +1,6 @@
 import { defineConfig } from '@playwright/test'
 
-/** What must have the machine to itself: how long the program stands still is measured, or the machine itself is broken. */
+/** Tests that need the machine to themselves: they measure how long the program stands still. */
 const ALONE = ['**/storm.spec.ts']
 
 export default defineConfig({

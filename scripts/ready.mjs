@@ -35,7 +35,7 @@ function filesBelow(folder) {
   })
 }
 
-/** What was installed: for running alone, or for testing too. */
+/** Says which packages are installed: for running alone, or for testing too. */
 const STAMP = 'node_modules/.fair-hollow-installed'
 
 /**

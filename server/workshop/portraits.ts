@@ -61,6 +61,11 @@ async function quiet(): Promise<boolean> {
   return performance.eventLoopUtilization(before).utilization < BUSY_SHARE
 }
 
+/** Waits until there is little to answer, but not for long, and not where a list waits for a drawing. */
+async function untilQuiet(): Promise<void> {
+  for (let waitedMs = 0; waitedMs < MOST_WAITED_MS && wanted.size === 0; waitedMs += LOOK_MS) if (await quiet()) return
+}
+
 async function drawAll(): Promise<void> {
   await rest(AFTER_MS, undefined, { ref: false })
   if (lookForMissing) for (const { id } of bagList().undrawn(MOST_MISSING)) waiting.add(id)
@@ -70,7 +75,7 @@ async function drawAll(): Promise<void> {
     await draw(id)
     if (wanted.size > 0 && performance.eventLoopUtilization(before).utilization < BUSY_WHILE_DRAWN) continue
     await rest(RESTS * (performance.now() - from), undefined, { ref: false })
-    for (let waitedMs = 0; waitedMs < MOST_WAITED_MS && wanted.size === 0; waitedMs += LOOK_MS) if (await quiet()) break
+    await untilQuiet()
   }
 }
 

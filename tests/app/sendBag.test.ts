@@ -9,7 +9,7 @@ import { newDesign } from '../../core/design/starter'
 
 type Reply = { readonly status: number, readonly body?: object } | 'no answer'
 
-/** What was asked, in order: the method and, of a save, its body and id. */
+/** The requests, in order: the method and, of a save, its body and id. */
 interface SentRequest {
   readonly method: string
   readonly save?: string | undefined

@@ -25,6 +25,11 @@ async function violations(page: Page): Promise<string[]> {
   }, TAGS)
 }
 
+/** Words of a screen that are written like names of types: renaming code can hit a sentence. */
+async function codeWords(page: Page): Promise<readonly string[]> {
+  return (await page.locator('body').innerText()).match(/\b[A-Z]?[a-z]+[A-Z][a-zA-Z]*\b/g) ?? []
+}
+
 const SCREENS: readonly { readonly name: string, readonly to: (bag: string) => string, readonly wait: string }[] = [
   { name: 'all bags', to: () => '/', wait: '.shelf .card' },
   { name: 'start', to: () => '/start', wait: 'h1' },
@@ -53,6 +58,7 @@ for (const [size, width, height] of [['a laptop', 1280, 800], ['a phone', 390, 8
       await expect(page.locator(wait).first()).toBeVisible()
       await page.waitForTimeout(250)
       expect.soft(await violations(page), name).toEqual([])
+      expect.soft(await codeWords(page), `${name}: names of code among its words`).toEqual([])
     }
   })
 }
