@@ -27,7 +27,7 @@ async function violations(page: Page): Promise<string[]> {
 
 /** Words of a screen that are written like names of types: renaming code can hit a sentence. */
 async function codeWords(page: Page): Promise<readonly string[]> {
-  return (await page.locator('body').innerText()).match(/\b[A-Z]?[a-z]+[A-Z][a-zA-Z]*\b/g) ?? []
+  return (await page.locator('body').innerText()).match(/(?<![-/.\w])(?:[A-Z][a-z]{2,}){2,}\b/g) ?? []
 }
 
 const SCREENS: readonly { readonly name: string, readonly to: (bag: string) => string, readonly wait: string }[] = [
