@@ -182,6 +182,7 @@ async function bringIn(file: File): Promise<void> {
 </template>
 
 <style scoped>
+p a { color: var(--accent); }
 .bags { max-width: 76rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.4rem; }
 .shelf {
   list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr)); gap: 2rem 1.4rem;

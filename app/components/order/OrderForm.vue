@@ -158,7 +158,7 @@ function keep(event: Event): void {
   display: flex; flex-direction: column; gap: 1.1rem; padding: 1.2rem; background: var(--sheet); border: 1px solid var(--line);
   border-radius: 6px; min-width: 0;
 }
-.row { display: grid; grid-template-columns: 1.4fr 1.4fr 1fr 1fr; gap: 0.5rem; }
+.row { display: grid; grid-template-columns: 1.4fr 1.4fr 1fr 1fr; align-items: start; gap: 0.5rem; }
 .two { display: grid; grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr); gap: 1.6rem; }
 .money { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(8.5rem, 100%), 1fr)); gap: 0.5rem; margin-bottom: 0.6rem; }
 fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
