@@ -4,9 +4,9 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { setTimeout as rest } from 'node:timers/promises'
-import { newDesign } from '../core/design/starter'
-import type { MakeEvent } from '../core/make/event'
-import { eventOf, afterAll, MakeLog } from '../core/make/fold'
+import { newDesign } from '../core/bag/design/starter'
+import type { MakeEvent } from '../core/making/make/event'
+import { eventOf, afterAll, MakeLog } from '../core/making/make/fold'
 
 /*
  * At the hook: how long a tap takes until it is painted, on a page four times slower than this machine and with a bag of twenty

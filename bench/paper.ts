@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs'
-import { knowEveryKind } from '../core/design/everyKind'
-import type { Design } from '../core/design/design'
-import { draft } from '../core/draft/draft'
-import { patternOf } from '../core/words/pattern'
+import { knowEveryKind } from '../core/bag/design/everyKind'
+import type { Design } from '../core/bag/design/design'
+import { draft } from '../core/bag/draft/draft'
+import { patternOf } from '../core/readers/words/pattern'
 import { patternPdf } from '../server/paper/patternPdf'
 import { plainFont } from '../server/paper/plainFont'
 

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { parseArgs } from 'node:util'
-import { EXPORTS, type ExportAs, exportDraft } from '../core/export/exportDraft'
-import { problemLines, readDesign } from '../core/design/read'
-import { draft } from '../core/draft/draft'
-import { tell } from '../core/stitch/tell'
-import { REPEAT_STYLES, type RepeatStyle } from '../core/words/say'
+import { EXPORTS, type ExportAs, exportDraft } from '../core/readers/export/exportDraft'
+import { problemLines, readDesign } from '../core/bag/design/read'
+import { draft } from '../core/bag/draft/draft'
+import { tell } from '../core/things/stitch/translate'
+import { REPEAT_STYLES, type RepeatStyle } from '../core/readers/words/manner'
 
 const USAGE = `usage: npm run -s draft -- FILE.json [--as ${EXPORTS.join('|')}] [--terms us|uk] [--repeats ${REPEAT_STYLES.join('|')}]`
 

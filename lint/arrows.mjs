@@ -1,15 +1,22 @@
 import { dirname, join, relative, sep } from 'node:path'
 
 /*
- * Which way imports may point, by folders. Core's folders stand in a row, from what knows nothing to what knows everything, and so
- * do the page's; each may import what stands before it.
+ * Which way imports may point, by folders. Core's folders stand in six wings, and the wings and the folders of each in a row, from what
+ * knows nothing to what knows everything; the page's folders stand in a row too. Each may import what stands before it.
  */
 
-export const CORE = [
-  'measure', 'stitch', 'entry', 'gauge', 'round', 'repeat', 'part', 'field', 'texture', 'kind', 'mesh', 'band', 'flat', 'motif', 'base',
-  'contents', 'mouth', 'handle', 'wall', 'design', 'draft', 'yarn', 'fit', 'whole', 'words', 'chart', 'beats', 'make', 'log', 'chance',
-  'shelf', 'plan', 'export',
-]
+/** What things are; the parts of a bag; the bag; who reads it; what happens to it; the household's goods. */
+export const WINGS = {
+  things: ['random', 'measure', 'stitch', 'entry', 'gauge', 'round', 'repeat'],
+  parts: [
+    'part', 'field', 'texture', 'kind', 'mesh', 'band', 'flat', 'motif', 'base', 'contents', 'mouth', 'handle', 'wall',
+  ],
+  bag: ['design', 'draft', 'yarn', 'fit', 'whole'],
+  readers: ['words', 'chart', 'beats', 'export'],
+  making: ['make', 'log'],
+  household: ['shelf', 'plan'],
+}
+export const CORE = Object.entries(WINGS).flatMap(([wing, folders]) => folders.map(folder => `${wing}/${folder}`))
 export const APP = ['kinds', 'looks', 'reading', 'keeping', 'workers', 'stores', 'composables', 'components', 'pages']
 
 /** Houses, and whom each may know besides itself; whoever is not named here may know all. */
@@ -29,10 +36,11 @@ function meant(source, from) {
   return alias && alias[1] + source.slice(alias[0].length)
 }
 
-/** The house that a path stands in, and the folder of it; nothing for a file right in the house. */
-function placeOf(path) {
-  const [house, folder, ...below] = path.split(/[\\/]/)
-  return { house, folder: below.length > 0 ? folder : undefined }
+/** The house that a path stands in, and the folder of it (in core with its wing); no folder for a file that stands above them. */
+export function placeOf(path) {
+  const [house, ...below] = path.split(/[\\/]/)
+  const deep = house === 'core' ? 2 : 1
+  return { house, folder: below.length > deep ? below.slice(0, deep).join('/') : undefined }
 }
 
 function troubleOf(from, to) {

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { dirname, join, relative } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { APP, CORE } from '../lint/arrows.mjs'
+import { APP, CORE, placeOf, WINGS } from '../lint/arrows.mjs'
 
 /*
  * The picture of the folders and of which knows which, drawn from the imports as they are (docs/architecture.svg). A test draws it again
@@ -24,12 +24,12 @@ function filesIn(folder: string): string[] {
     .map(file => join(folder, file))
 }
 
-/** The folder that a file stands in, as the picture names it: `core/draft`, `app/stores`, `server`. */
-function placeOf(file: string): string | undefined {
-  const [house, folder, ...below] = file.split('/')
+/** The folder that a file stands in, as the picture names it: `core/bag/draft`, `app/stores`, `server`. */
+function folderOf(file: string): string | undefined {
+  const { house, folder } = placeOf(file)
   const known = HOUSES.find(one => one.house === house)
   if (!known) return house === 'server' || house === 'cli' ? house : undefined
-  return below.length > 0 && (known.folders as readonly string[]).includes(folder!) ? `${house}/${folder}` : undefined
+  return folder && (known.folders as readonly string[]).includes(folder) ? `${house}/${folder}` : undefined
 }
 
 function meant(source: string, from: string): string | undefined {
@@ -42,10 +42,10 @@ function meant(source: string, from: string): string | undefined {
 export function arrowsBetween(): Arrow[] {
   const found = new Map<string, number>()
   for (const file of ['core', 'app', 'server', 'cli'].flatMap(filesIn)) {
-    const from = placeOf(file)
+    const from = folderOf(file)
     for (const [, source] of readFileSync(join(ROOT, file), 'utf8').matchAll(/(?:from|import\()\s*'([^']+)'/g)) {
       const target = meant(source!, file)
-      const to = target && placeOf(`${target.split('/').slice(0, 2).join('/')}/x`)
+      const to = target && folderOf(target)
       if (from && to && from !== to) found.set(`${from} ${to}`, (found.get(`${from} ${to}`) ?? 0) + 1)
     }
   }
@@ -54,16 +54,30 @@ export function arrowsBetween(): Arrow[] {
 }
 
 const ROW = 24
-const COLUMN = { core: 40, app: 620, server: 900 } as const
+const COLUMN = { core: 140, app: 720, server: 1000 } as const
+/** The wings from the ground up, each with the rows that its folders take and one to part it from the next. */
+const FLOORS = Object.entries(WINGS).reduce<{ wing: string, folders: readonly string[], first: number }[]>((floors, [wing, folders]) => {
+  const below = floors.at(-1)
+  return [...floors, { wing, folders, first: below ? below.first + below.folders.length + 1 : 1 }]
+}, [])
+const TALL = (FLOORS.at(-1)!.first + FLOORS.at(-1)!.folders.length + 2) * ROW
+
+/** A wing: a band behind its folders, with its name beside them. */
+function wingSvg({ wing, folders, first }: typeof FLOORS[number]): string {
+  const top = TALL - (first + folders.length) * ROW + ROW / 4
+  const height = folders.length * ROW
+  return `<rect class="wing" x="20" y="${top}" width="240" height="${height}" rx="6"/>`
+    + `<text class="wing-name" x="76" y="${top + height / 2 + 5}">${wing}</text>`
+}
 
 /** The picture: folders in a column for each house, what knows nothing at the foot; arrows arch from who knows to what is known. */
 export function architectureSvg(): string {
   const places = new Map<string, { x: number, y: number }>()
-  const tall = (CORE.length + 2) * ROW
-  CORE.forEach((folder, i) => places.set(`core/${folder}`, { x: COLUMN.core, y: tall - (i + 1) * ROW }))
-  APP.forEach((folder, i) => places.set(`app/${folder}`, { x: COLUMN.app, y: tall - (i * 2.4 + 2) * ROW }))
-  places.set('server', { x: COLUMN.server, y: tall - 9 * ROW })
-  places.set('cli', { x: COLUMN.server, y: tall - 16 * ROW })
+  for (const { wing, folders, first } of FLOORS)
+    folders.forEach((folder, i) => places.set(`core/${wing}/${folder}`, { x: COLUMN.core, y: TALL - (first + i) * ROW - ROW / 4 }))
+  APP.forEach((folder, i) => places.set(`app/${folder}`, { x: COLUMN.app, y: Math.round(TALL - (i * 2.6 + 2) * ROW) }))
+  places.set('server', { x: COLUMN.server, y: TALL - 9 * ROW })
+  places.set('cli', { x: COLUMN.server, y: TALL - 16 * ROW })
   const arrows = arrowsBetween()
   const lines = arrows.flatMap(({ from, to, times }) => {
     const [a, b] = [places.get(from), places.get(to)]
@@ -83,11 +97,11 @@ export function architectureSvg(): string {
   const heads = [['core', COLUMN.core], ['app', COLUMN.app], ['server, cli', COLUMN.server]]
     .map(([name, x]) => `<text class="head" x="${Number(x) + 55}" y="18">${name}</text>`)
   return [
-    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 1050 ${tall}" font-family="sans-serif" font-size="12">`,
+    `<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 1150 ${TALL}" font-family="sans-serif" font-size="12">`,
     '<title>Which folder knows which: drawn from the imports by npm run documents</title>',
     '<style>path{fill:none;stroke:#7c1f4e;opacity:.34}rect{fill:#fbf8f0;stroke:#26231f}text{fill:#26231f;text-anchor:middle}'
-    + '.head{font-weight:700;font-size:15px}</style>',
-    `<rect width="1050" height="${tall}" style="fill:#f3eee3;stroke:none"/>`,
-    ...lines, ...names, ...heads, '</svg>', '',
+    + '.head{font-weight:700;font-size:15px}.wing{fill:#e9e0cd;stroke:none}.wing-name{font-weight:700;font-size:14px}</style>',
+    `<rect width="1150" height="${TALL}" style="fill:#f3eee3;stroke:none"/>`,
+    ...FLOORS.map(wingSvg), ...lines, ...names, ...heads, '</svg>', '',
   ].join('\n')
 }

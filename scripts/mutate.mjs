@@ -3,11 +3,11 @@ import { fileURLToPath } from 'node:url'
 import { Stryker } from '@stryker-mutator/core'
 
 /*
- * `npm run mutate -- [LINES] [SEED]`: breaks core in so many places, one at a time, and tells which breaks no test notices. The
+ * `npm run mutate -- [LINES] [SEED]`: breaks the program in so many places, one at a time, and tells which breaks no test notices. The
  * places are drawn by a seed from the folders that count; words are left alone, since what they say is compared as a whole.
  */
 
-const FOLDERS = ['round', 'base', 'mesh', 'mouth', 'handle', 'fit', 'gauge', 'yarn']
+const FOLDERS = ['core', 'server', 'app/keeping', 'app/stores', 'app/reading']
 const [lines = 40, seed = 20261126] = process.argv.slice(2).map(Number)
 const root = fileURLToPath(new URL('..', import.meta.url))
 
@@ -22,9 +22,9 @@ function drawn(state) {
 }
 
 const files = FOLDERS.flatMap(folder =>
-  readdirSync(`${root}core/${folder}`)
-    .filter(name => !name.endsWith('.test.ts'))
-    .map(name => `core/${folder}/${name}`),
+  readdirSync(root + folder, { recursive: true, encoding: 'utf8' })
+    .filter(name => name.endsWith('.ts') && !name.endsWith('.test.ts'))
+    .map(name => `${folder}/${name}`),
 ).sort()
 /** Lines that do something: not those of imports, comments, types and brackets alone. */
 const places = files.flatMap(file =>

@@ -1,8 +1,8 @@
 import { readFileSync, writeFileSync } from 'node:fs'
 import { fileURLToPath } from 'node:url'
-import type { Design } from '../core/design/design'
-import { readDesign } from '../core/design/read'
-import { makeDocument } from '../core/make/document'
+import type { Design } from '../core/bag/design/design'
+import { readDesign } from '../core/bag/design/read'
+import { makeDocument } from '../core/making/make/document'
 import { Dice, type TrueHands } from '../tests/simulated/maker'
 import { makeAny, type Telling } from '../tests/simulated/anyBag'
 

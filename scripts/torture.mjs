@@ -14,9 +14,9 @@ function torment(command, args, environment) {
 
 const [bags = '2000', from = 'wording'] = process.argv.slice(2)
 const TORMENTS = [
-  ['wording', 'npx', ['vitest', 'run', 'tests/pattern', 'core/beats'], { TORTURE: bags }],
+  ['wording', 'npx', ['vitest', 'run', 'tests/pattern', 'core/readers/beats'], { TORTURE: bags }],
   ['legal', 'npx', ['vitest', 'run', 'tests/legal'], { LEGAL: '50000' }],
-  ['miscounts', 'npx', ['vitest', 'run', 'tests/laboratory', 'core/log/slips'], { TORTURE: bags }],
+  ['miscounts', 'npx', ['vitest', 'run', 'tests/laboratory', 'core/making/log/slips'], { TORTURE: bags }],
   ['crash', 'npx', ['vitest', 'run', 'tests/siege/crash'], { CRASHES: '700' }],
   ['worst', 'npx', ['vitest', 'run', 'tests/siege/worst'], { CLIMB: '600' }],
   ['siege', 'npx', ['playwright', 'test', 'tests/e2e/siege.spec.ts'], { BAD: '100000', KILLS: '500' }],

@@ -1,3 +1,3 @@
-import { knowEveryKind } from '../core/design/everyKind'
+import { knowEveryKind } from '../core/bag/design/everyKind'
 
 knowEveryKind()

@@ -1,6 +1,6 @@
 import { ref } from 'vue'
-import type { Design } from '~~/core/design/design'
-import type { MakeEvent } from '~~/core/make/event'
+import type { Design } from '~~/core/bag/design/design'
+import type { MakeEvent } from '~~/core/making/make/event'
 import { ask, kept, refusalLines } from '~/stores/records'
 
 /** Begins the next bag from one of the logbook. */
@@ -32,7 +32,7 @@ export function useAnother() {
 
   /** The same bag once more, on the hook. */
   const again = (id: string) => trying(async () => {
-    const [{ stateOf }, { useMake }] = await Promise.all([import('~~/core/make/fold'), import('~/stores/make')])
+    const [{ stateOf }, { useMake }] = await Promise.all([import('~~/core/making/make/fold'), import('~/stores/make')])
     const { plan, bag } = stateOf(await eventsOf(id))
     if (plan) await router.push(`/makes/${await useMake().takeUp(plan, bag)}`)
   })
@@ -40,7 +40,7 @@ export function useAnother() {
   /** A new bag with the counts that were really worked, in the gauge that the work showed. */
   const cameOut = (id: string) => trying(async () => {
     const [{ stateOf }, { inHand }, { asItCameOut }] = await Promise.all([
-      import('~~/core/make/fold'), import('~~/core/make/plan'), import('~~/core/log/asItCameOut'),
+      import('~~/core/making/make/fold'), import('~~/core/making/make/plan'), import('~~/core/making/log/designAsMade'),
     ])
     const state = stateOf(await eventsOf(id))
     const hand = inHand(state)

@@ -1,8 +1,8 @@
 import { onBeforeUnmount, ref, shallowRef } from 'vue'
-import type { Design } from '~~/core/design/design'
-import type { Gauge } from '~~/core/gauge/gauge'
-import type { FitResult } from '~~/core/fit/fit'
-import type { FitWish } from '~~/core/fit/wish'
+import type { Design } from '~~/core/bag/design/design'
+import type { Gauge } from '~~/core/things/gauge/gauge'
+import type { FitResult } from '~~/core/bag/fit/fit'
+import type { FitWish } from '~~/core/bag/fit/wish'
 import type { FitSearch } from '~/workers/fit.worker'
 
 /** A search for counts that fit, run in a worker: its progress, what it found, and a way to call it off. */

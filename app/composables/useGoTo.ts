@@ -1,5 +1,5 @@
 import { nextTick } from 'vue'
-import type { AskedAt } from '~~/core/part/askedAt'
+import type { AskedAt } from '~~/core/parts/part/askedAt'
 import { useFolds } from '~/stores/folds'
 import { useView } from '~/stores/view'
 

@@ -1,5 +1,5 @@
 import { computed, type ComputedRef } from 'vue'
-import type { Handedness } from '~~/core/design/design'
+import type { Handedness } from '~~/core/bag/design/design'
 import { useTape } from '~/stores/tape'
 import { useWays } from '~/stores/ways'
 

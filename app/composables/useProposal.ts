@@ -1,6 +1,6 @@
 import { onBeforeUnmount, ref } from 'vue'
-import type { Design } from '~~/core/design/design'
-import type { Proposal } from '~~/core/whole/proposal'
+import type { Design } from '~~/core/bag/design/design'
+import type { Proposal } from '~~/core/bag/whole/proposal'
 import type { FitSearch } from '~/workers/fit.worker'
 
 /** Looks for a bag that holds what it must, in a worker: it tries many. */

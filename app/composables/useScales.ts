@@ -1,5 +1,5 @@
 import { onBeforeUnmount, readonly, ref } from 'vue'
-import { type Reading, type Scales, StandIn } from '~~/core/shelf/standInScales'
+import { type Reading, type Scales, StandIn } from '~~/core/household/shelf/standInScales'
 
 /** How often the stand-in tells a reading. */
 const MOMENT_MS = 100

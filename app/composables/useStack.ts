@@ -1,7 +1,7 @@
 import { computed } from 'vue'
-import { MOST_BANDS } from '~~/core/design/documentFields'
-import { bandAbove, doubled, HANDLES_BAND, handlesOnTop, moved, type StackChange, thrownOut } from '~~/core/design/stacking'
-import type { Below, turnedInto } from '~~/core/design/turnedInto'
+import { MOST_BANDS } from '~~/core/bag/design/documentFields'
+import { bandAbove, doubled, HANDLES_BAND, handlesOnTop, moved, type StackChange, thrownOut } from '~~/core/bag/design/stacking'
+import type { Below, turnedInto } from '~~/core/bag/design/changeKind'
 import { fetchPart, NOT_FETCHED } from '~/kinds/fetchKinds'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
@@ -50,7 +50,7 @@ export function useStack() {
   /** Makes a part another kind of part; every kind is here by then, since they lay there to choose from. */
   function turnInto(id: string, band: string): Promise<void> {
     let turned: typeof turnedInto
-    const coming = import('~~/core/design/turnedInto').then(found => (turned = found.turnedInto))
+    const coming = import('~~/core/bag/design/changeKind').then(found => (turned = found.turnedInto))
     return once(coming, () => take(turned(bag.design, id, band, below(id))))
   }
 

@@ -1,4 +1,4 @@
-import { tell } from '~~/core/stitch/tell'
+import { tell } from '~~/core/things/stitch/translate'
 import { useWays } from '~/stores/ways'
 import { useUnits } from './useUnits'
 

@@ -1,5 +1,5 @@
 import { computed, type ComputedRef } from 'vue'
-import type { Units } from '~~/core/measure/format'
+import type { Units } from '~~/core/things/measure/format'
 import { useTape } from '~/stores/tape'
 import { useWays } from '~/stores/ways'
 

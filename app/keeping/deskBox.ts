@@ -1,6 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
-import type { Design } from '~~/core/design/design'
-import type { History } from '~~/core/design/history'
+import type { Design } from '~~/core/bag/design/design'
+import type { History } from '~~/core/bag/design/history'
 
 /*
  * What this device keeps of bags: how each is here, whether the server has that, and what can be undone. Every edit is written down at once

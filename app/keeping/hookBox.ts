@@ -1,4 +1,4 @@
-import type { MakeEvent } from '~~/core/make/event'
+import type { MakeEvent } from '~~/core/making/make/event'
 import { asHappened, type HookStore, type KeptMake, openHookStore, type StoredEvent, type QueuedEvent } from './hookStore'
 import { opening } from './newId'
 

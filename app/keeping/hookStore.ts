@@ -1,6 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
-import { inOrder, type MakeEvent } from '~~/core/make/event'
-import type { Progress } from '~~/core/make/plan'
+import { inOrder, type MakeEvent } from '~~/core/making/make/event'
+import type { Progress } from '~~/core/making/make/plan'
 
 /*
  * Where this device keeps makes: the browser's database, or the page's memory where it has none.

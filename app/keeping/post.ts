@@ -1,5 +1,5 @@
-import type { MakeEvent } from '~~/core/make/event'
-import type { Progress } from '~~/core/make/plan'
+import type { MakeEvent } from '~~/core/making/make/event'
+import type { Progress } from '~~/core/making/make/plan'
 import {
   dropQueued, firstQueued, forget, isKept, keepEvents, keepMake, keptMake, type KeptMake, queuedCount, sendAgain, takeOver,
 } from './hookBox'

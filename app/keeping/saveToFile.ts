@@ -1,4 +1,4 @@
-import { fileName } from '~~/core/export/fileName'
+import { fileName } from '~~/core/readers/export/fileName'
 
 /** Saves text to a file on this device, without asking the server. */
 export function saveToFile(name: string, extension: string, text: string): void {

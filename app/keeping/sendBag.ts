@@ -1,5 +1,5 @@
-import type { Design } from '~~/core/design/design'
-import { mergedDesign, same } from '~~/core/design/merge'
+import type { Design } from '~~/core/bag/design/design'
+import { mergedDesign, same } from '~~/core/bag/design/merge'
 import { fetchKinds } from '~/kinds/fetchKinds'
 import type { DeskBag, SentSave } from './deskBox'
 import { randomWord } from './newId'

@@ -1,4 +1,4 @@
-import { eyelets } from '~~/core/mouth/eyelets'
+import { eyelets } from '~~/core/parts/mouth/eyelets'
 
 /** Casings for cords. */
 export const PARTS = [eyelets] as const

@@ -1,6 +1,6 @@
-import { boat } from '~~/core/base/boat'
-import { doubleDisc } from '~~/core/base/doubleDisc'
-import { tube } from '~~/core/base/tube'
+import { boat } from '~~/core/parts/base/boat'
+import { doubleDisc } from '~~/core/parts/base/doubleDisc'
+import { tube } from '~~/core/parts/base/tube'
 
 /** Bases of few rounds, or of two floors. */
 export const FORMS = [doubleDisc, boat, tube] as const

@@ -1,6 +1,6 @@
-import { buttonLoop } from '~~/core/handle/buttonLoop'
-import { tab } from '~~/core/handle/tab'
-import { zip } from '~~/core/handle/zip'
+import { buttonLoop } from '~~/core/parts/handle/buttonLoop'
+import { tab } from '~~/core/parts/handle/tab'
+import { zip } from '~~/core/parts/handle/zip'
 
 /** What closes a bag. */
 export const PARTS = [buttonLoop, tab, zip] as const

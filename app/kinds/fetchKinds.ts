@@ -1,8 +1,8 @@
-import { type BaseSpec, isKnownForm, knowForms } from '~~/core/base/base'
-import { circle } from '~~/core/base/circle'
-import { ridges, solid } from '~~/core/band/solid'
-import type { Design } from '~~/core/design/design'
-import { isKnownPart, knowParts, type WallSpec } from '~~/core/wall/wall'
+import { type BaseSpec, isKnownForm, knowForms } from '~~/core/parts/base/base'
+import { circle } from '~~/core/parts/base/circle'
+import { ridges, solid } from '~~/core/parts/band/solid'
+import type { Design } from '~~/core/bag/design/design'
+import { isKnownPart, knowParts, type WallSpec } from '~~/core/parts/wall/wall'
 
 /*
  * A bag is made of few kinds of base and part, and the page fetches those. What lays them all out to choose from, or may meet any bag,
@@ -48,7 +48,7 @@ async function filesCome(): Promise<void> {
 
 /** Every kind: for what proposes others than the bag has, and where nobody has said where a kind lies. */
 const every: Box = async () => {
-  const { knowEveryKind } = await import('~~/core/design/everyKind')
+  const { knowEveryKind } = await import('~~/core/bag/design/everyKind')
   knowEveryKind()
   return {}
 }

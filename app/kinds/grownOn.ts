@@ -1,5 +1,5 @@
-import { grownStrap } from '~~/core/handle/grownStrap'
-import { knotStraps } from '~~/core/handle/knotStraps'
+import { grownStrap } from '~~/core/parts/handle/grownStrap'
+import { knotStraps } from '~~/core/parts/handle/knotStraps'
 
 /** Straps that grow from the rim. */
 export const PARTS = [grownStrap, knotStraps] as const

@@ -1,5 +1,5 @@
-import { boughtHandles } from '~~/core/handle/boughtHandles'
-import { crossBody } from '~~/core/handle/crossBody'
+import { boughtHandles } from '~~/core/parts/handle/boughtHandles'
+import { crossBody } from '~~/core/parts/handle/crossBody'
 
 /** Handles that are hung in: bought ones, and a cord across the body. */
 export const PARTS = [boughtHandles, crossBody] as const

@@ -1,4 +1,4 @@
-import { loops } from '~~/core/mesh/loops'
+import { loops } from '~~/core/parts/mesh/loops'
 
 /** Nets of loops. */
 export const PARTS = [loops] as const

@@ -1,4 +1,4 @@
-import { oval } from '~~/core/base/oval'
+import { oval } from '~~/core/parts/base/oval'
 
 /** Oval floors. */
 export const FORMS = [oval] as const

@@ -1,7 +1,7 @@
-import { banded } from '~~/core/base/banded'
-import { bought } from '~~/core/base/bought'
-import { folded } from '~~/core/base/folded'
-import { motifs } from '~~/core/base/motifs'
+import { banded } from '~~/core/parts/base/banded'
+import { bought } from '~~/core/parts/base/bought'
+import { folded } from '~~/core/parts/base/folded'
+import { motifs } from '~~/core/parts/base/motifs'
 
 /** Bags that begin with pieces or with bands that grow: folded, of motifs, band by band, on a bought floor. */
 export const FORMS = [banded, folded, motifs, bought] as const

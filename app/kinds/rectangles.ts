@@ -1,4 +1,4 @@
-import { rectangle } from '~~/core/base/rectangle'
+import { rectangle } from '~~/core/parts/base/rectangle'
 
 /** Floors with corners. */
 export const FORMS = [rectangle] as const

@@ -1,5 +1,5 @@
-import { sewnStraps } from '~~/core/handle/sewnStraps'
-import { underStrap } from '~~/core/handle/underStrap'
+import { sewnStraps } from '~~/core/parts/handle/sewnStraps'
+import { underStrap } from '~~/core/parts/handle/underStrap'
 
 /** Straps that are sewn on. */
 export const PARTS = [sewnStraps, underStrap] as const

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { CARDS } from '~~/core/entry/cards'
+import { CARDS } from '~~/core/things/entry/cards'
 
 /** Every way that a stitch is entered or joined, to browse. */
 const hands = ref<'right' | 'left'>('right')

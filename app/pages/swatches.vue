@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { useGone } from '~/composables/useGone'
 import { onMounted, shallowRef } from 'vue'
-import type { SwatchDocument } from '~~/core/design/design'
-import { ASSUMED_GAUGE } from '~~/core/design/starter'
+import type { SwatchDocument } from '~~/core/bag/design/design'
+import { ASSUMED_GAUGE } from '~~/core/bag/design/starter'
 import { enteringOf } from '~/keeping/entering'
 import type { KeptRecord } from '~/stores/records'
 import { useSwatches } from '~/stores/swatches'

@@ -1,9 +1,9 @@
-import { lineWords, readLine } from '~~/core/repeat/line'
-import type { LineTrouble } from '~~/core/repeat/repeat'
-import { foundation } from '~~/core/round/edge'
-import type { Step } from '~~/core/round/step'
-import type { Terms } from '~~/core/stitch/dictionary'
-import { stepsWords } from '~~/core/words/stepWords'
+import { lineWords, readLine } from '~~/core/things/repeat/line'
+import type { LineTrouble } from '~~/core/things/repeat/repeat'
+import { foundation } from '~~/core/things/round/edge'
+import type { Step } from '~~/core/things/round/step'
+import type { Terms } from '~~/core/things/stitch/dictionary'
+import { stepsWords } from '~~/core/readers/words/stepWords'
 
 /** Lines of a repeat as the document keeps them, or the first one that cannot be read. */
 export type Lines = { readonly ok: true, readonly lines: readonly string[] } | { readonly ok: false, readonly trouble: LineTrouble }

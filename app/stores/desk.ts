@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
-import type { Design } from '~~/core/design/design'
+import type { Design } from '~~/core/bag/design/design'
 import { allOnDesk, type DeskBag, keepOnDesk, offDesk, tidyDesk } from '~/keeping/deskBox'
 
 /** Tried again after so long while the list is looked at. */

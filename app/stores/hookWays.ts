@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { reactive, toRefs, watch } from 'vue'
-import { BEAT_SIZES, type SizeChoice } from '~~/core/beats/size'
+import { BEAT_SIZES, type SizeChoice } from '~~/core/readers/beats/size'
 import { remember } from '~/keeping/remember'
 
 const KEY = 'fair-hollow.hook'

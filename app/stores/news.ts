@@ -1,4 +1,4 @@
-import type { Design } from '~~/core/design/design'
+import type { Design } from '~~/core/bag/design/design'
 
 /** That a window of this browser saved a bag, and how it is now. */
 export interface SavedNews {

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import type { MakeEvent } from '~~/core/make/event'
-import type { Progress } from '~~/core/make/plan'
+import type { MakeEvent } from '~~/core/making/make/event'
+import type { Progress } from '~~/core/making/make/plan'
 import { keepTap } from '~/keeping/hookBox'
 import { Post, type PostState } from '~/keeping/post'
 

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import type { SwatchDocument } from '~~/core/design/design'
+import type { SwatchDocument } from '~~/core/bag/design/design'
 import { useShelf } from './shelved'
 
 /** The swatches kept in the house. */

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref } from 'vue'
-import type { Handedness } from '~~/core/design/design'
-import type { Units } from '~~/core/measure/format'
+import type { Handedness } from '~~/core/bag/design/design'
+import type { Units } from '~~/core/things/measure/format'
 
 /**
  * What the tape in hand is marked in, and which hand holds the hook: those of the bag that is open; nothing where none is. Whoever tells

@@ -1,9 +1,9 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
-import { type Handedness, HANDS } from '~~/core/design/design'
-import type { Units } from '~~/core/measure/format'
-import type { Terms } from '~~/core/stitch/dictionary'
-import type { RepeatStyle } from '~~/core/words/say'
+import { type Handedness, HANDS } from '~~/core/bag/design/design'
+import type { Units } from '~~/core/things/measure/format'
+import type { Terms } from '~~/core/things/stitch/dictionary'
+import type { RepeatStyle } from '~~/core/readers/words/manner'
 import { remember } from '~/keeping/remember'
 
 /** How the page is lit: as the machine says, or as the maker does. */

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, reactive, ref } from 'vue'
-import type { ShelfYarn } from '~~/core/shelf/yarn'
+import type { ShelfYarn } from '~~/core/household/shelf/yarn'
 import { CALLED_OFF, useLongWork } from './longWork'
 import { ask } from './records'
 import { useShelf } from './shelved'

@@ -1,10 +1,10 @@
 import { expose } from 'comlink'
-import type { Design } from '~~/core/design/design'
-import { knowEveryKind } from '~~/core/design/everyKind'
-import type { Gauge } from '~~/core/gauge/gauge'
-import { type FitResult, searching } from '~~/core/fit/fit'
-import type { FitWish } from '~~/core/fit/wish'
-import { type Proposal, proposal } from '~~/core/whole/proposal'
+import type { Design } from '~~/core/bag/design/design'
+import { knowEveryKind } from '~~/core/bag/design/everyKind'
+import type { Gauge } from '~~/core/things/gauge/gauge'
+import { type FitResult, searching } from '~~/core/bag/fit/fit'
+import type { FitWish } from '~~/core/bag/fit/wish'
+import { type Proposal, proposal } from '~~/core/bag/whole/proposal'
 
 knowEveryKind()
 

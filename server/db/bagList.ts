@@ -1,6 +1,6 @@
 import type Database from 'better-sqlite3'
-import type { Portrait } from '../../core/chart/portrait'
-import type { Progress } from '../../core/make/plan'
+import type { Portrait } from '../../core/readers/chart/portrait'
+import type { Progress } from '../../core/making/make/plan'
 
 /** A bag in the list: never its document, only what is shown of it. */
 export interface ListedBag {

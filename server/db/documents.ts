@@ -1,8 +1,8 @@
 import { randomUUID } from 'node:crypto'
 import type Database from 'better-sqlite3'
 import { LRUCache } from 'lru-cache'
-import type { Reading } from '../../core/design/read'
-import { problemLines } from '../../core/design/read'
+import type { Reading } from '../../core/bag/design/read'
+import { problemLines } from '../../core/bag/design/read'
 import { WAS_THERE } from './incoming'
 import type { DocumentTable } from './sorts'
 

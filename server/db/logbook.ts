@@ -1,8 +1,8 @@
 import type Database from 'better-sqlite3'
-import { type BagFacts, FACTS_VERSION } from '../../core/log/facts'
-import type { Sitting } from '../../core/log/legs'
-import type { Progress } from '../../core/make/plan'
-import { type LogbookEntry, listedOf } from '../../core/log/listed'
+import { type BagFacts, FACTS_VERSION } from '../../core/making/log/facts'
+import type { Sitting } from '../../core/making/log/workedRounds'
+import type { Progress } from '../../core/making/make/plan'
+import { type LogbookEntry, listedOf } from '../../core/making/log/logbookEntry'
 import { photoText } from './photoText'
 
 /** A bag of the logbook's list: what it tells, as far as that is worked out. */

@@ -1,7 +1,7 @@
 import type Database from 'better-sqlite3'
-import type { MakeEvent } from '../../core/make/event'
-import { stateOf } from '../../core/make/fold'
-import type { Progress } from '../../core/make/plan'
+import type { MakeEvent } from '../../core/making/make/event'
+import { stateOf } from '../../core/making/make/fold'
+import type { Progress } from '../../core/making/make/plan'
 import type { LaidAside } from './documents'
 import { WAS_THERE } from './incoming'
 

@@ -1,6 +1,6 @@
 import ical from 'ical-generator'
-import { oneLine } from '../../core/words/ownWords'
-import type { PlanEvent } from '../../core/plan/events'
+import { oneLine } from '../../core/readers/words/ownWords'
+import type { PlanEvent } from '../../core/household/plan/events'
 
 /** Lines that only one maker's programs know: every other reads the standard ones beside them. */
 const OF_ONE_PROGRAM = /^X-MICROSOFT-.*\r?\n/gm

@@ -1,10 +1,10 @@
 import { strToU8, zipSync } from 'fflate'
-import type { Draft } from '../../core/draft/draft'
-import { EXPORT_KINDS } from '../../core/export/kinds'
-import type { ExportKind } from '../../core/export/kind'
-import type { Terms } from '../../core/stitch/dictionary'
-import type { RepeatStyle } from '../../core/words/say'
-import type { TaughtGrams } from '../../core/yarn/grams'
+import type { Draft } from '../../core/bag/draft/draft'
+import { EXPORT_KINDS } from '../../core/readers/export/kinds'
+import type { ExportKind } from '../../core/readers/export/kind'
+import type { Terms } from '../../core/things/stitch/dictionary'
+import type { RepeatStyle } from '../../core/readers/words/manner'
+import type { TaughtGrams } from '../../core/bag/yarn/grams'
 
 /** Everything of a bag in one zip: the document, the pattern in every form, the tables, the chart. */
 export function parcelOf(draft: Draft, pdf: Buffer, terms: Terms, repeats: RepeatStyle, taught: TaughtGrams): Buffer {

@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit'
-import type { Picture } from '../../core/entry/picture'
+import type { Picture } from '../../core/things/entry/picture'
 
 /** Sizes of paper, in points of 1/72 inch (ISO 216; ANSI/ASME Y14.1). */
 export const PAPERS = { a4: [595.28, 841.89], letter: [612, 792] } as const

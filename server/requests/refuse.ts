@@ -1,4 +1,4 @@
-import { problemLines, type Problem, type Reading } from '../../core/design/read'
+import { problemLines, type Problem, type Reading } from '../../core/bag/design/read'
 
 /** More than a few are listed apart. */
 const MOST_SAID = 5

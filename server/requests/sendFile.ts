@@ -1,5 +1,5 @@
 import type { H3Event } from 'h3'
-import { fileName } from '../../core/export/fileName'
+import { fileName } from '../../core/readers/export/fileName'
 
 /** Answers with a file to save; its bytes, which may be many, are not copied. */
 export function sendFile(

@@ -1,4 +1,4 @@
-import type { Reading } from '../../core/design/read'
+import type { Reading } from '../../core/bag/design/read'
 import type { Shelf } from '../db/documents'
 import { answerJson } from './answer'
 import { askedToSave, saveIdOf } from './asked'

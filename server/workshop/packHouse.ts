@@ -1,10 +1,10 @@
 import Database from 'better-sqlite3'
 import { strToU8, zipSync } from 'fflate'
-import { makeDocument } from '../../core/make/document'
-import { fileName } from '../../core/export/fileName'
+import { makeDocument } from '../../core/making/make/document'
+import { fileName } from '../../core/readers/export/fileName'
 import { photoText } from '../db/photoText'
 import { DOCUMENTS } from '../db/sorts'
-import type { MakeEvent } from '../../core/make/event'
+import type { MakeEvent } from '../../core/making/make/event'
 import { told } from './share'
 
 /*

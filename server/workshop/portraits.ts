@@ -1,6 +1,6 @@
 import { performance } from 'node:perf_hooks'
 import { setTimeout as rest } from 'node:timers/promises'
-import type { Portrait } from '../../core/chart/portrait'
+import type { Portrait } from '../../core/readers/chart/portrait'
 import { bagList, designs } from '../db/shelves'
 import { RecordsTrouble } from '../db/trouble'
 import { closeWorkshop, inWorkshop, JobFailed } from './workshop'

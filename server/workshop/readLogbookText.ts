@@ -1,7 +1,7 @@
-import type { Reading } from '../../core/design/read'
-import { refuse } from '../../core/design/read'
-import { type LogbookDocument, readLogbook } from '../../core/log/document'
-import { readLogTable } from '../../core/log/fromTable'
+import type { Reading } from '../../core/bag/design/read'
+import { refuse } from '../../core/bag/design/read'
+import { type LogbookDocument, readLogbook } from '../../core/making/log/document'
+import { readLogTable } from '../../core/making/log/fromTable'
 import { asJson, NO_TABLE, rowsIn } from './tableText'
 
 /** Reads the bags of a file: of a logbook or a make as an open document, or of a table with a line a bag. */

@@ -1,5 +1,5 @@
-import { readShelfYarn } from '../../core/shelf/read'
-import { readShelfTable, type TableRead, together } from '../../core/shelf/table'
+import { readShelfYarn } from '../../core/household/shelf/read'
+import { readShelfTable, type TableRead, together } from '../../core/household/shelf/table'
 import { asJson, NO_TABLE, rowsIn } from './tableText'
 
 function refused(message: string): TableRead {

@@ -1,5 +1,5 @@
 import { parse } from 'csv-parse/sync'
-import type { TableRow } from '../../core/log/csv'
+import type { TableRow } from '../../core/making/log/csv'
 
 /** The message for a file that cannot be read as a table. */
 export const NO_TABLE = 'is no table: a field in quotes has no end, perhaps'

@@ -1,7 +1,7 @@
 import 'reflect-metadata'
 import { setPriority } from 'node:os'
 import { parentPort } from 'node:worker_threads'
-import { knowEveryKind } from '../../core/design/everyKind'
+import { knowEveryKind } from '../../core/bag/design/everyKind'
 import { DONE, type JobKind, type Jobs } from './jobs'
 import { hearShare } from './share'
 import { transfersIn } from './transfers'

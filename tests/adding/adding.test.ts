@@ -1,33 +1,33 @@
 import Ajv from 'ajv'
 import fc from 'fast-check'
 import { describe, expect, it, vi } from 'vitest'
-import { beginBase, formOf } from '../../core/base/base'
-import { elevation } from '../../core/chart/elevation'
-import { frontOf } from '../../core/chart/front'
-import { handleFronts } from '../../core/chart/handles'
-import { markPath } from '../../core/chart/marks'
-import { asSvg } from '../../core/chart/svg'
-import type { Design } from '../../core/design/design'
-import { DESIGN_FIELDS } from '../../core/design/fields'
-import { readDesign } from '../../core/design/read'
-import { designSchema } from '../../core/design/schema'
-import { keptOf } from '../../core/design/stacking'
-import { newDesign } from '../../core/design/starter'
-import { formatTables } from '../../core/design/tables'
-import { draft } from '../../core/draft/draft'
-import { exportDraft } from '../../core/export/exportDraft'
-import { answersTo, rowsOf } from '../../core/field/asking'
-import { fit } from '../../core/fit/fit'
-import { USUAL_WISH } from '../../core/fit/wish'
-import { gaugeOf } from '../../core/gauge/gauge'
-import { readSteps } from '../../core/repeat/read'
-import { each } from '../../core/round/step'
-import { inStyle } from '../../core/round/style'
-import { FABRIC_KINDS, type FabricKind, stitchName } from '../../core/stitch/dictionary'
-import { beginPart, kindOf, type WallSpec, wallKinds } from '../../core/wall/wall'
-import { asText } from '../../core/words/asText'
-import { patternOf } from '../../core/words/pattern'
-import { yarnNeeds } from '../../core/yarn/yarn'
+import { beginBase, formOf } from '../../core/parts/base/base'
+import { elevation } from '../../core/readers/chart/elevation'
+import { frontOf } from '../../core/readers/chart/frontView'
+import { handleFronts } from '../../core/readers/chart/handles'
+import { markPath } from '../../core/readers/chart/marks'
+import { asSvg } from '../../core/readers/chart/svg'
+import type { Design } from '../../core/bag/design/design'
+import { DESIGN_FIELDS } from '../../core/bag/design/fields'
+import { readDesign } from '../../core/bag/design/read'
+import { designSchema } from '../../core/bag/design/schema'
+import { keptOf } from '../../core/bag/design/stacking'
+import { newDesign } from '../../core/bag/design/starter'
+import { formatTables } from '../../core/bag/design/tables'
+import { draft } from '../../core/bag/draft/draft'
+import { exportDraft } from '../../core/readers/export/exportDraft'
+import { answersTo, rowsOf } from '../../core/parts/field/placedField'
+import { fit } from '../../core/bag/fit/fit'
+import { USUAL_WISH } from '../../core/bag/fit/wish'
+import { gaugeOf } from '../../core/things/gauge/gauge'
+import { readSteps } from '../../core/things/repeat/read'
+import { each } from '../../core/things/round/step'
+import { inStyle } from '../../core/things/round/style'
+import { FABRIC_KINDS, type FabricKind, stitchName } from '../../core/things/stitch/dictionary'
+import { beginPart, kindOf, type WallSpec, wallKinds } from '../../core/parts/wall/wall'
+import { asText } from '../../core/readers/words/asText'
+import { patternOf } from '../../core/readers/words/pattern'
+import { yarnNeeds } from '../../core/bag/yarn/yarn'
 import { anyDesign, SEED } from '../arbitraries/designs'
 import { anyKind } from '../arbitraries/fromFields'
 
@@ -38,17 +38,17 @@ import { anyKind } from '../arbitraries/fromFields'
 
 type Index = Readonly<Record<string, readonly unknown[]>>
 
-vi.mock('../../core/wall/kinds', async (original) => {
+vi.mock('../../core/parts/wall/kinds', async (original) => {
   const [{ bricks }, { ringLoop }] = [await import('./bricks'), await import('./ringLoop')]
   return { WALL_KINDS: [...(await original<Index>()).WALL_KINDS!, bricks, ringLoop] }
 })
-vi.mock('../../core/base/forms', async original => ({
+vi.mock('../../core/parts/base/forms', async original => ({
   BASE_FORMS: [...(await original<Index>()).BASE_FORMS!, (await import('./strip')).strip],
 }))
-vi.mock('../../core/stitch/stitches', async original => ({
+vi.mock('../../core/things/stitch/stitches', async original => ({
   STITCH_ROWS: [...(await original<Index>()).STITCH_ROWS!, (await import('./doubleTreble')).doubleTreble],
 }))
-vi.mock('../../core/export/kinds', async original => ({
+vi.mock('../../core/readers/export/kinds', async original => ({
   EXPORT_KINDS: [...(await original<Index>()).EXPORT_KINDS!, (await import('./counts')).counts],
 }))
 

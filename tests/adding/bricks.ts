@@ -1,6 +1,6 @@
-import { between, count } from '../../core/field/ask'
-import { chain, each, skip } from '../../core/round/step'
-import { textured } from '../../core/band/textured'
+import { between, count } from '../../core/parts/field/questions'
+import { chain, each, skip } from '../../core/things/round/step'
+import { textured } from '../../core/parts/band/textured'
 
 /** The exercise of a new band: so many single crochet, one chain over one skipped; shifted by nothing, for it is an exercise. */
 export const bricks = textured({

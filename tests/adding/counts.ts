@@ -1,4 +1,4 @@
-import { exported } from '../../core/export/kind'
+import { exported } from '../../core/readers/export/kind'
 
 /** The exercise of a new export: the counts alone, a line a round, for a slip of paper. */
 export const counts = exported({

@@ -1,4 +1,4 @@
-import type { Stitch } from '../../core/stitch/stitches'
+import type { Stitch } from '../../core/things/stitch/stitches'
 
 /** The exercise of a new stitch: the double treble of US terms, a row of the dictionary. */
 export const doubleTreble = {

@@ -1,11 +1,11 @@
-import { between, length } from '../../core/field/ask'
-import { fitted, WHERE } from '../../core/handle/onRim'
-import { placed } from '../../core/handle/placing'
-import { sts } from '../../core/handle/rim'
-import { wayOf } from '../../core/round/wayOf'
-import { facingBelow } from '../../core/round/style'
-import { nothingWorked } from '../../core/handle/unworked'
-import { tape } from '../../core/stitch/tell'
+import { between, length } from '../../core/parts/field/questions'
+import { fitted, WHERE } from '../../core/parts/handle/onRim'
+import { placed } from '../../core/parts/handle/placing'
+import { sts } from '../../core/parts/handle/rim'
+import { wayOf } from '../../core/things/round/fractionRound'
+import { facingBelow } from '../../core/things/round/style'
+import { nothingWorked } from '../../core/parts/handle/unworked'
+import { tape } from '../../core/things/stitch/translate'
 
 /** The exercise of a new handle: a ring to hang the bag on a hook by, sewn to the rim at its first side. */
 export const ringLoop = fitted({

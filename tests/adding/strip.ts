@@ -1,13 +1,13 @@
-import { flatChoices } from '../../core/base/choice'
-import { form, sizesLike } from '../../core/base/form'
-import { FLAT_WIDTH } from '../../core/base/boat'
-import { between, count, pin, ways } from '../../core/field/ask'
-import { times } from '../../core/measure/length'
-import { noFloor } from '../../core/part/floor'
-import { workUp } from '../../core/part/part'
-import { foundation, halves, withSides } from '../../core/round/edge'
-import { at, each } from '../../core/round/step'
-import { inStyle } from '../../core/round/style'
+import { flatChoices } from '../../core/parts/base/baseChoice'
+import { form, sizesLike } from '../../core/parts/base/form'
+import { FLAT_WIDTH } from '../../core/parts/base/boat'
+import { between, count, pin, ways } from '../../core/parts/field/questions'
+import { times } from '../../core/things/measure/length'
+import { noFloor } from '../../core/parts/part/floor'
+import { workUp } from '../../core/parts/part/part'
+import { foundation, halves, withSides } from '../../core/things/round/edge'
+import { at, each } from '../../core/things/round/step'
+import { inStyle } from '../../core/things/round/style'
 
 /** The exercise of a new form of base: a ring of foundation stitches, always of an even number of them. */
 export const strip = form({

@@ -3,8 +3,8 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { useDocument } from '~/stores/document'
 import { useSaving } from '~/stores/saving'
 import { useView } from '~/stores/view'
-import type { Design } from '../../core/design/design'
-import { newDesign } from '../../core/design/starter'
+import type { Design } from '../../core/bag/design/design'
+import { newDesign } from '../../core/bag/design/starter'
 
 interface Put {
   revision: number

@@ -1,15 +1,15 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { BASE_FORMS } from '../../core/base/forms'
-import { stacked } from '../../core/design/partIds'
-import { newDesign } from '../../core/design/starter'
-import { WALL_KINDS, type WallSpec } from '../../core/wall/kinds'
+import { BASE_FORMS } from '../../core/parts/base/forms'
+import { stacked } from '../../core/bag/design/partIds'
+import { newDesign } from '../../core/bag/design/starter'
+import { WALL_KINDS, type WallSpec } from '../../core/parts/wall/kinds'
 
 /** The page as it opens: nothing is known but what every bag begins as. */
 async function pageAnew() {
   vi.resetModules()
   const [kinds, bases, parts, { useDocument }, { useView }] = await Promise.all([
-    import('~/kinds/fetchKinds'), import('../../core/base/base'), import('../../core/wall/wall'), import('~/stores/document'),
+    import('~/kinds/fetchKinds'), import('../../core/parts/base/base'), import('../../core/parts/wall/wall'), import('~/stores/document'),
     import('~/stores/view'),
   ])
   setActivePinia(createPinia())

@@ -1,9 +1,9 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import type { MakeEvent } from '~~/core/make/event'
+import type { MakeEvent } from '~~/core/making/make/event'
 import type { Listener } from '~/stores/post'
 import { useMake } from '~/stores/make'
-import { newDesign } from '../../core/design/starter'
+import { newDesign } from '../../core/bag/design/starter'
 
 /** The post as the store meets it: what is written, and who listens. */
 const post = vi.hoisted(() => ({ written: [] as MakeEvent[], listener: undefined as Listener | undefined, known: [] as MakeEvent[] }))

@@ -2,10 +2,10 @@ import { createPinia, setActivePinia } from 'pinia'
 import { nextTick } from 'vue'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { useDocument } from '~/stores/document'
-import { newDesign } from '../../core/design/starter'
+import { newDesign } from '../../core/bag/design/starter'
 
 /** What drafting does when the program makes a mistake: a bag of a certain name breaks it. */
-vi.mock('../../core/draft/draft', async (original) => {
+vi.mock('../../core/bag/draft/draft', async (original) => {
   const real: { draft: (design: { name: string }, before?: unknown) => unknown } = await original()
   return {
     ...real,

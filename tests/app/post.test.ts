@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { MakeEvent } from '../../core/make/event'
+import type { MakeEvent } from '../../core/making/make/event'
 
 /*
  * The queue of the hook: events are written down at once, kept, and sent in order until the server has them. Each test has a fresh page

@@ -2,7 +2,7 @@ import { createPinia, setActivePinia } from 'pinia'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { useDocument } from '~/stores/document'
 import { useSaving } from '~/stores/saving'
-import { newDesign } from '../../core/design/starter'
+import { newDesign } from '../../core/bag/design/starter'
 
 /*
  * The bag in hand and its server: what is sent when, what is said meanwhile, and what stands afterwards, for every order of answers.

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { DeskBag } from '~/keeping/deskBox'
 import { newSave, sendLeft, sendSave } from '~/keeping/sendBag'
-import { newDesign } from '../../core/design/starter'
+import { newDesign } from '../../core/bag/design/starter'
 
 /*
  * A bag left unsaved on the device is sent with every answer that the server can give. A scripted server stands for the real one.

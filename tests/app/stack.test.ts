@@ -4,10 +4,10 @@ import { useAsking } from '~/composables/useAsking'
 import { useStack } from '~/composables/useStack'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
-import { MOST_BANDS } from '../../core/design/documentFields'
-import { stacked } from '../../core/design/partIds'
-import { newDesign } from '../../core/design/starter'
-import type { WallSpec } from '../../core/wall/wall'
+import { MOST_BANDS } from '../../core/bag/design/documentFields'
+import { stacked } from '../../core/bag/design/partIds'
+import { newDesign } from '../../core/bag/design/starter'
+import type { WallSpec } from '../../core/parts/wall/wall'
 
 const plain = (rounds: number): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' })
 

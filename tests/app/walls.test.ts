@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { tileOf } from '~/looks/tiles'
 import { linesIn, typedIn } from '~/reading/ownLines'
 import { readJson } from '~/reading/readJson'
-import { checkRepeat, firstRepeat } from '../../core/band/own'
-import { wallKinds } from '../../core/wall/wall'
+import { checkRepeat, firstRepeat } from '../../core/parts/band/own'
+import { wallKinds } from '../../core/parts/wall/wall'
 
 describe('the kinds of part that are offered', () => {
   it('have a tile each that draws something, and is drawn once', () => {

@@ -1,11 +1,11 @@
 import fc from 'fast-check'
-import type { Contents } from '../../core/contents/contents'
-import { DESIGN_VERSION, type Design } from '../../core/design/design'
-import { STRETCH_FIELDS } from '../../core/design/bagFields'
-import { DESIGN_FIELDS } from '../../core/design/fields'
-import { stacked } from '../../core/design/partIds'
-import type { KindsField } from '../../core/field/field'
-import { wallKinds, type WallSpec } from '../../core/wall/wall'
+import type { Contents } from '../../core/parts/contents/contents'
+import { DESIGN_VERSION, type Design } from '../../core/bag/design/design'
+import { STRETCH_FIELDS } from '../../core/bag/design/bagFields'
+import { DESIGN_FIELDS } from '../../core/bag/design/fields'
+import { stacked } from '../../core/bag/design/partIds'
+import type { KindsField } from '../../core/parts/field/field'
+import { wallKinds, type WallSpec } from '../../core/parts/wall/wall'
 import { anyAnswer, anyKind, anyOf } from './fromFields'
 
 const colour = fc.integer({ min: 0, max: 0xffffff }).map(n => `#${n.toString(16).padStart(6, '0')}`)

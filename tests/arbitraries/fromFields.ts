@@ -1,6 +1,6 @@
 import fc from 'fast-check'
-import { type BySort, readBy } from '../../core/field/bySort'
-import type { Bounds, Field, Fields, KindsField, WaysField } from '../../core/field/field'
+import { type BySort, readBy } from '../../core/parts/field/bySort'
+import type { Bounds, Field, Fields, KindsField, WaysField } from '../../core/parts/field/field'
 
 /*
  * Random answers to the questions of the documents, made from their fields: a kind of part brings its own. Numbers keep within what

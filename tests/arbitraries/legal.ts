@@ -1,10 +1,10 @@
 import fc from 'fast-check'
-import { DESIGN_VERSION, type Design } from '../../core/design/design'
-import { MOST_BANDS } from '../../core/design/documentFields'
-import { DESIGN_FIELDS } from '../../core/design/fields'
-import { stacked } from '../../core/design/partIds'
-import type { WallSpec } from '../../core/wall/wall'
-import type { KindsField } from '../../core/field/field'
+import { DESIGN_VERSION, type Design } from '../../core/bag/design/design'
+import { MOST_BANDS } from '../../core/bag/design/documentFields'
+import { DESIGN_FIELDS } from '../../core/bag/design/fields'
+import { stacked } from '../../core/bag/design/partIds'
+import type { WallSpec } from '../../core/parts/wall/wall'
+import type { KindsField } from '../../core/parts/field/field'
 import { anyAnswer, anyKind, anyOf, YARN_IDS } from './fromFields'
 
 /*

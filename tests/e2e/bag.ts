@@ -1,5 +1,5 @@
 import type { APIRequestContext, Locator, Page } from '@playwright/test'
-import { newDesign } from '../../core/design/starter'
+import { newDesign } from '../../core/bag/design/starter'
 import { expect, test as plain } from './program'
 
 /**

@@ -1,6 +1,6 @@
 import type { APIRequestContext, Page } from '@playwright/test'
 import Database from 'better-sqlite3'
-import { newDesign } from '../../core/design/starter'
+import { newDesign } from '../../core/bag/design/starter'
 import { expect, freshBag, saved, tally, test } from './bag'
 import { OwnServer } from './ownServer'
 

@@ -6,7 +6,7 @@ import { join } from 'node:path'
 import { setTimeout as rest } from 'node:timers/promises'
 import { expect, test } from './program'
 import Database from 'better-sqlite3'
-import { newDesign } from '../../core/design/starter'
+import { newDesign } from '../../core/bag/design/starter'
 
 /*
  * Faults of the machine, on real files: each is told in a sentence that says what is safe and what to do, and never with a stack of calls.

@@ -1,6 +1,6 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test'
-import { MakeLog } from '../../core/make/fold'
-import type { MakeEvent } from '../../core/make/event'
+import { MakeLog } from '../../core/making/make/fold'
+import type { MakeEvent } from '../../core/making/make/event'
 
 /** Opens a bag on the bench and takes it up; the make's id. */
 export async function takeUp(page: Page, bag: string, address = ''): Promise<string> {

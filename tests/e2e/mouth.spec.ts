@@ -1,4 +1,4 @@
-import { stacked } from '../../core/design/partIds'
+import { stacked } from '../../core/bag/design/partIds'
 import type { Page } from '@playwright/test'
 import { expect, freshBag, idOf, pickKind, saved, tally, test, unfold } from './bag'
 

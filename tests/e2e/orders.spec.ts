@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import type { APIRequestContext, Page } from '@playwright/test'
 import ICAL from 'ical.js'
-import { hookMinutes } from '../../core/plan/evenings'
+import { hookMinutes } from '../../core/household/plan/evenings'
 import { expect, freshBag, pick, test } from './bag'
 import { goOnTo, takeUp, withoutQuestions } from './hookSteps'
 

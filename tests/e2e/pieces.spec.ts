@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { stacked } from '../../core/design/partIds'
+import { stacked } from '../../core/bag/design/partIds'
 import { expect, freshBag, pickKind, saved, tally, test, unfold } from './bag'
 
 const gauge = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }

@@ -1,9 +1,9 @@
-import { DESIGN_VERSION } from '../../core/design/design'
+import { DESIGN_VERSION } from '../../core/bag/design/design'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { networkInterfaces, tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from './program'
-import { newDesign } from '../../core/design/starter'
+import { newDesign } from '../../core/bag/design/starter'
 import { OwnServer } from './ownServer'
 
 const sound = newDesign('Over the wire')

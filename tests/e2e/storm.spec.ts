@@ -6,7 +6,7 @@ import { join } from 'node:path'
 import { setTimeout as rest } from 'node:timers/promises'
 import { expect, test } from './program'
 import Database from 'better-sqlite3'
-import { newDesign } from '../../core/design/starter'
+import { newDesign } from '../../core/bag/design/starter'
 import { Besieged } from '../siege/server'
 
 /*

@@ -1,7 +1,7 @@
-import type { Design } from '../../core/design/design'
-import { draft } from '../../core/draft/draft'
-import { asText } from '../../core/words/asText'
-import { patternOf } from '../../core/words/pattern'
+import type { Design } from '../../core/bag/design/design'
+import { draft } from '../../core/bag/draft/draft'
+import { asText } from '../../core/readers/words/asText'
+import { patternOf } from '../../core/readers/words/pattern'
 
 const figure = (cm: number) => cm.toFixed(2)
 

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { CHAINS_TO_MARKER } from '../../core/beats/beat'
-import { type Leg, roadOf } from '../../core/beats/road'
-import { BEAT_SIZES, doneAfter } from '../../core/beats/size'
-import { sayBeats } from '../../core/beats/words'
-import { type Draft, draft } from '../../core/draft/draft'
-import { formatCm } from '../../core/measure/format'
-import { type PatternLine, patternOf, piecesOf, roundLines, rowLines } from '../../core/words/pattern'
+import { CHAINS_TO_MARKER } from '../../core/readers/beats/beat'
+import { type Leg, roadOf } from '../../core/readers/beats/route'
+import { BEAT_SIZES, doneAfter } from '../../core/readers/beats/size'
+import { sayBeats } from '../../core/readers/beats/words'
+import { type Draft, draft } from '../../core/bag/draft/draft'
+import { formatCm } from '../../core/things/measure/format'
+import { type PatternLine, patternOf, piecesOf, roundLines, rowLines } from '../../core/readers/words/pattern'
 import { demoDesigns, randomDesigns } from '../pattern/spokenOf'
 
 /*

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { draft } from '../../core/draft/draft'
+import { draft } from '../../core/bag/draft/draft'
 import { demoDesigns, randomDesigns } from '../pattern/spokenOf'
 import { broken, carriedThrough, type Miscount, miscountsOf } from './miscounts'
 

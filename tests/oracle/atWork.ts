@@ -1,10 +1,10 @@
-import type { Draft } from '../../core/draft/draft'
-import { type Edge, PLACE_KINDS, type PlaceKind } from '../../core/round/edge'
-import type { Terms } from '../../core/stitch/dictionary'
-import type { Abbreviation } from '../../core/words/abbreviations'
-import { piecesOf, roundLines, rowLines } from '../../core/words/pattern'
-import type { PatternLine } from '../../core/words/lines'
-import type { RepeatStyle } from '../../core/words/say'
+import type { Draft } from '../../core/bag/draft/draft'
+import { type Edge, PLACE_KINDS, type PlaceKind } from '../../core/things/round/edge'
+import type { Terms } from '../../core/things/stitch/dictionary'
+import type { Abbreviation } from '../../core/readers/words/abbreviations'
+import { piecesOf, roundLines, rowLines } from '../../core/readers/words/pattern'
+import type { PatternLine } from '../../core/readers/words/lines'
+import type { RepeatStyle } from '../../core/readers/words/manner'
 import { Baffled, countsAs, type Left, type Place, worksLine } from './stranger'
 
 const IS: Readonly<Record<PlaceKind, Place['is']>> = {

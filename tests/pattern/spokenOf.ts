@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { readdirSync, readFileSync } from 'node:fs'
-import type { Design } from '../../core/design/design'
-import { readDesign } from '../../core/design/read'
+import type { Design } from '../../core/bag/design/design'
+import { readDesign } from '../../core/bag/design/read'
 import { anyDesign, SEED } from '../arbitraries/designs'
 
 /** Every demo bag, by its file's name. */

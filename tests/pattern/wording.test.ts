@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import type { Draft } from '../../core/draft/draft'
-import { draft } from '../../core/draft/draft'
-import { asMarkdown, asText } from '../../core/words/asText'
-import { type Pattern, patternOf, piecesOf } from '../../core/words/pattern'
-import { saidLines, saidRows } from '../../core/words/lines'
-import type { Clause } from '../../core/words/sentence'
-import { makes, spokenOf } from '../../core/words/sentence'
+import type { Draft } from '../../core/bag/draft/draft'
+import { draft } from '../../core/bag/draft/draft'
+import { asMarkdown, asText } from '../../core/readers/words/asText'
+import { type Pattern, patternOf, piecesOf } from '../../core/readers/words/pattern'
+import { saidLines, saidRows } from '../../core/readers/words/lines'
+import type { Clause } from '../../core/readers/words/sentence'
+import { makes, spokenOf } from '../../core/readers/words/sentence'
 import { demoDesigns, MANNERS, randomDesigns } from './spokenOf'
 
 const LONG_MS = 1_200_000

@@ -1,10 +1,10 @@
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
-import { bagsCsv } from '../../core/log/csv'
-import { type BagFacts, bagFacts } from '../../core/log/facts'
-import { handsOf } from '../../core/log/handsOf'
-import { listedOf } from '../../core/log/listed'
-import type { MakeDocument } from '../../core/make/document'
+import { bagsCsv } from '../../core/making/log/csv'
+import { type BagFacts, bagFacts } from '../../core/making/log/facts'
+import { handsOf } from '../../core/making/log/skillFromBags'
+import { listedOf } from '../../core/making/log/logbookEntry'
+import type { MakeDocument } from '../../core/making/make/document'
 import { readLogbookText } from '../../server/workshop/readLogbookText'
 
 const read = (text: string) => readLogbookText(text, i => `row-${i}`)

@@ -1,7 +1,7 @@
 import { parse } from 'csv-parse/sync'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { shelfTable } from '../../core/shelf/table'
+import { shelfTable } from '../../core/household/shelf/table'
 import { DEMO_YARNS } from '../../server/db/demoWorld'
 import { readShelfText } from '../../server/workshop/readShelf'
 

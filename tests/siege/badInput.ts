@@ -1,4 +1,4 @@
-import { newDesign } from '../../core/design/starter'
+import { newDesign } from '../../core/bag/design/starter'
 import type { Chance } from './chance'
 import type { Sent } from './server'
 

@@ -1,4 +1,4 @@
-import { Chance as FromSeed } from '../../core/chance/chance'
+import { Chance as FromSeed } from '../../core/things/random/seededRandom'
 
 /** Numbers by chance from a seed, and what is picked with them. */
 export class Chance extends FromSeed {

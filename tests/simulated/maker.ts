@@ -1,6 +1,6 @@
-import type { Design, DesignGauge } from '../../core/design/design'
-import { draft } from '../../core/draft/draft'
-import type { Deed, MakeEvent } from '../../core/make/event'
+import type { Design, DesignGauge } from '../../core/bag/design/design'
+import { draft } from '../../core/bag/draft/draft'
+import type { Deed, MakeEvent } from '../../core/making/make/event'
 import { Chance } from '../siege/chance'
 
 /*

@@ -5,9 +5,9 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { build } from 'esbuild'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { newDesign } from '../../core/design/starter'
-import { draft } from '../../core/draft/draft'
-import { EXPORTS, exportDraft } from '../../core/export/exportDraft'
+import { newDesign } from '../../core/bag/design/starter'
+import { draft } from '../../core/bag/draft/draft'
+import { EXPORTS, exportDraft } from '../../core/readers/export/exportDraft'
 
 const root = fileURLToPath(new URL('../..', import.meta.url))
 const folder = mkdtempSync(join(tmpdir(), 'fair-hollow-'))

@@ -3,15 +3,15 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import Ajv from 'ajv'
 import { describe, expect, it } from 'vitest'
-import { baseForms } from '../../core/base/base'
-import { readDesign, readSwatch } from '../../core/design/read'
-import { draft } from '../../core/draft/draft'
-import { inHand } from '../../core/make/plan'
-import { readMake } from '../../core/make/read'
-import { readOrder } from '../../core/plan/read'
-import { readShelfYarn } from '../../core/shelf/read'
-import { stateOf } from '../../core/make/fold'
-import { wallKinds } from '../../core/wall/wall'
+import { baseForms } from '../../core/parts/base/base'
+import { readDesign, readSwatch } from '../../core/bag/design/read'
+import { draft } from '../../core/bag/draft/draft'
+import { inHand } from '../../core/making/make/plan'
+import { readMake } from '../../core/making/make/read'
+import { readOrder } from '../../core/household/plan/readOrder'
+import { readShelfYarn } from '../../core/household/shelf/read'
+import { stateOf } from '../../core/making/make/fold'
+import { wallKinds } from '../../core/parts/wall/wall'
 import { architectureSvg, arrowsBetween } from '../../scripts/architecture'
 import { makeSchemaText, schemaText, withTables } from '../../scripts/documents'
 
@@ -30,8 +30,9 @@ describe('the picture of the folders', () => {
     expect(read('docs/architecture.svg')).toBe(architectureSvg())
     const arrows = arrowsBetween()
     expect(arrows.length).toBeGreaterThan(150)
-    for (const folder of readdirSync(`${root}core`)) expect(read('docs/architecture.svg'), folder).toContain(`>${folder}</text>`)
-    expect(arrows.some(({ from, to }) => from === 'core/draft' && to === 'core/part')).toBe(true)
+    const names = readdirSync(`${root}core`).flatMap(wing => [wing, ...readdirSync(`${root}core/${wing}`)])
+    for (const name of names) expect(read('docs/architecture.svg'), name).toContain(`>${name}</text>`)
+    expect(arrows.some(({ from, to }) => from === 'core/bag/draft' && to === 'core/parts/part')).toBe(true)
     expect(arrows.filter(({ from, to }) => from.startsWith('core') && !to.startsWith('core'))).toEqual([])
   })
 })

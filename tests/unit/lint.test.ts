@@ -15,20 +15,24 @@ async function broken(filePath: string, code: string): Promise<string[]> {
   return (result?.messages ?? []).map(({ ruleId }) => ruleId ?? 'not read')
 }
 
-beforeAll(async () => void (await broken('core/measure/x.ts', 'export const x = 1')), 60_000)
+beforeAll(async () => void (await broken('core/things/measure/x.ts', 'export const x = 1')), 60_000)
 
 describe('arrows', () => {
   it.each([
-    ['a lower folder of core on a higher one', 'core/measure/x.ts', 'import \'../draft/draft\''],
-    ['a nested folder of core', 'core/measure/deep/x.ts', 'import \'../../draft/draft\''],
-    ['by the alias of the root', 'core/measure/x.ts', 'import \'~~/core/draft/draft\''],
-    ['by a type alone', 'core/measure/x.ts', 'export type D = import(\'../draft/draft\').Draft'],
-    ['by passing it on', 'core/measure/x.ts', 'export { draft } from \'../draft/draft\''],
-    ['a folder of core that is in no order', 'core/odds/x.ts', 'export const x = 1'],
-    ['a file right in core', 'core/x.ts', 'export const x = 1'], ['core on the page', 'core/export/x.ts', 'import \'~/theme\''],
-    ['core on the server', 'core/export/x.ts', 'import \'../../server/db/demoWorld\''],
-    ['core on a package of the machine', 'core/export/x.ts', 'import \'node:fs\''],
-    ['core on a package that is not on its list', 'core/export/x.ts', 'import \'vue\''],
+    ['a lower folder of core on a higher one', 'core/things/measure/x.ts', 'import \'../../bag/draft/draft\''],
+    ['a nested folder of core', 'core/things/measure/deep/x.ts', 'import \'../../../bag/draft/draft\''],
+    ['by the alias of the root', 'core/things/measure/x.ts', 'import \'~~/core/bag/draft/draft\''],
+    ['by a type alone', 'core/things/measure/x.ts', 'export type D = import(\'../../bag/draft/draft\').Draft'],
+    ['by passing it on', 'core/things/measure/x.ts', 'export { draft } from \'../../bag/draft/draft\''],
+    ['a wing on a later one', 'core/bag/draft/x.ts', 'import \'../../readers/words/pattern\''],
+    ['a folder on a later one of its wing', 'core/parts/part/x.ts', 'import \'../wall/wall\''],
+    ['a folder of core that is in no order', 'core/things/odds/x.ts', 'export const x = 1'],
+    ['a wing that is in no order', 'core/odds/draft/x.ts', 'export const x = 1'],
+    ['a file right in a wing', 'core/bag/x.ts', 'export const x = 1'],
+    ['a file right in core', 'core/x.ts', 'export const x = 1'], ['core on the page', 'core/readers/export/x.ts', 'import \'~/theme\''],
+    ['core on the server', 'core/readers/export/x.ts', 'import \'../../../server/db/demoWorld\''],
+    ['core on a package of the machine', 'core/readers/export/x.ts', 'import \'node:fs\''],
+    ['core on a package that is not on its list', 'core/readers/export/x.ts', 'import \'vue\''],
     ['the page on the server', 'app/stores/x.ts', 'import \'../../server/db/demoWorld\''],
     ['the page on the server, by the alias of the root', 'app/stores/x.ts', 'import \'~~/server/db/demoWorld\''],
     ['the page on the server, while it runs', 'app/stores/x.ts', 'export const later = () => import(\'~~/server/db/demoWorld\')'],
@@ -40,9 +44,9 @@ describe('arrows', () => {
   ])('forbid %s', async (_, file, code) => expect(await broken(file, code)).toContain('house/arrows'))
 
   it.each([
-    ['core/draft/x.ts', 'import \'../measure/format\''], ['core/design/x.ts', 'import \'immer\''],
-    ['core/measure/x.test.ts', 'import \'../draft/draft\''], ['app/components/bench/x.ts', 'import \'~/stores/ways\''],
-    ['app/stores/x.ts', 'import \'~~/core/draft/draft\''], ['server/x.ts', 'import \'../core/draft/draft\''],
+    ['core/bag/draft/x.ts', 'import \'../../things/measure/format\''], ['core/bag/design/x.ts', 'import \'immer\''],
+    ['core/things/measure/x.test.ts', 'import \'../../bag/draft/draft\''], ['app/components/bench/x.ts', 'import \'~/stores/ways\''],
+    ['app/stores/x.ts', 'import \'~~/core/bag/draft/draft\''], ['server/x.ts', 'import \'../core/bag/draft/draft\''],
   ])('allow %s: %s', async (file, code) => expect(await broken(file, code)).not.toContain('house/arrows'))
 })
 
@@ -51,15 +55,15 @@ describe('core is pure', () => {
     'export const now = Date.now()', 'export const now = new Date()', 'export const now = globalThis.performance.now()',
     'export const id = crypto.randomUUID()', 'export const at = () => setTimeout(() => undefined, 3)',
     'export const answer = fetch(\'/\')', 'export const wide = window.innerWidth', 'export const env = process.env',
-  ])('no clock, no machine: %s', async code => expect(await broken('core/fit/x.ts', code)).toContain('no-restricted-globals'))
+  ])('no clock, no machine: %s', async code => expect(await broken('core/bag/fit/x.ts', code)).toContain('no-restricted-globals'))
 
   it.each([
     'export const chance = Math.random()', 'export const chance = Math[\'random\']()',
     'const { random } = Math\nexport const chance = random()', 'const M = Math\nexport const chance = M.random()',
     'export const dice = [Math]',
-  ])('no chance: %s', async code => expect(await broken('core/fit/x.ts', code)).toContain('no-restricted-syntax'))
+  ])('no chance: %s', async code => expect(await broken('core/bag/fit/x.ts', code)).toContain('no-restricted-syntax'))
 
-  it('but sums', async () => expect(await broken('core/fit/x.ts', 'export const two = Math.max(1, 2)')).toEqual([]))
+  it('but sums', async () => expect(await broken('core/bag/fit/x.ts', 'export const two = Math.max(1, 2)')).toEqual([]))
 })
 
 describe('roles, not kinds', () => {
@@ -69,11 +73,11 @@ describe('roles, not kinds', () => {
     'export const is = (kind: string) => [\'dc\', \'tr\'].includes(kind)',
     'export function is(spec: { band: string }): number {\n  switch (spec.band) {\n    case \'slots\': return 1\n    default: return '
     + '0\n  }\n}',
-  ])('%s', async code => expect(await broken('core/draft/x.ts', code)).toContain('house/roles'))
+  ])('%s', async code => expect(await broken('core/bag/draft/x.ts', code)).toContain('house/roles'))
 
   it('a lookup by whatever kind it is, is none', async () => {
     expect(
-      await broken('core/draft/x.ts', 'export const of = (all: { band: string }[], band: string) => all.find(one => one.band === band)'),
+      await broken('core/bag/draft/x.ts', 'const of = (all: { band: string }[], band: string) => all.find(one => one.band === band)'),
     ).toEqual([])
   })
 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, useId } from 'vue'
-import type { Layer, Portrait } from '~~/core/chart/portrait'
+import type { Layer, Portrait } from '~~/core/readers/chart/portrait'
 import { insideShade, threadLine } from '~/looks/yarnShade'
 
 /** A bag standing on its shelf, drawn to the scale of all the others; one that is larger than the shelf is drawn smaller to stay on it. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ClosureFront } from '~~/core/chart/closures'
+import type { ClosureFront } from '~~/core/readers/chart/closures'
 import { threadLine } from '~/looks/yarnShade'
 
 /** Closures on the front of the bag, closed. */

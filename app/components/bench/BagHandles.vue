@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { HandleFront } from '~~/core/chart/handles'
+import type { HandleFront } from '~~/core/readers/chart/handles'
 import { threadLine } from '~/looks/yarnShade'
 
 /** Handles as strips of their yarn, in centimetres with the floor's middle at (0, 0). */

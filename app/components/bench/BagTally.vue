@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
-import type { Draft } from '~~/core/draft/draft'
-import { formatGramsRange, formatMetres } from '~~/core/measure/amounts'
-import { figure, formatCm, formatLength } from '~~/core/measure/format'
-import { countByWeight, countedWords } from '~~/core/part/worst'
-import { floorShort, isFloorAlone } from '~~/core/words/floorWords'
-import { gramsTaught } from '~~/core/log/hands'
-import { timeOfBag, timeWords } from '~~/core/log/time'
-import { neededGrams } from '~~/core/yarn/grams'
-import { yarnNeeds } from '~~/core/yarn/yarn'
+import type { Draft } from '~~/core/bag/draft/draft'
+import { formatGramsRange, formatMetres } from '~~/core/things/measure/amounts'
+import { figure, formatCm, formatLength } from '~~/core/things/measure/format'
+import { countByWeight, countedWords } from '~~/core/parts/part/worst'
+import { floorShort, isFloorAlone } from '~~/core/readers/words/floorWords'
+import { gramsTaught } from '~~/core/making/log/skill'
+import { timeOfBag, timeWords } from '~~/core/making/log/time'
+import { neededGrams } from '~~/core/bag/yarn/grams'
+import { yarnNeeds } from '~~/core/bag/yarn/yarn'
 import { useLogbook } from '~/stores/logbook'
 
 const props = defineProps<{ draft: Draft }>()

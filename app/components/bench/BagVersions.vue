@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, shallowRef } from 'vue'
-import type { Design } from '~~/core/design/design'
+import type { Design } from '~~/core/bag/design/design'
 import { ask, useTrying } from '~/stores/records'
 import { useSaving } from '~/stores/saving'
 import { useView } from '~/stores/view'

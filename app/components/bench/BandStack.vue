@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { mdiArrowDown, mdiArrowUp, mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
-import { valueAt } from '~~/core/field/asking'
-import type { KindsField } from '~~/core/field/field'
-import { firstRepeat } from '~~/core/band/own'
+import { valueAt } from '~~/core/parts/field/placedField'
+import type { KindsField } from '~~/core/parts/field/field'
+import { firstRepeat } from '~~/core/parts/band/own'
 import type { Asking } from '~/composables/useAsking'
 import { useDocument } from '~/stores/document'
 

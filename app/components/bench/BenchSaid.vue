@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onBeforeUnmount, ref, watch } from 'vue'
-import { lyingWords } from '~~/core/words/floorWords'
-import { countByWeight, countedWords } from '~~/core/part/worst'
+import { lyingWords } from '~~/core/readers/words/floorWords'
+import { countByWeight, countedWords } from '~~/core/parts/part/worst'
 import { useTell } from '~/composables/useTell'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'

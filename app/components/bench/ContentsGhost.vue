@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Contents, contentOf, roomOf } from '~~/core/contents/contents'
+import { type Contents, contentOf, roomOf } from '~~/core/parts/contents/contents'
 
 /** What the bag must hold, faintly, standing on the floor's middle at (0, 0), in centimetres. */
 const props = defineProps<{ contents: Contents }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiMagnify } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import { USUAL_WISH } from '~~/core/fit/wish'
+import { USUAL_WISH } from '~~/core/bag/fit/wish'
 import { useFit } from '~/composables/useFit'
 import { useShortYarns } from '~/composables/useShortYarns'
 import { useDocument } from '~/stores/document'

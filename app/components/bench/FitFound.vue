@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { FitResult, Fitting } from '~~/core/fit/fit'
-import { collisionWords, fittingWords, searchWords } from '~~/core/fit/fitWords'
-import type { Fix } from '~~/core/part/finding'
+import type { FitResult, Fitting } from '~~/core/bag/fit/fit'
+import { collisionWords, fittingWords, searchWords } from '~~/core/bag/fit/fitWords'
+import type { Fix } from '~~/core/parts/part/finding'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 

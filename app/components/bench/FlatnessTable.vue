@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Judgement } from '~~/core/base/flatness'
-import { dishDepthCm } from '~~/core/base/flatness'
-import { formOf } from '~~/core/base/base'
-import { compareSchools, withIncreases } from '~~/core/base/schools'
+import type { Judgement } from '~~/core/parts/base/flatness'
+import { dishDepthCm } from '~~/core/parts/base/flatness'
+import { formOf } from '~~/core/parts/base/base'
+import { compareSchools, withIncreases } from '~~/core/parts/base/increaseSchools'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 

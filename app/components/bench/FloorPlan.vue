@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formOf } from '~~/core/base/base'
-import { roundPaths } from '~~/core/chart/marks'
-import { planOf } from '~~/core/chart/plan'
-import type { Draft } from '~~/core/draft/draft'
+import { formOf } from '~~/core/parts/base/base'
+import { roundPaths } from '~~/core/readers/chart/marks'
+import { planOf } from '~~/core/readers/chart/plan'
+import type { Draft } from '~~/core/bag/draft/draft'
 import { standOutLine, threadLine } from '~/looks/yarnShade'
 
 /** The floor from above, in centimetres with its middle at (0, 0): rounds, increases, markers, where rounds start, the fold. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { mdiAlert, mdiAlertOctagon, mdiEyeOutline } from '@mdi/js'
 import { computed } from 'vue'
-import type { Finding } from '~~/core/part/finding'
-import { type FindingCount, countByWeight, countedWords } from '~~/core/part/worst'
+import type { Finding } from '~~/core/parts/part/finding'
+import { type FindingCount, countByWeight, countedWords } from '~~/core/parts/part/worst'
 
 /** How much there is to watch at a part: the sign of the worst, and how many there are in all. */
 const props = defineProps<{ findings: readonly Finding[] }>()

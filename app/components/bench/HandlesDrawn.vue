@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { HandlesAs } from '~~/core/chart/handles'
+import type { HandlesAs } from '~~/core/readers/chart/handles'
 import { useView } from '~/stores/view'
 
 /** How the drawing shows the handles; nothing about the bag. */

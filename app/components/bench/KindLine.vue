@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { kindOf } from '~~/core/wall/wall'
+import { kindOf } from '~~/core/parts/wall/wall'
 import { useReturnFocus } from '~/composables/useReturnFocus'
 import { useTell } from '~/composables/useTell'
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { mdiClose, mdiMagnify } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
-import { knowEveryKind } from '~~/core/design/everyKind'
-import { KIND_GROUPS } from '~~/core/kind/kind'
-import { wallKinds } from '~~/core/wall/wall'
+import { knowEveryKind } from '~~/core/bag/design/everyKind'
+import { KIND_GROUPS } from '~~/core/parts/kind/kind'
+import { wallKinds } from '~~/core/parts/wall/wall'
 import { useTell } from '~/composables/useTell'
 import { layersOf } from '~/looks/tileLayers'
 import { tileOf } from '~/looks/tiles'

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { formOf } from '~~/core/base/base'
-import { neighbours } from '~~/core/base/sizing'
-import { formatCm } from '~~/core/measure/format'
-import { baseSetting } from '~~/core/design/seen'
-import { floorShort } from '~~/core/words/floorWords'
+import { formOf } from '~~/core/parts/base/base'
+import { neighbours } from '~~/core/parts/base/sizing'
+import { formatCm } from '~~/core/things/measure/format'
+import { baseSetting } from '~~/core/bag/design/partContexts'
+import { floorShort } from '~~/core/readers/words/floorWords'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 

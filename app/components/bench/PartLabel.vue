@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { DraftPart } from '~~/core/draft/draft'
-import { isStopped } from '~~/core/draft/part'
-import { formatCm, type Units } from '~~/core/measure/format'
-import type { Finding } from '~~/core/part/finding'
-import { floorShort } from '~~/core/words/floorWords'
+import type { DraftPart } from '~~/core/bag/draft/draft'
+import { isStopped } from '~~/core/bag/draft/draftPart'
+import { formatCm, type Units } from '~~/core/things/measure/format'
+import type { Finding } from '~~/core/parts/part/finding'
+import { floorShort } from '~~/core/readers/words/floorWords'
 
 const props = defineProps<{ part: DraftPart, findings: readonly Finding[], units: Units, chosen: boolean, tight?: boolean }>()
 

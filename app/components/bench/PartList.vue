@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
 import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
-import { partNames } from '~~/core/design/partNames'
-import type { DraftPart } from '~~/core/draft/draft'
+import { partNames } from '~~/core/bag/design/partNames'
+import type { DraftPart } from '~~/core/bag/draft/draft'
 import { useStack } from '~/composables/useStack'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Measure } from '~~/core/design/measured'
-import { applyFix } from '~~/core/design/edit'
-import { type DraftPart, draft } from '~~/core/draft/draft'
-import { measurable } from '~~/core/make/expected'
-import { compared, type Measuring, partMeasured } from '~~/core/make/measuring'
-import { tell } from '~~/core/stitch/tell'
+import type { Measure } from '~~/core/bag/design/measures'
+import { applyFix } from '~~/core/bag/design/edit'
+import { type DraftPart, draft } from '~~/core/bag/draft/draft'
+import { measurable } from '~~/core/making/make/expectedLength'
+import { compared, type Measuring, partMeasured } from '~~/core/making/make/measuring'
+import { tell } from '~~/core/things/stitch/translate'
 import { useDocument } from '~/stores/document'
 import { useWays } from '~/stores/ways'
 

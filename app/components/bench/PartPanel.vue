@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
-import { BAG_FIELDS } from '~~/core/design/bagFields'
-import { partName } from '~~/core/design/partNames'
-import { countByWeight, countedWords } from '~~/core/part/worst'
+import { BAG_FIELDS } from '~~/core/bag/design/bagFields'
+import { partName } from '~~/core/bag/design/partNames'
+import { countByWeight, countedWords } from '~~/core/parts/part/worst'
 import { useAsking } from '~/composables/useAsking'
 import { useGoTo } from '~/composables/useGoTo'
 import { useDocument } from '~/stores/document'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiDragVertical } from '@mdi/js'
-import type { Finding } from '~~/core/part/finding'
+import type { Finding } from '~~/core/parts/part/finding'
 
 /** A part of the bag in the list: its yarns, its name, what it comes to, what to watch. */
 export interface ListedPart {

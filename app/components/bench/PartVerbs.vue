@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiArrowDown, mdiArrowUp, mdiContentDuplicate, mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed, nextTick } from 'vue'
-import type { WallPart } from '~~/core/design/design'
+import type { WallPart } from '~~/core/bag/design/design'
 import { useStack } from '~/composables/useStack'
 import { useDocument } from '~/stores/document'
 

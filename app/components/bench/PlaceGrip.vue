@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { GripFront } from '~~/core/chart/handles'
-import { formatCm, type Units } from '~~/core/measure/format'
+import type { GripFront } from '~~/core/readers/chart/handles'
+import { formatCm, type Units } from '~~/core/things/measure/format'
 
 /**
  * What is placed on the front, to be taken hold of: dragged by whole stitches, with its mirror image on the back going along, and

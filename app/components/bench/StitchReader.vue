@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { nearestStitch } from '~~/core/chart/nearest'
-import { planOf } from '~~/core/chart/plan'
-import type { Draft } from '~~/core/draft/draft'
-import { stitchWords } from '~~/core/words/stitchWords'
+import { nearestStitch } from '~~/core/readers/chart/nearest'
+import { planOf } from '~~/core/readers/chart/plan'
+import type { Draft } from '~~/core/bag/draft/draft'
+import { stitchWords } from '~~/core/readers/words/stitchWords'
 import { useWays } from '~/stores/ways'
 
 /** Says what a stitch of the floor is and what it stands on: the one pointed at, or stepped to with the arrow keys. */

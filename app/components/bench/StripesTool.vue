@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
-import type { Bandlike, Stripe } from '~~/core/texture/bandlike'
-import { MOST_STRIPES, STRIPE } from '~~/core/texture/stripes'
+import type { Bandlike, Stripe } from '~~/core/parts/texture/bandlike'
+import { MOST_STRIPES, STRIPE } from '~~/core/parts/texture/stripes'
 import type { Asking } from '~/composables/useAsking'
 
 /** A band's yarn, or its stripes. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { CM_PER_INCH, type Units } from '~~/core/measure/format'
+import { CM_PER_INCH, type Units } from '~~/core/things/measure/format'
 
 /** A tape measure laid along the drawing: from 0 to a little over `lengthCm`, to the right or upwards. */
 const props = defineProps<{ lengthCm: number, scale: number, units: Units, upright?: boolean }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiPause, mdiPlay } from '@mdi/js'
 import { computed, onBeforeUnmount, ref } from 'vue'
-import type { CordWay, Threading } from '~~/core/mouth/threading'
+import type { CordWay, Threading } from '~~/core/parts/mouth/threading'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { casingsOf } from '~~/core/draft/casing'
-import type { DraftPart } from '~~/core/draft/draft'
-import { formatCm } from '~~/core/measure/format'
-import { drawnBy } from '~~/core/mouth/drawn'
+import { casingsOf } from '~~/core/bag/draft/casing'
+import type { DraftPart } from '~~/core/bag/draft/draft'
+import { formatCm } from '~~/core/things/measure/format'
+import { drawnBy } from '~~/core/parts/mouth/drawn'
 import type { Asking } from '~/composables/useAsking'
 import { useView } from '~/stores/view'
 

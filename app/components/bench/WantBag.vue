@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { BAG_FIELDS } from '~~/core/design/bagFields'
-import { standsAt } from '~~/core/field/asking'
-import type { Fields } from '~~/core/field/field'
+import { BAG_FIELDS } from '~~/core/bag/design/bagFields'
+import { standsAt } from '~~/core/parts/field/placedField'
+import type { Fields } from '~~/core/parts/field/field'
 import { useAsking } from '~/composables/useAsking'
 import { useDocument } from '~/stores/document'
 

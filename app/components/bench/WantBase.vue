@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { knowEveryKind } from '~~/core/design/everyKind'
-import { baseForms, beginBase, formOf } from '~~/core/base/base'
-import type { Change } from '~~/core/part/finding'
+import { knowEveryKind } from '~~/core/bag/design/everyKind'
+import { baseForms, beginBase, formOf } from '~~/core/parts/base/base'
+import type { Change } from '~~/core/parts/part/finding'
 import { type Asking, useAsking } from '~/composables/useAsking'
 import { useDocument } from '~/stores/document'
 import StripesTool from './StripesTool.vue'

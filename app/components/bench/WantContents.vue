@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { CONTENT_KINDS, contentOf } from '~~/core/contents/contents'
+import { CONTENT_KINDS, contentOf } from '~~/core/parts/contents/contents'
 import { useAsking } from '~/composables/useAsking'
 import { useProposal } from '~/composables/useProposal'
 import { fetchEveryKind, NOT_FETCHED } from '~/kinds/fetchKinds'

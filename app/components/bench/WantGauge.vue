@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
-import type { DesignGauge } from '~~/core/design/design'
-import { takenFrom } from '~~/core/design/textureSwatch'
+import type { DesignGauge } from '~~/core/bag/design/design'
+import { takenFrom } from '~~/core/bag/design/textureSwatch'
 import { useDocument } from '~/stores/document'
 import { useLogbook } from '~/stores/logbook'
 import { useSwatches } from '~/stores/swatches'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { formOf } from '~~/core/base/base'
-import { baseMeasured } from '~~/core/draft/measured'
-import { CONTENT_CM } from '~~/core/field/bounds'
-import { tenths } from '~~/core/field/now'
+import { formOf } from '~~/core/parts/base/base'
+import { baseMeasured } from '~~/core/bag/draft/measuredBase'
+import { CONTENT_CM } from '~~/core/parts/field/bounds'
+import { tenths } from '~~/core/parts/field/context'
 import { useDocument } from '~/stores/document'
 
 /** What the finished base measured: pins its counts, and lets the gauge learn from it. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed, onMounted } from 'vue'
-import { MOST_YARNS } from '~~/core/design/documentFields'
-import { furtherYarn, yarnsInUse } from '~~/core/design/yarns'
+import { MOST_YARNS } from '~~/core/bag/design/documentFields'
+import { furtherYarn, yarnsInUse } from '~~/core/bag/design/yarns'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 import { useLogbook } from '~/stores/logbook'

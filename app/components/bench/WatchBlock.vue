@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { mdiAlert, mdiAlertOctagon, mdiCheck, mdiEyeOutline } from '@mdi/js'
 import { computed } from 'vue'
-import { askedAt, type AskedAt } from '~~/core/part/askedAt'
-import type { Finding, Fix, Weight } from '~~/core/part/finding'
-import { worstFirst } from '~~/core/part/worst'
+import { askedAt, type AskedAt } from '~~/core/parts/part/askedAt'
+import type { Finding, Fix, Weight } from '~~/core/parts/part/finding'
+import { worstFirst } from '~~/core/parts/part/worst'
 import { useTell } from '~/composables/useTell'
 
 /** Findings, the heaviest first, each with the fix it offers and the way to where it is asked. */

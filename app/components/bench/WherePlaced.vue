@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { DraftPart } from '~~/core/draft/draft'
-import { PLACED, type Where } from '~~/core/handle/onRim'
+import type { DraftPart } from '~~/core/bag/draft/draft'
+import { PLACED, type Where } from '~~/core/parts/handle/onRim'
 import type { Asking } from '~/composables/useAsking'
 import { useDocument } from '~/stores/document'
 

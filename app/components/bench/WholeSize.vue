@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { asTall, asWide, canBeWide, giving, type SizingResult, type TallAs, tallCm } from '~~/core/fit/wholeSize'
+import { asTall, asWide, canBeWide, giving, type SizingResult, type TallAs, tallCm } from '~~/core/bag/fit/wholeSize'
 import { useTell } from '~/composables/useTell'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Draft, DraftPart } from '~~/core/draft/draft'
-import { hangingsOf } from '~~/core/draft/handles'
-import { openingOf } from '~~/core/draft/meshFindings'
-import { formatCm, formatLength } from '~~/core/measure/format'
-import { floorWords, isFloorAlone } from '~~/core/words/floorWords'
+import type { Draft, DraftPart } from '~~/core/bag/draft/draft'
+import { hangingsOf } from '~~/core/bag/draft/handles'
+import { openingOf } from '~~/core/bag/draft/meshFindings'
+import { formatCm, formatLength } from '~~/core/things/measure/format'
+import { floorWords, isFloorAlone } from '~~/core/readers/words/floorWords'
 
 /** What a part, or the whole bag, comes to: counts and sizes first, then the words. */
 const props = defineProps<{ draft: Draft, part?: DraftPart | undefined }>()

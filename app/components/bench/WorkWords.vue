@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Draft, DraftPart } from '~~/core/draft/draft'
-import { patternOf } from '~~/core/words/pattern'
+import type { Draft, DraftPart } from '~~/core/bag/draft/draft'
+import { patternOf } from '~~/core/readers/words/pattern'
 import { useWays } from '~/stores/ways'
 
 /** A part's rounds in words: its own section of the pattern, and one for each piece that is worked for it. */

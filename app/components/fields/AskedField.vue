@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { answersTo, asksFigure, figureAnswered, type PlacedField, said, withinOf } from '~~/core/field/asking'
-import { formatCm } from '~~/core/measure/format'
+import { answersTo, asksFigure, figureAnswered, type PlacedField, said, withinOf } from '~~/core/parts/field/placedField'
+import { formatCm } from '~~/core/things/measure/format'
 import type { Asking } from '~/composables/useAsking'
 import { useTell } from '~/composables/useTell'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type PlacedField, rowsOf } from '~~/core/field/asking'
-import type { Fields } from '~~/core/field/field'
+import { type PlacedField, rowsOf } from '~~/core/parts/field/placedField'
+import type { Fields } from '~~/core/parts/field/field'
 import type { Asking } from '~/composables/useAsking'
 
 /** Questions as their declaration asks them, in its order; what belongs right after one goes into the slot of its name. */

@@ -1,6 +1,6 @@
 <script setup lang="ts" generic="V extends string | number | boolean">
 import { computed, useId } from 'vue'
-import type { CardId } from '~~/core/entry/cards'
+import type { CardId } from '~~/core/things/entry/cards'
 import { useTell } from '~/composables/useTell'
 
 /** One of a few, all in sight; what the chosen one does is said below, stitches in the maker's vocabulary. */

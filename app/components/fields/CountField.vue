@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { CardId } from '~~/core/entry/cards'
-import type { Bounds } from '~~/core/field/field'
-import { askedIn } from '~~/core/measure/amounts'
-import type { Units } from '~~/core/measure/format'
-import { parseFigure } from '~~/core/stitch/parseFigure'
+import type { CardId } from '~~/core/things/entry/cards'
+import type { Bounds } from '~~/core/parts/field/field'
+import { askedIn } from '~~/core/things/measure/amounts'
+import type { Units } from '~~/core/things/measure/format'
+import { parseFigure } from '~~/core/things/stitch/parseFigure'
 
 /**
  * A number typed, whole unless `parts` are allowed, and left out if it may be empty; up and down keys count. Only a sound one leaves the

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, ref, useId, watch } from 'vue'
-import type { CardId } from '~~/core/entry/cards'
+import type { CardId } from '~~/core/things/entry/cards'
 import { useToldToForm } from '~/composables/useFormTrouble'
 
 /**

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, useId } from 'vue'
-import type { CardId } from '~~/core/entry/cards'
+import type { CardId } from '~~/core/things/entry/cards'
 import { useHand } from '~/composables/useHand'
 
 /** How something is worked, drawn on cards that are fetched once somebody asks. */

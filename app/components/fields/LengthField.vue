@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { CardId } from '~~/core/entry/cards'
-import type { Bounds } from '~~/core/field/field'
-import { fieldFigure, formatCm, type Units } from '~~/core/measure/format'
-import { parseLengthCm } from '~~/core/measure/parse'
+import type { CardId } from '~~/core/things/entry/cards'
+import type { Bounds } from '~~/core/parts/field/field'
+import { fieldFigure, formatCm, type Units } from '~~/core/things/measure/format'
+import { parseLengthCm } from '~~/core/things/measure/parse'
 
 /** A length typed in the maker's units, or left out if it may be. Only one within bounds leaves the field; else it is told beside it. */
 const props = defineProps<{

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
-import { valueAt } from '~~/core/field/asking'
-import type { ListField } from '~~/core/field/field'
-import { beginnings } from '~~/core/kind/begin'
+import { valueAt } from '~~/core/parts/field/placedField'
+import type { ListField } from '~~/core/parts/field/field'
+import { beginnings } from '~~/core/parts/kind/beginnings'
 import type { Asking } from '~/composables/useAsking'
 
 /** Several of a thing, one under the other: each with its questions, added at the end and removed where it stands. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, watch } from 'vue'
-import { hundredthsIn, sum } from '~~/core/shelf/money'
+import { hundredthsIn, sum } from '~~/core/household/shelf/money'
 
 /** A sum of money, kept in whole hundredths; only a sound one leaves the field, and nothing where it may be left out. */
 const props = defineProps<{ label: string, hundredths: number | undefined, currency?: string, mayBeEmpty?: boolean }>()

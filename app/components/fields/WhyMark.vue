@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref, useId } from 'vue'
-import type { CardId } from '~~/core/entry/cards'
+import type { CardId } from '~~/core/things/entry/cards'
 import { useHand } from '~/composables/useHand'
 
 /** What a word of the craft means, behind a `?`: told below it until it is closed again. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Yarn } from '~~/core/design/design'
+import type { Yarn } from '~~/core/bag/design/design'
 
 defineProps<{ yarns: readonly Yarn[], value: string }>()
 const emit = defineEmits<{ change: [id: string] }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { CountAsked } from '~~/core/beats/checks'
-import { diagnose, type WayOn } from '~~/core/make/diagnosis'
+import type { CountAsked } from '~~/core/readers/beats/checks'
+import { diagnose, type WayOn } from '~~/core/making/make/diagnosis'
 import { useHook } from '~/composables/useHook'
 
 /** Asks for a count; another number than planned is told what it means, and what can be done. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { mdiUndoVariant } from '@mdi/js'
-import type { BeatSize, SizeChoice } from '~~/core/beats/size'
+import type { BeatSize, SizeChoice } from '~~/core/readers/beats/size'
 import { useHookWays } from '~/stores/hookWays'
 
 /** What lies under the thumb: one back, how much a tap does, done. */

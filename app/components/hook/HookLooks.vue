@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { looksAt } from '~~/core/beats/looks'
-import { heightAt } from '~~/core/beats/checks'
-import { planOf } from '~~/core/chart/plan'
+import { looksAt } from '~~/core/readers/beats/lookFrequency'
+import { heightAt } from '~~/core/readers/beats/checks'
+import { planOf } from '~~/core/readers/chart/plan'
 import { useHook } from '~/composables/useHook'
 
 /** "Is it meant to look like this?": what lies in the hand now, in a sentence and a picture from the drawing. */

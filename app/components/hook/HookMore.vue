@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import type { Design } from '~~/core/design/design'
-import { fileName } from '~~/core/export/fileName'
-import { eveningsFor, timeLeft, timeWords } from '~~/core/log/time'
-import { newPlan } from '~~/core/make/newPlan'
+import type { Design } from '~~/core/bag/design/design'
+import { fileName } from '~~/core/readers/export/fileName'
+import { eveningsFor, timeLeft, timeWords } from '~~/core/making/log/time'
+import { newPlan } from '~~/core/making/make/newPlan'
 import { useHook } from '~/composables/useHook'
 import { useLogbook } from '~/stores/logbook'
 import { type KeptRecord, refusalLines } from '~/stores/records'

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { capitalised } from '~~/core/words/numbers'
+import { capitalised } from '~~/core/readers/words/numbers'
 import { useHook } from '~/composables/useHook'
 
 /** Something to remember, where the hook is; with a marker in the work if one was put there. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { knownBy, lostBy } from '~~/core/make/diagnosis'
+import { knownBy, lostBy } from '~~/core/making/make/diagnosis'
 import { useHook } from '~/composables/useHook'
 
 /** Ripping back to the end of a round: what that loses, and how the round is known again. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { countAfter, countOf, tapeAfter } from '~~/core/beats/checks'
-import { uncounted } from '~~/core/make/plan'
+import { countAfter, countOf, tapeAfter } from '~~/core/readers/beats/checks'
+import { uncounted } from '~~/core/making/make/plan'
 import { useHook } from '~/composables/useHook'
 
 /** Questions and drawers over the screen, one at a time. */

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { hookWindow } from '~~/core/chart/hookWindow'
-import { pieceChart } from '~~/core/chart/pieces'
-import { planOf } from '~~/core/chart/plan'
-import { unrolled } from '~~/core/chart/unrolled'
-import type { Leg } from '~~/core/beats/road'
-import { piecesOf } from '~~/core/words/pattern'
-import type { Draft } from '~~/core/draft/draft'
+import { hookWindow } from '~~/core/readers/chart/hookWindow'
+import { pieceChart } from '~~/core/readers/chart/pieces'
+import { planOf } from '~~/core/readers/chart/plan'
+import { unrolled } from '~~/core/readers/chart/unrolled'
+import type { Leg } from '~~/core/readers/beats/route'
+import { piecesOf } from '~~/core/readers/words/pattern'
+import type { Draft } from '~~/core/bag/draft/draft'
 
 /** The chart around the hook, as the fabric lies in the hand: what is made, what comes, and the place that the hook goes into. */
 const props = defineProps<{ draft: Draft, leg: Leg, made: number, leftHanded: boolean }>()

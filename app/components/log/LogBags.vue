@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { minutesWords } from '~~/core/log/time'
+import { minutesWords } from '~~/core/making/log/time'
 import type { LogBag } from '~/stores/logbook'
 
 /** Bags of the logbook, a line each, as in a written book. */

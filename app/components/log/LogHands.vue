@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { CRAFT_SECONDS } from '~~/core/log/craft'
-import { keyWords } from '~~/core/log/paceKey'
-import type { Estimate } from '~~/core/log/estimate'
-import { tell } from '~~/core/stitch/tell'
+import { CRAFT_SECONDS } from '~~/core/making/log/rulesOfThumb'
+import { keyWords } from '~~/core/making/log/paceKey'
+import type { Estimate } from '~~/core/making/log/estimate'
+import { tell } from '~~/core/things/stitch/translate'
 import type { Taught } from '~/stores/logbook'
 import { useWays } from '~/stores/ways'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BagFacts } from '~~/core/log/facts'
+import type { BagFacts } from '~~/core/making/log/facts'
 
 /** What was counted, and what was changed on the way. */
 defineProps<{ facts: BagFacts }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { keyWords } from '~~/core/log/paceKey'
-import { formatCm, formatLength } from '~~/core/measure/format'
-import { tell } from '~~/core/stitch/tell'
+import { keyWords } from '~~/core/making/log/paceKey'
+import { formatCm, formatLength } from '~~/core/things/measure/format'
+import { tell } from '~~/core/things/stitch/translate'
 import { alongChart, paceOverTime, sizesChart } from '~/looks/charts'
 import type { Taught } from '~/stores/logbook'
 import { useWays } from '~/stores/ways'

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { reactive, ref, watch } from 'vue'
-import type { Wrote } from '~~/core/make/event'
-import { parseNumber } from '~~/core/measure/parse'
-import type { BagFacts } from '~~/core/log/facts'
+import type { Wrote } from '~~/core/making/make/event'
+import { parseNumber } from '~~/core/things/measure/parse'
+import type { BagFacts } from '~~/core/making/log/facts'
 import { useLogbook } from '~/stores/logbook'
 
 /** What the maker writes of a bag: for whom, the hook and yarn it was really made with, notes. Written down as one more event of it. */

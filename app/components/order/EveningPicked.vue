@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { type Day, dayWithYear, weekdayOf } from '~~/core/plan/days'
-import { eveningMinutes } from '~~/core/plan/evenings'
-import { MOST_MINUTES, type Order } from '~~/core/plan/order'
+import { type Day, dayWithYear, weekdayOf } from '~~/core/household/plan/days'
+import { eveningMinutes } from '~~/core/household/plan/evenings'
+import { MOST_MINUTES, type Order } from '~~/core/household/plan/order'
 
 /** One evening of an order, to be made longer, shorter, or none. */
 const props = defineProps<{ order: Order, day: Day }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { CalendarDay, OnEvening } from '~~/core/plan/calendar'
-import { dayWithYear, dayWords } from '~~/core/plan/days'
-import { percent } from '~~/core/plan/words'
+import type { CalendarDay, OnEvening } from '~~/core/household/plan/calendar'
+import { dayWithYear, dayWords } from '~~/core/household/plan/days'
+import { percent } from '~~/core/household/plan/words'
 import { computed } from 'vue'
 
 /** Weeks of evenings: how full each is, what is made on it, what is finished, and what has to be ready. A day is picked to be changed. */

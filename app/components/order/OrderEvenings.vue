@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import type { Weekday } from '~~/core/plan/days'
-import { WEEKDAYS } from '~~/core/plan/days'
-import { hookMinutes, PAUSE_MIN } from '~~/core/plan/evenings'
-import { MOST_MINUTES, type Order, WEEK_FIELDS } from '~~/core/plan/order'
+import type { Weekday } from '~~/core/household/plan/days'
+import { WEEKDAYS } from '~~/core/household/plan/days'
+import { hookMinutes, PAUSE_MIN } from '~~/core/household/plan/evenings'
+import { MOST_MINUTES, type Order, WEEK_FIELDS } from '~~/core/household/plan/order'
 import { computed } from 'vue'
 
 /** The evenings there are for an order. */

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { problemLines } from '~~/core/design/read'
-import { isDay } from '~~/core/plan/days'
-import type { Order, OrderMoney } from '~~/core/plan/order'
-import { readOrder } from '~~/core/plan/read'
-import type { KeptBag } from '~~/core/plan/settle'
+import { problemLines } from '~~/core/bag/design/read'
+import { isDay } from '~~/core/household/plan/days'
+import type { Order, OrderMoney } from '~~/core/household/plan/order'
+import { readOrder } from '~~/core/household/plan/readOrder'
+import type { KeptBag } from '~~/core/household/plan/keptBags'
 import { useFormTrouble } from '~/composables/useFormTrouble'
 
 /** Entering an order: so many of which bags by a day, the evenings, and what a price is made of. Every change is planned at once. */

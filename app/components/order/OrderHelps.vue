@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { type OrderFix, orderFixes } from '~~/core/plan/behind'
-import type { PlanningInput, OrderPlan } from '~~/core/plan/orderPlan'
-import { percent } from '~~/core/plan/words'
-import type { Change } from '~~/core/part/finding'
+import { type OrderFix, orderFixes } from '~~/core/household/plan/lateFixes'
+import type { PlanningInput, OrderPlan } from '~~/core/household/plan/orderPlan'
+import { percent } from '~~/core/household/plan/words'
+import type { Change } from '~~/core/parts/part/finding'
 
 /** What would make an order's date sure. */
 const props = defineProps<{ plan: OrderPlan, known: () => PlanningInput }>()

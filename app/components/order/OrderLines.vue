@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { mdiArrowUp, mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
-import { MOST_LINES, MOST_OF_ONE, type OrderLine } from '~~/core/plan/order'
-import type { KeptBag } from '~~/core/plan/settle'
+import { MOST_LINES, MOST_OF_ONE, type OrderLine } from '~~/core/household/plan/order'
+import type { KeptBag } from '~~/core/household/plan/keptBags'
 
 /** So many of which bags, and what is asked for one: what stands first is made first. */
 const props = defineProps<{ lines: readonly OrderLine[], here: readonly KeptBag[], currency: string }>()

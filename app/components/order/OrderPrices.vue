@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { money } from '~~/core/plan/list'
-import type { Order } from '~~/core/plan/order'
-import type { OrderPrice } from '~~/core/plan/price'
+import { money } from '~~/core/household/plan/list'
+import type { Order } from '~~/core/household/plan/order'
+import type { OrderPrice } from '~~/core/household/plan/price'
 
 /** What each bag of an order costs, the price that pays for it, and what an hour brings at the price that is asked. */
 const props = defineProps<{ order: Order, price: OrderPrice }>()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { minutesWords } from '~~/core/log/time'
-import type { OrderPlan } from '~~/core/plan/orderPlan'
-import type { LineState } from '~~/core/plan/toMake'
-import { jobName, percent } from '~~/core/plan/words'
-import { SURE_ENOUGH } from '~~/core/shelf/enough'
+import { minutesWords } from '~~/core/making/log/time'
+import type { OrderPlan } from '~~/core/household/plan/orderPlan'
+import type { LineState } from '~~/core/household/plan/breakdown'
+import { jobName, percent } from '~~/core/household/plan/words'
+import { SURE_ENOUGH } from '~~/core/household/shelf/enough'
 
 /** Line by line every bag of an order: finished, on the hook, ready in time as it goes, or too late. */
 const props = defineProps<{ plan: OrderPlan, whyOf: (line: LineState['line']) => string | undefined }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { ToBuy } from '~~/core/plan/buy'
-import { buyWords, lotWords, money } from '~~/core/plan/list'
+import type { ToBuy } from '~~/core/household/plan/buy'
+import { buyWords, lotWords, money } from '~~/core/household/plan/list'
 import { useTell } from '~/composables/useTell'
 
 /** The yarn for what is still to be made: what it wants, what lies there, what to buy, by dye lot. */

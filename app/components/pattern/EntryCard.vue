@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Card } from '~~/core/entry/card'
+import type { Card } from '~~/core/things/entry/card'
 import { useTell } from '~/composables/useTell'
 
 /** A way that a stitch is entered or joined: its drawing, and two sentences. Left-handed makers see it mirrored. */

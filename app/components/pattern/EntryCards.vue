@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type CardId, cardOf } from '~~/core/entry/cards'
+import { type CardId, cardOf } from '~~/core/things/entry/cards'
 
 /** Where the hook goes: cards side by side. */
 defineProps<{ cards: readonly CardId[], leftHanded?: boolean }>()

@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { loopNumbers } from '~~/core/chart/loopNumbers'
-import { roundPaths } from '~~/core/chart/marks'
-import { planOf } from '~~/core/chart/plan'
-import { sideLines } from '~~/core/chart/sides'
-import { unrolled } from '~~/core/chart/unrolled'
-import { roundsOfPart } from '~~/core/draft/partGauge'
-import { leanOf } from '~~/core/round/style'
-import { piecesOf } from '~~/core/words/pattern'
-import type { Draft } from '~~/core/draft/draft'
+import { loopNumbers } from '~~/core/readers/chart/loopNumbers'
+import { roundPaths } from '~~/core/readers/chart/marks'
+import { planOf } from '~~/core/readers/chart/plan'
+import { sideLines } from '~~/core/readers/chart/sideLines'
+import { unrolled } from '~~/core/readers/chart/unrolled'
+import { roundsOfPart } from '~~/core/bag/draft/partGauge'
+import { leanOf } from '~~/core/things/round/style'
+import { piecesOf } from '~~/core/readers/words/pattern'
+import type { Draft } from '~~/core/bag/draft/draft'
 import { useBox } from '~/composables/useBox'
 
 /** The chart beside the words: the floor from above, the wall cut open at the round's start and laid flat. */

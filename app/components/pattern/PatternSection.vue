@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { PatternSection } from '~~/core/words/pattern'
+import type { PatternSection } from '~~/core/readers/words/pattern'
 
 /** A part of the bag, or a piece worked for it, to read and print. Pointing at a round lights it in the chart. */
 const props = defineProps<{ section: PatternSection, leftHanded?: boolean, lit?: number | undefined }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Pattern } from '~~/core/words/pattern'
+import type { Pattern } from '~~/core/readers/words/pattern'
 
 /** A pattern to read and print, from what it takes to the last woven end. */
 defineProps<{ pattern: Pattern, leftHanded?: boolean, lit?: number | undefined }>()

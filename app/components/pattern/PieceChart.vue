@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { roundPaths } from '~~/core/chart/marks'
-import { pieceChart } from '~~/core/chart/pieces'
-import type { Piece } from '~~/core/part/piece'
+import { roundPaths } from '~~/core/readers/chart/marks'
+import { pieceChart } from '~~/core/readers/chart/pieces'
+import type { Piece } from '~~/core/parts/part/piece'
 
 /** A piece worked on its own, to scale, lying along the page; a long one scrolls. */
 const props = defineProps<{ piece: Piece, leftHanded: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { type JumpTo, jumpsFor } from '~~/core/words/jump'
+import { type JumpTo, jumpsFor } from '~~/core/readers/words/search'
 import { useReturnFocus } from '~/composables/useReturnFocus'
 import { ask } from '~/stores/records'
 import { useDocument } from '~/stores/document'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { Handedness } from '~~/core/design/design'
-import type { Units } from '~~/core/measure/format'
-import type { Terms } from '~~/core/stitch/dictionary'
+import type { Handedness } from '~~/core/bag/design/design'
+import type { Units } from '~~/core/things/measure/format'
+import type { Terms } from '~~/core/things/stitch/dictionary'
 import { useWays } from '~/stores/ways'
 
 /** The three things that every new bag takes over: terms, measures, hand. */

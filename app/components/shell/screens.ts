@@ -1,4 +1,4 @@
-import type { Screen } from '~~/core/words/jump'
+import type { Screen } from '~~/core/readers/words/search'
 
 /** Every screen that stands on its own, with what it is for. */
 export const SCREENS: readonly Screen[] = [

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { DesignGauge } from '~~/core/design/design'
-import { FIRM_SHARE, usualGauge, usualHookMm } from '~~/core/gauge/usual'
-import { nearestHookMm } from '~~/core/shelf/substitute'
-import { HOOK_SIZES, hookLabel } from '~~/core/stitch/hooks'
-import { YARN_WEIGHTS, type YarnWeight } from '~~/core/stitch/yarnWeights'
+import type { DesignGauge } from '~~/core/bag/design/design'
+import { FIRM_SHARE, usualGauge, usualHookMm } from '~~/core/things/gauge/usual'
+import { nearestHookMm } from '~~/core/household/shelf/substitute'
+import { HOOK_SIZES, hookLabel } from '~~/core/things/stitch/hooks'
+import { YARN_WEIGHTS, type YarnWeight } from '~~/core/things/stitch/yarnWeights'
 import { useLastUsed } from '~/stores/lastUsed'
 
 /** The gauge that a bag begins in: that of a swatch, of the last bag, or what is usual for a yarn and a hook. */

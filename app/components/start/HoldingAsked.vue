@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { contentOf, type Contents } from '~~/core/contents/contents'
-import { withChanges } from '~~/core/design/edit'
-import { ASSUMED_GAUGE } from '~~/core/design/starter'
-import { gaugeOf } from '~~/core/gauge/gauge'
-import type { Units } from '~~/core/measure/format'
+import { contentOf, type Contents } from '~~/core/parts/contents/contents'
+import { withChanges } from '~~/core/bag/design/edit'
+import { ASSUMED_GAUGE } from '~~/core/bag/design/starter'
+import { gaugeOf } from '~~/core/things/gauge/gauge'
+import type { Units } from '~~/core/things/measure/format'
 import type { Asking } from '~/composables/useAsking'
 
 /** What a bag must hold, asked before there is a bag. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Portrait } from '~~/core/chart/portrait'
+import type { Portrait } from '~~/core/readers/chart/portrait'
 
 /** A whole bag to begin with, drawn in the maker's own gauge. */
 defineProps<{ name: string, does: string, portrait: Portrait }>()

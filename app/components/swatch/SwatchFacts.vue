@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { DesignGauge } from '~~/core/design/design'
-import { type KeptTexture, textureKinds } from '~~/core/design/textureSwatch'
-import { gaugeOf } from '~~/core/gauge/gauge'
-import { FABRIC_KINDS, stitchName } from '~~/core/stitch/dictionary'
-import { hookLabel } from '~~/core/stitch/hooks'
-import { yarnWeightFor } from '~~/core/stitch/yarnWeights'
-import { relativeUncertainty } from '~~/core/measure/length'
+import type { DesignGauge } from '~~/core/bag/design/design'
+import { type KeptTexture, textureKinds } from '~~/core/bag/design/textureSwatch'
+import { gaugeOf } from '~~/core/things/gauge/gauge'
+import { FABRIC_KINDS, stitchName } from '~~/core/things/stitch/dictionary'
+import { hookLabel } from '~~/core/things/stitch/hooks'
+import { yarnWeightFor } from '~~/core/things/stitch/yarnWeights'
+import { relativeUncertainty } from '~~/core/things/measure/length'
 import { useWays } from '~/stores/ways'
 
 /** What was counted on a swatch, and what that makes of a stitch. */

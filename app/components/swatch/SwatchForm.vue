@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useWays } from '~/stores/ways'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
-import type { DesignGauge, SwatchDocument } from '~~/core/design/design'
+import type { DesignGauge, SwatchDocument } from '~~/core/bag/design/design'
 import { useFormTrouble } from '~/composables/useFormTrouble'
 import { useYarns } from '~/stores/yarns'
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { frontOfStitch } from '~~/core/chart/front'
-import type { DesignGauge } from '~~/core/design/design'
-import { gaugeOf } from '~~/core/gauge/gauge'
-import type { KeptTexture } from '~~/core/design/textureSwatch'
-import { FABRIC_KINDS } from '~~/core/stitch/dictionary'
+import { frontOfStitch } from '~~/core/readers/chart/frontView'
+import type { DesignGauge } from '~~/core/bag/design/design'
+import { gaugeOf } from '~~/core/things/gauge/gauge'
+import type { KeptTexture } from '~~/core/bag/design/textureSwatch'
+import { FABRIC_KINDS } from '~~/core/things/stitch/dictionary'
 import { layersOf } from '~/looks/tileLayers'
 import { tileOfTexture } from '~/looks/tiles'
 

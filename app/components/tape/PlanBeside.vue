@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Beside } from '~~/core/make/measuring'
+import type { Beside } from '~~/core/making/make/measuring'
 
 /** The parts still to come, as they were planned and as they would be. */
 defineProps<{ parts: readonly Beside[] }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { portraitOf } from '~~/core/chart/portrait'
-import type { Draft } from '~~/core/draft/draft'
-import { heightAfter, type RunsOut } from '~~/core/shelf/runOut'
+import { portraitOf } from '~~/core/readers/chart/portrait'
+import type { Draft } from '~~/core/bag/draft/draft'
+import { heightAfter, type RunsOut } from '~~/core/household/shelf/runOut'
 
 /** The bag with a line where a yarn runs out, and the band that it lies in eight times of ten. */
 const props = defineProps<{ draft: Draft, runsOut: RunsOut }>()

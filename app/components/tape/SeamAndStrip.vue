@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { StretchTest } from '~~/core/handle/drop'
-import type { Units } from '~~/core/measure/format'
-import { parseLengthCm, parseNumber } from '~~/core/measure/parse'
+import type { StretchTest } from '~~/core/parts/handle/drop'
+import type { Units } from '~~/core/things/measure/format'
+import { parseLengthCm, parseNumber } from '~~/core/things/measure/parse'
 
 /** How far the seam leaned, and what a strip did under a weight. */
 const props = defineProps<{ joined: boolean, units: Units, says: (told: { leanPerTen: number } | { strip: StretchTest }) => string }>()

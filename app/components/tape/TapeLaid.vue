@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import type { Measure } from '~~/core/design/measured'
-import type { Units } from '~~/core/measure/format'
-import { formatCm, formatLength } from '~~/core/measure/format'
-import { parseLengthCm } from '~~/core/measure/parse'
-import type { ExpectedLength } from '~~/core/make/expected'
-import type { Measuring } from '~~/core/make/measuring'
+import type { Measure } from '~~/core/bag/design/measures'
+import type { Units } from '~~/core/things/measure/format'
+import { formatCm, formatLength } from '~~/core/things/measure/format'
+import { parseLengthCm } from '~~/core/things/measure/parse'
+import type { ExpectedLength } from '~~/core/making/make/expectedLength'
+import type { Measuring } from '~~/core/making/make/measuring'
 
 /** A length of the work: asked for, questioned where it can hardly be meant, and told what it would change before it is taken. */
 const props = defineProps<{

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { parseNumber } from '~~/core/measure/parse'
-import type { Yarn } from '~~/core/design/design'
-import type { Weight } from '~~/core/shelf/weighing'
-import type { WeightDoubt } from '~~/core/shelf/weightWords'
+import { parseNumber } from '~~/core/things/measure/parse'
+import type { Yarn } from '~~/core/bag/design/design'
+import type { Weight } from '~~/core/household/shelf/weighing'
+import type { WeightDoubt } from '~~/core/household/shelf/weightWords'
 
 /** The kitchen scales: what is left of a yarn, or the work itself; and what that says of what is still to come. */
 const props = defineProps<{

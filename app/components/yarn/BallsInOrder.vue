@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Draft } from '~~/core/draft/draft'
-import { ballOrder, ballOrderWords } from '~~/core/shelf/ballOrder'
-import type { Rate } from '~~/core/shelf/eats'
-import type { Ball } from '~~/core/shelf/yarn'
+import type { Draft } from '~~/core/bag/draft/draft'
+import { ballOrder, ballOrderWords } from '~~/core/household/shelf/ballOrder'
+import type { Rate } from '~~/core/household/shelf/yarnUse'
+import type { Ball } from '~~/core/household/shelf/yarn'
 import { useTell } from '~/composables/useTell'
 
 /** Which ball is used for what, so that no join falls on what bears and no change of lot shows. */

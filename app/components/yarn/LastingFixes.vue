@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { YarnFix } from '~~/core/shelf/fixes'
-import { formatGramsRange } from '~~/core/measure/amounts'
+import type { YarnFix } from '~~/core/household/shelf/fixes'
+import { formatGramsRange } from '~~/core/things/measure/amounts'
 import { useUnits } from '~/composables/useUnits'
 
 /** What would let a yarn last that runs short. */

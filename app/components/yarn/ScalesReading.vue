@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { formatGrams } from '~~/core/measure/amounts'
-import { parseNumber } from '~~/core/measure/parse'
+import { formatGrams } from '~~/core/things/measure/amounts'
+import { parseNumber } from '~~/core/things/measure/parse'
 import { useScales } from '~/composables/useScales'
 import { useUnits } from '~/composables/useUnits'
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { knowEveryKind } from '~~/core/design/everyKind'
-import type { Draft } from '~~/core/draft/draft'
-import type { Rate } from '~~/core/shelf/eats'
-import { type YarnFix, yarnFixes } from '~~/core/shelf/fixes'
+import { knowEveryKind } from '~~/core/bag/design/everyKind'
+import type { Draft } from '~~/core/bag/draft/draft'
+import type { Rate } from '~~/core/household/shelf/yarnUse'
+import { type YarnFix, yarnFixes } from '~~/core/household/shelf/fixes'
 
 /** A yarn of a bag that runs short: what would let it last. */
 const props = defineProps<{ draft: Draft, yarn: string, haveGrams: number, eats: Rate }>()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Draft } from '~~/core/draft/draft'
-import type { Change } from '~~/core/part/finding'
-import type { Rate } from '~~/core/shelf/eats'
-import { growingIn, meantToUseUp, useUp, useUpWords } from '~~/core/shelf/useUp'
-import { formatGrams } from '~~/core/measure/amounts'
+import type { Draft } from '~~/core/bag/draft/draft'
+import type { Change } from '~~/core/parts/part/finding'
+import type { Rate } from '~~/core/household/shelf/yarnUse'
+import { growingIn, meantToUseUp, useUp, useUpWords } from '~~/core/household/shelf/useUp'
+import { formatGrams } from '~~/core/things/measure/amounts'
 import { useUnits } from '~/composables/useUnits'
 import { useTell } from '~/composables/useTell'
 

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { eatsOf } from '~~/core/shelf/eats'
-import { sum } from '~~/core/shelf/money'
-import { stockOf } from '~~/core/shelf/stock'
-import type { ShelfYarn } from '~~/core/shelf/yarn'
-import { YARN_WEIGHTS } from '~~/core/stitch/yarnWeights'
-import { formatGrams, formatMetres, formatRunning } from '~~/core/measure/amounts'
+import { eatsOf } from '~~/core/household/shelf/yarnUse'
+import { sum } from '~~/core/household/shelf/money'
+import { stockOf } from '~~/core/household/shelf/stock'
+import type { ShelfYarn } from '~~/core/household/shelf/yarn'
+import { YARN_WEIGHTS } from '~~/core/things/stitch/yarnWeights'
+import { formatGrams, formatMetres, formatRunning } from '~~/core/things/measure/amounts'
 import { useUnits } from '~/composables/useUnits'
 
 /** What lies on the shelf of a yarn, and how well it is known how it is eaten. */

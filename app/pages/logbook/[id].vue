@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
-import { lineFigures } from '~~/core/log/facts'
-import { minutesWords } from '~~/core/log/time'
+import { lineFigures } from '~~/core/making/log/facts'
+import { minutesWords } from '~~/core/making/log/time'
 import { useLogbook } from '~/stores/logbook'
 import { smallPhoto } from '~/reading/smallPhoto'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { differences } from '~~/core/log/differences'
-import { tell } from '~~/core/stitch/tell'
+import { differences } from '~~/core/making/log/differences'
+import { tell } from '~~/core/things/stitch/translate'
 import type { LogPage } from '~/stores/logbook'
 import { ask, refusalLines } from '~/stores/records'
 import { useWays } from '~/stores/ways'

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { countAfter, tapeAfter } from '~~/core/beats/checks'
-import { IMPORTANCE, IN_TIME_BEATS } from '~~/core/beats/coming'
-import { deedWord, deedWords } from '~~/core/make/undo'
-import { aloud } from '~~/core/words/aloud'
+import { countAfter, tapeAfter } from '~~/core/readers/beats/checks'
+import { IMPORTANCE, IN_TIME_BEATS } from '~~/core/readers/beats/upcoming'
+import { deedWord, deedWords } from '~~/core/making/make/undo'
+import { aloud } from '~~/core/readers/words/spokenText'
 import { heightOfSmall, lettersFor } from '~/looks/track'
 import { useAwake } from '~/composables/useAwake'
 import { useBox } from '~/composables/useBox'

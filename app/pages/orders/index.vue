@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useGone } from '~/composables/useGone'
 import { computed, onMounted } from 'vue'
-import { yarnToBuy } from '~~/core/plan/buy'
-import { calendarOf } from '~~/core/plan/calendar'
-import { dayWithYear } from '~~/core/plan/days'
-import { stateWords, verdictWords } from '~~/core/plan/words'
+import { yarnToBuy } from '~~/core/household/plan/buy'
+import { calendarOf } from '~~/core/household/plan/calendar'
+import { dayWithYear } from '~~/core/household/plan/days'
+import { stateWords, verdictWords } from '~~/core/household/plan/words'
 import { useOrders } from '~/stores/orders'
 import { useYarns } from '~/stores/yarns'
 

@@ -1,4 +1,4 @@
-import { readDesign } from '../../../core/design/read'
+import { readDesign } from '../../../core/bag/design/read'
 import { designs } from '../../db/shelves'
 import { askedToSave, saveIdOf } from '../../requests/asked'
 import { jsonBody } from '../../requests/body'

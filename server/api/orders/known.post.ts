@@ -1,5 +1,5 @@
-import { isObject } from '../../../core/design/read'
-import type { LineAsked } from '../../../core/plan/known'
+import { isObject } from '../../../core/bag/design/read'
+import type { LineAsked } from '../../../core/household/plan/draftedBags'
 import { databasePath } from '../../db/connection'
 import { answerText } from '../../requests/answer'
 import { asked, KnownRequest, soundWhen } from '../../requests/asked'

@@ -1,4 +1,4 @@
-import { shelfTable } from '../../../core/shelf/table'
+import { shelfTable } from '../../../core/household/shelf/table'
 import { yarns } from '../../db/shelves'
 import { asked, ShelfQuery } from '../../requests/asked'
 import { sendFile } from '../../requests/sendFile'

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import type { Reading } from '../../../core/design/read'
+import type { Reading } from '../../../core/bag/design/read'
 import { Chance } from '../chance'
 
 /*

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { nextTick, watch } from 'vue'
-import { worstFirst } from '~~/core/part/worst'
+import { worstFirst } from '~~/core/parts/part/worst'
 import { useAfterPaint } from '~/composables/useAfterPaint'
 import { useBagPage } from '~/composables/useBagPage'
 import { useFolds } from '~/stores/folds'

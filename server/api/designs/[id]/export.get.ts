@@ -3,7 +3,7 @@ import { paperFonts } from '../../../paper/fonts'
 import { askedBefore, ExportQuery } from '../../../requests/asked'
 import { refuseUnknown } from '../../../requests/refuse'
 import { sendDocument, sendFile } from '../../../requests/sendFile'
-import { gramsTaught } from '../../../../core/log/hands'
+import { gramsTaught } from '../../../../core/making/log/skill'
 import { taught } from '../../../workshop/taught'
 import { inWorkshop } from '../../../workshop/workshop'
 

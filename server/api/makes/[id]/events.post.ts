@@ -1,4 +1,4 @@
-import { readEvents, readProgress } from '../../../../core/make/read'
+import { readEvents, readProgress } from '../../../../core/making/make/read'
 import { makes } from '../../../db/shelves'
 import { asked, EventsRequest } from '../../../requests/asked'
 import { jsonBody } from '../../../requests/body'

@@ -1,4 +1,4 @@
-import { readDesign } from '../../../../../core/design/read'
+import { readDesign } from '../../../../../core/bag/design/read'
 import { versions } from '../../../../db/shelves'
 import { refuseUnknown, soundOr422 } from '../../../../requests/refuse'
 

@@ -1,4 +1,4 @@
-import { readDesign } from '../../../../../core/design/read'
+import { readDesign } from '../../../../../core/bag/design/read'
 import { designs, versions } from '../../../../db/shelves'
 import { refuseOvertaken, refuseUnknown, soundOr422 } from '../../../../requests/refuse'
 import { drawSoon } from '../../../../workshop/portraits'

@@ -1,0 +1,14 @@
+import type { BaseSpec } from '../../parts/base/base'
+import type { FabricKind } from '../../things/stitch/dictionary'
+import { mainStitch } from '../../parts/wall/wall'
+import type { WallProblem } from './plans'
+
+/** What an adjusting round that a fit puts in is worked in: the stitch and yarn of what lies below. */
+export function adjustingStitch(
+  { wall, seen }: WallProblem,
+  before: number,
+  base: BaseSpec,
+): { readonly stitch: FabricKind, readonly colour: string } {
+  const below = wall[before - 1]
+  return { stitch: below ? mainStitch(below, seen) : base.stitch, colour: below?.colour ?? base.colour }
+}

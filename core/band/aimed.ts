@@ -1,7 +1,0 @@
-import type { StitchStep } from '../round/step'
-import type { FabricKind } from '../stitch/dictionary'
-
-/** One stitch into another place than the next stitch's top: a gap, or something a round further down. */
-export function aimed(kind: FabricKind, aim: 'gap' | 'gapBelow' | 'below'): StitchStep {
-  return { do: 'stitch', kind, times: 1, aim }
-}

@@ -1,0 +1,249 @@
+import { type Draft, draft } from '../../bag/draft/draft'
+import { causes } from '../../bag/draft/drift'
+import { roundName, roundNames } from '../../bag/draft/roundName'
+import { countable, type CountCorrection } from '../../bag/draft/countCorrection'
+import type { PutRightIn } from '../../parts/part/correctedRound'
+import type { FudgeKind } from '../../things/round/fudgeWays'
+import { tape } from '../../things/stitch/translate'
+import { saidLine } from '../../readers/words/lines'
+import { capitalised } from '../../readers/words/numbers'
+import type { Manner } from '../../readers/words/manner'
+import type { CountDeed } from './event'
+import { type InHand, uncounted } from './plan'
+import { type MakeState, roundOf, type Trail } from './state'
+
+/** What can be done about a count that is not the planned one. */
+export interface WayOn {
+  readonly way: 'next-round' | 'nearest' | 'live-with-it' | 'rip-back'
+  readonly what: string
+  /** The one that shows least and costs least. */
+  readonly recommended?: true
+  /** The next round as it is then worked. */
+  readonly nextRound?: string
+  /** What is written down if it is chosen; of ripping back, the round that is gone back to. */
+  readonly counted?: CountDeed
+  readonly toRound?: number
+}
+
+/** What a count of another number means, at the hook. */
+export interface Diagnosis {
+  readonly round: number
+  readonly planned: number
+  readonly counted: number
+  readonly what: 'stitches' | 'spaces' | 'loops'
+  /** Where the mistake must lie: after the round whose count was last right. */
+  readonly between: string
+  readonly causes: readonly string[]
+  readonly ways: readonly WayOn[]
+}
+
+/** What is lost by ripping back to the end of a round. */
+export interface RipBackCost {
+  readonly rounds: number
+  readonly stitches: number
+  /** Minutes that they took, where the log knows. */
+  readonly minutes: number
+}
+
+/** Counts this far off are looked at for one that comes out. */
+const NEAREST_WITHIN = 8
+
+function stops({ findings }: Draft): boolean {
+  return findings.some(({ weight }) => weight === 'stop')
+}
+
+/** The last count before a round, as planned or not; none if nothing was counted. */
+export function lastCount({ counts }: Pick<MakeState, 'counts'>, round: number): CountDeed | undefined {
+  const below = counts.filter(one => one.round < round)
+  return below.reduce<CountDeed | undefined>((last, one) => (last && last.round > one.round ? last : one), undefined)
+}
+
+function betweenWords(draft: Draft, last: CountDeed | undefined, round: number): string {
+  const here = roundName(draft, round)
+  if (!last) return `Nothing below was counted yet: the mistake may lie anywhere up to ${here}.`
+  const was = capitalised(roundName(draft, last.round))
+  const lies = `lies in ${last.round === round - 1 ? here : roundNames(draft, last.round + 1, round)}.`
+  return last.found === last.planned
+    ? `${was} was counted and right, so the mistake ${lies}`
+    : `${was} was counted: ${last.found} of ${last.planned}, so the new mistake ${lies}`
+}
+
+/** The same plan drafted from one count more. */
+function draftWith({ plan, found, taken, draft: before }: InHand, one: CountCorrection): Draft {
+  return draft(plan, before, [...found.filter(({ round }) => round < one.round), one], taken)
+}
+
+function lineIn(drafted: Draft, round: number, manner: Manner): string | undefined {
+  const at = drafted.rounds[round - 1]
+  const part = at && drafted.parts.find(({ id }) => id === at.part)
+  if (!at || !part) return undefined
+  const { words, count } = saidLine(drafted, part, at, manner)
+  return `${words}. ${count}`
+}
+
+/** Parts change as good as alike if one changes by half of what the other does, each by its own width. */
+const ALIKE = 0.5
+
+/** How wide the parts come out: the one that changes most, and of several that change alike the longest, which shows it. */
+function widthWords(before: Draft, after: Draft): string {
+  const changes = after.parts.flatMap(({ id, name, rounds, size: { circumference } }) => {
+    const then = before.parts.find(part => part.id === id)
+    if (!then) return []
+    const by = circumference.cm - then.size.circumference.cm
+    return [{ name, rounds: rounds.length, by: by / 2, share: Math.abs(by) / then.size.circumference.cm }]
+  })
+  const far = Math.max(...changes.map(({ share }) => share))
+  const most = changes.filter(({ share }) => share >= ALIKE * far).reduce((a, b) => (b.rounds > a.rounds ? b : a))
+  if (Math.abs(most.by) < 0.05) return 'no part becomes wider or narrower'
+  return `the part "${most.name}" comes out ${tape(Math.abs(most.by))} ${most.by > 0 ? 'wider' : 'narrower'} lying flat`
+}
+
+const WHERE: Readonly<Record<PutRightIn['where'], readonly [once: string, more: string]>> = {
+  seam: ['beside the seam', 'beside the seam and at the other side'], ends: ['at the floor\'s end', 'at the ends of the floor'],
+  row: ['near the end of the row', 'near the ends of the row'],
+}
+
+const FUDGES: Readonly<Record<FudgeKind, (where: string) => string>> = {
+  'increase': where => `two stitches in one place ${where}. It hardly shows`,
+  'decrease': where => `two stitches together ${where}. It hardly shows`,
+  'skip-less': where => `one stitch fewer skipped ${where}. One repeat is a little narrower, which hardly shows`,
+  'skip-more': where => `one stitch more skipped ${where}. One repeat is a little wider, which hardly shows`,
+  'same-place': where => `twice into one place ${where}. It shows as a small cluster, if at all`,
+  'passed-over': where => `one place passed over ${where}. It shows as a small gap, if at all`,
+}
+
+/** How a count is put right in a round, and what shows of it (handbook 13; common practice, no source). */
+function putRightWords(after: Draft, round: number): string {
+  const done = after.parts.flatMap(({ putRight = [] }) => putRight).find(one => one.round === round)
+  if (!done) return ''
+  if (done.how === 'spread') return 'evenly spread round it. It hardly shows'
+  const { kind, places } = done.how
+  return FUDGES[kind](WHERE[done.where][places > 1 ? 1 : 0])
+}
+
+/** The count nearest to what was found that everything above comes out on, if the next round brings it there. */
+function nearestThatDivides(hand: InHand, round: number, counted: number, planned: number): { to: number, drafted: Draft } | undefined {
+  for (let by = 0; by <= NEAREST_WITHIN; by++) {
+    for (const to of by === 0 ? [counted] : [counted + by, counted - by]) {
+      if (to === planned || to === counted || to < 1) continue
+      const drafted = draftWith(hand, { round, count: counted, to })
+      if (!stops(drafted)) return { to, drafted }
+    }
+  }
+  return undefined
+}
+
+/** What ripping back to the end of a round loses. */
+export function lostBy({ road, at }: InHand, state: Pick<MakeState, 'trail' | 'legMinutes'>, toRound: number): RipBackCost {
+  let minutes = state.legMinutes
+  for (let trail: Trail | undefined = state.trail; trail && (roundOf(trail.leg) ?? Infinity) > toRound; trail = trail.before)
+    minutes += trail.minutes
+  const gone = road.legs.slice(0, at.index + 1).filter(leg => leg.sort === 'round' && leg.number > toRound)
+  const whole = gone.filter(leg => leg !== at.leg)
+  const part = at.leg && gone.includes(at.leg) && at.done > 0 ? at.leg.beats()[at.done - 1]!.to : 0
+  return {
+    rounds: whole.length + (part > 0 ? 1 : 0), stitches: whole.reduce((sum, leg) => sum + leg.worked!.edge.count, 0) + part, minutes,
+  }
+}
+
+/** How a round is known again when rows are pulled out: its count, its marker, what is special in it. */
+export function knownBy({ road, draft: drafted }: InHand, round: number, manner: Manner): string {
+  if (round === 0) return 'Down to the very start.'
+  const leg = road.legs[road.at.get(`r${round}`) ?? -1]
+  if (!leg?.worked) return ''
+  const line = leg.line(manner)!
+  const { number, what } = countable(leg.worked)
+  const above = drafted.rounds[round]?.worked.round
+  const own = leg.worked.round
+  const colour = above && above.colour !== own.colour ? ` It is the last round in ${yarnName(drafted, own.colour)}.` : ''
+  const marker = leg.worked.edge.closed ? 'its marker is in its first stitch' : 'its first stitch is at the edge'
+  return `${capitalised(roundName(drafted, round))} has ${number} ${what}; ${marker}.${colour} It reads: ${line.words}.`
+}
+
+function yarnName({ design: { yarns } }: Draft, id: string): string {
+  return yarns.find(yarn => yarn.id === id)?.name ?? id
+}
+
+function nextRoundWays(hand: InHand, round: number, planned: number, counted: number, manner: Manner): WayOn[] {
+  if (round >= hand.draft.rounds.length) return []
+  const event = (to: number): CountDeed => ({ do: 'counted', round, planned, found: counted, choice: 'next-round', to })
+  const said = (drafted: Draft) => {
+    const nextRound = lineIn(drafted, round + 1, manner)
+    return nextRound ? { nextRound } : {}
+  }
+  const right = draftWith(hand, { round, count: counted, to: planned })
+  if (stops(hand.draft) || !stops(right)) {
+    const how = putRightWords(right, round + 1)
+    return [{
+      way: 'next-round', counted: event(planned), ...said(right),
+      what: `Put it right in ${roundName(right, round + 1)}${how ? `: ${how}` : ''}. Everything above stays as planned.`,
+    }]
+  }
+  const near = stops(draftWith(hand, { round, count: counted })) ? nearestThatDivides(hand, round, counted, planned) : undefined
+  return near
+    ? [{
+        way: 'nearest', counted: event(near.to), ...said(near.drafted),
+        what: `Bring it to ${near.to} in ${roundName(near.drafted, round + 1)}, the nearest count that everything above fits: `
+          + `${widthWords(hand.draft, near.drafted)}.`,
+      }]
+    : []
+}
+
+function keptWays(hand: InHand, round: number, planned: number, counted: number): WayOn[] {
+  const live = draftWith(hand, { round, count: counted })
+  if (stops(live) && !stops(hand.draft)) return []
+  const last = round === hand.draft.rounds.length
+  return [{
+    way: 'live-with-it', counted: { do: 'counted', round, planned, found: counted, choice: 'live-with-it' },
+    what: last
+      ? `Keep ${counted}: this is the last round, and nothing stands on it.`
+      : `Keep ${counted}: everything above is planned on it, and ${widthWords(hand.draft, live)}.`,
+  }]
+}
+
+/** Of fewer stitches no ring can be worked on: the first of the next round stands on all there is. */
+const FEWEST_IN_A_RING = 3
+
+/** Why only ripping back is left. */
+function whyOnlyBack(hand: InHand, round: number, counted: number): string {
+  if (counted < FEWEST_IN_A_RING) return ' Nothing else comes out: a ring of so few stitches cannot be worked on.'
+  const stop = draftWith(hand, { round, count: counted }).findings.find(({ weight }) => weight === 'stop')
+  return stop ? ` Nothing else comes out: ${stop.what}` : ''
+}
+
+/**
+ * Diagnoses a round that is done and has another count than planned: where the mistake lies, and the ways on, the best first.
+ *
+ * @returns nothing if the count is as planned, or there is no such round
+ */
+export function diagnose(now: InHand, state: MakeState, round: number, counted: number, manner: Manner): Diagnosis | undefined {
+  const hand = uncounted(now, round)
+  const at = hand.draft.rounds[round - 1]
+  if (!at) return undefined
+  const { number: planned, what } = countable(at.worked)
+  if (planned === counted) return undefined
+  const part = hand.draft.parts.find(({ id }) => id === at.part)!
+  const last = lastCount(state, round)
+  const back = last?.round ?? round - 1
+  const lost = lostBy(now, state, back)
+  const isRing = !at.worked.edge.closed || counted >= FEWEST_IN_A_RING
+  const ways = isRing ? [...nextRoundWays(hand, round, planned, counted, manner), ...keptWays(hand, round, planned, counted)] : []
+  const all: readonly WayOn[] = [
+    ...ways,
+    {
+      way: 'rip-back', toRound: back,
+      what: `Rip back to ${back === 0 ? 'the start' : roundName(hand.draft, back)}: ${lost.stitches} stitches`
+        + `${minutesWords(lost.minutes)} to work again.${ways.length === 0 ? whyOnlyBack(hand, round, counted) : ''}`,
+    },
+  ]
+  return {
+    round, planned, counted, what, between: betweenWords(hand.draft, last, round),
+    causes: causes(hand.draft, part, round - part.firstRound + 1, counted - planned),
+    ways: all.map((way, i) => (i === 0 ? { ...way, recommended: true } : way)),
+  }
+}
+
+/** Minutes in brackets, where there are any. */
+function minutesWords(minutes: number): string {
+  return minutes < 1 ? '' : ` (about ${Math.round(minutes)} min)`
+}

@@ -1,0 +1,272 @@
+import { type Start, traitsOf } from '../../parts/part/start'
+import type { Loop } from '../../things/round/step'
+import { type StitchKind, stitchName, type Terms } from '../../things/stitch/dictionary'
+import { ordinal } from './numbers'
+import type { Clause, Count, Drawing, Ending, Into, JoinTarget, Lot, Opening, Repeating, Sentence, Sort, Working } from './sentence'
+
+/** How what comes again is written: between brackets with how often, or after an asterisk; both schools are in use (craft 15). */
+export const REPEAT_STYLES = ['brackets', 'asterisk'] as const
+export type RepeatStyle = (typeof REPEAT_STYLES)[number]
+
+/** How a maker wants words: the vocabulary, and how repeats are written. */
+export interface Manner {
+  readonly terms: Terms
+  readonly repeats: RepeatStyle
+}
+
+/** What the words of a sentence depend on besides its manner. */
+export interface Speech extends Manner {
+  /** What the bag or the piece starts from, and so what its chains are called. */
+  readonly start: Start
+  /** A row: it goes across, not around. */
+  readonly across?: boolean
+}
+
+const SORT_WORDS: Readonly<Record<Sort, readonly [one: string, several: string]>> = {
+  st: ['st', 'sts'], space: ['ch-sp', 'ch-sps'], loop: ['loop', 'loops'], ch: ['ch', 'chs'],
+  underside: ['ch along the underside of the ch', 'chs along the underside of the ch'], rowEnd: ['row end', 'row ends'],
+  hole: ['hole', 'holes'], ring: ['ring', 'ring'],
+}
+
+const LOOP_WORDS: Readonly<Record<Loop, string>> = {
+  both: '', back: 'back loop of ', front: 'front loop of ', backAndThird: 'back and third loops of ', frontPost: '', backPost: '',
+  bump: 'back bump of ', bothLayers: 'both layers at ', backAndFar: 'back loop of the near and both loops of the far layer at ',
+}
+
+const POST: Partial<Record<Loop, string>> = { frontPost: 'FP', backPost: 'BP' }
+
+/** How so many places of a sort are called. */
+export function placesOf(sort: Sort, places: number): string {
+  return SORT_WORDS[sort][places === 1 ? 0 : 1]
+}
+
+/** A stitch's abbreviation with how it is worked: `FPdc`, `reverse sc`, `long dc`. */
+function named(kind: StitchKind, { loop, backwards, long }: Omit<JoinTarget, 'kind'>, terms: Terms): string {
+  return `${backwards ? 'reverse ' : ''}${long ? 'long ' : ''}${POST[loop] ?? ''}${stitchName(kind, terms).abbreviation}`
+}
+
+function nextWords(sort: Sort, places: number, each: boolean): string {
+  if (sort === 'ring') return 'ring'
+  if (places === 1) return `next ${placesOf(sort, 1)}`
+  return `${each ? 'each of next' : 'next'} ${places} ${placesOf(sort, places)}`
+}
+
+function eachWords(sorts: readonly Sort[], across: boolean): string {
+  return `each ${sorts.map(sort => placesOf(sort, 1)).join(' and ')} ${across ? 'across' : 'around'}`
+}
+
+function gapBelowWords(nth: number, of: number): string {
+  if (of === 1) return 'the skipped st one round below'
+  return `the ${nth * 2 === of + 1 ? 'middle one' : ordinal(nth)} of the ${of} skipped sts one round below`
+}
+
+/** The chain or foundation stitch that a round begins in. */
+function firstChainWords({ start }: Speech): string {
+  return traitsOf(start).stitched ? 'foundation st made last' : `${ordinal(start.firstInto ?? (start.chains || 2))} ch from hook`
+}
+
+/** What the words of a place depend on: how many there are, and whether `each` of them must be said. */
+interface PlaceWording {
+  readonly places: number
+  readonly each: boolean
+  readonly loop: Loop
+  readonly speech: Speech
+}
+
+type IntoWords = { readonly [At in Into['at']]: (into: Extract<Into, { readonly at: At }>, said: PlaceWording) => string }
+
+const INTO_WORDS: IntoWords = {
+  next: ({ sort }, { places, each }) => nextWords(sort, places, each),
+  each: ({ sorts }, { speech }) => eachWords(sorts, speech.across === true), same: ({ sort }) => `same ${placesOf(sort, 1)}`,
+  gap: ({ again, between }) => `${again ? 'same' : 'next'} sp between ${between}`,
+  below: (_, { places }) => (places === 1 ? 'the st below next st' : `the sts below next ${places} sts`),
+  gapBelow: ({ nth, of }) => gapBelowWords(nth, of),
+  singleChain: (_, { places }) => (places === 1 ? 'next ch of the ch-sp' : `next ${places} chs of the ch-sp`),
+  bridge: ({ chains }) => (chains === 1 ? 'the ch' : `each of the ${chains} chs`), overBridge: () => 'the ch-loop over the slot',
+  thisLoop: () => 'the loop you are in', thisHalf: () => 'this half of the loop you are in',
+  otherHalf: () => 'the other half of the first loop', firstChain: (_, { speech }) => firstChainWords(speech),
+  foundation: () => 'nothing',
+  lastChain: (_, { speech }) => (traitsOf(speech.start).stitched ? 'foundation st made first' : 'last ch'),
+  firstChainAgain: (_, { speech }) => `same ${traitsOf(speech.start).stitched ? 'foundation st' : 'ch'} as the first st`,
+  alongChain: (_, { speech, loop }) => `${firstChainWords(speech)} and ${loop === 'both' ? 'in' : 'of'} each ch across`,
+}
+
+function intoWords(into: Into, said: PlaceWording): string {
+  return (INTO_WORDS[into.at] as (into: Into, said: PlaceWording) => string)(into, said)
+}
+
+function lotWords(lot: Lot, name: (kind: StitchKind) => string): string {
+  if ('chains' in lot) return `ch ${lot.chains}`
+  return lot.times === 1 ? name(lot.kind) : `${lot.times} ${name(lot.kind)}`
+}
+
+/** What a fan is called, whose rows are told among the special stitches. */
+export const FAN = 'fan'
+
+function workWords(clause: Working, speech: Speech): string {
+  const { what, loop, into, places, rows } = clause
+  const [only] = what
+  const oneEach = what.length === 1 && only !== undefined && !('chains' in only) && only.times === 1
+  const long = into.at === 'below' || into.at === 'gapBelow'
+  const name = (kind: StitchKind) =>
+    named(kind, { loop, ...(clause.backwards ? { backwards: true } : {}), ...(long ? { long } : {}) }, speech.terms)
+  const lots = what.map(lot => lotWords(lot, name)).join(', ')
+  const said = rows ? FAN : what.length === 1 ? lots : `(${lots})`
+  if (into.at === 'foundation' && only && !('chains' in only)) return `${places} foundation ${name(only.kind)}`
+  const preposition = POST[loop] ? 'around' : 'in'
+  const each = !oneEach || loop === 'bump' || into.at === 'bridge'
+  return `${said} ${preposition} ${LOOP_WORDS[loop]}${intoWords(into, { places, each, loop, speech })}`
+}
+
+/** Which loops are drawn together, where not both of each stitch. */
+const TOGETHER_IN: Partial<Record<Loop, string>> = {
+  back: ' in back loops', front: ' in front loops', backAndThird: ' in back and third loops',
+}
+
+const AT_HANDLE = { firstChain: 'first ch of the handle', lastChain: 'last ch of the handle' } as const
+
+/** What one of the places that a stitch is drawn together over is called. */
+function drawnOver(sort: Drawing['over'][number]): string {
+  return sort === 'firstChain' || sort === 'lastChain' ? AT_HANDLE[sort] : placesOf(sort, 1)
+}
+
+/** `sc2tog` over stitches; over anything else it is said over what. */
+function togetherWords({ kind, loop, over }: Drawing, speech: Speech): string {
+  const stitch = `${named(kind, { loop }, speech.terms)}${over.length}tog${TOGETHER_IN[loop] ?? ''}`
+  if (over.every(sort => sort === 'st')) return stitch
+  if (over.some(sort => sort in AT_HANDLE))
+    return `${stitch} over ${over.map(sort => (sort in AT_HANDLE ? drawnOver(sort) : `next ${drawnOver(sort)}`)).join(' and ')}`
+  const same = over.every(sort => sort === over[0])
+  const places = same ? `${over.length} ${placesOf(over[0] as Sort, over.length)}` : over.map(drawnOver).join(' and ')
+  return `${stitch} over next ${places}`
+}
+
+function skipWord(terms: Terms): string {
+  return terms === 'us' ? 'sk' : 'miss'
+}
+
+/** Brackets of a repeat: those inside are square, those around others curly, so that it is seen which close which. */
+function bracketed({ clauses, times }: Repeating, speech: Speech): string {
+  const inside = clausesWords(clauses, speech)
+  const [open, close] = clauses.some(({ say }) => say === 'repeat') ? '{}' : '[]'
+  return `${open}${inside}${close} ${times} times`
+}
+
+function clauseWords(clause: Clause, speech: Speech): string {
+  switch (clause.say) {
+    case 'work':
+      return workWords(clause, speech)
+    case 'together':
+      return togetherWords(clause, speech)
+    case 'skip':
+      return `${skipWord(speech.terms)} ${nextWords(clause.sort, clause.places, false)}`
+    case 'chain':
+      return `ch ${clause.chains}`
+    case 'repeat':
+      return bracketed(clause, speech)
+  }
+}
+
+/** Clauses one after the other, repeats in brackets. */
+function clausesWords(clauses: readonly Clause[], speech: Speech): string {
+  return clauses.map(clause => clauseWords(clause, speech)).join(', ')
+}
+
+/** Clauses in the other school: what comes again stands after an asterisk; `around` if nothing else is in the round. */
+function asteriskWords(clauses: readonly Clause[], speech: Speech): string {
+  const alone = clauses.length === 1
+  let said = ''
+  clauses.forEach((clause, i) => {
+    const before = i === 0 ? '' : said.endsWith('more times') || said.endsWith('once more') ? '; ' : ', '
+    if (clause.say !== 'repeat') said += before + clauseWords(clause, speech)
+    else said += `${before}*${clausesWords(clause.clauses, speech)}; rep from * ${alone ? '' : moreTimes(clause.times - 1)}`
+    if (clause.say === 'repeat' && alone) said += `${speech.across ? 'across' : 'around'}`
+  })
+  return said
+}
+
+function moreTimes(times: number): string {
+  return times === 1 ? 'once more' : `${times} more times`
+}
+
+/** A maker's own line, or a suggestion: clauses in brackets, without start or end. */
+export function sayClauses(clauses: readonly Clause[], speech: Speech): string {
+  return speech.repeats === 'asterisk' ? asteriskWords(clauses, speech) : clausesWords(clauses, speech)
+}
+
+function countsWords({ counts, saysUncounted }: Opening, terms: Terms): string {
+  if (!counts) return saysUncounted ? ' (does not count)' : ''
+  const also = counts.spaceChains > 0 ? ` and ch ${counts.spaceChains}` : ''
+  return ` (counts as first ${stitchName(counts.kind, terms).abbreviation}${also})`
+}
+
+function fromWords({ from, along }: Opening, slip: string): string {
+  if (!from) return ''
+  if (from.at === 'last') return `beg ${from.into ? 'in' : 'at'} last ${placesOf(from.sort, 1)} of the round before: `
+  if (from.at === 'even') return `beg ${from.into ? 'in same' : 'at the'} ${placesOf(from.sort, 1)} ${from.into ? 'as' : 'of'} this `
+    + `${slip}: `
+  if (from.at === 'slip') return from.into ? 'beg in same st as last of these: ' : 'beg at that st: '
+  if (from.at === 'first') return `beg ${from.into ? 'in' : 'at'} first ${placesOf(from.sort, 1)}: `
+  return along > 0 ? '' : `beg ${from.into ? 'in same' : 'at the'} ${placesOf(from.sort, 1)} ${from.into ? 'as' : 'of the'} join: `
+}
+
+/** What is done before the first stitch, each piece followed by a mark; nothing if there is nothing. */
+export function openingWords(opening: Opening, { terms }: Speech): string {
+  const { along, turn, chains, skipped, saysNoTurn, evens } = opening
+  const slip = stitchName('slst', terms).abbreviation
+  const parts: string[] = []
+  if (evens) parts.push(`${slip} in next ${placesOf(evens, 1)} to even the step`)
+  if (along > 0) parts.push(`${turn ? 'turn, ' : ''}${slip} in next ${along === 1 ? 'st' : `${along} sts`} to the new start`)
+  if (skipped) {
+    const first = stitchName(skipped.kind, terms).abbreviation
+    parts.push(
+      `${skipWord(terms)} ${skipped.chains} ${placesOf('ch', skipped.chains)} (${skipped.chains === 1 ? 'counts' : 'count'} `
+      + `as first ${first})`,
+    )
+  }
+  if (chains > 0) {
+    const turning = turn && along === 0 ? ', turn' : saysNoTurn ? ', do not turn' : ''
+    parts.push(`ch ${chains}${countsWords(opening, terms)}${turning}`)
+  }
+  else if (turn && along === 0) parts.push('turn')
+  return parts.map(part => `${part}; `).join('') + fromWords(opening, slip)
+}
+
+/** How a round ends, behind a mark; nothing if it goes on. */
+export function endingWords(ending: Ending, { terms }: Speech): string {
+  const slip = stitchName('slst', terms).abbreviation
+  switch (ending.end) {
+    case 'open':
+      return ''
+    case 'join':
+      return `; join with ${slip} to first ${named(ending.to.kind, ending.to, terms)}`
+    case 'joinChain':
+      return `; join with ${slip} to ${ending.nth ? `${ordinal(ending.nth)} ch` : 'top'} of beg ch`
+    case 'joinSpace':
+      return `; join with ${slip} to first ch-sp`
+    case 'closing': {
+      const chains = ending.chains > 0 ? `ch ${ending.chains}, ` : ''
+      return (
+        `; ${chains}${stitchName(ending.kind, terms).abbreviation} in first ${stitchName('sc', terms).abbreviation} to close the `
+        + 'last loop'
+      )
+    }
+  }
+}
+
+/** A sentence in words, without its number and count. */
+export function saySentence({ opening, clauses, ending }: Sentence, speech: Speech): string {
+  const body = sayClauses(clauses, speech)
+  return `${openingWords(opening, speech)}${body}${endingWords(ending, speech)}`
+}
+
+/** What a round leaves, as makers count it: `(40 sts)`, `(32 sts, 2 ch-32 sps)`, `(30 loops)`. */
+export function sayCount({ stitches, spaces, inLoops }: Count): string {
+  const number = spaces.reduce((sum, one) => sum + one.number, 0)
+  if (inLoops) return `(${number} ${placesOf('loop', number)})`
+  const said = [
+    ...(stitches > 0 || number === 0 ? [`${stitches} ${placesOf('st', stitches)}`] : []),
+    ...spaces.map(one => `${one.number} ch-${one.chains} ${one.number === 1 ? 'sp' : 'sps'}`),
+  ]
+  return `(${said.join(', ')})`
+}
