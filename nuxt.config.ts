@@ -3,7 +3,7 @@ import { join } from 'node:path'
 import { filesOfPage } from './scripts/filesOfPage.mjs'
 import { writeServiceWorker } from './scripts/serviceWorker.mjs'
 import { sqlAsText } from './scripts/sqlAsText.mjs'
-import { writeWorkshop } from './scripts/workshop.mjs'
+import { writeJobWorker } from './scripts/jobWorker.mjs'
 import vuetify, { transformAssetUrls } from 'vite-plugin-vuetify'
 
 /** class-validator's decorators need the older decorator semantics in every compiler that meets them. */
@@ -97,7 +97,7 @@ export default defineNuxtConfig({
       writeServiceWorker(options.output.publicDir, join(options.rootDir, 'sw/sw.ts'), options.runtimeConfig.app.buildId),
     // What takes long is done beside the server, by workers that have their own file.
     'nitro:init': (nitro) => {
-      nitro.hooks.hook('compiled', () => writeWorkshop(nitro.options.output.serverDir, nitro.options.rootDir))
+      nitro.hooks.hook('compiled', () => writeJobWorker(nitro.options.output.serverDir, nitro.options.rootDir))
     },
     'vite:extendConfig': (config, { isClient }) => {
       // Without server rendering the development server still asks the page's own build for a server entry.

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watchEffect } from 'vue'
 import { useTheme } from 'vuetify'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
-const ways = useWays()
+const ways = useSettings()
 const route = useRoute()
 /** A screen that has nothing on it but itself. */
 const bare = computed(() => route.meta.bare === true)

@@ -159,7 +159,7 @@ function nextAsked(): { readonly path: string, readonly save?: string } {
   return { path: share < 0.08 ? `/api/designs/${id}/export?as=text` : `/api/designs/${id}` }
 }
 
-/** Answers of a kind, by milliseconds. Patterns that are written out count by themselves: the workshop drafts the bag for each. */
+/** Answers of a kind, by milliseconds. Patterns that are written out count by themselves: the worker pool drafts the bag for each. */
 type Kind = 'bag' | 'save' | 'list' | 'pattern'
 const KINDS: readonly Kind[] = ['bag', 'save', 'list', 'pattern']
 interface Load { readonly ms: Readonly<Record<Kind, number[]>>, errors: number }
@@ -211,7 +211,7 @@ const bareAsked = async ({ path, save: id }: ReturnType<typeof nextAsked>) => id
   : (await plainAsked.send({ method: 'PUT', path: `/api/designs/${id}`, body: text }))!.ms
 
 /** The same number of requests for a route with nothing behind it: what the house's frame takes by itself. */
-const frameAsked = async () => (await server.send({ method: 'GET', path: '/api/house/watch' }))!.ms
+const frameAsked = async () => (await server.send({ method: 'GET', path: '/api/library/watch' }))!.ms
 
 const none = (): Load => ({ ms: { bag: [], save: [], list: [], pattern: [] }, errors: 0 })
 const [ours, theirs] = [none(), none()]
@@ -273,7 +273,7 @@ line('a page of the list, plain', bytes / 1000, 'kB', 100)
 }
 line('  the slowest of 60 over the wire', Math.max(...lists), 'ms', 100)
 
-/** How long everybody else waits while the worst that is allowed is written out, as often as the workshop can. */
+/** How long everybody else waits while the worst that is allowed is written out, as often as the worker pool can. */
 async function besideTheWorst(): Promise<number[]> {
   const worst = readdirSync(WORST).filter(file => file.endsWith('.json'))
   await server.kill()

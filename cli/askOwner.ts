@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { basename } from 'node:path'
-import { addCopy, copiesFolder, copiesOf } from '../server/house/copies'
-import { type Owner, ownerWords } from '../server/house/owner'
+import { addCopy, copiesFolder, copiesOf } from '../server/library/copies'
+import { type Owner, ownerWords } from '../server/library/owner'
 
 /*
  * What a command does while a program runs with the records: it asks that one to do it, so that nothing that is saved meanwhile is lost.
@@ -26,19 +26,19 @@ async function asked<T>({ address }: Owner, path: string, body?: Buffer): Promis
 async function returned(owner: Owner, path: string, file: string): Promise<string> {
   const known = copiesOf(path).find(({ name }) => `${copiesFolder(path)}/${name}` === file)
   const name = known?.name ?? addCopy(file, path, new Date())
-  const { kept } = await asked<{ kept: string }>(owner, `/api/house/copies/${name}`)
+  const { kept } = await asked<{ kept: string }>(owner, `/api/library/copies/${name}`)
   return `What there was is kept as ${copiesFolder(path)}/${kept}\nThe program that runs returned to ${name}.`
 }
 
 /** Has the running program bring in what is new of a zip. */
 async function brought(owner: Owner, file: string): Promise<string> {
   const bytes = readFileSync(file)
-  const { files } = await asked<{ files: readonly ParcelFile[] }>(owner, '/api/house/parcel', bytes)
+  const { files } = await asked<{ files: readonly ParcelFile[] }>(owner, '/api/library/parcel', bytes)
   for (const one of files) if (one.why) process.stderr.write(`${one.file}: ${one.why.join('; ')}\n`)
   const fresh = files.flatMap(({ there, why }, i) => (there || why ? [] : [i]))
   const here = files.filter(({ there }) => there).length
   if (fresh.length === 0) return `0 brought in; ${here} were here already.`
-  const { taken } = await asked<{ taken: number }>(owner, `/api/house/parcel?take=${fresh.join(',')}`, bytes)
+  const { taken } = await asked<{ taken: number }>(owner, `/api/library/parcel?take=${fresh.join(',')}`, bytes)
   return `${taken} brought in; ${here} were here already.`
 }
 

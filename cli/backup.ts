@@ -1,8 +1,8 @@
 import { existsSync, writeFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import Database from 'better-sqlite3'
-import { copiesFolder, copyAll } from '../server/house/copies'
-import { packHouse } from '../server/workshop/packHouse'
+import { copiesFolder, copyAll } from '../server/library/copies'
+import { packHouse } from '../server/jobs/packParcel'
 import { ended, recordsPath } from './records'
 
 /*

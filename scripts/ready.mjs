@@ -75,7 +75,7 @@ export function putDatabaseIn() {
 }
 
 /** What the build itself goes by. */
-const SHAPES = ['nuxt.config.ts', 'package-lock.json', 'scripts/workshop.mjs', 'scripts/serviceWorker.mjs', 'scripts/sqlAsText.mjs']
+const SHAPES = ['nuxt.config.ts', 'package-lock.json', 'scripts/jobWorker.mjs', 'scripts/serviceWorker.mjs', 'scripts/sqlAsText.mjs']
 
 /** Builds the program if its sources changed since it was last built; resolves with an exit code. */
 export async function build() {

@@ -4,10 +4,10 @@ import { toNodeListener } from 'h3'
 import { useNitroApp } from 'nitropack/runtime'
 import { askedFor, inAddress, isLoopback } from './door/address'
 import { certificateIn, closeToHouse, couldListen, type Listening, listenAt, listenWords, openToHouse } from './door/listening'
-import { isOpenToHouse } from './door/remembered'
+import { isOpenToHouse } from './door/openSetting'
 import { closeShared } from './db/connection'
-import { begin } from './house/begin'
-import { beginChores } from './house/chores'
+import { begin } from './library/startRecords'
+import { beginChores } from './library/chores'
 
 /*
  * Where the built program begins: it looks at what it was asked to do, opens the records, and listens, on this machine alone unless told

@@ -1,7 +1,7 @@
 import type { H3Error, H3Event } from 'h3'
 import { barRecords, databasePath } from './db/connection'
 import { troubleOf, troubleWith } from './db/trouble'
-import { JobFailed } from './workshop/workshop'
+import { JobFailed } from './jobs/workerPool'
 
 /*
  * What is answered when something goes wrong: always a sentence for the maker, never a stack of calls. What is written down says what

@@ -8,12 +8,12 @@ import { tell } from '~~/core/things/stitch/translate'
 import { capitalised } from '~~/core/readers/words/numbers'
 import type { Manner } from '~~/core/readers/words/manner'
 import { useMake } from '~/stores/make'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** What is said at the hook: what to do now, what comes then, what must not be missed, and where one is. */
 export function useHook() {
   const make = useMake()
-  const ways = useWays()
+  const ways = useSettings()
   const manner = computed<Manner>(() => ({ terms: ways.terms, repeats: ways.repeats }))
   const units = computed(() => make.hand?.plan.units ?? 'cm')
   const told = (text: string) => tell(text, { terms: ways.terms, units: units.value })

@@ -1,5 +1,5 @@
 import { computed, onBeforeUnmount, onMounted, shallowRef } from 'vue'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** A single key and what it does, or one with Ctrl (`Ctrl+Z`), which works while somebody is typing too; listed under `?`. */
 export interface Shortcut {
@@ -28,7 +28,7 @@ function withCtrl({ ctrlKey, metaKey, shiftKey, key }: KeyboardEvent): string | 
 
 /** Listens for single keys while nobody is typing; takes them back when the component leaves. */
 export function useShortcuts(shortcuts: () => readonly Shortcut[]): void {
-  const ways = useWays()
+  const ways = useSettings()
   function onKey(event: KeyboardEvent): void {
     const pressed = withCtrl(event)
     if (event.altKey || (!pressed && (isTyping(event.target) || !ways.letterKeys)) || document.querySelector('[role="dialog"]')) return

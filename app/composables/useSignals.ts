@@ -1,9 +1,9 @@
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { useHookWays } from '~/stores/hookWays'
+import { useHookSettings } from '~/stores/hookSettings'
 
 /** What is said aloud, and the tone or buzz for what must not be missed; each only as the maker asked. */
 export function useSignals(words: () => string, alarm: () => string | undefined) {
-  const ways = useHookWays()
+  const ways = useHookSettings()
   const hasVoice = ref(false)
   let sound: AudioContext | undefined
 

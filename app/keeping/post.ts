@@ -2,7 +2,7 @@ import type { MakeEvent } from '~~/core/making/make/event'
 import type { Progress } from '~~/core/making/make/plan'
 import {
   dropQueued, firstQueued, forget, isKept, keepEvents, keepMake, keptMake, type KeptMake, queuedCount, sendAgain, takeOver,
-} from './hookBox'
+} from './makeJournal'
 
 /** How what was done here stands with the server. */
 export interface PostState {

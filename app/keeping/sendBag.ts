@@ -1,7 +1,7 @@
 import type { Design } from '~~/core/bag/design/design'
 import { mergedDesign, same } from '~~/core/bag/design/merge'
 import { fetchKinds } from '~/kinds/fetchKinds'
-import type { DeskBag, SentSave } from './deskBox'
+import type { DeskBag, SentSave } from './bagStorage'
 import { randomWord } from './newId'
 import { type Refusal, refusalWords } from './refusal'
 

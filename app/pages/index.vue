@@ -1,18 +1,18 @@
 <script setup lang="ts">
 import { useDropped } from '~/composables/useDropped'
-import { useGone } from '~/composables/useGone'
+import { useTrashNote } from '~/composables/useTrashNote'
 import { mdiMagnify } from '@mdi/js'
 import { nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import type { Design } from '~~/core/bag/design/design'
 import { type Group, GROUPS, type BagSort, ORDERS, useBags } from '~/stores/bags'
-import { useDesk } from '~/stores/desk'
+import { useLocalBags } from '~/stores/localBags'
 import { useMakes } from '~/stores/makes'
 import type { KeptRecord } from '~/stores/records'
 
 useHead({ title: 'All bags · Fair Hollow' })
 const shelf = useBags()
-const { gone, throwAway, takeBack } = useGone(shelf)
-const desk = useDesk()
+const { gone, throwAway, takeBack } = useTrashNote(shelf)
+const desk = useLocalBags()
 const makes = useMakes()
 /** What is on the hook and the shelf come together: neither pushes the other down. */
 const ready = ref(shelf.loaded)
@@ -173,7 +173,7 @@ async function bringIn(file: File): Promise<void> {
         </NuxtLink>
       </p>
     </template>
-    <GoneNote
+    <TrashNote
       :name="gone?.name"
       @back="takeBack"
       @close="gone = undefined"

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { onMounted } from 'vue'
-import { useHouse } from '~/stores/house'
+import { useLibrary } from '~/stores/library'
 
 useHead({ title: 'Kept safe · Fair Hollow' })
-const house = useHouse()
+const house = useLibrary()
 onMounted(() => void house.load())
 </script>
 
@@ -35,12 +35,12 @@ onMounted(() => void house.load())
       :lines="house.trouble"
       title="That did not work"
     />
-    <HouseDoing />
-    <HouseCopies />
+    <LibraryProgress />
+    <LibraryCopies />
     <template v-if="!house.copies?.barred">
-      <HouseAside />
-      <HouseParcel />
-      <HousePhone />
+      <LibraryTrash />
+      <LibraryParcel />
+      <LibraryPhone />
     </template>
   </div>
 </template>

@@ -10,7 +10,7 @@ import { holdingBag } from '~~/core/bag/whole/holding'
 import { type SizeAsked, sizesOf, type Sizes, WHOLE_BAGS, wholeBag } from '~~/core/bag/whole/wholeBags'
 import { useBags } from '~/stores/bags'
 import { useLastUsed } from '~/stores/lastUsed'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** Beginning a bag: what for; then how big, in which stitches, and how it is carried, with a drawing that answers. All can be skipped. */
 useHead({ title: 'Start a bag · Fair Hollow' })
@@ -18,7 +18,7 @@ const route = useRoute()
 const router = useRouter()
 const shelf = useBags()
 const last = useLastUsed()
-const ways = useWays()
+const ways = useSettings()
 const ready = ref(false)
 onMounted(async () => {
   await last.load()

@@ -1,16 +1,16 @@
 <script setup lang="ts">
-import { useGone } from '~/composables/useGone'
+import { useTrashNote } from '~/composables/useTrashNote'
 import { onMounted, shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/bag/design/design'
 import { ASSUMED_GAUGE } from '~~/core/bag/design/starter'
-import { enteringOf } from '~/keeping/entering'
+import { enteringOf } from '~/keeping/unfinishedForms'
 import type { KeptRecord } from '~/stores/records'
 import { useSwatches } from '~/stores/swatches'
 
 useHead({ title: 'Swatches · Fair Hollow' })
 const shelf = useSwatches()
 const written = enteringOf<SwatchDocument>('swatch')
-const { gone, throwAway, takeBack } = useGone(shelf)
+const { gone, throwAway, takeBack } = useTrashNote(shelf)
 onMounted(async () => {
   await shelf.load()
   const left = written.left()
@@ -94,7 +94,7 @@ async function keep(document: SwatchDocument): Promise<void> {
             {{ kept.document.note }}
           </p>
         </div>
-        <ShelfDoing
+        <ListVerbs
           :name="kept.document.name"
           :file="`/api/swatches/${kept.id}/export`"
           :readable="!kept.unreadable"
@@ -103,7 +103,7 @@ async function keep(document: SwatchDocument): Promise<void> {
         />
       </li>
     </ul>
-    <GoneNote
+    <TrashNote
       :name="gone?.document.name"
       @back="takeBack"
       @close="gone = undefined"

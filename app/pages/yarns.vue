@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useGone } from '~/composables/useGone'
+import { useTrashNote } from '~/composables/useTrashNote'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { found, type ShelfSort, ORDERS } from '~~/core/household/shelf/shelfSort'
 import { newYarn } from '~~/core/household/shelf/starter'
@@ -7,14 +7,14 @@ import { stockOf } from '~~/core/household/shelf/stock'
 import type { ShelfYarn } from '~~/core/household/shelf/yarn'
 import { formatKg } from '~~/core/things/measure/amounts'
 import { useUnits } from '~/composables/useUnits'
-import { enteringOf } from '~/keeping/entering'
+import { enteringOf } from '~/keeping/unfinishedForms'
 import { randomWord } from '~/keeping/newId'
 import type { KeptRecord } from '~/stores/records'
 import { useYarns } from '~/stores/yarns'
 
 useHead({ title: 'Yarn · Fair Hollow' })
 const shelf = useYarns()
-const { gone, throwAway, takeBack } = useGone(shelf)
+const { gone, throwAway, takeBack } = useTrashNote(shelf)
 const written = enteringOf<ShelfYarn>('yarn')
 onMounted(async () => {
   await shelf.load()
@@ -70,7 +70,7 @@ function leave(): void {
         Save as a file
       </v-btn>
     </ShelfHeader>
-    <WorkDoing
+    <WorkProgress
       v-if="shelf.work.words"
       role="status"
       :words="shelf.work.words"
@@ -150,7 +150,7 @@ function leave(): void {
             {{ kept.document.note }}
           </p>
         </div>
-        <ShelfDoing
+        <ListVerbs
           :name="kept.document.name"
           :file="`/api/yarns/${kept.id}/export`"
           :readable="!kept.unreadable"
@@ -159,7 +159,7 @@ function leave(): void {
         />
       </li>
     </ul>
-    <GoneNote
+    <TrashNote
       :name="gone?.document.name"
       @back="takeBack"
       @close="gone = undefined"

@@ -6,7 +6,7 @@ import { newDesign } from '~~/core/bag/design/starter'
 import { randomWord } from '~/keeping/newId'
 import { readJson } from '~/reading/readJson'
 import { ask, type KeptRecord, kept, statusOf, useTrying } from './records'
-import { useWays } from './ways'
+import { useSettings } from './settings'
 
 /** A bag in the list: what is shown of it. */
 export interface ListedBag {
@@ -57,7 +57,7 @@ export const useBags = defineStore('bags', () => {
   const order = ref<BagSort>('changed')
   const group = ref<Group>('all')
   const { trouble, trying } = useTrying()
-  const ways = useWays()
+  const ways = useSettings()
   const loaded = ref(false)
   /** The program does not answer: what this device knows is all there is. */
   const away = ref(false)
@@ -159,7 +159,7 @@ export const useBags = defineStore('bags', () => {
 
   /** Brings back what was thrown away, as it was. */
   async function bringBack(id: string): Promise<void> {
-    await trying(() => ask(`/api/shelf/designs/${id}`, { method: 'POST' }))
+    await trying(() => ask(`/api/trash/designs/${id}`, { method: 'POST' }))
     await load()
   }
 

@@ -4,12 +4,12 @@ import type { Design, DesignGauge, Yarn } from '~~/core/bag/design/design'
 import { ASSUMED_GAUGE } from '~~/core/bag/design/starter'
 import { ask, type KeptRecord } from './records'
 import { useSwatches } from './swatches'
-import { useWays } from './ways'
+import { useSettings } from './settings'
 
 /** What the maker used last: the gauge and the yarn that a new bag is drawn in until they say otherwise. */
 export const useLastUsed = defineStore('lastUsed', () => {
   const swatches = useSwatches()
-  const ways = useWays()
+  const ways = useSettings()
   const last = shallowRef<Design>()
 
   async function load(): Promise<void> {

@@ -28,8 +28,8 @@ export function useLongWork() {
   const wasEnded = ref(false)
 
   async function look(name: string): Promise<void> {
-    const found = await ask<{ standing: Standing | null }>(`/api/house/jobs/${name}`).catch(() => ({ standing: null }))
-    // What is no longer in the workshop is on its way here: it stands as it stood.
+    const found = await ask<{ standing: Standing | null }>(`/api/library/jobs/${name}`).catch(() => ({ standing: null }))
+    // What is no longer in a worker is on its way here: it stands as it stood.
     standing.value = found.standing ?? standing.value
   }
 

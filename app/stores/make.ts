@@ -12,10 +12,10 @@ import { type InHand, inHand, type Progress, progressOf } from '~~/core/making/m
 import { makeDocument } from '~~/core/making/make/document'
 import type { MakeState } from '~~/core/making/make/state'
 import { deedWords, undoing } from '~~/core/making/make/undo'
-import { keepMake, keptEvents, keptMake } from '~/keeping/hookBox'
+import { keepMake, keptEvents, keptMake } from '~/keeping/makeJournal'
 import { nextEventId, randomWord } from '~/keeping/newId'
 import { usePost } from './post'
-import { useHookWays } from './hookWays'
+import { useHookSettings } from './hookSettings'
 
 /** What is told of the work beside what the hook does. */
 export type Telling = MeasureDeed | LeanDeed | StretchDeed | WeighDeed | LookDeed | Wrote
@@ -29,7 +29,7 @@ export type MakeTrouble = 'looking' | 'not-here' | 'gone'
  */
 export const useMake = defineStore('make', () => {
   const post = usePost()
-  const ways = useHookWays()
+  const ways = useHookSettings()
   const id = ref<string>()
   const trouble = ref<MakeTrouble>()
   const state = shallowRef<MakeState>()

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
-import { forget, type KeptMake, keptMakes } from '~/keeping/hookBox'
+import { forget, type KeptMake, keptMakes } from '~/keeping/makeJournal'
 import { readJson } from '~/reading/readJson'
 import { usePost } from './post'
 import { ask, useTrying } from './records'
@@ -46,7 +46,7 @@ export const useMakes = defineStore('makes', () => {
 
   /** Brings back what was thrown off the hook, with all that happened to it. */
   async function bringBack(id: string): Promise<void> {
-    await trying(() => ask(`/api/shelf/makes/${id}`, { method: 'POST' }))
+    await trying(() => ask(`/api/trash/makes/${id}`, { method: 'POST' }))
     await load()
   }
 

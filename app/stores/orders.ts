@@ -5,8 +5,8 @@ import type { Order } from '~~/core/household/plan/order'
 import { type PlanningInput, type OrderPlan, planOrders } from '~~/core/household/plan/orderPlan'
 import type { KeptOrder } from '~~/core/household/plan/breakdown'
 import { ask } from './records'
-import { useShelf } from './shelved'
-import { useWays } from './ways'
+import { useDocumentShelf } from './documentShelf'
+import { useSettings } from './settings'
 
 /** Days by this machine's clock: the Swedish way of writing them is ISO 8601's. */
 const DAY = new Intl.DateTimeFormat('sv-SE')
@@ -14,8 +14,8 @@ const keyOf = ({ bag, name }: LineAsked) => `${bag} ${name}`
 
 /** The orders, and what the house knows of their bags. */
 export const useOrders = defineStore('orders', () => {
-  const { all: orders, ...does } = useShelf<Order>('orders', '.order.json')
-  const ways = useWays()
+  const { all: orders, ...does } = useDocumentShelf<Order>('orders', '.order.json')
+  const ways = useSettings()
   const today = ref(DAY.format())
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
   const house = shallowRef<Omit<KnownOfOrders, 'bags'>>({ here: [], makes: [], workedToday: 0 })

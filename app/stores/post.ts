@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { MakeEvent } from '~~/core/making/make/event'
 import type { Progress } from '~~/core/making/make/plan'
-import { keepTap } from '~/keeping/hookBox'
+import { keepTap } from '~/keeping/makeJournal'
 import { Post, type PostState } from '~/keeping/post'
 
 /** Whoever has a make in hand, and is told of what comes. */

@@ -1,13 +1,13 @@
 import { existsSync, mkdirSync, statSync } from 'node:fs'
 import { dirname, resolve } from 'node:path'
 import Database from 'better-sqlite3'
-import { setBrokenAside } from './broken'
+import { setBrokenAside } from './unreadableRows'
 import { migrate } from './migrate'
 import { MIGRATIONS } from './migrations'
-import { OURS } from './sorts'
+import { OURS } from './documentTables'
 import type { RecordsTrouble } from './trouble'
 import { troubleOf, troubleWith } from './trouble'
-import { hasBrokenRows, isWhole } from './whole'
+import { hasBrokenRows, isWhole } from './integrity'
 import { type WriteAhead, writeAheadOf } from './writeAhead'
 
 /** Where the records are kept: FAIR_HOLLOW_DB, or a file in the folder that the program was started from. */
@@ -136,7 +136,7 @@ export async function synced(): Promise<void> {
   await shared?.ahead?.synced()
 }
 
-/** The path of the records, if what was saved since this was asked last is to be brought into them; the workshop does it. */
+/** The path of the records, if what was saved since this was asked last is to be brought into them; the worker pool does it. */
 export function unsettledRecords(): string | undefined {
   return shared?.ahead?.takeUnsettled() && !isAlone() ? shared.path : undefined
 }
@@ -158,7 +158,7 @@ export function barredFor(): RecordsTrouble | undefined {
   return inTrouble
 }
 
-/** Whether nobody else can be at the records, the workshop neither: the disk had no room for what they share. */
+/** Whether nobody else can be at the records, the worker pool neither: the disk had no room for what they share. */
 export function isAlone(): boolean {
   return shared?.db.pragma('locking_mode', { simple: true }) === 'exclusive'
 }

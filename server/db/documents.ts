@@ -4,7 +4,7 @@ import { LRUCache } from 'lru-cache'
 import type { Reading } from '../../core/bag/design/read'
 import { problemLines } from '../../core/bag/design/read'
 import { WAS_THERE } from './incoming'
-import type { DocumentTable } from './sorts'
+import type { DocumentTable } from './documentTables'
 
 /** A kept document with what the house knows of it. */
 export interface StoredDocument<D> {

@@ -8,7 +8,7 @@ import type { Progress } from '../../core/making/make/plan'
 import type { Order } from '../../core/household/plan/order'
 import type { ShelfYarn } from '../../core/household/shelf/yarn'
 import { photoBytes, plainJpeg } from './photoText'
-import { DOCUMENT_TABLES } from './sorts'
+import { DOCUMENT_TABLES } from './documentTables'
 
 /*
  * What comes in from elsewhere, much of it at once: written a little at a time, so that whoever saves meanwhile hardly waits, and seen by

@@ -12,7 +12,7 @@ const sync = promisify(fdatasync)
  * its head when it is begun anew (synchronous = NORMAL, "Write-Ahead Logging" and "PRAGMA synchronous" of SQLite's documentation).
  */
 
-/** More pages than this the connection itself brings into the records; usually the workshop was there before. */
+/** More pages than this the connection itself brings into the records; usually the worker pool was there before. */
 const MOST_PAGES_AHEAD = 8_000
 
 /** The file that a connection writes ahead, and what of it is on the disk. */

@@ -22,8 +22,8 @@ export function hostOf(header: string | undefined): { readonly name: string, rea
   return { name: found[1]!.replace(/^\[|\]$/g, '').toLowerCase(), port: found[2] === undefined ? undefined : Number(found[2]) }
 }
 
-/** Addresses of this machine in the house's network; or those that FAIR_HOLLOW_ADDRESSES names, where they cannot be found. */
-export function houseAddresses(): string[] {
+/** Addresses of this machine in the home network; or those that FAIR_HOLLOW_ADDRESSES names, where they cannot be found. */
+export function homeAddresses(): string[] {
   const named = process.env.FAIR_HOLLOW_ADDRESSES
   if (named) return named.split(',').map(one => one.trim()).filter(one => isIP(one) !== 0)
   return Object.values(networkInterfaces())

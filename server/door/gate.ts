@@ -21,7 +21,7 @@ export function cameBy(request: object, door: Door): void {
   doors.set(request, door)
 }
 
-/** Whether a request came over the house's network, not from this machine. */
+/** Whether a request came over the home network, not from this machine. */
 export function cameOverNetwork(request: object): boolean {
   return doors.get(request)?.inHouse ?? false
 }

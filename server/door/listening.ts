@@ -1,12 +1,12 @@
 import { readFileSync } from 'node:fs'
 import { createServer, type IncomingMessage, type RequestListener, type Server, type ServerResponse } from 'node:http'
 import { createServer as createSecureServer } from 'node:https'
-import { devices } from '../db/shelves'
+import { devices } from '../db/repositories'
 import { RecordsTrouble } from '../db/trouble'
-import { houseAddresses, inAddress } from './address'
-import { watchdog } from '../house/watchdog'
+import { homeAddresses, inAddress } from './address'
+import { watchdog } from '../library/watchdog'
 import { cameBy, type Door, headsFor, isRecords, passes, pathOf, tokenIn } from './gate'
-import { LET_IN, letIn } from './letIn'
+import { LET_IN, letIn } from './pairingPage'
 
 /** A certificate and its key, as a maker brings them. */
 export interface Certificate {
@@ -126,10 +126,10 @@ export function openAddresses(): string[] {
   return [...inHouse.keys()].map(address => `${certificate ? 'https' : 'http'}://${inAddress(address)}:${port}`)
 }
 
-/** Opens the program to the house's network, at each of this machine's addresses in it; returns those at which it could be. */
+/** Opens the program to the home network, at each of this machine's addresses in it; returns those at which it could be. */
 export async function openToHouse(): Promise<string[]> {
   if (said) {
-    for (const address of houseAddresses().filter(one => !inHouse.has(one))) {
+    for (const address of homeAddresses().filter(one => !inHouse.has(one))) {
       const door: Door = { inHouse: true, address, port: said.port, secure: said.certificate !== undefined }
       await listenAt(door, said).then(server => inHouse.set(address, server), () => undefined)
     }
@@ -137,7 +137,7 @@ export async function openToHouse(): Promise<string[]> {
   return openAddresses()
 }
 
-/** Closes it to the house's network again; who is let in stays known. */
+/** Closes it to the home network again; who is let in stays known. */
 export function closeToHouse(): void {
   for (const server of inHouse.values()) {
     server.close()

@@ -2,8 +2,8 @@ import { createHash } from 'node:crypto'
 import { closeShared, synced } from '../db/connection'
 import { contentPolicy } from '../door/gate'
 import { unsyncedOf } from '../error'
-import { begin } from '../house/begin'
-import { beginChores } from '../house/chores'
+import { begin } from '../library/startRecords'
+import { beginChores } from '../library/chores'
 
 /** The scripts that stand in a page, by their hashes: no other may run in it. */
 function scriptsIn(page: string): string[] {

@@ -16,7 +16,7 @@ vi.mock('~/stores/post', () => ({
     },
   }),
 }))
-vi.mock('~/keeping/hookBox', () => ({
+vi.mock('~/keeping/makeJournal', () => ({
   keepMake: () => Promise.resolve(), keptMake: () => Promise.resolve(undefined), keptEvents: () => Promise.resolve(post.known),
 }))
 

@@ -52,7 +52,7 @@ afterEach(() => {
 })
 
 async function page() {
-  const box = await import('~/keeping/hookBox')
+  const box = await import('~/keeping/makeJournal')
   const { Post } = await import('~/keeping/post')
   const states: import('~/keeping/post').PostState[] = []
   const events: [string, readonly MakeEvent[]][] = []

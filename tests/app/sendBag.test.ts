@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import type { DeskBag } from '~/keeping/deskBox'
+import type { DeskBag } from '~/keeping/bagStorage'
 import { newSave, sendLeft, sendSave } from '~/keeping/sendBag'
 import { newDesign } from '../../core/bag/design/starter'
 

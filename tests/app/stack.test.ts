@@ -1,6 +1,6 @@
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import { useAsking } from '~/composables/useAsking'
+import { useAnswers } from '~/composables/useAnswers'
 import { useStack } from '~/composables/useStack'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
@@ -110,7 +110,7 @@ describe('the stack of a wall', () => {
 describe('a part that is asked', () => {
   it('is changed answer by answer; one set to nothing is left out; keystrokes of one field are one edit, named by it', () => {
     const { bag, roundsOf, idAt } = opened({ ...plain(2), stripes: [{ colour: 'main', rounds: 2 }] } as WallSpec)
-    const asking = useAsking(
+    const asking = useAnswers(
       () => ['wall', idAt(0)],
       () => bag.design.wall[0]!,
       () => bag.draft.parts.at(-1),

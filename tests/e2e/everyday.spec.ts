@@ -111,9 +111,9 @@ test.describe('what takes long', () => {
 
   test('a look through a parcel says that it goes on, and can be called off', async ({ page }) => {
     await page.goto('/safe')
-    await page.route('**/api/house/parcel', () => new Promise(() => {}))
+    await page.route('**/api/library/parcel', () => new Promise(() => {}))
     let standing: object = { before: 2 }
-    await page.route('**/api/house/jobs/*', route => route.fulfill({ json: { standing } }))
+    await page.route('**/api/library/jobs/*', route => route.fulfill({ json: { standing } }))
     const file = { name: 'years.zip', mimeType: 'application/zip', buffer: Buffer.from('PK') }
     await page.locator('input[type=file]').setInputFiles(file)
     await expect(page.getByRole('status').filter({ hasText: 'years.zip is being looked through.' })).toBeVisible()

@@ -7,7 +7,7 @@ import { setTimeout as rest } from 'node:timers/promises'
 import { expect, test } from './program'
 
 /*
- * The phone in the same house. The second loopback address stands for the house's network here: to the program it is another door.
+ * The phone in the same house. The second loopback address stands for the home network here: to the program it is another door.
  */
 
 const PORT = 3185
@@ -49,7 +49,7 @@ interface Asked {
   readonly body?: string
 }
 
-/** Asks over the house's network as any program could: status, headers and body. */
+/** Asks over the home network as any program could: status, headers and body. */
 function over(path: string, { method = 'GET', headers = {}, body = '' }: Asked = {}) {
   return new Promise<{ status: number, cookie: string | undefined, body: string }>((resolve, reject) => {
     const asked = ask({ host: '127.0.0.2', port: PORT, path, method, headers }, (answer) => {
@@ -76,7 +76,7 @@ test('it is closed until it is opened; then one phone is let in by the letters, 
   await expect(page.getByRole('img', { name: /for its camera/ })).toBeVisible()
 
   // Who is not let in reads nothing and writes nothing.
-  for (const path of ['/api/designs', '/api/house/parcel', '/api/house/phone', '/api/nothing']) expect((await over(path)).status,
+  for (const path of ['/api/designs', '/api/library/parcel', '/api/library/phone', '/api/nothing']) expect((await over(path)).status,
     path).toBe(401)
   expect((await over('/api/designs', { method: 'POST', body: '{}' })).status).toBe(401)
   expect((await over('/')).status).toBe(303)
@@ -100,8 +100,8 @@ test('it is closed until it is opened; then one phone is let in by the letters, 
   await phone.getByRole('link', { name: /^Seed-head pouch/ }).last().click()
   await phone.getByLabel('Name', { exact: true }).fill('Pouch, by phone')
   await expect(phone.locator('[data-saving]')).toHaveAttribute('data-saving', 'saved')
-  expect(await phone.evaluate(() => fetch('/api/house/phone', { method: 'POST' }).then(({ status }) => status))).toBe(403)
-  const told = await phone.evaluate(async () => (await (await fetch('/api/house/phone')).json()) as object)
+  expect(await phone.evaluate(() => fetch('/api/library/phone', { method: 'POST' }).then(({ status }) => status))).toBe(403)
+  const told = await phone.evaluate(async () => (await (await fetch('/api/library/phone')).json()) as object)
   expect(told).not.toHaveProperty('code')
 
   // The letters let nobody else in.
@@ -144,7 +144,7 @@ test('opened by hand it asks everybody for the passphrase', async () => {
   expect(status).toBe(303)
   const [token] = cookie!.split(';')
   expect((await over('/api/designs', { headers: { Cookie: token! } })).status).toBe(200)
-  expect((await over('/api/house/phone', { method: 'POST', headers: { Cookie: token!, Origin: HOUSE } })).status).toBe(403)
+  expect((await over('/api/library/phone', { method: 'POST', headers: { Cookie: token!, Origin: HOUSE } })).status).toBe(403)
 })
 
 test('with a certificate of the maker\'s it is https, its cookie secure', async ({ browser }) => {

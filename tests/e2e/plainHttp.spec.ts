@@ -2,7 +2,7 @@ import { expect, test } from './program'
 import { freshBag } from './bag'
 import { logOf, takeUp, withoutQuestions } from './hookSteps'
 
-/** A name that leads to this machine, but that browsers trust as little as any on the house's network. */
+/** A name that leads to this machine, but that browsers trust as little as any on the home network. */
 test.use({
   launchOptions: {
     executablePath: '/usr/bin/chromium',

@@ -74,7 +74,7 @@ test('bad input, seeded: no answer above 499, none that is long, none that is sl
   console.log(`${BAD} in ${((Date.now() - from) / 1000).toFixed(0)} s, slowest ${slowest.ms.toFixed(0)} ms, memory ${memory.toFixed(0)} MB `
     + `and ${grown.toFixed(0)} more, ${JSON.stringify([...statuses].sort(([a], [b]) => a - b))}`)
   expect(wrong.slice(0, 10)).toEqual([])
-  // Answers come while heavy drafts go on in the workshop. The bound is wide: machines are noisy.
+  // Answers come while heavy drafts go on in a worker. The bound is wide: machines are noisy.
   expect(slowest.ms, slowest.what).toBeLessThan(6_000)
   expect(grown).toBeLessThan(250)
   const after = await server.send({ method: 'POST', path: '/api/designs', body: design('Still there') })

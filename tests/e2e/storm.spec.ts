@@ -58,7 +58,7 @@ test('restore beside the running program: every save that was acknowledged is in
   test.setTimeout(90_000)
   await server.start()
   await post('/api/designs', newDesign('Before all'))
-  const { name } = JSON.parse((await post('/api/house/copies', {}))!.body) as { name: string }
+  const { name } = JSON.parse((await post('/api/library/copies', {}))!.body) as { name: string }
   const acknowledged: string[] = []
   let going = true
   let n = 0
@@ -164,7 +164,7 @@ async function followed(job: string, done: Promise<unknown>): Promise<{ readonly
   let isDone = false
   void done.then(() => (isDone = true))
   while (!isDone) {
-    const { standing } = await get<{ standing: { before?: number, share?: number | null } | null }>(`/api/house/jobs/${job}`)
+    const { standing } = await get<{ standing: { before?: number, share?: number | null } | null }>(`/api/library/jobs/${job}`)
     if (standing?.before !== undefined) before.push(standing.before)
     if (standing && typeof standing.share === 'number') shares.push(standing.share)
     await rest(50)
@@ -178,7 +178,7 @@ test('nobody stands still: an order of 20,000 bags, a logbook of 200,000 taps, e
   await server.start()
   // What is done once after the start, and the machine's own warming up, are not looked at.
   await rest(3_000)
-  await get('/api/house/watch')
+  await get('/api/library/watch')
   const stood: string[] = []
   let slowest = 0
   let going = true
@@ -190,7 +190,7 @@ test('nobody stands still: an order of 20,000 bags, a logbook of 200,000 taps, e
     }
   })()
   const stalls = async () => {
-    const { stalls: all } = await get<{ stalls: { ms: number, workMs?: number, during: string[] }[] }>('/api/house/watch')
+    const { stalls: all } = await get<{ stalls: { ms: number, workMs?: number, during: string[] }[] }>('/api/library/watch')
     // Work alone counts, where the system tells it: another program's share of the machine is no fault of this one.
     return all.filter(({ workMs = 0 }) => workMs > MOST_WORK_MS)
   }
@@ -238,11 +238,11 @@ test('nobody stands still: an order of 20,000 bags, a logbook of 200,000 taps, e
     expect([...before].sort((a, b) => b - a)).toEqual(before)
     expect((await Promise.all(again)).map(answer => JSON.parse(answer!.body) as unknown)).toEqual(again.map(() => ({ taken: 0, there: 5 })))
   })
-  for (const heavy of ['/api/house/parcel', '/api/logbook/export?as=json', '/api/logbook/export?as=csv', '/api/logbook/hands'])
+  for (const heavy of ['/api/library/parcel', '/api/logbook/export?as=json', '/api/logbook/export?as=csv', '/api/logbook/hands'])
     await step(heavy, async () => expect((await server.send({ method: 'GET', path: heavy }))!.status).toBe(200))
   let name = ''
-  await step('copy', async () => ({ name } = JSON.parse((await post('/api/house/copies', {}))!.body) as { name: string }))
-  await step('returned to the copy', async () => expect((await post(`/api/house/copies/${name}`, {}))!.status).toBe(200))
+  await step('copy', async () => ({ name } = JSON.parse((await post('/api/library/copies', {}))!.body) as { name: string }))
+  await step('returned to the copy', async () => expect((await post(`/api/library/copies/${name}`, {}))!.status).toBe(200))
   going = false
   await others
   console.log(`slowest list ${slowest.toFixed(0)} ms`)
@@ -298,7 +298,7 @@ test('a path written in another way passes no gate, and a passphrase is slowed d
 
 test('what a program that was killed left unfinished is gone when it begins again', async () => {
   await server.start()
-  await post('/api/house/copies', {})
+  await post('/api/library/copies', {})
   await server.kill()
   const left = [`${path}.part`, join(`${path}.copies`, '2026-01-01T00-00-00-000.daily.sqlite.part')]
   for (const file of left) writeFileSync(file, Buffer.alloc(1_000_000))

@@ -17,7 +17,7 @@ test('kept safe: copies, what was thrown away, a parcel, a phone let in', async 
   await page.getByRole('button', { name: 'Use it on my phone' }).click()
   await expect(page.locator('[data-code]')).toBeVisible()
   await take(page, 'safe')
-  await request.delete('/api/house/phone')
+  await request.delete('/api/library/phone')
 })
 
 test('the bench', async ({ page, request }) => {

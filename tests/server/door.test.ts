@@ -3,7 +3,7 @@ import { askedFor, hostOf, isLoopback } from '../../server/door/address'
 import { contentPolicy, cookieOf, type Door, headsFor, isRecords, passes, pathOf, tokenIn } from '../../server/door/gate'
 import { certificateIn, listenWords } from '../../server/door/listening'
 import { OPEN_MINUTES, Pairing } from '../../server/door/pairing'
-import { LONGEST_WAIT_MS, TryLimiter } from '../../server/door/slowed'
+import { LONGEST_WAIT_MS, TryLimiter } from '../../server/door/tryLimiter'
 import { troubleOf } from '../../server/db/trouble'
 
 const HERE: Door = { inHouse: false, address: '127.0.0.1', port: 3000, secure: false }

@@ -14,8 +14,8 @@ import { open } from '../../server/db/connection'
 import { shelf } from '../../server/db/documents'
 import { bringIn, clearIncoming, type Content } from '../../server/db/incoming'
 import { makesIn } from '../../server/db/makes'
-import { logbookBrought, parcelBrought } from '../../server/workshop/bringJobs'
-import { packHouse } from '../../server/workshop/packHouse'
+import { logbookBrought, parcelBrought } from '../../server/jobs/importJobs'
+import { packHouse } from '../../server/jobs/packParcel'
 
 let folder: string
 let path: string

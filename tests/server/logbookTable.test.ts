@@ -5,7 +5,7 @@ import { type BagFacts, bagFacts } from '../../core/making/log/facts'
 import { handsOf } from '../../core/making/log/skillFromBags'
 import { listedOf } from '../../core/making/log/logbookEntry'
 import type { MakeDocument } from '../../core/making/make/document'
-import { readLogbookText } from '../../server/workshop/readLogbookText'
+import { readLogbookText } from '../../server/jobs/readLogbookText'
 
 const read = (text: string) => readLogbookText(text, i => `row-${i}`)
 const table = (...lines: string[]) => read(lines.join('\n'))

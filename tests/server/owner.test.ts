@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { claim, ownerWords } from '../../server/house/owner'
+import { claim, ownerWords } from '../../server/library/owner'
 
 let folder: string
 let path: string

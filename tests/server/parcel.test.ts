@@ -13,8 +13,8 @@ import { open } from '../../server/db/connection'
 import { DEMO_DESIGNS, DEMO_LOGBOOK, DEMO_MAKES, DEMO_SWATCHES, DEMO_YARNS, DEMO_ORDERS, layOutDemoWorld } from '../../server/db/demoWorld'
 import { shelf } from '../../server/db/documents'
 import { makesIn, type MakeListed } from '../../server/db/makes'
-import { packHouse } from '../../server/workshop/packHouse'
-import { type ParcelFile, unpackHouse } from '../../server/workshop/unpackHouse'
+import { packHouse } from '../../server/jobs/packParcel'
+import { type ParcelFile, unpackHouse } from '../../server/jobs/unpackParcel'
 
 let folder: string
 let path: string

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { type Copy, KEPT, letGo, type Reason } from '../../server/house/retention'
+import { type Copy, KEPT, letGo, type Reason } from '../../server/library/retention'
 
 const NOW = new Date('2026-09-30T12:00:00Z')
 const DAY_MS = 86_400_000

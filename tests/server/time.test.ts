@@ -9,8 +9,8 @@ import { dayAfter, daysBetween, mondayOf, weekdayOf } from '../../core/household
 import { open } from '../../server/db/connection'
 import { devicesIn, UNUSED_DAYS } from '../../server/db/devices'
 import { shelf } from '../../server/db/documents'
-import { copiesOf, copyAll } from '../../server/house/copies'
-import { copied } from '../../server/workshop/houseJobs'
+import { copiesOf, copyAll } from '../../server/library/copies'
+import { copied } from '../../server/jobs/recordsJobs'
 
 /*
  * Clocks that are wrong, set back, set forward; days that are 23 or 25 hours long, or begin at one in the morning; leap days; year 9999.
@@ -55,7 +55,7 @@ describe('days', () => {
 
 describe('what was thrown away', () => {
   it('is still there after a clock that was ten years ahead for some hours, and goes after its sixty days', async () => {
-    const { clearAside, designs, ASIDE_DAYS } = await import('../../server/db/shelves')
+    const { clearAside, designs, ASIDE_DAYS } = await import('../../server/db/repositories')
     const { closeShared } = await import('../../server/db/connection')
     vi.useFakeTimers({ now: new Date('2026-09-01T12:00:00Z') })
     const { id } = designs().add(newDesign('Thrown away'))
@@ -74,11 +74,11 @@ describe('what was thrown away', () => {
 
 describe('a clock that is set', () => {
   it('back by years keeps saves and copies: the next copy is made, and none that is there goes for it', async () => {
-    vi.doMock('../../server/workshop/workshop', async original => ({
+    vi.doMock('../../server/jobs/workerPool', async original => ({
       ...await original<object>(),
-      inWorkshop: (_: string, { why, now }: { why: 'daily', now: number }) => Promise.resolve(copied({ path, why, now })),
+      runJob: (_: string, { why, now }: { why: 'daily', now: number }) => Promise.resolve(copied({ path, why, now })),
     }))
-    const { copyIfDue } = await import('../../server/house/chores')
+    const { copyIfDue } = await import('../../server/library/chores')
     const { closeShared, openShared } = await import('../../server/db/connection')
     const designs = shelf(openShared(), 'designs', readDesign)
     vi.useFakeTimers({ now: new Date('2031-03-01T12:00:00Z') })

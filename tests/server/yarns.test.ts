@@ -3,7 +3,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { shelfTable } from '../../core/household/shelf/table'
 import { DEMO_YARNS } from '../../server/db/demoWorld'
-import { readShelfText } from '../../server/workshop/readShelf'
+import { readShelfText } from '../../server/jobs/readShelf'
 
 const ids = (i: number) => `new-${i}`
 const table = (...lines: string[]) => readShelfText(lines.join('\n'), ids)

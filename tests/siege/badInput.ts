@@ -91,9 +91,9 @@ const PATHS = [
   '/api/designs/ID/versions/7',
   '/api/swatches', '/api/swatches/ID', '/api/swatches/ID/export', '/api/makes', '/api/makes/ID', '/api/makes/ID/events',
   '/api/makes/ID/export',
-  '/api/shelf', '/api/shelf/designs/ID', '/api/shelf/ID/ID', '/api/house/copies/ID', '/api/house/devices/ID', '/api/house/salvage',
+  '/api/trash', '/api/trash/designs/ID', '/api/trash/ID/ID', '/api/library/copies/ID', '/api/library/devices/ID', '/api/library/salvage',
   '/api/ID',
-  '/api/house/parcel', '/ID', '/_nuxt/ID', '/bags/ID', '//api/designs', '/api//designs',
+  '/api/library/parcel', '/ID', '/_nuxt/ID', '/bags/ID', '//api/designs', '/api//designs',
 ]
 
 const QUERIES = [

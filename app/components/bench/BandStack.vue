@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { valueAt } from '~~/core/parts/field/placedField'
 import type { KindsField } from '~~/core/parts/field/field'
 import { firstRepeat } from '~~/core/parts/band/own'
-import type { Asking } from '~/composables/useAsking'
+import type { Asking } from '~/composables/useAnswers'
 import { useDocument } from '~/stores/document'
 
 /** The bands of a flat piece, from its first row up: each with its kind and what that asks. */

@@ -2,14 +2,14 @@
 import { onBeforeUnmount, ref, watch } from 'vue'
 import { lyingWords } from '~~/core/readers/words/floorWords'
 import { countByWeight, countedWords } from '~~/core/parts/part/worst'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 
 /** What a redraft came to, told once to who does not see it; and what was undone or done again, shown for a moment. */
 const bag = useDocument()
 const view = useView()
-const told = useTell()
+const told = useTranslate()
 const heard = ref('')
 const shown = ref('')
 /** A change rests this long before it is told; what was undone is shown this long. */

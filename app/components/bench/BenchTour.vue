@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, nextTick, ref, watch } from 'vue'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** Five things to know of the bench, one after the other; to be left at any time, and then not offered again. */
-const ways = useWays()
+const ways = useSettings()
 const at = ref(-1)
 const POINTS = [
   { what: '.canvas', says: 'The drawing is to scale and is the menu: press a part or its name for its questions. The wheel enlarges it.' },

@@ -5,18 +5,18 @@ import type { Draft, DraftPart } from '~~/core/bag/draft/draft'
 import { drift } from '~~/core/bag/draft/drift'
 import { ADJUST_BAND } from '~~/core/parts/wall/adjusted'
 import { stepsWords } from '~~/core/readers/words/stepWords'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 import { fetchPart, NOT_FETCHED } from '~/kinds/fetchKinds'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** "I have 118, not 116": what that does to the mouth, where it may have come from, and what can be done about it. */
 const props = defineProps<{ draft: Draft, part: DraftPart }>()
 const bag = useDocument()
 const view = useView()
-const ways = useWays()
-const told = useTell()
+const ways = useSettings()
+const told = useTranslate()
 const open = ref(false)
 const rounds = computed(() => ({ least: props.part.firstRound, most: props.part.firstRound + props.part.rounds.length - 1 }))
 const wanted = ref(rounds.value.most)

@@ -6,7 +6,7 @@ import { ASSUMED_GAUGE } from '~~/core/bag/design/starter'
 import { isInTexture, keptTexture } from '~~/core/bag/design/textureSwatch'
 import { kindOf } from '~~/core/parts/wall/wall'
 import { hookLabel } from '~~/core/things/stitch/hooks'
-import type { Asking } from '~/composables/useAsking'
+import type { Asking } from '~/composables/useAnswers'
 import { useDocument } from '~/stores/document'
 import { useSwatches } from '~/stores/swatches'
 

@@ -2,12 +2,12 @@
 import { computed, ref } from 'vue'
 import { kindOf } from '~~/core/parts/wall/wall'
 import { useReturnFocus } from '~/composables/useReturnFocus'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 
 /** What a part is, in a line, with the way to change it: the kinds are laid out on a sheet. */
 const props = defineProps<{ value: string, colour: string, asks: string }>()
 const emit = defineEmits<{ pick: [band: string] }>()
-const told = useTell()
+const told = useTranslate()
 const own = computed(() => kindOf({ band: props.value }))
 const choosing = ref(false)
 useReturnFocus(choosing)

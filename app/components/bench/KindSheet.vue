@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { knowEveryKind } from '~~/core/bag/design/everyKind'
 import { KIND_GROUPS } from '~~/core/parts/kind/kind'
 import { wallKinds } from '~~/core/parts/wall/wall'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 import { layersOf } from '~/looks/tileLayers'
 import { tileOf } from '~/looks/tiles'
 
@@ -12,7 +12,7 @@ import { tileOf } from '~/looks/tiles'
 const props = defineProps<{ value: string, colour: string }>()
 const emit = defineEmits<{ pick: [band: string] }>()
 const open = defineModel<boolean>({ required: true })
-const told = useTell()
+const told = useTranslate()
 const find = ref('')
 const field = ref<{ readonly $el: HTMLElement }>()
 /** The sheet is laid out after the dialog is. */

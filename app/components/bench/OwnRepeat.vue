@@ -10,14 +10,14 @@ import { checkRepeat, firstRepeat, type OwnSpec } from '~~/core/parts/band/own'
 import { kindOf } from '~~/core/parts/wall/wall'
 import { checkRounds, firstRounds } from '~~/core/parts/wall/written'
 import { linesIn, typedIn } from '~/reading/ownLines'
-import type { Asking } from '~/composables/useAsking'
+import type { Asking } from '~/composables/useAnswers'
 import { useDocument } from '~/stores/document'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** A repeat of the maker's own: typed a line a round, worked as it is typed, kept when it comes out. */
 const props = defineProps<{ asking: Asking, part?: DraftPart | undefined, rows?: boolean }>()
 const bag = useDocument()
-const ways = useWays()
+const ways = useSettings()
 
 const repeatId = computed(() => (props.asking.spec as OwnSpec).repeat)
 const kept = computed(() => bag.design.repeats.find(({ id }) => id === repeatId.value))

@@ -7,12 +7,12 @@ import { measurable } from '~~/core/making/make/expectedLength'
 import { compared, type Measuring, partMeasured } from '~~/core/making/make/measuring'
 import { tell } from '~~/core/things/stitch/translate'
 import { useDocument } from '~/stores/document'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** A part of the wall, done or half done, under the tape: what lies above is drafted by it. */
 const props = defineProps<{ part: DraftPart }>()
 const bag = useDocument()
-const ways = useWays()
+const ways = useSettings()
 const rounds = ref(props.part.rounds.length)
 watch(() => [props.part.id, props.part.rounds.length] as const, ([id, length], [before]) => {
   if (id !== before || rounds.value > length) rounds.value = length

@@ -3,7 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { BAG_FIELDS } from '~~/core/bag/design/bagFields'
 import { partName } from '~~/core/bag/design/partNames'
 import { countByWeight, countedWords } from '~~/core/parts/part/worst'
-import { useAsking } from '~/composables/useAsking'
+import { useAnswers } from '~/composables/useAnswers'
 import { useGoTo } from '~/composables/useGoTo'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
@@ -12,7 +12,7 @@ import type { Naming } from './PartHeading.vue'
 /** What a part is asked for, what it comes to and what to watch: three blocks, always in this order. */
 const bag = useDocument()
 const view = useView()
-const asking = useAsking(() => [], () => bag.design)
+const asking = useAnswers(() => [], () => bag.design)
 
 const draft = computed(() => view.still)
 const part = computed(() => draft.value.parts.find(({ id }) => id === view.selected))

@@ -4,12 +4,12 @@ import { nearestStitch } from '~~/core/readers/chart/nearest'
 import { planOf } from '~~/core/readers/chart/plan'
 import type { Draft } from '~~/core/bag/draft/draft'
 import { stitchWords } from '~~/core/readers/words/stitchWords'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** Says what a stitch of the floor is and what it stands on: the one pointed at, or stepped to with the arrow keys. */
 const props = defineProps<{ draft: Draft, scale: number }>()
 const emit = defineEmits<{ read: [words: string] }>()
-const ways = useWays()
+const ways = useSettings()
 
 const plan = computed(() => planOf(props.draft))
 const at = ref(-1)

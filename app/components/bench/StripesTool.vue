@@ -3,7 +3,7 @@ import { mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
 import type { Bandlike, Stripe } from '~~/core/parts/texture/bandlike'
 import { MOST_STRIPES, STRIPE } from '~~/core/parts/texture/stripes'
-import type { Asking } from '~/composables/useAsking'
+import type { Asking } from '~/composables/useAnswers'
 
 /** A band's yarn, or its stripes. */
 const props = defineProps<{ asking: Asking }>()

@@ -4,7 +4,7 @@ import { casingsOf } from '~~/core/bag/draft/casing'
 import type { DraftPart } from '~~/core/bag/draft/draft'
 import { formatCm } from '~~/core/things/measure/format'
 import { drawnBy } from '~~/core/parts/mouth/drawn'
-import type { Asking } from '~/composables/useAsking'
+import type { Asking } from '~/composables/useAnswers'
 import { useView } from '~/stores/view'
 
 /** How a casing's cords are threaded, and what they do when they are pulled. */

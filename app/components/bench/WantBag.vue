@@ -3,13 +3,13 @@ import { computed, ref } from 'vue'
 import { BAG_FIELDS } from '~~/core/bag/design/bagFields'
 import { standsAt } from '~~/core/parts/field/placedField'
 import type { Fields } from '~~/core/parts/field/field'
-import { useAsking } from '~/composables/useAsking'
+import { useAnswers } from '~/composables/useAnswers'
 import { useDocument } from '~/stores/document'
 
 /** What is asked of the bag as a whole. */
 const bag = useDocument()
 const nameTrouble = ref('')
-const asking = useAsking(() => [], () => bag.design)
+const asking = useAnswers(() => [], () => bag.design)
 const handled = computed(() => bag.draft.parts.some(({ handles }) => handles.length > 0))
 
 const { hands, units, rounds, mouth, stretch, lining, forChild } = BAG_FIELDS

@@ -3,7 +3,7 @@ import { computed } from 'vue'
 import { knowEveryKind } from '~~/core/bag/design/everyKind'
 import { baseForms, beginBase, formOf } from '~~/core/parts/base/base'
 import type { Change } from '~~/core/parts/part/finding'
-import { type Asking, useAsking } from '~/composables/useAsking'
+import { type Asking, useAnswers } from '~/composables/useAnswers'
 import { useDocument } from '~/stores/document'
 import StripesTool from './StripesTool.vue'
 
@@ -12,7 +12,7 @@ knowEveryKind()
 const bag = useDocument()
 const base = computed(() => bag.design.base)
 const form = computed(() => formOf(base.value))
-const asked = useAsking(() => ['base'], () => base.value, () => bag.draft.parts[0])
+const asked = useAnswers(() => ['base'], () => base.value, () => bag.draft.parts[0])
 
 /** A base that is decided in another way is no longer the one that was measured. */
 const asking = computed<Asking>(() => ({

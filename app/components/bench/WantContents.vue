@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { CONTENT_KINDS, contentOf } from '~~/core/parts/contents/contents'
-import { useAsking } from '~/composables/useAsking'
+import { useAnswers } from '~/composables/useAnswers'
 import { useProposal } from '~/composables/useProposal'
 import { fetchEveryKind, NOT_FETCHED } from '~/kinds/fetchKinds'
 import { useDocument } from '~/stores/document'
@@ -11,7 +11,7 @@ const bag = useDocument()
 const { looking, propose: search } = useProposal()
 const said = ref('')
 const contents = computed(() => bag.design.contents)
-const asking = useAsking(() => ['contents'], () => contents.value ?? {})
+const asking = useAnswers(() => ['contents'], () => contents.value ?? {})
 const CHOICES = [{ value: 'nothing', name: 'nothing in particular' }, ...CONTENT_KINDS.map(({ kind, name }) => ({ value: kind, name }))]
 
 /** What it weighs is known whatever shape it has. */

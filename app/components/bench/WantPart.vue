@@ -6,7 +6,7 @@ import type { DraftPart } from '~~/core/bag/draft/draft'
 import type { Tool } from '~~/core/parts/kind/kind'
 import { asksOf } from '~~/core/parts/wall/asksOf'
 import { kindOf } from '~~/core/parts/wall/wall'
-import { useAsking } from '~/composables/useAsking'
+import { useAnswers } from '~/composables/useAnswers'
 import { useStack } from '~/composables/useStack'
 import { useDocument } from '~/stores/document'
 import OwnRepeat from './OwnRepeat.vue'
@@ -18,7 +18,7 @@ import WherePlaced from './WherePlaced.vue'
 const props = defineProps<{ spec: WallPart, part?: DraftPart | undefined }>()
 const bag = useDocument()
 const { turnInto } = useStack()
-const asking = useAsking(
+const asking = useAnswers(
   () => ['wall', props.spec.id],
   () => props.spec,
   () => props.part,

@@ -4,13 +4,13 @@ import { computed } from 'vue'
 import { askedAt, type AskedAt } from '~~/core/parts/part/askedAt'
 import type { Finding, Fix, Weight } from '~~/core/parts/part/finding'
 import { worstFirst } from '~~/core/parts/part/worst'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 
 /** Findings, the heaviest first, each with the fix it offers and the way to where it is asked. */
 const props = defineProps<{ findings: readonly Finding[], inHand: string, nameOf: (part: string) => string }>()
 const emit = defineEmits<{ fix: [fix: Fix], look: [fix?: Fix], go: [at: AskedAt] }>()
 
-const told = useTell()
+const told = useTranslate()
 const LOOKS: Record<Weight, { icon: string, word: string }> = {
   stop: { icon: mdiAlertOctagon, word: 'Stopped' },
   caution: { icon: mdiAlert, word: 'Take care' },

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { DraftPart } from '~~/core/bag/draft/draft'
 import { PLACED, type Where } from '~~/core/parts/handle/onRim'
-import type { Asking } from '~/composables/useAsking'
+import type { Asking } from '~/composables/useAnswers'
 import { useDocument } from '~/stores/document'
 
 /** Where something on the rim goes: in the middle, or moved; by the sides the bag has, or as the maker marked them anew. */

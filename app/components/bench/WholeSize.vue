@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { asTall, asWide, canBeWide, giving, type SizingResult, type TallAs, tallCm } from '~~/core/bag/fit/wholeSize'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 
 /** How large the bag is in all: wide by its base, tall by the band that gives. What is typed makes it so, as near as whole rounds come. */
 const bag = useDocument()
 const view = useView()
-const told = useTell()
+const told = useTranslate()
 const draft = computed(() => view.still)
 const floored = computed(() => draft.value.sizes.floor.shape !== 'none')
 const band = computed(() => giving(draft.value))

@@ -2,11 +2,11 @@
 import { computed } from 'vue'
 import type { Draft, DraftPart } from '~~/core/bag/draft/draft'
 import { patternOf } from '~~/core/readers/words/pattern'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** A part's rounds in words: its own section of the pattern, and one for each piece that is worked for it. */
 const props = defineProps<{ draft: Draft, part: DraftPart }>()
-const ways = useWays()
+const ways = useSettings()
 const pattern = computed(() => patternOf(props.draft, ways.terms, ways.repeats))
 const sections = computed(() => pattern.value.sections.filter(({ part }) => part === props.part.id))
 /** Every way in that differs from the usual one, of the part and its pieces. */

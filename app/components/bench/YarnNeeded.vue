@@ -8,7 +8,7 @@ import { oddsWords, SURE_ENOUGH } from '~~/core/household/shelf/enough'
 import { lastsWords, needOfShelf } from '~~/core/household/shelf/yarnNeed'
 import type { ShelfYarn } from '~~/core/household/shelf/yarn'
 import { yarnNeeds, yarnShares } from '~~/core/bag/yarn/yarn'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 import { useYarns } from '~/stores/yarns'
 
 /** What a bag takes of one of its yarns: in all, part by part, in grams and balls with their odds, and whether the shelf has enough. */
@@ -16,7 +16,7 @@ const props = defineProps<{ draft: Draft, id: string, onShelf?: ShelfYarn | unde
 const emit = defineEmits<{ take: [label: string, changes: readonly Change[]] }>()
 
 const shelf = useYarns()
-const say = useTell()
+const say = useTranslate()
 const units = computed(() => props.draft.design.units)
 /** What another yarn would do is worked out once somebody asks. */
 const asked = ref(false)

@@ -2,14 +2,14 @@
 import { computed, ref, watch } from 'vue'
 import { answersTo, asksFigure, figureAnswered, type PlacedField, said, withinOf } from '~~/core/parts/field/placedField'
 import { formatCm } from '~~/core/things/measure/format'
-import type { Asking } from '~/composables/useAsking'
-import { useTell } from '~/composables/useTell'
+import type { Asking } from '~/composables/useAnswers'
+import { useTranslate } from '~/composables/useTranslate'
 
 /** One question, as its sort is asked, and what it asks further as it is answered now. */
 const props = defineProps<{ put: PlacedField, asking: Asking }>()
 
 const field = computed(() => props.put.field)
-const told = useTell()
+const told = useTranslate()
 const label = computed(() => told(said(field.value.label, props.asking.spec, props.asking.now)))
 const why = computed(() => field.value.why && told(field.value.why))
 const answers = computed(() => answersTo(props.put, props.asking.spec, props.asking.now))

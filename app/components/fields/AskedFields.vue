@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { type PlacedField, rowsOf } from '~~/core/parts/field/placedField'
 import type { Fields } from '~~/core/parts/field/field'
-import type { Asking } from '~/composables/useAsking'
+import type { Asking } from '~/composables/useAnswers'
 
 /** Questions as their declaration asks them, in its order; what belongs right after one goes into the slot of its name. */
 const props = defineProps<{ fields: Fields, asking: Asking, at?: readonly (string | number)[], skip?: readonly string[] }>()

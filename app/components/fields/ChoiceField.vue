@@ -1,7 +1,7 @@
 <script setup lang="ts" generic="V extends string | number | boolean">
 import { computed, useId } from 'vue'
 import type { CardId } from '~~/core/things/entry/cards'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 
 /** One of a few, all in sight; what the chosen one does is said below, stitches in the maker's vocabulary. */
 const props = defineProps<{
@@ -14,7 +14,7 @@ const props = defineProps<{
 const emit = defineEmits<{ change: [value: V] }>()
 
 const name = useId()
-const told = useTell()
+const told = useTranslate()
 const chosen = computed(() => props.choices.find(({ value }) => value === props.value))
 const does = computed(() => told(chosen.value?.does ?? ''))
 </script>

@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { valueAt } from '~~/core/parts/field/placedField'
 import type { ListField } from '~~/core/parts/field/field'
 import { beginnings } from '~~/core/parts/kind/beginnings'
-import type { Asking } from '~/composables/useAsking'
+import type { Asking } from '~/composables/useAnswers'
 
 /** Several of a thing, one under the other: each with its questions, added at the end and removed where it stands. */
 const props = defineProps<{

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { useHands } from '~/composables/useHands'
+import type { useTapKeys } from '~/composables/useTapKeys'
 
 /** What the hook does next, in the letters of a road sign; what must not be missed, and what comes then. All of it is one button. */
 defineProps<{
@@ -10,7 +10,7 @@ defineProps<{
   watchFor: readonly { readonly what: string, readonly now: boolean, readonly when: string }[]
   lead: string
   then: string
-  hands: ReturnType<typeof useHands>
+  hands: ReturnType<typeof useTapKeys>
 }>()
 </script>
 

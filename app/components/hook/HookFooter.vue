@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiUndoVariant } from '@mdi/js'
 import type { BeatSize, SizeChoice } from '~~/core/readers/beats/size'
-import { useHookWays } from '~/stores/hookWays'
+import { useHookSettings } from '~/stores/hookSettings'
 
 /** What lies under the thumb: one back, how much a tap does, done. */
 defineProps<{
@@ -14,7 +14,7 @@ defineProps<{
   undoes: { readonly word: string, readonly full: string } | undefined
 }>()
 const emit = defineEmits<{ on: [], back: [], finish: [] }>()
-const ways = useHookWays()
+const ways = useHookSettings()
 
 const SIZES: readonly { readonly value: SizeChoice, readonly name: string, readonly long: string }[] = [
   { value: 'own', name: 'Own', long: 'As each round wants it' }, { value: 'stitch', name: 'Stitch', long: 'Stitch by stitch' },

@@ -69,7 +69,7 @@ function rip(round: number): void {
       v-else-if="sheet === 'note'"
       @done="emit('close')"
     />
-    <HookWaysSheet
+    <HookSettingsSheet
       v-else-if="sheet === 'ways'"
       :has-voice="hasVoice"
       :awake="awake"

@@ -9,11 +9,11 @@ import { tell } from '~~/core/things/stitch/translate'
 import { formatGrams, formatMetres } from '~~/core/things/measure/amounts'
 import { paceChart, roundsChart, sizesChart, yarnChart } from '~/looks/charts'
 import type { Taught } from '~/stores/logbook'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** A bag planned against made, in pictures; each with its table. */
 const props = defineProps<{ facts: BagFacts, taught?: Taught | undefined }>()
-const ways = useWays()
+const ways = useSettings()
 const told = (text: string) => tell(text, { terms: ways.terms, units: ways.units ?? 'cm' })
 const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 

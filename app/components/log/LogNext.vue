@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { useAnother } from '~/composables/useAnother'
+import { useNextBag } from '~/composables/useNextBag'
 import { useLogbook } from '~/stores/logbook'
 
 /** The next one from this one: the same again, as it came out, or beside another. */
 const props = defineProps<{ id: string, name: string, finished: boolean }>()
 const book = useLogbook()
 const router = useRouter()
-const { trouble, again, cameOut } = useAnother()
+const { trouble, again, cameOut } = useNextBag()
 const other = ref<string | null>(null)
 const others = computed(() => book.bags.filter(({ id, listed }) => id !== props.id && !listed?.fromTable))
 if (book.bags.length === 0) void book.load()

@@ -5,11 +5,11 @@ import { formatCm, formatLength } from '~~/core/things/measure/format'
 import { tell } from '~~/core/things/stitch/translate'
 import { alongChart, paceOverTime, sizesChart } from '~/looks/charts'
 import type { Taught } from '~/stores/logbook'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** Over all bags: the pace bag after bag, tension along a bag, sizes said and found. */
 const props = defineProps<{ taught: Taught }>()
-const ways = useWays()
+const ways = useSettings()
 const told = (text: string) => tell(text, { terms: ways.terms, units: ways.units ?? 'cm' })
 const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
 

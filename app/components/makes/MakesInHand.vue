@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { useGone } from '~/composables/useGone'
+import { useTrashNote } from '~/composables/useTrashNote'
 import { mdiDeleteOutline } from '@mdi/js'
 import { computed } from 'vue'
 import { useMakes } from '~/stores/makes'
 
 /** The bags on the hook, with how far each is. */
 const shelf = useMakes()
-const { gone, throwAway, takeBack } = useGone(shelf)
+const { gone, throwAway, takeBack } = useTrashNote(shelf)
 /** Finished ones stand in the logbook. */
 const inHand = computed(() => shelf.makes.filter(({ progress }) => progress?.words !== 'Finished'))
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
@@ -47,7 +47,7 @@ const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'sh
         />
       </li>
     </ul>
-    <GoneNote
+    <TrashNote
       :name="gone?.name"
       @back="takeBack"
       @close="gone = undefined"

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import type { ToBuy } from '~~/core/household/plan/buy'
 import { buyWords, lotWords, money } from '~~/core/household/plan/list'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 
 /** The yarn for what is still to be made: what it wants, what lies there, what to buy, by dye lot. */
 defineProps<{ buying: readonly ToBuy[], currency: string }>()
-const told = useTell()
+const told = useTranslate()
 </script>
 
 <template>

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import type { Card } from '~~/core/things/entry/card'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 
 /** A way that a stitch is entered or joined: its drawing, and two sentences. Left-handed makers see it mirrored. */
 defineProps<{ card: Card, leftHanded?: boolean }>()
-const told = useTell()
+const told = useTranslate()
 </script>
 
 <template>

@@ -3,7 +3,7 @@ import { mdiHistory, mdiRedo, mdiUndo } from '@mdi/js'
 import { ref } from 'vue'
 import { useShortcuts } from '~/composables/useShortcuts'
 import { useTakeUp } from '~/composables/useTakeUp'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 import { useDocument } from '~/stores/document'
 import { useSaving } from '~/stores/saving'
 import { useView } from '~/stores/view'
@@ -12,7 +12,7 @@ import { useView } from '~/stores/view'
 const bag = useDocument()
 const saving = useSaving()
 const view = useView()
-const told = useTell()
+const told = useTranslate()
 const takeUp = useTakeUp()
 const router = useRouter()
 const remembering = ref(false)

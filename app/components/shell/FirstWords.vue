@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** Asked once, before the first bag: terms, measures, hand. What is left as it stands is remembered too. */
-const ways = useWays()
+const ways = useSettings()
 const asking = ref(ways.units === undefined || ways.hands === undefined)
 
 function done(): void {
@@ -21,7 +21,7 @@ function done(): void {
   >
     <h2>How do you work?</h2>
     <div class="three">
-      <WaysFields />
+      <SettingsFields />
     </div>
     <v-btn
       variant="tonal"

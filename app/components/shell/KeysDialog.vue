@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { useReturnFocus } from '~/composables/useReturnFocus'
 import type { Shortcut } from '~/composables/useShortcuts'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 defineProps<{ shortcuts: readonly Shortcut[] }>()
 const open = defineModel<boolean>({ required: true })
 useReturnFocus(open)
-const ways = useWays()
+const ways = useSettings()
 </script>
 
 <template>

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { onMounted } from 'vue'
-import type { DeskBag } from '~/keeping/deskBox'
+import type { DeskBag } from '~/keeping/bagStorage'
 import { saveToFile } from '~/keeping/saveToFile'
-import { useDesk } from '~/stores/desk'
+import { useLocalBags } from '~/stores/localBags'
 
 /** Shown instead of a screen that broke: what is here can be saved to a file, whatever else does not work. */
 const emit = defineEmits<{ again: [] }>()
-const desk = useDesk()
+const desk = useLocalBags()
 onMounted(() => void desk.look())
 
 function save({ design }: Pick<DeskBag, 'design'>): void {

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useReturnFocus } from '~/composables/useReturnFocus'
-import { type Light, useWays } from '~/stores/ways'
+import { type Light, useSettings } from '~/stores/settings'
 
 /** What a maker prefers, once for all bags. */
 const open = defineModel<boolean>({ required: true })
-const ways = useWays()
+const ways = useSettings()
 useReturnFocus(open)
 </script>
 
@@ -22,7 +22,7 @@ useReturnFocus(open)
       <p class="soft">
         Kept by this browser. A bag keeps its own measures and hand: change those under “How you work”.
       </p>
-      <WaysFields />
+      <SettingsFields />
       <ChoiceField
         label="Repeats are written"
         :value="ways.repeats"

@@ -3,10 +3,10 @@ import { mdiCogOutline, mdiHelp, mdiMagnify, mdiMenu } from '@mdi/js'
 import { computed, ref } from 'vue'
 import { useEarlyKeys } from '~/composables/useEarlyKeys'
 import { shortcutsNow, useShortcuts } from '~/composables/useShortcuts'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** What stands above every screen. What only a bag in hand needs is loaded with its screens. */
-const ways = useWays()
+const ways = useSettings()
 const route = useRoute()
 const router = useRouter()
 const helping = ref(false)

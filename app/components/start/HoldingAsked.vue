@@ -5,7 +5,7 @@ import { withChanges } from '~~/core/bag/design/edit'
 import { ASSUMED_GAUGE } from '~~/core/bag/design/starter'
 import { gaugeOf } from '~~/core/things/gauge/gauge'
 import type { Units } from '~~/core/things/measure/format'
-import type { Asking } from '~/composables/useAsking'
+import type { Asking } from '~/composables/useAnswers'
 
 /** What a bag must hold, asked before there is a bag. */
 const props = defineProps<{ contents: Contents, units: Units }>()

@@ -10,13 +10,13 @@ import { gaugeOf } from '~~/core/things/gauge/gauge'
 import type { Units } from '~~/core/things/measure/format'
 import type { Change } from '~~/core/parts/part/finding'
 import { FABRIC_KINDS, type StitchKind, stitchName } from '~~/core/things/stitch/dictionary'
-import type { Asking } from '~/composables/useAsking'
-import { useWays } from '~/stores/ways'
+import type { Asking } from '~/composables/useAnswers'
+import { useSettings } from '~/stores/settings'
 
 /** What was counted on a swatch: for each stitch measured, stitches and rounds over a width; the hook, the strands. */
 const props = defineProps<{ gauge: DesignGauge, units: Units }>()
 const emit = defineEmits<{ change: [gauge: DesignGauge, field: string] }>()
-const ways = useWays()
+const ways = useSettings()
 
 /** Whoever counts, has measured: what was assumed before no longer is. */
 function answer(_: string, changes: readonly Change[], group = 'swatch'): string | undefined {

@@ -7,11 +7,11 @@ import { FABRIC_KINDS, stitchName } from '~~/core/things/stitch/dictionary'
 import { hookLabel } from '~~/core/things/stitch/hooks'
 import { yarnWeightFor } from '~~/core/things/stitch/yarnWeights'
 import { relativeUncertainty } from '~~/core/things/measure/length'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** What was counted on a swatch, and what that makes of a stitch. */
 const props = defineProps<{ gauge: DesignGauge, texture?: KeptTexture | undefined }>()
-const ways = useWays()
+const ways = useSettings()
 
 /** The class of yarn, by the published standard, that usually comes to this gauge. */
 const weight = computed(() => yarnWeightFor(1 / gaugeOf(props.gauge).sc.width.cm))

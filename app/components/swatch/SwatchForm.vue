@@ -1,12 +1,12 @@
 <script setup lang="ts">
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 import { computed, onMounted, ref, shallowRef, watch } from 'vue'
 import type { DesignGauge, SwatchDocument } from '~~/core/bag/design/design'
 import { useFormTrouble } from '~/composables/useFormTrouble'
 import { useYarns } from '~/stores/yarns'
 
 /** Entering a swatch, with the square it makes beside it. */
-const ways = useWays()
+const ways = useSettings()
 const props = defineProps<{ document: SwatchDocument }>()
 const emit = defineEmits<{ enter: [document: SwatchDocument], keep: [document: SwatchDocument], leave: [] }>()
 

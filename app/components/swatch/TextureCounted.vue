@@ -8,14 +8,14 @@ import { type KeptTexture, textureKinds, textureFields, textureOfKind } from '~~
 import type { Fields } from '~~/core/parts/field/field'
 import { gaugeOf } from '~~/core/things/gauge/gauge'
 import type { Units } from '~~/core/things/measure/format'
-import type { Asking } from '~/composables/useAsking'
+import type { Asking } from '~/composables/useAnswers'
 import { linesIn, typedIn } from '~/reading/ownLines'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** What a swatch is of: plain stitches alone, or a texture too, with what was counted on that. */
 const props = defineProps<{ texture: KeptTexture | undefined, gauge: DesignGauge, units: Units }>()
 const emit = defineEmits<{ change: [texture: KeptTexture | undefined] }>()
-const ways = useWays()
+const ways = useSettings()
 
 const OF = [{ value: '', title: 'plain stitches' }, ...textureKinds().map(({ band, name }) => ({ value: band, title: name }))]
 const BEGUN = { across: 8, countedIn: 'repeats', overCm: 10, rounds: 10, tallCm: 10 } as const

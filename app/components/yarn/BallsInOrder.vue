@@ -4,11 +4,11 @@ import type { Draft } from '~~/core/bag/draft/draft'
 import { ballOrder, ballOrderWords } from '~~/core/household/shelf/ballOrder'
 import type { Rate } from '~~/core/household/shelf/yarnUse'
 import type { Ball } from '~~/core/household/shelf/yarn'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 
 /** Which ball is used for what, so that no join falls on what bears and no change of lot shows. */
 const props = defineProps<{ draft: Draft, yarn: string, balls: readonly Ball[], eats: Rate }>()
-const told = useTell()
+const told = useTranslate()
 /** Every order is tried: only once somebody looks. */
 const open = ref(false)
 const lines = computed(() => {

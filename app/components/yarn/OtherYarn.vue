@@ -11,7 +11,7 @@ import { likelyClasses } from '~~/core/bag/yarn/likelyClasses'
 import { formatGramsRange, formatRunning } from '~~/core/things/measure/amounts'
 import { useUnits } from '~/composables/useUnits'
 import { useSwatches } from '~/stores/swatches'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 
 /** Another yarn of the shelf in the place of one of the bag's: what it does to size, weight and feel, what to swatch; and to take it. */
 const props = defineProps<{ draft: Draft, yarn: string, now: ShelfYarn | undefined, shelf: readonly ShelfYarn[], hands: Skill }>()
@@ -19,7 +19,7 @@ const emit = defineEmits<{ take: [label: string, changes: readonly Change[]] }>(
 
 const swatches = useSwatches()
 onMounted(() => swatches.swatches.length === 0 && void swatches.load())
-const told = useTell()
+const told = useTranslate()
 
 const others = computed(() =>
   likest((props.now ?? likelyClasses(props.draft)[0]).metresPer100g, props.shelf, props.now?.id))

@@ -6,13 +6,13 @@ import type { Rate } from '~~/core/household/shelf/yarnUse'
 import { growingIn, meantToUseUp, useUp, useUpWords } from '~~/core/household/shelf/useUp'
 import { formatGrams } from '~~/core/things/measure/amounts'
 import { useUnits } from '~/composables/useUnits'
-import { useTell } from '~/composables/useTell'
+import { useTranslate } from '~/composables/useTranslate'
 
 /** Using a yarn up: what is to grow, and what is to be left; and what was meant to, whether it still does. */
 const props = defineProps<{ draft: Draft, yarn: string, haveGrams: number, eats: Rate }>()
 const emit = defineEmits<{ take: [label: string, changes: readonly Change[]] }>()
 
-const told = useTell()
+const told = useTranslate()
 const units = useUnits()
 const open = ref(false)
 const leaveGrams = ref(0)

@@ -6,15 +6,15 @@ import type { Fields } from '~~/core/parts/field/field'
 import { gaugeOf } from '~~/core/things/gauge/gauge'
 import { metresOfClass } from '~~/core/household/shelf/starter'
 import { SHELF_YARN_FIELDS, type ShelfYarn } from '~~/core/household/shelf/yarn'
-import type { Asking } from '~/composables/useAsking'
+import type { Asking } from '~/composables/useAnswers'
 import { useFormTrouble } from '~/composables/useFormTrouble'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** Entering a yarn: what its band says, what lies there, and what is known of how it is eaten. */
 const props = defineProps<{ yarn: ShelfYarn }>()
 const emit = defineEmits<{ enter: [yarn: ShelfYarn], keep: [yarn: ShelfYarn], leave: [] }>()
 
-const ways = useWays()
+const ways = useSettings()
 const yarn = shallowRef(props.yarn)
 watch(yarn, now => emit('enter', now))
 const asking = computed<Asking>(() => ({

@@ -4,11 +4,11 @@ import { differences } from '~~/core/making/log/differences'
 import { tell } from '~~/core/things/stitch/translate'
 import type { LogPage } from '~/stores/logbook'
 import { ask, refusalLines } from '~/stores/records'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 /** Two bags of the logbook side by side. */
 const route = useRoute()
-const ways = useWays()
+const ways = useSettings()
 const pages = shallowRef<readonly LogPage[]>([])
 const trouble = ref<string[]>([])
 const only = ref(true)

@@ -39,7 +39,7 @@ const finished = computed(() => book.bags.filter(isFinished).sort((a, b) => b.li
         A line a bag (CSV)
       </v-btn>
     </ShelfHeader>
-    <WorkDoing
+    <WorkProgress
       v-if="book.work.words"
       role="status"
       :words="book.work.words"
@@ -74,7 +74,7 @@ const finished = computed(() => book.bags.filter(isFinished).sort((a, b) => b.li
       Nothing yet. Open a bag and choose “Take it up”: the logbook writes itself while you work.
     </p>
     <template v-if="book.taught && book.taught.hands.bags > 0">
-      <LogHands :taught="book.taught" />
+      <LogSkill :taught="book.taught" />
       <LazyLogOverAll :taught="book.taught" />
     </template>
   </div>

@@ -7,19 +7,19 @@ import { aloud } from '~~/core/readers/words/spokenText'
 import { heightOfSmall, lettersFor } from '~/looks/track'
 import { useAwake } from '~/composables/useAwake'
 import { useBox } from '~/composables/useBox'
-import { useHands } from '~/composables/useHands'
+import { useTapKeys } from '~/composables/useTapKeys'
 import { useHook } from '~/composables/useHook'
 import { useSignals } from '~/composables/useSignals'
 import type { Sheet } from '~/components/hook/HookSheets.vue'
-import { useHookWays } from '~/stores/hookWays'
-import { useWays } from '~/stores/ways'
+import { useHookSettings } from '~/stores/hookSettings'
+import { useSettings } from '~/stores/settings'
 
 /** At the hook: the round in hand and nothing else. */
 definePageMeta({ bare: true })
 
 const route = useRoute()
-const ways = useHookWays()
-const terms = useWays()
+const ways = useHookSettings()
+const terms = useSettings()
 const hook = useHook()
 const { make, leg, now, then, counting, ahead, alike, note, groups, roundDone, made, title, part, count, lead, whereWords, road } = hook
 const sheet = ref<Sheet>()
@@ -67,7 +67,7 @@ function back(): void {
   clearTimeout(saying)
   saying = setTimeout(() => (undone.value = ''), 5000)
 }
-const hands = useHands({ on, back })
+const hands = useTapKeys({ on, back })
 
 const panel = ref<HTMLElement>()
 const { width, height } = useBox(panel)

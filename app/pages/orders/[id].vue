@@ -11,7 +11,7 @@ import { settled } from '~~/core/household/plan/keptBags'
 import { newOrder } from '~~/core/household/plan/starter'
 import { eveningCare, SELLING_CARE, senseless, stateWords, verdictWords } from '~~/core/household/plan/words'
 import { SURE_ENOUGH } from '~~/core/household/shelf/enough'
-import { enteringOf } from '~/keeping/entering'
+import { enteringOf } from '~/keeping/unfinishedForms'
 import { useOrders } from '~/stores/orders'
 import { useYarns } from '~/stores/yarns'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useGone } from '~/composables/useGone'
+import { useTrashNote } from '~/composables/useTrashNote'
 import { computed, onMounted } from 'vue'
 import { yarnToBuy } from '~~/core/household/plan/buy'
 import { calendarOf } from '~~/core/household/plan/calendar'
@@ -11,7 +11,7 @@ import { useYarns } from '~/stores/yarns'
 /** All orders: those that are open in the order in which they are due, their evenings together, and the yarn for all of them. */
 useHead({ title: 'Orders · Fair Hollow' })
 const shelf = useOrders()
-const { gone, throwAway, takeBack } = useGone(shelf)
+const { gone, throwAway, takeBack } = useTrashNote(shelf)
 const yarns = useYarns()
 const router = useRouter()
 onMounted(() => Promise.all([shelf.load(), yarns.load()]))
@@ -64,7 +64,7 @@ function open(day: string): void {
             {{ verdictWords(plan) }}
           </p>
         </div>
-        <ShelfDoing
+        <ListVerbs
           :name="plan.order.name"
           :file="shelf.fileOf('order', plan.id)"
           readable
@@ -99,7 +99,7 @@ function open(day: string): void {
             Closed.
           </p>
         </div>
-        <ShelfDoing
+        <ListVerbs
           :name="kept.document.name"
           :file="`/api/orders/${kept.id}/export`"
           :readable="!kept.unreadable"
@@ -166,7 +166,7 @@ function open(day: string): void {
         </v-btn>
       </div>
     </section>
-    <GoneNote
+    <TrashNote
       :name="gone?.document.name"
       @back="takeBack"
       @close="gone = undefined"

@@ -1,4 +1,4 @@
-import { designs } from '../../db/shelves'
+import { designs } from '../../db/repositories'
 import { refuseUnknown } from '../../requests/refuse'
 
 /** Lays a design aside. */

@@ -1,4 +1,4 @@
-import { designs } from '../../db/shelves'
+import { designs } from '../../db/repositories'
 import { answerJson } from '../../requests/answer'
 import { refuseUnknown } from '../../requests/refuse'
 

@@ -1,9 +1,9 @@
 import { readDesign } from '../../../core/bag/design/read'
-import { designs } from '../../db/shelves'
-import { askedToSave, saveIdOf } from '../../requests/asked'
+import { designs } from '../../db/repositories'
+import { askedToSave, saveIdOf } from '../../requests/requestShapes'
 import { jsonBody } from '../../requests/body'
 import { refuseOvertaken, refuseUnknown, soundOr422 } from '../../requests/refuse'
-import { drawSoon } from '../../workshop/portraits'
+import { drawSoon } from '../../jobs/portraits'
 
 /** Saves a design over the revision it started from. */
 export default defineEventHandler(async (event) => {

@@ -1,9 +1,9 @@
 import { placeIn } from '../../db/bagList'
-import { bagList } from '../../db/shelves'
+import { bagList } from '../../db/repositories'
 import { answerText } from '../../requests/answer'
-import { askedBefore, BagsQuery } from '../../requests/asked'
+import { askedBefore, BagsQuery } from '../../requests/requestShapes'
 import { refuseProblems } from '../../requests/refuse'
-import { drawFirst } from '../../workshop/portraits'
+import { drawFirst } from '../../jobs/portraits'
 
 const NO_PLACE = { field: 'after', message: 'must be the "next" of the stretch before' }
 

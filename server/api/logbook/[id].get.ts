@@ -1,7 +1,7 @@
-import { logbook, makes } from '../../db/shelves'
+import { logbook, makes } from '../../db/repositories'
 import { answerText } from '../../requests/answer'
 import { refuseUnknown } from '../../requests/refuse'
-import { factsOf } from '../../workshop/lessons'
+import { factsOf } from '../../jobs/factsQueue'
 
 /** A bag's page of the logbook: everything that it tells. */
 export default defineEventHandler(async (event) => {

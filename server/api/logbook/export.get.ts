@@ -1,10 +1,10 @@
 import { databasePath } from '../../db/connection'
-import { makes } from '../../db/shelves'
-import { asked, LogbookQuery } from '../../requests/asked'
+import { makes } from '../../db/repositories'
+import { asked, LogbookQuery } from '../../requests/requestShapes'
 import { refuseUnknown } from '../../requests/refuse'
 import { sendFile } from '../../requests/sendFile'
-import { factsOf } from '../../workshop/lessons'
-import { inWorkshop } from '../../workshop/workshop'
+import { factsOf } from '../../jobs/factsQueue'
+import { runJob } from '../../jobs/workerPool'
 
 const KINDS = {
   csv: { type: 'text/csv; charset=utf-8', extension: 'csv' }, json: { type: 'application/json', extension: 'make.json' },
@@ -18,7 +18,7 @@ export default defineEventHandler(async (event) => {
     if (!makes().find(bag)) refuseUnknown('make')
     if (as === 'csv') await factsOf(bag)
   }
-  const file = await inWorkshop('logbook', { path: databasePath(), as, ...(bag === '' ? {} : { bag }) }) ?? refuseUnknown('make')
+  const file = await runJob('logbook', { path: databasePath(), as, ...(bag === '' ? {} : { bag }) }) ?? refuseUnknown('make')
   const kind = KINDS[as === 'json' && bag === '' ? 'all' : as]
   return sendFile(event, file.name, { body: file.body, ...kind })
 })

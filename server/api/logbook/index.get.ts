@@ -1,6 +1,6 @@
-import { logbook } from '../../db/shelves'
+import { logbook } from '../../db/repositories'
 import { answerJson } from '../../requests/answer'
-import { learnFew } from '../../workshop/lessons'
+import { learnFew } from '../../jobs/factsQueue'
 
 /** Every bag of the logbook, in hand and finished, the last touched first. */
 export default defineEventHandler(async (event) => {

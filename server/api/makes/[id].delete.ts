@@ -1,4 +1,4 @@
-import { makes } from '../../db/shelves'
+import { makes } from '../../db/repositories'
 import { refuseUnknown } from '../../requests/refuse'
 
 /** Throws a make away, with all that happened to it. */

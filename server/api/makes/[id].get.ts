@@ -1,5 +1,5 @@
-import { makes } from '../../db/shelves'
-import { asked, EventsQuery } from '../../requests/asked'
+import { makes } from '../../db/repositories'
+import { asked, EventsQuery } from '../../requests/requestShapes'
 import { refuseUnknown } from '../../requests/refuse'
 
 /** A make's events, those after a number if one is named; in pieces where there are many. */

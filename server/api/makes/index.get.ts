@@ -1,4 +1,4 @@
-import { makes } from '../../db/shelves'
+import { makes } from '../../db/repositories'
 import { answerJson } from '../../requests/answer'
 
 /** Every bag on the hook, the last touched first. */

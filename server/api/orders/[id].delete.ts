@@ -1,5 +1,5 @@
-import { removeFrom } from '../../requests/shelved'
-import { ORDERS } from '../../requests/shelves'
+import { removeFrom } from '../../requests/documentRoutes'
+import { ORDERS } from '../../requests/documentKinds'
 
 /** Throws an order away. */
 export default removeFrom(ORDERS)

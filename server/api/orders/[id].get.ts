@@ -1,5 +1,5 @@
-import { oneOf } from '../../requests/shelved'
-import { ORDERS } from '../../requests/shelves'
+import { oneOf } from '../../requests/documentRoutes'
+import { ORDERS } from '../../requests/documentKinds'
 
 /** One order. */
 export default oneOf(ORDERS)

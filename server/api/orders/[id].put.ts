@@ -1,5 +1,5 @@
-import { saveOn } from '../../requests/shelved'
-import { ORDERS } from '../../requests/shelves'
+import { saveOn } from '../../requests/documentRoutes'
+import { ORDERS } from '../../requests/documentKinds'
 
 /** Saves an order over the revision it started from. */
 export default saveOn(ORDERS)

@@ -1,7 +1,7 @@
-import { asked, OrderQuery, soundWhen } from '../../requests/asked'
+import { asked, OrderQuery, soundWhen } from '../../requests/requestShapes'
 import { sendFile } from '../../requests/sendFile'
 import { refuseProblems } from '../../requests/refuse'
-import { fileOfOrders } from '../../workshop/fileOfOrders'
+import { fileOfOrders } from '../../jobs/fileOfOrders'
 
 /** All open orders as a file: what to buy as a list or a table, or their evenings as a calendar. */
 export default defineEventHandler(async (event) => {

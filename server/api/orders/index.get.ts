@@ -1,5 +1,5 @@
-import { listOf } from '../../requests/shelved'
-import { ORDERS } from '../../requests/shelves'
+import { listOf } from '../../requests/documentRoutes'
+import { ORDERS } from '../../requests/documentKinds'
 
 /** Every order, the last changed first. */
 export default listOf(ORDERS)

@@ -2,12 +2,12 @@ import { isObject } from '../../../core/bag/design/read'
 import type { LineAsked } from '../../../core/household/plan/draftedBags'
 import { databasePath } from '../../db/connection'
 import { answerText } from '../../requests/answer'
-import { asked, KnownRequest, soundWhen } from '../../requests/asked'
-import { waitedFor } from '../../requests/waitedFor'
+import { asked, KnownRequest, soundWhen } from '../../requests/requestShapes'
+import { waitedFor } from '../../requests/jobProgress'
 import { jsonBody } from '../../requests/body'
 import { refuseProblems } from '../../requests/refuse'
-import { taught } from '../../workshop/taught'
-import { inWorkshop } from '../../workshop/workshop'
+import { taught } from '../../jobs/skillCache'
+import { runJob } from '../../jobs/workerPool'
 
 /** No house has more orders than these lines are of. */
 const MOST_LINES = 2000
@@ -22,5 +22,5 @@ export default defineEventHandler(async (event) => {
   if (!Array.isArray(lines) || lines.length > MOST_LINES || !lines.every(isLine))
     return refuseProblems([{ field: 'lines', message: `must be a list of at most ${MOST_LINES} bags, each with "bag" and "name"` }])
   const wanted = { path: databasePath(), lines, zone, today: on, hands: (await taught()).hands }
-  return answerText(event, await inWorkshop('known', wanted, waitedFor(event)))
+  return answerText(event, await runJob('known', wanted, waitedFor(event)))
 })

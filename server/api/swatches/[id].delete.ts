@@ -1,5 +1,5 @@
-import { removeFrom } from '../../requests/shelved'
-import { SWATCHES } from '../../requests/shelves'
+import { removeFrom } from '../../requests/documentRoutes'
+import { SWATCHES } from '../../requests/documentKinds'
 
 /** Throws a swatch away. */
 export default removeFrom(SWATCHES)

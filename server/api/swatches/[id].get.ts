@@ -1,5 +1,5 @@
-import { oneOf } from '../../requests/shelved'
-import { SWATCHES } from '../../requests/shelves'
+import { oneOf } from '../../requests/documentRoutes'
+import { SWATCHES } from '../../requests/documentKinds'
 
 /** One swatch. */
 export default oneOf(SWATCHES)

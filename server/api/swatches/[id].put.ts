@@ -1,5 +1,5 @@
-import { saveOn } from '../../requests/shelved'
-import { SWATCHES } from '../../requests/shelves'
+import { saveOn } from '../../requests/documentRoutes'
+import { SWATCHES } from '../../requests/documentKinds'
 
 /** Saves a swatch over the revision it started from. */
 export default saveOn(SWATCHES)

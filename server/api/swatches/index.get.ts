@@ -1,5 +1,5 @@
-import { listOf } from '../../requests/shelved'
-import { SWATCHES } from '../../requests/shelves'
+import { listOf } from '../../requests/documentRoutes'
+import { SWATCHES } from '../../requests/documentKinds'
 
 /** Every swatch, the last changed first. */
 export default listOf(SWATCHES)

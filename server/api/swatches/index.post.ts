@@ -1,5 +1,5 @@
-import { addTo } from '../../requests/shelved'
-import { SWATCHES } from '../../requests/shelves'
+import { addTo } from '../../requests/documentRoutes'
+import { SWATCHES } from '../../requests/documentKinds'
 
 /** Keeps a new swatch: one just started, or an open document brought in. */
 export default addTo(SWATCHES)

@@ -1,5 +1,5 @@
-import { removeFrom } from '../../requests/shelved'
-import { YARNS } from '../../requests/shelves'
+import { removeFrom } from '../../requests/documentRoutes'
+import { YARNS } from '../../requests/documentKinds'
 
 /** Throws a yarn away. */
 export default removeFrom(YARNS)

@@ -1,5 +1,5 @@
-import { oneOf } from '../../requests/shelved'
-import { YARNS } from '../../requests/shelves'
+import { oneOf } from '../../requests/documentRoutes'
+import { YARNS } from '../../requests/documentKinds'
 
 /** One yarn. */
 export default oneOf(YARNS)

@@ -1,5 +1,5 @@
-import { saveOn } from '../../requests/shelved'
-import { YARNS } from '../../requests/shelves'
+import { saveOn } from '../../requests/documentRoutes'
+import { YARNS } from '../../requests/documentKinds'
 
 /** Saves a yarn over the revision it started from. */
 export default saveOn(YARNS)

@@ -1,8 +1,8 @@
 import { database, databasePath } from '../../db/connection'
 import { bytesOf } from '../../requests/body'
-import { waitedFor } from '../../requests/waitedFor'
+import { waitedFor } from '../../requests/jobProgress'
 import { refuseProblems } from '../../requests/refuse'
-import { inWorkshop } from '../../workshop/workshop'
+import { runJob } from '../../jobs/workerPool'
 
 /** As large as a shelf of a thousand yarns. */
 const MOST_SHELF_BYTES = 5_000_000
@@ -11,7 +11,7 @@ const MOST_SHELF_BYTES = 5_000_000
 export default defineEventHandler(async (event) => {
   const bytes = await bytesOf(event, MOST_SHELF_BYTES)
   database()
-  const brought = await inWorkshop('bringYarns', { path: databasePath(), bytes }, waitedFor(event))
+  const brought = await runJob('bringYarns', { path: databasePath(), bytes }, waitedFor(event))
   if (!brought.ok) return refuseProblems(brought.problems)
   return { brought: brought.taken, there: brought.there }
 })

@@ -1,6 +1,6 @@
 import { shelfTable } from '../../../core/household/shelf/table'
-import { yarns } from '../../db/shelves'
-import { asked, ShelfQuery } from '../../requests/asked'
+import { yarns } from '../../db/repositories'
+import { asked, ShelfQuery } from '../../requests/requestShapes'
 import { sendFile } from '../../requests/sendFile'
 
 /** The whole shelf as a file: a table, or the open documents in one. */

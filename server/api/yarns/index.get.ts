@@ -1,5 +1,5 @@
-import { listOf } from '../../requests/shelved'
-import { YARNS } from '../../requests/shelves'
+import { listOf } from '../../requests/documentRoutes'
+import { YARNS } from '../../requests/documentKinds'
 
 /** Every yarn, the last changed first. */
 export default listOf(YARNS)

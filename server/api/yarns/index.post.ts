@@ -1,5 +1,5 @@
-import { addTo } from '../../requests/shelved'
-import { YARNS } from '../../requests/shelves'
+import { addTo } from '../../requests/documentRoutes'
+import { YARNS } from '../../requests/documentKinds'
 
 /** Keeps a new yarn: one just started, or an open document brought in. */
 export default addTo(YARNS)

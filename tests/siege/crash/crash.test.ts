@@ -4,11 +4,11 @@ import { tmpdir } from 'node:os'
 import { join, resolve } from 'node:path'
 import { build } from 'esbuild'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { sqlAsTextOfWorkshop } from '../../../scripts/workshop.mjs'
+import { sqlAsTextOfWorker } from '../../../scripts/jobWorker.mjs'
 import { open } from '../../../server/db/connection'
 import { clearIncoming } from '../../../server/db/incoming'
-import { checkCopy, clearUnfinished, copiesFolder } from '../../../server/house/copies'
-import { claim } from '../../../server/house/owner'
+import { checkCopy, clearUnfinished, copiesFolder } from '../../../server/library/copies'
+import { claim } from '../../../server/library/owner'
 import { copiesIn, mend, stateOf } from './steps'
 
 /*
@@ -29,7 +29,7 @@ beforeAll(async () => {
   mkdirSync('test-results', { recursive: true })
   await build({
     entryPoints: ['tests/siege/crash/scenario.ts'], outfile: program, bundle: true, platform: 'node', format: 'cjs', target: 'node20',
-    external: ['better-sqlite3'], plugins: [sqlAsTextOfWorkshop], logLevel: 'error',
+    external: ['better-sqlite3'], plugins: [sqlAsTextOfWorker], logLevel: 'error',
     banner: { js: 'const __here = require("node:url").pathToFileURL(__filename).href' }, define: { 'import.meta.url': '__here' },
     tsconfigRaw: { compilerOptions: { experimentalDecorators: true, useDefineForClassFields: true } },
   })

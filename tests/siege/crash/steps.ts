@@ -15,9 +15,9 @@ import { MIGRATIONS } from '../../../server/db/migrations'
 import { versionsIn } from '../../../server/db/versions'
 import { type WriteAhead, writeAheadOf } from '../../../server/db/writeAhead'
 import type { Design } from '../../../core/bag/design/design'
-import { copiesFolder, copiesOf, copyAll } from '../../../server/house/copies'
-import { writing } from '../../../server/workshop/atRecords'
-import { returned, salvaged } from '../../../server/workshop/houseJobs'
+import { copiesFolder, copiesOf, copyAll } from '../../../server/library/copies'
+import { writing } from '../../../server/jobs/recordsConnection'
+import { returned, salvaged } from '../../../server/jobs/recordsJobs'
 
 /*
  * What is done to records in the crash laboratory, and how they are told: the same steps each time, so that what they come to is known.

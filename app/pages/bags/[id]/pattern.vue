@@ -8,11 +8,11 @@ import { patternOf } from '~~/core/readers/words/pattern'
 import { useBagPage } from '~/composables/useBagPage'
 import { useLogbook } from '~/stores/logbook'
 import { useSaving } from '~/stores/saving'
-import { useWays } from '~/stores/ways'
+import { useSettings } from '~/stores/settings'
 
 const bag = useBagPage()
 const saving = useSaving()
-const ways = useWays()
+const ways = useSettings()
 const route = useRoute()
 const lit = ref<number>()
 const copied = ref('')

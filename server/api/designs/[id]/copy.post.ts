@@ -1,7 +1,7 @@
-import { designs } from '../../../db/shelves'
-import { saveIdOf } from '../../../requests/asked'
+import { designs } from '../../../db/repositories'
+import { saveIdOf } from '../../../requests/requestShapes'
 import { refuseUnknown } from '../../../requests/refuse'
-import { drawSoon } from '../../../workshop/portraits'
+import { drawSoon } from '../../../jobs/portraits'
 
 const MOST_NAME = 80
 

@@ -1,11 +1,11 @@
-import { designs } from '../../../db/shelves'
+import { designs } from '../../../db/repositories'
 import { paperFonts } from '../../../paper/fonts'
-import { askedBefore, ExportQuery } from '../../../requests/asked'
+import { askedBefore, ExportQuery } from '../../../requests/requestShapes'
 import { refuseUnknown } from '../../../requests/refuse'
 import { sendDocument, sendFile } from '../../../requests/sendFile'
 import { gramsTaught } from '../../../../core/making/log/skill'
-import { taught } from '../../../workshop/taught'
-import { inWorkshop } from '../../../workshop/workshop'
+import { taught } from '../../../jobs/skillCache'
+import { runJob } from '../../../jobs/workerPool'
 
 /** A design as a file: the open document, its pattern in one of the forms or on paper, or everything in one parcel. */
 export default defineEventHandler(async (event) => {
@@ -15,7 +15,7 @@ export default defineEventHandler(async (event) => {
   if (unreadable)
     throw createError({ statusCode: 422, message: `This bag cannot be drafted, but it can be saved as it is: ${unreadable.join('; ')}` })
   const printed = as === 'pdf' || as === 'zip'
-  const { body, type, extension } = await inWorkshop('export', {
+  const { body, type, extension } = await runJob('export', {
     design, taught: gramsTaught((await taught()).hands),
     wish: { as, terms, repeats, paper, large: large === 'yes' }, ...(printed ? { fonts: await paperFonts() } : {}),
   })

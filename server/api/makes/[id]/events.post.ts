@@ -1,8 +1,8 @@
 import { readEvents, readProgress } from '../../../../core/making/make/read'
-import { makes } from '../../../db/shelves'
-import { asked, EventsRequest } from '../../../requests/asked'
+import { makes } from '../../../db/repositories'
+import { asked, EventsRequest } from '../../../requests/requestShapes'
 import { jsonBody } from '../../../requests/body'
-import { learnSoon } from '../../../workshop/lessons'
+import { learnSoon } from '../../../jobs/factsQueue'
 import { refuseGone, refuseUnknown, soundOr422 } from '../../../requests/refuse'
 
 /**

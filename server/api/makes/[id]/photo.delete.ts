@@ -1,4 +1,4 @@
-import { logbook } from '../../../db/shelves'
+import { logbook } from '../../../db/repositories'
 import { refuseUnknown } from '../../../requests/refuse'
 
 /** Throws the photo of a bag away. */

@@ -1,4 +1,4 @@
-import { logbook, makes } from '../../../db/shelves'
+import { logbook, makes } from '../../../db/repositories'
 import { refuseUnknown } from '../../../requests/refuse'
 
 /** The photo of a bag. */

@@ -1,5 +1,5 @@
 import { plainJpeg } from '../../../db/photoText'
-import { logbook, makes } from '../../../db/shelves'
+import { logbook, makes } from '../../../db/repositories'
 import { bytesOf } from '../../../requests/body'
 import { refuseUnknown } from '../../../requests/refuse'
 

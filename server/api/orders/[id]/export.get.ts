@@ -1,8 +1,8 @@
-import { orders } from '../../../db/shelves'
-import { asked, OrderQuery, soundWhen } from '../../../requests/asked'
+import { orders } from '../../../db/repositories'
+import { asked, OrderQuery, soundWhen } from '../../../requests/requestShapes'
 import { refuseUnknown } from '../../../requests/refuse'
 import { sendDocument, sendFile } from '../../../requests/sendFile'
-import { fileOfOrders } from '../../../workshop/fileOfOrders'
+import { fileOfOrders } from '../../../jobs/fileOfOrders'
 
 /** An order as a file: the open document, what to buy as a list or a table, its evenings as a calendar, or all of it on paper. */
 export default defineEventHandler(async (event) => {

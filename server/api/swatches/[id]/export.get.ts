@@ -1,5 +1,5 @@
-import { fileOf } from '../../../requests/shelved'
-import { SWATCHES } from '../../../requests/shelves'
+import { fileOf } from '../../../requests/documentRoutes'
+import { SWATCHES } from '../../../requests/documentKinds'
 
 /** A swatch as a file: the open document. */
 export default fileOf(SWATCHES)

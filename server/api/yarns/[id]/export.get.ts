@@ -1,5 +1,5 @@
-import { fileOf } from '../../../requests/shelved'
-import { YARNS } from '../../../requests/shelves'
+import { fileOf } from '../../../requests/documentRoutes'
+import { YARNS } from '../../../requests/documentKinds'
 
 /** A yarn as a file: the open document. */
 export default fileOf(YARNS)

@@ -1,5 +1,5 @@
 import { readDesign } from '../../../../../core/bag/design/read'
-import { versions } from '../../../../db/shelves'
+import { versions } from '../../../../db/repositories'
 import { refuseUnknown, soundOr422 } from '../../../../requests/refuse'
 
 /** A bag as it was. */

@@ -1,7 +1,7 @@
 import { readDesign } from '../../../../../core/bag/design/read'
-import { designs, versions } from '../../../../db/shelves'
+import { designs, versions } from '../../../../db/repositories'
 import { refuseOvertaken, refuseUnknown, soundOr422 } from '../../../../requests/refuse'
-import { drawSoon } from '../../../../workshop/portraits'
+import { drawSoon } from '../../../../jobs/portraits'
 
 /** Returns a bag to what it was; what it is now is kept as a version first. */
 export default defineEventHandler((event) => {

@@ -1,0 +1,26 @@
+<script setup lang="ts">
+import { useLibrary } from '~/stores/library'
+
+/** What is being done with all that is kept, and what came of it. */
+const house = useLibrary()
+</script>
+
+<template>
+  <div role="status">
+    <WorkProgress
+      v-if="house.busy"
+      :words="house.work.words"
+      :standing="house.work.standing"
+      :can-end="house.work.off !== undefined"
+      @end="house.work.off?.abort()"
+    />
+    <span
+      v-else
+      class="done"
+    >{{ house.done }}</span>
+  </div>
+</template>
+
+<style scoped>
+.done { font-weight: 600; color: var(--accent); }
+</style>

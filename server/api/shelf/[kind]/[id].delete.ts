@@ -1,9 +1,0 @@
-import { asideOr404 } from '../../../requests/aside'
-
-/** Throws away for good what lies aside. */
-export default defineEventHandler((event) => {
-  const { aside, id, refuse } = asideOr404(event)
-  if (!aside.forget(id)) refuse()
-  setResponseStatus(event, 204)
-  return null
-})

@@ -1,0 +1,9 @@
+import { asideOr404 } from '../../../requests/trashed'
+
+/** Throws away for good what lies aside. */
+export default defineEventHandler((event) => {
+  const { aside, id, refuse } = asideOr404(event)
+  if (!aside.forget(id)) refuse()
+  setResponseStatus(event, 204)
+  return null
+})

@@ -1,0 +1,64 @@
+import type Database from 'better-sqlite3'
+import type { Design } from '../../core/bag/design/design'
+import { readDesign } from '../../core/bag/design/read'
+import { draft } from '../../core/bag/draft/draft'
+import { isStopped } from '../../core/bag/draft/draftPart'
+import type { Skill } from '../../core/making/log/skill'
+import { bagWork } from '../../core/household/plan/bagWork'
+import type { Day } from '../../core/household/plan/days'
+import type { BagKnown, KnownOfOrders, LineAsked } from '../../core/household/plan/draftedBags'
+import { bagMeant, settledMakes } from '../../core/household/plan/keptBags'
+import { readShelfYarn } from '../../core/household/shelf/read'
+import type { ShelfYarn } from '../../core/household/shelf/yarn'
+import { bagListIn } from '../db/bagList'
+import { shelf } from '../db/documents'
+import { logbookIn } from '../db/logbook'
+import { told } from './progress'
+
+/** Whose orders are looked at: their hands, their time zone, by which an evening is of this day or that, and the day it is there. */
+export interface ByMaker {
+  readonly hands: Skill
+  readonly zone: string
+  readonly today: Day
+}
+
+/** Days by a maker's clock: the Swedish way of writing them is ISO 8601's. */
+function dayIn(zone: string): (at: number) => Day {
+  const { format } = new Intl.DateTimeFormat('sv-SE', { timeZone: zone })
+  return at => format(at)
+}
+
+/** The yarns that can be read. */
+export function yarnsOf(db: Database.Database): ShelfYarn[] {
+  return shelf(db, 'yarns', readShelfYarn).list().flatMap(({ document, unreadable }) => (unreadable ? [] : [document]))
+}
+
+/** Time and yarn that one of a bag takes; not known of one whose pattern stops. */
+function knownOfBag(bag: string, design: Design, hands: Skill, yarns: readonly ShelfYarn[]): BagKnown {
+  const drafted = draft(design)
+  return drafted.parts.some(isStopped)
+    ? { bag, work: null, why: 'Its pattern stops: finish it on the bench first.' }
+    : { bag, work: bagWork(drafted, hands, yarns) }
+}
+
+/** What is known of the bags of some orders, and of every make. */
+export function knownOfOrders(db: Database.Database, asked: readonly LineAsked[], { hands, zone, today }: ByMaker): KnownOfOrders {
+  const kept = bagListIn(db).named()
+  const dayOf = dayIn(zone)
+  const seen = logbookIn(db).seen()
+  const meant = asked.map(line => bagMeant(line, kept))
+  const designs = shelf(db, 'designs', readDesign)
+  const yarns = yarnsOf(db)
+  const works = new Map([...told([...new Set(meant)])].flatMap((id) => {
+    const found = id ? designs.find(id) : undefined
+    return found && !found.unreadable ? [[id, knownOfBag(id, found.document, hands, yarns)] as const] : []
+  }))
+  return {
+    here: kept,
+    makes: settledMakes(seen.map(({ sittings: _, finished, ...make }) =>
+      ({ ...make, ...(finished === undefined ? {} : { finished: dayOf(finished) }) })), kept),
+    workedToday: seen.flatMap(({ sittings }) => sittings).filter(({ from }) => dayOf(from) === today)
+      .reduce((sum, { minutes }) => sum + minutes, 0),
+    bags: meant.map(bag => works.get(bag) ?? { bag, work: null, why: 'There is no such bag here, or it cannot be read.' }),
+  }
+}
