@@ -3,13 +3,13 @@ import { computed, onMounted, ref, watchEffect } from 'vue'
 import { useTheme } from 'vuetify'
 import { useSettings } from '~/stores/settings'
 
-const ways = useSettings()
+const settings = useSettings()
 const route = useRoute()
 /** A screen that has nothing on it but itself. */
 const bare = computed(() => route.meta.bare === true)
 const theme = useTheme()
 const machineIsDark = ref(false)
-const lit = computed(() => ways.light === 'machine' ? (machineIsDark.value ? 'dark' : 'light') : ways.light)
+const lit = computed(() => settings.light === 'machine' ? (machineIsDark.value ? 'dark' : 'light') : settings.light)
 watchEffect(() => theme.change(lit.value))
 
 onMounted(() => {

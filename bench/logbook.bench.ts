@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import Database from 'better-sqlite3'
 import { newDesign } from '../core/bag/design/starter'
 import { bagFacts } from '../core/making/log/facts'
-import { handsOf } from '../core/making/log/skillFromBags'
+import { skillFromBags } from '../core/making/log/skillFromBags'
 import type { MakeEvent } from '../core/making/make/event'
 import { logbookIn } from '../server/db/logbook'
 import { makesIn } from '../server/db/makes'
@@ -66,7 +66,7 @@ try {
   const [list, listBare] = [median(() => JSON.stringify(logbook.list())), median(() => bareList.all())]
   const [page, pageBare] = [median(() => JSON.stringify(logbook.facts('250'))), median(() => bareFacts.get('250'))]
   const anew = median(() => bagFacts(makes.allEvents('250').events))
-  const hands = median(() => handsOf(logbook.allFacts()), 5)
+  const hands = median(() => skillFromBags(logbook.allFacts()), 5)
   const ms = (value: number) => `${value.toFixed(2)} ms`
   process.stdout.write([
     `${MAKES} makes, ${count.toLocaleString('en')} events`,

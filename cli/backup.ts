@@ -2,7 +2,7 @@ import { existsSync, writeFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import Database from 'better-sqlite3'
 import { copiesFolder, copyAll } from '../server/library/copies'
-import { packHouse } from '../server/jobs/packParcel'
+import { packParcel } from '../server/jobs/packParcel'
 import { ended, recordsPath } from './records'
 
 /*
@@ -23,7 +23,7 @@ try {
     process.stdout.write(`${join(copiesFolder(path), name)}\n`)
   }
   else {
-    writeFileSync(resolve(to), packHouse(path))
+    writeFileSync(resolve(to), packParcel(path))
     process.stdout.write(`${resolve(to)}\n`)
   }
 }

@@ -3,7 +3,7 @@ import { parseArgs } from 'node:util'
 import { EXPORTS, type ExportAs, exportDraft } from '../core/readers/export/exportDraft'
 import { problemLines, readDesign } from '../core/bag/design/read'
 import { draft } from '../core/bag/draft/draft'
-import { tell } from '../core/things/stitch/translate'
+import { translate } from '../core/things/stitch/translate'
 import { REPEAT_STYLES, type RepeatStyle } from '../core/readers/words/manner'
 
 const USAGE = `usage: npm run -s draft -- FILE.json [--as ${EXPORTS.join('|')}] [--terms us|uk] [--repeats ${REPEAT_STYLES.join('|')}]`
@@ -63,7 +63,9 @@ process.stdout.write(exportDraft(drafted, as as ExportAs, terms, repeats as Repe
 const stops = drafted.findings.filter(({ weight }) => weight === 'stop')
 if (stops.length > 0) {
   process.stderr.write(
-    [`${file}: not a finished pattern`, ...stops.map(({ what }) => `  ${tell(what, { terms, units: reading.document.units })}`), ''].join(
+    [
+      `${file}: not a finished pattern`, ...stops.map(({ what }) => `  ${translate(what, { terms, units: reading.document.units })}`), '',
+    ].join(
       '\n',
     ),
   )

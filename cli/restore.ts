@@ -5,7 +5,7 @@ import { bringIn } from '../server/db/incoming'
 import { checkCopy, copiesFolder, copiesOf, putInPlace, staged } from '../server/library/copies'
 import { claim } from '../server/library/owner'
 import { restored } from '../server/library/restore'
-import { unpackHouse } from '../server/jobs/unpackParcel'
+import { unpackParcel } from '../server/jobs/unpackParcel'
 import { askOwner } from './askOwner'
 import { ended, recordsPath } from './records'
 
@@ -49,7 +49,7 @@ function returned(file: string): string {
 }
 
 function broughtIn(file: string): string {
-  const unpacked = unpackHouse(path, new Uint8Array(readFileSync(file)))
+  const unpacked = unpackParcel(path, new Uint8Array(readFileSync(file)))
   if (!unpacked.ok) return ended(unpacked.why)
   const db = new Database(path, { fileMustExist: true })
   db.pragma('foreign_keys = ON')

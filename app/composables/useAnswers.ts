@@ -1,7 +1,7 @@
 import { computed, type ComputedRef } from 'vue'
 import type { Yarn } from '~~/core/bag/design/design'
 import type { DraftPart } from '~~/core/bag/draft/draft'
-import type { Now } from '~~/core/parts/field/context'
+import type { QuestionContext } from '~~/core/parts/field/context'
 import type { Units } from '~~/core/things/measure/format'
 import type { Change } from '~~/core/parts/part/finding'
 import { useDocument } from '~/stores/document'
@@ -12,7 +12,7 @@ export interface Asking {
   readonly spec: object
   /** Where the spec stands in the design; nothing for what is no design. */
   readonly at?: readonly (string | number)[]
-  readonly now: Now
+  readonly now: QuestionContext
   readonly units: Units
   readonly yarns: readonly Yarn[]
   /** Takes an answer as an edit; keystrokes in one field, told by `group`, are one. Returns why it was not taken, if it was not. */

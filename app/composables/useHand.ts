@@ -6,6 +6,6 @@ import { useSettings } from '~/stores/settings'
 /** The hand that drawings are for: the open bag's, or the maker's. */
 export function useHand(): ComputedRef<Handedness> {
   const tape = useTape()
-  const ways = useSettings()
-  return computed(() => tape.hands ?? ways.hands ?? 'right')
+  const settings = useSettings()
+  return computed(() => tape.hands ?? settings.hands ?? 'right')
 }

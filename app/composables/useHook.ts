@@ -1,10 +1,10 @@
 import { computed } from 'vue'
-import { alikeAfter, aheadOf, comingIn } from '~~/core/readers/beats/upcoming'
+import { alikeAfter, aheadOf, upcomingIn } from '~~/core/readers/beats/upcoming'
 import { groupAt, madeBy } from '~~/core/readers/beats/position'
 import { doneAfter } from '~~/core/readers/beats/size'
 import { type BeatSpeech, sayBeats } from '~~/core/readers/beats/words'
 import type { Leg } from '~~/core/readers/beats/route'
-import { tell } from '~~/core/things/stitch/translate'
+import { translate } from '~~/core/things/stitch/translate'
 import { capitalised } from '~~/core/readers/words/numbers'
 import type { Manner } from '~~/core/readers/words/manner'
 import { useMake } from '~/stores/make'
@@ -13,10 +13,10 @@ import { useSettings } from '~/stores/settings'
 /** What is said at the hook: what to do now, what comes then, what must not be missed, and where one is. */
 export function useHook() {
   const make = useMake()
-  const ways = useSettings()
-  const manner = computed<Manner>(() => ({ terms: ways.terms, repeats: ways.repeats }))
+  const settings = useSettings()
+  const manner = computed<Manner>(() => ({ terms: settings.terms, repeats: settings.repeats }))
   const units = computed(() => make.hand?.plan.units ?? 'cm')
-  const told = (text: string) => tell(text, { terms: ways.terms, units: units.value })
+  const told = (text: string) => translate(text, { terms: settings.terms, units: units.value })
 
   const road = computed(() => make.hand?.road)
   const index = computed(() => make.hand?.at.index ?? 0)
@@ -55,7 +55,7 @@ export function useHook() {
     return chains ? `up to ${beat.nth} of ${beat.of}` : of > 1 ? `${leg.value?.worked ? 'group' : 'step'} ${nth} of ${of}` : ''
   })
 
-  const coming = computed(() => (road.value ? comingIn(road.value, index.value, manner.value) : []))
+  const coming = computed(() => (road.value ? upcomingIn(road.value, index.value, manner.value) : []))
   /** What is still ahead; what comes within the beats in hand is now. */
   const ahead = computed(() =>
     aheadOf(coming.value, done.value).map((one) => {

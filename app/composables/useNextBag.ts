@@ -39,13 +39,13 @@ export function useNextBag() {
 
   /** A new bag with the counts that were really worked, in the gauge that the work showed. */
   const cameOut = (id: string) => trying(async () => {
-    const [{ stateOf }, { inHand }, { asItCameOut }] = await Promise.all([
+    const [{ stateOf }, { inHand }, { designAsMade }] = await Promise.all([
       import('~~/core/making/make/fold'), import('~~/core/making/make/plan'), import('~~/core/making/log/designAsMade'),
     ])
     const state = stateOf(await eventsOf(id))
     const hand = inHand(state)
     if (!hand) return
-    const { id: bag } = await kept<Design>('/api/designs', asItCameOut(hand, state))
+    const { id: bag } = await kept<Design>('/api/designs', designAsMade(hand, state))
     await router.push(`/bags/${bag}`)
   })
 

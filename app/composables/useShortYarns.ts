@@ -1,5 +1,5 @@
 import { computed, onMounted } from 'vue'
-import { eatsOf } from '~~/core/household/shelf/yarnUse'
+import { yarnUseOf } from '~~/core/household/shelf/yarnUse'
 import { sureMetres } from '~~/core/household/shelf/enough'
 import { stockOf } from '~~/core/household/shelf/stock'
 import { growingIn } from '~~/core/household/shelf/useUp'
@@ -24,7 +24,7 @@ export function useShortYarns() {
     const taught = book.hands.yarn.find(one => one.name === name)?.gramsPerMetre
     return [
       {
-        id, title: `${name}: ${formatGrams(grams, bag.design.units)}`, metres: sureMetres(grams, eatsOf(yarn, taught)),
+        id, title: `${name}: ${formatGrams(grams, bag.design.units)}`, metres: sureMetres(grams, yarnUseOf(yarn, taught)),
         takers: growingIn(bag.draft, id).filter(({ by }) => by === 'rounds').map(({ part, name: title }) => ({ value: part, title })),
       },
     ]

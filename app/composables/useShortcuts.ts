@@ -28,10 +28,10 @@ function withCtrl({ ctrlKey, metaKey, shiftKey, key }: KeyboardEvent): string | 
 
 /** Listens for single keys while nobody is typing; takes them back when the component leaves. */
 export function useShortcuts(shortcuts: () => readonly Shortcut[]): void {
-  const ways = useSettings()
+  const settings = useSettings()
   function onKey(event: KeyboardEvent): void {
     const pressed = withCtrl(event)
-    if (event.altKey || (!pressed && (isTyping(event.target) || !ways.letterKeys)) || document.querySelector('[role="dialog"]')) return
+    if (event.altKey || (!pressed && (isTyping(event.target) || !settings.letterKeys)) || document.querySelector('[role="dialog"]')) return
     const found = shortcuts().find(({ key }) => key === (pressed ?? event.key))
     if (!found) return
     event.preventDefault()

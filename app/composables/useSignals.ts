@@ -3,7 +3,7 @@ import { useHookSettings } from '~/stores/hookSettings'
 
 /** What is said aloud, and the tone or buzz for what must not be missed; each only as the maker asked. */
 export function useSignals(words: () => string, alarm: () => string | undefined) {
-  const ways = useHookSettings()
+  const hookSettings = useHookSettings()
   const hasVoice = ref(false)
   let sound: AudioContext | undefined
 
@@ -12,7 +12,7 @@ export function useSignals(words: () => string, alarm: () => string | undefined)
   }
 
   function say(text: string): void {
-    if (!ways.voice || !hasVoice.value || !text) return
+    if (!hookSettings.voice || !hasVoice.value || !text) return
     speechSynthesis.cancel()
     const speech = new SpeechSynthesisUtterance(text)
     speech.lang = 'en'
@@ -36,12 +36,12 @@ export function useSignals(words: () => string, alarm: () => string | undefined)
   }
 
   function signal(): void {
-    if (ways.buzz && 'vibrate' in navigator) navigator.vibrate([60, 40, 60])
-    if (ways.tone && 'AudioContext' in window) ring()
+    if (hookSettings.buzz && 'vibrate' in navigator) navigator.vibrate([60, 40, 60])
+    if (hookSettings.tone && 'AudioContext' in window) ring()
   }
 
   // What nobody asked to hear is not put into words.
-  watch(() => (ways.voice ? words() : ''), say)
+  watch(() => (hookSettings.voice ? words() : ''), say)
   watch(hasVoice, () => say(words()))
   watch(alarm, told => told && signal())
   onMounted(() => {

@@ -1,10 +1,10 @@
-import { tell } from '~~/core/things/stitch/translate'
+import { translate } from '~~/core/things/stitch/translate'
 import { useSettings } from '~/stores/settings'
 import { useUnits } from './useUnits'
 
 /** Tells the core's texts in the maker's vocabulary, on the tape of the bag that is open. */
 export function useTranslate(): (text: string) => string {
-  const ways = useSettings()
+  const settings = useSettings()
   const units = useUnits()
-  return text => tell(text, { terms: ways.terms, units: units.value })
+  return text => translate(text, { terms: settings.terms, units: units.value })
 }

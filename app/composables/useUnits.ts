@@ -5,7 +5,7 @@ import { useSettings } from '~/stores/settings'
 
 /** What is measured in here: as the open bag says, or else as the maker does. */
 export function useUnits(): ComputedRef<Units> {
-  const ways = useSettings()
+  const settings = useSettings()
   const tape = useTape()
-  return computed(() => tape.units ?? ways.units ?? 'cm')
+  return computed(() => tape.units ?? settings.units ?? 'cm')
 }

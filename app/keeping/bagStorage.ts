@@ -17,7 +17,7 @@ export interface SentSave {
 export type Hindrance = 'overtaken' | 'refused' | 'gone'
 
 /** A bag as this device knows it. */
-export interface DeskBag {
+export interface StoredBag {
   readonly id: string
   /** The revision that the work here started from, and the bag as it was then. */
   readonly revision: number
@@ -34,7 +34,7 @@ export interface DeskBag {
 }
 
 interface Box extends DBSchema {
-  bags: { key: string, value: DeskBag }
+  bags: { key: string, value: StoredBag }
 }
 
 let opened: Promise<IDBPDatabase<Box>> | undefined
@@ -55,10 +55,10 @@ const MOST_AT_ONCE = 400_000
 const KEPT_EDITS = 100
 
 /** What is written without waiting: all but the history. */
-type AtOnce = Omit<DeskBag, 'history'>
+type AtOnce = Omit<StoredBag, 'history'>
 
 /** Writes a bag down without waiting; false of one that is too large for that, or where the browser keeps nothing here. */
-function writeAtOnce({ history: _, ...bag }: DeskBag): boolean {
+function writeAtOnce({ history: _, ...bag }: StoredBag): boolean {
   try {
     const text = JSON.stringify(bag satisfies AtOnce)
     if (text.length > MOST_AT_ONCE) return false
@@ -85,16 +85,16 @@ function forgetAtOnce(id: string, at: number): void {
 }
 
 /** A plain copy, which the database can hold: what the page has in hand is frozen. */
-function plain(bag: DeskBag): DeskBag {
+function plain(bag: StoredBag): StoredBag {
   const history = { past: bag.history.past.slice(-KEPT_EDITS), future: bag.history.future.slice(0, KEPT_EDITS) }
-  return JSON.parse(JSON.stringify({ ...bag, history })) as DeskBag
+  return JSON.parse(JSON.stringify({ ...bag, history })) as StoredBag
 }
 
 let last: Promise<unknown> = Promise.resolve()
-const newest = new Map<string, DeskBag>()
+const newest = new Map<string, StoredBag>()
 
 /** Keeps a bag as it is here: at once, and then for good. Says whether it is kept at all. */
-export function keepOnDesk(bag: DeskBag): Promise<boolean> {
+export function storeBag(bag: StoredBag): Promise<boolean> {
   const isDown = writeAtOnce(bag)
   newest.set(bag.id, bag)
   const done = last.catch(() => {}).then(async () => {
@@ -110,7 +110,7 @@ export function keepOnDesk(bag: DeskBag): Promise<boolean> {
 }
 
 /** The newer of what was written at once and what the database has. */
-function newerOf(id: string, kept: DeskBag | undefined): DeskBag | undefined {
+function newerOf(id: string, kept: StoredBag | undefined): StoredBag | undefined {
   const written = writtenAtOnce(id)
   if (!written || (kept && kept.at >= written.at)) return kept
   // What can be undone was of an earlier state: patches of it do not fit this one.
@@ -118,14 +118,14 @@ function newerOf(id: string, kept: DeskBag | undefined): DeskBag | undefined {
 }
 
 /** What this device knows of a bag. */
-export async function onDesk(id: string): Promise<DeskBag | undefined> {
+export async function storedBag(id: string): Promise<StoredBag | undefined> {
   await last.catch(() => {})
   const kept = await box().then(db => db.get('bags', id), () => undefined)
   return newerOf(id, kept)
 }
 
 /** Every bag that this device knows, the last touched first. */
-export async function allOnDesk(): Promise<DeskBag[]> {
+export async function allStoredBags(): Promise<StoredBag[]> {
   await last.catch(() => {})
   const kept = await box().then(db => db.getAll('bags'), () => [])
   const ids = new Set([
@@ -137,7 +137,7 @@ export async function allOnDesk(): Promise<DeskBag[]> {
 }
 
 /** Forgets a bag: it was thrown away, or its state here is not wanted. */
-export async function offDesk(id: string): Promise<void> {
+export async function dropStoredBag(id: string): Promise<void> {
   newest.delete(id)
   localStorage.removeItem(AT_ONCE + id)
   await last.catch(() => {})
@@ -149,7 +149,7 @@ export async function offDesk(id: string): Promise<void> {
 const MOST_KEPT = 60
 
 /** Lets the oldest go of what the server has anyway. */
-export async function tidyDesk(): Promise<void> {
-  const saved = (await allOnDesk()).filter(({ unsaved }) => !unsaved)
-  for (const { id } of saved.slice(MOST_KEPT)) await offDesk(id)
+export async function tidyStoredBags(): Promise<void> {
+  const saved = (await allStoredBags()).filter(({ unsaved }) => !unsaved)
+  for (const { id } of saved.slice(MOST_KEPT)) await dropStoredBag(id)
 }

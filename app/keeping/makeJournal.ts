@@ -1,5 +1,5 @@
 import type { MakeEvent } from '~~/core/making/make/event'
-import { asHappened, type HookStore, type KeptMake, openHookStore, type StoredEvent, type QueuedEvent } from './makeStorage'
+import { asHappened, type MakeStorage, type KeptMake, openMakeStorage, type StoredEvent, type QueuedEvent } from './makeStorage'
 import { opening } from './newId'
 
 /*
@@ -10,10 +10,10 @@ import { opening } from './newId'
 
 export type { KeptMake, StoredEvent } from './makeStorage'
 
-let opened: Promise<HookStore> | undefined
+let opened: Promise<MakeStorage> | undefined
 
-function box(): Promise<HookStore> {
-  return opened ??= openHookStore()
+function box(): Promise<MakeStorage> {
+  return opened ??= openMakeStorage()
 }
 
 /** What was written down at once, by each opening of the page under a key of its own. */
@@ -45,7 +45,7 @@ function setPending(list: readonly QueuedEvent[]): void {
 }
 
 /** Has what waits to be sent written down, where no database holds it. */
-async function shelter(store: HookStore): Promise<void> {
+async function shelter(store: MakeStorage): Promise<void> {
   if (store.lasts) return
   homeless = (await store.queued()).map(({ make, event }) => ({ make, event }))
   writeDown()
@@ -64,9 +64,9 @@ function leftBehind(): { readonly key: string, readonly text: string }[] {
 }
 
 /** Writes an event down: at once, then in the database and the queue; what is there is not written twice. */
-export async function keepTap(make: string, event: MakeEvent): Promise<void> {
+export async function journalEvent(make: string, event: MakeEvent): Promise<void> {
   setPending([...pending, { make, event }])
-  await settle()
+  await settleJournal()
 }
 
 async function intoBox(list: readonly QueuedEvent[]): Promise<void> {
@@ -88,7 +88,7 @@ function idle(): Promise<unknown> {
 let settling: Promise<void> = Promise.resolve()
 
 /** Brings what was written down at once into the database, one after the other. */
-export function settle(): Promise<void> {
+export function settleJournal(): Promise<void> {
   return settling = settling.catch(() => {}).then(async () => {
     if (pending.length === 0) return
     // What was tapped is painted first, and taps close together are written in one go: they are written down already.
@@ -137,7 +137,7 @@ export async function keepEvents(make: string, events: readonly MakeEvent[]): Pr
 
 /** The first events that wait to be sent, all of one make. */
 export async function firstQueued(most: number): Promise<StoredEvent[]> {
-  await settle()
+  await settleJournal()
   const first = await (await box()).queued(most)
   return first.filter(({ make }) => make === first[0]!.make)
 }

@@ -27,7 +27,7 @@ export interface StoredEvent extends QueuedEvent {
 }
 
 /** Makes as they are kept, and the queue of events that the server does not have yet. */
-export interface HookStore {
+export interface MakeStorage {
   /** Whether what is kept outlives the page. */
   readonly lasts: boolean
   /** Keeps events and queues them; what is there is not kept twice. */
@@ -51,7 +51,7 @@ interface Box extends DBSchema {
   queue: { key: number, value: QueuedEvent & { seq?: number }, indexes: { make: string } }
 }
 
-function inDatabase(db: IDBPDatabase<Box>): HookStore {
+function inDatabase(db: IDBPDatabase<Box>): MakeStorage {
   return {
     lasts: true,
     async add(list) {
@@ -100,7 +100,7 @@ function inDatabase(db: IDBPDatabase<Box>): HookStore {
 }
 
 /** A store in the page's memory: it ends with the page. */
-export function inMemory(): HookStore {
+export function inMemory(): MakeStorage {
   const makes = new Map<string, KeptMake>()
   const events = new Map<string, Map<string, MakeEvent>>()
   let queue: readonly StoredEvent[] = []
@@ -149,7 +149,7 @@ export function inMemory(): HookStore {
 }
 
 /** Opens the browser's database; where it has none, or lets nobody at it, what is kept is in the page's memory. */
-export async function openHookStore(): Promise<HookStore> {
+export async function openMakeStorage(): Promise<MakeStorage> {
   try {
     return inDatabase(await openDB<Box>('fair-hollow-hook', 1, {
       upgrade(db) {

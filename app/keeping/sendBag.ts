@@ -1,7 +1,7 @@
 import type { Design } from '~~/core/bag/design/design'
 import { mergedDesign, same } from '~~/core/bag/design/merge'
 import { fetchKinds } from '~/kinds/fetchKinds'
-import type { DeskBag, SentSave } from './bagStorage'
+import type { StoredBag, SentSave } from './bagStorage'
 import { randomWord } from './newId'
 import { type Refusal, refusalWords } from './refusal'
 
@@ -64,7 +64,7 @@ export async function fetchTheirs(id: string): Promise<Theirs | 'gone' | undefin
 }
 
 /** What is here put together with what the server has; nothing where both changed the same. */
-export function together({ base, design }: Pick<DeskBag, 'base' | 'design'>, theirs: Theirs): Design | undefined {
+export function together({ base, design }: Pick<StoredBag, 'base' | 'design'>, theirs: Theirs): Design | undefined {
   return same(design, theirs.document) ? theirs.document : mergedDesign(base, design, theirs.document)
 }
 
@@ -72,7 +72,7 @@ export function together({ base, design }: Pick<DeskBag, 'base' | 'design'>, the
 const MOST_ROUNDS = 5
 
 /** Sends what is left of a bag that is not in hand: what it is like here afterwards. */
-export async function sendLeft(left: DeskBag): Promise<DeskBag> {
+export async function sendLeft(left: StoredBag): Promise<StoredBag> {
   let bag = left
   for (let i = 0; i < MOST_ROUNDS && bag.unsaved; i++) {
     const sending = bag.sent ?? newSave(bag.design)

@@ -11,7 +11,7 @@ export interface UnsavedEntry<D> {
 }
 
 /** The document of a sort that is being entered. */
-export interface Entering<D> {
+export interface UnfinishedForm<D> {
   /** Keeps it as it is now. */
   readonly keep: (document: D, id?: string) => void
   readonly left: () => UnsavedEntry<D> | undefined
@@ -20,7 +20,7 @@ export interface Entering<D> {
 }
 
 /** Entering documents of a sort. */
-export function enteringOf<D>(sort: 'swatch' | 'yarn' | 'order'): Entering<D> {
+export function unfinishedFormOf<D>(sort: 'swatch' | 'yarn' | 'order'): UnfinishedForm<D> {
   const key = `fair-hollow.entering.${sort}`
   return {
     keep(document, id) {

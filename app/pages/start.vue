@@ -18,7 +18,7 @@ const route = useRoute()
 const router = useRouter()
 const shelf = useBags()
 const last = useLastUsed()
-const ways = useSettings()
+const settings = useSettings()
 const ready = ref(false)
 onMounted(async () => {
   await last.load()
@@ -74,7 +74,7 @@ function setSize({ name: which }: SizeAsked, cm: number): void {
 }
 
 async function make(): Promise<void> {
-  const kept = await shelf.add({ ...design.value!, ...(ways.hands ? { hands: ways.hands } : {}) })
+  const kept = await shelf.add({ ...design.value!, ...(settings.hands ? { hands: settings.hands } : {}) })
   if (kept) await router.push(`/bags/${kept.id}`)
 }
 async function empty(): Promise<void> {

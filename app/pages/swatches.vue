@@ -3,13 +3,13 @@ import { useTrashNote } from '~/composables/useTrashNote'
 import { onMounted, shallowRef } from 'vue'
 import type { SwatchDocument } from '~~/core/bag/design/design'
 import { ASSUMED_GAUGE } from '~~/core/bag/design/starter'
-import { enteringOf } from '~/keeping/unfinishedForms'
+import { unfinishedFormOf } from '~/keeping/unfinishedForms'
 import type { KeptRecord } from '~/stores/records'
 import { useSwatches } from '~/stores/swatches'
 
 useHead({ title: 'Swatches · Fair Hollow' })
 const shelf = useSwatches()
-const written = enteringOf<SwatchDocument>('swatch')
+const written = unfinishedFormOf<SwatchDocument>('swatch')
 const { gone, throwAway, takeBack } = useTrashNote(shelf)
 onMounted(async () => {
   await shelf.load()

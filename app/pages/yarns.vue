@@ -7,7 +7,7 @@ import { stockOf } from '~~/core/household/shelf/stock'
 import type { ShelfYarn } from '~~/core/household/shelf/yarn'
 import { formatKg } from '~~/core/things/measure/amounts'
 import { useUnits } from '~/composables/useUnits'
-import { enteringOf } from '~/keeping/unfinishedForms'
+import { unfinishedFormOf } from '~/keeping/unfinishedForms'
 import { randomWord } from '~/keeping/newId'
 import type { KeptRecord } from '~/stores/records'
 import { useYarns } from '~/stores/yarns'
@@ -15,7 +15,7 @@ import { useYarns } from '~/stores/yarns'
 useHead({ title: 'Yarn · Fair Hollow' })
 const shelf = useYarns()
 const { gone, throwAway, takeBack } = useTrashNote(shelf)
-const written = enteringOf<ShelfYarn>('yarn')
+const written = unfinishedFormOf<ShelfYarn>('yarn')
 onMounted(async () => {
   await shelf.load()
   const left = written.left()

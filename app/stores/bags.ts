@@ -57,7 +57,7 @@ export const useBags = defineStore('bags', () => {
   const order = ref<BagSort>('changed')
   const group = ref<Group>('all')
   const { trouble, trying } = useTrying()
-  const ways = useSettings()
+  const settings = useSettings()
   const loaded = ref(false)
   /** The program does not answer: what this device knows is all there is. */
   const away = ref(false)
@@ -130,7 +130,7 @@ export const useBags = defineStore('bags', () => {
     const names = new Set([...(known?.bags ?? []), ...bags.value].map(({ name }) => name))
     let number = 1
     while (names.has(number === 1 ? 'New bag' : `New bag ${number}`)) number++
-    return known && add({ ...newDesign(number === 1 ? 'New bag' : `New bag ${number}`), ...ways.forNewBags() })
+    return known && add({ ...newDesign(number === 1 ? 'New bag' : `New bag ${number}`), ...settings.forNewBags() })
   }
 
   function copy(id: string): Promise<KeptRecord<Design> | undefined> {

@@ -7,7 +7,7 @@ import { same } from '~~/core/bag/design/merge'
 import { unsoundness } from '~~/core/bag/design/consistency'
 import { newDesign } from '~~/core/bag/design/starter'
 import { type Draft, draft as drafted } from '~~/core/bag/draft/draft'
-import { retold } from '~~/core/bag/draft/withoutDrafting'
+import { withoutDrafting } from '~~/core/bag/draft/withoutDrafting'
 import type { Change, Fix } from '~~/core/parts/part/finding'
 import { fetchKinds, NOT_FETCHED } from '~/kinds/fetchKinds'
 import { useTape } from './tape'
@@ -41,7 +41,7 @@ export const useDocument = defineStore('document', () => {
   /** Drafts the bag in hand; nothing where that is beyond the program, which is its own mistake and must not take the screen away. */
   function attempted(before: Draft | undefined): Draft | undefined {
     try {
-      const now = (before && retold(before, design.value)) ?? drafted(design.value, before)
+      const now = (before && withoutDrafting(before, design.value)) ?? drafted(design.value, before)
       setMistaken(false)
       return now
     }

@@ -35,7 +35,7 @@ function remembered(): HookWays {
 
 /** How a maker likes to be followed at the hook, whichever bag it is; kept by the browser. */
 export const useHookSettings = defineStore('hookWays', () => {
-  const ways = reactive(remembered())
-  watch(ways, () => remember(KEY, ways))
-  return { ...toRefs(ways) }
+  const settings = reactive(remembered())
+  watch(settings, () => remember(KEY, settings))
+  return { ...toRefs(settings) }
 })

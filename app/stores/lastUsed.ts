@@ -9,7 +9,7 @@ import { useSettings } from './settings'
 /** What the maker used last: the gauge and the yarn that a new bag is drawn in until they say otherwise. */
 export const useLastUsed = defineStore('lastUsed', () => {
   const swatches = useSwatches()
-  const ways = useSettings()
+  const settings = useSettings()
   const last = shallowRef<Design>()
 
   async function load(): Promise<void> {
@@ -28,6 +28,6 @@ export const useLastUsed = defineStore('lastUsed', () => {
     const { id: _, ...main } = last.value?.yarns[0] ?? { id: 'main', name: 'undyed cotton, DK', colour: '#dccba6' }
     return main
   })
-  const units = computed(() => ways.units ?? last.value?.units ?? 'cm')
+  const units = computed(() => settings.units ?? last.value?.units ?? 'cm')
   return { load, gauge, yarn, units, swatches }
 })

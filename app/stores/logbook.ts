@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { computed, reactive, ref, shallowRef } from 'vue'
 import type { Calibration } from '~~/core/making/log/calibration'
 import type { BagFacts } from '~~/core/making/log/facts'
-import { type Skill, UNTAUGHT } from '~~/core/making/log/skill'
+import { type Skill, NO_SKILL_YET } from '~~/core/making/log/skill'
 import type { GaugeOffer } from '~~/core/making/log/skillFromBags'
 import type { LogbookEntry } from '~~/core/making/log/logbookEntry'
 import type { OverTime } from '~~/core/making/log/overTime'
@@ -41,7 +41,7 @@ export const useLogbook = defineStore('logbook', () => {
   const page = shallowRef<LogPage>()
   const taught = shallowRef<Taught>()
   /** What is known of the maker's hands: what the craft says until bags have taught. */
-  const hands = computed(() => taught.value?.hands ?? UNTAUGHT)
+  const hands = computed(() => taught.value?.hands ?? NO_SKILL_YET)
   const said = ref('')
   /** The photo of a bag that was thrown away or replaced last. */
   const photoBefore = shallowRef<{ readonly id: string, readonly photo: Blob }>()

@@ -29,7 +29,7 @@ export type MakeTrouble = 'looking' | 'not-here' | 'gone'
  */
 export const useMake = defineStore('make', () => {
   const post = usePost()
-  const ways = useHookSettings()
+  const hookSettings = useHookSettings()
   const id = ref<string>()
   const trouble = ref<MakeTrouble>()
   const state = shallowRef<MakeState>()
@@ -122,7 +122,7 @@ export const useMake = defineStore('make', () => {
     const leg = hand.value?.at.leg
     // Steps that are told are read one by one.
     if (leg?.sort === 'steps') return 'group'
-    if (ways.size !== 'own') return ways.size
+    if (hookSettings.size !== 'own') return hookSettings.size
     return leg && leg.worked ? ownSize(leg.beats()) : 'group'
   })
 

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import { type BagKnown, knownFrom, type KnownOfOrders, type LineAsked } from '~~/core/household/plan/draftedBags'
+import { type DraftedBag, planningInput, type OrderContext, type LineAsked } from '~~/core/household/plan/draftedBags'
 import type { Order } from '~~/core/household/plan/order'
 import { type PlanningInput, type OrderPlan, planOrders } from '~~/core/household/plan/orderPlan'
 import type { KeptOrder } from '~~/core/household/plan/breakdown'
@@ -15,11 +15,11 @@ const keyOf = ({ bag, name }: LineAsked) => `${bag} ${name}`
 /** The orders, and what the house knows of their bags. */
 export const useOrders = defineStore('orders', () => {
   const { all: orders, ...does } = useDocumentShelf<Order>('orders', '.order.json')
-  const ways = useSettings()
+  const settings = useSettings()
   const today = ref(DAY.format())
   const zone = Intl.DateTimeFormat().resolvedOptions().timeZone
-  const house = shallowRef<Omit<KnownOfOrders, 'bags'>>({ here: [], makes: [], workedToday: 0 })
-  const bags = shallowRef<ReadonlyMap<string, BagKnown>>(new Map())
+  const house = shallowRef<Omit<OrderContext, 'bags'>>({ here: [], makes: [], workedToday: 0 })
+  const bags = shallowRef<ReadonlyMap<string, DraftedBag>>(new Map())
   const looked = ref(false)
 
   /** Orders that can be read, as they are kept. */
@@ -30,7 +30,7 @@ export const useOrders = defineStore('orders', () => {
     today.value = DAY.format()
     const lines = [...sound.value.flatMap(({ document }) => document.bags), ...further].map(({ bag, name }) => ({ bag, name }))
     const known = await does.trying(() =>
-      ask<KnownOfOrders>('/api/orders/known', { method: 'POST', body: { zone, on: today.value, lines } }))
+      ask<OrderContext>('/api/orders/known', { method: 'POST', body: { zone, on: today.value, lines } }))
     if (!known) return
     const { bags: told, ...rest } = known
     house.value = rest
@@ -49,19 +49,19 @@ export const useOrders = defineStore('orders', () => {
   }
 
   /** What is known of a line's bag. */
-  const bagOf = (line: LineAsked): BagKnown | undefined => bags.value.get(keyOf(line))
+  const bagOf = (line: LineAsked): DraftedBag | undefined => bags.value.get(keyOf(line))
 
   /** What orders are planned from: those that are kept, one of them as it is being changed perhaps. */
   function knownWith(changed?: KeptOrder): PlanningInput {
     const kept = sound.value.map(({ id, document }): KeptOrder => ({ id, order: document })).filter(({ id }) => id !== changed?.id)
-    return knownFrom([...kept, ...(changed ? [changed] : [])], { ...house.value, bags: [...bags.value.values()] }, today.value)
+    return planningInput([...kept, ...(changed ? [changed] : [])], { ...house.value, bags: [...bags.value.values()] }, today.value)
   }
 
   const plansWith = (changed?: KeptOrder): OrderPlan[] => planOrders(knownWith(changed))
 
   /** Where a file of an order is, or of all of them. */
   const fileOf = (as: string, id?: string) =>
-    `/api/orders/${id ? `${id}/` : ''}export?as=${as}&on=${today.value}&zone=${encodeURIComponent(zone)}&units=${ways.units ?? 'cm'}`
+    `/api/orders/${id ? `${id}/` : ''}export?as=${as}&on=${today.value}&zone=${encodeURIComponent(zone)}&units=${settings.units ?? 'cm'}`
 
   return { orders, sound, today, house, looked, look, bagOf, knownWith, plansWith, fileOf, ...does, load, bringBack }
 })

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref } from 'vue'
 import type { MakeEvent } from '~~/core/making/make/event'
 import type { Progress } from '~~/core/making/make/plan'
-import { keepTap } from '~/keeping/makeJournal'
+import { journalEvent } from '~/keeping/makeJournal'
 import { Post, type PostState } from '~/keeping/post'
 
 /** Whoever has a make in hand, and is told of what comes. */
@@ -51,7 +51,7 @@ export const usePost = defineStore('post', () => {
   async function write(make: string, event: MakeEvent): Promise<void> {
     state.value = { ...state.value, waiting: state.value.waiting + 1 }
     tabs?.postMessage({ make, event } satisfies Spoken)
-    await keepTap(make, event)
+    await journalEvent(make, event)
     post.soon()
   }
 

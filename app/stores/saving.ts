@@ -3,7 +3,7 @@ import { ref, watch } from 'vue'
 import type { Design } from '~~/core/bag/design/design'
 import { NO_HISTORY } from '~~/core/bag/design/history'
 import { same } from '~~/core/bag/design/merge'
-import { type DeskBag, type Hindrance, keepOnDesk, offDesk, onDesk, type SentSave } from '~/keeping/bagStorage'
+import { type StoredBag, type Hindrance, storeBag, dropStoredBag, storedBag, type SentSave } from '~/keeping/bagStorage'
 import { fetchTheirs, newSave, sendSave, type Theirs, together } from '~/keeping/sendBag'
 import { fetchKinds } from '~/kinds/fetchKinds'
 import { useDocument } from './document'
@@ -67,11 +67,11 @@ export const useSaving = defineStore('saving', () => {
   /** Writes down how the bag is here. */
   function keep(): Promise<void> {
     if (!id.value || !bag.isOpen || !onServer) return Promise.resolve()
-    const kept: DeskBag = {
+    const kept: StoredBag = {
       id: id.value, revision, base: onServer, design: bag.design, unsaved: isUnsaved() || sent !== undefined, history: bag.history,
       at: Date.now(), ...(sent ? { sent } : {}), ...(why ? { why, words: trouble.value } : {}),
     }
-    return keepOnDesk(kept).then((isKept) => {
+    return storeBag(kept).then((isKept) => {
       keptHere.value = isKept
     })
   }
@@ -89,7 +89,7 @@ export const useSaving = defineStore('saving', () => {
     if (id.value === wanted && bag.isOpen) return
     await leave()
     id.value = wanted
-    const [desk, server] = await Promise.all([onDesk(wanted), fetchKept(wanted)])
+    const [desk, server] = await Promise.all([storedBag(wanted), fetchKept(wanted)])
     if (id.value !== wanted) return
     if (server.kept?.unreadable) {
       unreadable.value = true
@@ -106,7 +106,7 @@ export const useSaving = defineStore('saving', () => {
   }
 
   /** Whether the kinds of part are here that a bag is made of; that they are not is told. */
-  async function fetchedKinds(desk: DeskBag | undefined, kept: Design | undefined): Promise<boolean> {
+  async function fetchedKinds(desk: StoredBag | undefined, kept: Design | undefined): Promise<boolean> {
     try {
       await fetchKinds(...(desk ? [desk.base, desk.design] : []), ...(kept ? [kept] : []))
       return true
@@ -135,7 +135,7 @@ export const useSaving = defineStore('saving', () => {
   }
 
   /** A bag as the server has it; what was undone and done here can go on being so, if nothing came between. */
-  function begin(kept: KeptRecord<Design>, desk: DeskBag | undefined): void {
+  function begin(kept: KeptRecord<Design>, desk: StoredBag | undefined): void {
     revision = kept.revision
     onServer = kept.document
     bag.put(kept.document, desk && desk.revision === kept.revision && same(desk.design, kept.document) ? desk.history : NO_HISTORY)
@@ -143,7 +143,7 @@ export const useSaving = defineStore('saving', () => {
   }
 
   /** Takes up what was left here: it is saved, put together with what came meanwhile, or offered as a copy. */
-  function takeUp(desk: DeskBag, kept: KeptRecord<Design> | undefined): void {
+  function takeUp(desk: StoredBag, kept: KeptRecord<Design> | undefined): void {
     revision = desk.revision
     onServer = desk.base
     sent = desk.sent
@@ -290,7 +290,7 @@ export const useSaving = defineStore('saving', () => {
   async function giveUp(): Promise<void> {
     const of = id.value
     close()
-    if (of) await offDesk(of)
+    if (of) await dropStoredBag(of)
   }
 
   /** Throws away what is only here, and takes what the server has. */

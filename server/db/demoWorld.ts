@@ -42,7 +42,7 @@ import type { Order } from '../../core/household/plan/order'
 import { readOrder } from '../../core/household/plan/readOrder'
 import { readShelfYarn } from '../../core/household/shelf/read'
 import type { ShelfYarn } from '../../core/household/shelf/yarn'
-import { shelf } from './documents'
+import { repository } from './documents'
 import { makesIn } from './makes'
 
 function sound<D>(reading: Reading<D>): D {
@@ -86,13 +86,13 @@ export const DEMO_LOGBOOK: readonly MakeDocument[] = [
 export function layOutDemoWorld(db: Database.Database): void {
   db.transaction(() => {
     if (firstTime(db, 'demo-world')) {
-      for (const design of DEMO_DESIGNS) shelf(db, 'designs', readDesign).add(design)
-      for (const swatch of DEMO_SWATCHES) shelf(db, 'swatches', readSwatch).add(swatch)
+      for (const design of DEMO_DESIGNS) repository(db, 'designs', readDesign).add(design)
+      for (const swatch of DEMO_SWATCHES) repository(db, 'swatches', readSwatch).add(swatch)
     }
-    if (firstTime(db, 'demo-yarns')) for (const yarn of DEMO_YARNS) shelf(db, 'yarns', readShelfYarn).add(yarn)
+    if (firstTime(db, 'demo-yarns')) for (const yarn of DEMO_YARNS) repository(db, 'yarns', readShelfYarn).add(yarn)
     if (firstTime(db, 'demo-orders')) {
       const today = new Intl.DateTimeFormat('sv-SE').format()
-      for (const order of DEMO_ORDERS) shelf(db, 'orders', readOrder).add(thisWeeks(order, today))
+      for (const order of DEMO_ORDERS) repository(db, 'orders', readOrder).add(thisWeeks(order, today))
     }
     if (firstTime(db, 'demo-logbook'))
       for (const { events } of DEMO_LOGBOOK) makesIn(db).keep(randomUUID(), events, progressIn(events))

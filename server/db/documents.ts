@@ -24,14 +24,14 @@ export type SaveResult
     | { readonly kept: false, readonly why: 'gone' | 'overtaken' }
 
 /** What was thrown away and lies aside. */
-export interface LaidAside {
+export interface TrashedDocument {
   readonly id: string
   readonly name: string
   readonly removedAt: string
 }
 
 /** The statements of one table of documents, prepared once. */
-export interface Shelf<D> {
+export interface Repository<D> {
   readonly list: () => StoredDocument<D>[]
   readonly find: (id: string) => StoredDocument<D> | undefined
   /** @param save the id of the request: sent twice, it is kept once */
@@ -39,7 +39,7 @@ export interface Shelf<D> {
   readonly save: (id: string, revision: number, document: D, save?: string) => SaveResult
   /** Lays a document aside: it is on no list, and comes back as it was. */
   readonly remove: (id: string) => boolean
-  readonly laidAside: () => LaidAside[]
+  readonly laidAside: () => TrashedDocument[]
   readonly bringBack: (id: string) => boolean
   /** Throws one away for good that was laid aside. */
   readonly forget: (id: string) => boolean
@@ -147,12 +147,12 @@ const MOST_SAVES = 6
  *
  * @param read how a document of this shelf is read
  */
-export function shelf<D extends { readonly name: string }>(
+export function repository<D extends { readonly name: string }>(
   db: Database.Database,
   table: DocumentTable,
   read: (input: unknown) => Reading<D>,
   besides?: SaveHooks,
-): Shelf<D> {
+): Repository<D> {
   const kept = keptBy(read)
   const statements = statementsOf(db, table)
 

@@ -2,7 +2,7 @@ import type Database from 'better-sqlite3'
 import { type BagFacts, FACTS_VERSION } from '../../core/making/log/facts'
 import type { Sitting } from '../../core/making/log/workedRounds'
 import type { Progress } from '../../core/making/make/plan'
-import { type LogbookEntry, listedOf } from '../../core/making/log/logbookEntry'
+import { type LogbookEntry, logbookEntryOf } from '../../core/making/log/logbookEntry'
 import { photoText } from './photoText'
 
 /** A bag of the logbook's list: what it tells, as far as that is worked out. */
@@ -63,7 +63,7 @@ export interface FactTexts {
 export function factTexts(facts: BagFacts): FactTexts {
   const { version, words, share, rounds: { done, planned } } = facts
   return {
-    version, listed: JSON.stringify(listedOf(facts)), facts: JSON.stringify(facts),
+    version, listed: JSON.stringify(logbookEntryOf(facts)), facts: JSON.stringify(facts),
     progress: JSON.stringify({ round: done, of: planned, share, words } satisfies Progress),
   }
 }

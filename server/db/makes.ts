@@ -2,7 +2,7 @@ import type Database from 'better-sqlite3'
 import type { MakeEvent } from '../../core/making/make/event'
 import { stateOf } from '../../core/making/make/fold'
 import type { Progress } from '../../core/making/make/plan'
-import type { LaidAside } from './documents'
+import type { TrashedDocument } from './documents'
 import { WAS_THERE } from './incoming'
 
 /** A make in the list: what it is called, and how far it is. */
@@ -33,7 +33,7 @@ export interface Makes {
   readonly keep: (id: string, events: readonly MakeEvent[], progress?: Progress) => boolean
   /** Lays a make aside, with all that happened to it: its devices are told that it was thrown away. */
   readonly remove: (id: string) => boolean
-  readonly laidAside: () => LaidAside[]
+  readonly laidAside: () => TrashedDocument[]
   readonly bringBack: (id: string) => boolean
   /** Throws one away for good that was laid aside. */
   readonly forget: (id: string) => boolean

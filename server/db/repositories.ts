@@ -7,7 +7,7 @@ import { readOrder } from '../../core/household/plan/readOrder'
 import { type BagList, bagListIn } from './bagList'
 import { database } from './connection'
 import { type Devices, devicesIn } from './devices'
-import { type LaidAside, type Shelf, shelf } from './documents'
+import { type TrashedDocument, type Repository, repository } from './documents'
 import { type Logbook, logbookIn } from './logbook'
 import { type Makes, makesIn } from './makes'
 import type { DocumentTable } from './documentTables'
@@ -15,12 +15,12 @@ import { type Versions, versionsIn } from './versions'
 
 /** Everything that is kept in the house, its statements prepared once for the database that is open. */
 interface House {
-  readonly designs: Shelf<Design>
+  readonly designs: Repository<Design>
   readonly versions: Versions
   readonly bagList: BagList
-  readonly swatches: Shelf<SwatchDocument>
-  readonly yarns: Shelf<ShelfYarn>
-  readonly orders: Shelf<Order>
+  readonly swatches: Repository<SwatchDocument>
+  readonly yarns: Repository<ShelfYarn>
+  readonly orders: Repository<Order>
   readonly makes: Makes
   readonly logbook: Logbook
   readonly devices: Devices
@@ -35,8 +35,9 @@ function shelves(): House {
     house = {
       of: db,
       shelves: {
-        versions, designs: shelf(db, 'designs', readDesign, versions), bagList: bagListIn(db), swatches: shelf(db, 'swatches', readSwatch),
-        yarns: shelf(db, 'yarns', readShelfYarn), orders: shelf(db, 'orders', readOrder),
+        versions, designs: repository(db, 'designs', readDesign, versions), bagList: bagListIn(db),
+        swatches: repository(db, 'swatches', readSwatch),
+        yarns: repository(db, 'yarns', readShelfYarn), orders: repository(db, 'orders', readOrder),
         makes: makesIn(db), logbook: logbookIn(db), devices: devicesIn(db),
       },
     }
@@ -45,7 +46,7 @@ function shelves(): House {
 }
 
 /** The designs kept in the house. */
-export const designs = (): Shelf<Design> => shelves().designs
+export const designs = (): Repository<Design> => shelves().designs
 
 /** What they were before. */
 export const versions = (): Versions => shelves().versions
@@ -54,13 +55,13 @@ export const versions = (): Versions => shelves().versions
 export const bagList = (): BagList => shelves().bagList
 
 /** The swatches kept in the house. */
-export const swatches = (): Shelf<SwatchDocument> => shelves().swatches
+export const swatches = (): Repository<SwatchDocument> => shelves().swatches
 
 /** The yarn shelf. */
-export const yarns = (): Shelf<ShelfYarn> => shelves().yarns
+export const yarns = (): Repository<ShelfYarn> => shelves().yarns
 
 /** The orders. */
-export const orders = (): Shelf<Order> => shelves().orders
+export const orders = (): Repository<Order> => shelves().orders
 
 /** The bags on the hook. */
 export const makes = (): Makes => shelves().makes
@@ -73,7 +74,7 @@ export const devices = (): Devices => shelves().devices
 
 /** What of a sort of thing lies aside, and can be brought back or thrown away for good. */
 export interface Aside {
-  readonly laidAside: () => LaidAside[]
+  readonly laidAside: () => TrashedDocument[]
   readonly bringBack: (id: string) => boolean
   readonly forget: (id: string) => boolean
 }

@@ -4,7 +4,7 @@ import { paperFonts } from '../paper/fonts'
 import type { OrderQuery } from '../requests/requestShapes'
 import { waitedFor } from '../requests/jobProgress'
 import type { OrderFile, OrderFileWish } from './orderFile'
-import { taught } from './skillCache'
+import { cachedSkill } from './skillCache'
 import { runJob } from './workerPool'
 
 /** An order as a file, or all open ones, written out by a worker; nothing of an order that is not planned. */
@@ -14,6 +14,6 @@ export async function fileOfOrders(
   const wish: OrderFileWish = {
     as, paper, large: large === 'yes', units, ...(id === undefined ? {} : { id }), ...(as === 'pdf' ? { fonts: await paperFonts() } : {}),
   }
-  const { hands } = await taught()
+  const { hands } = await cachedSkill()
   return runJob('order', { path: databasePath(), wish, maker: { hands, zone, today: on } }, waitedFor(event))
 }

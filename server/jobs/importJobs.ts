@@ -12,8 +12,8 @@ import { writing } from './recordsConnection'
 import { readLogbookText } from './readLogbookText'
 import { readShelfText } from './readShelf'
 import { asJson } from './tableText'
-import { told } from './progress'
-import { unpackHouse } from './unpackParcel'
+import { reportingProgress } from './progress'
+import { unpackParcel } from './unpackParcel'
 
 /*
  * Files that come in: read and written by a worker, over a connection of its own.
@@ -55,14 +55,14 @@ function textOf(bytes: Uint8Array): string {
 /** Looks into a parcel, or keeps those of its files whose numbers are named. */
 export function parcelBrought({ path, bytes, take }: FileBrought & { readonly take?: readonly number[] }):
   { readonly ok: true, readonly files: readonly ParcelLine[], readonly taken?: number } | { readonly ok: false, readonly why: string } {
-  const unpacked = unpackHouse(path, bytes)
+  const unpacked = unpackParcel(path, bytes)
   if (!unpacked.ok) return unpacked
   const files = unpacked.files.map(one => ({
     file: one.file, name: one.name, ...(one.sound ? { sort: one.content.sort, there: one.there } : { why: one.why }),
   }))
   if (!take) return { ok: true, files }
   const chosen = unpacked.files.flatMap((one, i) => (one.sound && take.includes(i) ? [one.content] : []))
-  return { ok: true, files, taken: writing(path, db => bringIn(db, told(chosen, LOOKED_THROUGH), rest)).length }
+  return { ok: true, files, taken: writing(path, db => bringIn(db, reportingProgress(chosen, LOOKED_THROUGH), rest)).length }
 }
 
 /**
@@ -80,7 +80,7 @@ function withoutThoseHere(db: Database.Database, brought: readonly MakeDocument[
 }
 
 function* withProgress(makes: readonly MakeDocument[]): Generator<Content> {
-  for (const document of told(makes, LOOKED_THROUGH)) {
+  for (const document of reportingProgress(makes, LOOKED_THROUGH)) {
     const progress = progressIn(document.events)
     yield { sort: 'make', document, ...(progress ? { progress } : {}) }
   }
@@ -114,7 +114,7 @@ export function yarnsBrought({ path, bytes }: FileBrought): ImportResult {
   return writing(path, (db) => {
     const here = new Set(db.prepare('SELECT json_extract(document, \'$.id\') FROM yarns WHERE removed_at IS NULL').pluck().all())
     const fresh = read.yarns.filter(({ id }, i) => !here.has(id) && read.yarns.findIndex(other => other.id === id) === i)
-    const brought = bringIn(db, told(fresh.map(document => ({ sort: 'yarn', document }) as const)), rest)
+    const brought = bringIn(db, reportingProgress(fresh.map(document => ({ sort: 'yarn', document }) as const)), rest)
     return { ok: true, taken: brought.length, there: read.yarns.length - brought.length }
   })
 }

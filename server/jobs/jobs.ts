@@ -2,9 +2,9 @@ import type { Design } from '../../core/bag/design/design'
 import { type Portrait, portraitOf } from '../../core/readers/chart/portrait'
 import { draft } from '../../core/bag/draft/draft'
 import { type ExportAs, exportDraft } from '../../core/readers/export/exportDraft'
-import type { KnownOfOrders, LineAsked } from '../../core/household/plan/draftedBags'
+import type { OrderContext, LineAsked } from '../../core/household/plan/draftedBags'
 import type { Terms } from '../../core/things/stitch/dictionary'
-import { tell } from '../../core/things/stitch/translate'
+import { translate } from '../../core/things/stitch/translate'
 import { patternOf } from '../../core/readers/words/pattern'
 import type { RepeatStyle } from '../../core/readers/words/manner'
 import type { TaughtGrams } from '../../core/bag/yarn/grams'
@@ -17,9 +17,9 @@ import { type AtRecords, copied, returned, salvaged } from './recordsJobs'
 import { looking, writing } from './recordsConnection'
 import { logbookBrought, makeBrought, parcelBrought, yarnsBrought } from './importJobs'
 import { type ByMaker, knownOfOrders } from './orderContext'
-import { factsFound, logbookFile, taughtBy } from './logbookJobs'
+import { factsFound, logbookFile, skillIn } from './logbookJobs'
 import { type OrderFile, orderFile, type OrderFileWish } from './orderFile'
-import { packHouse } from './packParcel'
+import { packParcel } from './packParcel'
 
 /*
  * What the server does that may take long: drafting, writing out, packing. It is done in workers beside it, so that nobody waits.
@@ -56,7 +56,7 @@ export interface Jobs {
   }
   /** The facts of a make. */
   facts: JobOf<typeof factsFound>
-  taught: JobOf<typeof taughtBy>
+  taught: JobOf<typeof skillIn>
   logbook: JobOf<typeof logbookFile>
   /** What is known of the bags of some orders, as JSON. */
   known: { readonly takes: ByMaker & { readonly path: string, readonly lines: readonly LineAsked[] }, readonly gives: string }
@@ -99,13 +99,13 @@ export const DONE: { readonly [K in JobKind]: (takes: Jobs[K]['takes']) => Jobs[
   portrait: ({ design }) => portraitOf(draft(design)),
   weigh: ({ design }) => {
     const found = draft(design).findings.find(({ code }) => TOO_MUCH.has(code))
-    return found ? { tooMuch: tell(found.what, { terms: 'us', units: design.units }) } : {}
+    return found ? { tooMuch: translate(found.what, { terms: 'us', units: design.units }) } : {}
   },
-  facts: factsFound, taught: taughtBy, logbook: logbookFile,
-  known: ({ path, lines, ...maker }) => looking(path, db => JSON.stringify(knownOfOrders(db, lines, maker) satisfies KnownOfOrders)),
+  facts: factsFound, taught: skillIn, logbook: logbookFile,
+  known: ({ path, lines, ...maker }) => looking(path, db => JSON.stringify(knownOfOrders(db, lines, maker) satisfies OrderContext)),
   order: ({ path, wish, maker }) => looking(path, db => orderFile(db, wish, maker)),
   copy: copied, restore: returned, salvage: salvaged,
   settle: ({ path }) => writing(path, db => db.pragma('wal_checkpoint(PASSIVE)')),
-  export: written, pack: ({ path }) => packHouse(path),
+  export: written, pack: ({ path }) => packParcel(path),
   parcel: parcelBrought, bringLogbook: logbookBrought, bringMake: makeBrought, bringYarns: yarnsBrought,
 }

@@ -3,7 +3,7 @@ import { bagCsv, bagsCsv } from '../../core/making/log/csv'
 import { logbookDocument } from '../../core/making/log/document'
 import { bagFacts } from '../../core/making/log/facts'
 import type { Skill } from '../../core/making/log/skill'
-import { gaugeOffers, handsOf } from '../../core/making/log/skillFromBags'
+import { gaugeOffers, skillFromBags } from '../../core/making/log/skillFromBags'
 import { overTime } from '../../core/making/log/overTime'
 import { makeDocument } from '../../core/making/make/document'
 import { factTexts, type FactTexts, type Logbook, logbookIn } from '../db/logbook'
@@ -15,7 +15,7 @@ import { looking } from './recordsConnection'
  */
 
 /** The maker's hands as all makes have taught them, and the answer as JSON. */
-export interface Taught {
+export interface SkillAnswer {
   readonly hands: Skill
   readonly text: string
 }
@@ -29,9 +29,9 @@ Promise<{ readonly upTo: number, readonly texts: FactTexts } | undefined> {
 }
 
 /** Works out the hands from all makes. */
-export async function taughtBy({ path }: { readonly path: string }): Promise<Taught> {
+export async function skillIn({ path }: { readonly path: string }): Promise<SkillAnswer> {
   const bags = await looking(path, db => logbookIn(db).allFacts())
-  const hands = handsOf(bags)
+  const hands = skillFromBags(bags)
   return {
     hands, text: JSON.stringify({ hands, offers: gaugeOffers(hands), calibration: calibrationOf(bags), overTime: overTime(bags) }),
   }

@@ -6,14 +6,14 @@ import { isStopped } from '../../core/bag/draft/draftPart'
 import type { Skill } from '../../core/making/log/skill'
 import { bagWork } from '../../core/household/plan/bagWork'
 import type { Day } from '../../core/household/plan/days'
-import type { BagKnown, KnownOfOrders, LineAsked } from '../../core/household/plan/draftedBags'
-import { bagMeant, settledMakes } from '../../core/household/plan/keptBags'
+import type { DraftedBag, OrderContext, LineAsked } from '../../core/household/plan/draftedBags'
+import { bagMeant, makesWithKeptBags } from '../../core/household/plan/keptBags'
 import { readShelfYarn } from '../../core/household/shelf/read'
 import type { ShelfYarn } from '../../core/household/shelf/yarn'
 import { bagListIn } from '../db/bagList'
-import { shelf } from '../db/documents'
+import { repository } from '../db/documents'
 import { logbookIn } from '../db/logbook'
-import { told } from './progress'
+import { reportingProgress } from './progress'
 
 /** Whose orders are looked at: their hands, their time zone, by which an evening is of this day or that, and the day it is there. */
 export interface ByMaker {
@@ -30,11 +30,11 @@ function dayIn(zone: string): (at: number) => Day {
 
 /** The yarns that can be read. */
 export function yarnsOf(db: Database.Database): ShelfYarn[] {
-  return shelf(db, 'yarns', readShelfYarn).list().flatMap(({ document, unreadable }) => (unreadable ? [] : [document]))
+  return repository(db, 'yarns', readShelfYarn).list().flatMap(({ document, unreadable }) => (unreadable ? [] : [document]))
 }
 
 /** Time and yarn that one of a bag takes; not known of one whose pattern stops. */
-function knownOfBag(bag: string, design: Design, hands: Skill, yarns: readonly ShelfYarn[]): BagKnown {
+function knownOfBag(bag: string, design: Design, hands: Skill, yarns: readonly ShelfYarn[]): DraftedBag {
   const drafted = draft(design)
   return drafted.parts.some(isStopped)
     ? { bag, work: null, why: 'Its pattern stops: finish it on the bench first.' }
@@ -42,20 +42,20 @@ function knownOfBag(bag: string, design: Design, hands: Skill, yarns: readonly S
 }
 
 /** What is known of the bags of some orders, and of every make. */
-export function knownOfOrders(db: Database.Database, asked: readonly LineAsked[], { hands, zone, today }: ByMaker): KnownOfOrders {
+export function knownOfOrders(db: Database.Database, asked: readonly LineAsked[], { hands, zone, today }: ByMaker): OrderContext {
   const kept = bagListIn(db).named()
   const dayOf = dayIn(zone)
   const seen = logbookIn(db).seen()
   const meant = asked.map(line => bagMeant(line, kept))
-  const designs = shelf(db, 'designs', readDesign)
+  const designs = repository(db, 'designs', readDesign)
   const yarns = yarnsOf(db)
-  const works = new Map([...told([...new Set(meant)])].flatMap((id) => {
+  const works = new Map([...reportingProgress([...new Set(meant)])].flatMap((id) => {
     const found = id ? designs.find(id) : undefined
     return found && !found.unreadable ? [[id, knownOfBag(id, found.document, hands, yarns)] as const] : []
   }))
   return {
     here: kept,
-    makes: settledMakes(seen.map(({ sittings: _, finished, ...make }) =>
+    makes: makesWithKeptBags(seen.map(({ sittings: _, finished, ...make }) =>
       ({ ...make, ...(finished === undefined ? {} : { finished: dayOf(finished) }) })), kept),
     workedToday: seen.flatMap(({ sittings }) => sittings).filter(({ from }) => dayOf(from) === today)
       .reduce((sum, { minutes }) => sum + minutes, 0),

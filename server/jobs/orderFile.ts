@@ -2,13 +2,13 @@ import type Database from 'better-sqlite3'
 import { yarnToBuy } from '../../core/household/plan/buy'
 import { planEvents } from '../../core/household/plan/events'
 import { shoppingTable, shoppingText } from '../../core/household/plan/list'
-import { knownFrom } from '../../core/household/plan/draftedBags'
+import { planningInput } from '../../core/household/plan/draftedBags'
 import { type OrderPlan, planOrders } from '../../core/household/plan/orderPlan'
 import { priceOfOrder } from '../../core/household/plan/price'
 import { readOrder } from '../../core/household/plan/readOrder'
-import type { ToldIn } from '../../core/things/stitch/translate'
+import type { TranslateOptions } from '../../core/things/stitch/translate'
 import type { Units } from '../../core/things/measure/format'
-import { shelf } from '../db/documents'
+import { repository } from '../db/documents'
 import { calendarFile } from '../paper/calendarFile'
 import { orderPdf } from '../paper/orderPdf'
 import type { Fonts, PaperWish } from '../paper/sheet'
@@ -35,9 +35,9 @@ const TIMES = 600
 
 /** Everything that is planned, as of a maker's day. */
 function planned(db: Database.Database, maker: ByMaker) {
-  const kept = shelf(db, 'orders', readOrder).list()
+  const kept = repository(db, 'orders', readOrder).list()
     .flatMap(({ id, document, unreadable }) => (unreadable ? [] : [{ id, order: document }]))
-  const known = knownFrom(kept, knownOfOrders(db, kept.flatMap(({ order: { bags } }) => bags), maker), maker.today)
+  const known = planningInput(kept, knownOfOrders(db, kept.flatMap(({ order: { bags } }) => bags), maker), maker.today)
   return { plans: planOrders(known, TIMES), workOf: known.workOf }
 }
 
@@ -48,7 +48,7 @@ function planned(db: Database.Database, maker: ByMaker) {
  */
 export async function orderFile(db: Database.Database, wish: OrderFileWish, maker: ByMaker): Promise<OrderFile | undefined> {
   const { as, id, units, fonts } = wish
-  const told: ToldIn = { terms: 'us', units }
+  const told: TranslateOptions = { terms: 'us', units }
   const { plans: all, workOf } = planned(db, maker)
   const own: readonly OrderPlan[] = id === undefined ? all : all.filter(plan => plan.id === id)
   const [first] = own

@@ -5,7 +5,7 @@ import { fileName } from '../../core/readers/export/fileName'
 import { photoText } from '../db/photoText'
 import { DOCUMENTS } from '../db/documentTables'
 import type { MakeEvent } from '../../core/making/make/event'
-import { told } from './progress'
+import { reportingProgress } from './progress'
 
 /*
  * Everything in one file, to carry elsewhere: a zip of open documents, each of which can be brought in on its own too.
@@ -50,7 +50,7 @@ function indented(document: string): string {
 }
 
 /** Packs everything that a database keeps. */
-export function packHouse(path: string): Uint8Array {
+export function packParcel(path: string): Uint8Array {
   const db = new Database(path, { readonly: true, fileMustExist: true })
   try {
     // One look at everything: what is saved meanwhile is in the next parcel.
@@ -62,13 +62,13 @@ export function packHouse(path: string): Uint8Array {
       }
       for (const [sort, table] of DOCUMENTS) {
         const rows = db.prepare(`SELECT name, document FROM ${table} WHERE removed_at IS NULL ORDER BY created_at, rowid`).all()
-        for (const { name, document } of told(rows as { name: string, document: string }[], 0, HALF))
+        for (const { name, document } of reportingProgress(rows as { name: string, document: string }[], 0, HALF))
           put(sort, name, `${indented(document)}\n`)
       }
       const events = db.prepare('SELECT event FROM make_events WHERE make = ? ORDER BY number').pluck()
       const photo = db.prepare('SELECT jpeg FROM make_photos WHERE make = ?').pluck()
       const makes = db.prepare('SELECT id, name FROM makes WHERE removed_at IS NULL ORDER BY created_at, rowid').all()
-      for (const { id, name } of told(makes as { id: string, name: string }[], HALF, 2 * HALF)) {
+      for (const { id, name } of reportingProgress(makes as { id: string, name: string }[], HALF, 2 * HALF)) {
         const own = (events.all(id) as string[]).flatMap(event => (isJson(event) ? [JSON.parse(event) as MakeEvent] : []))
         const jpeg = photo.get(id) as Buffer | undefined
         put('make', name, `${JSON.stringify(makeDocument(name, own, jpeg && photoText(jpeg)), null, 2)}\n`)

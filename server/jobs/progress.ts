@@ -9,12 +9,12 @@ let toldAt = 0
 const EVERY_MS = 150
 
 /** Says who hears how far the job of this worker is. */
-export function hearShare(hear: (share: number) => void): void {
+export function onProgress(hear: (share: number) => void): void {
   heard = hear
 }
 
 /** Tells that so much of the job is done, from 0 to 1. */
-export function tellShare(share: number): void {
+export function reportProgress(share: number): void {
   const now = performance.now()
   if (!heard || now - toldAt < EVERY_MS) return
   toldAt = now
@@ -22,9 +22,9 @@ export function tellShare(share: number): void {
 }
 
 /** Goes through a list, telling how far; that list being the part of the job between two shares of it. */
-export function* told<T>(list: readonly T[], from = 0, to = 1): Generator<T> {
+export function* reportingProgress<T>(list: readonly T[], from = 0, to = 1): Generator<T> {
   for (const [i, one] of list.entries()) {
-    tellShare(from + ((to - from) * i) / list.length)
+    reportProgress(from + ((to - from) * i) / list.length)
     yield one
   }
 }

@@ -1,13 +1,13 @@
 import { databasePath } from '../db/connection'
 import { logbook } from '../db/repositories'
 import { learnFew } from './factsQueue'
-import type { Taught } from './logbookJobs'
+import type { SkillAnswer } from './logbookJobs'
 import { runJob } from './workerPool'
 
-let known: (Taught & { readonly mark: string }) | undefined
+let known: (SkillAnswer & { readonly mark: string }) | undefined
 
 /** What the maker's hands have taught, from all bags, and as it is answered: reckoned anew when any of them tells something new. */
-export async function taught(): Promise<Taught> {
+export async function cachedSkill(): Promise<SkillAnswer> {
   await learnFew()
   const mark = logbook().mark()
   if (known?.mark !== mark) known = { mark, ...await runJob('taught', { path: databasePath() }) }

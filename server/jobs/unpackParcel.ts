@@ -7,7 +7,7 @@ import { readShelfYarn } from '../../core/household/shelf/read'
 import { readOrder } from '../../core/household/plan/readOrder'
 import type { Content } from '../db/incoming'
 import { DOCUMENTS } from '../db/documentTables'
-import { told } from './progress'
+import { reportingProgress } from './progress'
 
 /*
  * Reading a parcel back: each file on its own, so that one that is broken keeps none of the others out.
@@ -97,7 +97,7 @@ function isHollow(bytes: number, packedBytes: number): boolean {
 }
 
 /** Reads what a parcel holds against what the house has; nothing is kept yet. */
-export function unpackHouse(path: string, bytes: Uint8Array): ParcelReading {
+export function unpackParcel(path: string, bytes: Uint8Array): ParcelReading {
   let [count, size] = [0, 0]
   let packed: Record<string, Uint8Array>
   try {
@@ -118,7 +118,7 @@ export function unpackHouse(path: string, bytes: Uint8Array): ParcelReading {
     return { ok: false, why }
   }
   const known = signsIn(path)
-  const files = [...told(Object.entries(packed), 0, 0.4)].map(([file, content]) => readFile(file, strFromU8(content), known))
+  const files = [...reportingProgress(Object.entries(packed), 0, 0.4)].map(([file, content]) => readFile(file, strFromU8(content), known))
   if (files.length > 0) return { ok: true, files }
   return { ok: false, why: 'There is no document of Fair Hollow in this file. Nothing was brought in.' }
 }

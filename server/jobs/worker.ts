@@ -3,7 +3,7 @@ import { setPriority } from 'node:os'
 import { parentPort } from 'node:worker_threads'
 import { knowEveryKind } from '../../core/bag/design/everyKind'
 import { DONE, type JobKind, type Jobs } from './jobs'
-import { hearShare } from './progress'
+import { onProgress } from './progress'
 import { transfersIn } from './transfers'
 
 /** A job as it comes into a worker. */
@@ -26,7 +26,7 @@ if (process.platform === 'linux') setPriority(LOW_PRIORITY)
 knowEveryKind()
 
 parentPort?.on('message', ({ number, kind, takes }: JobRequest) => {
-  hearShare(share => parentPort!.postMessage({ number, share } satisfies Delivery))
+  onProgress(share => parentPort!.postMessage({ number, share } satisfies Delivery))
   void Promise.resolve()
     .then(() => (DONE[kind] as (takes: unknown) => unknown)(takes))
     .then(

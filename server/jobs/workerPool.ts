@@ -43,7 +43,7 @@ export interface JobOptions {
 }
 
 /** How a job stands that is not done: so many are before it, or so much of it is done, where that is known. */
-export type Standing = { readonly before: number } | { readonly share: number | null }
+export type JobStatus = { readonly before: number } | { readonly share: number | null }
 
 interface QueuedJob {
   readonly order: JobRequest
@@ -99,7 +99,7 @@ function noteShare({ job }: WorkerSlot, { number, share }: { readonly number: nu
 }
 
 /** How a job stands that was asked for by a name; nothing of one that is done, or unknown. */
-export function standingOf(name: string): Standing | undefined {
+export function jobStatus(name: string): JobStatus | undefined {
   const at = [...waiting, ...ahead].findIndex(job => job.name === name)
   if (at >= 0) return { before: at + benches.filter(({ job }) => job).length }
   const job = benches.find(bench => bench.job?.name === name)?.job
@@ -177,7 +177,7 @@ export function openWorkerPool(): void {
 const LOOK_MS = 10
 
 /** Waits until nobody works in a worker: whatever was begun with the records is done with them. */
-export async function atRest(): Promise<void> {
+export async function whenIdle(): Promise<void> {
   while (waiting.length > 0 || ahead.length > 0 || benches.some(({ job }) => job)) await rest(LOOK_MS)
 }
 

@@ -2,7 +2,7 @@ import { barRecords, barredFor, closeShared, databasePath, isOpen, type KeepCopy
 import { layOutDemoWorld } from '../db/demoWorld'
 import { clearIncoming } from '../db/incoming'
 import { RecordsTrouble, troubleOf, troubleWith } from '../db/trouble'
-import { atRest, runJob } from '../jobs/workerPool'
+import { whenIdle, runJob } from '../jobs/workerPool'
 import { clearUnfinished, copiesOf, copyAll } from './copies'
 import { type Claim, claim, ownerWords } from './owner'
 import type { SalvageResult } from './salvage'
@@ -90,7 +90,7 @@ async function whileAway<T>(work: (path: string) => Promise<T>): Promise<T> {
   barRecords(troubleWith('away', path))
   let isChecked = false
   try {
-    await atRest()
+    await whenIdle()
     const done = await work(path)
     isChecked = true
     return done

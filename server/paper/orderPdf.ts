@@ -5,7 +5,7 @@ import { buyWords, lotWords, money } from '../../core/household/plan/list'
 import type { OrderPlan } from '../../core/household/plan/orderPlan'
 import type { OrderPrice } from '../../core/household/plan/price'
 import { eveningCare, jobName, SELLING_CARE, stateWords, verdictWords } from '../../core/household/plan/words'
-import { tell, type ToldIn } from '../../core/things/stitch/translate'
+import { translate, type TranslateOptions } from '../../core/things/stitch/translate'
 import { ACCENT, type Fonts, type PaperWish, Sheet } from './sheet'
 
 /*
@@ -18,7 +18,7 @@ export interface OrderSheet {
   readonly buying: readonly ToBuy[]
   readonly price: OrderPrice
   /** What amounts of yarn are told in. */
-  readonly told: ToldIn
+  readonly told: TranslateOptions
 }
 
 /** Where a bag's words begin, beside its boxes. */
@@ -76,7 +76,7 @@ export async function orderPdf({ plan, buying, price, told }: OrderSheet, wish: 
   evenings(sheet, plan)
   sheet.heading('Yarn')
   for (const one of buying) {
-    sheet.pair(one.name, tell([buyWords(one), ...lotWords(one).map(lot => `at home ${lot}`)].join('; '), told)
+    sheet.pair(one.name, translate([buyWords(one), ...lotWords(one).map(lot => `at home ${lot}`)].join('; '), told)
     + (one.cost === undefined ? '' : `; ${money(one.cost, order.money.currency)}`))
   }
   prices(sheet, plan, price)

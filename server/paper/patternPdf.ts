@@ -6,7 +6,7 @@ import { planOf } from '../../core/readers/chart/plan'
 import { unrolled } from '../../core/readers/chart/unrolled'
 import { cardOf } from '../../core/things/entry/cards'
 import type { Draft } from '../../core/bag/draft/draft'
-import { tell } from '../../core/things/stitch/translate'
+import { translate } from '../../core/things/stitch/translate'
 import type { Pattern, PatternLine, PatternSection } from '../../core/readers/words/pattern'
 import { piecesOf } from '../../core/readers/words/pattern'
 import { ACCENT, type Fonts, type PaperWish, type Pen, Sheet } from './sheet'
@@ -109,7 +109,7 @@ function cards(sheet: Sheet, { design }: Draft, { cards: ids, terms }: Pattern):
   sheet.heading('Where the hook goes', 130)
   sheet.text('The lit thread is the one to pick up; the arrow is the hook\'s way, dotted where it runs behind the work.')
   const told = { terms, units: design.units }
-  const figures = ids.map(cardOf).map(({ name, says, picture }) => ({ name: tell(name, told), says: tell(says, told), picture }))
+  const figures = ids.map(cardOf).map(({ name, says, picture }) => ({ name: translate(name, told), says: translate(says, told), picture }))
   sheet.figures(figures, design.hands === 'left')
 }
 

@@ -1,5 +1,5 @@
 import type { Reading } from '../../core/bag/design/read'
-import type { Shelf } from '../db/documents'
+import type { Repository } from '../db/documents'
 import { answerJson } from './answer'
 import { askedToSave, saveIdOf } from './requestShapes'
 import { jsonBody } from './body'
@@ -13,7 +13,7 @@ import { sendDocument } from './sendFile'
 /** A shelf as requests meet it: what it is called, what is on it, and how a document of it is read. */
 export interface ShelfDescription<D> {
   readonly what: 'swatch' | 'yarn' | 'order'
-  readonly on: () => Shelf<D>
+  readonly on: () => Repository<D>
   readonly read: (input: unknown) => Reading<D>
 }
 

@@ -2,7 +2,7 @@ import { between, length } from '../../core/parts/field/questions'
 import { fitted, WHERE } from '../../core/parts/handle/onRim'
 import { placed } from '../../core/parts/handle/placing'
 import { sts } from '../../core/parts/handle/rim'
-import { wayOf } from '../../core/things/round/fractionRound'
+import { fractionRound } from '../../core/things/round/fractionRound'
 import { facingBelow } from '../../core/things/round/style'
 import { nothingWorked } from '../../core/parts/handle/unworked'
 import { tape } from '../../core/things/stitch/translate'
@@ -16,7 +16,7 @@ export const ringLoop = fitted({
     const {
       firsts: [first],
     } = placed(edge, 1, 'sides', spec.nudge)
-    const way = wayOf(edge, first, facingBelow(setting))
+    const way = fractionRound(edge, first, facingBelow(setting))
     const ring = {
       name: 'Ring', feet: [way, way] as const, lies: 'around' as const, lengthCm: Math.PI * spec.acrossCm, gapCm: 0, widthCm: 0.3,
       strands: 4, aboveCm: 0, colour: spec.colour, bought: true, bears: { strands: 'stitches' as const },

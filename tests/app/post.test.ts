@@ -63,7 +63,7 @@ async function page() {
   })
   /** Writes a tap down and waits until it is in the queue. */
   const keep = async (make: string, event: MakeEvent) => {
-    const kept = box.keepTap(make, event)
+    const kept = box.journalEvent(make, event)
     await vi.advanceTimersByTimeAsync(200)
     await kept
   }
@@ -73,7 +73,7 @@ async function page() {
 describe('a tap', () => {
   it('is written down before anything is waited for, and stays so while no database holds it', async () => {
     const { box } = await page()
-    const kept = box.keepTap('a', tap(0))
+    const kept = box.journalEvent('a', tap(0))
     expect([...stored.values()].map(text => JSON.parse(text) as object)).toEqual([[{ make: 'a', event: tap(0) }]])
     await vi.advanceTimersByTimeAsync(200)
     await kept

@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
-import type { DeskBag } from '~/keeping/bagStorage'
+import type { StoredBag } from '~/keeping/bagStorage'
 import { newSave, sendLeft, sendSave } from '~/keeping/sendBag'
 import { newDesign } from '../../core/bag/design/starter'
 
@@ -33,7 +33,7 @@ const base = newDesign('Base')
 const kept = (revision: number): Reply => ({ status: 200, body: { revision } })
 const theirs = (revision: number, document: object): Reply => ({ status: 200, body: { revision, document } })
 const CONFLICT: Reply = { status: 409 }
-const left = (over: Partial<DeskBag> = {}): DeskBag => ({
+const left = (over: Partial<StoredBag> = {}): StoredBag => ({
   id: 'one', revision: 4, base, design: { ...base, name: 'Mine' }, unsaved: true, history: { past: [], future: [] }, at: 1, ...over,
 })
 

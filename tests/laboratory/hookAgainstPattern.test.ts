@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { CHAINS_TO_MARKER } from '../../core/readers/beats/beat'
-import { type Leg, roadOf } from '../../core/readers/beats/route'
+import { type Leg, routeOf } from '../../core/readers/beats/route'
 import { BEAT_SIZES, doneAfter } from '../../core/readers/beats/size'
 import { sayBeats } from '../../core/readers/beats/words'
 import { type Draft, draft } from '../../core/bag/draft/draft'
@@ -45,7 +45,7 @@ const speech = (leg: Leg, { design: { units } }: Draft) => ({ ...MANNER, units, 
 
 /** The texts at the hook in order; of pieces that are made several times, the first one. */
 function atTheHook(drafted: Draft): string[] {
-  return roadOf(drafted).legs.filter(({ id }) => !/^.+\/.+\/(?!1\/)\d+\//.test(id)).flatMap((leg) => {
+  return routeOf(drafted).legs.filter(({ id }) => !/^.+\/.+\/(?!1\/)\d+\//.test(id)).flatMap((leg) => {
     const line = leg.line(MANNER)
     if (line) return [`${line.label}: ${line.words}. ${line.count}`]
     if (leg.sort === 'start') return /\/chain$|^cords\//.test(leg.id) ? [] : [START]
@@ -60,7 +60,7 @@ describe('the hook against the pattern', () => {
 
   it('begins with yarn and hook, and tells every chain and every length of a start', () => {
     for (const { name, drafted } of bags) {
-      const { legs } = roadOf(drafted)
+      const { legs } = routeOf(drafted)
       for (const leg of legs.filter(({ sort, id }) => sort === 'start' && !/\/chain$|^cords\//.test(id))) {
         const texts = leg.beats().map(beat => sayBeats([beat], speech(leg, drafted)))
         expect(texts[0], `${name} ${leg.id}`).toMatch(leg.id === 'start' ? /^Take .+ hook\.$/ : /^Take .+\.$/)
@@ -75,7 +75,7 @@ describe('the hook against the pattern', () => {
 
   it('does no long chain in one tap without a marker, cords among them', () => {
     for (const { name, drafted } of bags)
-      for (const leg of roadOf(drafted).legs)
+      for (const leg of routeOf(drafted).legs)
         for (const { said } of leg.beats())
           if (leg.sort === 'start' && said.say === 'doing' && said.clause.say === 'chain')
             expect(said.clause.chains, `${name} ${leg.id}`).toBeLessThanOrEqual(CHAINS_TO_MARKER)
@@ -83,7 +83,7 @@ describe('the hook against the pattern', () => {
 
   it('tells every text in every size of beats, sentences apart from what is done', () => {
     for (const { name, drafted } of bags)
-      for (const leg of roadOf(drafted).legs.filter(({ worked }) => !worked)) {
+      for (const leg of routeOf(drafted).legs.filter(({ worked }) => !worked)) {
         const beats = leg.beats()
         const each = beats.flatMap(({ said }, i) => (said.say === 'telling' ? [sayBeats([beats[i]!], speech(leg, drafted))] : []))
         for (const size of BEAT_SIZES) {

@@ -5,7 +5,7 @@ import { readDesign } from '../../core/bag/design/read'
 import { newDesign } from '../../core/bag/design/starter'
 import { bagListIn, BAG_GROUPS, BAG_ORDERS, MOST_LISTED } from '../../server/db/bagList'
 import { open } from '../../server/db/connection'
-import { shelf } from '../../server/db/documents'
+import { repository } from '../../server/db/documents'
 
 /*
  * What is kept beside the bags for their list is what a look at all documents says, after whatever was done in whatever order.
@@ -67,7 +67,7 @@ const deed = fc.record({
 type Deed = typeof deed extends fc.Arbitrary<infer D> ? D : never
 
 function doing(db: Database.Database): (deed: Deed) => void {
-  const designs = shelf(db, 'designs', readDesign)
+  const designs = repository(db, 'designs', readDesign)
   const idOf = (table: string, n: number) =>
     String(db.prepare(`SELECT id FROM ${table} ORDER BY rowid LIMIT 1 OFFSET ?`).pluck().get(n) ?? '')
   let clock = 0
@@ -111,7 +111,7 @@ describe('what is kept of bags for their list', () => {
 
   it('is listed stretch by stretch, each bag once, in every order and group, though bags are saved between', () => {
     const db = open(':memory:')
-    const designs = shelf(db, 'designs', readDesign)
+    const designs = repository(db, 'designs', readDesign)
     const list = bagListIn(db)
     const ids = Array.from({ length: MOST_LISTED * 2 + 7 }, (_, i) => designs.add(newDesign(`bag ${i % 5}`)).id)
     for (const order of BAG_ORDERS) {

@@ -11,8 +11,8 @@ import { bagListIn } from '../../server/db/bagList'
 import { brokenTexts } from '../../server/db/unreadableRows'
 import { open } from '../../server/db/connection'
 import { makesIn } from '../../server/db/makes'
-import { packHouse } from '../../server/jobs/packParcel'
-import { type Shelf, shelf } from '../../server/db/documents'
+import { packParcel } from '../../server/jobs/packParcel'
+import { type Repository, repository } from '../../server/db/documents'
 import type { Design } from '../../core/bag/design/design'
 import { RecordsTrouble } from '../../server/db/trouble'
 import { MIGRATIONS } from '../../server/db/migrations'
@@ -23,11 +23,11 @@ import { returned, salvaged } from '../../server/jobs/recordsJobs'
 let folder: string
 let path: string
 let db: Database.Database
-let designs: Shelf<Design>
+let designs: Repository<Design>
 
 function reopen(): void {
   db = open(path)
-  designs = shelf(db, 'designs', readDesign)
+  designs = repository(db, 'designs', readDesign)
 }
 
 beforeEach(() => {
@@ -261,7 +261,7 @@ describe('a row whose text is cut short', () => {
     expect(bagListIn(db).page({ find: '', order: 'name', from: 0 }).bags.map(({ name }) => name)).toEqual(['Cut', 'Sound'])
     expect(makesIn(db).list()).toMatchObject([{ name: 'Sound', progress: null }])
     db.pragma('wal_checkpoint(TRUNCATE)')
-    const packed = unzipSync(packHouse(path))
+    const packed = unzipSync(packParcel(path))
     expect(Object.keys(packed).filter(name => name.startsWith('broken/'))).toHaveLength(2)
     const texts = Object.entries(packed).filter(([name]) => name.startsWith('broken/')).map(([, bytes]) => strFromU8(bytes))
     expect(texts).toContain(JSON.stringify(newDesign('Cut')).slice(0, 40))

@@ -11,11 +11,11 @@ import { makeDocument } from '../../core/making/make/document'
 import type { MakeEvent } from '../../core/making/make/event'
 import { bagListIn } from '../../server/db/bagList'
 import { open } from '../../server/db/connection'
-import { shelf } from '../../server/db/documents'
+import { repository } from '../../server/db/documents'
 import { bringIn, clearIncoming, type Content } from '../../server/db/incoming'
 import { makesIn } from '../../server/db/makes'
 import { logbookBrought, parcelBrought } from '../../server/jobs/importJobs'
-import { packHouse } from '../../server/jobs/packParcel'
+import { packParcel } from '../../server/jobs/packParcel'
 
 let folder: string
 let path: string
@@ -45,7 +45,7 @@ describe('what comes in from elsewhere', () => {
     const seen: unknown[] = []
     const content: Content[] = [...Array.from({ length: 150 }, (_, i) => design(`Bag ${i}`)), { sort: 'make', document: make('Sack', 200) }]
     const ids = bringIn(db, content, () => {
-      const trash = shelf(db, 'designs', readDesign).laidAside().length + makesIn(db).laidAside().length
+      const trash = repository(db, 'designs', readDesign).laidAside().length + makesIn(db).laidAside().length
       seen.push([names().length, makesIn(db).list().length, trash, inAll('designs') > 0])
     })
     expect(ids).toHaveLength(151)
@@ -76,7 +76,7 @@ describe('what comes in from elsewhere', () => {
 
   it('leaves those who save meanwhile their turn', () => {
     const other = open(path)
-    const saved = shelf(other, 'designs', readDesign)
+    const saved = repository(other, 'designs', readDesign)
     let turns = 0
     bringIn(db, Array.from({ length: 400 }, (_, i) => design(`Bag ${i}`)), () => {
       saved.add(newDesign(`Saved ${turns++}`))
@@ -100,7 +100,7 @@ describe('what comes in from elsewhere', () => {
 
   it('of a parcel is what was chosen; packed again, it is the same', () => {
     bringIn(db, [design('One'), design('Two'), { sort: 'make', document: make('Sack', 3) }])
-    const parcel = packHouse(path)
+    const parcel = packParcel(path)
     const elsewhere = join(folder, 'elsewhere.sqlite')
     open(elsewhere).close()
     const looked = parcelBrought({ path: elsewhere, bytes: parcel.slice() })
@@ -108,7 +108,7 @@ describe('what comes in from elsewhere', () => {
     expect(parcelBrought({ path: elsewhere, bytes: parcel.slice(), take: [0, 1, 2] })).toMatchObject({ taken: 3 })
     const files = (bytes: Uint8Array) =>
       Object.fromEntries(Object.entries(unzipSync(bytes)).map(([file, inside]) => [file, JSON.parse(strFromU8(inside)) as unknown]))
-    expect(files(packHouse(elsewhere))).toEqual(files(parcel))
+    expect(files(packParcel(elsewhere))).toEqual(files(parcel))
   })
 
   it('is refused before it is unfolded, if it is mostly nothing', () => {

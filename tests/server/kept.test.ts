@@ -8,19 +8,19 @@ import { eventOf, MakeLog } from '../../core/making/make/fold'
 import { makesIn } from '../../server/db/makes'
 import { type BagGroup, type BagList, bagListIn, MOST_LISTED } from '../../server/db/bagList'
 import { open } from '../../server/db/connection'
-import { type Shelf, shelf } from '../../server/db/documents'
+import { type Repository, repository } from '../../server/db/documents'
 import { devicesIn, UNUSED_DAYS } from '../../server/db/devices'
 import { SITTING_MINUTES, type Versions, versionsIn } from '../../server/db/versions'
 
 let db: Database.Database
-let designs: Shelf<Design>
+let designs: Repository<Design>
 let versions: Versions
 let list: BagList
 
 beforeEach(() => {
   db = open(':memory:')
   versions = versionsIn(db)
-  designs = shelf(db, 'designs', readDesign, versions)
+  designs = repository(db, 'designs', readDesign, versions)
   list = bagListIn(db)
   return () => vi.useRealTimers()
 })
@@ -167,7 +167,7 @@ describe('the list of bags', () => {
     makes.remove('make-3')
     makes.keep('make-4', [{ ...brought, id: 'make.4' }], { round: 9, of: 9, share: 1, words: 'Finished' })
     const order = { name: 'Fair', bags: [{ bag: made[3], name: 'Promised', number: 2 }] }
-    shelf(db, 'orders', document => ({ ok: true, document: document as typeof order })).add(order)
+    repository(db, 'orders', document => ({ ok: true, document: document as typeof order })).add(order)
     const inGroup = (group: BagGroup) => list.page({ find: '', order: 'name', from: 0, group }).bags.map(({ name }) => name)
     expect(inGroup('hand')).toEqual(['On the hook'])
     expect(inGroup('finished')).toEqual(['Draft', 'Made'])

@@ -2,8 +2,8 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { bagsCsv } from '../../core/making/log/csv'
 import { type BagFacts, bagFacts } from '../../core/making/log/facts'
-import { handsOf } from '../../core/making/log/skillFromBags'
-import { listedOf } from '../../core/making/log/logbookEntry'
+import { skillFromBags } from '../../core/making/log/skillFromBags'
+import { logbookEntryOf } from '../../core/making/log/logbookEntry'
 import type { MakeDocument } from '../../core/making/make/document'
 import { readLogbookText } from '../../server/jobs/readLogbookText'
 
@@ -29,15 +29,15 @@ describe('a logbook\'s table, brought in', () => {
   it('keeps the figures as they stand, and teaches nothing by them', () => {
     const [tub] = brought(bagsCsv(bags))
     expect(tub!.kept).toMatchObject({ rounds: bags[0]!.rounds.done, stitches: bags[0]!.stitches, sittings: bags[0]!.sittings.length })
-    const { yarns, finished, ...listed } = listedOf(bags[0]!)
+    const { yarns, finished, ...listed } = logbookEntryOf(bags[0]!)
     // A table has whole minutes of a day, and no colours.
     const end = Math.floor(finished! / 60_000) * 60_000
-    expect(listedOf(tub!)).toEqual({
+    expect(logbookEntryOf(tub!)).toEqual({
       ...listed, begun: Math.floor(listed.begun / 60_000) * 60_000, finished: end, lastAt: end, minutes: expect.closeTo(listed.minutes, 2),
       yarns: yarns.map(({ name }) => ({ name })), fromTable: true, words: expect.any(String),
     })
-    expect(handsOf(brought(bagsCsv(bags)))).toEqual(handsOf([]))
-    expect(handsOf([...bags, ...brought(bagsCsv(bags))])).toEqual(handsOf(bags))
+    expect(skillFromBags(brought(bagsCsv(bags)))).toEqual(skillFromBags([]))
+    expect(skillFromBags([...bags, ...brought(bagsCsv(bags))])).toEqual(skillFromBags(bags))
   })
 
   it('reads tables of other programs: fewer columns, semicolons, days alone, decimal commas', () => {

@@ -11,10 +11,10 @@ import { readOrder } from '../../core/household/plan/readOrder'
 import { readShelfYarn } from '../../core/household/shelf/read'
 import { open } from '../../server/db/connection'
 import { DEMO_DESIGNS, DEMO_LOGBOOK, DEMO_MAKES, DEMO_SWATCHES, DEMO_YARNS, DEMO_ORDERS, layOutDemoWorld } from '../../server/db/demoWorld'
-import { shelf } from '../../server/db/documents'
+import { repository } from '../../server/db/documents'
 import { makesIn, type MakeListed } from '../../server/db/makes'
-import { packHouse } from '../../server/jobs/packParcel'
-import { type ParcelFile, unpackHouse } from '../../server/jobs/unpackParcel'
+import { packParcel } from '../../server/jobs/packParcel'
+import { type ParcelFile, unpackParcel } from '../../server/jobs/unpackParcel'
 
 let folder: string
 let path: string
@@ -31,20 +31,20 @@ afterEach(() => {
 })
 
 function unpacked(bytes: Uint8Array): readonly ParcelFile[] {
-  const found = unpackHouse(path, bytes)
+  const found = unpackParcel(path, bytes)
   if (!found.ok) throw new Error(found.why)
   return found.files
 }
 
 const refusal = (bytes: Uint8Array) => {
-  const found = unpackHouse(path, bytes)
+  const found = unpackParcel(path, bytes)
   return found.ok ? 'taken' : found.why
 }
 
 describe('everything in one file', () => {
   it('is a zip of open documents, as a reader of zips finds that knows nothing of this program', async () => {
     layOutDemoWorld(db)
-    const zip = await JSZip.loadAsync(packHouse(path), { checkCRC32: true })
+    const zip = await JSZip.loadAsync(packParcel(path), { checkCRC32: true })
     const files = Object.values(zip.files).filter(({ dir }) => !dir)
     const all = [DEMO_DESIGNS, DEMO_SWATCHES, DEMO_YARNS, DEMO_ORDERS, DEMO_MAKES, DEMO_LOGBOOK]
     expect(files).toHaveLength(all.reduce((sum, { length }) => sum + length, 0))
@@ -61,7 +61,7 @@ describe('everything in one file', () => {
   it('brings into a fresh house how far every make is: half-made, finished', () => {
     layOutDemoWorld(db)
     const here = makesIn(db).list()
-    const bytes = packHouse(path)
+    const bytes = packParcel(path)
     db.close()
     path = join(folder, 'fresh.sqlite')
     db = open(path)
@@ -79,7 +79,7 @@ describe('everything in one file', () => {
 
   it('tells what of it is here already, and is new elsewhere', () => {
     layOutDemoWorld(db)
-    const bytes = packHouse(path)
+    const bytes = packParcel(path)
     expect(unpacked(bytes).every(file => file.sound && file.there)).toBe(true)
     db.close()
     path = join(folder, 'elsewhere.sqlite')
@@ -87,14 +87,14 @@ describe('everything in one file', () => {
     expect(unpacked(bytes).every(file => file.sound && !file.there)).toBe(true)
     const [first] = DEMO_DESIGNS
     // The same document by another hand, its fields in another order, is still the same.
-    shelf(db, 'designs', readDesign).add(Object.fromEntries(Object.entries(first!).reverse()) as never)
+    repository(db, 'designs', readDesign).add(Object.fromEntries(Object.entries(first!).reverse()) as never)
     expect(unpacked(bytes).filter(file => file.sound && file.there).map(({ name }) => name)).toEqual([first!.name])
   })
 
   it('keeps bags of one name apart, and packs what is called by no letters at all', () => {
-    const designs = shelf(db, 'designs', readDesign)
+    const designs = repository(db, 'designs', readDesign)
     for (const name of ['Pouch', 'Pouch', 'pouch!', '🧶', '../../etc/passwd']) designs.add({ ...DEMO_DESIGNS[0]!, name })
-    expect(unpacked(packHouse(path)).map(({ file }) => file)).toEqual([
+    expect(unpacked(packParcel(path)).map(({ file }) => file)).toEqual([
       'bags/pouch.design.json', 'bags/pouch-2.design.json', 'bags/pouch-3.design.json', 'bags/bag.design.json',
       'bags/etc-passwd.design.json',
     ])
@@ -113,7 +113,7 @@ describe('everything in one file', () => {
 
   it('that is none, is cut short, or unfolds into far too much is refused', () => {
     layOutDemoWorld(db)
-    const bytes = packHouse(path)
+    const bytes = packParcel(path)
     expect(refusal(new Uint8Array([1, 2, 3]))).toContain('not a zip file')
     expect(refusal(bytes.subarray(0, bytes.length / 2))).toContain('cut short')
     expect(refusal(zipSync({ 'a.txt': strToU8('x') }))).toContain('no document of Fair Hollow')

@@ -8,7 +8,7 @@ import { newDesign } from '../../core/bag/design/starter'
 import { draft } from '../../core/bag/draft/draft'
 import { open } from '../../server/db/connection'
 import { DEMO_DESIGNS, layOutDemoWorld } from '../../server/db/demoWorld'
-import { shelf } from '../../server/db/documents'
+import { repository } from '../../server/db/documents'
 import { migrate } from '../../server/db/migrate'
 import { MIGRATIONS } from '../../server/db/migrations'
 
@@ -33,7 +33,7 @@ describe('the records', () => {
   it('bring a bag that was kept by the version before up to this one, and save it so', () => {
     const db = open(path)
     const before = JSON.parse(readFileSync(new URL('../kept/version-1/apple-tote.json', import.meta.url), 'utf8')) as { name: string }
-    const kept = shelf(db, 'designs', readDesign)
+    const kept = repository(db, 'designs', readDesign)
     const { id } = kept.add(before as never)
     const { document, revision } = kept.find(id)!
     expect(document.version).toBe(DESIGN_VERSION)
@@ -46,16 +46,16 @@ describe('the records', () => {
 
   it('keep a design through closing and opening', () => {
     const db = open(path)
-    const { id } = shelf(db, 'designs', readDesign).add(newDesign('Pouch'))
+    const { id } = repository(db, 'designs', readDesign).add(newDesign('Pouch'))
     db.close()
     const again = open(path)
-    expect(shelf(again, 'designs', readDesign).find(id)!.document).toEqual(newDesign('Pouch'))
+    expect(repository(again, 'designs', readDesign).find(id)!.document).toEqual(newDesign('Pouch'))
     again.close()
   })
 
   it('save over the revision a save started from, and no other', () => {
     const db = open(':memory:')
-    const designs = shelf(db, 'designs', readDesign)
+    const designs = repository(db, 'designs', readDesign)
     const { id } = designs.add(newDesign('Pouch'))
     expect(designs.save(id, 1, newDesign('Second'))).toMatchObject({ kept: true, revision: 2 })
     expect(designs.save(id, 1, newDesign('Third'))).toEqual({ kept: false, why: 'overtaken' })
@@ -67,7 +67,7 @@ describe('the records', () => {
 
   it('bring a design up to date that was kept before some of its fields were known', () => {
     const db = open(':memory:')
-    const designs = shelf(db, 'designs', readDesign)
+    const designs = repository(db, 'designs', readDesign)
     const { id } = designs.add(newDesign('Old'))
     db.prepare('UPDATE designs SET document = json_remove(document, \'$.repeats\') WHERE id = ?').run(id)
     expect(designs.find(id)!.document).toEqual(newDesign('Old'))
@@ -75,7 +75,7 @@ describe('the records', () => {
   })
 
   it('list the last changed first', async () => {
-    const designs = shelf(open(':memory:'), 'designs', readDesign)
+    const designs = repository(open(':memory:'), 'designs', readDesign)
     const first = designs.add(newDesign('First'))
     designs.add(newDesign('Second'))
     await new Promise(done => setTimeout(done, 5))
@@ -114,7 +114,7 @@ describe('the demo world', () => {
   it('is laid out once, and stays away once thrown away', () => {
     const db = open(':memory:')
     layOutDemoWorld(db)
-    const designs = shelf(db, 'designs', readDesign)
+    const designs = repository(db, 'designs', readDesign)
     expect(designs.list()).toHaveLength(DEMO_DESIGNS.length)
     designs.list().forEach(({ id }) => designs.remove(id))
     layOutDemoWorld(db)

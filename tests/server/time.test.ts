@@ -8,7 +8,7 @@ import { readDesign } from '../../core/bag/design/read'
 import { dayAfter, daysBetween, mondayOf, weekdayOf } from '../../core/household/plan/days'
 import { open } from '../../server/db/connection'
 import { devicesIn, UNUSED_DAYS } from '../../server/db/devices'
-import { shelf } from '../../server/db/documents'
+import { repository } from '../../server/db/documents'
 import { copiesOf, copyAll } from '../../server/library/copies'
 import { copied } from '../../server/jobs/recordsJobs'
 
@@ -80,7 +80,7 @@ describe('a clock that is set', () => {
     }))
     const { copyIfDue } = await import('../../server/library/chores')
     const { closeShared, openShared } = await import('../../server/db/connection')
-    const designs = shelf(openShared(), 'designs', readDesign)
+    const designs = repository(openShared(), 'designs', readDesign)
     vi.useFakeTimers({ now: new Date('2031-03-01T12:00:00Z') })
     const { id } = designs.add(newDesign('Saved ahead'))
     await copyIfDue(new Date(), 3_600_000)
@@ -94,7 +94,7 @@ describe('a clock that is set', () => {
   it('to the last year that is written with four figures works', () => {
     vi.useFakeTimers({ now: new Date('9999-12-30T12:00:00Z') })
     const db = open(path)
-    const designs = shelf(db, 'designs', readDesign)
+    const designs = repository(db, 'designs', readDesign)
     const { id } = designs.add(newDesign('Late'))
     expect(designs.save(id, 1, newDesign('Later')).kept).toBe(true)
     const name = copyAll(db, path, 'asked', new Date())

@@ -1,5 +1,5 @@
-import type { Leg, Road } from '../../core/readers/beats/route'
-import { roadOf } from '../../core/readers/beats/route'
+import type { Leg, Route } from '../../core/readers/beats/route'
+import { routeOf } from '../../core/readers/beats/route'
 import type { Design } from '../../core/bag/design/design'
 import type { Measure } from '../../core/bag/design/measures'
 import { draft, type Draft } from '../../core/bag/draft/draft'
@@ -45,7 +45,7 @@ class AtTheHook {
   private taken: Measurement[] = []
   private found: CountCorrection[] = []
   private drafted: Draft
-  private road: Road
+  private road: Route
   private at: number
   private sitting = 0
   private last: string | undefined
@@ -59,7 +59,7 @@ class AtTheHook {
     private readonly telling: Telling,
   ) {
     this.drafted = draft(plan)
-    this.road = roadOf(this.drafted)
+    this.road = routeOf(this.drafted)
     this.at = telling.from
     this.pace = hands.seconds * Math.exp(dice.normal(0.05))
     const own = dice.normal(hands.daySpread)
@@ -126,7 +126,7 @@ class AtTheHook {
 
   private redraft(): void {
     this.drafted = draft(this.plan, this.drafted, this.found, this.taken)
-    this.road = roadOf(this.drafted)
+    this.road = routeOf(this.drafted)
   }
 
   private measure(round: number): void {

@@ -77,7 +77,7 @@ describe('roles, not kinds', () => {
 
   it('a lookup by whatever kind it is, is none', async () => {
     expect(
-      await broken('core/bag/draft/x.ts', 'const of = (all: { band: string }[], band: string) => all.find(one => one.band === band)'),
+      await broken('core/bag/draft/x.ts', 'export const of = (all: { band: string }[], b: string) => all.find(one => one.band === b)'),
     ).toEqual([])
   })
 })

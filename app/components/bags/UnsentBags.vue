@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted } from 'vue'
-import type { DeskBag } from '~/keeping/bagStorage'
+import type { StoredBag } from '~/keeping/bagStorage'
 import { useBags } from '~/stores/bags'
 import { useLocalBags } from '~/stores/localBags'
 
@@ -10,7 +10,7 @@ const shelf = useBags()
 const emit = defineEmits<{ sent: [] }>()
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 
-function whyOf({ why, words }: DeskBag): string {
+function whyOf({ why, words }: StoredBag): string {
   if (why === 'overtaken') return 'It was changed elsewhere too, in the same places.'
   if (why === 'gone') return 'The bag was thrown away elsewhere.'
   if (why === 'refused') return `It was not taken: ${words?.join('; ') ?? 'something in it must change.'}`
@@ -23,7 +23,7 @@ async function send(): Promise<void> {
   if (before > 0) emit('sent')
 }
 
-async function keepCopy(bag: DeskBag): Promise<void> {
+async function keepCopy(bag: StoredBag): Promise<void> {
   if (!(await shelf.add(desk.asCopy(bag)))) return
   await desk.drop(bag.id)
   emit('sent')

@@ -3,7 +3,7 @@ import { computed, nextTick, ref, watch } from 'vue'
 import { useSettings } from '~/stores/settings'
 
 /** Five things to know of the bench, one after the other; to be left at any time, and then not offered again. */
-const ways = useSettings()
+const settings = useSettings()
 const at = ref(-1)
 const POINTS = [
   { what: '.canvas', says: 'The drawing is to scale and is the menu: press a part or its name for its questions. The wheel enlarges it.' },
@@ -27,13 +27,13 @@ function go(to: number): void {
 
 function leave(): void {
   at.value = -1
-  ways.toured = true
+  settings.toured = true
 }
 </script>
 
 <template>
   <section
-    v-if="!ways.toured"
+    v-if="!settings.toured"
     class="tour"
     aria-label="A short tour"
   >

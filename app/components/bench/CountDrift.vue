@@ -15,7 +15,7 @@ import { useSettings } from '~/stores/settings'
 const props = defineProps<{ draft: Draft, part: DraftPart }>()
 const bag = useDocument()
 const view = useView()
-const ways = useSettings()
+const settings = useSettings()
 const told = useTranslate()
 const open = ref(false)
 const rounds = computed(() => ({ least: props.part.firstRound, most: props.part.firstRound + props.part.rounds.length - 1 }))
@@ -44,7 +44,7 @@ function words(index: number): string {
   const way = found.value!.ways[index]!
   if (!way.steps) return told(way.what)
   const { edge } = props.draft.rounds[round.value - 1]!.worked
-  return `${told(way.what)} ${stepsWords(way.steps, { terms: ways.terms, on: edge, start: props.draft.start })}.`
+  return `${told(way.what)} ${stepsWords(way.steps, { terms: settings.terms, on: edge, start: props.draft.start })}.`
 }
 </script>
 

@@ -17,14 +17,14 @@ import { useSettings } from '~/stores/settings'
 /** A repeat of the maker's own: typed a line a round, worked as it is typed, kept when it comes out. */
 const props = defineProps<{ asking: Asking, part?: DraftPart | undefined, rows?: boolean }>()
 const bag = useDocument()
-const ways = useSettings()
+const settings = useSettings()
 
 const repeatId = computed(() => (props.asking.spec as OwnSpec).repeat)
 const kept = computed(() => bag.design.repeats.find(({ id }) => id === repeatId.value))
 /** Whole rounds on what lies below, rather than a repeat. */
 const whole = computed(() => kindOf(props.asking.spec as OwnSpec).tools?.includes('own-round') === true)
 const text = ref('')
-const read = computed(() => linesIn(text.value, ways.terms))
+const read = computed(() => linesIn(text.value, settings.terms))
 const checked = computed(() => {
   if (!read.value.ok) return { ok: false as const, trouble: read.value.trouble }
   return whole.value
@@ -47,23 +47,23 @@ const pointed = computed(() => {
   return { line: line + 1, before: whole.slice(0, at), marked: whole.slice(at, at + length) || ' ', after: whole.slice(at + length), what }
 })
 
-watch([() => kept.value?.id, () => ways.terms], () => void (text.value = kept.value ? typedIn(kept.value.lines, ways.terms) : ''), {
+watch([() => kept.value?.id, () => settings.terms], () => void (text.value = kept.value ? typedIn(kept.value.lines, settings.terms) : ''), {
   immediate: true,
 })
 // Undo and redo change the kept lines while the text stays: show what is kept then.
 watch(
   () => kept.value?.lines,
   (lines) => {
-    if (lines && (!read.value.ok || JSON.stringify(read.value.lines) !== JSON.stringify(lines))) text.value = typedIn(lines, ways.terms)
+    if (lines && (!read.value.ok || JSON.stringify(read.value.lines) !== JSON.stringify(lines))) text.value = typedIn(lines, settings.terms)
   },
 )
 
 /** A line as patterns write them. */
 const example = computed(() =>
-  ways.terms === 'us' ? 'sc in next 3, sk next st, (dc, ch 2, dc) in next' : 'dc in next 3, miss next st, (tr, ch 2, tr) in next')
+  settings.terms === 'us' ? 'sc in next 3, sk next st, (dc, ch 2, dc) in next' : 'dc in next 3, miss next st, (tr, ch 2, tr) in next')
 /** How what goes around is written. */
 const more = computed(() => {
-  const around = ways.terms === 'us'
+  const around = settings.terms === 'us'
     ? 'sc in next, *dc in next, ch 1, sk next; rep from * around, sc in next'
     : 'dc in next, *tr in next, ch 1, miss next; rep from * around, dc in next'
   return whole.value

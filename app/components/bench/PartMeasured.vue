@@ -5,14 +5,14 @@ import { applyFix } from '~~/core/bag/design/edit'
 import { type DraftPart, draft } from '~~/core/bag/draft/draft'
 import { measurable } from '~~/core/making/make/expectedLength'
 import { compared, type Measuring, partMeasured } from '~~/core/making/make/measuring'
-import { tell } from '~~/core/things/stitch/translate'
+import { translate } from '~~/core/things/stitch/translate'
 import { useDocument } from '~/stores/document'
 import { useSettings } from '~/stores/settings'
 
 /** A part of the wall, done or half done, under the tape: what lies above is drafted by it. */
 const props = defineProps<{ part: DraftPart }>()
 const bag = useDocument()
-const ways = useSettings()
+const settings = useSettings()
 const rounds = ref(props.part.rounds.length)
 watch(() => [props.part.id, props.part.rounds.length] as const, ([id, length], [before]) => {
   if (id !== before || rounds.value > length) rounds.value = length
@@ -20,7 +20,7 @@ watch(() => [props.part.id, props.part.rounds.length] as const, ([id, length], [
 const round = computed(() => props.part.firstRound - 1 + rounds.value)
 const lengths = computed(() => measurable(bag.draft, round.value))
 const known = computed(() => (bag.design.measured ?? []).filter(one => one.part === props.part.id))
-const told = (text: string) => tell(text, { terms: ways.terms, units: bag.design.units })
+const told = (text: string) => translate(text, { terms: settings.terms, units: bag.design.units })
 
 function edit(what: Measure, cm: number) {
   return partMeasured(bag.draft, { part: props.part.id, rounds: rounds.value, what, cm })

@@ -9,7 +9,7 @@ import { useSettings } from '~/stores/settings'
 /** Says what a stitch of the floor is and what it stands on: the one pointed at, or stepped to with the arrow keys. */
 const props = defineProps<{ draft: Draft, scale: number }>()
 const emit = defineEmits<{ read: [words: string] }>()
-const ways = useSettings()
+const settings = useSettings()
 
 const plan = computed(() => planOf(props.draft))
 const at = ref(-1)
@@ -23,7 +23,7 @@ function describe(): string {
   const { from } = plan.value.rounds[round.value]!
   const made = at.value - from
   const marked = props.draft.parts[0]!.markers?.[round.value]?.includes(made) ?? false
-  return stitchWords(props.draft.rounds[round.value]!, made, ways.terms, marked)
+  return stitchWords(props.draft.rounds[round.value]!, made, settings.terms, marked)
 }
 watch(at, stitch => emit('read', stitch < 0 ? '' : describe()))
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { type Component, computed } from 'vue'
 import type { WallPart } from '~~/core/bag/design/design'
-import { seenIn } from '~~/core/bag/design/partContexts'
+import { contextsIn } from '~~/core/bag/design/partContexts'
 import type { DraftPart } from '~~/core/bag/draft/draft'
 import type { Tool } from '~~/core/parts/kind/kind'
-import { asksOf } from '~~/core/parts/wall/asksOf'
+import { asksOfPart } from '~~/core/parts/wall/asksOf'
 import { kindOf } from '~~/core/parts/wall/wall'
 import { useAnswers } from '~/composables/useAnswers'
 import { useStack } from '~/composables/useStack'
@@ -25,7 +25,7 @@ const asking = useAnswers(
 )
 const kind = computed(() => kindOf(props.spec))
 const colour = computed(() => bag.design.yarns.find(({ id }) => id === props.spec.colour)?.colour ?? '#cccccc')
-const asks = computed(() => asksOf(props.spec, seenIn(bag.design, bag.draft.gauge)))
+const asks = computed(() => asksOfPart(props.spec, contextsIn(bag.design, bag.draft.gauge)))
 
 const TOOLS: Readonly<Record<Tool, Component>> = {
   'own-repeat': OwnRepeat, 'own-round': OwnRepeat, 'threading': ThreadingTool, 'where-placed': WherePlaced, 'stripes': StripesTool,

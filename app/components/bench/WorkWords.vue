@@ -6,8 +6,8 @@ import { useSettings } from '~/stores/settings'
 
 /** A part's rounds in words: its own section of the pattern, and one for each piece that is worked for it. */
 const props = defineProps<{ draft: Draft, part: DraftPart }>()
-const ways = useSettings()
-const pattern = computed(() => patternOf(props.draft, ways.terms, ways.repeats))
+const settings = useSettings()
+const pattern = computed(() => patternOf(props.draft, settings.terms, settings.repeats))
 const sections = computed(() => pattern.value.sections.filter(({ part }) => part === props.part.id))
 /** Every way in that differs from the usual one, of the part and its pieces. */
 const cards = computed(() => [...new Set(sections.value.flatMap(({ lines }) => lines.flatMap(({ cards: own }) => own)))])

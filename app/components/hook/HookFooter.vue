@@ -14,7 +14,7 @@ defineProps<{
   undoes: { readonly word: string, readonly full: string } | undefined
 }>()
 const emit = defineEmits<{ on: [], back: [], finish: [] }>()
-const ways = useHookSettings()
+const hookSettings = useHookSettings()
 
 const SIZES: readonly { readonly value: SizeChoice, readonly name: string, readonly long: string }[] = [
   { value: 'own', name: 'Own', long: 'As each round wants it' }, { value: 'stitch', name: 'Stitch', long: 'Stitch by stitch' },
@@ -23,7 +23,7 @@ const SIZES: readonly { readonly value: SizeChoice, readonly name: string, reado
 </script>
 
 <template>
-  <footer :class="`thumb-${ways.thumb}`">
+  <footer :class="`thumb-${hookSettings.thumb}`">
     <button
       type="button"
       class="back"
@@ -48,15 +48,15 @@ const SIZES: readonly { readonly value: SizeChoice, readonly name: string, reado
       <label
         v-for="size in SIZES"
         :key="size.value"
-        :class="{ chosen: ways.size === size.value, own: ways.size === 'own' && own === size.value }"
+        :class="{ chosen: hookSettings.size === size.value, own: hookSettings.size === 'own' && own === size.value }"
       >
         <input
           type="radio"
           name="size"
           :value="size.value"
-          :checked="ways.size === size.value"
+          :checked="hookSettings.size === size.value"
           :aria-label="size.long"
-          @change="ways.size = size.value"
+          @change="hookSettings.size = size.value"
         >{{ size.name }}
       </label>
     </fieldset>

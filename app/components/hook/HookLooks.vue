@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { looksAt } from '~~/core/readers/beats/lookFrequency'
+import { lookWordsAt } from '~~/core/readers/beats/lookFrequency'
 import { heightAt } from '~~/core/readers/beats/checks'
 import { planOf } from '~~/core/readers/chart/plan'
 import { useHook } from '~/composables/useHook'
@@ -8,7 +8,7 @@ import { useHook } from '~/composables/useHook'
 /** "Is it meant to look like this?": what lies in the hand now, in a sentence and a picture from the drawing. */
 const { make, told, road, leg } = useHook()
 const draft = computed(() => make.hand!.draft)
-const lines = computed(() => (road.value && leg.value ? looksAt(road.value, leg.value) : []))
+const lines = computed(() => (road.value && leg.value ? lookWordsAt(road.value, leg.value) : []))
 const part = computed(() => draft.value.parts.find(({ id }) => id === leg.value?.part))
 const onFloor = computed(() => leg.value?.sort === 'round' && leg.value.part === 'base')
 

@@ -4,8 +4,8 @@ import { useSettings } from '~/stores/settings'
 
 /** How a maker is followed: what is heard and felt, which thumb, what light; and what this browser cannot do. */
 defineProps<{ hasVoice: boolean, awake: string }>()
-const hook = useHookSettings()
-const ways = useSettings()
+const hookSettings = useHookSettings()
+const settings = useSettings()
 const offline = typeof navigator !== 'undefined' && 'serviceWorker' in navigator
 const buzzes = typeof navigator !== 'undefined' && 'vibrate' in navigator
 </script>
@@ -14,38 +14,38 @@ const buzzes = typeof navigator !== 'undefined' && 'vibrate' in navigator
   <div class="ways">
     <ChoiceField
       label="Controls lie under the"
-      :value="hook.thumb"
+      :value="hookSettings.thumb"
       :choices="[{ value: 'left', name: 'left thumb' }, { value: 'right', name: 'right thumb' }]"
-      @change="hook.thumb = $event as 'left' | 'right'"
+      @change="hookSettings.thumb = $event as 'left' | 'right'"
     />
     <ChoiceField
       label="Light"
-      :value="ways.light"
+      :value="settings.light"
       :choices="[{ value: 'machine', name: 'as this machine' }, { value: 'light', name: 'by day' }, { value: 'dark', name: 'by lamp' }]"
-      @change="ways.light = $event as 'machine' | 'light' | 'dark'"
+      @change="settings.light = $event as 'machine' | 'light' | 'dark'"
     />
     <ChoiceField
       label="Terms"
-      :value="ways.terms"
+      :value="settings.terms"
       :choices="[{ value: 'us', name: 'US' }, { value: 'uk', name: 'UK' }]"
-      @change="ways.terms = $event as 'us' | 'uk'"
+      @change="settings.terms = $event as 'us' | 'uk'"
     />
     <label><input
-      v-model="hook.voice"
+      v-model="hookSettings.voice"
       type="checkbox"
       :disabled="!hasVoice"
     > Say each beat aloud{{ hasVoice ? '' : ' (this browser has no voice)' }}</label>
     <label><input
-      v-model="hook.tone"
+      v-model="hookSettings.tone"
       type="checkbox"
     > A short tone for what must not be missed</label>
     <label><input
-      v-model="hook.buzz"
+      v-model="hookSettings.buzz"
       type="checkbox"
       :disabled="!buzzes"
     > A buzz for what must not be missed{{ buzzes ? '' : ' (this device does not buzz)' }}</label>
     <label><input
-      v-model="hook.asks"
+      v-model="hookSettings.asks"
       type="checkbox"
     > Ask for a count and the tape where they pay</label>
     <p class="soft">

@@ -7,7 +7,7 @@ import { measurable } from '~~/core/making/make/expectedLength'
 import { type Lies, LIES } from '~~/core/making/make/event'
 import { lastDone, measuring } from '~~/core/making/make/measuring'
 import { withChanges } from '~~/core/bag/design/edit'
-import { eatsOf, eatsUnseen } from '~~/core/household/shelf/yarnUse'
+import { yarnUseOf, yarnUseUnseen } from '~~/core/household/shelf/yarnUse'
 import { SURE_ENOUGH } from '~~/core/household/shelf/enough'
 import { fixesInHand, type YarnFix } from '~~/core/household/shelf/fixes'
 import type { HowFar } from '~~/core/household/shelf/runOut'
@@ -52,7 +52,7 @@ function eatsBefore(id: string): EatenBefore {
   const yarn = hand.value.plan.yarns.find(one => one.id === id)
   const taught = book.hands.yarn.find(one => one.name === yarn?.name)?.gramsPerMetre
   const kept = shelf.byId(yarn?.shelf)
-  return { rate: kept ? eatsOf(kept, taught) : eatsUnseen(hand.value.draft, taught), known: Boolean(kept ?? taught) }
+  return { rate: kept ? yarnUseOf(kept, taught) : yarnUseUnseen(hand.value.draft, taught), known: Boolean(kept ?? taught) }
 }
 const left = (yarn: string, grams: number): Weight => ({ yarn, grams, of: 'left' })
 function farOf(id: string, grams: number): HowFar | undefined {

@@ -5,7 +5,7 @@ import { isInside } from '~~/core/making/log/calibration'
 import { type BagFacts, SIDE_WORDS } from '~~/core/making/log/facts'
 import { keyWords } from '~~/core/making/log/paceKey'
 import { formatCm, formatLength } from '~~/core/things/measure/format'
-import { tell } from '~~/core/things/stitch/translate'
+import { translate } from '~~/core/things/stitch/translate'
 import { formatGrams, formatMetres } from '~~/core/things/measure/amounts'
 import { paceChart, roundsChart, sizesChart, yarnChart } from '~/looks/charts'
 import type { Taught } from '~/stores/logbook'
@@ -13,8 +13,8 @@ import { useSettings } from '~/stores/settings'
 
 /** A bag planned against made, in pictures; each with its table. */
 const props = defineProps<{ facts: BagFacts, taught?: Taught | undefined }>()
-const ways = useSettings()
-const told = (text: string) => tell(text, { terms: ways.terms, units: ways.units ?? 'cm' })
+const settings = useSettings()
+const told = (text: string) => translate(text, { terms: settings.terms, units: settings.units ?? 'cm' })
 const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 
 const sizes = computed(() => props.facts.sizes.map(one => ({ ...one, name: `${one.part}, ${SIDE_WORDS[one.what]} (${one.rounds})` })))

@@ -2,15 +2,15 @@
 import { computed } from 'vue'
 import { keyWords } from '~~/core/making/log/paceKey'
 import { formatCm, formatLength } from '~~/core/things/measure/format'
-import { tell } from '~~/core/things/stitch/translate'
+import { translate } from '~~/core/things/stitch/translate'
 import { alongChart, paceOverTime, sizesChart } from '~/looks/charts'
 import type { Taught } from '~/stores/logbook'
 import { useSettings } from '~/stores/settings'
 
 /** Over all bags: the pace bag after bag, tension along a bag, sizes said and found. */
 const props = defineProps<{ taught: Taught }>()
-const ways = useSettings()
-const told = (text: string) => tell(text, { terms: ways.terms, units: ways.units ?? 'cm' })
+const settings = useSettings()
+const told = (text: string) => translate(text, { terms: settings.terms, units: settings.units ?? 'cm' })
 const DAY = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' })
 
 /** Stitches that several bags tell of: one point makes no line. */

@@ -3,14 +3,14 @@ import { computed } from 'vue'
 import { CRAFT_SECONDS } from '~~/core/making/log/rulesOfThumb'
 import { keyWords } from '~~/core/making/log/paceKey'
 import type { Estimate } from '~~/core/making/log/estimate'
-import { tell } from '~~/core/things/stitch/translate'
+import { translate } from '~~/core/things/stitch/translate'
 import type { Taught } from '~/stores/logbook'
 import { useSettings } from '~/stores/settings'
 
 /** What the maker's hands have taught, each with its range, and where it comes from. */
 const props = defineProps<{ taught: Taught }>()
-const ways = useSettings()
-const told = (text: string) => tell(text, { terms: ways.terms, units: ways.units ?? 'cm' })
+const settings = useSettings()
+const told = (text: string) => translate(text, { terms: settings.terms, units: settings.units ?? 'cm' })
 
 type Row = readonly string[]
 

@@ -3,12 +3,12 @@ import { ref } from 'vue'
 import { useSettings } from '~/stores/settings'
 
 /** Asked once, before the first bag: terms, measures, hand. What is left as it stands is remembered too. */
-const ways = useSettings()
-const asking = ref(ways.units === undefined || ways.hands === undefined)
+const settings = useSettings()
+const asking = ref(settings.units === undefined || settings.hands === undefined)
 
 function done(): void {
-  ways.units ??= 'cm'
-  ways.hands ??= 'right'
+  settings.units ??= 'cm'
+  settings.hands ??= 'right'
   asking.value = false
 }
 </script>

@@ -6,7 +6,7 @@ import { useSettings } from '~/stores/settings'
 defineProps<{ shortcuts: readonly Shortcut[] }>()
 const open = defineModel<boolean>({ required: true })
 useReturnFocus(open)
-const ways = useSettings()
+const settings = useSettings()
 </script>
 
 <template>
@@ -20,7 +20,7 @@ const ways = useSettings()
         Keys
       </h2>
       <p
-        v-if="!ways.letterKeys"
+        v-if="!settings.letterKeys"
         class="soft"
       >
         Single letters are switched off in Settings: those with Ctrl work.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onMounted } from 'vue'
-import type { DeskBag } from '~/keeping/bagStorage'
+import type { StoredBag } from '~/keeping/bagStorage'
 import { saveToFile } from '~/keeping/saveToFile'
 import { useLocalBags } from '~/stores/localBags'
 
@@ -9,7 +9,7 @@ const emit = defineEmits<{ again: [] }>()
 const desk = useLocalBags()
 onMounted(() => void desk.look())
 
-function save({ design }: Pick<DeskBag, 'design'>): void {
+function save({ design }: Pick<StoredBag, 'design'>): void {
   saveToFile(design.name, 'design.json', JSON.stringify(design, null, 2))
 }
 </script>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import { type JumpTo, jumpsFor } from '~~/core/readers/words/search'
+import { type SearchHit, searchHits } from '~~/core/readers/words/search'
 import { useReturnFocus } from '~/composables/useReturnFocus'
 import { ask } from '~/stores/records'
 import { useDocument } from '~/stores/document'
@@ -15,7 +15,7 @@ useReturnFocus(open)
 const bag = useDocument()
 const saving = useSaving()
 const view = useView()
-const ways = useSettings()
+const settings = useSettings()
 const router = useRouter()
 
 const props = defineProps<{ early: () => string }>()
@@ -38,13 +38,13 @@ watch(search, async (find) => {
 })
 
 const found = computed(() => {
-  const here = jumpsFor(search.value, { draft: bag.isOpen ? bag.draft : undefined, screens: SCREENS, vocabulary: ways.terms })
+  const here = searchHits(search.value, { draft: bag.isOpen ? bag.draft : undefined, screens: SCREENS, vocabulary: settings.terms })
   const others = bags.value.map(({ id, name }) => ({ sort: 'bag' as const, name, facts: '', to: id }))
   const first = here.filter(({ sort }) => sort === 'round' || sort === 'part')
   return [...first, ...others, ...here.filter(one => !first.includes(one))]
 })
 
-function go({ sort, to }: JumpTo | { sort: 'bag', to: string }): void {
+function go({ sort, to }: SearchHit | { sort: 'bag', to: string }): void {
   open.value = false
   if (sort === 'bag') void router.push(`/bags/${to}`)
   else if (sort === 'screen') void router.push(to)

@@ -4,7 +4,7 @@ import { type Light, useSettings } from '~/stores/settings'
 
 /** What a maker prefers, once for all bags. */
 const open = defineModel<boolean>({ required: true })
-const ways = useSettings()
+const settings = useSettings()
 useReturnFocus(open)
 </script>
 
@@ -25,21 +25,21 @@ useReturnFocus(open)
       <SettingsFields />
       <ChoiceField
         label="Repeats are written"
-        :value="ways.repeats"
+        :value="settings.repeats"
         :choices="[
           { value: 'brackets', name: '[ … ] 4 times' },
           { value: 'asterisk', name: '*…; rep from *' },
         ]"
-        @change="ways.repeats = $event as 'brackets' | 'asterisk'"
+        @change="settings.repeats = $event as 'brackets' | 'asterisk'"
       />
       <ChoiceField
         label="Light"
-        :value="ways.light"
+        :value="settings.light"
         :choices="[{ value: 'machine', name: 'as this machine' }, { value: 'light', name: 'by day' }, { value: 'dark', name: 'by lamp' }]"
-        @change="ways.light = $event as Light"
+        @change="settings.light = $event as Light"
       />
       <label class="check"><input
-        v-model="ways.letterKeys"
+        v-model="settings.letterKeys"
         type="checkbox"
       > Single letters do something (those with Ctrl always do)</label>
       <v-btn

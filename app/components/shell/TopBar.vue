@@ -6,7 +6,7 @@ import { shortcutsNow, useShortcuts } from '~/composables/useShortcuts'
 import { useSettings } from '~/stores/settings'
 
 /** What stands above every screen. What only a bag in hand needs is loaded with its screens. */
-const ways = useSettings()
+const settings = useSettings()
 const route = useRoute()
 const router = useRouter()
 const helping = ref(false)
@@ -31,7 +31,7 @@ useShortcuts(() => [
   { key: 'y', does: 'Yarn', run: () => void router.push('/yarns') },
   { key: 'o', does: 'Orders', run: () => void router.push('/orders') },
   { key: 'k', does: 'Kept safe: copies, what was thrown away, your phone', run: () => void router.push('/safe') },
-  { key: 't', does: 'Switch between US and UK terms', run: ways.otherTerms },
+  { key: 't', does: 'Switch between US and UK terms', run: settings.otherTerms },
 ])
 </script>
 

@@ -16,7 +16,7 @@ import { useSettings } from '~/stores/settings'
 /** What was counted on a swatch: for each stitch measured, stitches and rounds over a width; the hook, the strands. */
 const props = defineProps<{ gauge: DesignGauge, units: Units }>()
 const emit = defineEmits<{ change: [gauge: DesignGauge, field: string] }>()
-const ways = useSettings()
+const settings = useSettings()
 
 /** Whoever counts, has measured: what was assumed before no longer is. */
 function answer(_: string, changes: readonly Change[], group = 'swatch'): string | undefined {
@@ -40,7 +40,7 @@ const counted = computed(() => {
     like: { chains: like.stitches, overCm: like.overCm },
   }
   return [...kinds, chain].map(one => ({
-    ...one, ...stitchName(one.kind, ways.terms), fields: (one.field as { readonly fields: Fields }).fields,
+    ...one, ...stitchName(one.kind, settings.terms), fields: (one.field as { readonly fields: Fields }).fields,
   }))
 })
 const there = computed(() => counted.value.filter(one => one.there))

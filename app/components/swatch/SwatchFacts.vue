@@ -11,7 +11,7 @@ import { useSettings } from '~/stores/settings'
 
 /** What was counted on a swatch, and what that makes of a stitch. */
 const props = defineProps<{ gauge: DesignGauge, texture?: KeptTexture | undefined }>()
-const ways = useSettings()
+const settings = useSettings()
 
 /** The class of yarn, by the published standard, that usually comes to this gauge. */
 const weight = computed(() => yarnWeightFor(1 / gaugeOf(props.gauge).sc.width.cm))
@@ -34,7 +34,7 @@ const lines = computed(() => {
     const { stitches, rounds, overCm } = props.gauge.measured[kind]!
     const { width, height } = sizes[kind]
     return {
-      kind, counted: `${stitches} ${stitchName(kind, ways.terms).abbreviation} × ${rounds} rounds in ${overCm} cm`,
+      kind, counted: `${stitches} ${stitchName(kind, settings.terms).abbreviation} × ${rounds} rounds in ${overCm} cm`,
       one: `one is ${(width.cm * 10).toFixed(1)} mm wide ± ${(relativeUncertainty(width) * 100).toFixed(1)} %, `
         + `${(height.cm * 10).toFixed(1)} mm tall`,
     }

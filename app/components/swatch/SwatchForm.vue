@@ -6,7 +6,7 @@ import { useFormTrouble } from '~/composables/useFormTrouble'
 import { useYarns } from '~/stores/yarns'
 
 /** Entering a swatch, with the square it makes beside it. */
-const ways = useSettings()
+const settings = useSettings()
 const props = defineProps<{ document: SwatchDocument }>()
 const emit = defineEmits<{ enter: [document: SwatchDocument], keep: [document: SwatchDocument], leave: [] }>()
 
@@ -70,12 +70,12 @@ function keep(event: Event): void {
       <TextureCounted
         :texture="texture"
         :gauge="gauge"
-        :units="ways.units ?? 'cm'"
+        :units="settings.units ?? 'cm'"
         @change="texture = $event"
       />
       <GaugeFields
         :gauge="gauge"
-        :units="ways.units ?? 'cm'"
+        :units="settings.units ?? 'cm'"
         @change="gauge = $event"
       />
       <v-textarea

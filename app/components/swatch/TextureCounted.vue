@@ -15,7 +15,7 @@ import { useSettings } from '~/stores/settings'
 /** What a swatch is of: plain stitches alone, or a texture too, with what was counted on that. */
 const props = defineProps<{ texture: KeptTexture | undefined, gauge: DesignGauge, units: Units }>()
 const emit = defineEmits<{ change: [texture: KeptTexture | undefined] }>()
-const ways = useSettings()
+const settings = useSettings()
 
 const OF = [{ value: '', title: 'plain stitches' }, ...textureKinds().map(({ band, name }) => ({ value: band, title: name }))]
 const BEGUN = { across: 8, countedIn: 'repeats', overCm: 10, rounds: 10, tallCm: 10 } as const
@@ -40,16 +40,16 @@ function askingOf(side: 'of' | 'counted'): Asking {
   }
 }
 
-const typed = ref(typedIn(props.texture?.lines ?? firstRepeat('own-1').lines, ways.terms))
+const typed = ref(typedIn(props.texture?.lines ?? firstRepeat('own-1').lines, settings.terms))
 const trouble = computed(() => {
-  const read = linesIn(typed.value, ways.terms)
+  const read = linesIn(typed.value, settings.terms)
   if (!read.ok) return `Line ${read.trouble.line + 1}: ${read.trouble.what}`
   const checked = checkRepeat({ id: 'own-1', name: '', lines: read.lines })
   return checked.ok ? '' : `Line ${checked.trouble.line + 1}: ${checked.trouble.what}`
 })
 function type(text: string): void {
   typed.value = text
-  const read = linesIn(text, ways.terms)
+  const read = linesIn(text, settings.terms)
   if (read.ok && !trouble.value) emit('change', { ...props.texture!, lines: read.lines })
 }
 </script>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { eatsOf } from '~~/core/household/shelf/yarnUse'
+import { yarnUseOf } from '~~/core/household/shelf/yarnUse'
 import { sum } from '~~/core/household/shelf/money'
 import { stockOf } from '~~/core/household/shelf/stock'
 import type { ShelfYarn } from '~~/core/household/shelf/yarn'
@@ -26,7 +26,7 @@ const KNOWN = {
   craft: 'Eaten as the craft says, good to a third: unravel ten stitches, and it is surer.',
   unravelled: 'Eaten as your unravelled row says.', swatch: 'Eaten as your weighed swatch says.', log: 'Eaten as your bags say.',
 } as const
-const known = computed(() => KNOWN[eatsOf(props.yarn).from])
+const known = computed(() => KNOWN[yarnUseOf(props.yarn).from])
 const details = computed(() => [
   `class ${kind.value.number}, ${kind.value.name.toLowerCase()}`, ...(props.yarn.fibre ? [props.yarn.fibre] : []),
   formatRunning(props.yarn.metresPer100g, units.value), `balls of ${formatGrams(props.yarn.ballGrams, units.value)}`,

@@ -14,11 +14,11 @@ import { useSettings } from '~/stores/settings'
 const props = defineProps<{ yarn: ShelfYarn }>()
 const emit = defineEmits<{ enter: [yarn: ShelfYarn], keep: [yarn: ShelfYarn], leave: [] }>()
 
-const ways = useSettings()
+const settings = useSettings()
 const yarn = shallowRef(props.yarn)
 watch(yarn, now => emit('enter', now))
 const asking = computed<Asking>(() => ({
-  spec: yarn.value, now: { gauge: gaugeOf(ASSUMED_GAUGE) }, units: ways.units ?? 'cm', yarns: [],
+  spec: yarn.value, now: { gauge: gaugeOf(ASSUMED_GAUGE) }, units: settings.units ?? 'cm', yarns: [],
   answer(_, changes) {
     const next = withChanges(yarn.value, changes)
     // A class that is chosen brings its usual length along, as long as nobody typed another.
@@ -95,7 +95,7 @@ function keep(event: Event): void {
         :bounds="{ least: 1, most: 10_000 }"
         :usually="{ least: 40, most: 400 }"
         suffix="m"
-        :units="ways.units ?? 'cm'"
+        :units="settings.units ?? 'cm'"
         parts
         @change="setMetresAball"
       />

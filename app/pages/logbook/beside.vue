@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
 import { differences } from '~~/core/making/log/differences'
-import { tell } from '~~/core/things/stitch/translate'
+import { translate } from '~~/core/things/stitch/translate'
 import type { LogPage } from '~/stores/logbook'
 import { ask, refusalLines } from '~/stores/records'
 import { useSettings } from '~/stores/settings'
 
 /** Two bags of the logbook side by side. */
 const route = useRoute()
-const ways = useSettings()
+const settings = useSettings()
 const pages = shallowRef<readonly LogPage[]>([])
 const trouble = ref<string[]>([])
 const only = ref(true)
@@ -28,7 +28,7 @@ const rows = computed(() => {
   return a?.facts && b?.facts ? differences(a.facts, b.facts, a.facts.units) : []
 })
 const shown = computed(() => rows.value.filter(({ differs }) => differs || !only.value))
-const told = (text: string) => tell(text, { terms: ways.terms, units: ways.units ?? 'cm' })
+const told = (text: string) => translate(text, { terms: settings.terms, units: settings.units ?? 'cm' })
 </script>
 
 <template>

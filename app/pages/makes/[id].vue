@@ -3,7 +3,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { countAfter, tapeAfter } from '~~/core/readers/beats/checks'
 import { IMPORTANCE, IN_TIME_BEATS } from '~~/core/readers/beats/upcoming'
 import { deedWord, deedWords } from '~~/core/making/make/undo'
-import { aloud } from '~~/core/readers/words/spokenText'
+import { spokenText } from '~~/core/readers/words/spokenText'
 import { heightOfSmall, lettersFor } from '~/looks/track'
 import { useAwake } from '~/composables/useAwake'
 import { useBox } from '~/composables/useBox'
@@ -18,8 +18,8 @@ import { useSettings } from '~/stores/settings'
 definePageMeta({ bare: true })
 
 const route = useRoute()
-const ways = useHookSettings()
-const terms = useSettings()
+const hookSettings = useHookSettings()
+const settings = useSettings()
 const hook = useHook()
 const { make, leg, now, then, counting, ahead, alike, note, groups, roundDone, made, title, part, count, lead, whereWords, road } = hook
 const sheet = ref<Sheet>()
@@ -45,7 +45,7 @@ function on(): void {
   if (sheet.value || !leg.value || standstill.value) return
   make.goOn()
   make.tap()
-  if (make.justDone && ways.asks && road.value && countAfter(road.value, make.justDone)) sheet.value = 'count'
+  if (make.justDone && hookSettings.asks && road.value && countAfter(road.value, make.justDone)) sheet.value = 'count'
 }
 /** The picture is as good a place to tap as the words. */
 function onAside(event: MouseEvent): void {
@@ -110,7 +110,10 @@ const alarm = computed(() => {
   return first?.now && first.sort !== 'join' && first.sort !== 'marker' ? `${leg.value?.id} ${first.what}` : undefined
 })
 const { hasVoice } = useSignals(
-  () => (make.hand ? aloud([now.value, ...watchFor.value.filter(one => one.now).map(({ what }) => what)].join('. '), terms.terms) : ''),
+  () => {
+    const watched = watchFor.value.filter(one => one.now).map(({ what }) => what)
+    return make.hand ? spokenText([now.value, ...watched].join('. '), settings.terms) : ''
+  },
   () => alarm.value,
 )
 
@@ -133,7 +136,7 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
 <template>
   <div
     class="hook"
-    :class="[`thumb-${ways.thumb}`, { windowless: !leg?.worked }]"
+    :class="[`thumb-${hookSettings.thumb}`, { windowless: !leg?.worked }]"
   >
     <HookHeader
       :name="make.hand?.plan.name"

@@ -7,11 +7,11 @@ import { calendarOf } from '~~/core/household/plan/calendar'
 import { dayWithYear } from '~~/core/household/plan/days'
 import type { Order, OrderLine } from '~~/core/household/plan/order'
 import { priceOfOrder } from '~~/core/household/plan/price'
-import { settled } from '~~/core/household/plan/keptBags'
+import { withKeptBags } from '~~/core/household/plan/keptBags'
 import { newOrder } from '~~/core/household/plan/starter'
 import { eveningCare, SELLING_CARE, senseless, stateWords, verdictWords } from '~~/core/household/plan/words'
 import { SURE_ENOUGH } from '~~/core/household/shelf/enough'
-import { enteringOf } from '~/keeping/unfinishedForms'
+import { unfinishedFormOf } from '~/keeping/unfinishedForms'
 import { useOrders } from '~/stores/orders'
 import { useYarns } from '~/stores/yarns'
 
@@ -38,7 +38,7 @@ onMounted(async () => {
 })
 
 /** What is being entered, kept by the browser until it is kept by the program. */
-const written = enteringOf<Order>('order')
+const written = unfinishedFormOf<Order>('order')
 
 function change(told: Order): void {
   enter(told)
@@ -62,7 +62,7 @@ function begin(): void {
 }
 
 function enter(told: Order): void {
-  const next = settled(told, shelf.house.here)
+  const next = withKeptBags(told, shelf.house.here)
   entering.value = next
   if (next.bags.some(line => !shelf.bagOf(line))) void shelf.look(next.bags)
 }

@@ -5,8 +5,8 @@ import { draft } from '../draft/draft'
 import type { DraftPart } from '../draft/draftPart'
 import { answersTo, asksFigure, figureAnswered, type PlacedField, rowsOf, said, standsAt, withinOf } from '../../parts/field/placedField'
 import type { Fields } from '../../parts/field/field'
-import type { Now } from '../../parts/field/context'
-import { asksOf } from '../../parts/wall/asksOf'
+import type { QuestionContext } from '../../parts/field/context'
+import { asksOfPart } from '../../parts/wall/asksOf'
 import { firstRepeat } from '../../parts/band/own'
 import { beginPart, kindOf, wallKinds, type WallSpec } from '../../parts/wall/wall'
 import type { Design } from './design'
@@ -33,7 +33,7 @@ interface Asked {
   readonly fields: Fields
   readonly at: readonly string[]
   readonly spec: object
-  readonly now: Now
+  readonly now: QuestionContext
 }
 
 /** Gives every answer that a bag's question has, and goes on asking what that opens; each has to be a document that is sound. */
@@ -157,11 +157,12 @@ describe('a new part in the place of one', () => {
 
   it('says what it asks of the count below it', () => {
     const seen = { gauge: draft(bag).gauge, repeats: bag.repeats, hook: { hookMm: 4, strands: 1 } }
-    expect(asksOf({ band: 'groups', size: { pin: { rounds: 1 } }, colour: 'main' }, seen)).toBe(
+    expect(asksOfPart({ band: 'groups', size: { pin: { rounds: 1 } }, colour: 'main' }, seen)).toBe(
       'Asks for a multiple of 4, leaves 3 for each 4.',
     )
-    expect(asksOf(likes[0]!, seen)).toBe('')
-    expect(asksOf({ band: 'own', repeat: 'own-1', size: { pin: { rounds: 1 } }, colour: 'main' }, seen)).toBe('Asks for a multiple of 4.')
+    expect(asksOfPart(likes[0]!, seen)).toBe('')
+    expect(asksOfPart({ band: 'own', repeat: 'own-1', size: { pin: { rounds: 1 } }, colour: 'main' }, seen))
+      .toBe('Asks for a multiple of 4.')
   })
 
   it.each(CONTENT_KINDS.map(({ kind }) => kind))('of what it must hold, %s begins as a document that is sound', (kind) => {

@@ -25,7 +25,7 @@ export const STRETCH_FIELDS = {
   kg: figure('Weight on it', WEIGHT_KG, 'kg', { beside: true, usually: between(0.1, 5) }),
 } as const
 
-/** What is often worked on a mouth. */
+/** Numbers that are often worked on a mouth. */
 const MOUTHS = [
   { value: 2, name: '2', does: 'For a casing with one cord, or an edging over two.' },
   { value: 4, name: '4', does: 'For a casing with two opposed cords, or two slots alike.' },
@@ -33,7 +33,7 @@ const MOUTHS = [
   { value: 12, name: '12', does: 'For two cords and a shell edging both.' },
 ]
 
-/** What is asked of the bag as a whole, how it is worked and finished: the page's panel of the whole bag asks it. */
+/** Questions about the bag as a whole, how it is worked and finished: the page's panel of the whole bag asks them. */
 export const BAG_FIELDS = {
   hands: choice(
     'You hold the hook in the',

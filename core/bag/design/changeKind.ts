@@ -8,10 +8,10 @@ import { beginPart, demandOf, kindOf } from '../../parts/wall/wall'
 import { firstRounds } from '../../parts/wall/written'
 import type { Design } from './design'
 import { asPartOf } from './partIds'
-import { seenIn } from './partContexts'
+import { contextsIn } from './partContexts'
 import { freshRepeatId, keptOf, placeOf, restacked, type StackChange } from './stacking'
 
-/** What lies below a part: how far round it goes, and how many stitches come up, in which gauge. */
+/** The edge below a part: how far round it goes, and how many stitches come up, in which gauge. */
 export interface Below {
   readonly aroundCm: number
   readonly count: number
@@ -33,7 +33,7 @@ export function turnedInto(design: Design, id: string, band: string, { aroundCm,
     const part = { ...spec, repeat: own.id }
     return { label, changes: [{ path: ['repeats'], value: [...design.repeats, own] }, { path: ['wall', id], value: part }], inHand: id }
   }
-  const asks = kind.bringsAdjusting && demandOf(spec, seenIn(design, gauge))?.asks
+  const asks = kind.bringsAdjusting && demandOf(spec, contextsIn(design, gauge))?.asks
   if (!asks || divides(count, asks)) return { label, changes: [{ path: ['wall', id], value: spec }], inHand: id }
   const { wall } = design
   const adjusting = asPartOf(wall, adjustedTo({ want: { divides: true } }, 'sc', spec.colour))

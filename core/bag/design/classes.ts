@@ -91,7 +91,7 @@ function listed({ of, one, all, least, most, begins }: ListField): FieldRule {
   return { rule, ...(begins ? { begins: () => (begins === 'one' ? [new type()] : []) } : {}) }
 }
 
-/** What is decided in one of several ways: `want` or `pin`, and where several ways go by one of them, one of their fields. */
+/** A choice between ways: `want` or `pin`, and where several ways go by one of them, one of their fields. */
 function decided({ ways }: WaysField): Rule {
   const unders = [...new Set(ways.map(({ under }) => under))]
   const fields = Object.fromEntries(
@@ -114,7 +114,7 @@ function decided({ ways }: WaysField): Rule {
   }
 }
 
-/** What only some of the ways ask may be left out; what all of them ask may not. */
+/** Only some of the ways ask it: may be left out; fields that all of them ask may not. */
 function ownOptional(fields: Fields, ways: readonly Fields[]): Fields {
   return Object.fromEntries(Object.entries(fields).map(([name, field]) =>
     [name, ways.every(way => name in way) ? field : { ...field, optional: true as const }]))
@@ -141,7 +141,7 @@ function kinds({ by, kinds: all, list }: KindsField): FieldRule {
   }
 }
 
-/** What a document of some sort is checked by: quickly, by its size, and by its class. */
+/** Checks of a sort of document: quickly, by its size, and by its class. */
 export interface DocumentRules {
   readonly type: Class
   readonly isSound: (input: unknown) => boolean

@@ -15,7 +15,7 @@ import { listOf, oneKind, type Sound, soundObject } from './quickCheck'
 /** Stitches narrower or wider than this are a slip of the pen, whatever the yarn (from memory). */
 const STITCH_CM = { least: 0.05, most: 12 }
 
-/** What no stitch of a gauge could be: too narrow, too wide, or none at all. */
+/** A gauge that no stitch could have: too narrow, too wide, or none at all. */
 export function gaugeProblems(gauge: DesignGauge): Problem[] {
   const measured = FABRIC_KINDS.filter(kind => gauge.measured[kind])
   if (measured.length === 0) return [{ field: 'gauge.measured', message: 'must hold at least one measured stitch: sc, hdc, dc or tr' }]
@@ -50,7 +50,7 @@ function sameIds(things: readonly { readonly id: string }[], field: string, what
   return twice >= 0 ? [{ field: `${field}.${twice}.id`, message: `is used by two ${what}; give each its own` }] : []
 }
 
-/** What the answers of a base or a part refer to and is not there: yarns, repeats. */
+/** References of a base's or part's answers to what is not there: yarns, repeats. */
 function lost(answers: readonly Answer[], field: string, design: Design): Problem[] {
   const known = { yarn: design.yarns, repeat: design.repeats }
   return answers.flatMap(({ field: { is }, path, value }) => {
@@ -72,7 +72,7 @@ function shorterStrip({ stretch }: Design): Problem[] {
   ]
 }
 
-/** What no single field can tell. */
+/** Problems that no single field can tell. */
 export function designProblems(design: Design): Problem[] {
   const { yarns, wall, repeats, base } = design
   return [

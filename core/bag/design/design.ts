@@ -48,20 +48,20 @@ export interface Design {
   readonly gauge: DesignGauge
   readonly yarns: readonly Yarn[]
   readonly rounds: Rounds
-  /** What the bag must hold. */
+  /** The contents that the bag must hold. */
   readonly contents?: Contents
   readonly base: BaseSpec
-  /** What the finished base measured, with its counts pinned. */
+  /** The finished base as measured, with its counts pinned. */
   readonly measuredBase?: MeasuredBase
-  /** What other parts measured, done or half done. */
+  /** Measurements of other parts, done or half done. */
   readonly measured?: readonly MeasuredPart[]
   readonly turnUp: TurnUp
-  /** What the maker calls the round that turns up; by what it is if left out. */
+  /** The maker's name for the round that turns up; its kind's if left out. */
   readonly turnUpCalled?: string
   readonly wall: readonly WallPart[]
   /** Stitch patterns of the maker's own, for bands to be worked in. */
   readonly repeats: readonly Repeat[]
-  /** What the count at the mouth must divide by, for what will be worked on it: 4 for a casing with two cords, say. */
+  /** A number that the count at the mouth must divide by, for what will be worked on it: 4 for a casing with two cords, say. */
   readonly mouth?: { readonly divides: number }
   /** Made for a child: cords, beads and small parts then want more care. */
   readonly forChild?: boolean

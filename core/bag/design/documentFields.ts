@@ -52,13 +52,13 @@ const MEASURED_PART = {
   cm: length('Measured', between(0.1, 1000)),
 } as const
 
-/** What a document is called. */
+/** The name of a document. */
 export const nameField = (label: Label) => text(label, 1, 80)
-/** What the maker wrote to it. */
+/** The maker's own note. */
 export const NOTE = text('Notes', 0, 4000, { begins: '' })
 const TAGS = optional(text('Tags', 0, 200, { says: 'Words of the maker\'s own to find and sort bags by, between commas.' }))
 
-/** What every part of a wall says besides what its kind asks. */
+/** Fields that every part of a wall has besides those of its kind. */
 export function partFields(fields: Fields): Fields {
   return { id: partId, ...fields }
 }

@@ -1,5 +1,5 @@
 import { between, choice, count, figure, group, length, optional } from '../../parts/field/questions'
-import { type Fields, told } from '../../parts/field/field'
+import { type Fields, labelFrom } from '../../parts/field/field'
 import { FABRIC_KINDS } from '../../things/stitch/dictionary'
 import { hookLabel } from '../../things/stitch/hooks'
 
@@ -25,15 +25,15 @@ const MEASURED = {
 const MEASURED_SAYS
   = 'A count on a swatch: stitches across overCm, rounds up tallCm (or up overCm). One stitch must come out between 0.05 and 12 cm.'
 
-/** What was counted, by the stitch it was counted in. */
+/** Counts of a swatch, by the stitch that was counted. */
 export const MEASURED_KINDS: Fields = Object.fromEntries(
   FABRIC_KINDS.map(kind => [kind, optional(group(`{${kind}}`, MEASURED, { says: MEASURED_SAYS }))]),
 )
 
-/** What is asked of a gauge. */
+/** Questions about a gauge. */
 export const GAUGE_FIELDS = {
   hookMm: figure(
-    told((gauge: { readonly hookMm: number }) => `Hook: ${hookLabel(gauge.hookMm)}`),
+    labelFrom((gauge: { readonly hookMm: number }) => `Hook: ${hookLabel(gauge.hookMm)}`),
     between(0.5, 40),
     'mm',
     { beside: true, usually: between(2, 8) },

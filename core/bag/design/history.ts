@@ -1,7 +1,7 @@
 import type { Design } from './design'
 import { apply, type Edit, undo as takeBack } from './edit'
 
-/** What was done to a design and can be undone, and what was undone and can be done again. */
+/** Edits of a design that can be undone, and those undone that can be done again. */
 export interface History {
   readonly past: readonly Edit[]
   readonly future: readonly Edit[]

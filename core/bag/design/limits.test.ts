@@ -88,7 +88,7 @@ describe('what is refused before it is looked at closely', () => {
   })
 })
 
-/** What the classes alone make of a document. */
+/** Reading by the classes alone. */
 function byClasses(input: object): unknown {
   const instance = plainToInstance(DESIGN_RULES.type, input, { exposeDefaultValues: true })
   const errors = validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true })

@@ -14,7 +14,7 @@ export interface Limits {
 /** Far above what a design holds whose every list is full. */
 export const DESIGN_LIMITS: Limits = { values: 20_000, list: 100 }
 
-/** What is said of a field that a document does not have. */
+/** The message for a field that a document does not have. */
 export const NO_FIELD = 'is not a field of this document; remove it'
 
 const DEEPEST = 16
@@ -51,7 +51,7 @@ function troubleOf({ value, deep }: Place, { list }: Limits): string | undefined
   return fields > MOST_FIELDS ? `holds ${fields} fields; no part of a document has more than ${MOST_FIELDS}` : undefined
 }
 
-/** What is wrong with the size or the shape of a document; nothing if it can be looked at closely. */
+/** Trouble with the size or the shape of a document; nothing if it can be looked at closely. */
 export function beyondLimits(input: unknown, limits: Limits): Problem | undefined {
   const waiting: Place[] = [{ value: input, key: '', deep: 0 }]
   let seen = 0

@@ -1,4 +1,4 @@
-/** What a tape can be laid along, of a bag being made. */
+/** Lengths of a bag being made that a tape can be laid along. */
 export const MEASURES = ['base-length', 'base-width', 'flat-width', 'height', 'part-height'] as const
 export type Measure = (typeof MEASURES)[number]
 

@@ -7,7 +7,7 @@ export function isFromTheFuture(document: Loose): boolean {
   return typeof document.version === 'number' && document.version > DESIGN_VERSION
 }
 
-/** What version 1 meant by fields that it left out, where version 2 begins with something else. */
+/** Values that version 1 meant by fields that it left out, where version 2 begins with something else. */
 const MEANT_IN_1: Readonly<Record<string, Loose>> = {
   'rectangle': { rowEnds: 'one-each' }, 'folded': { repeat: 1, edgeStitches: 0 }, 'bought': { perHole: 1, doubledHoles: 0 },
   'slots': { rounds: 3 }, 'chain-straps': { rounds: 3, into: 'chains' }, 'under-strap': { wide: 6 }, 'adjust': { mirrored: false },
@@ -39,7 +39,7 @@ function standingStraight(old: Loose): Loose {
   return isObject(rounds) && rounds.style === 'spiral' ? { ...old, rounds: { leanPerTen: 0, ...rounds } } : old
 }
 
-/** What turns a document of version `n` into one of version `n + 1`, at index `n - 1`. */
+/** Migrations: that at index `n - 1` turns a document of version `n` into one of version `n + 1`. */
 const STEPS: readonly ((old: Loose) => Loose)[] = [withIds, standingStraight]
 
 /** A design document of any earlier version, brought up to this one; anything else comes back as it was. */

@@ -5,15 +5,15 @@ import { fromNothing, type Setting } from '../../parts/part/part'
 import type { Rounds } from '../../things/round/style'
 import type { Design } from './design'
 
-/** What the parts of a design can be looked at with. */
-export function seenIn({ repeats, gauge: { hookMm, strands } }: Pick<Design, 'repeats' | 'gauge'>, gauge: Gauge): PartContext {
+/** Contexts of a design's parts, for questions. */
+export function contextsIn({ repeats, gauge: { hookMm, strands } }: Pick<Design, 'repeats' | 'gauge'>, gauge: Gauge): PartContext {
   return { gauge, repeats, hook: { hookMm, strands } }
 }
 
-/** What the base of a design is worked in: its rounds go as the bag's do, or in a way of their own. */
+/** Setting of a design's base: its rounds go as the bag's do, or in a way of their own. */
 export function baseSetting(design: Pick<Design, 'rounds' | 'base' | 'repeats' | 'gauge'>, gauge: Gauge): Setting {
   const { rounds, base, repeats } = design
-  return fromNothing(ownGauge(base, seenIn(design, gauge)), roundsOf(base, rounds), repeats)
+  return fromNothing(ownGauge(base, contextsIn(design, gauge)), roundsOf(base, rounds), repeats)
 }
 
 /** How the rounds of a part go: as the bag's do, or in a way of their own. */

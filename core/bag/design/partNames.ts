@@ -1,7 +1,7 @@
 import { kindOf } from '../../parts/wall/wall'
 import type { Design, WallPart } from './design'
 
-/** What of a design says how its parts are called. */
+/** The part of a design that says how its parts are called. */
 export type Naming = Pick<Design, 'wall' | 'yarns' | 'repeats'>
 
 /** The first words of a yarn's name, which tell it from the bag's others: `moss green cotton` of `moss green cotton, DK`. */
@@ -22,7 +22,7 @@ function plainName({ wall, yarns }: Naming, spec: WallPart): string {
   return used.size > 1 && yarn ? `Plain in ${shortYarn(yarn.name)}` : 'Plain wall'
 }
 
-/** What a part of the wall is called, whatever else is called so: by the maker, or by its kind. */
+/** Name of a part of the wall, whatever else is called so: the maker's, or its kind's. */
 function ownName(naming: Naming, spec: WallPart): string {
   if (spec.called) return spec.called
   const { title, name } = kindOf(spec)
@@ -50,7 +50,7 @@ export function inSentence(name: string): string {
   return name.charAt(0).toLowerCase() + name.slice(1)
 }
 
-/** What one part of a wall is called, by its id; nothing if it is not there. */
+/** Name of one part of a wall, by its id; nothing if it is not there. */
 export function partName(naming: Naming, id: string): string | undefined {
   return partNames(naming)[naming.wall.findIndex(part => part.id === id)]
 }

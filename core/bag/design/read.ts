@@ -40,7 +40,7 @@ export function refuse<D>(field: string, message: string): Reading<D> {
   return { ok: false, problems: [{ field, message }] }
 }
 
-/** What is too large, too deep or too odd to be looked at closely. */
+/** The trouble with a document that is too large, too deep or too odd to be looked at closely. */
 function oversized(input: Record<string, unknown>, { lists, limits }: DocumentRules): Problem | undefined {
   for (const { name, most, all } of lists) {
     const list = input[name]

@@ -30,7 +30,7 @@ export function Whole({ least: min, most: max }: Bounds): Rule {
   return all(IsInt({ message }), Min(min, { message }), Max(max, { message }))
 }
 
-/** What another rule says, unless a word stands there. */
+/** Rules of another field, unless a word stands there. */
 export function UnlessWord(word: string, rule: Rule): Rule {
   return (target, property) => {
     rule(target, property)

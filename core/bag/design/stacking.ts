@@ -17,7 +17,7 @@ export interface StackChange extends Fix {
 /** The handles that most makers start from. */
 export const HANDLES_BAND = 'slots'
 
-/** What a new part keeps of one: its stitch, height, yarn and stripes, where it has them and they mean the same. */
+/** Answers that a new part keeps of one: stitch, height, yarn and stripes, where it has them and they mean the same. */
 export function keptOf(design: Design, like: WallSpec | undefined, aroundCm: number): Keeps {
   const stitch = like && 'stitch' in like ? SOLID_STITCHES.find(one => one === like.stitch) : undefined
   const size = (like && heightAsked(like)) ?? { want: { heightCm: 6 } }

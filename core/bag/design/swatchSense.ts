@@ -3,7 +3,7 @@ import type { SwatchDocument } from './design'
 import type { Problem } from './problem'
 import { gaugeProblems } from './consistency'
 
-/** What a swatch says that cannot be: of its stitches, or of a repeat of the maker's own that it is of. */
+/** Statements of a swatch that cannot be: about its stitches, or a repeat of the maker's own that it is of. */
 export function swatchProblems({ gauge, texture }: SwatchDocument): Problem[] {
   if (texture?.of.repeat === undefined) return gaugeProblems(gauge)
   if (!texture.lines?.length) return [...gaugeProblems(gauge), { field: 'texture.lines', message: 'must hold the lines of the repeat' }]

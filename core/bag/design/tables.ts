@@ -20,7 +20,7 @@ function bounded({ least, most }: Bounds, unit = ''): string {
   return `${least} to ${most}${unit && ` ${unit}`}`
 }
 
-/** What a document may hold for a question, in words. */
+/** Values that a document may hold for a question, in words. */
 function holds(field: Field): string {
   switch (field.is) {
     case 'count':
@@ -87,7 +87,7 @@ const KEEPS: Keeps = {
 
 const SEEN: PartContext = { gauge: gaugeOf(ASSUMED_GAUGE), repeats: KEEPS.repeats, hook: ASSUMED_GAUGE }
 
-/** What a new part of a kind asks and leaves. */
+/** Demand and yield of a new part of a kind. */
 function asks(band: string): string {
   const demand = demandOf(beginPart(band, KEEPS), SEEN)!
   const { multiple, plus, least = 0 } = demand.asks

@@ -15,7 +15,7 @@ import type { Design, SwatchDocument } from './design'
 
 export type { KeptTexture } from '../../parts/texture/ownSize'
 
-/** What a part says besides its texture. */
+/** Fields of a part besides its texture. */
 const NOT_TEXTURE = ['id', 'size', 'colour', 'stripes', 'goes', 'swatch', 'hook']
 
 /** Whether a kind has a texture to make a swatch of: the swatch of the bag's gauge is one of plain stitches. */
@@ -28,12 +28,12 @@ export function textureKinds(): readonly AnyKind[] {
   return wallKinds().filter(hasTexture) as unknown as readonly AnyKind[]
 }
 
-/** What a kind asks of its texture. */
+/** Questions of a kind about its texture. */
 export function textureFields({ fields }: Pick<AnyKind, 'fields'>): Fields {
   return Object.fromEntries(Object.entries(fields).filter(([name]) => !NOT_TEXTURE.includes(name)))
 }
 
-/** What is asked of the swatch of a texture. */
+/** Questions about the swatch of a texture. */
 export function keptTextureField(lines: LinesField) {
   return optional(group('Texture', {
     of: oneOfKinds<TextureSaid>('Which texture', 'band', textureKinds().map(kind => ({ value: kind.band, fields: textureFields(kind) }))),
@@ -74,7 +74,10 @@ export function isInTexture(spec: WallSpec, { of, lines }: KeptTexture, repeats:
   return JSON.stringify([told(said), linesOf(said, repeats) ?? []]) === JSON.stringify([told(of), lines ?? []])
 }
 
-/** What a bag takes from a kept swatch: its gauge, unless a texture alone was counted; and for all parts in its texture what was. */
+/**
+ * Takes into a bag what a kept swatch tells: its gauge, unless a texture alone was counted; and for all parts in its texture the count of
+ * that.
+ */
 export function takenFrom({ gauge, texture }: SwatchDocument, { wall, repeats }: Pick<Design, 'wall' | 'repeats'>): Change[] {
   const plain: Change[] = texture && gauge.assumed ? [] : [{ path: ['gauge'], value: gauge }]
   const inIt = texture ? wall.filter(part => isInTexture(part, texture, repeats)) : []

@@ -1,5 +1,5 @@
 import type { Design } from '../design/design'
-import { seenIn } from '../design/partContexts'
+import { contextsIn } from '../design/partContexts'
 import type { Gauge } from '../../things/gauge/gauge'
 import { comesOut } from '../../parts/wall/wall'
 
@@ -10,7 +10,7 @@ function mouthDivides({ mouth }: Design, count: number): boolean {
 /** Whether all the parts above one divide when so many stitches come up to them, the mouth included. */
 export function accepts(design: Design, above: number, gauge: Gauge): (count: number) => boolean {
   const rest = design.wall.slice(above)
-  const seen = seenIn(design, gauge)
+  const seen = contextsIn(design, gauge)
   return (count) => {
     const out = comesOut(rest, seen, count)
     if ('stuckAt' in out) return false

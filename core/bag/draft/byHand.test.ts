@@ -10,7 +10,7 @@ import type { Design } from '../design/design'
 import { stacked } from '../design/partIds'
 import { newDesign } from '../design/starter'
 import { fittingWords } from '../fit/fitWords'
-import { wayOf } from '../../things/round/fractionRound'
+import { fractionRound } from '../../things/round/fractionRound'
 import { offPlace } from '../../parts/handle/rim'
 import { facingBelow } from '../../things/round/style'
 import { formatLength } from '../../things/measure/format'
@@ -214,8 +214,8 @@ describe('what hangs on the rim', () => {
   it('turned work shows the wrong side of every second round, and a place lies the other way about there', () => {
     expect([0, 1, 2, 3].map(turns => facingBelow({ turns }))).toEqual(['right', 'right', 'wrong', 'right'])
     const edge = foundation('stitch', 40)
-    expect(wayOf(edge, 10, 'right')).toBe(0.25)
-    expect(wayOf(edge, 10, 'wrong')).toBeCloseTo(31 / 40, 9)
+    expect(fractionRound(edge, 10, 'right')).toBe(0.25)
+    expect(fractionRound(edge, 10, 'wrong')).toBeCloseTo(31 / 40, 9)
   })
 
   it('notes of a placing say what they are about', () => {
@@ -280,7 +280,7 @@ describe('a net', () => {
 })
 
 describe('yarn', () => {
-  /** What a wall takes more than the bag below it: centimetres. */
+  /** Height that a wall adds to the bag below it: centimetres. */
   const more = (wall: readonly WallSpec[], taller: readonly WallSpec[]) =>
     (yarnNeeds(draft(bag(inStyle('spiral'), ...taller)))[0]!.metres - yarnNeeds(draft(bag(inStyle('spiral'), ...wall)))[0]!.metres) * 100
 

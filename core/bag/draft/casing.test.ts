@@ -4,7 +4,7 @@ import type { Design } from '../design/design'
 import { applyFix } from '../design/edit'
 import { newDesign } from '../design/starter'
 import type { EyeletsSpec } from '../../parts/mouth/eyelets'
-import { tell } from '../../things/stitch/translate'
+import { translate } from '../../things/stitch/translate'
 import { patternOf } from '../../readers/words/pattern'
 import { yarnNeeds } from '../yarn/yarn'
 import { draft } from './draft'
@@ -101,7 +101,7 @@ describe('a pouch with cords', () => {
 
 describe('stitches named before the vocabulary is known', () => {
   it('are put into words by abbreviation or by name, and what is no stitch is left alone', () => {
-    expect(tell('{dc} on {sc.name}, {never}', { terms: 'us', units: 'cm' })).toBe('dc on single crochet, {never}')
-    expect(tell('{dc} on {sc.name}', { terms: 'uk', units: 'cm' })).toBe('tr on double crochet')
+    expect(translate('{dc} on {sc.name}, {never}', { terms: 'us', units: 'cm' })).toBe('dc on single crochet, {never}')
+    expect(translate('{dc} on {sc.name}', { terms: 'uk', units: 'cm' })).toBe('tr on double crochet')
   })
 })

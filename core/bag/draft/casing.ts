@@ -120,7 +120,7 @@ function bare({ part }: Casing, { wall }: Design): Finding[] {
   ]
 }
 
-/** What casings should be watched for. */
+/** Findings about casings. */
 export function casingFindings({ design, parts, gauge }: Bag): Finding[] {
   return casingsOf(parts, gauge).flatMap(casing => [...cautions(casing, design), ...lengths(casing), ...bare(casing, design)])
 }

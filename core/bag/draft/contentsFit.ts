@@ -40,7 +40,7 @@ function shortfalls(contents: Contents, sizes: BagSizes): Shortfall[] {
   )
 }
 
-/** What a bag with a net can hold: a net gives, so neither its floor nor its empty width says. */
+/** The capacity of a bag with a net, in words: a net gives, so neither its floor nor its empty width says. */
 interface NetHold {
   /** As far round as its longest loops stretch, nearly flat. */
   readonly aroundCm: number

@@ -36,16 +36,16 @@ export interface Draft {
   readonly rounds: readonly DraftRound[]
   readonly sizes: BagSizes
   readonly findings: readonly Finding[]
-  /** What is known of the stitches by all that was measured. */
+  /** Knowledge of the stitches by all that was measured. */
   readonly known: GaugeKnowledge
-  /** What a later draft of the same bag can take over. */
+  /** State that a later draft of the same bag can take over. */
   readonly stages: Stages
 }
 
-/** What takes more than one part to see, each by a judge of its own, in the order it is told. */
+/** Judges of what takes more than one part to see, in the order it is told. */
 const JUDGES: readonly Judge[] = [contentsFindings, bagFindings, wallFindings, meshFindings, casingFindings, handleFindings]
 
-/** What is said word for word the same of several parts is told once; a stop always is told. */
+/** Findings said word for word the same of several parts are told once; a stop always is told. */
 function once(findings: readonly Finding[]): Finding[] {
   const said = new Set<string>()
   return findings.filter(({ code, what, weight }) => weight === 'stop' || (!said.has(code + what) && said.add(code + what)))

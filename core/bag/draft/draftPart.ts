@@ -9,7 +9,7 @@ import type { WorkedRound } from '../../things/round/workedRound'
 import type { TurnUp } from '../../parts/wall/turnUp'
 import { kindOf, type WallKind } from '../../parts/wall/wall'
 
-/** What a part was drafted from, and where that is in the design. */
+/** Source of a part, and where that is in the design. */
 export type PartSource
   = | { readonly in: 'base', readonly spec: BaseSpec }
     | { readonly in: 'turnUp', readonly spec: TurnUp }

@@ -22,7 +22,7 @@ export interface DriftWay {
   readonly fix?: Fix
 }
 
-/** What a count of another number means: for the mouth, where it may have come from, and what can be done. */
+/** Meaning of a count of another number: for the mouth, where it may have come from, and what can be done. */
 export interface Drift {
   readonly round: number
   readonly planned: number

@@ -2,10 +2,10 @@ import { workBase } from '../../parts/base/base'
 import { contentOf, girthCm, roomOf } from '../../parts/contents/contents'
 import type { Design } from '../design/design'
 import { partNames } from '../design/partNames'
-import { seenIn } from '../design/partContexts'
+import { contextsIn } from '../design/partContexts'
 import { fromNothing, type PartResult, type Setting } from '../../parts/part/part'
 import type { Start } from '../../parts/part/start'
-import { type Allowance, allow, BeyondAllowance, within } from '../../things/round/allowance'
+import { type StitchBudget, stitchBudget, StitchBudgetExceeded, within } from '../../things/round/stitchBudget'
 import { type Edge, withSides } from '../../things/round/edge'
 import { leanOf } from '../../things/round/style'
 import type { WorkedRound } from '../../things/round/workedRound'
@@ -13,15 +13,15 @@ import { mainStitch } from '../../parts/wall/wall'
 import type { CountCorrection } from './countCorrection'
 import { type RealEdge, replanPart } from './replanPart'
 import { type PartSource, type DraftPart, isStopped } from './draftPart'
-import { beginsAs, inTexture, keptCounts, wantedCm, wentOn, type WorkAgain } from './resumePart'
-import type { GaugeKnowledge, TapedFloor } from './gaugeKnowledge'
+import { beginsLike, inTexture, keptCounts, wantedCm, resumedPart, type Rework } from './resumePart'
+import type { GaugeKnowledge, MeasuredFloor } from './gaugeKnowledge'
 import { inDoubt, type OwnShare } from '../../parts/texture/ownSize'
 import { patternOfPart, shareOf } from './textures'
-import { goingWords } from './transitionText'
+import { transitionText } from './transitionText'
 import { gaugeOfPart, roundsOfPart, unevenPart } from './partGauge'
 import { asPart } from './partInBag'
 import { tooMuch, tooMuchFinding } from './tooMuch'
-import { type PendingPart, waitingTurnUp, waitingWall } from './pendingParts'
+import { type PendingPart, pendingTurnUp, pendingWallPart } from './pendingParts'
 
 /*
  * The fold over a bag's parts
@@ -31,13 +31,13 @@ import { type PendingPart, waitingTurnUp, waitingWall } from './pendingParts'
  * written down beside it: when the bag is drafted anew, a part that would be worked from the very same things is taken over.
  */
 
-/** What a part was worked from: two parts from the same things are the same, and need not be worked twice. */
+/** Sources of a part's work: two parts from the same sources are the same, and need not be worked twice. */
 interface Origin {
   readonly spec: unknown
   readonly edge: Edge | undefined
   readonly index: number
   readonly turns: number
-  /** What else it looked at, one thing after the other. */
+  /** Its other sources, one after the other. */
   readonly saw: readonly unknown[]
 }
 
@@ -89,7 +89,7 @@ function moved(edge: Edge, by: number): Edge {
   return by === 0 ? edge : withSides(edge, [edge.sides[0] + by, edge.sides[1] + by])
 }
 
-/** What the bag must hold, as far as it still stands up above so many centimetres; what is soft gives way. */
+/** Contents as far as they still stand up above so many centimetres; what is soft gives way. */
 function insideAt({ contents }: Design, tallCm: number): Pick<Setting, 'inside'> {
   if (!contents || contentOf(contents).soft) return {}
   const room = roomOf(contents)
@@ -108,7 +108,7 @@ function alike(a: Origin, b: Origin): boolean {
 }
 
 /** A floor as large as the tape said it is, whatever the gauge says it should be. */
-function tapedAs(result: PartResult, { length, width }: TapedFloor): PartResult {
+function tapedAs(result: PartResult, { length, width }: MeasuredFloor): PartResult {
   const { floor } = result.size
   if (!floor) return result
   const across = floor.shape === 'disc' ? length : floor.shape === 'none' ? floor.width : width ?? floor.width
@@ -127,7 +127,7 @@ class FoldState {
   private tallCm = 0
   /** The edge that is really there, where the next round puts a count right. */
   private real: RealEdge | undefined
-  private readonly allowance: Allowance = allow()
+  private readonly allowance: StitchBudget = stitchBudget()
 
   constructor(
     private readonly design: Design,
@@ -157,7 +157,7 @@ class FoldState {
   }
 
   /** Works the next part, or takes it over from the fold before; whether the bag goes on above it. */
-  take(waiting: Omit<PendingPart, 'work'>, work: (setting: Setting, instead: Parameters<WorkAgain>[0]) => PartResult): boolean {
+  take(waiting: Omit<PendingPart, 'work'>, work: (setting: Setting, instead: Parameters<Rework>[0]) => PartResult): boolean {
     const { name, from, sees } = waiting
     const hand = this.inHand()
     if (hand && hand.rounds >= hand.worked.part.rounds.length && !this.growsOn(hand.worked.part)) return this.put(this.done(hand.worked))
@@ -230,20 +230,20 @@ class FoldState {
     { id, name, from }: Omit<PendingPart, 'work'>,
     origin: Origin,
     hand: Hand | undefined,
-    work: (left: Allowance) => DraftPart,
+    work: (left: StitchBudget) => DraftPart,
   ): WorkedPart {
-    const left: Allowance = allow(this.allowance.most - this.allowance.made)
+    const left: StitchBudget = stitchBudget(this.allowance.most - this.allowance.made)
     try {
       const part = within(left, () => work(left))
       return { part, origin, made: left.made, reached: left.reached, real: this.real, shifted: this.shiftedBy(from, part.rounds.length) }
     }
     catch (beyond) {
-      if (!(beyond instanceof BeyondAllowance)) throw beyond
+      if (!(beyond instanceof StitchBudgetExceeded)) throw beyond
       if (hand) {
         const part = this.kept(hand.worked, hand.rounds, from)
         return { ...hand.worked, part, origin, shifted: this.shiftedBy(from, part.rounds.length) }
       }
-      const inAll = new BeyondAllowance(this.allowance.made + beyond.made, beyond.asked)
+      const inAll = new StitchBudgetExceeded(this.allowance.made + beyond.made, beyond.asked)
       const finding = tooMuchFinding(this.design, id, from, origin.edge, inAll)
       const part = asPart(id, name, from, this.below, tooMuch(origin.edge, this.known.gauge))
       // It is never taken over: how much is left is part of what it says.
@@ -256,21 +256,21 @@ class FoldState {
     { id, name, from }: Omit<PendingPart, 'work'>,
     hand: Hand | undefined,
     share: OwnShare | undefined,
-    work: WorkAgain,
+    work: Rework,
   ): DraftPart {
     const pattern = from.in === 'wall' && patternOfPart(from.spec, this.design.repeats)
-    const byShare: WorkAgain = pattern ? instead => inDoubt(work(instead), share) : work
+    const byShare: Rework = pattern ? instead => inDoubt(work(instead), share) : work
     if (!hand) return this.anew(id, name, from, this.goneOn(inTexture(from.spec, share, byShare)))
     const { worked, rounds } = hand
-    const after = this.goneOn(wentOn({ id, from }, rounds, this.known, share, byShare))
-    if (beginsAs(after.rounds, worked.part.rounds, rounds)) return this.anew(id, name, from, after)
+    const after = this.goneOn(resumedPart({ id, from }, rounds, this.known, share, byShare))
+    if (beginsLike(after.rounds, worked.part.rounds, rounds)) return this.anew(id, name, from, after)
     return this.kept(worked, rounds, from)
   }
 
   /** A part that keeps its counts, since some of its rounds are worked. */
   private kept(worked: WorkedPart, rounds: number, from: PartSource): DraftPart {
     this.real = worked.real
-    const kind = from.in === 'wall' ? mainStitch(from.spec, seenIn(this.design, this.known.gauge)) : 'sc'
+    const kind = from.in === 'wall' ? mainStitch(from.spec, contextsIn(this.design, this.known.gauge)) : 'sc'
     const [now, then] = [this.known, this.from!.fold.known].map(({ gauge }) => gauge[kind].height.cm)
     const by = this.shiftedBy(from, worked.part.rounds.length) - worked.shifted
     return keptCounts({ ...worked.part, edge: moved(worked.part.edge, by) }, rounds, this.known, now! / then!)
@@ -298,11 +298,11 @@ class FoldState {
     return Math.round(this.leaned + this.leanedIn(from, rounds))
   }
 
-  /** What is said where a part goes otherwise than the last one that was worked. */
+  /** Transition notes where a part goes otherwise than the last one that was worked. */
   private going(from: PartSource, { rounds, pieces = [] }: PartResult): string[] {
     const under = this.worked.findLast(({ part }) => part.rounds.length > 0)?.part
     if (!under || rounds.length + pieces.length === 0) return []
-    return goingWords(this.design, from, under.from, this.last?.round.facing === 'wrong', rounds.length > 0)
+    return transitionText(this.design, from, under.from, this.last?.round.facing === 'wrong', rounds.length > 0)
   }
 
   private anew(id: string, name: string, from: PartSource, certain: PartResult): DraftPart {
@@ -318,7 +318,7 @@ class FoldState {
   }
 }
 
-/** What a fold starts from, besides the design and what is known of the stitches. */
+/** Start of a fold, besides the design and what is known of the stitches. */
 export interface Starting {
   /** An earlier fold: parts worked from the very same things are taken over from it. */
   readonly before?: Fold | undefined
@@ -343,8 +343,8 @@ export function fold(design: Design, known: GaugeKnowledge, { before, found = []
   )
   const names = partNames(design)
   const above = [
-    waitingTurnUp(design, gauge),
-    ...design.wall.map((spec, index) => waitingWall(design, gauge, { spec, name: names[index]!, index }, from !== undefined)),
+    pendingTurnUp(design, gauge),
+    ...design.wall.map((spec, index) => pendingWallPart(design, gauge, { spec, name: names[index]!, index }, from !== undefined)),
   ]
   for (const waiting of above) {
     if (!goesOn || rising.below >= upTo) break

@@ -1,6 +1,6 @@
 import { stitchesOf } from '../../parts/base/inStitches'
 import type { Design } from '../design/design'
-import { seenIn } from '../design/partContexts'
+import { contextsIn } from '../design/partContexts'
 import type { Gauge } from '../../things/gauge/gauge'
 import type { Finding } from '../../parts/part/finding'
 import type { FabricKind } from '../../things/stitch/dictionary'
@@ -10,7 +10,7 @@ import { type DraftPart, wallPartOf } from './draftPart'
 import { patternOfPart, shareOf, textureOf } from './textures'
 
 function kindsWorked(design: Design, gauge: Gauge): FabricKind[] {
-  return [...new Set([...stitchesOf(design.base), ...design.wall.map(spec => mainStitch(spec, seenIn(design, gauge)))])]
+  return [...new Set([...stitchesOf(design.base), ...design.wall.map(spec => mainStitch(spec, contextsIn(design, gauge)))])]
 }
 
 function estimated(design: Design, gauge: Gauge): Finding[] {
@@ -37,7 +37,7 @@ function otherWay(design: Design, parts: readonly DraftPart[]): Finding[] {
   ]
 }
 
-/** What the draft should say about how well its sizes are known. */
+/** Findings about how well the sizes are known. */
 export function gaugeFindings(design: Design, gauge: Gauge, parts: readonly DraftPart[], known: GaugeKnowledge): Finding[] {
   if (design.gauge.assumed) {
     return [

@@ -4,7 +4,7 @@ import type { TapeMeasurement } from '../../parts/base/form'
 import { pinned } from '../../parts/base/sizing'
 import type { BaseSpec } from '../../parts/base/base'
 import type { Design, WallPart } from '../design/design'
-import { baseSetting, seenIn } from '../design/partContexts'
+import { baseSetting, contextsIn } from '../design/partContexts'
 import type { Gauge } from '../../things/gauge/gauge'
 import { drifted, type Evidence, refine, TAPE_CM, weighted } from '../../things/gauge/refine'
 import { combinedShare, type Length, relativeUncertainty } from '../../things/measure/length'
@@ -28,25 +28,25 @@ import { shareOf, textureOf, texturesBySwatch } from './textures'
  */
 
 /** How tall the rounds of a part really are that were worked when the tape was laid. */
-export interface Stands {
+export interface StandingSize {
   readonly part: string
   readonly rounds: number
   readonly height: Length
 }
 
-/** What is known of the maker's stitches at a round of the bag. */
+/** Knowledge of the maker's stitches at a round of the bag. */
 export interface GaugeKnowledge {
   readonly gauge: Gauge
   readonly textures: ReadonlyMap<string, OwnShare>
-  readonly stands?: Stands
+  readonly stands?: StandingSize
   /** Of a base that was measured when it was done: its counts, and what the tape said, which is how large it is. */
-  readonly base?: { readonly spec: BaseSpec, readonly taped: TapedFloor }
+  readonly base?: { readonly spec: BaseSpec, readonly taped: MeasuredFloor }
   /** The round at which something was last learnt. */
   readonly learntAt?: number
 }
 
-/** What is known by swatches alone: that of the stitches, and those of textures. */
-export function knownBy(gauge: Gauge, design: Design): GaugeKnowledge {
+/** Knowledge by swatches alone: that of the stitches, and those of textures. */
+export function knowledgeFrom(gauge: Gauge, design: Design): GaugeKnowledge {
   return { gauge, textures: texturesBySwatch(design, gauge) }
 }
 
@@ -57,7 +57,7 @@ const ENOUGH_ROUNDS = 4
 function onlyStitch({ from, rounds }: DraftPart, design: Design, gauge: Gauge): FabricKind | undefined {
   if (from.in === 'base') return from.spec.stitch
   if (from.in !== 'wall' || from.spec.hook) return undefined
-  const kind = mainStitch(from.spec, seenIn(design, gauge))
+  const kind = mainStitch(from.spec, contextsIn(design, gauge))
   if (isPlain(from.spec)) return kind
   const code = rounds[0]?.stitches[0]
   const plain = rounds.every(({ stitches, edge, loops }) =>
@@ -84,7 +84,7 @@ function standsAt(parts: readonly DraftPart[], part: DraftPart, stop: Stop): Len
 }
 
 /** The rounds that the tape tells of: those since it was laid last, if they are enough, or all of the part's. */
-function heightSeen(part: DraftPart, rounds: number, stands: Length, before: Stands | undefined): LengthComparison | undefined {
+function heightSeen(part: DraftPart, rounds: number, stands: Length, before: StandingSize | undefined): LengthComparison | undefined {
   const earlier = before?.part === part.id && rounds - before.rounds >= ENOUGH_ROUNDS ? before : undefined
   const from = earlier?.rounds ?? 0
   const told = risenCm(part, from, rounds)
@@ -94,7 +94,7 @@ function heightSeen(part: DraftPart, rounds: number, stands: Length, before: Sta
 }
 
 /** A finished floor as the tape said: the side that was not measured is as sure as it was. */
-export interface TapedFloor {
+export interface MeasuredFloor {
   readonly length: Length
   readonly width: Length | undefined
 }
@@ -102,7 +102,7 @@ export interface TapedFloor {
 /** A floor under the tape, as it was measured or as it was told. */
 type BaseSides = TapeMeasurement & { readonly only?: 'width' }
 
-/** What the tape said of a base, the side that was not measured as it was told; nothing if it was not laid there. */
+/** The tape's length of a base, the side that was not measured as it was told; nothing if it was not laid there. */
 function tapedBase(told: BaseSides, stop: Stop): BaseSides | undefined {
   const cm = (what: string) => (stop.taken.findLast(one => 'what' in one && one.what === what) as { cm: number } | undefined)?.cm
   const [length, width] = [cm('base-length'), cm('base-width')]
@@ -133,7 +133,7 @@ function byRatio(stitch: Length, real: Length | undefined, told: Length | undefi
   return { cm: (stitch.cm * real.cm) / told.cm, plusMinusCm: (stitch.cm * real.plusMinusCm) / told.cm }
 }
 
-/** What a base under the tape says of its stitch. A form says what it makes of a length: of the one measured, and of the one told. */
+/** Evidence of a measured base about its stitch. A form says what it makes of a length: of the one measured, and of the one told. */
 function baseEvidence(part: DraftPart, design: Design, gauge: Gauge, stop: Stop): Evidence | undefined {
   if (part.from.in !== 'base') return undefined
   const setting = baseSetting(design, gauge)
@@ -163,14 +163,14 @@ function scaledBy(stitch: Length, { told, real }: LengthComparison): Length {
   return { cm: (stitch.cm * real.cm) / told, plusMinusCm: (stitch.cm * real.plusMinusCm) / told }
 }
 
-/** What was seen of the part in hand. */
+/** Observations of the part in hand. */
 interface SeenOfPart {
   readonly height: LengthComparison | undefined
   readonly width: LengthComparison | undefined
 }
 
 /** A stitch as large as finished work said it is, or as large as it came out in a stitch pattern. */
-export interface StitchSeen {
+export interface StitchObservation {
   readonly kind: FabricKind
   /** Of a stitch pattern: what it is called. */
   readonly texture?: string
@@ -181,10 +181,10 @@ export interface StitchSeen {
   readonly round: number
 }
 
-/** What is known after the tape was laid, and what it said of which stitch. */
+/** Knowledge after the tape was laid, and what it said of which stitch. */
 export interface Lesson {
   readonly known: GaugeKnowledge
-  readonly seen: readonly StitchSeen[]
+  readonly seen: readonly StitchObservation[]
 }
 
 function refinedBy(known: GaugeKnowledge, design: Design, part: DraftPart, { height, width }: SeenOfPart, round: number): GaugeKnowledge {
@@ -200,7 +200,7 @@ function refinedBy(known: GaugeKnowledge, design: Design, part: DraftPart, { hei
     return { ...known, gauge: refine(gauge, evidence) }
   }
   if (part.from.in !== 'wall') return known
-  const stitch = gauge[mainStitch(part.from.spec, seenIn(design, gauge))]
+  const stitch = gauge[mainStitch(part.from.spec, contextsIn(design, gauge))]
   const before = shareOf(known, part.from.spec)
   const share: OwnShare = {
     ...before, ...(height ? { rise: newShare(before?.rise ?? UNMEASURED, stitch.height, height) } : {}),
@@ -209,14 +209,14 @@ function refinedBy(known: GaugeKnowledge, design: Design, part: DraftPart, { hei
   return { ...known, textures: new Map([...known.textures, [textureOf(part.from.spec), share]]) }
 }
 
-/** What a stretch of a part of the wall says of its stitches, in all. */
-function stitchesSeen(known: GaugeKnowledge, design: Design, part: DraftPart, seen: SeenOfPart, round: number): StitchSeen[] {
+/** Evidence of a stretch of a part of the wall about its stitches, in all. */
+function stitchesSeen(known: GaugeKnowledge, design: Design, part: DraftPart, seen: SeenOfPart, round: number): StitchObservation[] {
   if (part.from.in !== 'wall' || part.from.spec.hook) return []
   const { gauge } = known
   const only = onlyStitch(part, design, gauge)
-  const kind = only ?? mainStitch(part.from.spec, seenIn(design, gauge))
+  const kind = only ?? mainStitch(part.from.spec, contextsIn(design, gauge))
   const share = shareOf(known, part.from.spec)
-  const one = (side: 'width' | 'height', own: number, what: LengthComparison | undefined): StitchSeen[] =>
+  const one = (side: 'width' | 'height', own: number, what: LengthComparison | undefined): StitchObservation[] =>
     what
       ? [
           {
@@ -229,7 +229,7 @@ function stitchesSeen(known: GaugeKnowledge, design: Design, part: DraftPart, se
 }
 
 /** A finished floor by the tape; nothing if that was not laid there. */
-function tapedFloor(part: DraftPart, stop: Stop): TapedFloor | undefined {
+function tapedFloor(part: DraftPart, stop: Stop): MeasuredFloor | undefined {
   const told = sidesOf(part.size)
   const taped = tapedBase(told, stop)
   if (!taped) return undefined
@@ -243,7 +243,7 @@ function tapedFloor(part: DraftPart, stop: Stop): TapedFloor | undefined {
   }
 }
 
-/** What was seen of a base: as evidence of its stitch, and how it is told from now on. */
+/** Observations of a base: as evidence of its stitch, and how it is told from now on. */
 function learntOfBase(known: GaugeKnowledge, design: Design, part: DraftPart, stop: Stop): Lesson {
   const evidence = baseEvidence(part, design, known.gauge, stop)
   if (!evidence || part.from.in !== 'base') return { known, seen: [] }
@@ -263,7 +263,7 @@ function learntOfBase(known: GaugeKnowledge, design: Design, part: DraftPart, st
   }
 }
 
-/** What is learnt where something was measured of a bag that was drafted from what was known before. */
+/** Updates the knowledge by a measurement of a bag that was drafted from the knowledge before. */
 export function learn(known: GaugeKnowledge, design: Design, parts: readonly DraftPart[], stop: Stop): Lesson {
   const part = parts.find(one => holds(one, stop.round))
   if (!part) return { known, seen: [] }

@@ -6,7 +6,7 @@ import { kindOf } from '../../parts/wall/wall'
 import { type Hanging, hangingsOf } from './handles'
 import type { Bag } from './judge'
 import { type DraftPart, wallPartOf } from './draftPart'
-import { fixesOf } from './partInBag'
+import { rebaseFixes } from './partInBag'
 
 function drops(hangings: readonly Hanging[]): Finding[] {
   return [...new Map(hangings.map(one => [`${one.part.id}${one.handle.lengthCm}`, one])).values()].map(
@@ -60,10 +60,10 @@ function strengthened({ part, handle, kgPerCm = 0 }: Hanging): Fix[] {
   const spec = wallPartOf(part)
   if (!spec) return []
   const strands = Number.isFinite(kgPerCm) ? Math.min(MOST_STRANDS, Math.ceil(handle.strands * (kgPerCm / WATCH_KG_PER_CM))) : undefined
-  return fixesOf(part, kindOf(spec).strengthen?.(spec, strands) ?? [])
+  return rebaseFixes(part, kindOf(spec).strengthen?.(spec, strands) ?? [])
 }
 
-/** What a handle carries, in words. */
+/** Load of a handle, in words. */
 function loadWords({ handle, kg = 0, kgPerCm = 0 }: Hanging): string {
   const carry = handle.strands === 1 ? 'strand carries' : `${handle.bears.strands} carry`
   const pull = Number.isFinite(kgPerCm) ? `${kilosOf(kgPerCm)} on each centimetre` : 'pulled straight, more than can be told'
@@ -156,7 +156,7 @@ function curls(parts: readonly DraftPart[]): Finding[] {
   })
 }
 
-/** What handles and closures should be watched for: how far they drop, what they carry, who they are for. */
+/** Findings about handles and closures: how far they drop, what they carry, who they are for. */
 export function handleFindings({ design, parts }: Bag): Finding[] {
   const hangings = hangingsOf(design, parts)
   return [

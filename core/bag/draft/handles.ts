@@ -10,7 +10,7 @@ export interface Hanging {
   /** How high above the floor its feet stand. */
   readonly feetCm: number
   readonly dropCm: number
-  /** What it carries of the load that was stated, and the pull on each centimetre of its width. */
+  /** Its share of the load that was stated, and the pull on each centimetre of its width. */
   readonly kg?: number
   readonly kgPerCm?: number
   /** The share by which it lengthens under that load, and what becomes of its drop. */
@@ -20,7 +20,7 @@ export interface Hanging {
   readonly tested: boolean
 }
 
-/** What a handle adds above its lower edge: of one that arches in its own plane its width, of a strap that lies flat nothing. */
+/** Height that a handle adds above its lower edge: of one that arches in its own plane its width, of a strap that lies flat nothing. */
 function backCm({ aboveCm, widthCm }: Handle): number {
   return aboveCm > 0 ? widthCm : 0
 }

@@ -17,7 +17,7 @@ export type Measurement
     | { readonly round: number, readonly strip: StretchTest }
 
 /** Which part the design says was measured, and how far it was: another one is not meant. */
-export interface MeasuredOf {
+export interface MeasurementOf {
   readonly part: string
   readonly rounds: number
   readonly stitches: number
@@ -25,7 +25,7 @@ export interface MeasuredOf {
   readonly done?: true
 }
 
-/** What was measured at one and the same round. */
+/** Measurements at one and the same round. */
 export interface Stop {
   readonly round: number
   readonly taken: readonly Measurement[]
@@ -33,14 +33,14 @@ export interface Stop {
 
 /** A stop whose round is found when the part is come to that it was measured of. */
 export interface StopOf {
-  readonly of: MeasuredOf
+  readonly of: MeasurementOf
   readonly lengths: readonly { readonly what: Measure, readonly cm: number }[]
 }
 
 /** Where something was measured: at a round of the bag, or of a part. */
 export type MeasurementPlace = Stop | StopOf
 
-/** What the design itself says was measured, part by part. */
+/** Stops that the design itself tells, part by part. */
 export function ownStops({ measuredBase, measured = [], wall }: Design): StopOf[] {
   const own = measured.map(({ part, rounds, stitches, what, cm }) => ({ of: { part, rounds, stitches }, lengths: [{ what, cm }] }))
   const base = measuredBase && {
@@ -54,14 +54,14 @@ export function ownStops({ measuredBase, measured = [], wall }: Design): StopOf[
   return [...(base ? [base] : []), ...own.sort((a, b) => place(a) - place(b))]
 }
 
-/** What was measured at the hook, the rounds in order, what belongs to one round together. */
+/** Measurements at the hook, the rounds in order, those of one round together. */
 function atTheHook(taken: readonly Measurement[]): Stop[] {
   const rounds = [...new Set(taken.map(({ round }) => round))].sort((a, b) => a - b)
   return rounds.map(round => ({ round, taken: taken.filter(one => one.round === round) }))
 }
 
 /** Everything that was measured of a bag, from the floor up: by its design, then at the hook. */
-export function awaited(design: Design, taken: readonly Measurement[]): readonly MeasurementPlace[] {
+export function awaitedPlaces(design: Design, taken: readonly Measurement[]): readonly MeasurementPlace[] {
   return [...ownStops(design), ...atTheHook(taken)]
 }
 
@@ -93,7 +93,7 @@ function leaning({ rounds, wall, ...design }: Design, leanPerTen: number): Desig
 }
 
 /** A bag as it goes on from there, where what was found out is asked in its design. */
-export function withTaken(design: Design, taken: readonly Measurement[]): Design {
+export function withMeasurements(design: Design, taken: readonly Measurement[]): Design {
   return taken.reduce<Design>((now, one) => {
     if ('leanPerTen' in one) return leaning(now, one.leanPerTen)
     return 'strip' in one ? { ...now, stretch: one.strip } : now

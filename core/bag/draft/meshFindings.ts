@@ -10,7 +10,7 @@ import type { Opening } from '../../parts/part/roles'
 import { kindOf } from '../../parts/wall/wall'
 import type { Bag } from './judge'
 import { type DraftPart, riseOf, wallPartOf } from './draftPart'
-import { fixesOf } from './partInBag'
+import { rebaseFixes } from './partInBag'
 import type { BagSizes } from './sizes'
 
 /** The holes of a part, if it has any that things could leave by: of a net by how it hangs. */
@@ -22,7 +22,7 @@ export function openingOf({ net, arounds, opening }: DraftPart): Opening | undef
 function fixesFor(part: DraftPart, design: Design, gauge: Gauge, leastCm: number): Fix[] {
   const spec = wallPartOf(part)
   const own = spec ? (kindOf(spec).tighten?.(spec, leastCm, gauge) ?? []) : []
-  return [...fixesOf(part, own), { label: 'Line the bag', changes: [{ path: ['lining'], value: { seamCm: 1.5 } }] }]
+  return [...rebaseFixes(part, own), { label: 'Line the bag', changes: [{ path: ['lining'], value: { seamCm: 1.5 } }] }]
 }
 
 function holes(part: DraftPart, design: Design, gauge: Gauge): Finding[] {
@@ -87,7 +87,7 @@ export function loadedHeightCm(design: Design, parts: readonly DraftPart[]): num
   return tall
 }
 
-/** What mesh should be watched for: its holes, how it hangs, its lining. */
+/** Findings about mesh: its holes, how it hangs, its lining. */
 export function meshFindings({ design, parts, sizes, gauge }: Bag): Finding[] {
   const loaded = sizes.loadedHeightCm
   const hangs: Finding[]

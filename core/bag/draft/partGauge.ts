@@ -1,5 +1,5 @@
 import type { Design } from '../design/design'
-import { roundsOf, seenIn } from '../design/partContexts'
+import { roundsOf, contextsIn } from '../design/partContexts'
 import type { Gauge, StitchSize } from '../../things/gauge/gauge'
 import type { Hook } from '../../things/gauge/onHook'
 import { unevenly } from '../../things/gauge/uneven'
@@ -14,20 +14,20 @@ import type { PartSource } from './draftPart'
  * and goes as that does.
  */
 
-/** What says how a part is worked: of the turn-up what stands on it. */
+/** The part whose answers say how a part is worked: of the turn-up the one that stands on it. */
 function specOf(from: PartSource, { wall }: Design): object {
   return from.in === 'turnUp' ? (wall[0] ?? {}) : from.spec
 }
 
 /** The gauge that a part is worked in. */
 export function gaugeOfPart(from: PartSource, design: Design, gauge: Gauge): Gauge {
-  return ownGauge(specOf(from, design), seenIn(design, gauge))
+  return ownGauge(specOf(from, design), contextsIn(design, gauge))
 }
 
 /** The stitch that a part is mostly worked in, in its own gauge; of the turn-up that of what stands on it. */
 function stitchOfPart(from: PartSource, design: Design, gauge: Gauge): StitchSize {
   const above = from.in === 'wall' ? from.spec : from.in === 'turnUp' ? design.wall[0] : undefined
-  const kind = above ? mainStitch(above, seenIn(design, gauge)) : design.base.stitch
+  const kind = above ? mainStitch(above, contextsIn(design, gauge)) : design.base.stitch
   return gaugeOfPart(from, design, gauge)[kind]
 }
 

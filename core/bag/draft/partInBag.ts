@@ -18,7 +18,7 @@ function pointed(fix: Fix, path: readonly string[]): Fix {
 }
 
 /** Fixes of a part as edits of the design. */
-export function fixesOf(part: Pick<DraftPart, 'id' | 'from'>, fixes: readonly Fix[]): Fix[] {
+export function rebaseFixes(part: Pick<DraftPart, 'id' | 'from'>, fixes: readonly Fix[]): Fix[] {
   return fixes.map(fix => pointed(fix, pathOf(part.id, part.from)))
 }
 
@@ -26,8 +26,8 @@ function findingIn(finding: Finding, id: string, from: PartSource): Finding {
   const { fix, otherFixes, ...bare } = finding
   const own = { id, from }
   return {
-    ...bare, part: id, ...(fix ? { fix: fixesOf(own, [fix])[0]! } : {}),
-    ...(otherFixes ? { otherFixes: fixesOf(own, otherFixes) } : {}),
+    ...bare, part: id, ...(fix ? { fix: rebaseFixes(own, [fix])[0]! } : {}),
+    ...(otherFixes ? { otherFixes: rebaseFixes(own, otherFixes) } : {}),
   }
 }
 

@@ -1,12 +1,12 @@
 import type { Design, WallPart } from '../design/design'
-import { roundsOf, seenIn } from '../design/partContexts'
+import { roundsOf, contextsIn } from '../design/partContexts'
 import type { Gauge } from '../../things/gauge/gauge'
 import type { PartResult, Setting } from '../../parts/part/part'
 import type { Edge } from '../../things/round/edge'
 import { turnUp } from '../../parts/wall/turnUp'
 import { looksUp, mainStitch, workWall } from '../../parts/wall/wall'
 import { accepts } from './accepts'
-import { asked, type WorkAgain } from './resumePart'
+import { asked, type Rework } from './resumePart'
 import type { PartSource } from './draftPart'
 
 /*
@@ -18,9 +18,9 @@ export interface PendingPart {
   readonly id: string
   readonly name: string
   readonly from: PartSource
-  /** What it looks at besides its spec and what lies below. */
+  /** Things that it looks at besides its spec and what lies below. */
   readonly sees: readonly unknown[]
-  readonly work: (edge: Edge, setting: Setting, instead: Parameters<WorkAgain>[0]) => PartResult
+  readonly work: (edge: Edge, setting: Setting, instead: Parameters<Rework>[0]) => PartResult
 }
 
 /** A part of the wall in its place, and what it is called there. */
@@ -31,9 +31,9 @@ export interface NamedPart {
 }
 
 /** The turn-up, in the stitch and yarn of what stands on it. */
-export function waitingTurnUp(design: Design, gauge: Gauge): PendingPart {
+export function pendingTurnUp(design: Design, gauge: Gauge): PendingPart {
   const [first] = design.wall
-  const kind = first ? mainStitch(first, seenIn(design, gauge)) : design.base.stitch
+  const kind = first ? mainStitch(first, contextsIn(design, gauge)) : design.base.stitch
   const colour = first?.colour ?? design.base.colour
   return {
     id: 'turnUp', name: design.turnUpCalled ?? 'Turn-up', from: { in: 'turnUp', spec: design.turnUp },
@@ -48,9 +48,9 @@ export function waitingTurnUp(design: Design, gauge: Gauge): PendingPart {
  * @param name what it is called among the parts of its wall
  * @param dividing what lies below is worked: counts that are found come to what everything above accepts
  */
-export function waitingWall(design: Design, gauge: Gauge, { spec, name, index }: NamedPart, dividing: boolean): PendingPart {
+export function pendingWallPart(design: Design, gauge: Gauge, { spec, name, index }: NamedPart, dividing: boolean): PendingPart {
   const above = looksUp(spec) || dividing ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
-  const { repeats, hook } = seenIn(design, gauge)
+  const { repeats, hook } = contextsIn(design, gauge)
   return {
     id: spec.id, name, from: { in: 'wall', spec, index },
     sees: [design.repeats, hook.hookMm, hook.strands, index, name, dividing, ...above],

@@ -5,7 +5,7 @@ import type { Finding } from '../../parts/part/finding'
 import { fine, tape } from '../../things/stitch/translate'
 import type { FabricKind } from '../../things/stitch/dictionary'
 import { fold } from './fold'
-import { knownBy } from './gaugeKnowledge'
+import { knowledgeFrom } from './gaugeKnowledge'
 import type { DraftPart } from './draftPart'
 import type { Stages } from './stages'
 import { type MeasurementPlace, ownStops, type StopOf } from './measurements'
@@ -22,7 +22,7 @@ export interface Redone {
   readonly now: number
 }
 
-/** What differs between two drafts of one bag, part by part. */
+/** Differences between two drafts of one bag, part by part. */
 export function redone(before: readonly DraftPart[], now: readonly DraftPart[]): Redone[] {
   return now.flatMap(({ id, name, rounds }): Redone[] => {
     const then = before.find(part => part.id === id)
@@ -84,12 +84,12 @@ function learntFinding(one: StopOf, before: Gauge, gauge: Gauge, parts: readonly
   return { code: 'gauge-refined', weight: 'note', part: one.of.part, what: `${lengths}: ${what} ${changed}` }
 }
 
-/** What measuring parts changed, for those that the design itself holds: the gauge, and the counts above. */
+/** Effects of measuring parts, for those that the design itself holds: the gauge, and the counts above. */
 export function refinedFindings(design: Design, swatchGauge: Gauge, { stages, unused, fold: after }: Stages): Finding[] {
   if (!design.measuredBase && !design.measured) return []
   const isOwn = (one: MeasurementPlace): one is StopOf => 'of' in one
   const gone = unused.filter(isOwn)
-  const bySwatch = fold(design, knownBy(swatchGauge, design)).parts
+  const bySwatch = fold(design, knowledgeFrom(swatchGauge, design)).parts
   const changed = redoneWords(redone(bySwatch.slice(1), after.parts.slice(1)))
   const own = ownStops(design)
   return own.flatMap((one, i): Finding[] => {

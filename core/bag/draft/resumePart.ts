@@ -19,10 +19,10 @@ import type { DraftPart } from './draftPart'
  */
 
 /** Works a part, in another height than its spec says if one is given, or in so many rounds. */
-export type WorkAgain = (instead?: { readonly heightCm: number } | { readonly rounds: number }) => PartResult
+export type Rework = (instead?: { readonly heightCm: number } | { readonly rounds: number }) => PartResult
 
 /** A part of a wall asked for another height, or pinned to so many rounds. */
-export function asked(spec: WallPart, instead: Parameters<WorkAgain>[0]): WallPart {
+export function asked(spec: WallPart, instead: Parameters<Rework>[0]): WallPart {
   if (!instead) return spec
   const size = 'rounds' in instead ? { pin: instead } : { want: instead }
   return { ...spec, size } as WallPart
@@ -51,7 +51,7 @@ function risen(result: PartResult, from: number, to: number): number {
 }
 
 /** A part worked in the size of its texture, where that is known. */
-export function inTexture(spec: unknown, share: OwnShare | undefined, work: WorkAgain): PartResult {
+export function inTexture(spec: unknown, share: OwnShare | undefined, work: Rework): PartResult {
   if (!share) return work()
   const cm = wantedCm(spec)
   return inOwnSize(work(cm === undefined ? undefined : { heightCm: askedFor(cm, share) }), share)
@@ -62,7 +62,7 @@ function alikeSteps(a: readonly Step[], b: readonly Step[]): boolean {
 }
 
 /** Whether the first rounds of a part are those that are worked already. */
-export function beginsAs(rounds: readonly WorkedRound[], worked: readonly WorkedRound[], count: number): boolean {
+export function beginsLike(rounds: readonly WorkedRound[], worked: readonly WorkedRound[], count: number): boolean {
   if (rounds.length < count) return false
   for (let i = 0; i < count; i++) {
     const [now, then] = [rounds[i]!, worked[i]!]
@@ -105,14 +105,14 @@ function standingOn(result: PartResult, id: string, known: GaugeKnowledge): Part
  *
  * @param work works the part on the edge below, in the present gauge
  */
-export function wentOn(
+export function resumedPart(
   { id, from }: Pick<DraftPart, 'id' | 'from'>,
   rounds: number,
   known: GaugeKnowledge,
   share: OwnShare | undefined,
-  work: WorkAgain,
+  work: Rework,
 ): PartResult {
-  const again: WorkAgain = share ? instead => inOwnSize(work(instead), share) : work
+  const again: Rework = share ? instead => inOwnSize(work(instead), share) : work
   const cm = from.in === 'wall' ? wantedCm(from.spec) : undefined
   const inShare = (heightCm: number) => again({ heightCm: askedFor(heightCm, share ?? {}) })
   const asAsked = cm === undefined ? again() : inShare(cm)

@@ -4,9 +4,9 @@ import { type Hanging, withHandles, type WithHandles } from './handles'
 import type { WorkedRound } from '../../things/round/workedRound'
 import { aroundOf, type DraftPart, riseOf } from './draftPart'
 
-/** What the bag measures, empty and unloaded. */
+/** Sizes of the bag, empty and unloaded. */
 export interface BagSizes {
-  /** What it stands on. */
+  /** The floor that it stands on. */
   readonly floor: Floor
   /** Across the bag lying flat: half its edge (craft 5). */
   readonly flatWidth: Length
@@ -16,7 +16,7 @@ export interface BagSizes {
   readonly flatHeight: Length
   /** Around the mouth. */
   readonly mouth: Length
-  /** What it holds, filled to the mouth: standing on its floor, or bulging like a sack if it has none. */
+  /** Volume filled to the mouth: standing on its floor, or bulging like a sack if it has none. */
   readonly litres: number
   /** How tall it hangs with a load in it, if it has a net: an estimate. */
   readonly loadedHeightCm?: number

@@ -3,8 +3,8 @@ import { same } from '../design/merge'
 import type { Gauge } from '../../things/gauge/gauge'
 import { type Fold, fold, type From } from './fold'
 import type { CountCorrection } from './countCorrection'
-import { type GaugeKnowledge, knownBy, learn, type StitchSeen } from './gaugeKnowledge'
-import { type MeasurementPlace, awaited, type Stop, stopAt, type Measurement, withTaken } from './measurements'
+import { type GaugeKnowledge, knowledgeFrom, learn, type StitchObservation } from './gaugeKnowledge'
+import { type MeasurementPlace, awaitedPlaces, type Stop, stopAt, type Measurement, withMeasurements } from './measurements'
 
 /*
  * A bag drafted from what was measured on the way
@@ -20,8 +20,8 @@ export interface Stage {
   readonly fold: Fold
   readonly stop: Stop | undefined
   readonly after: { readonly design: Design, readonly known: GaugeKnowledge }
-  /** What the tape said of which stitch. */
-  readonly seen: readonly StitchSeen[]
+  /** The tape's verdict on each stitch. */
+  readonly seen: readonly StitchObservation[]
 }
 
 /** A bag as it is drafted by everything that was measured. */
@@ -48,12 +48,12 @@ function stillHolds(before: Stage | undefined, now: Fold, stop: Stop): before is
 
 /** The design from a stop on; what is the same as before is the very same, so that nothing is drafted twice. */
 function designAfter(design: Design, stop: Stop, before: Stage | undefined): Design {
-  const after = withTaken(design, stop.taken)
+  const after = withMeasurements(design, stop.taken)
   const rounds = before?.after.design.rounds
   return after !== design && rounds && same(rounds, after.rounds) ? { ...after, rounds } : after
 }
 
-/** What of a stop the bag is drafted by: what was written down for the record alone only teaches. */
+/** The part of a stop that the bag is drafted by: what was written down for the record alone only teaches. */
 function redrafting({ round, taken }: Stop): Stop | undefined {
   const own = taken.filter(one => !('keepsPlan' in one))
   return own.length > 0 ? { round, taken: own } : undefined
@@ -73,9 +73,9 @@ function stageAt(one: MeasurementPlace, folded: Fold, before: Stage | undefined)
   }
 }
 
-/** What is known by swatches: the very same as before, as long as the swatch is. */
+/** Knowledge by swatches: the very same object as before, as long as the swatch is. */
 function knownAtFirst(design: Design, gauge: Gauge, before: Stages | undefined): GaugeKnowledge {
-  const now = knownBy(gauge, design)
+  const now = knowledgeFrom(gauge, design)
   const earlier = before && (before.stages[0]?.fold ?? before.fold).known
   return earlier?.gauge === gauge && same([...earlier.textures], [...now.textures]) ? earlier : now
 }
@@ -96,7 +96,7 @@ export function foldInStages(
   const unused: MeasurementPlace[] = []
   let now = { design, known: knownAtFirst(design, gauge, before) }
   let from: From | undefined
-  for (const one of awaited(design, taken)) {
+  for (const one of awaitedPlaces(design, taken)) {
     const earlier = before?.stages[stages.length]
     const folded = fold(now.design, now.known, { before: earlier?.fold, found, from, upTo: upTo(one) })
     const stage = stageAt(one, folded, earlier)

@@ -1,5 +1,5 @@
 import type { Design, WallPart } from '../design/design'
-import { seenIn } from '../design/partContexts'
+import { contextsIn } from '../design/partContexts'
 import type { Gauge } from '../../things/gauge/gauge'
 import type { PartContext } from '../../parts/kind/kind'
 import { isPlainly } from '../../parts/texture/mirrored'
@@ -11,7 +11,7 @@ import { kindOf, ownGauge } from '../../parts/wall/wall'
  * Which textures of a bag have a size of their own: those of which a swatch was made, or a stretch measured.
  */
 
-/** What a texture is known by, wherever in a bag it stands: all that is said of it but how large it is, how it goes and in which yarn. */
+/** Key of a texture, wherever in a bag it stands: all that is said of it but how large it is, how it goes and in which yarn. */
 export function textureOf(spec: WallPart): string {
   const { id: _id, size: _size, colour: _colour, stripes: _stripes, goes: _goes, swatch: _swatch, ...said }
     = spec as WallPart & Record<string, unknown>
@@ -31,7 +31,7 @@ export function patternOfPart(spec: unknown, repeats: Design['repeats']): Textur
 
 /** The textures of a design that a swatch was made of. */
 export function texturesBySwatch(design: Design, gauge: Gauge): ReadonlyMap<string, OwnShare> {
-  const seen: PartContext = seenIn(design, gauge)
+  const seen: PartContext = contextsIn(design, gauge)
   return new Map(design.wall.flatMap((spec): [string, OwnShare][] => {
     const swatch = 'swatch' in spec ? spec.swatch : undefined
     const texture = swatch && kindOf(spec).texture?.(spec, design.repeats)

@@ -4,12 +4,12 @@ import type { Gauge } from '../../things/gauge/gauge'
 import { times } from '../../things/measure/length'
 import type { Finding, Fix } from '../../parts/part/finding'
 import { type PartResult, stopped } from '../../parts/part/part'
-import { type BeyondAllowance, EACH_ROUND, MOST_MADE } from '../../things/round/allowance'
+import { type StitchBudgetExceeded, EACH_ROUND, MOST_MADE } from '../../things/round/stitchBudget'
 import { type Edge, foundation } from '../../things/round/edge'
 import { heightAsked } from '../../parts/wall/wall'
 import type { PartSource } from './draftPart'
 
-/** What a base begins with anew that nobody could work. */
+/** Rounds of a base that begins with more than anybody could work. */
 const USUAL = { lengthCm: 20, widthCm: 12, heightCm: 12 }
 
 /** A part of which more would have to be made than a bag is drafted with: it is not begun. */
@@ -21,7 +21,9 @@ export function tooMuch(edge: Edge | undefined, gauge: Gauge): PartResult {
 const said = (count: number) => (Number.isSafeInteger(count) && count < 1e12 ? count.toLocaleString('en') : 'countless')
 
 /** Why, and what would do: fewer rounds of it, a bag without it, or a base of a usual size. */
-export function tooMuchFinding(design: Design, id: string, from: PartSource, edge: Edge | undefined, beyond: BeyondAllowance): Finding {
+export function tooMuchFinding(
+  design: Design, id: string, from: PartSource, edge: Edge | undefined, beyond: StitchBudgetExceeded,
+): Finding {
   const fixes = fixesFor(design, id, from, Math.floor((MOST_MADE - beyond.made) / (EACH_ROUND + (edge?.count ?? 1))))
   return {
     code: 'too-much', weight: 'stop', part: id,

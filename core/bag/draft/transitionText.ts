@@ -30,7 +30,7 @@ const COUNTS: Readonly<Record<string, string>> = {
   tall: 'From here on the starting chain counts as a stitch in {dc} and {tr}, and does not in {sc} and {hdc}.',
 }
 
-/** What becomes of the starting chain. */
+/** Note on the starting chain. */
 function chainWords(now: Rounds, then: Rounds): string[] {
   if (now.style === 'spiral') return []
   return now.startingChainCounts === then.startingChainCounts && then.style !== 'spiral' ? [] : [COUNTS[String(now.startingChainCounts)]!]
@@ -49,7 +49,7 @@ function hookWords(now: Hook, then: Hook): string[] {
  *
  * @param wrongBelow whether the last round below has the wrong side facing
  */
-export function goingWords(design: Design, from: PartSource, below: PartSource, wrongBelow: boolean, hasRounds: boolean): string[] {
+export function transitionText(design: Design, from: PartSource, below: PartSource, wrongBelow: boolean, hasRounds: boolean): string[] {
   const [now, then] = [from, below].map(one => roundsOfPart(one, design)) as [Rounds, Rounds]
   const [hook, before] = [from, below].map(one => hookOfPart(one, design)) as [Hook, Hook]
   const style = hasRounds && now !== then ? [...styleWords(now, then, wrongBelow && now.style !== 'turned'), ...chainWords(now, then)] : []

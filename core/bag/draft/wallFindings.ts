@@ -92,7 +92,7 @@ function steps(design: Design, parts: readonly DraftPart[]): Finding[] {
   })
 }
 
-/** What the wall as a whole should be watched for. */
+/** Findings about the wall as a whole. */
 export function wallFindings({ design, parts }: Bag): Finding[] {
   return [...facing(parts), ...mouth(design, parts), ...steps(design, parts), ...colours(design, parts)]
 }

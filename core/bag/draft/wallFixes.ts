@@ -1,7 +1,7 @@
 import { withParts } from '../design/partIds'
 import { tape } from '../../things/stitch/translate'
 import type { Design, WallPart } from '../design/design'
-import { seenIn } from '../design/partContexts'
+import { contextsIn } from '../design/partContexts'
 import type { Gauge } from '../../things/gauge/gauge'
 import type { Finding, Fix } from '../../parts/part/finding'
 import { adjustedTo } from '../../parts/wall/adjusted'
@@ -20,7 +20,7 @@ function nearest(count: number, by: 1 | -1, good: (count: number) => boolean): n
 /** A wall with an adjusting round before one of its parts, in the stitch and yarn of what lies below. */
 export function withAdjusting(design: Design, before: number, stitches: number, gauge: Gauge): readonly WallPart[] {
   const below = design.wall[before - 1] ?? design.wall[before]
-  const stitch = below ? mainStitch(below, seenIn(design, gauge)) : design.base.stitch
+  const stitch = below ? mainStitch(below, contextsIn(design, gauge)) : design.base.stitch
   const round = adjustedTo({ pin: { stitches } }, stitch, below?.colour ?? design.base.colour)
   return withParts(design.wall, [{ at: before, spec: round }])
 }
@@ -35,7 +35,7 @@ function fixesFor(design: Design, wall: number, count: number, gauge: Gauge): { 
     .map(by => nearest(count, by, good))
     .filter(to => to !== undefined)
     .map((to): Fix => {
-      const width = gauge[mainStitch(design.wall[wall]!, seenIn(design, gauge))].width.cm
+      const width = gauge[mainStitch(design.wall[wall]!, contextsIn(design, gauge))].width.cm
       const change = to - count
       const cost = tape((Math.abs(change) * width) / 2)
       return {

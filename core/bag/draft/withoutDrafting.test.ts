@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { edit } from '../design/edit'
 import { newDesign } from '../design/starter'
 import { draft } from './draft'
-import { looksSame, retold } from './withoutDrafting'
+import { looksSame, withoutDrafting } from './withoutDrafting'
 
 describe('a bag of which other words are said', () => {
   const design = newDesign('Before')
@@ -14,7 +14,7 @@ describe('a bag of which other words are said', () => {
       one.name = 'After'
       one.tags = 'fair'
     })
-    const told = retold(before, noted)!
+    const told = withoutDrafting(before, noted)!
     expect(told.parts).toBe(before.parts)
     const { stages: _, ...plain } = told
     const { stages: __, ...anew } = draft(noted)
@@ -26,7 +26,7 @@ describe('a bag of which other words are said', () => {
     const { design: other } = edit(design, 'Hands', (one) => {
       one.hands = 'left'
     })
-    expect(retold(before, other)).toBeUndefined()
+    expect(withoutDrafting(before, other)).toBeUndefined()
     expect(looksSame(before, draft(other, before))).toBe(false)
   })
 })

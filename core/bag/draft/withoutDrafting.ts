@@ -1,7 +1,7 @@
 import type { Design } from '../design/design'
 import type { Draft } from './draft'
 
-/** What of a design nothing is drafted from: words about it. */
+/** Fields of a design that nothing is drafted from: words about it. */
 const WORDS = ['name', 'note', 'tags'] as const
 
 /** Whether two designs differ in their words alone. */
@@ -12,7 +12,7 @@ function differInWords(before: Design, now: Design): boolean {
 }
 
 /** A draft of a design that says other words about the same bag: all that follows from it is taken over. Nothing if it is another bag. */
-export function retold(before: Draft, now: Design): Draft | undefined {
+export function withoutDrafting(before: Draft, now: Design): Draft | undefined {
   if (!differInWords(before.from, now)) return undefined
   const { name, note, tags: _, ...rest } = { ...before.design, name: now.name, note: now.note }
   return { ...before, from: now, design: { ...rest, name, note, ...(now.tags === undefined ? {} : { tags: now.tags }) } }

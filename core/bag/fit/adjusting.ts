@@ -3,7 +3,7 @@ import type { FabricKind } from '../../things/stitch/dictionary'
 import { mainStitch } from '../../parts/wall/wall'
 import type { WallProblem } from './plans'
 
-/** What an adjusting round that a fit puts in is worked in: the stitch and yarn of what lies below. */
+/** The stitch and yarn of an adjusting round that a fit puts in: those of what lies below. */
 export function adjustingStitch(
   { wall, seen }: WallProblem,
   before: number,

@@ -150,7 +150,7 @@ function trials(bare: readonly WallPart[], stitches: number, wish: FitWish): Tri
   ]
 }
 
-/** What an adjusting round costs by the rule in the fit's prose; no end if it is out of reach: a sixth of the count, or one repeat. */
+/** Cost of an adjusting round by the rule in the fit's prose; no end if it is out of reach: a sixth of the count, or one repeat. */
 function slowCost(from: number, to: number, spec: WallSpec | undefined, design: Design): number {
   const texture = spec ? demandOf(spec, seen) : undefined
   const repeat = spec ? texture!.asks.multiple : design.mouth!.divides

@@ -2,9 +2,9 @@ import { baseChoices, type BaseSpec } from '../../parts/base/base'
 import type { BaseChoice } from '../../parts/base/baseChoice'
 import type { Design, WallPart } from '../design/design'
 import { withParts } from '../design/partIds'
-import { baseSetting, seenIn } from '../design/partContexts'
+import { baseSetting, contextsIn } from '../design/partContexts'
 import { fold } from '../draft/fold'
-import { knownBy } from '../draft/gaugeKnowledge'
+import { knowledgeFrom } from '../draft/gaugeKnowledge'
 import { isStopped } from '../draft/draftPart'
 import type { Gauge } from '../../things/gauge/gauge'
 import { adjustedTo, bareWall } from '../../parts/wall/adjusted'
@@ -51,7 +51,7 @@ export interface Collision {
   readonly bases: number
 }
 
-/** What a search found: the best ways, cheapest first, or why there is none. */
+/** Result of a search: the best combinations, cheapest first, or why there is none. */
 export interface FitResult {
   readonly found: readonly Fitting[]
   readonly collision?: Collision
@@ -62,7 +62,7 @@ export interface FitResult {
 }
 
 function problemOf(design: Design, gauge: Gauge, { mostAdjusting }: FitWish): WallProblem {
-  return { wall: bareWall(design.wall), seen: seenIn(design, gauge), mouthDivides: design.mouth?.divides ?? 1, mostAdjusting }
+  return { wall: bareWall(design.wall), seen: contextsIn(design, gauge), mouthDivides: design.mouth?.divides ?? 1, mostAdjusting }
 }
 
 /** The wall of a plan: adjusting rounds put in where the plan says, in the stitch and yarn of what lies below. */
@@ -89,7 +89,7 @@ function likeness(choice: BaseChoice, plan: WallPlan): number {
   return choice.stitches * 16 + plan.adjusting.length
 }
 
-/** What sums of parts differ by from the sum of the whole. */
+/** Difference of the sum of the parts from the whole. */
 const NOTHING_M = 1e-6
 
 /** How many alternatives are shown. */
@@ -119,7 +119,7 @@ const WORKED = 48
  * also have to find room on the rim.
  */
 function stopsAt(design: Design, gauge: Gauge, { base, wall }: Fitting): number | undefined {
-  const { parts } = fold({ ...design, base, wall }, knownBy(gauge, design))
+  const { parts } = fold({ ...design, base, wall }, knowledgeFrom(gauge, design))
   const stopped = parts.find(isStopped)
   if (!stopped) return undefined
   return stopped.from.in === 'wall' ? bareWall(wall.slice(0, stopped.from.index)).length : 0

@@ -1,6 +1,6 @@
 import type { Design } from '../design/design'
 import { type Naming, partNames } from '../design/partNames'
-import { seenIn } from '../design/partContexts'
+import { contextsIn } from '../design/partContexts'
 import { gaugeOf } from '../../things/gauge/gauge'
 import { formatMetres } from '../../things/measure/amounts'
 import { formatCm, type Units } from '../../things/measure/format'
@@ -40,13 +40,13 @@ export function fittingWords(fitting: Fitting, design: Naming & Pick<Design, 'un
   return `${fitting.stitches} stitches, ${offWords(fitting.off, design.units)}, ${adjustingWords(fitting, design)}${yarn}`
 }
 
-/** What everything up to a part asks, part by part. */
+/** Demands of everything up to a part, part by part. */
 function asksUpTo(design: Design, at: number): string {
   const wall = bareWall(design.wall)
   const gauge = gaugeOf(design.gauge)
   const names = partNames({ ...design, wall })
   const said = wall.slice(0, at + 1).flatMap((spec, i) => {
-    const demand = demandOf(spec, seenIn(design, gauge))
+    const demand = demandOf(spec, contextsIn(design, gauge))
     const { multiple, plus } = demand?.asks ?? { multiple: 1, plus: 0 }
     return demand && (multiple > 1 || plus !== 0)
       ? [`${names[i]} asks for ${asksWords(demand.asks)} and leaves ${demand.leaves(multiple + plus) - plus} for each ${multiple}`]

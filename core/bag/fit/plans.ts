@@ -20,7 +20,7 @@ export interface WallPlan {
   readonly costCm: number
 }
 
-/** What the wall and the mouth ask, and how much adjusting is allowed. */
+/** Demands of the wall and the mouth, and how much adjusting is allowed. */
 export interface WallProblem {
   readonly wall: readonly WallPart[]
   readonly seen: PartContext
@@ -33,7 +33,7 @@ export interface WallProblem {
 export const ADJUSTING_CM = 0.5
 export const UNEVEN_CM = 0.1
 
-/** What an adjusting round costs: itself, what it makes the bag wider or narrower lying flat, and unevenness. */
+/** Cost of an adjusting round: itself, how much wider or narrower it makes the bag lying flat, and unevenness. */
 export function costOf({ from, to }: Adjusting, stitchCm: number): number {
   const change = to - from
   const found = gaps(Math.abs(change), from - Math.abs(change) * (change > 0 ? 1 : 2))

@@ -1,6 +1,6 @@
 import type { YarnWish } from './yarnDemand'
 
-/** What the maker will put up with. */
+/** Limits of a search: how much of what the maker will put up with. */
 export interface FitWish {
   /** How far each size of the base may be off. */
   readonly toleranceCm: number
@@ -10,5 +10,5 @@ export interface FitWish {
   readonly yarn?: YarnWish
 }
 
-/** What is usual. */
+/** The usual limits. */
 export const USUAL_WISH: FitWish = { toleranceCm: 1.5, mostAdjusting: 2 }

@@ -2,7 +2,7 @@ import type { BaseSpec } from '../../parts/base/base'
 import type { BaseChoice } from '../../parts/base/baseChoice'
 import type { Design, WallPart } from '../design/design'
 import { fold } from '../draft/fold'
-import { knownBy } from '../draft/gaugeKnowledge'
+import { knowledgeFrom } from '../draft/gaugeKnowledge'
 import type { Gauge } from '../../things/gauge/gauge'
 import { adjustedTo } from '../../parts/wall/adjusted'
 import { type Parts, yarnShares } from '../yarn/yarn'
@@ -38,7 +38,7 @@ export function metresWanted(drafted: Parts, yarn: string): number {
 
 /** The parts of a bag alone, without all that a draft says of them. */
 export function partsOf(design: Design, gauge: Gauge): Parts {
-  const { parts, known } = fold(design, knownBy(gauge, design))
+  const { parts, known } = fold(design, knowledgeFrom(gauge, design))
   return { design, parts, gauge, known }
 }
 
@@ -72,7 +72,7 @@ function readOff(numbers: readonly number[], worked: (n: number) => number): (n:
 /** The count that each part of a wall leaves of one that it takes. */
 type Gives = (part: number, count: number) => number
 
-/** Whatever of a bag is asked for, each worked by itself. */
+/** Metres that the parts of a bag want, each worked by itself. */
 export class YarnOfBags {
   private readonly wall: readonly WallPart[]
   private readonly byPart: ((count: number) => number)[]

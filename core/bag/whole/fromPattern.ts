@@ -61,10 +61,10 @@ function adjustTo(stitches: number): WallSpec {
   return { band: 'adjust', stitch: 'sc', to: { pin: { stitches } }, mirrored: false, counted: true, colour: 'main' }
 }
 
-/** What came of a written pattern. */
+/** Result of reading a written pattern. */
 export interface TakenOver {
   readonly design: Design
-  /** What was made of it, in words. */
+  /** A report on what was made of it, in words. */
   readonly says: string
   /** Lines that told no round. */
   readonly left: readonly string[]

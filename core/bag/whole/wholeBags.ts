@@ -206,7 +206,7 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
   },
 ]
 
-/** What a maker said of a whole bag. */
+/** The maker's answers about a whole bag. */
 export interface WholeBagWish {
   readonly name: string
   readonly gauge: DesignGauge

@@ -11,10 +11,10 @@ import type { DraftPart } from '../draft/draftPart'
 import { gaugeOfPart, hookOfPart } from '../draft/partGauge'
 import { shareOf } from '../draft/textures'
 
-/** What of a draft its yarn is reckoned from. */
+/** The part of a draft that its yarn is reckoned from. */
 export type Parts = Pick<Draft, 'design' | 'parts' | 'gauge' | 'known'>
 
-/** What a bag takes of one yarn. */
+/** The need of a bag for one yarn. */
 export interface YarnNeed {
   readonly yarn: Design['yarns'][number]
   readonly stitches: number
@@ -62,7 +62,7 @@ interface Tally {
   stitches: number
 }
 
-/** What something of a bag takes of a yarn: the rounds of a part, what is worked on its own for it, its cords, or all ends. */
+/** The need of one thing for a yarn: the rounds of a part, what is worked on its own for it, its cords, or all ends. */
 export interface YarnShare {
   readonly yarn: string
   readonly of: 'rounds' | 'pieces' | 'cords' | 'ends'
@@ -143,7 +143,7 @@ function cmOfStitches({ design, gauge, known }: Parts, { from }: DraftPart): num
   return STITCH_KINDS.map(kind => strands * STITCHES[kind].yarnPerWidth * own[kind].width.cm * across)
 }
 
-/** What the rounds of a part take, and the pieces worked for it. */
+/** Yarn of a part's rounds, and of the pieces worked for it. */
 function sharesOfPart(draft: Parts, part: DraftPart): YarnShare[] {
   const { design } = draft
   const cmOf = cmOfStitches(draft, part)

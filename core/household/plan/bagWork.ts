@@ -4,12 +4,12 @@ import { AGAIN, PACE_SPREAD } from '../../making/log/rulesOfThumb'
 import { NINE_OF_TEN } from '../../making/log/estimate'
 import type { Skill } from '../../making/log/skill'
 import { timeOfBag } from '../../making/log/time'
-import { eatsOf, eatsUnseen, type Rate } from '../shelf/yarnUse'
+import { yarnUseOf, yarnUseUnseen, type Rate } from '../shelf/yarnUse'
 import { wants } from '../shelf/enough'
 import type { ShelfYarn } from '../shelf/yarn'
 import { yarnNeeds } from '../../bag/yarn/yarn'
 
-/** What one bag takes of a yarn. */
+/** Need of one bag for a yarn. */
 export interface BagYarn {
   /** Its id on the shelf; none of a yarn that stands alone. */
   readonly shelf?: string
@@ -20,7 +20,7 @@ export interface BagYarn {
   readonly spread: number
 }
 
-/** What one bag takes: of the maker's time, and of which yarns. */
+/** Need of one bag: the maker's time, and which yarns. */
 export interface BagWork {
   /** Minutes at the hook. */
   readonly minutes: number
@@ -40,7 +40,7 @@ function shelfYarn({ shelf: id, name }: Yarn, shelf: readonly ShelfYarn[]): Shel
   return shelf.find(yarn => yarn.id === id) ?? shelf.find(yarn => yarn.name === name)
 }
 
-/** What a bag takes, by what is known of the maker's hands and of the yarns on the shelf. */
+/** Work of a bag, by what is known of the maker's skill and of the yarns on the shelf. */
 export function bagWork(draft: Draft, hands: Skill, onShelf: readonly ShelfYarn[]): BagWork {
   const { minutes, high, bags } = timeOfBag(draft, hands)
   const all = minutes > 0 ? Math.log(high / minutes) / NINE_OF_TEN : 0
@@ -50,7 +50,7 @@ export function bagWork(draft: Draft, hands: Skill, onShelf: readonly ShelfYarn[
     yarns: yarnNeeds(draft).map(({ yarn, metres }): BagYarn => {
       const shelf = shelfYarn(yarn, onShelf)
       const taught = hands.yarn.find(({ name }) => name === yarn.name)?.gramsPerMetre
-      const rate: Rate = shelf ? eatsOf(shelf, taught) : eatsUnseen(draft, taught)
+      const rate: Rate = shelf ? yarnUseOf(shelf, taught) : yarnUseUnseen(draft, taught)
       const { grams, spread } = wants(metres, rate)
       return { ...(shelf ? { shelf: shelf.id } : {}), name: shelf?.name ?? yarn.name, colour: shelf?.colour ?? yarn.colour, grams, spread }
     }),

@@ -16,8 +16,8 @@ export const TIMES = 300
 const MOST_DRAWN = 1_200_000
 const FEWEST_TIMES = 20
 
-/** What came of going through the plan, by order. */
-export interface HowSure {
+/** Results of going through the plan, by order. */
+export interface Certainty {
   /** How often everything was ready in time. */
   readonly odds: number
   /** Bags ready in time, besides those that are finished: the middle, and from what to what eight times of ten. */
@@ -43,7 +43,9 @@ function at(sorted: readonly number[], share: number): number {
 }
 
 /** Goes through the plan again and again: how sure each order's date is. */
-export function howSure(laid: readonly OrderBreakdown[], evenings: readonly ReturnType<typeof eveningsOf>[], wanted = TIMES): HowSure[] {
+export function certaintyOf(
+  laid: readonly OrderBreakdown[], evenings: readonly ReturnType<typeof eveningsOf>[], wanted = TIMES,
+): Certainty[] {
   const bags = laid.reduce((sum, { jobs }) => sum + jobs.length, 0)
   const times = Math.min(wanted, Math.max(FEWEST_TIMES, Math.floor(MOST_DRAWN / Math.max(1, bags))))
   const counts = laid.map(() => [] as number[])
@@ -61,7 +63,7 @@ export function howSure(laid: readonly OrderBreakdown[], evenings: readonly Retu
       counts[i]!.push(inTime.length)
     })
   }
-  return laid.map(({ jobs }, i): HowSure => {
+  return laid.map(({ jobs }, i): Certainty => {
     const sorted = counts[i]!.sort((a, b) => a - b)
     return {
       odds: sorted.filter(count => count === jobs.length).length / times, ready: at(sorted, 0.5), low: at(sorted, 0.1),

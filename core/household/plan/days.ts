@@ -8,7 +8,7 @@ import { addDays, differenceInCalendarDays, format, formatISO, getISODay, isVali
 /** A day of the calendar, as ISO 8601 writes it. */
 export type Day = string
 
-/** What a day looks like. */
+/** Plan of a day. */
 export const DAY_PATTERN = '^\\d{4}-\\d{2}-\\d{2}$'
 
 /** Days are reckoned with between these: beyond them a year is not written with four figures, or the calendar was another. */

@@ -1,7 +1,7 @@
 import type { BagWork } from './bagWork'
 import type { Day } from './days'
 import type { PlanningInput } from './orderPlan'
-import { type KeptBag, settled } from './keptBags'
+import { type KeptBag, withKeptBags } from './keptBags'
 import type { KeptOrder, MakeSeen } from './breakdown'
 
 /** A bag as a line of an order names it. */
@@ -10,29 +10,29 @@ export interface LineAsked {
   readonly name: string
 }
 
-/** What one of a bag takes; or why that is not known. */
-export interface BagKnown {
+/** Work of one bag; or why that is not known. */
+export interface DraftedBag {
   /** The bag of the house that is meant; empty if there is none. */
   readonly bag: string
   readonly work: BagWork | null
   readonly why?: string
 }
 
-/** What the house knows of the bags of some orders. */
-export interface KnownOfOrders {
+/** Bags, makes and hours that orders are planned from. */
+export interface OrderContext {
   readonly here: readonly KeptBag[]
   readonly makes: readonly MakeSeen[]
   /** Minutes at the hook that are gone of today's evening. */
   readonly workedToday: number
   /** Line by line, as they were asked. */
-  readonly bags: readonly BagKnown[]
+  readonly bags: readonly DraftedBag[]
 }
 
 /** Orders and what the house knows of their bags, as they are planned from: every line names a bag of the house, and by that its work. */
-export function knownFrom(orders: readonly KeptOrder[], { here, bags, makes, workedToday }: KnownOfOrders, today: Day): PlanningInput {
+export function planningInput(orders: readonly KeptOrder[], { here, bags, makes, workedToday }: OrderContext, today: Day): PlanningInput {
   const works = new Map(bags.flatMap(({ bag, work }) => (work ? [[bag, work] as const] : [])))
   return {
-    orders: orders.map(({ id, order }) => ({ id, order: settled(order, here) })), makes, workedToday, today,
+    orders: orders.map(({ id, order }) => ({ id, order: withKeptBags(order, here) })), makes, workedToday, today,
     workOf: ({ bag }) => works.get(bag),
   }
 }

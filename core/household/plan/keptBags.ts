@@ -17,12 +17,12 @@ export function bagMeant({ bag, name }: Pick<Order['bags'][number], 'bag' | 'nam
 }
 
 /** An order whose lines name the bags of this house. */
-export function settled(order: Order, bags: readonly KeptBag[]): Order {
+export function withKeptBags(order: Order, bags: readonly KeptBag[]): Order {
   return { ...order, bags: order.bags.map(line => ({ ...line, bag: bagMeant(line, bags) })) }
 }
 
 /** Makes of bags that the house does not keep are known by their names. */
-export function settledMakes(makes: readonly MakeSeen[], bags: readonly KeptBag[]): MakeSeen[] {
+export function makesWithKeptBags(makes: readonly MakeSeen[], bags: readonly KeptBag[]): MakeSeen[] {
   const known = new Set(bags.map(({ id }) => id))
   return makes.map(({ bag, ...make }) => (bag !== undefined && known.has(bag) ? { ...make, bag } : make))
 }

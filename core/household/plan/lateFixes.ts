@@ -106,7 +106,7 @@ function laterDate(one: One): OrderFix[] {
   return []
 }
 
-/** What makes an order's date sure that is not; nothing of one that is sure enough. */
+/** Fixes that make an order's date sure that is not; none for one that is sure enough. */
 export function orderFixes(known: PlanningInput, plan: OrderPlan): OrderFix[] {
   if (plan.sure.odds >= SURE_ENOUGH) return []
   const one: One = { known, id: plan.id, order: plan.order }

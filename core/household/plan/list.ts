@@ -1,11 +1,11 @@
-import { csvTable } from '../../making/log/csv'
+import { csvTable } from '../../readers/words/csvTable'
 import { sum } from '../shelf/money'
 import type { ToBuy } from './buy'
 import { dayWithYear } from './days'
 import type { OrderPlan } from './orderPlan'
 import { percent } from './words'
 import { oneLine } from '../../readers/words/ownWords'
-import { gramsFromTo, gramsOf, tell, type ToldIn } from '../../things/stitch/translate'
+import { gramsFromTo, gramsOf, translate, type TranslateOptions } from '../../things/stitch/translate'
 
 /*
  * What to buy for some orders, as a list to take along, and as a table for other programs.
@@ -33,7 +33,7 @@ export function money(hundredths: number, currency: string): string {
 }
 
 /** A list to take to the shop. */
-export function shoppingText(plans: readonly OrderPlan[], buying: readonly ToBuy[], currency: string, told: ToldIn): string {
+export function shoppingText(plans: readonly OrderPlan[], buying: readonly ToBuy[], currency: string, told: TranslateOptions): string {
   const orders = plans.map(({ order: { name, by } }) => `${oneLine(name)}, by ${dayWithYear(by)}`)
   const wanted = buying.filter(({ buy, yarn }) => buy ?? !yarn)
   const lines = wanted.flatMap((one) => {
@@ -44,7 +44,7 @@ export function shoppingText(plans: readonly OrderPlan[], buying: readonly ToBuy
   const costs = wanted.flatMap(({ cost }) => (cost === undefined ? [] : [cost]))
   const all = costs.length > 0 ? ['', `Together ${money(costs.reduce((total, cost) => total + cost, 0), currency)}`] : []
   const enough = buying.filter(one => !wanted.includes(one)).map(one => `${oneLine(one.name)}: ${buyWords(one)}`)
-  return tell([
+  return translate([
     'To buy', ...orders.map(order => `for ${order}`), '', ...(lines.length > 0 ? lines : ['Nothing: the shelf has it all.']), ...all,
     ...(enough.length > 0 ? ['', 'There already', ...enough] : []), '',
   ].join('\n'), told)

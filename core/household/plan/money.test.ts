@@ -3,10 +3,10 @@ import appleTote from '../../../demo/apple-tote.json'
 import pouch from '../../../demo/seed-head-pouch.json'
 import { readDesign } from '../../bag/design/read'
 import { draft } from '../../bag/draft/draft'
-import { handsOf } from '../../making/log/skillFromBags'
+import { skillFromBags } from '../../making/log/skillFromBags'
 import { timeOfBag } from '../../making/log/time'
 import { wants } from '../shelf/enough'
-import { eatsOf } from '../shelf/yarnUse'
+import { yarnUseOf } from '../shelf/yarnUse'
 import { newYarn } from '../shelf/starter'
 import type { ShelfYarn } from '../shelf/yarn'
 import { yarnNeeds } from '../../bag/yarn/yarn'
@@ -17,7 +17,7 @@ import type { Order } from './order'
 import { type OrderPlan, planOrders } from './orderPlan'
 import { priceOfOrder } from './price'
 import { readOrder } from './readOrder'
-import { tell } from '../../things/stitch/translate'
+import { translate } from '../../things/stitch/translate'
 
 const IN_CM = { terms: 'us', units: 'cm' } as const
 
@@ -105,7 +105,7 @@ describe('what to buy, by hand', () => {
     const [one] = yarnToBuy(plansOf(order(), unsure), onShelf)
     expect(one!.buy!.balls).toBe(4)
     expect(one!.buy!.odds).toBeGreaterThan(0.9)
-    expect(tell(buyWords(one!), IN_CM)).toBe('4 balls of 50 g (wanted 172 to 334 g; with the 130 g at home 94 % that it lasts)')
+    expect(translate(buyWords(one!), IN_CM)).toBe('4 balls of 50 g (wanted 172 to 334 g; with the 130 g at home 94 % that it lasts)')
   })
 
   it('buys nothing of what lasts, and counts of a bag on the hook what is not made', () => {
@@ -115,7 +115,7 @@ describe('what to buy, by hand', () => {
     }, 5)
     const [one] = yarnToBuy(plans, onShelf)
     expect([one!.wants.grams, one!.buy]).toEqual([90, undefined])
-    expect(tell(buyWords(one!), IN_CM)).toBe('89 to 91 g; the 130 g at home last (99 %)')
+    expect(translate(buyWords(one!), IN_CM)).toBe('89 to 91 g; the 130 g at home last (99 %)')
   })
 
   it('is written as a list and as a table', () => {
@@ -137,20 +137,20 @@ describe('what a bag takes', () => {
     const reading = readDesign({ ...pouch, yarns: [{ ...pouch.yarns[0], shelf: 'moss' }, ...pouch.yarns.slice(1)] })
     if (!reading.ok) throw new Error('demo')
     const bag = draft(reading.document)
-    const hands = handsOf([])
+    const hands = skillFromBags([])
     const told = bagWork(bag, hands, [moss])
     expect(told.minutes).toBe(timeOfBag(bag, hands).minutes)
     // Pace and bags together are the whole range.
     expect(Math.exp(1.6449 * Math.hypot(told.paceSpread, told.bagSpread))).toBeCloseTo(timeOfBag(bag, hands).high / told.minutes, 9)
     const [main] = yarnNeeds(bag)
-    expect(told.yarns[0]).toMatchObject({ shelf: 'moss', name: 'moss green cotton', grams: wants(main!.metres, eatsOf(moss)).grams })
+    expect(told.yarns[0]).toMatchObject({ shelf: 'moss', name: 'moss green cotton', grams: wants(main!.metres, yarnUseOf(moss)).grams })
   })
 
   it('reckons with a yarn that is on no shelf by its gauge, less surely', () => {
     const reading = readDesign(appleTote)
     if (!reading.ok) throw new Error('demo')
-    const told = bagWork(draft(reading.document), handsOf([]), [moss])
+    const told = bagWork(draft(reading.document), skillFromBags([]), [moss])
     expect(told.yarns.every(({ shelf, spread, grams }) => shelf === undefined && spread > 0.3 && grams > 0)).toBe(true)
-    expect(tell(buyWords(yarnToBuy(plansOf(order(), told), onShelf)[0]!), IN_CM)).toContain('on no shelf')
+    expect(translate(buyWords(yarnToBuy(plansOf(order(), told), onShelf)[0]!), IN_CM)).toContain('on no shelf')
   })
 })

@@ -14,7 +14,7 @@ export interface OrderLine {
   readonly count: number
   /** Zips, buttons, labels of one bag, in hundredths. */
   readonly notions?: number
-  /** What the maker would ask for one, in hundredths. */
+  /** The maker's price for one, in hundredths. */
   readonly price?: number
 }
 
@@ -24,14 +24,14 @@ export interface OtherEvening {
   readonly minutes: number
 }
 
-/** What a price is made of besides yarn and time; sums in hundredths of whatever currency. */
+/** Parts of a price besides yarn and time; sums in hundredths of whatever currency. */
 export interface OrderMoney {
   /** As it is written behind sums: `€`, `crowns`. */
   readonly currency: string
   readonly hourRate: number
   /** The stall's fee, for the whole order. */
   readonly stallFee: number
-  /** What of the price goes to the stall, the market or whoever sells. */
+  /** Share of the price that goes to the stall, the market or whoever sells. */
   readonly sharePercent: number
 }
 

@@ -2,10 +2,10 @@ import type { BagWork } from './bagWork'
 import type { Day } from './days'
 import type { OrderLine } from './order'
 import { eveningsOf, type Schedule, schedule, type Stretch } from './schedule'
-import { type HowSure, howSure } from './certainty'
+import { type Certainty, certaintyOf } from './certainty'
 import { type Job, type KeptOrder, laidOut, type OrderBreakdown, type MakeSeen } from './breakdown'
 
-/** What orders are planned from. */
+/** Input of planning. */
 export interface PlanningInput {
   readonly orders: readonly KeptOrder[]
   readonly makes: readonly MakeSeen[]
@@ -29,7 +29,7 @@ export interface OrderPlan extends OrderBreakdown {
   readonly behind: readonly Job[]
   /** The evening on which the last bag is finished, if there is one in sight. */
   readonly lastOn?: Day
-  readonly sure: HowSure
+  readonly sure: Certainty
 }
 
 function lastOf(jobs: readonly Job[], finishedOn: Schedule['finishedOn']): Day | undefined {
@@ -44,7 +44,7 @@ export function planOrders({ orders, makes, workOf, today, workedToday }: Planni
   const evenings = laid.map(({ order }) => eveningsOf(order, today, workedToday))
   const expected = laid.map(({ jobs }) => ({ jobs, minutesOf: ({ share, work }: Job) => share * work.minutes }))
   const { stretches, finishedOn } = schedule(expected, evenings)
-  const sure = howSure(laid, evenings, times)
+  const sure = certaintyOf(laid, evenings, times)
   return laid.map((one, i): OrderPlan => {
     const { id, order, lines, jobs } = one
     const unknown = lines.filter(({ work }) => !work).map(({ line }) => line)

@@ -8,7 +8,7 @@ import type { Order, OrderLine } from './order'
  * whole hundredths of the maker's currency. Nothing is said of tax.
  */
 
-/** What one bag of an order costs, in hundredths. */
+/** Cost of one bag of an order, in hundredths. */
 export interface BagPrice {
   readonly yarn: number
   /** Yarns of which no price is known: they are not in it. */
@@ -28,7 +28,7 @@ export interface BagPrice {
   readonly anHour?: number
 }
 
-/** What an order comes to, in hundredths. */
+/** Cost of an order, in hundredths. */
 export interface OrderPrice {
   /** Line by line; nothing of a bag of which it is not known what it takes. */
   readonly lines: readonly (BagPrice | undefined)[]
@@ -37,15 +37,15 @@ export interface OrderPrice {
   readonly notions: number
   readonly hours: number
   readonly fee: number
-  /** What all bags together have to bring. */
+  /** Sum that all bags together have to bring. */
   readonly pays: number
-  /** What they bring at the prices that the maker names, once the seller has taken their share; nothing unless all have one. */
+  /** Sum that they bring at the prices that the maker names, once the seller has taken their share; nothing unless all have one. */
   readonly brings?: number
-  /** What an hour of all of it brings then. */
+  /** Pay for an hour of all of it then. */
   readonly anHour?: number
 }
 
-/** What the yarn of one bag costs, by the price of a ball and what a ball weighs. */
+/** Yarn cost of one bag, by the price of a ball and what a ball weighs. */
 function yarnCost({ yarns }: BagWork, onShelf: (id: string) => ShelfYarn | undefined): { cost: number, unpriced: string[] } {
   return yarns.reduce((sum, { shelf, name, grams }) => {
     const yarn = shelf === undefined ? undefined : onShelf(shelf)
@@ -59,7 +59,7 @@ function grossOf(net: number, sharePercent: number): number {
   return Math.ceil((100 * net) / (100 - sharePercent))
 }
 
-/** What is left of a price. */
+/** Rest of a price. */
 function netOf(price: number, sharePercent: number): number {
   return Math.floor((price * (100 - sharePercent)) / 100)
 }
@@ -69,7 +69,7 @@ function wage(minutes: number, hourRate: number): number {
   return Math.round((minutes * hourRate) / 60)
 }
 
-/** What one bag of a line costs, and the price that pays. */
+/** Cost of one bag of a line, and the price that pays. */
 export function priceOf(
   { money: { hourRate, sharePercent } }: Pick<Order, 'money'>,
   { notions = 0, price }: Pick<OrderLine, 'notions' | 'price'>,
@@ -90,7 +90,7 @@ export function priceOf(
   }
 }
 
-/** What an order comes to: every bag by itself, and all of them. */
+/** Cost of an order: every bag by itself, and all of them. */
 export function priceOfOrder(
   order: Order,
   workOf: (line: OrderLine) => BagWork | undefined,

@@ -32,7 +32,7 @@ export interface Schedule {
   readonly finishedOn: ReadonlyMap<string, Day>
 }
 
-/** What is to be made for an order, in turn, and the minutes at the hook that each takes: asked when its turn comes. */
+/** Bags to be made for an order, in turn, and the minutes at the hook that each takes: asked when its turn comes. */
 export interface Asks {
   readonly jobs: readonly Job[]
   readonly minutesOf: (job: Job) => number

@@ -17,7 +17,7 @@ import { gramsOf } from '../../things/stitch/translate'
  * lot are kept together, and the smallest first.
  */
 
-/** What one ball is used for. */
+/** The use of one ball. */
 export interface BallUse {
   readonly ball: Ball
   /** Rounds from one to another, parts of them at the ends; none of a ball that only pieces are made of. */
@@ -25,7 +25,7 @@ export interface BallUse {
   readonly to: number
   /** Where it ends, eight times of ten; nothing of the last. */
   readonly ends?: { readonly low: number, readonly high: number }
-  /** What is worked apart out of it. */
+  /** Pieces worked apart out of it. */
   readonly pieces: readonly string[]
 }
 
@@ -165,7 +165,7 @@ function tried(balls: readonly Ball[], { byRound, pieces, bearing, floorEnds, sp
   return { uses, spare, lasts, badJoins, lotChanges, enough: used >= all - NOTHING_G, joinedPieces: joined }
 }
 
-/** What an order costs: what is weak before what shows, that before many joins, and begun balls before whole ones. */
+/** Cost of an order of balls: what is weak before what shows, that before many joins, and begun balls before whole ones. */
 function costOf({ badJoins, lotChanges, joinedPieces, uses, enough }: BallOrder): number {
   const big = uses.reduce((sum, { ball }, i) => sum + ball.grams * (uses.length - i), 0)
   return (enough ? 0 : 1e9) + joinedPieces.length * 1e6 + badJoins * 1e5 + lotChanges * 1e4 + uses.length * 1e2 + big * 1e-3

@@ -1,7 +1,7 @@
 import { NINE_OF_TEN } from '../../making/log/estimate'
 import type { Rate } from './yarnUse'
 
-/** What a bag wants of a yarn, in grams: what is expected, and the range that holds nine of ten. */
+/** Need of a bag for a yarn, in grams: what is expected, and the range that holds nine of ten. */
 export interface Wants {
   readonly grams: number
   readonly low: number
@@ -9,7 +9,7 @@ export interface Wants {
   readonly spread: number
 }
 
-/** What so many metres by the plan want of a yarn. */
+/** Grams of a yarn for so many metres by the plan. */
 export function wants(saidMetres: number, { gramsPerMetre, spread }: Rate): Wants {
   const grams = saidMetres * gramsPerMetre
   const far = Math.exp(NINE_OF_TEN * spread)

@@ -37,7 +37,7 @@ export interface Short {
   readonly inHand?: OnHook
 }
 
-/** What is different of a bag on the hook: what is worked stays, and only what is still to come wants yarn. */
+/** Differences for a bag on the hook: what is worked stays, and only what is still to come wants yarn. */
 export interface OnHook {
   readonly redraft: (design: Design) => Draft
   /** Metres of the yarn still to come. */
@@ -184,14 +184,14 @@ function smallerBase(short: Short): YarnFix[] {
   return lasts(found) ? [found!] : []
 }
 
-/** What lets a yarn last that runs short, each by itself, with as little changed as will do. */
+/** Fixes that let a yarn last that runs short, each by itself, with as little changed as will do. */
 export function yarnFixes(short: Short): YarnFix[] {
   return [
     ...fewerRounds(short), ...lessApart(short), ...sharedStripes(short), ...otherFromHere(short), ...smallerBase(short),
   ]
 }
 
-/** What lets a yarn last of a bag that is on the hook: as above, with all that is worked left as it is. */
+/** Fixes that let a yarn last of a bag that is on the hook: as above, with all that is worked left as it is. */
 export function fixesInHand(hand: InHand, yarn: string, done: number, leftGrams: number, eats: Rate): YarnFix[] {
   return yarnFixes({
     draft: hand.draft, yarn, haveGrams: leftGrams, eats,

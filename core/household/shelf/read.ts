@@ -7,7 +7,7 @@ const RULES = documentRules(SHELF_YARN_FIELDS)
 /** A figure so far from what the craft expects is a slip of the pen (from memory: hands differ by a third at most). */
 const FAR = 4
 
-/** What was unravelled or weighed and cannot be. */
+/** Impossible figures of unravelling or weighing. */
 function problems({ unravelled, weighed }: ShelfYarn): Problem[] {
   const found: Problem[] = []
   if (unravelled) {

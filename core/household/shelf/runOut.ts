@@ -31,11 +31,11 @@ export interface RunsOut {
 /** How far a yarn goes. */
 export interface HowFar {
   readonly leftGrams: number
-  /** What is still to come in it, rounds and all. */
+  /** Grams still to come in it, rounds and all. */
   readonly wants: Wants
   /** How likely it is that it lasts. */
   readonly odds: number
-  /** What is kept back for what is worked apart: straps, cords, seams, ends. */
+  /** Grams kept back for what is worked apart: straps, cords, seams, ends. */
   readonly keepBackGrams: number
   readonly keepBack: readonly YarnShare[]
   /** Where it runs out, as things stand; nothing if that is not even expected at the far end of its range. */
@@ -58,7 +58,7 @@ function isWorked({ rounds, firstRound }: DraftPart, done: number): boolean {
   return rounds.length > 0 && firstRound + rounds.length - 1 <= done
 }
 
-/** What is worked apart from the rounds and still to come: straps, cords, seams, ends. */
+/** Pieces worked apart from the rounds and still to come: straps, cords, seams, ends. */
 function keptBack(draft: Draft, yarn: string, done: number): YarnShare[] {
   const worked = new Set(draft.parts.filter(part => isWorked(part, done)).map(({ id }) => id))
   return yarnShares(draft).filter(({ yarn: of, of: what, part }) => of === yarn && what !== 'rounds' && !worked.has(part ?? ''))

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Estimate } from '../../making/log/estimate'
 import { Dice } from '../../../tests/simulated/maker'
-import { eatsOf } from './yarnUse'
+import { yarnUseOf } from './yarnUse'
 import { ballsFor, normalShare, oddsThatItLasts, oddsWords, wants } from './enough'
 import { readShelfYarn } from './read'
 import { gramsOf, metresIn, stockOf } from './stock'
@@ -24,7 +24,7 @@ describe('what lies on the shelf, by hand', () => {
 
 describe('how a yarn is eaten', () => {
   it('is as the craft and the band say, good to a quarter, before anybody unravelled a row', () => {
-    const eats = eatsOf(yarn)
+    const eats = yarnUseOf(yarn)
     expect(eats.from).toBe('craft')
     expect(eats.gramsPerMetre).toBeCloseTo(0.4, 12)
     expect(eats.spread).toBeCloseTo(Math.hypot(0.25, 0.05), 12)
@@ -32,7 +32,7 @@ describe('how a yarn is eaten', () => {
 
   // By hand: ten sc 5 cm long eat 7.5 times that by the craft, 37.5 cm (handbook 12, from memory); 41.25 cm came out, a tenth more.
   it('is a tenth more if ten stitches gave a tenth more', () => {
-    const eats = eatsOf({ ...yarn, unravelled: { stitch: 'sc', stitches: 10, rowCm: 5, yarnCm: 41.25 } })
+    const eats = yarnUseOf({ ...yarn, unravelled: { stitch: 'sc', stitches: 10, rowCm: 5, yarnCm: 41.25 } })
     expect(eats.from).toBe('unravelled')
     expect(eats.gramsPerMetre).toBeCloseTo(0.44, 12)
     expect(eats.spread).toBeLessThan(0.07)
@@ -40,16 +40,16 @@ describe('how a yarn is eaten', () => {
 
   // By hand: 20 rows 10 cm wide of sc are 20 x 10 x 7.5 = 1500 cm, 15 m; 6.6 g are 0.44 g for each.
   it('is what a swatch weighed', () => {
-    const eats = eatsOf({ ...yarn, weighed: { stitch: 'sc', stitches: 20, rounds: 20, wideCm: 10, grams: 6.6 } })
+    const eats = yarnUseOf({ ...yarn, weighed: { stitch: 'sc', stitches: 20, rounds: 20, wideCm: 10, grams: 6.6 } })
     expect(eats.from).toBe('swatch')
     expect(eats.gramsPerMetre).toBeCloseTo(0.44, 12)
   })
 
   it('is what finished bags taught, where that is surer', () => {
     const taught: Estimate = { value: 0.42, low: 0.41, high: 0.43, nextLow: 0.4, nextHigh: 0.441, bags: 4 }
-    const eats = eatsOf({ ...yarn, unravelled: { stitch: 'sc', stitches: 10, rowCm: 5, yarnCm: 41.25 } }, taught)
+    const eats = yarnUseOf({ ...yarn, unravelled: { stitch: 'sc', stitches: 10, rowCm: 5, yarnCm: 41.25 } }, taught)
     expect(eats).toMatchObject({ from: 'log', gramsPerMetre: 0.42, bags: 4 })
-    expect(eatsOf(yarn, { ...taught, bags: 0 }).from).toBe('craft')
+    expect(yarnUseOf(yarn, { ...taught, bags: 0 }).from).toBe('craft')
   })
 })
 

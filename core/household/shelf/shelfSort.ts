@@ -16,7 +16,7 @@ const COMPARE: Readonly<Record<ShelfSort, (a: ShelfYarn, b: ShelfYarn) => number
   place: (a, b) => a.place.localeCompare(b.place, 'en') || byName(a, b),
 }
 
-/** What a search looks at: name, fibre, place, notes, lots, and its class as `class 3`. */
+/** Texts that a search looks at: name, fibre, place, notes, lots, and its class as `class 3`. */
 function textOf({ name, fibre, place, note, balls, weightClass }: ShelfYarn): string {
   return [name, fibre, place, note, `class ${weightClass}`, ...balls.flatMap(({ lot }) => (lot ? [lot] : []))].join(' ').toLowerCase()
 }

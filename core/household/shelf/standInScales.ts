@@ -8,7 +8,7 @@ import { Chance } from '../../things/random/seededRandom'
  * kitchen scales do: it goes to a new weight within a second or two, rounds to its step, trembles a little on the way, and is steady then.
  */
 
-/** What scales show at a moment. */
+/** Reading of scales at a moment. */
 export interface Reading {
   readonly grams: number
   /** Whether it has stayed the same for a while. */
@@ -20,13 +20,13 @@ export interface Scales {
   readonly name: string
   /** Has every reading told; gives back how to stop that. */
   readonly watch: (told: (reading: Reading) => void) => () => void
-  /** What lies on them counts as nothing from now on. */
+  /** Tares: the weight now lying on them counts as nothing from now on. */
   readonly tare: () => void
 }
 
 /** Kitchen scales show whole grams (common practice, no source). */
 const STEP_G = 1
-/** What is still missing to the weight after each moment. */
+/** Grams missing to the weight after each moment. */
 const SETTLING = 0.45
 /** Trembling on the way, as a share of what is missing. */
 const TREMBLING = 0.2
@@ -57,7 +57,7 @@ export class StandIn {
     this.alike = 0
   }
 
-  /** What they show a moment later. */
+  /** Reading a moment later. */
   moment(): Reading {
     const missing = this.loadG - this.shownG
     this.shownG = Math.abs(missing) < STEP_G / 4

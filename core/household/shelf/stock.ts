@@ -1,6 +1,6 @@
 import type { ShelfYarn } from './yarn'
 
-/** What lies on the shelf of a yarn. */
+/** Stock of a yarn on the shelf. */
 export interface Stock {
   readonly grams: number
   readonly metres: number

@@ -3,12 +3,12 @@ import { withChanges } from '../../bag/design/edit'
 import { stacked } from '../../bag/design/partIds'
 import { newDesign } from '../../bag/design/starter'
 import { draft } from '../../bag/draft/draft'
-import { handsOf } from '../../making/log/skillFromBags'
+import { skillFromBags } from '../../making/log/skillFromBags'
 import { newYarn } from './starter'
 import { likest, nearestHookMm, substitute, thicker } from './substitute'
 import type { ShelfYarn } from './yarn'
 
-const hands = handsOf([])
+const hands = skillFromBags([])
 const yarn = (id: string, metresPer100g: number, more: Partial<ShelfYarn> = {}): ShelfYarn =>
   ({ ...newYarn(id), name: `${id} yarn`, metresPer100g, balls: [{ grams: 100 }], ...more })
 

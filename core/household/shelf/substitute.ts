@@ -9,7 +9,7 @@ import { HOOK_SIZES, hookLabel } from '../../things/stitch/hooks'
 import { likelyClasses } from '../../bag/yarn/likelyClasses'
 import { textureTitles } from './textureTitles'
 import { yarnNeeds } from '../../bag/yarn/yarn'
-import { eatsOf, eatsUnseen } from './yarnUse'
+import { yarnUseOf, yarnUseUnseen } from './yarnUse'
 import { oddsThatItLasts, type Wants, wants } from './enough'
 import { stockOf } from './stock'
 import type { ShelfYarn } from './yarn'
@@ -24,7 +24,7 @@ import { gramsOf } from '../../things/stitch/translate'
  * way, and one of the same size takes fewer stitches. Until somebody swatches it that is a guess, and the gauge says so.
  */
 
-/** What a fibre does to a bag (common practice, no source). */
+/** Effect of a fibre on a bag (common practice, no source). */
 const FEELS: readonly { readonly words: RegExp, readonly says: string }[] = [
   { words: /cotton/i, says: 'cotton: firm and heavy, hardly stretches, hangs lower when it is full' },
   { words: /linen|flax|hemp|nettle/i, says: 'linen and hemp: stiff at first, strong, soften with use' },
@@ -39,7 +39,7 @@ const ALIKE = 0.04
 /** Further from a swatch than so much a swatch says little (from memory). */
 const FAR = 0.25
 
-/** What a bag is in one of the yarns. */
+/** A bag in one of the yarns. */
 export interface AsItWouldBe {
   readonly wideCm: number
   readonly tallCm: number
@@ -104,7 +104,7 @@ interface Instead {
   /** The yarn of the shelf that it is now, if it is of it. */
   readonly now: ShelfYarn | undefined
   readonly hands: Pick<Skill, 'yarn'>
-  /** What was counted on a swatch of the new one, if there is one. */
+  /** The gauge counted on a swatch of the new one, if there is one. */
   readonly swatch?: { readonly gauge: DesignGauge, readonly name: string }
 }
 
@@ -116,7 +116,7 @@ function sizeWords(by: number, { design: { units } }: Draft, before: AsItWouldBe
     + 'tall. Drafted anew it keeps its size, and the counts change; counts that you pinned stay.'
 }
 
-/** What to swatch of a yarn before a bag is begun in it. */
+/** Swatches to make of a yarn before a bag is begun in it. */
 function swatchWords({ parts, design }: Draft, gauge: DesignGauge, have: string | undefined): string[] {
   if (have !== undefined) return [`You have a swatch of it, ${have}: the bag is drafted by that.`]
   const [kind = 'sc'] = Object.keys(gauge.measured)
@@ -141,7 +141,7 @@ function heavierWords({ wants: { grams: now } }: AsItWouldBe, { wants: { grams }
   return `${Math.round(100 * Math.abs(times - 1))} % ${times > 1 ? 'more' : 'less'} than now`
 }
 
-/** What is said of another yarn: of size, weight and feel, of what stands beside it, and how far it is from the swatch. */
+/** Remarks on another yarn: size, weight and feel, what stands beside it, and how far it is from the swatch. */
 function says(by: number, drafted: Draft, [before, after]: readonly [AsItWouldBe, AsItWouldBe], next: ShelfYarn, side: readonly string[]) {
   const feel = feelOf(next)
   const beside = side.length > 0 && Math.abs(by - 1) > ALIKE
@@ -173,8 +173,8 @@ export function substitute({ drafted, yarn, now, hands, swatch }: Instead, next:
     { path: ['yarns', yarn, 'shelf'], value: next.id },
     ...(side.length === 0 && gauge !== design.gauge ? [{ path: ['gauge'], value: gauge }] : []),
   ]
-  const before = asItIs(drafted, yarn, now ? eatsOf(now, taught(now.name)) : eatsUnseen(drafted))
-  const after = asItIs(draft(withChanges<Design>(design, changes)), yarn, eatsOf(next, taught(next.name)))
+  const before = asItIs(drafted, yarn, now ? yarnUseOf(now, taught(now.name)) : yarnUseUnseen(drafted))
+  const after = asItIs(draft(withChanges<Design>(design, changes)), yarn, yarnUseOf(next, taught(next.name)))
   return {
     yarn: next, thicker: by, before, after, lasts: oddsThatItLasts(stockOf(next).grams, after.wants), changes,
     label: `${next.name} instead of ${design.yarns.find(({ id }) => id === yarn)!.name}`,

@@ -1,4 +1,5 @@
-import { csvTable, numberIn, plain, type TableRow } from '../../making/log/csv'
+import { numberIn, plain, type TableRow } from '../../making/log/csv'
+import { csvTable } from '../../readers/words/csvTable'
 import type { Problem, Reading } from '../../bag/design/read'
 import { hundredthsIn, sum } from './money'
 import { readShelfYarn } from './read'

@@ -3,7 +3,7 @@ import { type Draft, draft } from '../../bag/draft/draft'
 import { type DraftPart, isStopped, wallPartOf } from '../../bag/draft/draftPart'
 import { withChanges } from '../../bag/design/edit'
 import type { Field, Fields } from '../../parts/field/field'
-import type { Now } from '../../parts/field/context'
+import type { QuestionContext } from '../../parts/field/context'
 import type { Gauge } from '../../things/gauge/gauge'
 import type { GrowsBy } from '../../parts/kind/kind'
 import type { Change } from '../../parts/part/finding'
@@ -22,7 +22,7 @@ import { gramsOf } from '../../things/stitch/translate'
 export interface Growing {
   readonly part: string
   readonly by: GrowsBy
-  /** What it is called: `Net, in rounds`. */
+  /** Its name: `Net, in rounds`. */
   readonly name: string
   /** As much of it as there is now: rounds, stitches across, rows or chains, centimetres of a cord. */
   readonly now: number
@@ -32,7 +32,7 @@ export interface Growing {
   readonly along?: boolean
 }
 
-/** What of a part grows, from the least to the most, how it is said and where it is kept. */
+/** The size of a part that grows, from the least to the most, how it is said and where it is kept. */
 interface Way {
   readonly by: GrowsBy
   readonly said: string
@@ -52,8 +52,8 @@ interface Cords {
 
 const cordsOf = (spec: WallPart) => (spec as { readonly cords?: Cords }).cords
 
-/** What a size comes to now that can be pinned by a figure, as its question would begin with it; nothing of one that cannot. */
-function pinnedNow(field: Field | undefined, figure: string, spec: WallPart, now: Now): number | undefined {
+/** The present value of a size that can be pinned by a figure, as its question would begin with it; nothing of one that cannot. */
+function pinnedNow(field: Field | undefined, figure: string, spec: WallPart, now: QuestionContext): number | undefined {
   const way = field?.is === 'ways' ? field.ways.find(({ under, fields }) => under === 'pin' && figure in fields) : undefined
   return way && (way.from(spec, now) as Record<string, number>)[figure]
 }
@@ -99,7 +99,7 @@ const WAYS: readonly Way[] = [
 
 const wayOf = (by: GrowsBy): Way => WAYS.find(way => way.by === by)!
 
-/** What of a bag can take up a yarn, from the floor up. */
+/** Sizes of a bag that can take up a yarn, from the floor up. */
 export function growingIn({ parts, gauge }: Draft, yarn: string): Growing[] {
   return parts.flatMap((part) => {
     const spec = wallPartOf(part)
@@ -206,7 +206,7 @@ export function useUp(used: UsedUp, growing: Growing): UseUp | undefined {
   }
 }
 
-/** What of a bag is meant to use a yarn up, as its parts say. */
+/** Sizes of a bag that are meant to use a yarn up, as its parts say. */
 export function meantToUseUp(drafted: Draft, yarn: string): { readonly growing: Growing, readonly leaveGrams: number }[] {
   return growingIn(drafted, yarn).flatMap((growing) => {
     const spec = wallPartOf(drafted.parts.find(({ id }) => id === growing.part)!)

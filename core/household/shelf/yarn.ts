@@ -36,7 +36,7 @@ export interface WeighedSwatch {
 export interface ShelfYarn {
   readonly fairHollow: 'yarn'
   readonly version: 1
-  /** What bags know it by, wherever it is kept. */
+  /** Id that bags know it by, wherever it is kept. */
   readonly id: string
   readonly name: string
   readonly note: string
@@ -46,9 +46,9 @@ export interface ShelfYarn {
   /** `#rrggbb`. */
   readonly colour: string
   readonly metresPer100g: number
-  /** What a whole ball weighs. */
+  /** Weight of a whole ball. */
   readonly ballGrams: number
-  /** What a whole ball costs, in hundredths of the maker's currency. */
+  /** Price of a whole ball, in hundredths of the maker's currency. */
   readonly ballPrice?: number
   /** Where it lies. */
   readonly place: string
@@ -61,7 +61,7 @@ export type YarnClass = (typeof YARN_WEIGHTS)[number]['number']
 
 export const MOST_BALLS = 200
 
-/** What can be unravelled or weighed (craft 12). */
+/** Rows that can be unravelled or weighed (craft 12). */
 const FABRIC = ['sc', 'hdc', 'dc', 'tr'] as const
 
 const ROW_CM = between(0.5, 500)

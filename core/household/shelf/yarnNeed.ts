@@ -1,14 +1,14 @@
 import type { Skill } from '../../making/log/skill'
 import type { YarnNeed } from '../../bag/yarn/yarn'
-import { type Eats, eatsOf } from './yarnUse'
+import { type YarnUse, yarnUseOf } from './yarnUse'
 import { ballsFor, oddsThatItLasts, SURE_ENOUGH, type Wants, wants } from './enough'
 import { stockOf } from './stock'
 import type { ShelfYarn } from './yarn'
 import { gramsFromTo, gramsOf } from '../../things/stitch/translate'
 
-/** What a bag wants of a yarn of the shelf: grams, balls with their odds, and whether what lies there lasts. */
+/** Need of a bag for a yarn of the shelf: grams, balls with their odds, and whether what lies there lasts. */
 export interface NeedOfShelf {
-  readonly eats: Eats
+  readonly eats: YarnUse
   readonly wants: Wants
   readonly balls: ReturnType<typeof ballsFor>
   readonly haveGrams: number
@@ -16,15 +16,15 @@ export interface NeedOfShelf {
   readonly lasts: number
 }
 
-/** What a bag wants of a yarn of the shelf, by what is known of how that is eaten: from the yarn itself, or from bags in it. */
+/** Need of a bag for a yarn of the shelf, by what is known of how it is used up: from the yarn itself, or from bags in it. */
 export function needOfShelf({ yarn: { name }, metres }: YarnNeed, yarn: ShelfYarn, hands: Pick<Skill, 'yarn'>): NeedOfShelf {
-  const eats = eatsOf(yarn, hands.yarn.find(taught => taught.name === name)?.gramsPerMetre)
+  const eats = yarnUseOf(yarn, hands.yarn.find(taught => taught.name === name)?.gramsPerMetre)
   const bag = wants(metres, eats)
   const { grams } = stockOf(yarn)
   return { eats, wants: bag, balls: ballsFor(bag, yarn.ballGrams), haveGrams: grams, lasts: oddsThatItLasts(grams, bag) }
 }
 
-/** What is said of whether it lasts. */
+/** Words on whether it lasts. */
 export function lastsWords({ haveGrams, lasts, wants: { low, high } }: NeedOfShelf): string {
   const percent = Math.min(99, Math.max(1, Math.round(100 * lasts)))
   if (haveGrams <= 0) return 'None lies on the shelf.'

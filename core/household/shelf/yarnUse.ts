@@ -24,7 +24,7 @@ export interface Rate {
 }
 
 /** How a yarn is eaten, and where that is known from. */
-export interface Eats extends Rate {
+export interface YarnUse extends Rate {
   readonly from: KnownFrom
   /** Of the log: so many bags. */
   readonly bags?: number
@@ -37,7 +37,7 @@ const TAPE_SHARE = 0.03
 const SCALES_G = 0.5
 
 /** A row says how its own stitches eat; a bag differs from it as from another bag. */
-function byUnravelled({ stitch, rowCm, yarnCm }: UnravelledRow, yarn: ShelfYarn): Eats {
+function byUnravelled({ stitch, rowCm, yarnCm }: UnravelledRow, yarn: ShelfYarn): YarnUse {
   const saidCm = rowCm * STITCHES[stitch].yarnPerWidth
   return { gramsPerMetre: gramsOf(yarnCm / saidCm, yarn), spread: Math.hypot(YARN_SPREAD.bags, TAPE_SHARE), from: 'unravelled' }
 }
@@ -47,19 +47,19 @@ function saidOfSwatch({ stitch, rounds, wideCm }: WeighedSwatch): number {
   return (rounds * wideCm * STITCHES[stitch].yarnPerWidth) / 100
 }
 
-function byWeighed(weighed: WeighedSwatch): Eats {
+function byWeighed(weighed: WeighedSwatch): YarnUse {
   return {
     gramsPerMetre: weighed.grams / saidOfSwatch(weighed), spread: Math.hypot(YARN_SPREAD.bags, SCALES_G / weighed.grams), from: 'swatch',
   }
 }
 
 /** The craft's factors, and what the band says. */
-function byCraft(yarn: Pick<ShelfYarn, 'metresPer100g'>): Eats {
+function byCraft(yarn: Pick<ShelfYarn, 'metresPer100g'>): YarnUse {
   return { gramsPerMetre: gramsOf(1, yarn), spread: Math.hypot(YARN_SPREAD.makers, YARN_SPREAD.bags), from: 'craft' }
 }
 
-/** What finished bags taught: their range holds nine of ten. */
-function byLog({ value, nextLow, nextHigh, bags }: Estimate): Eats {
+/** Rate taught by finished bags: its range holds nine of ten. */
+function byLog({ value, nextLow, nextHigh, bags }: Estimate): YarnUse {
   return { gramsPerMetre: value, spread: Math.log(nextHigh / nextLow) / (2 * NINE_OF_TEN), from: 'log', bags }
 }
 
@@ -67,14 +67,14 @@ function byLog({ value, nextLow, nextHigh, bags }: Estimate): Eats {
 const UNSEEN = 0.3
 
 /** How a yarn is eaten of which nobody said anything: by the classes that its gauge is probably worked in, or by finished bags. */
-export function eatsUnseen(bag: Pick<Draft, 'gauge'>, taught?: Estimate): Eats {
+export function yarnUseUnseen(bag: Pick<Draft, 'gauge'>, taught?: Estimate): YarnUse {
   const [finer, heavier] = likelyClasses(bag)
   const craft = byCraft({ metresPer100g: (finer.metresPer100g + heavier.metresPer100g) / 2 })
   return taught && taught.bags > 0 ? byLog(taught) : { ...craft, spread: Math.hypot(craft.spread, UNSEEN) }
 }
 
-/** What is known of how a yarn is eaten: the surest of finished bags, a swatch weighed, a row unravelled, and the craft. */
-export function eatsOf(yarn: ShelfYarn, taught?: Estimate): Eats {
+/** Best knowledge of a yarn's use: the surest of finished bags, a swatch weighed, a row unravelled, and the craft. */
+export function yarnUseOf(yarn: ShelfYarn, taught?: Estimate): YarnUse {
   const known = [
     byCraft(yarn), ...(yarn.unravelled ? [byUnravelled(yarn.unravelled, yarn)] : []), ...(yarn.weighed ? [byWeighed(yarn.weighed)] : []),
     ...(taught && taught.bags > 0 ? [byLog(taught)] : []),

@@ -9,7 +9,7 @@ export interface Calibration {
   readonly middleOff: number
 }
 
-/** What a tape is good to: a size that far from its band may well lie inside. */
+/** Accuracy of a tape: a size that far from its range may well lie inside. */
 const TAPE_CM = 0.3
 
 export function isInside({ saidCm, plusMinusCm, cm }: SizeFact): boolean {

@@ -1,14 +1,10 @@
-import { fromTable, inTable } from '../../readers/words/ownWords'
+import { csvTable, type TableField } from '../../readers/words/csvTable'
+import { fromTable } from '../../readers/words/ownWords'
 import { type BagFacts, lineFigures } from './facts'
 
 /*
  * The logbook as tables for other programs: comma-separated values (RFC 4180), a line a bag, or a line each thing that a bag tells.
  */
-
-/** Rows as comma-separated values. */
-export function csvTable(rows: readonly (readonly (string | number | undefined)[])[]): string {
-  return rows.map(row => row.map(inTable).join(',') + '\r\n').join('')
-}
 
 /** A row of a table, by the names of its columns. */
 export type TableRow = Readonly<Record<string, string>>
@@ -54,7 +50,7 @@ export function bagsCsv(bags: readonly BagFacts[]): string {
   return csvTable([BAG_COLUMNS, ...bags.map(bagLine)])
 }
 
-type CsvRow = readonly (string | number | undefined)[]
+type CsvRow = readonly TableField[]
 
 /** A line each thing that a bag tells: sizes, paces, yarn, counts, changes. */
 export function bagCsv({ sizes, pace, yarn, off, sittings, changed }: BagFacts): string {

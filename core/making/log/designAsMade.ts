@@ -51,7 +51,7 @@ function pinnedPart(spec: WallPart, part: DraftPart | undefined, { gauge }: Draf
   return { ...spec, ...way.sets?.(spec, now), size: { pin: way.from(spec, now) } } as WallPart
 }
 
-/** What cannot be said again by counts: rounds that came out with others than planned. */
+/** Things that cannot be said again by counts: rounds that came out with others than planned. */
 function oddCounts(odd: readonly CountDeed[]): string {
   return odd.map(({ round, found, planned }) => `Round ${round} had ${found} then, ${planned} here.`).join(' ')
 }
@@ -100,7 +100,7 @@ function measuredFloor(
 }
 
 /** A bag as it came out, as a design of its own. */
-export function asItCameOut({ draft: made, plan }: InHand, state: Pick<MakeState, 'counts' | 'measured' | 'wrote'>): Design {
+export function designAsMade({ draft: made, plan }: InHand, state: Pick<MakeState, 'counts' | 'measured' | 'wrote'>): Design {
   const { measuredBase: _base, measured: _measured, ...design } = made.design
   const [base] = made.parts
   const pinnedDesign: Design = {

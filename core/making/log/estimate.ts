@@ -14,13 +14,13 @@
  * Location Parameter, 1964, from memory). Ranges are Student's, since the spread is itself only estimated.
  */
 
-/** What one bag says: a logarithm, and how sure it is of it. */
+/** Evidence of one bag: a logarithm, and how sure it is of it. */
 export interface Observation {
   readonly value: number
   readonly error: number
 }
 
-/** What is expected before any bag: a logarithm, how far makers differ from it, and how far one maker's bags differ. */
+/** Prior, before any bag: a logarithm, how far makers differ from it, and how far one maker's bags differ. */
 export interface Craft {
   readonly value: number
   readonly makers: number
@@ -84,7 +84,7 @@ function spreadOf(said: readonly Observation[], weights: readonly number[], usua
   return (SPREAD_BAGS * usual ** 2 + beyond) / (SPREAD_BAGS + said.length - 1)
 }
 
-/** What is expected of a maker, from what their bags said and what the craft says. */
+/** Posterior of a maker, from what their bags said and what the craft says. */
 export function estimate(said: readonly Observation[], craft: Craft): Estimate {
   const held = heldBack(said, craft.bags)
   const spread = spreadOf(said, held, craft.bags)

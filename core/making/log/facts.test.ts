@@ -8,14 +8,14 @@ import { makeDocument, type MakeDocument } from '../make/document'
 import type { Deed, MakeEvent } from '../make/event'
 import { afterAll, eventOf, MakeLog, stateOf } from '../make/fold'
 import { inHand } from '../make/plan'
-import { asItCameOut } from './designAsMade'
+import { designAsMade } from './designAsMade'
 import { calibrationOf } from './calibration'
 import { bagCsv, bagsCsv } from './csv'
 import { differences } from './differences'
 import { readLogbook } from './document'
 import { bagFacts, type BagFacts } from './facts'
-import { gaugeOffers, handsOf } from './skillFromBags'
-import { listedOf } from './logbookEntry'
+import { gaugeOffers, skillFromBags } from './skillFromBags'
+import { logbookEntryOf } from './logbookEntry'
 import { overTime } from './overTime'
 import { eveningsFor, timeLeft, timeOfBag, timeWords } from './time'
 
@@ -50,7 +50,7 @@ class Evening {
 
 const begun = () => new Evening().do({ do: 'started', plan: PLAN }, 0).do({ do: 'moved', to: { leg: 'start', beats: 'all' } })
 const demo = (file: string) =>
-  (JSON.parse(readFileSync(new URL(`../../demo/${file}.json`, import.meta.url), 'utf8')) as MakeDocument).events
+  (JSON.parse(readFileSync(new URL(`../../../demo/${file}.json`, import.meta.url), 'utf8')) as MakeDocument).events
 const DEMO = ['twine-tub', 'apple-tote', 'nutting-basket', 'harvest-stripe', 'seed-head-pouch'].map(name => `make-${name}-done`)
 
 describe('what a make tells', () => {
@@ -85,7 +85,7 @@ describe('what a make tells', () => {
     expect(facts.yarn).toMatchObject([{ grams: 18, whole: false }])
     expect(facts).toMatchObject({ forWhom: 'Wren', hookMm: 4.5, notes: 'a little wide', gaugeFrom: 'swatch' })
     expect(facts.floor).toMatchObject({ lies: 'flat', increases: 6 })
-    expect(listedOf(facts)).toMatchObject({ rounds: 20, hookMm: 4.5, forWhom: 'Wren' })
+    expect(logbookEntryOf(facts)).toMatchObject({ rounds: 20, hookMm: 4.5, forWhom: 'Wren' })
   })
 
   it('tells yarn by the last weighing: of the work by itself, of what is left by the first and the last', () => {
@@ -113,7 +113,7 @@ describe('what a make tells', () => {
 
 describe('the demo\'s five finished bags', () => {
   const bags = DEMO.map(file => bagFacts(demo(file))!)
-  const hands = handsOf(bags)
+  const hands = skillFromBags(bags)
 
   it('give every chart something to show', () => {
     for (const bag of bags) {
@@ -167,7 +167,7 @@ describe('the demo\'s five finished bags', () => {
     const evenings = eveningsFor(left, hands)
     expect(evenings.from).toBeLessThanOrEqual(evenings.to)
     // Without a bag the craft says so, and is less sure.
-    const craft = timeOfBag(draft(PLAN), handsOf([]))
+    const craft = timeOfBag(draft(PLAN), skillFromBags([]))
     expect(craft.bags).toBe(0)
     expect(craft.high / craft.low).toBeGreaterThan(whole.high / whole.low)
   })
@@ -189,7 +189,7 @@ describe('the demo\'s five finished bags', () => {
   it('are a new design, as they came out', () => {
     const state = stateOf(demo('make-apple-tote-done'))
     const hand = inHand(state)!
-    const design = asItCameOut(hand, state)
+    const design = designAsMade(hand, state)
     const again = draft(design)
     expect(again.rounds.map(({ worked }) => worked.edge.count)).toEqual(hand.draft.rounds.map(({ worked }) => worked.edge.count))
     expect(design.gauge.learnt).toMatchObject({ bags: 1 })
@@ -218,7 +218,7 @@ describe('a bag whose floor was taped and whose counts were kept', () => {
 
   it('comes out as a design that has both: the taped floor, and the kept count from there on', () => {
     const { hand, state } = make()
-    const again = draft(asItCameOut(hand, state))
+    const again = draft(designAsMade(hand, state))
     expect(again.sizes.floor.width.cm).toBeCloseTo(11.6, 6)
     expect(again.rounds.at(-1)!.worked.edge.count).toBe(61)
     expect(again.rounds).toHaveLength(hand.draft.rounds.length)
@@ -260,7 +260,7 @@ describe('the open document of a logbook', () => {
 describe('evenings', () => {
   const taught = (...days: number[]) => {
     const sittings = days.map(day => ({ from: BEGUN + day * 24 * 60 * MINUTE, to: BEGUN, minutes: 40 }))
-    return handsOf([{ ...bagFacts(begun().rounds(1, 4).events)!, sittings } as BagFacts]).evenings
+    return skillFromBags([{ ...bagFacts(begun().rounds(1, 4).events)!, sittings } as BagFacts]).evenings
   }
 
   it('are as far apart as they mostly are; a rest of three weeks or more is none of them', () => {

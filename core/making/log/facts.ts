@@ -11,7 +11,7 @@ import { foundIn, type InHand, inHand, progressOf } from '../make/plan'
 import type { MakeState } from '../make/state'
 import type { FabricKind, StitchKind } from '../../things/stitch/dictionary'
 import { metresOfRounds, yarnNeeds } from '../../bag/yarn/yarn'
-import { legsOf, type Sitting, type WorkedLeg } from './workedRounds'
+import { workedRoundsOf, type Sitting, type WorkedLeg } from './workedRounds'
 import { keyOf } from './paceKey'
 
 /*
@@ -45,7 +45,7 @@ export interface SizeFact {
   readonly cm: number
 }
 
-/** What was measured, in a word behind what it was measured of. */
+/** The measure, in a word behind the part it was measured of. */
 export const SIDE_WORDS: Readonly<Record<Measure, string>> = {
   'base-length': 'long', 'base-width': 'across', 'flat-width': 'wide', 'height': 'floor to hook', 'part-height': 'tall',
 }
@@ -62,7 +62,7 @@ export interface TensionFact {
   readonly along: number
 }
 
-/** What a yarn was said to take, and what the scales said. */
+/** Predicted and weighed use of a yarn. */
 export interface YarnFact {
   readonly yarn: string
   readonly name: string
@@ -86,7 +86,7 @@ export interface ChangeFact {
   readonly what: string
 }
 
-/** What a make tells. */
+/** Facts of a make. */
 export interface BagFacts {
   readonly version: number
   readonly name: string
@@ -98,7 +98,7 @@ export interface BagFacts {
   readonly share: number
   readonly minutes: number
   readonly sittings: readonly Sitting[]
-  /** What the maker's tape is in. */
+  /** Unit of the maker's tape. */
   readonly units: Units
   readonly hookMm: number
   readonly strands: number
@@ -166,7 +166,7 @@ function allTaken({ measured }: MakeState): Measurement[] {
   })
 }
 
-/** What the plan said, before anything was measured, of what the tape was laid on: so many rounds of that part. */
+/** Predictions before anything was measured, of the length that the tape was laid on: so many rounds of that part. */
 function saidAtFirst(made: Draft, planned: Draft, round: number, what: Measure): ReturnType<typeof expected> {
   const part = made.parts.find(one => holds(one, round))
   const then = planned.parts.find(({ id }) => id === part?.id)
@@ -204,7 +204,7 @@ interface WeighedStretch {
   readonly at: number
 }
 
-/** What the scales said of a yarn: of the work itself, or what was left of the yarn first and last. */
+/** Weights of a yarn: of the work itself, or what was left of the yarn first and last. */
 function weighedStretch(state: MakeState, planned: Draft, yarn: string): WeighedStretch | undefined {
   const all = state.weighed.filter(one => one.yarn === yarn)
   const round = (one: (typeof all)[number]) => one.round ?? roundAt(state, planned)
@@ -216,7 +216,7 @@ function weighedStretch(state: MakeState, planned: Draft, yarn: string): Weighed
   return { grams: first.grams - last.grams, from: round(first), to: round(last), at: last.at }
 }
 
-/** What a yarn was said to take of what was weighed, and what that weighed. */
+/** Predicted yarn of what was weighed, and its weight. */
 function yarnFact(state: MakeState, planned: Draft, yarn: Design['yarns'][number]): YarnFact[] {
   const stretch = weighedStretch(state, planned, yarn.id)
   if (!stretch) return []
@@ -288,7 +288,7 @@ function timelineOf(events: readonly MakeEvent[]): { readonly at: number, readon
   })
 }
 
-/** What the log says of the bag itself, and the maker wrote. */
+/** Facts of the bag itself, and the maker's words. */
 type LoggedFacts = Pick<BagFacts, 'units' | 'hookMm' | 'strands' | 'gaugeFrom' | 'yarns' | 'forWhom' | 'yarnUsed' | 'notes'>
 
 function writtenOf(state: MakeState, plan: Design): LoggedFacts {
@@ -309,7 +309,7 @@ function stitchesDone({ road, at: { index } }: InHand): number {
   return road.legs.slice(0, index).reduce((sum, { worked }) => sum + (worked?.edge.count ?? 0), 0)
 }
 
-/** What a make tells, from everything that happened; nothing as long as it is not known what was taken up. */
+/** Facts of a make, from everything that happened; nothing as long as it is not known which bag was taken up. */
 export function bagFacts(events: readonly MakeEvent[]): BagFacts | undefined {
   const log = new MakeLog(events)
   const { state } = log
@@ -318,7 +318,7 @@ export function bagFacts(events: readonly MakeEvent[]): BagFacts | undefined {
   const holding = log.holding
   const planned = draft(state.plan, undefined, foundIn(state))
   const measured = draft(state.plan, undefined, foundIn(state), allTaken(state))
-  const { legs, sittings } = legsOf(holding, hand)
+  const { legs, sittings } = workedRoundsOf(holding, hand)
   const progress = progressOf(hand, state.finishedAt !== undefined)
   const begunWith = holding.find(event => event.do === 'started')
   const floor = floorOf(state, measured)

@@ -21,8 +21,8 @@ export interface LogbookEntry {
   readonly fromTable?: true
 }
 
-/** What of a bag's facts is listed. */
-export function listedOf(facts: BagFacts): LogbookEntry {
+/** Entry of a bag's facts in the list. */
+export function logbookEntryOf(facts: BagFacts): LogbookEntry {
   const { begun, finished, lastAt, words, share, hookMm, yarns, forWhom, kept, yarnUsed } = facts
   return {
     begun, ...(finished === undefined ? {} : { finished }), lastAt, words, share, ...lineFigures(facts), hookMm,

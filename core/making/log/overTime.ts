@@ -18,7 +18,7 @@ export interface SizeSaid {
   readonly units: Units
 }
 
-/** What all bags tell over time, for charts. */
+/** All bags over time, for charts. */
 export interface OverTime {
   /** Seconds a stitch, bag after bag, by stitch and pattern. */
   readonly pace: readonly { readonly key: string, readonly points: readonly Point[] }[]
@@ -28,7 +28,7 @@ export interface OverTime {
   readonly sizes: readonly SizeSaid[]
 }
 
-/** What all bags tell over time. */
+/** All bags over time. */
 export function overTime(bags: readonly BagFacts[]): OverTime {
   const keys = [...new Set(bags.flatMap(({ pace }) => pace.map(({ key }) => key)))]
   return {

@@ -24,7 +24,7 @@ export function keyOf(drafted: Draft, part: string, kind: StitchKind): string {
   return wall && !wall.plain && wall.texture ? `${wall.name} in ${kind}` : kind
 }
 
-/** What a pattern of stitches is called in a key, for whoever reads it. */
+/** Name of a pattern of stitches in a key, for whoever reads it. */
 export function keyWords(key: string): string {
   const [texture, kind] = key.split(' in ')
   return kind ? `${texture} in {${kind}}` : `{${key}}`

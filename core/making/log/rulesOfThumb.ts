@@ -19,7 +19,7 @@ export const PATTERN_SLOWER = 1.25
 /** How much slower the hands are late in a sitting (from memory), and how far makers differ. */
 export const TIRED = { value: Math.log(1.08), makers: 0.08, bags: 0.05 } as const
 
-/** What ripping back and counting take besides, as a share of the time (from memory). */
+/** Share of the time for ripping back and counting besides (from memory). */
 export const AGAIN = { value: Math.log(1.05), makers: 0.05, bags: 0.03 } as const
 
 /** How far bags come out from their swatches, and one maker's from each other (from memory). */

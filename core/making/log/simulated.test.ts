@@ -5,7 +5,7 @@ import { stacked } from '../../bag/design/partIds'
 import { ASSUMED_GAUGE, newDesign } from '../../bag/design/starter'
 import { draft } from '../../bag/draft/draft'
 import { type BagFacts, bagFacts } from './facts'
-import { gaugeOffers, handsOf } from './skillFromBags'
+import { gaugeOffers, skillFromBags } from './skillFromBags'
 import { timeOfBag } from './time'
 
 /*
@@ -34,7 +34,7 @@ interface Outcome {
   readonly minutesOffCraft: number
 }
 
-/** What is said of a bag's sizes, with its band, beside what they came to. */
+/** Sizes that were said of a bag, with their ranges, beside what they came to. */
 function sizes(design: Design, made: ReturnType<typeof makeBag>): { readonly off: number, readonly inside: boolean }[] {
   const { parts, sizes: { floor, flatWidth } } = draft(design)
   const wall = parts.at(-1)!.size.height
@@ -49,7 +49,7 @@ function lifeOf(seed: number): Outcome {
     const plan = bagOf(swatchOf(hands, dice), 10 + 3 * i, 8 + 2 * i)
     return bagFacts(makeBag(plan, hands, dice, { measures: true, weighs: true, name: `s${seed}b${i}`, from: EVENING + i * 1e9 }).events)!
   })
-  const taught = handsOf(facts)
+  const taught = skillFromBags(facts)
   const offered = gaugeOffers(taught)[0]!
   const next = bagOf(offered.gauge, 14, 12)
   const made = makeBag(next, hands, dice, { measures: false, name: `s${seed}n`, from: EVENING + 4e9 })
@@ -57,7 +57,7 @@ function lifeOf(seed: number): Outcome {
   const byCraft = bagOf(ASSUMED_GAUGE, 14, 12)
   const craft = sizes(byCraft, makeBag(byCraft, hands, dice, { measures: false, name: `s${seed}c`, from: EVENING + 5e9 }))
   const time = timeOfBag(draft(next), taught)
-  const timeCraft = timeOfBag(draft(next), handsOf([]))
+  const timeCraft = timeOfBag(draft(next), skillFromBags([]))
   const pace = taught.pace.find(({ key }) => key === 'sc')!.seconds.value
   return {
     inside: learnt.map(({ inside }) => inside), offLearnt: learnt.map(({ off }) => off), offCraft: craft.map(({ off }) => off),

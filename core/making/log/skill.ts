@@ -10,14 +10,14 @@ import type { TaughtGrams } from '../../bag/yarn/grams'
  */
 
 /** How quickly a stitch goes, in seconds. */
-export interface PaceTaught {
+export interface PaceSkill {
   readonly key: string
   readonly kind: StitchKind
   readonly seconds: Estimate
 }
 
 /** How large a stitch comes out with a hook and a yarn. */
-export interface TensionTaught {
+export interface TensionSkill {
   readonly hookMm: number
   readonly strands: number
   readonly yarn: string
@@ -27,14 +27,14 @@ export interface TensionTaught {
   readonly heightCm?: Estimate
 }
 
-/** What a yarn weighs for every metre that the plan says. */
-export interface YarnTaught {
+/** Grams that a yarn weighs for every metre of the plan. */
+export interface YarnSkill {
   readonly name: string
   readonly gramsPerMetre: Estimate
 }
 
 /** Of discs that lay flat: from what share of edge to what, and how many. */
-export interface FlatTaught {
+export interface FlatSkill {
   readonly kind: FabricKind
   readonly from: number
   readonly to: number
@@ -43,7 +43,7 @@ export interface FlatTaught {
 }
 
 /** How evenings go: minutes of one, and days from one to the next. */
-export interface EveningsTaught {
+export interface EveningHabits {
   readonly minutes: number
   readonly daysApart: number
   readonly sittings: number
@@ -54,17 +54,17 @@ export interface Skill {
   readonly bags: number
   /** The maker's pace beside the craft's, over all stitches. */
   readonly speed: Estimate
-  readonly pace: readonly PaceTaught[]
+  readonly pace: readonly PaceSkill[]
   /** How much longer a stitch takes late in a sitting. */
   readonly tired: Estimate
   /** How much longer a bag takes for what is ripped back. */
   readonly again: Estimate
   /** How much larger bags come out than their swatches said. */
   readonly swatch: { readonly width: Estimate, readonly height: Estimate }
-  readonly tension: readonly TensionTaught[]
-  readonly yarn: readonly YarnTaught[]
-  readonly flat: readonly FlatTaught[]
-  readonly evenings: EveningsTaught
+  readonly tension: readonly TensionSkill[]
+  readonly yarn: readonly YarnSkill[]
+  readonly flat: readonly FlatSkill[]
+  readonly evenings: EveningHabits
 }
 
 /** Grams for a metre of each yarn, by its name, from the maker's own bags. */
@@ -77,7 +77,7 @@ export function isPattern(key: string): boolean {
   return key.includes(' in ')
 }
 
-/** What the craft says of a key's pace. */
+/** Pace of a key by the craft. */
 export function craftSeconds(key: string, kind: StitchKind): number {
   return CRAFT_SECONDS[kind] * (isPattern(key) ? PATTERN_SLOWER : 1)
 }
@@ -96,7 +96,7 @@ export function paceAt({ pace, speed }: Skill, key: string, kind: StitchKind): E
 const NO_SWATCH = unlogged(estimate([], { value: 0, ...SWATCH_SPREAD }))
 
 /** The hands of a maker of whom no bag is known: all is as the craft says. */
-export const UNTAUGHT: Skill = {
+export const NO_SKILL_YET: Skill = {
   bags: 0, speed: estimate([], { value: 0, ...PACE_SPREAD }), pace: [], tired: unlogged(estimate([], TIRED)),
   again: unlogged(estimate([], AGAIN)), swatch: { width: NO_SWATCH, height: NO_SWATCH }, tension: [], yarn: [], flat: [],
   evenings: { ...USUAL_EVENING, sittings: 0 },

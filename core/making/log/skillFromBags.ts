@@ -3,7 +3,7 @@ import { AGAIN, PACE_SPREAD, SWATCH_SPREAD, TIRED, USUAL_EVENING, WITHIN_BAG, YA
 import { type Estimate, estimate, median, type Observation, unlogged } from './estimate'
 import type { BagFacts, PaceFact, TensionFact } from './facts'
 import {
-  craftSeconds, type EveningsTaught, type FlatTaught, type Skill, isPattern, paceFor, type PaceTaught, type TensionTaught, type YarnTaught,
+  craftSeconds, type EveningHabits, type FlatSkill, type Skill, isPattern, paceFor, type PaceSkill, type TensionSkill, type YarnSkill,
 } from './skill'
 
 /*
@@ -36,7 +36,7 @@ function speedOf(bags: readonly BagFacts[]): Estimate {
   return estimate(said, { value: 0, ...PACE_SPREAD })
 }
 
-function paceOf(bags: readonly BagFacts[], speed: Estimate): PaceTaught[] {
+function paceOf(bags: readonly BagFacts[], speed: Estimate): PaceSkill[] {
   const keys = new Map(bags.flatMap(({ pace }) => pace.map(({ key, kind }) => [key, kind] as const)))
   return [...keys].map(([key, kind]) => {
     const said = bags.flatMap(({ pace }) => pace.filter(fact => fact.key === key).flatMap(fact => paceSaid(fact) ?? []))
@@ -64,7 +64,7 @@ function againOf(bags: readonly BagFacts[]): Estimate {
   return unlogged(estimate(said, AGAIN))
 }
 
-/** What one bag says of a stitch's side: its measures together, each by how sure it is. */
+/** Evidence of one bag about a stitch's side: its measures together, each by how sure it is. */
 function bagSays(facts: readonly TensionFact[], of: (fact: TensionFact) => number): Observation | undefined {
   if (facts.length === 0) return undefined
   const weights = facts.map(({ error }) => 1 / (error ** 2 + WITHIN_BAG ** 2))
@@ -103,12 +103,12 @@ function withinToo(found: Estimate): Estimate {
   return { ...found, nextLow: found.value - next, nextHigh: found.value + next }
 }
 
-function tensionOf(bags: readonly BagFacts[], swatch: Skill['swatch']): TensionTaught[] {
+function tensionOf(bags: readonly BagFacts[], swatch: Skill['swatch']): TensionSkill[] {
   const setups = bags.filter((bag, i) => bags.findIndex(other => sameSetup(bag, other)) === i)
   return setups.flatMap((setup) => {
     const alike = bags.filter(bag => sameSetup(bag, setup))
     const keys = new Map(alike.flatMap(({ tension }) => tension.map(({ key, kind }) => [key, kind] as const)))
-    return [...keys].map(([key, kind]): TensionTaught => {
+    return [...keys].map(([key, kind]): TensionSkill => {
       const [width, height] = [tensionSide(alike, key, 'width', swatch.width), tensionSide(alike, key, 'height', swatch.height)]
       return {
         hookMm: setup.hookMm, strands: setup.strands, yarn: yarnOf(setup), key, kind, ...(width ? { widthCm: width } : {}),
@@ -118,7 +118,7 @@ function tensionOf(bags: readonly BagFacts[], swatch: Skill['swatch']): TensionT
   })
 }
 
-function yarnOfAll(bags: readonly BagFacts[]): YarnTaught[] {
+function yarnOfAll(bags: readonly BagFacts[]): YarnSkill[] {
   const names = [...new Set(bags.flatMap(({ yarn }) => yarn.map(({ name }) => name)))]
   return names.map((name) => {
     const said = bags.flatMap(({ yarn }) => yarn.filter(one => one.name === name).map(({ grams, saidMetres }) => ({
@@ -128,9 +128,9 @@ function yarnOfAll(bags: readonly BagFacts[]): YarnTaught[] {
   })
 }
 
-function flatOf(bags: readonly BagFacts[]): FlatTaught[] {
+function flatOf(bags: readonly BagFacts[]): FlatSkill[] {
   const floors = bags.flatMap(({ floor }) => floor ?? [])
-  return [...new Set(floors.map(({ kind }) => kind))].flatMap((kind): FlatTaught[] => {
+  return [...new Set(floors.map(({ kind }) => kind))].flatMap((kind): FlatSkill[] => {
     const flat = floors.filter(one => one.kind === kind && one.lies === 'flat')
     if (flat.length === 0) return []
     const ratios = flat.map(({ ratio }) => ratio)
@@ -141,7 +141,7 @@ function flatOf(bags: readonly BagFacts[]): FlatTaught[] {
 
 const DAY_MS = 86_400_000
 
-function eveningsOf(bags: readonly BagFacts[]): EveningsTaught {
+function eveningsOf(bags: readonly BagFacts[]): EveningHabits {
   const sittings = bags.flatMap(bag => bag.sittings).sort((a, b) => a.from - b.from)
   if (sittings.length < 3) return { ...USUAL_EVENING, sittings: sittings.length }
   const gaps = sittings.slice(1).map(({ from }, i) => (from - sittings[i]!.from) / DAY_MS).filter(days => days < 21)
@@ -151,8 +151,8 @@ function eveningsOf(bags: readonly BagFacts[]): EveningsTaught {
   }
 }
 
-/** What all bags of a maker have taught. */
-export function handsOf(all: readonly BagFacts[]): Skill {
+/** The maker's skill as all bags have taught it. */
+export function skillFromBags(all: readonly BagFacts[]): Skill {
   const bags = all.filter(({ kept }) => !kept)
   const speed = speedOf(bags)
   const swatch = { width: swatchOf(bags, 'width'), height: swatchOf(bags, 'height') }

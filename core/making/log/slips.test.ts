@@ -5,7 +5,7 @@ import type { Design } from '../../bag/design/design'
 import { stacked } from '../../bag/design/partIds'
 import { newDesign } from '../../bag/design/starter'
 import { bagFacts } from './facts'
-import { handsOf } from './skillFromBags'
+import { skillFromBags } from './skillFromBags'
 
 /*
  * Makers who slip and correct themselves (tests/simulated/slips.ts), each bag worked twice: told with slips, and told rightly at once.
@@ -51,7 +51,8 @@ describe('a maker who slips and sees it', () => {
       expect({ tension, sizes, off, floor }, `${i}`)
         .toEqual({ tension: right.tension, sizes: right.sizes, off: right.off, floor: right.floor })
       expect(changed.map(({ what }) => what), `${i}`).toEqual(right.changed.map(({ what }) => what))
-      const [{ tension: taught, swatch }, taughtRightly] = [handsOf([bagFacts(told.events)!]), handsOf([bagFacts(same.events)!])]
+      const { tension: taught, swatch } = skillFromBags([bagFacts(told.events)!])
+      const taughtRightly = skillFromBags([bagFacts(same.events)!])
       expect({ taught, swatch }, `${i}`).toEqual({ taught: taughtRightly.tension, swatch: taughtRightly.swatch })
     })
   })

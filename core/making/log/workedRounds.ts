@@ -114,7 +114,7 @@ class Clock {
 }
 
 /** The legs of a make that were worked, ripped ones too, and its sittings. */
-export function legsOf(events: readonly MakeEvent[], { road }: Pick<InHand, 'road'>): {
+export function workedRoundsOf(events: readonly MakeEvent[], { road }: Pick<InHand, 'road'>): {
   readonly legs: readonly WorkedLeg[]
   readonly sittings: readonly Sitting[]
 } {

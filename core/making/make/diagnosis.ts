@@ -12,7 +12,7 @@ import type { CountDeed } from './event'
 import { type InHand, uncounted } from './plan'
 import { type MakeState, roundOf, type Trail } from './state'
 
-/** What can be done about a count that is not the planned one. */
+/** Remedies for a count that is not the planned one. */
 export interface WayOn {
   readonly way: 'next-round' | 'nearest' | 'live-with-it' | 'rip-back'
   readonly what: string
@@ -20,12 +20,12 @@ export interface WayOn {
   readonly recommended?: true
   /** The next round as it is then worked. */
   readonly nextRound?: string
-  /** What is written down if it is chosen; of ripping back, the round that is gone back to. */
+  /** The event written down if it is chosen; of ripping back, the round that is gone back to. */
   readonly counted?: CountDeed
   readonly toRound?: number
 }
 
-/** What a count of another number means, at the hook. */
+/** Diagnosis of a count of another number, at the hook. */
 export interface Diagnosis {
   readonly round: number
   readonly planned: number
@@ -37,7 +37,7 @@ export interface Diagnosis {
   readonly ways: readonly WayOn[]
 }
 
-/** What is lost by ripping back to the end of a round. */
+/** Loss by ripping back to the end of a round. */
 export interface RipBackCost {
   readonly rounds: number
   readonly stitches: number
@@ -133,7 +133,7 @@ function nearestThatDivides(hand: InHand, round: number, counted: number, planne
   return undefined
 }
 
-/** What ripping back to the end of a round loses. */
+/** Counts the loss by ripping back to the end of a round. */
 export function lostBy({ road, at }: InHand, state: Pick<MakeState, 'trail' | 'legMinutes'>, toRound: number): RipBackCost {
   let minutes = state.legMinutes
   for (let trail: Trail | undefined = state.trail; trail && (roundOf(trail.leg) ?? Infinity) > toRound; trail = trail.before)

@@ -21,7 +21,7 @@ export interface Spot {
   readonly beats: number | 'all'
 }
 
-/** What a maker makes of a count that is not the planned one. */
+/** The maker's choice about a count that is not the planned one. */
 export const COUNT_CHOICES = ['as-planned', 'live-with-it', 'next-round'] as const
 export type CountChoice = (typeof COUNT_CHOICES)[number]
 
@@ -65,7 +65,7 @@ export interface MeasureDeed {
   readonly round: number
   readonly what: Measure
   readonly cm: number
-  /** What is still to come is drafted by it; otherwise it is written down for the record, and the plan stays as it is. */
+  /** Whether the rounds to come are drafted by it; otherwise it is written down for the record, and the plan stays as it is. */
   readonly redrafts?: true
 }
 
@@ -88,7 +88,7 @@ export interface WeighDeed {
   readonly do: 'weighed'
   readonly yarn: string
   readonly grams: number
-  /** What lies on the scales: what is left of the yarn, if left out. */
+  /** The load of the scales: what is left of the yarn, if left out. */
   readonly of?: 'left' | 'work'
   /** The last round done; of old events it is not known. */
   readonly round?: number
@@ -117,7 +117,7 @@ export interface KeptFigures {
   readonly off: number
 }
 
-/** What the maker writes of the bag in the logbook: what is left out stays as it was. */
+/** The maker's words about the bag in the logbook: a field left out stays as it was. */
 export interface Wrote {
   readonly do: 'wrote'
   /** Of a bag that came in by a table: what the table says of it, for nothing of it was worked at this hook. */

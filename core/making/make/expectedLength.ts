@@ -11,7 +11,7 @@ import { relativeUncertainty } from '../../things/measure/length'
 import { baseSetting } from '../../bag/design/partContexts'
 import type { Floor } from '../../parts/part/floor'
 
-/** What a length of the work should be when so many rounds of the bag are done, and of what. */
+/** Expected length of the work when so many rounds of the bag are done, and of what. */
 export interface ExpectedLength {
   readonly what: Measure
   readonly length: Length
@@ -33,7 +33,7 @@ function ownHeight(part: DraftPart, rounds: number): Length {
   return { cm, plusMinusCm: cm * relativeUncertainty(part.size.height) }
 }
 
-/** What the tape should say of a bag when its `round`-th round is done; nothing where that cannot be measured there. */
+/** Expected reading of the tape when a bag's `round`-th round is done; nothing where that cannot be measured there. */
 export function expected(drafted: Draft, round: number, what: Measure): ExpectedLength | undefined {
   const part = drafted.parts.find(one => holds(one, round))
   if (!part) return undefined

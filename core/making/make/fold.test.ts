@@ -30,7 +30,7 @@ class Device {
   }
 }
 
-/** What a device does next in a random make. */
+/** The next act of a device in a random make. */
 const doing = fc.oneof(
   { weight: 6, arbitrary: fc.record({ a: fc.constant('move' as const), round: fc.integer({ min: 1, max: 9 }), beats: fc.nat(30) }) },
   { weight: 2, arbitrary: fc.record({ a: fc.constant('done' as const), round: fc.integer({ min: 1, max: 9 }) }) },

@@ -162,7 +162,7 @@ function voidedIn(events: readonly MakeEvent[], known: ReadonlyMap<string, MakeE
   return voided
 }
 
-/** What has become of a bag on the hook, from all that happened to it, in whatever order that is told. */
+/** State of a bag on the hook, folded from all that happened to it, in whatever order that is told. */
 export function stateOf(events: readonly MakeEvent[]): MakeState {
   return new MakeLog(events).state
 }

@@ -11,7 +11,7 @@ import { type Length, relativeUncertainty } from '../../things/measure/length'
  */
 
 /** A question about a measure, and what may have been meant instead. */
-export interface Doubt {
+export interface Implausible {
   readonly what: string
   readonly instead?: { readonly label: string, readonly cm: number }
 }
@@ -55,7 +55,7 @@ function shareWords(ratio: number): string {
  *
  * @param planned what the draft says it should be
  */
-export function doubt(cm: number, planned: Length, units: Units): Doubt | undefined {
+export function implausible(cm: number, planned: Length, units: Units): Implausible | undefined {
   if (planned.cm <= 0 || cm <= 0) return undefined
   const ratio = cm / planned.cm
   if (Math.abs(Math.log(ratio)) <= Math.max(USUAL_SHARE, 3 * relativeUncertainty(planned))) return undefined

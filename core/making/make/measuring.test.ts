@@ -4,7 +4,7 @@ import { applyFix } from '../../bag/design/edit'
 import { stacked } from '../../bag/design/partIds'
 import { newDesign } from '../../bag/design/starter'
 import { draft } from '../../bag/draft/draft'
-import { doubt } from './implausible'
+import { implausible } from './implausible'
 import type { Deed, MakeEvent } from './event'
 import { expected, measurable } from './expectedLength'
 import { afterAll, eventOf, MakeLog, stateOf } from './fold'
@@ -127,23 +127,23 @@ describe('doubt in a measure', () => {
   const planned = { cm: 24.1, plusMinusCm: 0.6 }
   // 9.5 in are 24.1 cm: typed as centimetres it is 39 % of what was planned.
   it('asks for inches', () => {
-    expect(doubt(9.5, planned, 'cm')).toMatchObject({ instead: { cm: 24.13 } })
-    expect(doubt(9.5, planned, 'cm')!.what).toContain('did you mean inches?')
+    expect(implausible(9.5, planned, 'cm')).toMatchObject({ instead: { cm: 24.13 } })
+    expect(implausible(9.5, planned, 'cm')!.what).toContain('did you mean inches?')
   })
 
   it.each([
     [241, 'millimetres', 24.1], [2.4, 'point', 24], [48, 'both layers', 24], [12, 'half', 24],
   ])('asks of %f whether %s were meant', (cm, what, instead) => {
-    const found = doubt(cm, planned, 'cm')!
+    const found = implausible(cm, planned, 'cm')!
     expect(found.what).toContain(what)
     expect(found.instead!.cm).toBeCloseTo(instead, 6)
   })
 
   it('asks of what fits no slip, and of nothing that may well be', () => {
-    expect(doubt(1000, planned, 'cm')).toBeDefined()
-    expect(doubt(33, planned, 'cm')).toMatchObject({ what: expect.stringContaining('lay the tape on again') })
-    expect(doubt(27, planned, 'cm')).toBeUndefined()
-    expect(doubt(22, planned, 'cm')).toBeUndefined()
-    expect(doubt(24.1 / 2.54, planned, 'in')).toMatchObject({ what: expect.not.stringContaining('mean inches') })
+    expect(implausible(1000, planned, 'cm')).toBeDefined()
+    expect(implausible(33, planned, 'cm')).toMatchObject({ what: expect.stringContaining('lay the tape on again') })
+    expect(implausible(27, planned, 'cm')).toBeUndefined()
+    expect(implausible(22, planned, 'cm')).toBeUndefined()
+    expect(implausible(24.1 / 2.54, planned, 'in')).toMatchObject({ what: expect.not.stringContaining('mean inches') })
   })
 })

@@ -8,7 +8,7 @@ import type { MeasuredPart } from '../../bag/design/measures'
 import type { Fix } from '../../parts/part/finding'
 import { formatCm, formatLength, type Units } from '../../things/measure/format'
 import { yarnNeeds } from '../../bag/yarn/yarn'
-import { doubt, type Doubt } from './implausible'
+import { implausible, type Implausible } from './implausible'
 import { expected, type ExpectedLength } from './expectedLength'
 import type { InHand } from './plan'
 
@@ -21,7 +21,7 @@ export interface Beside {
   readonly differs: boolean
 }
 
-/** What is said of a part side by side. */
+/** Two drafts of a part side by side. */
 export interface PartSaid {
   readonly rounds: number
   readonly stitches: number
@@ -30,10 +30,10 @@ export interface PartSaid {
   readonly width: string
 }
 
-/** What a measure would change, before it is taken. */
+/** Effects of a measure, before it is taken. */
 export interface Measuring {
   readonly expected: ExpectedLength | undefined
-  readonly doubt: Doubt | undefined
+  readonly doubt: Implausible | undefined
   readonly after: Draft
   /** In a sentence or two. */
   readonly words: string
@@ -110,14 +110,14 @@ function yarnWords(before: Draft, after: Draft): string {
   return more === 0 ? '' : ` It takes about ${metresOf(Math.abs(more))} ${more > 0 ? 'more' : 'less'} yarn.`
 }
 
-/** What changes from one draft of a bag to another, by what was measured of it. */
+/** Changes from one draft of a bag to another, by what was measured of it. */
 export function compared(before: Draft, after: Draft, taken: Measurement): Measuring {
   const { units } = before.design
   const planned = 'what' in taken ? expected(before, taken.round, taken.what) : undefined
   const changed = redone(before.parts, after.parts)
   const found = planned && 'what' in taken ? `${foundWords(planned, taken.cm, units)}: ` : 'By this: '
   return {
-    expected: planned, doubt: planned && 'what' in taken ? doubt(taken.cm, planned.length, units) : undefined, after, redone: changed,
+    expected: planned, doubt: planned && 'what' in taken ? implausible(taken.cm, planned.length, units) : undefined, after, redone: changed,
     words: `${found}${changeWords(changed)}.${handlesWords(before, after)}${hangingWords(before, after)}`
       + `${yarnWords(before, after)}${stopWords(before, after)}`,
     beside: placedBeside(before, after, taken.round), same: changed.length === 0,

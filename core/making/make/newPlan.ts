@@ -22,7 +22,7 @@ function lastWorked({ road, at: { leg, index, done } }: InHand): number {
   return road.legs.slice(0, index).reduce((last, one) => (one.sort === 'round' ? one.number : last), 0)
 }
 
-/** What is worked is never redrafted: a new plan has to read the same as the old one up to the hook. */
+/** Checks that a new plan reads the same as the old one up to the hook: worked rounds are never redrafted. */
 export function newPlan(hand: InHand, plan: Design): NewPlan {
   const after = draft(plan, undefined, hand.found, hand.taken)
   for (let round = 1; round <= lastWorked(hand); round++)

@@ -1,5 +1,5 @@
-import { placeOfLeg, type Road, roadOf } from '../../readers/beats/route'
-import { type Standing, standingAt } from '../../readers/beats/position'
+import { placeOfLeg, type Route, routeOf } from '../../readers/beats/route'
+import { type HookPosition, hookPositionAt } from '../../readers/beats/position'
 import type { Design } from '../../bag/design/design'
 import { same } from '../../bag/design/merge'
 import { type Draft, draft } from '../../bag/draft/draft'
@@ -11,14 +11,14 @@ import type { MakeEvent, Spot } from './event'
 import { stateOf } from './fold'
 import { type MakeState, roundOf } from './state'
 
-/** What is being made: the plan drafted from the counts that were lived with, its road, and where on it the hook is. */
+/** The make in hand: the plan drafted from the counts that were lived with, its route, and where on it the hook is. */
 export interface InHand {
   readonly plan: Design
   readonly found: readonly CountCorrection[]
   readonly taken: readonly Measurement[]
   readonly draft: Draft
-  readonly road: Road
-  readonly at: Standing
+  readonly road: Route
+  readonly at: HookPosition
 }
 
 /** The counts of a make that its plan is drafted from: those that are not as planned. */
@@ -29,7 +29,7 @@ export function foundIn({ counts }: Pick<MakeState, 'counts'>): CountCorrection[
     .sort((a, b) => a.round - b.round)
 }
 
-/** What was measured of a make that its plan is drafted by: all that was not written down for the record alone. */
+/** Measurements of a make that its plan is drafted by: all that were not written down for the record alone. */
 export function takenIn({ measured }: Pick<MakeState, 'measured'>): Measurement[] {
   return measured.flatMap((one): Measurement[] => {
     if (one.do === 'leaned') return [{ round: one.round, leanPerTen: one.perTen }]
@@ -39,7 +39,7 @@ export function takenIn({ measured }: Pick<MakeState, 'measured'>): Measurement[
 }
 
 /** Where the hook is on a road: of a leg that a changed plan no longer has, after the last one done that it still has. */
-function spotOn(road: Road, { spot, trail }: MakeState): Spot {
+function spotOn(road: Route, { spot, trail }: MakeState): Spot {
   if (placeOfLeg(road, spot.leg) !== undefined || roundOf(spot.leg) !== undefined) return spot
   let known = trail
   while (known && placeOfLeg(road, known.leg) === undefined) known = known.before
@@ -61,10 +61,10 @@ export function inHand(state: MakeState, before?: InHand): InHand | undefined {
   const found = foundIn(state)
   const taken = takenIn(state)
   if (before && before.plan === plan && sameFound(before.found, found) && same(before.taken, taken))
-    return { ...before, at: standingAt(before.road, spotOn(before.road, state)) }
+    return { ...before, at: hookPositionAt(before.road, spotOn(before.road, state)) }
   const drafted = draft(plan, before?.draft, found, taken)
-  const road = roadOf(drafted)
-  return { plan, found, taken, draft: drafted, road, at: standingAt(road, spotOn(road, state)) }
+  const road = routeOf(drafted)
+  return { plan, found, taken, draft: drafted, road, at: hookPositionAt(road, spotOn(road, state)) }
 }
 
 /** The bag as it would be had this round not been counted yet, nor any above: what a count of it is held against. */
@@ -72,7 +72,7 @@ export function uncounted(hand: InHand, round: number): InHand {
   const found = hand.found.filter(one => one.round < round)
   if (found.length === hand.found.length) return hand
   const drafted = draft(hand.plan, hand.draft, found, hand.taken)
-  const road = roadOf(drafted)
+  const road = routeOf(drafted)
   const index = road.at.get(hand.at.leg?.id ?? '') ?? hand.at.index
   return { ...hand, found, draft: drafted, road, at: { ...hand.at, index, leg: road.legs[index] } }
 }
@@ -111,14 +111,14 @@ export function progressIn(events: readonly MakeEvent[]): Progress | undefined {
   return hand && progressOf(hand, state.finishedAt !== undefined)
 }
 
-/** What telling steps weigh beside stitches. */
+/** Weight of told steps beside stitches. */
 const STEP_WEIGHT = 20
 
-function weightOf({ worked }: Road['legs'][number]): number {
+function weightOf({ worked }: Route['legs'][number]): number {
   return worked ? worked.edge.count : STEP_WEIGHT
 }
 
-function shareDone({ legs }: Road, index: number): number {
-  const sum = (list: Road['legs']) => list.reduce((all, leg) => all + weightOf(leg), 0)
+function shareDone({ legs }: Route, index: number): number {
+  const sum = (list: Route['legs']) => list.reduce((all, leg) => all + weightOf(leg), 0)
   return sum(legs.slice(0, index)) / Math.max(1, sum(legs))
 }

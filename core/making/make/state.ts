@@ -11,7 +11,7 @@ export interface Trail {
 /** A deed with its event's id and time, so that it can be taken back. */
 export type Recorded<D> = D & { readonly id: string, readonly at: number }
 
-/** What has become of a bag on the hook. */
+/** State of a bag on the hook. */
 export interface MakeState {
   /** The design being made; none until it is known what was taken up. */
   readonly plan: Design | undefined
@@ -30,7 +30,7 @@ export interface MakeState {
   /** Weights of rounds that still stand, of each yarn the last of each round. */
   readonly weighed: readonly Recorded<WeighDeed>[]
   readonly notes: readonly Recorded<NoteDeed>[]
-  /** What the maker wrote of it in the logbook, the last of each. */
+  /** The maker's words about it in the logbook, the last of each. */
   readonly wrote: Omit<Wrote, 'do'>
   /** How often rounds were ripped back, how many in all, and in how many minutes they had been worked. */
   readonly ripped: { readonly times: number, readonly rounds: number, readonly minutes: number }
@@ -124,13 +124,13 @@ function count(state: Folding, event: Recorded<CountDeed>): void {
   state.counts = [...state.counts.filter(one => one !== before), event]
 }
 
-/** What was written last of each. */
+/** The last words of each. */
 function wroteOver(before: MakeState['wrote'], { forWhom, hookMm, yarnUsed, notes, kept }: Wrote): MakeState['wrote'] {
   const now = { forWhom, hookMm, yarnUsed, notes, kept }
   return { ...before, ...Object.fromEntries(Object.entries(now).filter(([, value]) => value !== undefined)) }
 }
 
-/** What is told of the work. */
+/** Remarks on the work. */
 const TELLINGS = ['measured', 'leaned', 'stretched', 'weighed', 'looked', 'noted', 'wrote'] as const
 type Telling = Extract<MakeEvent, { readonly do: (typeof TELLINGS)[number] }>
 
@@ -148,7 +148,7 @@ function weighsTheSame(a: WeighDeed, b: WeighDeed): boolean {
   return a.round !== undefined && a.round === b.round && a.yarn === b.yarn && (a.of ?? 'left') === (b.of ?? 'left')
 }
 
-/** What is told of the work moves no hook: it is written down. */
+/** Writes down a remark on the work: it moves no hook. */
 function tell(state: Folding, event: Telling): void {
   switch (event.do) {
     case 'weighed':

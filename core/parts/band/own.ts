@@ -1,6 +1,6 @@
 import type { SpecOf } from '../kind/kind'
 import { ownRepeat } from '../field/questions'
-import { allow, BeyondAllowance, within } from '../../things/round/allowance'
+import { stitchBudget, StitchBudgetExceeded, within } from '../../things/round/stitchBudget'
 import { foundation, type Edge } from '../../things/round/edge'
 import { bareRound } from '../../things/round/bareRound'
 import { firstKind } from '../../things/round/firstKind'
@@ -123,10 +123,10 @@ function lineOf(repeat: Repeat, i: number): number {
  */
 export function checkRepeat(repeat: Repeat, inRows = false): OwnRepeatCheck {
   try {
-    return within(allow(MOST_TRIED), () => checked(repeat, inRows))
+    return within(stitchBudget(MOST_TRIED), () => checked(repeat, inRows))
   }
   catch (beyond) {
-    if (beyond instanceof BeyondAllowance) return { ok: false, trouble: tooLong(repeat) }
+    if (beyond instanceof StitchBudgetExceeded) return { ok: false, trouble: tooLong(repeat) }
     throw beyond
   }
 }

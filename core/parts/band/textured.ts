@@ -1,7 +1,7 @@
 import { between, choice, count, figure, length, maybe, pin, want, ways } from '../field/questions'
 import { HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
 import type { Fields } from '../field/field'
-import { type Now, tenths } from '../field/context'
+import { type QuestionContext, tenths } from '../field/context'
 import type { Gauge } from '../../things/gauge/gauge'
 import { IN_ROUNDS } from '../kind/inRounds'
 import { type Keeps, kind, type KindGroup, type PartKind, type PartSpec, type Sample, type Tool } from '../kind/kind'
@@ -55,7 +55,7 @@ export const SWATCH_OF_IT = {
 } as const
 
 /** A swatch begins with what the part is told to be: whoever counts puts in what is otherwise. */
-function swatchNow(_: object, { part, gauge }: Now): TextureSwatch {
+function swatchNow(_: object, { part, gauge }: QuestionContext): TextureSwatch {
   const [below, worked] = [part?.rounds[0]?.on.count ?? 0, part?.rounds.length ?? 0]
   const stitchCm = part && below > 0 ? part.size.circumference.cm / below : gauge.sc.width.cm
   const roundCm = part && worked > 0 ? part.size.height.cm / worked : gauge.sc.height.cm

@@ -1,7 +1,7 @@
 import { between, choice, count, countOr, length, pin, want, ways } from '../field/questions'
 import { DIAMETER_CM, PINNED_ROUNDS } from '../field/bounds'
-import { told } from '../field/field'
-import { type Now, tenths } from '../field/context'
+import { labelFrom } from '../field/field'
+import { type QuestionContext, tenths } from '../field/context'
 import type { ValuesOf } from '../field/spec'
 import type { Gauge, StitchSize } from '../../things/gauge/gauge'
 import { type Evidence, perStitch } from '../../things/gauge/refine'
@@ -63,7 +63,8 @@ interface CircleAnswers {
   readonly increases: number | 'by-gauge'
 }
 
-const across = (_: object, { part }: Now) => tenths(part?.size.floor?.length.cm ?? (part?.size.circumference.cm ?? 20) / 2, DIAMETER_CM)
+const across = (_: object, { part }: QuestionContext) =>
+  tenths(part?.size.floor?.length.cm ?? (part?.size.circumference.cm ?? 20) / 2, DIAMETER_CM)
 
 /** What discs ask; `rounds` says what their rounds are, and `pins` how many of a worked base's rounds are one disc's. */
 export function discFields(rounds: string, pins: (rounds: number) => number) {
@@ -96,7 +97,7 @@ export function discFields(rounds: string, pins: (rounds: number) => number) {
     ]),
     increases: countOr('by-gauge', 'Increases a round', between(3, 48), {
       usually: between(3, 20), says: 'A school\'s number, or what lies flattest in the gauge.',
-      orDoes: told((spec: CircleAnswers, { gauge }) =>
+      orDoes: labelFrom((spec: CircleAnswers, { gauge }) =>
         `${increasesOf({ ...spec, increases: 'by-gauge' }, gauge[spec.stitch])} suit this gauge.`),
       taught: [
         { value: 6, name: '6', does: 'The school of six, usual for {sc.name}: soft hexagon, slow to grow.' },

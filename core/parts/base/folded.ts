@@ -1,6 +1,6 @@
 import { between, choice, count, length, optional, pin, want, ways } from '../field/questions'
 import { DIAMETER_CM, HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
-import { told } from '../field/field'
+import { labelFrom } from '../field/field'
 import { tenths } from '../field/context'
 import { sideEdging } from '../flat/edging'
 import { acrossShare, asksOfBands, countNear, type FlatPiece, rowEndCm, type Until, workFlat } from '../flat/flat'
@@ -51,7 +51,7 @@ const fields = {
       'counts',
       {
         repeats: count(
-          told((spec: FoldedAnswers) => (spec.pattern === 'bands' ? 'Stitches of its first row' : 'Repeats')),
+          labelFrom((spec: FoldedAnswers) => (spec.pattern === 'bands' ? 'Stitches of its first row' : 'Repeats')),
           between(1, 600),
           { usually: between(1, 12) },
         ),

@@ -1,7 +1,7 @@
 import { between, choice, count, countOr, length, optional, pin, want, ways } from '../field/questions'
 import { DIAMETER_CM, PINNED_ROUNDS } from '../field/bounds'
-import { told } from '../field/field'
-import { type Now, tenths } from '../field/context'
+import { labelFrom } from '../field/field'
+import { type QuestionContext, tenths } from '../field/context'
 import { DECIDES, GROWING } from './circle'
 import type { FormSpec } from './form'
 import { firstStitches } from './inStitches'
@@ -11,7 +11,7 @@ import type { OvalCounts } from './ovalRounds'
 import { type OvalSizeAnswers, growthTold, type OvalAsked, ovalCounts, perEndOf } from './ovalSizes'
 
 /** What a base's length and width are now. */
-const sizesNow = (_: object, { part }: Now) => ({
+const sizesNow = (_: object, { part }: QuestionContext) => ({
   lengthCm: tenths(part?.size.floor?.length.cm ?? 20, DIAMETER_CM),
   widthCm: tenths(part?.size.floor?.width.cm ?? 10, DIAMETER_CM),
 })
@@ -27,7 +27,7 @@ export const LENGTH_AND_WIDTH = want(
 )
 
 /** The counts it comes to now. */
-function countsNow(spec: object, { gauge }: Now): OvalCounts {
+function countsNow(spec: object, { gauge }: QuestionContext): OvalCounts {
   return ovalCounts(spec as OvalAsked, gauge)
 }
 
@@ -50,7 +50,8 @@ export const fields = {
   ]),
   perEnd: countOr('by-gauge', 'Increases at each end, a round', between(2, 24), {
     usually: between(2, 8), says: 'Stitches in each end of round 1, and the number that each end gains a round.',
-    orDoes: told((spec: OvalSizeAnswers, { gauge }) => `${perEndOf({ ...spec, perEnd: 'by-gauge' }, gauge[spec.stitch])} suit this gauge.`),
+    orDoes: labelFrom((spec: OvalSizeAnswers, { gauge }) =>
+      `${perEndOf({ ...spec, perEnd: 'by-gauge' }, gauge[spec.stitch])} suit this gauge.`),
     taught: [
       { value: 3, name: '3', does: 'Half of the school of six.' },
       { value: 4, name: '4', does: 'Half of the school of eight: the ends may warp a little.' },

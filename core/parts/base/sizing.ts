@@ -1,4 +1,4 @@
-import type { Now } from '../field/context'
+import type { QuestionContext } from '../field/context'
 import type { Way, WaysField } from '../field/field'
 import type { PartResult, Setting } from '../part/part'
 import { type BaseSpec, formOf, workBase } from './base'
@@ -9,7 +9,7 @@ function sizeWay(spec: BaseSpec, under: Way['under']): Way | undefined {
   return size?.is === 'ways' ? (size as WaysField).ways.find(way => way.under === under) : undefined
 }
 
-function decidedBy(spec: BaseSpec, under: Way['under'], now: Now): BaseSpec {
+function decidedBy(spec: BaseSpec, under: Way['under'], now: QuestionContext): BaseSpec {
   const way = sizeWay(spec, under)
   return way ? { ...spec, ...way.sets?.(spec, now), size: { [under]: way.from(spec, now) } } as unknown as BaseSpec : spec
 }

@@ -2,8 +2,8 @@ import type { Gauge } from '../../things/gauge/gauge'
 import type { Hook } from '../../things/gauge/onHook'
 import type { PartResult } from '../part/part'
 
-/** What a question may look at besides the spec: what its part came to, in which gauge. */
-export interface Now {
+/** Context of a question besides the spec: the part as drafted, and its gauge. */
+export interface QuestionContext {
   /** Nothing where the bag stops below it. */
   readonly part?: Omit<PartResult, 'findings'>
   readonly gauge: Gauge

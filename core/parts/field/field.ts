@@ -1,6 +1,6 @@
 import type { CardId } from '../../things/entry/cards'
 import type { FabricKind } from '../../things/stitch/dictionary'
-import type { Now } from './context'
+import type { QuestionContext } from './context'
 
 /*
  * What a maker can be asked of a part, said once: how it is asked, what it may be, and what a document means that leaves it out.
@@ -15,19 +15,19 @@ export interface Bounds {
 }
 
 /** Words of a question: always the same, or by what the spec says and what the part came to. Stitches and lengths in curly brackets. */
-export type Label = string | { of(spec: object, now: Now): string }
+export type Label = string | { of(spec: object, now: QuestionContext): string }
 
 /** Words that depend on the spec and on what the part came to. */
-export function told<S extends object>(of: (spec: S, now: Now) => string): Label {
+export function labelFrom<S extends object>(of: (spec: S, now: QuestionContext) => string): Label {
   return { of: (spec, now) => of(spec as S, now) }
 }
 
-/** What a question of any sort says of itself. */
+/** Properties of a question of any sort. */
 export interface FieldBase {
   readonly label: Label
-  /** What it is, for the schema and the tables, where the label does not say enough. */
+  /** Description for the schema and the tables, where the label does not say enough. */
   readonly says?: string
-  /** What a word of the craft in its label means, told behind a `?`. */
+  /** Explanation of a word of the craft in its label, told behind a `?`. */
   readonly why?: string
   /** How that is worked: a card with a drawing, behind the same `?`. */
   readonly card?: CardId
@@ -35,13 +35,13 @@ export interface FieldBase {
   when?(spec: object): boolean
   /** Stands in one row with its neighbours that say so too. */
   readonly beside?: true
-  /** What lies here is asked by a tool of the kind's own, or found by the program: no field of its own in the page. */
+  /** Whether it is asked by a tool of the kind's own, or found by the program: no field of its own in the page. */
   readonly unasked?: true
 }
 
 /** Further things a question can say. */
 export type More<D> = Partial<Omit<FieldBase, 'label'>> & {
-  /** What a document means that leaves it out, and what a new part begins with; without it the document has to say. */
+  /** Value that a document means that leaves it out, and that a new part begins with; without it the document has to say. */
   readonly begins?: D
   /** From where to where makers usually answer: random designs keep within it. */
   readonly usually?: Bounds
@@ -53,7 +53,7 @@ export interface CountField extends FieldBase {
   readonly bounds: Bounds
   readonly begins?: number | string
   readonly usually?: Bounds
-  /** What is counted, said behind the figure: `sts`. */
+  /** Unit of the count, said behind the figure: `sts`. */
   readonly suffix?: string
   /** A word that may stand in the place of the number: `by-gauge`; what it does, and numbers that makers teach besides. */
   readonly or?: string
@@ -76,7 +76,7 @@ export interface LengthField extends FieldBase {
   readonly bounds: Bounds
   readonly begins?: number
   readonly usually?: Bounds
-  /** What else of the same group changes with it. */
+  /** Further changes within its group. */
   along?(cm: number, group: object): object
   /** Lengths that are usual for it, to pick from. */
   readonly picks?: readonly { readonly name: string, readonly cm: number }[]
@@ -132,9 +132,9 @@ export interface Way<U extends 'want' | 'pin' = 'want' | 'pin', F extends Fields
   readonly does?: Label
   readonly fields: F
   /** The answers that this way begins with, by what the part came to. */
-  from(spec: object, now: Now): object
-  /** What else of the spec changes with it. */
-  readonly sets?: (spec: object, now: Now) => object
+  from(spec: object, now: QuestionContext): object
+  /** Further changes in the spec. */
+  readonly sets?: (spec: object, now: QuestionContext) => object
 }
 
 /** Something that can be decided in several ways, of which the document keeps one. */
@@ -156,14 +156,14 @@ export interface MaybeField<F extends Fields = Fields> extends FieldBase {
   readonly lead?: string
   /** Most do without: having none of it is then the first answer, not the last. */
   readonly usuallyNot?: true
-  begin(spec: object, now: Now): object
+  begin(spec: object, now: QuestionContext): object
 }
 
 /** A list of the same questions over and over. */
 export interface ListField<F extends Fields = Fields> extends FieldBase {
   readonly is: 'list'
   readonly of: F
-  /** What one of them is called, and what all are: for messages. */
+  /** Name of one of them, and of all: for messages. */
   readonly one: string
   readonly all: string
   readonly least: number
@@ -189,7 +189,7 @@ export interface TextField extends FieldBase {
   readonly is: 'text'
   readonly least: number
   readonly most: number
-  /** What the text has to look like, and what is said if it does not. */
+  /** Form of the text, and the message if it has another. */
   readonly pattern?: { readonly source: string, readonly flags?: string, readonly message: string }
   readonly begins?: string
 }
@@ -216,7 +216,7 @@ export interface KindsField<T = unknown> extends FieldBase {
     readonly inRows?: true
     begin?(kind: string, like: object | undefined, spec: object): object
   }
-  /** What a document holds for it, for the types alone. */
+  /** Type of its value in a document, for the types alone. */
   readonly holds?: T
 }
 

@@ -1,7 +1,7 @@
 import type { CardId } from '../../things/entry/cards'
 import type { Change } from '../part/finding'
 import type { ChoiceField, CountField, Field, Fields, MaybeField, Option, StitchField, Label, WaysField } from './field'
-import type { Now } from './context'
+import type { QuestionContext } from './context'
 import { decisionOf } from './spec'
 
 /*
@@ -30,11 +30,11 @@ export interface Answerable {
 }
 
 /** Words of a question as they are now. */
-export function said(told: Label, spec: object, now: Now): string {
+export function said(told: Label, spec: object, now: QuestionContext): string {
   return typeof told === 'string' ? told : told.of(spec, now)
 }
 
-/** What stands in a spec at a path; nothing if the way there ends before. */
+/** Value in a spec at a path; nothing if the way there ends before. */
 export function valueAt(spec: object, path: Path): unknown {
   return path.reduce<unknown>((at, key) => (at as Record<string | number, unknown> | undefined)?.[key], spec)
 }
@@ -63,7 +63,7 @@ function answers(
   path: Path,
   value: unknown,
   spec: object,
-  now: Now,
+  now: QuestionContext,
   to: (value: Option['value']) => readonly Change[],
 ): Answerable[] {
   return options.map(option => ({
@@ -74,7 +74,7 @@ function answers(
 
 /** One of a few: what is not so is left out of a document that may leave it out. */
 function choiceAnswers(
-  field: ChoiceField & { readonly optional?: true }, { path, value }: PlacedField, spec: object, now: Now,
+  field: ChoiceField & { readonly optional?: true }, { path, value }: PlacedField, spec: object, now: QuestionContext,
 ): Answerable[] {
   // What a document leaves out is not so, or the first of what it may be.
   const stands = field.optional
@@ -83,7 +83,7 @@ function choiceAnswers(
   return answers(field.options, path, stands, spec, now, to => [{ path, value: field.optional && to === false ? undefined : to }])
 }
 
-function stitchAnswers({ kinds }: StitchField, { path, value }: PlacedField, spec: object, now: Now): Answerable[] {
+function stitchAnswers({ kinds }: StitchField, { path, value }: PlacedField, spec: object, now: QuestionContext): Answerable[] {
   return answers(
     kinds.map(kind => ({ value: kind, name: `{${kind}}`, does: `{${kind}.name}` })),
     path,
@@ -95,7 +95,7 @@ function stitchAnswers({ kinds }: StitchField, { path, value }: PlacedField, spe
 }
 
 /** How something is decided: each way with the answers that it begins with, and what else changes with it. */
-function wayAnswers(field: WaysField, { path, value }: PlacedField, spec: object, now: Now): Answerable[] {
+function wayAnswers(field: WaysField, { path, value }: PlacedField, spec: object, now: QuestionContext): Answerable[] {
   const current = value === undefined ? undefined : decisionOf(field, value as object)
   const ways = field.ways.map((way): Answerable => ({
     name: said(way.name, spec, now), ...(way.does === undefined ? {} : { does: said(way.does, spec, now) }), chosen: way === current,
@@ -108,7 +108,7 @@ function wayAnswers(field: WaysField, { path, value }: PlacedField, spec: object
 }
 
 /** Whether a group of questions is there at all; together with the choice that leads it, if one does. */
-function maybeAnswers(field: MaybeField, { path, value }: PlacedField, spec: object, now: Now): Answerable[] {
+function maybeAnswers(field: MaybeField, { path, value }: PlacedField, spec: object, now: QuestionContext): Answerable[] {
   const begins = () => value ?? field.begin(spec, now)
   const without: Answerable = { ...field.without, chosen: value === undefined, changes: [{ path, value: undefined }] }
   if (field.lead === undefined) return [without, { ...field.having, chosen: value !== undefined, changes: [{ path, value: begins() }] }]
@@ -126,7 +126,9 @@ function untaught(taught: readonly number[]): number {
 }
 
 /** A number that makers teach several of: those, the word in its place, and any other. */
-function taughtAnswers({ or, orDoes, taught = [] }: CountField, { path, value }: PlacedField, spec: object, now: Now): Answerable[] {
+function taughtAnswers(
+  { or, orDoes, taught = [] }: CountField, { path, value }: PlacedField, spec: object, now: QuestionContext,
+): Answerable[] {
   const other = taught.every(one => one.value !== value) && value !== or
   // A number that nobody teaches, so that the maker is asked for theirs.
   const own = other ? value : untaught(taught.map(one => one.value))
@@ -145,7 +147,7 @@ function taughtAnswers({ or, orDoes, taught = [] }: CountField, { path, value }:
 }
 
 /** The answers that a question lets choose from; none of one that asks for a figure alone. */
-export function answersTo(put: PlacedField, spec: object, now: Now): Answerable[] {
+export function answersTo(put: PlacedField, spec: object, now: QuestionContext): Answerable[] {
   const { field } = put
   switch (field.is) {
     case 'choice':
@@ -171,7 +173,7 @@ export interface Within {
   readonly skip: readonly string[]
 }
 
-/** What a question asks further, as it is answered now; nothing of one that asks no further. */
+/** Further questions of a question, as it is answered now; none of one that asks no further. */
 export function withinOf({ field, path, value }: PlacedField): Within | undefined {
   if (field.is === 'group') return { fields: field.fields, at: path, skip: [] }
   if (value === undefined) return undefined
@@ -180,8 +182,8 @@ export function withinOf({ field, path, value }: PlacedField): Within | undefine
   return way && { fields: way.fields, at: [...path, way.under], skip: [] }
 }
 
-/** What a group of questions stands at, in short: the chosen answers by their names. */
-export function standsAt(fields: Fields, spec: object, now: Now, at: Path = []): string[] {
+/** The present answers of a group of questions, in short: the chosen ones by their names. */
+export function standsAt(fields: Fields, spec: object, now: QuestionContext, at: Path = []): string[] {
   return rowsOf(fields, spec, at)
     .flat()
     .flatMap((put) => {

@@ -22,7 +22,7 @@ import type {
   WaysField,
   YarnField,
 } from './field'
-import type { Now } from './context'
+import type { QuestionContext } from './context'
 import type { ValuesOf } from './spec'
 
 /** From the least to the most of a number. */
@@ -102,8 +102,8 @@ export function optional<F extends Field>(field: F): F & { readonly optional: tr
 
 interface WayMore<F extends Fields, S extends object> {
   readonly does?: Label
-  readonly from: (spec: S, now: Now) => ValuesOf<F>
-  readonly sets?: (spec: S, now: Now) => object
+  readonly from: (spec: S, now: QuestionContext) => ValuesOf<F>
+  readonly sets?: (spec: S, now: QuestionContext) => object
 }
 
 /** To want something in centimetres: the count is found. */
@@ -130,7 +130,7 @@ export function maybe<const F extends Fields>(
   label: Label,
   fields: F,
   more: Pick<MaybeField, 'without' | 'having' | 'lead' | 'usuallyNot' | 'says'> & {
-    readonly begin: ValuesOf<F> | ((spec: never, now: Now) => ValuesOf<F>)
+    readonly begin: ValuesOf<F> | ((spec: never, now: QuestionContext) => ValuesOf<F>)
   },
 ): MaybeField<F> {
   const { begin } = more
@@ -160,7 +160,7 @@ export function idText(label: Label, more?: Partial<TextField>): TextField {
   return text(label, 1, 24, { pattern: { source: ID, message: 'must be 1 to 24 small letters, digits or dashes' }, ...more })
 }
 
-/** What ids look like. */
+/** Form of ids. */
 export const ID = '^[a-z0-9-]{1,24}$'
 
 /** Asks for something of one of several kinds. */

@@ -23,7 +23,7 @@ type Simplified<T> = { readonly [K in keyof T]: T[K] }
 
 type WayValue<W> = W extends Way<infer U, infer F> ? { readonly [K in U]: ValuesOf<F> } : never
 
-/** What the document holds for a question. */
+/** Type of the document's value for a question. */
 export type ValueOf<F>
   = F extends ChoiceField<infer V>
     ? V
@@ -49,7 +49,7 @@ export type ValueOf<F>
 
 type OptionalKeys<F> = { [K in keyof F]: F[K] extends { readonly optional: true } ? K : never }[keyof F]
 
-/** What the document holds for a group of questions. */
+/** Type of the document's values for a group of questions. */
 export type ValuesOf<F> = Simplified<
   { readonly [K in Exclude<keyof F, OptionalKeys<F>>]: ValueOf<F[K]> } & { readonly [K in OptionalKeys<F>]?: ValueOf<F[K]> }
 >

@@ -34,7 +34,7 @@ const EDGING = {
   }),
 } as const
 
-/** What an edging says. */
+/** Answers of an edging. */
 export type Edging = ValuesOf<typeof EDGING>
 
 /** Asks for an edging. */

@@ -16,7 +16,7 @@ import { type FlatBand, flatKindOf } from './kinds'
 /** A flat piece as it is worked. */
 export interface FlatPiece {
   readonly rows: readonly WorkedRound[]
-  /** What its last row left. */
+  /** The edge that its last row left. */
   readonly edge: Edge
   readonly height: Length
   /** How wide its widest band lies. */
@@ -89,7 +89,7 @@ function leastCommon(a: number, b: number): number {
   return rest
 }
 
-/** What a piece asks of its first row: every band by itself; where no count does for all of them, the two that disagree. */
+/** Demand of a piece on its first row: every band by itself; where no count does for all of them, the two that disagree. */
 export function asksOfBands(
   bands: readonly FlatBand[],
   repeats: readonly Repeat[],

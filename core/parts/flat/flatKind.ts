@@ -20,7 +20,7 @@ export interface FlatKind {
   readonly name: string
   readonly does: string
   readonly fields: Fields
-  /** What it asks of the stitches of the row below; nothing of one that cannot be worked. */
+  /** Demand on the stitches of the row below; nothing of one that cannot be worked. */
   readonly asks: (band: FlatBand, repeats: readonly Repeat[]) => Asks | undefined
   readonly begins: (keeps: Keeps) => object
   readonly work: (band: FlatBand, on: Edge, setting: Setting) => PartResult | undefined

@@ -29,7 +29,7 @@ export type { FlatBand, FlatKind } from './flatKind'
  * What a flat piece can be stacked from: bands of the wall that can be worked to and fro too, and some that are of rows alone.
  */
 
-/** What only parts of a wall say: a flat band goes as its piece does. */
+/** Fields that only parts of a wall have: a flat band goes as its piece does. */
 const OF_WALLS = ['goes', 'hook']
 
 /** The size of its own that a band is told in by the swatch of it. */

@@ -46,7 +46,7 @@ function period(list: readonly number[]): number | undefined {
   return undefined
 }
 
-/** What goes into row ends, stitch by stitch: `1, 1, 1, 3 into the row ends of each 4 rows, over and over up all 28, 42 sts in all`. */
+/** Stitches into row ends, one by one: `1, 1, 1, 3 into the row ends of each 4 rows, over and over up all 28, 42 sts in all`. */
 export function rowEndWords(into: readonly number[]): string {
   const all = `${many(into.reduce((sum, n) => sum + n, 0), 'st')} in all`
   if (into.every(n => n === into[0])) return `${into[0]} into each of the ${many(into.length, 'row end')}, ${all}`

@@ -10,7 +10,7 @@ import type { Edge } from '../../things/round/edge'
 import { lengthForDrop } from './drop'
 import { fitted, WHERE } from './onRim'
 import { placed } from './placing'
-import { wayOf } from '../../things/round/fractionRound'
+import { fractionRound } from '../../things/round/fractionRound'
 import { offPlace, rimStitchCm, sts } from './rim'
 import { facingBelow } from '../../things/round/style'
 import { DROP_CM, underInstead } from './strapLength'
@@ -50,7 +50,7 @@ function workCrossBody(spec: CrossBodySpec, edge: Edge, setting: Setting): PartR
   const cord = cordOf(spec.cord, lengthCm, 0, setting.gauge)
   const [one, other] = placing.firsts.map(first => sts(first, 1, edge.count)) as [string, string]
   const facing = facingBelow(setting)
-  const ways = placing.firsts.map(first => wayOf(edge, first, facing)) as [number, number]
+  const ways = placing.firsts.map(first => fractionRound(edge, first, facing)) as [number, number]
   const piece: Piece = {
     id: 'cord', name: 'Cord', times: 1, start: { kind: 'chain', chains: cord.chains }, rows: [], lengthCm, widthCm: cord.thickCm,
     along: true, cordYarnCm: cord.yarnCm, colour: spec.colour,

@@ -9,7 +9,7 @@ import type { Edge } from '../../things/round/edge'
 import { FEET, JOIN, leadWords, longEnough, NO_TWIST, sewingWords, widerOnFeet } from './fromRim'
 import { between, fitted, strapsTooWide, WHERE } from './onRim'
 import { placed, placesNear } from './placing'
-import { wayOf } from '../../things/round/fractionRound'
+import { fractionRound } from '../../things/round/fractionRound'
 import { gripBetween, offPlace, rimStitchCm, sts } from './rim'
 import { facingBelow } from '../../things/round/style'
 import { SLOT_CM } from './slotSpec'
@@ -66,13 +66,13 @@ function workKnotStraps(spec: KnotStrapsSpec, edge: Edge, setting: Setting): Par
     const worked = stripFromRim(spec.stitch, spec.foot, wide, free.count, spec.colour, setting.gauge)
     const [one, other] = [sts(first, spec.foot, edge.count), sts(first + spec.foot + spanned, spec.foot, edge.count)]
     const name = which === 'short' ? 'Short strap' : 'Long strap'
-    const facing = facingBelow(setting)
+    const round = (stitch: number) => fractionRound(edge, stitch, facingBelow(setting))
     const piece: Piece = {
       id: which, name, times: 1, ...worked, along: false, colour: spec.colour, lead: leadWords(one, spec.foot), advice: [],
       finish: [NO_TWIST, sewingWords(spec.join, spec.foot), `Its other end goes to ${other}.`],
     }
     const handle: Handle = {
-      name, feet: [wayOf(edge, first + spec.foot / 2, facing), wayOf(edge, first + 1.5 * spec.foot + spanned, facing)], lies: 'around',
+      name, feet: [round(first + spec.foot / 2), round(first + 1.5 * spec.foot + spanned)], lies: 'around',
       lengthCm: free.lengthCm, gapCm: 0, widthCm: worked.widthCm, strands: wide, aboveCm: 0, colour: spec.colour,
       bears: { strands: 'stitches' },
     }

@@ -7,7 +7,7 @@ import type { PartResult, Setting, WallSetting } from '../part/part'
 import type { Edge } from '../../things/round/edge'
 import type { FabricKind } from '../../things/stitch/dictionary'
 import type { Placing } from './placing'
-import { wayOf } from '../../things/round/fractionRound'
+import { fractionRound } from '../../things/round/fractionRound'
 import { asMarked, rimStitchCm } from './rim'
 import { facingBelow } from '../../things/round/style'
 import { refusedOnHandles } from './unworked'
@@ -119,7 +119,7 @@ export function fitted<const B extends string, const F extends Fields>({
 
 /** How far round a span's middle lies. */
 export function middleWay(edge: Edge, setting: Setting, first: number, places: number): number {
-  const way = wayOf(edge, first + places / 2, facingBelow(setting))
+  const way = fractionRound(edge, first + places / 2, facingBelow(setting))
   return way - Math.floor(way)
 }
 

@@ -3,7 +3,7 @@ import type { Grip } from '../part/handle'
 import type { Setting } from '../part/part'
 import type { Edge } from '../../things/round/edge'
 import { facingBelow, facingOf } from '../../things/round/style'
-import { wayOf } from '../../things/round/fractionRound'
+import { fractionRound } from '../../things/round/fractionRound'
 import { markedAnew, type Placing } from './placing'
 
 /** A rim as the maker has it: with its sides where they were marked anew, if they were, and how far round that moved them. */
@@ -15,7 +15,7 @@ export function asMarked(
   if (sideAt === undefined) return { edge }
   const marked = markedAnew(edge, facingOf(setting, 0).turn, sideAt)
   const facing = facingBelow(setting)
-  const moved = wayOf(marked, marked.sides[0], facing) - wayOf(edge, edge.sides[0], facing)
+  const moved = fractionRound(marked, marked.sides[0], facing) - fractionRound(edge, edge.sides[0], facing)
   return { edge: marked, sidesMoved: moved - Math.round(moved) }
 }
 
@@ -38,9 +38,9 @@ export function faces(
   places: number,
 ): [OnFace, OnFace] {
   const facing = facingBelow(setting)
-  const side = wayOf(edge, edge.sides[0], facing)
+  const side = fractionRound(edge, edge.sides[0], facing)
   const face = (first: number): OnFace => {
-    const [a, b] = [wayOf(edge, first, facing), wayOf(edge, first + places, facing)]
+    const [a, b] = [fractionRound(edge, first, facing), fractionRound(edge, first + places, facing)]
     const feet = facing === 'wrong' ? ([b, a] as const) : ([a, b] as const)
     const middle = feet[0] + places / edge.count / 2
     return { name: middle - side - Math.floor(middle - side) < 0.5 ? 'front' : 'back', feet }
@@ -104,7 +104,7 @@ function middleOf(
   setting: Pick<Setting, 'rounds' | 'turns'>,
   { stitches, face }: { readonly stitches: number, readonly face: OnFace },
 ): number {
-  const way = face.feet[0] + stitches / edge.count / 2 - wayOf(edge, edge.sides[0], facingBelow(setting))
+  const way = face.feet[0] + stitches / edge.count / 2 - fractionRound(edge, edge.sides[0], facingBelow(setting))
   return Math.abs(way - Math.floor(way) - 0.25)
 }
 

@@ -1,6 +1,6 @@
 import { always, between, choice, count, length, optional, pin, want, ways } from '../field/questions'
-import { told } from '../field/field'
-import { type Now, tenths } from '../field/context'
+import { labelFrom } from '../field/field'
+import { type QuestionContext, tenths } from '../field/context'
 import { IN_ROUNDS } from '../kind/inRounds'
 import type { PartSpec } from '../kind/kind'
 import type { Demand } from '../part/asks'
@@ -23,7 +23,7 @@ interface SlotAnswers {
 }
 
 /** Where the slots lie as drafted now, whether they fit there or not. */
-function slotsNow(spec: object, { part, gauge }: Now): Slots | undefined {
+function slotsNow(spec: object, { part, gauge }: QuestionContext): Slots | undefined {
   const first = part?.rounds[0]
   const edge = first?.on ?? part?.edge
   return edge && slotsOn(spec as SlotsSpec, edge, { gauge }, first?.round.begin.turn ?? false)
@@ -34,11 +34,11 @@ function drawnAtCorners({ corners, rounds }: SlotAnswers): Partial<SlotAnswers> 
   return corners === 0 ? { corners: 1, rounds: Math.max(2, rounds) } : {}
 }
 
-function stitchesNow(spec: object, now: Now): number {
+function stitchesNow(spec: object, now: QuestionContext): number {
   return slotsNow(spec, now)?.placing.places ?? 16
 }
 
-function widthNow(spec: object, now: Now): number {
+function widthNow(spec: object, now: QuestionContext): number {
   return tenths(stitchesNow(spec, now) * now.gauge[(spec as SlotsSpec).stitch].width.cm, SLOT_CM)
 }
 
@@ -47,7 +47,7 @@ const CHAINS = ways('The chain over each is', [
     'a handle, by its drop',
     { dropCm: length('Drop, rim to hand', DROP_CM, { picks: USUAL_DROPS, usually: between(1, 30) }) },
     {
-      does: told((spec, now) => `It hangs: chains of ${slotsNow(spec, now)?.chains ?? '?'}.`), from: () => ({ dropCm: HAND_DROP_CM }),
+      does: labelFrom((spec, now) => `It hangs: chains of ${slotsNow(spec, now)?.chains ?? '?'}.`), from: () => ({ dropCm: HAND_DROP_CM }),
       sets: drawnAtCorners,
     },
   ),
@@ -78,7 +78,7 @@ export function slotFields<const I extends Into>(wide: string, into: I) {
         'centimetres',
         { widthCm: length(wide, SLOT_CM, { usually: between(1, 25) }) },
         {
-          does: told((spec, now) => (now.part ? `${stitchesNow(spec, now)} stitches are skipped for each.` : '')),
+          does: labelFrom((spec, now) => (now.part ? `${stitchesNow(spec, now)} stitches are skipped for each.` : '')),
           from: (spec: object, now) => ({ widthCm: widthNow(spec, now) }),
         },
       ),

@@ -1,6 +1,6 @@
 import { between, count, length, pin, stitch, want, ways } from '../field/questions'
-import { type Bounds, type Label, told } from '../field/field'
-import { type Now, tenths } from '../field/context'
+import { type Bounds, type Label, labelFrom } from '../field/field'
+import { type QuestionContext, tenths } from '../field/context'
 import type { Finding, Fix } from '../part/finding'
 import { HAND_DROP_CM, SHOULDER_DROP_CM } from './drop'
 import { runsAcross, STRIP_STITCHES } from './strip'
@@ -22,7 +22,7 @@ function counted(spec: object): 'rows' | 'chains' {
 }
 
 /** Rows or chains of a piece's free part now: what a pinned length starts from. */
-function countNow(spec: object, { part }: Now, piece: number): number {
+function countNow(spec: object, { part }: QuestionContext, piece: number): number {
   const made = part?.pieces?.[piece]
   const handle = part?.handles?.[piece]
   if (!made || !handle) return 40
@@ -50,10 +50,10 @@ export function strapLength(label: string, { piece = 0, usual = true } = {}) {
       },
     ),
     pin(
-      told(counted),
+      labelFrom(counted),
       {
         count: count(
-          told(spec => `${label}: ${counted(spec)}`),
+          labelFrom(spec => `${label}: ${counted(spec)}`),
           between(1, 1000),
           { usually: between(1, 60) },
         ),

@@ -2,7 +2,7 @@ import type { CardId } from '../../things/entry/cards'
 import { between, choice, count, optional } from '../field/questions'
 import { EDGED } from '../flat/edging'
 import { bandsField } from '../flat/kinds'
-import { told } from '../field/field'
+import { labelFrom } from '../field/field'
 import { WIDE_CM } from './onRim'
 import { runsAcross } from './strip'
 
@@ -28,7 +28,7 @@ export const STRIP = {
     { begins: 'along' },
   ),
   wide: count(
-    told(spec => (runsAcross(spec) ? 'Stitches across' : 'Rows side by side')),
+    labelFrom(spec => (runsAcross(spec) ? 'Stitches across' : 'Rows side by side')),
     between(1, 60),
     { begins: 6, beside: true, usually: between(1, 12) },
   ),

@@ -1,6 +1,6 @@
 import type { Fields } from '../field/field'
 import { between, choice, count, figure, group, maybe, optional, text, yarn } from '../field/questions'
-import type { Now } from '../field/context'
+import type { QuestionContext } from '../field/context'
 import type { ValuesOf } from '../field/spec'
 import type { Gauge } from '../../things/gauge/gauge'
 import type { Hook } from '../../things/gauge/onHook'
@@ -31,7 +31,7 @@ export const OWN_HOOK = maybe(
       does: 'Its stitches are taken to be as much larger as the hook is thicker, an estimate, until a swatch of it says better.',
     },
     says: 'The hook and the strands that it is worked with, where they are others than the swatch\'s.',
-    begin: (_: object, { hook }: Now) => ({ hookMm: hook?.hookMm ?? 4, strands: hook?.strands ?? 1 }),
+    begin: (_: object, { hook }: QuestionContext) => ({ hookMm: hook?.hookMm ?? 4, strands: hook?.strands ?? 1 }),
   },
 )
 

@@ -1,6 +1,6 @@
 import { between, choice, count, length, maybe, optional, pin, want, ways } from '../field/questions'
 import { AROUND_CM, DIAMETER_CM, HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
-import { type Now, tenths } from '../field/context'
+import { type QuestionContext, tenths } from '../field/context'
 import type { PartSpec } from '../kind/kind'
 import type { Asks } from '../part/asks'
 
@@ -8,7 +8,7 @@ const LOOP_CHAINS = between(2, 60)
 const usualChains = between(2, 9)
 
 /** The chains of the longest loops, as drafted now. */
-function longestNow({ part, gauge }: Now): number {
+function longestNow({ part, gauge }: QuestionContext): number {
   return Math.round(Math.max(2, ...(part?.net?.loopsCm ?? [3])) / gauge.ch.width.cm)
 }
 

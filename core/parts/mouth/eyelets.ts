@@ -1,6 +1,6 @@
 import { between, choice, count, length, maybe, optional, pin, want, ways, yarn } from '../field/questions'
 import { CORD_CM } from '../field/bounds'
-import type { Now } from '../field/context'
+import type { QuestionContext } from '../field/context'
 import { IN_ROUNDS } from '../kind/inRounds'
 import { kind, type PartSpec } from '../kind/kind'
 import { times } from '../../things/measure/length'
@@ -145,7 +145,7 @@ function cordsIn(spec: object): CordsSpec | undefined {
 }
 
 /** The cord as drafted now. */
-function cordNow({ cords }: EyeletAnswers, { part, gauge }: Now): Cord | undefined {
+function cordNow({ cords }: EyeletAnswers, { part, gauge }: QuestionContext): Cord | undefined {
   return cords && part && drawstring(cords, part.size.circumference.cm, gauge)
 }
 

@@ -1,4 +1,4 @@
-/** What a band asks of the count it stands on: a multiple of so many stitches, and so many more. */
+/** Demand of a part on the count it stands on: a multiple of so many stitches, and so many more. */
 export interface Asks {
   readonly multiple: number
   readonly plus: number
@@ -48,12 +48,12 @@ export function asksWords({ multiple, plus, takes }: Asks): string {
   return plus > 0 ? `${times} and ${plus} more` : `${times} less ${-plus}`
 }
 
-/** What a part that works a repeat asks of the count below, and what it leaves. */
+/** Demand of a part that works a repeat on the count below, and its yield. */
 export interface Demand {
   readonly asks: Asks
   /** The count it leaves of one that it can be worked on: what working it comes to, without working it. */
   readonly leaves: (count: number) => number
-  /** What it leaves does not depend on what comes up from below: what stands above it is not touched by what lies under it. */
+  /** Whether its yield does not depend on what comes up from below: what stands above it is not touched by what lies under it. */
   readonly steadies?: true
 }
 

@@ -21,7 +21,7 @@ import type { Start } from './start'
 /** A size that is either wanted in centimetres (the count is found) or pinned as a count (the size is told). */
 export type Size<Want, Pin> = { readonly want: Want } | { readonly pin: Pin }
 
-/** What a part knows of the bag besides its own spec and the edge it stands on. */
+/** Setting of a part: the bag besides its own spec and the edge it stands on. */
 export interface Setting {
   readonly gauge: Gauge
   readonly rounds: Rounds
@@ -38,26 +38,26 @@ export interface Setting {
   readonly repeats?: readonly Repeat[]
   /** Worked flat: how many rows of the piece lie below, and whether the first of them faces wrong; in rounds if left out. */
   readonly rows?: RowsBelow
-  /** What stands inside from here up: how far round it goes, and how tall it still is. */
+  /** Contents that stand inside from here up: how far round they go, and how tall they still are. */
   readonly inside?: { readonly aroundCm: number, readonly heightCm: number }
 }
 
-/** What a part of the wall knows besides: the maker's own repeats, and which counts all that stands above it can be worked on. */
+/** Setting of a part of the wall: besides, the maker's own repeats, and which counts all that stands above it can be worked on. */
 export interface WallSetting extends Setting {
   readonly repeats: readonly Repeat[]
   /** The hook that the gauge is on. */
   readonly hook: Hook
   readonly accepts: (count: number) => boolean
-  /** What lies below is worked: a count that is found comes to what everything above accepts, for there is no going back. */
+  /** Whether the rounds below are worked: a count that is found comes to what everything above accepts, for there is no going back. */
   readonly dividing?: boolean
 }
 
-/** What the very first part of a bag is worked in: nothing lies below it. */
+/** Setting of the very first part of a bag: nothing lies below it. */
 export function fromNothing(gauge: Gauge, rounds: Rounds, repeats: readonly Repeat[] = []): Setting {
   return { gauge, rounds, index: 0, turns: 0, repeats }
 }
 
-/** What a part measures once worked. */
+/** Sizes of a part once worked. */
 export interface PartSize {
   /** How much it adds to the bag's height. */
   readonly height: Length
@@ -67,15 +67,15 @@ export interface PartSize {
   readonly floor?: Floor
 }
 
-/** What a part has besides its rounds, if it has it: how it is drawn, said and judged, whatever kind of part it is. */
+/** Roles of a part besides its rounds: how it is drawn, said and judged, whatever kind of part it is. */
 export interface Roles {
   /** How its edges are closed, if they are. */
   readonly seam?: CardId
-  /** What it needs besides yarn and hook: a button, a zip, a tape. */
+  /** Notions it needs besides yarn and hook: a button, a zip, a tape. */
   readonly notions?: readonly string[]
   /** That it is meant to look as it does, where makers worry (craft 13). */
   readonly looks?: string
-  /** What a base is worked into. */
+  /** Foundation of a base. */
   readonly start?: Start
   /** Of a base: where its stitches lie, seen from above. */
   readonly layOut?: LayOut

@@ -10,7 +10,7 @@ export interface Piece {
   readonly name: string
   /** How many of them are made. */
   readonly times: number
-  /** What its first row is worked into. */
+  /** Foundation of its first row. */
   readonly start: Start
   /** Said instead of the start, where it grows from the bag or is no more than a chain. */
   readonly lead?: string

@@ -18,7 +18,7 @@ export interface DiscPair {
   readonly ringsCm: readonly number[]
 }
 
-/** What a part in flat pieces shows in front: the rows of one, how much each rises, and how much of the way round they take. */
+/** The front of a part in flat pieces: the rows of one, how much each rises, and how much of the way round they take. */
 export interface Faces {
   readonly rows: readonly WorkedRound[]
   readonly rises: readonly number[]
@@ -63,7 +63,7 @@ export interface Eyelets {
   readonly cords?: CordsSpec
 }
 
-/** What closes the mouth: a strip or a loop over a button, or a zip along the rim; by the piece that is worked for it. */
+/** Closure of the mouth: a strip or a loop over a button, or a zip along the rim; by the piece that is worked for it. */
 export interface Closure {
   readonly by: 'strip' | 'loop' | 'teeth'
   /** How wide its button is, if it has one. */

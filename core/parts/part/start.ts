@@ -1,4 +1,4 @@
-/** What there is to know of a way to start, besides its words. */
+/** Traits of a way to start, besides its words. */
 interface StartTraits {
   /** The first round goes into its chains. */
   readonly intoChains?: true
@@ -22,7 +22,7 @@ export const STARTS = {
   'foundation-sc': { stitched: true }, 'foundation-side': { sided: true }, 'chain-loop': { looped: true }, 'bought': { holed: true },
 } as const satisfies Readonly<Record<string, StartTraits>>
 
-/** What the first round of a bag, or the first row of a piece, is worked into. */
+/** Foundation of a bag's first round, or of a piece's first row. */
 export interface Start {
   readonly kind: keyof typeof STARTS
   /** Chains made before the first round, turning chain included; 0 for a ring of yarn; holes of a bought floor. */
@@ -33,7 +33,7 @@ export interface Start {
   readonly beforeCm?: number
 }
 
-/** What there is to know of a start. */
+/** Traits of a start. */
 export function traitsOf({ kind }: Start): StartTraits {
   return STARTS[kind]
 }

@@ -26,7 +26,7 @@ const WORDS: Readonly<Record<FindingCount['weight'], (number: number) => string>
   watch: number => `${number} to keep an eye on`,
 }
 
-/** What is found, in a few words: `1 stops it, 2 to take care of`; nothing where there is nothing. */
+/** Findings in a few words: `1 stops it, 2 to take care of`; nothing where there are none. */
 export function countedWords(counted: readonly FindingCount[]): string {
   return counted.map(({ weight, number }) => WORDS[weight](number)).join(', ')
 }

@@ -3,7 +3,7 @@ import { asksWords } from '../part/asks'
 import { demandOf, kindOf, type WallSpec } from './wall'
 
 /** What a part asks of the stitches below it, and leaves of them; nothing if it takes any, or comes to a count of its own. */
-export function asksOf(spec: WallSpec, seen: PartContext): string {
+export function asksOfPart(spec: WallSpec, seen: PartContext): string {
   const demand = kindOf(spec).group === 'Shaping' ? undefined : demandOf(spec, seen)
   if (!demand) return ''
   const { multiple, plus } = demand.asks

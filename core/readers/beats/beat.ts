@@ -20,10 +20,10 @@ export type BeatSpeech
     | { readonly say: 'doing', readonly passing: readonly Skipping[], readonly clause: Doing }
   /** Places passed over at the very end of a row: nothing comes after them. */
     | { readonly say: 'passing', readonly passing: readonly Skipping[] }
-  /** What is no stitch: a step of finishing, a way to begin; before the maker's vocabulary (tell.ts). */
+  /** A step that is no stitch: finishing, a way to begin; before it is translated (translate.ts). */
     | { readonly say: 'telling', readonly text: string }
 
-/** What the hook does next. */
+/** The next thing that the hook does. */
 export interface Beat {
   readonly said: BeatSpeech
   /** The things made: `from` up to but not with `to`. */

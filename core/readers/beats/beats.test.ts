@@ -5,12 +5,12 @@ import { stacked } from '../../bag/design/partIds'
 import { demoDesigns, randomDesigns } from '../../../tests/pattern/spokenOf'
 import { kindAt } from '../../things/round/workedRound'
 import type { Beat } from './beat'
-import { comingIn } from './upcoming'
-import { roadOf } from './route'
+import { upcomingIn } from './upcoming'
+import { routeOf } from './route'
 import { doneAfter, ownSize } from './size'
 import { sayBeats } from './words'
 
-/** What beats make, counted by their own words' trees and not by the sentence's. */
+/** Stitches that beats make, counted by their own words' trees and not by the sentence's. */
 function madeOf(beats: readonly Beat[]): { stitches: number, chains: number[] } {
   let stitches = 0
   const chains: number[] = []
@@ -46,7 +46,7 @@ const designs = [...demoDesigns(), ...randomDesigns(30).map((design, i) => ({ na
 describe('the beats of a round (law 1)', () => {
   it('multiply out to exactly its stitches and spaces, in every size, in every round of any design', () => {
     for (const { name, design } of designs) {
-      for (const leg of roadOf(draft(design)).legs) {
+      for (const leg of routeOf(draft(design)).legs) {
         if (!leg.worked || leg.worked.edge.count > 800) continue
         const beats = leg.beats()
         const { edge, round } = leg.worked
@@ -77,7 +77,7 @@ describe('the beats of a round (law 1)', () => {
 
   it('say the kind of stitch that is made, beat by beat', () => {
     for (const { name, design } of demoDesigns()) {
-      for (const leg of roadOf(draft(design)).legs) {
+      for (const leg of routeOf(draft(design)).legs) {
         if (!leg.worked) continue
         for (const { said, from } of leg.beats()) {
           if (said.say !== 'doing' || said.clause.say !== 'work') continue
@@ -93,10 +93,10 @@ describe('the road', () => {
   it('says to turn the work only where the next of the same sort is worked turned', () => {
     let turned = 0
     for (const { name, design } of demoDesigns()) {
-      const road = roadOf(draft({ ...design, rounds: { style: 'turned', startingChainCounts: false } }))
+      const road = routeOf(draft({ ...design, rounds: { style: 'turned', startingChainCounts: false } }))
       road.legs.forEach((leg, i) => {
         const next = road.legs[i + 1]
-        const turns = comingIn(road, i, { terms: 'us', repeats: 'brackets', units: 'cm' }).some(({ sort }) => sort === 'turn')
+        const turns = upcomingIn(road, i, { terms: 'us', repeats: 'brackets', units: 'cm' }).some(({ sort }) => sort === 'turn')
         const wanted = Boolean(leg.worked && next?.worked?.round.begin.turn && next.sort === leg.sort)
         expect(turns, `${name} ${leg.id}`).toBe(wanted)
         if (turns) turned++
@@ -107,7 +107,7 @@ describe('the road', () => {
 
   it('goes from the first chain to the last end of every demo bag, each leg with an id of its own', () => {
     for (const { name, design } of demoDesigns()) {
-      const { legs, at } = roadOf(draft(design))
+      const { legs, at } = routeOf(draft(design))
       expect(at.size, name).toBe(legs.length)
       expect(legs[0]!.sort, name).toBe('start')
       expect(legs.at(-1)!.sort).toBe('steps')
@@ -127,7 +127,7 @@ const disc = draft({
 })
 
 describe('what a maker reads at the hook', () => {
-  const legs = roadOf(disc).legs.filter(({ sort }) => sort === 'round')
+  const legs = routeOf(disc).legs.filter(({ sort }) => sort === 'round')
   const read = (round: number, size: 'stitch' | 'group') => {
     const beats = legs[round - 1]!.beats()
     const words: string[] = []

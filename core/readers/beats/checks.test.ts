@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest'
 import { demoDesigns } from '../../../tests/pattern/spokenOf'
 import { draft } from '../../bag/draft/draft'
 import { countAfter, tapeAfter } from './checks'
-import { aheadOf, alikeAfter, comingIn } from './upcoming'
-import { looksAt } from './lookFrequency'
-import { roadOf } from './route'
+import { aheadOf, alikeAfter, upcomingIn } from './upcoming'
+import { lookWordsAt } from './lookFrequency'
+import { routeOf } from './route'
 
 const MANNER = { terms: 'us', repeats: 'brackets' } as const
-const roadTo = (file: string) => roadOf(draft(demoDesigns().find(({ name }) => name === file)!.design))
+const roadTo = (file: string) => routeOf(draft(demoDesigns().find(({ name }) => name === file)!.design))
 const pouch = roadTo('seed-head-pouch.json')
 const round = (road: typeof pouch, number: number) => road.legs[road.at.get(`r${number}`)!]!
 
@@ -82,10 +82,10 @@ describe('where the tape pays', () => {
 describe('what must not be missed', () => {
   it('is told with the beat it comes with', () => {
     for (const { name, design } of demoDesigns()) {
-      const road = roadOf(draft(design))
+      const road = routeOf(draft(design))
       road.legs.forEach((leg, index) => {
         const beats = leg.beats()
-        for (const one of comingIn(road, index, MANNER)) {
+        for (const one of upcomingIn(road, index, MANNER)) {
           expect(one.at, `${name} ${leg.id} ${one.sort}`).toBeGreaterThanOrEqual(0)
           expect(one.at).toBeLessThanOrEqual(beats.length)
           if (one.sort === 'join') expect(beats[one.at]!.said.say).toBe('ending')
@@ -97,7 +97,7 @@ describe('what must not be missed', () => {
 
   it('counts down to it', () => {
     const index = pouch.legs.findIndex(leg => leg.line(MANNER)?.after)
-    const coming = comingIn(pouch, index, MANNER)
+    const coming = upcomingIn(pouch, index, MANNER)
     const change = coming.find(({ sort }) => sort === 'colour')!
     expect(change.what).toContain('change to')
     expect(aheadOf(coming, change.at - 2).find(({ sort }) => sort === 'colour')!.beats).toBe(2)
@@ -114,10 +114,10 @@ describe('what must not be missed', () => {
 describe('is it meant to look like this?', () => {
   it('has a sentence for every round of every demo bag', () => {
     for (const { name, design } of demoDesigns()) {
-      const road = roadOf(draft(design))
+      const road = routeOf(draft(design))
       if (road.draft.sizes.height.cm < 5) continue
       for (const leg of road.legs.filter(({ sort }) => sort === 'round'))
-        expect(looksAt(road, leg).join(' ').length, `${name} ${leg.id}`).toBeGreaterThan(10)
+        expect(lookWordsAt(road, leg).join(' ').length, `${name} ${leg.id}`).toBeGreaterThan(10)
     }
   })
 })

@@ -1,4 +1,4 @@
-import { seenIn } from '../../bag/design/partContexts'
+import { contextsIn } from '../../bag/design/partContexts'
 import { isBase, risenCm, wallPartOf } from '../../bag/draft/draftPart'
 import { relativeUncertainty } from '../../things/measure/length'
 import type { Draft, DraftPart } from '../../bag/draft/draft'
@@ -8,13 +8,13 @@ import { floorWords } from '../words/floorWords'
 import { tape } from '../../things/stitch/translate'
 import { demandOf } from '../../parts/wall/wall'
 import { type Beat, groupsIn } from './beat'
-import type { Leg, Road } from './route'
+import type { Leg, Route } from './route'
 
 /** A count that is asked for when a round is done: how many it should be, of what, and how to count them. */
 export interface CountAsked {
   readonly round: number
   readonly planned: number
-  /** What is counted: stitches by their V's, spaces, loops. */
+  /** The thing that is counted: stitches by their V's, spaces, loops. */
   readonly what: Countable['what']
   readonly how: string
   /** Why it pays here. */
@@ -72,7 +72,7 @@ function baseName({ size: { floor } }: DraftPart): string {
 /** Whether a part works a repeat that a count must divide by: a texture, a net, a casing. */
 function asksOfCount({ design, known: { gauge } }: Draft, part: DraftPart): boolean {
   const spec = wallPartOf(part)
-  const asks = spec && demandOf(spec, seenIn(design, gauge))?.asks
+  const asks = spec && demandOf(spec, contextsIn(design, gauge))?.asks
   return asks !== undefined && (asks.multiple > 1 || asks.plus !== 0 || asks.takes !== undefined)
 }
 
@@ -96,7 +96,7 @@ function whyWithin(draft: Draft, part: DraftPart, inPart: number, last: boolean)
 }
 
 /** Why a count pays when a round is done; nothing where it does not (handbook 16). */
-function whyCount({ draft }: Road, part: DraftPart, number: number): string | undefined {
+function whyCount({ draft }: Route, part: DraftPart, number: number): string | undefined {
   const { worked } = draft.rounds[number - 1]!
   const inPart = number - part.firstRound
   const last = inPart === part.rounds.length - 1
@@ -128,7 +128,7 @@ function plainRun({ rounds }: DraftPart, inPart: number): number {
 }
 
 /** The count that is asked for when a leg is done; nothing where it does not pay. */
-export function countAfter(road: Road, leg: Leg): CountAsked | undefined {
+export function countAfter(road: Route, leg: Leg): CountAsked | undefined {
   if (leg.sort !== 'round') return undefined
   const part = road.draft.parts.find(({ id }) => id === leg.part)!
   const why = whyCount(road, part, leg.number)
@@ -142,8 +142,8 @@ export function countOf(leg: Leg, why: string): CountAsked | undefined {
   return { round: leg.number, planned: number, what, how: howToCount(leg.worked, what, leg.beats(), number), why }
 }
 
-/** What the tape is wanted for when a leg is done: the end of the base, ten rounds of wall, a part's end (craft 17). */
-export function tapeAfter({ draft }: Road, leg: Leg): TapeAsked | undefined {
+/** Occasions for the tape when a leg is done: the end of the base, ten rounds of wall, a part's end (craft 17). */
+export function tapeAfter({ draft }: Route, leg: Leg): TapeAsked | undefined {
   if (leg.sort !== 'round') return undefined
   const part = draft.parts.find(({ id }) => id === leg.part)!
   const inPart = leg.number - part.firstRound + 1

@@ -1,7 +1,7 @@
 import { type DraftPart, isBase } from '../../bag/draft/draftPart'
 import { tape } from '../../things/stitch/translate'
 import { heightAt } from './checks'
-import type { Leg, Road } from './route'
+import type { Leg, Route } from './route'
 
 /** So many rounds of a net are nothing to look at yet (craft 17). */
 const NET_SHOWS_AFTER = 3
@@ -39,7 +39,7 @@ function floorLooks(part: DraftPart, inPart: number): string[] {
   ]
 }
 
-function wallLooks({ draft }: Road, part: DraftPart, inPart: number): string[] {
+function wallLooks({ draft }: Route, part: DraftPart, inPart: number): string[] {
   const { cm } = heightAt(draft.parts, part, inPart)
   const base = draft.parts[0]!
   const aboveBase = part.firstRound + inPart - 1 - base.rounds.length
@@ -56,8 +56,8 @@ function wallLooks({ draft }: Road, part: DraftPart, inPart: number): string[] {
   return tall
 }
 
-/** What lies in the hand when a leg is in work, and that it is meant to look so; in the house's words before vocabulary (tell.ts). */
-export function looksAt(road: Road, leg: Leg): string[] {
+/** Notes on how a leg should look in the hand while it is in work; texts before they are translated (translate.ts). */
+export function lookWordsAt(road: Route, leg: Leg): string[] {
   const part = road.draft.parts.find(({ id }) => id === leg.part)
   if (leg.sort === 'row' && leg.worked?.round.join === 'open')
     return ['A strip of its own, longer than it is wide: it curls until it is sewn on.']

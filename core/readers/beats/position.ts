@@ -1,8 +1,8 @@
 import { type Beat, groupsIn } from './beat'
-import { type Leg, placeOfLeg, type Road } from './route'
+import { type Leg, placeOfLeg, type Route } from './route'
 
 /** Where the hook is on a road. */
-export interface Standing {
+export interface HookPosition {
   /** The leg in hand, by its place on the road; the road's length when all is done. */
   readonly index: number
   readonly leg: Leg | undefined
@@ -10,12 +10,12 @@ export interface Standing {
   readonly done: number
 }
 
-function nextAfter(road: Road, index: number): Standing {
+function nextAfter(road: Route, index: number): HookPosition {
   return { index: index + 1, leg: road.legs[index + 1], done: 0 }
 }
 
 /** The last round of the road that is not beyond the one a leg's id names: for a leg that a changed plan no longer has. */
-function nearest(road: Road, id: string): number {
+function nearest(road: Route, id: string): number {
   const number = /^r(\d+)$/.exec(id)?.[1]
   if (number === undefined) return -1
   let found = -1
@@ -24,7 +24,7 @@ function nearest(road: Road, id: string): number {
 }
 
 /** Where a spot of the log lies on a road; at a leg's end is at the next one's beginning. */
-export function standingAt(road: Road, { leg: id, beats }: { readonly leg: string, readonly beats: number | 'all' }): Standing {
+export function hookPositionAt(road: Route, { leg: id, beats }: { readonly leg: string, readonly beats: number | 'all' }): HookPosition {
   const known = placeOfLeg(road, id)
   const index = known ?? nearest(road, id)
   if (index < 0) return { index: 0, leg: road.legs[0], done: 0 }

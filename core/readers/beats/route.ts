@@ -28,7 +28,7 @@ import { type Beat, beatsOf, CHAINS_TO_MARKER, foundationBeats, tellings } from 
  * is come to.
  */
 
-/** What sort of leg it is: a start, a round of the bag, a row of a piece, or steps that are told. */
+/** Sort of leg: a start, a round of the bag, a row of a piece, or steps that are told. */
 export type LegSort = 'start' | 'round' | 'row' | 'steps'
 
 /** A leg before it is come to. */
@@ -37,24 +37,24 @@ export interface Leg {
   readonly sort: LegSort
   /** The part of the bag that it belongs to. */
   readonly part: string
-  /** What it is called where it stands: a part, a piece. */
+  /** Name of the part or piece where it stands. */
   readonly title: string
   /** Of rounds and rows: which, and of how many. */
   readonly number: number
   readonly of: number
-  /** What it is worked on and leaves; none of what is told. */
+  /** The edges it is worked on and leaves; none for what is told. */
   readonly worked: WorkedRound | undefined
-  /** What its piece or the bag starts from. */
+  /** The start of its piece or of the bag. */
   readonly start: Start
   /** Its line in the pattern, in a manner; none of what is told. */
   readonly line: (manner: Manner) => SaidLine | undefined
-  /** What is to be read before the first beat. */
+  /** Texts to be read before the first beat. */
   readonly lead: string | undefined
   readonly beats: () => readonly Beat[]
 }
 
 /** The road of a draft. */
-export interface Road {
+export interface Route {
   readonly draft: Draft
   readonly legs: readonly Leg[]
   /** The places of legs on the road, by their ids. */
@@ -64,11 +64,11 @@ export interface Road {
 }
 
 /** The place of a leg on a road, by its id or what it was called earlier; nothing if it is not there. */
-export function placeOfLeg({ at, earlier }: Road, id: string): number | undefined {
+export function placeOfLeg({ at, earlier }: Route, id: string): number | undefined {
   return at.get(id) ?? at.get(earlier.get(id) ?? '')
 }
 
-/** What sentences are taken apart in: beats do not depend on it. */
+/** The manner that sentences are taken apart in: beats do not depend on it. */
 const ANY_MANNER: Manner = { terms: 'us', repeats: 'brackets' }
 
 const SORT_OF_PLACE: Readonly<Record<number, Sort>> = {
@@ -172,7 +172,7 @@ function rounds(draft: Draft, part: DraftPart): Leg[] {
   })
 }
 
-/** What is worked on its own, as often as it is made: its start, its rows, how it is joined. */
+/** A piece worked on its own, as often as it is made: its start, its rows, how it is joined. */
 function pieceLegs(draft: Draft, part: DraftPart, piece: Piece): Leg[] {
   return Array.from({ length: piece.times }, (_, copy): Leg[] => {
     const id = `${part.id}/${piece.id}/${copy + 1}`
@@ -253,7 +253,7 @@ function earlierNames(draft: Draft): [name: string, id: string][] {
 }
 
 /** Everything that is done to make a bag, in order. */
-export function roadOf(draft: Draft): Road {
+export function routeOf(draft: Draft): Route {
   const legs = [...draft.parts.flatMap(part => partLegs(draft, part)), ...finishLegs(draft)]
   return { draft, legs, at: new Map(legs.map(({ id }, i) => [id, i])), earlier: new Map(earlierNames(draft)) }
 }

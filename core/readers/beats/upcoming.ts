@@ -3,30 +3,30 @@ import { tape } from '../../things/stitch/translate'
 import type { Manner } from '../words/manner'
 import { type Beat, groupsIn } from './beat'
 import { countAfter, tapeAfter } from './checks'
-import type { Leg, Road } from './route'
+import type { Leg, Route } from './route'
 
-/** What must not be missed in a round. */
-export const COMING_SORTS = ['marker', 'corner', 'side', 'colour', 'join', 'closing', 'turn', 'count', 'tape'] as const
-export type ComingSort = (typeof COMING_SORTS)[number]
+/** Sorts of things that must not be missed in a round. */
+export const UPCOMING_SORTS = ['marker', 'corner', 'side', 'colour', 'join', 'closing', 'turn', 'count', 'tape'] as const
+export type UpcomingSort = (typeof UPCOMING_SORTS)[number]
 
 /** Something that comes in a leg, and when. */
-export interface Coming {
-  readonly sort: ComingSort
+export interface Upcoming {
+  readonly sort: UpcomingSort
   /** The beat it comes with, from 0; the number of beats for what comes when all are done. */
   readonly at: number
   readonly what: string
 }
 
-/** What is told first where several things come at once: what cannot be put right later. */
-export const IMPORTANCE: readonly ComingSort[] = ['colour', 'closing', 'turn', 'corner', 'count', 'tape', 'marker', 'join', 'side']
+/** The order of telling where several things come at once: first those that cannot be put right later. */
+export const IMPORTANCE: readonly UpcomingSort[] = ['colour', 'closing', 'turn', 'corner', 'count', 'tape', 'marker', 'join', 'side']
 
 /** A coming thing as it is seen from where the hook is. */
-export interface Ahead extends Coming {
+export interface Ahead extends Upcoming {
   /** Beats until then; 0 is now. */
   readonly beats: number
 }
 
-/** What is told so many beats before it comes is told in time. */
+/** So many beats before it comes, telling is in time. */
 export const IN_TIME_BEATS = 3
 
 /** The beat that makes a thing. */
@@ -39,24 +39,24 @@ function lastDoing(beats: readonly Beat[]): number {
 }
 
 /** Markers besides the one at the start, counted as the pattern does. */
-function markers({ draft }: Road, leg: Leg, beats: readonly Beat[]): Coming[] {
+function markers({ draft }: Route, leg: Leg, beats: readonly Beat[]): Upcoming[] {
   const part = draft.parts.find(({ id }) => id === leg.part)
   const marked = leg.sort === 'round' ? (part?.markers?.[leg.number - part.firstRound] ?? []) : []
-  const start: Coming[] = leg.sort === 'round' && leg.worked?.edge.closed
+  const start: Upcoming[] = leg.sort === 'round' && leg.worked?.edge.closed
     ? [{ sort: 'marker', at: Math.max(0, beatMaking(beats, 0)), what: 'Put the marker in the first stitch' }]
     : []
   if (marked.length < 2) return start
   return [
     ...start.filter(() => !marked.includes(0)),
-    ...marked.map((made): Coming => ({ sort: 'marker', at: beatMaking(beats, made), what: `Marker in stitch ${made + 1}` })),
+    ...marked.map((made): Upcoming => ({ sort: 'marker', at: beatMaking(beats, made), what: `Marker in stitch ${made + 1}` })),
   ]
 }
 
 /** A place of a floor that takes three or more is one of its corners, or an end's turn. */
-function corners({ draft }: Road, leg: Leg, beats: readonly Beat[]): Coming[] {
+function corners({ draft }: Route, leg: Leg, beats: readonly Beat[]): Upcoming[] {
   const part = draft.parts.find(({ id }) => id === leg.part)
   if (leg.sort !== 'round' || !part || !isBase(part) || groupsIn(beats) > MOST_CORNERS) return []
-  const found: Coming[] = []
+  const found: Upcoming[] = []
   beats.forEach(({ said, to, from }, at) => {
     const stitches = to - from
     if (said.say === 'doing' && said.clause.say === 'work' && stitches >= 3)
@@ -68,17 +68,17 @@ function corners({ draft }: Road, leg: Leg, beats: readonly Beat[]): Coming[] {
 const MOST_CORNERS = 12
 
 /** Half way round: where the bag folds when it lies flat. */
-function sides(leg: Leg, beats: readonly Beat[]): Coming[] {
+function sides(leg: Leg, beats: readonly Beat[]): Upcoming[] {
   const edge = leg.worked?.edge
   if (leg.sort !== 'round' || !edge?.closed || edge.count < 12) return []
   return edge.sides
     .filter(side => side > 0 && side < edge.count)
-    .map((side): Coming => ({ sort: 'side', at: beatMaking(beats, side), what: 'The side of the bag' }))
+    .map((side): Upcoming => ({ sort: 'side', at: beatMaking(beats, side), what: 'The side of the bag' }))
     .filter(({ at }) => at > 0)
 }
 
-function ends(leg: Leg, next: Leg | undefined, beats: readonly Beat[], manner: Manner): Coming[] {
-  const found: Coming[] = []
+function ends(leg: Leg, next: Leg | undefined, beats: readonly Beat[], manner: Manner): Upcoming[] {
+  const found: Upcoming[] = []
   const line = leg.line(manner)
   const last = beats.at(-1)?.said
   if (line?.after) found.push({ sort: 'colour', at: lastDoing(beats), what: `Last stitch: ${line.after}` })
@@ -92,8 +92,8 @@ function ends(leg: Leg, next: Leg | undefined, beats: readonly Beat[], manner: M
 }
 
 /** A marker in every twentieth chain saves recounts (craft 17). */
-function chainMarkers(beats: readonly Beat[]): Coming[] {
-  return beats.flatMap(({ said, nth, of }, at): Coming[] =>
+function chainMarkers(beats: readonly Beat[]): Upcoming[] {
+  return beats.flatMap(({ said, nth, of }, at): Upcoming[] =>
     nth < of && isChains(said) ? [{ sort: 'marker', at, what: `Marker in chain ${nth}` }] : [])
 }
 
@@ -101,8 +101,8 @@ function isChains(said: Beat['said']): boolean {
   return said.say === 'telling' || (said.say === 'doing' && said.clause.say === 'chain')
 }
 
-/** What is asked when a round is done. */
-function checks(road: Road, leg: Leg, at: number): Coming[] {
+/** Questions when a round is done. */
+function checks(road: Route, leg: Leg, at: number): Upcoming[] {
   const [count, measure] = [countAfter(road, leg), tapeAfter(road, leg)]
   return [
     ...(count ? [{ sort: 'count', at, what: `Count: ${count.planned} ${count.what}` } as const] : []),
@@ -111,7 +111,7 @@ function checks(road: Road, leg: Leg, at: number): Coming[] {
 }
 
 /** Everything that must not be missed in a leg, in order. */
-export function comingIn(road: Road, index: number, manner: Manner): Coming[] {
+export function upcomingIn(road: Route, index: number, manner: Manner): Upcoming[] {
   const leg = road.legs[index]
   if (!leg) return []
   const beats = leg.beats()
@@ -122,13 +122,13 @@ export function comingIn(road: Road, index: number, manner: Manner): Coming[] {
   ].sort((a, b) => a.at - b.at)
 }
 
-/** What is still ahead, the nearest first. */
-export function aheadOf(coming: readonly Coming[], done: number): Ahead[] {
+/** Things still ahead, the nearest first. */
+export function aheadOf(coming: readonly Upcoming[], done: number): Ahead[] {
   return coming.filter(({ at }) => at >= done).map(one => ({ ...one, beats: one.at - done }))
 }
 
 /** How many rounds after this one are the same all round, and read alike: television rounds. */
-export function alikeAfter(road: Road, index: number, manner: Manner): number {
+export function alikeAfter(road: Route, index: number, manner: Manner): number {
   const leg = road.legs[index]
   const words = leg?.line(manner)
   let found = 0

@@ -2,11 +2,11 @@ import { capitalised } from '../words/numbers'
 import { endingWords, openingWords, sayClauses, type Speech } from '../words/manner'
 import type { Clause, Working } from '../words/sentence'
 import { foldedAgain, runsTogether, same } from '../words/mergeClauses'
-import { tell, type ToldIn } from '../../things/stitch/translate'
+import { translate, type TranslateOptions } from '../../things/stitch/translate'
 import type { Beat, Doing } from './beat'
 
-/** What the words of beats depend on. */
-export type BeatSpeech = Speech & ToldIn
+/** Settings that the words of beats depend on. */
+export type BeatSpeech = Speech & TranslateOptions
 
 /** Whether a clause does one of several stitches into a place that never fills up. */
 function isOneByOne(clause: Doing, of: number): clause is Working {
@@ -59,7 +59,7 @@ export function sayBeats(beats: readonly Beat[], speech: BeatSpeech): string {
     }
     done()
     if (said.say === 'opening') words.push(openingWords(said.opening, speech).replace(/[;:] $/, ''))
-    else if (said.say === 'telling') words.push(tell(said.text, speech))
+    else if (said.say === 'telling') words.push(translate(said.text, speech))
     else words.push(endingWords(said.ending, speech).replace(/^; /, ''))
   }
   done()

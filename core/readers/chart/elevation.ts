@@ -1,4 +1,4 @@
-import { wayOf } from '../../things/round/fractionRound'
+import { fractionRound } from '../../things/round/fractionRound'
 import { roundsOfPart } from '../../bag/draft/partGauge'
 import { leanOf } from '../../things/round/style'
 import { runAt } from '../../things/round/freeRuns'
@@ -6,7 +6,7 @@ import type { Draft } from '../../bag/draft/draft'
 import { aroundOf, type DraftPart, riseOf } from '../../bag/draft/draftPart'
 import { type Floor, type FloorShape, type Footprint, standing } from '../../parts/part/floor'
 import type { WorkedRound } from '../../things/round/workedRound'
-import { type Ways, waysOf } from './roundStarts'
+import { type RoundStart, roundStartsOf } from './roundStarts'
 
 /** A round of the standing bag seen from the front, in centimetres; y runs upwards from the floor. */
 export interface Course {
@@ -34,10 +34,10 @@ export interface Course {
 }
 
 /** The ways of every part's rounds: those of the base on their own, those of the wall one onto the other. */
-export function waysByPart({ parts }: Draft): ReadonlyMap<DraftPart, readonly Ways[]> {
+export function waysByPart({ parts }: Draft): ReadonlyMap<DraftPart, readonly RoundStart[]> {
   const [base, ...walls] = parts
-  const found = new Map<DraftPart, readonly Ways[]>([[base!, base!.rounds.map(worked => waysOf([worked])[0]!)]])
-  const all = waysOf(
+  const found = new Map<DraftPart, readonly RoundStart[]>([[base!, base!.rounds.map(worked => roundStartsOf([worked])[0]!)]])
+  const all = roundStartsOf(
     walls.flatMap(({ rounds }) => rounds),
     base!.rounds.at(-1),
   )
@@ -57,7 +57,7 @@ export function withinWay(way: number): number {
  */
 export function frontWay({ parts: [base], sizes: { floor } }: Draft): number {
   const { edge, rounds } = base!
-  const side = wayOf(edge, edge.sides[0], rounds.at(-1)?.round.facing ?? 'right')
+  const side = fractionRound(edge, edge.sides[0], rounds.at(-1)?.round.facing ?? 'right')
   return floor.shape === 'rectangle' ? side + Math.min(floor.width.cm, floor.length.cm) / 4 / (floor.length.cm + floor.width.cm) : side
 }
 
@@ -77,7 +77,7 @@ function faceCourses(part: DraftPart, floor: Floor, bottomCm: number): Course[] 
   let below: Course | undefined
   return rows.map((worked, i) => {
     const { count } = worked.edge
-    const way = waysOf([worked])[0]!.way.map(within => middle + (within - 0.5) * share)
+    const way = roundStartsOf([worked])[0]!.way.map(within => middle + (within - 0.5) * share)
     below = {
       number: part.firstRound, part: part.id, colour: worked.round.colour, bottomCm: at, heightCm: rises[i]!, worked, way, turn: 0, shape,
       outline: outlineAt(i), under: outlineAt(Math.max(0, i - 1)), belowCm: below?.heightCm ?? 0,

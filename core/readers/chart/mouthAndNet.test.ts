@@ -15,7 +15,7 @@ import { loopNumbers } from './loopNumbers'
 import { roundPaths } from './marks'
 import { asSvg } from './svg'
 import { unrolled } from './unrolled'
-import { waysOf } from './roundStarts'
+import { roundStartsOf } from './roundStarts'
 
 const gauge = {
   hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
@@ -38,13 +38,13 @@ describe('a net in the chart', () => {
   const chart = unrolled(drafted)
 
   it('starts half a loop earlier every round: by hand, 24 loops move it by 1/48 of the way', () => {
-    const ways = waysOf(drafted.parts.at(-1)!.rounds)
+    const ways = roundStartsOf(drafted.parts.at(-1)!.rounds)
     ways.forEach(({ start }, i) => expect(start).toBeCloseTo(-i / 48, 6))
   })
 
   it('has every single stand upright over the middle of the loop it is caught in', () => {
     const { rounds } = drafted.parts.at(-1)!
-    const ways = waysOf(rounds)
+    const ways = roundStartsOf(rounds)
     for (let i = 1; i < rounds.length; i++) {
       for (let made = 0; made < 48; made += 2) {
         const apart = ways[i]!.way[made]! - ways[i - 1]!.way[rounds[i]!.edge.from[made]!]!

@@ -2,7 +2,7 @@ import type { LayOut } from '../../parts/part/layOut'
 import type { Piece } from '../../parts/part/piece'
 import { blank, type Chart, type ChartRound, footing, isAlongChain, markOf, shapes } from './chart'
 import { planOfRounds } from './plan'
-import { waysOf } from './roundStarts'
+import { roundStartsOf } from './roundStarts'
 
 /** The shares of a row's height that stitches leave free above and below. */
 const FREE = 0.06
@@ -31,7 +31,7 @@ export function pieceChart(piece: Piece, leftHanded: boolean): Chart {
   let below: { readonly way: Float32Array, readonly count: number } | undefined
   rows.forEach((worked, r) => {
     const { count } = worked.edge
-    const { way } = waysOf([worked])[0]!
+    const { way } = roundStartsOf([worked])[0]!
     const x = (share: number, of: number) => side * (share - 0.5) * of * stitchCm
     const shaping = shapes(worked)
     for (let made = 0; made < count; made++) {

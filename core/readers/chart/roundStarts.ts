@@ -15,7 +15,7 @@ import { stationOf } from './chart'
  */
 
 /** How far round the bag everything in a round lies, and how far its start has moved. */
-export interface Ways {
+export interface RoundStart {
   readonly way: Float32Array
   readonly start: number
   /** How much of the way round each thing takes, where they differ: a handle's stitches share what it bridges. */
@@ -56,8 +56,8 @@ function within(way: number): number {
 }
 
 /** The ways of rounds worked one onto the other, from the first of a wall up. */
-export function waysOf(rounds: readonly WorkedRound[], below?: WorkedRound): Ways[] {
-  const found: Ways[] = []
+export function roundStartsOf(rounds: readonly WorkedRound[], below?: WorkedRound): RoundStart[] {
+  const found: RoundStart[] = []
   let start = 0
   let last = below && { worked: below, way: bareWay(below) }
   for (const worked of rounds) {

@@ -1,11 +1,11 @@
 import type { Draft } from '../../bag/draft/draft'
 import { aroundOf, riseOf } from '../../bag/draft/draftPart'
 import type { WorkedRound } from '../../things/round/workedRound'
-import { wayOf } from '../../things/round/fractionRound'
+import { fractionRound } from '../../things/round/fractionRound'
 import { roundsOfPart } from '../../bag/draft/partGauge'
 import { leanOf } from '../../things/round/style'
 import { waysByPart } from './elevation'
-import type { Ways } from './roundStarts'
+import type { RoundStart } from './roundStarts'
 
 /** A spot on a side of the bag, on the unrolled wall: x and y as there, in centimetres. */
 export interface SideSpot {
@@ -14,12 +14,12 @@ export interface SideSpot {
 }
 
 /** How far round the bag a side of a round lies, so many stitches further than its edge says. */
-function sideWay({ edge, round }: WorkedRound, side: 0 | 1, shift: number, { start, way: ways, shares }: Ways): number {
+function sideWay({ edge, round }: WorkedRound, side: 0 | 1, shift: number, { start, way: ways, shares }: RoundStart): number {
   const boundary = edge.sides[side] + shift
   // Where stitches differ in width, a side is where the stitch after it begins.
   const way = shares
     ? ways[boundary % edge.count]! - ((round.facing === 'wrong' ? -1 : 1) * shares[boundary % edge.count]!) / 2
-    : wayOf(edge, boundary, round.facing) + start
+    : fractionRound(edge, boundary, round.facing) + start
   return way - Math.floor(way)
 }
 

@@ -3,7 +3,7 @@ import { aroundOf, riseOf } from '../../bag/draft/draftPart'
 import { PLACE_CODE } from '../../things/round/edge'
 import type { WorkedRound } from '../../things/round/workedRound'
 import { blank, type Chart, type ChartRound, footing, isAlongChain, markOf, shapes } from './chart'
-import { waysOf } from './roundStarts'
+import { roundStartsOf } from './roundStarts'
 
 type Bare = Omit<Chart, 'rounds' | 'box'>
 
@@ -74,13 +74,13 @@ export function unrolled(draft: Draft, even = false): Chart {
   const walls = draft.parts.slice(1).filter(part => part.rounds.length > 0)
   const all = walls.flatMap(part => part.rounds)
   const floor = draft.parts[0]!.rounds.at(-1)
-  const ways = waysOf(all, floor)
+  const ways = roundStartsOf(all, floor)
   const chart = blank(all.reduce((sum, worked) => sum + worked.edge.count, 0))
   const rounds: ChartRound[] = []
   const side = draft.design.hands === 'left' ? 1 : -1
   let [at, y, widest, n, lastWidth] = [0, 0, 0, 0, 0]
   const evenWidth = even ? Math.max(0, ...walls.flatMap(part => part.rounds.map((_, i) => aroundOf(part, i)))) : 0
-  let below = floor && waysOf([floor])[0]!.way
+  let below = floor && roundStartsOf([floor])[0]!.way
   for (const part of walls) {
     for (const [i, worked] of part.rounds.entries()) {
       const { way, start, shares } = ways[n++]!

@@ -5,7 +5,7 @@ import type { TaughtGrams } from '../../bag/yarn/grams'
 import type { ExportKind } from './kind'
 import { EXPORT_KINDS } from './kinds'
 
-/** What each form is asked for by. */
+/** Forms of export by the word that asks for each. */
 export const EXPORTS: readonly ExportAs[] = EXPORT_KINDS.map(({ as }) => as)
 export type ExportAs = (typeof EXPORT_KINDS)[number]['as']
 

@@ -5,7 +5,7 @@ import { readDesign } from '../../bag/design/read'
 import { everyAnswer } from '../../../tests/kept/everyAnswer'
 import { keptDraft } from '../../../tests/kept/keptDraft'
 
-const root = fileURLToPath(new URL('../../', import.meta.url))
+const root = fileURLToPath(new URL('../../../', import.meta.url))
 
 describe('the demo bags come to what was kept of them (npm run documents writes it anew, for the review)', () => {
   it.each(readdirSync(`${root}tests/kept/drafts`))('%s', (file) => {

@@ -5,10 +5,10 @@ import type { TaughtGrams } from '../../bag/yarn/grams'
 
 /** A form that a draft leaves the program in: everything that the program knows of it. */
 export interface ExportKind<A extends string = string> {
-  /** What it is asked for by. */
+  /** The word that asks for it. */
   readonly as: A
   readonly name: string
-  /** What a browser should take it for. */
+  /** Its media type. */
   readonly type: string
   readonly extension: string
   readonly write: (draft: Draft, terms: Terms, repeats: RepeatStyle, taught?: TaughtGrams) => string

@@ -53,7 +53,7 @@ const anyName = fc.oneof(
     .map(all => all.join('')),
 ).filter(name => name.length > 0)
 
-/** What a parser finds amiss. */
+/** Faults that a parser finds. */
 function unsound(level: string, message: string): never {
   throw new Error(`${level}: ${message}`)
 }

@@ -10,7 +10,7 @@ export interface Abbreviation {
   readonly long: string
 }
 
-/** What a pattern's sentences and texts speak of, gathered from them: nothing is guessed from how words look. */
+/** Stitches and terms in a pattern's sentences and texts, gathered from them: nothing is guessed from how words look. */
 export class Spoken {
   readonly kinds = new Set<StitchKind>()
   private readonly sorts = new Set<Sort>()

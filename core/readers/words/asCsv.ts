@@ -1,7 +1,7 @@
 import type { Draft } from '../../bag/draft/draft'
-import { tell } from '../../things/stitch/translate'
+import { translate } from '../../things/stitch/translate'
 import type { RepeatStyle } from './manner'
-import { inTable } from './ownWords'
+import { csvTable } from './csvTable'
 import { roundLines, rowLines } from './pattern'
 import type { Terms } from '../../things/stitch/dictionary'
 
@@ -21,8 +21,6 @@ export function asCsv(draft: Draft, terms: Terms, repeats: RepeatStyle = 'bracke
   )
   const stops = draft.findings
     .filter(({ weight }) => weight === 'stop')
-    .map(({ part = '', what }) => ['', part, '', '', '', '', '', 'NOT FINISHED', tell(what, { terms, units: draft.design.units })])
-  return [['round', 'part', 'stitches', 'spaces', 'chains', 'yarn', 'facing', 'words', 'note'], ...rows, ...pieces, ...stops]
-    .map(row => row.map(inTable).join(',') + '\r\n')
-    .join('')
+    .map(({ part = '', what }) => ['', part, '', '', '', '', '', 'NOT FINISHED', translate(what, { terms, units: draft.design.units })])
+  return csvTable([['round', 'part', 'stitches', 'spaces', 'chains', 'yarn', 'facing', 'words', 'note'], ...rows, ...pieces, ...stops])
 }

@@ -3,7 +3,7 @@ import type { Draft } from '../../bag/draft/draft'
 import type { Handle } from '../../parts/part/handle'
 import type { Finding, Fix } from '../../parts/part/finding'
 import type { Terms } from '../../things/stitch/dictionary'
-import { tell, type ToldIn, type Value, valuesIn } from '../../things/stitch/translate'
+import { translate, type TranslateOptions, type Value, valuesIn } from '../../things/stitch/translate'
 import { type PatternLine, roundLines, rowLines } from './pattern'
 import type { RepeatStyle } from './manner'
 
@@ -23,11 +23,11 @@ function countsOf({ stitches, spaces, chains }: PatternLine): Pick<RowRecord, 's
 /** A finding told, with the values that stand in it apart. */
 type FindingRecord = Finding & { readonly values: readonly Value[] }
 
-function findingRecord(finding: Finding, told: ToldIn): FindingRecord {
-  const toldFix = (fix: Fix): Fix => ({ ...fix, label: tell(fix.label, told) })
+function findingRecord(finding: Finding, told: TranslateOptions): FindingRecord {
+  const toldFix = (fix: Fix): Fix => ({ ...fix, label: translate(fix.label, told) })
   const { fix, otherFixes, ...bare } = finding
   return {
-    ...bare, what: tell(finding.what, told), values: valuesIn(finding.what), ...(fix ? { fix: toldFix(fix) } : {}),
+    ...bare, what: translate(finding.what, told), values: valuesIn(finding.what), ...(fix ? { fix: toldFix(fix) } : {}),
     ...(otherFixes ? { otherFixes: otherFixes.map(toldFix) } : {}),
   }
 }

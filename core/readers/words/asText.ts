@@ -5,7 +5,7 @@ function lineText(line: PatternLine): string {
   return `${line.label}: ${line.words}. ${line.count}${line.note ? ` ${line.note}` : ''}`
 }
 
-/** What stands below a section's rounds. */
+/** Lines below a section's rounds. */
 function below({ finish = [], check, looks, stop }: PatternSection): string[] {
   return [...(check ? [check] : []), ...(looks ? [looks] : []), ...finish, ...(stop ? [`THE PATTERN STOPS HERE: ${stop}`] : [])]
 }

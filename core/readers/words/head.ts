@@ -20,7 +20,7 @@ export interface Fact {
   readonly value: string
 }
 
-/** What a gauge is told over: ten centimetres, or four inches. */
+/** Length that a gauge is told over: ten centimetres, or four inches. */
 const OVER: Readonly<Record<Units, { readonly cm: number, readonly words: string }>> = {
   cm: { cm: 10, words: '10 cm' },
   in: { cm: 4 * CM_PER_INCH, words: '4 in' },
@@ -31,7 +31,7 @@ function halves(count: number): string {
   return String(Math.round(count * 2) / 2)
 }
 
-/** What was counted, over ten centimetres or four inches; of stitches that the pattern is worked in. */
+/** Counts over ten centimetres or four inches; of stitches that the pattern is worked in. */
 function gaugeFact({ design }: Draft, terms: Terms, used: ReadonlySet<StitchKind>): Fact {
   const { measured, assumed } = design.gauge
   const over = OVER[design.units]
@@ -46,7 +46,7 @@ function gaugeFact({ design }: Draft, terms: Terms, used: ReadonlySet<StitchKind
   return { name: terms === 'us' ? 'Gauge' : 'Tension', value: `${[...counted, ...textures].join('; ')} over ${over.words} (${how})` }
 }
 
-/** What was counted on swatches of textures, each once. */
+/** Counts on swatches of textures, each once. */
 function texturesCounted({ wall, repeats }: Design, over: { readonly cm: number }): string[] {
   const told = wall.flatMap((spec) => {
     if (!('swatch' in spec) || !spec.swatch) return []
@@ -122,7 +122,7 @@ function markersNeeded({ parts, rounds }: Draft): number {
   return Math.max(rounds.length > 0 ? 1 : 0, ...inRounds, ...feet)
 }
 
-/** What is needed besides yarn and hook. */
+/** Things needed besides yarn and hook. */
 function notions(draft: Draft): string {
   const { design, parts } = draft
   const markers = markersNeeded(draft)

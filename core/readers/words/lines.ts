@@ -4,7 +4,7 @@ import { draftYarnChanges } from '../../bag/draft/wallFindings'
 import type { Piece } from '../../parts/part/piece'
 import type { YarnChange } from '../../things/round/yarnChanges'
 import type { Terms } from '../../things/stitch/dictionary'
-import { tell } from '../../things/stitch/translate'
+import { translate } from '../../things/stitch/translate'
 import { cardsOf } from './cardsOf'
 import { capitalised } from './numbers'
 import { type Manner, type RepeatStyle, sayCount, saySentence } from './manner'
@@ -104,7 +104,7 @@ export function saidLine(draft: Draft, part: DraftPart, round: DraftRound, manne
   return {
     sentence, from: number, to: number, label: `${across ? 'Row' : 'Round'} ${number}`,
     words: capitalised(saySentence(sentence, { ...manner, start: draft.start, across })), ...countsOf(sentence), cards: cardsOf(sentence),
-    ...(note ? { note: tell(note, { terms: manner.terms, units: draft.design.units }) } : {}), ...(after ? { after } : {}),
+    ...(note ? { note: translate(note, { terms: manner.terms, units: draft.design.units }) } : {}), ...(after ? { after } : {}),
   }
 }
 

@@ -34,7 +34,7 @@ export function startOf(start: Start, colour: string, draft: Draft): string {
   return `${yarn ? `With ${yarn}: ` : ''}${startWords(start, draft)}`
 }
 
-/** What rounds the bag really has: a bag of rows needs no notes on joins. */
+/** The sorts of rounds the bag really has: a bag of rows needs no notes on joins. */
 function stylesIn(draft: Draft): { readonly joined: boolean, readonly spiral: boolean, readonly turned: boolean } {
   const rounds = draft.rounds.map(({ worked }) => worked.round)
   return {
@@ -82,7 +82,7 @@ function styleNotes(draft: Draft): string[] {
   return notes
 }
 
-/** What holds for the whole bag: how rounds go, which way, how increases lie; in the house's own words, before vocabulary. */
+/** Notes that hold for the whole bag: how rounds go, which way, how increases lie; before they are translated. */
 export function notesOf(draft: Draft, terms: Terms): string[] {
   const { design } = draft
   return [

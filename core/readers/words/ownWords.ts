@@ -38,10 +38,9 @@ export function inMarkdown(text: string): string {
  */
 const FORMULA = /^[\s\u00ad\u200b-\u200f\u2060']*[=+\-@＝＋－＠﹢﹣﹫﹦]|^[\t\r\n]/
 
-/** A field of a table as RFC 4180 wants it; one that a spreadsheet would run as a formula gets an apostrophe before it. */
-export function inTable(value: string | number | undefined): string {
-  const text = typeof value === 'string' && FORMULA.test(value) ? `'${value}` : String(value ?? '')
-  return /[",\r\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text
+/** A field of a table; one that a spreadsheet would run as a formula gets an apostrophe before it. */
+export function withoutFormula<V>(value: V): V | string {
+  return typeof value === 'string' && FORMULA.test(value) ? `'${value}` : value
 }
 
 /** The text of a field of a table: the apostrophe that stands before what looks like a formula is not part of it. */

@@ -5,7 +5,7 @@ import { formatLength } from '../../things/measure/format'
 import { traitsOf } from '../../parts/part/start'
 import type { Piece } from '../../parts/part/piece'
 import type { Terms } from '../../things/stitch/dictionary'
-import { tell } from '../../things/stitch/translate'
+import { translate } from '../../things/stitch/translate'
 import { type Abbreviation, Spoken } from './abbreviations'
 import { cordLines } from './cordWords'
 import { finishingOf } from './finishing'
@@ -25,14 +25,14 @@ export interface PatternSection {
   readonly title: string
   /** Said before the rounds. */
   readonly lead?: string
-  /** What steps do not say: markers, seams, joining. */
+  /** Notes that steps do not say: markers, seams, joining. */
   readonly advice: readonly string[]
   readonly lines: readonly PatternLine[]
   /** Of something worked on its own: its rows are numbered for themselves. */
   readonly piece?: string
   /** Said after the rounds: how a piece is joined to the bag. */
   readonly finish?: readonly string[]
-  /** What the work measures when the part is done. */
+  /** Length of the work when the part is done. */
   readonly check?: string
   /** That it is meant to look as it does, where makers worry. */
   readonly looks?: string
@@ -45,7 +45,7 @@ export interface Pattern {
   readonly title: string
   readonly terms: Terms
   readonly repeats: RepeatStyle
-  /** What is missing, and why, of a draft that stops: it is no finished pattern. */
+  /** The missing parts, and why, of a draft that stops: it is no finished pattern. */
   readonly unfinished: readonly string[]
   readonly facts: readonly Fact[]
   readonly abbreviations: readonly Abbreviation[]
@@ -55,7 +55,7 @@ export interface Pattern {
   readonly sections: readonly PatternSection[]
   /** The ways that its stitches are entered and joined: a drawing each. */
   readonly cards: readonly CardId[]
-  /** What is done at the end, step by step. */
+  /** Finishing, step by step. */
   readonly finishing: readonly string[]
   readonly care: readonly string[]
 }
@@ -79,7 +79,7 @@ class Writer {
   /** A text in the maker's vocabulary; what it names is spoken of. */
   say(text: string): string {
     this.spoken.text(text)
-    return tell(text, { terms: this.manner.terms, units: this.draft.design.units })
+    return translate(text, { terms: this.manner.terms, units: this.draft.design.units })
   }
 
   sayAll(texts: readonly string[]): string[] {
@@ -93,7 +93,7 @@ class Writer {
     return lines
   }
 
-  /** What is worked on its own for a part, a section each. */
+  /** Pieces worked on their own for a part, a section each. */
   private pieces(part: DraftPart, before: boolean): PatternSection[] {
     return part.pieces.filter(piece => (piece.before ?? false) === before).map((piece): PatternSection => {
       return {
@@ -135,7 +135,7 @@ class Writer {
 /** A part lower than this is not measured: the tape is no surer than that. */
 const WORTH_MEASURING_CM = 2
 
-/** What the work measures when a part is done: the floor, or how tall it stands by then. */
+/** Length of the work when a part is done: the floor, or how tall it stands by then. */
 function checkOf({ design: { units }, parts }: Draft, part: DraftPart): string | undefined {
   const { floor } = part.size
   const flat = isBase(part) && floor !== undefined && floor.shape !== 'none'
@@ -150,7 +150,7 @@ function checkOf({ design: { units }, parts }: Draft, part: DraftPart): string |
   return height.cm > 0 ? `The work should now measure ${formatLength(height, units)} from the floor to here, lying flat.` : undefined
 }
 
-/** What a draft that stops lacks: its stops, and the parts that are not reached. */
+/** The gaps of a draft that stops: its stops, and the parts that are not reached. */
 function unfinishedOf(draft: Draft, say: (text: string) => string): string[] {
   const stops = draft.findings.filter(({ weight }) => weight === 'stop')
   if (stops.length === 0) return []

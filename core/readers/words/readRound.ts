@@ -29,7 +29,7 @@ function kindOf(abbreviation: string, terms: Terms): StitchKind | undefined {
   return STITCH_KINDS.find(kind => STITCHES[kind][terms].abbreviation === abbreviation.toLowerCase())
 }
 
-/** What stands before the first stitch, and the rest of the words; a stitch that is not known, if its chain stands for one. */
+/** The lead before the first stitch, and the rest of the words; a stitch that is not known, if its chain stands for one. */
 interface RoundOpening {
   readonly begin: Begin
   readonly first: Step[]
@@ -43,7 +43,7 @@ function beginOf(chains: RegExpExecArray | undefined, along: RegExpExecArray | u
   return { chains: Number(chains?.[1] ?? 0) - space, counts, turn, ...(along ? { along: Number(along[2] ?? 1) } : {}) }
 }
 
-/** What stands before the first stitch, and the rest of the words. */
+/** The lead before the first stitch, and the rest of the words. */
 function opening(words: string, terms: Terms): RoundOpening {
   let body = words
   const take = (pattern: RegExp): RegExpExecArray | undefined => {

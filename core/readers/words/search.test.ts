@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { newDesign } from '../../bag/design/starter'
 import { draft } from '../../bag/draft/draft'
-import { jumpsFor } from './search'
+import { searchHits } from './search'
 
 const drafted = draft(newDesign('Jumped'))
 const screens = [{ name: 'Yarn', does: 'what lies on the shelf', to: '/yarns' }, { name: 'Orders', does: 'by a day', to: '/orders' }]
-const jump = (search: string) => jumpsFor(search, { draft: drafted, screens, vocabulary: 'us' })
+const jump = (search: string) => searchHits(search, { draft: drafted, screens, vocabulary: 'us' })
 
 describe('jumping', () => {
   it('goes to a round by its number, however it is written, and to none that is not there', () => {
@@ -22,7 +22,7 @@ describe('jumping', () => {
   })
 
   it('works without a bag in hand', () => {
-    expect(jumpsFor('5', { screens, vocabulary: 'uk' })).toEqual([])
-    expect(jumpsFor('orders', { screens, vocabulary: 'uk' })[0]!.to).toBe('/orders')
+    expect(searchHits('5', { screens, vocabulary: 'uk' })).toEqual([])
+    expect(searchHits('orders', { screens, vocabulary: 'uk' })[0]!.to).toBe('/orders')
   })
 })

@@ -2,7 +2,7 @@ import type { Draft } from '../../bag/draft/draft'
 import { STITCHES, STITCH_KINDS, type Terms } from '../../things/stitch/dictionary'
 
 /** Somewhere to go, found by what was typed. */
-export interface JumpTo {
+export interface SearchHit {
   readonly sort: 'part' | 'round' | 'term' | 'screen'
   readonly name: string
   /** What stands beside it. */
@@ -26,7 +26,7 @@ function fits(words: readonly string[], text: string): boolean {
 }
 
 /** The round that a number or `round 34` names. */
-function roundNamed(draft: Draft, search: string): JumpTo[] {
+function roundNamed(draft: Draft, search: string): SearchHit[] {
   const [, number] = /^(?:r|rd|rnd|round|row)?\s*(\d+)$/i.exec(search.trim()) ?? []
   const round = number === undefined ? undefined : draft.rounds[Number(number) - 1]
   if (!round) return []
@@ -34,9 +34,9 @@ function roundNamed(draft: Draft, search: string): JumpTo[] {
   return [{ sort: 'round', name: `Round ${round.number}`, facts: `${part.name}, ${round.worked.edge.count} sts`, to: String(round.number) }]
 }
 
-function terms(words: readonly string[], own: Terms): JumpTo[] {
+function terms(words: readonly string[], own: Terms): SearchHit[] {
   const other: Terms = own === 'us' ? 'uk' : 'us'
-  return STITCH_KINDS.flatMap((kind): JumpTo[] => {
+  return STITCH_KINDS.flatMap((kind): SearchHit[] => {
     const [here, there] = [STITCHES[kind][own], STITCHES[kind][other]]
     if (!words.length || !fits(words, `${here.abbreviation} ${here.name} ${there.abbreviation} ${there.name}`)) return []
     const elsewhere = there.abbreviation === here.abbreviation ? '' : ` (${other.toUpperCase()}: ${there.abbreviation}, ${there.name})`
@@ -48,16 +48,16 @@ function terms(words: readonly string[], own: Terms): JumpTo[] {
  * Where what was typed leads: the round of that number, parts of the bag in hand, screens, terms of the craft; the nearest first. Nothing
  * typed lists the parts and the screens.
  */
-export function jumpsFor(search: string, { draft, screens, vocabulary }: {
+export function searchHits(search: string, { draft, screens, vocabulary }: {
   readonly draft?: Draft | undefined
   readonly screens: readonly Screen[]
   readonly vocabulary: Terms
-}): JumpTo[] {
+}): SearchHit[] {
   const words = search.toLowerCase().split(/\s+/).filter(Boolean)
-  const parts = (draft?.parts ?? []).toReversed().filter(({ name }) => fits(words, name)).map(({ id, name, rounds, edge }): JumpTo => (
+  const parts = (draft?.parts ?? []).toReversed().filter(({ name }) => fits(words, name)).map(({ id, name, rounds, edge }): SearchHit => (
     { sort: 'part', name, facts: rounds.length > 0 ? `${rounds.length} rounds, ${edge.count} sts` : 'no round of its own', to: id }
   ))
   const shown = screens.filter(({ name, does }) => fits(words, `${name} ${does}`))
-    .map(({ name, does, to }): JumpTo => ({ sort: 'screen', name, facts: does, to }))
+    .map(({ name, does, to }): SearchHit => ({ sort: 'screen', name, facts: does, to }))
   return [...(draft ? roundNamed(draft, search) : []), ...parts, ...shown, ...terms(words, vocabulary)].slice(0, MOST)
 }

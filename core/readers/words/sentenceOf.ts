@@ -11,7 +11,7 @@ import type { Clause, Count, Ending, Opening, Sentence, Sort, Working } from './
 import { foldedAgain, same } from './mergeClauses'
 import { Walk } from './roundReader'
 
-/** What a round's sentence depends on besides the round. */
+/** Settings that a round's sentence depends on besides the round. */
 export interface Context {
   readonly start: Start
   /** The round before, whose join the first stitch may go into; none for the first round and for rows of a piece. */
@@ -74,7 +74,7 @@ function alongChain(clauses: readonly Clause[], { on, round }: WorkedRound, star
   return [{ ...only, into: { at: 'alongChain' } }]
 }
 
-/** What sort of place a clause begins in. */
+/** Sort of place that a clause begins in. */
 function sortOf(clause: Clause): Sort {
   if (clause.say !== 'work') return 'st'
   if (clause.into.at === 'next') return clause.into.sort
@@ -88,7 +88,7 @@ function worksHere(clause: Clause, here: 'st' | 'space'): boolean {
   return (sortOf(clause) === 'space') === (here === 'space')
 }
 
-/** What lies where a round begins. */
+/** The place where a round begins. */
 function sortAtHook(on: Edge, begin: Pick<Begin, 'turn' | 'along' | 'past'>): 'st' | 'space' {
   return on.kinds[new Reading(on, begin).placeAt(0)] === PLACE_CODE.space ? 'space' : 'st'
 }
@@ -179,7 +179,7 @@ function endingOf(worked: WorkedRound, spaceChains: number): Ending {
   }
 }
 
-/** What a round leaves: stitches, and spaces by their chains. */
+/** The yield of a round: stitches, and spaces by their chains. */
 export function countOf({ edge, round }: WorkedRound): Count {
   const spaces = new Map<number, number>()
   let stitches = 0

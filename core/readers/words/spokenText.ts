@@ -7,7 +7,7 @@ const SAID: readonly (readonly [RegExp, string])[] = [
 ]
 
 /** A line of a pattern as it is said aloud: no short forms, no brackets. */
-export function aloud(words: string, terms: Terms): string {
+export function spokenText(words: string, terms: Terms): string {
   let said = words
     .replace(/\bch-sps?\b/gi, found => (found.endsWith('s') ? 'chain spaces' : 'chain space'))
     .replace(/\bch-(\d+) sps?\b/gi, '$1 chain spaces')

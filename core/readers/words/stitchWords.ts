@@ -16,7 +16,7 @@ function standsOn({ worked, number }: DraftRound, made: number): string {
   return `on stitch ${place + 1} of round ${number - 1}`
 }
 
-/** What one stitch is: `Round 9, stitch 14 of 54: sc, second half of an increase, on stitch 12 of round 8`. */
+/** Description of one stitch: `Round 9, stitch 14 of 54: sc, second half of an increase, on stitch 12 of round 8`. */
 export function stitchWords(round: DraftRound, made: number, terms: Terms, marked: boolean): string {
   const { worked, number } = round
   const increase = sharesPlace(worked, made)

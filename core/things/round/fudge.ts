@@ -1,7 +1,7 @@
 import type { Edge } from './edge'
 import { runAt } from './freeRuns'
 import { BESIDE_HANDLES, FROM_FEWER, FROM_MORE, type FudgeKind, type Way } from './fudgeWays'
-import { type Leaf, NEAREST, nearestLeaves, reach, takesPlace, turnsNear, withInstead } from './singleSteps'
+import { type SingleStep, NEAREST, nearestSteps, reach, takesPlace, turnsNear, withInstead } from './singleSteps'
 import type { Step, StitchStep } from './step'
 import { work } from './workRound'
 import type { WorkedRound } from './workedRound'
@@ -57,8 +57,8 @@ function* withTurnsAgain(steps: readonly Step[], [target, ...more]: readonly num
 function spreadOut(steps: readonly Step[], { edit }: Way, targets: readonly number[], nth: number): Step[] | undefined {
   let now: Step[] | undefined = [...steps]
   for (const target of targets) {
-    const tried: (readonly [Leaf, readonly Step[]])[] = now
-      ? nearestLeaves(now, target).flatMap((leaf) => {
+    const tried: (readonly [SingleStep, readonly Step[]])[] = now
+      ? nearestSteps(now, target).flatMap((leaf) => {
           const instead = edit(leaf, 1)
           return instead ? [[leaf, instead] as const] : []
         })
@@ -85,7 +85,7 @@ function* tries(steps: readonly Step[], ways: readonly Way[], numbers: readonly 
         if (spread) yield { steps: spread, kind: way.kind, places: number }
       }
       if (number === 1) continue
-      for (const leaf of nearestLeaves(steps, targets[0]!)) {
+      for (const leaf of nearestSteps(steps, targets[0]!)) {
         const instead = way.edit(leaf, number)
         if (instead) yield { steps: withInstead(steps, leaf.path, instead), kind: way.kind, places: 1 }
       }

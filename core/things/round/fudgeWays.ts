@@ -1,12 +1,12 @@
 import { STITCHES } from '../stitch/dictionary'
-import { type Leaf, takesPlace } from './singleSteps'
+import { type SingleStep, takesPlace } from './singleSteps'
 import { each, inOne, skip, type SkipStep, type Step, type StitchStep, together } from './step'
 
 /** A way to change one place of a planned round. */
 export type FudgeKind = 'increase' | 'decrease' | 'skip-less' | 'skip-more' | 'same-place' | 'passed-over'
 
 /** The steps in the place of a leaf, changed by so many places; nothing where it cannot be. */
-type Edit = (leaf: Leaf, by: number) => readonly Step[] | undefined
+type Edit = (leaf: SingleStep, by: number) => readonly Step[] | undefined
 
 export interface Way {
   readonly kind: FudgeKind

@@ -1,4 +1,4 @@
-import { askFor, wasMade } from './allowance'
+import { reserve, record } from './stitchBudget'
 import { type Edge, type FreeRun, PLACE_CODE } from './edge'
 import type { WorkedRound } from './workedRound'
 
@@ -85,8 +85,8 @@ function recounted(edge: Edge, sort: Sort, wanted: number): readonly number[] | 
   if (wanted < 1 || number < 1) return undefined
   // A number that was mistyped asks for as much as one that was meant.
   const more = Math.max(0, wanted - number)
-  askFor(more)
-  wasMade(more)
+  reserve(more)
+  record(more)
   return likeOld(edge, sort, wanted)
 }
 

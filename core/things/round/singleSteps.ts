@@ -5,7 +5,7 @@ import type { RepeatStep, Step } from './step'
  */
 
 /** A step that is no repeat, where it stands: for each level of repeats the step and its turn, and how far along the edge it begins. */
-export interface Leaf {
+export interface SingleStep {
   readonly path: readonly Turn[]
   readonly step: Step
   readonly at: number
@@ -45,9 +45,9 @@ export function turnsNear({ times, steps }: RepeatStep, at: number, target: numb
 }
 
 /** The steps that are no repeats, of repeats those in the turns about a place. */
-function leavesNear(steps: readonly Step[], target: number, from = 0, above: readonly Turn[] = []): Leaf[] {
+function leavesNear(steps: readonly Step[], target: number, from = 0, above: readonly Turn[] = []): SingleStep[] {
   let at = from
-  return steps.flatMap((step, index): Leaf[] => {
+  return steps.flatMap((step, index): SingleStep[] => {
     const here = at
     at += reach([step])
     if (step.do !== 'repeat') {
@@ -63,8 +63,8 @@ function leavesNear(steps: readonly Step[], target: number, from = 0, above: rea
 /** So many nearest leaves are tried. */
 export const NEAREST = 10
 
-export function nearestLeaves(steps: readonly Step[], target: number): Leaf[] {
-  const apart = ({ at, offset }: Leaf) => Math.abs(at + offset - target)
+export function nearestSteps(steps: readonly Step[], target: number): SingleStep[] {
+  const apart = ({ at, offset }: SingleStep) => Math.abs(at + offset - target)
   return leavesNear(steps, target).sort((a, b) => apart(a) - apart(b)).slice(0, NEAREST)
 }
 

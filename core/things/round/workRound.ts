@@ -1,4 +1,4 @@
-import { askFor, wasMade } from './allowance'
+import { reserve, record } from './stitchBudget'
 import type { Edge, FreeRun } from './edge'
 import { runAt, runsFrom } from './freeRuns'
 import { Hook } from './hook'
@@ -69,11 +69,11 @@ function carryFree(on: Edge, { count, from, to }: Pick<Edge, 'count' | 'from' | 
 /** Executes a round on an edge: what it makes and the edge it leaves, or why it does not come out. */
 export function work(round: Round, on: Edge): WorkResult {
   // A hook that runs out of places has moved no further than the steps say: what they say is asked for before it begins.
-  askFor(movesOf(round.steps))
+  reserve(movesOf(round.steps))
   const things = new Things(thingsOf(round.steps) + (round.closing ? 1 : 0))
   const hook = new Hook(on, new Reading(on, round.begin), things)
   const cameOut = hook.run(round.steps)
-  wasMade(things.count)
+  record(things.count)
   if (!cameOut) return { ok: false, error: hook.error! }
   if (round.closing) hook.close(round.closing)
   if (!hook.finish()) return { ok: false, error: hook.error! }

@@ -18,7 +18,7 @@ import { STITCHES, type StitchKind, type Terms } from './dictionary'
  */
 
 /** What a text is told in: the maker's vocabulary, and what their tape is marked in. */
-export interface ToldIn {
+export interface TranslateOptions {
   readonly terms: Terms
   readonly units: Units
 }
@@ -68,7 +68,7 @@ export function many(number: number, one: string, several = `${one}s`): string {
 
 interface Token {
   readonly value: Value
-  readonly words: (told: ToldIn) => string
+  readonly words: (told: TranslateOptions) => string
 }
 
 const AMOUNTS = { m: formatMetres, g: formatGrams, kg: formatKg } as const
@@ -98,7 +98,7 @@ function tokenOf(found: RegExpMatchArray | readonly (string | undefined)[]): Tok
 }
 
 /** A text in the maker's vocabulary and on their tape; brackets that hold nothing known stay as they are. */
-export function tell(text: string, told: ToldIn): string {
+export function translate(text: string, told: TranslateOptions): string {
   return text.replace(
     TOKEN,
     (whole: string, ...groups: unknown[]) => tokenOf([whole, ...(groups as (string | undefined)[])])?.words(told) ?? whole,

@@ -1,5 +1,5 @@
 import { answerText } from '../../requests/answer'
-import { taught } from '../../jobs/skillCache'
+import { cachedSkill } from '../../jobs/skillCache'
 
 /** What the maker's hands have taught. */
-export default defineEventHandler(async event => answerText(event, (await taught()).text))
+export default defineEventHandler(async event => answerText(event, (await cachedSkill()).text))

@@ -6,7 +6,7 @@ import { asked, KnownRequest, soundWhen } from '../../requests/requestShapes'
 import { waitedFor } from '../../requests/jobProgress'
 import { jsonBody } from '../../requests/body'
 import { refuseProblems } from '../../requests/refuse'
-import { taught } from '../../jobs/skillCache'
+import { cachedSkill } from '../../jobs/skillCache'
 import { runJob } from '../../jobs/workerPool'
 
 /** No house has more orders than these lines are of. */
@@ -21,6 +21,6 @@ export default defineEventHandler(async (event) => {
   const { zone, on, lines } = soundWhen(asked(KnownRequest, await jsonBody(event)))
   if (!Array.isArray(lines) || lines.length > MOST_LINES || !lines.every(isLine))
     return refuseProblems([{ field: 'lines', message: `must be a list of at most ${MOST_LINES} bags, each with "bag" and "name"` }])
-  const wanted = { path: databasePath(), lines, zone, today: on, hands: (await taught()).hands }
+  const wanted = { path: databasePath(), lines, zone, today: on, hands: (await cachedSkill()).hands }
   return answerText(event, await runJob('known', wanted, waitedFor(event)))
 })

@@ -6,7 +6,7 @@ import { newDesign } from '../../../core/bag/design/starter'
 import type { MakeEvent } from '../../../core/making/make/event'
 import { open } from '../../../server/db/connection'
 import { devicesIn } from '../../../server/db/devices'
-import { type Shelf, shelf } from '../../../server/db/documents'
+import { type Repository, repository } from '../../../server/db/documents'
 import { bringIn, type Content } from '../../../server/db/incoming'
 import { logbookIn } from '../../../server/db/logbook'
 import { makesIn } from '../../../server/db/makes'
@@ -68,7 +68,7 @@ function damage(path: string): void {
 
 interface Hands {
   readonly db: Database.Database
-  readonly designs: Shelf<Design>
+  readonly designs: Repository<Design>
 }
 
 function events(name: string, most: number): MakeEvent[] {
@@ -106,7 +106,7 @@ let held: { readonly db: Database.Database, readonly ahead: WriteAhead | undefin
 async function withHands(path: string, deed: (hands: Hands) => void): Promise<void> {
   const db = held?.db ?? open(path)
   held ??= { db, ahead: writeAheadOf(db, path) }
-  deed({ db, designs: shelf(db, 'designs', readDesign, versionsIn(db)) })
+  deed({ db, designs: repository(db, 'designs', readDesign, versionsIn(db)) })
   await held.ahead?.synced()
 }
 

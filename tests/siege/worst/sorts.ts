@@ -24,7 +24,7 @@ import { MOST_BALLS, SHELF_YARN_FIELDS, type ShelfYarn } from '../../../core/hou
 import { migrate } from '../../../server/db/migrate'
 import { MIGRATIONS } from '../../../server/db/migrations'
 import { rowsIn } from '../../../server/jobs/tableText'
-import { unpackHouse } from '../../../server/jobs/unpackParcel'
+import { unpackParcel } from '../../../server/jobs/unpackParcel'
 import { anyKind, anyOf } from '../../arbitraries/fromFields'
 import { anyLegalDesign } from '../../arbitraries/legal'
 import type { Sort } from './climb'
@@ -129,7 +129,7 @@ export const PARCEL: Sort<Laid> = {
   read: (input): Reading<Laid> => ({ ok: true, document: input as Laid }),
   samples: fc.array(fc.oneof(BAG.samples, ORDER.samples, MAKE.samples, YARN.samples), { minLength: 1, maxLength: 6 })
     .map(files => ({ files, how: 'zip' })),
-  work: ({ files }) => unpackHouse(emptyRecords(), zipSync(Object.fromEntries(files.map((file, i) => [
+  work: ({ files }) => unpackParcel(emptyRecords(), zipSync(Object.fromEntries(files.map((file, i) => [
     `${i}.json`, strToU8(JSON.stringify(file)),
   ])), { level: 1 })),
 }

@@ -12,14 +12,14 @@ import { useSettings } from '~/stores/settings'
 
 const bag = useBagPage()
 const saving = useSaving()
-const ways = useSettings()
+const settings = useSettings()
 const route = useRoute()
 const lit = ref<number>()
 const copied = ref('')
 
 const book = useLogbook()
 onMounted(() => void book.loadTaught())
-const pattern = computed(() => patternOf(bag.draft, ways.terms, ways.repeats, gramsTaught(book.hands)))
+const pattern = computed(() => patternOf(bag.draft, settings.terms, settings.repeats, gramsTaught(book.hands)))
 
 const FILES = [
   { as: 'pdf&paper=a4', name: 'Pattern on paper, A4', hint: '.pdf' },
@@ -44,7 +44,7 @@ async function copy(): Promise<void> {
 
 async function download(as: string): Promise<void> {
   await saving.flush()
-  window.location.assign(`/api/designs/${saving.id}/export?as=${as}&terms=${ways.terms}&repeats=${ways.repeats}`)
+  window.location.assign(`/api/designs/${saving.id}/export?as=${as}&terms=${settings.terms}&repeats=${settings.repeats}`)
 }
 
 /** An address with a round in it leads to its line. */
@@ -71,16 +71,16 @@ function print(): void {
         <ChoiceField
           class="terms"
           label="Terms"
-          :value="ways.terms"
+          :value="settings.terms"
           :choices="[{ value: 'us', name: 'US' }, { value: 'uk', name: 'UK' }]"
-          @change="ways.terms = $event as 'us' | 'uk'"
+          @change="settings.terms = $event as 'us' | 'uk'"
         />
         <ChoiceField
           class="terms"
           label="Repeats"
-          :value="ways.repeats"
+          :value="settings.repeats"
           :choices="[{ value: 'brackets', name: '[ ] 8 times' }, { value: 'asterisk', name: '* rep from *' }]"
-          @change="ways.repeats = $event as 'brackets' | 'asterisk'"
+          @change="settings.repeats = $event as 'brackets' | 'asterisk'"
         />
         <span class="spring" />
         <span

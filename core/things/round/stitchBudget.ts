@@ -21,7 +21,7 @@ export const MOST_MADE = 250_000
 export const EACH_ROUND = 20
 
 /** What may still be made. */
-export interface Allowance {
+export interface StitchBudget {
   readonly most: number
   made: number
   /** The most that was made and asked for at any time. */
@@ -29,7 +29,7 @@ export interface Allowance {
 }
 
 /** A round was to make more than there is left to make: whoever gave the allowance catches it, nobody else. */
-export class BeyondAllowance extends Error {
+export class StitchBudgetExceeded extends Error {
   /** @param made what had been made by then */
   constructor(
     readonly made: number,
@@ -39,10 +39,10 @@ export class BeyondAllowance extends Error {
   }
 }
 
-let inForce: Allowance | undefined
+let inForce: StitchBudget | undefined
 
 /** Runs what works rounds under an allowance; without one of its own, whatever it works draws on this. */
-export function within<T>(allowance: Allowance, run: () => T): T {
+export function within<T>(allowance: StitchBudget, run: () => T): T {
   const outer = inForce
   inForce = allowance
   try {
@@ -54,7 +54,7 @@ export function within<T>(allowance: Allowance, run: () => T): T {
 }
 
 /** An allowance of so many stitches, or the usual. */
-export function allow(most = MOST_MADE): Allowance {
+export function stitchBudget(most = MOST_MADE): StitchBudget {
   return { most, made: 0, reached: 0 }
 }
 
@@ -63,14 +63,14 @@ export function allow(most = MOST_MADE): Allowance {
  *
  * @throws BeyondAllowance where they may not
  */
-export function askFor(stitches: number): void {
+export function reserve(stitches: number): void {
   if (!inForce) return
   const reached = inForce.made + stitches + EACH_ROUND
-  if (!(reached <= inForce.most)) throw new BeyondAllowance(inForce.made, stitches)
+  if (!(reached <= inForce.most)) throw new StitchBudgetExceeded(inForce.made, stitches)
   inForce.reached = Math.max(inForce.reached, reached)
 }
 
 /** Writes down what was made. */
-export function wasMade(stitches: number): void {
+export function record(stitches: number): void {
   if (inForce) inForce.made += stitches + EACH_ROUND
 }
