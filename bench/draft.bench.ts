@@ -24,7 +24,7 @@ const starter = newDesign('Bench bag')
 const big: Design = {
   ...starter, gauge: { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } },
   base: { ...starter.base, increases: 6, size: { pin: { rounds: 30 } } },
-  wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 40 } }, colour: 'main' }]),
+  wall: stacked([{ kind: 'solid', stitch: 'sc', size: { pin: { rounds: 40 } }, colour: 'main' }]),
 }
 
 /** The middle of many timings, in milliseconds, after a warm-up. */
@@ -86,20 +86,20 @@ const tote: Design = {
     increaseAt: 'last', colour: 'main',
   },
   wall: stacked([
-    { band: 'solid', stitch: 'sc', size: { pin: { rounds: 12 } }, colour: 'main' },
-    { band: 'groups', size: { pin: { rounds: 6 } }, colour: 'main' }, { band: 'waves', size: { pin: { rounds: 8 } }, colour: 'main' },
-    { band: 'vees', size: { pin: { rounds: 6 } }, colour: 'main' },
+    { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 12 } }, colour: 'main' },
+    { kind: 'groups', size: { pin: { rounds: 6 } }, colour: 'main' }, { kind: 'waves', size: { pin: { rounds: 8 } }, colour: 'main' },
+    { kind: 'vees', size: { pin: { rounds: 6 } }, colour: 'main' },
   ]),
   mouth: { divides: 4 },
 }
 const tall: Design = {
   ...big,
-  wall: [...big.wall, { id: 'part-9', band: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour: 'main' }],
+  wall: [...big.wall, { id: 'part-9', kind: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour: 'main' }],
 }
 const tallDraft = draft(tall)
 const taller: Design = {
   ...tall,
-  wall: [tall.wall[0]!, { id: 'part-9', band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }],
+  wall: [tall.wall[0]!, { id: 'part-9', kind: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }],
 }
 const fromNothing = median(() => (sink += draft(taller).sizes.stitches), 100)
 const fromBefore = median(() => (sink += draft(taller, tallDraft).sizes.stitches), 100)
@@ -132,7 +132,7 @@ const net: Design = {
   ...big, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 120 } }, colour: 'main' }, turnUp: 'plain',
   wall: stacked([
     {
-      band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 7 } }, last: { pin: { chains: 5 } }, size: { pin: { rounds: 100 } },
+      kind: 'loops', skip: 1, first: 3, hold: { pin: { chains: 7 } }, last: { pin: { chains: 5 } }, size: { pin: { rounds: 100 } },
       ends: 'closed', finish: { inLoop: 2, inStitch: 1 }, colour: 'main',
     },
   ]),
@@ -143,10 +143,10 @@ const wordsOfNet = median(() => (sink += patternOf(netDraft, 'us').sections.leng
 const chartOfNet = median(() => (sink += unrolled(netDraft).kinds.length), 60)
 
 /** A slot dragged by a stitch on the big bag: what is below is taken over, slots and rim are worked anew, the front is drawn afresh. */
-const rim: WallPart = { id: 'part-11', band: 'rim', rim: 'slip', colour: 'main' }
+const rim: WallPart = { id: 'part-11', kind: 'rim', rim: 'slip', colour: 'main' }
 const slots = stacked([
   {
-    band: 'slots', number: 2, width: { want: { widthCm: 12 } }, chains: { want: { dropCm: 14 } }, into: 'chains', corners: 2, rounds: 5,
+    kind: 'slots', number: 2, width: { want: { widthCm: 12 } }, chains: { want: { dropCm: 14 } }, into: 'chains', corners: 2, rounds: 5,
     stitch: 'sc', nudge: 0, colour: 'main',
   },
 ])[0]!

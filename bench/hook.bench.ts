@@ -71,7 +71,7 @@ line('one event more', oneMoreMs, 'ms', 0.05)
 const starter = newDesign('Large bag')
 const large = {
   ...starter, base: { ...starter.base, increases: 6, size: { pin: { rounds: 40 } } },
-  wall: [{ id: 'part-1', band: 'solid', stitch: 'sc', size: { pin: { rounds: 64 } }, colour: 'main' }],
+  wall: [{ id: 'part-1', kind: 'solid', stitch: 'sc', size: { pin: { rounds: 64 } }, colour: 'main' }],
 }
 const port = 3191
 const server = spawn('node', ['.output/server/index.mjs'], {

@@ -150,7 +150,7 @@ const chance = new Chance(20261126)
 const saving = new Set<string>()
 const usual = ids.slice(8)
 
-/** What is asked next: nine of ten times a bag; lists, saves and patterns as a household asks for them. */
+/** The next request: nine of ten times a bag; lists, saves and patterns as a household asks for them. */
 function nextAsked(): { readonly path: string, readonly save?: string } {
   const id = chance.of(usual)
   const share = chance.share()

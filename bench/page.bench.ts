@@ -36,9 +36,9 @@ function bagOf(stitches: number) {
   const design = (rounds: number) => ({
     ...newDesign(`${stitches} stitches`), base: { ...newDesign('x').base, size: { want: { diameterCm: Math.min(60, across) } } },
     wall: stacked([
-      { band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' },
+      { kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' },
       {
-        band: 'slots', number: 2, width: { want: { widthCm: 9 } }, chains: { want: { dropCm: 12 } }, into: 'chains', corners: 0, rounds: 3,
+        kind: 'slots', number: 2, width: { want: { widthCm: 9 } }, chains: { want: { dropCm: 12 } }, into: 'chains', corners: 0, rounds: 3,
         nudge: 0, stitch: 'sc', colour: 'main',
       },
     ]),

@@ -4,7 +4,7 @@ import { addCopy, copiesFolder, copiesOf } from '../server/library/copies'
 import { type Owner, ownerWords } from '../server/library/owner'
 
 /*
- * What a command does while a program runs with the records: it asks that one to do it, so that nothing that is saved meanwhile is lost.
+ * A command while a program runs with the records: it asks that one to do it, so that nothing that is saved meanwhile is lost.
  */
 
 interface ParcelFile {

@@ -3,12 +3,15 @@
  * What only one kind has to say stands in its own file, and what others need of it is a trait of its declaration.
  */
 
-const TOLD_APART_BY = ['band', 'form', 'kind']
+const TOLD_APART_BY = ['form', 'kind']
 
 const nameOf = node =>
   node?.type === 'Identifier' ? node.name : node?.type === 'MemberExpression' && !node.computed ? node.property.name : undefined
 const tellsApart = node => TOLD_APART_BY.includes(nameOf(node))
 const isWord = node => node?.type === 'Literal' && typeof node.value === 'string'
+/** A constant that a property is compared with, which stands for a word. */
+const isConstant = (node, asked) => node?.type === 'Identifier' && /^[A-Z][A-Z_]+$/.test(node.name) && asked.type === 'MemberExpression'
+const isOne = (asked, word) => tellsApart(asked) && (isWord(word) || isConstant(word, asked))
 
 /** No part, base or stitch is asked which kind it is. */
 export const roles = {
@@ -22,7 +25,7 @@ export const roles = {
     return {
       BinaryExpression(node) {
         if (!/^[!=]==?$/.test(node.operator)) return
-        if ((tellsApart(node.left) && isWord(node.right)) || (isWord(node.left) && tellsApart(node.right))) report(node)
+        if (isOne(node.left, node.right) || isOne(node.right, node.left)) report(node)
       },
       SwitchStatement(node) {
         if (tellsApart(node.discriminant)) report(node)

@@ -93,7 +93,8 @@ function plainJson(text: string, ids: readonly string[]): string {
     }
     if (typeof value !== 'object' || value === null) return value
     const entries = Object.entries(value)
-      .filter(([name]) => !(name === 'id' && 'band' in value))
+      .filter(([name]) => !(ids.length > 0 && name === 'id' && 'kind' in value))
+      .map(([name, one]): [string, unknown] => [name === 'band' ? 'kind' : name, one])
       .sort(([a], [b]) => (a < b ? -1 : 1))
     return Object.fromEntries(entries.map(([name, one]) => [name, tidy(one, name)]))
   }
@@ -127,7 +128,8 @@ function since(shot: Shot): readonly Apart[] | string {
   const now = outputsOf(read.document)
   if ('breaks' in shot.outputs || 'breaks' in now) return `breaks: before ${shot.outputs.breaks ?? 'not'}, now ${now.breaks ?? 'not'}`
   const { version } = shot.document as { version: number }
-  const ids = version === read.document.version ? [] : read.document.wall.map(({ id }) => id)
+  // Version 1 had no ids.
+  const ids = version > 1 ? [] : read.document.wall.map(({ id }) => id)
   return Object.entries(shot.outputs).flatMap(([output, then]) => apart(output, then, now[output]!, ids) ?? [])
 }
 

@@ -4,7 +4,7 @@ import { troubleOf, troubleWith } from './db/trouble'
 import { JobFailed } from './jobs/workerPool'
 
 /*
- * What is answered when something goes wrong: always a sentence for the maker, never a stack of calls. What is written down says what
+ * Answers when something goes wrong: always a sentence for the maker, never a stack of calls. What is written down says what
  * happened and where, without anything that a maker wrote.
  */
 

@@ -1,8 +1,8 @@
 import { onBeforeUnmount, type ShallowRef, shallowRef, watch } from 'vue'
 
 /**
- * What follows its source once the page has been painted with it: a large drawing takes longer than a key may, and what was typed and
- * counted is on the page before it. Where it is something else altogether, as a bag that was opened, it follows at once.
+ * A value that follows its source once the page has been painted with it: a large drawing takes longer than a key may, and what was typed
+ * and counted is on the page before it. Where it is something else altogether, as a bag that was opened, it follows at once.
  */
 export function useAfterPaint<T>(source: () => T, another: () => unknown): Readonly<ShallowRef<T>> {
   const after = shallowRef(source())

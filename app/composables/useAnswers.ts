@@ -7,7 +7,7 @@ import type { Change } from '~~/core/parts/part/finding'
 import { useDocument } from '~/stores/document'
 import { useTranslate } from './useTranslate'
 
-/** What questions are asked of: a spec, what it came to, and where answers go. Paths start at the spec. */
+/** Target of questions: a spec, what it came to, and where answers go. Paths start at the spec. */
 export interface Asking {
   readonly spec: object
   /** Where the spec stands in the design; nothing for what is no design. */

@@ -16,7 +16,7 @@ export function useEarlyKeys() {
     window.addEventListener('keydown', keep, { capture: true })
   }
 
-  /** What was typed until now; from here on keys go where they should. */
+  /** The keys typed until now; from here on keys go where they should. */
   function end(): string {
     window.removeEventListener('keydown', keep, { capture: true })
     return typed

@@ -10,7 +10,7 @@ import type { Manner } from '~~/core/readers/words/manner'
 import { useMake } from '~/stores/make'
 import { useSettings } from '~/stores/settings'
 
-/** What is said at the hook: what to do now, what comes then, what must not be missed, and where one is. */
+/** Texts at the hook: what to do now, what comes then, what must not be missed, and where one is. */
 export function useHook() {
   const make = useMake()
   const settings = useSettings()
@@ -56,7 +56,7 @@ export function useHook() {
   })
 
   const coming = computed(() => (road.value ? upcomingIn(road.value, index.value, manner.value) : []))
-  /** What is still ahead; what comes within the beats in hand is now. */
+  /** Warnings still ahead; one within the beats in hand is now. */
   const ahead = computed(() =>
     aheadOf(coming.value, done.value).map((one) => {
       const within = one.at < to.value || (one.at === beats.value.length && to.value >= beats.value.length)

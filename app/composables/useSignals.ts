@@ -1,7 +1,7 @@
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useHookSettings } from '~/stores/hookSettings'
 
-/** What is said aloud, and the tone or buzz for what must not be missed; each only as the maker asked. */
+/** Words said aloud, and the tone or buzz for what must not be missed; each only as the maker asked. */
 export function useSignals(words: () => string, alarm: () => string | undefined) {
   const hookSettings = useHookSettings()
   const hasVoice = ref(false)

@@ -6,7 +6,7 @@ import { fetchPart, NOT_FETCHED } from '~/kinds/fetchKinds'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 
-/** What can be done with the stack of a wall's parts; each is one edit, after which its part is in hand. */
+/** Edits of the stack of a wall's parts; after each its part is in hand. */
 export function useStack() {
   const bag = useDocument()
   const view = useView()
@@ -39,7 +39,7 @@ export function useStack() {
   const addHandles = () => once(fetchPart(HANDLES_BAND), () =>
     take(handlesOnTop(bag.design, bag.draft.parts.at(-1)!.size.circumference.cm)))
 
-  /** What lies right below a part. */
+  /** The edge right below a part. */
   function below(id: string): Below {
     const { parts, gauge } = bag.draft
     const at = parts.findIndex(part => part.id === id)

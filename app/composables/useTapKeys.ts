@@ -1,6 +1,6 @@
 import { onBeforeUnmount, onMounted } from 'vue'
 
-/** What a hand or a pedal does: on with the next beat, or one back. */
+/** Acts of a hand or a pedal: on with the next beat, or one back. */
 export interface HandActions {
   readonly on: () => void
   readonly back: () => void

@@ -1,6 +1,6 @@
 import { shallowRef } from 'vue'
 
-/** What was thrown away last of a shelf, and how it comes back: for the note that says so. */
+/** The document thrown away last, and how it comes back: for the note that says so. */
 export function useTrashNote<K extends { readonly id: string }>(shelf: {
   readonly remove: (id: string) => Promise<K | undefined>
   readonly bringBack: (id: string) => Promise<void>

@@ -3,7 +3,7 @@ import type { Units } from '~~/core/things/measure/format'
 import { useTape } from '~/stores/tape'
 import { useSettings } from '~/stores/settings'
 
-/** What is measured in here: as the open bag says, or else as the maker does. */
+/** Units here: as the open bag says, or else as the maker does. */
 export function useUnits(): ComputedRef<Units> {
   const settings = useSettings()
   const tape = useTape()

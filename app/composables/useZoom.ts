@@ -85,7 +85,7 @@ export function useZoom(box: Ref<HTMLElement | undefined>) {
     begin()
   }
 
-  /** What was dragged is not picked. */
+  /** A drag is no pick. */
   function onClick(event: MouseEvent): void {
     if (dragged && zoom.value > 1) event.stopPropagation()
     dragged = false

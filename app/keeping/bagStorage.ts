@@ -1,9 +1,10 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import type { Design } from '~~/core/bag/design/design'
+import { upToDate } from '~~/core/bag/design/migrate'
 import type { History } from '~~/core/bag/design/history'
 
 /*
- * What this device keeps of bags: how each is here, whether the server has that, and what can be undone. Every edit is written down at once
+ * Bags on this device: how each is here, whether the server has that, and what can be undone. Every edit is written down at once
  * where the browser writes without waiting (localStorage), and goes from there into the database: nothing is lost, however the page ends.
  */
 
@@ -49,12 +50,12 @@ async function box(): Promise<IDBPDatabase<Box>> {
 }
 
 const AT_ONCE = 'fair-hollow.desk.'
-/** What is larger than this goes to the database alone: localStorage holds 5 MB in all. */
+/** States larger than this go to the database alone: localStorage holds 5 MB in all. */
 const MOST_AT_ONCE = 400_000
 /** So many edits can still be taken back after the page was closed. */
 const KEPT_EDITS = 100
 
-/** What is written without waiting: all but the history. */
+/** The part that is written without waiting: all but the history. */
 type AtOnce = Omit<StoredBag, 'history'>
 
 /** Writes a bag down without waiting; false of one that is too large for that, or where the browser keeps nothing here. */
@@ -109,15 +110,25 @@ export function storeBag(bag: StoredBag): Promise<boolean> {
   return done.then(() => true, () => isDown)
 }
 
+const NO_HISTORY: History = { past: [], future: [] }
+
 /** The newer of what was written at once and what the database has. */
 function newerOf(id: string, kept: StoredBag | undefined): StoredBag | undefined {
   const written = writtenAtOnce(id)
-  if (!written || (kept && kept.at >= written.at)) return kept
+  if (!written || (kept && kept.at >= written.at)) return kept && asNow(kept)
   // What can be undone was of an earlier state: patches of it do not fit this one.
-  return { ...written, history: { past: [], future: [] } }
+  return asNow({ ...written, history: NO_HISTORY })
 }
 
-/** What this device knows of a bag. */
+/** A bag that an earlier version of the program kept here, as this one means it: patches of the old form do not fit the new one. */
+function asNow(bag: StoredBag): StoredBag {
+  const design = upToDate(bag.design)
+  if (design === bag.design) return bag
+  const sent = bag.sent && { ...bag.sent, design: upToDate(bag.sent.design) }
+  return { ...bag, design, base: upToDate(bag.base), ...(sent ? { sent } : {}), history: NO_HISTORY }
+}
+
+/** A bag as this device knows it. */
 export async function storedBag(id: string): Promise<StoredBag | undefined> {
   await last.catch(() => {})
   const kept = await box().then(db => db.get('bags', id), () => undefined)

@@ -3,7 +3,7 @@ import { asHappened, type MakeStorage, type KeptMake, openMakeStorage, type Stor
 import { opening } from './newId'
 
 /*
- * What this device keeps of makes, so that the hook goes on without a network: every event, and which of them the server does not have
+ * Makes on this device, so that the hook goes on without a network: every event, and which of them the server does not have
  * yet. A tap is written down at once where the browser writes without waiting (localStorage), and from there goes into the database;
  * so nothing is lost between the two, whenever the page is closed. Without a database what waits to be sent stays written down there.
  */
@@ -16,11 +16,11 @@ function box(): Promise<MakeStorage> {
   return opened ??= openMakeStorage()
 }
 
-/** What was written down at once, by each opening of the page under a key of its own. */
+/** Events written down at once, by each opening of the page under a key of its own. */
 const PENDING = 'fair-hollow.pending.'
 const OWN = PENDING + opening
 
-/** What this page wrote down and the database does not have yet. */
+/** Events that this page wrote down and the database does not have yet. */
 let pending: readonly QueuedEvent[] = []
 /** Events that wait to be sent and are in no database. */
 let homeless: readonly QueuedEvent[] = []
@@ -56,7 +56,7 @@ export async function isKept(): Promise<boolean> {
   return wroteDown || ((await box()).lasts && pending.length === 0)
 }
 
-/** What earlier openings of the page wrote down and could not bring into the database before they were closed. */
+/** Events that earlier openings of the page wrote down and could not bring into the database before they were closed. */
 function leftBehind(): { readonly key: string, readonly text: string }[] {
   return Object.keys(localStorage)
     .filter(key => key.startsWith(PENDING) && key !== OWN)
@@ -109,7 +109,7 @@ export async function takeOver(): Promise<void> {
   }
 }
 
-/** What is known here of a make: its events, those not yet in the database too. */
+/** All known events of a make, those not yet in the database too. */
 export async function keptEvents(make: string): Promise<MakeEvent[]> {
   await takeOver()
   const known = await (await box()).events(make)

@@ -1,6 +1,7 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import { inOrder, type MakeEvent } from '~~/core/making/make/event'
 import type { Progress } from '~~/core/making/make/plan'
+import { storedEvent } from '~~/core/making/make/storedEvent'
 
 /*
  * Where this device keeps makes: the browser's database, or the page's memory where it has none.
@@ -68,7 +69,7 @@ function inDatabase(db: IDBPDatabase<Box>): MakeStorage {
       for (const event of events) void tx.store.put({ make, event })
       await tx.done
     },
-    events: async make => (await db.getAllFromIndex('events', 'make', make)).map(({ event }) => event),
+    events: async make => (await db.getAllFromIndex('events', 'make', make)).map(({ event }) => storedEvent(event)),
     make: make => db.get('makes', make),
     makes: () => db.getAll('makes'),
     putMake: async make => void await db.put('makes', make),

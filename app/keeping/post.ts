@@ -21,7 +21,7 @@ interface Answer {
   readonly upTo: number
 }
 
-/** What the post tells those who listen. */
+/** Callbacks of the post. */
 export interface PostNews {
   readonly state: (state: PostState) => void
   readonly events: (make: string, events: readonly MakeEvent[]) => void

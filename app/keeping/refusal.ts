@@ -1,4 +1,4 @@
-/** What the server says when it refuses: a sentence, and the fields that must change. */
+/** The server's words when it refuses: a sentence, and the fields that must change. */
 export interface Refusal {
   readonly message?: string
   readonly data?: { readonly problems?: readonly { readonly field: string, readonly message: string }[] }

@@ -5,7 +5,7 @@ import type { StoredBag, SentSave } from './bagStorage'
 import { randomWord } from './newId'
 import { type Refusal, refusalWords } from './refusal'
 
-/** What came of sending a bag's state. */
+/** Result of sending a bag's state. */
 export type Answer
   = | { readonly is: 'kept', readonly revision: number }
     | { readonly is: 'overtaken' | 'gone' }
@@ -63,7 +63,7 @@ export async function fetchTheirs(id: string): Promise<Theirs | 'gone' | undefin
   }
 }
 
-/** What is here put together with what the server has; nothing where both changed the same. */
+/** The state here merged with the server's; nothing where both changed the same. */
 export function together({ base, design }: Pick<StoredBag, 'base' | 'design'>, theirs: Theirs): Design | undefined {
   return same(design, theirs.document) ? theirs.document : mergedDesign(base, design, theirs.document)
 }

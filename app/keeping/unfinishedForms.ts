@@ -1,7 +1,7 @@
 import { remember } from './remember'
 
 /*
- * What is being entered and not kept yet: the browser keeps it, for a page may end without a word. One of each sort at a time.
+ * Unfinished forms: the browser keeps what is being entered, for a page may end without a word. One of each sort at a time.
  */
 
 /** A document left half entered when the page ended: by its id if it is kept already, or a new one. */

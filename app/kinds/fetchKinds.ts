@@ -17,7 +17,7 @@ knowParts([solid, ridges])
 export const NOT_FETCHED = 'This part of the program could not be fetched. Is it still running? Try again in a moment.'
 
 /** Kinds that come together, as they are often wanted together. */
-type Box = () => Promise<{ readonly FORMS?: readonly { readonly form: string }[], readonly PARTS?: readonly { readonly band: string }[] }>
+type Box = () => Promise<{ readonly FORMS?: readonly { readonly form: string }[], readonly PARTS?: readonly { readonly kind: string }[] }>
 
 const ovals: Box = () => import('./ovals')
 const rectangles: Box = () => import('./rectangles')
@@ -62,7 +62,7 @@ const FORMS: KindBoxes<BaseSpec['form']> = {
 }
 
 /** Where a kind of part is fetched from; likewise. */
-const PARTS: KindBoxes<WallSpec['band']> = {
+const PARTS: KindBoxes<WallSpec['kind']> = {
   'rib': textures, 'pairs': textures, 'groups': textures, 'vees': textures, 'sprigs': textures, 'waves': textures, 'hills': textures,
   'boxes': textures, 'moss': textures, 'own': textures, 'panels': textures, 'loops': nets, 'eyelets': casings, 'ruffle': edgings,
   'picots': edgings, 'shells': edgings, 'rim': edgings, 'slots': openings, 'chain-straps': openings, 'grown-strap': grownOn,
@@ -73,16 +73,16 @@ const PARTS: KindBoxes<WallSpec['band']> = {
 /** Fetches the kinds that bags are made of; nothing where all are known, so that nobody has to wait. */
 export function fetchKinds(...bags: readonly Pick<Design, 'base' | 'wall'>[]): Promise<void> | undefined {
   const forms = bags.flatMap(({ base }) => (isKnownForm(base) ? [] : [FORMS[base.form] ?? every]))
-  return know([...forms, ...bags.flatMap(({ wall }) => wall.flatMap(({ band }) => boxesOf(band)))])
+  return know([...forms, ...bags.flatMap(({ wall }) => wall.flatMap(({ kind: band }) => boxesOf(band)))])
 }
 
 /** Fetches a kind of part; nothing where it is known. */
-export function fetchPart(band: WallSpec['band']): Promise<void> | undefined {
+export function fetchPart(band: WallSpec['kind']): Promise<void> | undefined {
   return know(boxesOf(band))
 }
 
-function boxesOf(band: WallSpec['band']): Box[] {
-  return isKnownPart({ band }) ? [] : [PARTS[band] ?? every]
+function boxesOf(band: WallSpec['kind']): Box[] {
+  return isKnownPart({ kind: band }) ? [] : [PARTS[band] ?? every]
 }
 
 function know(boxes: readonly Box[]): Promise<void> | undefined {

@@ -2,5 +2,5 @@ import { adjust } from '~~/core/parts/wall/adjust'
 import { taper } from '~~/core/parts/wall/taper'
 import { written } from '~~/core/parts/wall/written'
 
-/** What changes the count: adjusting rounds, tapers, rounds written freely. */
+/** Parts that change the count: adjusting rounds, tapers, rounds written freely. */
 export const PARTS = [adjust, taper, written] as const

@@ -1,5 +1,5 @@
 /*
- * What every chart of the logbook looks like, and what each draws. Options for Apache ECharts, in the colours of the page.
+ * The look of every chart of the logbook, and what each draws. Options for Apache ECharts, in the colours of the page.
  */
 
 /** The colours of the page, read where it is shown. */
@@ -64,7 +64,7 @@ export interface SizeBar {
 
 const percent = (share: number) => Math.round(1000 * (share - 1)) / 10
 
-/** What the tape found, in per cent beside what was said; the bar is the band. */
+/** Measured sizes, in per cent beside those predicted; the bar is the range. */
 export function sizesChart(inks: Inks, sizes: readonly SizeBar[]): ChartOption {
   const names = sizes.map(({ name }) => name)
   const band = sizes.map(({ saidCm, plusMinusCm }) => (100 * plusMinusCm) / saidCm)
@@ -171,7 +171,7 @@ export function alongChart(
   }
 }
 
-/** What a yarn was said to weigh, where other bags tell, and what it did. */
+/** Predicted weight of a yarn, where other bags tell, and the real one. */
 export interface YarnBar {
   readonly name: string
   readonly said?: number

@@ -41,7 +41,7 @@ function little(stitches: number, ...wall: readonly WallSpec[]): Design {
   }
 }
 
-const plain = (heightCm: number): WallSpec => ({ band: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' })
+const plain = (heightCm: number): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' })
 
 const NO_FABRIC = { threads: '', posts: '', ridges: '', holes: '', net: '' }
 
@@ -71,7 +71,7 @@ function fabric(wall: readonly WallSpec[]): Tile {
 
 function drawn(band: string): Tile {
   const begun = beginPart(band, keptOf(little(24), plain(3), 12))
-  const { on, spec: small, signs }: Sample<WallSpec> = kindOf({ band }).sample
+  const { on, spec: small, signs }: Sample<WallSpec> = kindOf({ kind: band }).sample
   const spec = small?.(begun) ?? begun
   if (on === 'rim') return onRim(spec, signs)
   return fabric(on === 'itself' ? [spec] : on === 'fabric' ? [plain(2), spec] : [plain(3), spec, plain(3)])

@@ -14,7 +14,7 @@ const shelf = useBags()
 const { gone, throwAway, takeBack } = useTrashNote(shelf)
 const desk = useLocalBags()
 const makes = useMakes()
-/** What is on the hook and the shelf come together: neither pushes the other down. */
+/** The hook and the shelf come together: neither pushes the other down. */
 const ready = ref(shelf.loaded)
 const router = useRouter()
 /** Stands below the last bag: seen, it asks for the next ones. */

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useTrashNote } from '~/composables/useTrashNote'
 import { onMounted, shallowRef } from 'vue'
-import type { SwatchDocument } from '~~/core/bag/design/design'
+import { SWATCH_VERSION, type SwatchDocument } from '~~/core/bag/design/design'
+import { swatchUpToDate } from '~~/core/bag/design/migrate'
 import { ASSUMED_GAUGE } from '~~/core/bag/design/starter'
 import { unfinishedFormOf } from '~/keeping/unfinishedForms'
 import type { KeptRecord } from '~/stores/records'
@@ -15,7 +16,7 @@ onMounted(async () => {
   await shelf.load()
   const left = written.left()
   const kept = left?.id === undefined ? undefined : shelf.swatches.find(({ id }) => id === left.id)
-  if (left && (left.id === undefined || kept)) enter(left.document, kept)
+  if (left && (left.id === undefined || kept)) enter(swatchUpToDate(left.document), kept)
 })
 
 /** The swatch being entered; `kept` when it is an old one. */
@@ -31,7 +32,7 @@ function leave(): void {
 }
 
 function start(): void {
-  enter({ fairHollow: 'swatch', version: 1, name: 'New swatch', note: '', yarn: '', gauge: ASSUMED_GAUGE })
+  enter({ fairHollow: 'swatch', version: SWATCH_VERSION, name: 'New swatch', note: '', yarn: '', gauge: ASSUMED_GAUGE })
 }
 
 async function keep(document: SwatchDocument): Promise<void> {

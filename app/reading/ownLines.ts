@@ -15,7 +15,7 @@ function written(steps: readonly Step[], terms: Terms): string {
   return stepsWords(steps, { terms, on: LONG, start: { kind: 'ring', chains: 0 } })
 }
 
-/** What a maker typed, a line a round in their vocabulary, as the document's lines. Empty lines at the end are none. */
+/** Typed lines, a round each in the maker's vocabulary, as the document's lines. Empty lines at the end are none. */
 export function linesIn(text: string, terms: Terms): Lines {
   const typed = text.replace(/\s+$/, '').split('\n')
   const lines: string[] = []

@@ -1,7 +1,7 @@
 /** Far more than any document of ours needs. */
 const MOST_BYTES = 1_000_000
 
-/** What a chosen file holds, or why it cannot be one of ours. */
+/** Content of a chosen file, or why it cannot be one of ours. */
 export type JsonFile = { readonly ok: true, readonly value: unknown } | { readonly ok: false, readonly why: string }
 
 /** Reads a JSON file that the maker chose. */

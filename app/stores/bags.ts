@@ -41,7 +41,7 @@ export type BagSort = (typeof ORDERS)[number]['value']
 interface Page {
   readonly bags: readonly ListedBag[]
   readonly total: number
-  /** What the next stretch is asked for by. */
+  /** The key of the next stretch. */
   readonly next: string | null
 }
 

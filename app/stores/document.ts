@@ -28,12 +28,12 @@ export const useDocument = defineStore('document', () => {
   const refused = ref<string>()
   /** That the program made a mistake with the bag as it is: it is drawn as it was before. */
   const mistaken = ref(false)
-  /** What is the same up to the first change is taken over from the draft before. */
+  /** Rounds that are the same up to the first change are taken over from the draft before. */
   const draft = computed<Draft>((before) => {
     const now = attempted(before)
     return now ?? before ?? drafted(newDesign('No bag'))
   })
-  /** What was last undone or done again; a new thing each time. */
+  /** The last undo or redo; a new object each time. */
   const stepped = shallowRef<{ readonly did: 'undo' | 'redo', readonly label: string }>()
   const undoLabel = computed(() => history.value.past.at(-1)?.label)
   const redoLabel = computed(() => history.value.future[0]?.label)

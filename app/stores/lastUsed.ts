@@ -6,7 +6,7 @@ import { ask, type KeptRecord } from './records'
 import { useSwatches } from './swatches'
 import { useSettings } from './settings'
 
-/** What the maker used last: the gauge and the yarn that a new bag is drawn in until they say otherwise. */
+/** The maker's last gauge and yarn: those that a new bag is drawn in until they say otherwise. */
 export const useLastUsed = defineStore('lastUsed', () => {
   const swatches = useSwatches()
   const settings = useSettings()

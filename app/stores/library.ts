@@ -26,7 +26,7 @@ interface Copies {
   readonly isDamaged: boolean
 }
 
-/** What was thrown away and lies aside. */
+/** The trash. */
 export interface Aside {
   readonly kind: 'designs' | 'swatches' | 'yarns' | 'orders' | 'makes'
   readonly id: string
@@ -60,16 +60,16 @@ export interface Phone {
   readonly devices: readonly Device[]
 }
 
-/** What the house keeps besides: copies of everything, what was thrown away, parcels to carry, machines that were let in. */
+/** Everything kept as a whole: copies, the trash, parcels to carry, machines that were let in. */
 export const useLibrary = defineStore('house', () => {
   const copies = shallowRef<Copies>()
   const aside = shallowRef<readonly Aside[]>([])
   const asideDays = ref(60)
   const phone = shallowRef<Phone>()
   const parcel = shallowRef<{ readonly file: File, readonly files: readonly ParcelFile[] }>()
-  /** What was just done, in words. */
+  /** The last thing done, in words. */
   const done = ref('')
-  /** What is being done; nothing else is begun meanwhile. */
+  /** The work going on; nothing else is begun meanwhile. */
   const work = reactive(useLongWork())
   const busy = computed(() => work.words !== '')
   const { trouble, trying } = useTrying()

@@ -6,7 +6,7 @@ import { allStoredBags, type StoredBag, storeBag, dropStoredBag, tidyStoredBags 
 /** Tried again after so long while the list is looked at. */
 const RETRY_MS = 15_000
 
-/** What lies on this device of bags: work that the server does not have, and bags to open while it is away. */
+/** Bags on this device: work that the server does not have, and bags to open while it is away. */
 export const useLocalBags = defineStore('desk', () => {
   /** Work that the server does not have, with why. */
   const left = shallowRef<readonly StoredBag[]>([])
@@ -36,7 +36,7 @@ export const useLocalBags = defineStore('desk', () => {
     await look()
   }
 
-  /** What is here, as a bag of its own. */
+  /** Keeps the state here as a bag of its own. */
   function asCopy({ design }: StoredBag): Design {
     return { ...design, name: `${design.name}, my copy`.slice(0, 80) }
   }

@@ -27,7 +27,7 @@ export interface LogPage {
   readonly facts: BagFacts | null
 }
 
-/** What all bags have taught. */
+/** The skill that all bags have taught. */
 export interface Taught {
   readonly hands: Skill
   readonly offers: readonly GaugeOffer[]
@@ -40,7 +40,7 @@ export const useLogbook = defineStore('logbook', () => {
   const bags = shallowRef<readonly LogBag[]>([])
   const page = shallowRef<LogPage>()
   const taught = shallowRef<Taught>()
-  /** What is known of the maker's hands: what the craft says until bags have taught. */
+  /** The maker's skill: the craft's figures until bags have taught. */
   const hands = computed(() => taught.value?.hands ?? NO_SKILL_YET)
   const said = ref('')
   /** The photo of a bag that was thrown away or replaced last. */
@@ -54,7 +54,7 @@ export const useLogbook = defineStore('logbook', () => {
     if (found) bags.value = found
   }
 
-  /** What the hands have taught; where the server is away, what was known before stays. */
+  /** Loads the skill; where the server is away, what was known before stays. */
   const loadTaught = shared(async (): Promise<void> => {
     try {
       taught.value = await ask<Taught>('/api/logbook/hands')

@@ -17,7 +17,7 @@ import { nextEventId, randomWord } from '~/keeping/newId'
 import { usePost } from './post'
 import { useHookSettings } from './hookSettings'
 
-/** What is told of the work beside what the hook does. */
+/** A remark on the work beside what the hook does. */
 export type Telling = MeasureDeed | LeanDeed | StretchDeed | WeighDeed | LookDeed | Wrote
 
 /** Why a make is not there. */
@@ -131,7 +131,7 @@ export const useMake = defineStore('make', () => {
     write({ do: 'moved', to: spot, ...afterAll(log) })
   }
 
-  /** What is at the hook is done. */
+  /** Does what is at the hook. */
   function tap(): void {
     const at = hand.value?.at
     if (!at?.leg) return

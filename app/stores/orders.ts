@@ -48,10 +48,10 @@ export const useOrders = defineStore('orders', () => {
     await look()
   }
 
-  /** What is known of a line's bag. */
+  /** Work of a line's bag. */
   const bagOf = (line: LineAsked): DraftedBag | undefined => bags.value.get(keyOf(line))
 
-  /** What orders are planned from: those that are kept, one of them as it is being changed perhaps. */
+  /** Orders that are planned: those that are kept, one of them as it is being changed perhaps. */
   function knownWith(changed?: KeptOrder): PlanningInput {
     const kept = sound.value.map(({ id, document }): KeptOrder => ({ id, order: document })).filter(({ id }) => id !== changed?.id)
     return planningInput([...kept, ...(changed ? [changed] : [])], { ...house.value, bags: [...bags.value.values()] }, today.value)

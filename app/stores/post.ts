@@ -20,7 +20,7 @@ interface Spoken {
   readonly event: MakeEvent
 }
 
-/** What is done at the hook on its way: written down here, told to the other tabs, sent to the server, and the answers brought back. */
+/** The way of events from the hook: written down here, told to the other tabs, sent to the server, and the answers brought back. */
 export const usePost = defineStore('post', () => {
   const state = ref<PostState>({ waiting: 0, kept: true, away: false })
   const listeners = new Map<string, Listener>()
@@ -33,7 +33,7 @@ export const usePost = defineStore('post', () => {
 
   if (tabs) tabs.onmessage = ({ data }: MessageEvent<Spoken>) => listeners.get(data.make)?.events([data.event])
 
-  /** What can be looked for is looked for now and then, and when the page is shown again. */
+  /** Looks for news now and then, and when the page is shown again. */
   function look(): void {
     if (document.visibilityState === 'visible') void post.now([...listeners.keys()][0])
   }

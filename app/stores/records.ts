@@ -31,7 +31,7 @@ interface Ask {
   readonly headers?: Readonly<Record<string, string>>
   /** Of a file that is no JSON. */
   readonly responseType?: 'blob'
-  /** What ends it before it is answered. */
+  /** A signal that ends it before it is answered. */
   readonly signal?: AbortSignal
 }
 
@@ -47,7 +47,7 @@ export function kept<D>(path: string, document: unknown): Promise<KeptRecord<D>>
   })
 }
 
-/** What is asked for while it is already on its way is waited for, not asked for again. */
+/** Requests on their way are waited for, not sent again. */
 export function shared<T>(asking: () => Promise<T>): () => Promise<T> {
   let coming: Promise<T> | undefined
   return () => (coming ??= asking().finally(() => (coming = undefined)))

@@ -15,7 +15,7 @@ interface Ways {
   terms: Terms
   repeats: RepeatStyle
   light: Light
-  /** What new bags are measured in, and the hand they are worked with; nothing until the maker has said. */
+  /** Units of new bags, and the hand they are worked with; nothing until the maker has said. */
   units: Units | undefined
   hands: Handedness | undefined
   /** Single letters do something (WCAG 2.1.4 wants that they can be switched off). */
@@ -42,7 +42,7 @@ function remembered(): Ways {
   }
 }
 
-/** What a maker prefers whichever bag is open, kept by the browser: vocabulary, measures, hand, how repeats are written, light, keys. */
+/** The maker's settings, whichever bag is open, kept by the browser: vocabulary, measures, hand, how repeats are written, light, keys. */
 export const useSettings = defineStore('ways', () => {
   const kept = remembered()
   const terms = ref(kept.terms)
@@ -60,7 +60,7 @@ export const useSettings = defineStore('ways', () => {
     terms.value = terms.value === 'us' ? 'uk' : 'us'
   }
 
-  /** What the maker has said of new bags. */
+  /** The maker's settings for new bags. */
   function forNewBags(): { units?: Units, hands?: Handedness } {
     return { ...(units.value ? { units: units.value } : {}), ...(hands.value ? { hands: hands.value } : {}) }
   }

@@ -4,7 +4,7 @@ import type { Handedness } from '~~/core/bag/design/design'
 import type { Units } from '~~/core/things/measure/format'
 
 /**
- * What the tape in hand is marked in, and which hand holds the hook: those of the bag that is open; nothing where none is. Whoever tells
+ * Units of the tape in hand, and which hand holds the hook: those of the bag that is open; nothing where none is. Whoever tells
  * or draws something asks here, and need not know of bags.
  */
 export const useTape = defineStore('tape', () => {

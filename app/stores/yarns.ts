@@ -21,7 +21,7 @@ export const useYarns = defineStore('yarns', () => {
   /** A file that is being brought in. */
   const work = reactive(useLongWork())
 
-  /** What came of bringing a file in. */
+  /** Result of bringing a file in. */
   const brought = ref('')
 
   /** Brings yarns in from a table, or from open documents: all of them or none. */

@@ -1,4 +1,4 @@
-/** Whatever else is asked of the records. */
+/** Any other request for records. */
 export default defineEventHandler(() => {
   throw createError({ statusCode: 404, message: 'There is nothing at this address.' })
 })

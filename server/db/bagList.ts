@@ -25,7 +25,7 @@ export interface BagPage {
   readonly bags: readonly ListedBag[]
   /** How many there are in all that were asked for. */
   readonly total: number
-  /** What the next stretch is asked for by; nothing behind the last. */
+  /** The key of the next stretch; nothing behind the last. */
   readonly next: string | null
 }
 
@@ -40,7 +40,7 @@ export type BagGroup = (typeof BAG_GROUPS)[number]
 /** So many bags at most are answered at once. */
 export const MOST_LISTED = 24
 
-/** What is asked of the list. */
+/** A request for the list. */
 export interface BagsAsked {
   readonly find: string
   readonly order: BagOrder
@@ -50,7 +50,7 @@ export interface BagsAsked {
   readonly after?: string
 }
 
-/** What bags are ordered by, and whether it falls; those that are alike, by their number. */
+/** Columns that bags are sorted by, and whether it falls; those that are alike, by their number. */
 const ORDERED: Readonly<Record<BagOrder, { readonly key: string, readonly falls: boolean }>> = {
   changed: { key: 'updated_at', falls: true }, name: { key: 'name COLLATE NOCASE', falls: false },
   begun: { key: 'created_at', falls: true }, tall: { key: 'tall', falls: true },
@@ -83,7 +83,7 @@ interface BagRow {
   key: string | number
 }
 
-/** What a bag has to have to stand in a group. */
+/** Conditions for a bag to stand in a group. */
 const IN_GROUP: Readonly<Record<BagGroup, string>> = {
   all: '', hand: ' AND hand IS NOT NULL', drafts: ' AND made = 0', finished: ' AND finished > 0', orders: ' AND ordered > 0',
 }
@@ -123,7 +123,7 @@ function listed(row: BagRow): ListedBag {
   return { ...factsOf(row), portrait: row.portrait === null ? null : (JSON.parse(row.portrait) as Portrait) }
 }
 
-/** What is looked for, as a pattern: its own signs stand for themselves. */
+/** The search, as a pattern: its own signs stand for themselves. */
 function patternOf(find: string): string {
   return `%${find.replace(/[\\%_]/g, '\\$&')}%`
 }

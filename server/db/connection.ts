@@ -153,7 +153,7 @@ export function barRecords(trouble: RecordsTrouble): void {
   inTrouble = trouble
 }
 
-/** What the records are barred for. */
+/** The trouble that the records are barred for. */
 export function barredFor(): RecordsTrouble | undefined {
   return inTrouble
 }

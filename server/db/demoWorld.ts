@@ -57,12 +57,12 @@ export const DEMO_DESIGNS: readonly Design[] = [
 ].map(document => sound(readDesign(document)))
 export const DEMO_SWATCHES: readonly SwatchDocument[] = [doubleStrand, sprigs, coneCotton].map(document => sound(readSwatch(document)))
 
-/** What lies on its yarn shelf. */
+/** Yarns of its shelf. */
 export const DEMO_YARNS: readonly ShelfYarn[] = [
   pearWorsted, strawWorsted, leafWorsted, undyedCone,
 ].map(document => sound(readShelfYarn(document)))
 
-/** What it has promised, as of the week that these were written in. */
+/** Its promised orders, as of the week that these were written in. */
 export const DEMO_ORDERS: readonly Order[] = [bulbSwap, harvestFair].map(document => sound(readOrder(document)))
 
 /** An order as if it had been taken this week: its days keep their days of the week. */

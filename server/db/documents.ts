@@ -18,12 +18,12 @@ export interface StoredDocument<D> {
   readonly unreadable?: readonly string[]
 }
 
-/** What became of a save: kept, overtaken by another, or of something that is gone. */
+/** Result of a save: kept, overtaken by another, or of something that is gone. */
 export type SaveResult
   = | { readonly kept: true, readonly revision: number, readonly updatedAt: string }
     | { readonly kept: false, readonly why: 'gone' | 'overtaken' }
 
-/** What was thrown away and lies aside. */
+/** A document in the trash. */
 export interface TrashedDocument {
   readonly id: string
   readonly name: string
@@ -60,7 +60,7 @@ function withoutNothing(value: unknown): unknown {
   return Object.fromEntries(Object.entries(value).flatMap(([key, inside]) => (inside === null ? [] : [[key, withoutNothing(inside)]])))
 }
 
-/** What can be read of a document once what an earlier program let pass is mended; if that does not help, what is wrong as it is. */
+/** The readable part of a document once what an earlier program let pass is mended; if that does not help, what is wrong as it is. */
 function mended<D>(document: unknown, asKept: Reading<D>, read: (input: unknown) => Reading<D>): Reading<D> {
   const again = read(withoutNothing(document))
   return again.ok ? again : asKept
@@ -104,7 +104,7 @@ function finder<D>(
   }
 }
 
-/** What happens with a save besides, in its transaction. */
+/** Hooks of a save, in its transaction. */
 export interface SaveHooks {
   readonly beforeSave: (id: string, revision: number, now: string) => void
 }

@@ -11,7 +11,7 @@ import { photoBytes, plainJpeg } from './photoText'
 import { DOCUMENT_TABLES } from './documentTables'
 
 /*
- * What comes in from elsewhere, much of it at once: written a little at a time, so that whoever saves meanwhile hardly waits, and seen by
+ * Imports, many documents at once: written a little at a time, so that whoever saves meanwhile hardly waits, and seen by
  * nobody until all of it is there. If the program ends before that, it is as if nothing had come.
  */
 

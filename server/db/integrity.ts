@@ -4,7 +4,7 @@ import type Database from 'better-sqlite3'
  * Whether a database hangs together. A row whose text is no JSON is no damage to the others: it is set aside (broken.ts).
  */
 
-/** What SQLite says of a row that breaks a rule of its table, which is about that row alone. */
+/** SQLite's words on a row that breaks a rule of its table, which is about that row alone. */
 const OF_A_ROW = /^CHECK constraint failed/
 
 /** Whether all pages of a database can be read and hang together. */

@@ -39,7 +39,7 @@ export interface Logbook {
   /** Whether what is known of a make is of its last event. */
   readonly isUpToDate: (id: string) => boolean
   readonly allFacts: () => BagFacts[]
-  /** What orders look at of every make, those finished first before those finished later or not at all. */
+  /** Every make as orders look at it, those finished first before those finished later or not at all. */
   readonly seen: () => MakeAsSeen[]
   readonly keepFacts: (id: string, upTo: number, facts: FactTexts) => void
   readonly behind: () => Behind[]
@@ -77,7 +77,7 @@ interface LogRow {
   listed: string | null
 }
 
-/** What the makes of the house tell. */
+/** Facts of the kept makes. */
 export function logbookIn(db: Database.Database): Logbook {
   const list = db.prepare<[], LogRow>(
     'SELECT makes.id, makes.name, created_at, updated_at, listed, make_photos.make IS NOT NULL AS photo FROM makes '

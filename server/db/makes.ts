@@ -2,6 +2,7 @@ import type Database from 'better-sqlite3'
 import type { MakeEvent } from '../../core/making/make/event'
 import { stateOf } from '../../core/making/make/fold'
 import type { Progress } from '../../core/making/make/plan'
+import { storedEvent } from '../../core/making/make/storedEvent'
 import type { TrashedDocument } from './documents'
 import { WAS_THERE } from './incoming'
 
@@ -47,6 +48,10 @@ interface MakeRow {
   progress: string | null
   created_at: string
   updated_at: string
+}
+
+function eventsOf(rows: readonly { readonly event: string }[]): MakeEvent[] {
+  return rows.map(({ event }) => storedEvent(JSON.parse(event) as MakeEvent))
 }
 
 function listed(row: MakeRow): MakeListed {
@@ -113,11 +118,11 @@ export function makesIn(db: Database.Database): Makes {
     },
     eventsAfter: (id, number) => {
       const rows = after.all(id, number, MOST_ANSWERED)
-      return { events: rows.map(({ event }) => JSON.parse(event) as MakeEvent), upTo: rows.at(-1)?.number ?? number }
+      return { events: eventsOf(rows), upTo: rows.at(-1)?.number ?? number }
     },
     allEvents: (id) => {
       const rows = after.all(id, 0, -1)
-      return { events: rows.map(({ event }) => JSON.parse(event) as MakeEvent), upTo: rows.at(-1)?.number ?? 0 }
+      return { events: eventsOf(rows), upTo: rows.at(-1)?.number ?? 0 }
     },
     hasEvent: event => hasEvent.get(event) !== undefined,
     remove: id => remove.run(new Date().toISOString(), id).changes === 1,

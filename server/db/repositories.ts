@@ -48,7 +48,7 @@ function shelves(): House {
 /** The designs kept in the house. */
 export const designs = (): Repository<Design> => shelves().designs
 
-/** What they were before. */
+/** Their earlier states. */
 export const versions = (): Versions => shelves().versions
 
 /** The list of the bags, and their portraits. */
@@ -66,13 +66,13 @@ export const orders = (): Repository<Order> => shelves().orders
 /** The bags on the hook. */
 export const makes = (): Makes => shelves().makes
 
-/** What the makes tell, and their photos. */
+/** Facts of the makes, and their photos. */
 export const logbook = (): Logbook => shelves().logbook
 
 /** The machines that were let in. */
 export const devices = (): Devices => shelves().devices
 
-/** What of a sort of thing lies aside, and can be brought back or thrown away for good. */
+/** The trash of a sort of documents: they can be brought back or thrown away for good. */
 export interface Aside {
   readonly laidAside: () => TrashedDocument[]
   readonly bringBack: (id: string) => boolean

@@ -1,5 +1,5 @@
 /*
- * What can go wrong with the file that the records are kept in, in words for whoever keeps them: what happened, what is safe, what to do.
+ * Trouble with the file that the records are kept in, in words for whoever keeps them: what happened, what is safe, what to do.
  */
 
 /** Sorts of trouble with the records. */
@@ -46,7 +46,7 @@ export function troubleWith(code: TroubleCode, path: string, cause?: unknown): R
   return new RecordsTrouble(code, WORDS[code](path), { cause })
 }
 
-/** What SQLite and the file system call these (SQLite's result codes, errno). */
+/** Codes of SQLite and the file system for these (SQLite's result codes, errno). */
 const CODES: readonly (readonly [RegExp, TroubleCode])[] = [
   [/^SQLITE_(READONLY|PERM|AUTH)|^EROFS/, 'read-only'], [/^SQLITE_FULL|^ENOSPC|^EDQUOT/, 'full'],
   [/^SQLITE_(BUSY|LOCKED|PROTOCOL)/, 'locked'],
@@ -54,7 +54,7 @@ const CODES: readonly (readonly [RegExp, TroubleCode])[] = [
   [/^(EACCES|EPERM|ENOTDIR|ENOENT|EEXIST)/, 'folder'], [/^SQLITE_IOERR|^EIO/, 'io'],
 ]
 
-/** What an error of the records means for the maker; nothing if it is none of theirs, but a mistake of ours. */
+/** Meaning of an error of the records for the maker; nothing if it is none of theirs, but a mistake of ours. */
 export function troubleOf(error: unknown, path: string): RecordsTrouble | undefined {
   if (error instanceof RecordsTrouble) return error
   const { code } = error as { code?: unknown }

@@ -7,7 +7,7 @@ export interface Version {
   readonly name: string
 }
 
-/** What a bag was before. */
+/** An earlier state of a bag. */
 export interface Versions {
   readonly beforeSave: (id: string, revision: number, now: string) => void
   readonly list: (id: string) => Version[]

@@ -26,7 +26,7 @@ export function cameOverNetwork(request: object): boolean {
   return doors.get(request)?.inHouse ?? false
 }
 
-/** What a request asks, as far as the gate looks at it. */
+/** A request, as far as the gate looks at it. */
 export type Asking = Pick<IncomingMessage, 'method' | 'url' | 'headers'>
 
 /** Whether a request passes, or how it is turned away. */
@@ -108,17 +108,17 @@ export function cookieOf(token: string, { secure }: Pick<Door, 'secure'>, days: 
   return `fair-hollow=${token}; Path=/; HttpOnly; SameSite=Strict; Max-Age=${days * 86_400}${secure ? '; Secure' : ''}`
 }
 
-/** What every answer says of how it may be used. */
+/** Headers of every answer on how it may be used. */
 const ALWAYS: Readonly<Record<string, string>> = {
   'X-Content-Type-Options': 'nosniff', 'Referrer-Policy': 'no-referrer', 'Cross-Origin-Resource-Policy': 'same-origin',
 }
 
-/** What a page says besides, and what runs by itself as a worker does. */
+/** Headers of a page besides, and of what runs by itself as a worker does. */
 const OF_PAGES: Readonly<Record<string, string>> = {
   'Cross-Origin-Opener-Policy': 'same-origin', 'X-Frame-Options': 'DENY', 'Permissions-Policy': 'camera=(), microphone=(), geolocation=()',
 }
 
-/** What a page may load, with the hashes or nonces of the scripts that stand in it. */
+/** Content that a page may load, with the hashes or nonces of the scripts that stand in it. */
 export function contentPolicy(scripts: readonly string[] = []): string {
   return [
     'default-src \'self\'', ['script-src \'self\'', ...scripts].join(' '), 'style-src \'self\' \'unsafe-inline\'',

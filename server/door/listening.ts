@@ -40,7 +40,7 @@ function isLetIn(request: IncomingMessage): boolean {
   return token !== undefined && devices().knownBy(token, new Date()) !== undefined
 }
 
-/** What stands before the program at a door. */
+/** The gate before the program at a door. */
 export function gated(door: Door, phrase: string | undefined, program: RequestListener): RequestListener {
   return (request, response) => {
     for (const [name, value] of Object.entries(headsFor(request.url))) response.setHeader(name, value)
@@ -115,7 +115,7 @@ export function listenWords(error: unknown, { address, port }: Pick<Door, 'addre
 let said: Listening | undefined
 const inHouse = new Map<string, Server>()
 
-/** What the doors of the house would be opened with. */
+/** The certificate that the doors of the home network would be opened with. */
 export function couldListen(listening: Listening): void {
   said = listening
 }

@@ -14,7 +14,7 @@ export const MOST_TRIES = 8
 /** From one address so many, however many are let try. */
 const MOST_FROM_ONE = 4
 
-/** What became of a try. */
+/** Result of a try. */
 export type TryResult = 'let-in' | 'wrong' | 'shut'
 
 const hashOf = (word: string) => createHash('sha256').update(word).digest()

@@ -35,7 +35,7 @@ const STYLE = 'body{font:18px/1.5 system-ui,sans-serif;margin:0;background:#f6f0
   + '@media(prefers-color-scheme:dark){body{background:#211f1c;color:#f3ebdc}input{background:#2b2825;border-color:#a59b8a}'
   + 'button{background:#e9a9c6;color:#2b2a28}}'
 
-/** What became of a try; of one that was not looked at, after how many seconds another is. */
+/** Result of a try; of one that was not looked at, after how many seconds another is. */
 type TryAnswer = Exclude<TryResult, 'let-in'> | { readonly waitS: number }
 
 function wordsOf(said: TryAnswer): string {

@@ -6,7 +6,7 @@ import { RecordsTrouble } from '../db/trouble'
 import { runJob, JobFailed } from './workerPool'
 
 /*
- * What the makes tell, worked out by a worker a while after something happened to them; or at once, when somebody opens the page of
+ * Facts of makes, worked out by a worker a while after something happened to them; or at once, when somebody opens the page of
  * one.
  */
 

@@ -25,7 +25,7 @@ export interface FileBrought {
   readonly bytes: Uint8Array
 }
 
-/** What was taken of a file, and how much of it was here already; or what must change in it. */
+/** Result of bringing a file in: how much of it was taken and how much was here already; or what must change in it. */
 export type ImportResult = { readonly ok: true, readonly taken: number, readonly there: number }
   | { readonly ok: false, readonly problems: readonly Problem[] }
 

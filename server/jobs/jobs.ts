@@ -22,7 +22,7 @@ import { type OrderFile, orderFile, type OrderFileWish } from './orderFile'
 import { packParcel } from './packParcel'
 
 /*
- * What the server does that may take long: drafting, writing out, packing. It is done in workers beside it, so that nobody waits.
+ * Long work of the server: drafting, writing out, packing. It is done in workers beside it, so that nobody waits.
  */
 
 /** How a bag is to be written out. */
@@ -58,7 +58,7 @@ export interface Jobs {
   facts: JobOf<typeof factsFound>
   taught: JobOf<typeof skillIn>
   logbook: JobOf<typeof logbookFile>
-  /** What is known of the bags of some orders, as JSON. */
+  /** Context of some orders, as JSON. */
   known: { readonly takes: ByMaker & { readonly path: string, readonly lines: readonly LineAsked[] }, readonly gives: string }
   order: {
     readonly takes: { readonly path: string, readonly wish: OrderFileWish, readonly maker: ByMaker }

@@ -11,7 +11,7 @@ import { type Makes, makesIn } from '../db/makes'
 import { looking } from './recordsConnection'
 
 /*
- * What the makes tell, read and reckoned by a worker: years of taps are too much for the thread that answers.
+ * Facts and skill, read and reckoned by a worker: years of taps are too much for the thread that answers.
  */
 
 /** The maker's hands as all makes have taught them, and the answer as JSON. */

@@ -41,7 +41,7 @@ function knownOfBag(bag: string, design: Design, hands: Skill, yarns: readonly S
     : { bag, work: bagWork(drafted, hands, yarns) }
 }
 
-/** What is known of the bags of some orders, and of every make. */
+/** Bags of some orders, and every make, for planning. */
 export function knownOfOrders(db: Database.Database, asked: readonly LineAsked[], { hands, zone, today }: ByMaker): OrderContext {
   const kept = bagListIn(db).named()
   const dayOf = dayIn(zone)

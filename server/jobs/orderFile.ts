@@ -14,7 +14,7 @@ import { orderPdf } from '../paper/orderPdf'
 import type { Fonts, PaperWish } from '../paper/sheet'
 import { type ByMaker, knownOfOrders, yarnsOf } from './orderContext'
 
-/** What a file of orders is, and what it is to be taken for. */
+/** A file of orders, and its media type. */
 export interface OrderFile {
   readonly name: string
   readonly body: string | Uint8Array

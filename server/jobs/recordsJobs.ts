@@ -7,7 +7,7 @@ import type { Reason } from '../library/retention'
 import { salvage, type SalvageResult } from '../library/salvage'
 
 /*
- * What is done with the records as a whole: copying them, and replacing them while nobody else has them open.
+ * Work on the records as a whole: copying them, and replacing them while nobody else has them open.
  */
 
 /** When a job is done, in milliseconds since 1970, and with which records. */

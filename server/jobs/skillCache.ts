@@ -6,7 +6,7 @@ import { runJob } from './workerPool'
 
 let known: (SkillAnswer & { readonly mark: string }) | undefined
 
-/** What the maker's hands have taught, from all bags, and as it is answered: reckoned anew when any of them tells something new. */
+/** The maker's skill from all bags, as it is answered: reckoned anew when any of them tells something new. */
 export async function cachedSkill(): Promise<SkillAnswer> {
   await learnFew()
   const mark = logbook().mark()

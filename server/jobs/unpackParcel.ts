@@ -19,7 +19,7 @@ export type ParcelFile = { readonly file: string, readonly name: string } & (
   | { readonly sound: false, readonly why: readonly string[] }
 )
 
-/** What a parcel holds, or why it is none. */
+/** Content of a parcel, or why it is none. */
 export type ParcelReading = { readonly ok: true, readonly files: readonly ParcelFile[] } | { readonly ok: false, readonly why: string }
 
 const MOST_FILES = 20_000
@@ -58,7 +58,7 @@ function withProgress(content: Content): Content {
   return progress ? { ...content, progress } as Content : content
 }
 
-/** What tells a document from every other: all that is in it; of a make, the events in it. */
+/** Identity of a document among all others: all that is in it; of a make, the events in it. */
 function signOf({ sort, document }: Content): string {
   return sort === 'make' ? `make ${document.events.map(({ id }) => id).sort().join(' ')}` : `${sort} ${JSON.stringify(sorted(document))}`
 }

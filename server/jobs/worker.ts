@@ -13,7 +13,7 @@ export interface JobRequest {
   readonly takes: Jobs[JobKind]['takes']
 }
 
-/** What leaves the worker pool: how far a job is, what came of it, or where it failed, without anything that a maker wrote. */
+/** Messages of the worker pool: how far a job is, its result, or where it failed, without anything that a maker wrote. */
 export type Delivery = { readonly number: number }
   & ({ readonly share: number } | { readonly gives: unknown } | { readonly failed: string })
 

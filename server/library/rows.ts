@@ -9,7 +9,7 @@ export type TableRow = Record<string, unknown>
 /** So many single rows are tried between those that were read from the front and those from the back. */
 const MOST_TRIED = 200_000
 
-/** What a question to a damaged file comes to; nothing if it cannot be answered. */
+/** Answer of a damaged file to a question; nothing if it cannot be answered. */
 function tried<T>(question: () => T): T | undefined {
   try {
     return question()

@@ -6,11 +6,11 @@ import { copiesFolder, copiesOf, putInPlace, staged } from './copies'
 import { type TableRow, rowsOf } from './rows'
 
 /*
- * What is done when the records are damaged: the broken file is kept beside, the last good copy takes its place, and whatever can still be
+ * Salvage of damaged records: the broken file is kept beside, the last good copy takes its place, and whatever can still be
  * read of the broken one is brought over. Only if the maker agrees.
  */
 
-/** What came of it. */
+/** Result of a salvage. */
 export interface SalvageResult {
   /** Where the broken file lies now. */
   readonly broken: string

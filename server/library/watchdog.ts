@@ -12,7 +12,7 @@ export interface Stall {
   readonly ms: number
   /** Of it at work, not waiting for the disk or for the machine's other programs; not known on every system. */
   readonly workMs: number | undefined
-  /** What was asked meanwhile: method and path, without what makers write. */
+  /** Requests meanwhile: method and path, without what makers write. */
   readonly during: readonly string[]
 }
 

@@ -17,7 +17,7 @@ export interface OrderSheet {
   readonly plan: OrderPlan
   readonly buying: readonly ToBuy[]
   readonly price: OrderPrice
-  /** What amounts of yarn are told in. */
+  /** Units of amounts of yarn. */
   readonly told: TranslateOptions
 }
 

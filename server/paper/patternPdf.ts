@@ -38,7 +38,7 @@ function drawRounds(pen: Pen, chart: Chart, belongs: (part: string) => boolean):
   })
 }
 
-/** What a part's rounds take up of a chart. */
+/** Room of a part's rounds on a chart. */
 function boxOf(chart: Chart, part: string): Chart['box'] | undefined {
   const rounds = chart.rounds.filter(round => round.part === part)
   if (rounds.length === 0) return undefined

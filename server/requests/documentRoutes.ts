@@ -7,7 +7,7 @@ import { refuseOvertaken, refuseUnknown, soundOr422 } from './refuse'
 import { sendDocument } from './sendFile'
 
 /*
- * What is asked of a shelf of documents (swatches, yarns, orders): its list, one of them, a new one, a save, a file, and to throw one away.
+ * Routes of a sort of documents (swatches, yarns, orders): its list, one of them, a new one, a save, a file, and to throw one away.
  */
 
 /** A shelf as requests meet it: what it is called, what is on it, and how a document of it is read. */

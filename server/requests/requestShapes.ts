@@ -45,7 +45,7 @@ export class WhenAsked {
   @Word({ source: DAY_PATTERN, message: 'must be a day such as 2026-12-05' }) on: string = new Date().toISOString().slice(0, 10)
 }
 
-/** What is asked of the bags of some orders. */
+/** Request for the context of some orders. */
 export class KnownRequest extends WhenAsked {
   lines: unknown = []
 }
@@ -111,7 +111,7 @@ export function askedToSave(input: unknown): Pick<SaveRequest, 'revision' | 'doc
 /** Queries that were found sound, by their words: the same are asked again and again, and checking takes longer than answering. */
 const sound = new LRUCache<string, object>({ max: 500 })
 
-/** What a query asked, checked by its class, or known to be sound; answers 422 naming the fields that are off. */
+/** A query, checked by its class, or known to be sound; answers 422 naming the fields that are off. */
 export function askedBefore<R extends object>(type: new () => R, query: object): Readonly<R> {
   const words = `${type.name} ${JSON.stringify(query)}`
   const request = sound.get(words) as R | undefined ?? Object.freeze(asked(type, query))
@@ -119,7 +119,7 @@ export function askedBefore<R extends object>(type: new () => R, query: object):
   return request
 }
 
-/** What a request asked, checked by its class; answers 422 naming the fields that are off. */
+/** A request's body, checked by its class; answers 422 naming the fields that are off. */
 export function asked<R extends object>(type: new () => R, input: unknown): R {
   const plain = typeof input === 'object' && input !== null ? input : {}
   const request = new type()

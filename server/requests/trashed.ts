@@ -1,7 +1,7 @@
 import type { H3Event } from 'h3'
 import { ASIDE, type Aside, isAsideKind } from '../db/repositories'
 
-/** What a request means that lies aside, and how to answer that there is no such thing. */
+/** The document in the trash that a request means, and the answer that there is no such thing. */
 export function trashedOr404(event: H3Event): { readonly aside: Aside, readonly id: string, readonly refuse: () => never } {
   const kind = getRouterParam(event, 'kind')!
   const refuse = (): never => {

@@ -52,7 +52,7 @@ vi.mock('../../core/readers/export/kinds', async original => ({
   EXPORT_KINDS: [...(await original<Index>()).EXPORT_KINDS!, (await import('./counts')).counts],
 }))
 
-const rim: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }
+const rim: WallSpec = { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }
 const like = { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 9, heightCm: 12 } as const
 
 /** A bag on the new base, with the new band, and the new handle on top. */
@@ -76,7 +76,7 @@ function exercise(): Design {
 describe('a band and a handle added in one file each', () => {
   it('are in the document: what they leave out is filled in, what they may not be is refused, the schema agrees', () => {
     const bag = JSON.parse(JSON.stringify(exercise())) as { wall: Record<string, unknown>[] }
-    expect(bag.wall[1]).toMatchObject({ band: 'bricks', long: 3 })
+    expect(bag.wall[1]).toMatchObject({ kind: 'bricks', long: 3 })
     const bySchema = new Ajv({ strict: false }).compile(designSchema())
     expect(bySchema(bag)).toBe(true)
     const wrong = { ...bag, wall: [bag.wall[0], { ...bag.wall[1], long: 13 }] }
@@ -113,7 +113,7 @@ describe('a band and a handle added in one file each', () => {
   it('are offered, and asked by their fields', () => {
     expect(wallKinds().map(({ name }) => name)).toEqual(expect.arrayContaining(['bricks', 'ring']))
     const bag = exercise()
-    const asked = rowsOf(kindOf({ band: 'bricks' }).fields, bag.wall[1]!).flat()
+    const asked = rowsOf(kindOf({ kind: 'bricks' }).fields, bag.wall[1]!).flat()
     expect(asked.map(({ name }) => name)).toEqual(['long', 'size', 'colour', 'swatch', 'goes', 'hook'])
     const now = { gauge: gaugeOf(bag.gauge) }
     expect(answersTo(asked[1]!, bag.wall[1]!, now).map(({ name, chosen }) => [name, chosen])).toEqual([
@@ -129,7 +129,7 @@ describe('a band and a handle added in one file each', () => {
     )
     expect(bands.every(({ long }) => Number(long) >= 1 && Number(long) <= 5)).toBe(true)
     const all = fc.sample(anyDesign, { ...SEED, numRuns: 400 })
-    expect(all.flatMap(({ wall }) => wall.map(({ band }) => band as string))).toEqual(expect.arrayContaining(['bricks', 'ring-loop']))
+    expect(all.flatMap(({ wall }) => wall.map(({ kind }) => kind as string))).toEqual(expect.arrayContaining(['bricks', 'ring-loop']))
     expect(all.map(({ base }) => base.form as string)).toContain('strip')
     for (const design of all.slice(0, 40)) expect(JSON.stringify(draft(design).findings)).not.toMatch(/NaN|undefined/)
   })

@@ -4,7 +4,7 @@ import { textured } from '../../core/parts/band/textured'
 
 /** The exercise of a new band: so many single crochet, one chain over one skipped; shifted by nothing, for it is an exercise. */
 export const bricks = textured({
-  band: 'bricks', group: 'Fabric', name: 'bricks', does: 'So many {sc}, one chain over one skipped: rows of bricks with a joint between.',
+  kind: 'bricks', group: 'Fabric', name: 'bricks', does: 'So many {sc}, one chain over one skipped: rows of bricks with a joint between.',
   fields: { long: count('A brick is', between(1, 12), { begins: 3, suffix: 'sts', usually: between(1, 5) }) },
   texture: ({ long }) => ({
     asks: { multiple: long + 1, plus: 0 }, gives: long + 1, main: 'sc',

@@ -9,7 +9,7 @@ import { tape } from '../../core/things/stitch/translate'
 
 /** The exercise of a new handle: a ring to hang the bag on a hook by, sewn to the rim at its first side. */
 export const ringLoop = fitted({
-  band: 'ring-loop', name: 'ring', does: 'A ring to hang the bag up by.', refusedAs: 'A ring', tools: ['where-placed'],
+  kind: 'ring-loop', name: 'ring', does: 'A ring to hang the bag up by.', refusedAs: 'A ring', tools: ['where-placed'],
   fields: { acrossCm: length('The ring, across', between(1, 20), { begins: 4, usually: between(2, 8) }), ...WHERE },
   begins: () => ({ acrossCm: 4 }),
   place: (spec, edge, setting) => {

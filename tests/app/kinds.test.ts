@@ -16,17 +16,17 @@ async function pageAnew() {
   return { ...kinds, ...bases, ...parts, bag: useDocument(), view: useView() }
 }
 
-const rim: WallSpec = { band: 'rim', rim: 'slip', colour: 'main' }
+const rim: WallSpec = { kind: 'rim', rim: 'slip', colour: 'main' }
 const withRim = { ...newDesign('Rim'), wall: stacked([rim]) }
 
 beforeEach(() => vi.useRealTimers())
 
 describe('kinds that are fetched', () => {
   it('come by the word that tells them apart, each from where it lies', async () => {
-    for (const { band } of WALL_KINDS) {
+    for (const { kind: band } of WALL_KINDS) {
       const page = await pageAnew()
       await page.fetchPart(band)
-      expect(page.isKnownPart({ band }), band).toBe(true)
+      expect(page.isKnownPart({ kind: band }), band).toBe(true)
     }
   })
 
@@ -38,12 +38,12 @@ describe('kinds that are fetched', () => {
       expect(page.formOf({ form }).form).toBe(form)
       expect(page.fetchKinds({ base: { form } as never, wall: [] })).toBeUndefined()
     }
-    expect(page.isKnownPart({ band: 'slots' })).toBe(false)
+    expect(page.isKnownPart({ kind: 'slots' })).toBe(false)
   })
 
   it('come with all others where nobody has said where they lie, as one does that was just added', async () => {
     const page = await pageAnew()
-    await page.fetchKinds({ base: { form: 'circle' } as never, wall: [{ band: 'not-in-the-list' } as never] })
+    await page.fetchKinds({ base: { form: 'circle' } as never, wall: [{ kind: 'not-in-the-list' } as never] })
     expect(WALL_KINDS.every(kind => page.isKnownPart(kind))).toBe(true)
   })
 
@@ -51,7 +51,7 @@ describe('kinds that are fetched', () => {
     const page = await pageAnew()
     await page.fetchPart('zip')
     await page.fetchEveryKind()
-    expect(page.wallKinds().map(({ band }) => band)).toEqual(WALL_KINDS.map(({ band }) => band))
+    expect(page.wallKinds().map(({ kind }) => kind)).toEqual(WALL_KINDS.map(({ kind }) => kind))
     expect(page.baseForms().map(({ form }) => form)).toEqual(BASE_FORMS.map(({ form }) => form))
   })
 })
@@ -61,14 +61,14 @@ describe('a change that brings a kind that is not here yet', () => {
     const { bag, isKnownPart } = await pageAnew()
     bag.put(newDesign('Pouch'))
     expect(bag.change('A rim', [{ path: ['wall'], value: withRim.wall }])).toBeUndefined()
-    expect(bag.design.wall[0]!.band).toBe('solid')
+    expect(bag.design.wall[0]!.kind).toBe('solid')
     bag.change('Named', [{ path: ['name'], value: 'Meanwhile' }])
-    await vi.waitFor(() => expect(bag.design.wall[0]!.band).toBe('rim'))
+    await vi.waitFor(() => expect(bag.design.wall[0]!.kind).toBe('rim'))
     expect(isKnownPart(rim)).toBe(true)
     expect(bag.design.name).toBe('Meanwhile')
     expect(bag.draft.rounds.length).toBeGreaterThan(0)
     bag.undo()
-    expect(bag.design).toMatchObject({ name: 'Meanwhile', wall: [{ band: 'solid' }] })
+    expect(bag.design).toMatchObject({ name: 'Meanwhile', wall: [{ kind: 'solid' }] })
   })
 
   it('is undone and done again likewise, where the page was loaded in between', async () => {
@@ -79,7 +79,7 @@ describe('a change that brings a kind that is not here yet', () => {
     const { bag } = await pageAnew()
     bag.put(before.bag.design, before.bag.history)
     bag.undo()
-    await vi.waitFor(() => expect(bag.design.wall[0]!.band).toBe('rim'))
+    await vi.waitFor(() => expect(bag.design.wall[0]!.kind).toBe('rim'))
     expect(bag.draft.parts.at(-1)!.findings.map(({ weight }) => weight)).not.toContain('stop')
   })
 
@@ -90,9 +90,9 @@ describe('a change that brings a kind that is not here yet', () => {
     view.look()
     await fetchEveryKind()
     await Promise.resolve()
-    expect(view.shown.design.wall[0]!.band).toBe('solid')
+    expect(view.shown.design.wall[0]!.kind).toBe('solid')
     view.lookAt(withRim)
-    expect(view.shown.design.wall[0]!.band).toBe('rim')
+    expect(view.shown.design.wall[0]!.kind).toBe('rim')
   })
 
   it('is told where it does not come, and nothing is changed', async () => {
@@ -104,7 +104,7 @@ describe('a change that brings a kind that is not here yet', () => {
     bag.put(newDesign('Pouch'))
     bag.change('A rim', [{ path: ['wall'], value: withRim.wall }])
     await vi.waitFor(() => expect(bag.refused).toContain('could not be fetched'))
-    expect(bag.design.wall[0]!.band).toBe('solid')
+    expect(bag.design.wall[0]!.kind).toBe('solid')
     vi.doUnmock('~/kinds/edgings')
   })
 })

@@ -9,7 +9,7 @@ import { stacked } from '../../core/bag/design/partIds'
 import { newDesign } from '../../core/bag/design/starter'
 import type { WallSpec } from '../../core/parts/wall/wall'
 
-const plain = (rounds: number): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' })
+const plain = (rounds: number): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' })
 
 function opened(...wall: readonly WallSpec[]) {
   const bag = useDocument()
@@ -65,7 +65,7 @@ describe('the stack of a wall', () => {
     const { bag, view, wall, idAt } = opened(plain(12))
     await wall.addHandles()
     expect(view.selected).toBe(idAt(1))
-    expect(bag.design.wall[1]).toMatchObject({ band: 'slots', number: 2, nudge: 0 })
+    expect(bag.design.wall[1]).toMatchObject({ kind: 'slots', number: 2, nudge: 0 })
     expect(bag.draft.findings.filter(({ weight }) => weight === 'stop')).toEqual([])
     for (const band of ['chain-straps', 'grown-strap', 'knot-straps', 'sewn-straps', 'under-strap', 'cross-body', 'bought-handles']) {
       await wall.turnInto(idAt(1), band)
@@ -93,7 +93,7 @@ describe('the stack of a wall', () => {
   it('brings a first repeat along when a part is to be of the maker\'s own', async () => {
     const { bag, wall, idAt } = opened(plain(3))
     await wall.turnInto(idAt(0), 'own')
-    expect(bag.design.wall[0]).toMatchObject({ band: 'own', repeat: 'own-1', size: { pin: { rounds: 3 } } })
+    expect(bag.design.wall[0]).toMatchObject({ kind: 'own', repeat: 'own-1', size: { pin: { rounds: 3 } } })
     expect(bag.design.repeats).toHaveLength(1)
     bag.undo()
     expect(bag.design.repeats).toHaveLength(0)

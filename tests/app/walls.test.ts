@@ -7,7 +7,7 @@ import { wallKinds } from '../../core/parts/wall/wall'
 
 describe('the kinds of part that are offered', () => {
   it('have a tile each that draws something, and is drawn once', () => {
-    for (const { band } of wallKinds()) {
+    for (const { kind: band } of wallKinds()) {
       const tile = tileOf(band)
       const signs = tile.signs.map(({ path }) => path).join('')
       expect(tile.threads + tile.posts + signs, band).toMatch(/^M/)

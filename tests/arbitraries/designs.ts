@@ -19,7 +19,7 @@ export const anyContents = anyAnswer(DESIGN_FIELDS.contents) as fc.Arbitrary<Con
 const inGroup = (...groups: string[]) => {
   const bands = wallKinds()
     .filter(({ group }) => groups.includes(group))
-    .map(({ band }) => band)
+    .map(({ kind }) => kind)
   return anyKind(DESIGN_FIELDS.wall as KindsField, value => bands.includes(value))
 }
 
@@ -32,8 +32,8 @@ export const anySlots = ofBand('slots', 'chain-straps')
 export const anyFitted = fc.oneof(
   ofBand(
     ...wallKinds()
-      .filter(({ band, group }) => group === 'Handles' && !['slots', 'chain-straps'].includes(band))
-      .map(({ band }) => band),
+      .filter(({ kind: band, group }) => group === 'Handles' && !['slots', 'chain-straps'].includes(band))
+      .map(({ kind }) => kind),
   ),
   inGroup('Closures'),
 )

@@ -55,7 +55,7 @@ test('export, delete, bring in again: the same draft', async ({ page, request })
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByText('The bag itself').click()])
   expect(file.suggestedFilename()).toBe('travelling-pouch.design.json')
   const path = await file.path()
-  expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({ fairHollow: 'design', version: 3, name: 'Travelling pouch' })
+  expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({ fairHollow: 'design', version: 4, name: 'Travelling pouch' })
 
   await page.goto('/')
   await page.getByRole('button', { name: 'Delete Travelling pouch' }).click()
@@ -245,7 +245,7 @@ test('a swatch of a texture is entered, kept and taken; a band\'s own is kept fo
   await expect(page.getByText('10 repeats in 10 cm × 10 rounds in 7.5 cm')).toBeVisible()
   const id = await freshBag(request, 'Pairs pouch', {
     gauge: swatch, turnUp: 'plain',
-    wall: [{ id: 'part-1', band: 'pairs', size: { pin: { rounds: 20 } }, colour: 'main' }],
+    wall: [{ id: 'part-1', kind: 'pairs', size: { pin: { rounds: 20 } }, colour: 'main' }],
   })
   await page.goto(`/bags/${id}`)
   await page.locator('nav.labels').getByRole('button', { name: /^Pairs/ }).click()
@@ -265,9 +265,9 @@ test('a swatch of a texture is entered, kept and taken; a band\'s own is kept fo
 test('what is found leads to where it is asked, from the whole bag to the field', async ({ page, request }) => {
   const id = await freshBag(request, 'Narrow holes', {
     wall: [
-      { id: 'part-1', band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' },
+      { id: 'part-1', kind: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' },
       {
-        id: 'part-2', band: 'slots', number: 2, width: { want: { widthCm: 4 } }, chains: { want: { hole: true } }, into: 'chains',
+        id: 'part-2', kind: 'slots', number: 2, width: { want: { widthCm: 4 } }, chains: { want: { hole: true } }, into: 'chains',
         corners: 0, rounds: 2, stitch: 'sc', nudge: 0, colour: 'main',
       },
     ],

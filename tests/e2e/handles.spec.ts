@@ -7,7 +7,7 @@ const runs = (page: Page) => page.locator('[data-code="slot-runs"]')
 const gauge = { hookMm: 4.5, strands: 1, measured: { sc: { stitches: 16, rounds: 16, overCm: 10 } } }
 const tube = {
   gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colour: 'main' }, turnUp: 'plain',
-  wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }]),
+  wall: stacked([{ kind: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }]),
 }
 
 /** The numbers of a list of runs: what lies before, between and after the slots. */
@@ -108,7 +108,7 @@ test('64 stitches: 8, slot 16, 16, slot 16, 8; chains of 32 come to 96; marked a
 
 test('the bulb sling: knot straps on a boat, longer by its drop, joined without a twist, drawn lying flat', async ({ page, request }) => {
   const document = (await (await request.get(`/api/designs/${await idOf(request, 'Bulb sling')}/export?as=design`)).json()) as {
-    wall: { band: string }[]
+    wall: { kind: string }[]
   }
   await page.goto(
     `/bags/${await freshBag(request, 'My bulb sling', { ...document, name: 'My bulb sling', wall: document.wall.slice(0, 2) })}`,
@@ -257,7 +257,7 @@ test('what cannot be is told where it is asked, and nothing is lost', async ({ p
   await page.goto(
     `/bags/${await freshBag(request, 'Impossible', {
       ...tube,
-      wall: [...tube.wall, { id: 'part-9', band: 'slots', width: { pin: { stitches: 16 } }, chains: { pin: { chains: 8 } } }],
+      wall: [...tube.wall, { id: 'part-9', kind: 'slots', width: { pin: { stitches: 16 } }, chains: { pin: { chains: 8 } } }],
     })}`,
   )
   await label(page, /slots/i).click()

@@ -26,18 +26,18 @@ function demoPouch(request: Request, over: object = {}): Promise<string> {
 /** The seed-head pouch with a stripe, a net and slots besides: something of everything. */
 async function pouch(request: Request): Promise<string> {
   const document = JSON.parse(readFileSync('demo/seed-head-pouch.json', 'utf8')) as { wall: object[] }
-  const solid = (id: string, rounds: number, colour: string) => ({ id, band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour })
+  const solid = (id: string, rounds: number, colour: string) => ({ id, kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour })
   return freshBag(request, 'Pouch', {
     ...document, name: 'Pouch with everything',
     wall: [
       solid('part-1a', 6, 'main'), solid('part-1b', 3, 'moss'),
       {
-        id: 'part-1c', band: 'loops', skip: 1, first: 5, hold: { pin: { chains: 5 } }, size: { pin: { rounds: 3 } }, ends: 'closed',
+        id: 'part-1c', kind: 'loops', skip: 1, first: 5, hold: { pin: { chains: 5 } }, size: { pin: { rounds: 3 } }, ends: 'closed',
         finish: { inLoop: 2, inStitch: 0 }, colour: 'moss',
       },
       solid('part-1d', 2, 'main'),
       {
-        id: 'part-1e', band: 'slots', number: 2, width: { want: { widthCm: 6 } }, chains: { want: { hole: true } }, into: 'chains',
+        id: 'part-1e', kind: 'slots', number: 2, width: { want: { widthCm: 6 } }, chains: { want: { hole: true } }, into: 'chains',
         corners: 0, rounds: 2, stitch: 'sc', nudge: 0, colour: 'main',
       },
       solid('part-1f', 1, 'main'), ...document.wall.slice(3),

@@ -15,7 +15,7 @@ function pouch(request: APIRequestContext, name: string): Promise<string> {
       form: 'circle', stitch: 'sc', increases: 6, size: { pin: { rounds: 6 } }, start: 'ring', placing: 'stacked', increaseAt: 'last',
       colour: 'main',
     },
-    wall: [{ id: 'part-1', band: 'solid', stitch: 'sc', size: { want: { heightCm: 6 } }, colour: 'main' }],
+    wall: [{ id: 'part-1', kind: 'solid', stitch: 'sc', size: { want: { heightCm: 6 } }, colour: 'main' }],
   })
 }
 

@@ -32,7 +32,7 @@ test('the onion net: small things added, the holes too large, the loops shortene
 
 test('a net from nothing: loops, a narrowing mouth, fans, a solid round, a chain counted, a lining', async ({ page, request }) => {
   const id = await freshBag(request, 'New net', {
-    gauge, base: tube, turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }]),
+    gauge, base: tube, turnUp: 'plain', wall: stacked([{ kind: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }]),
   })
   await page.goto(`/bags/${id}`)
   await label(page, /^Plain/).click()
@@ -65,7 +65,7 @@ test('a net from nothing: loops, a narrowing mouth, fans, a solid round, a chain
 
 test('nets that cannot be are refused by name', async ({ request }) => {
   const sound = { fairHollow: 'design', version: 1, name: 'Odd', gauge, base: tube }
-  const net = { band: 'loops', hold: { pin: { chains: 6 } }, size: { pin: { rounds: 4 } } }
+  const net = { kind: 'loops', hold: { pin: { chains: 6 } }, size: { pin: { rounds: 4 } } }
   const cases: [object, RegExp][] = [
     [{ wall: [{ ...net, hold: {} }] }, /wall\.0\.hold: must hold either "want" or "pin"/],
     [{ wall: [{ ...net, first: 1 }] }, /wall\.0\.first: must be a whole number from 2/],

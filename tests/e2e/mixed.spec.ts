@@ -17,7 +17,7 @@ const rounds = (n: number) => ({ pin: { rounds: n } })
 test('a wall goes on in a spiral over a joined floor, on a thicker hook in two strands, and is so after a reload', async ({ page,
   request }) => {
   const id = await freshBag(request, 'Mixed tote', {
-    gauge, base: tube, turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(10), colour: 'main' }]),
+    gauge, base: tube, turnUp: 'plain', wall: stacked([{ kind: 'solid', stitch: 'sc', size: rounds(10), colour: 'main' }]),
   })
   await page.goto(`/bags/${id}`)
   await page.locator('nav.labels').getByRole('button', { name: /^Plain/ }).click()
@@ -38,7 +38,7 @@ test('a wall goes on in a spiral over a joined floor, on a thicker hook in two s
 
 test('a texture is estimated until a swatch of it is counted: then the sizes are the swatch\'s', async ({ page, request }) => {
   const id = await freshBag(request, 'Sprigged tote', {
-    gauge, base: tube, turnUp: 'plain', wall: stacked([{ band: 'sprigs', seamStitch: false, size: rounds(10), colour: 'main' }]),
+    gauge, base: tube, turnUp: 'plain', wall: stacked([{ kind: 'sprigs', seamStitch: false, size: rounds(10), colour: 'main' }]),
   })
   await page.goto(`/bags/${id}`)
   await expect(page.locator('[data-code="texture-estimated"]')).toContainText('nobody measured this pattern')
@@ -55,7 +55,7 @@ test('a texture is estimated until a swatch of it is counted: then the sizes are
 
 test('rounds written freely: a wrong one says where, a sound one is worked, saved and in the pattern', async ({ page, request }) => {
   const id = await freshBag(request, 'Written tote', {
-    gauge, base: tube, turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }]),
+    gauge, base: tube, turnUp: 'plain', wall: stacked([{ kind: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }]),
   })
   await page.goto(`/bags/${id}`)
   await page.locator('nav.labels').getByRole('button', { name: /^Plain/ }).click()

@@ -10,11 +10,11 @@ test('the seed-head pouch, from swatch to cords: break the parity, take the fix,
   request,
 }) => {
   const document = (await (await request.get(`/api/designs/${await idOf(request, 'Seed-head pouch')}/export?as=design`)).json()) as {
-    wall: { band: string }[]
+    wall: { kind: string }[]
   }
   // Without its adjusting round the count has to be even of itself.
   const id = await freshBag(request, 'My seed-head pouch', {
-    ...document, wall: document.wall.filter(({ band }) => band !== 'adjust'),
+    ...document, wall: document.wall.filter(({ kind }) => kind !== 'adjust'),
     base: { form: 'circle', increases: 6, size: { pin: { rounds: 14 } } },
   })
   await page.goto(`/bags/${id}`)
@@ -57,7 +57,7 @@ test('the seed-head pouch, from swatch to cords: break the parity, take the fix,
 test('cords and edgings from nothing; one more skipped here and there, and shown for what it is', async ({ page, request }) => {
   const id = await freshBag(request, 'Corded pouch', {
     gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 50 } }, colour: 'main' }, turnUp: 'plain',
-    wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 10 } }, colour: 'main' }]),
+    wall: stacked([{ kind: 'solid', stitch: 'sc', size: { pin: { rounds: 10 } }, colour: 'main' }]),
   })
   await page.goto(`/bags/${id}`)
   const before = await tally(page, 'undyed cotton, DK').innerText()

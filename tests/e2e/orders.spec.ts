@@ -11,7 +11,7 @@ const gauge = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 2
 const tube = {
   gauge, turnUp: 'plain', rounds: { style: 'spiral', startingChainCounts: false },
   base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 30 } }, colour: 'main' },
-  wall: [{ id: 'part-1', band: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } }, colour: 'main' }],
+  wall: [{ id: 'part-1', kind: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } }, colour: 'main' }],
   yarns: [{ id: 'main', name: 'sorrel red cotton, DK', colour: '#8e3b32' }],
 }
 

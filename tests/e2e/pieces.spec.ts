@@ -7,7 +7,7 @@ const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 64 } }, colo
 const bought = {
   form: 'bought', stitch: 'sc', shape: 'oblong', lengthCm: 18, widthCm: 6, holes: 48, perHole: 2, doubledHoles: 0, colour: 'main',
 }
-const plain = stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }])
+const plain = stacked([{ kind: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }])
 
 /** The pattern of the bag in hand, as it was saved. */
 async function patternAfterReload(page: Page) {

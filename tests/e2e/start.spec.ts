@@ -65,7 +65,7 @@ test('Ctrl+Z takes back what was typed while the field has the focus, and Ctrl+S
 test('the drawing, the gauge and the handles answer; a swatch of one\'s own is taken', async ({ page, request }) => {
   await request.post('/api/swatches', {
     data: {
-      fairHollow: 'swatch', version: 1, name: 'Start here', yarn: 'mallow pink cotton', note: '',
+      fairHollow: 'swatch', version: 2, name: 'Start here', yarn: 'mallow pink cotton', note: '',
       gauge: { hookMm: 5, strands: 1, measured: { sc: { stitches: 14, rounds: 15, overCm: 10 } } },
     },
   })

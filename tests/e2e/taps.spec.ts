@@ -33,7 +33,7 @@ test('every tap is kept once: server killed, page reloaded, another device witho
   const post = (path: string, options: object) => request.post(server.address + path, options)
   const bag = await freshBag({ post } as never, 'Long tube', {
     base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 400 } }, colour: 'main' },
-    wall: [{ id: 'part-1', band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }],
+    wall: [{ id: 'part-1', kind: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }],
   })
   const [one, two] = await Promise.all([browser.newContext(), browser.newContext()])
   // No count is asked for amid the taps.

@@ -53,7 +53,7 @@ test('five bands, a base that breaks them, and the fit that mends them', async (
 
 test('nothing fits: the asks that collide are named', async ({ page, request }) => {
   const id = await freshBag(request, 'Colliding tote', {
-    gauge, base: tube(50), turnUp: 'plain', wall: stacked([{ band: 'groups', size: rounds(2), colour: 'main' }]), mouth: { divides: 60 },
+    gauge, base: tube(50), turnUp: 'plain', wall: stacked([{ kind: 'groups', size: rounds(2), colour: 'main' }]), mouth: { divides: 60 },
   })
   await page.goto(`/bags/${id}`)
   await page.getByLabel('The base may be off by').fill('1')
@@ -66,8 +66,8 @@ test('nothing fits: the asks that collide are named', async ({ page, request }) 
 
 test('bands are moved by dragging, by keyboard and by button, doubled and thrown out', async ({ page, request }) => {
   const wall = [
-    { band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }, { band: 'boxes', size: rounds(3), colour: 'moss' },
-    { band: 'moss', size: rounds(4), colour: 'main' },
+    { kind: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }, { kind: 'boxes', size: rounds(3), colour: 'moss' },
+    { kind: 'moss', size: rounds(4), colour: 'main' },
   ]
   const id = await freshBag(request, 'Shuffled tote', { gauge, yarns, base: tube(48), turnUp: 'plain', wall: stacked(wall as never) })
   await page.goto(`/bags/${id}`)
@@ -107,7 +107,7 @@ test('a repeat of one\'s own: a wrong one points at the stitch, a sound one is w
   request,
 }) => {
   const id = await freshBag(request, 'Own tote', {
-    gauge, base: tube(60), turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }]),
+    gauge, base: tube(60), turnUp: 'plain', wall: stacked([{ kind: 'solid', stitch: 'sc', size: rounds(4), colour: 'main' }]),
   })
   await page.goto(`/bags/${id}`)
   await label(page, /^Plain/).click()
@@ -139,7 +139,7 @@ test('a repeat of one\'s own: a wrong one points at the stitch, a sound one is w
 
 test('a count that came out otherwise: what it does, and putting it right', async ({ page, request }) => {
   const id = await freshBag(request, 'Miscounted tote', {
-    gauge, base: tube(116), turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(20), colour: 'main' }]),
+    gauge, base: tube(116), turnUp: 'plain', wall: stacked([{ kind: 'solid', stitch: 'sc', size: rounds(20), colour: 'main' }]),
   })
   await page.goto(`/bags/${id}`)
   await label(page, /^Plain/).click()
@@ -157,7 +157,7 @@ test('a count that came out otherwise: what it does, and putting it right', asyn
 
 test('a taper, stripes with their ends, and a seam that leans', async ({ page, request }) => {
   const id = await freshBag(request, 'Tapered tote', {
-    gauge, yarns, base: tube(100), turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: rounds(6), colour: 'main' }]),
+    gauge, yarns, base: tube(100), turnUp: 'plain', wall: stacked([{ kind: 'solid', stitch: 'sc', size: rounds(6), colour: 'main' }]),
   })
   await page.goto(`/bags/${id}`)
   await page.getByRole('button', { name: 'Band on top' }).click()
@@ -184,9 +184,9 @@ test('a taper, stripes with their ends, and a seam that leans', async ({ page, r
 test('walls that cannot be are refused by name', async ({ request }) => {
   const sound = { fairHollow: 'design', version: 1, name: 'Odd', gauge, base: tube(48) }
   const cases: [object, RegExp][] = [
-    [{ wall: [{ band: 'tartan' }] }, /wall\.0\.band: must be one of/],
-    [{ wall: [{ band: 'own', repeat: 'none', size: rounds(2) }] }, /wall\.0\.repeat: names a repeat "none"/],
-    [{ wall: [{ band: 'rib', size: rounds(2), front: 0 }] }, /wall\.0\.front/], [{ wall: ['boxes'] }, /wall\.0: must be an object/],
+    [{ wall: [{ kind: 'tartan' }] }, /wall\.0\.kind: must be one of/],
+    [{ wall: [{ kind: 'own', repeat: 'none', size: rounds(2) }] }, /wall\.0\.repeat: names a repeat "none"/],
+    [{ wall: [{ kind: 'rib', size: rounds(2), front: 0 }] }, /wall\.0\.front/], [{ wall: ['boxes'] }, /wall\.0: must be an object/],
     [{ repeats: [{ id: 'x', name: 'x', lines: 'sc' }] }, /repeats\.0\.lines/], [{ mouth: { divides: 1.5 } }, /mouth\.divides/],
   ]
   for (const [over, says] of cases) {

@@ -10,7 +10,7 @@ const sheet = (page: Page) => page.getByRole('dialog')
 const tube = {
   gauge, turnUp: 'plain', rounds: { style: 'spiral', startingChainCounts: false },
   base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 60 } }, colour: 'main' },
-  wall: [{ id: 'part-1', band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }],
+  wall: [{ id: 'part-1', kind: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }],
 }
 
 test('a yarn is entered with its balls, found again, changed, thrown away and brought back', async ({ page }) => {

@@ -154,7 +154,7 @@ function baseLines(form: string): string[] {
 }
 
 function partLines(band: string): string[] {
-  const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 5 } }, colour: 'main' }
+  const plain: WallSpec = { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 5 } }, colour: 'main' }
   const start: Design = { ...bag, base: beginBase('oval', like), wall: stacked([plain, beginPart(band, keptOf(bag, plain, 46)), plain]) }
   const drafted = draft(start)
   const spec = start.wall[1]!
@@ -183,5 +183,5 @@ function partLines(band: string): string[] {
 
 /** Every answer of every form of base and every kind of part, a line each. */
 export function everyAnswer(): string {
-  return [...baseForms().flatMap(({ form }) => baseLines(form)), ...wallKinds().flatMap(({ band }) => partLines(band)), ''].join('\n')
+  return [...baseForms().flatMap(({ form }) => baseLines(form)), ...wallKinds().flatMap(({ kind: band }) => partLines(band)), ''].join('\n')
 }

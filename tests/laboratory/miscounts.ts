@@ -36,7 +36,7 @@ export function onTheHook(plan: Design): { readonly hand: InHand, readonly state
 
 function kindOfPart({ from }: DraftPart): string {
   if (from.in === 'base') return `base: ${from.spec.form}`
-  return from.in === 'turnUp' ? 'turn-up' : from.spec.band
+  return from.in === 'turnUp' ? 'turn-up' : from.spec.kind
 }
 
 /** How many stitches one turn of a round's repeat makes, where it has one: what is lost where a whole repeat is. */

@@ -28,7 +28,7 @@ function bag(wall: readonly object[], more: Partial<Design> = {}): Design {
   return reading.document
 }
 
-const solid = (rounds: number): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' } as never)
+const solid = (rounds: number): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' } as never)
 const stopOf = ({ findings }: Draft) => findings.find(({ weight }) => weight === 'stop')
 
 describe('everything that a document may hold (law 5)', () => {
@@ -90,7 +90,7 @@ describe('a repeat of the maker\'s own that blows up', () => {
   })
 
   it('stops the band and not the program, however often it is used', () => {
-    const design = bag(Array.from({ length: 40 }, () => ({ band: 'own', repeat: 'own', size: { pin: { rounds: 500 } }, colour: 'main' })), {
+    const design = bag(Array.from({ length: 40 }, () => ({ kind: 'own', repeat: 'own', size: { pin: { rounds: 500 } }, colour: 'main' })), {
       repeats: [own('[[[sc in next st, ch 1] 999 times] 999 times] 999 times')],
     })
     const drafted = draft(design)

@@ -16,10 +16,10 @@ const bag = (over: Partial<Design>, ...wall: WallSpec[]): Design => ({
 })
 const wordsOf = (design: Design) => roundLines(draft(design), 'us').map(({ words }) => words)
 const net = (more: object = {}): WallSpec => ({
-  band: 'loops', skip: 1, first: 5, hold: { pin: { chains: 5 } }, size: { pin: { rounds: 3 } }, ends: 'closed',
+  kind: 'loops', skip: 1, first: 5, hold: { pin: { chains: 5 } }, size: { pin: { rounds: 3 } }, ends: 'closed',
   finish: { inLoop: 4, inStitch: 1 }, colour: 'main', ...more,
 })
-const solid: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }
+const solid: WallSpec = { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }
 
 describe('where the hook stands', () => {
   it('is in the middle of the closing loop after a net: half of it is worked first, half at the end', () => {
@@ -66,7 +66,7 @@ describe('what stands on an edge without stems', () => {
 describe('a starting chain that counts', () => {
   const rounds = { style: 'joined', startingChainCounts: true } as const
   it('is worked on into its space, and joined to where the stitch ends', () => {
-    const eyelets: WallSpec = { band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 1 } }, colour: 'main' }
+    const eyelets: WallSpec = { kind: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 1 } }, colour: 'main' }
     expect(wordsOf(bag({ rounds }, eyelets)).at(-1)).toMatch(
       /^Ch 4 \(counts as first dc and ch 1\); .*; join with sl st to 3rd ch of beg ch$/,
     )

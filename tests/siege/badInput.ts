@@ -37,9 +37,9 @@ function spoilt(chance: Chance): unknown {
 
 function heavy(chance: Chance): unknown {
   const part = (i: number) => chance.of<object>([
-    { id: `part-${i}`, band: 'solid', stitch: 'sc', size: { pin: { rounds: 1_000 } }, colour: 'main' },
-    { id: `part-${i}`, band: 'own', repeat: 'own', size: { pin: { rounds: 500 } }, colour: 'main' },
-    { id: `part-${i}`, band: 'adjust', to: { pin: { change: 1000 } }, stitch: 'sc', mirrored: true, colour: 'main' },
+    { id: `part-${i}`, kind: 'solid', stitch: 'sc', size: { pin: { rounds: 1_000 } }, colour: 'main' },
+    { id: `part-${i}`, kind: 'own', repeat: 'own', size: { pin: { rounds: 500 } }, colour: 'main' },
+    { id: `part-${i}`, kind: 'adjust', to: { pin: { change: 1000 } }, stitch: 'sc', mirrored: true, colour: 'main' },
   ])
   return {
     ...newDesign('Heavy'), repeats: [{ id: 'own', name: 'own', lines: [chance.of(REPEATS), chance.of(REPEATS)] }],
@@ -60,7 +60,7 @@ function manyKeys(chance: Chance): string {
 }
 
 function manyBands(chance: Chance): string {
-  return JSON.stringify({ ...newDesign('Bands'), wall: Array(chance.of([41, 3_000, 10_000])).fill({ band: 'solid', x: 1 }) })
+  return JSON.stringify({ ...newDesign('Bands'), wall: Array(chance.of([41, 3_000, 10_000])).fill({ kind: 'solid', x: 1 }) })
 }
 
 function noise(chance: Chance): Buffer {

@@ -4,10 +4,13 @@ import { fileURLToPath } from 'node:url'
 import Ajv from 'ajv'
 import { describe, expect, it } from 'vitest'
 import { baseForms } from '../../core/parts/base/base'
+import { swatchUpToDate } from '../../core/bag/design/migrate'
 import { readDesign, readSwatch } from '../../core/bag/design/read'
 import { draft } from '../../core/bag/draft/draft'
 import { inHand } from '../../core/making/make/plan'
+import type { MakeEvent } from '../../core/making/make/event'
 import { readMake } from '../../core/making/make/read'
+import { storedEvent } from '../../core/making/make/storedEvent'
 import { readOrder } from '../../core/household/plan/readOrder'
 import { readShelfYarn } from '../../core/household/shelf/read'
 import { stateOf } from '../../core/making/make/fold'
@@ -94,6 +97,37 @@ describe('a document of an earlier version', () => {
     expect(before.version).toBe(1)
   })
 
+  const before = (file: string) => JSON.parse(read(`tests/kept/version-3/${file}`)) as Record<string, unknown>
+  const now = (file: string) => JSON.parse(read(`demo/${file}`)) as Record<string, unknown>
+
+  it.each(['gooseberry-net.json', 'grafting-bag.json'])('%s of version 3 says `kind` now wherever it said `band`', (file) => {
+    expect(JSON.stringify(before(file))).toContain('"band"')
+    const reading = readDesign(before(file))
+    expect(reading).toEqual(readDesign(now(file)))
+    expect(JSON.stringify(reading)).not.toContain('"band"')
+  })
+
+  it('is a swatch of a texture, which says so too', () => {
+    const reading = readSwatch(before('swatch-sprigs.json'))
+    expect(reading).toEqual(readSwatch(now('swatch-sprigs.json')))
+    expect(reading.ok && swatchUpToDate(before('swatch-sprigs.json') as never)).toEqual(reading.ok && reading.document)
+  })
+
+  it.each(['make-onion-net.json', 'make-seed-head-pouch-done.json'])('%s: its events hold the plan as it is written now', (file) => {
+    expect(readMake(before(file))).toEqual(readMake(now(file)))
+    const events = (document: Record<string, unknown>) => document.events as readonly MakeEvent[]
+    expect(events(before(file)).map(storedEvent)).toEqual(events(now(file)))
+    // What needs nothing stays the very same.
+    expect(events(now(file)).every(event => storedEvent(event) === event)).toBe(true)
+  })
+
+  it('leaves a part that says both, and a band that is none, to the judge', () => {
+    const both = { ...before('gooseberry-net.json'), wall: [{ id: 'part-1', band: 'solid', kind: 'rim' }] }
+    expect(readDesign(both)).toMatchObject({ ok: false })
+    const odd = { ...before('gooseberry-net.json'), wall: [{ id: 'part-1', band: 3 }] }
+    expect(readDesign(odd)).toMatchObject({ ok: false })
+  })
+
   it('means what it meant then where it leaves something out', () => {
     const bag = {
       fairHollow: 'design', name: 'Then', gauge: demos[0]!.document.gauge,
@@ -127,7 +161,7 @@ describe('the documentation', () => {
 
   it('names every form of base and every kind of wall', () => {
     const formats = read('docs/formats.md')
-    for (const name of [...baseForms().map(({ form }) => form), ...wallKinds().map(({ band }) => band)])
+    for (const name of [...baseForms().map(({ form }) => form), ...wallKinds().map(({ kind }) => kind)])
       expect(formats).toContain(`\`${name}\``)
   })
 

@@ -68,16 +68,17 @@ describe('core is pure', () => {
 
 describe('roles, not kinds', () => {
   it.each([
-    'export const is = (spec: { band: string }) => spec.band === \'slots\'',
+    'export const is = (spec: { kind: string }) => spec.kind === \'slots\'',
+    'const ZIP = \'zip\'\nexport const is = (spec: { kind: string }) => spec.kind === ZIP',
     'export const is = ({ form }: { form: string }) => \'oval\' !== form',
     'export const is = (kind: string) => [\'dc\', \'tr\'].includes(kind)',
-    'export function is(spec: { band: string }): number {\n  switch (spec.band) {\n    case \'slots\': return 1\n    default: return '
+    'export function is(spec: { kind: string }): number {\n  switch (spec.kind) {\n    case \'slots\': return 1\n    default: return '
     + '0\n  }\n}',
   ])('%s', async code => expect(await broken('core/bag/draft/x.ts', code)).toContain('house/roles'))
 
   it('a lookup by whatever kind it is, is none', async () => {
     expect(
-      await broken('core/bag/draft/x.ts', 'export const of = (all: { band: string }[], b: string) => all.find(one => one.band === b)'),
+      await broken('core/bag/draft/x.ts', 'export const of = (all: { kind: string }[], b: string) => all.find(one => one.kind === b)'),
     ).toEqual([])
   })
 })

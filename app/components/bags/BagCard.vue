@@ -5,7 +5,7 @@ import type { ListedBag } from '~/stores/bags'
 
 /** A bag on its shelf, with its facts. */
 const props = defineProps<{ bag: ListedBag }>()
-/** What is told of it besides: made, promised. */
+/** Badges of a bag: made, promised. */
 const marks = computed(() => [
   ...(props.bag.finished > 0 ? [props.bag.finished === 1 ? 'made once' : `made ${props.bag.finished} times`] : []),
   ...(props.bag.ordered > 0 ? [props.bag.ordered === 1 ? 'in an order' : `in ${props.bag.ordered} orders`] : []),

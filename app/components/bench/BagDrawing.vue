@@ -17,7 +17,7 @@ const props = defineProps<{ draft: Draft, name: string, selected: string, pulled
 const emit = defineEmits<{ select: [part: string], nudge: [part: string, to: number] }>()
 
 const box = ref<HTMLElement>()
-/** What the stitch pointed at is. */
+/** Description of the stitch pointed at. */
 const reading = ref('')
 const { width, height } = useBox(box)
 
@@ -123,7 +123,7 @@ const labels = computed(() => {
   )
   return pointed.map((label, i) => ({ ...label, labelY: placed[i]! }))
 })
-/** What labels point at is in sight, however close one looks. */
+/** Spots that labels point at are in sight, however close one looks. */
 const leaders = computed(() => labels.value.filter(({ y, x }) => y > 0 && y < height.value && x < labelX.value))
 const labelX = computed(() => Math.min(width.value - LABELS_PX, fitted.value.middleX + (wideCm.value / 2) * fitted.value.scale + 44))
 

@@ -5,7 +5,7 @@ import { ask, useTrying } from '~/stores/records'
 import { useSaving } from '~/stores/saving'
 import { useView } from '~/stores/view'
 
-/** What the bag was at the end of earlier sittings: looked at on the bench, and gone back to. */
+/** The bag at the end of earlier sittings: looked at on the bench, and gone back to. */
 const open = defineModel<boolean>({ required: true })
 const saving = useSaving()
 const view = useView()

@@ -6,7 +6,7 @@ import { useTranslate } from '~/composables/useTranslate'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 
-/** What a redraft came to, told once to who does not see it; and what was undone or done again, shown for a moment. */
+/** Result of a redraft, told once to who does not see it; and what was undone or done again, shown for a moment. */
 const bag = useDocument()
 const view = useView()
 const told = useTranslate()

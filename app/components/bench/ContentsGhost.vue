@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { type Contents, contentOf, roomOf } from '~~/core/parts/contents/contents'
 
-/** What the bag must hold, faintly, standing on the floor's middle at (0, 0), in centimetres. */
+/** The contents of the bag, faintly, standing on the floor's middle at (0, 0), in centimetres. */
 const props = defineProps<{ contents: Contents }>()
 const room = computed(() => roomOf(props.contents))
 const drawn = computed(() => contentOf(props.contents).drawn)

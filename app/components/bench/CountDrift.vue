@@ -3,7 +3,7 @@ import { computed, ref } from 'vue'
 import { WALL_STITCHES } from '~~/core/parts/field/bounds'
 import type { Draft, DraftPart } from '~~/core/bag/draft/draft'
 import { drift } from '~~/core/bag/draft/drift'
-import { ADJUST_BAND } from '~~/core/parts/wall/adjusted'
+import { ADJUST_KIND } from '~~/core/parts/wall/adjusted'
 import { stepsWords } from '~~/core/readers/words/stepWords'
 import { useTranslate } from '~/composables/useTranslate'
 import { fetchPart, NOT_FETCHED } from '~/kinds/fetchKinds'
@@ -24,7 +24,7 @@ const round = computed(() => Math.min(rounds.value.most, Math.max(rounds.value.l
 const planned = computed(() => props.draft.rounds[round.value - 1]!.worked.edge.count)
 const typed = ref<number>()
 const counted = computed(() => typed.value ?? planned.value)
-/** What can be done is tried out with adjusting rounds, of which the bag may have none. */
+/** Remedies are tried out with adjusting rounds, of which the bag may have none. */
 const ready = ref(false)
 const found = computed(() => (ready.value ? drift(props.draft, round.value, counted.value) : undefined))
 
@@ -32,7 +32,7 @@ async function unfold(now: boolean): Promise<void> {
   open.value = now
   if (!now || ready.value) return
   try {
-    await fetchPart(ADJUST_BAND)
+    await fetchPart(ADJUST_KIND)
     ready.value = true
   }
   catch {

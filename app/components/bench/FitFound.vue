@@ -5,7 +5,7 @@ import type { Fix } from '~~/core/parts/part/finding'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 
-/** What the search for counts found: the best ways, to be looked at and taken; or where none can be. */
+/** Result of the search for counts: the best ways, to be looked at and taken; or where none can be. */
 defineProps<{ result: FitResult }>()
 const bag = useDocument()
 const view = useView()

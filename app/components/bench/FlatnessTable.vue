@@ -7,7 +7,7 @@ import { compareSchools, withIncreases } from '~~/core/parts/base/increaseSchool
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 
-/** What each school would do in this gauge, each with the profile it predicts. Pick one to use it. */
+/** Effect of each school in this gauge, each with the profile it predicts. Pick one to use it. */
 const bag = useDocument()
 const view = useView()
 /** Of a form with two halves of a disc, the numbers are told of one end. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiTrayArrowDown } from '@mdi/js'
 import { computed, onMounted, ref } from 'vue'
-import type { WallPart } from '~~/core/bag/design/design'
+import { SWATCH_VERSION, type WallPart } from '~~/core/bag/design/design'
 import { ASSUMED_GAUGE } from '~~/core/bag/design/starter'
 import { isInTexture, keptTexture } from '~~/core/bag/design/textureSwatch'
 import { kindOf } from '~~/core/parts/wall/wall'
@@ -34,7 +34,7 @@ async function keep(): Promise<void> {
   const gauge = props.spec.hook ? { ...ASSUMED_GAUGE, ...props.spec.hook } : design.gauge
   const name = `${design.name}: ${title}`.slice(0, 80)
   const added = await shelf.add({
-    fairHollow: 'swatch', version: 1, name, note: '', yarn, gauge, texture: own.value,
+    fairHollow: 'swatch', version: SWATCH_VERSION, name, note: '', yarn, gauge, texture: own.value,
   })
   done.value = added ? `Kept as “${name}”, for further bags.` : shelf.trouble.join(' ')
 }

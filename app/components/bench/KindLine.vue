@@ -4,11 +4,11 @@ import { kindOf } from '~~/core/parts/wall/wall'
 import { useReturnFocus } from '~/composables/useReturnFocus'
 import { useTranslate } from '~/composables/useTranslate'
 
-/** What a part is, in a line, with the way to change it: the kinds are laid out on a sheet. */
+/** The kind of a part, in a line, with the way to change it: the kinds are laid out on a sheet. */
 const props = defineProps<{ value: string, colour: string, asks: string }>()
-const emit = defineEmits<{ pick: [band: string] }>()
+const emit = defineEmits<{ pick: [kind: string] }>()
 const told = useTranslate()
-const own = computed(() => kindOf({ band: props.value }))
+const own = computed(() => kindOf({ kind: props.value }))
 const choosing = ref(false)
 useReturnFocus(choosing)
 </script>

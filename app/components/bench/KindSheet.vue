@@ -10,7 +10,7 @@ import { tileOf } from '~/looks/tiles'
 
 /** The kinds of part that a wall can have, drawn in the part's own yarn, in groups; searched by what they are called and what they do. */
 const props = defineProps<{ value: string, colour: string }>()
-const emit = defineEmits<{ pick: [band: string] }>()
+const emit = defineEmits<{ pick: [kind: string] }>()
 const open = defineModel<boolean>({ required: true })
 const told = useTranslate()
 const find = ref('')
@@ -26,18 +26,18 @@ const groups = computed(() => {
   return KIND_GROUPS.map(group => ({
     group,
     kinds: KINDS.filter(kind => kind.group === group && fits(`${kind.name} ${kind.group} ${told(kind.does)}`))
-      .map(kind => ({ ...kind, tile: tileOf(kind.band) })),
+      .map(kind => ({ ...kind, tile: tileOf(kind.kind) })),
   })).filter(({ kinds }) => kinds.length > 0)
 })
 
 /** The one that Enter takes: what is called so before what only speaks of it. */
 const first = computed(() => {
   const kinds = groups.value.flatMap(({ kinds: own }) => own)
-  return find.value && (kinds.find(({ name }) => name.includes(find.value.toLowerCase())) ?? kinds[0])?.band
+  return find.value && (kinds.find(({ name }) => name.includes(find.value.toLowerCase())) ?? kinds[0])?.kind
 })
 
-function pick(band: string): void {
-  if (band !== props.value) emit('pick', band)
+function pick(kind: string): void {
+  if (kind !== props.value) emit('pick', kind)
   open.value = false
 }
 </script>
@@ -86,12 +86,12 @@ function pick(band: string): void {
           <ul>
             <li
               v-for="kind in kinds"
-              :key="kind.band"
+              :key="kind.kind"
             >
               <button
                 type="button"
-                :aria-pressed="kind.band === value"
-                @click="pick(kind.band)"
+                :aria-pressed="kind.kind === value"
+                @click="pick(kind.kind)"
               >
                 <svg
                   :viewBox="`${kind.tile.left} ${kind.tile.top} ${kind.tile.width} ${kind.tile.height}`"

@@ -31,7 +31,7 @@ const checked = computed(() => {
     ? checkRounds(read.value.lines, props.part?.rounds[0]?.on ?? props.part?.edge ?? foundation('stitch', 1))
     : checkRepeat({ id: repeatId.value, name: '', lines: read.value.lines }, props.rows)
 })
-/** What came out, in words. */
+/** The result, in words. */
 const sound = computed(() => {
   if (!checked.value.ok) return ''
   if ('leaves' in checked.value) return `They come out: ${checked.value.leaves} are left. Kept.`

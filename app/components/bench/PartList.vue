@@ -34,7 +34,7 @@ const walls = computed(() => {
   }).reverse()
 })
 
-/** What the wall stands on: the turn-up and the base. */
+/** The foot of the wall: the turn-up and the base. */
 const below = computed(() =>
   view.still.parts.filter(({ from }) => from.in !== 'wall').reverse().map((part): ListedPart => ({
     id: part.id, name: part.name, facts: factsOf(part), findings: findingsOf(part.id), moves: false,
@@ -44,7 +44,7 @@ const below = computed(() =>
 /** Of a part of the wall in hand the heading says what can be done. */
 const inHand = computed(() => walls.value.some(({ id }) => id === view.selected))
 
-/** What carries the bag is there, or stands there and only does not fit yet. */
+/** Carries: whether something that carries the bag is there, or stands there and only does not fit yet. */
 const handled = computed(() =>
   view.still.parts.some(({ handles, findings }) => handles.length > 0 || findings.some(({ code }) => code === 'slot-runs')),
 )

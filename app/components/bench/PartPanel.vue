@@ -9,7 +9,7 @@ import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
 import type { Naming } from './PartHeading.vue'
 
-/** What a part is asked for, what it comes to and what to watch: three blocks, always in this order. */
+/** The panel of a part: its questions, what it comes to and what to watch: three blocks, always in this order. */
 const bag = useDocument()
 const view = useView()
 const asking = useAnswers(() => [], () => bag.design)
@@ -26,12 +26,12 @@ const heading = ref<{ focus: () => void }>()
 const naming = computed(() => band.value
   ? { path: ['wall', band.value.id, 'called'], called: band.value.called }
   : drafted.value && OTHERS[drafted.value]?.())
-/** What the wall stands on can be called otherwise too. */
+/** Name of the foot of the wall, which can be called otherwise too. */
 const OTHERS: Readonly<Record<string, () => Naming>> = {
   base: () => ({ path: ['base', 'called'], called: bag.design.base.called }),
   turnUp: () => ({ path: ['turnUpCalled'], called: bag.design.turnUpCalled }),
 }
-/** What was pressed is often gone with what stood there before: the heading has the focus then. */
+/** A pressed button is often gone with what stood there before: the heading has the focus then. */
 watch(() => view.selected, async () => {
   const pressed = document.activeElement
   await nextTick()

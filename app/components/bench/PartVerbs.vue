@@ -5,7 +5,7 @@ import type { WallPart } from '~~/core/bag/design/design'
 import { useStack } from '~/composables/useStack'
 import { useDocument } from '~/stores/document'
 
-/** What can be done with the part in hand as one of the wall's. */
+/** Buttons for the part in hand as one of the wall's. */
 const props = defineProps<{ band: WallPart, name: string }>()
 const emit = defineEmits<{ leave: [] }>()
 const bag = useDocument()

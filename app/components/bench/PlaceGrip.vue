@@ -4,7 +4,7 @@ import type { GripFront } from '~~/core/readers/chart/handles'
 import { formatCm, type Units } from '~~/core/things/measure/format'
 
 /**
- * What is placed on the front, to be taken hold of: dragged by whole stitches, with its mirror image on the back going along, and
+ * Grips of things placed on the front: dragged by whole stitches, with the mirror image on the back going along, and
  * snapping to the middle; by keyboard with the arrows. Counts and centimetres stand below the rim.
  */
 const props = defineProps<{ grip: GripFront, nudge: number, name: string, rimCm: number, scale: number, units: Units }>()
@@ -20,7 +20,7 @@ watch(() => props.nudge, now => (at.value = now))
 const from = ref<{ readonly x: number, readonly nudge: number }>()
 const stitchCm = computed(() => props.rimCm / props.grip.grip.count)
 const textCm = computed(() => 12.5 / props.scale)
-/** What is taken hold of is as large as a pointer needs, or a thumb, however small the bag is drawn. */
+/** A grip is as large as a pointer needs, or a thumb, however small the bag is drawn. */
 const holdPx = matchMedia('(pointer: coarse)').matches ? 44 : 24
 const hold = computed(() => {
   const { leftX, rightX, y } = props.grip

@@ -31,7 +31,7 @@ function arc(from: number, to: number, radius: number): string {
   )
 }
 
-/** What is threaded of a cord: over posts outside the ring, under them inside, through the eyelets between. */
+/** Threading of a cord: over posts outside the ring, under them inside, through the eyelets between. */
 function drawn({ passes, direction, start }: CordWay, count: number): { over: string, under: string, ends: string } {
   let over = ''
   let under = ''

@@ -6,7 +6,7 @@ import type { Fields } from '~~/core/parts/field/field'
 import { useAnswers } from '~/composables/useAnswers'
 import { useDocument } from '~/stores/document'
 
-/** What is asked of the bag as a whole. */
+/** Questions about the bag as a whole. */
 const bag = useDocument()
 const nameTrouble = ref('')
 const asking = useAnswers(() => [], () => bag.design)

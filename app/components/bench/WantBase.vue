@@ -7,7 +7,7 @@ import { type Asking, useAnswers } from '~/composables/useAnswers'
 import { useDocument } from '~/stores/document'
 import StripesTool from './StripesTool.vue'
 
-/** What the bag stands on: its form, and the questions of that form. */
+/** The base of the bag: its form, and the questions of that form. */
 knowEveryKind()
 const bag = useDocument()
 const base = computed(() => bag.design.base)

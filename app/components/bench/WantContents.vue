@@ -6,7 +6,7 @@ import { useProposal } from '~/composables/useProposal'
 import { fetchEveryKind, NOT_FETCHED } from '~/kinds/fetchKinds'
 import { useDocument } from '~/stores/document'
 
-/** What the bag must hold: named, kept, drawn inside the bag; on request it proposes base and height. */
+/** The contents of the bag: named, kept, drawn inside the bag; on request they propose base and height. */
 const bag = useDocument()
 const { looking, propose: search } = useProposal()
 const said = ref('')
@@ -14,14 +14,14 @@ const contents = computed(() => bag.design.contents)
 const asking = useAnswers(() => ['contents'], () => contents.value ?? {})
 const CHOICES = [{ value: 'nothing', name: 'nothing in particular' }, ...CONTENT_KINDS.map(({ kind, name }) => ({ value: kind, name }))]
 
-/** What it weighs is known whatever shape it has. */
+/** Their weight is known whatever shape they have. */
 function choose(wish: string): void {
   const weightKg = contents.value?.weightKg
   const begun = wish === 'nothing' ? undefined : { ...contentOf({ kind: wish }).begins, ...(weightKg ? { weightKg } : {}) }
   bag.change('What it must hold', [{ path: ['contents'], value: begun }])
 }
 
-/** What a thing stands on may be another form of base than the bag has. */
+/** A thing may stand on another form of base than the bag has. */
 async function propose(): Promise<void> {
   const { design } = bag
   const [found] = await Promise.all([search(design), fetchEveryKind().catch(() => (bag.refused = NOT_FETCHED))])

@@ -14,12 +14,12 @@ const sound = computed(() => shelf.swatches.filter(({ unreadable, document }) =>
   !unreadable && takenFrom(document, bag.design).length > 0))
 onMounted(() => void shelf.load())
 
-/** What is counted anew is learnt no more. */
+/** A stitch counted anew is learnt no more. */
 function count({ learnt: _, ...gauge }: DesignGauge, field: string): void {
   bag.change('Swatch', [{ path: ['gauge'], value: gauge }], `gauge.${field}`)
 }
 
-/** What finished bags taught, to start from. */
+/** The gauge that finished bags taught, to start from. */
 const book = useLogbook()
 onMounted(() => void book.loadTaught())
 const offers = computed(() => book.taught?.offers ?? [])

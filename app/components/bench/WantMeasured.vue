@@ -6,7 +6,7 @@ import { CONTENT_CM } from '~~/core/parts/field/bounds'
 import { tenths } from '~~/core/parts/field/context'
 import { useDocument } from '~/stores/document'
 
-/** What the finished base measured: pins its counts, and lets the gauge learn from it. */
+/** Measures of the finished base: pins its counts, and lets the gauge learn from it. */
 const bag = useDocument()
 const base = computed(() => bag.design.base)
 const both = computed(() => formOf(base.value).measures === 'length-and-width')

@@ -37,7 +37,7 @@ const tools = computed(() => (kind.value.tools ?? []).filter(tool => tool !== 's
 <template>
   <div class="fields">
     <KindLine
-      :value="spec.band"
+      :value="spec.kind"
       :colour="colour"
       :asks="asks"
       @pick="turnInto(spec.id, $event)"

@@ -6,7 +6,7 @@ import { openingOf } from '~~/core/bag/draft/meshFindings'
 import { formatCm, formatLength } from '~~/core/things/measure/format'
 import { floorWords, isFloorAlone } from '~~/core/readers/words/floorWords'
 
-/** What a part, or the whole bag, comes to: counts and sizes first, then the words. */
+/** A part, or the whole bag, as drafted: counts and sizes first, then the words. */
 const props = defineProps<{ draft: Draft, part?: DraftPart | undefined }>()
 const units = computed(() => props.draft.design.units)
 const hangings = computed(() => hangingsOf(props.draft.design, props.draft.parts))

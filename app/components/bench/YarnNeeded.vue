@@ -11,14 +11,14 @@ import { yarnNeeds, yarnShares } from '~~/core/bag/yarn/yarn'
 import { useTranslate } from '~/composables/useTranslate'
 import { useYarns } from '~/stores/yarns'
 
-/** What a bag takes of one of its yarns: in all, part by part, in grams and balls with their odds, and whether the shelf has enough. */
+/** Need of a bag for one of its yarns: in all, part by part, in grams and balls with their odds, and whether the shelf has enough. */
 const props = defineProps<{ draft: Draft, id: string, onShelf?: ShelfYarn | undefined, hands: Skill }>()
 const emit = defineEmits<{ take: [label: string, changes: readonly Change[]] }>()
 
 const shelf = useYarns()
 const say = useTranslate()
 const units = computed(() => props.draft.design.units)
-/** What another yarn would do is worked out once somebody asks. */
+/** Another yarn is worked out once somebody asks. */
 const asked = ref(false)
 const others = computed(() => shelf.yarns.some(({ unreadable, document: { id } }) => !unreadable && id !== props.onShelf?.id))
 const need = computed(() => yarnNeeds(props.draft).find(({ yarn }) => yarn.id === props.id))

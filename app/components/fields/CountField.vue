@@ -17,7 +17,7 @@ const props = defineProps<{
   suffix?: string | undefined
   /** The unit for a message, where the field has no room for one. */
   counts?: string | undefined
-  /** What the maker measures in: with inches go ounces, pounds and yards, whatever is kept. */
+  /** The maker's units: with inches go ounces, pounds and yards, whatever is kept. */
   units?: Units | undefined
   usually?: Bounds | undefined
   why?: string | undefined

@@ -1,15 +1,15 @@
 <script setup lang="ts" generic="F extends { readonly label: string }">
 import { ref, shallowRef, watch } from 'vue'
 
-/** What would mend something, looked for when it is asked for, since each is worked out to its end; whatever changes is looked at anew. */
+/** Fixes of something, looked for when they are asked for, since each is worked out to its end; whatever changes is looked at anew. */
 const props = defineProps<{
-  /** What is asked, and what the list is called. */
+  /** The question, and the name of the list. */
   ask: string
   none: string
   /** Looked at anew when it changes. */
   of: unknown
   look: () => readonly F[]
-  /** What is said beside one. */
+  /** A remark beside one. */
   says: (fix: F) => string
 }>()
 const emit = defineEmits<{ take: [fix: F] }>()

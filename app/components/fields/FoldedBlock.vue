@@ -3,7 +3,7 @@ import { ref } from 'vue'
 
 /** Questions that are seldom asked: folded away behind what they stand at now. */
 defineProps<{ title: string, now: string }>()
-/** What is folded away is made when it is opened. */
+/** A section that is made when it is opened. */
 const opened = ref(false)
 const toggled = (event: Event) => (opened.value = opened.value || (event.target as HTMLDetailsElement).open)
 </script>

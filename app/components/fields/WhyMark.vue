@@ -3,7 +3,7 @@ import { ref, useId } from 'vue'
 import type { CardId } from '~~/core/things/entry/cards'
 import { useHand } from '~/composables/useHand'
 
-/** What a word of the craft means, behind a `?`: told below it until it is closed again. */
+/** Explanation of a word of the craft, behind a `?`: told below it until it is closed again. */
 defineProps<{ word: string, why: string, card?: CardId | undefined }>()
 const open = ref(false)
 const hand = useHand()

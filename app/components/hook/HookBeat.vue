@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { useTapKeys } from '~/composables/useTapKeys'
 
-/** What the hook does next, in the letters of a road sign; what must not be missed, and what comes then. All of it is one button. */
+/** The next act of the hook, in the letters of a road sign; what must not be missed, and what comes then. All of it is one button. */
 defineProps<{
   going: boolean
   where: string

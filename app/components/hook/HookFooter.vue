@@ -3,7 +3,7 @@ import { mdiUndoVariant } from '@mdi/js'
 import type { BeatSize, SizeChoice } from '~~/core/readers/beats/size'
 import { useHookSettings } from '~/stores/hookSettings'
 
-/** What lies under the thumb: one back, how much a tap does, done. */
+/** Buttons under the thumb: one back, how much a tap does, done. */
 defineProps<{
   going: boolean
   stands: boolean

@@ -28,7 +28,7 @@ const left = computed(() => {
   return `Left: ${timeWords(time)} (${from}). At your usual sittings ${many} of them: ${day}.`
 })
 
-/** What was changed on the bench since is taken over, if what is worked stays as it is. */
+/** Changes on the bench since are taken over, if the worked rounds stay as they are. */
 async function takeOverPlan(): Promise<void> {
   const { bag } = make.state!
   try {

@@ -41,7 +41,7 @@ function take(what: Measure, cm: number, redrafts: boolean): void {
   make.tell({ do: 'measured', round: round.value, what, cm, ...(redrafts ? { redrafts: true } : {}) })
   emit('done')
 }
-/** What is known of a yarn before this bag: from the shelf, from finished bags, or by its gauge alone. */
+/** Knowledge of a yarn before this bag: from the shelf, from finished bags, or by its gauge alone. */
 const shelf = useYarns()
 const book = useLogbook()
 onMounted(() => {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useLibrary } from '~/stores/library'
 
-/** What is being done with all that is kept, and what came of it. */
+/** Work on all that is kept, and its result. */
 const house = useLibrary()
 </script>
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { type Aside, useLibrary } from '~/stores/library'
 
-/** What was thrown away: it lies aside for a while, and comes back as it was. */
+/** The trash: a document lies there for a while, and comes back as it was. */
 const house = useLibrary()
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' })
 const SORT: Readonly<Record<Aside['kind'], string>> = {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { BagFacts } from '~~/core/making/log/facts'
 
-/** What was counted, and what was changed on the way. */
+/** Counts, and changes on the way. */
 defineProps<{ facts: BagFacts }>()
 const WHEN = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 const DONE = { 'as-planned': 'ripped or mended', 'live-with-it': 'lived with', 'next-round': 'put right in the next round' } as const

@@ -7,7 +7,7 @@ import { translate } from '~~/core/things/stitch/translate'
 import type { Taught } from '~/stores/logbook'
 import { useSettings } from '~/stores/settings'
 
-/** What the maker's hands have taught, each with its range, and where it comes from. */
+/** The maker's skill, each figure with its range, and where it comes from. */
 const props = defineProps<{ taught: Taught }>()
 const settings = useSettings()
 const told = (text: string) => translate(text, { terms: settings.terms, units: settings.units ?? 'cm' })

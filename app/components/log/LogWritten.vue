@@ -5,7 +5,7 @@ import { parseNumber } from '~~/core/things/measure/parse'
 import type { BagFacts } from '~~/core/making/log/facts'
 import { useLogbook } from '~/stores/logbook'
 
-/** What the maker writes of a bag: for whom, the hook and yarn it was really made with, notes. Written down as one more event of it. */
+/** The maker's words about a bag: for whom, the hook and yarn it was really made with, notes. Written down as one more event of it. */
 const props = defineProps<{ id: string, facts: BagFacts }>()
 const book = useLogbook()
 const said = ref('')
@@ -15,7 +15,7 @@ watch(() => props.facts, ({ forWhom, yarnUsed, notes, hookMm }) => {
   Object.assign(text, { forWhom, yarnUsed, notes, hook: String(hookMm) })
 }, { immediate: true })
 
-/** What differs from what stands in the book. */
+/** Fields that differ from those in the book. */
 function changed(): Omit<Wrote, 'do'> | undefined {
   const hookMm = parseNumber(text.hook.replace(/\s*mm$/i, ''))
   if (hookMm === undefined || hookMm < 0.5 || hookMm > 40) {

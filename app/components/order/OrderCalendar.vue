@@ -15,7 +15,7 @@ const short = (day: string) => dayWords(day).replace(/^\w+ /, '').replace(/^(\d+
 const full = ({ planned, hook }: CalendarDay) => (hook > 0 ? Math.min(1, planned / hook) : 0)
 const bagWords = ({ name, finishes, late }: OnEvening) => `${name}${finishes ? ', done' : ''}${late ? ', late' : ''}`
 
-/** What a day says when it is read out. */
+/** A day as it is read out. */
 function spoken(day: CalendarDay): string {
   const parts = [
     dayWithYear(day.day), ...(day.past || day.minutes === 0 ? [] : [`${Math.round(day.planned)} of ${day.hook} minutes at the hook`]),

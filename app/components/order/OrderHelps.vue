@@ -4,7 +4,7 @@ import type { PlanningInput, OrderPlan } from '~~/core/household/plan/orderPlan'
 import { percent } from '~~/core/household/plan/words'
 import type { Change } from '~~/core/parts/part/finding'
 
-/** What would make an order's date sure. */
+/** Fixes that make an order's date sure. */
 const props = defineProps<{ plan: OrderPlan, known: () => PlanningInput }>()
 const emit = defineEmits<{ take: [changes: readonly Change[]] }>()
 const look = () => orderFixes(props.known(), props.plan)

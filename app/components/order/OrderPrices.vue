@@ -4,7 +4,7 @@ import { money } from '~~/core/household/plan/list'
 import type { Order } from '~~/core/household/plan/order'
 import type { OrderPrice } from '~~/core/household/plan/price'
 
-/** What each bag of an order costs, the price that pays for it, and what an hour brings at the price that is asked. */
+/** Cost of each bag of an order, the price that pays for it, and what an hour brings at the price that is asked. */
 const props = defineProps<{ order: Order, price: OrderPrice }>()
 
 const written = (hundredths: number | undefined) => (hundredths === undefined ? '' : money(hundredths, ''))

@@ -8,7 +8,7 @@ import { useDocument } from '~/stores/document'
 import { useSaving } from '~/stores/saving'
 import { useView } from '~/stores/view'
 
-/** What can be done with the bag in hand from any of its screens: whether it is saved, undo, redo, earlier states. */
+/** Buttons for the bag in hand on any of its screens: whether it is saved, undo, redo, earlier states. */
 const bag = useDocument()
 const saving = useSaving()
 const view = useView()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { mdiDeleteOutline, mdiPencilOutline, mdiTrayArrowUp } from '@mdi/js'
 
-/** What can be done with one thing of a shelf: saved to a file, changed if it can be read, thrown away. */
+/** Buttons for one thing of a list: saved to a file, changed if it can be read, thrown away. */
 defineProps<{ name: string, file: string, readable: boolean }>()
 const emit = defineEmits<{ change: [], remove: [] }>()
 </script>

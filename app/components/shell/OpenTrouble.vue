@@ -4,7 +4,7 @@ import { useBags } from '~/stores/bags'
 import { useDocument } from '~/stores/document'
 import { useSaving } from '~/stores/saving'
 
-/** What is wrong between this page and the records: a bag that is not there or cannot be read, a save that did not go through. */
+/** Trouble between this page and the records: a bag that is not there or cannot be read, a save that did not go through. */
 const bag = useDocument()
 const saving = useSaving()
 const bags = useBags()

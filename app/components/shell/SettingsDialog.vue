@@ -2,7 +2,7 @@
 import { useReturnFocus } from '~/composables/useReturnFocus'
 import { type Light, useSettings } from '~/stores/settings'
 
-/** What a maker prefers, once for all bags. */
+/** The maker's settings, once for all bags. */
 const open = defineModel<boolean>({ required: true })
 const settings = useSettings()
 useReturnFocus(open)

@@ -5,7 +5,7 @@ import { useEarlyKeys } from '~/composables/useEarlyKeys'
 import { shortcutsNow, useShortcuts } from '~/composables/useShortcuts'
 import { useSettings } from '~/stores/settings'
 
-/** What stands above every screen. What only a bag in hand needs is loaded with its screens. */
+/** The bar above every screen. What only a bag in hand needs is loaded with its screens. */
 const settings = useSettings()
 const route = useRoute()
 const router = useRouter()

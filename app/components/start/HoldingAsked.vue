@@ -7,7 +7,7 @@ import { gaugeOf } from '~~/core/things/gauge/gauge'
 import type { Units } from '~~/core/things/measure/format'
 import type { Asking } from '~/composables/useAnswers'
 
-/** What a bag must hold, asked before there is a bag. */
+/** Questions about what a bag must hold, before there is a bag. */
 const props = defineProps<{ contents: Contents, units: Units }>()
 const emit = defineEmits<{ change: [contents: Contents] }>()
 const asking = computed<Asking>(() => ({

@@ -13,7 +13,7 @@ import { FABRIC_KINDS, type StitchKind, stitchName } from '~~/core/things/stitch
 import type { Asking } from '~/composables/useAnswers'
 import { useSettings } from '~/stores/settings'
 
-/** What was counted on a swatch: for each stitch measured, stitches and rounds over a width; the hook, the strands. */
+/** Counts on a swatch: for each stitch measured, stitches and rounds over a width; the hook, the strands. */
 const props = defineProps<{ gauge: DesignGauge, units: Units }>()
 const emit = defineEmits<{ change: [gauge: DesignGauge, field: string] }>()
 const settings = useSettings()
@@ -28,7 +28,7 @@ function answer(_: string, changes: readonly Change[], group = 'swatch'): string
 }
 const asking = computed<Asking>(() => ({ spec: props.gauge, now: { gauge: gaugeOf(props.gauge) }, units: props.units, yarns: [], answer }))
 
-/** What can be counted, each where it stands in the gauge, and what a maker begins with who counts it too. */
+/** Stitches that can be counted, each where it stands in the gauge, and what a maker begins with who counts it too. */
 const counted = computed(() => {
   const like = Object.values(props.gauge.measured)[0]!
   const kinds = FABRIC_KINDS.map(kind => ({

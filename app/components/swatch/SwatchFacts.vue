@@ -9,19 +9,19 @@ import { yarnWeightFor } from '~~/core/things/stitch/yarnWeights'
 import { relativeUncertainty } from '~~/core/things/measure/length'
 import { useSettings } from '~/stores/settings'
 
-/** What was counted on a swatch, and what that makes of a stitch. */
+/** Counts on a swatch, and the size of a stitch by them. */
 const props = defineProps<{ gauge: DesignGauge, texture?: KeptTexture | undefined }>()
 const settings = useSettings()
 
 /** The class of yarn, by the published standard, that usually comes to this gauge. */
 const weight = computed(() => yarnWeightFor(1 / gaugeOf(props.gauge).sc.width.cm))
 
-/** What was counted of a texture. */
+/** Counts of a texture. */
 const ofTexture = computed(() => {
   if (!props.texture) return undefined
   const { of, counted: { across, countedIn, overCm, rounds, tallCm } } = props.texture
   return {
-    name: textureKinds().find(({ band }) => band === of.band)?.name ?? '',
+    name: textureKinds().find(({ kind }) => kind === of.kind)?.name ?? '',
     counted: `${across} ${countedIn} in ${overCm} cm × ${rounds} rounds in ${tallCm} cm`,
   }
 })

@@ -12,17 +12,17 @@ import type { Asking } from '~/composables/useAnswers'
 import { linesIn, typedIn } from '~/reading/ownLines'
 import { useSettings } from '~/stores/settings'
 
-/** What a swatch is of: plain stitches alone, or a texture too, with what was counted on that. */
+/** The subject of a swatch: plain stitches alone, or a texture too, with what was counted on that. */
 const props = defineProps<{ texture: KeptTexture | undefined, gauge: DesignGauge, units: Units }>()
 const emit = defineEmits<{ change: [texture: KeptTexture | undefined] }>()
 const settings = useSettings()
 
-const OF = [{ value: '', title: 'plain stitches' }, ...textureKinds().map(({ band, name }) => ({ value: band, title: name }))]
+const OF = [{ value: '', title: 'plain stitches' }, ...textureKinds().map(one => ({ value: one.kind as string, title: one.name }))]
 const BEGUN = { across: 8, countedIn: 'repeats', overCm: 10, rounds: 10, tallCm: 10 } as const
-const kind = computed(() => textureKinds().find(({ band }) => band === props.texture?.of.band))
+const kind = computed(() => textureKinds().find(one => one.kind === props.texture?.of.kind))
 
-function choose(band: string): void {
-  const chosen = textureKinds().find(one => one.band === band)
+function choose(value: string): void {
+  const chosen = textureKinds().find(one => one.kind === value)
   if (!chosen) return emit('change', undefined)
   const own = chosen.fields.repeat ? { lines: firstRepeat('own-1').lines } : {}
   emit('change', { of: textureOfKind(chosen), counted: props.texture?.counted ?? BEGUN, ...own })
@@ -62,7 +62,7 @@ function type(text: string): void {
   >
     <PickField
       label="A swatch of"
-      :model-value="kind?.band ?? ''"
+      :model-value="kind?.kind ?? ''"
       :items="OF"
       @update:model-value="choose"
     />

@@ -12,7 +12,7 @@ const props = defineProps<{
   measurable: readonly ExpectedLength[]
   units: Units
   begin?: Measure | undefined
-  /** What a length would change. */
+  /** Effects of a length. */
   weigh: (what: Measure, cm: number) => Measuring
   told: (text: string) => string
   /** There is no log that it could be written down in without drafting by it. */

@@ -3,7 +3,7 @@ import type { YarnFix } from '~~/core/household/shelf/fixes'
 import { formatGramsRange } from '~~/core/things/measure/amounts'
 import { useUnits } from '~/composables/useUnits'
 
-/** What would let a yarn last that runs short. */
+/** Fixes that let a yarn last that runs short. */
 defineProps<{ short: unknown, look: () => readonly YarnFix[] }>()
 const emit = defineEmits<{ take: [fix: YarnFix] }>()
 const units = useUnits()

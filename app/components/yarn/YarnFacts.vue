@@ -8,7 +8,7 @@ import { YARN_WEIGHTS } from '~~/core/things/stitch/yarnWeights'
 import { formatGrams, formatMetres, formatRunning } from '~~/core/things/measure/amounts'
 import { useUnits } from '~/composables/useUnits'
 
-/** What lies on the shelf of a yarn, and how well it is known how it is eaten. */
+/** Stock of a yarn of the shelf, and how well it is known how it is used up. */
 const props = defineProps<{ yarn: ShelfYarn }>()
 const units = useUnits()
 const stock = computed(() => stockOf(props.yarn))

@@ -77,7 +77,7 @@ const shares = (sort: 'marker' | 'side') => computed(() => {
 })
 const markers = shares('marker')
 const sides = shares('side')
-/** What must not be missed: of what comes now the most important two, else the next thing that is near. */
+/** Warnings: of what comes now the most important two, else the next thing that is near. */
 const watchFor = computed(() => {
   const inTime = (sort: string) => (sort === 'marker' ? IN_TIME_BEATS : 4 * IN_TIME_BEATS)
   // Of a whole round the words say themselves that it is joined.

@@ -37,7 +37,7 @@ onMounted(async () => {
   else if (isNew.value) begin()
 })
 
-/** What is being entered, kept by the browser until it is kept by the program. */
+/** The order being entered, kept by the browser until it is kept by the program. */
 const written = unfinishedFormOf<Order>('order')
 
 function change(told: Order): void {

@@ -88,8 +88,8 @@ describe('what a maker is asked', () => {
     expect(given).toBeGreaterThan(2)
   })
 
-  it.each(wallKinds().map(({ band }) => band))('of %s, every answer is a document that is sound', (band) => {
-    const rim: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } }, colour: 'main' }
+  it.each(wallKinds().map(({ kind }) => kind))('of %s, every answer is a document that is sound', (band) => {
+    const rim: WallSpec = { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } }, colour: 'main' }
     const start = { ...bag, base: beginBase('oval', like), wall: stacked([rim, beginPart(band, keptOf(bag, rim, 50))]) }
     const ask = (design: Design): Asked => {
       const spec = design.wall[1]!
@@ -130,26 +130,26 @@ describe('what a maker is asked', () => {
 
 describe('a new part in the place of one', () => {
   const likes: readonly WallSpec[] = [
-    { band: 'solid', stitch: 'dc', size: { pin: { rounds: 3 } }, colour: 'main', stripes: [{ colour: 'main', rounds: 2 }] },
-    { band: 'adjust', stitch: 'hdc', to: { pin: { change: 2 } }, mirrored: false, colour: 'main' },
-    { band: 'taper', stitch: 'sc', size: { pin: { rounds: 3, stitches: 40 } }, mirrored: false, colour: 'main' },
-    { band: 'boxes', chains: 1, finish: false, size: { want: { heightCm: 4 } }, colour: 'main' },
+    { kind: 'solid', stitch: 'dc', size: { pin: { rounds: 3 } }, colour: 'main', stripes: [{ colour: 'main', rounds: 2 }] },
+    { kind: 'adjust', stitch: 'hdc', to: { pin: { change: 2 } }, mirrored: false, colour: 'main' },
+    { kind: 'taper', stitch: 'sc', size: { pin: { rounds: 3, stitches: 40 } }, mirrored: false, colour: 'main' },
+    { kind: 'boxes', chains: 1, finish: false, size: { want: { heightCm: 4 } }, colour: 'main' },
   ]
 
   it('is a document that is sound, whatever it was', () => {
     for (const was of likes) {
-      for (const { band } of wallKinds()) {
+      for (const { kind: band } of wallKinds()) {
         const spec = beginPart(band, keptOf(bag, was, 40))
-        expect(spec.band).toBe(band)
+        expect(spec.kind).toBe(band)
         const reading = readDesign(JSON.parse(JSON.stringify({ ...bag, wall: stacked([spec]) })))
-        expect(reading.ok || reading.problems, `${was.band} to ${band}`).toBe(true)
+        expect(reading.ok || reading.problems, `${was.kind} to ${band}`).toBe(true)
       }
     }
   })
 
   it('keeps height, yarn and stripes where the new kind has them', () => {
     expect(beginPart('waves', keptOf(bag, likes[0], 40))).toEqual({
-      band: 'waves', size: { pin: { rounds: 3 } }, colour: 'main', stripes: [{ colour: 'main', rounds: 2 }],
+      kind: 'waves', size: { pin: { rounds: 3 } }, colour: 'main', stripes: [{ colour: 'main', rounds: 2 }],
     })
     expect(beginPart('taper', keptOf(bag, likes[0], 40))).toMatchObject({ stitch: 'dc', size: { want: { aroundCm: 34 } } })
     expect(beginPart('boxes', keptOf(bag, likes[2], 40))).toMatchObject({ size: { want: { heightCm: 6 } } })
@@ -157,11 +157,11 @@ describe('a new part in the place of one', () => {
 
   it('says what it asks of the count below it', () => {
     const seen = { gauge: draft(bag).gauge, repeats: bag.repeats, hook: { hookMm: 4, strands: 1 } }
-    expect(asksOfPart({ band: 'groups', size: { pin: { rounds: 1 } }, colour: 'main' }, seen)).toBe(
+    expect(asksOfPart({ kind: 'groups', size: { pin: { rounds: 1 } }, colour: 'main' }, seen)).toBe(
       'Asks for a multiple of 4, leaves 3 for each 4.',
     )
     expect(asksOfPart(likes[0]!, seen)).toBe('')
-    expect(asksOfPart({ band: 'own', repeat: 'own-1', size: { pin: { rounds: 1 } }, colour: 'main' }, seen))
+    expect(asksOfPart({ kind: 'own', repeat: 'own-1', size: { pin: { rounds: 1 } }, colour: 'main' }, seen))
       .toBe('Asks for a multiple of 4.')
   })
 

@@ -7,7 +7,7 @@ import { TURN_UPS } from '../../parts/wall/turnUp'
 import type { Design } from './design'
 
 /*
- * What is asked of the bag as a whole.
+ * Questions about the bag as a whole.
  */
 
 /** How the maker goes round. */

@@ -23,7 +23,7 @@ export interface Below {
  * adjusting round below it, where the count that comes up does not divide.
  */
 export function turnedInto(design: Design, id: string, band: string, { aroundCm, count, gauge }: Below): StackChange {
-  const kind = kindOf({ band })
+  const kind = kindOf({ kind: band })
   const at = placeOf(design, id)
   const { called } = design.wall[at]!
   const spec = { ...beginPart(band, keptOf(design, design.wall[at], aroundCm)), ...(called ? { called } : {}) }

@@ -1,5 +1,5 @@
 /*
- * What makers write comes in without signs that cannot be seen: they are of no use to anybody, and some programs obey them.
+ * Makers' texts come in without signs that cannot be seen: they are of no use to anybody, and some programs obey them.
  */
 
 /** Signs that cannot be seen (Unicode's category Cc), but for the end of a line and the tabulator. */

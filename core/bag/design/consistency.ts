@@ -83,7 +83,7 @@ export function designProblems(design: Design): Problem[] {
 }
 
 const isBase = oneKind('form', form => (isKnownForm({ form }) ? formOf({ form }).fields : undefined))
-const isPart = oneKind('band', band => (isKnownPart({ band }) ? partFields(kindOf({ band }).fields) : undefined))
+const isPart = oneKind('kind', kind => (isKnownPart({ kind }) ? partFields(kindOf({ kind }).fields) : undefined))
 
 /** Whether a bag is sound whose kinds are all known. */
 const isSound = wholeOf(isBase, listOf(isPart, 0, MOST_BANDS))

@@ -12,7 +12,9 @@ import type { TurnUp } from '../../parts/wall/turnUp'
 import type { WallSpec } from '../../parts/wall/wall'
 
 /** Version of the open design document that this program writes. */
-export const DESIGN_VERSION = 3
+export const DESIGN_VERSION = 4
+/** Version of the swatch document that this program writes. */
+export const SWATCH_VERSION = 2
 
 export const HANDS = ['right', 'left'] as const
 export type Handedness = (typeof HANDS)[number]
@@ -76,7 +78,7 @@ export interface Design {
 /** A swatch on its own, kept to start further bags from. */
 export interface SwatchDocument {
   readonly fairHollow: 'swatch'
-  readonly version: 1
+  readonly version: typeof SWATCH_VERSION
   readonly name: string
   readonly note: string
   readonly yarn: string

@@ -66,7 +66,7 @@ export function partFields(fields: Fields): Fields {
 /** A design as it is written to a file, of these forms of base and kinds of part. */
 export function designFields(
   forms: readonly { readonly form: string, readonly fields: Fields }[],
-  parts: readonly { readonly band: string, readonly fields: Fields }[],
+  parts: readonly { readonly kind: string, readonly fields: Fields }[],
 ) {
   return {
     fairHollow: word('design'), version: count('Version', between(1, DESIGN_VERSION)), name: nameField('Name'), note: NOTE,
@@ -114,11 +114,11 @@ export function designFields(
     turnUp: BAG_FIELDS.turnUp, turnUpCalled: CALLED,
     wall: oneOfKinds(
       'Wall',
-      'band',
-      parts.map(({ band, fields }) => ({ value: band, fields: partFields(fields) })),
+      'kind',
+      parts.map(({ kind, fields }) => ({ value: kind, fields: partFields(fields) })),
       {
         list: { all: 'bands', most: MOST_BANDS },
-        says: 'Parts from the floor up, told apart by their band.',
+        says: 'Parts from the floor up, told apart by their kind.',
       },
     ),
     repeats: list('Repeats', REPEAT, {

@@ -13,7 +13,7 @@ import { newDesign } from './starter'
 const recipes: Record<string, (design: Writable<Design>) => void> = {
   rename: (design) => { design.name = 'Another' },
   widen: (design) => { design.base = { ...newDesign('x').base, size: { want: { diameterCm: 21 } } } },
-  addBand: (design) => { design.wall.push({ id: 'part-99', band: 'solid', stitch: 'dc', size: { pin: { rounds: 3 } }, colour: 'main' }) },
+  addBand: (design) => { design.wall.push({ id: 'part-99', kind: 'solid', stitch: 'dc', size: { pin: { rounds: 3 } }, colour: 'main' }) },
   dropBand: (design) => { design.wall.splice(0, 1) },
   reorder: (design) => { design.wall.reverse() },
   regauge: (design) => { design.gauge.measured = { dc: { stitches: 12, rounds: 7, overCm: 10 } } },
@@ -83,15 +83,15 @@ describe('edits', () => {
 describe('a part turned into a casing', () => {
   it('brings an adjusting round where the count does not divide, and keeps the name that the maker gave it', () => {
     const design = { ...newDesign('Cased'), wall: stacked([
-      { band: 'solid', stitch: 'sc', size: { pin: { rounds: 9 } }, colour: 'main' },
-      { band: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'main', called: 'Where the cords go' },
+      { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 9 } }, colour: 'main' },
+      { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'main', called: 'Where the cords go' },
     ]) }
     const gauge = gaugeOf(design.gauge)
     const odd = turnedInto(design, 'part-2', 'eyelets', { aroundCm: 37, count: 74, gauge })
     const { wall } = applyFix(design, odd).design
-    expect(wall.map(({ band }) => band)).toEqual(['solid', 'adjust', 'eyelets'])
+    expect(wall.map(({ kind }) => kind)).toEqual(['solid', 'adjust', 'eyelets'])
     expect(wall[2]).toMatchObject({ id: 'part-2', called: 'Where the cords go' })
     const even = applyFix(design, turnedInto(design, 'part-2', 'eyelets', { aroundCm: 36, count: 72, gauge })).design
-    expect(even.wall.map(({ band }) => band)).toEqual(['solid', 'eyelets'])
+    expect(even.wall.map(({ kind }) => kind)).toEqual(['solid', 'eyelets'])
   })
 })

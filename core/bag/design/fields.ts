@@ -2,6 +2,7 @@ import { BASE_FORMS } from '../../parts/base/forms'
 import { between, count, group, text } from '../../parts/field/questions'
 import { word } from '../../parts/field/mark'
 import { WALL_KINDS } from '../../parts/wall/kinds'
+import { SWATCH_VERSION } from './design'
 import { designFields, LINES, nameField, NOTE, onShelf } from './documentFields'
 import { knowEveryKind } from './everyKind'
 import { GAUGE_FIELDS } from './gaugeFields'
@@ -19,7 +20,7 @@ export const DESIGN_FIELDS = designFields(BASE_FORMS, WALL_KINDS)
 
 /** A swatch as it is written to a file. */
 export const SWATCH_FIELDS = {
-  fairHollow: word('swatch'), version: count('Version', between(1, 1)), name: nameField('Name'), note: NOTE,
+  fairHollow: word('swatch'), version: count('Version', between(1, SWATCH_VERSION)), name: nameField('Name'), note: NOTE,
   yarn: text('Yarn', 0, 120, { begins: '' }), shelf: onShelf('The id of the yarn of the shelf that it was made in, if that lies there.'),
   gauge: group('Gauge', GAUGE_FIELDS), texture: keptTextureField(LINES),
 } as const

@@ -4,7 +4,7 @@ import { FABRIC_KINDS } from '../../things/stitch/dictionary'
 import { hookLabel } from '../../things/stitch/hooks'
 
 /*
- * What is asked of a gauge: the hook, the strands, and what was counted on a swatch.
+ * Questions about a gauge: the hook, the strands, and what was counted on a swatch.
  */
 
 const SWATCH_COUNT = between(1, 1000)

@@ -55,14 +55,14 @@ describe('what is refused before it is looked at closely', () => {
     })
     expect(problemLines(many)).toEqual([expect.stringContaining('document: holds 2')])
     const bands = problems((document) => {
-      document.wall = Array.from({ length: 40 }, (_, i) => ({ id: `part-${i}`, band: 'solid', stitch: 7, colour: 8, size: 9, x: 1 }))
+      document.wall = Array.from({ length: 40 }, (_, i) => ({ id: `part-${i}`, kind: 'solid', stitch: 7, colour: 8, size: 9, x: 1 }))
     })
     expect(bands.length).toBe(50)
     expect(JSON.stringify(bands).length).toBeLessThan(20_000)
   })
 
   it('caps lists before it looks at what is in them', () => {
-    const found = problems(document => (document.wall = Array(100_000).fill({ band: 'solid' })))
+    const found = problems(document => (document.wall = Array(100_000).fill({ kind: 'solid' })))
     expect(problemLines(found)).toEqual(['wall: must hold at most 40 bands'])
     expect(problemLines(problems(document => (document.stretch = { beforeCm: Array(1000).fill(1) })))).toEqual([
       'stretch.beforeCm: holds 1000 things; at most 100 are taken',

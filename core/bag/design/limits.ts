@@ -1,7 +1,7 @@
 import type { Problem } from './problem'
 
 /*
- * What is looked at before anything else of what comes from a file or a request: that it is not larger, deeper or odder than any document
+ * Checks before anything else of what comes from a file or a request: that it is not larger, deeper or odder than any document
  * could be. It costs one look at each value, and what it refuses is not looked at further.
  */
 

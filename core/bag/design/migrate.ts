@@ -1,4 +1,4 @@
-import { DESIGN_VERSION } from './design'
+import { type Design, DESIGN_VERSION, SWATCH_VERSION, type SwatchDocument } from './design'
 
 type Loose = Record<string, unknown>
 
@@ -39,14 +39,50 @@ function standingStraight(old: Loose): Loose {
   return isObject(rounds) && rounds.style === 'spiral' ? { ...old, rounds: { leanPerTen: 0, ...rounds } } : old
 }
 
-/** Migrations: that at index `n - 1` turns a document of version `n` into one of version `n + 1`. */
-const STEPS: readonly ((old: Loose) => Loose)[] = [withIds, standingStraight]
+/** Parts of a bag said what they are in `band`, wherever they stand: in the wall, in floors, panels and straps, in textures. */
+function withKind(old: unknown): unknown {
+  if (Array.isArray(old)) return old.map(withKind)
+  if (!isObject(old)) return old
+  const isPart = typeof old.band === 'string' && !('kind' in old)
+  return Object.fromEntries(Object.entries(old).map(([name, value]) => [isPart && name === 'band' ? 'kind' : name, withKind(value)]))
+}
+
+/** From version 3 to 4: parts say what they are in `kind`. */
+function kindForBand(old: Loose): Loose {
+  return withKind(old) as Loose
+}
+
+type Migration = (old: Loose) => Loose
+
+/** Migrations: that at index `n - 1` turns a design of version `n` into one of version `n + 1`. */
+const DESIGN_STEPS: readonly Migration[] = [withIds, standingStraight, kindForBand]
+/** Likewise for swatches: version 2 says which texture it is of as designs do. */
+const SWATCH_STEPS: readonly Migration[] = [kindForBand]
+
+function upTo(newest: number, steps: readonly Migration[], document: Loose): Loose {
+  let current = document
+  for (let version = Number(document.version); version >= 1 && version < newest; version++) {
+    current = { ...steps[version - 1]!(current), version: version + 1 }
+  }
+  return current
+}
 
 /** A design document of any earlier version, brought up to this one; anything else comes back as it was. */
 export function migrate(document: Loose): Loose {
-  let current = document
-  for (let version = Number(document.version); version >= 1 && version < DESIGN_VERSION; version++) {
-    current = { ...STEPS[version - 1]!(current), version: version + 1 }
-  }
-  return current
+  return upTo(DESIGN_VERSION, DESIGN_STEPS, document)
+}
+
+/** A swatch document likewise. */
+export function migrateSwatch(document: Loose): Loose {
+  return upTo(SWATCH_VERSION, SWATCH_STEPS, document)
+}
+
+/** A design that was kept by an earlier version of the program and is known to be sound, as this version means it. */
+export function upToDate(design: Design): Design {
+  return design.version === DESIGN_VERSION ? design : (migrate(design as unknown as Loose) as unknown as Design)
+}
+
+/** A swatch likewise. */
+export function swatchUpToDate(swatch: SwatchDocument): SwatchDocument {
+  return swatch.version === SWATCH_VERSION ? swatch : (migrateSwatch(swatch as unknown as Loose) as unknown as SwatchDocument)
 }

@@ -8,8 +8,8 @@ import { stacked } from './partIds'
 import type { WallSpec } from '../../parts/wall/wall'
 
 const plain = (colour: string, called?: string): WallSpec =>
-  ({ band: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour, ...(called ? { called } : {}) }) as WallSpec
-const net: WallSpec = { band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' }
+  ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour, ...(called ? { called } : {}) }) as WallSpec
+const net: WallSpec = { kind: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' }
 const bag = (...wall: WallSpec[]) => ({
   ...newDesign('Named'), wall: stacked(wall),
   yarns: [{ id: 'main', name: 'undyed cotton, DK', colour: '#dddddd' }, { id: 'moss', name: 'moss green cotton, DK', colour: '#557744' }],

@@ -31,7 +31,7 @@ function ownName(naming: Naming, spec: WallPart): string {
 }
 
 /**
- * What the parts of a wall are called, from the floor up: as the maker calls them, or by what they are. Of several that would be called
+ * Names of the parts of a wall, from the floor up: the maker's, or by what they are. Of several that would be called
  * the same, the second from the floor and those above it are numbered: `Net`, `Net 2`.
  */
 export function partNames(naming: Naming): string[] {

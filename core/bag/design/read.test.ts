@@ -54,11 +54,11 @@ describe('reading a design', () => {
     ['gauge.measured.sc.overCm', 1e9], ['gauge.hookMm', 0], ['gauge.strands', 1.5], ['gauge.measured', {}], ['gauge', undefined],
     ['gauge', 7], ['base.size.want.diameterCm', 300], ['base.size.want.diameterCm', '12'], ['base.size.want.diameterCm', null],
     ['base.form', 'trapeze'], ['base.increases', 2.5], ['base.increases', 'many'], ['base', []], ['base.colour', 'Unknown Yarn'],
-    ['wall', {}], ['wall.0.stitch', 'knit'], ['wall.0.band', undefined], ['turnUp', 3], ['name', ''], ['name', 'x'.repeat(81)],
+    ['wall', {}], ['wall.0.stitch', 'knit'], ['wall.0.kind', undefined], ['turnUp', 3], ['name', ''], ['name', 'x'.repeat(81)],
     ['wall.0.stripes', []], ['wall.0.stripes', [{ colour: 'main', rounds: 0 }]],
-    ['wall.0', { band: 'rib', front: 0, size: { pin: { rounds: 3 } } }], ['wall.0', { band: 'adjust', to: { want: { divides: false } } }],
-    ['wall.0', { band: 'adjust', to: { pin: { stitches: 40, change: 2 } } }], ['wall.0', { band: 'adjust', to: {} }],
-    ['wall.0', { band: 'taper', size: { want: { heightCm: 4 } } }], ['wall.0', 7], ['repeats', [{ id: 'own', name: 'x', lines: [] }]],
+    ['wall.0', { kind: 'rib', front: 0, size: { pin: { rounds: 3 } } }], ['wall.0', { kind: 'adjust', to: { want: { divides: false } } }],
+    ['wall.0', { kind: 'adjust', to: { pin: { stitches: 40, change: 2 } } }], ['wall.0', { kind: 'adjust', to: {} }],
+    ['wall.0', { kind: 'taper', size: { want: { heightCm: 4 } } }], ['wall.0', 7], ['repeats', [{ id: 'own', name: 'x', lines: [] }]],
     ['repeats', [{ id: 'own', name: 'x', lines: [3] }]], ['repeats', 'sc in next'], ['mouth', { divides: 0 }], ['rounds.leanPerTen', 99],
     ['hands', 'both'], ['units', 'ell'], ['rounds.style', 'square'], ['rounds.startingChainCounts', 'yes'], ['yarns', []],
     ['yarns.0.colour', 'red'], ['version', 0],
@@ -87,7 +87,7 @@ describe('reading a design', () => {
       const reading = readDesign(with_('wall', [{ id: 'part-1', ...part }]))
       return reading.ok ? reading.document.wall[0] : problemLines(reading.problems)
     }
-    const slots = { band: 'slots', width: { want: { widthCm: 12 } }, chains: { want: { hole: true } } }
+    const slots = { kind: 'slots', width: { want: { widthCm: 12 } }, chains: { want: { hole: true } } }
     expect(told(slots)).toEqual({
       ...slots, id: 'part-1', number: 2, into: 'chains', corners: 1, rounds: 4, stitch: 'sc', nudge: 0, colour: 'main',
     })
@@ -98,14 +98,14 @@ describe('reading a design', () => {
     expect(told({ ...slots, width: { want: { widthCm: 12 }, pin: { stitches: 16 } } })).toEqual([
       'wall.0.width: must hold either "want" or "pin"',
     ])
-    expect(told({ band: 'knot-straps', width: { pin: { stitches: 8 } }, short: { pin: { count: 30 } } })).toEqual([
+    expect(told({ kind: 'knot-straps', width: { pin: { stitches: 8 } }, short: { pin: { count: 30 } } })).toEqual([
       'wall.0.long: is missing',
     ])
-    expect(told({ band: 'sewn-straps', length: { pin: { count: 60 } }, reinforced: 'wire' })).toEqual([
+    expect(told({ kind: 'sewn-straps', length: { pin: { count: 60 } }, reinforced: 'wire' })).toEqual([
       'wall.0.reinforced: must be one of: none, patch, tape',
     ])
-    expect(told({ band: 'bought-handles', lengthCm: 40 })).toEqual(['wall.0.apartCm: must be a number from 1 to 100 (cm)'])
-    expect(told({ band: 'zip', colour: 'red' })).toEqual(['wall.0.colour: names a yarn "red" that is not in the list of yarns'])
+    expect(told({ kind: 'bought-handles', lengthCm: 40 })).toEqual(['wall.0.apartCm: must be a number from 1 to 100 (cm)'])
+    expect(told({ kind: 'zip', colour: 'red' })).toEqual(['wall.0.colour: names a yarn "red" that is not in the list of yarns'])
   })
 
   it('does not believe a strip that got shorter under a weight', () => {
@@ -116,10 +116,10 @@ describe('reading a design', () => {
 
   it('checks what no single field can tell', () => {
     expect(fields(with_('wall.0.colour', 'plum'))).toEqual(['wall.0.colour'])
-    expect(fields(with_('wall.0', { band: 'solid', size: { pin: { rounds: 2 } }, stripes: [{ colour: 'plum', rounds: 2 }] }))).toEqual([
+    expect(fields(with_('wall.0', { kind: 'solid', size: { pin: { rounds: 2 } }, stripes: [{ colour: 'plum', rounds: 2 }] }))).toEqual([
       'wall.0.stripes.0.colour',
     ])
-    expect(fields(with_('wall.0', { band: 'own', repeat: 'nubs', size: { pin: { rounds: 2 } } }))).toEqual(['wall.0.repeat'])
+    expect(fields(with_('wall.0', { kind: 'own', repeat: 'nubs', size: { pin: { rounds: 2 } } }))).toEqual(['wall.0.repeat'])
     expect(
       fields(
         with_('repeats', [
@@ -192,7 +192,7 @@ describe('the published JSON Schema', () => {
 
 describe('reading a swatch', () => {
   const swatch = {
-    fairHollow: 'swatch', version: 1, name: 'Cone cotton',
+    fairHollow: 'swatch', version: 2, name: 'Cone cotton',
     gauge: { hookMm: 3.5, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } },
   }
   it('fills in what it leaves out', () =>

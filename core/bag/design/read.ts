@@ -5,7 +5,7 @@ import { DESIGN_RULES, type DocumentRules, SWATCH_RULES } from './classes'
 import { DESIGN_VERSION, type Design, type SwatchDocument } from './design'
 import { cleaned } from './cleanText'
 import { beyondLimits, NO_FIELD } from './limits'
-import { isFromTheFuture, migrate } from './migrate'
+import { isFromTheFuture, migrate, migrateSwatch } from './migrate'
 import type { Problem } from './problem'
 import { designProblems } from './consistency'
 import { swatchProblems } from './swatchSense'
@@ -92,7 +92,9 @@ export function readDesign(input: unknown): Reading<Design> {
 export function readSwatch(input: unknown): Reading<SwatchDocument> {
   if (!isObject(input) || input.fairHollow !== 'swatch')
     return refuse('fairHollow', 'this is not a Fair Hollow swatch: its "fairHollow" field must say "swatch"')
-  return check<SwatchDocument>(input, SWATCH_RULES, swatchProblems)
+  const trouble = oversized(input, SWATCH_RULES)
+  if (trouble) return { ok: false, problems: [trouble] }
+  return check<SwatchDocument>(migrateSwatch(input), SWATCH_RULES, swatchProblems)
 }
 
 /** Problems as lines for people: `base.form: must be circle`. */

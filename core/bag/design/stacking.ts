@@ -6,7 +6,7 @@ import type { Design, WallPart } from './design'
 import { asPartOf } from './partIds'
 
 /*
- * What a maker does with the stack of a wall's parts: each a change of the design, and the part that is in hand after it.
+ * Edits of the stack of a wall's parts: each a change of the design, and the part that is in hand after it.
  */
 
 /** A change of the stack, and which part is in hand then; none if the stack has none. */
@@ -45,7 +45,7 @@ export function bandAbove(design: Design, id?: string): StackChange {
   const at = id === undefined ? design.wall.length - 1 : placeOf(design, id)
   const below = design.wall[at]
   const plain: WallSpec = {
-    band: 'solid', stitch: 'sc', size: { want: { heightCm: below ? 6 : 12 } }, colour: below?.colour ?? design.base.colour,
+    kind: 'solid', stitch: 'sc', size: { want: { heightCm: below ? 6 : 12 } }, colour: below?.colour ?? design.base.colour,
   }
   return put(design, at + 1, plain, 'Add a band')
 }

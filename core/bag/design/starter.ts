@@ -22,6 +22,6 @@ export function newDesign(
       placing: 'stacked', increaseAt: 'last', colour: 'main',
     },
     turnUp: 'back-and-third-loop',
-    wall: [{ id: 'part-1', band: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main' }], repeats: [],
+    wall: [{ id: 'part-1', kind: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main' }], repeats: [],
   }
 }

@@ -108,16 +108,16 @@ export function formatTables(): Readonly<Record<string, string>> {
       baseForms().map(({ form, does, fields }) => [`\`${form}\``, plain(does), own(fields, common)]),
     ),
     walls: table(
-      ['band', 'what it is', 'a new one asks for', 'besides `id` and `colour`'],
-      wallKinds().map(({ band, does, fields }) => [`\`${band}\``, plain(does), asks(band), own(fields, ['colour', 'stripes'])]),
+      ['kind', 'what it is', 'a new one asks for', 'besides `id` and `colour`'],
+      wallKinds().map(({ kind: band, does, fields }) => [`\`${band}\``, plain(does), asks(band), own(fields, ['colour', 'stripes'])]),
     ),
     flatBands: table(
-      ['band', 'what it is', 'besides `colour` and `stripes`'],
-      FLAT_KINDS.map(({ band, does, fields }) => [`\`${band}\``, plain(does), own(fields, ['colour', 'stripes'])]),
+      ['kind', 'what it is', 'besides `colour` and `stripes`'],
+      FLAT_KINDS.map(({ kind: band, does, fields }) => [`\`${band}\``, plain(does), own(fields, ['colour', 'stripes'])]),
     ),
     motifBands: table(
-      ['band', 'what it is', 'besides `colour`'],
-      MOTIF_KINDS.map(({ band, does, fields }) => [`\`${band}\``, plain(does), own(fields, ['colour'])]),
+      ['kind', 'what it is', 'besides `colour`'],
+      MOTIF_KINDS.map(({ kind: band, does, fields }) => [`\`${band}\``, plain(does), own(fields, ['colour'])]),
     ),
     turnUps: table(
       ['turnUp', 'what it does'],

@@ -36,14 +36,14 @@ export function textureFields({ fields }: Pick<AnyKind, 'fields'>): Fields {
 /** Questions about the swatch of a texture. */
 export function keptTextureField(lines: LinesField) {
   return optional(group('Texture', {
-    of: oneOfKinds<TextureSaid>('Which texture', 'band', textureKinds().map(kind => ({ value: kind.band, fields: textureFields(kind) }))),
+    of: oneOfKinds<TextureSaid>('Which texture', 'kind', textureKinds().map(one => ({ value: one.kind, fields: textureFields(one) }))),
     counted: group('Counted', SWATCH_OF_IT), lines: optional(lines),
   }, { says: 'The texture that the swatch is of, and what was counted on it; a repeat of the maker\'s own with its lines.' }))
 }
 
 /** A texture of a kind, as it begins. */
 export function textureOfKind(kind: AnyKind): TextureSaid {
-  return { band: kind.band, ...beginnings(textureFields(kind)), ...(kind.fields.repeat ? { repeat: 'own-1' } : {}) }
+  return { kind: kind.kind, ...beginnings(textureFields(kind)), ...(kind.fields.repeat ? { repeat: 'own-1' } : {}) }
 }
 
 /** The texture of a part of a wall; nothing of one in none. */

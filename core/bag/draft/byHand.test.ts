@@ -31,7 +31,7 @@ import { drift } from './drift'
  */
 
 const gauge = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
-const plain = (rounds: number): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' })
+const plain = (rounds: number): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' })
 
 function bag(over: Partial<Omit<Design, 'wall'>>, ...wall: readonly WallSpec[]): Design {
   return {
@@ -140,7 +140,7 @@ describe('floors from above', () => {
 describe('nets and fabric from the front', () => {
   it('a net\'s knots lie half a loop on from round to round', () => {
     const net: WallSpec = {
-      band: 'loops', skip: 3, first: 6, hold: { pin: { chains: 6 } }, size: { pin: { rounds: 6 } }, ends: 'closed', colour: 'main',
+      kind: 'loops', skip: 3, first: 6, hold: { pin: { chains: 6 } }, size: { pin: { rounds: 6 } }, ends: 'closed', colour: 'main',
     }
     const courses = elevation(draft(bag({}, plain(2), net))).filter(({ worked }) => worked.round.inLoops)
     // The middle half of the front, where loops are not yet foreshortened: each row's knots lie between those of the row below.
@@ -160,7 +160,7 @@ describe('nets and fabric from the front', () => {
   })
 
   it('posts stand out where they are worked in front of the right side, and only there', () => {
-    const rib: WallSpec = { band: 'rib', stitch: 'dc', front: 1, back: 1, size: { pin: { rounds: 3 } }, colour: 'main' }
+    const rib: WallSpec = { kind: 'rib', stitch: 'dc', front: 1, back: 1, size: { pin: { rounds: 3 } }, colour: 'main' }
     for (const style of ['joined', 'turned'] as const) {
       const courses = elevation(draft(bag(inStyle(style), plain(2), rib))).filter(({ part }) => part === 'part-2')
       const columns = courses.map(course =>
@@ -203,7 +203,7 @@ describe('the mouth', () => {
 describe('what hangs on the rim', () => {
   it('handles worked in the round add their drop to the height', () => {
     const slots: WallSpec = {
-      band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 52 } }, into: 'chains', corners: 0, rounds: 1,
+      kind: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 52 } }, into: 'chains', corners: 0, rounds: 1,
       stitch: 'sc', nudge: 0, colour: 'main',
     }
     const { sizes } = draft(bag({}, plain(19), slots))
@@ -250,7 +250,7 @@ describe('words of sizes', () => {
 describe('a net', () => {
   const net = (over: object): WallSpec =>
     ({
-      band: 'loops', skip: 3, first: 6, hold: { pin: { chains: 8 } }, size: { pin: { rounds: 4 } }, ends: 'closed', colour: 'main',
+      kind: 'loops', skip: 3, first: 6, hold: { pin: { chains: 8 } }, size: { pin: { rounds: 4 } }, ends: 'closed', colour: 'main',
       ...over,
     }) as WallSpec
   const part = (design: Design) => draft(design).parts.find(({ net: found }) => found)!
@@ -291,13 +291,13 @@ describe('yarn', () => {
   })
 
   it('a round of boxes takes its doubles and its chains', () => {
-    const boxes = (rounds: number): WallSpec => ({ band: 'boxes', chains: 1, finish: false, size: { pin: { rounds } }, colour: 'main' })
+    const boxes = (rounds: number): WallSpec => ({ kind: 'boxes', chains: 1, finish: false, size: { pin: { rounds } }, colour: 'main' })
     expect(more([boxes(2)], [boxes(3)])).toBeCloseTo(40 * 12 * 0.5 + 40 * 3.5 * 0.5, 6)
   })
 
   it('fans worked to and fro take their lower rows too', () => {
     const net = (rows: number): WallSpec => ({
-      band: 'loops', skip: 3, first: 6, hold: { pin: { chains: 6 } }, size: { pin: { rounds: 5 } }, ends: 'closed',
+      kind: 'loops', skip: 3, first: 6, hold: { pin: { chains: 6 } }, size: { pin: { rounds: 5 } }, ends: 'closed',
       motif: { stitches: 4, rows, every: 2, between: 3 }, colour: 'main',
     })
     const two = more([net(1)], [net(3)])
@@ -308,7 +308,7 @@ describe('yarn', () => {
 
 describe('a draft that takes over from the one before', () => {
   const strap: WallSpec = {
-    band: 'under-strap', worked: 'along', wide: 8, length: { want: { dropCm: 28 } }, lines: 2, stitch: 'sc', nudge: 0, colour: 'main',
+    kind: 'under-strap', worked: 'along', wide: 8, length: { want: { dropCm: 28 } }, lines: 2, stitch: 'sc', nudge: 0, colour: 'main',
   }
   const before = draft(bag({}, plain(10), plain(4), strap))
   const changed: [string, Design][] = [
@@ -344,14 +344,14 @@ describe('findings', () => {
   it('of every judge are told: contents, bag, wall, mesh, casing, handles', () => {
     const contents = { kind: 'cloth', lengthCm: 6, widthCm: 5, heightCm: 6, weightKg: 4 } as const
     const casing: WallSpec = {
-      band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false,
+      kind: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false,
       cords: { number: 2, kind: 'chain', size: { want: { tailCm: 40 } }, opening: false, colour: 'main' }, colour: 'main',
     }
     const slots: WallSpec = {
-      band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 52 } }, into: 'chains', corners: 1, rounds: 3,
+      kind: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 52 } }, into: 'chains', corners: 1, rounds: 3,
       stitch: 'sc', nudge: 0, colour: 'main',
     }
-    const boxes: WallSpec = { band: 'boxes', chains: 3, finish: false, size: { pin: { rounds: 4 } }, colour: 'main' }
+    const boxes: WallSpec = { kind: 'boxes', chains: 3, finish: false, size: { pin: { rounds: 4 } }, colour: 'main' }
     expect(codes(bag({ contents, lining: { seamCm: 1.5 } }, plain(4), boxes))).toEqual(expect.arrayContaining(['contents-fit', 'lining']))
     expect(codes(bag({ contents }, plain(4), casing))).toEqual(expect.arrayContaining(['cords-long']))
     expect(codes(bag({ contents }, plain(4), slots))).toEqual(expect.arrayContaining(['drop', 'handle-load']))
@@ -418,15 +418,15 @@ describe('what begins, opens and is laid out', () => {
       const { worked } = draft(bag({}, plain(2), wall)).rounds.at(-1)!
       return Array.from({ length: worked.edge.count }, (_, made) => isDrawnTogether(worked, made)).filter(Boolean).length
     }
-    expect(drawn({ band: 'adjust', stitch: 'sc', to: { pin: { change: -8 } }, mirrored: true, colour: 'main' })).toBe(8)
-    expect(drawn({ band: 'adjust', stitch: 'sc', to: { pin: { change: 8 } }, mirrored: true, colour: 'main' })).toBe(0)
-    expect(drawn({ band: 'pairs', size: { pin: { rounds: 2 } }, colour: 'main' })).toBe(0)
-    expect(drawn({ band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' })).toBe(0)
+    expect(drawn({ kind: 'adjust', stitch: 'sc', to: { pin: { change: -8 } }, mirrored: true, colour: 'main' })).toBe(8)
+    expect(drawn({ kind: 'adjust', stitch: 'sc', to: { pin: { change: 8 } }, mirrored: true, colour: 'main' })).toBe(0)
+    expect(drawn({ kind: 'pairs', size: { pin: { rounds: 2 } }, colour: 'main' })).toBe(0)
+    expect(drawn({ kind: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' })).toBe(0)
   })
 
   it('a strap wider than its feet is worked as wide as they are, and says so', () => {
     const knot = (foot: number, wide: number): WallSpec => ({
-      band: 'knot-straps', foot, wide, width: { pin: { stitches: 8 } }, short: { want: { dropCm: 10 } }, long: { want: { dropCm: 22 } },
+      kind: 'knot-straps', foot, wide, width: { pin: { stitches: 8 } }, short: { want: { dropCm: 10 } }, long: { want: { dropCm: 22 } },
       join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main',
     })
     expect(codes(bag({}, plain(6), knot(5, 7)))).toContain('strap-wider-than-foot')
@@ -435,7 +435,7 @@ describe('what begins, opens and is laid out', () => {
   })
 
   it('a button\'s loop is its chains long: 12 of half a centimetre are 6 cm', () => {
-    const loop: WallSpec = { band: 'button-loop', buttonCm: 2.5, colour: 'main' }
+    const loop: WallSpec = { kind: 'button-loop', buttonCm: 2.5, colour: 'main' }
     const [piece] = draft(bag({}, plain(6), loop)).parts.at(-1)!.pieces
     expect([piece!.start.chains, piece!.lengthCm]).toEqual([12, 6])
   })

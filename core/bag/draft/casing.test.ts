@@ -13,10 +13,10 @@ const gauge = {
   hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
 } as const
 const casing: EyeletsSpec = {
-  band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main',
+  kind: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main',
   cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: true, colour: 'moss' },
 }
-const plain = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } }, colour: 'main' } as const
+const plain = { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } }, colour: 'main' } as const
 const pouch: Design = {
   ...newDesign('Pouch'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }, turnUp: 'plain',
   yarns: [
@@ -89,7 +89,7 @@ describe('a pouch with cords', () => {
     const gaps: Design = {
       ...pouch,
       wall: stacked([
-        { band: 'groups', size: { pin: { rounds: 3 } }, colour: 'main' },
+        { kind: 'groups', size: { pin: { rounds: 3 } }, colour: 'main' },
         { ...casing, eyelets: 'gaps' },
       ]),
     }

@@ -114,8 +114,8 @@ function bare({ part }: Casing, { wall }: Design): Finding[] {
     {
       code: 'casing-bare', weight: 'note', part: part.id,
       what: 'Nothing stands above this casing: a few rounds or an edging keep the mouth from curling, and hide the cords.',
-      fix: above({ band: 'ruffle', stitch: 'sc', inEach: 2, every: 3, colour }, 'A ruffle above it'),
-      otherFixes: [above({ band: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour }, 'Three plain rounds above it')],
+      fix: above({ kind: 'ruffle', stitch: 'sc', inEach: 2, every: 3, colour }, 'A ruffle above it'),
+      otherFixes: [above({ kind: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour }, 'Three plain rounds above it')],
     },
   ]
 }

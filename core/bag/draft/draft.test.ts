@@ -104,10 +104,10 @@ describe('every draft', () => {
 
 describe('a draft from an earlier one', () => {
   const wall = [
-    { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' },
-    { band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' },
-    { band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: false, colour: 'main' },
-    { band: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' },
+    { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' },
+    { kind: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' },
+    { kind: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: false, colour: 'main' },
+    { kind: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' },
   ] as const
   const mixed: Design = { ...pouch, wall: stacked(wall) }
   // What a later draft can take over is no outcome: how much was made on the way is counted where it was made.
@@ -142,7 +142,7 @@ describe('a draft from an earlier one', () => {
     const { design } = edit(
       mixed,
       'Waves',
-      one => void one.wall.splice(3, 1, { id: 'part-9', band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }),
+      one => void one.wall.splice(3, 1, { id: 'part-9', kind: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }),
     )
     const after = draft(design, before)
     expect([before.parts[4]!.edge.count, after.parts[4]!.edge.count]).toEqual([78, 80])
@@ -155,7 +155,7 @@ describe('the wall as a whole', () => {
 
   it('does not divide: both ways to adjust are offered, with what they cost', () => {
     const found = code(
-      { ...pouch, wall: stacked([...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }]) },
+      { ...pouch, wall: stacked([...pouch.wall, { kind: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }]) },
       'does-not-divide',
     )!
     expect(found.what).toContain('asks for a multiple of 4, and 78 stitches come up from below; it could be worked on 76 or 80')
@@ -164,7 +164,7 @@ describe('the wall as a whole', () => {
       '2 more in a round below: 80, right for all above, {0.5 cm} wider lying flat',
     ])
     const { design } = applyFix(
-      { ...pouch, wall: stacked([...pouch.wall, { band: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }]) },
+      { ...pouch, wall: stacked([...pouch.wall, { kind: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }]) },
       found.fix!,
     )
     expect(draft(design).findings.filter(({ weight }) => weight === 'stop')).toEqual([])
@@ -173,7 +173,7 @@ describe('the wall as a whole', () => {
   it('works an edging with the wrong side facing in turned work: one round more or fewer mends it; without an edging nobody minds', () => {
     const edged = (rounds: number): Design => ({
       ...turned, turnUp: 'plain',
-      wall: stacked([{ ...pouch.wall[0]!, size: { pin: { rounds } } }, { band: 'picots', chains: 3, between: 1, colour: 'main' }]),
+      wall: stacked([{ ...pouch.wall[0]!, size: { pin: { rounds } } }, { kind: 'picots', chains: 3, between: 1, colour: 'main' }]),
     })
     const design = code(edged(20), 'ends-on-wrong-side') ? edged(20) : edged(21)
     const found = code(design, 'ends-on-wrong-side')!
@@ -196,7 +196,7 @@ describe('the wall as a whole', () => {
 
   it('says where the bag draws in at once: by hand, groups leave 57 of 76 stitches, 28.5 cm around for 38', () => {
     const tube = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 76 } }, colour: 'main' } as const
-    const wall = [{ band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }, pouch.wall[0]!] as const
+    const wall = [{ kind: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }, pouch.wall[0]!] as const
     expect(code({ ...pouch, base: tube, turnUp: 'plain', wall: stacked(wall) }, 'draws-in')!.what).toContain(
       'from {19 cm} to {14.25 cm} lying flat',
     )
@@ -206,7 +206,7 @@ describe('the wall as a whole', () => {
   it('tells the ends that stripes leave', () => {
     const wall = [
       {
-        ...pouch.wall[0]!, band: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } },
+        ...pouch.wall[0]!, kind: 'solid', stitch: 'sc', size: { pin: { rounds: 6 } },
         stripes: [
           { colour: 'main', rounds: 2 },
           { colour: 'moss', rounds: 1 },

@@ -16,7 +16,7 @@ const tote: Design = {
   ],
   wall: stacked([
     {
-      band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main',
+      kind: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main',
       stripes: [
         { colour: 'main', rounds: 3 },
         { colour: 'moss', rounds: 2 },
@@ -53,12 +53,12 @@ describe('a count that came out otherwise', () => {
   })
 
   it('says when something above no longer divides', () => {
-    const over = draft({ ...tote, wall: stacked([...tote.wall, { band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }]) })
+    const over = draft({ ...tote, wall: stacked([...tote.wall, { kind: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }]) })
     expect(drift(over, 11, 118)!.mouth).toContain('something above no longer divides')
   })
 
   it('in a base or a texture is put right by hand', () => {
-    const other = draft({ ...tote, wall: stacked([{ band: 'groups', size: { pin: { rounds: 4 } }, colour: 'main' }]) })
+    const other = draft({ ...tote, wall: stacked([{ kind: 'groups', size: { pin: { rounds: 4 } }, colour: 'main' }]) })
     expect(drift(other, 3, 86)!.ways.map(({ way, fix }) => [way, Boolean(fix)])).toEqual([
       ['next-round', false],
       ['rip-back', false],

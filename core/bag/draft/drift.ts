@@ -124,7 +124,7 @@ function ripBack(round: number, counted: number): DriftWay {
 }
 
 /**
- * What it means that a maker counts another number of stitches than planned in a round.
+ * Meaning of a count of another number of stitches than planned in a round.
  *
  * @returns nothing if the count is as planned, or there is no such round
  */

@@ -47,8 +47,8 @@ function oneBag(chance: Chance): { readonly width: Told, readonly height: Told }
   const [repeats, plainRounds, sprigRounds] = [12, 14, 10].map(least => Math.round(between(chance, least, 2 * least))) as [number, number,
     number]
   const wall: WallSpec[] = [
-    { band: 'solid', stitch: 'sc', size: { pin: { rounds: plainRounds } }, colour: 'main' },
-    { band: 'sprigs', seamStitch: false, size: { pin: { rounds: sprigRounds } }, colour: 'main', swatch },
+    { kind: 'solid', stitch: 'sc', size: { pin: { rounds: plainRounds } }, colour: 'main' },
+    { kind: 'sprigs', seamStitch: false, size: { pin: { rounds: sprigRounds } }, colour: 'main', swatch },
   ]
   const { sizes, parts } = draft({
     ...newDesign('Fair'), gauge, turnUp: 'plain', wall: stacked(wall),
@@ -80,8 +80,8 @@ function onePanelBag(chance: Chance): { readonly width: Told, readonly height: T
   const [front, side, rows] = [30, 8, 24].map(least => Math.round(between(chance, least, 2 * least))) as [number, number, number]
   const holes = front + side
   const wall = [{
-    band: 'panels', sides: { pin: { stitches: side } }, seam: 'whip', colour: 'main',
-    bands: [{ band: 'solid', stitch: 'sc', size: { pin: { rounds: rows } }, colour: 'main' }],
+    kind: 'panels', sides: { pin: { stitches: side } }, seam: 'whip', colour: 'main',
+    bands: [{ kind: 'solid', stitch: 'sc', size: { pin: { rounds: rows } }, colour: 'main' }],
   }] as unknown as WallSpec[]
   const { sizes, parts } = draft({
     ...newDesign('Fair panels'), gauge, turnUp: 'plain', wall: stacked(wall),
@@ -122,7 +122,7 @@ describe('sizes from fair swatches', () => {
   it('are missed by much without a swatch of the texture: the estimate says so, and is wide enough', () => {
     const unmeasured = draft({
       ...newDesign('Guess'), turnUp: 'plain',
-      wall: stacked([{ band: 'sprigs', seamStitch: false, size: { pin: { rounds: 10 } }, colour: 'main' }]),
+      wall: stacked([{ kind: 'sprigs', seamStitch: false, size: { pin: { rounds: 10 } }, colour: 'main' }]),
     })
     expect(unmeasured.findings.map(({ code }) => code).some(code => code === 'texture-estimated' || code === 'gauge-assumed')).toBe(true)
   })

@@ -18,7 +18,7 @@ import { type OwnShare, UNMEASURED } from '../../parts/texture/ownSize'
 import { shareOf, textureOf, texturesBySwatch } from './textures'
 
 /*
- * What is known of the maker's stitches, from the swatch on through all that was measured
+ * Knowledge of the maker's stitches, from the swatch on through all that was measured
  * ======================================================================================
  *
  * A stretch of finished work under the tape says more of a stitch than any swatch: it is weighed against what was known, each by how

@@ -14,9 +14,9 @@ import { draft } from './draft'
 import { hangingsOf } from './handles'
 
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
-const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }
+const plain: WallSpec = { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }
 const slots: SlotsSpec = {
-  band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 52 } }, into: 'chains', corners: 1, rounds: 4,
+  kind: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 52 } }, into: 'chains', corners: 1, rounds: 4,
   stitch: 'sc', nudge: 0, colour: 'main',
 }
 const carried = (weightKg?: number): NonNullable<Design['contents']> => ({
@@ -77,7 +77,7 @@ describe('handles too narrow for what they carry', () => {
 
   it('are left to a woven tape where one is sewn along them', () => {
     const strap: WallSpec = {
-      band: 'sewn-straps', number: 1, worked: 'along', wide: 2, length: { pin: { count: 60 } }, inCm: 3, overlapCm: 3, lines: 2,
+      kind: 'sewn-straps', number: 1, worked: 'along', wide: 2, length: { pin: { count: 60 } }, inCm: 3, overlapCm: 3, lines: 2,
       reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main',
     }
     const design = bag([strap], { contents: carried(5) })
@@ -90,9 +90,9 @@ describe('handles too narrow for what they carry', () => {
 
 describe('a strap no longer than what it bridges', () => {
   const strap: WallSpec = {
-    band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 9 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main',
+    kind: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 9 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main',
   }
-  const bought: WallSpec = { band: 'bought-handles', number: 1, holds: 'holes', lengthCm: 5, apartCm: 6, foot: 2, nudge: 0, colour: 'main' }
+  const bought: WallSpec = { kind: 'bought-handles', number: 1, holds: 'holes', lengthCm: 5, apartCm: 6, foot: 2, nudge: 0, colour: 'main' }
 
   it('is cautioned against, and no figure of it is without sense, even by a strip that did not give', () => {
     for (const top of [strap, bought]) {
@@ -108,14 +108,14 @@ describe('cautions', () => {
   it('for a child: long loops, and buttons', () => {
     expect(found(bag([slots], { forChild: true }), 'handles-for-a-child')!.what).toContain('EN 71-1')
     expect(found(bag([{ ...slots, chains: { pin: { chains: 30 } } }], { forChild: true }), 'handles-for-a-child')).toBeUndefined()
-    expect(found(bag([{ band: 'button-loop', buttonCm: 2, colour: 'main' }], { forChild: true }), 'button-for-a-child')!.weight).toBe(
+    expect(found(bag([{ kind: 'button-loop', buttonCm: 2, colour: 'main' }], { forChild: true }), 'button-for-a-child')!.weight).toBe(
       'caution',
     )
   })
 
   it('for a cord across the body, whoever it is for', () => {
     expect(
-      found(bag([{ band: 'cross-body', cord: 'chain', length: { want: { dropCm: 60 } }, nudge: 0, colour: 'main' }]), 'long-strap')!.what,
+      found(bag([{ kind: 'cross-body', cord: 'chain', length: { want: { dropCm: 60 } }, nudge: 0, colour: 'main' }]), 'long-strap')!.what,
     ).toContain('strangle')
   })
 
@@ -133,13 +133,13 @@ describe('a bag with handles', () => {
   }
 
   it('goes on above them: a firm rim has a stitch in every one, and the mouth is no wider for it', () => {
-    const drafted = draft(bag([slots, { band: 'rim', rim: 'slip', colour: 'main' }]))
+    const drafted = draft(bag([slots, { kind: 'rim', rim: 'slip', colour: 'main' }]))
     expect(drafted.parts.at(-1)!.edge.count).toBe(64 + 2 * 36 - 4)
     expect(drafted.sizes.mouth.cm).toBeCloseTo(32, 9)
   })
 
   it('with chain straps is told where its corners are', () => {
-    const straps: WallSpec = { ...slots, band: 'chain-straps', width: { want: { widthCm: 12 } } }
+    const straps: WallSpec = { ...slots, kind: 'chain-straps', width: { want: { widthCm: 12 } } }
     const design = bag([straps], { base: rectangle })
     const corners = found(design, 'not-at-corners')!
     expect(corners.what).toContain('{20 cm} from corner to corner')
@@ -147,9 +147,9 @@ describe('a bag with handles', () => {
   })
 
   it('counts on above its slots without working them: what an adjusting round below looks for', () => {
-    const wall: WallSpec[] = [slots, { band: 'shells', stitches: 4, colour: 'main' }]
+    const wall: WallSpec[] = [slots, { kind: 'shells', stitches: 4, colour: 'main' }]
     const { gauge: sizes, parts } = draft(
-      bag([{ band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true, colour: 'main' }, ...wall]),
+      bag([{ kind: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true, colour: 'main' }, ...wall]),
     )
     const below = parts.find(({ id }) => id === 'part-2')!.edge.count
     expect(comesOut(wall, { gauge: sizes, repeats: [], hook: { hookMm: 4, strands: 1 } },
@@ -169,15 +169,15 @@ describe('a bag with handles', () => {
   })
 
   it('takes over what is below when its handles are moved, and works them alone anew', () => {
-    const before = draft(bag([slots, { band: 'rim', rim: 'slip', colour: 'main' }]))
-    const wall = before.design.wall.map(part => (part.band === 'slots' ? { ...part, nudge: 2 } : part))
+    const before = draft(bag([slots, { kind: 'rim', rim: 'slip', colour: 'main' }]))
+    const wall = before.design.wall.map(part => (part.kind === 'slots' ? { ...part, nudge: 2 } : part))
     const after = draft({ ...before.design, wall }, before)
     expect(after.parts.map((part, i) => part === before.parts[i])).toEqual([true, true, true, false, false])
   })
 
   it('shares its load among all that hang on it', () => {
     const strap: WallSpec = {
-      band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main',
+      kind: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main',
     }
     const { design, parts } = draft(bag([strap, { ...strap, nudge: 9 }], { contents: carried(6) }))
     expect(hangingsOf(design, parts).map(({ kg }) => kg)).toEqual([3, 3])
@@ -186,7 +186,7 @@ describe('a bag with handles', () => {
   it('needs yarn for what is worked on its own: rows, chain and sewing, as often as it is made', () => {
     const metres = (wall: readonly WallSpec[]) => yarnNeeds(draft(bag(wall)))[0]!.metres
     const strap = (number: 1 | 2): WallSpec => ({
-      band: 'sewn-straps', number, worked: 'along', wide: 6, length: { pin: { count: 60 } }, inCm: 2, overlapCm: 0, lines: 1,
+      kind: 'sewn-straps', number, worked: 'along', wide: 6, length: { pin: { count: 60 } }, inCm: 2, overlapCm: 0, lines: 1,
       reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main',
     })
     const one = metres([strap(1)]) - metres([])
@@ -198,7 +198,7 @@ describe('a bag with handles', () => {
 
   it('speaks in inches to those whose tape is in inches, in its pieces as well', () => {
     const strap: WallSpec = {
-      band: 'sewn-straps', number: 1, worked: 'along', wide: 4, length: { pin: { count: 60 } }, inCm: 2, overlapCm: 4, lines: 1,
+      kind: 'sewn-straps', number: 1, worked: 'along', wide: 4, length: { pin: { count: 60 } }, inCm: 2, overlapCm: 4, lines: 1,
       reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main',
     }
     const said = (units: 'cm' | 'in') =>

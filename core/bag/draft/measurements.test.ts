@@ -16,8 +16,8 @@ const TOTE: Design = {
   gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } },
   base: { ...newDesign('Tote').base, increases: 6, size: { pin: { rounds: 20 } } },
   wall: stacked([
-    { band: 'solid', stitch: 'sc', size: { want: { heightCm: 8 } }, colour: 'main' },
-    { band: 'solid', stitch: 'sc', size: { want: { heightCm: 13.2 } }, colour: 'main' },
+    { kind: 'solid', stitch: 'sc', size: { want: { heightCm: 8 } }, colour: 'main' },
+    { kind: 'solid', stitch: 'sc', size: { want: { heightCm: 13.2 } }, colour: 'main' },
   ]),
 }
 
@@ -59,9 +59,9 @@ describe('a bag drafted from what was measured', () => {
 
   it('takes a texture by its own size, and leaves the stitches it is made of alone', () => {
     const bands = stacked([
-      { band: 'sprigs', size: { pin: { rounds: 12 } }, colour: 'main' },
-      { band: 'solid', stitch: 'sc', size: { want: { heightCm: 5 } }, colour: 'main' },
-      { band: 'sprigs', size: { want: { heightCm: 8.2 } }, colour: 'main' },
+      { kind: 'sprigs', size: { pin: { rounds: 12 } }, colour: 'main' },
+      { kind: 'solid', stitch: 'sc', size: { want: { heightCm: 5 } }, colour: 'main' },
+      { kind: 'sprigs', size: { want: { heightCm: 8.2 } }, colour: 'main' },
     ] as Parameters<typeof stacked>[0])
     const design: Design = { ...TOTE, base: { ...TOTE.base, size: { pin: { rounds: 20 } } } as Design['base'], wall: bands }
     const before = draft(design)
@@ -87,9 +87,9 @@ describe('a bag drafted from what was measured', () => {
   it('keeps everything divisible: a wanted count goes to the nearest on which all above comes out', () => {
     const design: Design = {
       ...TOTE, wall: stacked([
-        { band: 'solid', stitch: 'sc', size: { want: { heightCm: 6 } }, colour: 'main' },
-        { band: 'taper', stitch: 'sc', size: { want: { heightCm: 4, aroundCm: 48 } }, mirrored: false, colour: 'main' },
-        { band: 'waves', size: { pin: { rounds: 4 } }, colour: 'main' },
+        { kind: 'solid', stitch: 'sc', size: { want: { heightCm: 6 } }, colour: 'main' },
+        { kind: 'taper', stitch: 'sc', size: { want: { heightCm: 4, aroundCm: 48 } }, mirrored: false, colour: 'main' },
+        { kind: 'waves', size: { pin: { rounds: 4 } }, colour: 'main' },
       ] as Parameters<typeof stacked>[0]),
     }
     const before = draft(design)
@@ -181,8 +181,8 @@ describe('laws of measuring', () => {
         const left = 13.2 - cm
         const rest = draft({
           ...TOTE, wall: stacked([
-            { band: 'solid', stitch: 'sc', size: { pin: { rounds: 18 + done } }, colour: 'main' },
-            ...(left > 0.3 ? [{ band: 'solid' as const, stitch: 'sc' as const, size: { want: { heightCm: left } }, colour: 'main' }] : []),
+            { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 18 + done } }, colour: 'main' },
+            ...(left > 0.3 ? [{ kind: 'solid' as const, stitch: 'sc' as const, size: { want: { heightCm: left } }, colour: 'main' }] : []),
           ]),
           gauge: { ...TOTE.gauge, measured: { sc: { stitches: 20, rounds: 10 / after.gauge.sc.height.cm, overCm: 10 } } },
         })

@@ -4,7 +4,7 @@ import type { StretchTest } from '../../parts/handle/drop'
 import type { DraftPart } from './draftPart'
 
 /*
- * What was measured of a bag while it was made. What lies below is worked and stays; what lies above is drafted by it.
+ * Measurements of a bag while it was made. What lies below is worked and stays; what lies above is drafted by it.
  */
 
 /**

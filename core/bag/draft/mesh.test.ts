@@ -11,7 +11,7 @@ const gauge = {
   hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 }, dc: { stitches: 20, rounds: 10, overCm: 10 } },
 } as const
 const net = {
-  band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 8 } }, size: { pin: { rounds: 10 } }, ends: 'closed', colour: 'main',
+  kind: 'loops', skip: 1, first: 3, hold: { pin: { chains: 8 } }, size: { pin: { rounds: 10 } }, ends: 'closed', colour: 'main',
 } as const
 const bag: Design = {
   ...newDesign('Net'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }, turnUp: 'plain',

@@ -10,7 +10,7 @@ import { mainStitch, ownGauge } from '../../parts/wall/wall'
 import type { PartSource } from './draftPart'
 
 /*
- * What a part is worked with, and how its rounds go: as the bag says, or as it says itself. The turn-up is the first round of the wall,
+ * Yarn, hook and way of working of a part: as the bag says, or as it says itself. The turn-up is the first round of the wall,
  * and goes as that does.
  */
 

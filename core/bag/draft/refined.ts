@@ -11,7 +11,7 @@ import type { Stages } from './stages'
 import { type MeasurementPlace, ownStops, type StopOf } from './measurements'
 
 /*
- * What the draft says of the parts that the design tells were measured.
+ * Findings about the parts that the design tells were measured.
  */
 
 /** How many rounds a part took before it was known better, and takes now. */

@@ -15,7 +15,7 @@ const circle: Design['base'] = {
 const bag = (...wall: WallSpec[]): Design => ({
   ...newDesign('Bag'), gauge, base: circle, turnUp: 'plain', wall: stacked(wall), rounds: { style: 'joined', startingChainCounts: false },
 })
-const solid = (rounds: number): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' })
+const solid = (rounds: number): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' })
 const counts = (design: Design, ...found: { round: number, count: number, to?: number }[]) =>
   draft(design, undefined, found).rounds.map(({ worked }) => worked.edge.count)
 const stopsOf = (design: Design, ...found: { round: number, count: number, to?: number }[]) =>

@@ -29,7 +29,7 @@ export interface BagSizes {
 const NOTHING: Length = { cm: 0, plusMinusCm: 0 }
 
 /**
- * What a flat sack holds when it bulges: half of a pillow twice as tall, by the "paper bag" (tea-bag) formula
+ * Volume of a flat sack when it bulges: half of a pillow twice as tall, by the "paper bag" (tea-bag) formula
  * `w³ (h / (πw) − 0.142 (1 − 10^(−h/w)))` for sides `w ≤ h` (A. C. Robin, "Paper Bag Problem", Mathematics Today 2004;
  * from memory).
  */

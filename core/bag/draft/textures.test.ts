@@ -14,7 +14,7 @@ const bag = (wall: readonly WallSpec[]): Design => ({
   base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 60 } }, colour: 'main' }, wall: stacked(wall),
 })
 const sprigs = (size: object, swatch?: TextureSwatch): WallSpec =>
-  ({ band: 'sprigs', seamStitch: false, colour: 'main', size, ...(swatch ? { swatch } : {}) }) as WallSpec
+  ({ kind: 'sprigs', seamStitch: false, colour: 'main', size, ...(swatch ? { swatch } : {}) }) as WallSpec
 // Craft 4: estimates of (sc, 2 hdc) over 3 were a third too low. By hand: 6 repeats over 9 cm, 10 rounds over 9.5 cm.
 const SWATCH: TextureSwatch = { across: 6, countedIn: 'repeats', overCm: 9, rounds: 10, tallCm: 9.5 }
 const last = (design: Design) => draft(design).parts.at(-1)!
@@ -28,7 +28,7 @@ describe('the gauge of a texture', () => {
     expect(size.height.plusMinusCm / size.height.cm).toBeGreaterThan(0.15)
     expect(size.height.plusMinusCm / size.height.cm).toBeLessThan(0.21)
     expect(codes(bag([sprigs({ pin: { rounds: 10 } })]))).toContain('texture-estimated')
-    expect(codes(bag([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }]))).not.toContain('texture-estimated')
+    expect(codes(bag([{ kind: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }]))).not.toContain('texture-estimated')
   })
 
   it('is what was counted on a swatch of it: 10 rounds are 9.5 cm, 20 repeats of 1.5 cm go 30 cm round', () => {
@@ -59,7 +59,7 @@ describe('the gauge of a texture', () => {
 
   it('is that of a repeat of one\'s own too', () => {
     const own = (swatch?: TextureSwatch) => ({
-      ...bag([{ band: 'own', repeat: 'nubs', size: { pin: { rounds: 8 } }, colour: 'main', ...(swatch ? { swatch } : {}) } as WallSpec]),
+      ...bag([{ kind: 'own', repeat: 'nubs', size: { pin: { rounds: 8 } }, colour: 'main', ...(swatch ? { swatch } : {}) } as WallSpec]),
       repeats: [{ id: 'nubs', name: 'nubs', lines: ['sc in next, (sc, ch 1, sc) in next, sk next 2 sts', 'sc in next 2, sk next ch-sp, 2 '
       + 'sc in next'] }],
     })

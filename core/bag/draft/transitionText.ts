@@ -6,7 +6,7 @@ import { hookOfPart, roundsOfPart } from './partGauge'
 import type { PartSource } from './draftPart'
 
 /*
- * What is said where a part goes otherwise than the one below: how its rounds are joined, which side faces, what its starting chains are,
+ * Notes where a part goes otherwise than the one below: how its rounds are joined, which side faces, what its starting chains are,
  * and with which hook and how many strands it is worked.
  */
 
@@ -45,7 +45,7 @@ function hookWords(now: Hook, then: Hook): string[] {
 }
 
 /**
- * What is to be said before a part is begun, by the one below it.
+ * Notes before a part is begun, by the one below it.
  *
  * @param wrongBelow whether the last round below has the wrong side facing
  */

@@ -6,7 +6,7 @@ import type { WallSpec } from '../../parts/wall/wall'
 import { draft } from './draft'
 
 /* Half a centimetre wide and half a centimetre tall a single crochet; by hand. */
-const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }
+const plain: WallSpec = { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }
 const bag = (wall: readonly WallSpec[], base: Design['base'] = { form: 'tube', stitch: 'sc', size: { pin: { stitches: 72 } },
   colour: 'main' }): Design => ({
   ...newDesign('Truth'), gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }, turnUp: 'plain',
@@ -14,8 +14,8 @@ const bag = (wall: readonly WallSpec[], base: Design['base'] = { form: 'tube', s
   wall: stacked(wall),
 })
 const edgings: readonly WallSpec[] = [
-  { band: 'picots', chains: 3, between: 2, colour: 'main' }, { band: 'shells', stitches: 5, colour: 'main' },
-  { band: 'ruffle', inEach: 3, every: 3, stitch: 'sc', colour: 'main' },
+  { kind: 'picots', chains: 3, between: 2, colour: 'main' }, { kind: 'shells', stitches: 5, colour: 'main' },
+  { kind: 'ruffle', inEach: 3, every: 3, stitch: 'sc', colour: 'main' },
 ]
 
 describe('sizes that are true of the bag\'s body', () => {
@@ -24,9 +24,9 @@ describe('sizes that are true of the bag\'s body', () => {
     expect(flatWidth.cm).toBeCloseTo(18, 9)
     for (const edging of edgings) {
       const { sizes } = draft(bag([plain, edging]))
-      expect(sizes.flatWidth.cm, edging.band).toBeCloseTo(flatWidth.cm, 9)
-      expect(sizes.litres, edging.band).toBeCloseTo(litres, 9)
-      expect(sizes.height.cm, edging.band).toBeGreaterThan(height.cm)
+      expect(sizes.flatWidth.cm, edging.kind).toBeCloseTo(flatWidth.cm, 9)
+      expect(sizes.litres, edging.kind).toBeCloseTo(litres, 9)
+      expect(sizes.height.cm, edging.kind).toBeGreaterThan(height.cm)
     }
   })
 
@@ -50,7 +50,7 @@ describe('sizes that are true of the bag\'s body', () => {
 
   it('handles held together in one hand reach half their length up', () => {
     const slots = {
-      band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 0, rounds: 1,
+      kind: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 0, rounds: 1,
       stitch: 'sc', nudge: 0, colour: 'main',
     } as WallSpec
     const { withHandles, height } = draft(bag([plain, slots])).sizes

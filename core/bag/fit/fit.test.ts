@@ -18,8 +18,8 @@ import { LEAST_ROUNDS, metresWanted, partsOf, roundsLeft, withRounds } from './y
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } } as const
 const setting = { gauge: gaugeOf(gauge), rounds: { style: 'joined', startingChainCounts: false }, index: 0, turns: 0 } as const
 const size = { pin: { rounds: 2 } } as const
-const band = (kind: 'pairs' | 'groups' | 'vees' | 'waves' | 'moss') => ({ band: kind, size, colour: 'main' }) as const
-const solid = { band: 'solid', stitch: 'sc', size, colour: 'main' } as const
+const band = (kind: 'pairs' | 'groups' | 'vees' | 'waves' | 'moss') => ({ kind: kind, size, colour: 'main' }) as const
+const solid = { kind: 'solid', stitch: 'sc', size, colour: 'main' } as const
 const oval: BaseSpec = {
   form: 'oval', stitch: 'sc', perEnd: 3, size: { want: { lengthCm: 26, widthCm: 9.5 } }, start: 'chain', placing: 'stacked',
   increaseAt: 'last', colour: 'main',
@@ -65,7 +65,7 @@ describe('the bases within reach', () => {
 describe('the fit', () => {
   it('finds a base on which groups, then boxes over four, divide with nothing to adjust', () => {
     const design = bag({
-      wall: stacked([solid, band('groups'), { band: 'boxes', chains: 1, finish: false, size, colour: 'main' }]),
+      wall: stacked([solid, band('groups'), { kind: 'boxes', chains: 1, finish: false, size, colour: 'main' }]),
       mouth: { divides: 4 },
     })
     const { found } = run(design)
@@ -99,10 +99,10 @@ describe('the fit', () => {
 
   it('counts on through slots, and offers no base whose rim has no room for them', () => {
     const slots: WallSpec = {
-      band: 'slots', number: 2, width: { pin: { stitches: 20 } }, chains: { pin: { chains: 31 } }, into: 'chains', corners: 1, rounds: 2,
+      kind: 'slots', number: 2, width: { pin: { stitches: 20 } }, chains: { pin: { chains: 31 } }, into: 'chains', corners: 1, rounds: 2,
       stitch: 'sc', nudge: 0, colour: 'main',
     }
-    const shells: WallSpec = { band: 'shells', stitches: 4, colour: 'main' }
+    const shells: WallSpec = { kind: 'shells', stitches: 4, colour: 'main' }
     const wide = run(
       bag({ base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 20 } }, colour: 'main' }, wall: stacked([slots, shells]) }),
     )
@@ -118,8 +118,8 @@ describe('the fit', () => {
   })
 
   it('puts in its own adjusting rounds afresh, and leaves those that the maker counted', () => {
-    const counted: WallSpec = { band: 'adjust', stitch: 'sc', to: { pin: { change: 2 } }, mirrored: false, counted: true, colour: 'main' }
-    const old: WallSpec = { band: 'adjust', stitch: 'sc', to: { pin: { stitches: 90 } }, mirrored: false, colour: 'main' }
+    const counted: WallSpec = { kind: 'adjust', stitch: 'sc', to: { pin: { change: 2 } }, mirrored: false, counted: true, colour: 'main' }
+    const old: WallSpec = { kind: 'adjust', stitch: 'sc', to: { pin: { stitches: 90 } }, mirrored: false, colour: 'main' }
     const [first, second, , fourth] = stacked([solid, counted, old, band('vees')])
     expect(bareWall(stacked([solid, counted, old, band('vees')]))).toEqual([first, second, fourth])
   })
@@ -142,7 +142,7 @@ function trials(bare: readonly WallPart[], stitches: number, wish: FitWish): Tri
       counts.map((to): Trial => ({
         at, to,
         wall: stacked([
-          ...bare.slice(0, at), { band: 'adjust', stitch: 'sc', to: { pin: { stitches: to } }, mirrored: true, colour: 'main' },
+          ...bare.slice(0, at), { kind: 'adjust', stitch: 'sc', to: { pin: { stitches: to } }, mirrored: true, colour: 'main' },
           ...bare.slice(at),
         ]),
       })),
@@ -193,10 +193,10 @@ describe('against brute force (law 7)', () => {
     band('groups'),
     band('vees'),
     band('waves'),
-    { band: 'sprigs', seamStitch: true, size, colour: 'main' },
-    { band: 'own', repeat: 'nubs', size, colour: 'main' },
+    { kind: 'sprigs', seamStitch: true, size, colour: 'main' },
+    { kind: 'own', repeat: 'nubs', size, colour: 'main' },
     {
-      band: 'slots', number: 2, width: { pin: { stitches: 5 } }, chains: { pin: { chains: 9 } }, into: 'chains', corners: 1, rounds: 2,
+      kind: 'slots', number: 2, width: { pin: { stitches: 5 } }, chains: { pin: { chains: 9 } }, into: 'chains', corners: 1, rounds: 2,
       stitch: 'sc', nudge: 0, colour: 'main',
     },
   )
@@ -271,7 +271,7 @@ describe('against brute force (law 7)', () => {
         fc.integer({ min: 1, max: 6 }),
         (base, wall, divides) => {
           const design = bag({
-            base, wall: stacked(wall.filter(spec => spec.band !== 'taper')), mouth: { divides },
+            base, wall: stacked(wall.filter(spec => spec.kind !== 'taper')), mouth: { divides },
             yarns: [
               { id: 'main', name: 'a', colour: '#ffffff' },
               { id: 'moss', name: 'b', colour: '#00ff00' },

@@ -11,8 +11,8 @@ import { asTall, asWide, canBeWide, giving, tallCm } from './wholeSize'
 
 // Rounds of half a centimetre: whole heights are told by hand.
 const gauge = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
-const plain = (heightCm: number): WallSpec => ({ band: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' })
-const rounds = (count: number): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds: count } }, colour: 'main' })
+const plain = (heightCm: number): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' })
+const rounds = (count: number): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds: count } }, colour: 'main' })
 const tube = { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 20 } }, colour: 'main' } as const
 const bag = (...wall: WallSpec[]): Design => ({ ...newDesign('Sized'), gauge, turnUp: 'plain', base: tube, wall: stacked(wall) })
 const sized = (design: Design, sizing: ReturnType<typeof asTall>) => {

@@ -54,11 +54,11 @@ function runsOf(rounds: readonly WrittenRounds[]): { readonly count: number, rea
 }
 
 function plain(rounds: number): WallSpec[] {
-  return rounds > 0 ? [{ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' }] : []
+  return rounds > 0 ? [{ kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' }] : []
 }
 
 function adjustTo(stitches: number): WallSpec {
-  return { band: 'adjust', stitch: 'sc', to: { pin: { stitches } }, mirrored: false, counted: true, colour: 'main' }
+  return { kind: 'adjust', stitch: 'sc', to: { pin: { stitches } }, mirrored: false, counted: true, colour: 'main' }
 }
 
 /** Result of reading a written pattern. */

@@ -19,7 +19,7 @@ const proposedOf = (design: Design) => {
   const found = proposal(design)
   return found.does === 'change' ? applyFix(design, found.fix).design : found.does === 'nothing' ? design : undefined
 }
-const kinds = ({ wall }: Design) => wall.map(({ band }) => band).filter(band => band !== 'adjust')
+const kinds = ({ wall }: Design) => wall.map(({ kind }) => kind).filter(band => band !== 'adjust')
 const BOX: Contents = { kind: 'box', lengthCm: 16, widthCm: 8, heightCm: 20 }
 const APPLES: Contents = { kind: 'balls', count: 17, acrossCm: 7 }
 

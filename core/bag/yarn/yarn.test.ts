@@ -29,7 +29,7 @@ describe('yarn', () => {
   it('keeps yarns apart and leaves out what is not used', () => {
     const two = draft({
       ...ring, yarns: [...ring.yarns, { id: 'moss', name: 'moss', colour: '#71834f' }, { id: 'plum', name: 'plum', colour: '#553344' }],
-      wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'moss' }]),
+      wall: stacked([{ kind: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'moss' }]),
     })
     expect(yarnNeeds(two).map(({ yarn, stitches }) => [yarn.id, stitches])).toEqual([['main', 18], ['moss', 12]])
   })

@@ -158,7 +158,7 @@ function sharesOfPart(draft: Parts, part: DraftPart): YarnShare[] {
 }
 
 /**
- * What everything of a bag takes of its yarns: every stitch eats its kind's multiple of its width (craft 12; from memory), starting chains
+ * Yarn of everything in a bag: every stitch eats its kind's multiple of its width (craft 12; from memory), starting chains
  * and joins included, and each yarn has two ends wherever it is joined anew. Of several strands held together all are counted.
  */
 export function yarnShares(draft: Parts): YarnShare[] {

@@ -8,7 +8,7 @@ import type { OrderPlan } from './orderPlan'
  * Yarn for all that is still to be made: what it takes, what the shelf has, what to buy, by yarn and dye lot.
  */
 
-/** What lies there of one dye lot, and how many bags of the hungriest sort can be made from it alone. */
+/** Stock of one dye lot, and how many bags of the hungriest sort can be made from it alone. */
 export interface LotSeen {
   /** Empty of balls without one. */
   readonly lot: string
@@ -25,15 +25,15 @@ export interface ToBuy {
   readonly wants: Wants
   /** The yarn of the shelf; none of one that stands alone, of which only grams are known. */
   readonly yarn?: ShelfYarn
-  /** What lies there, less what orders due earlier take. */
+  /** Stock, less what orders due earlier take. */
   readonly haveGrams: number
-  /** What these take, if any. */
+  /** Use by these, if any. */
   readonly spokenForGrams?: number
   /** How likely it is that what lies there lasts. */
   readonly lasts: number
   /** Whole balls to buy, and how likely it is that it lasts then; none to buy where it lasts as it is. */
   readonly buy?: BallsOdds
-  /** What these cost in hundredths, if the price of a ball is known. */
+  /** Cost of these in hundredths, if the price of a ball is known. */
   readonly cost?: number
   readonly lots: readonly LotSeen[]
 }
@@ -60,7 +60,7 @@ function lotsOf(yarn: ShelfYarn, one: Wants): LotSeen[] {
   return [...grams].map(([lot, have]) => ({ lot, grams: have, bags: enoughFor(have) })).sort((a, b) => b.grams - a.grams)
 }
 
-/** What several bags want of one yarn, each sum with the spread of the one that is least sure: one pair of hands eats all of it. */
+/** Need of several bags for one yarn, each sum with the spread of the one that is least sure: one pair of hands uses all of it. */
 interface YarnSum {
   name: string
   colour: string

@@ -6,7 +6,7 @@ import { MOST_MINUTES, type Order } from './order'
 import { type PlanningInput, type OrderPlan, planOrders } from './orderPlan'
 
 /*
- * What can be done about an order whose date is not sure: fewer bags, longer evenings, an earlier beginning, a later date. Each by itself,
+ * Fixes for an order whose date is not sure: fewer bags, longer evenings, an earlier beginning, a later date. Each by itself,
  * with as little changed as makes it sure enough; an edit of the order, with how sure it is then.
  */
 

@@ -8,10 +8,10 @@ import { oneLine } from '../../readers/words/ownWords'
 import { gramsFromTo, gramsOf, translate, type TranslateOptions } from '../../things/stitch/translate'
 
 /*
- * What to buy for some orders, as a list to take along, and as a table for other programs.
+ * Shopping list for some orders, to take along, and as a table for other programs.
  */
 
-/** What is written of a yarn's balls to buy; its weights are yet to be told. */
+/** Words on a yarn's balls to buy; its weights are yet to be translated. */
 export function buyWords({ wants: { low, high }, yarn, haveGrams, spokenForGrams, lasts, buy }: ToBuy): string {
   const range = gramsFromTo(low, high)
   if (!yarn) return `${range}; it is on no shelf, so nothing is known of its balls`
@@ -21,7 +21,7 @@ export function buyWords({ wants: { low, high }, yarn, haveGrams, spokenForGrams
   return `${balls} (wanted ${range}; with the ${have} ${percent(buy.odds)} that it lasts)`
 }
 
-/** What is said of the dye lots of a yarn at home; its weights are yet to be told. */
+/** Words on the dye lots of a yarn at home; its weights are yet to be translated. */
 export function lotWords({ lots }: ToBuy): string[] {
   const enough = (bags: number) => (bags === 0 ? 'not enough for a whole bag' : `enough for ${bags} ${bags === 1 ? 'bag' : 'bags'}`)
   return lots.filter(({ lot }) => lot !== '').map(({ lot, grams, bags }) => `lot ${oneLine(lot)}: ${gramsOf(grams)}, ${enough(bags)}`)

@@ -4,7 +4,7 @@ import type { BagWork } from './bagWork'
 import type { Order, OrderLine } from './order'
 
 /*
- * What a bag costs and what price pays for it: yarn, notions, hours, its part of the stall's fee, and what the seller keeps. All sums are
+ * Cost of a bag and the price that pays for it: yarn, notions, hours, its part of the stall's fee, and what the seller keeps. All sums are
  * whole hundredths of the maker's currency. Nothing is said of tax.
  */
 

@@ -4,7 +4,7 @@ import type { Order } from './order'
 import type { Job } from './breakdown'
 
 /*
- * What is made when
+ * Schedule of bags
  * =================
  *
  * Evening after evening, from today or the order's first day on, the hook goes on with the first bag that is not done. Of several orders

@@ -38,7 +38,7 @@ export function senseless({ bags, by, from, week, otherEvenings }: Order, today:
   ]
 }
 
-/** What is to be expected of an order's date. */
+/** Words on how sure an order's date is. */
 export function verdictWords(plan: OrderPlan): string {
   const { order: { by }, jobs, finished, behind, lastOn, sure } = plan
   if (jobs.length === 0) return plan.unknown.length > 0 || plan.wanted === 0 ? '' : `All of it is finished, for ${dayWords(by)}.`
@@ -53,7 +53,7 @@ export function verdictWords(plan: OrderPlan): string {
   return `${expected} Eight times of ten ${range} ${are} ready in time; that all are: ${percent(sure.odds)}.`
 }
 
-/** What is to be minded of the evenings of an order. */
+/** Advice on the evenings of an order. */
 export function eveningCare({ week, otherEvenings }: Order): string[] {
   const longest = Math.max(...WEEKDAYS.map(day => week[day]), ...otherEvenings.map(({ minutes }) => minutes), 0)
   const pauses = `In every hour ${PAUSE_MIN} minutes are left for the hands: long evenings strain them. Stretch, and stop when they hurt; `
@@ -62,6 +62,6 @@ export function eveningCare({ week, otherEvenings }: Order): string[] {
   return [pauses, ...long]
 }
 
-/** What sellers are told in any case. */
+/** Advice that sellers are told in any case. */
 export const SELLING_CARE = 'Goods for sale, and anything for children, fall under local rules: cords, small parts and loads above all. '
   + 'What the law and the tax office ask is not reckoned here; ask those who know.'

@@ -13,7 +13,7 @@ const SURE: Rate = { gramsPerMetre: 0.4, spread: 1e-9 }
 
 /* A tube of 60 sc of half a centimetre: 2.25 m, 0.9 g a round; and slots, which bear. */
 const slots: WallSpec = {
-  band: 'slots', number: 2, width: { pin: { stitches: 10 } }, chains: { pin: { chains: 14 } }, into: 'chains', corners: 0, rounds: 2,
+  kind: 'slots', number: 2, width: { pin: { stitches: 10 } }, chains: { pin: { chains: 14 } }, into: 'chains', corners: 0, rounds: 2,
   stitch: 'sc', nudge: 0, colour: 'main',
 } as unknown as WallSpec
 const bag = (...wall: WallSpec[]) => draft({
@@ -21,7 +21,7 @@ const bag = (...wall: WallSpec[]) => draft({
   gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } },
   base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 60 } }, colour: 'main' }, wall: stacked(wall),
 })
-const band = (rounds: number): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' })
+const band = (rounds: number): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' })
 const grams = (uses: readonly { readonly ball: Ball }[]) => uses.map(({ ball }) => ball.grams)
 
 describe('the order of balls, by hand', () => {

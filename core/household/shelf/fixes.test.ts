@@ -20,7 +20,7 @@ const bag = (...wall: WallSpec[]) => draft({
   gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } },
   base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 60 } }, colour: 'main' }, wall: stacked(wall),
 })
-const band = (rounds: number, colour = 'main'): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour })
+const band = (rounds: number, colour = 'main'): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour })
 
 describe('what lets a yarn last, by hand', () => {
   it('is a band with as few rounds less as will do: 31 rounds and the ends are 28.02 g; of 25.5 g 28 rounds are made', () => {
@@ -83,7 +83,7 @@ describe('stripes and a smaller base, by hand', () => {
 describe('straps, by hand', () => {
   // Two straps of six along, 100 long: of less than they want they are made narrower, or shorter.
   const straps = {
-    band: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { pin: { count: 100 } }, inCm: 3, overlapCm: 4, lines: 2,
+    kind: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { pin: { count: 100 } }, inCm: 3, overlapCm: 4, lines: 2,
     stitch: 'sc', sewn: 'back', reinforced: 'none', nudge: 0, colour: 'moss',
   } as unknown as WallSpec
 

@@ -16,7 +16,7 @@ import { metresToCome } from './runOut'
 import { changeTo, growingIn, muchWords } from './useUp'
 
 /*
- * What can be done about a yarn that will not last: edits of the bag, each drafted to its end, with what it would want then.
+ * Fixes for a yarn that will not last: edits of the bag, each drafted to its end, with what it would want then.
  */
 
 /** An edit that saves yarn, and what the bag wants of it afterwards. */

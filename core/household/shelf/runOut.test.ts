@@ -14,7 +14,7 @@ const bag = draft({
   ...newDesign('Tube'), rounds: { style: 'spiral', startingChainCounts: false }, turnUp: 'plain',
   gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } },
   base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 60 } }, colour: 'main' },
-  wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 99 } }, colour: 'main' }]),
+  wall: stacked([{ kind: 'solid', stitch: 'sc', size: { pin: { rounds: 99 } }, colour: 'main' }]),
 })
 const SURE = { gramsPerMetre: 0.4, spread: 1e-6 }
 const FAINT = { gramsPerMetre: 0.4, spread: 0.26, from: 'craft' } as const

@@ -19,8 +19,8 @@ const bag = draft({
   gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } },
   base: { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 20 } }, colour: 'main' },
   wall: stacked([
-    { band: 'solid', stitch: 'sc', size: { want: { heightCm: 20 } }, colour: 'main' },
-    { band: 'moss', size: { pin: { rounds: 4 } }, colour: 'main' },
+    { kind: 'solid', stitch: 'sc', size: { want: { heightCm: 20 } }, colour: 'main' },
+    { kind: 'moss', size: { pin: { rounds: 4 } }, colour: 'main' },
   ]),
 })
 const cone = yarn('cone', 256)

@@ -21,13 +21,13 @@ const bag = (...wall: WallSpec[]) => draft({
   gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } },
   base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 60 } }, colour: 'main' }, wall: stacked(wall),
 })
-const band = (rounds: number, colour = 'main'): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour })
+const band = (rounds: number, colour = 'main'): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour })
 const straps: WallSpec = {
-  band: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { pin: { count: 100 } }, inCm: 3, overlapCm: 4, lines: 2, stitch: 'sc',
+  kind: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { pin: { count: 100 } }, inCm: 3, overlapCm: 4, lines: 2, stitch: 'sc',
   sewn: 'back', reinforced: 'none', nudge: 0, colour: 'moss',
 } as unknown as WallSpec
 const casing: WallSpec = {
-  band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false,
+  kind: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false,
   cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour: 'moss' }, colour: 'main',
 } as unknown as WallSpec
 

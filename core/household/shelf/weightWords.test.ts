@@ -12,7 +12,7 @@ import { farBy, weightDoubt, weightWords } from './weightWords'
 /** A small bag, worked up to its twentieth round; four grams for ten metres are known of its yarn. */
 const plan = {
   ...newDesign('Weighed'), rounds: { style: 'spiral', startingChainCounts: false } as const,
-  wall: stacked([{ band: 'solid', stitch: 'sc', size: { want: { heightCm: 18 } }, colour: 'main' }]),
+  wall: stacked([{ kind: 'solid', stitch: 'sc', size: { want: { heightCm: 18 } }, colour: 'main' }]),
 }
 const ROUND = 20
 const { events } = makeBag(plan, someHands(new Dice(3)), new Dice(3), { measures: false, name: 'w', from: 0, upTo: ROUND })

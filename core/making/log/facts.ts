@@ -15,7 +15,7 @@ import { workedRoundsOf, type Sitting, type WorkedLeg } from './workedRounds'
 import { keyOf } from './paceKey'
 
 /*
- * What a make tells of the bag and of the hands that made it: what the logbook shows, and what is learnt from. It is worked out from the
+ * Facts of a make, about the bag and the hands that made it: what the logbook shows, and what is learnt from. It is worked out from the
  * events once, whenever there are new ones, and is all that is looked at of a bag after that.
  */
 

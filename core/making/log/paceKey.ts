@@ -4,7 +4,7 @@ import type { WorkedRound } from '../../things/round/workedRound'
 import { STITCH_CODE, STITCH_KINDS, type StitchKind } from '../../things/stitch/dictionary'
 
 /*
- * What stitches are known by whose pace is learnt: which most of a round are, and the pattern that they are worked in.
+ * Keys of stitches whose pace is learnt: which most of a round are, and the pattern that they are worked in.
  */
 
 /** The stitch that most of a round is, and how many it has; chains are counted one by one. */

@@ -1,7 +1,7 @@
 import type { StitchKind } from '../../things/stitch/dictionary'
 
 /*
- * What the craft says before any bag of the maker's own: rules of thumb, from memory, each with how far makers differ from it.
+ * The craft's figures before any bag of the maker's own: rules of thumb, from memory, each with how far makers differ from it.
  */
 
 /** Seconds a stitch takes a practised maker (from memory; common practice, no source). */

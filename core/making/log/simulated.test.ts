@@ -20,7 +20,7 @@ function bagOf(gauge: DesignGauge, diameterCm: number, heightCm: number): Design
   return {
     ...newDesign('Bag'), gauge, rounds: { style: 'spiral', startingChainCounts: false }, turnUp: 'plain',
     base: { ...newDesign('Bag').base, increases: 6, size: { want: { diameterCm } } },
-    wall: stacked([{ band: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' }]),
+    wall: stacked([{ kind: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' }]),
   }
 }
 

@@ -6,7 +6,7 @@ import { type Estimate, estimate, type Observation, unlogged } from './estimate'
 import type { TaughtGrams } from '../../bag/yarn/grams'
 
 /*
- * What the maker's hands have taught. Each figure with its range, and how many bags stand behind it; none: it is the craft's.
+ * The maker's skill as it is learnt. Each figure with its range, and how many bags stand behind it; none: it is the craft's.
  */
 
 /** How quickly a stitch goes, in seconds. */

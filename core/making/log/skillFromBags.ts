@@ -7,7 +7,7 @@ import {
 } from './skill'
 
 /*
- * What bags teach of their maker's hands: finished ones, and those in hand as far as they are.
+ * The maker's skill from their bags: finished ones, and those in hand as far as they are.
  */
 
 /** Fewer minutes of a stitch say nothing of its pace. */

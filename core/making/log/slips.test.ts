@@ -17,7 +17,7 @@ function plan(gauge: Design['gauge']): Design {
   return {
     ...newDesign('Slips'), gauge, rounds: { style: 'spiral', startingChainCounts: false }, turnUp: 'plain',
     base: { ...newDesign('Slips').base, increases: 6, size: { want: { diameterCm: 14 } } },
-    wall: stacked([{ band: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main' }]),
+    wall: stacked([{ kind: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main' }]),
   }
 }
 

@@ -17,7 +17,7 @@ const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitch
 const base = {
   form: 'circle', stitch: 'sc', size: { pin: { increases: 6, rounds: 5 } }, increases: 6, scatter: 'stacked', colour: 'main',
 } as never
-const solid = (rounds: number, colour = 'main'): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour })
+const solid = (rounds: number, colour = 'main'): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour })
 const bag = (...wall: WallSpec[]): Design => ({
   ...newDesign('Bag'), gauge, base, turnUp: 'plain', wall: stacked(wall), rounds: { style: 'joined', startingChainCounts: false },
 })

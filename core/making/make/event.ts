@@ -3,7 +3,7 @@ import type { Measure } from '../../bag/design/measures'
 import type { StretchTest } from '../../parts/handle/drop'
 
 /*
- * What happens to a bag on the hook, as events
+ * Events of a bag on the hook
  * ============================================
  *
  * A make is a set of events, and nothing else is kept of it. An event is written once, on the device where it happened, and never

@@ -16,8 +16,8 @@ const TOTE: Design = {
   gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 22, overCm: 10 } } },
   base: { ...newDesign('Tote').base, increases: 6, size: { pin: { rounds: 20 } } },
   wall: stacked([
-    { band: 'solid', stitch: 'sc', size: { want: { heightCm: 8 } }, colour: 'main' },
-    { band: 'solid', stitch: 'sc', size: { want: { heightCm: 13.2 } }, colour: 'main' },
+    { kind: 'solid', stitch: 'sc', size: { want: { heightCm: 8 } }, colour: 'main' },
+    { kind: 'solid', stitch: 'sc', size: { want: { heightCm: 13.2 } }, colour: 'main' },
   ]),
 }
 
@@ -87,9 +87,9 @@ describe('measuring at the hook', () => {
   it('says of the drop what a strip under a weight did', () => {
     const strap: Design = {
       ...TOTE, contents: { kind: 'box', lengthCm: 12, widthCm: 8, heightCm: 8, weightKg: 3 }, wall: stacked([
-        { band: 'solid', stitch: 'sc', size: { want: { heightCm: 10 } }, colour: 'main' },
+        { kind: 'solid', stitch: 'sc', size: { want: { heightCm: 10 } }, colour: 'main' },
         {
-          band: 'chain-straps', number: 2, width: { want: { widthCm: 10 } }, chains: { want: { dropCm: 15 } }, into: 'over', corners: 1,
+          kind: 'chain-straps', number: 2, width: { want: { widthCm: 10 } }, chains: { want: { dropCm: 15 } }, into: 'over', corners: 1,
           rounds: 3, stitch: 'sc', nudge: 0, colour: 'main',
         },
       ] as Parameters<typeof stacked>[0]),

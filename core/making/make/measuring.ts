@@ -125,7 +125,7 @@ export function compared(before: Draft, after: Draft, taken: Measurement): Measu
 }
 
 /**
- * What a measure would change of a bag in hand.
+ * Effects of a measure on a bag in hand.
  *
  * @param taken what the tape says, the seam leans by, or a strip did
  */

@@ -36,7 +36,7 @@ function boxesInRows(chains: number, finish: boolean): Texture {
 
 /** Box mesh (craft 8). */
 export const boxes = textured({
-  band: 'boxes', group: 'Mesh', name: 'boxes', does: 'One {dc}, chains, as many skipped: a square mesh that keeps its width.',
+  kind: 'boxes', group: 'Mesh', name: 'boxes', does: 'One {dc}, chains, as many skipped: a square mesh that keeps its width.',
   fields: {
     chains: count('Chains in a box', between(1, 12), { begins: 1, usually: between(1, 4) }),
     finish: choice(

@@ -15,7 +15,7 @@ export const groupsTexture: Texture = {
 
 /** Groups of three (craft 7). */
 export const groups = textured({
-  band: 'groups', group: 'Fabric', name: 'groups of three',
+  kind: 'groups', group: 'Fabric', name: 'groups of three',
   does: 'Three {dc} into each gap, the middle one reaching down a round. Gaps serve as eyelets.',
   fields: {}, texture: () => groupsTexture,
 })

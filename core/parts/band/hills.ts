@@ -29,7 +29,7 @@ export function hillsTexture(plain: FabricKind, inRows: boolean): Texture {
 
 /** Hills (craft 5). */
 export const hills = textured({
-  band: 'hills', group: 'Fabric', name: 'hills',
+  kind: 'hills', group: 'Fabric', name: 'hills',
   does: 'Stitches that grow and fall, then the other way about, with two plain rounds between to change yarn on.',
   fields: { stitch: stitch(SOLID_STITCHES) }, texture: spec => hillsTexture(spec.stitch, false),
   inRows: spec => hillsTexture(spec.stitch, true),

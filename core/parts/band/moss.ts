@@ -16,7 +16,7 @@ export const mossTexture: Texture = {
 
 /** Moss (craft 7). */
 export const moss = textured({
-  band: 'moss', group: 'Fabric', name: 'moss',
+  kind: 'moss', group: 'Fabric', name: 'moss',
   does: 'Short stitches and long ones that reach down a round, alternating: dense, pebbled.',
   fields: {}, texture: () => mossTexture, inRows: () => mossTexture,
 })

@@ -28,7 +28,7 @@ function worked(round: TextureRound, times: number, on: Edge, row?: { readonly t
   return work(bareRound(workedOver(round, times), row), on)
 }
 
-/** What a repeat may stand on: how an edge of it is made, by its repeats, and how many places each is. */
+/** Edges that a repeat may stand on: how one is made, by its repeats, and how many places each is. */
 interface Ground {
   readonly repeat: readonly Step[]
   readonly stands: number
@@ -232,7 +232,7 @@ export function firstRepeat(id: string): Repeat {
 
 /** A band in a repeat of the maker's own (craft 7). */
 export const own = textured({
-  band: 'own', group: 'Fabric', name: 'a repeat of your own',
+  kind: 'own', group: 'Fabric', name: 'a repeat of your own',
   does: 'Typed in the same abbreviations as the pattern, and checked as you type.',
   title: ({ repeat }, repeats) => repeats.find(({ id }) => id === repeat)?.name ?? '',
   fields: { repeat: ownRepeat({ unasked: true, says: 'The id of one of the design\'s repeats.' }) }, tools: ['own-repeat'],

@@ -17,7 +17,7 @@ const pairsInRows: Texture = { ...pairsTexture, straight: pairsTexture.turned!, 
 
 /** Pairs (craft 7). */
 export const pairs = textured({
-  band: 'pairs', group: 'Fabric', name: 'pairs',
+  kind: 'pairs', group: 'Fabric', name: 'pairs',
   does: 'Two {hdc} together, and two between each two of the round below: a close, cushioned fabric.',
   fields: {}, texture: () => pairsTexture, inRows: () => pairsInRows,
 })

@@ -37,7 +37,7 @@ function ribInRows(stitch: FabricKind, front: number, back: number): Texture {
 
 /** Ribs around the post (craft 7). */
 export const rib = textured({
-  band: 'rib', group: 'Fabric', name: 'rib', does: 'Columns around the post, some standing out, some standing back: thick, and it gives.',
+  kind: 'rib', group: 'Fabric', name: 'rib', does: 'Columns around the post, some standing out, some standing back: thick, and it gives.',
   fields: {
     stitch: stitch(RIB_STITCHES),
     front: count('Front post stitches', RIB, {

@@ -23,14 +23,14 @@ const fields = { stitch: stitch(SOLID_STITCHES) }
 
 /** Plain rounds (craft 7). */
 export const solid = textured({
-  band: 'solid', group: 'Fabric', name: 'plain', does: 'A stitch in every stitch, round upon round.', title: () => '',
+  kind: 'solid', group: 'Fabric', name: 'plain', does: 'A stitch in every stitch, round upon round.', title: () => '',
   fields, plain: true, begins: ({ stitch }) => ({ stitch }), texture: spec => solidTexture(spec.stitch),
   inRows: spec => solidTexture(spec.stitch),
 })
 
 /** Plain rounds in the back loop (craft 7). */
 export const ridges = textured({
-  band: 'ridges', group: 'Fabric', name: 'ridges', does: 'The same in the back loop alone: the free loops stand as fine ridges.',
+  kind: 'ridges', group: 'Fabric', name: 'ridges', does: 'The same in the back loop alone: the free loops stand as fine ridges.',
   fields, plain: true, begins: ({ stitch }) => ({ stitch }), texture: spec => ridgesTexture(spec.stitch),
   inRows: spec => ({ ...ridgesTexture(spec.stitch), asWritten: true }),
 })

@@ -23,7 +23,7 @@ const sprigsInRows: Texture = {
 
 /** Sprigs (craft 7). */
 export const sprigs = textured({
-  band: 'sprigs', group: 'Fabric', name: 'sprigs', does: 'One {sc} and two {hdc} in one place, two skipped: a slanting, speckled fabric.',
+  kind: 'sprigs', group: 'Fabric', name: 'sprigs', does: 'One {sc} and two {hdc} in one place, two skipped: a slanting, speckled fabric.',
   fields: {
     seamStitch: choice('At the seam', [
       { value: false, name: 'nothing more', does: 'The repeat goes all the way round.' },

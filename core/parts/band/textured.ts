@@ -76,7 +76,7 @@ const BANDED = { size: HEIGHT, stripes: STRIPES, ...IN_ROUNDS, swatch: SWATCH } 
 
 /** A band of a stitch pattern: what its kind says besides the pattern. */
 interface TexturedBand<B extends string, F extends Fields, S = PartSpec<B, F & typeof BANDED>> {
-  readonly band: B
+  readonly kind: B
   readonly group: KindGroup
   readonly name: string
   readonly does: string
@@ -99,19 +99,19 @@ export function textured<const B extends string, const F extends Fields>(
 ): PartKind<B, F & typeof BANDED> & { readonly fields: F & typeof BANDED } {
   const {
     texture, opening, begins, tools = [], sample, ...named
-  } = declared as unknown as TexturedBand<string, Fields, Bandlike & { readonly band: string }>
+  } = declared as unknown as TexturedBand<string, Fields, Bandlike & { readonly kind: string }>
   // The swatch of the bag is one of plain stitches already, as long as they are worked on its hook.
   const swatch = named.plain ? { swatch: { ...SWATCH, when: (spec: object) => 'hook' in spec || 'swatch' in spec } } : {}
   return kind({
     ...named, texture, fields: { ...named.fields, ...BANDED, ...swatch }, tools: [...tools, 'stripes'], sample: sample ?? { on: 'itself' },
     begins: (keeps: Keeps) => ({ size: keeps.size, ...keeps.yarn, ...begins?.(keeps) }),
-    demand: (spec: Bandlike & { readonly band: string }, { repeats }: { readonly repeats: readonly Repeat[] }) => {
+    demand: (spec: Bandlike & { readonly kind: string }, { repeats }: { readonly repeats: readonly Repeat[] }) => {
       const found = texture(spec, repeats)
       return found && demandOfTexture(found)
     },
-    main: (spec: Bandlike & { readonly band: string }, { repeats }: { readonly repeats: readonly Repeat[] }) =>
+    main: (spec: Bandlike & { readonly kind: string }, { repeats }: { readonly repeats: readonly Repeat[] }) =>
       texture(spec, repeats)?.main ?? 'sc',
-    work: (spec: Bandlike & { readonly band: string }, edge: Edge, setting: WallSetting) => {
+    work: (spec: Bandlike & { readonly kind: string }, edge: Edge, setting: WallSetting) => {
       const found = texture(spec, setting.repeats)
       if (!found) return broken(edge, setting)
       const result = workTexture(found, spec, edge, setting)

@@ -22,7 +22,7 @@ const veesInRows: Texture = {
 
 /** Open V's (craft 7). */
 export const vees = textured({
-  band: 'vees', group: 'Mesh', name: 'open V\'s',
+  kind: 'vees', group: 'Mesh', name: 'open V\'s',
   does: 'Two {dc} with two chains between, over three stitches: airy.',
   fields: {}, texture: () => veesTexture, inRows: () => veesInRows, opening: (_, gauge) => boxOpening(1, gauge),
 })

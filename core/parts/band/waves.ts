@@ -34,7 +34,7 @@ const wavesInRows: Texture = {
 
 /** Waves (craft 7). */
 export const waves = textured({
-  band: 'waves', group: 'Fabric', name: 'waves',
+  kind: 'waves', group: 'Fabric', name: 'waves',
   does: 'Fans of three {dc} with one {sc} between, each standing on the other.',
   fields: {}, texture: () => wavesTexture, inRows: () => wavesInRows,
 })

@@ -35,8 +35,8 @@ export const banded = form({
   does: 'A round floor whose rounds are of different stitches: so many of the one, then so many of the other.',
   begins: ({ colour, stitch, lengthCm }) => ({
     bands: [
-      { band: 'disc', stitch, rounds: Math.max(1, Math.round(lengthCm / 3)), grows: 'by-gauge', colour },
-      { band: 'disc', stitch: stitch === 'dc' ? 'sc' : 'dc', rounds: 1, grows: 'by-gauge', colour },
+      { kind: 'disc', stitch, rounds: Math.max(1, Math.round(lengthCm / 3)), grows: 'by-gauge', colour },
+      { kind: 'disc', stitch: stitch === 'dc' ? 'sc' : 'dc', rounds: 1, grows: 'by-gauge', colour },
     ] as never,
   }),
   choices: (spec, setting) => [{ base: spec, stitches: workBanded(spec, setting).edge.count, off: [], errorCm: 0 }],

@@ -88,7 +88,7 @@ describe('a round about rows', () => {
 
 describe('a floor of different stitches, or on another hook', () => {
   it('is as wide as its rounds reach: five of sc, then one of dc, 2 · (2.5 + 1) cm', () => {
-    const disc = (stitch: string, rounds: number) => ({ band: 'disc', stitch, rounds, grows: 'by-gauge', colour: 'main' })
+    const disc = (stitch: string, rounds: number) => ({ kind: 'disc', stitch, rounds, grows: 'by-gauge', colour: 'main' })
     const { size, rounds, edge } = base({ form: 'banded', bands: [disc('sc', 5), disc('dc', 1)] })
     expect(size.floor!.length.cm).toBeCloseTo(7, 9)
     expect(kindAt(rounds.at(-1)!, 3)).toBe('dc')

@@ -23,7 +23,7 @@ export const FLAT_WIDTH = want(
   },
 )
 
-/** What the questions look at of one another's answers. */
+/** Answers that the questions look at of one another. */
 interface BoatAnswers {
   readonly perEnd: number
   readonly widening?: number

@@ -50,14 +50,14 @@ export const GROWING = {
 /** How groups lie, as a spec says it. */
 export type Growing = ValuesOf<typeof GROWING>
 
-/** What is said of the whole bag because of how its increases lie. */
+/** Notes for the whole bag because of how its increases lie. */
 export function growingNotes({ placing }: Pick<Growing, 'placing'>): string[] {
   return placing === 'stacked'
     ? ['Increases lie one above the other, so the floor becomes a soft polygon.']
     : ['Increases shift by half a group every second round, so the floor stays round.']
 }
 
-/** What the questions look at of one another's answers. */
+/** Answers that the questions look at of one another. */
 interface CircleAnswers {
   readonly stitch: BaseStitch
   readonly increases: number | 'by-gauge'
@@ -66,7 +66,7 @@ interface CircleAnswers {
 const across = (_: object, { part }: QuestionContext) =>
   tenths(part?.size.floor?.length.cm ?? (part?.size.circumference.cm ?? 20) / 2, DIAMETER_CM)
 
-/** What discs ask; `rounds` says what their rounds are, and `pins` how many of a worked base's rounds are one disc's. */
+/** Questions of discs; `rounds` is the one about their rounds, and `pins` how many of a worked base's rounds are one disc's. */
 export function discFields(rounds: string, pins: (rounds: number) => number) {
   return {
     size: ways('You give', [
@@ -153,7 +153,7 @@ export function circleRound(r: number, increases: number, kind: FabricKind, { pl
   return [repeat(increases, ...group.filter(step => step.do !== 'stitch' || step.times > 0))]
 }
 
-/** What a disc of so many rounds measures. */
+/** Sizes of a disc of so many rounds. */
 export interface DiscSize extends PartSize {
   readonly floor: Floor
 }
@@ -279,7 +279,7 @@ export function foldedAtStart(edge: Edge): Edge {
 }
 
 /**
- * What a measured disc says of its stitches: their height (its rounds reach its radius), or, where it has too little edge and
+ * Evidence of a measured disc about its stitches: their height (its rounds reach its radius), or, where it has too little edge and
  * stands as a dish, their width.
  */
 export function discEvidence(
@@ -312,7 +312,7 @@ export function discChoices(spec: DiscSpec, { gauge }: Setting, toleranceCm: num
   })
 }
 
-/** What both forms of disc say alike. */
+/** Common to both forms of disc. */
 export const DISC = {
   begins: (like: Like) => ({ size: { want: { diameterCm: sizesLike(like).lengthCm } }, noneFlat: 'more' as const }),
   increases: (spec: DiscSpec, gauge: Gauge) => increasesOf(spec, gauge[spec.stitch]), nearestIncreases: (increases: number) => increases,

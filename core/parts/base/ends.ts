@@ -21,7 +21,7 @@ export const SIDE_TWO = 3
 /** The name of the stretch that each station of an edge belongs to. */
 export type Stretches = Uint8Array
 
-/** What each station of an edge takes in the next round, and the edge's names after it. */
+/** Increases of each station of an edge in the next round, and the edge's names after it. */
 export interface Grown {
   readonly steps: readonly Step[]
   readonly stretches: Stretches

@@ -4,7 +4,7 @@ import { combinedShare, relativeUncertainty } from '../../things/measure/length'
 import type { Finding } from '../part/finding'
 import type { FabricKind } from '../../things/stitch/dictionary'
 
-/** What a number of increases a round makes of a disc. */
+/** Effect of a number of increases a round on a disc. */
 export interface Flatness {
   /** Edge there is to the edge a flat disc needs: `n·w / (2πh)` (craft 5). 1 lies flat. */
   readonly ratio: number
@@ -93,7 +93,7 @@ const SAYS: Record<Judgement, (will: string, times: string, depth: string) => st
 }
 
 /**
- * What a verdict weighs: a caution only where it is certain to cup or to ruffle; what is usual for the stitch, and does not certainly
+ * Weight of a verdict: a caution only where it is certain to cup or to ruffle; what is usual for the stitch, and does not certainly
  * ruffle, is normal practice.
  */
 function weightOf({ judgement, certain }: Verdict, usual: boolean, best: boolean): Finding['weight'] {

@@ -23,7 +23,7 @@ import { rowStart } from './rectangle'
 
 const isPlain = (spec: object): boolean => (spec as FoldedAnswers).pattern === 'plain'
 
-/** What the questions look at of one another's answers. */
+/** Answers that the questions look at of one another. */
 interface FoldedAnswers {
   readonly fold: 'below' | 'side'
   readonly pattern: 'plain' | 'wave' | 'bands'
@@ -117,7 +117,7 @@ function repeatsNow(spec: FoldedAnswers, stitches: number): number {
   return Math.round((stitches - edge) / repeat)
 }
 
-/** What a row is made of: so many repeats of so many, and so many more. */
+/** Make-up of a row: so many repeats of so many, and so many more. */
 function repeatOf({ pattern, repeat, edgeStitches }: FoldedAnswers): { readonly repeat: number, readonly edge: number } {
   if (pattern === 'bands') return { repeat: 1, edge: 0 }
   return pattern === 'wave' ? { repeat: 6, edge: 1 } : { repeat, edge: edgeStitches }
@@ -127,7 +127,7 @@ function repeatOf({ pattern, repeat, edgeStitches }: FoldedAnswers): { readonly 
 function bandsOf({ pattern, bands, stitch, colour, stripes }: FoldedSpec): readonly FlatBand[] {
   if (pattern === 'bands') return stackedOr(bands, stitch, colour)
   const band = pattern === 'wave' ? 'hills' : 'solid'
-  return [{ band, stitch, size: { pin: { rounds: 1 } }, colour, ...(stripes ? { stripes } : {}) } as FlatBand]
+  return [{ kind: band, stitch, size: { pin: { rounds: 1 } }, colour, ...(stripes ? { stripes } : {}) } as FlatBand]
 }
 
 /** The piece as it is to become: its first row's stitches, and how tall it is to be. */
@@ -155,7 +155,7 @@ function wantedOf(spec: FoldedSpec, setting: Setting, asks: Asks | undefined): F
   return { stitches: taken(stitches), until: { heightCm: tall } }
 }
 
-/** What the bands of a stacked piece ask of its first row; nothing where the piece counts its own repeats. */
+/** Demand of the bands of a stacked piece on its first row; nothing where the piece counts its own repeats. */
 function asksOf(spec: FoldedSpec, repeats: Setting['repeats']): ReturnType<typeof asksOfBands> | undefined {
   return spec.pattern === 'bands' ? asksOfBands(bandsOf(spec), repeats ?? []) : undefined
 }
@@ -197,7 +197,7 @@ function folding(spec: FoldedSpec, piece: FlatPiece, stitches: number, heightCm:
   )
 }
 
-/** What its row is made of, where it is to carry a repeat. */
+/** Make-up of its row, where it is to carry a repeat. */
 function rowWords(spec: FoldedSpec, stitches: number): string[] {
   const { repeat, edge } = repeatOf(spec)
   if (repeat <= 1 || spec.pattern === 'bands') return []

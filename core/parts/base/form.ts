@@ -14,13 +14,13 @@ import type { BaseChoice } from './baseChoice'
 export const BASE_STITCHES = ['sc', 'hdc', 'dc'] as const
 export type BaseStitch = (typeof BASE_STITCHES)[number]
 
-/** What every base says besides what its own form asks. */
+/** Fields of every base besides those of its own form. */
 const COMMON = { stitch: stitch(BASE_STITCHES), colour: yarn(), ...IN_ROUNDS, hook: OWN_HOOK, called: CALLED } as const
 
 /** The spec of a base, from its form's fields. */
 export type FormSpec<F extends string, Fs> = ValuesOf<Fs & typeof COMMON> & { readonly form: F }
 
-/** What a new base keeps of the one before it. */
+/** Answers that a new base keeps of the one before it. */
 export interface Like {
   readonly stitch: BaseStitch
   readonly colour: string
@@ -36,7 +36,7 @@ export function sizesLike({ lengthCm, widthCm }: Like): { readonly lengthCm: num
   return { lengthCm: long, widthCm: wide, longerCm: wide < 0.9 * long ? long : tenths(1.6 * long, DIAMETER_CM) }
 }
 
-/** What a maker's tape said of a finished base. */
+/** The maker's measures of a finished base. */
 export interface TapeMeasurement {
   /** Its length; its diameter if it is round, its flat width if it has no floor. */
   readonly lengthCm: number
@@ -69,9 +69,9 @@ export interface BaseKind<F extends string = string, Fs extends Fields = Fields,
   readonly floors?: 2
   /** It grows at two ends alone, each with half of the increases. */
   readonly ends?: 2
-  /** What of a finished one can be measured; nothing of one that was bought. */
+  /** Sides of a finished one that can be measured; none of one that was bought. */
   readonly measures?: 'length' | 'length-and-width'
-  /** What a finished one's measures say of its stitches, its counts being pinned. */
+  /** Evidence of a finished one's measures about its stitches, its counts being pinned. */
   readonly evidence?: (spec: S, counts: PinnedCounts<S>, measured: TapeMeasurement, setting: Setting) => Evidence | undefined
   /** Every one whose sizes lie within a tolerance of what is wanted, or of what it is if its counts are pinned. */
   readonly choices: (spec: S, setting: Setting, toleranceCm: number) => BaseChoice[]

@@ -43,7 +43,7 @@ export function firstStitches<const F extends Fields>(label: string, called: 'ro
   }))
 }
 
-/** What is said of the `r`-th round, counted from 1, if it is one of the first that are in other stitches. */
+/** Notes on the `r`-th round, counted from 1, if it is one of the first that are in other stitches. */
 export function saidOf<S extends InStitch>(first: readonly S[] | undefined, r: number): S | undefined {
   let upTo = 0
   return first?.find(({ rounds }) => (upTo += rounds) >= r)

@@ -21,7 +21,7 @@ export function discIncreases(spec: BaseSpec, gauge: Gauge): number | undefined 
   return formOf(spec).increases?.(spec, gauge)
 }
 
-/** What each school, the flattest number and the one in use do in this gauge, from few increases to many. */
+/** Effect of each school, the flattest number and the one in use in this gauge, from few increases to many. */
 export function compareSchools(spec: BaseSpec, gauge: Gauge): School[] {
   const inUse = discIncreases(spec, gauge)
   const { nearestIncreases } = formOf(spec)

@@ -3,7 +3,7 @@ import type { Setting } from '../part/part'
 import { type BaseSpec, formOf } from './base'
 import type { TapeMeasurement } from './form'
 
-/** What a maker's tape said of the finished base, and which base that was. */
+/** The maker's measures of the finished base, and which base that was. */
 export interface MeasuredBase extends TapeMeasurement {
   /** The rounds and the stitches at the edge of the base that was measured: another base is not this one. */
   readonly rounds: number
@@ -11,7 +11,7 @@ export interface MeasuredBase extends TapeMeasurement {
 }
 
 /**
- * What a finished base says of its stitches: each form says it of its own.
+ * Evidence of a finished base about its stitches: each form says it of its own.
  *
  * @returns nothing for a base whose counts are not pinned, since they would move with the gauge, or one that was bought
  */

@@ -10,7 +10,7 @@ import { patternOf } from '../../readers/words/pattern'
 
 /* Half a centimetre wide and half a centimetre tall a single crochet; dc twice as tall (craft 4; from memory); chains as long. */
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
-const disc = { band: 'disc', stitch: 'sc', rounds: 20, grows: 'by-gauge', colour: 'main' }
+const disc = { kind: 'disc', stitch: 'sc', rounds: 20, grows: 'by-gauge', colour: 'main' }
 const bag = (over: object = {}, more: object = {}): Design => ({
   ...newDesign('Two'), gauge, turnUp: 'plain', wall: [],
   base: { form: 'motifs', stitch: 'sc', colour: 'main', bands: [disc], open: { pin: { stitches: 32 } }, seam: 'slip', ...over }, ...more,
@@ -61,17 +61,17 @@ describe('two motifs laid together (craft 5; common practice, no source)', () =>
 
   it('of loops leave loops open, and what comes next goes into them', () => {
     const bands = [
-      { band: 'disc', stitch: 'dc', rounds: 1, grows: 12, colour: 'main' },
-      { band: 'net', rounds: 4, chains: 5, skip: 0, longer: 0, more: 4, colour: 'main' },
+      { kind: 'disc', stitch: 'dc', rounds: 1, grows: 12, colour: 'main' },
+      { kind: 'net', rounds: 4, chains: 5, skip: 0, longer: 0, more: 4, colour: 'main' },
     ]
-    const wall = [{ id: 'part-1', band: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }]
+    const wall = [{ id: 'part-1', kind: 'solid', stitch: 'sc', size: { pin: { rounds: 2 } }, colour: 'main' }]
     const made = draft(bag({ bands, open: { pin: { stitches: 12 } } }, { wall }))
     expect(made.findings.filter(({ weight }) => weight === 'stop')).toEqual([])
     expect(made.parts.at(-1)!.edge.count).toBe(24)
   })
 
   it('say so where there is nothing to lay together', () => {
-    const net = { band: 'net', rounds: 4, chains: 5, skip: 0, longer: 0, more: 4, colour: 'main' }
+    const net = { kind: 'net', rounds: 4, chains: 5, skip: 0, longer: 0, more: 4, colour: 'main' }
     expect(draft(bag({ bands: [net] })).findings.find(({ weight }) => weight === 'stop')!.code).toBe('motif-begins')
   })
 })

@@ -190,13 +190,13 @@ export const motifs = form({
     return {
       open: { want: { mouthCm: tenths(longerCm * 0.9, MOUTH_CM) } },
       bands: [
-        { band: 'disc', stitch: 'dc', rounds: 2, grows: 'by-gauge', colour: like.colour },
+        { kind: 'disc', stitch: 'dc', rounds: 2, grows: 'by-gauge', colour: like.colour },
         {
-          band: 'net', rounds: Math.max(2, Math.round((longerCm / 2 - 3) / 1.1)), chains: 5, skip: 1, longer: 0, more: 3,
+          kind: 'net', rounds: Math.max(2, Math.round((longerCm / 2 - 3) / 1.1)), chains: 5, skip: 1, longer: 0, more: 3,
           colour: like.colour,
         },
-        { band: 'fans', stitch: 'dc', stitches: 4, open: false, between: true, colour: like.colour },
-        { band: 'disc', stitch: 'sc', rounds: 1, grows: 'by-gauge', colour: like.colour },
+        { kind: 'fans', stitch: 'dc', stitches: 4, open: false, between: true, colour: like.colour },
+        { kind: 'disc', stitch: 'sc', rounds: 1, grows: 'by-gauge', colour: like.colour },
       ],
     }
   },

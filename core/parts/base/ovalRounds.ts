@@ -28,7 +28,7 @@ export interface EndPlan {
   readonly near: number
   readonly first: number
   readonly far: number
-  /** What each end gains in the `r`-th round, counted from 1, after the first. */
+  /** Gain of each end in the `r`-th round, counted from 1, after the first. */
   readonly gains: (r: number) => number
   /** Both are halves of one disc: alike, and they grow in every round as they began. */
   readonly halves: boolean
@@ -103,13 +103,13 @@ interface Rounds {
   readonly stop?: Finding
 }
 
-/** What the rounds of an oval are worked from: of a boat too, which starts from a chain. */
+/** Start of the rounds of an oval: of a boat too, which starts from a chain. */
 interface OvalLike extends Growing, InStitches {
   readonly colour: string
   readonly start?: 'chain' | 'foundation-sc' | 'foundation-side'
 }
 
-/** What round 1 is worked into: a chain and its underside; of a foundation that is the first side, what its stitches stand on. */
+/** Foundation of round 1: a chain and its underside; of a foundation that is the first side, what its stitches stand on. */
 function foundationFor({ start }: OvalLike, sideStitches: number, ends: EndPlan): Edge {
   if (start === 'foundation-side')
     return foundationOf([

@@ -11,14 +11,14 @@ import { alikeEnds, type EndPlan, endStitches, type OvalCounts } from './ovalRou
  * How large an oval is: what its ends gain, the floor that counts come to, and the counts that come nearest to a floor.
  */
 
-/** What the questions look at of one another's answers. */
+/** Answers that the questions look at of one another. */
 export interface OvalSizeAnswers extends InStitches {
   readonly perEnd: number | 'by-gauge'
   readonly noneFlat?: NoneFlat
   readonly firstStitches?: readonly (InStitch & { readonly grows?: number })[]
 }
 
-/** What an oval is asked, as far as its counts and sizes follow from it. */
+/** Questions of an oval, as far as its counts and sizes follow from it. */
 export interface OvalAsked extends OvalSizeAnswers {
   readonly size: { readonly pin: OvalCounts } | { readonly want: FloorWanted }
   readonly start: string
@@ -35,7 +35,7 @@ export function perEndOf(spec: Pick<OvalSizeAnswers, 'perEnd' | 'noneFlat'>, sti
   return gaugeIncreases(stitch, 2, 'more') / 2
 }
 
-/** What each end gains in the `r`-th round as far as it follows the round's stitch, or what is said of that. */
+/** Gain of each end in the `r`-th round as far as it follows the round's stitch, or what is said of that. */
 function perEndIn(spec: OvalSizeAnswers, r: number, gauge: Gauge): number {
   return saidOf(spec.firstStitches, r)?.grows ?? perEndOf(spec, gauge[stitchOfRound(spec, r)])
 }

@@ -10,7 +10,7 @@ import { FLAT_AND_WIDE } from './lyingFlat'
 import type { OvalCounts } from './ovalRounds'
 import { type OvalSizeAnswers, growthTold, type OvalAsked, ovalCounts, perEndOf } from './ovalSizes'
 
-/** What a base's length and width are now. */
+/** A base's length and width now. */
 const sizesNow = (_: object, { part }: QuestionContext) => ({
   lengthCm: tenths(part?.size.floor?.length.cm ?? 20, DIAMETER_CM),
   widthCm: tenths(part?.size.floor?.width.cm ?? 10, DIAMETER_CM),
@@ -31,7 +31,7 @@ function countsNow(spec: object, { gauge }: QuestionContext): OvalCounts {
   return ovalCounts(spec as OvalAsked, gauge)
 }
 
-/** What an oval is asked. */
+/** Questions of an oval. */
 export const fields = {
   size: ways('You give', [
     LENGTH_AND_WIDTH,

@@ -12,7 +12,7 @@ export interface Room extends Footprint {
   readonly layers?: { readonly each: number, readonly count: number }
 }
 
-/** What all contents can say: what they weigh, all of them together. */
+/** Fields of all contents: what they weigh, all of them together. */
 const COMMON = {
   weightKg: optional(
     figure('Weighs', WEIGHT_KG, 'kg', { beside: true, usually: between(0.1, 12), says: 'What all of it weighs, if the maker says.' }),
@@ -27,7 +27,7 @@ export interface ContentKind<K extends string = string, F extends Fields = Field
   readonly kind: K
   readonly name: string
   readonly fields: F
-  /** What a maker begins with who names it. */
+  /** Values that a maker begins with who names it. */
   readonly begins: S
   /** The room that it takes up. */
   readonly room: (contents: S) => Room
@@ -35,7 +35,7 @@ export interface ContentKind<K extends string = string, F extends Fields = Field
    * How large a ball would be that is as hard to push through a hole; nothing of what falls through none.
    */
   readonly leastThroughCm?: (contents: S) => number
-  /** What it is called where it falls out: `a ball`. */
+  /** Its name where it falls out: `a ball`. */
   readonly called: (contents: S) => string
   /** Litres that it takes poured into a net; of what is poured. */
   readonly pouredLitres?: (contents: S) => number

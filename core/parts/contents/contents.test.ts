@@ -13,7 +13,7 @@ const pouch = newDesign('Carrier')
 
 function bagFor(contents: Contents): Design {
   const { base, heightCm } = propose(contents, 'sc', 'main')
-  return { ...pouch, contents, base, wall: stacked([{ band: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' }]) }
+  return { ...pouch, contents, base, wall: stacked([{ kind: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour: 'main' }]) }
 }
 
 const codes = (design: Design) => draft(design).findings.map(({ code }) => code)

@@ -7,10 +7,10 @@ import { box } from './box'
 import { cloth } from './cloth'
 import type { ContentKind, ContentsOf, Room } from './content'
 
-/** What a bag must hold, by kind, as it is offered: the only list of it. */
+/** Contents that a bag must hold, by kind, as they are offered: the only list of them. */
 export const CONTENT_KINDS = [box, bottle, balls, cloth] as const
 
-/** What a bag must hold, as a maker would say it. */
+/** Contents of a bag, as a maker would say them. */
 export type Contents = ContentsOf<(typeof CONTENT_KINDS)[number]>
 
 type AnyContent = ContentKind<string, Fields, Contents>
@@ -39,7 +39,7 @@ export function girthCm({ round, lengthCm, widthCm }: Room): number {
 export const EASE_CM = 1
 export const HEADROOM_CM = 2
 
-/** What a bag for these contents would be: its base, and how tall its wall is. */
+/** A bag for these contents: its base, and how tall its wall is. */
 export interface Proposal {
   readonly base: BaseSpec
   readonly heightCm: number

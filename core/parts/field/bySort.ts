@@ -1,6 +1,6 @@
 import type { Field } from './field'
 
-/** What to do with a field of each sort: a further sort is a further row here, and every reader is told so by its type. */
+/** An action for a field of each sort: a further sort is a further row here, and every reader is told so by its type. */
 export type BySort<R> = { readonly [S in Field['is']]: (field: Extract<Field, { readonly is: S }>) => R }
 
 /** Reads a field by its sort. */

@@ -3,7 +3,7 @@ import type { FabricKind } from '../../things/stitch/dictionary'
 import type { QuestionContext } from './context'
 
 /*
- * What a maker can be asked of a part, said once: how it is asked, what it may be, and what a document means that leaves it out.
+ * Questions about a part, each said once: how it is asked, what it may be, and what a document means that leaves it out.
  * The validated classes, the JSON Schema, the tables of the formats, the page's fields and the random designs of the tests are
  * all made from it (core/bag/design, app, tests/arbitraries).
  */

@@ -26,7 +26,7 @@ function piece(bands: readonly FlatBand[], wanted: number, until?: Parameters<ty
 }
 
 describe('bands to and fro', () => {
-  it.each(FLAT_KINDS.map(({ band: name }) => name))('%s comes out row upon row on every count that it asks for', (name) => {
+  it.each(FLAT_KINDS.map(({ kind: name }) => name))('%s comes out row upon row on every count that it asks for', (name) => {
     for (const wanted of [9, 14, 23, 30]) {
       const { rows, findings } = piece([band(name)], wanted)
       expect(findings.filter(({ weight }) => weight === 'stop')).toEqual([])

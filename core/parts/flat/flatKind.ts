@@ -9,14 +9,14 @@ import type { OwnShare, TextureSwatch } from '../texture/ownSize'
 
 /** A band of rows, as a document holds it: what it is, how tall, in which yarn, and what its kind asks besides. */
 export interface FlatBand extends Bandlike {
-  readonly band: string
+  readonly kind: string
   /** Of a texture: what was counted on a swatch of it. */
   readonly swatch?: TextureSwatch
 }
 
 /** A kind of band worked to and fro. */
 export interface FlatKind {
-  readonly band: string
+  readonly kind: string
   readonly name: string
   readonly does: string
   readonly fields: Fields

@@ -26,7 +26,8 @@ import { narrow } from './narrow'
 export type { FlatBand, FlatKind } from './flatKind'
 
 /*
- * What a flat piece can be stacked from: bands of the wall that can be worked to and fro too, and some that are of rows alone.
+ * Kinds of rows that a flat piece can be stacked from: bands of the wall that can be worked to and fro too, and some that are of rows
+ * alone.
  */
 
 /** Fields that only parts of a wall have: a flat band goes as its piece does. */
@@ -52,7 +53,7 @@ function flat(kind: AnyKind): FlatKind {
   // The swatch of the bag is one of plain stitches already.
   const others = kind.plain ? [...OF_WALLS, 'swatch'] : OF_WALLS
   return {
-    band: kind.band, name: kind.name, does: kind.does,
+    kind: kind.kind, name: kind.name, does: kind.does,
     fields: Object.fromEntries(Object.entries(kind.fields).filter(([name]) => !others.includes(name))),
     asks: (band, repeats) => inRows(band, repeats)?.asks, begins: keeps => kind.begins(keeps),
     work: (band, on, setting) => {
@@ -73,11 +74,11 @@ export const FLAT_KINDS: readonly FlatKind[] = [
   narrow, flat(own as unknown as AnyKind),
 ]
 
-const BY_BAND = new Map(FLAT_KINDS.map(kind => [kind.band, kind]))
+const BY_KIND = new Map(FLAT_KINDS.map(kind => [kind.kind, kind]))
 
 /** The kind of a band of a flat piece. */
-export function flatKindOf({ band }: { readonly band: string }): FlatKind {
-  const kind = BY_BAND.get(band)
+export function flatKindOf({ kind: band }: { readonly kind: string }): FlatKind {
+  const kind = BY_KIND.get(band)
   if (!kind) throw new Error(`no band of a flat piece is called ${band}: documents are checked before they get here`)
   return kind
 }
@@ -88,8 +89,8 @@ export const MOST_FLAT_BANDS = 12
 export function bandsField(label: string, says: string) {
   return oneOfKinds<readonly FlatBand[]>(
     label,
-    'band',
-    FLAT_KINDS.map(({ band, fields, name, does }) => ({ value: band, fields, name, does })),
+    'kind',
+    FLAT_KINDS.map(({ kind: band, fields, name, does }) => ({ value: band, fields, name, does })),
     {
       list: {
         all: 'bands', most: MOST_FLAT_BANDS, least: 1, inRows: true, begin: (band, like, spec) => bandLike(band, like ?? spec),
@@ -101,8 +102,8 @@ export function bandsField(label: string, says: string) {
 
 /** A new band of a kind, keeping of another what both have. */
 export function beginBand(band: string, keeps: Keeps): FlatBand {
-  const kind = flatKindOf({ band })
-  return { band, ...beginnings(kind.fields), size: keeps.size, ...keeps.yarn, ...kind.begins(keeps) } as FlatBand
+  const kind = flatKindOf({ kind: band })
+  return { kind: band, ...beginnings(kind.fields), size: keeps.size, ...keeps.yarn, ...kind.begins(keeps) } as FlatBand
 }
 
 /** A new band of a kind in the place of one, or beside it: as tall, in the same stitch and yarn where both have them. */
@@ -122,5 +123,5 @@ export function stackedOr(bands: readonly FlatBand[] | undefined, stitch: Keeps[
 
 /** Plain rows, as many as asked: what a flat piece begins with. */
 export function plainBand(stitch: 'sc' | 'hdc' | 'dc', rows: number, colour = 'main'): FlatBand {
-  return { band: 'solid', stitch, size: { pin: { rounds: rows } }, colour } as FlatBand
+  return { kind: 'solid', stitch, size: { pin: { rounds: rows } }, colour } as FlatBand
 }

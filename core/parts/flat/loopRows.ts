@@ -69,7 +69,7 @@ function oddRows(rows: number): number {
 
 /** Loop mesh worked flat (craft 8). */
 export const loopRows: FlatKind = {
-  band: 'loop-rows', name: 'loops', does: 'Chains from stitch to stitch, then from loop to loop; always an odd number of rows of them.',
+  kind: 'loop-rows', name: 'loops', does: 'Chains from stitch to stitch, then from loop to loop; always an odd number of rows of them.',
   fields, begins: () => ({}),
   asks: band => loopsTexture(band as LoopRows).asks,
   work: (band, on, setting) => {

@@ -43,7 +43,7 @@ function rowSteps(kind: FabricKind, count: number, change: Narrow['way'] | undef
 
 /** Shaping of a flat piece at its sides (craft 5, panels). */
 export const narrow: FlatKind = {
-  band: 'narrow', name: 'narrower or wider', does: 'Plain rows that change by a stitch at either end, in every so many rows.', fields,
+  kind: 'narrow', name: 'narrower or wider', does: 'Plain rows that change by a stitch at either end, in every so many rows.', fields,
   asks: () => ANY, begins: ({ stitch: like }) => ({ stitch: like }),
   work: (band, on, setting) => {
     const spec = band as Narrow

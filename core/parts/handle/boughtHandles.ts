@@ -83,7 +83,7 @@ function workBoughtHandles(spec: BoughtHandlesSpec, edge: Edge, setting: Setting
 
 /** Bought handles (craft 10). */
 export const boughtHandles = fitted({
-  band: 'bought-handles', name: 'bought handles', does: 'Handles with rings or holes: where their ends go, and how to fix them.', fields,
+  kind: 'bought-handles', name: 'bought handles', does: 'Handles with rings or holes: where their ends go, and how to fix them.', fields,
   tools: ['where-placed'], refusedAs: 'These handles', sample: { spec: spec => ({ ...spec, lengthCm: 10, apartCm: 4 }) },
   begins: ({ aroundCm }) => ({ lengthCm: 38, apartCm: Math.max(2, Math.min(12, tenths(aroundCm / 6, SLOT_CM))) }),
   place: workBoughtHandles,

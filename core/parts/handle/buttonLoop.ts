@@ -62,7 +62,7 @@ function workButtonLoop(spec: ButtonLoopSpec, edge: Edge, setting: Setting): Par
 
 /** A button and its loop (craft 10). */
 export const buttonLoop = fitted({
-  band: 'button-loop', group: 'Closures', name: 'button and loop',
+  kind: 'button-loop', group: 'Closures', name: 'button and loop',
   does: 'A chain loop at the middle of the back over a button on the front.', fields, refusedAs: 'This closure', begins: () => ({}),
   place: workButtonLoop,
   sample: {

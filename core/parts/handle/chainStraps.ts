@@ -30,7 +30,7 @@ function workChainStraps(spec: SlotsSpec, edge: Edge, setting: Setting): PartRes
 
 /** Chain straps: slots from corner to corner (craft 10). */
 export const chainStraps = kind({
-  band: 'chain-straps', group: 'Handles', name: 'chain straps',
+  kind: 'chain-straps', group: 'Handles', name: 'chain straps',
   does: 'A long chain from corner to corner on each face, and a round worked over everything.',
   fields: slotFields('From corner to corner', 'over'), tools: ['where-placed'],
   sample: { on: 'rim', spec: spec => ({ ...spec, chains: { want: { dropCm: 4 } }, width: { want: { widthCm: 8 } }, rounds: 2 }) },

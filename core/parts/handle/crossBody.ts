@@ -80,7 +80,7 @@ function workCrossBody(spec: CrossBodySpec, edge: Edge, setting: Setting): PartR
 
 /** A cord across the body (craft 10). */
 export const crossBody = fitted({
-  band: 'cross-body', name: 'cross-body cord', does: 'A long cord from side to side, worn across the body.', fields,
+  kind: 'cross-body', name: 'cross-body cord', does: 'A long cord from side to side, worn across the body.', fields,
   tools: ['where-placed'], refusedAs: 'This cord', sample: { spec: spec => ({ ...spec, length: { want: { dropCm: 4.6 } } }) },
   begins: () => ({ length: { want: { dropCm: 60 } } }), place: workCrossBody, strengthen: ({ colour }) => [underInstead(colour)],
 })

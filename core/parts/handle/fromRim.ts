@@ -5,7 +5,7 @@ import { FOOT_CM, WIDE_CM } from './onRim'
 import { underInstead } from './strapLength'
 
 /*
- * What straps that grow from the rim have in common: their feet, how they are joined, what is said of it.
+ * Common to straps that grow from the rim: their feet, how they are joined, what is said of it.
  */
 
 /** How the end of a strap that grew from the rim is joined: sewn, or by slip stitches through both. */

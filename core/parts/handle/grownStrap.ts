@@ -180,7 +180,7 @@ function workGrownStrap(spec: GrownStrapSpec, edge: Edge, setting: Setting): Par
 
 /** Straps grown from the rim (craft 10). */
 export const grownStrap = fitted({
-  band: 'grown-strap', name: 'grown strap',
+  kind: 'grown-strap', name: 'grown strap',
   does: 'Rows grown from the rim at one side, over the mouth, joined to the other; or several from front to back.', fields,
   tools: ['where-placed'], refusedAs: 'These straps', sample: { spec: spec => ({ ...spec, wide: 3, length: { want: { dropCm: 4.6 } } }) },
   begins: ({ stitch }) => ({ stitch, length: { want: { dropCm: 28 } } }), place: workGrownStrap, strengthen: widerOnFeet,

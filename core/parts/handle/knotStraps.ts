@@ -117,7 +117,7 @@ function knotFindings(short: Free, long: Free): Finding[] {
 
 /** A knot bag's straps (craft 10). */
 export const knotStraps = fitted({
-  band: 'knot-straps', name: 'knot straps', fields, tools: ['where-placed'], refusedAs: 'These straps',
+  kind: 'knot-straps', name: 'knot straps', fields, tools: ['where-placed'], refusedAs: 'These straps',
   does: 'A short strap around one end of the rim and a long one around the other: the long one passes through the short one.',
   sample: {
     spec: spec => ({

@@ -36,7 +36,7 @@ export const FACE = optional(
   ),
 )
 
-/** What the tool asks that places something on the rim. */
+/** Questions of the tool that places something on the rim. */
 export const PLACED = {
   nudge: count('Moved from the middle', bounds(-500, 500), {
     begins: 0, suffix: 'sts', usually: bounds(-6, 6),
@@ -51,7 +51,7 @@ export const PLACED = {
 /** Where what is placed on the rim goes: in the middle or moved, by the sides as drafted or as the maker marked them anew. */
 export const WHERE = { nudge: { ...PLACED.nudge, unasked: true }, sideAt: optional({ ...PLACED.sideAt, unasked: true }) } as const
 
-/** What is placed on the rim says of where. */
+/** Answers of what is placed on the rim about where. */
 export interface Where {
   readonly nudge: number
   readonly sideAt?: number
@@ -67,7 +67,7 @@ export const WIDE_CM = optional(
   }),
 )
 
-/** What can be said in centimetres of feet and widths. */
+/** Sizes that can be said in centimetres of feet and widths. */
 interface InCm {
   readonly footCm?: number
   readonly wideCm?: number
@@ -86,9 +86,9 @@ function inStitches<S extends object>(spec: S, edge: Edge, setting: Setting): S 
   }
 }
 
-/** What works no round of the bag, and is only placed on its rim. */
+/** A part that works no round of the bag, and is only placed on its rim. */
 interface RimFitting<B extends string, F extends Fields, S = PartSpec<B, F>> {
-  readonly band: B
+  readonly kind: B
   readonly name: string
   readonly does: string
   readonly fields: F
@@ -128,7 +128,7 @@ export function strapsTooWide(what: string, fix?: Fix): Finding {
   return { code: 'straps-too-wide', weight: 'stop', what, ...(fix ? { fix } : {}) }
 }
 
-/** What lies between two spans, in words. */
+/** The gap between two spans, in words. */
 export function between({ gaps: [a, b] }: Placing): string {
   return a === b ? `${a} stitches lie` : `${Math.min(a, b)} and ${Math.max(a, b)} stitches lie`
 }

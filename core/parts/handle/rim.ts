@@ -65,7 +65,7 @@ export function used(
   return number === 2 ? both : both.filter(({ face }) => face.name === picked)
 }
 
-/** What two opposite spans on the faces are taken hold of by, on the front. */
+/** Grips of two opposite spans on the faces, on the front. */
 export function gripOf(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, { firsts, places, gaps, room }: Placing): Grip {
   const on = faces(edge, setting, firsts, places)
   const first = on[0].name === 'front'
@@ -81,7 +81,7 @@ export function gripOf(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, {
 }
 
 /**
- * What straps from side to side show on the front: what lies between their feet there; it is moved by keyboard alone, since both feet
+ * The front of straps from side to side: what lies between their feet there; it is moved by keyboard alone, since both feet
  * move.
  */
 export function gripBetween(edge: Edge, setting: Pick<Setting, 'rounds' | 'turns'>, { firsts: [a, b], places, gaps, room }: Placing): Grip {
@@ -117,7 +117,7 @@ export function sts(first: number, places: number, count: number): string {
   return from <= to ? `sts ${run(from, to)}` : `sts ${run(from, count)} and ${run(1, to)}`
 }
 
-/** What there is to say of a placing that does not come out even: an odd stitch, an axis between two stitches, a nudge. */
+/** Advice on a placing that does not come out even: an odd stitch, an axis between two stitches, a nudge. */
 export function offPlace({ gaps, offSides }: Placing, { nudge }: { readonly nudge: number }, what: string, opposed = true): Finding[] {
   const apart = Math.abs(gaps[0] - gaps[1])
   if (nudge !== 0) {

@@ -16,7 +16,7 @@ import { runsAcross } from './strip'
 import { LINES, sewnBy, SEWN_BY, SEWN_WITH, strandsOf, STRIP } from './strips'
 import { nothingWorked } from './unworked'
 
-/** What makes a strap bear more, and how it is sewn. A further one is a further row. */
+/** Ways that make a strap bear more, and how each is sewn. A further one is a further row. */
 const REINFORCED = [
   { value: 'none', name: 'nothing', sewn: [] },
   {
@@ -153,7 +153,7 @@ function stronger(spec: SewnStrapsSpec, strands: number | undefined): Fix[] {
 
 /** Sewn straps (craft 10). */
 export const sewnStraps = fitted({
-  band: 'sewn-straps', name: 'sewn straps', does: 'Straps worked on their own and sewn on, so far in from each side.', fields,
+  kind: 'sewn-straps', name: 'sewn straps', does: 'Straps worked on their own and sewn on, so far in from each side.', fields,
   tools: ['where-placed'], refusedAs: 'These straps',
   sample: { spec: spec => ({ ...spec, wide: 3, inCm: 2.5, length: { want: { dropCm: 4.6 } } }) },
   begins: ({ stitch, aroundCm }) => ({ stitch, length: { want: { dropCm: 24 } }, inCm: Math.max(1, tenths(aroundCm / 12, IN_CM)) }),

@@ -15,7 +15,7 @@ import { DROP_CM, STRAP_STITCH, USUAL_DROPS } from './strapLength'
 
 export const SLOT_CM = between(1, 100)
 
-/** What the questions look at of one another's answers. */
+/** Answers that the questions look at of one another. */
 interface SlotAnswers {
   readonly corners: number
   readonly rounds: number
@@ -68,7 +68,7 @@ const CHAINS = ways('The chain over each is', [
   ),
 ])
 
-/** What slots ask; `wide` says what their width is. */
+/** Questions of slots; `wide` is the one about their width. */
 export function slotFields<const I extends Into>(wide: string, into: I) {
   return {
     number: oneOrTwo('How many', 'One on each face, mirror images about the sides.'),
@@ -144,7 +144,7 @@ export type Into = 'chains' | 'bumps' | 'over'
 export type SlotsSpec = PartSpec<'slots', SlotFields> | PartSpec<'chain-straps', SlotFields>
 type SlotFields = ReturnType<typeof slotFields>
 
-/** What the slots of a spec come to on an edge. */
+/** Slots of a spec on an edge. */
 export interface Slots {
   /** Stitches that each is to skip; its place is within the rim even where it does not fit there. */
   readonly skipped: number
@@ -242,7 +242,7 @@ export function slotsNeed({ width, stitch }: SlotsSpec, gauge: Setting['gauge'])
   return 2 * (LEAST_BETWEEN + ('pin' in width ? width.pin.stitches : Math.max(1, Math.round(width.want.widthCm / gauge[stitch].width.cm))))
 }
 
-/** What slots ask of the count and leave of it. */
+/** Demand of slots on the count, and their yield. */
 export function slotsDemand(spec: SlotsSpec, gauge: Setting['gauge']): Demand {
   return {
     asks: { ...ANY, least: slotsNeed(spec, gauge) },

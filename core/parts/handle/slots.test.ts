@@ -20,7 +20,7 @@ const setting: WallSetting = {
   accepts: () => true,
 }
 const handles: SlotsSpec = {
-  band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 3,
+  kind: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 3,
   stitch: 'sc', nudge: 0, colour: 'main',
 }
 const on = (count: number, over: Partial<SlotsSpec> = {}, edge: Edge = foundation('stitch', count), at: WallSetting = setting) =>
@@ -209,7 +209,7 @@ describe('slots of any kind', () => {
 
   it('keep their handles through what is worked above: a firm rim knows which of its stitches hang free', () => {
     const below = on(64)
-    const above = rim.work({ band: 'rim', rim: 'slip', colour: 'main' }, below.edge, setting)
+    const above = rim.work({ kind: 'rim', rim: 'slip', colour: 'main' }, below.edge, setting)
     expect(freeOf(above.edge)).toEqual(freeOf(below.edge))
     expect(Array.from(runAt(above.edge)).join('')).toBe(Array.from(runAt(below.edge)).join(''))
     expect(above.rounds[0]!.round.steps).toEqual([each('slst', 92)])
@@ -265,7 +265,7 @@ describe('corners right at the join', () => {
   // Two slots two stitches wide, the narrow gap at the side where the rounds start: 24 - 4 + 12 = 32, and four fewer twice.
   it('are drawn together beside it, as many in every round, where rounds turn', () => {
     const spec = {
-      band: 'slots', number: 2, width: { pin: { stitches: 2 } }, chains: { pin: { chains: 6 } }, into: 'chains', stitch: 'sc', rounds: 3,
+      kind: 'slots', number: 2, width: { pin: { stitches: 2 } }, chains: { pin: { chains: 6 } }, into: 'chains', stitch: 'sc', rounds: 3,
       corners: 2, nudge: -4, colour: 'main',
     } as unknown as SlotsSpec
     const turned: WallSetting = { ...setting, turns: 1, rounds: { style: 'turned', startingChainCounts: false } }
@@ -280,7 +280,7 @@ describe('corners right at the join', () => {
     }
     const turned: WallSetting = { ...setting, turns: 1, rounds: { style: 'turned', startingChainCounts: false } }
     for (const nudge of [-3, -2, -1, 0, 1, 2, 3]) {
-      const spec = { band: 'slots', into: 'chains', stitch: 'sc', colour: 'main', nudge, ...begins } as unknown as SlotsSpec
+      const spec = { kind: 'slots', into: 'chains', stitch: 'sc', colour: 'main', nudge, ...begins } as unknown as SlotsSpec
       const { rounds, findings } = workSlots(spec, withSides(foundation('stitch', 16), [0, 8]), turned)
       expect(findings.filter(({ weight }) => weight === 'stop')).toEqual([])
       expect(rounds.map(({ edge }) => edge.count)).toEqual([10, 16, 16])

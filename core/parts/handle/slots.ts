@@ -15,7 +15,7 @@ import { CORNER_RUN, cornerRounds, SLOT_CM, slotFields, type Slots, slotsDemand,
 import { underInstead, widened } from './strapLength'
 import { tenths } from '../field/context'
 
-/** What was placed, as makers say it: `8, slot 16, 16, slot 16, 8`. */
+/** The placing, as makers say it: `8, slot 16, 16, slot 16, 8`. */
 export function runsWords(before: readonly number[], places: number, count: number): string {
   const parts: string[] = []
   let done = 0
@@ -200,7 +200,7 @@ export function strongerSlots({ colour }: SlotsSpec, strands: number | undefined
 
 /** Slots (craft 10). */
 export const slots = kind({
-  band: 'slots', group: 'Handles', name: 'slots',
+  kind: 'slots', group: 'Handles', name: 'slots',
   does: 'Openings with a chain over each: hand holes, or handles where the chain is longer than what it skips.',
   fields: slotFields('Width of a slot', 'chains'), tools: ['where-placed'],
   sample: { on: 'rim', spec: spec => ({ ...spec, chains: { want: { dropCm: 3.4 } }, width: { want: { widthCm: 3.6 } }, rounds: 2 }) },

@@ -14,7 +14,7 @@ import {
  * A strap worked on its own: plain rows along or across, or bands of any texture across; edged or not.
  */
 
-/** What a strap worked on its own says. */
+/** Answers of a strap worked on its own. */
 export interface OwnStrap {
   readonly worked: StripWay | 'bands'
   /** Stitches across, or rows side by side. */
@@ -38,7 +38,7 @@ function bandsOf({ bands, stitch, colour }: OwnStrap): readonly FlatBand[] {
   return stackedOr(bands, stitch, colour)
 }
 
-/** What lies side by side across a strap: of bands the nearest count that all of them take; or why none does. */
+/** Stitches side by side across a strap: of bands the nearest count that all of them take; or why none does. */
 export function acrossOf(
   spec: OwnStrap,
   { repeats = [] }: Pick<Setting, 'repeats'>,

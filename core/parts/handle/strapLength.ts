@@ -16,7 +16,7 @@ export const USUAL_DROPS = [
 /** The stitch that a strap, a handle or a tab is worked in. */
 export const STRAP_STITCH = stitch(STRIP_STITCHES)
 
-/** What is side by side in a strip: rows, or chains along which it runs. */
+/** Things side by side in a strip: rows, or chains along which it runs. */
 function counted(spec: object): 'rows' | 'chains' {
   return 'worked' in spec && !runsAcross(spec) ? 'chains' : 'rows'
 }
@@ -73,13 +73,13 @@ export function widened(field: string, strands: number | undefined, label: (stra
 /** One strap under the bag in the place of what hangs on its rim. */
 export function underInstead(colour: string): Fix {
   const strap = {
-    band: 'under-strap', worked: 'along', wide: 8, length: { want: { dropCm: SHOULDER_DROP_CM } }, lines: 2, stitch: 'sc', nudge: 0,
+    kind: 'under-strap', worked: 'along', wide: 8, length: { want: { dropCm: SHOULDER_DROP_CM } }, lines: 2, stitch: 'sc', nudge: 0,
     colour,
   }
   return { label: 'A strap under the whole bag instead', changes: [{ path: [], value: strap }] }
 }
 
-/** What carries a cord or strap that is no wider than its feet. */
+/** Strands of a cord or strap that is no wider than its feet. */
 export function widerThanFoot(foot: number): Finding {
   return {
     code: 'strap-wider-than-foot', weight: 'watch', what: `A strap cannot be wider than its feet, so it is worked over ${foot} stitches.`,

@@ -27,13 +27,13 @@ const told = (spec: WallSpec, count = 120) =>
     .join(' ')
 const codes = (spec: WallSpec, count = 120) => fitted(spec, count).findings.map(({ code }) => code)
 
-const grown = { band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', ...placed } as const
+const grown = { kind: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', ...placed } as const
 const knot = {
-  band: 'knot-straps', foot: 9, wide: 7, width: { pin: { stitches: 12 } }, short: { pin: { count: 36 } }, long: { pin: { count: 90 } },
+  kind: 'knot-straps', foot: 9, wide: 7, width: { pin: { stitches: 12 } }, short: { pin: { count: 36 } }, long: { pin: { count: 90 } },
   join: 'slip', ...placed,
 } as const
 const sewn = {
-  band: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { want: { dropCm: 24 } }, inCm: 5, overlapCm: 4, lines: 2,
+  kind: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { want: { dropCm: 24 } }, inCm: 5, overlapCm: 4, lines: 2,
   reinforced: 'none', ...placed,
 } as const
 
@@ -102,7 +102,7 @@ describe('a strap whose whole length is given', () => {
 
   it('of one under the bag is all of it: twice 25 cm up, 30 under, 3 for the seam, and 67 free of 150', () => {
     const under = {
-      band: 'under-strap', worked: 'along', wide: 6, lines: 2, length: { want: { totalCm: 150 } }, ...placed,
+      kind: 'under-strap', worked: 'along', wide: 6, lines: 2, length: { want: { totalCm: 150 } }, ...placed,
     } as const
     expect(fitted(under).pieces![0]!.lengthCm).toBeCloseTo(150, 1)
     expect(fitted(under).handles![0]!.lengthCm).toBeCloseTo(67, 1)
@@ -167,7 +167,7 @@ describe('straps sewn on', () => {
 
 describe('a strap under the bag', () => {
   it('runs along the longer way of a floor that is deeper than long', () => {
-    const strap = { band: 'under-strap', worked: 'along', wide: 8, length: { pin: { count: 120 } }, lines: 2, ...placed } as const
+    const strap = { kind: 'under-strap', worked: 'along', wide: 8, length: { pin: { count: 120 } }, lines: 2, ...placed } as const
     const deep = workWall(strap, foundation('stitch', 120), {
       ...setting,
       floor: { shape: 'rectangle', length: length(12), width: length(30) },
@@ -176,7 +176,7 @@ describe('a strap under the bag', () => {
   })
 
   it('is as long as floor, both sides, what is free and its seam: by hand, 30 and 50 and the free part and 3', () => {
-    const result = fitted({ band: 'under-strap', worked: 'along', wide: 8, length: { pin: { count: 120 } }, lines: 2, ...placed })
+    const result = fitted({ kind: 'under-strap', worked: 'along', wide: 8, length: { pin: { count: 120 } }, lines: 2, ...placed })
     expect(result.pieces![0]!.lengthCm).toBe(30 + 2 * 25 + 60 + 3)
     expect(result.handles![0]).toMatchObject({ lengthCm: 60 })
   })
@@ -204,26 +204,26 @@ describe('what is placed on the rim', () => {
   it('does not stand on handles that are worked in the round', () => {
     const { edge } = slots.work(
       {
-        band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1,
+        kind: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1,
         rounds: 3, ...placed,
       },
       foundation('stitch', 64),
       setting,
     )
     for (const spec of [
-      grown, sewn, { band: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2, colour: 'main' },
-      { band: 'cross-body', cord: 'chain', length: { want: { dropCm: 60 } }, nudge: 0, colour: 'main' },
+      grown, sewn, { kind: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2, colour: 'main' },
+      { kind: 'cross-body', cord: 'chain', length: { want: { dropCm: 60 } }, nudge: 0, colour: 'main' },
     ] as WallSpec[]) {
       expect(fitted(spec, 92, edge).findings).toMatchObject([{ code: 'on-handles', weight: 'stop' }])
     }
     expect(
-      fitted({ band: 'zip', stitch: 'sc', facingCm: 3, colour: 'main' }, 92, edge).findings.some(({ weight }) => weight === 'stop'),
+      fitted({ kind: 'zip', stitch: 'sc', facingCm: 3, colour: 'main' }, 92, edge).findings.some(({ weight }) => weight === 'stop'),
     ).toBe(false)
   })
 })
 
 describe('closures', () => {
-  const button = { band: 'button-loop', buttonCm: 2.5, colour: 'main' } as const
+  const button = { kind: 'button-loop', buttonCm: 2.5, colour: 'main' } as const
 
   it('a loop for a button of 2.5 cm is 12 chains of half a centimetre: twice the button and 0.6 cm, by hand', () => {
     const result = fitted(button)
@@ -233,7 +233,7 @@ describe('closures', () => {
   })
 
   it('a tab\'s hole is as wide as its button, with two stitches at each side, and every row keeps its count', () => {
-    const [piece] = fitted({ band: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2.5, colour: 'main' }).pieces!
+    const [piece] = fitted({ kind: 'tab', stitch: 'sc', wide: 7, lengthCm: 8, buttonCm: 2.5, colour: 'main' }).pieces!
     expect(piece!.rows.map(({ edge }) => edge.count)).toEqual([...Array<number>(12).fill(9), 5, 9, 9, 9])
     expect(piece!.rows[12]!.round.steps).toEqual([
       { do: 'stitch', kind: 'sc', times: 2 }, { do: 'chain', chains: 5 }, { do: 'skip', places: 5 },
@@ -242,12 +242,12 @@ describe('closures', () => {
   })
 
   it('a zip\'s facings are as long as the mouth lies wide, less what turns down at its ends', () => {
-    const [piece] = fitted({ band: 'zip', stitch: 'sc', facingCm: 3, colour: 'main' }).pieces!
+    const [piece] = fitted({ kind: 'zip', stitch: 'sc', facingCm: 3, colour: 'main' }).pieces!
     expect(piece).toMatchObject({ times: 2, lengthCm: 28, widthCm: 3 })
   })
 
   it('a zip that the maker has is told how it goes on: longer, sewn over; shorter by more than 2 cm, the mouth stays open', () => {
-    const zip = (zipCm: number) => ({ band: 'zip', stitch: 'sc', facingCm: 3, zipCm, colour: 'main' }) as const
+    const zip = (zipCm: number) => ({ kind: 'zip', stitch: 'sc', facingCm: 3, zipCm, colour: 'main' }) as const
     expect(fitted(zip(40)).pieces![0]!.advice.join(' ')).toContain('is {12 cm} longer')
     expect(codes(zip(40))).not.toContain('zip-short')
     expect(codes(zip(20))).toContain('zip-short')
@@ -259,18 +259,18 @@ describe('closures', () => {
 describe('bought handles', () => {
   it('stand with their ends as far apart as they are, on stitches of their own', () => {
     const result = fitted({
-      band: 'bought-handles', number: 2, holds: 'rings', lengthCm: 40, apartCm: 12, foot: 3, nudge: 0, colour: 'main',
+      kind: 'bought-handles', number: 2, holds: 'rings', lengthCm: 40, apartCm: 12, foot: 3, nudge: 0, colour: 'main',
     })
     expect(result.handles![0]).toMatchObject({ lengthCm: 40, gapCm: 12, bought: true })
     expect(
-      told({ band: 'bought-handles', number: 2, holds: 'rings', lengthCm: 40, apartCm: 12, foot: 3, nudge: 0, colour: 'main' }),
+      told({ kind: 'bought-handles', number: 2, holds: 'rings', lengthCm: 40, apartCm: 12, foot: 3, nudge: 0, colour: 'main' }),
     ).toContain('sts 16–18 and sts 43–45 on the front')
   })
 })
 
 describe('straps of every sort (craft 10)', () => {
-  const ribbed = { band: 'rib', stitch: 'hdc', front: 1, back: 1, size: { pin: { rounds: 4 } }, colour: 'main' } as const
-  const boxes = { band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' } as const
+  const ribbed = { kind: 'rib', stitch: 'hdc', front: 1, back: 1, size: { pin: { rounds: 4 } }, colour: 'main' } as const
+  const boxes = { kind: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' } as const
   const edged = { along: 'all', rounds: 1, corner: 2 } as const
 
   it('in a texture are as wide as its rows take, and its last band goes on until they are long enough', () => {
@@ -351,7 +351,7 @@ describe('straps of every sort (craft 10)', () => {
 })
 
 describe('a tab (craft 10; common practice, no source)', () => {
-  const tab = { band: 'tab', buttonCm: 2, lengthCm: 8, wide: 9, stitch: 'sc', colour: 'main' } as const
+  const tab = { kind: 'tab', buttonCm: 2, lengthCm: 8, wide: 9, stitch: 'sc', colour: 'main' } as const
 
   it('has its buttonhole in any row, the last one too', () => {
     const rows = (holeRow: number) => fitted({ ...tab, holeRow } as WallSpec).pieces![0]!.rows

@@ -7,7 +7,7 @@ import { WIDE_CM } from './onRim'
 import { runsAcross } from './strip'
 
 /*
- * What straps worked on their own have in common.
+ * Common to straps worked on their own.
  */
 
 const workedOf = (spec: object): string => (spec as { worked: string }).worked
@@ -40,7 +40,7 @@ export const STRIP = {
   edged: EDGED,
 } as const
 
-/** What lies side by side across a strip. */
+/** Stitches side by side across a strip. */
 export function strandsOf(spec: { readonly worked: string }): 'stitches' | 'rows' {
   return runsAcross(spec) ? 'stitches' : 'rows'
 }

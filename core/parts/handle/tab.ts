@@ -139,7 +139,7 @@ function workTab(spec: TabSpec, edge: Edge, setting: Setting): PartResult {
 
 /** A tab (craft 10). */
 export const tab = fitted({
-  band: 'tab', group: 'Closures', name: 'tab', does: 'A tab on the back, grown or sewn on, with a buttonhole of chains.', fields,
+  kind: 'tab', group: 'Closures', name: 'tab', does: 'A tab on the back, grown or sewn on, with a buttonhole of chains.', fields,
   refusedAs: 'This closure', begins: ({ stitch }) => ({ stitch }), place: workTab,
   sample: {
     signs: [

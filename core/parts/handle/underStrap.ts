@@ -20,7 +20,7 @@ const fields = {
 /** A strap that runs under the whole bag and up both sides: the load hangs in it, not on the rim (craft 10). */
 export type UnderStrapSpec = PartSpec<'under-strap', typeof fields>
 
-/** What the two ends of a strap under the bag lie over each other (from memory). */
+/** Lap of the two ends of a strap under the bag (from memory). */
 const SEAM_CM = 3
 
 /** Works a strap that carries the bag from below. */
@@ -77,7 +77,7 @@ function workUnderStrap(spec: UnderStrapSpec, edge: Edge, setting: Setting): Par
 
 /** A strap under the bag (craft 10). */
 export const underStrap = fitted({
-  band: 'under-strap', name: 'strap under the bag', fields, tools: ['where-placed'], refusedAs: 'These straps',
+  kind: 'under-strap', name: 'strap under the bag', fields, tools: ['where-placed'], refusedAs: 'These straps',
   does: 'One strap under the whole bag, sewn up both sides: the load hangs in it. The strongest for weight.',
   sample: { spec: spec => ({ ...spec, wide: 3, length: { want: { dropCm: 4.6 } } }) },
   begins: ({ stitch }) => ({ stitch, length: { want: { dropCm: 28 } } }), place: workUnderStrap,

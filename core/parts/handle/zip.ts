@@ -96,7 +96,7 @@ const TEETH = Array.from({ length: 14 }, (_, i) => `M${-5.2 + i * 0.8} -7.5v1`).
 
 /** A zip (craft 10). */
 export const zip = fitted({
-  band: 'zip', group: 'Closures', name: 'zip', does: 'Two facings for a zip, sewn inside the rim.', fields,
+  kind: 'zip', group: 'Closures', name: 'zip', does: 'Two facings for a zip, sewn inside the rim.', fields,
   begins: ({ stitch }) => ({ stitch }), place: workZip,
   sample: {
     signs: [

@@ -85,5 +85,5 @@ export const GOES = maybe(
   },
 )
 
-/** What every part says that is worked in rounds. */
+/** Fields of every part that is worked in rounds. */
 export const IN_ROUNDS = { goes: GOES } as const

@@ -35,7 +35,7 @@ export const OWN_HOOK = maybe(
   },
 )
 
-/** What of a part can take up as much yarn as there is. */
+/** The size of a part that can take up as much yarn as there is. */
 export const GROWS_BY = [
   { value: 'rounds', name: 'in rounds' }, { value: 'across', name: 'in stitches across' }, { value: 'length', name: 'in length' },
   { value: 'cords', name: 'in the length of its cords' },
@@ -49,18 +49,18 @@ const USE_UP = optional(group(
   { unasked: true, says: 'The part grows until so much of its yarn is left; as it is drafted it has the size that was found for that.' },
 ))
 
-/** What the maker calls a part; where it is asked is at its heading. */
+/** The maker's name for a part; where it is asked is at its heading. */
 export const CALLED = optional(text('Called', 1, 40, {
   unasked: true, says: 'What the maker calls the part, in headings and in the pattern; by what it is if left out.',
 }))
 
-/** What every part of a wall says besides what its own kind asks. */
+/** Fields that every part of a wall has besides those of its own kind. */
 const COMMON = { colour: yarn(), hook: OWN_HOOK, useUp: USE_UP, called: CALLED } as const
 
 /** The spec of a part of the wall, from its kind's fields. */
-export type PartSpec<B extends string, F> = ValuesOf<F & typeof COMMON> & { readonly band: B }
+export type PartSpec<B extends string, F> = ValuesOf<F & typeof COMMON> & { readonly kind: B }
 
-/** What a new part keeps of the one in whose place it comes, or that it comes upon. */
+/** Answers that a new part keeps of the one in whose place it comes, or that it comes upon. */
 export interface Keeps {
   readonly stitch: 'sc' | 'hdc' | 'dc'
   readonly size: { readonly want: { readonly heightCm: number } } | { readonly pin: { readonly rounds: number } }
@@ -70,7 +70,7 @@ export interface Keeps {
   readonly aroundCm: number
 }
 
-/** What can be looked at to say what a part asks and leaves, without working it. */
+/** Context to say the demand and the yield of a part, without working it. */
 export interface PartContext {
   readonly gauge: Gauge
   readonly repeats: readonly Repeat[]
@@ -94,18 +94,18 @@ export interface Sample<S> {
 
 /** A kind of part of the wall: everything that the program knows of it. */
 export interface PartKind<B extends string = string, F extends Fields = Fields, S = PartSpec<B, F>> {
-  readonly band: B
+  readonly kind: B
   readonly group: KindGroup
   readonly name: string
   readonly does: string
-  /** What a part is called in headings; by the kind's name if left out, by its place alone if empty. */
+  /** Name of a part in headings; by the kind's name if left out, by its place alone if empty. */
   readonly title?: (spec: S, repeats: readonly Repeat[]) => string
   readonly fields: F
   readonly tools?: readonly Tool[]
   readonly sample: Sample<S>
   /** How a new one begins from what stands there; what is left out begins as its field says. */
   readonly begins: (keeps: Keeps) => Partial<S>
-  /** What it asks of the count and leaves; nothing if it cannot be worked at all. */
+  /** Its demand on the count and its yield; nothing if it cannot be worked at all. */
   readonly demand: (spec: S, seen: PartContext) => Demand | undefined
   /** The stitch that it is mostly worked in. */
   readonly main: (spec: S, seen: PartContext) => FabricKind

@@ -13,7 +13,7 @@ export interface Inside {
   readonly heightCm: number
 }
 
-/** What carries a net: the edge it grows from, the rim above it, and what is inside; without a rim it goes straight up. */
+/** Support of a net: the edge it grows from, the rim above it, and what is inside; without a rim it goes straight up. */
 export interface NetSupport {
   readonly belowCm: number
   readonly aboveCm?: number

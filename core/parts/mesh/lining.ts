@@ -9,7 +9,7 @@ export interface Piece {
   readonly times: number
 }
 
-/** What the upper edge of a lining is turned in by, on top of its seam (from memory). */
+/** Hem of a lining's upper edge, on top of its seam (from memory). */
 const HEM_CM = 2
 
 /** The pieces of a lining for two flat round motifs so far across: as round as they are, with seams. */

@@ -142,7 +142,7 @@ function looksOf({ motif }: LoopsSpec): string {
   )
 }
 
-/** What a maker is told beside each round: its marker, and to count before fans. */
+/** Remarks beside each round: its marker, and to count before fans. */
 function notesFor(spec: LoopsSpec, plan: Plan, loops: number): (string | undefined)[] {
   const rounds = plan.chains.length
   return plan.chains.map((_, i) => {
@@ -249,14 +249,14 @@ function tighter(spec: LoopsSpec, ballCm: number, gauge: Gauge): Fix[] {
   }
   const boxes: Fix = {
     label: 'Boxes instead of loops',
-    changes: [{ path: [], value: { band: 'boxes', chains: 1, finish: true, size: spec.size, colour: spec.colour } }],
+    changes: [{ path: [], value: { kind: 'boxes', chains: 1, finish: true, size: spec.size, colour: spec.colour } }],
   }
   return [...(chains >= 2 ? [shorter] : []), ...(boxOpening(1, gauge).ballCm < ballCm * SAFE_SHARE ? [boxes] : [])]
 }
 
 /** A net of loops (craft 8). */
 export const loops = kind({
-  band: 'loops', group: 'Mesh', name: 'net',
+  kind: 'loops', group: 'Mesh', name: 'net',
   does: 'Loops of chains, each caught in the middle of one below: it hangs in diamonds and gives.', fields: LOOPS_FIELDS, shapes: true,
   sample: {
     on: 'itself', bare: true,

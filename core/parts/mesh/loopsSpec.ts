@@ -177,7 +177,7 @@ export type LoopsSpec = PartSpec<'loops', typeof LOOPS_FIELDS>
 /** Fans worked back and forth in every so many loops. */
 export type Motif = NonNullable<LoopsSpec['motif']>
 
-/** What a net asks of the count below: a whole number of loops, and a whole number of fans. */
+/** Demand of a net on the count below: a whole number of loops, and a whole number of fans. */
 export function loopsAsks({ skip: skipped, motif }: LoopsSpec): Asks {
   return { multiple: (skipped + 1) * (motif ? motif.between + 1 : 1), plus: 0, least: 2 * (skipped + 1) }
 }

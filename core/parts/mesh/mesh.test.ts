@@ -27,7 +27,7 @@ const setting: WallSetting = {
   accepts: () => true,
 }
 const spec: LoopsSpec = {
-  band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 7 } }, size: { pin: { rounds: 8 } }, ends: 'closed', colour: 'main',
+  kind: 'loops', skip: 1, first: 3, hold: { pin: { chains: 7 } }, size: { pin: { rounds: 8 } }, ends: 'closed', colour: 'main',
 }
 const on = (count: number, over: Partial<LoopsSpec> = {}, edge: Edge = foundation('stitch', count)) =>
   loops.work({ ...spec, ...over }, edge, setting)

@@ -76,7 +76,7 @@ function lies(edgeCm: number, radiusCm: number): Finding[] {
 
 /** Plain rounds, which grow as they go outward, or even out what is within (craft 5, circle). */
 export const disc: MotifKind = {
-  band: 'disc', name: 'plain rounds', does: 'From the ring outward, growing so that they lie flat; or evening out a round of fans.', fields,
+  kind: 'disc', name: 'plain rounds', does: 'From the ring outward, growing so that they lie flat; or evening out a round of fans.', fields,
   work: (band: MotifBand, { edge, radiusCm }: Within, setting: Setting): Outward => {
     const spec = band as Disc
     const size = setting.gauge[spec.stitch]

@@ -52,7 +52,7 @@ function steps(spec: Fans, loops: number): Step[] {
 
 /** A round of fans (craft 8), one in each loop of the net within. */
 export const fans: MotifKind = {
-  band: 'fans', name: 'fans', does: 'A fan in each loop of the round within, solid or open.', fields,
+  kind: 'fans', name: 'fans', does: 'A fan in each loop of the round within, solid or open.', fields,
   work: (band: MotifBand, { edge, last }: Within, setting: Setting): Outward => {
     const spec = band as Fans
     const loops = placesOf(edge, 'space')

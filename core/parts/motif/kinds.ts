@@ -8,19 +8,18 @@ import { ownRounds } from './ownRounds'
 
 export type { MotifBand, MotifKind, Outward, Within } from './motifKind'
 
-/*
- * What a motif is made of, from its ring outward: each kind works its rounds on what the one within left, and lies flat as far as it can
- * (craft 5, panels; craft 8).
+/*  Kinds of rounds that a motif is made of, from its ring outward: each works its rounds on what the one within left, and lies flat as far
+/* as it can (craft 5, panels; craft 8).
  */
 
 /** Every kind of rounds that a motif can have, in the order they are offered. */
 export const MOTIF_KINDS: readonly MotifKind[] = [disc, net, fans, ownRounds]
 
-const BY_BAND = new Map(MOTIF_KINDS.map(kind => [kind.band, kind]))
+const BY_KIND = new Map(MOTIF_KINDS.map(kind => [kind.kind, kind]))
 
 /** The kind of a motif's rounds. */
-export function motifKindOf({ band }: { readonly band: string }): MotifKind {
-  const kind = BY_BAND.get(band)
+export function motifKindOf({ kind: band }: { readonly kind: string }): MotifKind {
+  const kind = BY_KIND.get(band)
   if (!kind) throw new Error(`no rounds of a motif are called ${band}: documents are checked before they get here`)
   return kind
 }
@@ -31,16 +30,16 @@ export const MOST_MOTIF_BANDS = 16
 export function motifField(label: string, says: string) {
   return oneOfKinds<readonly MotifBand[]>(
     label,
-    'band',
-    MOTIF_KINDS.map(({ band, fields, name, does }) => ({ value: band, fields, name, does })),
+    'kind',
+    MOTIF_KINDS.map(({ kind: band, fields, name, does }) => ({ value: band, fields, name, does })),
     { list: { all: 'bands', most: MOST_MOTIF_BANDS, least: 1, begin: (band, like) => motifLike(band, like) }, says },
   )
 }
 
 /** New rounds of a kind in the place of some, or beside them: in the same yarn, and what else both have. */
 function motifLike(band: string, like: object | undefined): object {
-  const { fields } = motifKindOf({ band })
+  const { fields } = motifKindOf({ kind: band })
   const kept = Object.entries(like ?? {}).filter(([name]) => name in fields && name !== 'rounds')
-  return { ...beginnings(fields), ...(band === (like as MotifBand | undefined)?.band ? Object.fromEntries(kept) : {}), band,
+  return { ...beginnings(fields), ...(band === (like as MotifBand | undefined)?.kind ? Object.fromEntries(kept) : {}), kind: band,
     colour: (like as MotifBand | undefined)?.colour ?? 'main' }
 }

@@ -9,9 +9,9 @@ import type { MotifBand } from './kinds'
 /* Half a centimetre wide and half a centimetre tall a single crochet; dc twice as tall (craft 4; from memory); chains as long. */
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
 const setting = fromNothing(gauge, { style: 'joined', startingChainCounts: false })
-const ring = { band: 'disc', stitch: 'dc', rounds: 1, grows: 12, colour: 'main' }
-const net = { band: 'net', rounds: 5, chains: 5, skip: 0, longer: 0, more: 0, colour: 'main' }
-const fans = { band: 'fans', stitch: 'dc', stitches: 5, open: false, between: true, colour: 'main' }
+const ring = { kind: 'disc', stitch: 'dc', rounds: 1, grows: 12, colour: 'main' }
+const net = { kind: 'net', rounds: 5, chains: 5, skip: 0, longer: 0, more: 0, colour: 'main' }
+const fans = { kind: 'fans', stitch: 'dc', stitches: 5, open: false, between: true, colour: 'main' }
 const motif = (...bands: object[]) => workMotif(bands as MotifBand[], setting)
 const loops = ({ rounds }: ReturnType<typeof motif>) => rounds.map(({ edge }) => placesOf(edge, 'space'))
 
@@ -48,13 +48,13 @@ describe('a motif (craft 5, craft 8; common practice, no source)', () => {
   })
 
   it('evens out a round of fans: to as many stitches as lie flat so far out', () => {
-    const made = motif(ring, { ...net, rounds: 1 }, fans, { band: 'disc', stitch: 'sc', rounds: 1, grows: 'by-gauge', colour: 'main' })
+    const made = motif(ring, { ...net, rounds: 1 }, fans, { kind: 'disc', stitch: 'sc', rounds: 1, grows: 'by-gauge', colour: 'main' })
     expect(made.findings).toEqual([])
     expect(made.edge.count * 0.5).toBeCloseTo(2 * Math.PI * made.radiusCm, 0)
   })
 
   it('lies flat as a disc by gauge: from the third on every round is as long as its circle, within half a stitch', () => {
-    const { rounds } = motif({ band: 'disc', stitch: 'sc', rounds: 10, grows: 'by-gauge', colour: 'main' })
+    const { rounds } = motif({ kind: 'disc', stitch: 'sc', rounds: 10, grows: 'by-gauge', colour: 'main' })
     const off = rounds.slice(2).map(({ edge }, i) => Math.abs(edge.count * 0.5 - 2 * Math.PI * (i + 3) * 0.5))
     expect(Math.max(...off)).toBeLessThanOrEqual(0.25 + 1e-9)
   })
@@ -62,7 +62,7 @@ describe('a motif (craft 5, craft 8; common practice, no source)', () => {
   it('takes a repeat of the maker\'s own where it divides, and says where it does not', () => {
     const repeats = [{ id: 'own-1', name: 'spokes', lines: ['dc in next, ch 1, sk next st', 'dc in next, ch 1, sk next ch-sp'] }]
     const own = (grows: number) => workMotif([
-      { band: 'disc', stitch: 'sc', rounds: 1, grows, colour: 'main' }, { band: 'own', repeat: 'own-1', rounds: 2, colour: 'main' },
+      { kind: 'disc', stitch: 'sc', rounds: 1, grows, colour: 'main' }, { kind: 'own', repeat: 'own-1', rounds: 2, colour: 'main' },
     ] as unknown as MotifBand[], { ...setting, repeats })
     expect(own(12).rounds.map(({ edge }) => edge.count)).toEqual([12, 12, 12])
     expect(own(12).radiusCm).toBeCloseTo(0.5 + 2 * 1, 9)

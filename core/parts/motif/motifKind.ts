@@ -6,7 +6,7 @@ import type { WorkedRound } from '../../things/round/workedRound'
 
 /** Rounds of a motif, as a document holds them: what they are, in which yarn, and what their kind asks besides. */
 export interface MotifBand {
-  readonly band: string
+  readonly kind: string
   readonly colour: string
 }
 
@@ -26,7 +26,7 @@ export interface Outward {
 
 /** A kind of rounds of a motif. */
 export interface MotifKind {
-  readonly band: string
+  readonly kind: string
   readonly name: string
   readonly does: string
   readonly fields: Fields

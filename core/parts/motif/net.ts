@@ -121,7 +121,7 @@ function outward(worked: Outward['rounds'], spec: Net, radiusCm: number, { ch }:
 
 /** Rounds of loops (craft 8), from a motif's stitches outward. */
 export const net: MotifKind = {
-  band: 'net', name: 'loops', does: 'Loops of chains that get longer, or more in number, as they go outward.', fields,
+  kind: 'net', name: 'loops', does: 'Loops of chains that get longer, or more in number, as they go outward.', fields,
   work: (band: MotifBand, within: Within, setting: Setting): Outward => {
     const spec = band as Net
     const { edge, radiusCm } = within

@@ -18,7 +18,7 @@ export interface OwnRounds extends MotifBand {
 
 /** A repeat of the maker's own, round upon round (craft 7): it keeps its count, and is evened out by what comes on top. */
 export const ownRounds: MotifKind = {
-  band: 'own', name: 'a repeat of your own', does: 'Typed in the same abbreviations as the pattern, and checked as you type.', fields,
+  kind: 'own', name: 'a repeat of your own', does: 'Typed in the same abbreviations as the pattern, and checked as you type.', fields,
   work: (band: MotifBand, { edge }: Within, setting: Setting): Outward => {
     const { repeat, rounds: wanted, colour } = band as OwnRounds
     const found = setting.repeats?.find(({ id }) => id === repeat)

@@ -50,7 +50,7 @@ export function isWorked(kind: CordKind): boolean {
 /** Cords to choose from. */
 export const CORD_OPTIONS = CORDS.map(({ value, name, does }) => ({ value, name, ...(does ? { does } : {}) }))
 
-/** What a cord comes to. */
+/** Length and way of a cord. */
 export interface Cord {
   /** From end to end, knots made. */
   readonly lengthCm: number
@@ -63,7 +63,7 @@ export interface Cord {
   readonly thickCm: number
 }
 
-/** What the knots at both ends take up (from memory). */
+/** Length for the knots at both ends (from memory). */
 const KNOTS_CM = 6
 /** An opening cord, from its post and back, both ends (from memory). */
 const OPENING_CM = 24

@@ -1,4 +1,4 @@
-/** What a mouth does when its cords are pulled. */
+/** A mouth when its cords are pulled. */
 export interface CordPull {
   /** How far round it goes then. */
   readonly aroundCm: number
@@ -11,7 +11,7 @@ export interface CordPull {
 /** Fabric is about as thick as this share of a stitch's width (from memory). */
 export const THICK_SHARE = 0.6
 
-/** What the mouth is gathered from. */
+/** The edge that the mouth is gathered from. */
 export interface GatheredEdge {
   readonly mouthCm: number
   readonly eyelets: number

@@ -28,13 +28,13 @@ export function oneRound(texture: Texture, ...advice: readonly string[]): Edging
 }
 
 interface EdgingKind<B extends string, F extends Fields> {
-  readonly band: B
+  readonly kind: B
   readonly name: string
   readonly does: string
   readonly title?: () => string
   readonly fields: F
   readonly begins?: (keeps: Keeps) => Partial<PartSpec<B, F>>
-  /** What it is made of, on an edge with spaces or without. */
+  /** Its steps, on an edge with spaces or without. */
   readonly edging: (spec: PartSpec<B, F>, onSpaces: boolean) => Edging
 }
 

@@ -54,7 +54,7 @@ const EYELETS: readonly EyeletMaking[] = [
   { value: 'gaps', name: 'gaps below', does: 'Between the groups of three of the round below: no round of its own.', takes: () => 3 },
 ]
 
-/** What the questions look at of one another's answers. */
+/** Answers that the questions look at of one another. */
 interface EyeletAnswers {
   readonly eyelets: EyeletMaking['value']
   readonly cords?: CordsSpec
@@ -196,7 +196,7 @@ function wide(spec: EyeletsSpec): number {
 const FEWEST = 4
 
 /**
- * What a casing asks of the count: an even number of eyelets, so that a cord leaves on the side it entered. With `evenOut` any
+ * Demand of a casing on the count: an even number of eyelets, so that a cord leaves on the side it entered. With `evenOut` any
  * count will do.
  */
 export function eyeletsAsks(spec: EyeletsSpec): Asks {
@@ -263,7 +263,7 @@ function gapsMissing(edge: Edge): Finding[] {
       ]
 }
 
-/** What there is to watch of a casing's round. */
+/** Findings about a casing's round. */
 function eyeletFindings(over: number, onSpaces: boolean): Finding[] {
   const uneven = `${over} ${over === 1 ? 'eyelet skips' : 'eyelets skip'} a stitch more than the others, spread round: they show as `
     + 'wider gaps.'
@@ -314,7 +314,7 @@ function workEyelets(spec: EyeletsSpec, edge: Edge, setting: Setting): PartResul
 
 /** A casing (craft 9). */
 export const eyelets = kind({
-  band: 'eyelets', group: 'Mouth and edge', name: 'casing', fields, tools: ['threading'], sample: { on: 'fabric' },
+  kind: 'eyelets', group: 'Mouth and edge', name: 'casing', fields, tools: ['threading'], sample: { on: 'fabric' },
   does: 'A round of eyelets for drawstrings, with the cords, how they are threaded, and how the mouth closes.',
   bringsAdjusting: true, begins: ({ yarn: { colour } }) => ({ cords: usualCords(colour) }),
   demand: spec => ({ asks: eyeletsAsks(spec), leaves: stitches => eyeletsGive(spec, stitches) }),

@@ -21,7 +21,7 @@ const setting: WallSetting = {
   gauge, rounds: { style: 'joined', startingChainCounts: false }, index: 3, turns: 0, repeats: [], hook: { hookMm: 4, strands: 1 },
   accepts: () => true,
 }
-const casing: EyeletsSpec = { band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main' }
+const casing: EyeletsSpec = { kind: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main' }
 const cords: CordsSpec = { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour: 'main' }
 
 function plain(count: number): Edge {
@@ -44,7 +44,7 @@ describe('eyelets (common practice, no source)', () => {
   it('36 stitches make 18 boxes', () => expect(on(36).casing!.eyelets).toBe(18))
 
   it('twelve groups of three have twelve gaps, and starts six apart', () => {
-    const groups = wall([{ band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }], 48)
+    const groups = wall([{ kind: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }], 48)
     const gaps = eyelets.work({ ...casing, eyelets: 'gaps' }, groups, setting)
     expect([groups.count, gaps.casing!.eyelets, gaps.rounds.length, gaps.findings.length]).toEqual([36, 12, 0, 0])
     const threading = thread(12, 2)
@@ -197,7 +197,7 @@ describe('a mouth drawn together', () => {
 })
 
 describe('edgings (common practice, no source)', () => {
-  const ruffle: WallSpec = { band: 'ruffle', stitch: 'sc', inEach: 3, every: 3, colour: 'main' }
+  const ruffle: WallSpec = { kind: 'ruffle', stitch: 'sc', inEach: 3, every: 3, colour: 'main' }
 
   it('24 boxes with a ruffle of three each are 72, then 96: 1, 2, 1', () => {
     const { rounds, findings } = workWall(ruffle, on(48).edge, setting)
@@ -209,14 +209,14 @@ describe('edgings (common practice, no source)', () => {
   it('on plain stitches a ruffle takes every second one', () => expect(wall([ruffle], 48).count).toBe(96))
 
   it('shells over six leave five each, picots a point after every single, a rim as many as there were', () => {
-    expect(wall([{ band: 'shells', stitches: 4, colour: 'main' }], 48).count).toBe(40)
-    expect(wall([{ band: 'picots', chains: 3, between: 2, colour: 'main' }], 48).count).toBe(72)
-    expect(wall([{ band: 'rim', rim: 'slip', colour: 'main' }], 48).count).toBe(48)
-    expect(wall([{ band: 'rim', rim: 'reverse', colour: 'main' }], 48).count).toBe(48)
+    expect(wall([{ kind: 'shells', stitches: 4, colour: 'main' }], 48).count).toBe(40)
+    expect(wall([{ kind: 'picots', chains: 3, between: 2, colour: 'main' }], 48).count).toBe(72)
+    expect(wall([{ kind: 'rim', rim: 'slip', colour: 'main' }], 48).count).toBe(48)
+    expect(wall([{ kind: 'rim', rim: 'reverse', colour: 'main' }], 48).count).toBe(48)
   })
 
   it('is refused where it does not divide', () => {
-    expect(workWall({ band: 'shells', stitches: 4, colour: 'main' }, plain(50), setting).findings[0]).toMatchObject({
+    expect(workWall({ kind: 'shells', stitches: 4, colour: 'main' }, plain(50), setting).findings[0]).toMatchObject({
       code: 'does-not-divide',
       weight: 'stop',
     })

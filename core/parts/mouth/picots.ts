@@ -4,7 +4,7 @@ import { edged, oneRound } from './edging'
 
 /** Little points of chain (craft 9). */
 export const picots = edged({
-  band: 'picots', name: 'picots', does: 'Little points of chain between {sc}.',
+  kind: 'picots', name: 'picots', does: 'Little points of chain between {sc}.',
   fields: {
     chains: count('Chains of a point', between(2, 12), { begins: 3, beside: true, usually: between(2, 5) }),
     between: count('Stitches between', between(1, 20), { begins: 1, beside: true, usually: between(1, 4) }),

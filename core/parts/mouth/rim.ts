@@ -29,7 +29,7 @@ const RIMS = [
 
 /** A firm last round (craft 9). */
 export const rim = edged({
-  band: 'rim', name: 'firm rim', title: () => 'rim',
+  kind: 'rim', name: 'firm rim', title: () => 'rim',
   does: 'A last round of {slst} or of {sc} worked backwards: it keeps the mouth from stretching.',
   fields: {
     rim: choice('The rim is of', RIMS, { begins: 'slip' }),

@@ -37,7 +37,7 @@ function ruffleOf(stitch: FabricKind, inEach: number, every: number, onSpaces: b
 
 /** So many stitches in each box, then an increase in every so many (craft 9). */
 export const ruffle = edged({
-  band: 'ruffle', name: 'ruffle', does: 'So many stitches in each box or every second stitch, then increases: it ripples.',
+  kind: 'ruffle', name: 'ruffle', does: 'So many stitches in each box or every second stitch, then increases: it ripples.',
   fields: {
     inEach: count('Stitches in each box', between(1, 8), { begins: 3, beside: true, usually: between(1, 5) }),
     every: count('Then one increase every', between(0, 12), {

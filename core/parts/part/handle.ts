@@ -25,7 +25,7 @@ export interface Handle {
 
 /** How a handle bears its load, as far as that is not its size. */
 export interface Bearing {
-  /** What its strands are. */
+  /** The sort of its strands. */
   readonly strands: 'stitches' | 'rows'
   /** A woven tape along its back takes the pull. */
   readonly taped?: true
@@ -33,7 +33,7 @@ export interface Bearing {
   readonly acrossBody?: true
 }
 
-/** What a part that is placed on the bag's faces is taken hold of by: its span on the front, and what lies beside it there. */
+/** The grip of a part that is placed on the bag's faces: its span on the front, and what lies beside it there. */
 export interface Grip {
   /** How far round the rim its span begins and ends, with the rounds as seen from the right side. */
   readonly span: readonly [number, number]

@@ -85,11 +85,11 @@ export interface Roles {
   readonly rises?: readonly number[]
   /** How far round each round goes, in centimetres, where they differ; `size.circumference` otherwise. */
   readonly arounds?: readonly number[]
-  /** What is said beside each round: markers, counts to check. */
+  /** Remarks beside each round: markers, counts to check. */
   readonly notes?: readonly (string | undefined)[]
-  /** What holds for the whole bag because of it. */
+  /** Notes that hold for the whole bag because of it. */
   readonly bagNotes?: readonly string[]
-  /** What a cord can run through. */
+  /** Eyes that a cord can run through. */
   readonly casing?: Eyelets
   /** Loops that hang as they are held open. */
   readonly net?: Net
@@ -103,7 +103,7 @@ export interface Roles {
   readonly putRight?: readonly PutRightIn[]
   /** It is an edging on the rim: the bag is as wide, and holds as much, without it. */
   readonly trims?: true
-  /** What closes the mouth. */
+  /** The closure of the mouth. */
   readonly closure?: Closure
   /** Of what is placed on the faces: what it is taken hold of by. */
   readonly grip?: Grip
@@ -121,9 +121,9 @@ export interface PartResult extends Roles {
   readonly sidesMoved?: number
   /** Handles that hang on it. */
   readonly handles?: readonly Handle[]
-  /** What is worked on its own for it. */
+  /** Pieces worked on their own for it. */
   readonly pieces?: readonly Piece[]
-  /** What to do before, between or after the rounds that steps do not say. */
+  /** Work before, between or after the rounds that steps do not say. */
   readonly advice?: readonly string[]
 }
 

@@ -1,7 +1,7 @@
 import type { WorkedRound } from '../../things/round/workedRound'
 
 /*
- * What a part can have besides rounds: readers and findings meet these, and ask for no kind of part by name. Handles that hang
+ * Roles of a part besides its rounds: readers and findings meet these, and ask for no kind of part by name. Handles that hang
  * on it and what it is taken hold of by are in handle.ts, what is worked on its own for it in piece.ts.
  */
 

@@ -6,7 +6,7 @@ export interface Stripe {
   readonly rounds: number
 }
 
-/** What every band says: how tall it is, and in which yarn; or in which stripes, from its first round up, over and over. */
+/** Fields of every band: how tall it is, and in which yarn; or in which stripes, from its first round up, over and over. */
 export interface Bandlike {
   readonly size: Size<{ readonly heightCm: number }, { readonly rounds: number }>
   readonly colour: string

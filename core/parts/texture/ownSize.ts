@@ -19,7 +19,7 @@ export interface OwnShare {
   readonly across?: Length
 }
 
-/** What was counted on a swatch of a texture: repeats, or the stitches they stand on, over a width; rounds up a height. */
+/** Counts on a swatch of a texture: repeats, or the stitches they stand on, over a width; rounds up a height. */
 export interface TextureSwatch {
   readonly across: number
   readonly countedIn: 'repeats' | 'stitches'
@@ -28,9 +28,9 @@ export interface TextureSwatch {
   readonly tallCm: number
 }
 
-/** What a texture is made by, its kind and that kind's answers; not how large it is, how it goes, in which yarn and on which hook. */
+/** Identity of a texture, its kind and that kind's answers; not how large it is, how it goes, in which yarn and on which hook. */
 export interface TextureSaid {
-  readonly band: string
+  readonly kind: string
   readonly [answer: string]: unknown
 }
 
@@ -48,7 +48,7 @@ const TEXTURE_SHARE = 0.15
 /** Of a side that was not measured yet: just what the gauge makes of it, in doubt. */
 export const UNMEASURED: Length = { cm: 1, plusMinusCm: TEXTURE_SHARE }
 
-/** What a count on a swatch is good to: half of what is counted (craft 4; common practice, no source). */
+/** Accuracy of a count on a swatch: half of what is counted (craft 4; common practice, no source). */
 const COUNT_ERROR = 0.5
 
 /**

@@ -2,7 +2,7 @@ import { between, count, list, optional, yarn } from '../field/questions'
 
 export const MOST_STRIPES = 24
 
-/** What a stripe says. */
+/** Answers of a stripe. */
 export const STRIPE = {
   colour: yarn({ beside: true }),
   rounds: count('Rounds', between(1, 200), { beside: true, usually: between(1, 4) }),

@@ -108,7 +108,7 @@ export function meanRise({ straight: { cycle }, interlocks }: Texture, gauge: Ga
   return rises.reduce((sum, cm) => sum + cm, 0) / cycle.length
 }
 
-/** What a texture's count comes to: its repeats, each leaving so many. */
+/** Repeats that a texture's count comes to, each leaving so many. */
 export function demandOfTexture({ asks, gives, givesPlus = asks.plus }: Texture): Demand {
   return { asks, leaves: stitches => ((stitches - asks.plus) / asks.multiple) * gives + givesPlus }
 }

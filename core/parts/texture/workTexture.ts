@@ -71,7 +71,7 @@ function overSpaces(texture: Texture, edge: Edge): Finding[] {
     : []
 }
 
-/** What would do instead of a band that nobody could work. */
+/** Remedy for a band that nobody could work. */
 function fewerRounds(stitches: number): Pick<Finding, 'fix'> {
   const rounds = Math.min(MOST_ROUNDS, Math.floor(MOST_STITCHES / 4 / stitches))
   return rounds < 1 ? {} : { fix: { label: `Work ${rounds} rounds of it`, changes: [{ path: ['size'], value: { pin: { rounds } } }] } }

@@ -10,7 +10,7 @@ import { changeEvenly, mostChange } from '../../things/round/changes'
 import type { Edge } from '../../things/round/edge'
 import { fabricInStyle } from '../../things/round/style'
 import { SOLID_STITCHES } from '../band/solid'
-import { ADJUST_BAND, STITCHES_A_CHANGE } from './adjusted'
+import { ADJUST_KIND, STITCHES_A_CHANGE } from './adjusted'
 
 const TO = ways('Adjust to', [
   want(
@@ -127,7 +127,7 @@ function workAdjust(spec: AdjustSpec, edge: Edge, setting: WallSetting): PartRes
   }
 }
 
-/** What it leaves: of one that looks up, whatever all above it can be worked on. */
+/** Its yield: of one that looks up, whatever all above it can be worked on. */
 function demandOf({ to }: AdjustSpec): Demand {
   if ('want' in to) return { asks: ANY, leaves: stitches => stitches, steadies: true }
   const { pin } = to
@@ -138,7 +138,7 @@ function demandOf({ to }: AdjustSpec): Demand {
 
 /** An adjusting round (craft 7). */
 export const adjust = kind({
-  band: ADJUST_BAND,
+  kind: ADJUST_KIND,
   group: 'Shaping',
   name: 'adjusting round',
   fields,

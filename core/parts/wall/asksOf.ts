@@ -2,7 +2,7 @@ import type { PartContext } from '../kind/kind'
 import { asksWords } from '../part/asks'
 import { demandOf, kindOf, type WallSpec } from './wall'
 
-/** What a part asks of the stitches below it, and leaves of them; nothing if it takes any, or comes to a count of its own. */
+/** Demand of a part on the stitches below it, and its yield; nothing if it takes any, or comes to a count of its own. */
 export function asksOfPart(spec: WallSpec, seen: PartContext): string {
   const demand = kindOf(spec).group === 'Shaping' ? undefined : demandOf(spec, seen)
   if (!demand) return ''

@@ -23,7 +23,7 @@ function near(spec: WallSpec, count: number): number | undefined {
 }
 
 describe('what a part leaves of a count', () => {
-  it.each(wallKinds().map(({ band }) => band))('of %s is what working it comes to', (band) => {
+  it.each(wallKinds().map(({ kind }) => kind))('of %s is what working it comes to', (band) => {
     const specs = anyKind(DESIGN_FIELDS.wall, value => value === band) as unknown as fc.Arbitrary<WallSpec>
     let worked = 0
     fc.assert(fc.property(specs, fc.integer({ min: 24, max: 160 }), styles, fc.boolean(), (spec, wish, style, startingChainCounts) => {
@@ -42,9 +42,9 @@ describe('what a part leaves of a count', () => {
   })
 
   it('does not look up but where it says so', () => {
-    const spec: WallSpec = { band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true, colour: 'main' }
+    const spec: WallSpec = { kind: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true, colour: 'main' }
     expect(looksUp(spec)).toBe(true)
-    expect(wallKinds().filter(({ looksUp: up }) => up).map(({ band }) => band)).toEqual(['adjust'])
+    expect(wallKinds().filter(({ looksUp: up }) => up).map(({ kind }) => kind)).toEqual(['adjust'])
     expect(kindOf(spec).main(spec, seen)).toBe('sc')
   })
 })

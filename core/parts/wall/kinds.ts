@@ -33,7 +33,8 @@ import { waves } from '../band/waves'
 import { written } from './written'
 
 /**
- * What a wall can be stacked from, in the order it is offered: the only list of it. A further kind is a line here and a file of its own.
+ * Kinds of parts that a wall can be stacked from, in the order they are offered: the only list of them. A further kind is a line here
+ * and a file.
  */
 export const WALL_KINDS = [
   solid, ridges, rib, pairs, groups, vees, sprigs, waves, hills, boxes, loops, moss, own, panels, eyelets, ruffle, picots, shells, rim,

@@ -18,10 +18,10 @@ const bag = (panels: object): Design => ({
   },
   wall: [
     {
-      id: 'part-1', band: 'panels', colour: 'main', seam: 'sc', sides: { pin: { stitches: 12 } },
+      id: 'part-1', kind: 'panels', colour: 'main', seam: 'sc', sides: { pin: { stitches: 12 } },
       bands: [
-        { band: 'solid', stitch: 'sc', size: { pin: { rounds: 8 } }, colour: 'main' },
-        { band: 'narrow', stitch: 'sc', way: 'narrower', every: 4, size: { pin: { rounds: 12 } }, colour: 'main' },
+        { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 8 } }, colour: 'main' },
+        { kind: 'narrow', stitch: 'sc', way: 'narrower', every: 4, size: { pin: { rounds: 12 } }, colour: 'main' },
       ],
       ...panels,
     },
@@ -66,14 +66,14 @@ describe('panels on a floor (craft 5)', () => {
   })
 
   it('finds the side panel on which rows of a pattern come out: boxes over two and one more, on 48 a half', () => {
-    const boxes = [{ band: 'boxes', chains: 1, finish: true, size: { pin: { rounds: 6 } }, colour: 'main' }]
+    const boxes = [{ kind: 'boxes', chains: 1, finish: true, size: { pin: { rounds: 6 } }, colour: 'main' }]
     const found = draft(bag({ bands: boxes, sides: { want: { widthCm: 6 } } })).parts.at(-1)!
     const [front, side] = found.pieces
     expect([front!.rows[0]!.on.count, side!.rows[0]!.on.count]).toEqual([35, 13])
   })
 
   it('says what is in the way: an odd edge, and bands that no count does for', () => {
-    const odd = bag({ bands: [{ band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 4 } }, colour: 'main' }, { band: 'pairs',
+    const odd = bag({ bands: [{ kind: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 4 } }, colour: 'main' }, { kind: 'pairs',
       size: { pin: { rounds: 4 } }, colour: 'main' }] })
     expect(draft(odd).findings.map(({ code }) => code)).toContain('bands-disagree')
   })

@@ -72,7 +72,7 @@ function sideBandsOf({ sideBands, bands, colour }: PanelsSpec): readonly FlatBan
   return stackedOr(sideBands, stitch, colour)
 }
 
-/** What front and sides ask of their first rows; where bands of one do not go together, what is in the way. */
+/** Demand of front and sides on their first rows; where bands of one do not go together, what is in the way. */
 function asksOfPanels(spec: PanelsSpec, repeats: readonly Repeat[]): { readonly front: Asks, readonly side: Asks } | string {
   const front = asksOfBands(spec.bands, repeats)
   const side = asksOfBands(sideBandsOf(spec), repeats)
@@ -101,7 +101,7 @@ Shares | undefined {
   return undefined
 }
 
-/** What it asks of the count below: that its panels can share it. What it leaves, by working it on nothing. */
+/** Demand on the count below: that its panels can share it. Its yield, by working it on nothing. */
 function demandOf(spec: PanelsSpec, { gauge, repeats }: PartContext): Demand | undefined {
   const asks = asksOfPanels(spec, repeats)
   if (typeof asks === 'string') return undefined
@@ -209,9 +209,9 @@ function workPanels(spec: PanelsSpec, edge: Edge, setting: WallSetting): PartRes
 
 /** Panels (craft 5). */
 export const panels = kind({
-  band: 'panels', group: 'Fabric', name: 'panels',
+  kind: 'panels', group: 'Fabric', name: 'panels',
   does: 'Front, back and sides worked flat on the edge below, seamed, and joined by a round.',
   fields, shapes: true, sample: { on: 'itself', spec: spec => ({ ...spec, bands: [plainBand('sc', 8)] }) },
-  begins: ({ stitch, yarn, size }) => ({ bands: [{ band: 'solid', stitch, size, ...yarn } as FlatBand], colour: yarn.colour }),
+  begins: ({ stitch, yarn, size }) => ({ bands: [{ kind: 'solid', stitch, size, ...yarn } as FlatBand], colour: yarn.colour }),
   demand: demandOf, main: () => 'sc', work: workPanels,
 })

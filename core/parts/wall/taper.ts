@@ -179,7 +179,7 @@ function workTaper(spec: TaperSpec, edge: Edge, setting: WallSetting): PartResul
 
 /** A taper (craft 7, shaping). */
 export const taper = kind({
-  band: 'taper', group: 'Shaping', name: 'taper', does: 'Draws in or opens out to a wanted circumference, evenly over its height.',
+  kind: 'taper', group: 'Shaping', name: 'taper', does: 'Draws in or opens out to a wanted circumference, evenly over its height.',
   fields, tools: ['stripes'], shapes: true,
   sample: { on: 'itself', spec: spec => ({ ...spec, size: { pin: { rounds: 7, stitches: 12 } } }) },
   begins: ({ stitch, size, yarn, aroundCm }) => ({

@@ -33,16 +33,16 @@ function plain(count: number): Edge {
 }
 
 const common = { colour: 'main', size: { pin: { rounds: 5 } } } as const
-type BandSpec = Exclude<Extract<WallSpec, Bandlike>, { readonly band: 'taper' | 'loops' }>
+type BandSpec = Exclude<Extract<WallSpec, Bandlike>, { readonly kind: 'taper' | 'loops' }>
 const textureOf = (spec: BandSpec, repeats: typeof REPEATS): Texture | undefined => kindOf(spec).texture!(spec, repeats)
 
 const SPECS: BandSpec[] = [
-  ...(['solid', 'ridges', 'hills'] as const).map(band => ({ band, stitch: 'hdc' as const, ...common })),
-  ...(['pairs', 'groups', 'vees', 'waves', 'moss'] as const).map(band => ({ band, ...common })),
-  { band: 'rib', stitch: 'dc', front: 1, back: 1, ...common }, { band: 'rib', stitch: 'hdc', front: 2, back: 3, ...common },
-  ...[1, 2, 3].flatMap(chains => [true, false].map(finish => ({ band: 'boxes' as const, chains, finish, ...common }))),
-  { band: 'sprigs', seamStitch: false, ...common }, { band: 'sprigs', seamStitch: true, ...common },
-  ...REPEATS.map(({ id }) => ({ band: 'own' as const, repeat: id, ...common })),
+  ...(['solid', 'ridges', 'hills'] as const).map(band => ({ kind: band, stitch: 'hdc' as const, ...common })),
+  ...(['pairs', 'groups', 'vees', 'waves', 'moss'] as const).map(band => ({ kind: band, ...common })),
+  { kind: 'rib', stitch: 'dc', front: 1, back: 1, ...common }, { kind: 'rib', stitch: 'hdc', front: 2, back: 3, ...common },
+  ...[1, 2, 3].flatMap(chains => [true, false].map(finish => ({ kind: 'boxes' as const, chains, finish, ...common }))),
+  { kind: 'sprigs', seamStitch: false, ...common }, { kind: 'sprigs', seamStitch: true, ...common },
+  ...REPEATS.map(({ id }) => ({ kind: 'own' as const, repeat: id, ...common })),
 ]
 const anySpec = fc.constantFrom(...SPECS)
 const anyStyle = fc.constantFrom<RoundStyle>('spiral', 'joined', 'turned')
@@ -53,11 +53,11 @@ function worked(spec: BandSpec, count: number, style: RoundStyle = 'joined', sta
 
 describe('every texture', () => {
   it('is tried here', () =>
-    expect(new Set(SPECS.map(({ band }) => band))).toEqual(
+    expect(new Set(SPECS.map(({ kind }) => kind))).toEqual(
       new Set(
         wallKinds()
           .filter(({ texture }) => texture)
-          .map(({ band }) => band),
+          .map(({ kind }) => kind),
       ),
     ))
 
@@ -118,28 +118,28 @@ describe('every texture', () => {
       const counts = worked(spec, 6 * asks.multiple + asks.plus)
         .rounds.slice(1)
         .map(({ edge }) => edge.count)
-      expect(new Set(counts).size, spec.band).toBe(1)
+      expect(new Set(counts).size, spec.kind).toBe(1)
     }
   })
 })
 
 describe('common practice, no source', () => {
-  it('48 stitches make twelve groups of three: 36', () => expect(worked({ band: 'groups', ...common }, 48).edge.count).toBe(36))
+  it('48 stitches make twelve groups of three: 36', () => expect(worked({ kind: 'groups', ...common }, 48).edge.count).toBe(36))
 
   it('boxes on 48 are 24', () => {
-    const { edge } = worked({ band: 'boxes', chains: 1, finish: false, ...common }, 48)
+    const { edge } = worked({ kind: 'boxes', chains: 1, finish: false, ...common }, 48)
     expect(placesOf(edge, 'space')).toBe(24)
     expect(placesOf(edge, 'stitch')).toBe(24)
   })
 
   it('boxes of two chains on 48 are 16, and closed off make 48 again', () => {
-    const { rounds, edge } = worked({ band: 'boxes', chains: 2, finish: true, ...common }, 48)
+    const { rounds, edge } = worked({ kind: 'boxes', chains: 2, finish: true, ...common }, 48)
     expect(rounds.map(round => round.edge.count)).toEqual([32, 32, 32, 32, 32, 48])
     expect(edge.count).toBe(48)
   })
 
   it('V\'s on 48 are 16, and filled make 48 again', () => {
-    const { edge } = worked({ band: 'vees', ...common }, 48)
+    const { edge } = worked({ kind: 'vees', ...common }, 48)
     expect(placesOf(edge, 'space')).toBe(16)
     expect(workTexture(solidTexture('sc'), common, edge, setting()).edge.count).toBe(48)
   })
@@ -154,12 +154,12 @@ const standing = (rounds: readonly WorkedRound[], i: number) =>
 
 describe('what stands on what', () => {
   it.each(['joined', 'turned'] as const)('fans stand on singles and singles on fans, in %s rounds', (style) => {
-    const { rounds } = worked({ band: 'waves', ...common }, 24, style)
+    const { rounds } = worked({ kind: 'waves', ...common }, 24, style)
     for (let i = 1; i < rounds.length; i++) expect(new Set(standing(rounds, i)), String(i)).toEqual(new Set(['dc on sc', 'sc on dc']))
   })
 
   it.each(['joined', 'turned'] as const)('singles of fans stand on the middle one of three, in %s rounds', (style) => {
-    const { rounds } = worked({ band: 'waves', ...common }, 24, style)
+    const { rounds } = worked({ kind: 'waves', ...common }, 24, style)
     for (let i = 1; i < rounds.length; i++) {
       const below = rounds[i - 1]!
       for (let made = 0; made < 24; made++) {
@@ -171,13 +171,13 @@ describe('what stands on what', () => {
   })
 
   it.each(['joined', 'turned'] as const)('boxes stand on boxes, in %s rounds', (style) => {
-    const { rounds } = worked({ band: 'boxes', chains: 1, finish: false, ...common }, 24, style)
+    const { rounds } = worked({ kind: 'boxes', chains: 1, finish: false, ...common }, 24, style)
     for (let i = 1; i < rounds.length; i++)
       expect(standing(rounds, i).filter(one => one.startsWith('dc'))).toEqual(Array(12).fill('dc on dc'))
   })
 
   it.each(['joined', 'turned'] as const)('pairs stand between pairs, never within one, in %s rounds', (style) => {
-    const { rounds } = worked({ band: 'pairs', ...common }, 24, style)
+    const { rounds } = worked({ kind: 'pairs', ...common }, 24, style)
     for (let i = 1; i < rounds.length; i++) {
       const { edge } = rounds[i]!
       const below = rounds[i - 1]!.edge
@@ -190,7 +190,7 @@ describe('what stands on what', () => {
   })
 
   it.each(['joined', 'turned'] as const)('the long stitch of a group reaches the middle of what was skipped, in %s rounds', (style) => {
-    const { rounds } = worked({ band: 'groups', ...common }, 24, style)
+    const { rounds } = worked({ kind: 'groups', ...common }, 24, style)
     const second = rounds[1]!
     const anchors = Array.from({ length: 18 }, (_, made) => anchorBelow(second, made)).filter(place => place >= 0)
     // Groups stand on every fourth stitch, so what they skip has its middle two further on.
@@ -200,12 +200,12 @@ describe('what stands on what', () => {
   })
 
   it.each(['joined', 'turned'] as const)('long stitches stand over short ones, in %s rounds', (style) => {
-    const { rounds } = worked({ band: 'moss', ...common }, 24, style)
+    const { rounds } = worked({ kind: 'moss', ...common }, 24, style)
     for (let i = 2; i < rounds.length; i++) expect(new Set(standing(rounds, i))).toEqual(new Set(['dc on sc', 'sc on dc']))
   })
 
   it('ribs stand in columns, seen from the right side, in turned rounds too', () => {
-    const { rounds } = worked({ band: 'rib', stitch: 'dc', front: 2, back: 3, size: { pin: { rounds: 6 } }, colour: 'main' }, 20, 'turned')
+    const { rounds } = worked({ kind: 'rib', stitch: 'dc', front: 2, back: 3, size: { pin: { rounds: 6 } }, colour: 'main' }, 20, 'turned')
     /** Whether each post stands out on the right side. */
     const out = (round: WorkedRound, made: number) => (round.loops[made] === 5) === (round.round.facing === 'right')
     for (let i = 1; i < rounds.length; i++) {
@@ -218,19 +218,19 @@ describe('what stands on what', () => {
 
 describe('height and width, by hand', () => {
   it('a band of doubles 10 cm tall is ten rounds of 1 cm', () => {
-    const { rounds, size } = worked({ band: 'solid', stitch: 'dc', size: { want: { heightCm: 10 } }, colour: 'main' }, 40)
+    const { rounds, size } = worked({ kind: 'solid', stitch: 'dc', size: { want: { heightCm: 10 } }, colour: 'main' }, 40)
     expect(rounds).toHaveLength(10)
     expect(size.height.cm).toBeCloseTo(10, 9)
     expect(size.circumference.cm).toBeCloseTo(20, 9)
   })
 
   it('waves rise as a column of them does, a single and a double by turns: (0.5 + 1) / 2 = 0.75 cm a round, 3 in four', () => {
-    const { size } = worked({ band: 'waves', size: { pin: { rounds: 4 } }, colour: 'main' }, 40)
+    const { size } = worked({ kind: 'waves', size: { pin: { rounds: 4 } }, colour: 'main' }, 40)
     expect(size.height.cm).toBeCloseTo(3, 9)
   })
 
   it('groups lie as wide as the four stitches that each stands on', () => {
-    const { size, edge } = worked({ band: 'groups', ...common }, 48)
+    const { size, edge } = worked({ kind: 'groups', ...common }, 48)
     expect(edge.count).toBe(36)
     expect(size.circumference.cm).toBeCloseTo(24, 9)
   })

@@ -20,7 +20,7 @@ const setting: WallSetting = {
 }
 const edge = foundation('stitch', 78)
 const band = (over: Partial<SolidSpec>, on = edge) =>
-  workWall({ band: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main', ...over }, on, setting)
+  workWall({ kind: 'solid', stitch: 'sc', size: { want: { heightCm: 14 } }, colour: 'main', ...over }, on, setting)
 
 describe('a plain band', () => {
   it('finds the rounds for a height: by hand, 14 cm at 21 rounds in 10 cm are 29.4, so 29, 13.81 cm', () => {
@@ -102,7 +102,7 @@ describe('what is asked', () => {
 })
 
 describe('an adjusting round', () => {
-  const spec: AdjustSpec = { band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: false, colour: 'main' }
+  const spec: AdjustSpec = { kind: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: false, colour: 'main' }
   const on = (count: number, over: Partial<AdjustSpec> = {}, accepts = (n: number) => n % 4 === 0) =>
     adjust.work({ ...spec, ...over }, foundation('stitch', count), { ...setting, accepts })
 
@@ -129,7 +129,7 @@ describe('an adjusting round', () => {
 })
 
 describe('a taper', () => {
-  const spec: TaperSpec = { band: 'taper', stitch: 'sc', size: { want: { heightCm: 10, aroundCm: 30 } }, mirrored: false, colour: 'main' }
+  const spec: TaperSpec = { kind: 'taper', stitch: 'sc', size: { want: { heightCm: 10, aroundCm: 30 } }, mirrored: false, colour: 'main' }
   const on = (count: number, over: Partial<TaperSpec> = {}) => taper.work({ ...spec, ...over }, foundation('stitch', count), setting)
 
   it('draws 78 stitches in to 60 over 21 rounds, by hand: 30 cm of 0.5 cm stitches, 10 cm of rounds', () => {
@@ -188,12 +188,12 @@ describe('a taper', () => {
 describe('a stack, without working it', () => {
   it('comes out at the counts that working it does, or sticks where working stops', () => {
     const parts: WallSpec[] = [
-      { band: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }, { band: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' },
-      { band: 'sprigs', seamStitch: true, size: { pin: { rounds: 1 } }, colour: 'main' },
-      { band: 'own', repeat: 'nubs', size: { pin: { rounds: 2 } }, colour: 'main' },
-      { band: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'main' },
-      { band: 'adjust', stitch: 'sc', to: { pin: { change: 3 } }, mirrored: false, colour: 'main' },
-      { band: 'taper', stitch: 'sc', size: { pin: { rounds: 12, stitches: 48 } }, mirrored: false, colour: 'main' },
+      { kind: 'groups', size: { pin: { rounds: 2 } }, colour: 'main' }, { kind: 'vees', size: { pin: { rounds: 2 } }, colour: 'main' },
+      { kind: 'sprigs', seamStitch: true, size: { pin: { rounds: 1 } }, colour: 'main' },
+      { kind: 'own', repeat: 'nubs', size: { pin: { rounds: 2 } }, colour: 'main' },
+      { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 1 } }, colour: 'main' },
+      { kind: 'adjust', stitch: 'sc', to: { pin: { change: 3 } }, mirrored: false, colour: 'main' },
+      { kind: 'taper', stitch: 'sc', size: { pin: { rounds: 12, stitches: 48 } }, mirrored: false, colour: 'main' },
     ]
     fc.assert(
       fc.property(fc.integer({ min: 12, max: 96 }), fc.array(fc.constantFrom(...parts), { maxLength: 4 }), (count, wall) => {
@@ -208,9 +208,9 @@ describe('a stack, without working it', () => {
           on = top
         }
         const told = comesOut(wall, { gauge: setting.gauge, repeats: REPEATS, hook: { hookMm: 4, strands: 1 } }, count)
-        fc.pre(!(stuckAt >= 0 && ['taper', 'adjust'].includes(wall[stuckAt]!.band)))
+        fc.pre(!(stuckAt >= 0 && ['taper', 'adjust'].includes(wall[stuckAt]!.kind)))
         // A taper to so many stitches ends what comes up from below: what stands above it is not looked at.
-        const steadied = wall.findIndex(({ band }) => band === 'taper')
+        const steadied = wall.findIndex(({ kind }) => kind === 'taper')
         if (steadied >= 0 && (stuckAt < 0 || stuckAt > steadied)) expect(told).toEqual({ count: 48, steadied: true })
         else expect(told).toEqual(stuckAt >= 0 ? { stuckAt } : { count: on.count, steadied: false })
       }),
@@ -222,7 +222,7 @@ describe('a stack, without working it', () => {
 describe('a taper that stands straight', () => {
   const at = (mirrored: boolean, from: number, to: number, rounds: number, every?: number) => {
     const spec: TaperSpec = {
-      band: 'taper', stitch: 'sc', size: { pin: { rounds, stitches: to } }, mirrored, colour: 'main', ...(every ? { every } : {}),
+      kind: 'taper', stitch: 'sc', size: { pin: { rounds, stitches: to } }, mirrored, colour: 'main', ...(every ? { every } : {}),
     }
     const joined = { ...setting, rounds: { style: 'joined', startingChainCounts: false } as const }
     const { rounds: worked } = taper.work(spec, foundation('stitch', from), joined)

@@ -19,12 +19,12 @@ export type WallKind = PartKind<string, Fields, WallSpec>
 const KNOWN = new KnownKinds<WallKind>('kind of part')
 
 /** Makes kinds of part known, in the order they are offered. */
-export function knowParts(kinds: readonly { readonly band: string }[]): void {
-  for (const kind of kinds) KNOWN.know(kind.band, kind as WallKind)
+export function knowParts(kinds: readonly { readonly kind: string }[]): void {
+  for (const kind of kinds) KNOWN.know(kind.kind, kind as WallKind)
 }
 
 /** Whether the kind of a part is known. */
-export function isKnownPart({ band }: { readonly band: string }): boolean {
+export function isKnownPart({ kind: band }: { readonly kind: string }): boolean {
   return KNOWN.has(band)
 }
 
@@ -34,7 +34,7 @@ export function wallKinds(): readonly WallKind[] {
 }
 
 /** The kind of a part. */
-export function kindOf({ band }: { readonly band: string }): WallKind {
+export function kindOf({ kind: band }: { readonly kind: string }): WallKind {
   return KNOWN.of(band)
 }
 
@@ -48,7 +48,7 @@ export function ownGauge(spec: object, seen: Pick<PartContext, 'gauge' | 'hook'>
   return gaugeOnHook(seen.gauge, seen.hook, (spec as { readonly hook?: Hook }).hook)
 }
 
-/** What a part asks of the count below, and what it leaves; nothing of one that cannot be worked. */
+/** Demand of a part on the count below, and its yield; nothing of one that cannot be worked. */
 export function demandOf(spec: WallSpec, seen: PartContext): Demand | undefined {
   return kindOf(spec).demand(spec, { ...seen, gauge: ownGauge(spec, seen) })
 }
@@ -89,7 +89,7 @@ export function comesOut(
 
 /** A new part of a kind, keeping of what stands there what both have. */
 export function beginPart(band: string, keeps: Keeps): WallSpec {
-  return begun(kindOf({ band }) as unknown as AnyKind, keeps) as WallSpec
+  return begun(kindOf({ kind: band }) as unknown as AnyKind, keeps) as WallSpec
 }
 
 /** How tall a part is told to be, where that is all its size says: such a part can take up what others leave. */

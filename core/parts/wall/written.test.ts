@@ -15,10 +15,10 @@ import { demandOf, type WallSpec } from './wall'
 const bag = (lines: readonly string[], below: readonly WallSpec[] = []): Design => ({
   ...newDesign('Written'), gauge: { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }, turnUp: 'plain',
   base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 30 } }, colour: 'main' },
-  repeats: [{ id: 'mine', name: 'my rounds', lines }], wall: stacked([...below, { band: 'written', repeat: 'mine',
+  repeats: [{ id: 'mine', name: 'my rounds', lines }], wall: stacked([...below, { kind: 'written', repeat: 'mine',
     colour: 'main' } as WallSpec]),
 })
-const boxes: WallSpec = { band: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' }
+const boxes: WallSpec = { kind: 'boxes', chains: 1, finish: false, size: { pin: { rounds: 2 } }, colour: 'main' }
 
 describe('rounds written freely', () => {
   it('are worked as they stand: increases at chosen places, a round of another stitch', () => {
@@ -53,7 +53,7 @@ describe('rounds written freely', () => {
       strands: 1 } })!
     expect([29, 30, 33, 34].map(count => divides(count, asks))).toEqual([true, false, true, false])
     expect(leaves(29)).toBe(36)
-    const found = draft({ ...design, wall: stacked([{ band: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true,
+    const found = draft({ ...design, wall: stacked([{ kind: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true,
       colour: 'main' }, ...design.wall]) })
     expect(found.parts.at(-2)!.edge.count).toBe(29)
   })

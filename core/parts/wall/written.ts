@@ -48,7 +48,7 @@ function linesOf({ repeat }: WrittenSpec, repeats: readonly Repeat[]): readonly 
   return repeats.find(({ id }) => id === repeat)?.lines
 }
 
-/** What a new part of rounds begins with: a plain round, on any count. */
+/** The beginning of a new part of rounds: a plain round, on any count. */
 export function firstRounds(id: string): Repeat {
   return { id, name: 'my rounds', lines: ['*sc in next st; rep from * around'] }
 }
@@ -129,7 +129,7 @@ function workWritten(spec: WrittenSpec, edge: Edge, setting: WallSetting): PartR
 
 /** Rounds written freely (craft 7). */
 export const written = kind({
-  band: 'written', group: 'Shaping', name: 'rounds written out', shapes: true,
+  kind: 'written', group: 'Shaping', name: 'rounds written out', shapes: true,
   does: 'Whole rounds in your own words: one of another stitch, or of increases just where you want them.',
   title: ({ repeat }, repeats) => repeats.find(({ id }) => id === repeat)?.name ?? 'rounds written out',
   fields, tools: ['own-round'], sample: { on: 'itself' }, begins: ({ repeats }) => ({ repeat: repeats[0]?.id ?? 'own-1' }),

@@ -164,13 +164,13 @@ describe('the front of a texture', () => {
     frontOf(elevation(draft({ ...newDesign('Pouch'), gauge, base, turnUp: 'plain', wall: stacked([band]), ...over })).at(-1)!)
 
   it('shows the inside through boxes: twelve on the front of 48 stitches', () => {
-    const { holes, threads } = front({ band: 'boxes', chains: 1, finish: false, size, colour: 'main' })
+    const { holes, threads } = front({ kind: 'boxes', chains: 1, finish: false, size, colour: 'main' })
     expect(holes.split('M').length - 1).toBe(12)
     expect(threads).not.toMatch(/NaN|undefined/)
   })
 
   it('has posts stand out where they are worked from the front, and from behind on the wrong side', () => {
-    const rib = { band: 'rib', stitch: 'dc', front: 1, back: 1, size, colour: 'main' } as const
+    const rib = { kind: 'rib', stitch: 'dc', front: 1, back: 1, size, colour: 'main' } as const
     expect(front(rib).posts.split('M').length - 1).toBe(12)
     expect(front(rib, { rounds: { style: 'turned', startingChainCounts: false } }).posts.split('M').length - 1).toBe(12)
   })
@@ -178,7 +178,7 @@ describe('the front of a texture', () => {
   it('lies at the same place whichever hand, mirrored', () => {
     const xs = (path: string) => [...path.matchAll(/[ML](-?[\d.]+) /g)].map(([, x]) => Number(x)).sort((a, b) => a - b)
     const courses = elevation(
-      draft({ ...newDesign('Pouch'), gauge, base, turnUp: 'plain', wall: stacked([{ band: 'vees', size, colour: 'main' }]) }),
+      draft({ ...newDesign('Pouch'), gauge, base, turnUp: 'plain', wall: stacked([{ kind: 'vees', size, colour: 'main' }]) }),
     )
     const [right, left] = [xs(frontOf(courses.at(-1)!).threads), xs(frontOf(courses.at(-1)!, true).threads)]
     expect(left.map(x => -x).reverse()).toEqual(right.map(x => (x === 0 ? -0 : x)))
@@ -190,7 +190,7 @@ describe('the sides of the unrolled wall', () => {
     const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } } as const
     const design = {
       ...newDesign('Pouch'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 80 } }, colour: 'main' },
-      turnUp: 'plain', wall: stacked([{ band: 'solid', stitch: 'sc', size: { pin: { rounds: 30 } }, colour: 'main' }]),
+      turnUp: 'plain', wall: stacked([{ kind: 'solid', stitch: 'sc', size: { pin: { rounds: 30 } }, colour: 'main' }]),
     } as const
     const [, still] = sideLines(draft(design))
     expect(new Set(still.map(({ x }) => x)).size).toBe(1)

@@ -13,7 +13,7 @@ export interface CordFront {
   readonly thickCm: number
 }
 
-/** What a casing needs to be drawn: where it is and what it encloses, drawn together or not. */
+/** A casing to be drawn: where it is and what it encloses, drawn together or not. */
 export interface CasingPlace {
   readonly heightCm: number
   readonly outline: Footprint

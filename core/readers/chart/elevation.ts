@@ -15,9 +15,9 @@ export interface Course {
   readonly colour: string
   readonly bottomCm: number
   readonly heightCm: number
-  /** What the round encloses: how far it reaches to the sides, and from front to back. */
+  /** Outline of the round: how far it reaches to the sides, and from front to back. */
   readonly outline: Footprint
-  /** What the round below encloses; its own for the first. */
+  /** Outline of the round below; its own for the first. */
   readonly under: Footprint
   readonly shape: FloorShape
   readonly worked: WorkedRound

@@ -11,7 +11,7 @@ import { type Course, frontX } from './elevation'
  * its top, narrower towards the bag's sides. Paths are in centimetres, y downwards from the floor.
  */
 
-/** What is drawn of a round: threads, posts that stand out, ridges of free loops, and holes that show the inside. */
+/** The drawing of a round: threads, posts that stand out, ridges of free loops, and holes that show the inside. */
 export interface Front {
   readonly threads: string
   readonly posts: string

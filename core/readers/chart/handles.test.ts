@@ -17,9 +17,9 @@ import { asSvg } from './svg'
 import { unrolled } from './unrolled'
 
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
-const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }
+const plain: WallSpec = { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' }
 const slots: SlotsSpec = {
-  band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 40 } }, into: 'chains', corners: 1, rounds: 3,
+  kind: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 40 } }, into: 'chains', corners: 1, rounds: 3,
   stitch: 'sc', nudge: 0, colour: 'main',
 }
 /** A tube of 64 stitches, 16 cm wide lying flat and 10 cm tall below what is put on it. */
@@ -59,7 +59,7 @@ describe('a handle on the front', () => {
 
   it('lying flat is an arc as long as the strap: walked in a thousand steps', () => {
     const strap: WallSpec = {
-      band: 'sewn-straps', number: 1, worked: 'along', wide: 2, length: { pin: { count: 70 } }, inCm: 3, overlapCm: 0, lines: 1,
+      kind: 'sewn-straps', number: 1, worked: 'along', wide: 2, length: { pin: { count: 70 } }, inCm: 3, overlapCm: 0, lines: 1,
       reinforced: 'none', stitch: 'sc', nudge: 0, colour: 'main',
     }
     const [flat] = handleFronts(draft(bag(strap)), 'flat')
@@ -85,7 +85,7 @@ describe('a handle on the front', () => {
   it('is drawn in half its width where it is folded over a side, and as it lies on the bag', () => {
     const under = draft(
       bag({
-        band: 'under-strap', worked: 'along', wide: 6, length: { pin: { count: 120 } }, lines: 2, stitch: 'sc', nudge: 0, colour: 'main',
+        kind: 'under-strap', worked: 'along', wide: 6, length: { pin: { count: 120 } }, lines: 2, stitch: 'sc', nudge: 0, colour: 'main',
       }),
     )
     const [strap] = handleFronts(under, 'held')
@@ -149,12 +149,12 @@ describe('a handle on the front', () => {
 
   it('is in the middle where the maker marked the sides anew, in slots and in straps', () => {
     const sewn: WallSpec = {
-      band: 'sewn-straps', number: 2, worked: 'along', wide: 4, length: { pin: { count: 60 } }, inCm: 3, overlapCm: 2, lines: 1,
+      kind: 'sewn-straps', number: 2, worked: 'along', wide: 4, length: { pin: { count: 60 } }, inCm: 3, overlapCm: 2, lines: 1,
       reinforced: 'none', stitch: 'sc', nudge: 0, sideAt: 4, colour: 'main',
     }
     for (const top of [{ ...slots, sideAt: 4 }, sewn]) {
       const drafted = draft(
-        bag(top, { wall: stacked([plain, top, ...(top === sewn ? [] : [{ band: 'rim', rim: 'slip', colour: 'main' } as const])]) }),
+        bag(top, { wall: stacked([plain, top, ...(top === sewn ? [] : [{ kind: 'rim', rim: 'slip', colour: 'main' } as const])]) }),
       )
       const [grip] = gripFronts(drafted)
       expect(grip!.leftX + grip!.rightX).toBeCloseTo(0, 0)
@@ -168,7 +168,7 @@ describe('a handle on the front', () => {
   it('stands over the middle of a net as well, whose rounds start ever further on', () => {
     for (const rounds of [6, 9]) {
       const net: WallSpec = {
-        band: 'loops', skip: 1, first: 3, hold: { pin: { chains: 5 } }, size: { pin: { rounds } }, ends: 'closed',
+        kind: 'loops', skip: 1, first: 3, hold: { pin: { chains: 5 } }, size: { pin: { rounds } }, ends: 'closed',
         finish: { inLoop: 2, inStitch: 0 }, colour: 'main',
       }
       const drafted = draft(bag(slots, { wall: stacked([net, plain, { ...slots, width: { pin: { stitches: 8 } } }]) }))
@@ -233,7 +233,7 @@ describe('pieces in the chart', () => {
     const svg = asSvg(
       draft(
         bag({
-          band: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main',
+          kind: 'grown-strap', foot: 7, wide: 7, length: { pin: { count: 60 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour: 'main',
         }),
       ),
     )

@@ -22,7 +22,7 @@ export interface HandleFront {
   readonly behind: boolean
 }
 
-/** What a part that is placed on the front shows and can be taken hold of by. */
+/** The front of a part that is placed there, and its grips. */
 export interface GripFront {
   readonly part: string
   readonly grip: Grip
@@ -49,7 +49,7 @@ interface Place {
   readonly outline: Footprint
   readonly shape: FloorShape
   readonly side: 1 | -1
-  /** What has to be taken off a way from the round's start for the front to begin at 0. */
+  /** Shift of the way from the round's start at which the front begins at 0. */
   readonly turn: number
 }
 
@@ -188,7 +188,7 @@ function pathOf(hanging: Hanging, all: readonly Hanging[], place: Place, as: Han
   )
 }
 
-/** What goes through another strap is drawn before it. */
+/** Draws what goes through another strap before it. */
 function longFirst(all: readonly Hanging[]): Hanging[] {
   const length = ({ handle }: Hanging) => (handle.lies === 'around' ? handle.lengthCm : 0)
   return [...all].sort((a, b) => length(b) - length(a))
@@ -211,7 +211,7 @@ export function handleFronts(draft: Draft, as: HandlesAs, courses: readonly Cour
   })
 }
 
-/** What can be taken hold of on the front: the span of each part that is placed on the faces. */
+/** Grips on the front: the span of each part that is placed on the faces. */
 export function gripFronts(draft: Draft, courses: readonly Course[] = elevation(draft)): GripFront[] {
   let tall = 0
   return draft.parts.flatMap((part): GripFront[] => {

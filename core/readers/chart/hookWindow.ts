@@ -16,12 +16,12 @@ export interface WindowPiece {
   readonly shiftCm: number
   /** Rounds below, as paths, the nearest first. */
   readonly below: readonly string[]
-  /** What is made of the round in hand, and what is still to come of it. */
+  /** Stitches made of the round in hand, and those still to come of it. */
   readonly made: string
   readonly coming: string
 }
 
-/** What is drawn of the work around the hook. */
+/** The drawing of the work around the hook. */
 export interface HookWindow {
   /** Turns and moves the chart: the place that the hook goes into comes to (0, 0), the edge lies on top; as SVG writes it. */
   readonly transform: string

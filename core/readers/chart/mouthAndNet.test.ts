@@ -25,11 +25,11 @@ const bag = (wall: readonly WallSpec[], over: Partial<Design> = {}): Design => (
   ...newDesign('Pouch'), gauge, base: tube, turnUp: 'plain', wall: stacked(wall), ...over,
 })
 const net = {
-  band: 'loops', skip: 1, first: 4, hold: { pin: { chains: 6 } }, size: { pin: { rounds: 5 } }, ends: 'closed', colour: 'main',
+  kind: 'loops', skip: 1, first: 4, hold: { pin: { chains: 6 } }, size: { pin: { rounds: 5 } }, ends: 'closed', colour: 'main',
 } as const
-const plain = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' } as const
+const plain = { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 20 } }, colour: 'main' } as const
 const casing = {
-  band: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main',
+  kind: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false, colour: 'main',
   cords: { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: false, colour: 'main' },
 } as const
 

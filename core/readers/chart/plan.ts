@@ -6,7 +6,7 @@ import { blank, type Chart, type ChartRound, markOf, shapes, stationOf } from '.
 /** How far a head stays inside the line that its round reaches, towards its foot. */
 const HEAD = 0.08
 
-/** What a stitch of a floor's round stands on: a spot on the round below, or of what the round is worked into. */
+/** The spot that a stitch of a floor's round stands on: on the round below, or of what the round is worked into. */
 function footOf(base: LaidOut, round: number, worked: WorkedRound, made: number, head: Spot): Spot {
   const below = base.rounds[round - 1]
   const { from, to } = worked.edge
@@ -46,10 +46,10 @@ export function planOf(draft: Draft): Chart {
   return planOfRounds(draft.parts[0]!, draft.design.hands === 'left')
 }
 
-/** What can be seen from above: rounds, and where their stitches lie. */
+/** The view from above: rounds, and where their stitches lie. */
 type LaidOut = Pick<DraftPart, 'id' | 'rounds' | 'firstRound' | 'size' | 'layOut'>
 
-/** What was seen from above: a floor that stays as it was is looked at once, however the wall changes. */
+/** The last view from above: a floor that stays as it was is looked at once, however the wall changes. */
 const seen = new WeakMap<LaidOut, { left?: Chart, right?: Chart }>()
 
 /** Rounds seen from above. */

@@ -43,7 +43,7 @@ describe('a bag small enough for a shelf of two thousand', () => {
   it('draws a band of many rounds to its top', () => {
     const plain = newDesign('Plain')
     for (const rounds of [28, 29, 30, 31, 55, 61]) {
-      const wall = [{ id: 'high', band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: plain.yarns[0]!.id }] as never
+      const wall = [{ id: 'high', kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: plain.yarns[0]!.id }] as never
       const drafted = draft({ ...plain, wall })
       const { layers } = portraitOf(drafted)
       const top = (paths: readonly string[]) => -Math.min(...paths.flatMap(cornersOf).map(([, y]) => y))

@@ -14,7 +14,7 @@ import { isArched, openingPath, rimCourse, silhouette } from './silhouette'
  * for every state that is kept, so that lists draft nothing.
  */
 
-/** What a layer of a portrait is: the dark of the mouth, fabric with its rows, a net with its cords, what lies behind or before. */
+/** Sorts of layers of a portrait: the dark of the mouth, fabric with its rows, a net with its cords, things behind or before. */
 export type LayerKind = 'inside' | 'fabric' | 'net' | 'strap' | 'behind' | 'bought' | 'cord' | 'button'
 
 /** One layer, in centimetres with the floor's middle at (0, 0), y downwards; drawn in their order. */

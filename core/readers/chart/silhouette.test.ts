@@ -9,7 +9,7 @@ import { handleFronts } from './handles'
 import { crossing, knotted, loopUp } from './knotted'
 import { openingPath, rimCourse, silhouette } from './silhouette'
 
-const plain = (rounds: number): WallSpec => ({ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' })
+const plain = (rounds: number): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main' })
 function bag(form: 'round' | 'tube', ...wall: WallSpec[]) {
   const design = newDesign('Outline')
   const tube = { form: 'tube', stitch: 'sc', size: { want: { flatWidthCm: 26 } }, colour: 'main' } as const

@@ -28,7 +28,7 @@ function bagCalled(name: string) {
   const reading = readDesign({
     ...tote, name: own, note: name, yarns: tote.yarns.map(yarn => ({ ...yarn, name: own })),
     repeats: [{ id: 'own', name: own, lines: ['sc in next'] }],
-    wall: [...tote.wall.slice(0, 1), { id: 'part-own', band: 'own', repeat: 'own', size: { pin: { rounds: 2 } }, colour: 'main' }],
+    wall: [...tote.wall.slice(0, 1), { id: 'part-own', kind: 'own', repeat: 'own', size: { pin: { rounds: 2 } }, colour: 'main' }],
   })
   if (!reading.ok) throw new Error(JSON.stringify(reading.problems))
   return draft(reading.document)

@@ -37,7 +37,7 @@ export interface DraftRecord {
   /** Whether it can be worked from end to end: no finding stops it. */
   readonly finished: boolean
   readonly rounds: readonly (RowRecord & { readonly part: string })[]
-  /** What is worked on its own, row by row. */
+  /** A piece worked on its own, row by row. */
   readonly pieces: readonly {
     readonly part: string
     readonly name: string

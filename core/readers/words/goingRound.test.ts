@@ -14,7 +14,7 @@ import { patternOf, roundLines } from './pattern'
 
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
 const plain = (goes?: Rounds, rounds = 2): WallSpec =>
-  ({ band: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main', ...(goes ? { goes } : {}) })
+  ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds } }, colour: 'main', ...(goes ? { goes } : {}) })
 const bag = (wall: readonly WallSpec[], rounds: Rounds = { style: 'joined', startingChainCounts: false }): Design => ({
   ...newDesign('Mixed'), gauge, rounds, turnUp: 'plain', wall: stacked(wall),
   base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 24 } }, colour: 'main' },
@@ -72,7 +72,7 @@ describe('parts that go round in ways of their own', () => {
   })
 
   it('a texture that is not the same both ways stands in the same columns in both schools, and wherever turning begins', () => {
-    const rib = (goes: Rounds): WallSpec => ({ band: 'rib', stitch: 'hdc', front: 2, back: 1, size: { pin: { rounds: 4 } },
+    const rib = (goes: Rounds): WallSpec => ({ kind: 'rib', stitch: 'hdc', front: 2, back: 1, size: { pin: { rounds: 4 } },
       colour: 'main', goes })
     for (const goes of [TURNED, { ...TURNED, firstStitch: 'last' }, { ...TURNED, turnsAfter: 1 }] as const) {
       const { rounds } = draft(bag([plain(), rib(goes)]))

@@ -16,9 +16,9 @@ import { asRecord } from './asJson'
 import { patternOf, roundLines } from './pattern'
 
 const gauge: Design['gauge'] = { hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } }
-const plain: WallSpec = { band: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }
+const plain: WallSpec = { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }
 const slots: SlotsSpec = {
-  band: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 2,
+  kind: 'slots', number: 2, width: { pin: { stitches: 16 } }, chains: { pin: { chains: 32 } }, into: 'chains', corners: 1, rounds: 2,
   stitch: 'sc', nudge: 0, colour: 'main',
 }
 const joined: Rounds = { style: 'joined', startingChainCounts: false }

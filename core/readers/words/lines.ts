@@ -19,13 +19,13 @@ export interface PatternLine {
   readonly label: string
   readonly words: string
   readonly count: string
-  /** What the round leaves, stitches, spaces and chains in spaces apart. */
+  /** Yield of the round, stitches, spaces and chains in spaces apart. */
   readonly stitches: number
   readonly spaces: number
   readonly chains: number
   /** Said beside the round: markers, what to count, a change of yarn. */
   readonly note?: string
-  /** What happens once, when the line's last round is done. */
+  /** Notes on what happens once, when the line's last round is done. */
   readonly after?: string
   /** The ways its stitches are entered, where they are not the usual one. */
   readonly cards: readonly CardId[]
@@ -47,7 +47,7 @@ function colourNote(draft: Draft, index: number): string | undefined {
   return `change to ${name(change.to)} on the last pull-through. ${old}`
 }
 
-/** What rounds of a bag do at their start: some count their chain, some are turned. */
+/** Ways that rounds of a bag start: some count their chain, some are turned. */
 interface Starts {
   readonly counts: boolean
   readonly turns: boolean
@@ -55,7 +55,7 @@ interface Starts {
 
 const starts = new WeakMap<Draft, Starts>()
 
-/** What a draft's rounds do at their start; looked at once a draft. */
+/** Ways that a draft's rounds start; looked at once a draft. */
 function startsOf(draft: Draft): Starts {
   let found = starts.get(draft)
   if (!found) {

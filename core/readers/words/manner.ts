@@ -14,9 +14,9 @@ export interface Manner {
   readonly repeats: RepeatStyle
 }
 
-/** What the words of a sentence depend on besides its manner. */
+/** Settings that the words of a sentence depend on besides its manner. */
 export interface Speech extends Manner {
-  /** What the bag or the piece starts from, and so what its chains are called. */
+  /** Foundation of the bag or the piece, and so the name of its chains. */
   readonly start: Start
   /** A row: it goes across, not around. */
   readonly across?: boolean
@@ -65,7 +65,7 @@ function firstChainWords({ start }: Speech): string {
   return traitsOf(start).stitched ? 'foundation st made last' : `${ordinal(start.firstInto ?? (start.chains || 2))} ch from hook`
 }
 
-/** What the words of a place depend on: how many there are, and whether `each` of them must be said. */
+/** Settings for the words of a place: how many there are, and whether `each` of them must be said. */
 interface PlaceWording {
   readonly places: number
   readonly each: boolean
@@ -100,7 +100,7 @@ function lotWords(lot: Lot, name: (kind: StitchKind) => string): string {
   return lot.times === 1 ? name(lot.kind) : `${lot.times} ${name(lot.kind)}`
 }
 
-/** What a fan is called, whose rows are told among the special stitches. */
+/** Name of a fan, whose rows are told among the special stitches. */
 export const FAN = 'fan'
 
 function workWords(clause: Working, speech: Speech): string {
@@ -125,7 +125,7 @@ const TOGETHER_IN: Partial<Record<Loop, string>> = {
 
 const AT_HANDLE = { firstChain: 'first ch of the handle', lastChain: 'last ch of the handle' } as const
 
-/** What one of the places that a stitch is drawn together over is called. */
+/** Name of one of the places that a stitch is drawn together over. */
 function drawnOver(sort: Drawing['over'][number]): string {
   return sort === 'firstChain' || sort === 'lastChain' ? AT_HANDLE[sort] : placesOf(sort, 1)
 }
@@ -210,7 +210,7 @@ function fromWords({ from, along }: Opening, slip: string): string {
   return along > 0 ? '' : `beg ${from.into ? 'in same' : 'at the'} ${placesOf(from.sort, 1)} ${from.into ? 'as' : 'of the'} join: `
 }
 
-/** What is done before the first stitch, each piece followed by a mark; nothing if there is nothing. */
+/** Words before the first stitch, each piece followed by a mark; nothing if there is nothing. */
 export function openingWords(opening: Opening, { terms }: Speech): string {
   const { along, turn, chains, skipped, saysNoTurn, evens } = opening
   const slip = stitchName('slst', terms).abbreviation
@@ -260,7 +260,7 @@ export function saySentence({ opening, clauses, ending }: Sentence, speech: Spee
   return `${openingWords(opening, speech)}${body}${endingWords(ending, speech)}`
 }
 
-/** What a round leaves, as makers count it: `(40 sts)`, `(32 sts, 2 ch-32 sps)`, `(30 loops)`. */
+/** Yield of a round, as makers count it: `(40 sts)`, `(32 sts, 2 ch-32 sps)`, `(30 loops)`. */
 export function sayCount({ stitches, spaces, inLoops }: Count): string {
   const number = spaces.reduce((sum, one) => sum + one.number, 0)
   if (inLoops) return `(${number} ${placesOf('loop', number)})`

@@ -1,5 +1,5 @@
 /*
- * What makers call things is theirs: any sign may stand in a name. What leaves the program must still be sound in its own form, so names
+ * Makers' names for things are theirs: any sign may stand in a name. What leaves the program must still be sound in its own form, so names
  * are made harmless where they are written out, and never where they are kept.
  */
 
@@ -33,8 +33,8 @@ export function inMarkdown(text: string): string {
 }
 
 /**
- * What a spreadsheet would run as a formula, behind blanks of whatever sort, signs without width and apostrophes: full-width signs are
- * taken for the others.
+ * Fields that a spreadsheet would run as a formula, behind blanks of whatever sort, signs without width and apostrophes: full-width signs
+ * are taken for the others.
  */
 const FORMULA = /^[\s\u00ad\u200b-\u200f\u2060']*[=+\-@＝＋－＠﹢﹣﹫﹦]|^[\t\r\n]/
 

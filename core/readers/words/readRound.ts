@@ -85,7 +85,7 @@ function ending(words: string, terms: Terms, across: boolean): { readonly join: 
   return { join: across ? 'open' : 'spiral', body: words }
 }
 
-/** What a round is read on besides its places: a row, and the chain of a fresh foundation that its first stitch goes into. */
+/** The place of a round among others: a row, and the chain of a fresh foundation that its first stitch goes into. */
 export interface ReadOn extends Around {
   readonly across?: boolean
   readonly firstInto?: number

@@ -5,7 +5,7 @@ import { STITCHES, STITCH_KINDS, type Terms } from '../../things/stitch/dictiona
 export interface SearchHit {
   readonly sort: 'part' | 'round' | 'term' | 'screen'
   readonly name: string
-  /** What stands beside it. */
+  /** A remark beside it. */
   readonly facts: string
   /** The part, the number of the round, the stitch, or the address. */
   readonly to: string

@@ -26,7 +26,7 @@ export type Into
     | { readonly at: 'same', readonly sort: Sort }
   /** Between the place just passed and the one to come; `again` if the hook was there before. */
     | { readonly at: 'gap', readonly between: 'sts' | 'groups', readonly again: boolean }
-  /** What the next place stands on. */
+  /** The thing that the next place stands on. */
     | { readonly at: 'below' }
   /** The `nth` of the places skipped in the round below, `of` so many. */
     | { readonly at: 'gapBelow', readonly nth: number, readonly of: number }
@@ -65,7 +65,7 @@ export interface Drawing {
   readonly say: 'together'
   readonly kind: StitchKind
   readonly loop: Loop
-  /** What it goes over: places, and single chains of a handle at either end. */
+  /** The places that it goes over, and single chains of a handle at either end. */
   readonly over: readonly (Sort | 'firstChain' | 'lastChain')[]
 }
 
@@ -98,7 +98,7 @@ export interface Opening {
   /** Slip stitches along the edge below to the new start, before anything else. */
   readonly along: number
   readonly chains: number
-  /** What the chains stand for: a first stitch, and chains of a space after it. */
+  /** The things that the chains stand for: a first stitch, and chains of a space after it. */
   readonly counts?: { readonly kind: StitchKind, readonly spaceChains: number }
   /** Whether it is said that the chains do not count. */
   readonly saysUncounted: boolean
@@ -128,7 +128,7 @@ export type Ending
     | { readonly end: 'joinSpace' }
     | { readonly end: 'closing', readonly chains: number, readonly kind: StitchKind }
 
-/** What a round leaves, as makers count it. */
+/** Yield of a round, as makers count it. */
 export interface Count {
   readonly stitches: number
   /** Spaces by their number of chains, in the order they first come. */

@@ -1,6 +1,6 @@
 import { STITCH_KINDS, STITCHES, type Terms } from '../../things/stitch/dictionary'
 
-/** What short forms are called when they are said; stitches come from the dictionary. */
+/** Short forms as they are said; stitches come from the dictionary. */
 const SAID: readonly (readonly [RegExp, string])[] = [
   [/\bsts\b/gi, 'stitches'], [/\bst\b/gi, 'stitch'], [/\bsps\b/gi, 'spaces'], [/\bsp\b/gi, 'space'], [/\bchs\b/gi, 'chains'],
   [/\bsk\b/gi, 'skip'], [/\bbeg\b/gi, 'begin'], [/\brep\b/gi, 'repeat'], [/[[\]{}()]/g, ','], [/;/g, ','],

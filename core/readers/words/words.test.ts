@@ -163,8 +163,8 @@ describe('the abbreviations of textures', () => {
   const bag: Design = {
     ...newDesign('Bag'), gauge, base: { form: 'tube', stitch: 'sc', size: { pin: { stitches: 48 } }, colour: 'main' }, turnUp: 'plain',
     wall: stacked([
-      { band: 'rib', stitch: 'dc', front: 1, back: 1, size, colour: 'main' }, { band: 'vees', size, colour: 'main' },
-      { band: 'adjust', stitch: 'sc', to: { pin: { change: -4 } }, mirrored: false, colour: 'main' },
+      { kind: 'rib', stitch: 'dc', front: 1, back: 1, size, colour: 'main' }, { kind: 'vees', size, colour: 'main' },
+      { kind: 'adjust', stitch: 'sc', to: { pin: { change: -4 } }, mirrored: false, colour: 'main' },
     ]),
   }
   const shorts = (terms: 'us' | 'uk') => patternOf(draft(bag), terms).abbreviations.map(({ short }) => short)

@@ -2,7 +2,7 @@ import { combinedShare, type Length, withUncertainty } from '../measure/length'
 import { FABRIC_KINDS, type FabricKind, STITCHES, type StitchKind } from '../stitch/dictionary'
 import type { SwatchExtent } from './uneven'
 
-/** What the maker counted on a swatch in one stitch kind. */
+/** The maker's counts on a swatch in one stitch kind. */
 export interface SwatchCount {
   /** Stitches across `overCm`. */
   readonly stitches: number
@@ -26,7 +26,7 @@ export interface Swatch {
   readonly learnt?: LearntGauge
 }
 
-/** What finished bags taught of a gauge: from how many, and within how much the next one's sizes lie, nine times of ten. */
+/** Lesson of finished bags about a gauge: from how many, and within how much the next one's sizes lie, nine times of ten. */
 export interface LearntGauge {
   readonly bags: number
   readonly widePercent: number
@@ -54,7 +54,7 @@ export interface StitchSize {
 /** The size of every stitch kind on this maker's hook. */
 export type Gauge = Readonly<Record<StitchKind, StitchSize>>
 
-/** What a count is good to: half a stitch, or half a round (craft 4; common practice, no source). */
+/** Accuracy of a count: half a stitch, or half a round (craft 4; common practice, no source). */
 const COUNT_ERROR = 0.5
 
 /** Further doubt in a kind that was not itself measured (from memory). */

@@ -9,7 +9,7 @@ export interface Evidence {
   readonly height?: Length
 }
 
-/** What a tape laid over finished work is good to (from memory). */
+/** Accuracy of a tape laid over finished work (from memory). */
 export const TAPE_CM = 0.3
 
 /** A stitch's size from a length of so many stitches, as sure as the tape. */

@@ -38,7 +38,7 @@ export function formatKg(kg: number, units: Units): string {
   return units === 'in' ? `${(kg / KG_PER_POUND).toFixed(1)} lb` : `${kg.toFixed(1)} kg`
 }
 
-/** What is shown of a unit with inches, and how much of the unit one of it is. */
+/** The unit shown with inches, and how much of the metric one it is. */
 const WITH_INCHES: Readonly<Record<string, { readonly unit: string, readonly each: number }>> = {
   g: { unit: 'oz', each: GRAMS_PER_OUNCE }, kg: { unit: 'lb', each: KG_PER_POUND }, m: { unit: 'yd', each: METRES_PER_YARD },
 }

@@ -1,6 +1,6 @@
 import type { Length } from './length'
 
-/** What the maker's tape is marked in. */
+/** Marks of the maker's tape. */
 export type Units = 'cm' | 'in'
 
 /** Centimetres in an inch: exact by the international yard and pound agreement of 1959. */

@@ -29,7 +29,7 @@ export function parseNumber(text: string): number | undefined {
 }
 
 /**
- * What a maker types for a length, in centimetres. A unit behind the figure (`cm`, `mm`, `in`, `"`) beats `units`.
+ * Reads a length as a maker types it, in centimetres. A unit behind the figure (`cm`, `mm`, `in`, `"`) beats `units`.
  * Nothing if it cannot be read.
  */
 export function parseLengthCm(text: string, units: Units): number | undefined {

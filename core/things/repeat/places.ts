@@ -1,7 +1,7 @@
 import type { Aim, GroupStep, Landmark, Loop } from '../round/step'
 import { type Piece, Unreadable } from './piece'
 
-/** What a line is read on, where it speaks of all there is: how many places, how many of them spaces, and what a fan is. */
+/** Edge that a line is read on, where it speaks of all there is: how many places, how many of them spaces, and what a fan is. */
 export interface Around {
   readonly places: number
   readonly spaces: number

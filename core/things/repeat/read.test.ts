@@ -75,8 +75,8 @@ describe('reading what the words write (law 2)', () => {
       colour: 'main', size: { pin: { rounds: 1 } }, stitch: 'dc', front: 1, back: 2, seamStitch: true, chains: 2, finish: true,
       repeat: REPEATS[0].id,
     }
-    for (const { band, texture } of wallKinds().filter(kind => kind.texture)) {
-      const { straight, turned } = texture!({ ...more, band } as unknown as WallSpec, REPEATS)!
+    for (const { kind: band, texture } of wallKinds().filter(kind => kind.texture)) {
+      const { straight, turned } = texture!({ ...more, kind: band } as unknown as WallSpec, REPEATS)!
       for (const round of [straight, turned ?? straight].flatMap(({ setUp, cycle }) => [...setUp, ...cycle])) {
         const again = readSteps(words(round.repeat, terms), terms)
         expect(again.ok && words(again.steps, terms), band).toBe(words(round.repeat, terms))

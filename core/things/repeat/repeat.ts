@@ -9,7 +9,7 @@ export interface Repeat {
   readonly lines: readonly string[]
 }
 
-/** What is wrong with a line: which one, from which character for how many, and what to change. */
+/** Trouble with a line: which one, from which character for how many, and what to change. */
 export interface LineTrouble {
   readonly line: number
   readonly at: number

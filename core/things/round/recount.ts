@@ -79,7 +79,7 @@ export function countedPlaces({ kinds }: Pick<Edge, 'kinds'>, sort: Sort): numbe
   return number
 }
 
-/** What the places of an edge are made of if another number of them is there; nothing where none is left, or none was counted. */
+/** Kinds of the places of an edge if another number of them is there; nothing where none is left, or none was counted. */
 function recounted(edge: Edge, sort: Sort, wanted: number): readonly number[] | undefined {
   const number = countedPlaces(edge, sort)
   if (wanted < 1 || number < 1) return undefined

@@ -77,7 +77,7 @@ export interface GroupStep {
 export interface SkipStep {
   readonly do: 'skip'
   readonly places: number
-  /** What is passed over, for the words alone, where the maker said so; else the edge tells. */
+  /** The places passed over, for the words alone, where the maker said so; else the edge tells. */
   readonly of?: 'space' | 'loop'
   /** So many spaces or loops, passing any stitch tops on the way, as stitches that aim at spaces do. */
   readonly aim?: 'space'
@@ -96,7 +96,7 @@ export interface RepeatStep {
   readonly steps: readonly Step[]
 }
 
-/** What the hook does once, or so many times over. */
+/** One act of the hook, or the same so many times over. */
 export type Step = StitchStep | TogetherStep | GroupStep | SkipStep | ChainStep | RepeatStep
 
 /** `times` stitches, one in each of the next places. */

@@ -20,7 +20,7 @@ export const MOST_MADE = 250_000
  */
 export const EACH_ROUND = 20
 
-/** What may still be made. */
+/** The stitches that may still be made. */
 export interface StitchBudget {
   readonly most: number
   made: number

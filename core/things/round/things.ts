@@ -115,7 +115,7 @@ export class Things {
     this.count = end
   }
 
-  /** What is made: the places of the edge it leaves, and how each was worked. */
+  /** Things that a round makes: the places of the edge it leaves, and how each was worked. */
   made(): Pick<Edge, 'count' | 'kinds' | 'chains' | 'from' | 'to'> & Pick<WorkedRound, 'stitches' | 'loops' | 'aims'> {
     const { count } = this
     return {

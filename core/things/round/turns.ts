@@ -15,7 +15,7 @@ function sameAt(keys: readonly string[], a: number, b: number, length: number): 
   return true
 }
 
-/** What comes most often from a place on: the pattern that reaches furthest, of two as far the shorter. */
+/** The most frequent pattern from a place on: the one that reaches furthest, of two as far the shorter. */
 function patternFrom(keys: readonly string[], from: number): { readonly length: number, readonly times: number } {
   let best = { length: 1, times: timesFrom(keys, from, 1) }
   for (let length = 2; length <= LONGEST; length++) {

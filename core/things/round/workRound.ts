@@ -58,7 +58,7 @@ function apart(a: number, b: number, count: number): readonly [number, number] {
   return a !== b || count < 2 ? [a, b] : [a, (a + (count >> 1)) % count]
 }
 
-/** What became of the handles of the edge below: a thing made belongs to one if all that it stands on does. */
+/** Carries the handles of the edge below on: a thing made belongs to one if all that it stands on does. */
 function carryFree(on: Edge, { count, from, to }: Pick<Edge, 'count' | 'from' | 'to'>): FreeRun[] {
   const below = runAt(on)
   const at = new Uint8Array(count)

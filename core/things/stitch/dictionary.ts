@@ -19,7 +19,7 @@ export const STITCHES = Object.fromEntries(STITCH_ROWS.map(row => [row.kind, row
 /** Every kind as a small number, so that a round of thousands can be kept in a byte each. */
 export const STITCH_CODE = Object.fromEntries(STITCH_KINDS.map((kind, code) => [kind, code])) as Readonly<Record<StitchKind, number>>
 
-/** What a stitch is called in the maker's vocabulary. */
+/** A stitch's names in the maker's vocabulary. */
 export function stitchName(kind: StitchKind, terms: Terms): StitchName {
   return STITCHES[kind][terms]
 }

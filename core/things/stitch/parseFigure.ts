@@ -2,7 +2,7 @@ import { GRAMS_PER_OUNCE, KG_PER_POUND, METRES_PER_YARD } from '../measure/amoun
 import { parseNumber } from '../measure/parse'
 import { hookNamed } from './hooks'
 
-/** What units typed behind a figure come to, in the unit that is asked for. */
+/** Factors of units typed behind a figure, to the unit that is asked for. */
 const UNITS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
   kg: { kg: 1, g: 0.001, lb: KG_PER_POUND, lbs: KG_PER_POUND, oz: GRAMS_PER_OUNCE / 1000 },
   g: { g: 1, kg: 1000, oz: GRAMS_PER_OUNCE, lb: KG_PER_POUND * 1000, lbs: KG_PER_POUND * 1000 },
@@ -14,7 +14,7 @@ const UNITS: Readonly<Record<string, Readonly<Record<string, number>>>> = {
 }
 
 /**
- * What a maker types where a figure with a unit is asked: `2,5`, `20 sts`, `2 lb` where kilograms are; where millimetres are, which are of
+ * Reads a figure with a unit as a maker types it: `2,5`, `20 sts`, `2 lb` where kilograms are; where millimetres are, which are of
  * hooks, also their names (`H-8`). Nothing if it cannot be read.
  */
 export function parseFigure(text: string, unit = ''): number | undefined {

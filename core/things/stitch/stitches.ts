@@ -1,4 +1,4 @@
-/** What a stitch is called in one vocabulary. */
+/** A stitch's names in one vocabulary. */
 export interface StitchName {
   readonly name: string
   readonly abbreviation: string

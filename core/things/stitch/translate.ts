@@ -17,7 +17,7 @@ import { STITCHES, type StitchKind, type Terms } from './dictionary'
  *     {3 stitch|stitches}  so many of something, in the singular or the plural
  */
 
-/** What a text is told in: the maker's vocabulary, and what their tape is marked in. */
+/** Options of translating: the maker's vocabulary, and the marks of their tape. */
 export interface TranslateOptions {
   readonly terms: Terms
   readonly units: Units

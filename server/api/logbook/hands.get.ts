@@ -1,5 +1,5 @@
 import { answerText } from '../../requests/answer'
 import { cachedSkill } from '../../jobs/skillCache'
 
-/** What the maker's hands have taught. */
+/** The maker's skill. */
 export default defineEventHandler(async event => answerText(event, (await cachedSkill()).text))

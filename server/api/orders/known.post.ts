@@ -16,7 +16,7 @@ function isLine(line: unknown): line is LineAsked {
   return isObject(line) && typeof line.bag === 'string' && typeof line.name === 'string'
 }
 
-/** What is known of the bags of some orders: what one takes, and how far those on the hook are. */
+/** Context of some orders: the work of one of each bag, and how far those on the hook are. */
 export default defineEventHandler(async (event) => {
   const { zone, on, lines } = soundWhen(asked(KnownRequest, await jsonBody(event)))
   if (!Array.isArray(lines) || lines.length > MOST_LINES || !lines.every(isLine))

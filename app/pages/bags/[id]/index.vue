@@ -29,7 +29,7 @@ function watchWorst(): void {
   void nextTick(() => document.querySelector('.findings')?.scrollIntoView({ block: 'center' }))
 }
 
-/** What is dragged along the rim is one edit, however far. */
+/** A drag along the rim is one edit, however far. */
 function nudge(part: string, to: number): void {
   bag.change('Move the handles', [{ path: ['wall', part, 'nudge'], value: to }], `${part}.nudge`)
 }

@@ -1,4 +1,4 @@
 import { versions } from '../../../../db/repositories'
 
-/** What a bag was at the end of earlier sittings, the latest first. */
+/** Earlier states of a bag, at the end of sittings, the latest first. */
 export default defineEventHandler(event => versions().list(getRouterParam(event, 'id')!))

@@ -1,0 +1,9 @@
+import { upToDate } from '../../bag/design/migrate'
+import type { MakeEvent } from './event'
+
+/** An event that was kept by an earlier version of the program: its plan as this version writes it; others as they are. */
+export function storedEvent(event: MakeEvent): MakeEvent {
+  if (!('plan' in event)) return event
+  const plan = upToDate(event.plan)
+  return plan === event.plan ? event : { ...event, plan }
+}
