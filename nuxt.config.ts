@@ -77,7 +77,10 @@ export default defineNuxtConfig({
   },
   typescript: {
     strict: true,
-    tsConfig: { ...decorators, include: ['../tests/app/**/*.ts', '../tests/arbitraries/**/*.ts'] },
+    tsConfig: {
+      ...decorators, vueCompilerOptions: { checkUnknownComponents: true },
+      include: ['../tests/app/**/*.ts', '../tests/arbitraries/**/*.ts'],
+    },
     sharedTsConfig: decorators,
     nodeTsConfig: {
       ...decorators,

@@ -3,7 +3,7 @@ import { dirname, join } from 'node:path'
 const IMPORTS = /^(?:import|export)\b[^'"]*?(?:from\s*)?['"]([^'"]+)['"]/gm
 
 /** The file that an import means, among those given by their paths from the root; nothing for a package. */
-function meant(source, from, files) {
+export function meant(source, from, files) {
   const path = source.startsWith('~~/')
     ? source.slice(3)
     : source.startsWith('~/')
@@ -11,7 +11,7 @@ function meant(source, from, files) {
       : source.startsWith('.')
         ? join(dirname(from), source)
         : ''
-  return [path, `${path}.ts`, `${path}.vue`].find(one => files.has(one))
+  return [path, `${path}.ts`, `${path}.vue`, `${path}/index.ts`].find(one => files.has(one))
 }
 
 /**

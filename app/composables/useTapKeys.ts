@@ -1,7 +1,7 @@
 import { onBeforeUnmount, onMounted } from 'vue'
 
 /** Acts of a hand or a pedal: on with the next beat, or one back. */
-export interface HandActions {
+interface HandActions {
   readonly on: () => void
   readonly back: () => void
 }

@@ -101,7 +101,7 @@ function inDatabase(db: IDBPDatabase<Box>): MakeStorage {
 }
 
 /** A store in the page's memory: it ends with the page. */
-export function inMemory(): MakeStorage {
+function inMemory(): MakeStorage {
   const makes = new Map<string, KeptMake>()
   const events = new Map<string, Map<string, MakeEvent>>()
   let queue: readonly StoredEvent[] = []

@@ -5,13 +5,13 @@ import { remember } from './remember'
  */
 
 /** A document left half entered when the page ended: by its id if it is kept already, or a new one. */
-export interface UnsavedEntry<D> {
+interface UnsavedEntry<D> {
   readonly id: string | undefined
   readonly document: D
 }
 
 /** The document of a sort that is being entered. */
-export interface UnfinishedForm<D> {
+interface UnfinishedForm<D> {
   /** Keeps it as it is now. */
   readonly keep: (document: D, id?: string) => void
   readonly left: () => UnsavedEntry<D> | undefined

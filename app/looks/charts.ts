@@ -55,7 +55,7 @@ export function roundsChart(inks: Inks, points: readonly { readonly at: number, 
 }
 
 /** A size said with its band, and the tape's, each as its share of what was said. */
-export interface SizeBar {
+interface SizeBar {
   readonly name: string
   readonly saidCm: number
   readonly plusMinusCm: number
@@ -103,7 +103,7 @@ function bandItem(colour: string) {
 }
 
 /** Seconds of a stitch or pattern: the craft's, and the maker's. */
-export interface PaceBar {
+interface PaceBar {
   readonly name: string
   readonly craft: number
   readonly own: number
@@ -133,7 +133,7 @@ const SHAPES = ['circle', 'rect', 'triangle', 'diamond', 'pin', 'arrow']
 const DASHES = ['solid', 'dashed', 'dotted']
 
 /** A line of a chart over time. */
-export interface Line {
+interface Line {
   readonly name: string
   readonly points: readonly { readonly at: number, readonly value: number }[]
 }
@@ -172,7 +172,7 @@ export function alongChart(
 }
 
 /** Predicted weight of a yarn, where other bags tell, and the real one. */
-export interface YarnBar {
+interface YarnBar {
   readonly name: string
   readonly said?: number
   readonly grams: number

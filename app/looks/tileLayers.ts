@@ -2,7 +2,7 @@ import type { Tile } from './tiles'
 import { insideShade, threadLine } from './yarnShade'
 
 /** A path of a tile: what is filled, or drawn as a line. */
-export interface Layer {
+interface Layer {
   readonly d: string
   readonly [attribute: string]: string | number
 }

@@ -4,12 +4,12 @@
  */
 
 /** A spot on the track, in pixels. */
-export interface TrackSpot {
+interface TrackSpot {
   readonly x: number
   readonly y: number
 }
 
-export interface Track {
+interface Track {
   readonly path: string
   /** The spot at a share of the way, 0 to 1. */
   readonly at: (share: number) => TrackSpot

@@ -88,7 +88,7 @@ async function bringIn(file: File): Promise<void> {
       :lines="shelf.trouble"
       title="That did not work"
     />
-    <LazyLeftOnDesk @sent="shelf.load" />
+    <LazyUnsentBags @sent="shelf.load" />
     <template v-if="ready">
       <MakesInHand />
       <TroubleNote

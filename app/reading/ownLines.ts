@@ -6,7 +6,7 @@ import type { Terms } from '~~/core/things/stitch/dictionary'
 import { stepsWords } from '~~/core/readers/words/stepWords'
 
 /** Lines of a repeat as the document keeps them, or the first one that cannot be read. */
-export type Lines = { readonly ok: true, readonly lines: readonly string[] } | { readonly ok: false, readonly trouble: LineTrouble }
+type Lines = { readonly ok: true, readonly lines: readonly string[] } | { readonly ok: false, readonly trouble: LineTrouble }
 
 /** An edge that no repeat covers from end to end, so that the words always say how many. */
 const LONG = foundation('stitch', 20_000)

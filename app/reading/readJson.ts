@@ -2,7 +2,7 @@
 const MOST_BYTES = 1_000_000
 
 /** Content of a chosen file, or why it cannot be one of ours. */
-export type JsonFile = { readonly ok: true, readonly value: unknown } | { readonly ok: false, readonly why: string }
+type JsonFile = { readonly ok: true, readonly value: unknown } | { readonly ok: false, readonly why: string }
 
 /** Reads a JSON file that the maker chose. */
 export async function readJson(file: File, ending: string): Promise<JsonFile> {

@@ -51,7 +51,7 @@ interface Device {
 }
 
 /** How the program stands with phones. */
-export interface Phone {
+interface Phone {
   readonly open: boolean
   readonly addresses: readonly string[]
   readonly code?: { readonly code: string, readonly until: number }

@@ -59,5 +59,3 @@ export function useLongWork() {
 
   return { words, standing, wasEnded, off, run }
 }
-
-export type LongWork = ReturnType<typeof useLongWork>

@@ -6,7 +6,7 @@ import { usePost } from './post'
 import { ask, useTrying } from './records'
 
 /** A bag on the hook as it is listed. */
-export type ListedMake = Omit<KeptMake, 'upTo'>
+type ListedMake = Omit<KeptMake, 'upTo'>
 
 /** The bags on the hook: those the server keeps, and those that only this device knows yet. */
 export const useMakes = defineStore('makes', () => {

@@ -1,7 +1,7 @@
 import type { Design } from '~~/core/bag/design/design'
 
 /** That a window of this browser saved a bag, and how it is now. */
-export interface SavedNews {
+interface SavedNews {
   readonly bag: string
   readonly revision: number
   readonly design: Design

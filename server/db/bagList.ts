@@ -3,7 +3,7 @@ import type { Portrait } from '../../core/readers/chart/portrait'
 import type { Progress } from '../../core/making/make/plan'
 
 /** A bag in the list: never its document, only what is shown of it. */
-export interface ListedBag {
+interface ListedBag {
   readonly id: string
   readonly name: string
   readonly revision: number
@@ -21,7 +21,7 @@ export interface ListedBag {
 }
 
 /** A stretch of the list. */
-export interface BagPage {
+interface BagPage {
   readonly bags: readonly ListedBag[]
   /** How many there are in all that were asked for. */
   readonly total: number
@@ -41,7 +41,7 @@ export type BagGroup = (typeof BAG_GROUPS)[number]
 export const MOST_LISTED = 24
 
 /** A request for the list. */
-export interface BagsAsked {
+interface BagsAsked {
   readonly find: string
   readonly order: BagOrder
   readonly from: number

@@ -2,7 +2,7 @@ import { createHash, randomBytes, randomUUID } from 'node:crypto'
 import type Database from 'better-sqlite3'
 
 /** A phone or another machine that was let in. */
-export interface Device {
+interface Device {
   readonly id: string
   readonly name: string
   readonly pairedAt: string

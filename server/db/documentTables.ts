@@ -1,7 +1,7 @@
 /** The sorts of documents that lie on shelves of the same shape, by what their files say they are; and the tables they lie in. */
 export const DOCUMENT_TABLES = { design: 'designs', swatch: 'swatches', yarn: 'yarns', order: 'orders' } as const
 
-export type DocumentSort = keyof typeof DOCUMENT_TABLES
+type DocumentSort = keyof typeof DOCUMENT_TABLES
 export type DocumentTable = (typeof DOCUMENT_TABLES)[DocumentSort]
 
 /** All of them, the sort and its table. */

@@ -7,7 +7,7 @@ import { WAS_THERE } from './incoming'
 import type { DocumentTable } from './documentTables'
 
 /** A kept document with what the house knows of it. */
-export interface StoredDocument<D> {
+interface StoredDocument<D> {
   readonly id: string
   /** Grows by one with every save; a save names the one it started from. */
   readonly revision: number
@@ -19,7 +19,7 @@ export interface StoredDocument<D> {
 }
 
 /** Result of a save: kept, overtaken by another, or of something that is gone. */
-export type SaveResult
+type SaveResult
   = | { readonly kept: true, readonly revision: number, readonly updatedAt: string }
     | { readonly kept: false, readonly why: 'gone' | 'overtaken' }
 
@@ -105,7 +105,7 @@ function finder<D>(
 }
 
 /** Hooks of a save, in its transaction. */
-export interface SaveHooks {
+interface SaveHooks {
   readonly beforeSave: (id: string, revision: number, now: string) => void
 }
 

@@ -24,7 +24,7 @@ export type Content
     | { readonly sort: 'make', readonly document: Pick<MakeDocument, 'name' | 'events' | 'photo'>, readonly progress?: Progress }
 
 /** Rows that are not there yet stand as laid aside since a moment that comes after all moments. */
-export const INCOMING = 'incoming'
+const INCOMING = 'incoming'
 /** In SQL: whether what was laid aside was ever there. Moments begin with a figure, which comes before this sign. */
 export const WAS_THERE = 'removed_at < \':\''
 

@@ -6,7 +6,7 @@ import { type LogbookEntry, logbookEntryOf } from '../../core/making/log/logbook
 import { photoText } from './photoText'
 
 /** A bag of the logbook's list: what it tells, as far as that is worked out. */
-export interface LogListed {
+interface LogListed {
   readonly id: string
   readonly name: string
   readonly createdAt: string
@@ -16,12 +16,12 @@ export interface LogListed {
 }
 
 /** A make whose facts are not those of its last event. */
-export interface Behind {
+interface Behind {
   readonly id: string
 }
 
 /** A make as orders look at it: how far it is, when it was finished, and the sittings at it. */
-export interface MakeAsSeen {
+interface MakeAsSeen {
   readonly id: string
   readonly name: string
   readonly bag?: string

@@ -16,7 +16,7 @@ export interface MakeListed {
 }
 
 /** Events of a make from a number on, and the number of the last one. */
-export interface EventsFrom {
+interface EventsFrom {
   readonly events: readonly MakeEvent[]
   readonly upTo: number
 }

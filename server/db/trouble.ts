@@ -3,7 +3,7 @@
  */
 
 /** Sorts of trouble with the records. */
-export type TroubleCode
+type TroubleCode
   = 'read-only' | 'full' | 'locked' | 'corrupt' | 'no-database' | 'folder' | 'unreadable' | 'later' | 'io' | 'away' | 'held'
 
 /** Trouble with the records: told to the maker, never as a stack of calls. */

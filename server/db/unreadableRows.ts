@@ -6,7 +6,7 @@ import type Database from 'better-sqlite3'
  */
 
 /** A text that was set aside. */
-export interface BrokenText {
+interface BrokenText {
   /** The table that it lay in. */
   readonly sort: string
   readonly name: string

@@ -1,7 +1,7 @@
 import type Database from 'better-sqlite3'
 
 /** A bag as it was at the end of a sitting. */
-export interface Version {
+interface Version {
   readonly revision: number
   readonly savedAt: string
   readonly name: string

@@ -27,10 +27,10 @@ export function cameOverNetwork(request: object): boolean {
 }
 
 /** A request, as far as the gate looks at it. */
-export type Asking = Pick<IncomingMessage, 'method' | 'url' | 'headers'>
+type Asking = Pick<IncomingMessage, 'method' | 'url' | 'headers'>
 
 /** Whether a request passes, or how it is turned away. */
-export type Passing = { readonly passes: true } | { readonly passes: false, readonly status: 400 | 401 | 403 | 421, readonly words: string }
+type Passing = { readonly passes: true } | { readonly passes: false, readonly status: 400 | 401 | 403 | 421, readonly words: string }
 
 const PASSES: Passing = { passes: true }
 

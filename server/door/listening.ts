@@ -9,7 +9,7 @@ import { cameBy, type Door, headsFor, isRecords, passes, pathOf, tokenIn } from 
 import { LET_IN, letIn } from './pairingPage'
 
 /** A certificate and its key, as a maker brings them. */
-export interface Certificate {
+interface Certificate {
   readonly cert: string
   readonly key: string
 }
@@ -41,7 +41,7 @@ function isLetIn(request: IncomingMessage): boolean {
 }
 
 /** The gate before the program at a door. */
-export function gated(door: Door, phrase: string | undefined, program: RequestListener): RequestListener {
+function gated(door: Door, phrase: string | undefined, program: RequestListener): RequestListener {
   return (request, response) => {
     for (const [name, value] of Object.entries(headsFor(request.url))) response.setHeader(name, value)
     cameBy(request, door)

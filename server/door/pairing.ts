@@ -10,7 +10,7 @@ const LETTERS = 'ABCDEFHJKLMNPQRTUVWXYZ'
 const LENGTH = 6
 export const OPEN_MINUTES = 10
 /** Wrong tries after which the door is shut; a maker mistypes once or twice. */
-export const MOST_TRIES = 8
+const MOST_TRIES = 8
 /** From one address so many, however many are let try. */
 const MOST_FROM_ONE = 4
 

@@ -20,17 +20,17 @@ import { unpackParcel } from './unpackParcel'
  */
 
 /** A file that comes in, and the records that it comes into. */
-export interface FileBrought {
+interface FileBrought {
   readonly path: string
   readonly bytes: Uint8Array
 }
 
 /** Result of bringing a file in: how much of it was taken and how much was here already; or what must change in it. */
-export type ImportResult = { readonly ok: true, readonly taken: number, readonly there: number }
+type ImportResult = { readonly ok: true, readonly taken: number, readonly there: number }
   | { readonly ok: false, readonly problems: readonly Problem[] }
 
 /** A file of a parcel, as the page lists it. */
-export interface ParcelLine {
+interface ParcelLine {
   readonly file: string
   readonly name: string
   readonly sort?: Content['sort']

@@ -26,14 +26,14 @@ import { packParcel } from './packParcel'
  */
 
 /** How a bag is to be written out. */
-export interface ExportWish extends PaperWish {
+interface ExportWish extends PaperWish {
   readonly as: ExportAs | 'pdf' | 'zip'
   readonly terms: Terms
   readonly repeats: RepeatStyle
 }
 
 /** A file's bytes or text, and what it is to be taken for. */
-export interface WrittenOut {
+interface WrittenOut {
   readonly body: string | Uint8Array
   readonly type: string
   readonly extension: string

@@ -38,13 +38,13 @@ export async function skillIn({ path }: { readonly path: string }): Promise<Skil
 }
 
 /** A file of the logbook. */
-export interface LogbookFile {
+interface LogbookFile {
   readonly name: string
   readonly body: Uint8Array
 }
 
 /** Which file is wanted: of all bags, or of one. */
-export interface LogbookWish {
+interface LogbookWish {
   readonly path: string
   readonly as: 'json' | 'csv'
   readonly bag?: string

@@ -12,7 +12,7 @@ import { reportingProgress } from './progress'
  */
 
 /** Folders of a parcel, by what lies in them. */
-export const FOLDERS = { design: 'bags', swatch: 'swatches', yarn: 'yarns', order: 'orders', make: 'on-the-hook' } as const
+const FOLDERS = { design: 'bags', swatch: 'swatches', yarn: 'yarns', order: 'orders', make: 'on-the-hook' } as const
 
 /** The share of packing that is done once the bags are read, and again once the makes are. */
 const HALF = 0.3

@@ -14,7 +14,7 @@ export function onProgress(hear: (share: number) => void): void {
 }
 
 /** Tells that so much of the job is done, from 0 to 1. */
-export function reportProgress(share: number): void {
+function reportProgress(share: number): void {
   const now = performance.now()
   if (!heard || now - toldAt < EVERY_MS) return
   toldAt = now

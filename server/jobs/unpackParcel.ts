@@ -20,7 +20,7 @@ export type ParcelFile = { readonly file: string, readonly name: string } & (
 )
 
 /** Content of a parcel, or why it is none. */
-export type ParcelReading = { readonly ok: true, readonly files: readonly ParcelFile[] } | { readonly ok: false, readonly why: string }
+type ParcelReading = { readonly ok: true, readonly files: readonly ParcelFile[] } | { readonly ok: false, readonly why: string }
 
 const MOST_FILES = 20_000
 /** Unpacked, together: a small file that unfolds into a huge one is left alone. */

@@ -43,7 +43,7 @@ export interface JobOptions {
 }
 
 /** How a job stands that is not done: so many are before it, or so much of it is done, where that is known. */
-export type JobStatus = { readonly before: number } | { readonly share: number | null }
+type JobStatus = { readonly before: number } | { readonly share: number | null }
 
 interface QueuedJob {
   readonly order: JobRequest

@@ -141,7 +141,7 @@ function isDatabase(file: string): boolean {
 }
 
 /** Brings over what can be read of a broken file. */
-export function bringOver(broken: string, into: Database.Database, copy?: string): Pick<SalvageResult, 'brought' | 'lost'> {
+function bringOver(broken: string, into: Database.Database, copy?: string): Pick<SalvageResult, 'brought' | 'lost'> {
   const readable = isDatabase(broken) ? broken : withHead(broken, copy)
   let [brought, lost] = [0, 0]
   let db: Database.Database | undefined

@@ -12,7 +12,7 @@ import type { SalvageResult } from './salvage'
  */
 
 /** How it began: with nothing to say, or with words; and whether the program goes on, to say them on the page. */
-export interface Begun {
+interface Begun {
   readonly words?: string
   readonly goesOn: boolean
 }

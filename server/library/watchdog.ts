@@ -8,7 +8,7 @@ import { monitorEventLoopDelay, performance } from 'node:perf_hooks'
  */
 
 /** A while in which nobody was answered. */
-export interface Stall {
+interface Stall {
   readonly ms: number
   /** Of it at work, not waiting for the disk or for the machine's other programs; not known on every system. */
   readonly workMs: number | undefined
@@ -17,7 +17,7 @@ export interface Stall {
 }
 
 /** More work at a stretch than this is too much. */
-export const MOST_WORK_MS = 20
+const MOST_WORK_MS = 20
 const LOOK_MS = 10
 const MOST_STALLS = 200
 /** Worth a line in the log. */
@@ -34,7 +34,7 @@ function workedMs(): number | undefined {
 }
 
 /** Watches the thread it runs on. */
-export class Watchdog {
+class Watchdog {
   readonly stalls: Stall[] = []
   private readonly asked = new Map<object, string>()
   private justAnswered: string[] = []

@@ -13,7 +13,7 @@ import { ACCENT, type Fonts, type PaperWish, Sheet } from './sheet'
  */
 
 /** An order with all that its sheet says. */
-export interface OrderSheet {
+interface OrderSheet {
   readonly plan: OrderPlan
   readonly buying: readonly ToBuy[]
   readonly price: OrderPrice

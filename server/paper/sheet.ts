@@ -33,7 +33,7 @@ const MOST_TICKS = 140
 type Face = keyof Fonts
 
 /** How a run of text is set. */
-export interface Type {
+interface Type {
   readonly face?: Face
   readonly size?: number
   readonly colour?: string
@@ -290,7 +290,7 @@ export class Sheet {
 }
 
 /** A small drawing with its name and what it says. */
-export interface Figure {
+interface Figure {
   readonly name: string
   readonly says: string
   readonly picture: Picture

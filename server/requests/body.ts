@@ -1,7 +1,7 @@
 import type { H3Event } from 'h3'
 
 /** Far more than any document needs. */
-export const MOST_BYTES = 1_000_000
+const MOST_BYTES = 1_000_000
 /** A make holds a line for every tap. */
 export const MOST_MAKE_BYTES = 40_000_000
 

@@ -13,7 +13,7 @@ import { type Paper, PAPERS } from '../paper/sheet'
 import { refuseProblems } from './refuse'
 
 /** A save: which revision it started from, and the document. */
-export class SaveRequest {
+class SaveRequest {
   @Whole({ least: 1, most: Number.MAX_SAFE_INTEGER }) revision!: number
   document!: unknown
 }
@@ -40,7 +40,7 @@ export class ShelfQuery {
 }
 
 /** Where and when a maker is: their time zone, and the day it is there. */
-export class WhenAsked {
+class WhenAsked {
   @Text(1, 64) zone: string = 'UTC'
   @Word({ source: DAY_PATTERN, message: 'must be a day such as 2026-12-05' }) on: string = new Date().toISOString().slice(0, 10)
 }

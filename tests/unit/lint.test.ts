@@ -3,6 +3,7 @@ import { fileURLToPath } from 'node:url'
 import { ESLint } from 'eslint'
 import { beforeAll, describe, expect, it } from 'vitest'
 import { circlesAmong } from '../../lint/circles.mjs'
+import { unusedExports } from '../../lint/unusedExports.mjs'
 
 /** Each rule of the house, tried by breaking it. */
 
@@ -13,6 +14,12 @@ const eslint = new ESLint({ cwd: root })
 async function broken(filePath: string, code: string): Promise<string[]> {
   const [result] = await eslint.lintText(`${code}\n`, { filePath })
   return (result?.messages ?? []).map(({ ruleId }) => ruleId ?? 'not read')
+}
+
+/** The texts of all files in some folders, by their paths. */
+function textsIn(houses: readonly string[]): Map<string, string> {
+  const paths = houses.flatMap(house => (readdirSync(root + house, { recursive: true }) as string[]).map(path => `${house}/${path}`))
+  return new Map(paths.filter(path => /\.(ts|vue|mjs)$/.test(path)).map(path => [path, readFileSync(root + path, 'utf8')]))
 }
 
 beforeAll(async () => void (await broken('core/things/measure/x.ts', 'export const x = 1')), 60_000)
@@ -94,11 +101,24 @@ describe('circles', () => {
   })
 
   it('there are none', () => {
-    const paths = ['core', 'app', 'server', 'cli'].flatMap(house =>
-      (readdirSync(root + house, { recursive: true }) as string[]).map(path => `${house}/${path}`),
-    )
-    const files = new Map(paths.filter(path => /\.(ts|vue)$/.test(path)).map(path => [path, readFileSync(root + path, 'utf8')]))
+    const files = textsIn(['core', 'app', 'server', 'cli'])
     expect(files.size).toBeGreaterThan(200)
     expect(circlesAmong(files)).toEqual([])
+  })
+})
+
+describe('exports that nobody imports', () => {
+  it('are found; what is passed on, taken whole, or taken by another name is imported', () => {
+    const files = new Map([
+      ['core/a.ts', 'export const one = 1\nexport interface Two {}\nexport function three() {}\nexport type Four = 4'],
+      ['core/b.ts', 'import { one as first, type Two } from \'./a\'\nexport const own = first'], ['core/c.ts', 'export const far = 1'],
+      ['app/d.vue', '<script>const later = () => import(\'~~/core/c\')</script>'], ['core/e.ts', 'export { three } from \'./a\''],
+    ])
+    expect(unusedExports(files)).toEqual(['core/a.ts Four', 'core/b.ts own'])
+  })
+
+  it('there are none', () => {
+    const files = textsIn(['core', 'app', 'server', 'cli', 'bench', 'scripts', 'tests', 'sw'])
+    expect(unusedExports(files).filter(one => /^(core|app|server|cli)/.test(one))).toEqual([])
   })
 })

@@ -54,7 +54,7 @@ useShortcuts(() => [
       class="ways"
       aria-label="Screens"
     >
-      <LazyBagWays v-if="onBag" />
+      <LazyBagScreens v-if="onBag" />
       <NuxtLink
         to="/"
         class="way"
@@ -143,7 +143,7 @@ useShortcuts(() => [
       v-if="setting"
       v-model="setting"
     />
-    <LazyJumpBox
+    <LazySearchBox
       v-if="jumping"
       v-model="jumping"
       :early="early.end"

@@ -34,7 +34,7 @@ import { listsOf, soundObject } from './quickCheck'
 type Class = new () => object
 
 /** The class of a group of fields. */
-export function documentClass(fields: Fields, also: Readonly<Record<string, Rule>> = {}): Class {
+function documentClass(fields: Fields, also: Readonly<Record<string, Rule>> = {}): Class {
   const made = Object.entries(fields).map(([name, field]) => ({ name, field, ...ruled(field) }))
   function document(this: Record<string, unknown>): void {
     for (const { name, field, begins } of made) if (!field.optional) this[name] = begins?.()

@@ -16,8 +16,8 @@ import { MEASURES } from './measures'
 export const MOST_BANDS = 40
 export const MOST_YARNS = 12
 export const MOST_REPEATS = 30
-export const MOST_REPEAT_LINES = 24
-export const MOST_MEASURED = 40
+const MOST_REPEAT_LINES = 24
+const MOST_MEASURED = 40
 
 /** The lines of a repeat of the maker's own. */
 export const LINES: LinesField = { is: 'lines', label: 'Lines', most: MOST_REPEAT_LINES, longest: 300 }

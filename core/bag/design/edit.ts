@@ -1,4 +1,4 @@
-import { applyPatches, enablePatches, freeze, type Patch, produce, produceWithPatches } from 'immer'
+import { applyPatches, enablePatches, type Patch, produce, produceWithPatches } from 'immer'
 import type { Change, Fix } from '../../parts/part/finding'
 import type { Design } from './design'
 
@@ -64,9 +64,4 @@ export function apply(design: Design, change: Edit): Design {
 
 export function undo(design: Design, change: Edit): Design {
   return applyPatches(design, change.backward as Patch[])
-}
-
-/** A design that nobody can write into by accident. */
-export function frozen(design: Design): Design {
-  return freeze(design, true)
 }

@@ -7,7 +7,7 @@ import type { WallPart } from './design'
  */
 
 /** An id that no part of a wall has yet. */
-export function freshId(wall: readonly { readonly id: string }[]): string {
+function freshId(wall: readonly { readonly id: string }[]): string {
   const taken = new Set(wall.map(({ id }) => id))
   let number = wall.length + 1
   while (taken.has(`part-${number}`)) number++

@@ -47,7 +47,7 @@ export function textureOfKind(kind: AnyKind): TextureSaid {
 }
 
 /** The texture of a part of a wall; nothing of one in none. */
-export function textureSaid(spec: WallSpec): TextureSaid | undefined {
+function textureSaid(spec: WallSpec): TextureSaid | undefined {
   if (!hasTexture(kindOf(spec))) return undefined
   return Object.fromEntries(Object.entries(spec).filter(([name]) => !NOT_TEXTURE.includes(name))) as unknown as TextureSaid
 }

@@ -13,7 +13,7 @@ import { type Draft, draft } from './draft'
 import { aroundOf, type DraftPart, isBase, wallPartOf } from './draftPart'
 
 /** Something that can be done about a count that came out otherwise than planned. */
-export interface DriftWay {
+interface DriftWay {
   readonly way: 'next-round' | 'live-with-it' | 'rip-back'
   readonly what: string
   /** The round that puts it right, in steps, for the words. */
@@ -23,7 +23,7 @@ export interface DriftWay {
 }
 
 /** Meaning of a count of another number: for the mouth, where it may have come from, and what can be done. */
-export interface Drift {
+interface Drift {
   readonly round: number
   readonly planned: number
   readonly counted: number

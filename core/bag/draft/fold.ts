@@ -319,7 +319,7 @@ class FoldState {
 }
 
 /** Start of a fold, besides the design and what is known of the stitches. */
-export interface Starting {
+interface Starting {
   /** An earlier fold: parts worked from the very same things are taken over from it. */
   readonly before?: Fold | undefined
   /** Counts that rounds really have, where the maker went on with another than planned. */

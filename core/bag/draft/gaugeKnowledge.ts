@@ -28,7 +28,7 @@ import { shareOf, textureOf, texturesBySwatch } from './textures'
  */
 
 /** How tall the rounds of a part really are that were worked when the tape was laid. */
-export interface StandingSize {
+interface StandingSize {
   readonly part: string
   readonly rounds: number
   readonly height: Length
@@ -182,7 +182,7 @@ export interface StitchObservation {
 }
 
 /** Knowledge after the tape was laid, and what it said of which stitch. */
-export interface Lesson {
+interface Lesson {
   readonly known: GaugeKnowledge
   readonly seen: readonly StitchObservation[]
 }

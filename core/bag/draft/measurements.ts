@@ -17,7 +17,7 @@ export type Measurement
     | { readonly round: number, readonly strip: StretchTest }
 
 /** Which part the design says was measured, and how far it was: another one is not meant. */
-export interface MeasurementOf {
+interface MeasurementOf {
   readonly part: string
   readonly rounds: number
   readonly stitches: number

@@ -24,7 +24,7 @@ export interface PendingPart {
 }
 
 /** A part of the wall in its place, and what it is called there. */
-export interface NamedPart {
+interface NamedPart {
   readonly spec: WallPart
   readonly name: string
   readonly index: number

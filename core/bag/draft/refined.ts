@@ -31,7 +31,7 @@ export function redone(before: readonly DraftPart[], now: readonly DraftPart[]):
 }
 
 /** That in words. */
-export function redoneWords(list: readonly Redone[]): string {
+function redoneWords(list: readonly Redone[]): string {
   const changed = list.map(({ name, before, now }) => `${name} takes ${now} rounds instead of ${before}`)
   return changed.length > 0 ? `${changed.join('; ')}.` : 'No count above changes by it.'
 }

@@ -190,7 +190,7 @@ export interface RealEdge {
 }
 
 /** A part as it goes on from what was counted. */
-export interface ReplanOutcome {
+interface ReplanOutcome {
   readonly result: PartResult
   readonly real?: RealEdge
 }

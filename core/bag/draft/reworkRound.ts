@@ -122,7 +122,7 @@ function spreadEvenly(meant: WorkedRound, real: Edge): WorkedRound | undefined {
 }
 
 /** A round in which a count is put right, and how that is done: fudged, or in plain rounds spread all round. */
-export interface PutRight {
+interface PutRight {
   readonly worked: WorkedRound
   readonly how: PutRightIn['how']
 }

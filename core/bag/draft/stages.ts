@@ -16,7 +16,7 @@ import { type MeasurementPlace, awaitedPlaces, type Stop, stopAt, type Measureme
  */
 
 /** A stop on the way: how the bag was drafted until then, and what is known from there on. */
-export interface Stage {
+interface Stage {
   readonly fold: Fold
   readonly stop: Stop | undefined
   readonly after: { readonly design: Design, readonly known: GaugeKnowledge }

@@ -18,7 +18,7 @@ function nearest(count: number, by: 1 | -1, good: (count: number) => boolean): n
 }
 
 /** A wall with an adjusting round before one of its parts, in the stitch and yarn of what lies below. */
-export function withAdjusting(design: Design, before: number, stitches: number, gauge: Gauge): readonly WallPart[] {
+function withAdjusting(design: Design, before: number, stitches: number, gauge: Gauge): readonly WallPart[] {
   const below = design.wall[before - 1] ?? design.wall[before]
   const stitch = below ? mainStitch(below, contextsIn(design, gauge)) : design.base.stitch
   const round = adjustedTo({ pin: { stitches } }, stitch, below?.colour ?? design.base.colour)

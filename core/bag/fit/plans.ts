@@ -34,7 +34,7 @@ export const ADJUSTING_CM = 0.5
 export const UNEVEN_CM = 0.1
 
 /** Cost of an adjusting round: itself, how much wider or narrower it makes the bag lying flat, and unevenness. */
-export function costOf({ from, to }: Adjusting, stitchCm: number): number {
+function costOf({ from, to }: Adjusting, stitchCm: number): number {
   const change = to - from
   const found = gaps(Math.abs(change), from - Math.abs(change) * (change > 0 ? 1 : 2))
   return ADJUSTING_CM + (Math.abs(change) * stitchCm) / 2 + (found.every(gap => gap === found[0]) ? 0 : UNEVEN_CM)

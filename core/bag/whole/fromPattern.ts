@@ -11,7 +11,7 @@ import type { WholeBagWish } from './wholeBags'
  */
 
 /** Rounds of a pattern as they are written: which, and how many stitches each has. */
-export interface WrittenRounds {
+interface WrittenRounds {
   readonly from: number
   readonly to: number
   readonly count: number
@@ -62,7 +62,7 @@ function adjustTo(stitches: number): WallSpec {
 }
 
 /** Result of reading a written pattern. */
-export interface TakenOver {
+interface TakenOver {
   readonly design: Design
   /** A report on what was made of it, in words. */
   readonly says: string

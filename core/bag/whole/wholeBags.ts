@@ -24,7 +24,7 @@ export interface SizeAsked {
 }
 
 /** How a bag is carried. */
-export interface CarriedBy {
+interface CarriedBy {
   readonly id: string
   readonly name: string
   readonly wall: (yarn: string) => readonly WallSpec[]
@@ -33,7 +33,7 @@ export interface CarriedBy {
 export type Sizes = Readonly<Record<SizeAsked['name'], number>>
 
 /** A whole bag: what it is for, which sizes are asked, and how it can be carried. */
-export interface WholeBag {
+interface WholeBag {
   readonly id: string
   readonly name: string
   readonly does: string

@@ -5,7 +5,7 @@ import { likelyClasses } from './likelyClasses'
 export type TaughtGrams = Readonly<Record<string, { readonly low: number, readonly high: number }>>
 
 /** Grams of a yarn in a bag, from and to, and whether the maker's own bags say so. */
-export interface NeededGrams {
+interface NeededGrams {
   readonly low: number
   readonly high: number
   readonly taught: boolean

@@ -10,7 +10,7 @@ import type { ShelfYarn } from '../shelf/yarn'
 import { yarnNeeds } from '../../bag/yarn/yarn'
 
 /** Need of one bag for a yarn. */
-export interface BagYarn {
+interface BagYarn {
   /** Its id on the shelf; none of a yarn that stands alone. */
   readonly shelf?: string
   readonly name: string

@@ -60,7 +60,7 @@ function isOf({ bag, name }: OrderLine, make: MakeSeen): boolean {
 }
 
 /** Orders as they are due, those that are closed left out; of one day, the one that was taken first. */
-export function asDue(orders: readonly KeptOrder[]): KeptOrder[] {
+function asDue(orders: readonly KeptOrder[]): KeptOrder[] {
   return orders.filter(({ order }) => order.stands === 'open').sort((a, b) => a.order.by.localeCompare(b.order.by))
 }
 

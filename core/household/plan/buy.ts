@@ -9,7 +9,7 @@ import type { OrderPlan } from './orderPlan'
  */
 
 /** Stock of one dye lot, and how many bags of the hungriest sort can be made from it alone. */
-export interface LotSeen {
+interface LotSeen {
   /** Empty of balls without one. */
   readonly lot: string
   readonly grams: number

@@ -10,7 +10,7 @@ import type { Job, OrderBreakdown } from './breakdown'
  */
 
 /** So many times the plan is gone through: a share is then good to three in a hundred. */
-export const TIMES = 300
+const TIMES = 300
 
 /** So many bags at most are drawn in all: of a plan of more bags than anybody makes it is less sure how sure it is. */
 const MOST_DRAWN = 1_200_000

@@ -19,7 +19,7 @@ export interface OrderLine {
 }
 
 /** An evening that is not as its weekday usually is: none of it, or longer. */
-export interface OtherEvening {
+interface OtherEvening {
   readonly day: Day
   readonly minutes: number
 }
@@ -65,7 +65,7 @@ export const MOST_LINES = 40
 export const MOST_OF_ONE = 500
 /** An evening is no night. */
 export const MOST_MINUTES = 720
-export const MOST_SUM = 100_000_000
+const MOST_SUM = 100_000_000
 
 const SUM = between(0, MOST_SUM)
 const day = (label: string) =>
@@ -73,14 +73,14 @@ const day = (label: string) =>
 const evening = (label: string) =>
   count(label, between(0, MOST_MINUTES), { beside: true, begins: 0, usually: between(0, 180), suffix: 'min' })
 
-export const LINE_FIELDS = {
+const LINE_FIELDS = {
   bag: text('Bag', 0, 64, { begins: '', says: 'The id that the house keeps it under, if it does; else it is known by its name.' }),
   name: text('Its name', 1, 80), count: count('How many', between(1, MOST_OF_ONE), { usually: between(1, 20) }),
   notions: optional(count('Notions of one, in hundredths', SUM, { usually: between(0, 500) })),
   price: optional(count('Asked for one, in hundredths', SUM, { usually: between(500, 10_000) })),
 } as const
 
-export const OTHER_EVENING_FIELDS = { day: day('Day'), minutes: evening('Minutes') } as const
+const OTHER_EVENING_FIELDS = { day: day('Day'), minutes: evening('Minutes') } as const
 
 export const WEEK_FIELDS = {
   mon: evening('Monday'), tue: evening('Tuesday'), wed: evening('Wednesday'), thu: evening('Thursday'), fri: evening('Friday'),

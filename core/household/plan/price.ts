@@ -9,7 +9,7 @@ import type { Order, OrderLine } from './order'
  */
 
 /** Cost of one bag of an order, in hundredths. */
-export interface BagPrice {
+interface BagPrice {
   readonly yarn: number
   /** Yarns of which no price is known: they are not in it. */
   readonly unpriced: readonly string[]
@@ -70,7 +70,7 @@ function wage(minutes: number, hourRate: number): number {
 }
 
 /** Cost of one bag of a line, and the price that pays. */
-export function priceOf(
+function priceOf(
   { money: { hourRate, sharePercent } }: Pick<Order, 'money'>,
   { notions = 0, price }: Pick<OrderLine, 'notions' | 'price'>,
   work: BagWork,

@@ -14,7 +14,7 @@ import type { Job } from './breakdown'
  */
 
 /** Nothing is looked for further on than so many days. */
-export const FURTHEST_DAYS = 400
+const FURTHEST_DAYS = 400
 
 /** Time of an evening spent at one bag. */
 export interface Stretch {
@@ -33,7 +33,7 @@ export interface Schedule {
 }
 
 /** Bags to be made for an order, in turn, and the minutes at the hook that each takes: asked when its turn comes. */
-export interface Asks {
+interface Asks {
   readonly jobs: readonly Job[]
   readonly minutesOf: (job: Job) => number
 }
@@ -42,7 +42,7 @@ export interface Asks {
 const NOTHING_MIN = 1e-6
 
 /** An evening, and the minutes at the hook that there are on it. */
-export interface Evening {
+interface Evening {
   readonly day: Day
   readonly minutes: number
 }

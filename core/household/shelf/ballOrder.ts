@@ -18,7 +18,7 @@ import { gramsOf } from '../../things/stitch/translate'
  */
 
 /** The use of one ball. */
-export interface BallUse {
+interface BallUse {
   readonly ball: Ball
   /** Rounds from one to another, parts of them at the ends; none of a ball that only pieces are made of. */
   readonly from: number
@@ -30,7 +30,7 @@ export interface BallUse {
 }
 
 /** An order of balls, with what is to be minded. */
-export interface BallOrder {
+interface BallOrder {
   readonly uses: readonly BallUse[]
   /** Balls that are not needed, as expected; and how likely it is that the others last, as everywhere (enough.ts). */
   readonly spare: readonly Ball[]

@@ -28,7 +28,7 @@ export interface YarnFix {
 }
 
 /** A yarn that runs short: of which bag, how much there is, and how it is eaten. */
-export interface Short {
+interface Short {
   readonly draft: Draft
   readonly yarn: string
   readonly haveGrams: number
@@ -38,7 +38,7 @@ export interface Short {
 }
 
 /** Differences for a bag on the hook: what is worked stays, and only what is still to come wants yarn. */
-export interface OnHook {
+interface OnHook {
   readonly redraft: (design: Design) => Draft
   /** Metres of the yarn still to come. */
   readonly metresToCome: (draft: Draft) => number

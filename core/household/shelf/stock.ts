@@ -1,7 +1,7 @@
 import type { ShelfYarn } from './yarn'
 
 /** Stock of a yarn on the shelf. */
-export interface Stock {
+interface Stock {
   readonly grams: number
   readonly metres: number
   /** Balls that weigh what a whole one does, and those begun. */

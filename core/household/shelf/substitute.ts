@@ -40,7 +40,7 @@ const ALIKE = 0.04
 const FAR = 0.25
 
 /** A bag in one of the yarns. */
-export interface AsItWouldBe {
+interface AsItWouldBe {
   readonly wideCm: number
   readonly tallCm: number
   readonly stitches: number
@@ -48,7 +48,7 @@ export interface AsItWouldBe {
 }
 
 /** Another yarn in the place of one: what it does, what to swatch, and the edit. */
-export interface Substitute {
+interface Substitute {
   readonly yarn: ShelfYarn
   /** How much thicker it is: 1.1 is a tenth. */
   readonly thicker: number

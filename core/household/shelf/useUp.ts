@@ -19,7 +19,7 @@ import { gramsOf } from '../../things/stitch/translate'
  */
 
 /** Something of a bag that can take up yarn. */
-export interface Growing {
+interface Growing {
   readonly part: string
   readonly by: GrowsBy
   /** Its name: `Net, in rounds`. */
@@ -116,7 +116,7 @@ export function growingIn({ parts, gauge }: Draft, yarn: string): Growing[] {
 }
 
 /** A yarn of a bag that is to be used up: how much of it there is, how it is eaten, and what is to be left. */
-export interface UsedUp {
+interface UsedUp {
   readonly draft: Draft
   readonly yarn: string
   readonly haveGrams: number
@@ -125,7 +125,7 @@ export interface UsedUp {
 }
 
 /** As much as a yarn makes of something: an edit, and what the bag wants then. */
-export interface UseUp {
+interface UseUp {
   readonly much: number
   readonly label: string
   readonly changes: readonly Change[]

@@ -23,7 +23,7 @@ export type Weight = Pick<WeighDeed, 'yarn' | 'grams' | 'of'>
 export type OnScales = Pick<MakeState, 'weighed'>
 
 /** Yarn that was used: grams by the scales, metres by the plan. */
-export interface Eaten {
+interface Eaten {
   readonly grams: number
   readonly metres: number
 }

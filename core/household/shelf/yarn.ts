@@ -66,20 +66,20 @@ const FABRIC = ['sc', 'hdc', 'dc', 'tr'] as const
 
 const ROW_CM = between(0.5, 500)
 
-export const UNRAVELLED_FIELDS = {
+const UNRAVELLED_FIELDS = {
   stitch: stitch(FABRIC), stitches: count('Stitches', between(2, 1000), { beside: true, begins: 10, usually: between(10, 40) }),
   rowCm: length('They lay', ROW_CM, { beside: true, usually: between(2, 30) }),
   yarnCm: length('Yarn in them', between(1, 20_000), { beside: true, usually: between(10, 400) }),
 } as const
 
-export const WEIGHED_FIELDS = {
+const WEIGHED_FIELDS = {
   stitch: stitch(FABRIC), stitches: count('Stitches a row', between(2, 1000), { beside: true, begins: 20, usually: between(10, 60) }),
   rounds: count('Rows', between(1, 1000), { beside: true, begins: 20, usually: between(5, 60) }),
   wideCm: length('It lies wide', ROW_CM, { beside: true, usually: between(5, 30) }),
   grams: figure('It weighs', between(0.1, 10_000), 'g', { beside: true, usually: between(3, 100) }),
 } as const
 
-export const BALL_FIELDS = {
+const BALL_FIELDS = {
   grams: figure('Weighs', between(0, 100_000), 'g', { beside: true, usually: between(5, 1000) }),
   lot: optional(text('Dye lot', 0, 40)),
 } as const

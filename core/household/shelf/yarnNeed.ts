@@ -7,7 +7,7 @@ import type { ShelfYarn } from './yarn'
 import { gramsFromTo, gramsOf } from '../../things/stitch/translate'
 
 /** Need of a bag for a yarn of the shelf: grams, balls with their odds, and whether what lies there lasts. */
-export interface NeedOfShelf {
+interface NeedOfShelf {
   readonly eats: YarnUse
   readonly wants: Wants
   readonly balls: ReturnType<typeof ballsFor>

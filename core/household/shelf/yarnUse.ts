@@ -15,7 +15,7 @@ import type { ShelfYarn, UnravelledRow, WeighedSwatch } from './yarn'
  */
 
 /** Where it is known from. */
-export type KnownFrom = 'craft' | 'unravelled' | 'swatch' | 'log'
+type KnownFrom = 'craft' | 'unravelled' | 'swatch' | 'log'
 
 /** Grams of a yarn for every metre that the plan says, and how sure that is: the deviation of its logarithm. */
 export interface Rate {

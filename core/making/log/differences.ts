@@ -5,7 +5,7 @@ import { keyWords } from './paceKey'
 import { minutesWords } from './time'
 
 /** Something of two bags, side by side. */
-export interface Difference {
+interface Difference {
   readonly what: string
   readonly a: string
   readonly b: string

@@ -3,7 +3,7 @@ import type { MakeDocument } from '../make/document'
 import { readMake } from '../make/read'
 
 /** Version of the open logbook document that this program writes. */
-export const LOGBOOK_VERSION = 1
+const LOGBOOK_VERSION = 1
 
 /** A logbook as an open document: the makes in it, each a document of its own. */
 export interface LogbookDocument {

@@ -21,7 +21,7 @@ export interface Observation {
 }
 
 /** Prior, before any bag: a logarithm, how far makers differ from it, and how far one maker's bags differ. */
-export interface Craft {
+interface Craft {
   readonly value: number
   readonly makers: number
   readonly bags: number

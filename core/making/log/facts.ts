@@ -63,7 +63,7 @@ export interface TensionFact {
 }
 
 /** Predicted and weighed use of a yarn. */
-export interface YarnFact {
+interface YarnFact {
   readonly yarn: string
   readonly name: string
   readonly saidMetres: number
@@ -73,7 +73,7 @@ export interface YarnFact {
 }
 
 /** A count that was not the planned one. */
-export interface CountFact {
+interface CountFact {
   readonly round: number
   readonly planned: number
   readonly found: number
@@ -81,7 +81,7 @@ export interface CountFact {
 }
 
 /** Something that was changed on the way, in words. */
-export interface ChangeFact {
+interface ChangeFact {
   readonly at: number
   readonly what: string
 }

@@ -2,14 +2,14 @@ import type { Units } from '../../things/measure/format'
 import { type BagFacts, SIDE_WORDS } from './facts'
 
 /** A point of what was learnt, bag after bag or along a bag. */
-export interface Point {
+interface Point {
   readonly bag: string
   readonly at: number
   readonly value: number
 }
 
 /** A size said, and found. */
-export interface SizeSaid {
+interface SizeSaid {
   readonly bag: string
   readonly what: string
   readonly saidCm: number

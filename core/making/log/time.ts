@@ -6,7 +6,7 @@ import { type Skill, paceAt } from './skill'
 import { keyOf, mostly } from './paceKey'
 
 /** How long something takes, in minutes: about, and from what to what nine times of ten. */
-export interface TimeNeeded {
+interface TimeNeeded {
   readonly minutes: number
   readonly low: number
   readonly high: number
@@ -89,7 +89,7 @@ export function minutesWords(minutes: number): string {
 }
 
 /** On how many evenings, and how many days from today the last of them is. */
-export interface Evenings {
+interface Evenings {
   readonly from: number
   readonly to: number
   readonly days: number

@@ -26,7 +26,7 @@ export interface WayOn {
 }
 
 /** Diagnosis of a count of another number, at the hook. */
-export interface Diagnosis {
+interface Diagnosis {
   readonly round: number
   readonly planned: number
   readonly counted: number
@@ -38,7 +38,7 @@ export interface Diagnosis {
 }
 
 /** Loss by ripping back to the end of a round. */
-export interface RipBackCost {
+interface RipBackCost {
   readonly rounds: number
   readonly stitches: number
   /** Minutes that they took, where the log knows. */
@@ -53,7 +53,7 @@ function stops({ findings }: Draft): boolean {
 }
 
 /** The last count before a round, as planned or not; none if nothing was counted. */
-export function lastCount({ counts }: Pick<MakeState, 'counts'>, round: number): CountDeed | undefined {
+function lastCount({ counts }: Pick<MakeState, 'counts'>, round: number): CountDeed | undefined {
   const below = counts.filter(one => one.round < round)
   return below.reduce<CountDeed | undefined>((last, one) => (last && last.round > one.round ? last : one), undefined)
 }

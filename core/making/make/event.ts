@@ -26,7 +26,7 @@ export const COUNT_CHOICES = ['as-planned', 'live-with-it', 'next-round'] as con
 export type CountChoice = (typeof COUNT_CHOICES)[number]
 
 /** Taken up: the design as it stood then is the plan. */
-export interface StartDeed {
+interface StartDeed {
   readonly do: 'started'
   readonly plan: Design
   /** The kept bag that it was taken from. */
@@ -34,7 +34,7 @@ export interface StartDeed {
 }
 
 /** The hook moved: within a leg, or to the end of it. */
-export interface MoveDeed {
+interface MoveDeed {
   readonly do: 'moved'
   readonly to: Spot
   /** The moves that the hook had made before, as far as the device knew: usually one; none before the first. */
@@ -42,7 +42,7 @@ export interface MoveDeed {
 }
 
 /** Rounds undone, down to the end of one; 0 is back to the very start. */
-export interface RipDeed {
+interface RipDeed {
   readonly do: 'ripped'
   readonly toRound: number
   readonly after?: readonly string[]
@@ -137,26 +137,26 @@ export interface NoteDeed {
 }
 
 /** The plan changed: what is still to be worked follows another design. */
-export interface ReplanDeed {
+interface ReplanDeed {
   readonly do: 'replanned'
   readonly plan: Design
   readonly why: string
 }
 
-export interface PauseDeed {
+interface PauseDeed {
   readonly do: 'paused'
 }
 
-export interface GoneOn {
+interface GoneOn {
   readonly do: 'goneOn'
 }
 
-export interface FinishDeed {
+interface FinishDeed {
   readonly do: 'finished'
 }
 
 /** Another event taken back, an undoing too. */
-export interface Undone {
+interface Undone {
   readonly do: 'undone'
   readonly of: string
   /** As of a move, where a move is taken back. */
@@ -168,7 +168,7 @@ export type Deed
     | ReplanDeed | PauseDeed | GoneOn | FinishDeed | Undone
 
 /** When and where something happened. */
-export interface Stamp {
+interface Stamp {
   /** Made on the device, and nobody else's. */
   readonly id: string
   readonly turn: number

@@ -14,7 +14,7 @@ import { COUNT_CHOICES, LIES } from './event'
 export const MOST_EVENTS = 200_000
 
 /** A photo of some 500 kB, in letters. */
-export const MOST_PHOTO_LETTERS = 700_000
+const MOST_PHOTO_LETTERS = 700_000
 
 const ID = text('Id', 1, 64, { pattern: { source: '^[A-Za-z0-9._-]{1,64}$', message: 'must be 1 to 64 letters, digits, dots or dashes' } })
 const ROUND = between(0, 100_000)

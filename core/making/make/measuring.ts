@@ -22,7 +22,7 @@ export interface Beside {
 }
 
 /** Two drafts of a part side by side. */
-export interface PartSaid {
+interface PartSaid {
   readonly rounds: number
   readonly stitches: number
   /** Empty of what has none, as a floor. */

@@ -4,7 +4,7 @@ import { saidLine } from '../../readers/words/lines'
 import type { InHand } from './plan'
 
 /** Whether another design can become the plan of a bag that is partly worked; if not, from which round on it differs. */
-export type NewPlan = { readonly can: true, readonly rounds: number } | { readonly can: false, readonly round: number }
+type NewPlan = { readonly can: true, readonly rounds: number } | { readonly can: false, readonly round: number }
 
 const MANNER = { terms: 'us', repeats: 'brackets' } as const
 

@@ -9,7 +9,7 @@ import { stateOf } from './fold'
 import type { Progress } from './plan'
 
 /** So many events at most are sent at once. */
-export const MOST_AT_ONCE = 500
+const MOST_AT_ONCE = 500
 
 /** A dozen values an event, and the moves that one comes after. */
 const limitsFor = (events: number): Limits => ({ values: 100 * events, list: events })

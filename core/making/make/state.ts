@@ -9,7 +9,7 @@ export interface Trail {
 }
 
 /** A deed with its event's id and time, so that it can be taken back. */
-export type Recorded<D> = D & { readonly id: string, readonly at: number }
+type Recorded<D> = D & { readonly id: string, readonly at: number }
 
 /** State of a bag on the hook. */
 export interface MakeState {

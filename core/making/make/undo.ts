@@ -8,7 +8,7 @@ const MEASURES: Readonly<Record<MeasureDeed['what'], string>> = {
 }
 
 /** A round by its number, as the bag calls it: a row, in a flat piece. */
-export type NameRound = (round: number) => string
+type NameRound = (round: number) => string
 
 /** The round that a leg is, as makers say it. */
 function placeOf(leg: string, name: NameRound): string {

@@ -8,7 +8,7 @@ import { textured } from './textured'
  * A double, so many chains and as many skipped; then doubles on doubles. Closed off, if asked, by a round with a stitch in each
  * double and as many in each space as it has chains.
  */
-export function boxesTexture(chains: number, finish: boolean): Texture {
+function boxesTexture(chains: number, finish: boolean): Texture {
   return {
     asks: { multiple: 1 + chains, plus: 0 }, gives: finish ? 1 + chains : 2, main: 'dc',
     straight: {

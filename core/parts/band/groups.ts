@@ -7,7 +7,7 @@ import { textured } from './textured'
 const threeInGap = [aimed('dc', 'gap'), aimed('dc', 'gapBelow'), aimed('dc', 'gap')] as const
 
 /** Three doubles and three skipped, then three into each gap with a long one in their middle. */
-export const groupsTexture: Texture = {
+const groupsTexture: Texture = {
   asks: { multiple: 4, plus: 0 }, gives: 3, main: 'dc',
   straight: { setUp: [{ repeat: [inOne('dc', 3), skip(3)] }], cycle: [{ repeat: [...threeInGap, skip(3)] }] },
   turned: { setUp: [{ repeat: [inOne('dc', 3), skip(3)] }], cycle: [{ repeat: [skip(1), ...threeInGap, skip(2)] }] },

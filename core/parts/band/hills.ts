@@ -18,7 +18,7 @@ const DOWN = hill('tr', 'dc', 'hdc', 'sc', 'hdc', 'dc')
  * place a short one stands on a tall one (craft 5, flat and folded). To and fro the first stitch comes once more at a row's end, so
  * that every row is the same both ways.
  */
-export function hillsTexture(plain: FabricKind, inRows: boolean): Texture {
+function hillsTexture(plain: FabricKind, inRows: boolean): Texture {
   const plainly: TextureRound = { repeat: [each(plain, 6)], ...(inRows ? { last: [each(plain, 1)] } : {}) }
   const risen = (steps: readonly StitchStep[]): TextureRound => ({ repeat: steps, ...(inRows ? { last: [steps[0]!] } : {}) })
   return {

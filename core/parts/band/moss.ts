@@ -6,7 +6,7 @@ import { textured } from './textured'
 const single = each('sc', 1)
 
 /** Singles, and doubles that reach down a round, alternating; long ones over short ones. */
-export const mossTexture: Texture = {
+const mossTexture: Texture = {
   asks: { multiple: 2, plus: 0 }, gives: 2, main: 'sc',
   straight: {
     setUp: [{ repeat: [each('sc', 2)] }],

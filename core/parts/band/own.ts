@@ -16,7 +16,7 @@ import { type Flow, roundOf, type Texture, type TextureRound, workedOver } from 
 import { textured } from './textured'
 
 /** A repeat of a maker's own, checked: its texture, or what is wrong with which line. */
-export type OwnRepeatCheck = { readonly ok: true, readonly texture: Texture } | { readonly ok: false, readonly trouble: LineTrouble }
+type OwnRepeatCheck = { readonly ok: true, readonly texture: Texture } | { readonly ok: false, readonly trouble: LineTrouble }
 
 /** More stitches than this a repeat of one's own cannot stand on. */
 const WIDEST = 72

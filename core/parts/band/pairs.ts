@@ -6,7 +6,7 @@ import { textured } from './textured'
 const inGap = (kind: FabricKind, times: number): GroupStep => ({ do: 'group', aim: 'gap', steps: [each(kind, times)] })
 
 /** Two half doubles in one, then two between each two pairs of the round below. */
-export const pairsTexture: Texture = {
+const pairsTexture: Texture = {
   asks: { multiple: 2, plus: 0 }, gives: 2, main: 'hdc',
   straight: { setUp: [{ repeat: [skip(1), inOne('hdc', 2)] }], cycle: [{ repeat: [inGap('hdc', 2), skip(2)] }] },
   turned: { setUp: [{ repeat: [skip(1), inOne('hdc', 2)] }], cycle: [{ repeat: [skip(1), inGap('hdc', 2), skip(1)] }] },

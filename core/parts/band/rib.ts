@@ -5,7 +5,7 @@ import { always, type Texture } from '../texture/texture'
 import { textured } from './textured'
 
 /** Stitches with a post tall enough to go around. */
-export const RIB_STITCHES = ['hdc', 'dc'] as const
+const RIB_STITCHES = ['hdc', 'dc'] as const
 const RIB = between(1, 12)
 const usually = between(1, 3)
 
@@ -14,7 +14,7 @@ function around(kind: FabricKind, times: number, loop: Loop): StitchStep[] {
 }
 
 /** Columns of stitches around the post, so many standing out and so many standing back. */
-export function ribTexture(stitch: FabricKind, front: number, back: number): Texture {
+function ribTexture(stitch: FabricKind, front: number, back: number): Texture {
   const out = around(stitch, front, 'frontPost')
   const inward = around(stitch, back, 'backPost')
   return {

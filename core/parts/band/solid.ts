@@ -15,7 +15,7 @@ export function solidTexture(stitch: FabricKind): Texture {
 }
 
 /** The same in the back loop alone: the front loops stand as ridges. */
-export function ridgesTexture(stitch: FabricKind): Texture {
+function ridgesTexture(stitch: FabricKind): Texture {
   return { asks: ANY, gives: 1, main: stitch, straight: always(each(stitch, 1, 'back')) }
 }
 

@@ -6,7 +6,7 @@ import { textured } from './textured'
 const sprig: GroupStep = { do: 'group', steps: [each('sc', 1), each('hdc', 2)] }
 
 /** A single and two half doubles in one, two skipped; with a single of its own at the seam if the maker joins there. */
-export function sprigsTexture(seamStitch: boolean): Texture {
+function sprigsTexture(seamStitch: boolean): Texture {
   const first = seamStitch ? [each('sc', 1)] : []
   return {
     asks: { multiple: 3, plus: first.length }, gives: 3, main: 'hdc',

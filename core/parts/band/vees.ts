@@ -6,7 +6,7 @@ import { textured } from './textured'
 const vee = (aim?: 'space'): GroupStep => ({ do: 'group', ...(aim ? { aim } : {}), steps: [each('dc', 1), chain(2), each('dc', 1)] })
 
 /** A double, two chains and a double over every three stitches; then the same into each space. */
-export const veesTexture: Texture = {
+const veesTexture: Texture = {
   asks: { multiple: 3, plus: 0 }, gives: 3, main: 'dc',
   straight: { setUp: [{ repeat: [skip(1), vee(), skip(1)] }], cycle: [{ repeat: [vee('space')] }] },
 }

@@ -6,7 +6,7 @@ const fan = inOne('dc', 3)
 const single = each('sc', 1)
 
 /** Fans of three doubles with a single between: fans stand on singles, singles on the middles of fans. */
-export const wavesTexture: Texture = {
+const wavesTexture: Texture = {
   asks: { multiple: 4, plus: 0 }, gives: 4, main: 'dc', interlocks: true,
   straight: {
     setUp: [{ repeat: [single, skip(1), fan, skip(1)] }],

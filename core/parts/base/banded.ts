@@ -12,7 +12,7 @@ const fields = {
 } as const
 
 /** A round floor of rounds of different stitches, one upon the other (craft 5, circle). */
-export type BandedSpec = FormSpec<'banded', typeof fields>
+type BandedSpec = FormSpec<'banded', typeof fields>
 
 /** Works a round floor band by band: it is as wide as its rounds reach, and its edge is what they leave. */
 function workBanded(spec: BandedSpec, setting: Setting): PartResult {

@@ -50,10 +50,10 @@ const fields = {
 } as const
 
 /** A bag without a floor, which folds along its foundation chain: one oval round, then straight up (craft 5, boat). */
-export type BoatSpec = FormSpec<'boat', typeof fields>
+type BoatSpec = FormSpec<'boat', typeof fields>
 
 /** The side stitches with which a boat lies nearest to a wanted width: its edge, `2S + 2e` stitches, is twice the width. */
-export function sideForBoat(flatWidthCm: number, perEnd: number, widthCm: number): number {
+function sideForBoat(flatWidthCm: number, perEnd: number, widthCm: number): number {
   return Math.max(1, Math.round(flatWidthCm / widthCm) - perEnd)
 }
 

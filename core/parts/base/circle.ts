@@ -127,7 +127,7 @@ const fields = discFields('Rounds', rounds => rounds)
 /** A round floor as the maker asks for it (craft 5, circle). */
 export type CircleSpec = FormSpec<'circle', typeof fields>
 /** A disc, whether it is the whole floor or one of two. */
-export type DiscSpec = Omit<CircleSpec, 'form'>
+type DiscSpec = Omit<CircleSpec, 'form'>
 
 /** The parts of a disc's document that its increases follow from. */
 interface Increasing {
@@ -136,7 +136,7 @@ interface Increasing {
 }
 
 /** The increases a round that a spec comes to in this gauge. */
-export function increasesOf(spec: Increasing, stitch: StitchSize): number {
+function increasesOf(spec: Increasing, stitch: StitchSize): number {
   return spec.increases === 'by-gauge' ? gaugeIncreases(stitch, 1, spec.noneFlat) : spec.increases
 }
 
@@ -144,7 +144,7 @@ export function increasesOf(spec: Increasing, stitch: StitchSize): number {
  * The steps of round `r` of a disc: `increases` groups of one increase and `r - 2` plain stitches (craft 5).
  * Staggered discs shift the increase by half a group in every second round.
  */
-export function circleRound(r: number, increases: number, kind: FabricKind, { placing, increaseAt }: Growing): Step[] {
+function circleRound(r: number, increases: number, kind: FabricKind, { placing, increaseAt }: Growing): Step[] {
   if (r === 1) return [inOne(kind, increases)]
   const plain = r - 2
   const shift = placing === 'staggered' && r % 2 === 0 ? Math.floor(plain / 2) : 0
@@ -154,7 +154,7 @@ export function circleRound(r: number, increases: number, kind: FabricKind, { pl
 }
 
 /** Sizes of a disc of so many rounds. */
-export interface DiscSize extends PartSize {
+interface DiscSize extends PartSize {
   readonly floor: Floor
 }
 
@@ -191,7 +191,7 @@ function tooMany(rounds: number, increases: number): Finding | undefined {
 }
 
 /** The rounds whose edge, lying flat, comes nearest to a wanted width: half of `increases` stitches a round. */
-export function roundsForFlatWidth(flatWidthCm: number, increases: number, stitch: StitchSize): number {
+function roundsForFlatWidth(flatWidthCm: number, increases: number, stitch: StitchSize): number {
   return Math.max(1, Math.round((2 * flatWidthCm) / (increases * stitch.width.cm)))
 }
 
@@ -235,7 +235,7 @@ export const FLOOR_LOOKS
     + 'wall.'
 
 /** The polygon that increases one above the other make of a disc: a corner at each of them. */
-export interface Polygon {
+interface Polygon {
   readonly corners: number
   readonly increaseAt: Growing['increaseAt']
 }
@@ -282,7 +282,7 @@ export function foldedAtStart(edge: Edge): Edge {
  * Evidence of a measured disc about its stitches: their height (its rounds reach its radius), or, where it has too little edge and
  * stands as a dish, their width.
  */
-export function discEvidence(
+function discEvidence(
   spec: DiscSpec, { rounds }: { readonly rounds: number }, { lengthCm }: TapeMeasurement, { gauge }: Setting,
 ): Evidence {
   const kind = spec.stitch
@@ -299,7 +299,7 @@ function discWantedCm({ size, ...spec }: DiscSpec, stitch: StitchSize): number {
 }
 
 /** Every disc within a tolerance. */
-export function discChoices(spec: DiscSpec, { gauge }: Setting, toleranceCm: number): BaseChoice[] {
+function discChoices(spec: DiscSpec, { gauge }: Setting, toleranceCm: number): BaseChoice[] {
   const stitch = gauge[spec.stitch]
   const flat = 'want' in spec.size && 'flatWidthCm' in spec.size.want
   const wantedCm = discWantedCm(spec, stitch)

@@ -36,7 +36,7 @@ const fields = {
 } as const
 
 /** A firm floor of two equal discs, joined by one round through both, which stands as a ridge (craft 5). */
-export type DoubleDiscSpec = FormSpec<'double-disc', typeof fields>
+type DoubleDiscSpec = FormSpec<'double-disc', typeof fields>
 
 /** Works both discs and the round that joins them. */
 /** `Rounds 1 to 6 make`, `Round 1 makes`. */

@@ -22,7 +22,7 @@ export const SIDE_TWO = 3
 export type Stretches = Uint8Array
 
 /** Increases of each station of an edge in the next round, and the edge's names after it. */
-export interface Grown {
+interface Grown {
   readonly steps: readonly Step[]
   readonly stretches: Stretches
 }

@@ -15,8 +15,8 @@ export interface Flatness {
 export type Judgement = 'dish' | 'flat' | 'ripple' | 'ruffle'
 
 /** Within these a base lies flat, or ripples so mildly that the wall tames it (craft 5; from memory). */
-export const FLAT_SHARE = 0.07
-export const RIPPLE_SHARE = 0.3
+const FLAT_SHARE = 0.07
+const RIPPLE_SHARE = 0.3
 
 /** The shares of edge that lie flat: by the craft's rule of thumb, and beyond that where the maker's own floors did. */
 function flatFor({ liesFlat }: Pick<StitchSize, 'liesFlat'>): readonly [number, number] {

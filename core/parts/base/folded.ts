@@ -109,7 +109,7 @@ const fields = {
 } as const
 
 /** A flat piece in rows, folded below or at one side, and seamed (craft 5, flat and folded). */
-export type FoldedSpec = FormSpec<'folded', typeof fields>
+type FoldedSpec = FormSpec<'folded', typeof fields>
 
 /** The repeats of a row of so many stitches. */
 function repeatsNow(spec: FoldedAnswers, stitches: number): number {

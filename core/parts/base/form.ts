@@ -45,7 +45,7 @@ export interface TapeMeasurement {
 }
 
 /** The counts that a base pins. */
-export type PinnedCounts<S> = S extends { readonly size: infer Z }
+type PinnedCounts<S> = S extends { readonly size: infer Z }
   ? Extract<Z, { readonly pin: unknown }> extends { readonly pin: infer P }
     ? P
     : never

@@ -3,7 +3,7 @@ import { type BaseSpec, formOf } from './base'
 import { flatIncreases, flatness, type Flatness } from './flatness'
 
 /** One way of increasing, and what it does in this maker's gauge. */
-export interface School {
+interface School {
   /** Increases a round; at each end of an oval half of them. */
   readonly increases: number
   readonly flatness: Flatness

@@ -52,7 +52,7 @@ const fields = {
 } as const
 
 /** Two flat motifs laid together and joined about, but for the mouth (craft 5, panels). */
-export type MotifsSpec = FormSpec<'motifs', typeof fields>
+type MotifsSpec = FormSpec<'motifs', typeof fields>
 
 /** So many places of an edge from the start of its round on, as runs of one kind. */
 function placesFrom({ kinds, count: all }: Edge, places: number): Run[] {

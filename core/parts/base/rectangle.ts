@@ -77,7 +77,7 @@ const SIDES_IN_ORDER = ['last-row', 'row-ends', 'underside', 'far-ends'] as cons
 export type RectangleSpec = FormSpec<'rectangle', typeof fields>
 
 /** Counts of a rectangle: stitches a row, rows. */
-export interface RectangleCounts {
+interface RectangleCounts {
   readonly stitches: number
   readonly rows: number
 }
@@ -101,7 +101,7 @@ function countsWanted(spec: RectangleSpec, wanted: FloorWanted, gauge: Gauge): R
 }
 
 /** The floor that counts come to, of stitches as large as their mean. */
-export function rectangleFloor(counts: RectangleCounts, stitch: StitchSize): Floor {
+function rectangleFloor(counts: RectangleCounts, stitch: StitchSize): Floor {
   return { shape: 'rectangle', length: times(stitch.width, counts.stitches), width: times(stitch.height, counts.rows) }
 }
 
@@ -109,7 +109,7 @@ export function rectangleFloor(counts: RectangleCounts, stitch: StitchSize): Flo
  * A row, to and fro: the next one turns. The last of `of` rows has the wrong side facing, so that what follows it, turned, has the right
  * side.
  */
-export function row(setting: Setting, index: number, of: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
+function row(setting: Setting, index: number, of: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
   const counts = chainCounts(setting.rounds, kind)
   return {
     steps, colour, join: 'open', facing: (of - index) % 2 === 1 ? 'wrong' : 'right',

@@ -25,7 +25,7 @@ export function wanted(spec: BaseSpec, { gauge }: Pick<Setting, 'gauge'>, worked
 }
 
 /** A base one count away from another: what it pins and how large it is. */
-export interface Neighbour {
+interface Neighbour {
   readonly spec: BaseSpec
   readonly worked: PartResult
   /** Whether it is the one the choice is about. */

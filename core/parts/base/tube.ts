@@ -27,7 +27,7 @@ const fields = {
 } as const
 
 /** A bag worked up from a chain joined into a ring, and closed below afterwards (craft 5, tube). */
-export type TubeSpec = FormSpec<'tube', typeof fields>
+type TubeSpec = FormSpec<'tube', typeof fields>
 
 /** Works a tube's first round, into its ring of chains. */
 function workTube(spec: TubeSpec, setting: Setting): PartResult {

@@ -20,7 +20,7 @@ const COMMON = {
 } as const
 
 /** The spec of contents, from their kind's fields. */
-export type ContentSpec<K extends string, F> = ValuesOf<F & typeof COMMON> & { readonly kind: K }
+type ContentSpec<K extends string, F> = ValuesOf<F & typeof COMMON> & { readonly kind: K }
 
 /** A kind of thing that a bag must hold: everything that the program knows of it. */
 export interface ContentKind<K extends string = string, F extends Fields = Fields, S = ContentSpec<K, F>> {

@@ -37,10 +37,10 @@ export function girthCm({ round, lengthCm, widthCm }: Room): number {
 
 /** Room to get things in and out: a centimetre all the way round, and two above (from memory). */
 export const EASE_CM = 1
-export const HEADROOM_CM = 2
+const HEADROOM_CM = 2
 
 /** A bag for these contents: its base, and how tall its wall is. */
-export interface Proposal {
+interface Proposal {
   readonly base: BaseSpec
   readonly heightCm: number
   readonly why: string

@@ -23,7 +23,7 @@ export function labelFrom<S extends object>(of: (spec: S, now: QuestionContext) 
 }
 
 /** Properties of a question of any sort. */
-export interface FieldBase {
+interface FieldBase {
   readonly label: Label
   /** Description for the schema and the tables, where the label does not say enough. */
   readonly says?: string

@@ -20,7 +20,7 @@ export interface PlacedField {
 }
 
 /** An answer to choose from, and what it changes. */
-export interface Answerable {
+interface Answerable {
   readonly name: string
   readonly does?: string
   /** How it is worked: a card with a drawing. */
@@ -166,7 +166,7 @@ export function answersTo(put: PlacedField, spec: object, now: QuestionContext):
 }
 
 /** The questions that lie within one as it is answered now. */
-export interface Within {
+interface Within {
   readonly fields: Fields
   readonly at: Path
   /** Asked together with the question itself. */

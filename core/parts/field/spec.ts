@@ -24,7 +24,7 @@ type Simplified<T> = { readonly [K in keyof T]: T[K] }
 type WayValue<W> = W extends Way<infer U, infer F> ? { readonly [K in U]: ValuesOf<F> } : never
 
 /** Type of the document's value for a question. */
-export type ValueOf<F>
+type ValueOf<F>
   = F extends ChoiceField<infer V>
     ? V
     : F extends StitchField<infer K>

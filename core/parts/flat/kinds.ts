@@ -83,7 +83,7 @@ export function flatKindOf({ kind: band }: { readonly kind: string }): FlatKind 
   return kind
 }
 
-export const MOST_FLAT_BANDS = 12
+const MOST_FLAT_BANDS = 12
 
 /** Asks for the bands of a flat piece, from its first row up. */
 export function bandsField(label: string, says: string) {

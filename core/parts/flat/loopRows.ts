@@ -25,7 +25,7 @@ const fields = {
 } as const
 
 /** Loops to and fro, as a document holds them. */
-export interface LoopRows extends FlatBand {
+interface LoopRows extends FlatBand {
   readonly chains: number
   readonly skip: number
   readonly finish: boolean

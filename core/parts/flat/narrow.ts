@@ -28,7 +28,7 @@ const fields = {
 } as const
 
 /** Plain rows that get narrower or wider at both ends, as a document holds them. */
-export interface Narrow extends FlatBand {
+interface Narrow extends FlatBand {
   readonly stitch: (typeof SOLID_STITCHES)[number]
   readonly way: 'narrower' | 'wider'
   readonly every: number

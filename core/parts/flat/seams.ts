@@ -16,7 +16,7 @@ const SEAMS = [
     by: 'work {sc} through both layers,' },
 ] as const satisfies readonly { value: string, name: string, does: string, card: CardId, by: string }[]
 
-export type Seam = (typeof SEAMS)[number]['value']
+type Seam = (typeof SEAMS)[number]['value']
 
 /** Asks how seams are closed. */
 export function seamChoice(label: string) {

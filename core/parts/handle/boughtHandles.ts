@@ -27,7 +27,7 @@ const fields = {
 } as const
 
 /** Handles that were bought: how long and how far apart their ends are is given (craft 10). */
-export type BoughtHandlesSpec = PartSpec<'bought-handles', typeof fields>
+type BoughtHandlesSpec = PartSpec<'bought-handles', typeof fields>
 
 function holdingWords({ holds, foot }: BoughtHandlesSpec): string {
   return holds === 'rings'

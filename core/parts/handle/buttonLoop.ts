@@ -11,7 +11,7 @@ import { nothingWorked } from './unworked'
 const fields = { buttonCm: BUTTON_CM } as const
 
 /** A loop of chain at the middle of the back that goes over a button on the front (craft 10). */
-export type ButtonLoopSpec = PartSpec<'button-loop', typeof fields>
+type ButtonLoopSpec = PartSpec<'button-loop', typeof fields>
 
 /** A loop has to slip over a button lying on its edge: twice as long as the button is wide, and a little (from memory). */
 const LOOP_EASE_CM = 0.6

@@ -37,7 +37,7 @@ const LENGTH = ways('You give', [
 const fields = { cord: choice('The cord is', CORD_OPTIONS, { begins: 'slip-stitched' }), length: LENGTH, ...WHERE } as const
 
 /** A long cord from side to side, worn across the body (craft 10). */
-export type CrossBodySpec = PartSpec<'cross-body', typeof fields>
+type CrossBodySpec = PartSpec<'cross-body', typeof fields>
 
 function capitalised(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1)

@@ -17,7 +17,7 @@ export const JOIN = choice(
   ],
   { begins: 'sewn' },
 )
-export type StrapJoin = 'sewn' | 'slip'
+type StrapJoin = 'sewn' | 'slip'
 
 /** Stitches of the rim that each end holds, and stitches across between. */
 export const FEET = {

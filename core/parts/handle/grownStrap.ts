@@ -68,7 +68,7 @@ const fields = {
 } as const
 
 /** Straps grown from the rim, over the mouth to the other side of it (craft 10). */
-export type GrownStrapSpec = PartSpec<'grown-strap', typeof fields>
+type GrownStrapSpec = PartSpec<'grown-strap', typeof fields>
 
 /** A strap's two feet on the rim: the places that each begins at. */
 type Feet = readonly [number, number]

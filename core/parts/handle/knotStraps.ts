@@ -41,7 +41,7 @@ const fields = {
 } as const
 
 /** A short and a long strap, each around one end of the bag: the long one passes through the short one (craft 10). */
-export type KnotStrapsSpec = PartSpec<'knot-straps', typeof fields>
+type KnotStrapsSpec = PartSpec<'knot-straps', typeof fields>
 
 /** Works a knot bag's two straps. */
 function workKnotStraps(spec: KnotStrapsSpec, edge: Edge, setting: Setting): PartResult {

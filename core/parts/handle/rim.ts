@@ -25,7 +25,7 @@ export function rimStitchCm(edge: Edge, { belowCm, gauge }: Pick<Setting, 'below
 }
 
 /** A span of the rim by its face: the free part over it goes from foot to foot. */
-export interface OnFace {
+interface OnFace {
   readonly name: 'front' | 'back'
   readonly feet: readonly [number, number]
 }

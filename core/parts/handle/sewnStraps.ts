@@ -54,7 +54,7 @@ const fields = {
 } as const
 
 /** Straps worked on their own and sewn on, one on each face, or one alone (craft 10). */
-export type SewnStrapsSpec = PartSpec<'sewn-straps', typeof fields>
+type SewnStrapsSpec = PartSpec<'sewn-straps', typeof fields>
 
 /** How the feet are sewn on, in words. */
 function sewingOf({ sewn, lines }: SewnStrapsSpec): string {

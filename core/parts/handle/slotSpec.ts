@@ -135,7 +135,7 @@ export function slotFields<const I extends Into>(wide: string, into: I) {
 }
 
 /** How the round above works a handle's chain: into its chains, into the bumps on their backs, or around the chain as a whole. */
-export type Into = 'chains' | 'bumps' | 'over'
+type Into = 'chains' | 'bumps' | 'over'
 
 /**
  * Openings in the rim with a chain over each: hand holes if the chain is as long as what is skipped, handles if it is longer
@@ -238,7 +238,7 @@ export function slotsGive(spec: SlotsSpec, edge: Edge, gauge: Setting['gauge']):
 }
 
 /** The fewest stitches that slots can be worked on: both slots, and what has to be left between them. */
-export function slotsNeed({ width, stitch }: SlotsSpec, gauge: Setting['gauge']): number {
+function slotsNeed({ width, stitch }: SlotsSpec, gauge: Setting['gauge']): number {
   return 2 * (LEAST_BETWEEN + ('pin' in width ? width.pin.stitches : Math.max(1, Math.round(width.want.widthCm / gauge[stitch].width.cm))))
 }
 

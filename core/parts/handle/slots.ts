@@ -16,7 +16,7 @@ import { underInstead, widened } from './strapLength'
 import { tenths } from '../field/context'
 
 /** The placing, as makers say it: `8, slot 16, 16, slot 16, 8`. */
-export function runsWords(before: readonly number[], places: number, count: number): string {
+function runsWords(before: readonly number[], places: number, count: number): string {
   const parts: string[] = []
   let done = 0
   for (const first of before) {

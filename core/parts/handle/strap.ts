@@ -15,7 +15,7 @@ import {
  */
 
 /** Answers of a strap worked on its own. */
-export interface OwnStrap {
+interface OwnStrap {
   readonly worked: StripWay | 'bands'
   /** Stitches across, or rows side by side. */
   readonly wide: number
@@ -27,7 +27,7 @@ export interface OwnStrap {
 }
 
 /** A strap as it is made: its strip, its free part, and all of its width. */
-export interface MadeStrap {
+interface MadeStrap {
   readonly strip: Strip
   readonly freeCm: number
   /** Why its bands do not come out, if they do not. */

@@ -13,8 +13,7 @@ export const STRIP_STITCHES = ['sc', 'hdc', 'dc'] as const
 export type StripStitch = (typeof STRIP_STITCHES)[number]
 
 /** How a strip is worked: in short rows across it; in long rows along it, into the chain or into the bumps on its back. */
-export const STRIP_WAYS = ['across', 'along', 'bumps'] as const
-export type StripWay = (typeof STRIP_WAYS)[number]
+export type StripWay = 'across' | 'along' | 'bumps'
 
 /** How long a strap is: long enough to drop so far, or so many rows (worked across) or chains (along). */
 export type StrapLength = Size<{ readonly dropCm: number } | { readonly totalCm: number }, { readonly count: number }>
@@ -56,7 +55,7 @@ export function chainStart(chains: number, stitch: StripStitch): Start {
 }
 
 /** A strip of so many stitches across, in so many rows. */
-export function stripAcross(stitch: StripStitch, wide: number, rows: number, colour: string, gauge: Gauge): Strip {
+function stripAcross(stitch: StripStitch, wide: number, rows: number, colour: string, gauge: Gauge): Strip {
   return {
     start: chainStart(wide, stitch), lengthCm: rows * gauge[stitch].height.cm, widthCm: wide * gauge[stitch].width.cm,
     rows: rowsOf(

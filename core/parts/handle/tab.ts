@@ -44,7 +44,7 @@ const fields = {
 } as const
 
 /** A tab grown from the middle of the back, with a buttonhole of chains near its end (craft 10). */
-export type TabSpec = PartSpec<'tab', typeof fields>
+type TabSpec = PartSpec<'tab', typeof fields>
 
 /** Stitches at each side of a buttonhole, at least (from memory). */
 const EDGE = 2

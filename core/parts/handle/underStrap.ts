@@ -18,7 +18,7 @@ const fields = {
 } as const
 
 /** A strap that runs under the whole bag and up both sides: the load hangs in it, not on the rim (craft 10). */
-export type UnderStrapSpec = PartSpec<'under-strap', typeof fields>
+type UnderStrapSpec = PartSpec<'under-strap', typeof fields>
 
 /** Lap of the two ends of a strap under the bag (from memory). */
 const SEAM_CM = 3

@@ -20,7 +20,7 @@ const fields = {
 } as const
 
 /** A zip on two strips that are sewn inside the rim (craft 10). */
-export type ZipSpec = PartSpec<'zip', typeof fields>
+type ZipSpec = PartSpec<'zip', typeof fields>
 
 /** So much of a mouth may stay open beside a zip without anybody minding (from memory). */
 const SHORT_CM = 2

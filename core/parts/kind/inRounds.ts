@@ -75,7 +75,7 @@ export function roundsFields(of: (spec: object) => Pick<Rounds, 'style'> | undef
 }
 
 /** How the rounds of a part go, where they go otherwise than the bag's. */
-export const GOES = maybe(
+const GOES = maybe(
   'Its rounds go',
   roundsFields(spec => (spec as { readonly goes?: Rounds }).goes),
   {

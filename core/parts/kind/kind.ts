@@ -36,7 +36,7 @@ export const OWN_HOOK = maybe(
 )
 
 /** The size of a part that can take up as much yarn as there is. */
-export const GROWS_BY = [
+const GROWS_BY = [
   { value: 'rounds', name: 'in rounds' }, { value: 'across', name: 'in stitches across' }, { value: 'length', name: 'in length' },
   { value: 'cords', name: 'in the length of its cords' },
 ] as const

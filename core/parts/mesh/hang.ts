@@ -7,14 +7,14 @@ export interface LoopRow {
 }
 
 /** Something round or angular within a net, standing on the floor below it. */
-export interface Inside {
+interface Inside {
   readonly aroundCm: number
   /** How far it stands up above where the net begins. */
   readonly heightCm: number
 }
 
 /** Support of a net: the edge it grows from, the rim above it, and what is inside; without a rim it goes straight up. */
-export interface NetSupport {
+interface NetSupport {
   readonly belowCm: number
   readonly aboveCm?: number
   readonly inside?: Inside

@@ -52,7 +52,7 @@ export function planFor(
   }
 }
 
-export const tallOf = ({ rows }: Plan) => rows.reduce((sum, { riseCm }) => sum + riseCm, 0)
+const tallOf = ({ rows }: Plan) => rows.reduce((sum, { riseCm }) => sum + riseCm, 0)
 
 /** The plan for a wanted height: the rounds whose rows, as they hang, come nearest to it. */
 export function wantedPlan(spec: LoopsSpec, heightCm: number, planOf: (rounds: number) => Plan): Plan {

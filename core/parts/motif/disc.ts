@@ -23,7 +23,7 @@ const fields = {
 } as const
 
 /** Plain rounds of a motif. */
-export interface Disc extends MotifBand {
+interface Disc extends MotifBand {
   readonly stitch: 'sc' | 'hdc' | 'dc'
   readonly rounds: number
   readonly grows: number | 'by-gauge'

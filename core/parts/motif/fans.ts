@@ -30,7 +30,7 @@ const fields = {
 } as const
 
 /** A round of fans of a motif. */
-export interface Fans extends MotifBand {
+interface Fans extends MotifBand {
   readonly stitch: 'hdc' | 'dc' | 'tr'
   readonly stitches: number
   readonly open: boolean

@@ -24,7 +24,7 @@ export function motifKindOf({ kind: band }: { readonly kind: string }): MotifKin
   return kind
 }
 
-export const MOST_MOTIF_BANDS = 16
+const MOST_MOTIF_BANDS = 16
 
 /** Asks for the rounds of a motif, from the ring outward. */
 export function motifField(label: string, says: string) {

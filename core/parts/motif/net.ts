@@ -40,7 +40,7 @@ const fields = {
 } as const
 
 /** Rounds of loops of a motif, which grow in length, in number, or both. */
-export interface Net extends MotifBand {
+interface Net extends MotifBand {
   readonly rounds: number
   readonly chains: number
   readonly skip: number

@@ -11,7 +11,7 @@ const fields = {
 } as const
 
 /** Rounds of a motif in a repeat of the maker's own. */
-export interface OwnRounds extends MotifBand {
+interface OwnRounds extends MotifBand {
   readonly repeat: string
   readonly rounds: number
 }

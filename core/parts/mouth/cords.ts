@@ -20,7 +20,7 @@ interface CordMaking {
 const CHAIN = STITCHES.ch.yarnPerWidth
 
 /** Ways to come by a cord. A further one is a further row. */
-export const CORDS: readonly CordMaking[] = [
+const CORDS: readonly CordMaking[] = [
   {
     value: 'chain', name: 'a chain', does: 'Quick and round; it stretches a little.', made: chains => `ch ${chains}`, thick: 0.5,
     yarn: CHAIN, stretch: 1,

@@ -1,5 +1,5 @@
 /** A mouth when its cords are pulled. */
-export interface CordPull {
+interface CordPull {
   /** How far round it goes then. */
   readonly aroundCm: number
   /** The hole that is left. */

@@ -13,7 +13,7 @@
  */
 
 /** One passage of a cord through an eyelet. */
-export interface Pass {
+interface Pass {
   readonly eyelet: number
   readonly goes: 'in' | 'out'
 }

@@ -1,8 +1,7 @@
-import { type Length, plus, times } from '../../things/measure/length'
+import { type Length, times } from '../../things/measure/length'
 
 /** The outline a bag stands on. `none`: it has no floor and folds flat. */
-export const FLOOR_SHAPES = ['disc', 'stadium', 'rectangle', 'none'] as const
-export type FloorShape = (typeof FLOOR_SHAPES)[number]
+export type FloorShape = 'disc' | 'stadium' | 'rectangle' | 'none'
 
 /** A floor: how long and how wide. A disc is as wide as it is long; without a floor the width is nothing. */
 export interface Floor {
@@ -57,9 +56,4 @@ export function standing(floor: Floor, aroundCm: number): Footprint {
 /** A floor that is none: the bag lies flat, this wide. */
 export function noFloor(length: Length): Floor {
   return { shape: 'none', length, width: times(length, 0) }
-}
-
-/** A floor a little larger all the way round, by a round or a row. */
-export function grown(floor: Floor, by: Length): Floor {
-  return { ...floor, length: plus(floor.length, times(by, 2)), width: plus(floor.width, times(by, 2)) }
 }

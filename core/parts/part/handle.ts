@@ -24,7 +24,7 @@ export interface Handle {
 }
 
 /** How a handle bears its load, as far as that is not its size. */
-export interface Bearing {
+interface Bearing {
   /** The sort of its strands. */
   readonly strands: 'stitches' | 'rows'
   /** A woven tape along its back takes the pull. */

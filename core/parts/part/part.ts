@@ -137,7 +137,7 @@ export function stopped(edge: Edge, size: PartSize, ...findings: Finding[]): Par
 }
 
 /** Rounds worked one onto the other, and a stop finding if one did not come out. */
-export interface WorkedUp {
+interface WorkedUp {
   readonly rounds: WorkedRound[]
   readonly edge: Edge
   readonly stop?: Finding

@@ -17,7 +17,7 @@ interface StartTraits {
 }
 
 /** The ways to start a bag, or a piece of its own (craft 5). */
-export const STARTS = {
+const STARTS = {
   'ring': {}, 'chain-ring': { ringed: true }, 'chain': { intoChains: true }, 'foundation-chain': { intoChains: true, laid: true },
   'foundation-sc': { stitched: true }, 'foundation-side': { sided: true }, 'chain-loop': { looped: true }, 'bought': { holed: true },
 } as const satisfies Readonly<Record<string, StartTraits>>

@@ -17,7 +17,7 @@ export function adjustedTo<const To>(to: To, kind: FabricKind, colour: string) {
 }
 
 /** Whether a part is an adjusting round that a search for counts may put elsewhere: not one that says what the maker counted. */
-export function isAdjusting(spec: { readonly kind: string, readonly counted?: boolean }): boolean {
+function isAdjusting(spec: { readonly kind: string, readonly counted?: boolean }): boolean {
   // Documents are looked at before their kinds are loaded: no declaration can be asked.
   // eslint-disable-next-line house/roles -- this is the kind's own file
   return spec.kind === ADJUST_KIND && !spec.counted

@@ -58,7 +58,7 @@ const fields = {
 } as const
 
 /** Front, back and sides as flat pieces on one edge. */
-export type PanelsSpec = PartSpec<'panels', typeof fields>
+type PanelsSpec = PartSpec<'panels', typeof fields>
 
 /** How an edge is shared out. */
 interface Shares {

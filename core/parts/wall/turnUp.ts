@@ -9,7 +9,7 @@ import type { WorkedRound } from '../../things/round/workedRound'
 import type { FabricKind } from '../../things/stitch/dictionary'
 
 /** A way that the base becomes the wall (craft 6): how it is offered, and which threads its round picks up; none without a round. */
-export interface TurnUpKind {
+interface TurnUpKind {
   readonly value: string
   readonly name: string
   readonly does: string

@@ -54,7 +54,7 @@ export function firstRounds(id: string): Repeat {
 }
 
 /** Rounds checked by working them: what they leave, or what is wrong with which line. */
-export type RoundsChecked = { readonly ok: true, readonly leaves: number } | { readonly ok: false, readonly trouble: LineTrouble }
+type RoundsChecked = { readonly ok: true, readonly leaves: number } | { readonly ok: false, readonly trouble: LineTrouble }
 
 /** Works rounds on an edge, each on the one below it. */
 export function checkRounds(lines: readonly string[], edge: Edge): RoundsChecked {

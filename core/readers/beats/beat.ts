@@ -14,7 +14,7 @@ import type { Clause, Ending, Opening, Repeating, Sentence, Skipping, Sort, Work
 /** A clause that is done, not passed over nor repeated. */
 export type Doing = Exclude<Clause, Repeating | Skipping>
 
-export type BeatSpeech
+type BeatSpeech
   = | { readonly say: 'opening', readonly opening: Opening }
     | { readonly say: 'ending', readonly ending: Ending }
     | { readonly say: 'doing', readonly passing: readonly Skipping[], readonly clause: Doing }

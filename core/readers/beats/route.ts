@@ -29,7 +29,7 @@ import { type Beat, beatsOf, CHAINS_TO_MARKER, foundationBeats, tellings } from 
  */
 
 /** Sort of leg: a start, a round of the bag, a row of a piece, or steps that are told. */
-export type LegSort = 'start' | 'round' | 'row' | 'steps'
+type LegSort = 'start' | 'round' | 'row' | 'steps'
 
 /** A leg before it is come to. */
 export interface Leg {

@@ -6,11 +6,10 @@ import { countAfter, tapeAfter } from './checks'
 import type { Leg, Route } from './route'
 
 /** Sorts of things that must not be missed in a round. */
-export const UPCOMING_SORTS = ['marker', 'corner', 'side', 'colour', 'join', 'closing', 'turn', 'count', 'tape'] as const
-export type UpcomingSort = (typeof UPCOMING_SORTS)[number]
+type UpcomingSort = 'marker' | 'corner' | 'side' | 'colour' | 'join' | 'closing' | 'turn' | 'count' | 'tape'
 
 /** Something that comes in a leg, and when. */
-export interface Upcoming {
+interface Upcoming {
   readonly sort: UpcomingSort
   /** The beat it comes with, from 0; the number of beats for what comes when all are done. */
   readonly at: number
@@ -21,7 +20,7 @@ export interface Upcoming {
 export const IMPORTANCE: readonly UpcomingSort[] = ['colour', 'closing', 'turn', 'corner', 'count', 'tape', 'marker', 'join', 'side']
 
 /** A coming thing as it is seen from where the hook is. */
-export interface Ahead extends Upcoming {
+interface Ahead extends Upcoming {
   /** Beats until then; 0 is now. */
   readonly beats: number
 }

@@ -40,7 +40,7 @@ export interface ChartRound {
 const ALONG = AIMS.indexOf('chains')
 
 export const INCREASED = 1
-export const DECREASED = 2
+const DECREASED = 2
 
 /**
  * How far along its round a thing made lies, in places, seen from the right side: turned rounds are worked the other

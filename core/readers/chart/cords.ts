@@ -5,7 +5,7 @@ import type { Pull } from './gather'
 import { frontX, withinWay } from './elevation'
 
 /** A cord as the front of the bag shows it: what lies over posts, and its two ends with their knot, hanging. */
-export interface CordFront {
+interface CordFront {
   readonly colour: string
   readonly over: string
   readonly ends: string
@@ -14,7 +14,7 @@ export interface CordFront {
 }
 
 /** A casing to be drawn: where it is and what it encloses, drawn together or not. */
-export interface CasingPlace {
+interface CasingPlace {
   readonly heightCm: number
   readonly outline: Footprint
   readonly shape: FloorShape

@@ -55,7 +55,7 @@ export function withinWay(way: number): number {
  * How far round the base the bag's front begins: at its first side; on a floor with corners at the corner beyond it, since there
  * the front alone is seen.
  */
-export function frontWay({ parts: [base], sizes: { floor } }: Draft): number {
+function frontWay({ parts: [base], sizes: { floor } }: Draft): number {
   const { edge, rounds } = base!
   const side = fractionRound(edge, edge.sides[0], rounds.at(-1)?.round.facing ?? 'right')
   return floor.shape === 'rectangle' ? side + Math.min(floor.width.cm, floor.length.cm) / 4 / (floor.length.cm + floor.width.cm) : side

@@ -12,7 +12,7 @@ interface Spot {
 }
 
 /** A piece of the chart, moved so far to the right. */
-export interface WindowPiece {
+interface WindowPiece {
   readonly shiftCm: number
   /** Rounds below, as paths, the nearest first. */
   readonly below: readonly string[]
@@ -22,7 +22,7 @@ export interface WindowPiece {
 }
 
 /** The drawing of the work around the hook. */
-export interface HookWindow {
+interface HookWindow {
   /** Turns and moves the chart: the place that the hook goes into comes to (0, 0), the edge lies on top; as SVG writes it. */
   readonly transform: string
   /** The chart itself; and where it is cut open near the hook, the other side of the cut moved to lie beside it. */
@@ -57,7 +57,7 @@ function widthAt(chart: Chart, { from, to, roomCm }: ChartRound, at: number): nu
 }
 
 /** How a chart is seen: whether its rounds lie on top of each other, or go about a middle; and whether from the other side. */
-export interface ChartView {
+interface ChartView {
   readonly stacked: boolean
   /** Rounds that close on themselves, drawn cut open: how far round they go. */
   readonly cutCm?: number

@@ -1,7 +1,7 @@
 import type { Chart } from './chart'
 
 /** A loop's chains, written in it. */
-export interface LoopNumber {
+interface LoopNumber {
   readonly x: number
   readonly y: number
   readonly chains: number

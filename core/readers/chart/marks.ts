@@ -76,7 +76,7 @@ function knotsApart(chart: Chart, { from, to }: ChartRound): number {
 }
 
 /** Which stitches of a chart are wanted. */
-export type Within = (i: number) => boolean
+type Within = (i: number) => boolean
 
 /** A round of loops as two paths: loops and knots, and the stitch that closes the last loop. */
 function loopPaths(chart: Chart, round: ChartRound, within: Within): { plain: string, shaped: string } {

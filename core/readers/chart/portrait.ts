@@ -15,7 +15,7 @@ import { isArched, openingPath, rimCourse, silhouette } from './silhouette'
  */
 
 /** Sorts of layers of a portrait: the dark of the mouth, fabric with its rows, a net with its cords, things behind or before. */
-export type LayerKind = 'inside' | 'fabric' | 'net' | 'strap' | 'behind' | 'bought' | 'cord' | 'button'
+type LayerKind = 'inside' | 'fabric' | 'net' | 'strap' | 'behind' | 'bought' | 'cord' | 'button'
 
 /** One layer, in centimetres with the floor's middle at (0, 0), y downwards; drawn in their order. */
 export interface Layer {

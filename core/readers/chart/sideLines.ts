@@ -8,7 +8,7 @@ import { waysByPart } from './elevation'
 import type { RoundStart } from './roundStarts'
 
 /** A spot on a side of the bag, on the unrolled wall: x and y as there, in centimetres. */
-export interface SideSpot {
+interface SideSpot {
   readonly x: number
   readonly y: number
 }

@@ -10,7 +10,7 @@ export const EXPORTS: readonly ExportAs[] = EXPORT_KINDS.map(({ as }) => as)
 export type ExportAs = (typeof EXPORT_KINDS)[number]['as']
 
 /** A draft written out: its body, and what a browser or file system should take it for. */
-export interface ExportFile {
+interface ExportFile {
   readonly body: string
   readonly type: string
   readonly extension: string

@@ -33,7 +33,7 @@ function findingRecord(finding: Finding, told: TranslateOptions): FindingRecord 
 }
 
 /** A draft for other programs to read. */
-export interface DraftRecord {
+interface DraftRecord {
   /** Whether it can be worked from end to end: no finding stops it. */
   readonly finished: boolean
   readonly rounds: readonly (RowRecord & { readonly part: string })[]

@@ -101,7 +101,7 @@ function lotWords(lot: Lot, name: (kind: StitchKind) => string): string {
 }
 
 /** Name of a fan, whose rows are told among the special stitches. */
-export const FAN = 'fan'
+const FAN = 'fan'
 
 function workWords(clause: Working, speech: Speech): string {
   const { what, loop, into, places, rows } = clause

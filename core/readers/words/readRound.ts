@@ -8,10 +8,10 @@ import { STITCH_KINDS, STITCHES, type FabricKind, type StitchKind, type Terms } 
  */
 
 /** A round as its words tell it: yarn and facing are not in them. */
-export type ReadRound = Pick<Round, 'steps' | 'begin' | 'join' | 'closing'>
+type ReadRound = Pick<Round, 'steps' | 'begin' | 'join' | 'closing'>
 
 /** A round read, or what in its words could not be. */
-export type RoundRead = { readonly ok: true, readonly round: ReadRound } | { readonly ok: false, readonly what: string }
+type RoundRead = { readonly ok: true, readonly round: ReadRound } | { readonly ok: false, readonly what: string }
 
 const EVENS = /^(?:sl st|ss) in next (?:st|ch-sp) to even the step; /i
 const TURNED = /^turn; /i
@@ -86,7 +86,7 @@ function ending(words: string, terms: Terms, across: boolean): { readonly join: 
 }
 
 /** The place of a round among others: a row, and the chain of a fresh foundation that its first stitch goes into. */
-export interface ReadOn extends Around {
+interface ReadOn extends Around {
   readonly across?: boolean
   readonly firstInto?: number
 }

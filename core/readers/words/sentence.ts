@@ -77,7 +77,7 @@ export interface Skipping {
 }
 
 /** A run of chains between stitches. */
-export interface Chaining {
+interface Chaining {
   readonly say: 'chain'
   readonly chains: number
 }
@@ -164,7 +164,7 @@ export function makes(clause: Clause): number {
 }
 
 /** A clause that is not a repeat, and the things made that it speaks of: `from` up to but not with `to`. */
-export interface Spoken {
+interface Spoken {
   readonly clause: Exclude<Clause, Repeating>
   readonly from: number
   readonly to: number

@@ -12,7 +12,7 @@ import { foldedAgain, same } from './mergeClauses'
 import { Walk } from './roundReader'
 
 /** Settings that a round's sentence depends on besides the round. */
-export interface Context {
+interface Context {
   readonly start: Start
   /** The round before, whose join the first stitch may go into; none for the first round and for rows of a piece. */
   readonly before?: WorkedRound
@@ -180,7 +180,7 @@ function endingOf(worked: WorkedRound, spaceChains: number): Ending {
 }
 
 /** The yield of a round: stitches, and spaces by their chains. */
-export function countOf({ edge, round }: WorkedRound): Count {
+function countOf({ edge, round }: WorkedRound): Count {
   const spaces = new Map<number, number>()
   let stitches = 0
   for (let i = 0; i < edge.count; i++) {

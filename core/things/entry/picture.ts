@@ -13,7 +13,7 @@ export interface Thread {
 }
 
 /** A way of the hook: in front of the fabric, or behind it; an arrow stands at the end of the last one. */
-export interface Way {
+interface Way {
   readonly path: string
   readonly behind?: true
 }
@@ -29,7 +29,7 @@ export interface Picture {
 }
 
 /** The parts of a stitch that a hook can take. */
-export type StitchPart = 'front' | 'back' | 'third' | 'stem'
+type StitchPart = 'front' | 'back' | 'third' | 'stem'
 
 /** The threads of a stitch whose V lies about (x, y): its stem, the bar behind, and the two threads of the V; those taken are lit. */
 export function stitch(x: number, y: number, taken: readonly StitchPart[] = [], tall = 26): Thread[] {
@@ -49,7 +49,7 @@ export function row(count: number, y: number, taken: readonly StitchPart[] = [],
 }
 
 /** A link of a chain from (x, y) on: its two threads, and the bump behind them. */
-export function link(x: number, y: number, taken: readonly ('upper' | 'lower' | 'bump')[] = []): Thread[] {
+function link(x: number, y: number, taken: readonly ('upper' | 'lower' | 'bump')[] = []): Thread[] {
   const lit = (part: 'upper' | 'lower' | 'bump') => (taken.includes(part) ? { lit: true as const } : {})
   return [
     { path: `M${x + 3} ${y}C${x + 7} ${y - 3} ${x + 12} ${y - 3} ${x + 16} ${y}`, behind: true, ...lit('bump') },

@@ -27,7 +27,7 @@ export interface Swatch {
 }
 
 /** Lesson of finished bags about a gauge: from how many, and within how much the next one's sizes lie, nine times of ten. */
-export interface LearntGauge {
+interface LearntGauge {
   readonly bags: number
   readonly widePercent: number
   readonly tallPercent: number

@@ -22,7 +22,7 @@ export function inEighths(cm: number): string {
 }
 
 /** A number of centimetres to the millimetre, without a trailing zero: `12.4`, `26`. */
-export function inMillimetreSteps(cm: number): string {
+function inMillimetreSteps(cm: number): string {
   const rounded = Math.round(cm * 10) / 10
   return Object.is(rounded, -0) ? '0' : String(rounded)
 }

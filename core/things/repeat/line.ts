@@ -10,7 +10,7 @@ import { openingOf } from './repeat'
  */
 
 /** A line read: what opens the round, what is repeated, what closes it; whether it is worked the first time only. */
-export interface OwnLine {
+interface OwnLine {
   readonly once: boolean
   readonly first: readonly Step[]
   readonly repeat: readonly Step[]
@@ -18,7 +18,7 @@ export interface OwnLine {
 }
 
 /** A line read, and whether it says itself that its repeat goes around; or what in it could not be. */
-export type LineRead
+type LineRead
   = | { readonly ok: true, readonly line: OwnLine, readonly around: boolean }
     | Extract<StepsReading, { readonly ok: false }>
 

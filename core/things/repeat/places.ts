@@ -9,7 +9,7 @@ export interface Around {
 }
 
 /** Where a line says that something goes, and in how many such places. */
-export interface Place {
+interface Place {
   readonly aim?: Aim
   readonly loop?: Loop
   readonly landmark?: Landmark

@@ -3,7 +3,7 @@ import { gaps, readsTheSame } from './spread'
 import { each, inOne, repeat, type Step, together } from './step'
 
 /** How increases or decreases lie in a round. */
-export interface Lie {
+interface Lie {
   /** The same from both ends, about the round's start, as far as whole stitches allow. */
   readonly mirrored?: boolean
   /**

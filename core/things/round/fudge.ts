@@ -19,7 +19,7 @@ import type { WorkedRound } from './workedRound'
  */
 
 /** A planned round with some places changed, and in which way. */
-export interface FudgedRound {
+interface FudgedRound {
   readonly worked: WorkedRound
   readonly kind: FudgeKind
   readonly places: number
@@ -127,12 +127,12 @@ function goesWhereMeant(worked: WorkedRound, meant: WorkedRound): boolean {
 }
 
 /** Whether two edges are the same places in the same order. */
-export function samePlaces(a: Edge, b: Edge): boolean {
+function samePlaces(a: Edge, b: Edge): boolean {
   return a.count === b.count && a.kinds.every((kind, i) => kind === b.kinds[i]) && a.chains.every((run, i) => run === b.chains[i])
 }
 
 /** More than so many places nobody fudges. */
-export const MOST_FUDGED = 4
+const MOST_FUDGED = 4
 
 /**
  * A round worked on an edge of another count than it is meant for, so that it leaves what it is meant to leave.

@@ -13,7 +13,7 @@ export interface SingleStep {
   readonly offset: number
 }
 
-export interface Turn {
+interface Turn {
   readonly index: number
   readonly turn: number
 }

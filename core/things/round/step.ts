@@ -33,12 +33,9 @@ export type Aim = (typeof AIMS)[number]
  * - `bridge`: along the chain of a handle or a buttonhole, one chain after the other; `overBridge`: around that chain as a whole
  * - `loop`: a loop of a mesh; `thisLoop`: the one that the hook stands at, `thisHalf` its half ahead, `otherHalf` the one left at the end
  */
-export const LANDMARKS = [
-  'foundation', 'firstChain', 'chains', 'lastChain', 'underside', 'firstChainAgain', 'rowEnds', 'holes', 'bridge', 'overBridge', 'loop',
-  'thisLoop',
-  'thisHalf', 'otherHalf',
-] as const
-export type Landmark = (typeof LANDMARKS)[number]
+export type Landmark
+  = | 'foundation' | 'firstChain' | 'chains' | 'lastChain' | 'underside' | 'firstChainAgain' | 'rowEnds' | 'holes' | 'bridge' | 'overBridge'
+    | 'loop' | 'thisLoop' | 'thisHalf' | 'otherHalf'
 
 /** `times` stitches of a kind, each in a place of its own. */
 export interface StitchStep {

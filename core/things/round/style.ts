@@ -26,8 +26,7 @@ export interface Rounds {
 }
 
 /** The two schools of a turned round's first stitch (craft 2). Both give the same count; mixing them loses or gains one. */
-export const FIRST_STITCHES = ['joined', 'last'] as const
-export type FirstStitch = (typeof FIRST_STITCHES)[number]
+type FirstStitch = 'joined' | 'last'
 
 /** Half a stitch a round: what the start of a spiral usually drifts (craft 2; common practice, no source). */
 export const SPIRAL_LEAN = 5

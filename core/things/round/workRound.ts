@@ -51,7 +51,7 @@ import type { WorkError } from './workError'
  * For speed the things made are kept in flat arrays of numbers (things.ts), as long as the steps say that there will be.
  */
 
-export type WorkResult = { readonly ok: true, readonly worked: WorkedRound } | { readonly ok: false, readonly error: WorkError }
+type WorkResult = { readonly ok: true, readonly worked: WorkedRound } | { readonly ok: false, readonly error: WorkError }
 
 /** Two sides that whole stitches have brought together are set half a round apart again. */
 function apart(a: number, b: number, count: number): readonly [number, number] {

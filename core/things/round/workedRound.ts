@@ -17,7 +17,7 @@ export interface WorkedRound {
 }
 
 /** Places skipped: how many, which of them is the middle one, from 1, and its place. */
-export interface SkippedRun {
+interface SkippedRun {
   readonly number: number
   readonly nth: number
   readonly middle: number

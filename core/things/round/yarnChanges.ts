@@ -1,5 +1,5 @@
 /** A round as far as yarn changes go: its yarn, and how much it rises. */
-export interface YarnRound {
+interface YarnRound {
   readonly colour: string
   readonly riseCm: number
 }

@@ -3,7 +3,7 @@
  * `us` is from the Craft Yarn Council's Standards & Guidelines, "Crochet Hook Sizes"; `uk` is the old British
  * (imperial) number; both from memory.
  */
-export interface HookSize {
+interface HookSize {
   readonly mm: number
   readonly us?: string
   readonly uk?: string

@@ -5,10 +5,10 @@ export interface StitchName {
 }
 
 /** The mark of a stitch on a chart: an oval along its line, a dot at its foot, or a stem with bars. */
-export type StitchMark = { readonly is: 'oval' } | { readonly is: 'dot' } | StemMark
+type StitchMark = { readonly is: 'oval' } | { readonly is: 'dot' } | StemMark
 
 /** Where along the stem bars cross it, straight or slanted: 0 at its foot, 1 at its head. */
-export interface StemMark {
+interface StemMark {
   readonly is: 'stem'
   readonly across: readonly number[]
   readonly slanted: readonly number[]
