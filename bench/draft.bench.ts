@@ -102,8 +102,8 @@ const taller: Design = {
   wall: [tall.wall[0]!, { id: 'part-9', kind: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }],
 }
 const fromNothing = median(() => (sink += draft(taller).sizes.stitches), 100)
-const fromBefore = median(() => (sink += draft(taller, tallDraft).sizes.stitches), 100)
-const reused = draft(taller, tallDraft).parts.filter((part, i) => part === tallDraft.parts[i]).length
+const fromBefore = median(() => (sink += draft(taller, { before: tallDraft }).sizes.stitches), 100)
+const reused = draft(taller, { before: tallDraft }).parts.filter((part, i) => part === tallDraft.parts[i]).length
 
 /** In a fine cotton, where counts lie close: nine centimetres either way, and up to two adjusting rounds. */
 const fine = gaugeOf({ hookMm: 2, strands: 1, measured: { sc: { stitches: 32, rounds: 34, overCm: 10 } } })
@@ -154,7 +154,7 @@ const handled = (nudge: number): Design => ({ ...big, wall: [...big.wall, { ...s
 const handledDraft = draft(handled(0))
 const dragged = handled(1)
 const drag = median(() => {
-  const moved = draft(dragged, handledDraft)
+  const moved = draft(dragged, { before: handledDraft })
   sink += elevation(moved).map(course => frontOf(course)).length + handleFronts(moved, 'held').length
 }, 60)
 

@@ -23,7 +23,7 @@ export const APP = ['kinds', 'looks', 'reading', 'keeping', 'workers', 'stores',
 const KNOWS = { core: [], app: ['core'], server: ['core', 'demo'], cli: ['core', 'server'] }
 
 /** Packages that core may use: none of them knows of a page, a machine or a clock. */
-export const CORE_PACKAGES = ['class-transformer', 'class-validator', 'csv-stringify', 'date-fns', 'immer', 'reflect-metadata']
+export const CORE_PACKAGES = ['class-transformer', 'class-validator', 'date-fns', 'immer', 'reflect-metadata']
 
 const ALIASES = [
   ['~~/', ''], ['@@/', ''], ['~/', 'app/'], ['@/', 'app/'],

@@ -6,12 +6,12 @@ import { newDesign } from '../../core/bag/design/starter'
 
 /** What drafting does when the program makes a mistake: a bag of a certain name breaks it. */
 vi.mock('../../core/bag/draft/draft', async (original) => {
-  const real: { draft: (design: { name: string }, before?: unknown) => unknown } = await original()
+  const real: { draft: (design: { name: string }, options?: object) => unknown } = await original()
   return {
     ...real,
-    draft: (design: { name: string }, before?: unknown) => {
+    draft: (design: { name: string }, options?: object) => {
       if (design.name === 'Breaks') throw new TypeError('a mistake')
-      return real.draft(design, before)
+      return real.draft(design, options)
     },
   }
 })

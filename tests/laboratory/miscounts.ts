@@ -1,7 +1,7 @@
 import type { Design } from '../../core/bag/design/design'
 import { type Draft, draft } from '../../core/bag/draft/draft'
-import { countable } from '../../core/bag/draft/countCorrection'
-import type { DraftPart } from '../../core/bag/draft/draftPart'
+import { countable } from '../../core/bag/draft/replan/countCorrection'
+import type { DraftPart } from '../../core/bag/draft/fold/draftPart'
 import { diagnose, type WayOn } from '../../core/making/make/diagnosis'
 import { stateOf } from '../../core/making/make/fold'
 import { type InHand, inHand } from '../../core/making/make/plan'
@@ -67,7 +67,7 @@ export function* miscountsOf(design: Design, everyNth = 1): Generator<Miscount> 
 export function carriedThrough({ planned }: Miscount, { counted }: WayOn): Draft | undefined {
   if (!counted) return undefined
   const { round, found, to } = counted
-  return draft(planned.from, planned, [{ round, count: found, ...(to === undefined ? {} : { to }) }])
+  return draft(planned.from, { before: planned, found: [{ round, count: found, ...(to === undefined ? {} : { to }) }] })
 }
 
 /** The laws that a way on breaks. */

@@ -72,7 +72,7 @@ describe('everything that a document may hold (law 5)', () => {
     for (const rounds of [100, 3000 / 3, 900, 20]) {
       const wall = before.design.wall.map((part, i) => (i === 0 ? { ...part, size: { pin: { rounds } } } : part))
       const design = { ...before.design, wall } as Design
-      const [again, anew] = [draft(design, before), draft(design)]
+      const [again, anew] = [draft(design, { before }), draft(design)]
       expect(again.findings).toEqual(anew.findings)
       expect(again.rounds.length).toBe(anew.rounds.length)
     }

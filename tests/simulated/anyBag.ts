@@ -3,8 +3,8 @@ import { routeOf } from '../../core/readers/beats/route'
 import type { Design } from '../../core/bag/design/design'
 import type { Measure } from '../../core/bag/design/measures'
 import { draft, type Draft } from '../../core/bag/draft/draft'
-import type { CountCorrection } from '../../core/bag/draft/countCorrection'
-import type { Measurement } from '../../core/bag/draft/measurements'
+import type { CountCorrection } from '../../core/bag/draft/replan/countCorrection'
+import type { Measurement } from '../../core/bag/draft/replan/measurements'
 import { expected } from '../../core/making/make/expectedLength'
 import type { Deed, MakeEvent } from '../../core/making/make/event'
 import { STITCH_KINDS, type StitchKind } from '../../core/things/stitch/dictionary'
@@ -106,7 +106,7 @@ class AtTheHook {
   /** What the tape says, where the plan says another length. */
   private tape(round: number, what: Measure, redrafts: boolean): void {
     const here = expected(this.drafted, round, what)
-    const planned = draft(this.plan, undefined, this.found)
+    const planned = draft(this.plan, { found: this.found })
     const part = planned.parts.find(({ id }) => id === here?.part.id)
     if (!here || !part) return
     // As many rounds of it as are worked, at the height that the plan gave them.
@@ -125,7 +125,7 @@ class AtTheHook {
   }
 
   private redraft(): void {
-    this.drafted = draft(this.plan, this.drafted, this.found, this.taken)
+    this.drafted = draft(this.plan, { before: this.drafted, found: this.found, taken: this.taken })
     this.road = routeOf(this.drafted)
   }
 
@@ -152,7 +152,7 @@ class AtTheHook {
     const planned = worked.edge.count
     if (round === this.telling.oddRound) {
       const found = [{ round, count: planned - 1 }]
-      if (draft(this.plan, undefined, found).findings.some(({ weight }) => weight === 'stop')) return
+      if (draft(this.plan, { found }).findings.some(({ weight }) => weight === 'stop')) return
       this.found = found
       this.write({ do: 'counted', round, planned, found: planned - 1, choice: 'live-with-it' })
       this.redraft()

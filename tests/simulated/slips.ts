@@ -6,7 +6,7 @@ import { afterAll, eventOf, MakeLog } from '../../core/making/make/fold'
 import { measuring } from '../../core/making/make/measuring'
 import { type InHand, inHand } from '../../core/making/make/plan'
 import { undoing } from '../../core/making/make/undo'
-import { countable } from '../../core/bag/draft/countCorrection'
+import { countable } from '../../core/bag/draft/replan/countCorrection'
 import type { Dice, TrueHands } from './maker'
 
 /*

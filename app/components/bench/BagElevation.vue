@@ -9,7 +9,7 @@ import { gather } from '~~/core/readers/chart/gather'
 import { openingPath, rimCourse, silhouette } from '~~/core/readers/chart/silhouette'
 import { casingsOf } from '~~/core/bag/draft/casing'
 import type { Draft, DraftPart } from '~~/core/bag/draft/draft'
-import { wallPartOf } from '~~/core/bag/draft/draftPart'
+import { wallPartOf } from '~~/core/bag/draft/fold/draftPart'
 import type { Where } from '~~/core/parts/handle/onRim'
 import { insideShade, threadLine } from '~/looks/yarnShade'
 

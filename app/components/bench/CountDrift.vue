@@ -2,7 +2,7 @@
 import { computed, ref } from 'vue'
 import { WALL_STITCHES } from '~~/core/parts/field/bounds'
 import type { Draft, DraftPart } from '~~/core/bag/draft/draft'
-import { drift } from '~~/core/bag/draft/drift'
+import { drift } from '~~/core/bag/draft/replan/drift'
 import { ADJUST_KIND } from '~~/core/parts/wall/adjusted'
 import { stepsWords } from '~~/core/readers/words/stepWords'
 import { useTranslate } from '~/composables/useTranslate'

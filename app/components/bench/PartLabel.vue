@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { DraftPart } from '~~/core/bag/draft/draft'
-import { isStopped } from '~~/core/bag/draft/draftPart'
+import { isStopped } from '~~/core/bag/draft/fold/draftPart'
 import { formatCm, type Units } from '~~/core/things/measure/format'
 import type { Finding } from '~~/core/parts/part/finding'
 import { floorShort } from '~~/core/readers/words/floorWords'

@@ -27,7 +27,7 @@ function edit(what: Measure, cm: number) {
 }
 function weigh(what: Measure, cm: number): Measuring {
   const fix = edit(what, cm)
-  const after = fix ? draft(applyFix(bag.design, fix).design, bag.draft) : bag.draft
+  const after = fix ? draft(applyFix(bag.design, fix).design, { before: bag.draft }) : bag.draft
   return compared(bag.draft, after, { round: round.value, what, cm })
 }
 function take(what: Measure, cm: number): void {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
 import { formOf } from '~~/core/parts/base/base'
-import { baseMeasured } from '~~/core/bag/draft/measuredBase'
+import { baseMeasured } from '~~/core/bag/draft/replan/measuredBase'
 import { CONTENT_CM } from '~~/core/parts/field/bounds'
 import { tenths } from '~~/core/parts/field/context'
 import { useDocument } from '~/stores/document'

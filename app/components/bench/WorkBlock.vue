@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import type { Draft, DraftPart } from '~~/core/bag/draft/draft'
 import { hangingsOf } from '~~/core/bag/draft/handles'
-import { openingOf } from '~~/core/bag/draft/meshFindings'
+import { openingOf } from '~~/core/bag/draft/findings/meshFindings'
 import { formatCm, formatLength } from '~~/core/things/measure/format'
 import { floorWords, isFloorAlone } from '~~/core/readers/words/floorWords'
 

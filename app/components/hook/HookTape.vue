@@ -2,7 +2,7 @@
 import { computed, onMounted, ref } from 'vue'
 import type { TapeAsked } from '~~/core/readers/beats/checks'
 import type { Measure } from '~~/core/bag/design/measures'
-import type { Measurement } from '~~/core/bag/draft/measurements'
+import type { Measurement } from '~~/core/bag/draft/replan/measurements'
 import { measurable } from '~~/core/making/make/expectedLength'
 import { type Lies, LIES } from '~~/core/making/make/event'
 import { lastDone, measuring } from '~~/core/making/make/measuring'

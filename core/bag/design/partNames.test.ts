@@ -52,12 +52,12 @@ describe('what parts are called', () => {
     const drafted = draft(read.ok ? read.document : newDesign('unread'))
     expect(drafted.parts.map(({ name }) => name)).toEqual(['Base', 'The fold', 'Boxes'])
     expect(patternOf(drafted, 'us').sections[1]!.title).toBe('The fold')
-    expect(draft(folded, drafted).parts[1]!.name).toBe('Turn-up')
+    expect(draft(folded, { before: drafted }).parts[1]!.name).toBe('Turn-up')
   })
 
   it('follows a yarn that is called otherwise, where the draft before is taken over', () => {
     const before = bag(plain('main'), plain('moss'))
     const after = { ...before, yarns: before.yarns.map(yarn => (yarn.id === 'moss' ? { ...yarn, name: 'fern' } : yarn)) }
-    expect(draft(after, draft(before)).parts.at(-1)!.name).toBe('Plain in fern')
+    expect(draft(after, { before: draft(before) }).parts.at(-1)!.name).toBe('Plain in fern')
   })
 })

@@ -23,7 +23,7 @@ import { isDrawnTogether } from '../../things/round/workedRound'
 import type { WallSpec } from '../../parts/wall/wall'
 import { yarnNeeds } from '../yarn/yarn'
 import { draft } from './draft'
-import { drift } from './drift'
+import { drift } from './replan/drift'
 
 /*
  * Cases worked out by hand, or against a formula of another kind, where a slip would go unnoticed: half a centimetre to a stitch,
@@ -328,14 +328,14 @@ describe('a draft that takes over from the one before', () => {
   ]
 
   it.each(changed)('is the same as one from nothing after a change of %s', (_, design) => {
-    const { stages: _before, ...taken } = draft(design, before)
+    const { stages: _before, ...taken } = draft(design, { before })
     const { stages: _fresh, ...fresh } = draft(design)
     expect(JSON.stringify(taken)).toBe(JSON.stringify(fresh))
     expect(JSON.stringify(fresh)).not.toBe(JSON.stringify({ ...before, stages: undefined }))
   })
 
   it('the strap under a taller bag is longer', () => {
-    const length = (design: Design) => draft(design, before).parts.at(-1)!.pieces[0]!.lengthCm
+    const length = (design: Design) => draft(design, { before }).parts.at(-1)!.pieces[0]!.lengthCm
     expect(length(changed[1]![1]) - length(before.design)).toBeCloseTo(4, 0)
   })
 })

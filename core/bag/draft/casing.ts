@@ -8,8 +8,8 @@ import { asPartOf } from '../design/partIds'
 import type { WallSpec } from '../../parts/wall/wall'
 import type { Finding, Fix } from '../../parts/part/finding'
 import type { CordsSpec } from '../../parts/part/roles'
-import type { Bag } from './judge'
-import type { DraftPart } from './draftPart'
+import type { Bag } from './findings/judge'
+import type { DraftPart } from './fold/draftPart'
 
 /** A casing with its cords, as drafted. */
 export interface Casing {

@@ -122,7 +122,7 @@ describe('a draft from an earlier one', () => {
         (a, b, field) => {
           const before = draft(a)
           const changed = { ...a, [field]: b[field] }
-          expect(bare(draft(changed, before))).toBe(bare(draft(changed)))
+          expect(bare(draft(changed, { before }))).toBe(bare(draft(changed)))
         },
       ),
       { ...SEED, numRuns: 80 },
@@ -132,7 +132,7 @@ describe('a draft from an earlier one', () => {
   it('takes over what lies below the first change, and works the rest anew', () => {
     const before = draft(mixed)
     const { design } = edit(mixed, 'Taller', one => void Object.assign(one.wall[3]!, { size: { pin: { rounds: 5 } } }))
-    const after = draft(design, before)
+    const after = draft(design, { before })
     expect(after.parts.map((part, i) => part === before.parts[i])).toEqual([true, true, true, true, false, false])
     expect(after.parts.at(-1)!.rounds).toHaveLength(5)
   })
@@ -144,7 +144,7 @@ describe('a draft from an earlier one', () => {
       'Waves',
       one => void one.wall.splice(3, 1, { id: 'part-9', kind: 'waves', size: { pin: { rounds: 2 } }, colour: 'main' }),
     )
-    const after = draft(design, before)
+    const after = draft(design, { before })
     expect([before.parts[4]!.edge.count, after.parts[4]!.edge.count]).toEqual([78, 80])
   })
 })

@@ -2,25 +2,25 @@ import type { Design } from '../design/design'
 import { type Gauge, gaugeOf } from '../../things/gauge/gauge'
 import type { Finding } from '../../parts/part/finding'
 import type { Start } from '../../parts/part/start'
-import { bagFindings } from './bagFindings'
+import { bagFindings } from './findings/bagFindings'
 import { casingFindings } from './casing'
-import { contentsFindings } from './contentsFit'
-import type { CountCorrection } from './countCorrection'
-import { gaugeFindings } from './gaugeFindings'
-import { handleFindings } from './handleFindings'
+import { contentsFindings } from './findings/contentsFit'
+import type { CountCorrection } from './replan/countCorrection'
+import { gaugeFindings } from './findings/gaugeFindings'
+import { handleFindings } from './findings/handleFindings'
 import { hangingsOf } from './handles'
-import { loadedHeightCm, meshFindings } from './meshFindings'
-import type { Bag, Judge } from './judge'
-import type { DraftPart, DraftRound } from './draftPart'
-import type { GaugeKnowledge } from './gaugeKnowledge'
-import { refinedFindings } from './refined'
+import { loadedHeightCm, meshFindings } from './findings/meshFindings'
+import type { Bag, Judge } from './findings/judge'
+import type { DraftPart, DraftRound } from './fold/draftPart'
+import type { GaugeKnowledge } from './replan/gaugeKnowledge'
+import { refinedFindings } from './replan/refined'
 import { type BagSizes, sizesOf } from './sizes'
-import { foldInStages, type Stages } from './stages'
-import type { Measurement } from './measurements'
-import { wallFindings } from './wallFindings'
-import { withWallFixes } from './wallFixes'
+import { foldInStages, type Stages } from './replan/stages'
+import type { Measurement } from './replan/measurements'
+import { wallFindings } from './findings/wallFindings'
+import { withWallFixes } from './findings/wallFixes'
 
-export type { DraftPart, DraftRound } from './draftPart'
+export type { DraftPart, DraftRound } from './fold/draftPart'
 
 /** Everything that follows from a design: a pure function of it, never saved. */
 export interface Draft {
@@ -56,17 +56,23 @@ function gaugeFor(design: Design, before: Draft | undefined): Gauge {
   return before?.from.gauge === design.gauge ? before.swatchGauge : gaugeOf(design.gauge)
 }
 
-/**
- * Drafts a bag: the fold over its parts, each of which takes the edge that the one below left.
- *
- * @param before an earlier draft of the bag: what is the same up to the first change is taken over, not worked again; the
- * outcome is the same with and without it
- * @param found counts that rounds really have on the hook: all above is drafted from them
- * @param taken what was measured on the hook: what is worked stays, all above is drafted by it
- */
-export function draft(from: Design, before?: Draft, found: readonly CountCorrection[] = [], taken: readonly Measurement[] = []): Draft {
+/** Things that a bag is drafted from besides its design. */
+export interface DraftOptions {
+  /**
+   * An earlier draft of the bag: what is the same up to the first change is taken over, not worked again; the outcome is the same with and
+   * without it.
+   */
+  readonly before?: Draft | undefined
+  /** Counts that rounds really have on the hook: all above is drafted from them. */
+  readonly found?: readonly CountCorrection[]
+  /** Measurements on the hook: what is worked stays, all above is drafted by them. */
+  readonly taken?: readonly Measurement[]
+}
+
+/** Drafts a bag: the fold over its parts, each of which takes the edge that the one below left. */
+export function draft(from: Design, { before, found = [], taken = [] }: DraftOptions = {}): Draft {
   const swatchGauge = gaugeFor(from, before)
-  const stages = foldInStages(from, swatchGauge, found, taken, before?.stages)
+  const stages = foldInStages(from, swatchGauge, { found, taken, before: before?.stages })
   const { fold: { parts, start, design, known } } = stages
   const { gauge } = known
   const sizes = sizesOf(parts, hangingsOf(design, parts), loadedHeightCm(design, parts))

@@ -171,7 +171,7 @@ describe('a bag with handles', () => {
   it('takes over what is below when its handles are moved, and works them alone anew', () => {
     const before = draft(bag([slots, { kind: 'rim', rim: 'slip', colour: 'main' }]))
     const wall = before.design.wall.map(part => (part.kind === 'slots' ? { ...part, nudge: 2 } : part))
-    const after = draft({ ...before.design, wall }, before)
+    const after = draft({ ...before.design, wall }, { before })
     expect(after.parts.map((part, i) => part === before.parts[i])).toEqual([true, true, true, false, false])
   })
 

@@ -1,7 +1,7 @@
 import type { Design } from '../design/design'
 import { dropCm, legPull, stretchShare } from '../../parts/handle/drop'
 import type { Handle } from '../../parts/part/handle'
-import type { DraftPart } from './draftPart'
+import type { DraftPart } from './fold/draftPart'
 
 /** A handle of the bag as it hangs, empty and loaded. */
 export interface Hanging {

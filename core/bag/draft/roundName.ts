@@ -1,4 +1,4 @@
-import type { DraftRound } from './draftPart'
+import type { DraftRound } from './fold/draftPart'
 
 /** Rounds from one to another: `rounds 5 to 7`, `row 9 to round 11` where a flat piece ends between. */
 export function roundNames(of: { readonly rounds: readonly DraftRound[] }, from: number, to: number): string {

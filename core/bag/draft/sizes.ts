@@ -2,7 +2,7 @@ import { type Length, plus, times } from '../../things/measure/length'
 import { areaCm2, type Floor, noFloor, standing } from '../../parts/part/floor'
 import { type Hanging, withHandles, type WithHandles } from './handles'
 import type { WorkedRound } from '../../things/round/workedRound'
-import { aroundOf, type DraftPart, riseOf } from './draftPart'
+import { aroundOf, type DraftPart, riseOf } from './fold/draftPart'
 
 /** Sizes of the bag, empty and unloaded. */
 export interface BagSizes {

@@ -2,8 +2,8 @@ import { formOf } from '../../parts/base/base'
 import type { Design, WallPart } from '../design/design'
 import { baseSetting } from '../design/partContexts'
 import { type Draft, draft } from '../draft/draft'
-import type { DraftPart } from '../draft/draftPart'
-import { wallKindOf } from '../draft/draftPart'
+import type { DraftPart } from '../draft/fold/draftPart'
+import { wallKindOf } from '../draft/fold/draftPart'
 import type { Way, WaysField } from '../../parts/field/field'
 import { tape } from '../../things/stitch/translate'
 import type { Fix } from '../../parts/part/finding'
@@ -56,12 +56,12 @@ export function asTall(design: Design, wantedCm: number, as: TallAs): SizingResu
     return { can: false, why }
   }
   let heightCm = wantedCm - others
-  let after = draft(withHeight(design, band.id, heightCm), before)
+  let after = draft(withHeight(design, band.id, heightCm), { before })
   for (let i = 0; i < TRIES; i++) {
     const off = tallCm(after, as) - wantedCm
     if (Math.abs(off) <= leastCm / 2 + 1e-9) break
     heightCm = Math.max(leastCm, heightCm - off)
-    after = draft(withHeight(design, band.id, heightCm), after)
+    after = draft(withHeight(design, band.id, heightCm), { before: after })
   }
   const rounded = Math.round(heightCm * 100) / 100
   return {
@@ -88,7 +88,7 @@ export function asWide(design: Design, wantedCm: number): SizingResult {
   const before = draft(design)
   const kept = way.from(design.base, { part: before.parts[0]!, gauge: baseSetting(design, before.gauge).gauge }) as Record<string, number>
   const base = { ...design.base, size: { want: { ...kept, flatWidthCm: wantedCm } } } as unknown as Design['base']
-  const after = draft({ ...design, base, measuredBase: undefined } as unknown as Design, before)
+  const after = draft({ ...design, base, measuredBase: undefined } as unknown as Design, { before })
   return {
     can: true, cm: after.parts[0]!.size.circumference.cm / 2,
     fix: { label: 'Wide, lying flat', changes: [{ path: ['base'], value: base }, { path: ['measuredBase'], value: undefined }] },

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { CONTENT_KINDS, type Contents, roomOf } from '../../parts/contents/contents'
 import { readDesign } from '../design/read'
 import { draft } from '../draft/draft'
-import { isStopped } from '../draft/draftPart'
+import { isStopped } from '../draft/fold/draftPart'
 import { fromPattern, readWritten } from './fromPattern'
 import { holdingBag } from './holding'
 

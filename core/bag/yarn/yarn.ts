@@ -1,15 +1,15 @@
 import type { Design } from '../design/design'
 import { casingsOf } from '../draft/casing'
 import type { Draft } from '../draft/draft'
-import { draftYarnChanges } from '../draft/wallFindings'
+import { draftYarnChanges } from '../draft/findings/wallFindings'
 import type { WorkedRound } from '../../things/round/workedRound'
 import type { Step } from '../../things/round/step'
 import { STITCH_CODE, STITCH_KINDS, STITCHES } from '../../things/stitch/dictionary'
 import { traitsOf } from '../../parts/part/start'
 import type { Piece } from '../../parts/part/piece'
-import type { DraftPart } from '../draft/draftPart'
-import { gaugeOfPart, hookOfPart } from '../draft/partGauge'
-import { shareOf } from '../draft/textures'
+import type { DraftPart } from '../draft/fold/draftPart'
+import { gaugeOfPart, hookOfPart } from '../draft/fold/partGauge'
+import { shareOf } from '../draft/fold/textures'
 
 /** The part of a draft that its yarn is reckoned from. */
 export type Parts = Pick<Draft, 'design' | 'parts' | 'gauge' | 'known'>

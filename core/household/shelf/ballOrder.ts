@@ -1,6 +1,6 @@
 import { inSentence } from '../../bag/design/partNames'
 import type { Draft } from '../../bag/draft/draft'
-import { isBase } from '../../bag/draft/draftPart'
+import { isBase } from '../../bag/draft/fold/draftPart'
 import { metresByRound, yarnShares } from '../../bag/yarn/yarn'
 import type { Rate } from './yarnUse'
 import { oddsThatItLasts, SURE_ENOUGH } from './enough'

@@ -2,7 +2,7 @@ import { inSentence } from '../../bag/design/partNames'
 import type { Design, WallPart } from '../../bag/design/design'
 import { withChanges } from '../../bag/design/edit'
 import { type Draft, draft } from '../../bag/draft/draft'
-import { type DraftPart, isStopped, wallPartOf } from '../../bag/draft/draftPart'
+import { type DraftPart, isStopped, wallPartOf } from '../../bag/draft/fold/draftPart'
 import type { Change } from '../../parts/part/finding'
 import type { InHand } from '../../making/make/plan'
 import { newPlan } from '../../making/make/newPlan'
@@ -196,7 +196,7 @@ export function fixesInHand(hand: InHand, yarn: string, done: number, leftGrams:
   return yarnFixes({
     draft: hand.draft, yarn, haveGrams: leftGrams, eats,
     inHand: {
-      done, redraft: design => draft(design, undefined, hand.found, hand.taken),
+      done, redraft: design => draft(design, { found: hand.found, taken: hand.taken }),
       metresToCome: after => metresToCome(after, yarn, done), canBecome: design => newPlan(hand, design).can,
     },
   })

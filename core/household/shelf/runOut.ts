@@ -1,6 +1,6 @@
 import { inSentence } from '../../bag/design/partNames'
 import type { Draft } from '../../bag/draft/draft'
-import { type DraftPart, risenCm } from '../../bag/draft/draftPart'
+import { type DraftPart, risenCm } from '../../bag/draft/fold/draftPart'
 import type { InHand } from '../../making/make/plan'
 import { lastDone } from '../../making/make/measuring'
 import { metresByRound, yarnNeeds, type YarnShare, yarnShares } from '../../bag/yarn/yarn'

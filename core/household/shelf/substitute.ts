@@ -1,7 +1,7 @@
 import type { Design, DesignGauge } from '../../bag/design/design'
 import { withChanges } from '../../bag/design/edit'
 import { type Draft, draft } from '../../bag/draft/draft'
-import { wallPartOf } from '../../bag/draft/draftPart'
+import { wallPartOf } from '../../bag/draft/fold/draftPart'
 import type { Skill } from '../../making/log/skill'
 import { formatCm } from '../../things/measure/format'
 import type { Change } from '../../parts/part/finding'

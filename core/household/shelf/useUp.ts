@@ -1,6 +1,6 @@
 import type { WallPart } from '../../bag/design/design'
 import { type Draft, draft } from '../../bag/draft/draft'
-import { type DraftPart, isStopped, wallPartOf } from '../../bag/draft/draftPart'
+import { type DraftPart, isStopped, wallPartOf } from '../../bag/draft/fold/draftPart'
 import { withChanges } from '../../bag/design/edit'
 import type { Field, Fields } from '../../parts/field/field'
 import type { QuestionContext } from '../../parts/field/context'
@@ -149,7 +149,7 @@ export function changeTo({ part, by }: Growing, spec: WallPart, much: number): C
 
 /** Metres that a bag wants with so much of what grows; nothing of a bag that stops then, or comes to less than it should. */
 function metresWith({ draft: before, yarn }: UsedUp, growing: Growing, spec: WallPart, much: number): number | undefined {
-  const after = draft(withChanges(before.design, [changeTo(growing, spec, much)]), before)
+  const after = draft(withChanges(before.design, [changeTo(growing, spec, much)]), { before })
   if (after.parts.some(isStopped) && !before.parts.some(isStopped)) return undefined
   return yarnNeeds(after).find(need => need.yarn.id === yarn)?.metres ?? 0
 }

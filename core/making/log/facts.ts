@@ -2,7 +2,7 @@ import { flatness } from '../../parts/base/flatness'
 import type { Measure } from '../../bag/design/measures'
 import type { Design } from '../../bag/design/design'
 import { type Draft, draft } from '../../bag/draft/draft'
-import { holds, type Measurement } from '../../bag/draft/measurements'
+import { holds, type Measurement } from '../../bag/draft/replan/measurements'
 import type { CountChoice, KeptFigures, Lies, MakeEvent } from '../make/event'
 import { expected } from '../make/expectedLength'
 import { MakeLog } from '../make/fold'
@@ -316,8 +316,8 @@ export function bagFacts(events: readonly MakeEvent[]): BagFacts | undefined {
   const hand = inHand(state)
   if (!hand || !state.plan) return undefined
   const holding = log.holding
-  const planned = draft(state.plan, undefined, foundIn(state))
-  const measured = draft(state.plan, undefined, foundIn(state), allTaken(state))
+  const planned = draft(state.plan, { found: foundIn(state) })
+  const measured = draft(state.plan, { found: foundIn(state), taken: allTaken(state) })
   const { legs, sittings } = workedRoundsOf(holding, hand)
   const progress = progressOf(hand, state.finishedAt !== undefined)
   const begunWith = holding.find(event => event.do === 'started')

@@ -1,5 +1,5 @@
 import type { Draft } from '../../bag/draft/draft'
-import { wallKindOf } from '../../bag/draft/draftPart'
+import { wallKindOf } from '../../bag/draft/fold/draftPart'
 import type { WorkedRound } from '../../things/round/workedRound'
 import { STITCH_CODE, STITCH_KINDS, type StitchKind } from '../../things/stitch/dictionary'
 

@@ -1,7 +1,7 @@
 import { type Draft, draft } from '../../bag/draft/draft'
-import { causes } from '../../bag/draft/drift'
+import { causes } from '../../bag/draft/replan/drift'
 import { roundName, roundNames } from '../../bag/draft/roundName'
-import { countable, type CountCorrection } from '../../bag/draft/countCorrection'
+import { countable, type CountCorrection } from '../../bag/draft/replan/countCorrection'
 import type { PutRightIn } from '../../parts/part/correctedRound'
 import type { FudgeKind } from '../../things/round/fudgeWays'
 import { tape } from '../../things/stitch/translate'
@@ -70,7 +70,7 @@ function betweenWords(draft: Draft, last: CountDeed | undefined, round: number):
 
 /** The same plan drafted from one count more. */
 function draftWith({ plan, found, taken, draft: before }: InHand, one: CountCorrection): Draft {
-  return draft(plan, before, [...found.filter(({ round }) => round < one.round), one], taken)
+  return draft(plan, { before, found: [...found.filter(({ round }) => round < one.round), one], taken })
 }
 
 function lineIn(drafted: Draft, round: number, manner: Manner): string | undefined {

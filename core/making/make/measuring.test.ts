@@ -95,7 +95,7 @@ describe('measuring at the hook', () => {
       ] as Parameters<typeof stacked>[0]),
     }
     const taken = { round: 30, strip: { beforeCm: 20, afterCm: 26, widthCm: 3, kg: 2 } }
-    const [before, after] = [draft(strap), draft(strap, undefined, [], [taken])]
+    const [before, after] = [draft(strap), draft(strap, { taken: [taken] })]
     expect(after.sizes.withHandles!.loadedCm).not.toBe(before.sizes.withHandles!.loadedCm)
     expect(compared(before, after, taken).words).toContain('Held up with its load it reaches')
   })
@@ -106,7 +106,7 @@ describe('a part measured on the bench', () => {
     const before = draft(TOTE)
     const fix = partMeasured(before, { part: 'part-2', rounds: 12, what: 'part-height', cm: 6.1 })!
     const { design } = applyFix(TOTE, fix)
-    const after = draft(design, before)
+    const after = draft(design, { before })
     expect(after.parts.at(-1)!.rounds).toHaveLength(26)
     const found = after.findings.find(({ code }) => code === 'gauge-refined')!
     expect(found.what).toContain('after 12 rounds')

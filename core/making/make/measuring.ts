@@ -1,8 +1,8 @@
 import { metresOf } from '../../things/stitch/translate'
 import { type Draft, draft } from '../../bag/draft/draft'
-import { type Redone, redone } from '../../bag/draft/refined'
-import { type DraftPart, isStopped } from '../../bag/draft/draftPart'
-import type { Measurement } from '../../bag/draft/measurements'
+import { type Redone, redone } from '../../bag/draft/replan/refined'
+import { type DraftPart, isStopped } from '../../bag/draft/fold/draftPart'
+import type { Measurement } from '../../bag/draft/replan/measurements'
 import { inSentence } from '../../bag/design/partNames'
 import type { MeasuredPart } from '../../bag/design/measures'
 import type { Fix } from '../../parts/part/finding'
@@ -130,7 +130,7 @@ export function compared(before: Draft, after: Draft, taken: Measurement): Measu
  * @param taken what the tape says, the seam leans by, or a strip did
  */
 export function measuring(hand: InHand, taken: Measurement): Measuring {
-  return compared(hand.draft, draft(hand.plan, hand.draft, hand.found, [...hand.taken, taken]), taken)
+  return compared(hand.draft, draft(hand.plan, { before: hand.draft, found: hand.found, taken: [...hand.taken, taken] }), taken)
 }
 
 /** A part of a design measured, done or half done, as an edit of the design. */

@@ -24,7 +24,7 @@ function lastWorked({ road, at: { leg, index, done } }: InHand): number {
 
 /** Checks that a new plan reads the same as the old one up to the hook: worked rounds are never redrafted. */
 export function newPlan(hand: InHand, plan: Design): NewPlan {
-  const after = draft(plan, undefined, hand.found, hand.taken)
+  const after = draft(plan, { found: hand.found, taken: hand.taken })
   for (let round = 1; round <= lastWorked(hand); round++)
     if (reads(hand.draft, round) !== reads(after, round)) return { can: false, round }
   return { can: true, rounds: after.rounds.length }

@@ -3,9 +3,9 @@ import { type HookPosition, hookPositionAt } from '../../readers/beats/position'
 import type { Design } from '../../bag/design/design'
 import { same } from '../../bag/design/merge'
 import { type Draft, draft } from '../../bag/draft/draft'
-import type { CountCorrection } from '../../bag/draft/countCorrection'
+import type { CountCorrection } from '../../bag/draft/replan/countCorrection'
 import { roundName } from '../../bag/draft/roundName'
-import type { Measurement } from '../../bag/draft/measurements'
+import type { Measurement } from '../../bag/draft/replan/measurements'
 import { capitalised } from '../../readers/words/numbers'
 import type { MakeEvent, Spot } from './event'
 import { stateOf } from './fold'
@@ -62,7 +62,7 @@ export function inHand(state: MakeState, before?: InHand): InHand | undefined {
   const taken = takenIn(state)
   if (before && before.plan === plan && sameFound(before.found, found) && same(before.taken, taken))
     return { ...before, at: hookPositionAt(before.road, spotOn(before.road, state)) }
-  const drafted = draft(plan, before?.draft, found, taken)
+  const drafted = draft(plan, { before: before?.draft, found, taken })
   const road = routeOf(drafted)
   return { plan, found, taken, draft: drafted, road, at: hookPositionAt(road, spotOn(road, state)) }
 }
@@ -71,7 +71,7 @@ export function inHand(state: MakeState, before?: InHand): InHand | undefined {
 export function uncounted(hand: InHand, round: number): InHand {
   const found = hand.found.filter(one => one.round < round)
   if (found.length === hand.found.length) return hand
-  const drafted = draft(hand.plan, hand.draft, found, hand.taken)
+  const drafted = draft(hand.plan, { before: hand.draft, found, taken: hand.taken })
   const road = routeOf(drafted)
   const index = road.at.get(hand.at.leg?.id ?? '') ?? hand.at.index
   return { ...hand, found, draft: drafted, road, at: { ...hand.at, index, leg: road.legs[index] } }

@@ -4,7 +4,7 @@ import { pieceChart } from '../../readers/chart/pieces'
 import type { Design } from '../../bag/design/design'
 import { newDesign } from '../../bag/design/starter'
 import { draft } from '../../bag/draft/draft'
-import { liningOf } from '../../bag/draft/meshFindings'
+import { liningOf } from '../../bag/draft/findings/meshFindings'
 import { yarnNeeds } from '../../bag/yarn/yarn'
 import { patternOf } from '../../readers/words/pattern'
 

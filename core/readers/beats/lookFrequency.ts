@@ -1,4 +1,4 @@
-import { type DraftPart, isBase } from '../../bag/draft/draftPart'
+import { type DraftPart, isBase } from '../../bag/draft/fold/draftPart'
 import { tape } from '../../things/stitch/translate'
 import { heightAt } from './checks'
 import type { Leg, Route } from './route'

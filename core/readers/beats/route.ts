@@ -1,6 +1,6 @@
 import { casingsOf } from '../../bag/draft/casing'
-import { isBase } from '../../bag/draft/draftPart'
-import { hookOfPart } from '../../bag/draft/partGauge'
+import { isBase } from '../../bag/draft/fold/draftPart'
+import { hookOfPart } from '../../bag/draft/fold/partGauge'
 import type { Draft, DraftPart } from '../../bag/draft/draft'
 import type { Hook } from '../../things/gauge/onHook'
 import type { Piece } from '../../parts/part/piece'

@@ -1,4 +1,4 @@
-import { isBase } from '../../bag/draft/draftPart'
+import { isBase } from '../../bag/draft/fold/draftPart'
 import { tape } from '../../things/stitch/translate'
 import type { Manner } from '../words/manner'
 import { type Beat, groupsIn } from './beat'

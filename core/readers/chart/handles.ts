@@ -1,6 +1,6 @@
 import type { Draft } from '../../bag/draft/draft'
 import { type Hanging, hangingsOf } from '../../bag/draft/handles'
-import type { DraftPart } from '../../bag/draft/draftPart'
+import type { DraftPart } from '../../bag/draft/fold/draftPart'
 import type { Footprint, FloorShape } from '../../parts/part/floor'
 import type { Grip } from '../../parts/part/handle'
 import { knotted, loopUp, type Upright } from './knotted'

@@ -1,5 +1,5 @@
 import type { Draft } from '../../bag/draft/draft'
-import { aroundOf, riseOf } from '../../bag/draft/draftPart'
+import { aroundOf, riseOf } from '../../bag/draft/fold/draftPart'
 import { PLACE_CODE } from '../../things/round/edge'
 import type { WorkedRound } from '../../things/round/workedRound'
 import { blank, type Chart, type ChartRound, footing, isAlongChain, markOf, shapes } from './chart'

@@ -1,6 +1,6 @@
-import { liningOf, pieceWords } from '../../bag/draft/meshFindings'
+import { liningOf, pieceWords } from '../../bag/draft/findings/meshFindings'
 import type { Draft } from '../../bag/draft/draft'
-import { draftYarnChanges } from '../../bag/draft/wallFindings'
+import { draftYarnChanges } from '../../bag/draft/findings/wallFindings'
 import { casingsOf } from '../../bag/draft/casing'
 import { formatCm } from '../../things/measure/format'
 import { END_CM } from '../../bag/yarn/yarn'

@@ -1,6 +1,6 @@
 import type { CardId } from '../../things/entry/cards'
 import type { Draft, DraftPart, DraftRound } from '../../bag/draft/draft'
-import { draftYarnChanges } from '../../bag/draft/wallFindings'
+import { draftYarnChanges } from '../../bag/draft/findings/wallFindings'
 import type { Piece } from '../../parts/part/piece'
 import type { YarnChange } from '../../things/round/yarnChanges'
 import type { Terms } from '../../things/stitch/dictionary'

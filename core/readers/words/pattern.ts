@@ -1,6 +1,6 @@
 import { type CardId, CARDS } from '../../things/entry/cards'
 import type { Draft, DraftPart } from '../../bag/draft/draft'
-import { isBase } from '../../bag/draft/draftPart'
+import { isBase } from '../../bag/draft/fold/draftPart'
 import { formatLength } from '../../things/measure/format'
 import { traitsOf } from '../../parts/part/start'
 import type { Piece } from '../../parts/part/piece'

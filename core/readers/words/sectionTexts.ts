@@ -1,5 +1,5 @@
 import type { Draft, DraftPart } from '../../bag/draft/draft'
-import { wallPartOf } from '../../bag/draft/draftPart'
+import { wallPartOf } from '../../bag/draft/fold/draftPart'
 import { CM_PER_INCH, formatCm, type Units } from '../../things/measure/format'
 import type { Piece } from '../../parts/part/piece'
 import { gramsOf } from '../../things/stitch/translate'

@@ -1,0 +1,86 @@
+import type { BaseSpec } from '../../../parts/base/base'
+import type { WallPart } from '../../design/design'
+import type { Finding } from '../../../parts/part/finding'
+import type { Handle } from '../../../parts/part/handle'
+import type { PartSize, Roles } from '../../../parts/part/part'
+import type { Piece } from '../../../parts/part/piece'
+import type { Edge } from '../../../things/round/edge'
+import type { WorkedRound } from '../../../things/round/workedRound'
+import type { TurnUp } from '../../../parts/wall/turnUp'
+import { kindOf, type WallKind } from '../../../parts/wall/wall'
+
+/** Source of a part, and where that is in the design. */
+export type PartSource
+  = | { readonly in: 'base', readonly spec: BaseSpec }
+    | { readonly in: 'turnUp', readonly spec: TurnUp }
+    | { readonly in: 'wall', readonly spec: WallPart, readonly index: number }
+
+/** A part of the bag as drafted. */
+export interface DraftPart extends Roles {
+  /** `base`, `turnUp`, or the id of a part of the wall. */
+  readonly id: string
+  readonly name: string
+  readonly from: PartSource
+  /** Number of its first round in the bag; the part has `rounds.length` of them, which may be none. */
+  readonly firstRound: number
+  readonly rounds: readonly WorkedRound[]
+  readonly edge: Edge
+  readonly size: PartSize
+  readonly findings: readonly Finding[]
+  /** How many of its rounds, the last ones, stand up and make its height. */
+  readonly rising: number
+  readonly advice: readonly string[]
+  readonly handles: readonly Handle[]
+  readonly sidesMoved: number
+  readonly pieces: readonly Piece[]
+}
+
+/** The part of the wall that a part was drafted from; nothing for base and turn-up. */
+export function wallPartOf({ from }: Pick<DraftPart, 'from'>): WallPart | undefined {
+  return from.in === 'wall' ? from.spec : undefined
+}
+
+/** The kind of a part of the wall; nothing for base and turn-up. */
+export function wallKindOf(part: DraftPart): WallKind | undefined {
+  const spec = wallPartOf(part)
+  return spec && kindOf(spec)
+}
+
+/** Whether a part is what the bag stands on. */
+export function isBase({ from }: Pick<DraftPart, 'from'>): boolean {
+  return from.in === 'base'
+}
+
+/** Whether a part could not be worked: the bag ends there. */
+export function isStopped({ findings }: Pick<DraftPart, 'findings'>): boolean {
+  return findings.some(({ weight }) => weight === 'stop')
+}
+
+/** How much the `i`-th of a part's rounds rises, in centimetres; nothing for a round of a floor. */
+export function riseOf({ rounds, rising, rises, size }: DraftPart, i: number): number {
+  if (i < rounds.length - rising) return 0
+  return rises?.[i] ?? (rising > 0 ? size.height.cm / rising : 0)
+}
+
+/** How tall the rounds of a part from one up to another stand, in centimetres: their share of its height. */
+export function risenCm(part: DraftPart, from: number, to: number): number {
+  const sum = (start: number, end: number) => {
+    let cm = 0
+    for (let i = start; i < end; i++) cm += riseOf(part, i)
+    return cm
+  }
+  const all = sum(0, part.rounds.length)
+  return all > 0 ? (part.size.height.cm * sum(from, Math.min(to, part.rounds.length))) / all : 0
+}
+
+/** How far round the `i`-th of a part's rounds goes, in centimetres. */
+export function aroundOf({ arounds, size }: DraftPart, i: number): number {
+  return arounds?.[i] ?? size.circumference.cm
+}
+
+/** A round with its number in the bag. */
+export interface DraftRound {
+  readonly number: number
+  readonly part: string
+  readonly worked: WorkedRound
+}

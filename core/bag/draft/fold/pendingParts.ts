@@ -1,0 +1,79 @@
+import { workBase } from '../../../parts/base/base'
+import type { Design, WallPart } from '../../design/design'
+import { partNames } from '../../design/partNames'
+import { roundsOf, contextsIn } from '../../design/partContexts'
+import type { Gauge } from '../../../things/gauge/gauge'
+import type { PartResult, Setting } from '../../../parts/part/part'
+import type { Edge } from '../../../things/round/edge'
+import { turnUp } from '../../../parts/wall/turnUp'
+import { looksUp, mainStitch, workWall } from '../../../parts/wall/wall'
+import { accepts } from './accepts'
+import { asked, type Rework } from '../replan/resumePart'
+import type { PartSource } from './draftPart'
+
+/*
+ * The parts of a bag from the floor up, each waiting to be worked onto the edge below.
+ */
+
+/** A part waiting to be worked onto the edge below. */
+export interface PendingPart {
+  readonly id: string
+  readonly name: string
+  readonly from: PartSource
+  /** Things that it looks at besides its spec and what lies below. */
+  readonly sees: readonly unknown[]
+  /** Works it onto the edge below; the base stands on none. */
+  readonly work: (edge: Edge | undefined, setting: Setting, instead: Parameters<Rework>[0]) => PartResult
+}
+
+/** A part of the wall in its place, and what it is called there. */
+interface NamedPart {
+  readonly spec: WallPart
+  readonly name: string
+  readonly index: number
+}
+
+/**
+ * The parts of a bag, from the floor up.
+ *
+ * @param dividing what lies below is worked: counts that are found come to what everything above accepts
+ */
+export function pendingParts(design: Design, gauge: Gauge, dividing: boolean): PendingPart[] {
+  const names = partNames(design)
+  return [
+    pendingBase(design), pendingTurnUp(design, gauge),
+    ...design.wall.map((spec, index) => pendingWallPart(design, gauge, { spec, name: names[index]!, index }, dividing)),
+  ]
+}
+
+function pendingBase({ base, repeats }: Design): PendingPart {
+  return {
+    id: 'base', name: base.called ?? 'Base', from: { in: 'base', spec: base }, sees: [repeats],
+    work: (_, setting) => workBase(base, setting),
+  }
+}
+
+/** The turn-up, in the stitch and yarn of what stands on it. */
+function pendingTurnUp(design: Design, gauge: Gauge): PendingPart {
+  const [first] = design.wall
+  const kind = first ? mainStitch(first, contextsIn(design, gauge)) : design.base.stitch
+  const colour = first?.colour ?? design.base.colour
+  return {
+    id: 'turnUp', name: design.turnUpCalled ?? 'Turn-up', from: { in: 'turnUp', spec: design.turnUp },
+    sees: [kind, colour, roundsOf(first ?? {}, design.rounds), first?.hook],
+    work: (edge, setting) => turnUp(design.turnUp, kind, colour, edge!, setting),
+  }
+}
+
+function pendingWallPart(design: Design, gauge: Gauge, { spec, name, index }: NamedPart, dividing: boolean): PendingPart {
+  const above = looksUp(spec) || dividing ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
+  const { repeats, hook } = contextsIn(design, gauge)
+  return {
+    id: spec.id, name, from: { in: 'wall', spec, index },
+    sees: [design.repeats, hook.hookMm, hook.strands, index, name, dividing, ...above],
+    work: (edge, setting, instead) =>
+      workWall(asked(spec, instead), edge!, {
+        ...setting, repeats, hook, accepts: accepts(design, index + 1, gauge), ...(dividing ? { dividing } : {}),
+      }),
+  }
+}

@@ -1,0 +1,287 @@
+import { workBase } from '../../../parts/base/base'
+import { evidenceOf } from '../../../parts/base/measuredBase'
+import type { TapeMeasurement } from '../../../parts/base/form'
+import { pinned } from '../../../parts/base/sizing'
+import type { BaseSpec } from '../../../parts/base/base'
+import type { Design, WallPart } from '../../design/design'
+import { baseSetting, contextsIn } from '../../design/partContexts'
+import type { Gauge } from '../../../things/gauge/gauge'
+import { drifted, type Evidence, refine, TAPE_CM, weighted } from '../../../things/gauge/refine'
+import { combinedShare, type Length, relativeUncertainty } from '../../../things/measure/length'
+import type { PartSize } from '../../../parts/part/part'
+import { PLACE_CODE } from '../../../things/round/edge'
+import type { FabricKind } from '../../../things/stitch/dictionary'
+import { isPlain, kindOf, mainStitch } from '../../../parts/wall/wall'
+import { aroundOf, type DraftPart, isBase, risenCm } from '../fold/draftPart'
+import { holds, type Stop } from './measurements'
+import { type OwnShare, UNMEASURED } from '../../../parts/texture/ownSize'
+import { shareOf, textureOf, texturesBySwatch } from '../fold/textures'
+
+/*
+ * Knowledge of the maker's stitches, from the swatch on through all that was measured
+ * ======================================================================================
+ *
+ * A stretch of finished work under the tape says more of a stitch than any swatch: it is weighed against what was known, each by how
+ * sure it is. What is worked in one stitch refines that stitch, and all that follow it; a stitch pattern has a size of its own, told as
+ * a share of what its stitches would make. Hands tighten over a bag: what was known loses a little of its weight with every round since,
+ * so that later rounds weigh more; and of a part measured twice the rounds in between are what is looked at.
+ */
+
+/** How tall the rounds of a part really are that were worked when the tape was laid. */
+interface StandingSize {
+  readonly part: string
+  readonly rounds: number
+  readonly height: Length
+}
+
+/** Knowledge of the maker's stitches at a round of the bag. */
+export interface GaugeKnowledge {
+  readonly gauge: Gauge
+  readonly textures: ReadonlyMap<string, OwnShare>
+  readonly stands?: StandingSize
+  /** Of a base that was measured when it was done: its counts, and what the tape said, which is how large it is. */
+  readonly base?: { readonly spec: BaseSpec, readonly taped: MeasuredFloor }
+  /** The round at which something was last learnt. */
+  readonly learntAt?: number
+}
+
+/** Knowledge by swatches alone: that of the stitches, and those of textures. */
+export function knowledgeFrom(gauge: Gauge, design: Design): GaugeKnowledge {
+  return { gauge, textures: texturesBySwatch(design, gauge) }
+}
+
+/** Rounds between two measures of one part that are looked at on their own; fewer say too little. */
+const ENOUGH_ROUNDS = 4
+
+/** The one stitch that a part is worked in throughout; nothing of a stitch pattern. */
+function onlyStitch({ from, rounds }: DraftPart, design: Design, gauge: Gauge): FabricKind | undefined {
+  if (from.in === 'base') return from.spec.stitch
+  if (from.in !== 'wall' || from.spec.hook) return undefined
+  const kind = mainStitch(from.spec, contextsIn(design, gauge))
+  if (isPlain(from.spec)) return kind
+  const code = rounds[0]?.stitches[0]
+  const plain = rounds.every(({ stitches, edge, loops }) =>
+    stitches.every(one => one === code) && loops.every(one => one === loops[0]) && edge.kinds.every(one => one !== PLACE_CODE.space))
+  return plain ? kind : undefined
+}
+
+/** A length as it was measured, and as it was told before. */
+interface LengthComparison {
+  readonly told: number
+  readonly real: Length
+}
+
+/** How tall so many rounds of the part in hand really are, of all the bag's height or the part's own. */
+function standsAt(parts: readonly DraftPart[], part: DraftPart, stop: Stop): Length | undefined {
+  const cm = (what: string) => stop.taken.findLast(one => 'what' in one && one.what === what) as { cm: number } | undefined
+  const own = cm('part-height')
+  if (own) return { cm: own.cm, plusMinusCm: TAPE_CM }
+  const whole = cm('height')
+  if (!whole) return undefined
+  const below = parts.slice(0, parts.indexOf(part)).map(({ size }) => size.height)
+  const left = whole.cm - below.reduce((sum, { cm }) => sum + cm, 0)
+  return left > 0 ? { cm: left, plusMinusCm: Math.hypot(TAPE_CM, ...below.map(({ plusMinusCm }) => plusMinusCm)) } : undefined
+}
+
+/** The rounds that the tape tells of: those since it was laid last, if they are enough, or all of the part's. */
+function heightSeen(part: DraftPart, rounds: number, stands: Length, before: StandingSize | undefined): LengthComparison | undefined {
+  const earlier = before?.part === part.id && rounds - before.rounds >= ENOUGH_ROUNDS ? before : undefined
+  const from = earlier?.rounds ?? 0
+  const told = risenCm(part, from, rounds)
+  const real = stands.cm - (earlier?.height.cm ?? 0)
+  if (told <= 0 || real <= 0) return undefined
+  return { told, real: { cm: real, plusMinusCm: Math.hypot(stands.plusMinusCm, earlier?.height.plusMinusCm ?? 0) } }
+}
+
+/** A finished floor as the tape said: the side that was not measured is as sure as it was. */
+export interface MeasuredFloor {
+  readonly length: Length
+  readonly width: Length | undefined
+}
+
+/** A floor under the tape, as it was measured or as it was told. */
+type BaseSides = TapeMeasurement & { readonly only?: 'width' }
+
+/** The tape's length of a base, the side that was not measured as it was told; nothing if it was not laid there. */
+function tapedBase(told: BaseSides, stop: Stop): BaseSides | undefined {
+  const cm = (what: string) => (stop.taken.findLast(one => 'what' in one && one.what === what) as { cm: number } | undefined)?.cm
+  const [length, width] = [cm('base-length'), cm('base-width')]
+  if (length === undefined && width === undefined) return undefined
+  if (told.widthCm === undefined) return { lengthCm: (length ?? width)! }
+  if (length !== undefined) return { lengthCm: length, widthCm: width ?? (told.widthCm * length) / told.lengthCm }
+  return { lengthCm: told.lengthCm + width! - told.widthCm, widthCm: width!, only: 'width' }
+}
+
+/** How long and wide a base is told to be; a disc, or what has no floor, has no width of its own. */
+function sidesOf({ floor, circumference }: PartSize): BaseSides {
+  if (!floor || floor.shape === 'none') return { lengthCm: floor?.length.cm || circumference.cm / 2 }
+  return floor.shape === 'disc' ? { lengthCm: floor.length.cm } : { lengthCm: floor.length.cm, widthCm: floor.width.cm }
+}
+
+/** A base as far as it is worked, its counts pinned. */
+export function asFarAs(spec: BaseSpec, rounds: number): BaseSpec {
+  if (!('size' in spec) || !('pin' in spec.size)) return spec
+  const pin = Object.fromEntries(
+    Object.entries(spec.size.pin).map(([name, count]) => [name, name === 'rounds' || name === 'rows' ? rounds : count]),
+  )
+  return { ...spec, size: { pin } } as unknown as BaseSpec
+}
+
+/** A stitch by what a length of the work was and should have been: as much larger or smaller. */
+function byRatio(stitch: Length, real: Length | undefined, told: Length | undefined): Length | undefined {
+  if (!real || !told || told.cm <= 0 || real.cm <= 0) return undefined
+  return { cm: (stitch.cm * real.cm) / told.cm, plusMinusCm: (stitch.cm * real.plusMinusCm) / told.cm }
+}
+
+/** Evidence of a measured base about its stitch. A form says what it makes of a length: of the one measured, and of the one told. */
+function baseEvidence(part: DraftPart, design: Design, gauge: Gauge, stop: Stop): Evidence | undefined {
+  if (part.from.in !== 'base') return undefined
+  const setting = baseSetting(design, gauge)
+  const rounds = stop.round - part.firstRound + 1
+  const whole = pinned(part.from.spec, setting, part)
+  const done = rounds === part.rounds.length
+  const worked = done ? whole : asFarAs(whole, rounds)
+  const told = sidesOf(done ? part.size : workBase(worked, setting).size)
+  const taped = tapedBase(told, stop)
+  const [real, then] = [taped && evidenceOf(worked, taped, setting), evidenceOf(worked, told, setting)]
+  if (!real || !then) return undefined
+  const stitch = gauge[real.kind]
+  const width = taped?.only === 'width' ? undefined : byRatio(stitch.width, real.width, then.width)
+  const height = byRatio(stitch.height, real.height, then.height)
+  return width || height ? { kind: real.kind, ...(width ? { width } : {}), ...(height ? { height } : {}) } : undefined
+}
+
+/** A texture's share of its height or width, weighed against what was seen of it. */
+function newShare(share: Length, stitch: Length, { told, real }: LengthComparison): Length {
+  const doubt = combinedShare(share.plusMinusCm / share.cm, relativeUncertainty(stitch))
+  const both = weighted({ cm: told, plusMinusCm: told * doubt }, real)
+  return { cm: (share.cm * both.cm) / told, plusMinusCm: (share.cm * both.plusMinusCm) / told }
+}
+
+/** A stitch's size by a stretch of it: as much larger or smaller as the stretch was. */
+function scaledBy(stitch: Length, { told, real }: LengthComparison): Length {
+  return { cm: (stitch.cm * real.cm) / told, plusMinusCm: (stitch.cm * real.plusMinusCm) / told }
+}
+
+/** Observations of the part in hand. */
+interface SeenOfPart {
+  readonly height: LengthComparison | undefined
+  readonly width: LengthComparison | undefined
+}
+
+/** A stitch as large as finished work said it is, or as large as it came out in a stitch pattern. */
+export interface StitchObservation {
+  readonly kind: FabricKind
+  /** Of a stitch pattern: what it is called. */
+  readonly texture?: string
+  readonly side: 'width' | 'height'
+  readonly cm: number
+  /** How sure that is, as a share. */
+  readonly error: number
+  readonly round: number
+}
+
+/** Knowledge after the tape was laid, and what it said of which stitch. */
+interface Lesson {
+  readonly known: GaugeKnowledge
+  readonly seen: readonly StitchObservation[]
+}
+
+function refinedBy(known: GaugeKnowledge, design: Design, part: DraftPart, { height, width }: SeenOfPart, round: number): GaugeKnowledge {
+  if (!height && !width) return known
+  const since = known.learntAt === undefined ? 0 : Math.max(0, round - known.learntAt)
+  const gauge = drifted(known.gauge, since)
+  const kind = onlyStitch(part, design, gauge)
+  if (kind) {
+    const own = gauge[kind]
+    const evidence: Evidence = {
+      kind, ...(width ? { width: scaledBy(own.width, width) } : {}), ...(height ? { height: scaledBy(own.height, height) } : {}),
+    }
+    return { ...known, gauge: refine(gauge, evidence) }
+  }
+  if (part.from.in !== 'wall') return known
+  const stitch = gauge[mainStitch(part.from.spec, contextsIn(design, gauge))]
+  const before = shareOf(known, part.from.spec)
+  const share: OwnShare = {
+    ...before, ...(height ? { rise: newShare(before?.rise ?? UNMEASURED, stitch.height, height) } : {}),
+    ...(width ? { across: newShare(before?.across ?? UNMEASURED, stitch.width, width) } : {}),
+  }
+  return { ...known, textures: new Map([...known.textures, [textureOf(part.from.spec), share]]) }
+}
+
+/** Evidence of a stretch of a part of the wall about its stitches, in all. */
+function stitchesSeen(known: GaugeKnowledge, design: Design, part: DraftPart, seen: SeenOfPart, round: number): StitchObservation[] {
+  if (part.from.in !== 'wall' || part.from.spec.hook) return []
+  const { gauge } = known
+  const only = onlyStitch(part, design, gauge)
+  const kind = only ?? mainStitch(part.from.spec, contextsIn(design, gauge))
+  const share = shareOf(known, part.from.spec)
+  const one = (side: 'width' | 'height', own: number, what: LengthComparison | undefined): StitchObservation[] =>
+    what
+      ? [
+          {
+            kind, ...(only ? {} : { texture: kindOf(part.from.spec as WallPart).name }), side, round,
+            cm: (gauge[kind][side].cm * own * what.real.cm) / what.told, error: what.real.plusMinusCm / what.real.cm,
+          },
+        ]
+      : []
+  return [...one('height', share?.rise?.cm ?? 1, seen.height), ...one('width', share?.across?.cm ?? 1, seen.width)]
+}
+
+/** A finished floor by the tape; nothing if that was not laid there. */
+function tapedFloor(part: DraftPart, stop: Stop): MeasuredFloor | undefined {
+  const told = sidesOf(part.size)
+  const taped = tapedBase(told, stop)
+  if (!taped) return undefined
+  const measured = (what: string) => stop.taken.some(one => 'what' in one && one.what === what)
+  const one = (cm: number, sure: boolean, before: number): Length => ({ cm, plusMinusCm: sure ? TAPE_CM : before })
+  const { length, width } = part.size.floor ?? {}
+  const [alone, both] = [taped.widthCm === undefined, measured('base-length')]
+  return {
+    length: one(taped.lengthCm, alone || both, length?.plusMinusCm ?? TAPE_CM),
+    width: taped.widthCm === undefined ? undefined : one(taped.widthCm, measured('base-width'), width?.plusMinusCm ?? TAPE_CM),
+  }
+}
+
+/** Observations of a base: as evidence of its stitch, and how it is told from now on. */
+function learntOfBase(known: GaugeKnowledge, design: Design, part: DraftPart, stop: Stop): Lesson {
+  const evidence = baseEvidence(part, design, known.gauge, stop)
+  if (!evidence || part.from.in !== 'base') return { known, seen: [] }
+  const { kind, width, height } = evidence
+  const whole = stop.round === part.firstRound + part.rounds.length - 1
+  const taped = whole ? tapedFloor(part, stop) : undefined
+  const sides = { width, height }
+  return {
+    known: {
+      ...known, gauge: refine(known.gauge, evidence),
+      ...(taped ? { base: { spec: pinned(part.from.spec, baseSetting(design, known.gauge), part), taped } } : {}), learntAt: stop.round,
+    },
+    seen: (['width', 'height'] as const).flatMap((side) => {
+      const length = sides[side]
+      return length ? [{ kind, side, cm: length.cm, error: length.plusMinusCm / length.cm, round: stop.round }] : []
+    }),
+  }
+}
+
+/** Updates the knowledge by a measurement of a bag that was drafted from the knowledge before. */
+export function learn(known: GaugeKnowledge, design: Design, parts: readonly DraftPart[], stop: Stop): Lesson {
+  const part = parts.find(one => holds(one, stop.round))
+  if (!part) return { known, seen: [] }
+  const { base: _, ...now } = known
+  if (isBase(part)) return learntOfBase(now, design, part, stop)
+  const rounds = stop.round - part.firstRound + 1
+  const stands = standsAt(parts, part, stop)
+  const flat = stop.taken.findLast(one => 'what' in one && one.what === 'flat-width') as { cm: number } | undefined
+  const seen = {
+    height: stands && heightSeen(part, rounds, stands, known.stands),
+    width: flat && { told: aroundOf(part, rounds - 1) / 2, real: { cm: flat.cm, plusMinusCm: TAPE_CM } },
+  }
+  const refined = refinedBy(now, design, part, seen, stop.round)
+  return {
+    known: {
+      ...refined, ...(stands ? { stands: { part: part.id, rounds, height: stands } } : {}),
+      ...(seen.height || seen.width ? { learntAt: stop.round } : {}),
+    },
+    seen: stitchesSeen(known, design, part, seen, stop.round),
+  }
+}
