@@ -41,7 +41,7 @@ export const useDocument = defineStore('document', () => {
   /** Drafts the bag in hand; nothing where that is beyond the program, which is its own mistake and must not take the screen away. */
   function attempted(before: Draft | undefined): Draft | undefined {
     try {
-      const now = (before && withoutDrafting(before, design.value)) ?? drafted(design.value, before)
+      const now = (before && withoutDrafting(before, design.value)) ?? drafted(design.value, { before })
       setMistaken(false)
       return now
     }

@@ -32,7 +32,7 @@ export const useView = defineStore('view', () => {
     clearTimeout(resting)
     resting = setTimeout(() => (settled.value = now), REST_MS)
   }, { flush: 'sync' })
-  const shown = computed(() => looked.value ? drafted(looked.value, bag.draft) : still.value)
+  const shown = computed(() => looked.value ? drafted(looked.value, { before: bag.draft }) : still.value)
   /** How far the cords of a casing are pulled in the drawing, 0 open to 1 tight; and how far they are threaded, 1 all the way. */
   const pulled = ref(0)
   const threaded = ref(1)
