@@ -4,7 +4,7 @@ import { EXPORTS, type ExportAs, exportDraft } from '../core/readers/export/expo
 import { problemLines, readDesign } from '../core/bag/design/read'
 import { draft } from '../core/bag/draft/draft'
 import { translate } from '../core/things/stitch/translate'
-import { REPEAT_STYLES, type RepeatStyle } from '../core/readers/words/manner'
+import { REPEAT_STYLES, type RepeatStyle } from '../core/readers/words/openingWords'
 
 const USAGE = `usage: npm run -s draft -- FILE.json [--as ${EXPORTS.join('|')}] [--terms us|uk] [--repeats ${REPEAT_STYLES.join('|')}]`
 

@@ -61,7 +61,7 @@ interface Phone {
 }
 
 /** Everything kept as a whole: copies, the trash, parcels to carry, machines that were let in. */
-export const useLibrary = defineStore('house', () => {
+export const useLibrary = defineStore('library', () => {
   const copies = shallowRef<Copies>()
   const aside = shallowRef<readonly Aside[]>([])
   const asideDays = ref(60)

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import { doneAfter, ownSize, type BeatSize } from '~~/core/readers/beats/size'
-import type { Leg } from '~~/core/readers/beats/route'
+import type { Leg } from '~~/core/readers/beats/leg'
 import type { Design } from '~~/core/bag/design/design'
 import type {
   CountDeed, Deed, LeanDeed, LookDeed, MakeEvent, MeasureDeed, Spot, StretchDeed, WeighDeed, Wrote,
@@ -10,7 +10,7 @@ import { afterAll, eventOf, MakeLog } from '~~/core/making/make/fold'
 import { roundName } from '~~/core/bag/draft/roundName'
 import { type InHand, inHand, type Progress, progressOf } from '~~/core/making/make/plan'
 import { makeDocument } from '~~/core/making/make/document'
-import type { MakeState } from '~~/core/making/make/state'
+import type { MakeState } from '~~/core/making/make/makeState'
 import { deedWords, undoing } from '~~/core/making/make/undo'
 import { keepMake, keptEvents, keptMake } from '~/keeping/makeJournal'
 import { nextEventId, randomWord } from '~/keeping/newId'

@@ -3,7 +3,7 @@ import { ref, watch } from 'vue'
 import { type Handedness, HANDS } from '~~/core/bag/design/design'
 import type { Units } from '~~/core/things/measure/format'
 import type { Terms } from '~~/core/things/stitch/dictionary'
-import type { RepeatStyle } from '~~/core/readers/words/manner'
+import type { RepeatStyle } from '~~/core/readers/words/openingWords'
 import { remember } from '~/keeping/remember'
 
 /** How the page is lit: as the machine says, or as the maker does. */

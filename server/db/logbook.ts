@@ -1,5 +1,6 @@
 import type Database from 'better-sqlite3'
-import { type BagFacts, FACTS_VERSION } from '../../core/making/log/facts'
+import { FACTS_VERSION } from '../../core/making/log/facts'
+import type { BagFacts } from '../../core/making/log/bagFacts'
 import type { Sitting } from '../../core/making/log/workedRounds'
 import type { Progress } from '../../core/making/make/plan'
 import { type LogbookEntry, logbookEntryOf } from '../../core/making/log/logbookEntry'

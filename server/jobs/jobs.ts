@@ -6,7 +6,7 @@ import type { OrderContext, LineAsked } from '../../core/household/plan/draftedB
 import type { Terms } from '../../core/things/stitch/dictionary'
 import { translate } from '../../core/things/stitch/translate'
 import { patternOf } from '../../core/readers/words/pattern'
-import type { RepeatStyle } from '../../core/readers/words/manner'
+import type { RepeatStyle } from '../../core/readers/words/openingWords'
 import type { TaughtGrams } from '../../core/bag/yarn/grams'
 import { parcelOf } from '../paper/parcel'
 import { patternPdf } from '../paper/patternPdf'

@@ -3,7 +3,7 @@ import type { Draft } from '../../core/bag/draft/draft'
 import { EXPORT_KINDS } from '../../core/readers/export/kinds'
 import type { ExportKind } from '../../core/readers/export/kind'
 import type { Terms } from '../../core/things/stitch/dictionary'
-import type { RepeatStyle } from '../../core/readers/words/manner'
+import type { RepeatStyle } from '../../core/readers/words/openingWords'
 import type { TaughtGrams } from '../../core/bag/yarn/grams'
 
 /** Everything of a bag in one zip: the document, the pattern in every form, the tables, the chart. */

@@ -2,7 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { tileOf } from '~/looks/tiles'
 import { linesIn, typedIn } from '~/reading/ownLines'
 import { readJson } from '~/reading/readJson'
-import { checkRepeat, firstRepeat } from '../../core/parts/band/own'
+import { firstRepeat } from '../../core/parts/band/own'
+import { checkRepeat } from '../../core/parts/band/checkRepeat'
 import { wallKinds } from '../../core/parts/wall/wall'
 
 describe('the kinds of part that are offered', () => {

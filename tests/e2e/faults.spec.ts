@@ -247,7 +247,7 @@ test('a text that is cut short: it is named, and all else is served', async ({ p
   const again = run({ FAIR_HOLLOW_DEMO: 'no' })
   await up(again)
   expect(await names()).toEqual(['Cut short', 'Sound'])
-  for (const address of ['designs', 'makes', 'orders', 'logbook', 'house/parcel'])
+  for (const address of ['designs', 'makes', 'orders', 'logbook', 'library/parcel'])
     expect((await fetch(`${ADDRESS}/api/${address}`)).status, address).toBe(200)
   await page.goto(`${ADDRESS}/safe`)
   await expect(page.getByRole('note').filter({ hasText: 'could not be read' })).toContainText('Cut short')

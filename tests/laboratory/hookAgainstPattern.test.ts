@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { CHAINS_TO_MARKER } from '../../core/readers/beats/beat'
-import { type Leg, routeOf } from '../../core/readers/beats/route'
+import { routeOf } from '../../core/readers/beats/route'
+import type { Leg } from '../../core/readers/beats/leg'
 import { BEAT_SIZES, doneAfter } from '../../core/readers/beats/size'
 import { sayBeats } from '../../core/readers/beats/words'
 import { type Draft, draft } from '../../core/bag/draft/draft'

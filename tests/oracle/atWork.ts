@@ -4,7 +4,7 @@ import type { Terms } from '../../core/things/stitch/dictionary'
 import type { Abbreviation } from '../../core/readers/words/abbreviations'
 import { piecesOf, roundLines, rowLines } from '../../core/readers/words/pattern'
 import type { PatternLine } from '../../core/readers/words/lines'
-import type { RepeatStyle } from '../../core/readers/words/manner'
+import type { RepeatStyle } from '../../core/readers/words/openingWords'
 import { Baffled, countsAs, type Left, type Place, worksLine } from './stranger'
 
 const IS: Readonly<Record<PlaceKind, Place['is']>> = {

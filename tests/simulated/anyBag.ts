@@ -1,4 +1,4 @@
-import type { Leg, Route } from '../../core/readers/beats/route'
+import type { Leg, Route } from '../../core/readers/beats/leg'
 import { routeOf } from '../../core/readers/beats/route'
 import type { Design } from '../../core/bag/design/design'
 import type { Measure } from '../../core/bag/design/measures'

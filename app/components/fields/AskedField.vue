@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { answersTo, asksFigure, figureAnswered, type PlacedField, said, withinOf } from '~~/core/parts/field/placedField'
+import { answersTo, type PlacedField, said, withinOf } from '~~/core/parts/field/placedField'
+import { asksFigure, figureAnswered } from '~~/core/parts/field/figureAnswer'
 import { formatCm } from '~~/core/things/measure/format'
 import type { Asking } from '~/composables/useAnswers'
 import { useTranslate } from '~/composables/useTranslate'

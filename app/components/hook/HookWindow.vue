@@ -4,7 +4,7 @@ import { hookWindow } from '~~/core/readers/chart/hookWindow'
 import { pieceChart } from '~~/core/readers/chart/pieces'
 import { planOf } from '~~/core/readers/chart/plan'
 import { unrolled } from '~~/core/readers/chart/unrolled'
-import type { Leg } from '~~/core/readers/beats/route'
+import type { Leg } from '~~/core/readers/beats/leg'
 import { piecesOf } from '~~/core/readers/words/pattern'
 import type { Draft } from '~~/core/bag/draft/draft'
 

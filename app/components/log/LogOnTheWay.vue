@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { BagFacts } from '~~/core/making/log/facts'
+import type { BagFacts } from '~~/core/making/log/bagFacts'
 
 /** Counts, and changes on the way. */
 defineProps<{ facts: BagFacts }>()

@@ -2,7 +2,7 @@
 import { reactive, ref, watch } from 'vue'
 import type { Wrote } from '~~/core/making/make/event'
 import { parseNumber } from '~~/core/things/measure/parse'
-import type { BagFacts } from '~~/core/making/log/facts'
+import type { BagFacts } from '~~/core/making/log/bagFacts'
 import { useLogbook } from '~/stores/logbook'
 
 /** The maker's words about a bag: for whom, the hook and yarn it was really made with, notes. Written down as one more event of it. */

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { checkRepeat, firstRepeat } from '~~/core/parts/band/own'
+import { firstRepeat } from '~~/core/parts/band/own'
+import { checkRepeat } from '~~/core/parts/band/checkRepeat'
 import { SWATCH_OF_IT } from '~~/core/parts/band/textured'
 import type { DesignGauge } from '~~/core/bag/design/design'
 import { withChanges } from '~~/core/bag/design/edit'

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { Draft } from '~~/core/bag/draft/draft'
-import { ballOrder, ballOrderWords } from '~~/core/household/shelf/ballOrder'
+import { ballOrder } from '~~/core/household/shelf/ballOrder'
+import { ballOrderWords } from '~~/core/household/shelf/ballOrderWords'
 import type { Rate } from '~~/core/household/shelf/yarnUse'
 import type { Ball } from '~~/core/household/shelf/yarn'
 import { useTranslate } from '~/composables/useTranslate'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { YarnFix } from '~~/core/household/shelf/fixes'
+import type { YarnFix } from '~~/core/household/shelf/triedFix'
 import { formatGramsRange } from '~~/core/things/measure/amounts'
 import { useUnits } from '~/composables/useUnits'
 

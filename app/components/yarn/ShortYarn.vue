@@ -2,7 +2,8 @@
 import { knowEveryKind } from '~~/core/bag/design/everyKind'
 import type { Draft } from '~~/core/bag/draft/draft'
 import type { Rate } from '~~/core/household/shelf/yarnUse'
-import { type YarnFix, yarnFixes } from '~~/core/household/shelf/fixes'
+import { yarnFixes } from '~~/core/household/shelf/fixes'
+import type { YarnFix } from '~~/core/household/shelf/triedFix'
 
 /** A yarn of a bag that runs short: what would let it last. */
 const props = defineProps<{ draft: Draft, yarn: string, haveGrams: number, eats: Rate }>()

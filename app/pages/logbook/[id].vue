@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, watch } from 'vue'
-import { lineFigures } from '~~/core/making/log/facts'
+import { lineFigures } from '~~/core/making/log/bagFacts'
 import { minutesWords } from '~~/core/making/log/time'
 import { useLogbook } from '~/stores/logbook'
 import { smallPhoto } from '~/reading/smallPhoto'

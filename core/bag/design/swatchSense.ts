@@ -1,4 +1,4 @@
-import { checkRepeat } from '../../parts/band/own'
+import { checkRepeat } from '../../parts/band/checkRepeat'
 import type { SwatchDocument } from './design'
 import type { Problem } from './problem'
 import { gaugeProblems } from './consistency'

@@ -13,7 +13,8 @@ import { fit } from './fit'
 import type { FitWish } from './wish'
 import { collisionWords, fittingWords, searchWords } from './fitWords'
 import { ADJUSTING_CM, UNEVEN_CM } from './plans'
-import { LEAST_ROUNDS, metresWanted, partsOf, roundsLeft, withRounds } from './yarnDemand'
+import { LEAST_ROUNDS, metresWanted, partsOf, withRounds } from './yarnDemand'
+import { roundsLeft } from './roundsLeft'
 
 const gauge = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } } as const
 const setting = { gauge: gaugeOf(gauge), rounds: { style: 'joined', startingChainCounts: false }, index: 0, turns: 0 } as const

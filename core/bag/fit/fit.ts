@@ -10,8 +10,10 @@ import type { Gauge } from '../../things/gauge/gauge'
 import { adjustedTo, bareWall } from '../../parts/wall/adjusted'
 import { adjustingStitch } from './adjusting'
 import { type Adjusting, leaves, stuckAt, type WallPlan, wallPlans, type WallProblem } from './plans'
-import { metresWanted, partsOf, roundsLeft, withRounds, YarnOfBags, type YarnWish } from './yarnDemand'
+import { metresWanted, partsOf, withRounds, YarnOfBags, type YarnWish } from './yarnDemand'
+import { roundsLeft } from './roundsLeft'
 import { type FitWish, USUAL_WISH } from './wish'
+import { Best, type Choice } from './bestPlans'
 
 /*
  * The fit: counts with which everything divides at once
@@ -76,40 +78,11 @@ function wallOf(problem: WallProblem, base: BaseSpec, adjusting: readonly Adjust
   )
 }
 
-type Choice = BaseChoice & { readonly base: BaseSpec }
-
-interface CostedPlan {
-  readonly choice: Choice
-  readonly plan: WallPlan
-  readonly costCm: number
-}
-
-/** Alternatives that a maker would call the same: the same counts below, and as many rounds of adjusting. */
-function likeness(choice: BaseChoice, plan: WallPlan): number {
-  return choice.stitches * 16 + plan.adjusting.length
-}
-
 /** Difference of the sum of the parts from the whole. */
 const NOTHING_M = 1e-6
 
 /** How many alternatives are shown. */
 const SHOWN = 6
-
-/** Keeps the cheapest of each likeness. */
-class Best {
-  private readonly kept = new Map<number, CostedPlan>()
-
-  offer(choice: Choice, plan: WallPlan): void {
-    const key = likeness(choice, plan)
-    const costCm = choice.errorCm + plan.costCm
-    const held = this.kept.get(key)
-    if (!held || costCm < held.costCm) this.kept.set(key, { choice, plan, costCm })
-  }
-
-  list(): CostedPlan[] {
-    return [...this.kept.values()].sort((a, b) => a.costCm - b.costCm)
-  }
-}
 
 /** How many of the cheapest are worked in full at most, to find so many that come out. */
 const WORKED = 48

@@ -6,7 +6,8 @@ import { draft } from '../draft/draft'
 import type { Design } from '../design/design'
 import { applyFix } from '../design/edit'
 import type { WallSpec } from '../../parts/wall/wall'
-import { WHOLE_BAGS, wholeBag } from '../whole/wholeBags'
+import { wholeBag } from '../whole/wholeBags'
+import { WHOLE_BAGS } from '../whole/wholeBagList'
 import { asTall, asWide, canBeWide, giving, tallCm } from './wholeSize'
 
 // Rounds of half a centimetre: whole heights are told by hand.

@@ -8,7 +8,8 @@ import { applyFix } from '../design/edit'
 import { newDesign } from '../design/starter'
 import { draft } from '../draft/draft'
 import { proposal } from './proposal'
-import { WHOLE_BAGS, wholeBag } from './wholeBags'
+import { wholeBag } from './wholeBags'
+import { WHOLE_BAGS } from './wholeBagList'
 
 const of = (id: string, contents: Contents): Design => ({
   ...wholeBag(WHOLE_BAGS.find(bag => bag.id === id)!, {

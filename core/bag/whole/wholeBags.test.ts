@@ -6,7 +6,8 @@ import { isStopped } from '../draft/fold/draftPart'
 import { FIRM_SHARE, usualGauge, usualHookMm } from '../../things/gauge/usual'
 import { YARN_WEIGHTS } from '../../things/stitch/yarnWeights'
 import { tallCm } from '../fit/wholeSize'
-import { sizesOf, WHOLE_BAGS, wholeBag } from './wholeBags'
+import { sizesOf, wholeBag } from './wholeBags'
+import { WHOLE_BAGS } from './wholeBagList'
 
 const yarn = { name: 'undyed cotton', colour: '#dccba6' }
 const counted = { hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } }

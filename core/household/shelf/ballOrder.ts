@@ -3,9 +3,9 @@ import type { Draft } from '../../bag/draft/draft'
 import { isBase } from '../../bag/draft/fold/draftPart'
 import { metresByRound, yarnShares } from '../../bag/yarn/yarn'
 import type { Rate } from './yarnUse'
-import { oddsThatItLasts, SURE_ENOUGH } from './enough'
+import { oddsThatItLasts } from './enough'
 import type { Ball } from './yarn'
-import { gramsOf } from '../../things/stitch/translate'
+import { MOST_TRIED, byLots, orders } from './ballTries'
 
 /*
  * Which ball is used for what
@@ -30,7 +30,7 @@ interface BallUse {
 }
 
 /** An order of balls, with what is to be minded. */
-interface BallOrder {
+export interface BallOrder {
   readonly uses: readonly BallUse[]
   /** Balls that are not needed, as expected; and how likely it is that the others last, as everywhere (enough.ts). */
   readonly spare: readonly Ball[]
@@ -50,9 +50,6 @@ const EIGHT_OF_TEN = 1.2816
 
 /** A join keeps as many rounds away from one that bears (from memory). */
 const NEAR_ROUNDS = 1
-
-/** Of more balls than this not every order is tried. */
-const MOST_TRIED = 6
 
 /** Rounds of a bag that bear: handles grow from them, hang on them, or are drawn through them. */
 export function bearingRounds({ parts }: Draft): ReadonlySet<number> {
@@ -171,20 +168,6 @@ function costOf({ badJoins, lotChanges, joinedPieces, uses, enough }: BallOrder)
   return (enough ? 0 : 1e9) + joinedPieces.length * 1e6 + badJoins * 1e5 + lotChanges * 1e4 + uses.length * 1e2 + big * 1e-3
 }
 
-function* orders<T>(list: readonly T[]): Generator<T[]> {
-  if (list.length < 2) {
-    yield [...list]
-    return
-  }
-  for (let i = 0; i < list.length; i++) for (const rest of orders(list.toSpliced(i, 1))) yield [list[i]!, ...rest]
-}
-
-/** Orders of many balls: whole lots one before the other. */
-function* byLots(sorted: readonly Ball[]): Generator<Ball[]> {
-  const lots = [...new Set(sorted.map(({ lot }) => lot))]
-  for (const some of lots.length <= MOST_TRIED ? orders(lots) : [lots]) yield some.flatMap(lot => sorted.filter(ball => ball.lot === lot))
-}
-
 /** The order in which balls are best used for a bag; nothing if there is none, or only one. */
 export function ballOrder(draft: Draft, yarn: string, balls: readonly Ball[], eats: Rate): BallOrder | undefined {
   const there = balls.filter(({ grams }) => grams > 0)
@@ -198,31 +181,4 @@ export function ballOrder(draft: Draft, yarn: string, balls: readonly Ball[], ea
     if (!best || costOf(found) < costOf(best)) best = found
   }
   return best
-}
-
-/** An order of balls, line by line. */
-export function ballOrderWords({ uses, spare, lasts, badJoins, lotChanges, enough, joinedPieces }: BallOrder, rounds: number): string[] {
-  const named = ({ grams, lot }: Ball) => `${gramsOf(grams)}${lot ? `, lot ${lot}` : ''}`
-  const lines = uses.map(({ ball, from, to, ends, pieces }) => {
-    const apart = pieces.length > 0 ? [...new Set(pieces)].join(' and ') : ''
-    const first = Math.min(rounds, Math.floor(from) + 1)
-    const worked = to > from
-      ? ends
-        ? `rounds ${first} to about ${Math.floor(ends.low) + 1}-${Math.min(rounds, Math.floor(ends.high) + 1)}`
-        : first === 1 ? 'all rounds' : `round ${first} to the end`
-      : ''
-    return `${named(ball)}: ${[worked, apart].filter(Boolean).join('; then ')}`
-  })
-  return [
-    ...lines,
-    ...(spare.length > 0
-      ? [lasts >= SURE_ENOUGH
-          ? `Not needed: ${spare.map(named).join('; ')}`
-          : `Keep within reach, for it may be needed (${Math.round(100 * (1 - lasts))} %): ${spare.map(named).join('; ')}`]
-      : []),
-    ...(enough ? [] : ['All of them are not enough.']),
-    ...(badJoins > 0 ? ['A join may fall on a round that bears: spit-splice or knot it there, or change balls a few rounds before.'] : []),
-    ...(lotChanges > 0 ? ['The dye lot changes where it shows: work two rounds of each in turn to blur it.'] : []),
-    ...joinedPieces.map(name => `No ball is enough for the ${name} by itself: it has a join.`),
-  ]
 }

@@ -1,68 +1,25 @@
 import { inSentence } from '../../bag/design/partNames'
-import type { Design, WallPart } from '../../bag/design/design'
-import { withChanges } from '../../bag/design/edit'
-import { type Draft, draft } from '../../bag/draft/draft'
-import { type DraftPart, isStopped, wallPartOf } from '../../bag/draft/fold/draftPart'
+import type { WallPart } from '../../bag/design/design'
+import { draft } from '../../bag/draft/draft'
+import { type DraftPart, wallPartOf } from '../../bag/draft/fold/draftPart'
 import type { Change } from '../../parts/part/finding'
 import type { InHand } from '../../making/make/plan'
 import { newPlan } from '../../making/make/newPlan'
 import { fit } from '../../bag/fit/fit'
 import { fittingWords } from '../../bag/fit/fitWords'
 import { heightAsked, kindOf } from '../../parts/wall/wall'
-import { yarnNeeds } from '../../bag/yarn/yarn'
 import type { Rate } from './yarnUse'
-import { oddsThatItLasts, SURE_ENOUGH, sureMetres, type Wants, wants } from './enough'
+import { sureMetres } from './enough'
 import { metresToCome } from './runOut'
-import { changeTo, growingIn, muchWords } from './useUp'
+import { changeTo, growingIn, muchWords } from './growing'
+import { type Short, type YarnFix, lasts, tried } from './triedFix'
 
 /*
  * Fixes for a yarn that will not last: edits of the bag, each drafted to its end, with what it would want then.
  */
 
-/** An edit that saves yarn, and what the bag wants of it afterwards. */
-export interface YarnFix {
-  readonly label: string
-  readonly changes: readonly Change[]
-  readonly wants: Wants
-  readonly odds: number
-}
-
-/** A yarn that runs short: of which bag, how much there is, and how it is eaten. */
-interface Short {
-  readonly draft: Draft
-  readonly yarn: string
-  readonly haveGrams: number
-  readonly eats: Rate
-  /** Of a bag on the hook. */
-  readonly inHand?: OnHook
-}
-
-/** Differences for a bag on the hook: what is worked stays, and only what is still to come wants yarn. */
-interface OnHook {
-  readonly redraft: (design: Design) => Draft
-  /** Metres of the yarn still to come. */
-  readonly metresToCome: (draft: Draft) => number
-  /** Rounds of the bag that are done. */
-  readonly done: number
-  /** Whether a design can become the plan: what is worked reads the same in it. */
-  readonly canBecome: (design: Design) => boolean
-}
-
 /** Fewer rounds of a band than this are no band any more. */
 const LEAST_ROUNDS = 2
-
-/** A bag after some changes, and what it wants of the yarn; nothing of one that stops. */
-function tried({ draft: before, yarn, haveGrams, eats, inHand }: Short, label: string, changes: readonly Change[]): YarnFix | undefined {
-  const design: Design = withChanges(before.design, changes)
-  if (inHand && !inHand.canBecome(design)) return undefined
-  const after = inHand ? inHand.redraft(design) : draft(design)
-  if (after.parts.some(isStopped) && !before.parts.some(isStopped)) return undefined
-  const metres = inHand ? inHand.metresToCome(after) : yarnNeeds(after).find(need => need.yarn.id === yarn)?.metres ?? 0
-  const then = wants(metres, eats)
-  return { label, changes, wants: then, odds: oddsThatItLasts(haveGrams, then) }
-}
-
-const lasts = (fix: YarnFix | undefined) => fix !== undefined && fix.odds >= SURE_ENOUGH
 
 /** Rounds of a part that are done. */
 function doneOf({ firstRound, rounds }: DraftPart, { inHand }: Short): number {

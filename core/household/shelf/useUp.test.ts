@@ -10,7 +10,8 @@ import type { WallSpec } from '../../parts/wall/wall'
 import { patternOf } from '../../readers/words/pattern'
 import { yarnNeeds } from '../../bag/yarn/yarn'
 import type { Rate } from './yarnUse'
-import { growingIn, meantToUseUp, useUp, useUpWords } from './useUp'
+import { useUp, useUpWords } from './useUp'
+import { growingIn, meantToUseUp } from './growing'
 
 const SURE: Rate = { gramsPerMetre: 0.4, spread: 1e-9 }
 

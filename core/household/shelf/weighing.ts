@@ -2,7 +2,7 @@ import { WITHIN_BAG } from '../../making/log/rulesOfThumb'
 import type { WeighDeed } from '../../making/make/event'
 import { lastDone } from '../../making/make/measuring'
 import type { InHand } from '../../making/make/plan'
-import type { MakeState } from '../../making/make/state'
+import type { MakeState } from '../../making/make/makeState'
 import { metresOfRounds } from '../../bag/yarn/yarn'
 import type { Rate } from './yarnUse'
 

@@ -1,4 +1,4 @@
-import type { BagFacts, SizeFact } from './facts'
+import type { BagFacts, SizeFact } from './bagFacts'
 
 /** How good the sizes were that were said with a band: how many the tape found inside it. */
 export interface Calibration {

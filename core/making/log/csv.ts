@@ -1,6 +1,6 @@
 import { csvTable, type TableField } from '../../readers/words/csvTable'
 import { fromTable } from '../../readers/words/ownWords'
-import { type BagFacts, lineFigures } from './facts'
+import { type BagFacts, lineFigures } from './bagFacts'
 
 /*
  * The logbook as tables for other programs: comma-separated values (RFC 4180), a line a bag, or a line each thing that a bag tells.

@@ -1,6 +1,7 @@
 import { formatGrams } from '../../things/measure/amounts'
 import { formatCm, type Units } from '../../things/measure/format'
-import { type BagFacts, SIDE_WORDS } from './facts'
+import { SIDE_WORDS } from './facts'
+import type { BagFacts } from './bagFacts'
 import { keyWords } from './paceKey'
 import { minutesWords } from './time'
 

@@ -1,18 +1,16 @@
-import { flatness } from '../../parts/base/flatness'
 import type { Measure } from '../../bag/design/measures'
 import type { Design } from '../../bag/design/design'
 import { type Draft, draft } from '../../bag/draft/draft'
-import { holds, type Measurement } from '../../bag/draft/replan/measurements'
-import type { CountChoice, KeptFigures, Lies, MakeEvent } from '../make/event'
-import { expected } from '../make/expectedLength'
+import type { Measurement } from '../../bag/draft/replan/measurements'
+import type { MakeEvent } from '../make/event'
 import { MakeLog } from '../make/fold'
 import { formatCm, type Units } from '../../things/measure/format'
 import { foundIn, type InHand, inHand, progressOf } from '../make/plan'
-import type { MakeState } from '../make/state'
-import type { FabricKind, StitchKind } from '../../things/stitch/dictionary'
-import { metresOfRounds, yarnNeeds } from '../../bag/yarn/yarn'
-import { workedRoundsOf, type Sitting, type WorkedLeg } from './workedRounds'
+import type { MakeState } from '../make/makeState'
+import { workedRoundsOf, type WorkedLeg } from './workedRounds'
 import { keyOf } from './paceKey'
+import type { BagFacts, ChangeFact, LoggedFacts, PaceFact } from './bagFacts'
+import { floorOf, sizesOf, tensionOf, yarnFact } from './measuredFacts'
 
 /*
  * Facts of a make, about the bag and the hands that made it: what the logbook shows, and what is learnt from. It is worked out from the
@@ -22,106 +20,9 @@ import { keyOf } from './paceKey'
 /** Changes when the facts are worked out otherwise, so that they are worked out anew. */
 export const FACTS_VERSION = 2
 
-/** How quickly a stitch went, alone or in a stitch pattern: rounds that a rest lay in are left out. */
-export interface PaceFact {
-  /** The stitch, and the pattern where it is one: `sc`, `sprigs in hdc`. */
-  readonly key: string
-  readonly kind: StitchKind
-  readonly stitches: number
-  readonly minutes: number
-  readonly rounds: number
-  /** Of these what was worked late in a sitting. */
-  readonly late: { readonly stitches: number, readonly minutes: number }
-}
-
-/** A size as the plan said it before the first stitch, and as the tape did. */
-export interface SizeFact {
-  readonly what: Measure
-  readonly part: string
-  readonly round: number
-  readonly rounds: number
-  readonly saidCm: number
-  readonly plusMinusCm: number
-  readonly cm: number
-}
-
 /** The measure, in a word behind the part it was measured of. */
 export const SIDE_WORDS: Readonly<Record<Measure, string>> = {
   'base-length': 'long', 'base-width': 'across', 'flat-width': 'wide', 'height': 'floor to hook', 'part-height': 'tall',
-}
-
-/** A stitch as large as finished work said, beside the swatch. */
-export interface TensionFact {
-  readonly key: string
-  readonly kind: FabricKind
-  readonly side: 'width' | 'height'
-  readonly cm: number
-  readonly swatchCm: number
-  readonly error: number
-  /** How far into the bag, 0 to 1. */
-  readonly along: number
-}
-
-/** Predicted and weighed use of a yarn. */
-interface YarnFact {
-  readonly yarn: string
-  readonly name: string
-  readonly saidMetres: number
-  readonly grams: number
-  /** Whether the whole bag was weighed, or a stretch of it. */
-  readonly whole: boolean
-}
-
-/** A count that was not the planned one. */
-interface CountFact {
-  readonly round: number
-  readonly planned: number
-  readonly found: number
-  readonly choice: CountChoice
-}
-
-/** Something that was changed on the way, in words. */
-interface ChangeFact {
-  readonly at: number
-  readonly what: string
-}
-
-/** Facts of a make. */
-export interface BagFacts {
-  readonly version: number
-  readonly name: string
-  readonly bag?: string
-  readonly begun: number
-  readonly finished?: number
-  readonly lastAt: number
-  readonly words: string
-  readonly share: number
-  readonly minutes: number
-  readonly sittings: readonly Sitting[]
-  /** Unit of the maker's tape. */
-  readonly units: Units
-  readonly hookMm: number
-  readonly strands: number
-  readonly gaugeFrom: 'swatch' | 'craft' | 'you'
-  readonly yarns: readonly { readonly id: string, readonly name: string, readonly colour: string }[]
-  readonly forWhom: string
-  readonly yarnUsed: string
-  readonly notes: string
-  readonly rounds: { readonly done: number, readonly planned: number, readonly begun: number }
-  readonly stitches: number
-  readonly ripped: MakeState['ripped']
-  /** When rounds were done, and the ripping back. */
-  readonly timeline: readonly { readonly at: number, readonly round: number }[]
-  readonly pace: readonly PaceFact[]
-  readonly sizes: readonly SizeFact[]
-  readonly tension: readonly TensionFact[]
-  readonly yarn: readonly YarnFact[]
-  readonly counted: number
-  readonly off: readonly CountFact[]
-  readonly changed: readonly ChangeFact[]
-  /** Of a bag that came in by a table: what the table says of it. Nothing is learnt from it. */
-  readonly kept?: KeptFigures
-  readonly floor?: { readonly lies: Lies, readonly increases: number, readonly ratio: number, readonly kind: FabricKind }
 }
 
 /** Late in a sitting: so many minutes into it. */
@@ -166,87 +67,6 @@ function allTaken({ measured }: MakeState): Measurement[] {
   })
 }
 
-/** Predictions before anything was measured, of the length that the tape was laid on: so many rounds of that part. */
-function saidAtFirst(made: Draft, planned: Draft, round: number, what: Measure): ReturnType<typeof expected> {
-  const part = made.parts.find(one => holds(one, round))
-  const then = planned.parts.find(({ id }) => id === part?.id)
-  const rounds = part ? round - part.firstRound + 1 : 0
-  return then && rounds <= then.rounds.length ? expected(planned, then.firstRound - 1 + rounds, what) : undefined
-}
-
-function sizesOf(state: MakeState, made: Draft, planned: Draft): SizeFact[] {
-  return state.measured.flatMap((one): SizeFact[] => {
-    if (one.do !== 'measured') return []
-    const said = saidAtFirst(made, planned, one.round, one.what)
-    if (!said) return []
-    return [
-      {
-        what: one.what, part: said.part.name, round: one.round, rounds: said.rounds, saidCm: said.length.cm,
-        plusMinusCm: said.length.plusMinusCm, cm: one.cm,
-      },
-    ]
-  })
-}
-
-function tensionOf(measured: Draft): TensionFact[] {
-  const all = Math.max(1, measured.rounds.length)
-  return measured.stages.stages.flatMap(({ seen }) => seen).map(({ kind, texture, side, cm, error, round }) => ({
-    key: texture ? `${texture} in ${kind}` : kind, kind, side, cm, swatchCm: measured.swatchGauge[kind][side].cm, error,
-    along: Math.min(1, round / all),
-  }))
-}
-
-/** A stretch of the bag that was weighed: after one round, up to another. */
-interface WeighedStretch {
-  readonly grams: number
-  readonly from: number
-  readonly to: number
-  readonly at: number
-}
-
-/** Weights of a yarn: of the work itself, or what was left of the yarn first and last. */
-function weighedStretch(state: MakeState, planned: Draft, yarn: string): WeighedStretch | undefined {
-  const all = state.weighed.filter(one => one.yarn === yarn)
-  const round = (one: (typeof all)[number]) => one.round ?? roundAt(state, planned)
-  const work = all.filter(one => one.of === 'work').at(-1)
-  if (work) return { grams: work.grams, from: 0, to: round(work), at: work.at }
-  const left = all.filter(one => one.of !== 'work')
-  const [first, last] = [left[0], left.at(-1)]
-  if (!first || !last || first === last) return undefined
-  return { grams: first.grams - last.grams, from: round(first), to: round(last), at: last.at }
-}
-
-/** Predicted yarn of what was weighed, and its weight. */
-function yarnFact(state: MakeState, planned: Draft, yarn: Design['yarns'][number]): YarnFact[] {
-  const stretch = weighedStretch(state, planned, yarn.id)
-  if (!stretch) return []
-  const { grams, from, to, at } = stretch
-  const whole = state.finishedAt !== undefined && at >= state.finishedAt && from === 0
-  const saidMetres = whole
-    ? (yarnNeeds(planned).find(one => one.yarn.id === yarn.id)?.metres ?? 0)
-    : metresOfRounds(planned, yarn.id, from + 1, to)
-  return grams > 0 && saidMetres > 0 ? [{ yarn: yarn.id, name: yarn.name, saidMetres, grams, whole }] : []
-}
-
-/** The round at which something was done that did not say so itself: the one that the hook had come to. */
-function roundAt({ trail }: MakeState, planned: Draft): number {
-  for (let one = trail; one; one = one.before) {
-    const number = /^r(\d+)$/.exec(one.leg)?.[1]
-    if (number) return Number(number)
-  }
-  return planned.rounds.length
-}
-
-function floorOf(state: MakeState, measured: Draft): BagFacts['floor'] {
-  const looked = state.looked.at(-1)
-  const [base] = measured.parts
-  if (!looked || !base || base.from.in !== 'base' || base.size.floor?.shape !== 'disc' || base.rounds.length < 2) return undefined
-  const increases = base.rounds.at(-1)!.edge.count - base.rounds.at(-2)!.edge.count
-  if (increases < 1) return undefined
-  const { stitch } = base.from.spec
-  return { lies: looked.lies, increases, ratio: flatness(increases, measured.gauge[stitch]).ratio, kind: stitch }
-}
-
 /** Changes on the way: of counts and measures those that hold, for an earlier word that was corrected changed nothing. */
 function changesOf(events: readonly MakeEvent[], { counts, measured }: MakeState, units: Units): ChangeFact[] {
   const holding = new Set([...counts, ...measured].map(({ id }) => id))
@@ -287,9 +107,6 @@ function timelineOf(events: readonly MakeEvent[]): { readonly at: number, readon
     return number ? [{ at: event.at, round: Number(number) }] : []
   })
 }
-
-/** Facts of the bag itself, and the maker's words. */
-type LoggedFacts = Pick<BagFacts, 'units' | 'hookMm' | 'strands' | 'gaugeFrom' | 'yarns' | 'forWhom' | 'yarnUsed' | 'notes'>
 
 function writtenOf(state: MakeState, plan: Design): LoggedFacts {
   const { gauge, units, yarns } = plan
@@ -338,9 +155,4 @@ export function bagFacts(events: readonly MakeEvent[]): BagFacts | undefined {
     changed: changesOf(holding, state, state.plan.units), ...(floor ? { floor } : {}),
     ...(state.wrote.kept ? { kept: state.wrote.kept } : {}),
   }
-}
-
-/** The figures of a bag's line in the logbook: those of its table, if it came in by one, else as it was worked. */
-export function lineFigures({ kept, sittings, minutes, rounds, stitches, ripped, off }: BagFacts): KeptFigures {
-  return kept ?? { sittings: sittings.length, minutes, rounds: rounds.done, stitches, ripped: ripped.rounds, off: off.length }
 }

@@ -1,4 +1,4 @@
-import { type BagFacts, lineFigures } from './facts'
+import { type BagFacts, lineFigures } from './bagFacts'
 
 /** A bag as the logbook lists it. */
 export interface LogbookEntry {

@@ -1,5 +1,6 @@
 import type { Units } from '../../things/measure/format'
-import { type BagFacts, SIDE_WORDS } from './facts'
+import { SIDE_WORDS } from './facts'
+import type { BagFacts } from './bagFacts'
 
 /** A point of what was learnt, bag after bag or along a bag. */
 interface Point {

@@ -4,8 +4,10 @@ import type { Design, DesignGauge } from '../../bag/design/design'
 import { stacked } from '../../bag/design/partIds'
 import { ASSUMED_GAUGE, newDesign } from '../../bag/design/starter'
 import { draft } from '../../bag/draft/draft'
-import { type BagFacts, bagFacts } from './facts'
-import { gaugeOffers, skillFromBags } from './skillFromBags'
+import { bagFacts } from './facts'
+import type { BagFacts } from './bagFacts'
+import { skillFromBags } from './skillFromBags'
+import { gaugeOffers } from './gaugeOffers'
 import { timeOfBag } from './time'
 
 /*

@@ -1,7 +1,7 @@
 import type { InHand } from '../make/plan'
 import type { MakeEvent } from '../make/event'
 import { roundOf } from '../make/state'
-import type { Leg } from '../../readers/beats/route'
+import type { Leg } from '../../readers/beats/leg'
 import type { StitchKind } from '../../things/stitch/dictionary'
 import { mostly } from './paceKey'
 

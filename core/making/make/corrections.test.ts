@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { newDesign } from '../../bag/design/starter'
 import type { Deed, MakeEvent } from './event'
 import { afterAll, eventOf, MakeLog } from './fold'
-import type { MakeState } from './state'
+import type { MakeState } from './makeState'
 import { deedWords, undoing } from './undo'
 
 /*

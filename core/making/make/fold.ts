@@ -1,5 +1,6 @@
 import { type Deed, inOrder, type MakeEvent, type Spot } from './event'
-import { type Folding, happen, legOf, type MakeState, NOTHING_YET } from './state'
+import { type Folding, happen, legOf } from './state'
+import { type MakeState, NOTHING_YET } from './makeState'
 
 /*
  * The fold over a make's events

@@ -1,4 +1,5 @@
-import { placeOfLeg, type Route, routeOf } from '../../readers/beats/route'
+import { routeOf } from '../../readers/beats/route'
+import { placeOfLeg, type Route } from '../../readers/beats/leg'
 import { type HookPosition, hookPositionAt } from '../../readers/beats/position'
 import type { Design } from '../../bag/design/design'
 import { same } from '../../bag/design/merge'
@@ -9,7 +10,8 @@ import type { Measurement } from '../../bag/draft/replan/measurements'
 import { capitalised } from '../../readers/words/numbers'
 import type { MakeEvent, Spot } from './event'
 import { stateOf } from './fold'
-import { type MakeState, roundOf } from './state'
+import { roundOf } from './state'
+import type { MakeState } from './makeState'
 
 /** The make in hand: the plan drafted from the counts that were lived with, its route, and where on it the hook is. */
 export interface InHand {

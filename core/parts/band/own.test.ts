@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { checkRepeat, ownTexture } from './own'
+import { ownTexture } from './own'
+import { checkRepeat } from './checkRepeat'
 
 const check = (...lines: string[]) => checkRepeat({ id: 'own', name: 'Own', lines })
 const trouble = (...lines: string[]) => {

@@ -6,7 +6,8 @@ import { SEED } from '../../../tests/arbitraries/designs'
 import { gaugeOf, type StitchSize } from '../../things/gauge/gauge'
 import { withUncertainty } from '../../things/measure/length'
 import type { Setting } from '../part/part'
-import { circle, type CircleSpec, discSize, roundsForDiameter } from './circle'
+import { circle, type CircleSpec, roundsForDiameter } from './circle'
+import { discSize } from './discFields'
 import { dishDepthCm, flatIncreases, flatness, flatnessFinding } from './flatness'
 
 const gauge = gaugeOf({ hookMm: 3.5, strands: 1, measured: { sc: { stitches: 20, rounds: 21, overCm: 10 } } })

@@ -6,7 +6,9 @@ import { stopped } from '../part/part'
 import { each } from '../../things/round/step'
 import { inStyle } from '../../things/round/style'
 import { work } from '../../things/round/workRound'
-import { DISC, discFields, discLayOut, foldedAtStart, workDisc } from './circle'
+import { DISC, foldedAtStart, workDisc } from './circle'
+import { discLayOut } from './discLayOut'
+import { discFields } from './discFields'
 import { form, type FormSpec } from './form'
 
 /** Both discs, and the round that joins them. */

@@ -1,11 +1,9 @@
-import { between, choice, count, length, optional, pin, want, ways } from '../field/questions'
-import { DIAMETER_CM, HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
-import { labelFrom } from '../field/field'
+import { DIAMETER_CM } from '../field/bounds'
 import { tenths } from '../field/context'
 import { sideEdging } from '../flat/edging'
-import { acrossShare, asksOfBands, countNear, type FlatPiece, rowEndCm, type Until, workFlat } from '../flat/flat'
-import { bandsField, type FlatBand, stackedOr } from '../flat/kinds'
-import { intoRowEnd, rowEndWords, seamChoice, seamOf, TIGHT } from '../flat/seams'
+import { acrossShare, asksOfBands, countNear, type FlatPiece, type Until, workFlat } from '../flat/flat'
+import { type FlatBand, stackedOr } from '../flat/kinds'
+import { seamOf } from '../flat/seams'
 import { perStitch } from '../../things/gauge/refine'
 import type { Gauge } from '../../things/gauge/gauge'
 import { times } from '../../things/measure/length'
@@ -14,114 +12,11 @@ import type { Finding } from '../part/finding'
 import { noFloor } from '../part/floor'
 import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped } from '../part/part'
 import { type Edge, foundation, foundationOf, type Run, withSides } from '../../things/round/edge'
-import { STRIPES } from '../texture/stripes'
-import { many, tape } from '../../things/stitch/translate'
 import { type BaseChoice, flatChoices } from './baseChoice'
-import { DECIDES } from './circle'
-import { form, type FormSpec, sizesLike } from './form'
-import { rowStart } from './rectangle'
-
-const isPlain = (spec: object): boolean => (spec as FoldedAnswers).pattern === 'plain'
-
-/** Answers that the questions look at of one another. */
-interface FoldedAnswers {
-  readonly fold: 'below' | 'side'
-  readonly pattern: 'plain' | 'wave' | 'bands'
-  readonly repeat: number
-  readonly edgeStitches: number
-}
-
-const fields = {
-  size: ways('You give', [
-    want(
-      'a size',
-      {
-        widthCm: length('Width of the bag', DIAMETER_CM, { usually: between(1, 40) }),
-        heightCm: length('Height of the bag', HEIGHT_CM, { usually: between(1, 40) }),
-      },
-      {
-        does: DECIDES.want,
-        from: (_, { part }) => ({
-          widthCm: tenths(part?.size.floor?.length.cm ?? 20, DIAMETER_CM),
-          heightCm: tenths(part?.size.height.cm ?? 20, DIAMETER_CM),
-        }),
-      },
-    ),
-    pin(
-      'counts',
-      {
-        repeats: count(
-          labelFrom((spec: FoldedAnswers) => (spec.pattern === 'bands' ? 'Stitches of its first row' : 'Repeats')),
-          between(1, 600),
-          { usually: between(1, 12) },
-        ),
-        rows: count('Rows', PINNED_ROUNDS, { usually: between(1, 30) }),
-      },
-      {
-        does: DECIDES.pin,
-        from: (spec: FoldedAnswers, { part }) => ({
-          repeats: Math.max(1, repeatsNow(spec, part?.rounds[0]?.on.count ?? 30)),
-          rows: Math.max(1, part?.rounds.length ?? 1),
-        }),
-      },
-    ),
-  ]),
-  pattern: choice(
-    'Its rows are',
-    [
-      { value: 'plain', name: 'plain' },
-      {
-        value: 'wave', name: 'waves',
-        does: 'Two plain rows, then two of stitches that grow and fall, the second the other way about. Takes six and one more.',
-      },
-      {
-        value: 'bands', name: 'bands, one upon the other', does: 'Each with its own stitches, height and yarn; the last one goes on until '
-          + 'the piece is as tall as asked.',
-      },
-    ],
-    { begins: 'plain' },
-  ),
-  fold: choice(
-    'Folded',
-    [
-      { value: 'below', name: 'below', does: 'Across its rows: the fold is the bottom, with a seam up each side.' },
-      { value: 'side', name: 'at one side', does: 'Along its rows: one seam up the other side, and one along the bottom.' },
-    ],
-    { begins: 'below' },
-  ),
-  bands: optional({
-    ...bandsField('Its bands', 'The bands of the piece from its first row up; of a piece in bands alone.'),
-    when: (spec: object) => (spec as FoldedAnswers).pattern === 'bands',
-  }),
-  edged: optional(
-    count('Rows of {sc} along its sides', between(1, 12), {
-      usually: between(1, 3),
-      says: 'Rows of an edging along the two sides of the piece, where its rows end, before it is seamed; none if left out.',
-    }),
-  ),
-  seam: seamChoice('Its seams are'),
-  repeat: count('Stitches of a repeat', between(1, 60), { begins: 6, usually: between(1, 12), when: isPlain }),
-  edgeStitches: count('Stitches besides whole repeats', between(-20, 40), {
-    begins: 1, usually: between(-4, 6), when: isPlain, says: 'A row is repeats times repeat, and these; below 0 so many fewer.',
-    why: 'Many stitch patterns want a few stitches more than whole repeats, to begin and end a row alike.',
-  }),
-  stripes: { ...STRIPES, when: (spec: object) => (spec as FoldedAnswers).pattern !== 'bands' },
-} as const
-
-/** A flat piece in rows, folded below or at one side, and seamed (craft 5, flat and folded). */
-type FoldedSpec = FormSpec<'folded', typeof fields>
-
-/** The repeats of a row of so many stitches. */
-function repeatsNow(spec: FoldedAnswers, stitches: number): number {
-  const { repeat, edge } = repeatOf(spec)
-  return Math.round((stitches - edge) / repeat)
-}
-
-/** Make-up of a row: so many repeats of so many, and so many more. */
-function repeatOf({ pattern, repeat, edgeStitches }: FoldedAnswers): { readonly repeat: number, readonly edge: number } {
-  if (pattern === 'bands') return { repeat: 1, edge: 0 }
-  return pattern === 'wave' ? { repeat: 6, edge: 1 } : { repeat, edge: edgeStitches }
-}
+import { form, sizesLike } from './form'
+import { rowStart } from './rectangleRounds'
+import { type FoldedSpec, fields, repeatOf } from './foldedFields'
+import { folding } from './folding'
 
 /** The bands of a piece: those the maker stacked, or one of plain rows or of waves. */
 function bandsOf({ pattern, bands, stitch, colour, stripes }: FoldedSpec): readonly FlatBand[] {
@@ -165,36 +60,6 @@ function rowsOf(spec: FoldedSpec, { stitches, until }: FoldedGoal, setting: Sett
   const on = foundation('chain', stitches, false)
   const first = workFlat(bandsOf(spec), on, setting, { below: 0 }, until)
   return first.rows.length % 2 === 0 ? first : workFlat(bandsOf(spec), on, setting, { below: 0, wrongFirst: true }, until)
-}
-
-/** Stitches of a seam in each of the first so many row ends; through an edging in its stitches, as many. */
-function seamInto({ rows }: FlatPiece, count: number, setting: Setting): number[] {
-  return rows.slice(0, count).map(row => intoRowEnd(rowEndCm(row, setting), setting.gauge))
-}
-
-/** How the flat piece becomes a bag, and where the first round goes. */
-function folding(spec: FoldedSpec, piece: FlatPiece, stitches: number, heightCm: number, setting: Setting): string {
-  const { by } = seamOf(spec.seam)
-  const { count } = piece.edge
-  const up = (rows: number) => {
-    const into = seamInto(piece, rows, setting)
-    return spec.edged ? `one to each pair of ${many(into.reduce((sum, n) => sum + n, 0), 'st')} of the edging` : rowEndWords(into)
-  }
-  if (spec.fold === 'side') {
-    return (
-      'When the last row is done, and before the first round: fold the piece in half along its rows, right sides together. Up the open '
-      + `side ${by} ${up(piece.rows.length)}; along the bottom ${by} one to each pair of ${many(stitches, 'ch', 'chs')} of the `
-      + `first row. ${TIGHT} Turn it right side out. Join the yarn at the seam with the right side facing: the first round goes into the `
-      + `${many(count, 'st')} of the last row${spec.edged ? ' and the ends of the edging' : ''}.`
-    )
-  }
-  return (
-    'When the last row is done, and before the first round: fold the piece in half across its rows, right sides together, and up both '
-    + `sides ${by} ${up(Math.floor(piece.rows.length / 2))} a side, ${tape(heightCm)} each. ${TIGHT} Turn it right side out; the `
-    + 'fold is the bottom. Join the yarn at a side seam with the right side facing: the first round goes into the '
-    + `${many(count, 'st')} of the last row, then into the ${many(stitches, 'ch', 'chs')} of the underside of the first`
-    + `${spec.edged ? ', and into the ends of the edging between them' : ''}.`
-  )
 }
 
 /** Make-up of its row, where it is to carry a repeat. */

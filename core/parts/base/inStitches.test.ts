@@ -10,7 +10,7 @@ import { patternOf } from '../../readers/words/pattern'
 import { workBase } from './base'
 import { reachCm, roundsReaching, stitchOfRound } from './inStitches'
 import type { OvalSpec } from './ovalSpec'
-import type { RectangleSpec } from './rectangle'
+import type { RectangleSpec } from './rectangleFields'
 
 /* Half a centimetre wide every stitch; a single crochet as tall as wide, a double 1 cm tall, a half double 0.7. */
 const SWATCH: Swatch = {

@@ -2,7 +2,7 @@ import { between, choice, count, countOr, length, optional, pin, want, ways } fr
 import { DIAMETER_CM, PINNED_ROUNDS } from '../field/bounds'
 import { labelFrom } from '../field/field'
 import { type QuestionContext, tenths } from '../field/context'
-import { DECIDES, GROWING } from './circle'
+import { DECIDES, GROWING } from './discFields'
 import type { FormSpec } from './form'
 import { firstStitches } from './inStitches'
 import { noneFlatChoice } from './noneFlat'

@@ -1,86 +1,19 @@
-import { between, choice, count, optional, pin, ways } from '../field/questions'
-import { PINNED_ROUNDS } from '../field/bounds'
 import type { Gauge, StitchSize } from '../../things/gauge/gauge'
 import { perStitch } from '../../things/gauge/refine'
 import { times } from '../../things/measure/length'
 import type { Floor } from '../part/floor'
 import type { LayOut, Spot } from '../part/layOut'
 import { MOST_ROUNDS, MOST_STITCHES, type PartResult, type Setting, stopped, workUp } from '../part/part'
-import type { Start } from '../part/start'
-import { type Edge, foundation, foundationOf, withSides } from '../../things/round/edge'
-import { inMultiples, spreadOver } from '../../things/round/multiples'
-import type { Round } from '../../things/round/round'
-import { allAt, at, each, inOne, skip, type Step } from '../../things/round/step'
-import { chainCounts, inStyle, startingChains } from '../../things/round/style'
+import { foundation, withSides } from '../../things/round/edge'
+import { inStyle } from '../../things/round/style'
 import { work } from '../../things/round/workRound'
-import type { FabricKind } from '../../things/stitch/dictionary'
 import type { WorkedRound } from '../../things/round/workedRound'
 import { type BaseChoice, countsWithin, offBy, roundsWithin } from './baseChoice'
-import { DECIDES } from './circle'
-import { form, type FormSpec, sizesLike } from './form'
-import { firstStitches, type InStitches, meanStitch, reachCm, roundsReaching, stitchOfRound } from './inStitches'
-import { FLAT_AND_WIDE, type FloorWanted, floorWanted, isWithin, longOff } from './lyingFlat'
-import { LENGTH_AND_WIDTH } from './ovalSpec'
-
-const fields = {
-  size: ways('You give', [
-    LENGTH_AND_WIDTH,
-    FLAT_AND_WIDE,
-    pin(
-      'counts',
-      {
-        stitches: count('Stitches a row', between(2, 1200), { usually: between(2, 60) }),
-        rows: count('Rows', PINNED_ROUNDS, { usually: between(1, 20) }),
-      },
-      {
-        does: DECIDES.pin,
-        from: (_, { part }) => ({
-          stitches: part?.rounds[0]?.edge.count ?? 2,
-          rows: Math.max(1, Math.max(1, part?.rounds.length ?? 1) - 1),
-        }),
-      },
-    ),
-  ]),
-  rowEnds: choice(
-    'Along the row ends',
-    [
-      { value: 'one-each', name: 'one in each row', does: 'Usual in {sc.name}, whose rows are about as tall as stitches are wide.' },
-      { value: 'by-gauge', name: 'by gauge', does: 'As many as the sides are long in your gauge, spread evenly.' },
-    ],
-    { begins: 'by-gauge' },
-  ),
-  corners: choice(
-    'At each corner',
-    [
-      { value: 'none', name: 'none extra', does: 'The edge turns up at once, into box corners.' },
-      { value: 'one-extra', name: 'one extra', does: 'The floor stays flat to its very edge.' },
-    ],
-    { begins: 'none' },
-  ),
-  firstStitches: firstStitches('First rows in other stitches', 'rows', {}),
-  firstSide: optional(
-    choice(
-      'The round about it begins along',
-      [
-        { value: 'last-row', name: 'the last row' }, { value: 'row-ends', name: 'the row ends after it' },
-        { value: 'underside', name: 'the first row\'s underside' }, { value: 'far-ends', name: 'the other row ends' },
-      ],
-      { says: 'The side of the rows that the round about them begins along; the last row if left out.' },
-    ),
-  ),
-} as const
-
-/** Sides of the rows in the order that the round about them meets them, from the last row on. */
-const SIDES_IN_ORDER = ['last-row', 'row-ends', 'underside', 'far-ends'] as const
-
-/** A rectangular floor: rows to and fro, then one round about it (craft 5, rectangle). */
-export type RectangleSpec = FormSpec<'rectangle', typeof fields>
-
-/** Counts of a rectangle: stitches a row, rows. */
-interface RectangleCounts {
-  readonly stitches: number
-  readonly rows: number
-}
+import { form, sizesLike } from './form'
+import { type InStitches, meanStitch, reachCm, roundsReaching } from './inStitches'
+import { type FloorWanted, floorWanted, isWithin, longOff } from './lyingFlat'
+import { type RectangleSpec, fields } from './rectangleFields'
+import { type RectangleCounts, alongRowEnds, firstOf, pickUp, rectangleEdge, rowIn, rowStart } from './rectangleRounds'
 
 /** The counts nearest to a wanted rectangle: length and width each on their own, nothing ties them. */
 export function countsForRectangle(
@@ -103,85 +36,6 @@ function countsWanted(spec: RectangleSpec, wanted: FloorWanted, gauge: Gauge): R
 /** The floor that counts come to, of stitches as large as their mean. */
 function rectangleFloor(counts: RectangleCounts, stitch: StitchSize): Floor {
   return { shape: 'rectangle', length: times(stitch.width, counts.stitches), width: times(stitch.height, counts.rows) }
-}
-
-/**
- * A row, to and fro: the next one turns. The last of `of` rows has the wrong side facing, so that what follows it, turned, has the right
- * side.
- */
-function row(setting: Setting, index: number, of: number, kind: FabricKind, colour: string, steps: readonly Step[]): Round {
-  const counts = chainCounts(setting.rounds, kind)
-  return {
-    steps, colour, join: 'open', facing: (of - index) % 2 === 1 ? 'wrong' : 'right',
-    begin: { chains: startingChains(kind, counts, setting.rounds.startingChains), counts, turn: index > 0 },
-  }
-}
-
-/** The chains of a foundation for rows: one a stitch and the turning chain. */
-export function rowStart(stitches: number, stitch: StitchSize, turning: number): Start {
-  return {
-    kind: 'foundation-chain', chains: stitches + turning, firstInto: turning + 1, beforeCm: stitches * stitch.width.cm * (1 + 1 / 26),
-  }
-}
-
-/** Stitches into the end of every row, from the first one up: as many as are as long as it is tall, or one. */
-function intoRowEnds(spec: RectangleSpec, rows: number, gauge: Gauge): number[] {
-  return Array.from({ length: rows }, (_, i) => spec.rowEnds === 'one-each'
-    ? 1
-    : Math.max(1, Math.round(gauge[stitchOfRound(spec, i + 1)].height.cm / gauge[spec.stitch].width.cm)))
-}
-
-/** Stitches along one side of row ends. */
-function alongRowEnds(spec: RectangleSpec, rows: number, gauge: Gauge): number {
-  if (spec.firstStitches) return intoRowEnds(spec, rows, gauge).reduce((sum, n) => sum + n, 0)
-  const { width, height } = gauge[spec.stitch]
-  return spec.rowEnds === 'one-each' ? rows : Math.max(1, Math.round((rows * height.cm) / width.cm))
-}
-
-/** Stitches all the way round the edge that counts come to. */
-export function rectangleEdge(spec: RectangleSpec, { stitches, rows }: RectangleCounts, gauge: Gauge): number {
-  return 2 * (stitches + alongRowEnds(spec, rows, gauge)) + (spec.corners === 'one-extra' ? 4 : 0)
-}
-
-/** One stretch of the pick-up round; with an extra stitch in its last place if corners ask for it. */
-function stretch(spec: RectangleSpec, places: number, stitches: number, landmark?: 'rowEnds' | 'underside'): Step[] {
-  const named = (steps: readonly Step[]) => (landmark ? allAt(landmark, steps) : [...steps])
-  if (spec.corners === 'none') return named(spreadOver(places, stitches, spec.stitch))
-  const [plain, corner] = places > 1 && stitches > 1 ? [spreadOver(places - 1, stitches - 1, spec.stitch), 2] : [[], stitches + 1]
-  return named([...plain, ...(places > 1 && stitches === 1 ? [skip(places - 1)] : []), inOne(spec.stitch, corner)])
-}
-
-/** Row ends of different heights, each with as many as it takes; one more in the last if corners ask for it. */
-function intoEach(spec: RectangleSpec, into: readonly number[]): Step[] {
-  const corner = spec.corners === 'none' ? 0 : 1
-  return allAt('rowEnds', inMultiples(into.map((n, i) => (i === into.length - 1 ? n + corner : n)), spec.stitch))
-}
-
-/** The round about the rows: across the last one, down the row ends, along the chain's underside, up the other ends. */
-function pickUp(spec: RectangleSpec, { stitches, rows }: RectangleCounts, gauge: Gauge): { steps: Step[], on: Edge } {
-  const upward = intoRowEnds(spec, rows, gauge)
-  const ends = (into: readonly number[]) => ({
-    steps: spec.firstStitches ? intoEach(spec, into) : stretch(spec, rows, alongRowEnds(spec, rows, gauge), 'rowEnds'),
-    run: { kind: 'rowEnd', count: rows } as const,
-  })
-  const sides = [
-    { steps: stretch(spec, stitches, stitches), run: { kind: 'stitch', count: stitches } as const }, ends([...upward].reverse()),
-    { steps: stretch(spec, stitches, stitches, 'underside'), run: { kind: 'underside', count: stitches } as const }, ends(upward),
-  ]
-  const from = firstOf(spec)
-  const order = [...sides.slice(from), ...sides.slice(0, from)]
-  return { steps: order.flatMap(side => side.steps), on: foundationOf(order.map(({ run }) => run)) }
-}
-
-/** Which of the sides the round about the rows begins along, from the last row on. */
-function firstOf({ firstSide = 'last-row' }: RectangleSpec): number {
-  return SIDES_IN_ORDER.indexOf(firstSide)
-}
-
-/** The `i`-th row, on the chain or on the row below. */
-function rowIn(spec: RectangleSpec, setting: Setting, i: number, { rows, stitches }: RectangleCounts): Round {
-  const stitch = stitchOfRound(spec, i + 1)
-  return row(setting, i, rows, stitch, spec.colour, [i === 0 ? at('chains', each(stitch, stitches)) : each(stitch, stitches)])
 }
 
 /** Works a rectangular floor and the round that turns its four sides into one edge. */

@@ -9,7 +9,7 @@ import { at, each } from '../../things/round/step'
 import { inStyle } from '../../things/round/style'
 import { FLAT_WIDTH } from './boat'
 import { flatChoices } from './baseChoice'
-import { DECIDES } from './circle'
+import { DECIDES } from './discFields'
 import { form, type FormSpec, sizesLike } from './form'
 
 const fields = {

@@ -4,7 +4,8 @@ import { tape } from '../../things/stitch/translate'
 import type { Finding } from '../part/finding'
 import type { PartResult, Setting } from '../part/part'
 import type { Edge } from '../../things/round/edge'
-import { SLOT_CM, slotFields, slotsDemand, slotsOn, type SlotsSpec } from './slotSpec'
+import { SLOT_CM, slotFields, slotsOn, type SlotsSpec } from './slotSpec'
+import { slotsDemand } from './slotDemand'
 import { slotCm, strongerSlots, workSlots } from './slots'
 
 /** Straps from corner to corner lie along the bag's long side. */

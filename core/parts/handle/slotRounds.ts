@@ -2,7 +2,8 @@ import type { Edge } from '../../things/round/edge'
 import { runAt } from '../../things/round/freeRuns'
 import { at, chain, each, inOne, skip, type Step, together, togetherWithChain } from '../../things/round/step'
 import { type Placing, stitchesBefore } from './placing'
-import { CORNER_BODY, CORNER_RUN, LEAST_BETWEEN, type Slots, type SlotsSpec } from './slotSpec'
+import { LEAST_BETWEEN, type Slots, type SlotsSpec } from './slotSpec'
+import { CORNER_BODY, CORNER_RUN } from './slotDemand'
 
 /*
  * The steps of slots' rounds: the one that leaves them, the one that works their chains, and those that draw their corners together.

@@ -12,7 +12,8 @@ import { stepsWords } from '../../readers/words/stepWords'
 import { type Placing, within } from './placing'
 import { met } from './slotRounds'
 import { workSlots } from './slots'
-import { slotsGive, slotsOn, type SlotsSpec } from './slotSpec'
+import { slotsOn, type SlotsSpec } from './slotSpec'
+import { slotsGive } from './slotDemand'
 
 const gauge = gaugeOf({ hookMm: 4, strands: 1, measured: { sc: { stitches: 20, rounds: 20, overCm: 10 } } })
 const setting: WallSetting = {

@@ -8,23 +8,13 @@ import type { Edge } from '../../things/round/edge'
 import type { Begin, Round } from '../../things/round/round'
 import { each, type Step } from '../../things/round/step'
 import { inStyle } from '../../things/round/style'
-import type { WorkedRound } from '../../things/round/workedRound'
 import { asMarked, gripOf, offPlace, used } from './rim'
 import { cornerRound, cornersOverChains, hasCorners, met, overChains, slotSteps, withFree } from './slotRounds'
-import { CORNER_RUN, cornerRounds, SLOT_CM, slotFields, type Slots, slotsDemand, slotsOn, type SlotsSpec, tooWide } from './slotSpec'
+import { SLOT_CM, slotFields, type Slots, slotsOn, type SlotsSpec } from './slotSpec'
+import { CORNER_RUN, cornerRounds, slotsDemand, tooWide } from './slotDemand'
 import { underInstead, widened } from './strapLength'
 import { tenths } from '../field/context'
-
-/** The placing, as makers say it: `8, slot 16, 16, slot 16, 8`. */
-function runsWords(before: readonly number[], places: number, count: number): string {
-  const parts: string[] = []
-  let done = 0
-  for (const first of before) {
-    parts.push(String(first - done), `slot ${places}`)
-    done = first + places
-  }
-  return [...parts, String(count - done)].join(', ')
-}
+import { adviceFor, chainWords, noteFor, runsWords, tallies } from './slotWords'
 
 function placeFindings(spec: SlotsSpec, { placing }: Slots): Finding[] {
   return offPlace(placing, spec, 'The slots', spec.number === 2)
@@ -50,24 +40,6 @@ function flops(spec: SlotsSpec, { hangs }: Slots): Finding[] {
     ]
   }
   return []
-}
-
-function tallies(rounds: readonly WorkedRound[], count: number): Finding {
-  return {
-    code: 'rim-counts', weight: 'note',
-    what: `The rim goes from ${count} stitches to ${rounds
-      .slice(1)
-      .map(({ edge }) => edge.count)
-      .join(', then ')}.`,
-  }
-}
-
-function noteFor(i: number, spec: SlotsSpec, rounds: readonly WorkedRound[]): string | undefined {
-  if (i === 0) return 'Work the chains loosely: they are the inside of the handle.'
-  const drawn = rounds[i - 1]!.edge.count - rounds[i]!.edge.count
-  if (i > 1 && drawn > 0) return `Corners: ${drawn} fewer.`
-  if (i === 1 && spec.into === 'bumps') return 'The chains\' V\'s then lie along the lower edge of the handle, facing out.'
-  return i === 1 && spec.into === 'chains' ? 'If the chains gap, work into their back bumps instead.' : undefined
 }
 
 function handlesOf(spec: SlotsSpec, { placing, chains, hangs }: Slots, edge: Edge, setting: Setting): Handle[] {
@@ -172,25 +144,6 @@ export function workSlots(spec: SlotsSpec, below: Edge, setting: Setting): PartR
             : []),
         ],
   }
-}
-
-function chainWords({ chains, hangs, placing: { places } }: Slots, { number }: SlotsSpec): string {
-  const told = number === 2 ? `chains of ${chains} over them` : `a chain of ${chains} over it`
-  return (
-    `${told[0]!.toUpperCase()}${told.slice(1)}: `
-    + (hangs
-      ? `${chains - places} more than are skipped, so ${number === 2 ? 'they hang as handles' : 'it hangs as a handle'}.`
-      : `as many as are skipped, so ${number === 2 ? 'they are hand holes' : 'it is a hand hole'}.`)
-  )
-}
-
-function adviceFor({ placing: { places } }: Slots, along: number, before: readonly number[], count: number): string[] {
-  return [
-    `Flatten the bag and put markers where each slot begins and ends. From the start of the round: ${runsWords(before, places, count)}.`,
-    ...(along > 0
-      ? [`The old start lies in a slot, or at its very foot: go on to the side with ${along} {slst}, or fasten off and join there.`]
-      : []),
-  ]
 }
 
 /** Ways to make handles over slots bear more: more rounds above them, or a strap under the whole bag. */

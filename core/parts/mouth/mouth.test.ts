@@ -11,7 +11,8 @@ import { workWall, type WallSpec } from '../wall/wall'
 import type { CordsSpec } from '../part/roles'
 import { cordsYarn, drawstring, openingCord } from './cords'
 import { drawnBy } from './drawn'
-import { eyelets, eyeletsAsks, eyeletsGive, eyeletsOn, type EyeletsSpec } from './eyelets'
+import { eyelets, eyeletsAsks, eyeletsGive, eyeletsOn } from './eyelets'
+import type { EyeletsSpec } from './eyeletFields'
 import { thread } from './threading'
 
 const gauge = gaugeOf({

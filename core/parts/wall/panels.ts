@@ -1,10 +1,8 @@
-import { between, count, length, optional, pin, want, ways } from '../field/questions'
-import { tenths } from '../field/context'
 import { asksOfBands, type FlatPiece, rowEndCm, workFlat } from '../flat/flat'
-import { bandsField, type FlatBand, plainBand, stackedOr } from '../flat/kinds'
-import { intoRowEnd, rowEndWords, seamChoice, seamOf, TIGHT } from '../flat/seams'
+import { type FlatBand, plainBand, stackedOr } from '../flat/kinds'
+import { intoRowEnd, rowEndWords, seamOf, TIGHT } from '../flat/seams'
 import { sts } from '../handle/rim'
-import { kind, type PartSpec, type PartContext } from '../kind/kind'
+import { kind, type PartContext } from '../kind/kind'
 import { plus, times } from '../../things/measure/length'
 import { type Asks, type Demand, divides } from '../part/asks'
 import type { Finding } from '../part/finding'
@@ -15,50 +13,12 @@ import { type Edge, foundation, foundationOf, withSides } from '../../things/rou
 import { each } from '../../things/round/step'
 import { inStyle } from '../../things/round/style'
 import { many, tape } from '../../things/stitch/translate'
+import { type PanelsSpec, fields } from './panelFields'
 
 /*
  * A wall of flat pieces (craft 5, panels): front and back, and a panel at either side between them or none, each worked to and fro on its
  * share of the edge below, then seamed, and joined by one round about all of them.
  */
-
-const SIDES = between(2, 400)
-
-interface PanelAnswers {
-  readonly sides?: object
-}
-
-const fields = {
-  sides: optional(
-    ways(
-      'At the sides',
-      [
-        want(
-          'panels, by their width',
-          { widthCm: length('Width of a side panel', between(1, 60), { usually: between(3, 15) }) },
-          {
-            does: 'A panel at either side, nearest to so wide that all rows come out.',
-            from: (_, { part }) => ({ widthCm: tenths(part?.size.floor?.width.cm ?? 8, between(1, 60)) }),
-          },
-        ),
-        pin(
-          'panels of so many stitches',
-          { stitches: count('Stitches of a side panel', SIDES, { usually: between(4, 24) }) },
-          { from: () => ({ stitches: 12 }) },
-        ),
-      ],
-      { none: { name: 'a seam' } },
-    ),
-  ),
-  bands: bandsField('Front and back', 'The bands of front and back, from the first row up.'),
-  sideBands: optional({
-    ...bandsField('The side panels', 'The bands of the side panels; the last one goes on until they are as tall as the front.'),
-    when: (spec: object) => (spec as PanelAnswers).sides !== undefined,
-  }),
-  seam: seamChoice('Seamed by'),
-} as const
-
-/** Front, back and sides as flat pieces on one edge. */
-type PanelsSpec = PartSpec<'panels', typeof fields>
 
 /** How an edge is shared out. */
 interface Shares {

@@ -14,7 +14,7 @@ import type { Clause, Ending, Opening, Repeating, Sentence, Skipping, Sort, Work
 /** A clause that is done, not passed over nor repeated. */
 export type Doing = Exclude<Clause, Repeating | Skipping>
 
-type BeatSpeech
+export type BeatSpeech
   = | { readonly say: 'opening', readonly opening: Opening }
     | { readonly say: 'ending', readonly ending: Ending }
     | { readonly say: 'doing', readonly passing: readonly Skipping[], readonly clause: Doing }
@@ -188,18 +188,6 @@ export function beatsOf({ opening, clauses, ending }: Sentence, sortAt: SortAt =
 /** Texts as beats: each is one, and a group of its own. */
 export function tellings(texts: readonly string[]): Beat[] {
   return texts.map((text, group) => ({ said: { say: 'telling', text }, from: 0, to: 0, nth: 1, of: 1, group }))
-}
-
-/** A foundation as beats: so many at a time, up to the next marker. */
-export function foundationBeats(chains: number, text?: (number: number) => string): Beat[] {
-  return Array.from({ length: Math.ceil(chains / CHAINS_TO_MARKER) }, (_, group): Beat => {
-    const nth = Math.min(chains, (group + 1) * CHAINS_TO_MARKER)
-    const now = nth - group * CHAINS_TO_MARKER
-    const said: BeatSpeech = text
-      ? { say: 'telling', text: text(now) }
-      : { say: 'doing', passing: [], clause: { say: 'chain', chains: now } }
-    return { said, from: 0, to: 0, nth, of: chains, group }
-  })
 }
 
 /** How many groups there are. */

@@ -8,7 +8,7 @@ import { floorWords } from '../words/floorWords'
 import { tape } from '../../things/stitch/translate'
 import { demandOf } from '../../parts/wall/wall'
 import { type Beat, groupsIn } from './beat'
-import type { Leg, Route } from './route'
+import type { Leg, Route } from './leg'
 
 /** A count that is asked for when a round is done: how many it should be, of what, and how to count them. */
 export interface CountAsked {

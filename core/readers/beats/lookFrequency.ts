@@ -1,7 +1,7 @@
 import { type DraftPart, isBase } from '../../bag/draft/fold/draftPart'
 import { tape } from '../../things/stitch/translate'
 import { heightAt } from './checks'
-import type { Leg, Route } from './route'
+import type { Leg, Route } from './leg'
 
 /** So many rounds of a net are nothing to look at yet (craft 17). */
 const NET_SHOWS_AFTER = 3

@@ -1,5 +1,5 @@
 import { type Beat, groupsIn } from './beat'
-import { type Leg, placeOfLeg, type Route } from './route'
+import { type Leg, placeOfLeg, type Route } from './leg'
 
 /** Where the hook is on a road. */
 export interface HookPosition {

@@ -4,20 +4,19 @@ import { hookOfPart } from '../../bag/draft/fold/partGauge'
 import type { Draft, DraftPart } from '../../bag/draft/draft'
 import type { Hook } from '../../things/gauge/onHook'
 import type { Piece } from '../../parts/part/piece'
-import { type Start, traitsOf } from '../../parts/part/start'
 import { PLACE_CODE } from '../../things/round/edge'
 import type { WorkedRound } from '../../things/round/workedRound'
-import { tape } from '../../things/stitch/translate'
 import { hookLabel } from '../../things/stitch/hooks'
 import { cordTexts } from '../words/cordWords'
 import { type FinishingStep, finishingOf } from '../words/finishing'
 import { saidLine, type SaidLine, saidRow } from '../words/lines'
 import { startWords } from '../words/notes'
-import { capitalised } from '../words/numbers'
 import { afterRounds, afterRows, beforeRounds, beforeRows } from '../words/sectionTexts'
-import type { Manner } from '../words/manner'
+import type { Manner } from '../words/openingWords'
 import type { Sort } from '../words/sentence'
-import { type Beat, beatsOf, CHAINS_TO_MARKER, foundationBeats, tellings } from './beat'
+import { beatsOf } from './beat'
+import type { Leg, Route } from './leg'
+import { type RoadTitle, chainLeg, once, startLeg, steps } from './toldLegs'
 
 /*
  * The road from the first chain to the last end woven in
@@ -27,46 +26,6 @@ import { type Beat, beatsOf, CHAINS_TO_MARKER, foundationBeats, tellings } from 
  * the end. Each leg is known by an id that does not change while what is worked stays as it is, and is taken apart into beats when it
  * is come to.
  */
-
-/** Sort of leg: a start, a round of the bag, a row of a piece, or steps that are told. */
-type LegSort = 'start' | 'round' | 'row' | 'steps'
-
-/** A leg before it is come to. */
-export interface Leg {
-  readonly id: string
-  readonly sort: LegSort
-  /** The part of the bag that it belongs to. */
-  readonly part: string
-  /** Name of the part or piece where it stands. */
-  readonly title: string
-  /** Of rounds and rows: which, and of how many. */
-  readonly number: number
-  readonly of: number
-  /** The edges it is worked on and leaves; none for what is told. */
-  readonly worked: WorkedRound | undefined
-  /** The start of its piece or of the bag. */
-  readonly start: Start
-  /** Its line in the pattern, in a manner; none of what is told. */
-  readonly line: (manner: Manner) => SaidLine | undefined
-  /** Texts to be read before the first beat. */
-  readonly lead: string | undefined
-  readonly beats: () => readonly Beat[]
-}
-
-/** The road of a draft. */
-export interface Route {
-  readonly draft: Draft
-  readonly legs: readonly Leg[]
-  /** The places of legs on the road, by their ids. */
-  readonly at: ReadonlyMap<string, number>
-  /** Ids of legs by what logs of earlier versions called them. */
-  readonly earlier: ReadonlyMap<string, string>
-}
-
-/** The place of a leg on a road, by its id or what it was called earlier; nothing if it is not there. */
-export function placeOfLeg({ at, earlier }: Route, id: string): number | undefined {
-  return at.get(id) ?? at.get(earlier.get(id) ?? '')
-}
 
 /** The manner that sentences are taken apart in: beats do not depend on it. */
 const ANY_MANNER: Manner = { terms: 'us', repeats: 'brackets' }
@@ -85,72 +44,12 @@ function asSaid(say: (manner: Manner) => SaidLine | undefined): (manner: Manner)
   }
 }
 
-/** Worked out when first asked for, then remembered. */
-function once<T>(make: () => T): () => T {
-  let known: { readonly value: T } | undefined
-  return () => (known ??= { value: make() }).value
-}
-
-interface RoadTitle {
-  readonly id: string
-  readonly part: string
-  readonly title: string
-  readonly start: Start
-}
-
-function steps({ id, part, title, start }: RoadTitle, texts: readonly string[]): Leg[] {
-  if (texts.length === 0) return []
-  const beats = tellings(texts)
-  return [
-    {
-      id, sort: 'steps', part, title, number: 1, of: 1, worked: undefined, start, line: () => undefined, lead: undefined,
-      beats: () => beats,
-    },
-  ]
-}
-
 /** The first step: take the yarn; for the bag, the hook too. */
 function takenUp(colour: string, { design }: Draft, hook: Hook | undefined): string {
   const yarn = design.yarns.find(({ id }) => id === colour)?.name ?? 'the yarn'
   if (!hook) return `Take ${yarn}.`
   const strands = hook.strands > 1 ? `, ${hook.strands} strands held together` : ''
   return `Take ${yarn}${strands} and the ${hookLabel(hook.hookMm)} hook.`
-}
-
-/** The start of a bag or a piece: yarn and hook, chains up to each marker, and how they are closed. */
-function startLeg({ id, part, title, start }: RoadTitle, taken: string, lead: string): Leg {
-  const { stitched, looped, ringed, holed } = traitsOf(start)
-  const chained = start.chains > 0 && !holed
-  const long = start.beforeCm ? [`It should be about ${tape(start.beforeCm)} long before you work into it.`] : []
-  const close = looped || ringed
-    ? [`Join with {slst} to the first {ch}${looped ? '; take care that the chain is not twisted' : ', to form a ring'}.`]
-    : []
-  const beats = chained
-    ? [
-        ...tellings([taken]), ...foundationBeats(start.chains, stitched ? number => `${number} foundation {sc}` : undefined),
-        ...tellings([...long, ...close]),
-      ]
-    : tellings([taken, capitalised(lead)])
-  return {
-    id, sort: 'start', part, title, number: 0, of: 0, worked: undefined, start, line: () => undefined, lead: undefined,
-    beats: once(() => regrouped(beats)),
-  }
-}
-
-/** A long chain that is no foundation: a cord, with a marker in every so-and-so-manieth. */
-function chainLeg(told: RoadTitle, chains: number): Leg[] {
-  if (chains <= CHAINS_TO_MARKER) return []
-  return [
-    {
-      ...told, sort: 'start', number: 0, of: 0, worked: undefined, line: () => undefined, lead: undefined,
-      beats: once(() => foundationBeats(chains)),
-    },
-  ]
-}
-
-/** Beats from several hands with their groups numbered through. */
-function regrouped(beats: readonly Beat[]): Beat[] {
-  return beats.map((beat, group) => ({ ...beat, group }))
 }
 
 function workedLeg(leg: Omit<Leg, 'beats' | 'lead' | 'worked'>, worked: WorkedRound): Leg {

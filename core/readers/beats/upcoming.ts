@@ -1,9 +1,9 @@
 import { isBase } from '../../bag/draft/fold/draftPart'
 import { tape } from '../../things/stitch/translate'
-import type { Manner } from '../words/manner'
+import type { Manner } from '../words/openingWords'
 import { type Beat, groupsIn } from './beat'
 import { countAfter, tapeAfter } from './checks'
-import type { Leg, Route } from './route'
+import type { Leg, Route } from './leg'
 
 /** Sorts of things that must not be missed in a round. */
 type UpcomingSort = 'marker' | 'corner' | 'side' | 'colour' | 'join' | 'closing' | 'turn' | 'count' | 'tape'

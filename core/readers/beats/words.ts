@@ -1,5 +1,6 @@
 import { capitalised } from '../words/numbers'
-import { endingWords, openingWords, sayClauses, type Speech } from '../words/manner'
+import { sayClauses } from '../words/manner'
+import { endingWords, openingWords, type Speech } from '../words/openingWords'
 import type { Clause, Working } from '../words/sentence'
 import { foldedAgain, runsTogether, same } from '../words/mergeClauses'
 import { translate, type TranslateOptions } from '../../things/stitch/translate'

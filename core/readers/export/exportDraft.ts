@@ -1,6 +1,6 @@
 import type { Draft } from '../../bag/draft/draft'
 import type { Terms } from '../../things/stitch/dictionary'
-import type { RepeatStyle } from '../words/manner'
+import type { RepeatStyle } from '../words/openingWords'
 import type { TaughtGrams } from '../../bag/yarn/grams'
 import type { ExportKind } from './kind'
 import { EXPORT_KINDS } from './kinds'

@@ -1,6 +1,6 @@
 import type { Draft } from '../../bag/draft/draft'
 import type { Terms } from '../../things/stitch/dictionary'
-import type { RepeatStyle } from '../words/manner'
+import type { RepeatStyle } from '../words/openingWords'
 import type { TaughtGrams } from '../../bag/yarn/grams'
 
 /** A form that a draft leaves the program in: everything that the program knows of it. */

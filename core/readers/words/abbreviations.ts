@@ -1,7 +1,7 @@
 import type { Loop } from '../../things/round/step'
 import { STITCH_KINDS, type StitchKind, STITCHES, type Terms } from '../../things/stitch/dictionary'
 import { stitchesIn } from '../../things/stitch/translate'
-import { type Manner, placesOf } from './manner'
+import { type Manner, placesOf } from './openingWords'
 import type { Clause, Ending, Into, Sentence, Sort, Working } from './sentence'
 
 /** A short form and what it stands for. */

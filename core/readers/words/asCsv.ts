@@ -1,6 +1,6 @@
 import type { Draft } from '../../bag/draft/draft'
 import { translate } from '../../things/stitch/translate'
-import type { RepeatStyle } from './manner'
+import type { RepeatStyle } from './openingWords'
 import { csvTable } from './csvTable'
 import { roundLines, rowLines } from './pattern'
 import type { Terms } from '../../things/stitch/dictionary'

@@ -5,7 +5,7 @@ import type { Finding, Fix } from '../../parts/part/finding'
 import type { Terms } from '../../things/stitch/dictionary'
 import { translate, type TranslateOptions, type Value, valuesIn } from '../../things/stitch/translate'
 import { type PatternLine, roundLines, rowLines } from './pattern'
-import type { RepeatStyle } from './manner'
+import type { RepeatStyle } from './openingWords'
 
 /** A round or row, with what it leaves: stitches, spaces, and the chains in those, apart. */
 interface RowRecord {

@@ -11,11 +11,13 @@ import { cordLines } from './cordWords'
 import { finishingOf } from './finishing'
 import { floorWords } from './floorWords'
 import { type Fact, headOf } from './head'
-import { gathered, type PatternLine, type SaidLine, saidLines, saidRows } from './lines'
+import { type PatternLine, type SaidLine, saidLines, saidRows } from './lines'
+import { gathered } from './gathered'
 import { notesOf, startOf } from './notes'
 import { afterRounds, afterRows, beforeRounds, beforeRows } from './sectionTexts'
 import type { TaughtGrams } from '../../bag/yarn/grams'
-import type { Manner, RepeatStyle } from './manner'
+import type { Manner, RepeatStyle } from './openingWords'
+import { unfinishedOf } from './unfinished'
 
 export { type PatternLine, roundLines, rowLines } from './lines'
 
@@ -148,22 +150,6 @@ function checkOf({ design: { units }, parts }: Draft, part: DraftPart): string |
     plusMinusCm: 0,
   })
   return height.cm > 0 ? `The work should now measure ${formatLength(height, units)} from the floor to here, lying flat.` : undefined
-}
-
-/** The gaps of a draft that stops: its stops, and the parts that are not reached. */
-function unfinishedOf(draft: Draft, say: (text: string) => string): string[] {
-  const stops = draft.findings.filter(({ weight }) => weight === 'stop')
-  if (stops.length === 0) return []
-  const reached = new Set(draft.parts.map(({ id }) => id))
-  const missing = draft.design.wall.filter(({ id }) => !reached.has(id)).length
-  const parts = missing === 1 ? 'One part of the wall is' : `${missing} parts of the wall are`
-  return [
-    ...stops.map(({ what, part }) => {
-      const name = draft.parts.find(({ id }) => id === part)?.name
-      return `${name ? `${name}: ` : ''}${say(what)}`
-    }),
-    ...(missing > 0 ? [`${parts} not written, because nothing can be worked above this.`] : []),
-  ]
 }
 
 /** Every way that a stitch of the bag is entered or joined, in the order of the cards. */

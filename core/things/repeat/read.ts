@@ -1,7 +1,9 @@
-import { type Aim, type ChainStep, type GroupStep, type Loop, repeat, type SkipStep, type Step, type StitchStep } from '../round/step'
+import { type ChainStep, type GroupStep, type Loop, repeat, type Step, type StitchStep } from '../round/step'
 import { STITCH_KINDS, type StitchKind, STITCHES, type Terms } from '../stitch/dictionary'
 import { type Piece, Unreadable } from './piece'
 import { type Around, placeOf } from './places'
+import { TIMES, howOften, items } from './readItems'
+import { ONE_PLACE, roundsOf, skippedSpaces } from './placesTaken'
 
 export type { Around } from './places'
 
@@ -19,49 +21,6 @@ export type { Around } from './places'
 export type StepsReading
   = | { readonly ok: true, readonly steps: Step[] }
     | { readonly ok: false, readonly at: number, readonly length: number, readonly what: string }
-
-const NUMBERS = [
-  'once', 'twice', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen', 'fourteen', 'fifteen',
-  'sixteen', 'seventeen', 'eighteen', 'nineteen', 'twenty',
-]
-const TIMES = new RegExp(`^(once|twice|(?:${NUMBERS.slice(2).join('|')}|\\d+) times)$`, 'i')
-const OPEN = '[({'
-const CLOSE = '])}'
-
-function howOften(text: string): number {
-  const word = text.toLowerCase().replace(' times', '')
-  const named = NUMBERS.indexOf(word)
-  return named >= 0 ? named + 1 : Number(word)
-}
-
-function trimmed({ text, at }: Piece): Piece {
-  const lead = text.length - text.trimStart().length
-  return { text: text.trim(), at: at + lead }
-}
-
-/** The text cut at its commas and semicolons, those in brackets left alone. */
-function items(piece: Piece): Piece[] {
-  const found: Piece[] = []
-  const open: number[] = []
-  let from = 0
-  const cut = (to: number) => found.push(trimmed({ text: piece.text.slice(from, to), at: piece.at + from }))
-  for (let i = 0; i < piece.text.length; i++) {
-    const sign = piece.text[i]!
-    if (OPEN.includes(sign)) open.push(i)
-    if (CLOSE.includes(sign)) {
-      const opened = open.pop()
-      if (opened === undefined || OPEN.indexOf(piece.text[opened]!) !== CLOSE.indexOf(sign))
-        throw new Unreadable('this bracket closes nothing', piece.at + i, 1)
-    }
-    if (open.length === 0 && (sign === ',' || sign === ';')) {
-      cut(i)
-      from = i + 1
-    }
-  }
-  if (open.length > 0) throw new Unreadable('this bracket is never closed', piece.at + open[0]!, 1)
-  cut(piece.text.length)
-  return found
-}
 
 /** A stitch by its abbreviation in the maker's vocabulary. */
 function stitchOf(abbreviation: string, terms: Terms, at: number): StitchKind {
@@ -84,12 +43,6 @@ const TOGETHER = /^(FP|BP)?([a-z]+?)(\d+)tog(?: in (back|front|back and third) l
 const FOUNDATION = /^(\d+) foundation ([a-z]+)$/i
 const LAST_CHAIN = /^last ch of the handle/i
 const FIRST_CHAIN = /first ch of the handle$/i
-/** Spaces that are passed over; of loops the stitches between them are passed too. */
-function skippedSpaces(sort: string | undefined): Partial<SkipStep> {
-  if (!sort) return {}
-  return /^loop/i.test(sort) ? { of: 'loop', aim: 'space' } : { of: 'space' }
-}
-
 const SKIP
   = /^(?:sk|skip|miss)(?: next)?(?: (\d+))?(?: (?:sts?|chs?(?: along the underside of the ch)?|(ch-sps?|loops?)|row ends?|holes?))?$/i
 const CHAIN = /^ch (\d+)$/i
@@ -102,9 +55,6 @@ const AGAIN = /^rep from \* (?:(around|across)|(once more)|(\d+) more times)$/i
 /** Keeps a slip of the keyboard from making a round of millions; a round that was written by the program may be longer. */
 const MOST = 500
 const MOST_AROUND = 200_000
-
-/** Places that take all that is said to go into them, however much that is. */
-const ONE_PLACE: readonly Aim[] = ['gap', 'gapBelow', 'same', 'start']
 
 /** Reads a line: its terms, and what it is read on. */
 class Reader {
@@ -250,32 +200,6 @@ class Reader {
 function postLoop(post: string | undefined): Loop | undefined {
   if (!post) return undefined
   return post.toUpperCase() === 'FP' ? 'frontPost' : 'backPost'
-}
-
-/** How often steps go round: by the places they use up, or the spaces if they go into those. */
-function roundsOf(steps: readonly Step[], { places, spaces }: Around): number {
-  const used = usedBy(steps)
-  return used.spaces > 0 && used.places === 0 ? spaces / used.spaces : places / Math.max(1, used.places + used.spaces)
-}
-
-/** Places and spaces that steps use up. */
-function usedBy(steps: readonly Step[]): { readonly places: number, readonly spaces: number } {
-  let places = 0
-  let spaces = 0
-  for (const step of steps) {
-    if (step.do === 'chain') continue
-    if (step.do === 'skip') places += step.places
-    else if (step.do === 'together') places += step.over - (step.chain === 'both' ? 2 : step.chain ? 1 : 0)
-    else if (step.do === 'repeat') {
-      const inside = usedBy(step.steps)
-      places += step.times * inside.places
-      spaces += step.times * inside.spaces
-    }
-    else if (step.aim === 'space') spaces += step.do === 'stitch' ? step.times : 1
-    else if (step.aim === 'chains') places += step.landmark === 'bridge' ? 1 : 0
-    else if (!step.aim || !ONE_PLACE.includes(step.aim)) places += step.do === 'stitch' ? step.times : 1
-  }
-  return { places, spaces }
 }
 
 /** Reads steps from a line of abbreviations; `around` says what it is read on, where it may speak of all there is. */

@@ -1,14 +1,10 @@
-import { workBase } from '../../../parts/base/base'
-import { evidenceOf } from '../../../parts/base/measuredBase'
-import type { TapeMeasurement } from '../../../parts/base/form'
 import { pinned } from '../../../parts/base/sizing'
 import type { BaseSpec } from '../../../parts/base/base'
 import type { Design, WallPart } from '../../design/design'
 import { baseSetting, contextsIn } from '../../design/partContexts'
 import type { Gauge } from '../../../things/gauge/gauge'
-import { drifted, type Evidence, refine, TAPE_CM, weighted } from '../../../things/gauge/refine'
-import { combinedShare, type Length, relativeUncertainty } from '../../../things/measure/length'
-import type { PartSize } from '../../../parts/part/part'
+import { drifted, type Evidence, refine, TAPE_CM } from '../../../things/gauge/refine'
+import type { Length } from '../../../things/measure/length'
 import { PLACE_CODE } from '../../../things/round/edge'
 import type { FabricKind } from '../../../things/stitch/dictionary'
 import { isPlain, kindOf, mainStitch } from '../../../parts/wall/wall'
@@ -16,6 +12,8 @@ import { aroundOf, type DraftPart, isBase, risenCm } from '../fold/draftPart'
 import { holds, type Stop } from './measurements'
 import { type OwnShare, UNMEASURED } from '../../../parts/texture/ownSize'
 import { shareOf, textureOf, texturesBySwatch } from '../fold/textures'
+import { type MeasuredFloor, baseEvidence, tapedFloor } from './measuredFloor'
+import { type LengthComparison, newShare, scaledBy } from './lengthComparison'
 
 /*
  * Knowledge of the maker's stitches, from the swatch on through all that was measured
@@ -65,12 +63,6 @@ function onlyStitch({ from, rounds }: DraftPart, design: Design, gauge: Gauge): 
   return plain ? kind : undefined
 }
 
-/** A length as it was measured, and as it was told before. */
-interface LengthComparison {
-  readonly told: number
-  readonly real: Length
-}
-
 /** How tall so many rounds of the part in hand really are, of all the bag's height or the part's own. */
 function standsAt(parts: readonly DraftPart[], part: DraftPart, stop: Stop): Length | undefined {
   const cm = (what: string) => stop.taken.findLast(one => 'what' in one && one.what === what) as { cm: number } | undefined
@@ -91,76 +83,6 @@ function heightSeen(part: DraftPart, rounds: number, stands: Length, before: Sta
   const real = stands.cm - (earlier?.height.cm ?? 0)
   if (told <= 0 || real <= 0) return undefined
   return { told, real: { cm: real, plusMinusCm: Math.hypot(stands.plusMinusCm, earlier?.height.plusMinusCm ?? 0) } }
-}
-
-/** A finished floor as the tape said: the side that was not measured is as sure as it was. */
-export interface MeasuredFloor {
-  readonly length: Length
-  readonly width: Length | undefined
-}
-
-/** A floor under the tape, as it was measured or as it was told. */
-type BaseSides = TapeMeasurement & { readonly only?: 'width' }
-
-/** The tape's length of a base, the side that was not measured as it was told; nothing if it was not laid there. */
-function tapedBase(told: BaseSides, stop: Stop): BaseSides | undefined {
-  const cm = (what: string) => (stop.taken.findLast(one => 'what' in one && one.what === what) as { cm: number } | undefined)?.cm
-  const [length, width] = [cm('base-length'), cm('base-width')]
-  if (length === undefined && width === undefined) return undefined
-  if (told.widthCm === undefined) return { lengthCm: (length ?? width)! }
-  if (length !== undefined) return { lengthCm: length, widthCm: width ?? (told.widthCm * length) / told.lengthCm }
-  return { lengthCm: told.lengthCm + width! - told.widthCm, widthCm: width!, only: 'width' }
-}
-
-/** How long and wide a base is told to be; a disc, or what has no floor, has no width of its own. */
-function sidesOf({ floor, circumference }: PartSize): BaseSides {
-  if (!floor || floor.shape === 'none') return { lengthCm: floor?.length.cm || circumference.cm / 2 }
-  return floor.shape === 'disc' ? { lengthCm: floor.length.cm } : { lengthCm: floor.length.cm, widthCm: floor.width.cm }
-}
-
-/** A base as far as it is worked, its counts pinned. */
-export function asFarAs(spec: BaseSpec, rounds: number): BaseSpec {
-  if (!('size' in spec) || !('pin' in spec.size)) return spec
-  const pin = Object.fromEntries(
-    Object.entries(spec.size.pin).map(([name, count]) => [name, name === 'rounds' || name === 'rows' ? rounds : count]),
-  )
-  return { ...spec, size: { pin } } as unknown as BaseSpec
-}
-
-/** A stitch by what a length of the work was and should have been: as much larger or smaller. */
-function byRatio(stitch: Length, real: Length | undefined, told: Length | undefined): Length | undefined {
-  if (!real || !told || told.cm <= 0 || real.cm <= 0) return undefined
-  return { cm: (stitch.cm * real.cm) / told.cm, plusMinusCm: (stitch.cm * real.plusMinusCm) / told.cm }
-}
-
-/** Evidence of a measured base about its stitch. A form says what it makes of a length: of the one measured, and of the one told. */
-function baseEvidence(part: DraftPart, design: Design, gauge: Gauge, stop: Stop): Evidence | undefined {
-  if (part.from.in !== 'base') return undefined
-  const setting = baseSetting(design, gauge)
-  const rounds = stop.round - part.firstRound + 1
-  const whole = pinned(part.from.spec, setting, part)
-  const done = rounds === part.rounds.length
-  const worked = done ? whole : asFarAs(whole, rounds)
-  const told = sidesOf(done ? part.size : workBase(worked, setting).size)
-  const taped = tapedBase(told, stop)
-  const [real, then] = [taped && evidenceOf(worked, taped, setting), evidenceOf(worked, told, setting)]
-  if (!real || !then) return undefined
-  const stitch = gauge[real.kind]
-  const width = taped?.only === 'width' ? undefined : byRatio(stitch.width, real.width, then.width)
-  const height = byRatio(stitch.height, real.height, then.height)
-  return width || height ? { kind: real.kind, ...(width ? { width } : {}), ...(height ? { height } : {}) } : undefined
-}
-
-/** A texture's share of its height or width, weighed against what was seen of it. */
-function newShare(share: Length, stitch: Length, { told, real }: LengthComparison): Length {
-  const doubt = combinedShare(share.plusMinusCm / share.cm, relativeUncertainty(stitch))
-  const both = weighted({ cm: told, plusMinusCm: told * doubt }, real)
-  return { cm: (share.cm * both.cm) / told, plusMinusCm: (share.cm * both.plusMinusCm) / told }
-}
-
-/** A stitch's size by a stretch of it: as much larger or smaller as the stretch was. */
-function scaledBy(stitch: Length, { told, real }: LengthComparison): Length {
-  return { cm: (stitch.cm * real.cm) / told, plusMinusCm: (stitch.cm * real.plusMinusCm) / told }
 }
 
 /** Observations of the part in hand. */
@@ -226,21 +148,6 @@ function stitchesSeen(known: GaugeKnowledge, design: Design, part: DraftPart, se
         ]
       : []
   return [...one('height', share?.rise?.cm ?? 1, seen.height), ...one('width', share?.across?.cm ?? 1, seen.width)]
-}
-
-/** A finished floor by the tape; nothing if that was not laid there. */
-function tapedFloor(part: DraftPart, stop: Stop): MeasuredFloor | undefined {
-  const told = sidesOf(part.size)
-  const taped = tapedBase(told, stop)
-  if (!taped) return undefined
-  const measured = (what: string) => stop.taken.some(one => 'what' in one && one.what === what)
-  const one = (cm: number, sure: boolean, before: number): Length => ({ cm, plusMinusCm: sure ? TAPE_CM : before })
-  const { length, width } = part.size.floor ?? {}
-  const [alone, both] = [taped.widthCm === undefined, measured('base-length')]
-  return {
-    length: one(taped.lengthCm, alone || both, length?.plusMinusCm ?? TAPE_CM),
-    width: taped.widthCm === undefined ? undefined : one(taped.widthCm, measured('base-width'), width?.plusMinusCm ?? TAPE_CM),
-  }
 }
 
 /** Observations of a base: as evidence of its stitch, and how it is told from now on. */

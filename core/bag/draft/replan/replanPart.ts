@@ -1,11 +1,12 @@
-import type { LayOut } from '../../../parts/part/layOut'
 import type { PartResult } from '../../../parts/part/part'
 import type { PutRightIn } from '../../../parts/part/correctedRound'
-import { type Edge, withSides } from '../../../things/round/edge'
+import type { Edge } from '../../../things/round/edge'
 import { countedPlaces, recountEdge, recountWorked } from '../../../things/round/recount'
 import type { WorkedRound } from '../../../things/round/workedRound'
 import { countable, type CountCorrection } from './countCorrection'
 import { puttingRight, workedOn } from './reworkRound'
+import { leftEdge, rescaled } from './rescaled'
+import { growsAtEnds, hidingPlaces, whereOf } from './hidingPlaces'
 
 /*
  * Going on from what was counted
@@ -23,80 +24,6 @@ import { puttingRight, workedOn } from './reworkRound'
 /** Whether an edge is the one that a round left, whatever its sides. */
 function isEdgeOf({ edge }: WorkedRound, on: Edge): boolean {
   return on.from === edge.from
-}
-
-/** Whether a round has sides between its four markers, which stay plain. */
-function growsAtEnds({ markers }: PartResult, i: number): boolean {
-  return markers?.[i]?.length === 4
-}
-
-function whereOf(result: PartResult, i: number): PutRightIn['where'] {
-  if (!result.rounds[i]!.edge.closed) return 'row'
-  return growsAtEnds(result, i) ? 'ends' : 'seam'
-}
-
-/** Where round about a part a fudge shows least: beside the seam, then at the other side; of a floor in the middle of its ends. */
-function hidingPlaces(result: PartResult, i: number): number[] {
-  const { edge: { count, closed } } = result.rounds[i]!
-  if (!closed) return [1, 0.02]
-  const marked = result.markers?.[i] ?? []
-  if (growsAtEnds(result, i)) {
-    const [a, b, c, d] = marked as [number, number, number, number]
-    const middle = (from: number, to: number) => (((from + to + 1) / 2) % count) / count
-    // They stand at the first and the last stitch of both sides, which are as long as each other; the ends lie between.
-    const wraps = Math.abs((b - a) - (d - c)) > Math.abs((c - b) - (a + count - d))
-    return wraps ? [middle(a, b), middle(c, d)] : [middle(d, a + count), middle(b, c)]
-  }
-  return [1, 0.5]
-}
-
-/**
- * The texts and findings of a part, for the counts that its rounds really have.
- *
- * @param top the edge that it leaves, as it should be where the next round is to put it right
- */
-function rescaled(result: PartResult, rounds: readonly WorkedRound[], top: Edge): Partial<PartResult> {
-  const share = (i: number) => (rounds[i]?.edge.count ?? 1) / (result.rounds[i]?.edge.count ?? 1)
-  const last = top.count / result.edge.count
-  const { circumference } = result.size
-  const { layOut, arounds, markers, casing } = result
-  return {
-    size: { ...result.size, circumference: { cm: circumference.cm * last, plusMinusCm: circumference.plusMinusCm * last } },
-    ...(arounds ? { arounds: arounds.map((cm, i) => cm * share(i)) } : {}),
-    ...(layOut ? { layOut: laidBetween(layOut, result.rounds, share) } : {}),
-    ...(markers ? { markers: markers.map((own, i) => own.map(made => Math.min(Math.round(made * share(i)), lastOf(rounds[i])))) } : {}),
-    ...(casing ? { casing: { ...casing, eyelets: eyeletsOf(casing.eyelets, result.rounds, rounds) } } : {}),
-  }
-}
-
-function lastOf(worked: WorkedRound | undefined): number {
-  return Math.max(0, (worked?.edge.count ?? 1) - 1)
-}
-
-/** Where stitches lie that are more or fewer than a base has places for: between those that it has. */
-function laidBetween(layOut: LayOut, planned: readonly WorkedRound[], share: (round: number) => number): LayOut {
-  return (round, station) => {
-    if (round < 0 || share(round) === 1) return layOut(round, station)
-    const { count } = planned[round]!.edge
-    const at = station / share(round)
-    const before = Math.min(count - 1, Math.floor(at))
-    const [a, b] = [layOut(round, before), layOut(round, (before + 1) % count)]
-    const part = at - before
-    return { x: a.x + (b.x - a.x) * part, y: a.y + (b.y - a.y) * part }
-  }
-}
-
-/** The eyelets that there really are: the spaces of the round that leaves as many as planned. */
-function eyeletsOf(eyelets: number, planned: readonly WorkedRound[], real: readonly WorkedRound[]): number {
-  const i = planned.findIndex(({ edge }) => countedPlaces(edge, 'spaces') === eyelets)
-  return i < 0 || !real[i] ? eyelets : countedPlaces(real[i].edge, 'spaces')
-}
-
-/** The edge that a part leaves, for the places that its last round really has; its sides as far round as they were planned. */
-function leftEdge(result: PartResult, edge: Edge): Edge {
-  if (edge.count === result.edge.count) return withSides(edge, result.edge.sides)
-  const share = edge.count / result.edge.count
-  return withSides(edge, [result.edge.sides[0] * share, result.edge.sides[1] * share])
 }
 
 /** Works the rounds of a part again from the first that meets another edge than it was drafted on. */
