@@ -82,9 +82,8 @@ test.describe('screens to read', () => {
   test('lists, patterns, makes, the logbook, where the hook goes', async ({ page, request }) => {
     test.setTimeout(180_000)
     const [pouch, net] = [await idOf(request, 'Seed-head pouch'), await idOf(request, 'Onion net')]
-    const { makes } = await (await request.get('/api/makes')).json() as { makes: { id: string }[] }
-    const { orders } = await (await request.get('/api/orders')).json() as { orders: { id: string }[] }
-    const { bags } = await (await request.get('/api/logbook')).json() as { bags: { id: string }[] }
+    const idsAt = async (path: string) => await (await request.get(path)).json() as readonly { id: string }[]
+    const [makes, orders, bags] = [await idsAt('/api/makes'), await idsAt('/api/orders'), await idsAt('/api/logbook')]
     const screens = [
       ['/', '.shelf .card'], ['/start', 'h1'], [`/bags/${pouch}/pattern`, '.pattern'], [`/bags/${net}/pattern`, '.pattern'],
       ...makes.slice(0, 2).map(({ id }) => [`/makes/${id}`, '[data-beat]'] as const), ['/swatches', 'h1'], ['/yarns', 'h1'],

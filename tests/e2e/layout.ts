@@ -62,6 +62,8 @@ async function cutTexts(page: Page): Promise<string[]> {
     const scrolls = (overflow: string) => overflow === 'auto' || overflow === 'scroll'
     const outX = (at: Box, edge: Box) => at.right > edge.right + EDGE_PX || at.left < edge.left - EDGE_PX
     const outY = (at: Box, edge: Box) => at.bottom > edge.bottom + EDGE_PX || at.top < edge.top - EDGE_PX
+    /** A text that lies outside altogether is left out, not cut. */
+    const leftOut = (at: Box, edge: Box) => at.top >= edge.bottom - EDGE_PX || at.bottom <= edge.top + EDGE_PX
 
     /** Whether a box is there for readers of screens alone. */
     const isUnseen = (edge: DOMRect, { clipPath, position }: CSSStyleDeclaration) =>
@@ -72,7 +74,7 @@ async function cutTexts(page: Page): Promise<string[]> {
       for (let box: Element | null = parent; box && box !== document.documentElement; box = box.parentElement) {
         const style = getComputedStyle(box)
         const edge = box.getBoundingClientRect()
-        if (isUnseen(edge, style)) return undefined
+        if (isUnseen(edge, style) || (clips(style.overflowY) && leftOut(at, edge))) return undefined
         reachedX ||= scrolls(style.overflowX)
         reachedY ||= scrolls(style.overflowY)
         if (!reachedX && clips(style.overflowX) && outX(at, edge)) return 'cut at its side'
@@ -85,7 +87,7 @@ async function cutTexts(page: Page): Promise<string[]> {
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
     for (let node = walker.nextNode(); node; node = walker.nextNode()) {
       const [parent, text] = [node.parentElement!, node.textContent!.trim()]
-      if (!text || parent.closest('svg, script, style, option') || !parent.checkVisibility({ opacityProperty: true })) continue
+      if (!text || parent.closest('svg, script, style, option') || !parent.checkVisibility({ opacityProperty: true, visibilityProperty: true })) continue
       const at = boxOf(node)
       const trouble = at && troubleOf(at, parent)
       if (trouble) found.add(`${trouble}: ${text.slice(0, 60)}`)

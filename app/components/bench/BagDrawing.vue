@@ -251,7 +251,7 @@ function leader(x: number, y: number, labelY: number): string {
         :chosen="part.id === selected"
         :tight="tight || narrow"
         :style="narrow ? {} : {
-          position: 'absolute', left: `${labelX}px`, top: `${labelY - (tight ? 12 : 25)}px`, width: `${LABELS_PX - 10}px`,
+          position: 'absolute', left: `${labelX}px`, top: `${labelY - (tight ? 12 : 25)}px`, maxWidth: `${width - labelX - 10}px`,
         }"
         @click="emit('select', part.id)"
       />

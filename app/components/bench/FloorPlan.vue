@@ -37,6 +37,9 @@ const ground = computed(() => {
   const last = base.value.rounds.at(-1)
   return last?.edge.closed ? outlines.value.at(-1)!.path : `M${left} ${top}h${width}v${height}h${-width}Z`
 })
+/** Numbers of rounds stand at least so far apart, in pixels. */
+const NUMBER_PX = 18
+
 /** Rows in another yarn than the first, as deep as a row is. */
 const stripes = computed(() => {
   const { left, width, height } = plan.value.box
@@ -53,7 +56,12 @@ const numbered = computed(() => {
   const every = reach.value * props.scale >= 11 ? 1 : 5
   // Of two floors the upper one hides the other, and its numbers.
   const hidden = formOf(props.draft.design.base).floors ? (plan.value.rounds.length - 1) / 2 : 0
-  return plan.value.rounds.slice(hidden).filter(({ number }, i) => i === 0 || number % every === 0)
+  const wanted = plan.value.rounds.slice(hidden).filter(({ number }, i) => i === 0 || number % every === 0)
+  // On a small drawing they would lie over one another: those from outside inwards that have room are shown.
+  return wanted.reduceRight<typeof wanted>((shown, one) => {
+    const apart = (other: typeof one) => Math.hypot(one.startX - other.startX, one.startY - other.startY) * props.scale
+    return shown.every(other => apart(other) >= NUMBER_PX) ? [one, ...shown] : shown
+  }, [])
 })
 
 /** Where the last round's markers sit, and where the bag folds when it lies flat. */

@@ -48,6 +48,8 @@ const facts = computed(() => {
 .name { max-width: 100%; }
 .name > :first-child { overflow: hidden; text-overflow: ellipsis; }
 .facts { font-size: 0.86rem; font-variant-numeric: tabular-nums; color: var(--soft-ink); }
-.tight { flex-direction: row; align-items: baseline; gap: 0.5rem; min-height: 24px; padding-block: 0; overflow: hidden; }
+/* Facts that have no room beside the name go to a second line, which is not shown. */
+.tight { flex-flow: row wrap; align-items: center; gap: 0 0.5rem; height: 24px; min-height: 24px; padding-block: 0; overflow: hidden; }
+.tight .name, .tight .facts { line-height: 22px; }
 .tight .name, .tight .facts { font-size: 0.84rem; }
 </style>

@@ -48,6 +48,7 @@ useShortcuts(() => (bag.isOpen ? SHORTCUTS : []))
     />
     <IconButton
       :icon="mdiRedo"
+      class="roomy"
       :disabled="!bag.redoLabel"
       :name="bag.redoLabel ? `Redo: ${told(bag.redoLabel)}` : 'Nothing to redo'"
       :hint="bag.redoLabel ? `Redo: ${told(bag.redoLabel)} (r)` : 'Nothing to redo'"

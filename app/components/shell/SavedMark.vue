@@ -35,4 +35,5 @@ const bad = computed(() => ['failed', 'overtaken', 'refused'].includes(saving.st
 }
 .bad { color: rgb(var(--v-theme-error)); font-weight: 620; }
 @media (max-width: 640px) { .saved { min-width: 0; } .text { display: none; } .bad .text { display: inline; } }
+@media (max-width: 380px) { .saved { margin-right: 0; } .bad .text { display: none; } }
 </style>

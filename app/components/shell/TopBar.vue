@@ -36,7 +36,10 @@ useShortcuts(() => [
 </script>
 
 <template>
-  <header class="bar">
+  <header
+    class="bar"
+    :class="{ 'on-bag': onBag }"
+  >
     <NuxtLink
       to="/"
       class="home"
@@ -78,14 +81,14 @@ useShortcuts(() => [
       </NuxtLink>
       <NuxtLink
         to="/yarns"
-        class="way"
+        class="way roomy"
         :class="{ 'wide-only': onBag }"
       >
         Yarn
       </NuxtLink>
       <NuxtLink
         to="/orders"
-        class="way"
+        class="way roomy"
         :class="{ 'wide-only': onBag }"
       >
         Orders
@@ -177,11 +180,23 @@ useShortcuts(() => [
 .spring { flex: 1; }
 @media (max-width: 1380px) { .bar :deep(.way) { padding: 0 0.56rem; } .bar .widest-only { display: none; } }
 .bar :deep(.narrow-only) { display: none; }
-@media (max-width: 640px) {
+/* What has no room is in the menu. */
+@media (max-width: 1270px) {
+  .bar.on-bag :deep(.narrow-only) { display: inline-grid; }
+  .bar.on-bag :deep(.wide-only) { display: none; }
+}
+@media (max-width: 1040px) {
   .bar :deep(.narrow-only) { display: inline-grid; }
-  .home span, .bar :deep(.wide-only) { display: none; }
+  .bar :deep(.wide-only) { display: none; }
+}
+@media (max-width: 640px) {
+  .home span { display: none; }
   .home { margin-right: 0.1rem; }
   .bar :deep(.way) { padding: 0 0.42rem; font-size: 0.92rem; }
   .bar { padding: 0 0.5rem; gap: 0; }
+}
+@media (max-width: 380px) {
+  .bar :deep(.roomy), .bar.on-bag .home { display: none; }
+  .bar :deep(.way) { padding: 0 0.3rem; }
 }
 </style>
