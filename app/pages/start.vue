@@ -136,6 +136,7 @@ async function empty(): Promise<void> {
             </v-btn>
             <v-btn
               variant="outlined"
+              class="wraps"
               @click="empty"
             >
               Begin with a small round pouch, and no questions
@@ -247,6 +248,8 @@ async function empty(): Promise<void> {
 </template>
 
 <style scoped>
+.wraps { height: auto; min-height: 2.25rem; max-width: 100%; padding-block: 0.4rem; }
+.wraps :deep(.v-btn__content) { white-space: normal; }
 .start { max-width: 70rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.2rem; }
 header p { margin: 0.3rem 0 0; }
 ul { list-style: none; margin: 0; padding: 0; display: grid; grid-template-columns: repeat(auto-fill, minmax(15rem, 1fr)); gap: 1rem; }

@@ -22,6 +22,8 @@ const reading = ref('')
 const { width, height } = useBox(box)
 
 const LABELS_PX = 264
+/** A label of two lines is so tall, with a little room above the next. */
+const LABEL_PX = 56
 const TAPE_PX = 20
 const TOP_PX = 20
 const BETWEEN_PX = 52
@@ -98,8 +100,8 @@ function acrossCm({ size, arounds = [] }: DraftPart): number {
 }
 
 /** Labels stand this far apart; closer, and on one line each, where there are many. */
-const gap = computed(() => Math.min(56, Math.max(22, (height.value - 54) / props.draft.parts.length)))
-const tight = computed(() => gap.value < 50)
+const gap = computed(() => Math.min(LABEL_PX, Math.max(24, (height.value - 54) / props.draft.parts.length)))
+const tight = computed(() => gap.value < LABEL_PX)
 
 /** Where each part's label points: the middle of its band, or of the floor below. */
 const labels = computed(() => {

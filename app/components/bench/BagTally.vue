@@ -120,7 +120,7 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
 .tally { display: flex; gap: 0; margin: 0; }
 .tally > div { padding: 0.5rem 1rem; border-right: 1px solid var(--line); white-space: nowrap; }
 dt { font-size: 0.78rem; color: var(--soft-ink); }
-.yarn dt { max-width: 11rem; overflow: hidden; text-overflow: ellipsis; }
+.yarn dt { max-width: 14rem; overflow: hidden; text-overflow: ellipsis; }
 dd {
   margin: 0; font-family: var(--figures); font-size: 1.02rem; font-weight: 560; letter-spacing: -0.035em; word-spacing: -0.28em;
   display: flex; align-items: center; gap: 0.4rem;

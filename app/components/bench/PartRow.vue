@@ -71,7 +71,7 @@ li { display: flex; flex-wrap: wrap; align-items: center; border-top: 1px solid 
 .dots { display: inline-flex; flex: none; }
 .dots span { width: 0.85rem; height: 0.85rem; border-radius: 50%; border: 1px solid var(--strong-line); margin-left: -0.25rem; }
 .dots span:first-child { margin-left: 0; }
-.name { flex: 1; min-width: 0; overflow: hidden; text-overflow: ellipsis; white-space: nowrap; font-weight: 560; }
-.facts { font-size: 0.85rem; color: var(--soft-ink); font-variant-numeric: tabular-nums; white-space: nowrap; }
+.name { flex: 1; min-width: 4rem; overflow-wrap: anywhere; font-weight: 560; }
+.facts { font-size: 0.85rem; color: var(--soft-ink); font-variant-numeric: tabular-nums; }
 @media (pointer: coarse) { .pick { min-height: 2.75rem; } }
 </style>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, ref, useId, watch } from 'vue'
+import { useLabelRoom } from '~/composables/useLabelRoom'
 import type { CardId } from '~~/core/things/entry/cards'
 import { useToldToForm } from '~/composables/useFormTrouble'
 
@@ -20,6 +21,8 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ type: [text: string], focus: [], blur: [] }>()
 const id = useId()
+const place = ref<HTMLElement>()
+const isAbove = useLabelRoom(place, () => props.label)
 
 const REST_MS = 900
 /** Longer than a press of a button takes. */
@@ -51,10 +54,18 @@ function leave({ relatedTarget }: FocusEvent): void {
 </script>
 
 <template>
-  <div class="asked">
+  <div
+    ref="place"
+    class="asked"
+  >
+    <label
+      v-if="isAbove"
+      :for="id"
+      class="above"
+    >{{ label }}</label>
     <v-text-field
       :id="id"
-      :label="label"
+      :label="isAbove ? undefined : label"
       :model-value="text"
       :suffix="suffix"
       :error-messages="told"
@@ -84,6 +95,7 @@ function leave({ relatedTarget }: FocusEvent): void {
 .asked {
   display: grid; grid-template-columns: minmax(0, 1fr); align-items: start; flex: 1 1 auto; min-width: min(7rem, 100%); position: relative;
 }
+.above { grid-column: 1 / -1; font-size: 0.75rem; line-height: 1rem; color: var(--soft-ink); padding: 0 0.3rem 0.15rem; }
 .asked:has(> .why) { grid-template-columns: minmax(0, 1fr) auto; gap: 0 0.4rem; }
 .asked > :deep(.why) { display: contents; }
 .asked > :deep(.why button) { margin-top: 0.5rem; }

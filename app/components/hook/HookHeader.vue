@@ -56,8 +56,7 @@ h1 {
   line-height: 1.15;
 }
 .part {
-  color: var(--soft-ink); font: 400 min(0.95rem, 4.4vw) var(--v-font-body); overflow: hidden; text-overflow: ellipsis;
-  white-space: nowrap; max-width: 100%;
+  color: var(--soft-ink); font: 400 min(0.95rem, 4.4vw) var(--v-font-body); max-width: 100%; overflow-wrap: anywhere;
 }
 .icon {
   flex: none; width: 44px; height: 44px; display: grid; place-items: center; border: 0; background: none; color: inherit;

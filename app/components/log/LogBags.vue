@@ -85,7 +85,7 @@ a {
 a:hover strong { color: var(--accent); text-decoration: underline; text-underline-offset: 3px; }
 strong { font-family: var(--v-font-heading); font-size: 1.06rem; }
 .name, .figures { display: flex; flex-direction: column; min-width: 0; }
-.name .soft { overflow: hidden; text-overflow: ellipsis; white-space: nowrap; }
+.name .soft { overflow-wrap: anywhere; }
 .figures .soft { font-size: 0.88em; }
 img, .skeins { width: 56px; height: 40px; border-radius: 4px; object-fit: cover; border: 1px solid var(--line); }
 .skeins { display: flex; overflow: hidden; }
