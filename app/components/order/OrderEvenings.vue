@@ -66,6 +66,6 @@ function set(day: Weekday, minutes: number): void {
 fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.4rem; }
 .week { display: grid; grid-template-columns: repeat(auto-fit, minmax(4.9rem, 1fr)); gap: 0.4rem; }
-.further { display: grid; grid-template-columns: 1fr 1fr; gap: 0.5rem; }
+.further { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(11.5rem, 100%), 1fr)); gap: 0.5rem; }
 p { margin: 0.4rem 0 0.8rem; font-size: 0.88rem; }
 </style>
