@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import type Database from 'better-sqlite3'
 import { LRUCache } from 'lru-cache'
 import type { Reading } from '../../core/bag/design/read'
-import { problemLines } from '../../core/bag/design/read'
+import { problemLines } from '../../core/bag/design/problem'
 import { WAS_THERE } from './incoming'
 import type { DocumentTable } from './documentTables'
 

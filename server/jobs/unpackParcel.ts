@@ -1,6 +1,7 @@
 import Database from 'better-sqlite3'
 import { strFromU8, unzipSync } from 'fflate'
-import { problemLines, readDesign, readSwatch } from '../../core/bag/design/read'
+import { readDesign, readSwatch } from '../../core/bag/design/read'
+import { problemLines } from '../../core/bag/design/problem'
 import { progressIn } from '../../core/making/make/plan'
 import { readMake } from '../../core/making/make/read'
 import { readShelfYarn } from '../../core/household/shelf/read'

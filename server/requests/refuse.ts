@@ -1,4 +1,5 @@
-import { problemLines, type Problem, type Reading } from '../../core/bag/design/read'
+import type { Problem, Reading } from '../../core/bag/design/read'
+import { problemLines } from '../../core/bag/design/problem'
 
 /** More than a few are listed apart. */
 const MOST_SAID = 5

@@ -6,7 +6,7 @@ import { expect } from './bag'
  * no sideways scroll; no label of the drawing over another; nothing that can be pressed under a bar once it is scrolled to.
  */
 
-export const SIZES = [[1280, 800], [768, 1024], [390, 844], [320, 640]] as const
+const SIZES = [[1280, 800], [768, 1024], [390, 844], [320, 640]] as const
 /** Room for a cursor, in pixels; and the least that any field to type in has. */
 const CURSOR_PX = 4
 const LEAST_PX = 32
@@ -150,9 +150,9 @@ async function covered(page: Page): Promise<string[]> {
   })
 }
 
-/** Looks at a screen, as it stands, in every size. */
-export async function looksRight(page: Page, where: string): Promise<void> {
-  for (const [width, height] of SIZES) {
+/** Looks at a screen, as it stands, in every size or in some. */
+export async function looksRight(page: Page, where: string, sizes: readonly (readonly [number, number])[] = SIZES): Promise<void> {
+  for (const [width, height] of sizes) {
     await page.setViewportSize({ width, height })
     // Laid out anew, and painted; what comes and goes has come.
     await page.evaluate(() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done))))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { problemLines } from '~~/core/bag/design/read'
+import { problemLines } from '~~/core/bag/design/problem'
 import { isDay } from '~~/core/household/plan/days'
 import type { Order, OrderMoney } from '~~/core/household/plan/order'
 import { readOrder } from '~~/core/household/plan/readOrder'

@@ -7,7 +7,8 @@ import { anyLegalDesign } from '../../../tests/arbitraries/legal'
 import tote from '../../../demo/apple-tote.json'
 import swatch from '../../../demo/swatch-cone-cotton.json'
 import { DESIGN_RULES } from './classes'
-import { problemLines, readDesign, readSwatch } from './read'
+import { readDesign, readSwatch } from './read'
+import { problemLines } from './problem'
 import { listOf } from './quickCheck'
 
 type Loose = Record<string, unknown>

@@ -3,3 +3,8 @@ export interface Problem {
   readonly field: string
   readonly message: string
 }
+
+/** Problems as lines for people: `base.form: must be circle`. */
+export function problemLines(problems: readonly Problem[]): string[] {
+  return problems.map(({ field, message }) => `${field}: ${message}`)
+}

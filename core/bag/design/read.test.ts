@@ -4,7 +4,8 @@ import Ajv from 'ajv'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { anyDesign, SEED } from '../../../tests/arbitraries/designs'
-import { problemLines, readDesign, readSwatch } from './read'
+import { readDesign, readSwatch } from './read'
+import { problemLines } from './problem'
 import { newDesign } from './starter'
 
 const schema = JSON.parse(readFileSync(new URL('../../../docs/design.schema.json', import.meta.url), 'utf8')) as object

@@ -96,8 +96,3 @@ export function readSwatch(input: unknown): Reading<SwatchDocument> {
   if (trouble) return { ok: false, problems: [trouble] }
   return check<SwatchDocument>(migrateSwatch(input), SWATCH_RULES, swatchProblems)
 }
-
-/** Problems as lines for people: `base.form: must be circle`. */
-export function problemLines(problems: readonly Problem[]): string[] {
-  return problems.map(({ field, message }) => `${field}: ${message}`)
-}

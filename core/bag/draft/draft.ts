@@ -57,7 +57,7 @@ function gaugeFor(design: Design, before: Draft | undefined): Gauge {
 }
 
 /** Things that a bag is drafted from besides its design. */
-export interface DraftOptions {
+interface DraftOptions {
   /**
    * An earlier draft of the bag: what is the same up to the first change is taken over, not worked again; the outcome is the same with and
    * without it.

@@ -115,7 +115,7 @@ function tooLong({ lines }: Repeat): LineTrouble {
   }
 }
 
-export function checked(repeat: Repeat, inRows: boolean): OwnRepeatCheck {
+function checked(repeat: Repeat, inRows: boolean): OwnRepeatCheck {
   const read = flowOf(repeat)
   if ('trouble' in read) return { ok: false, trouble: read.trouble }
   const { flow } = read

@@ -8,12 +8,21 @@ import { leanOf } from '../../../things/round/style'
 import type { WorkedRound } from '../../../things/round/workedRound'
 import type { RealEdge } from '../replan/replanPart'
 import { type DraftPart, isBase, type PartSource, wallPartOf } from './draftPart'
-import type { Origin } from './memo'
 import { gaugeOfPart, roundsOfPart } from './partGauge'
 
 /*
  * The bag as far as it is worked, on which the next part stands. Each state follows from the one below and the part put on it.
  */
+
+/** Sources of a part's work: two parts from the same sources are the same, and need not be worked twice. */
+export interface Origin {
+  readonly spec: unknown
+  readonly edge: Edge | undefined
+  readonly index: number
+  readonly turns: number
+  /** Its other sources, one after the other. */
+  readonly saw: readonly unknown[]
+}
 
 /** A part worked, and what from; how much was made for it, and how much at most was asked for on the way. */
 export interface WorkedPart {

@@ -1,21 +1,10 @@
 import { MOST_MADE } from '../../../things/round/stitchBudget'
-import type { Edge } from '../../../things/round/edge'
-import type { BagState, WorkedPart } from './bagState'
+import type { BagState, Origin, WorkedPart } from './bagState'
 
 /*
  * A memo around the fold: a part that would be worked from the very same things as before is taken over. With it and without it the
  * outcome is the same (law 4).
  */
-
-/** Sources of a part's work: two parts from the same sources are the same, and need not be worked twice. */
-export interface Origin {
-  readonly spec: unknown
-  readonly edge: Edge | undefined
-  readonly index: number
-  readonly turns: number
-  /** Its other sources, one after the other. */
-  readonly saw: readonly unknown[]
-}
 
 /** Finds the part that was worked from the same sources before, at the same place; nothing where none was. */
 export type Memo = (state: BagState, origin: Origin) => WorkedPart | undefined
