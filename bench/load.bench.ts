@@ -11,7 +11,7 @@ import { newDesign } from '../core/bag/design/starter'
 import tote from '../demo/apple-tote.json'
 import { bagListIn } from '../server/db/bagList'
 import { Besieged } from '../tests/siege/server'
-import { Chance } from '../tests/siege/chance'
+import { Chance } from '../tests/siege/seededDraws'
 
 /*
  * The server under load: the list of 5,000 bags with 3,000 makes and 300 orders, durable saves against bare better-sqlite3 behind a bare

@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { setTimeout as rest } from 'node:timers/promises'
 import { newDesign } from '../../core/bag/design/starter'
 import { badRequest } from '../siege/badInput'
-import { Chance } from '../siege/chance'
+import { Chance } from '../siege/seededDraws'
 import { type Answer, Besieged, type Sent } from '../siege/server'
 
 /*

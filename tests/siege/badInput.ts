@@ -1,5 +1,5 @@
 import { newDesign } from '../../core/bag/design/starter'
-import type { Chance } from './chance'
+import type { Chance } from './seededDraws'
 import type { Sent } from './server'
 
 /*

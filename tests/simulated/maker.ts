@@ -1,7 +1,7 @@
 import type { Design, DesignGauge } from '../../core/bag/design/design'
 import { draft } from '../../core/bag/draft/draft'
 import type { Deed, MakeEvent } from '../../core/making/make/event'
-import { Chance } from '../siege/chance'
+import { Chance } from '../siege/seededDraws'
 
 /*
  * A simulated maker: hands whose tension, drift, pace and slips are known, because they are made up here. They work a plan as a person

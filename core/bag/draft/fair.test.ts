@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { Chance } from '../../../tests/siege/chance'
+import { Chance } from '../../../tests/siege/seededDraws'
 import type { Design } from '../design/design'
 import { stacked } from '../design/partIds'
 import { newDesign } from '../design/starter'

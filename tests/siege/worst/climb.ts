@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import type { Reading } from '../../../core/bag/design/read'
-import { Chance } from '../chance'
+import { Chance } from '../seededDraws'
 
 /*
  * The worst legal document: from foolish ones the search goes on with whatever field or part of a list of another makes one cost more, and
