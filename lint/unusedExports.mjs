@@ -11,9 +11,10 @@ const EXPORTED = /^export (?:async )?(?:abstract )?(?:function\*?|const|class|in
  */
 export function unusedExports(files) {
   const used = new Set()
+  const nameOf = imported => imported.trim().replace(/^type\s+/, '').split(/\s+as\s+/)[0]
   for (const [path, text] of files) {
     for (const [, names, source] of text.matchAll(NAMED))
-      for (const name of names.split(',')) used.add(`${meant(source, path, files)} ${name.trim().replace(/^type\s+/, '').split(/\s+as\s+/)[0]}`)
+      for (const name of names.split(',')) used.add(`${meant(source, path, files)} ${nameOf(name)}`)
     for (const [, source] of text.matchAll(WHOLE)) used.add(`${meant(source, path, files)} *`)
   }
   return [...files].flatMap(([path, text]) =>

@@ -39,7 +39,7 @@ export interface Repository<D> {
   readonly save: (id: string, revision: number, document: D, save?: string) => SaveResult
   /** Lays a document aside: it is on no list, and comes back as it was. */
   readonly remove: (id: string) => boolean
-  readonly laidAside: () => TrashedDocument[]
+  readonly inTrash: () => TrashedDocument[]
   readonly bringBack: (id: string) => boolean
   /** Throws one away for good that was laid aside. */
   readonly forget: (id: string) => boolean
@@ -184,7 +184,7 @@ export function repository<D extends { readonly name: string }>(
     add: (document, save) => add.immediate(document, save),
     save: (id, revision, document, save) => keep.immediate(id, revision, document, save),
     remove: id => statements.remove.run(new Date().toISOString(), id).changes === 1,
-    laidAside: () => statements.aside.all().map(({ id, name, removed_at: removedAt }) => ({ id, name, removedAt })),
+    inTrash: () => statements.aside.all().map(({ id, name, removed_at: removedAt }) => ({ id, name, removedAt })),
     bringBack: id => statements.bringBack.run(id).changes === 1,
     forget: id => statements.forget.run(id).changes === 1,
   }

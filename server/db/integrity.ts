@@ -1,7 +1,7 @@
 import type Database from 'better-sqlite3'
 
 /*
- * Whether a database hangs together. A row whose text is no JSON is no damage to the others: it is set aside (broken.ts).
+ * Whether a database hangs together. A row whose text is no JSON is no damage to the others: it is set aside (unreadableRows.ts).
  */
 
 /** SQLite's words on a row that breaks a rule of its table, which is about that row alone. */

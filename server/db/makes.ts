@@ -34,7 +34,7 @@ export interface Makes {
   readonly keep: (id: string, events: readonly MakeEvent[], progress?: Progress) => boolean
   /** Lays a make aside, with all that happened to it: its devices are told that it was thrown away. */
   readonly remove: (id: string) => boolean
-  readonly laidAside: () => TrashedDocument[]
+  readonly inTrash: () => TrashedDocument[]
   readonly bringBack: (id: string) => boolean
   /** Throws one away for good that was laid aside. */
   readonly forget: (id: string) => boolean
@@ -126,7 +126,7 @@ export function makesIn(db: Database.Database): Makes {
     },
     hasEvent: event => hasEvent.get(event) !== undefined,
     remove: id => remove.run(new Date().toISOString(), id).changes === 1,
-    laidAside: () => aside.all().map(({ id, name, removed_at: removedAt }) => ({ id, name, removedAt })),
+    inTrash: () => aside.all().map(({ id, name, removed_at: removedAt }) => ({ id, name, removedAt })),
     bringBack: id => bringBack.run(id).changes === 1,
     forget: db.transaction((id: string) => {
       const there = forget.run(id).changes === 1

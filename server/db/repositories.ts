@@ -74,7 +74,7 @@ export const devices = (): Devices => shelves().devices
 
 /** The trash of a sort of documents: they can be brought back or thrown away for good. */
 export interface Aside {
-  readonly laidAside: () => TrashedDocument[]
+  readonly inTrash: () => TrashedDocument[]
   readonly bringBack: (id: string) => boolean
   readonly forget: (id: string) => boolean
 }
@@ -108,7 +108,7 @@ function steady(db: ReturnType<typeof database>, now: Date): number {
 export function clearAside(now: Date): void {
   const before = new Date(steady(database(), now) - ASIDE_DAYS * DAY_MS).toISOString()
   for (const of of Object.values(ASIDE)) {
-    const { laidAside, forget } = of()
-    for (const { id, removedAt } of laidAside()) if (removedAt < before) forget(id)
+    const { inTrash, forget } = of()
+    for (const { id, removedAt } of inTrash()) if (removedAt < before) forget(id)
   }
 }

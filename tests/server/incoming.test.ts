@@ -45,7 +45,7 @@ describe('what comes in from elsewhere', () => {
     const seen: unknown[] = []
     const content: Content[] = [...Array.from({ length: 150 }, (_, i) => design(`Bag ${i}`)), { sort: 'make', document: make('Sack', 200) }]
     const ids = bringIn(db, content, () => {
-      const trash = repository(db, 'designs', readDesign).laidAside().length + makesIn(db).laidAside().length
+      const trash = repository(db, 'designs', readDesign).inTrash().length + makesIn(db).inTrash().length
       seen.push([names().length, makesIn(db).list().length, trash, inAll('designs') > 0])
     })
     expect(ids).toHaveLength(151)

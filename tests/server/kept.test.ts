@@ -66,7 +66,7 @@ describe('what was thrown away', () => {
     expect(designs.remove(id)).toBe(false)
     expect([designs.find(id), designs.list().length, list.page({ find: '', order: 'changed', from: 0 }).total]).toEqual([undefined, 0, 0])
     expect(designs.save(id, 2, newDesign('Late'))).toEqual({ kept: false, why: 'gone' })
-    expect(designs.laidAside()).toMatchObject([{ id, name: 'Pouch, changed' }])
+    expect(designs.inTrash()).toMatchObject([{ id, name: 'Pouch, changed' }])
     expect(designs.bringBack(id)).toBe(true)
     expect(designs.find(id)).toEqual(before)
     expect(designs.forget(id)).toBe(false)

@@ -61,7 +61,7 @@ describe('what was thrown away', () => {
     const { id } = designs().add(newDesign('Thrown away'))
     designs().remove(id)
     clearAside(new Date())
-    const isThere = () => designs().laidAside().length === 1
+    const isThere = () => designs().inTrash().length === 1
     for (let hour = 0; hour < 12; hour++) clearAside(new Date(`2036-09-01T${String(hour).padStart(2, '0')}:00:00Z`))
     expect(isThere()).toBe(true)
     for (let day = 0; day < ASIDE_DAYS; day++) clearAside(new Date(Date.UTC(2026, 8, 1 + day, 12)))

@@ -185,6 +185,27 @@ describe('the documentation', () => {
     expect(readdirSync(root + 'docs/screenshots').length).toBeLessThan(20)
   })
 
+  it('names files and things of the code that are there', () => {
+    const houses = ['core', 'app', 'server', 'cli', 'tests', 'lint', 'scripts', 'bench', 'sw']
+    const paths = houses.flatMap(house => (readdirSync(root + house, { recursive: true }) as string[]).map(path => `${house}/${path}`))
+      .filter(path => /\.(ts|vue|mjs)$/.test(path))
+    const names = new Set([...paths.map(path => path.split('/').at(-1)!), 'nuxt.config.ts', 'playwright.config.ts', 'vitest.config.ts'])
+    // A component is called as its file.
+    const code = new Set(paths.flatMap(path => [path.split('/').at(-1)!.split('.')[0]!, ...(read(path).match(/[A-Za-z_]\w*/g) ?? [])]))
+    const papers = ['docs', 'docs/decisions'].flatMap(folder =>
+      readdirSync(root + folder).filter(file => file.endsWith('.md')).map(file => `${folder}/${file}`))
+    const gone = [...papers, 'CONTRIBUTING.md'].flatMap((paper) => {
+      const words = [...read(paper).matchAll(/`([A-Za-z]\w*(?:\.ts)?)(?:\([^`]*\))?`/g)].map(([, word]) => word!)
+      const isName = (word: string) => word.endsWith('.ts') || /^\w+[A-Z]/.test(word)
+      return words.filter(word => isName(word) && !(word.endsWith('.ts') ? names : code).has(word)).map(word => `${paper}: ${word}`)
+    })
+    expect(gone).toEqual([])
+    const named = /^\s*(?:\/?\*|\/\/).*?\b((?!test\b|spec\b|config\b)[a-zA-Z]{3,}\.ts)\b/gm
+    const lost = paths.flatMap(path =>
+      [...read(path).matchAll(named)].filter(([, file]) => !names.has(file!)).map(([, file]) => `${path}: ${file}`))
+    expect(lost).toEqual([])
+  })
+
   it('has for every word the name that is declared where it says', () => {
     const rows = [...read('docs/words.md').matchAll(/\| `(\w+)` \| (\S+) \|/g)]
     expect(rows.length).toBeGreaterThan(30)

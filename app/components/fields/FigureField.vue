@@ -93,7 +93,8 @@ function leave({ relatedTarget }: FocusEvent): void {
 <style scoped>
 /* Wide enough for what is typed wherever it stands, a row of fields or a narrow column. */
 .asked {
-  display: grid; grid-template-columns: minmax(0, 1fr); align-content: start; align-items: start; align-self: start; flex: 1 1 auto; min-width: min(7rem, 100%); position: relative;
+  display: grid; grid-template-columns: minmax(0, 1fr); align-content: start; align-items: start; align-self: start;
+  flex: 1 1 auto; min-width: min(7rem, 100%); position: relative;
 }
 .above { grid-column: 1 / -1; font-size: 0.75rem; line-height: 1rem; color: var(--soft-ink); padding: 0 0.3rem 0.15rem; }
 .asked:has(> .why) { grid-template-columns: minmax(0, 1fr) auto; gap: 0 0.4rem; }

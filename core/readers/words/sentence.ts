@@ -6,7 +6,7 @@ import type { StitchKind } from '../../things/stitch/dictionary'
  * =====================
  *
  * A sentence is a round taken apart into what is worked, into what, and how often. It is made from the round as it was worked
- * (`sentenceOf`), so that it knows stitches from spaces; text in every vocabulary and style is made from it (say.ts), and so can
+ * (`sentenceOf`), so that it knows stitches from spaces; text in every vocabulary and style is made from it (manner.ts), and so can
  * speech and beats be. Its clauses tile the round: one after the other they make the things made, none left out.
  */
 

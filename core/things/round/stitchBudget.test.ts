@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { stitchBudget, reserve, StitchBudgetExceeded, EACH_ROUND, record, within } from './stitchBudget'
 
-describe('an allowance of stitches', () => {
+describe('a budget of stitches', () => {
   it('lets so many be made and no more, each round costing some besides', () => {
     const most = 100 + 2 * EACH_ROUND
     within(stitchBudget(most), () => {
@@ -14,15 +14,15 @@ describe('an allowance of stitches', () => {
   })
 
   it('knows the most that it was ever asked for: what is taken over counts as if it were made anew', () => {
-    const allowance = stitchBudget()
-    within(allowance, () => {
+    const budget = stitchBudget()
+    within(budget, () => {
       reserve(500)
       reserve(20)
       record(20)
       reserve(30)
     })
-    expect(allowance.reached).toBe(500 + EACH_ROUND)
-    expect(allowance.made).toBe(20 + EACH_ROUND)
+    expect(budget.reached).toBe(500 + EACH_ROUND)
+    expect(budget.made).toBe(20 + EACH_ROUND)
   })
 
   it('holds for what is run within it alone, and the outer one again afterwards, whatever happens', () => {

@@ -5,9 +5,9 @@
  * A few lines of a document can ask for more stitches than anybody could work in a lifetime, or a machine hold: a repeat within a repeat
  * within a repeat, forty bands of the widest rounds. So whoever drafts says how many stitches may be made, and every round that is worked,
  * of the bag, of its straps, of repeats that are tried, draws on that. A round says what it will make before it is worked: what goes beyond
- * the allowance is never begun.
+ * the budget is never begun.
  *
- * The allowance is not handed from part to part: it holds for everything that is worked while `within` runs, and for nothing else, so
+ * The budget is not handed from part to part: it holds for everything that is worked while `within` runs, and for nothing else, so
  * that drafting stays a pure function.
  */
 
@@ -28,7 +28,7 @@ export interface StitchBudget {
   reached: number
 }
 
-/** A round was to make more than there is left to make: whoever gave the allowance catches it, nobody else. */
+/** A round was to make more than there is left to make: whoever gave the budget catches it, nobody else. */
 export class StitchBudgetExceeded extends Error {
   /** @param made what had been made by then */
   constructor(
@@ -41,10 +41,10 @@ export class StitchBudgetExceeded extends Error {
 
 let inForce: StitchBudget | undefined
 
-/** Runs what works rounds under an allowance; without one of its own, whatever it works draws on this. */
-export function within<T>(allowance: StitchBudget, run: () => T): T {
+/** Runs what works rounds under a budget; without one of its own, whatever it works draws on this. */
+export function within<T>(budget: StitchBudget, run: () => T): T {
   const outer = inForce
-  inForce = allowance
+  inForce = budget
   try {
     return run()
   }
@@ -53,7 +53,7 @@ export function within<T>(allowance: StitchBudget, run: () => T): T {
   }
 }
 
-/** An allowance of so many stitches, or the usual. */
+/** A budget of so many stitches, or the usual. */
 export function stitchBudget(most = MOST_MADE): StitchBudget {
   return { most, made: 0, reached: 0 }
 }
@@ -61,7 +61,7 @@ export function stitchBudget(most = MOST_MADE): StitchBudget {
 /**
  * Asks whether so many stitches may still be made.
  *
- * @throws BeyondAllowance where they may not
+ * @throws StitchBudgetExceeded where they may not
  */
 export function reserve(stitches: number): void {
   if (!inForce) return

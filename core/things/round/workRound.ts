@@ -23,7 +23,7 @@ import type { WorkError } from './workError'
  * the join has left the hook at place 0, so the round starts there and then meets the others from the last one down:
  * 0, n-1, n-2, ..., 1; or past the join (`past`) n-1, ..., 1, 0. A turned row starts at its very end: n-1, ..., 0. A
  * round of loops is closed half way along its last loop, and the next one starts there: n-1, 0, 1, ... For the hook
- * (hook.ts) a position in reading order is a *reading* (reading.ts turns it into a place); everything that leaves here
+ * (hook.ts) a position in reading order is a *reading* (readingOrder.ts turns it into a place); everything that leaves here
  * speaks of places.
  *
  * What a step leaves. A stitch, and a stitch drawn together, leaves one place: its top. A run of chains leaves one
@@ -46,7 +46,7 @@ import type { WorkError } from './workError'
  * The sides of the bag ride up with the stitches: a boundary moves to the first thing made on or after it. So do handles worked
  * in the round: what stands on a handle alone belongs to it, what is drawn together over its foot belongs to the bag.
  *
- * However much steps ask for, no more is begun than may be made (allowance.ts).
+ * However much steps ask for, no more is begun than may be made (stitchBudget.ts).
  *
  * For speed the things made are kept in flat arrays of numbers (things.ts), as long as the steps say that there will be.
  */

@@ -4,6 +4,6 @@ import { ASIDE, ASIDE_DAYS } from '../../db/repositories'
 export default defineEventHandler(() => ({
   days: ASIDE_DAYS,
   things: Object.entries(ASIDE)
-    .flatMap(([kind, of]) => of().laidAside().map(thing => ({ kind, ...thing })))
+    .flatMap(([kind, of]) => of().inTrash().map(thing => ({ kind, ...thing })))
     .sort((a, b) => (a.removedAt < b.removedAt ? 1 : -1)),
 }))

@@ -22,7 +22,7 @@ const STEPS = Number(process.env.CLIMB ?? 20)
 const SEED = Number(process.env.CLIMB_SEED ?? 7)
 /** What a draft may cost, in the processor's milliseconds; half as much again, for slower machines than this was set on. */
 const DRAFT_MS = 1_500
-/** What a request may cost in a worker. */
+/** The most that a request may cost in a worker. */
 const REQUEST_MS = 5_000
 
 const FOLDER = 'tests/siege/worst'
