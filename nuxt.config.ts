@@ -85,7 +85,8 @@ export default defineNuxtConfig({
     nodeTsConfig: {
       ...decorators,
       exclude: ['../tests/app/**/*.ts'],
-      include: ['../{tests,core,cli,bench}/**/*.ts', '../vitest*.config.ts', '../playwright*.config.ts'],
+      // No braces: the compiler takes them for names.
+      include: [...['tests', 'core', 'cli', 'bench', 'scripts'].map(folder => `../${folder}/**/*.ts`), '../*.config.ts'],
     },
   },
   postcss: { plugins: { cssnano: false } },

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { computed, onMounted, ref, watchEffect } from 'vue'
+import { usePreferredDark } from '@vueuse/core'
+import { computed, watchEffect } from 'vue'
 import { useTheme } from 'vuetify'
 import { useSettings } from '~/stores/settings'
 
@@ -8,15 +9,9 @@ const route = useRoute()
 /** A screen that has nothing on it but itself. */
 const bare = computed(() => route.meta.bare === true)
 const theme = useTheme()
-const machineIsDark = ref(false)
+const machineIsDark = usePreferredDark()
 const lit = computed(() => settings.light === 'machine' ? (machineIsDark.value ? 'dark' : 'light') : settings.light)
 watchEffect(() => theme.change(lit.value))
-
-onMounted(() => {
-  const asked = window.matchMedia('(prefers-color-scheme: dark)')
-  machineIsDark.value = asked.matches
-  asked.addEventListener('change', ({ matches }) => (machineIsDark.value = matches))
-})
 </script>
 
 <template>

@@ -15,7 +15,7 @@ const unknown = computed(() => props.error.statusCode === 404)
         class="unknown"
       >
         <h1>There is nothing here</h1>
-        <p>The address leads nowhere; a bag that was thrown away may lie aside.</p>
+        <p>The address leads nowhere; a bag that was deleted may still be restored.</p>
         <div class="row">
           <WaysOut />
         </div>

@@ -1,4 +1,4 @@
-/** The house's colours: paper and ink, and one strong accent, the skin of a damson. */
+/** The program's colours: paper and ink, and one strong accent, the skin of a damson. */
 export const light = {
   dark: false,
   colors: {

@@ -7,6 +7,7 @@ import { setTimeout as rest } from 'node:timers/promises'
 import { newDesign } from '../core/bag/design/starter'
 import type { MakeEvent } from '../core/making/make/event'
 import { eventOf, afterAll, MakeLog } from '../core/making/make/fold'
+import { CHROMIUM } from '../scripts/chromium.mjs'
 
 /*
  * At the hook: how long a tap takes until it is painted, on a page four times slower than this machine and with a bag of twenty
@@ -79,7 +80,7 @@ const server = spawn('node', ['.output/server/index.mjs'], {
 })
 const address = `http://127.0.0.1:${port}`
 for (let tries = 0; tries < 100 && !(await fetch(address).then(() => true, () => false)); tries++) await rest(100)
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] })
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox', '--disable-gpu'] })
 try {
   const kept = await fetch(`${address}/api/designs`, {
     method: 'POST', headers: { 'Content-Type': 'application/json' }, body: JSON.stringify(large),

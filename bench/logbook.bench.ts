@@ -6,7 +6,7 @@ import { newDesign } from '../core/bag/design/starter'
 import { bagFacts } from '../core/making/log/facts'
 import { skillFromBags } from '../core/making/log/skillFromBags'
 import type { MakeEvent } from '../core/making/make/event'
-import { logbookIn } from '../server/db/logbook'
+import { factTexts, logbookIn } from '../server/db/logbook'
 import { makesIn } from '../server/db/makes'
 import { migrate } from '../server/db/migrate'
 
@@ -58,7 +58,7 @@ try {
     const from = performance.now()
     const facts = bagFacts(own)!
     learning += performance.now() - from
-    logbook.keepFacts(String(make), upTo, facts)
+    logbook.keepFacts(String(make), upTo, factTexts(facts))
   }
   const count = db.prepare('SELECT count(*) FROM make_events').pluck().get() as number
   const bareList = db.prepare('SELECT listed FROM make_facts').pluck()

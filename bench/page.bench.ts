@@ -9,6 +9,7 @@ import { draft } from '../core/bag/draft/draft'
 import { stacked } from '../core/bag/design/partIds'
 import { OwnServer } from '../tests/e2e/ownServer'
 import { weigh } from '../tests/e2e/weigh'
+import { CHROMIUM } from '../scripts/chromium.mjs'
 
 /*
  * The page: from a key to what is painted, by the browser's event timing; what the first load fetches; until it can be used, beside a bare
@@ -122,7 +123,7 @@ async function usable(cdp: CDPSession, page: Page, to: string, ready: string): P
   return ms
 }
 
-const browser = await chromium.launch({ executablePath: '/usr/bin/chromium', args: ['--no-sandbox'] })
+const browser = await chromium.launch({ executablePath: CHROMIUM, args: ['--no-sandbox'] })
 try {
   const [usual, large, huge] = [await keep(newDesign('Usual')), await keep(bagOf(5_000)), await keep(bagOf(20_000))]
 

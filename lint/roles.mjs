@@ -7,7 +7,9 @@ const TOLD_APART_BY = ['form', 'kind']
 
 const nameOf = node =>
   node?.type === 'Identifier' ? node.name : node?.type === 'MemberExpression' && !node.computed ? node.property.name : undefined
-const tellsApart = node => TOLD_APART_BY.includes(nameOf(node))
+/** A floor is told apart by its shape. */
+const isShapeOfFloor = node => node?.type === 'MemberExpression' && nameOf(node) === 'shape' && nameOf(node.object) === 'floor'
+const tellsApart = node => TOLD_APART_BY.includes(nameOf(node)) || isShapeOfFloor(node)
 const isWord = node => node?.type === 'Literal' && typeof node.value === 'string'
 /** A constant that a property is compared with, which stands for a word. */
 const isConstant = (node, asked) => node?.type === 'Identifier' && /^[A-Z][A-Z_]+$/.test(node.name) && asked.type === 'MemberExpression'

@@ -49,8 +49,8 @@ export function install(all) {
   const stamp = existsSync(path) && existsSync(join(ROOT, 'node_modules/nuxt')) ? readFileSync(path, 'utf8') : ''
   if (stamp !== `${now} all` && (all || stamp !== `${now} running`)) {
     console.log(`Installing the packages for ${all ? 'running and testing' : 'running'}, the first time (about a minute) ...`)
-    // The one package that must be compiled for running is compiled beside the build.
-    run('npm', ['ci', '--no-audit', '--no-fund', ...(all ? [] : ['--omit=dev', '--ignore-scripts'])])
+    // The one package that must be compiled is compiled beside what comes next.
+    run('npm', ['ci', '--no-audit', '--no-fund', '--ignore-scripts', ...(all ? [] : ['--omit=dev'])])
     writeFileSync(path, `${now} ${all ? 'all' : 'running'}`)
   }
   // What lint and types go by comes with the packages, but can be thrown away without them.
@@ -62,7 +62,7 @@ const DATABASE = 'node_modules/better-sqlite3/build/Release/better_sqlite3.node'
 /** Compiles the database, if it is not: optimized a step less than usual, which takes a quarter less time. Resolves with an exit code. */
 export async function compileDatabase() {
   if (existsSync(join(ROOT, DATABASE))) return 0
-  console.log('Compiling the database beside the build ...')
+  console.log('Compiling the database beside this ...')
   return runBeside('npm', ['rebuild', 'better-sqlite3'], { CFLAGS: '-O2', CXXFLAGS: '-O2' })
 }
 

@@ -1,29 +1,32 @@
 import { spawnSync } from 'node:child_process'
 import { existsSync, mkdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { build, install, ROOT, run, runBeside } from './ready.mjs'
+import { CHROMIUM_PACKAGES } from './chromium.mjs'
+import { build, compileDatabase, install, ROOT, run, runBeside } from './ready.mjs'
 
 /** `npm test`: everything, on any machine: installs, lint, types, unit tests, the build, and the tests in a browser. */
 
+function installed(name) {
+  return existsSync(`/usr/bin/${name}`)
+}
+
+function apt(...args) {
+  const [command, ...rest] = [...(process.getuid?.() === 0 ? [] : ['sudo']), 'apt-get', ...args]
+  const { status } = spawnSync(command, rest, {
+    stdio: ['ignore', 'ignore', 'inherit'], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+  })
+  return status === 0
+}
+
 /** Debian's Chromium, which the browser tests drive. */
 function chromium() {
-  if (existsSync('/usr/bin/chromium')) return
+  if (installed(CHROMIUM_PACKAGES[0])) return
   console.log('Installing Chromium from Debian\'s packages ...')
-  const root = process.getuid?.() === 0 ? [] : ['sudo']
-  for (const args of [
-    ['apt-get', 'update', '-qq'],
-    ['apt-get', 'install', '-y', '-qq', '--no-install-recommends', 'chromium'],
-  ]) {
-    const [command, ...rest] = [...root, ...args]
-    const { status } = spawnSync(command, rest, {
-      stdio: ['ignore', 'ignore', 'inherit'],
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    })
-    if (status !== 0) {
-      console.error('Chromium could not be installed. Install Debian\'s package chromium by hand and run npm test again.')
-      process.exit(1)
-    }
-  }
+  apt('update', '-qq')
+  const came = CHROMIUM_PACKAGES.some(name => installed(name) || apt('install', '-y', '-qq', '--no-install-recommends', name))
+  if (came) return
+  console.error('Chromium could not be installed. Install Debian\'s package chromium by hand and run npm test again.')
+  process.exit(1)
 }
 
 /** Works through a step of several commands side by side, each of which uses one core; all of it is heard before it is left. */
@@ -41,7 +44,8 @@ await step('packages', () => install(true))
 await step('Chromium', chromium)
 mkdirSync(join(ROOT, 'test-results'), { recursive: true })
 await step(
-  'lint and types', () => runBeside('npx', ['eslint', '.', '--max-warnings', '0']), () => runBeside('npx', ['nuxt', 'typecheck']),
+  'lint, types and the database', () => runBeside('npx', ['eslint', '.', '--max-warnings', '0']),
+  () => runBeside('npx', ['nuxt', 'typecheck']), compileDatabase,
 )
 await step('types of the service worker', () => run('npx', ['tsc', '-p', 'sw']))
 await step(

@@ -15,6 +15,8 @@ export interface Asking {
   readonly now: QuestionContext
   readonly units: Units
   readonly yarns: readonly Yarn[]
+  /** Written behind sums of money. */
+  readonly currency?: string
   /** Takes an answer as an edit; keystrokes in one field, told by `group`, are one. Returns why it was not taken, if it was not. */
   readonly answer: (label: string, changes: readonly Change[], group?: string) => string | undefined
 }

@@ -1,4 +1,5 @@
-import { onBeforeUnmount, onMounted, ref } from 'vue'
+import { tryOnScopeDispose, useEventListener } from '@vueuse/core'
+import { onMounted, ref } from 'vue'
 
 /** Keeps the screen lit while the page is looked at; says whether this browser lets it. */
 export function useAwake() {
@@ -25,15 +26,8 @@ export function useAwake() {
     }
   }
 
-  onMounted(() => {
-    void ask()
-    document.addEventListener('visibilitychange', ask)
-    document.addEventListener('pointerdown', ask)
-  })
-  onBeforeUnmount(() => {
-    document.removeEventListener('visibilitychange', ask)
-    document.removeEventListener('pointerdown', ask)
-    void lock?.release()
-  })
+  onMounted(ask)
+  useEventListener(document, ['visibilitychange', 'pointerdown'], ask)
+  tryOnScopeDispose(() => void lock?.release())
   return { awake }
 }

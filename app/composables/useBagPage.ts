@@ -1,4 +1,5 @@
-import { onBeforeUnmount, onMounted, watch } from 'vue'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
+import { onBeforeUnmount, watch } from 'vue'
 import { useDocument } from '~/stores/document'
 import { useSaving } from '~/stores/saving'
 
@@ -23,19 +24,9 @@ export function useBagPage() {
     else void saving.look()
   }
 
-  let looking: ReturnType<typeof setInterval>
-  onMounted(() => {
-    window.addEventListener('pagehide', putAway)
-    window.addEventListener('online', putAway)
-    document.addEventListener('visibilitychange', onVisible)
-    looking = setInterval(() => document.visibilityState === 'visible' && void saving.look(), LOOK_MS)
-  })
-  onBeforeUnmount(() => {
-    window.removeEventListener('pagehide', putAway)
-    window.removeEventListener('online', putAway)
-    document.removeEventListener('visibilitychange', onVisible)
-    clearInterval(looking)
-    void saving.flush()
-  })
+  useEventListener(['pagehide', 'online'], putAway)
+  useEventListener(document, 'visibilitychange', onVisible)
+  useIntervalFn(() => document.visibilityState === 'visible' && void saving.look(), LOOK_MS)
+  onBeforeUnmount(putAway)
   return bag
 }

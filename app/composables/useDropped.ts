@@ -1,4 +1,5 @@
-import { onBeforeUnmount, onMounted, ref, type Ref } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { ref, type Ref } from 'vue'
 
 /** Files that are dropped anywhere on a page; tells whether one hovers over it. */
 export function useDropped(take: (file: File) => unknown): Ref<boolean> {
@@ -23,15 +24,8 @@ export function useDropped(take: (file: File) => unknown): Ref<boolean> {
     for (const file of event.dataTransfer?.files ?? []) await take(file)
   }
 
-  onMounted(() => {
-    window.addEventListener('dragover', over)
-    window.addEventListener('dragleave', out)
-    window.addEventListener('drop', drop)
-  })
-  onBeforeUnmount(() => {
-    window.removeEventListener('dragover', over)
-    window.removeEventListener('dragleave', out)
-    window.removeEventListener('drop', drop)
-  })
+  useEventListener('dragover', over)
+  useEventListener('dragleave', out)
+  useEventListener('drop', drop)
   return hovering
 }

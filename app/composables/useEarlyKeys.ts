@@ -1,11 +1,13 @@
-import { onBeforeUnmount } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { ref } from 'vue'
 
 /** Keeps what is typed while something that was asked for is still on its way, and hands it over when it is there. */
 export function useEarlyKeys() {
   let typed = ''
+  const keeping = ref(false)
 
   function keep(event: KeyboardEvent): void {
-    if (event.ctrlKey || event.metaKey || event.altKey || event.key.length !== 1) return
+    if (!keeping.value || event.ctrlKey || event.metaKey || event.altKey || event.key.length !== 1) return
     event.preventDefault()
     event.stopImmediatePropagation()
     typed += event.key
@@ -13,15 +15,15 @@ export function useEarlyKeys() {
 
   function begin(): void {
     typed = ''
-    window.addEventListener('keydown', keep, { capture: true })
+    keeping.value = true
   }
 
   /** The keys typed until now; from here on keys go where they should. */
   function end(): string {
-    window.removeEventListener('keydown', keep, { capture: true })
+    keeping.value = false
     return typed
   }
 
-  onBeforeUnmount(end)
+  useEventListener('keydown', keep, { capture: true })
   return { begin, end }
 }

@@ -1,4 +1,5 @@
-import { onBeforeUnmount, readonly, ref } from 'vue'
+import { tryOnScopeDispose } from '@vueuse/core'
+import { readonly, ref } from 'vue'
 import { type Reading, type Scales, StandIn } from '~~/core/household/shelf/standInScales'
 
 /** How often the stand-in tells a reading. */
@@ -29,6 +30,6 @@ export function useScales() {
     stop?.()
     stop = undefined
   }
-  onBeforeUnmount(leave)
+  tryOnScopeDispose(leave)
   return { name: scales.name, reading: readonly(reading), watchThem, leave, put: scales.put, tare: scales.tare }
 }

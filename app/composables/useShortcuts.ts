@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, shallowRef } from 'vue'
 import { useSettings } from '~/stores/settings'
 
@@ -37,12 +38,7 @@ export function useShortcuts(shortcuts: () => readonly Shortcut[]): void {
     event.preventDefault()
     found.run()
   }
-  onMounted(() => {
-    window.addEventListener('keydown', onKey)
-    listening.value = [...listening.value, shortcuts]
-  })
-  onBeforeUnmount(() => {
-    window.removeEventListener('keydown', onKey)
-    listening.value = listening.value.filter(one => one !== shortcuts)
-  })
+  useEventListener('keydown', onKey)
+  onMounted(() => (listening.value = [...listening.value, shortcuts]))
+  onBeforeUnmount(() => (listening.value = listening.value.filter(one => one !== shortcuts)))
 }

@@ -1,3 +1,4 @@
+import { useEventListener } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useHookSettings } from '~/stores/hookSettings'
 
@@ -46,12 +47,8 @@ export function useSignals(words: () => string, alarm: () => string | undefined)
   watch(alarm, told => told && signal())
   onMounted(() => {
     lookForVoices()
-    if ('speechSynthesis' in window) speechSynthesis.addEventListener('voiceschanged', lookForVoices)
+    if ('speechSynthesis' in window) useEventListener(speechSynthesis, 'voiceschanged', lookForVoices)
   })
-  onBeforeUnmount(() => {
-    if (!('speechSynthesis' in window)) return
-    speechSynthesis.removeEventListener('voiceschanged', lookForVoices)
-    speechSynthesis.cancel()
-  })
+  onBeforeUnmount(() => 'speechSynthesis' in window && speechSynthesis.cancel())
   return { hasVoice, signal }
 }

@@ -1,4 +1,4 @@
-import { onBeforeUnmount, onMounted } from 'vue'
+import { tryOnScopeDispose, useEventListener } from '@vueuse/core'
 
 /** Acts of a hand or a pedal: on with the next beat, or one back. */
 interface HandActions {
@@ -37,11 +37,8 @@ export function useTapKeys({ on, back }: HandActions) {
     event.preventDefault()
     if (!event.repeat) does()
   }
-  onMounted(() => window.addEventListener('keydown', onKey))
-  onBeforeUnmount(() => {
-    window.removeEventListener('keydown', onKey)
-    clearTimeout(timer)
-  })
+  useEventListener('keydown', onKey)
+  tryOnScopeDispose(() => clearTimeout(timer))
 
   function press(event: PointerEvent): void {
     if (event.button !== 0) return

@@ -1,7 +1,7 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb'
 import { inOrder, type MakeEvent } from '~~/core/making/make/event'
 import type { Progress } from '~~/core/making/make/plan'
-import { storedEvent } from '~~/core/making/make/storedEvent'
+import { storedEvent, storedProgress } from '~~/core/making/make/storedEvent'
 
 /*
  * Where this device keeps makes: the browser's database, or the page's memory where it has none.
@@ -52,6 +52,11 @@ interface Box extends DBSchema {
   queue: { key: number, value: QueuedEvent & { seq?: number }, indexes: { make: string } }
 }
 
+/** A make that was kept by an earlier version of the program, as this one keeps it. */
+function storedMake<M extends KeptMake | undefined>(make: M): M {
+  return make && { ...make, progress: storedProgress(make.progress) }
+}
+
 function inDatabase(db: IDBPDatabase<Box>): MakeStorage {
   return {
     lasts: true,
@@ -70,8 +75,8 @@ function inDatabase(db: IDBPDatabase<Box>): MakeStorage {
       await tx.done
     },
     events: async make => (await db.getAllFromIndex('events', 'make', make)).map(({ event }) => storedEvent(event)),
-    make: make => db.get('makes', make),
-    makes: () => db.getAll('makes'),
+    make: async make => storedMake(await db.get('makes', make)),
+    makes: async () => (await db.getAll('makes')).map(make => storedMake(make)),
     putMake: async make => void await db.put('makes', make),
     queued: async most => await db.getAll('queue', undefined, most) as StoredEvent[],
     async drop(sent) {

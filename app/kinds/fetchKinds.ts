@@ -1,7 +1,8 @@
-import { type BaseSpec, isKnownForm, knowForms } from '~~/core/parts/base/base'
+import { type AnyForm, type BaseSpec, isKnownForm, knowForms } from '~~/core/parts/base/base'
 import { circle } from '~~/core/parts/base/circle'
 import { ridges, solid } from '~~/core/parts/band/solid'
 import type { Design } from '~~/core/bag/design/design'
+import type { AnyKind } from '~~/core/parts/kind/kind'
 import { isKnownPart, knowParts, type WallSpec } from '~~/core/parts/wall/wall'
 
 /*
@@ -17,7 +18,7 @@ knowParts([solid, ridges])
 export const NOT_FETCHED = 'This part of the program could not be fetched. Is it still running? Try again in a moment.'
 
 /** Kinds that come together, as they are often wanted together. */
-type Box = () => Promise<{ readonly FORMS?: readonly { readonly form: string }[], readonly PARTS?: readonly { readonly kind: string }[] }>
+type Box = () => Promise<{ readonly FORMS?: readonly AnyForm[], readonly PARTS?: readonly AnyKind[] }>
 
 const ovals: Box = () => import('./ovals')
 const rectangles: Box = () => import('./rectangles')

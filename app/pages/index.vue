@@ -169,7 +169,7 @@ async function bringIn(file: File): Promise<void> {
         <NuxtLink
           to="/safe"
         >
-          Kept safe: copies, what was thrown away, your phone
+          Kept safe: copies, what was deleted, your phone
         </NuxtLink>
       </p>
     </template>

@@ -3,8 +3,8 @@ import { onMounted } from 'vue'
 import { useLibrary } from '~/stores/library'
 
 useHead({ title: 'Kept safe · Fair Hollow' })
-const house = useLibrary()
-onMounted(() => void house.load())
+const library = useLibrary()
+onMounted(() => void library.load())
 </script>
 
 <template>
@@ -16,28 +16,28 @@ onMounted(() => void house.load())
       </p>
     </header>
     <TroubleNote
-      v-if="house.copies?.barred"
-      :lines="[house.copies.barred]"
+      v-if="library.copies?.barred"
+      :lines="[library.copies.barred]"
       title="The records cannot be used"
     >
       <v-btn
-        v-if="house.copies.isDamaged"
+        v-if="library.copies.isDamaged"
         class="mend"
         variant="flat"
         color="primary"
-        :disabled="house.busy"
-        @click="house.startFromCopy"
+        :disabled="library.busy"
+        @click="library.startFromCopy"
       >
         Start from the last good copy
       </v-btn>
     </TroubleNote>
     <TroubleNote
-      :lines="house.trouble"
+      :lines="library.trouble"
       title="That did not work"
     />
     <LibraryProgress />
     <LibraryCopies />
-    <template v-if="!house.copies?.barred">
+    <template v-if="!library.copies?.barred">
       <LibraryTrash />
       <LibraryParcel />
       <LibraryPhone />

@@ -49,7 +49,7 @@ interface Page {
 const DRAWN_MS = 700
 const MOST_TRIES = 20
 
-/** The bags kept in the house: listing, starting, bringing in, copying and throwing away. */
+/** The bags that are kept: listing, starting, importing, copying and deleting. */
 export const useBags = defineStore('bags', () => {
   const bags = shallowRef<readonly ListedBag[]>([])
   const total = ref(0)

@@ -27,7 +27,7 @@ interface Copies {
 }
 
 /** The trash. */
-export interface Aside {
+export interface TrashedThing {
   readonly kind: 'designs' | 'swatches' | 'yarns' | 'orders' | 'makes'
   readonly id: string
   readonly name: string
@@ -63,8 +63,8 @@ interface Phone {
 /** Everything kept as a whole: copies, the trash, parcels to carry, machines that were let in. */
 export const useLibrary = defineStore('library', () => {
   const copies = shallowRef<Copies>()
-  const aside = shallowRef<readonly Aside[]>([])
-  const asideDays = ref(60)
+  const trash = shallowRef<readonly TrashedThing[]>([])
+  const trashDays = ref(60)
   const phone = shallowRef<Phone>()
   const parcel = shallowRef<{ readonly file: File, readonly files: readonly ParcelFile[] }>()
   /** The last thing done, in words. */
@@ -104,11 +104,11 @@ export const useLibrary = defineStore('library', () => {
     copies.value = (await looked<Copies>('/api/library/copies')) ?? copies.value
   }
 
-  async function loadAside(): Promise<void> {
-    const found = await looked<{ days: number, things: readonly Aside[] }>('/api/trash')
+  async function loadTrash(): Promise<void> {
+    const found = await looked<{ days: number, things: readonly TrashedThing[] }>('/api/trash')
     if (!found) return
-    aside.value = found.things
-    asideDays.value = found.days
+    trash.value = found.things
+    trashDays.value = found.days
   }
 
   async function loadPhone(): Promise<void> {
@@ -118,7 +118,7 @@ export const useLibrary = defineStore('library', () => {
   async function load(): Promise<void> {
     await loadCopies()
     if (copies.value?.barred) return
-    await loadAside()
+    await loadTrash()
     await loadPhone()
   }
 
@@ -150,20 +150,20 @@ export const useLibrary = defineStore('library', () => {
     await load()
   }
 
-  async function bringBack({ kind, id, name }: Aside): Promise<void> {
+  async function bringBack({ kind, id, name }: TrashedThing): Promise<void> {
     await doing(`${name} is being brought back.`, async () => {
       await ask(`/api/trash/${kind}/${id}`, { method: 'POST' })
       return true
     }, () => `${name} is back.`)
-    await loadAside()
+    await loadTrash()
   }
 
-  async function forget({ kind, id, name }: Aside): Promise<void> {
-    await doing(`${name} is being thrown away.`, async () => {
+  async function forget({ kind, id, name }: TrashedThing): Promise<void> {
+    await doing(`${name} is being deleted.`, async () => {
       await ask(`/api/trash/${kind}/${id}`, { method: 'DELETE' })
       return true
     }, () => `${name} is gone for good.`)
-    await loadAside()
+    await loadTrash()
   }
 
   function sendParcel(file: File, { headers, signal }: LongAsk, take?: string): Promise<{ files: ParcelFile[], taken?: number }> {
@@ -209,7 +209,7 @@ export const useLibrary = defineStore('library', () => {
   }
 
   return {
-    copies, aside, asideDays, phone, parcel, done, work, busy, trouble, load, loadPhone, copyNow, returnTo, startFromCopy,
+    copies, trash, trashDays, phone, parcel, done, work, busy, trouble, load, loadPhone, copyNow, returnTo, startFromCopy,
     bringBack, forget, lookInto, bringIn, openToPhones, closeToPhones, sendAway,
   }
 })

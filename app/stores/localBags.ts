@@ -24,7 +24,7 @@ export const useLocalBags = defineStore('desk', () => {
     await look()
     if (left.value.length === 0) return tidyStoredBags()
     // What puts states together knows every kind of part: it is fetched where there is something to put together.
-    const { sendLeft } = await import('~/keeping/sendBag')
+    const { sendLeft } = await import('~/keeping/send/sendBag')
     for (const bag of left.value.filter(({ why }) => why !== 'refused' && why !== 'gone')) await storeBag(await sendLeft(bag))
     await look()
     await tidyStoredBags()

@@ -4,7 +4,7 @@ import { doneAfter, ownSize, type BeatSize } from '~~/core/readers/beats/size'
 import type { Leg } from '~~/core/readers/beats/leg'
 import type { Design } from '~~/core/bag/design/design'
 import type {
-  CountDeed, Deed, LeanDeed, LookDeed, MakeEvent, MeasureDeed, Spot, StretchDeed, WeighDeed, Wrote,
+  CountDeed, Deed, LeanDeed, LookDeed, MakeEvent, MeasureDeed, Spot, StretchDeed, WeighDeed, LogbookDeed,
 } from '~~/core/making/make/event'
 import { afterAll, eventOf, MakeLog } from '~~/core/making/make/fold'
 import { roundName } from '~~/core/bag/draft/roundName'
@@ -18,7 +18,7 @@ import { usePost } from './post'
 import { useHookSettings } from './hookSettings'
 
 /** A remark on the work beside what the hook does. */
-export type Telling = MeasureDeed | LeanDeed | StretchDeed | WeighDeed | LookDeed | Wrote
+export type Telling = MeasureDeed | LeanDeed | StretchDeed | WeighDeed | LookDeed | LogbookDeed
 
 /** Why a make is not there. */
 export type MakeTrouble = 'looking' | 'not-here' | 'gone'

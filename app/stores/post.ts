@@ -1,9 +1,10 @@
 import { defineStore } from 'pinia'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
 import { ref } from 'vue'
 import type { MakeEvent } from '~~/core/making/make/event'
 import type { Progress } from '~~/core/making/make/plan'
 import { journalEvent } from '~/keeping/makeJournal'
-import { Post, type PostState } from '~/keeping/post'
+import { Post, type PostState } from '~/keeping/send/post'
 
 /** Whoever has a make in hand, and is told of what comes. */
 export interface Listener {
@@ -38,13 +39,12 @@ export const usePost = defineStore('post', () => {
     if (document.visibilityState === 'visible') void post.now([...listeners.keys()][0])
   }
   if (typeof window !== 'undefined') {
-    document.addEventListener('visibilitychange', look)
-    window.addEventListener('online', look)
-    window.addEventListener('pageshow', look)
-    window.addEventListener('beforeunload', (event) => {
+    useEventListener(document, 'visibilitychange', look)
+    useEventListener(['online', 'pageshow'], look)
+    useEventListener('beforeunload', (event) => {
       if (state.value.waiting > 0 && !state.value.kept) event.preventDefault()
     })
-    setInterval(() => !state.value.away && look(), LOOK_MS)
+    useIntervalFn(() => !state.value.away && look(), LOOK_MS)
   }
 
   /** Writes an event down and sends it on its way. */

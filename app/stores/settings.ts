@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, watch } from 'vue'
-import { type Handedness, HANDS } from '~~/core/bag/design/design'
+import type { Handedness } from '~~/core/bag/design/design'
 import type { Units } from '~~/core/things/measure/format'
 import type { Terms } from '~~/core/things/stitch/dictionary'
 import type { RepeatStyle } from '~~/core/readers/words/openingWords'
@@ -38,7 +38,7 @@ function remembered(): Ways {
     terms: oneOf<Terms>(kept.terms, ['us', 'uk']) ?? 'us',
     repeats: oneOf<RepeatStyle>(kept.repeats, ['brackets', 'asterisk']) ?? 'brackets',
     light: oneOf<Light>(kept.light, ['machine', 'light', 'dark']) ?? 'machine', units: oneOf<Units>(kept.units, ['cm', 'in']),
-    hands: oneOf<Handedness>(kept.hands, HANDS), letterKeys: kept.letterKeys !== false, toured: kept.toured === true,
+    hands: oneOf<Handedness>(kept.hands, ['right', 'left']), letterKeys: kept.letterKeys !== false, toured: kept.toured === true,
   }
 }
 

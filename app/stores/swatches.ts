@@ -1,9 +1,9 @@
 import { defineStore } from 'pinia'
 import type { SwatchDocument } from '~~/core/bag/design/design'
-import { useDocumentShelf } from './documentShelf'
+import { useDocumentList } from './documentList'
 
-/** The swatches kept in the house. */
+/** The swatches that are kept. */
 export const useSwatches = defineStore('swatches', () => {
-  const { all: swatches, ...does } = useDocumentShelf<SwatchDocument>('swatches', '.swatch.json')
+  const { all: swatches, ...does } = useDocumentList<SwatchDocument>('swatches', '.swatch.json')
   return { swatches, ...does }
 })

@@ -3,11 +3,11 @@ import { computed, reactive, ref } from 'vue'
 import type { ShelfYarn } from '~~/core/household/shelf/yarn'
 import { CALLED_OFF, useLongWork } from './longWork'
 import { ask } from './records'
-import { useDocumentShelf } from './documentShelf'
+import { useDocumentList } from './documentList'
 
 /** The yarn shelf. */
 export const useYarns = defineStore('yarns', () => {
-  const { all: yarns, ...does } = useDocumentShelf<ShelfYarn>('yarns', '.yarn.json')
+  const { all: yarns, ...does } = useDocumentList<ShelfYarn>('yarns', '.yarn.json')
 
   /** The yarn that a bag knows by an id. */
   function byId(id: string | undefined): ShelfYarn | undefined {

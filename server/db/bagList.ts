@@ -140,7 +140,7 @@ function stretchSql(order: BagOrder, group: BagGroup, isFound: boolean, isAfter:
     JOIN designs ON designs.id = picked.bag LEFT JOIN makes ON makes.id = hand ORDER BY ${inOrder('picked.')}`
 }
 
-/** The list of the bags that the house keeps. */
+/** The list of the bags that are kept. */
 export function bagListIn(db: Database.Database): BagList {
   type Wanted = { pattern: string, from: number, most: number, key: string | number, number: number }
   const prepared = new Map<string, Database.Statement<[Wanted], BagRow>>()

@@ -102,7 +102,7 @@ export function layOutDemoWorld(db: Database.Database): void {
   })()
 }
 
-/** Whether the house does something for the first time; it remembers that it did. */
+/** Whether the program does something for the first time; it remembers that it did. */
 function firstTime(db: Database.Database, key: string): boolean {
   return db.prepare('INSERT OR IGNORE INTO house (key, value) VALUES (?, ?)').run(key, new Date().toISOString()).changes === 1
 }

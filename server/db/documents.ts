@@ -3,10 +3,10 @@ import type Database from 'better-sqlite3'
 import { LRUCache } from 'lru-cache'
 import type { Reading } from '../../core/bag/design/read'
 import { problemLines } from '../../core/bag/design/problem'
-import { WAS_THERE } from './incoming'
 import type { DocumentTable } from './documentTables'
+import { type Trash, trashIn } from './trash'
 
-/** A kept document with what the house knows of it. */
+/** A kept document, and what is known of it besides. */
 interface StoredDocument<D> {
   readonly id: string
   /** Grows by one with every save; a save names the one it started from. */
@@ -23,26 +23,13 @@ type SaveResult
   = | { readonly kept: true, readonly revision: number, readonly updatedAt: string }
     | { readonly kept: false, readonly why: 'gone' | 'overtaken' }
 
-/** A document in the trash. */
-export interface TrashedDocument {
-  readonly id: string
-  readonly name: string
-  readonly removedAt: string
-}
-
 /** The statements of one table of documents, prepared once. */
-export interface Repository<D> {
+export interface Repository<D> extends Trash {
   readonly list: () => StoredDocument<D>[]
   readonly find: (id: string) => StoredDocument<D> | undefined
   /** @param save the id of the request: sent twice, it is kept once */
   readonly add: (document: D, save?: string) => StoredDocument<D>
   readonly save: (id: string, revision: number, document: D, save?: string) => SaveResult
-  /** Lays a document aside: it is on no list, and comes back as it was. */
-  readonly remove: (id: string) => boolean
-  readonly inTrash: () => TrashedDocument[]
-  readonly bringBack: (id: string) => boolean
-  /** Throws one away for good that was laid aside. */
-  readonly forget: (id: string) => boolean
 }
 
 interface DocumentRow {
@@ -127,12 +114,6 @@ function statementsOf(db: Database.Database, table: string) {
     save: db.prepare<[string, string, string, string, string]>(
       `UPDATE ${table} SET name = ?, document = ?, updated_at = ?, saves = ?, revision = revision + 1 WHERE id = ?`,
     ),
-    remove: db.prepare<[string, string]>(`UPDATE ${table} SET removed_at = ? WHERE id = ? AND removed_at IS NULL`),
-    aside: db.prepare<[], { id: string, name: string, removed_at: string }>(
-      `SELECT id, name, removed_at FROM ${table} WHERE ${WAS_THERE} ORDER BY removed_at DESC`,
-    ),
-    bringBack: db.prepare<[string]>(`UPDATE ${table} SET removed_at = NULL WHERE id = ? AND removed_at IS NOT NULL`),
-    forget: db.prepare<[string]>(`DELETE FROM ${table} WHERE id = ? AND removed_at IS NOT NULL`),
   }
 }
 
@@ -143,9 +124,9 @@ type AnsweredSave = readonly [save: string, revision: number, at: string]
 const MOST_SAVES = 6
 
 /**
- * A shelf of documents that have a name: designs, swatches, yarns and orders stand in tables of the same shape.
+ * Documents that have a name: designs, swatches, yarns and orders stand in tables of the same shape.
  *
- * @param read how a document of this shelf is read
+ * @param read how a document of this table is read
  */
 export function repository<D extends { readonly name: string }>(
   db: Database.Database,
@@ -183,9 +164,6 @@ export function repository<D extends { readonly name: string }>(
     find: finder(statements, kept), list: () => statements.list.all().map(kept),
     add: (document, save) => add.immediate(document, save),
     save: (id, revision, document, save) => keep.immediate(id, revision, document, save),
-    remove: id => statements.remove.run(new Date().toISOString(), id).changes === 1,
-    inTrash: () => statements.aside.all().map(({ id, name, removed_at: removedAt }) => ({ id, name, removedAt })),
-    bringBack: id => statements.bringBack.run(id).changes === 1,
-    forget: id => statements.forget.run(id).changes === 1,
+    ...trashIn(db, table),
   }
 }

@@ -62,10 +62,10 @@ export interface FactTexts {
 
 /** Writes the facts of a make out. */
 export function factTexts(facts: BagFacts): FactTexts {
-  const { version, words, share, rounds: { done, planned } } = facts
+  const { version, words, share, finished, rounds: { done, planned } } = facts
   return {
     version, listed: JSON.stringify(logbookEntryOf(facts)), facts: JSON.stringify(facts),
-    progress: JSON.stringify({ round: done, of: planned, share, words } satisfies Progress),
+    progress: JSON.stringify({ round: done, of: planned, share, words, ...(finished ? { finished: true } : {}) } satisfies Progress),
   }
 }
 

@@ -3,8 +3,7 @@ import type { MakeEvent } from '../../core/making/make/event'
 import { stateOf } from '../../core/making/make/fold'
 import type { Progress } from '../../core/making/make/plan'
 import { storedEvent } from '../../core/making/make/storedEvent'
-import type { TrashedDocument } from './documents'
-import { WAS_THERE } from './incoming'
+import { type Trash, trashIn } from './trash'
 
 /** A make in the list: what it is called, and how far it is. */
 export interface MakeListed {
@@ -21,8 +20,8 @@ interface EventsFrom {
   readonly upTo: number
 }
 
-/** The statements of the two tables of makes, prepared once. */
-export interface Makes {
+/** The statements of the two tables of makes, prepared once. Devices are told of a make that was deleted. */
+export interface Makes extends Trash {
   readonly list: () => MakeListed[]
   readonly find: (id: string) => MakeListed | undefined
   readonly eventsAfter: (id: string, number: number) => EventsFrom
@@ -32,12 +31,6 @@ export interface Makes {
   readonly hasEvent: (event: string) => boolean
   /** Keeps events, each once however often it is sent; false if there is no such make and none of them takes one up. */
   readonly keep: (id: string, events: readonly MakeEvent[], progress?: Progress) => boolean
-  /** Lays a make aside, with all that happened to it: its devices are told that it was thrown away. */
-  readonly remove: (id: string) => boolean
-  readonly inTrash: () => TrashedDocument[]
-  readonly bringBack: (id: string) => boolean
-  /** Throws one away for good that was laid aside. */
-  readonly forget: (id: string) => boolean
   /** Whether there was such a make, and it was thrown away. */
   readonly wasRemoved: (id: string) => boolean
 }
@@ -64,7 +57,7 @@ function listed(row: MakeRow): MakeListed {
 /** So many events are answered at once; who wants more asks again. */
 const MOST_ANSWERED = 5_000
 
-/** The makes kept in the house. */
+/** The makes that are kept. */
 export function makesIn(db: Database.Database): Makes {
   const columns = 'id, name, progress, created_at, updated_at'
   const list = db.prepare<[], MakeRow>(`SELECT ${columns} FROM makes WHERE removed_at IS NULL ORDER BY updated_at DESC, rowid DESC`)
@@ -84,12 +77,7 @@ export function makesIn(db: Database.Database): Makes {
   const hasEvent = db.prepare<[string]>(
     'SELECT 1 FROM make_events JOIN makes ON makes.id = make_events.make WHERE make_events.id = ? AND makes.removed_at IS NULL',
   )
-  const remove = db.prepare<[string, string]>('UPDATE makes SET removed_at = ? WHERE id = ? AND removed_at IS NULL')
-  const aside = db.prepare<[], { id: string, name: string, removed_at: string }>(
-    `SELECT id, name, removed_at FROM makes WHERE ${WAS_THERE} ORDER BY removed_at DESC`,
-  )
-  const bringBack = db.prepare<[string]>('UPDATE makes SET removed_at = NULL WHERE id = ? AND removed_at IS NOT NULL')
-  const forget = db.prepare<[string]>('DELETE FROM makes WHERE id = ? AND removed_at IS NOT NULL')
+  const trash = trashIn(db, 'makes')
   const bury = db.prepare<[string, string]>('INSERT OR REPLACE INTO makes_removed (id, removed_at) VALUES (?, ?)')
   const buried = db.prepare<[{ id: string }]>(
     'SELECT 1 FROM makes_removed WHERE id = @id UNION ALL SELECT 1 FROM makes WHERE id = @id AND removed_at IS NOT NULL',
@@ -125,11 +113,9 @@ export function makesIn(db: Database.Database): Makes {
       return { events: eventsOf(rows), upTo: rows.at(-1)?.number ?? 0 }
     },
     hasEvent: event => hasEvent.get(event) !== undefined,
-    remove: id => remove.run(new Date().toISOString(), id).changes === 1,
-    inTrash: () => aside.all().map(({ id, name, removed_at: removedAt }) => ({ id, name, removedAt })),
-    bringBack: id => bringBack.run(id).changes === 1,
+    ...trash,
     forget: db.transaction((id: string) => {
-      const there = forget.run(id).changes === 1
+      const there = trash.forget(id)
       if (there) bury.run(id, new Date().toISOString())
       return there
     }),

@@ -7,14 +7,15 @@ import { readOrder } from '../../core/household/plan/readOrder'
 import { type BagList, bagListIn } from './bagList'
 import { database } from './connection'
 import { type Devices, devicesIn } from './devices'
-import { type TrashedDocument, type Repository, repository } from './documents'
+import { type Repository, repository } from './documents'
 import { type Logbook, logbookIn } from './logbook'
 import { type Makes, makesIn } from './makes'
 import type { DocumentTable } from './documentTables'
+import type { Trash } from './trash'
 import { type Versions, versionsIn } from './versions'
 
-/** Everything that is kept in the house, its statements prepared once for the database that is open. */
-interface House {
+/** Everything that is kept, its statements prepared once for the database that is open. */
+interface Library {
   readonly designs: Repository<Design>
   readonly versions: Versions
   readonly bagList: BagList
@@ -26,15 +27,15 @@ interface House {
   readonly devices: Devices
 }
 
-let house: { readonly of: ReturnType<typeof database>, readonly shelves: House } | undefined
+let opened: { readonly of: ReturnType<typeof database>, readonly library: Library } | undefined
 
-function shelves(): House {
+function library(): Library {
   const db = database()
-  if (house?.of !== db) {
+  if (opened?.of !== db) {
     const versions = versionsIn(db)
-    house = {
+    opened = {
       of: db,
-      shelves: {
+      library: {
         versions, designs: repository(db, 'designs', readDesign, versions), bagList: bagListIn(db),
         swatches: repository(db, 'swatches', readSwatch),
         yarns: repository(db, 'yarns', readShelfYarn), orders: repository(db, 'orders', readOrder),
@@ -42,73 +43,35 @@ function shelves(): House {
       },
     }
   }
-  return house.shelves
+  return opened.library
 }
 
-/** The designs kept in the house. */
-export const designs = (): Repository<Design> => shelves().designs
+/** The designs. */
+export const designs = (): Repository<Design> => library().designs
 
 /** Their earlier states. */
-export const versions = (): Versions => shelves().versions
+export const versions = (): Versions => library().versions
 
 /** The list of the bags, and their portraits. */
-export const bagList = (): BagList => shelves().bagList
+export const bagList = (): BagList => library().bagList
 
-/** The swatches kept in the house. */
-export const swatches = (): Repository<SwatchDocument> => shelves().swatches
+/** The swatches. */
+export const swatches = (): Repository<SwatchDocument> => library().swatches
 
 /** The yarn shelf. */
-export const yarns = (): Repository<ShelfYarn> => shelves().yarns
+export const yarns = (): Repository<ShelfYarn> => library().yarns
 
 /** The orders. */
-export const orders = (): Repository<Order> => shelves().orders
+export const orders = (): Repository<Order> => library().orders
 
 /** The bags on the hook. */
-export const makes = (): Makes => shelves().makes
+export const makes = (): Makes => library().makes
 
 /** Facts of the makes, and their photos. */
-export const logbook = (): Logbook => shelves().logbook
+export const logbook = (): Logbook => library().logbook
 
 /** The machines that were let in. */
-export const devices = (): Devices => shelves().devices
+export const devices = (): Devices => library().devices
 
-/** The trash of a sort of documents: they can be brought back or thrown away for good. */
-export interface Aside {
-  readonly inTrash: () => TrashedDocument[]
-  readonly bringBack: (id: string) => boolean
-  readonly forget: (id: string) => boolean
-}
-
-/** Sorts of things that lie aside once thrown away, by the word that they are asked for by. */
-export const ASIDE: Readonly<Record<DocumentTable | 'makes', () => Aside>> = { designs, swatches, yarns, orders, makes }
-
-export type AsideKind = keyof typeof ASIDE
-
-export function isAsideKind(word: string): word is AsideKind {
-  return Object.hasOwn(ASIDE, word)
-}
-
-/** Days that what was thrown away lies aside. */
-export const ASIDE_DAYS = 60
-
-const DAY_MS = 86_400_000
-
-/**
- * The time by a clock that goes on by a day at most from one look to the next: one that is set years ahead by mistake for a while throws
- * nothing away.
- */
-function steady(db: ReturnType<typeof database>, now: Date): number {
-  const noted = db.prepare('SELECT value FROM house WHERE key = \'steady-clock\'').pluck().get()
-  const at = noted === undefined ? now.getTime() : Math.min(now.getTime(), Date.parse(String(noted)) + DAY_MS)
-  db.prepare('INSERT OR REPLACE INTO house (key, value) VALUES (\'steady-clock\', ?)').run(new Date(at).toISOString())
-  return at
-}
-
-/** Throws away for good what has lain aside for so long. Looked at every hour. */
-export function clearAside(now: Date): void {
-  const before = new Date(steady(database(), now) - ASIDE_DAYS * DAY_MS).toISOString()
-  for (const of of Object.values(ASIDE)) {
-    const { inTrash, forget } = of()
-    for (const { id, removedAt } of inTrash()) if (removedAt < before) forget(id)
-  }
-}
+/** The trash of each sort of documents, by the word that it is asked for by. */
+export const TRASHES: Readonly<Record<DocumentTable | 'makes', () => Trash>> = { designs, swatches, yarns, orders, makes }

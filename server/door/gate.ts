@@ -6,7 +6,7 @@ import { hostOf, isLoopback, ownNames } from './address'
  * program's own, or by another site's page, it is turned away; from another machine only those are served that were let in.
  */
 
-/** A door that the program listens at: on this machine alone, or in the house. */
+/** A door that the program listens at: on this machine alone, or in the home network. */
 export interface Door {
   readonly inHouse: boolean
   readonly address: string

@@ -34,7 +34,7 @@ function refuse(response: ServerResponse, status: number, words: string): void {
   response.end(JSON.stringify({ error: true, statusCode: status, message: words }))
 }
 
-/** Whether a machine of the house was let in; while the records are barred nobody can be. */
+/** Whether a machine of the home network was let in; while the records are barred nobody can be. */
 function isLetIn(request: IncomingMessage): boolean {
   const token = tokenIn(request)
   return token !== undefined && devices().knownBy(token, new Date()) !== undefined

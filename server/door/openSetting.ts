@@ -1,7 +1,7 @@
 import { database } from '../db/connection'
 import { RecordsTrouble } from '../db/trouble'
 
-/** Whether the maker opened the program to the house; it stays so until closed, whenever it is started. */
+/** Whether the maker opened the program to the home network; it stays so until closed, whenever it is started. */
 export function isOpenToHouse(): boolean {
   try {
     return database().prepare('SELECT value FROM house WHERE key = \'open-to-house\'').pluck().get() === 'yes'

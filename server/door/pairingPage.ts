@@ -8,8 +8,8 @@ import { Pairing, sameWord, type TryResult } from './pairing'
 import { TryLimiter } from './tryLimiter'
 
 /*
- * The page that a machine of the house sees before it is let in: it asks for the six letters, or for the passphrase where the program was
- * opened by hand. It is whole in itself, since nothing else is answered yet.
+ * The page that a machine of the home network sees before it is let in: it asks for the six letters, or for the passphrase where the
+ * program was opened by hand. It is whole in itself, since nothing else is answered yet.
  */
 
 export const LET_IN = '/let-in'

@@ -97,7 +97,7 @@ export function logbookBrought({ path, bytes }: FileBrought): ImportResult {
   })
 }
 
-/** Keeps one make as one of the house's own; gives its id. */
+/** Keeps one make as one of our own; gives its id. */
 export function makeBrought({ path, bytes }: FileBrought): Reading<{ readonly id: string }> {
   const input = asJson(textOf(bytes))
   if (input === undefined) return { ok: false, problems: [{ field: 'file', message: 'is no JSON: it may be cut short' }] }

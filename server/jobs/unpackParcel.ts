@@ -14,7 +14,7 @@ import { reportingProgress } from './progress'
  * Reading a parcel back: each file on its own, so that one that is broken keeps none of the others out.
  */
 
-/** A file of a parcel: what is in it, and whether the house has the very same; or why it cannot be read. */
+/** A file of a parcel: what is in it, and whether the very same is here; or why it cannot be read. */
 export type ParcelFile = { readonly file: string, readonly name: string } & (
   | { readonly sound: true, readonly content: Content, readonly there: boolean }
   | { readonly sound: false, readonly why: readonly string[] }
@@ -71,7 +71,7 @@ function sorted(value: unknown): unknown {
   return Object.fromEntries(Object.entries(value).sort(([a], [b]) => (a < b ? -1 : 1)).map(([key, inside]) => [key, sorted(inside)]))
 }
 
-/** The signs of everything that the house has. */
+/** The signs of everything that is kept. */
 function signsIn(path: string): Set<string> {
   const db = new Database(path, { readonly: true, fileMustExist: true })
   try {
@@ -97,7 +97,7 @@ function isHollow(bytes: number, packedBytes: number): boolean {
   return bytes > SMALL_BYTES && bytes > MOST_RATIO * packedBytes
 }
 
-/** Reads what a parcel holds against what the house has; nothing is kept yet. */
+/** Reads what a parcel holds against what is kept; nothing is kept yet. */
 export function unpackParcel(path: string, bytes: Uint8Array): ParcelReading {
   let [count, size] = [0, 0]
   let packed: Record<string, Uint8Array>

@@ -1,5 +1,5 @@
 import { barredFor, database, databasePath, isAlone, lookAfterFile, unsettledRecords } from '../db/connection'
-import { clearAside } from '../db/repositories'
+import { emptyTrash } from './emptyTrash'
 import { RecordsTrouble } from '../db/trouble'
 import { learnMissing } from '../jobs/factsQueue'
 import { drawAhead } from '../jobs/portraits'
@@ -9,7 +9,7 @@ import { copiesOf, lastChange } from './copies'
 import { watchdog } from './watchdog'
 
 /*
- * The house's own chores: copying the records once a day, clearing what has lain aside long enough, looking after the file, drawing ahead.
+ * The program's own chores: copying the records once a day, emptying the trash, looking after the file, drawing ahead.
  */
 
 const HOUR_MS = 3_600_000
@@ -30,7 +30,7 @@ export async function copyIfDue(now: Date, oldEnoughMs: number): Promise<string 
 function quietly(chore: () => unknown): void {
   // A chore that cannot be done now is tried again; what stands in its way is told by the next thing that is saved.
   void Promise.resolve().then(chore).catch((error: unknown) => {
-    process.stderr.write(`a chore of the house failed: ${error instanceof RecordsTrouble ? error.words : (error as Error).name}\n`)
+    process.stderr.write(`a chore failed: ${error instanceof RecordsTrouble ? error.words : (error as Error).name}\n`)
   })
 }
 
@@ -38,10 +38,10 @@ const LOOK_MS = 2_000
 /** Begins the chores; returns what ends them. */
 export function beginChores(): () => void {
   quietly(() => copyIfDue(new Date(), HOUR_MS))
-  quietly(() => clearAside(new Date()))
+  quietly(() => emptyTrash(new Date()))
   const timers = [
     setInterval(() => quietly(() => copyIfDue(new Date(), DAILY_MS)), HOUR_MS / 2),
-    setInterval(() => quietly(() => clearAside(new Date())), HOUR_MS),
+    setInterval(() => quietly(() => emptyTrash(new Date())), HOUR_MS),
     setInterval(() => quietly(() => {
       if (barredFor()?.code === 'full' || isAlone()) openOnceThereIsRoom()
       lookAfterFile()

@@ -40,6 +40,10 @@ function keepBeside(path: string, now: Date): string {
 const LATER = (table: string) =>
   `excluded.revision > ${table}.revision OR (excluded.revision = ${table}.revision AND excluded.removed_at IS NOT ${table}.removed_at)`
 
+/** Progress as it is kept now: before migration 9 its words alone said that a make was finished. */
+const PROGRESS_NOW = `iif(json_valid(@progress) AND json_extract(@progress, '$.words') IS 'Finished',
+      json_set(@progress, '$.finished', json('true')), @progress)`
+
 /** How a table's rows are brought over: those that are not there, or are there in an earlier state. */
 const BROUGHT: Readonly<Record<string, string>> = {
   ...Object.fromEntries(Object.values(DOCUMENT_TABLES).map(table => [
@@ -50,7 +54,7 @@ const BROUGHT: Readonly<Record<string, string>> = {
         updated_at = excluded.updated_at, removed_at = excluded.removed_at WHERE ${LATER(table)}`,
   ])),
   makes: `INSERT INTO makes (id, name, progress, bag, created_at, updated_at, removed_at)
-    VALUES (@id, @name, @progress, @bag, @created_at, @updated_at, @removed_at)
+    VALUES (@id, @name, ${PROGRESS_NOW}, @bag, @created_at, @updated_at, @removed_at)
     ON CONFLICT (id) DO UPDATE SET progress = excluded.progress, updated_at = excluded.updated_at, removed_at = excluded.removed_at
       WHERE excluded.updated_at > makes.updated_at
         OR (excluded.updated_at = makes.updated_at AND excluded.removed_at IS NOT makes.removed_at)`,

@@ -8,7 +8,7 @@ import { type Claim, claim, ownerWords } from './owner'
 import type { SalvageResult } from './salvage'
 
 /*
- * How the house begins: it claims the records, opens them, or says why it cannot; and how they are replaced while it goes on.
+ * How the program begins: it claims the records, opens them, or says why it cannot; and how they are replaced while it goes on.
  */
 
 /** How it began: with nothing to say, or with words; and whether the program goes on, to say them on the page. */

@@ -1,4 +1,5 @@
 import type { Problem, Reading } from '../../core/bag/design/read'
+import type { DocumentWord } from '../db/documentTables'
 import { problemLines } from '../../core/bag/design/problem'
 
 /** More than a few are listed apart. */
@@ -22,7 +23,7 @@ export function soundOr422<D>(reading: Reading<D>): D {
 }
 
 /** Answers 404. */
-export function refuseUnknown(what: 'design' | 'swatch' | 'yarn' | 'order' | 'make' | 'copy' | 'device' | 'version' | 'photo'): never {
+export function refuseUnknown(what: DocumentWord | 'make' | 'copy' | 'device' | 'version' | 'photo'): never {
   throw createError({ statusCode: 404, statusMessage: 'Not here', message: `There is no such ${what} here; it may have been deleted.` })
 }
 
@@ -32,7 +33,7 @@ export function refuseGone(what: 'make'): never {
 }
 
 /** Answers 409 to a save that started from an older state than the one kept. */
-export function refuseOvertaken(what: 'design' | 'swatch' | 'yarn' | 'order'): never {
+export function refuseOvertaken(what: DocumentWord): never {
   throw createError({
     statusCode: 409, statusMessage: 'Overtaken',
     message: `This ${what} was changed elsewhere, in another window perhaps. Open it anew to see that, or keep yours as a copy.`,

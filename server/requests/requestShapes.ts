@@ -4,7 +4,7 @@ import { validateSync } from 'class-validator'
 import type { H3Event } from 'h3'
 import { LRUCache } from 'lru-cache'
 import { OneOf, Text, Whole, Word } from '../../core/bag/design/rules'
-import { DAY_PATTERN, isDay } from '../../core/household/plan/days'
+import { DAY_FORM, isDay } from '../../core/household/plan/days'
 import { EXPORTS, type ExportAs } from '../../core/readers/export/exportDraft'
 import type { Terms } from '../../core/things/stitch/dictionary'
 import { REPEAT_STYLES, type RepeatStyle } from '../../core/readers/words/openingWords'
@@ -42,7 +42,7 @@ export class ShelfQuery {
 /** Where and when a maker is: their time zone, and the day it is there. */
 class WhenAsked {
   @Text(1, 64) zone: string = 'UTC'
-  @Word({ source: DAY_PATTERN, message: 'must be a day such as 2026-12-05' }) on: string = new Date().toISOString().slice(0, 10)
+  @Word(DAY_FORM) on: string = new Date().toISOString().slice(0, 10)
 }
 
 /** Request for the context of some orders. */

@@ -3,12 +3,16 @@ import fc from 'fast-check'
 import { describe, expect, it, vi } from 'vitest'
 import { beginBase, formOf } from '../../core/parts/base/base'
 import { elevation } from '../../core/readers/chart/elevation'
+import { BANDS } from '../../core/parts/band/kinds'
+import { FLAT_KINDS } from '../../core/parts/flat/kinds'
 import { frontOf } from '../../core/readers/chart/frontView'
 import { handleFronts } from '../../core/readers/chart/handles'
 import { markPath } from '../../core/readers/chart/marks'
 import { asSvg } from '../../core/readers/chart/svg'
 import type { Design } from '../../core/bag/design/design'
+import { BAG_FIELDS } from '../../core/bag/design/bagFields'
 import { DESIGN_FIELDS } from '../../core/bag/design/fields'
+import { mergedDesign } from '../../core/bag/design/merge'
 import { readDesign } from '../../core/bag/design/read'
 import { designSchema } from '../../core/bag/design/schema'
 import { keptOf } from '../../core/bag/design/stacking'
@@ -39,8 +43,12 @@ import { anyKind } from '../arbitraries/fromFields'
 type Index = Readonly<Record<string, readonly unknown[]>>
 
 vi.mock('../../core/parts/wall/kinds', async (original) => {
-  const [{ bricks }, { ringLoop }] = [await import('./bricks'), await import('./ringLoop')]
-  return { WALL_KINDS: [...(await original<Index>()).WALL_KINDS!, bricks, ringLoop] }
+  const [{ bricks }, { ringLoop }, { pegs }] = [await import('./bricks'), await import('./ringLoop'), await import('./pegs')]
+  return { WALL_KINDS: [...(await original<Index>()).WALL_KINDS!, bricks, ringLoop, pegs] }
+})
+vi.mock('../../core/bag/design/bagFields', async (original) => {
+  const real = await original<{ BAG_FIELDS: object }>()
+  return { ...real, BAG_FIELDS: { ...real.BAG_FIELDS, felted: (await import('./felted')).felted } }
 })
 vi.mock('../../core/parts/base/forms', async original => ({
   BASE_FORMS: [...(await original<Index>()).BASE_FORMS!, (await import('./strip')).strip],
@@ -51,6 +59,8 @@ vi.mock('../../core/things/stitch/stitches', async original => ({
 vi.mock('../../core/readers/export/kinds', async original => ({
   EXPORT_KINDS: [...(await original<Index>()).EXPORT_KINDS!, (await import('./counts')).counts],
 }))
+
+const bySchema = new Ajv({ strict: false }).compile(designSchema())
 
 const rim: WallSpec = { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main' }
 const like = { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 9, heightCm: 12 } as const
@@ -77,7 +87,6 @@ describe('a band and a handle added in one file each', () => {
   it('are in the document: what they leave out is filled in, what they may not be is refused, the schema agrees', () => {
     const bag = JSON.parse(JSON.stringify(exercise())) as { wall: Record<string, unknown>[] }
     expect(bag.wall[1]).toMatchObject({ kind: 'bricks', long: 3 })
-    const bySchema = new Ajv({ strict: false }).compile(designSchema())
     expect(bySchema(bag)).toBe(true)
     const wrong = { ...bag, wall: [bag.wall[0], { ...bag.wall[1], long: 13 }] }
     const reading = readDesign(wrong)
@@ -170,5 +179,45 @@ describe('an export added in one file', () => {
     const { body, extension } = exportDraft(draft(newDesign('Pouch')), 'counts' as never, 'us')
     expect(extension).toBe('counts.txt')
     expect(body).toMatch(/^1\t6\n2\t12\n/)
+  })
+})
+
+describe('a band that goes in rows', () => {
+  it('is a band of flat pieces too, by saying how', () => {
+    expect(FLAT_KINDS.map(({ kind }) => kind)).toEqual(expect.arrayContaining(BANDS.filter(band => band.inRows).map(({ kind }) => kind)))
+    expect(FLAT_KINDS.map(({ kind }) => kind as string)).not.toContain('groups')
+  })
+})
+
+describe('an edging added in one file', () => {
+  it('is worked on a mouth, asked for what it asks, and told in words', () => {
+    const bag = exercise()
+    const edging = beginPart('pegs', keptOf(bag, rim, 40))
+    const drafted = draft({ ...bag, wall: [...bag.wall.slice(0, 1), { ...edging, id: 'part-4' }] })
+    expect(drafted.findings.filter(({ weight }) => weight === 'stop')).toEqual([])
+    expect(asText(patternOf(drafted, 'us'))).toMatch(/\[sc in next 3 sts, ch 5, sk next st\] \d+ times/)
+  })
+})
+
+describe('a field of the bag added as one declaration', () => {
+  const felted = { ...exercise(), felted: { shrinksPercent: 30 } } as Design
+
+  it('is kept, left out, refused where it is wrong, described, and asked', () => {
+    const reading = readDesign(JSON.parse(JSON.stringify(felted)))
+    expect(reading).toMatchObject({ ok: true, document: { felted: { shrinksPercent: 30 } } })
+    expect(readDesign(exercise())).toMatchObject({ ok: true })
+    const wrong = readDesign({ ...felted, felted: { shrinksPercent: 61 } })
+    expect(!wrong.ok && wrong.problems).toEqual([{ field: 'felted.shrinksPercent', message: 'must be a whole number from 1 to 60' }])
+    expect([bySchema(JSON.parse(JSON.stringify(felted))), bySchema({ ...felted, felted: { shrinksPercent: 61 } })]).toEqual([true, false])
+    expect(Object.values(formatTables()).join('')).toContain('`felted`')
+    const asked = rowsOf(BAG_FIELDS, felted).flat().find(({ name }) => name === 'felted')!
+    const now = { gauge: gaugeOf(felted.gauge) }
+    expect(answersTo(asked, felted, now).map(({ name, chosen }) => [name, chosen])).toEqual([['left as it is', false], ['felted', true]])
+  })
+
+  it('is among the random designs of the tests, and is put together like any other', () => {
+    expect(fc.sample(anyDesign, { ...SEED, numRuns: 60 }).some(design => 'felted' in design)).toBe(true)
+    const base = exercise()
+    expect(mergedDesign(base, felted, { ...base, name: 'Theirs' })).toMatchObject({ name: 'Theirs', felted: { shrinksPercent: 30 } })
   })
 })

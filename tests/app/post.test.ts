@@ -53,8 +53,8 @@ afterEach(() => {
 
 async function page() {
   const box = await import('~/keeping/makeJournal')
-  const { Post } = await import('~/keeping/post')
-  const states: import('~/keeping/post').PostState[] = []
+  const { Post } = await import('~/keeping/send/post')
+  const states: import('~/keeping/send/post').PostState[] = []
   const events: [string, readonly MakeEvent[]][] = []
   const gone: string[] = []
   const post = new Post({

@@ -69,7 +69,7 @@ describe('an edit', () => {
     const { saving, rename } = await opened()
     rename('One')
     await pass(355)
-    expect(saving.state).toBe('saving')
+    expect(saving.state).toBe('sending')
     rename('Two')
     await pass(1_000)
     expect(saves.map(({ revision, document }) => [revision, document.name])).toEqual([[1, 'One'], [2, 'Two']])
@@ -198,7 +198,7 @@ describe('a bag that was saved elsewhere', () => {
     rename('Mine')
     await pass(1_000)
     expect(saving.state).toBe('overtaken')
-    expect(saving.trouble[0]).toContain('thrown away elsewhere')
+    expect(saving.trouble[0]).toContain('deleted elsewhere')
   })
 })
 

@@ -1,6 +1,6 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { StoredBag } from '~/keeping/bagStorage'
-import { newSave, sendLeft, sendSave } from '~/keeping/sendBag'
+import { sendLeft, sendSave } from '~/keeping/send/sendBag'
 import { newDesign } from '../../core/bag/design/starter'
 
 /*
@@ -32,6 +32,7 @@ function script(...replies: Reply[]): void {
 const base = newDesign('Base')
 const kept = (revision: number): Reply => ({ status: 200, body: { revision } })
 const theirs = (revision: number, document: object): Reply => ({ status: 200, body: { revision, document } })
+const save = (design: typeof base) => ({ save: 'some-id', design })
 const CONFLICT: Reply = { status: 409 }
 const left = (over: Partial<StoredBag> = {}): StoredBag => ({
   id: 'one', revision: 4, base, design: { ...base, name: 'Mine' }, unsaved: true, history: { past: [], future: [] }, at: 1, ...over,
@@ -41,9 +42,9 @@ beforeEach(() => void (asked.length = 0))
 
 describe('a save that is sent', () => {
   it.each([
-    [{ status: 200, body: { revision: 5 } }, { is: 'kept', revision: 5 }],
+    [{ status: 200, body: { revision: 5 } }, { is: 'kept', body: { revision: 5 } }],
     [{ status: 409 }, { is: 'overtaken' }],
-    [{ status: 404 }, { is: 'gone' }],
+    [{ status: 404 }, { is: 'unknown' }], [{ status: 410 }, { is: 'gone' }],
     [{ status: 422, body: { message: 'No.' } }, { is: 'refused', words: ['No.'] }],
     [{ status: 422, body: { data: { problems: [{ field: 'name', message: 'too long' }] } } }, { is: 'refused', words: ['name: too long'] }],
     [{ status: 413, body: { message: 'Too large.' } }, { is: 'refused', words: ['Too large.'] }],
@@ -52,7 +53,7 @@ describe('a save that is sent', () => {
     ['no answer', { is: 'away', words: [expect.stringContaining('does not answer')] }],
   ] as const)('comes to what was answered: %j', async (reply, answer) => {
     script(reply)
-    expect(await sendSave('one', 4, newSave(base))).toEqual(answer)
+    expect(await sendSave('one', 4, save(base))).toEqual(answer)
   })
 })
 
@@ -92,7 +93,7 @@ describe('a bag left unsaved', () => {
 
   it('that was overtaken where both changed the same is left as it is, and says so', async () => {
     script(CONFLICT, theirs(7, { ...base, name: 'Theirs' }))
-    const bag = await sendLeft(left({ sent: newSave({ ...base, name: 'Mine' }) }))
+    const bag = await sendLeft(left({ sent: save({ ...base, name: 'Mine' }) }))
     expect(bag).toMatchObject({ why: 'overtaken', unsaved: true, revision: 4, design: { name: 'Mine' } })
     expect(bag.sent).toBeUndefined()
   })

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import type { Contents } from '../../core/parts/contents/contents'
-import { DESIGN_VERSION, type Design } from '../../core/bag/design/design'
+import type { Design } from '../../core/bag/design/design'
+import { DESIGN_VERSION } from '../../core/bag/design/versions'
 import { STRETCH_FIELDS } from '../../core/bag/design/bagFields'
 import { DESIGN_FIELDS } from '../../core/bag/design/fields'
 import { stacked } from '../../core/bag/design/partIds'

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
-import { DESIGN_VERSION, type Design } from '../../core/bag/design/design'
+import type { Design } from '../../core/bag/design/design'
+import { DESIGN_VERSION } from '../../core/bag/design/versions'
 import { MOST_BANDS } from '../../core/bag/design/documentFields'
 import { DESIGN_FIELDS } from '../../core/bag/design/fields'
 import { stacked } from '../../core/bag/design/partIds'

@@ -46,7 +46,7 @@ const SCREENS: readonly { readonly name: string, readonly to: (bag: string) => s
   { name: 'an address that leads nowhere', to: () => '/nowhere', wait: 'h1' },
 ]
 
-test.use({ expected: [[/404/, /Page not found/], { option: true }] })
+test.use({ expected: [[/404/, /Page not found/], { scope: 'test' }] })
 
 for (const [size, width, height] of [['a laptop', 1280, 800], ['a phone', 390, 844]] as const) {
   test(`every screen on ${size} passes the rules of WCAG 2.2 AA`, async ({ page, request }) => {

@@ -54,6 +54,7 @@ test('export, delete, bring in again: the same draft', async ({ page, request })
   await page.getByRole('button', { name: 'Download' }).click()
   const [file] = await Promise.all([page.waitForEvent('download'), page.getByText('The bag itself').click()])
   expect(file.suggestedFilename()).toBe('travelling-pouch.design.json')
+  await expect(page.getByRole('status').filter({ hasText: 'Saved: The bag itself' })).toBeVisible()
   const path = await file.path()
   expect(JSON.parse(readFileSync(path, 'utf8'))).toMatchObject({ fairHollow: 'design', version: 4, name: 'Travelling pouch' })
 
@@ -75,7 +76,7 @@ test('a deleted bag can be brought back', async ({ page, request }) => {
   await freshBag(request, 'Regretted pouch')
   await page.goto('/')
   await page.getByRole('button', { name: 'Delete Regretted pouch' }).click()
-  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await page.getByRole('button', { name: 'Restore' }).click()
   await expect(page.getByRole('heading', { name: 'Regretted pouch' })).toBeVisible()
 })
 
@@ -280,4 +281,44 @@ test('what is found leads to where it is asked, from the whole bag to the field'
   await page.keyboard.press('Control+a')
   await page.keyboard.type('10')
   await expect(narrow).toBeHidden()
+})
+
+test('the drawing: closer about the pointer, moved by a drag that picks no part, and whole again', async ({ page, request }) => {
+  const id = await freshBag(request, 'Looked at pouch', { gauge: swatch })
+  await page.goto(`/bags/${id}`)
+  const canvas = page.locator('.canvas')
+  const floor = canvas.locator('svg > g.floor')
+  const spot = async () => {
+    const [, x, y, scale] = /translate\((.+?) (.+?)\) scale\((.+?)\)/.exec((await floor.getAttribute('transform'))!)!
+    return { x: Number(x), y: Number(y), scale: Number(scale) }
+  }
+  const box = (await canvas.boundingBox())!
+  const whole = await spot()
+  // The middle of the floor stays under the pointer.
+  await page.mouse.move(box.x + whole.x, box.y + whole.y)
+  // What enlarges it is fetched when the pointer comes.
+  await expect(async () => {
+    await page.mouse.wheel(0, -400)
+    expect((await spot()).scale / whole.scale).toBeGreaterThan(1.5)
+  }).toPass()
+  const near = await spot()
+  expect(near.x).toBeCloseTo(whole.x, 0)
+  expect(near.y).toBeCloseTo(whole.y, 0)
+
+  await page.mouse.down()
+  await page.mouse.move(box.x + whole.x + 40, box.y + whole.y + 30, { steps: 4 })
+  await page.mouse.up()
+  const moved = await spot()
+  expect(moved.x).toBeCloseTo(near.x + 40, 0)
+  expect(moved.y).toBeCloseTo(near.y + 30, 0)
+  await expect(page.locator('nav.labels [aria-pressed=true]')).toHaveCount(0)
+
+  // However far it is dragged, its edge stays at the box's.
+  await page.mouse.move(box.x + moved.x, box.y + 20)
+  await page.mouse.down()
+  await page.mouse.move(box.x + moved.x, box.y + box.height - 10, { steps: 4 })
+  await page.mouse.up()
+  expect((await spot()).y).toBeCloseTo(whole.y * moved.scale / whole.scale, 0)
+  await page.getByRole('button', { name: 'The whole drawing' }).click()
+  expect(await spot()).toEqual(whole)
 })

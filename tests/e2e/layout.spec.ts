@@ -77,7 +77,7 @@ test('at the hook: counts, tape, scales, seam', async ({ page, request }) => {
 })
 
 test.describe('screens to read', () => {
-  test.use({ expected: [[/404/, /Page not found/], { option: true }] })
+  test.use({ expected: [[/404/, /Page not found/], { scope: 'test' }] })
 
   test('lists, patterns, makes, the logbook, where the hook goes', async ({ page, request }) => {
     test.setTimeout(180_000)

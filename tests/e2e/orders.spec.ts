@@ -155,6 +155,6 @@ test('a bag that is finished fills its order; an order is closed, thrown away an
   await expect(page.getByText('This order is closed')).toBeVisible()
   await page.getByRole('link', { name: 'Orders' }).last().click()
   await page.getByRole('button', { name: 'Delete Two for a friend' }).click()
-  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await page.getByRole('button', { name: 'Restore' }).click()
   await expect(page.getByRole('link', { name: 'Two for a friend', exact: true })).toBeVisible()
 })

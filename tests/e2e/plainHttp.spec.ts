@@ -1,11 +1,12 @@
 import { expect, test } from './program'
+import { CHROMIUM } from '../../scripts/chromium.mjs'
 import { freshBag } from './bag'
 import { logOf, takeUp, withoutQuestions } from './hookSteps'
 
 /** A name that leads to this machine, but that browsers trust as little as any on the home network. */
 test.use({
   launchOptions: {
-    executablePath: '/usr/bin/chromium',
+    executablePath: CHROMIUM,
     args: ['--no-sandbox', '--disable-gpu', '--host-resolver-rules=MAP phone.test 127.0.0.1'],
   },
 })

@@ -1,4 +1,4 @@
-import { DESIGN_VERSION } from '../../core/bag/design/design'
+import { DESIGN_VERSION } from '../../core/bag/design/versions'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { networkInterfaces, tmpdir } from 'node:os'
 import { join } from 'node:path'

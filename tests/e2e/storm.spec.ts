@@ -121,7 +121,8 @@ test('what the disk would not take is not said to be kept, and is kept once it d
   writeFileSync(join(folder, 'disk-fails'), '')
   const refused = (await save('meanwhile'))!
   expect(refused.status).toBe(503)
-  expect(JSON.parse(refused.body)).toMatchObject({ data: { trouble: 'io' }, message: expect.stringContaining('The disk failed') as string })
+  const message = expect.stringContaining('The disk failed') as unknown
+  expect(JSON.parse(refused.body)).toMatchObject({ data: { trouble: 'io' }, message })
   // Sent again it is known, and not kept all the same.
   expect((await save('meanwhile'))!.status).toBe(503)
   rmSync(join(folder, 'disk-fails'))
@@ -194,13 +195,18 @@ test('nobody stands still: an order of 20,000 bags, a logbook of 200,000 taps, e
     // Work alone counts, where the system tells it: another program's share of the machine is no fault of this one.
     return all.filter(({ workMs = 0 }) => workMs > MOST_WORK_MS)
   }
-  /** Does something, twice if the thread stood still: memory is collected when it is, work of ours is there each time. */
+  /**
+   * Does something, up to three times while the thread stands still: memory is collected when it is, and a machine that lends us half a
+   * processor counts its own pauses as our work; work of ours is there each time.
+   */
   const step = async (what: string, work: () => Promise<unknown>) => {
-    await work()
-    if ((await stalls()).length === 0) return
-    await work()
-    for (const { ms, workMs, during } of await stalls())
-      stood.push(`${what}: ${workMs!.toFixed(0)} of ${ms.toFixed(0)} ms, ${during.join()}`)
+    let found: Awaited<ReturnType<typeof stalls>> = []
+    for (let i = 0; i < 3; i++) {
+      await work()
+      found = await stalls()
+      if (found.length === 0) return
+    }
+    for (const { ms, workMs, during } of found) stood.push(`${what}: ${workMs!.toFixed(0)} of ${ms.toFixed(0)} ms, ${during.join()}`)
   }
   const [{ document: order }] = await get<[{ document: { bags: object[] } }]>('/api/orders')
   const huge = { ...order, name: 'Huge', bags: Array.from({ length: 40 }, () => ({ ...order.bags[0], count: 500 })) }

@@ -10,7 +10,7 @@ import { OwnServer } from './ownServer'
  * thousand taps in a minute (TAPS). What happens when is told by a seed.
  */
 
-const TAPS = Number(process.env.TAPS ?? 240)
+const TAPS = Number(process.env.TAPS ?? 120)
 const PORT = 3179
 
 /** Numbers by chance from a seed (mulberry32). */
@@ -49,7 +49,7 @@ test('every tap is kept once: server killed, page reloaded, another device witho
 
   let [taps, otherTaps, reloads] = [0, 0, 0]
   const killing = (async () => {
-    for (let kills = 0; kills < Math.max(4, TAPS / 60); kills++) {
+    for (let kills = 0; kills < Math.max(3, TAPS / 60); kills++) {
       await rest(300 + random() * 1500)
       await server.kill()
       await rest(200 + random() * 900)

@@ -39,7 +39,7 @@ test('a yarn is entered with its balls, found again, changed, thrown away and br
   await page.getByRole('textbox', { name: 'Search' }).fill('rowan')
   await page.getByRole('button', { name: 'Delete rowan red cotton, DK' }).click()
   await expect(mine).toHaveCount(0)
-  await page.getByRole('button', { name: 'Bring it back' }).click()
+  await page.getByRole('button', { name: 'Restore' }).click()
   await expect(mine).toHaveCount(1)
 })
 

@@ -35,8 +35,7 @@ export function onTheHook(plan: Design): { readonly hand: InHand, readonly state
 }
 
 function kindOfPart({ from }: DraftPart): string {
-  if (from.in === 'base') return `base: ${from.spec.form}`
-  return from.in === 'turnUp' ? 'turn-up' : from.spec.kind
+  return from.base ? `base: ${from.base.form}` : from.wall?.kind ?? 'turn-up'
 }
 
 /** How many stitches one turn of a round's repeat makes, where it has one: what is lost where a whole repeat is. */
@@ -94,7 +93,7 @@ function stitchesOf({ worked: { stitches, loops } }: Draft['rounds'][number]): s
 
 /** Whether the straight sides of an oval floor are left plain: nothing is added or taken away between their markers. */
 function sidesStayPlain(part: DraftPart, from: number): boolean {
-  if (part.from.in !== 'base' || part.from.spec.form !== 'oval') return true
+  if (part.from.base?.form !== 'oval') return true
   return part.rounds.every(({ edge }, i) => {
     const marks = part.markers?.[i]
     if (i < from || marks?.length !== 4) return true

@@ -74,7 +74,7 @@ describe('a starting chain that counts', () => {
 
   it('stands on a chain of the foundation that is named, where more goes into it', () => {
     const base: Design['base'] = {
-      form: 'circle', stitch: 'dc', increases: 12, size: { pin: { rounds: 2 } }, start: 'chain', placing: 'shifted', increaseAt: 'last',
+      form: 'circle', stitch: 'dc', increases: 12, size: { pin: { rounds: 2 } }, start: 'chain', placing: 'staggered', increaseAt: 'last',
       colour: 'main',
     }
     expect(wordsOf(bag({ rounds, base }))[0]).toBe(

@@ -58,7 +58,7 @@ test.describe('without a network', () => {
       await expect(page.locator('[data-post]')).toHaveAttribute('data-post', 'away')
       pictures.push(await page.screenshot())
       await page.unroute('**/api/**')
-      const small = width > 1000 ? [800, 500, 2] as const : [312, 675, 4] as const
+      const small: readonly [number, number, number] = width > 1000 ? [800, 500, 2] : [312, 675, 4]
       await sideBySide(page, name, pictures, ...small)
     })
   }

@@ -38,7 +38,7 @@ function byLooking(db: Database.Database): Map<string, string> {
   const designs = db.prepare('SELECT * FROM designs').all() as Bag[]
   return new Map(designs.map(({ id, name, document, removed_at: removed, portrait }) => {
     const own = makes.filter(make => (make.bag === null ? make.name === name : make.bag === id))
-    const isDone = ({ progress }: { progress: string | null }) => /"Finished"/.test(progress ?? '')
+    const isDone = ({ progress }: { progress: string | null }) => (JSON.parse(progress ?? '{}') as { finished?: boolean }).finished === true
     const hand = own.filter(make => !isDone(make)).sort((a, b) => (a.updated_at < b.updated_at ? 1 : -1))[0]
     const ordered = orders.filter(lines => lines.some(line => (line.bag ? line.bag === id : line.name === name))).length
     const { note = '', tags = '' } = JSON.parse(document) as { note?: string, tags?: string }
@@ -61,7 +61,7 @@ const TABLES = ['designs', 'makes', 'orders'] as const
 const deed = fc.record({
   does: fc.constantFrom('design', 'save', 'portrait', 'remove', 'back', 'forget', 'make', 'work', 'order', 'reorder'),
   of: which, table: fc.constantFrom(...TABLES), name, byName: fc.boolean(), note: fc.constantFrom('', 'lined'),
-  words: fc.constantFrom('Round 3 of 9', 'Finished'),
+  finished: fc.boolean(),
   lines: fc.array(fc.record({ of: which, name, byName: fc.boolean() }), { maxLength: 3 }),
 })
 type Deed = typeof deed extends fc.Arbitrary<infer D> ? D : never
@@ -89,7 +89,7 @@ function doing(db: Database.Database): (deed: Deed) => void {
     make: one => run('INSERT INTO makes (id, name, bag, created_at, updated_at) VALUES (?, ?, ?, ?, ?)',
       `m${++clock}`, one.name, one.byName ? null : idOf('designs', one.of), now(), now()),
     work: one => run('UPDATE makes SET progress = ?, updated_at = ? WHERE id = ?',
-      JSON.stringify({ words: one.words }), now(), idOf('makes', one.of)),
+      JSON.stringify({ words: 'Round 3 of 9', ...(one.finished ? { finished: true } : {}) }), now(), idOf('makes', one.of)),
     order: one => run('INSERT INTO orders (id, name, document, created_at, updated_at) VALUES (?, \'O\', ?, \'1\', \'1\')',
       `o${++clock}`, documentOf(one)),
     reorder: one => run('UPDATE orders SET document = ? WHERE id = ?', documentOf(one), idOf('orders', one.of)),

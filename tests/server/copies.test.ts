@@ -200,7 +200,11 @@ describe('damaged records', () => {
     for (let i = 0; i < 300; i++) designs.add({ ...newDesign(`Filler ${i}`), note: 'x'.repeat(900) })
     const copy = copyAll(db, path, 'daily', minute(0))
     db.prepare('INSERT INTO design_versions VALUES (?, 1, ?, ?)').run(first.id, JSON.stringify(newDesign('Before')), '2026')
-    db.prepare('INSERT INTO makes (id, name, created_at, updated_at) VALUES (\'m\', \'Make\', ?, ?)').run('2026', '2026')
+    const make = db.prepare('INSERT INTO makes (id, name, progress, created_at, updated_at) VALUES (?, \'Make\', ?, ?, ?)')
+    const progress = (words: string) => JSON.stringify({ round: 1, of: 1, share: 1, words })
+    // As the program before the ninth migration wrote it.
+    for (const [id, words] of [['m', 'Finished'], ['n', 'Round 1 of 1']] as const) make.run(id, progress(words), '2026', '2026')
+    make.run('o', null, '2026', '2026')
     db.prepare('INSERT INTO make_photos VALUES (\'m\', ?, ?)').run(Buffer.from('a picture'), '2026')
     db.prepare('INSERT INTO devices VALUES (\'d\', \'my phone\', \'hash\', ?, ?)').run('2026', '2026')
     designs.remove(second.id)
@@ -213,6 +217,8 @@ describe('damaged records', () => {
     expect(db.prepare('SELECT count(*) FROM design_versions').pluck().get()).toBe(1)
     expect(db.prepare('SELECT jpeg FROM make_photos').pluck().get()).toEqual(Buffer.from('a picture'))
     expect(db.prepare('SELECT name FROM devices').pluck().all()).toEqual(['my phone'])
+    expect(makesIn(db).list().map(({ id, progress: far }) => [id, far?.finished]).sort())
+      .toEqual([['m', true], ['n', undefined], ['o', undefined]])
     expect(designs.find(second.id)).toBeUndefined()
     // Five pages of 4096 bytes hold a few bags of two kilobytes each.
     expect(lost).toBeGreaterThan(0)

@@ -156,16 +156,16 @@ describe('the list of bags', () => {
     const made = ['Draft', 'On the hook', 'Made', 'Promised'].map(name =>
       designs.add({ ...newDesign(name), ...(name === 'Draft' ? { tags: 'market, gift for Wren' } : {}) }).id)
     const makes = makesIn(db)
-    for (const [at, words] of [[1, 'Round 3 of 9'], [2, 'Finished']] as const) {
+    for (const [at, words, finished] of [[1, 'Round 3 of 9', undefined], [2, 'Done', true]] as const) {
       const log = new MakeLog()
       const started = eventOf(log, { do: 'started', bag: made[at]!, plan: newDesign('Plan') }, { id: `make.${at}`, at: 1_700_000_000_000 })
-      makes.keep(`make-${at}`, [started], { round: 3, of: 9, share: 1 / 3, words })
+      makes.keep(`make-${at}`, [started], { round: 3, of: 9, share: 1 / 3, words, ...(finished ? { finished } : {}) })
     }
     // One that came as a file knows its bag by name.
     const brought = eventOf(new MakeLog(), { do: 'started', plan: newDesign('Draft') }, { id: 'make.3', at: 1_700_000_000_000 })
-    makes.keep('make-3', [brought], { round: 9, of: 9, share: 1, words: 'Finished' })
+    makes.keep('make-3', [brought], { round: 9, of: 9, share: 1, words: 'Done', finished: true })
     makes.remove('make-3')
-    makes.keep('make-4', [{ ...brought, id: 'make.4' }], { round: 9, of: 9, share: 1, words: 'Finished' })
+    makes.keep('make-4', [{ ...brought, id: 'make.4' }], { round: 9, of: 9, share: 1, words: 'Done', finished: true })
     const order = { name: 'Fair', bags: [{ bag: made[3], name: 'Promised', number: 2 }] }
     repository(db, 'orders', document => ({ ok: true, document: document as typeof order })).add(order)
     const inGroup = (group: BagGroup) => list.page({ find: '', order: 'name', from: 0, group }).bags.map(({ name }) => name)

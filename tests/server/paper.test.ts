@@ -78,13 +78,13 @@ describe('a parcel', () => {
   it('holds the document, the pattern in every form, the table and the chart, and is the same every time', async () => {
     const { drafted, pdf } = write(demoDesigns()[0]!.design)
     const bytes = await pdf
-    const parcel = parcelOf(drafted, bytes, 'us', 'brackets')
+    const parcel = parcelOf(drafted, bytes, 'us', 'brackets', {})
     const files = unzipSync(new Uint8Array(parcel))
     expect(Object.keys(files).sort()).toEqual([
       'bag.design.json', 'pattern.csv', 'pattern.draft.json', 'pattern.md', 'pattern.pdf', 'pattern.svg', 'pattern.txt',
     ])
     expect(JSON.parse(strFromU8(files['bag.design.json']!))).toEqual(JSON.parse(JSON.stringify(drafted.design)))
     expect(Buffer.from(files['pattern.pdf']!).equals(bytes)).toBe(true)
-    expect(parcel.equals(parcelOf(drafted, bytes, 'us', 'brackets'))).toBe(true)
+    expect(parcel.equals(parcelOf(drafted, bytes, 'us', 'brackets', {}))).toBe(true)
   })
 })

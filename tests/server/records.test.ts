@@ -1,14 +1,16 @@
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import Database from 'better-sqlite3'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
-import { DESIGN_VERSION } from '../../core/bag/design/design'
+import { DESIGN_VERSION } from '../../core/bag/design/versions'
 import { readDesign } from '../../core/bag/design/read'
 import { newDesign } from '../../core/bag/design/starter'
 import { draft } from '../../core/bag/draft/draft'
 import { open } from '../../server/db/connection'
 import { DEMO_DESIGNS, layOutDemoWorld } from '../../server/db/demoWorld'
 import { repository } from '../../server/db/documents'
+import { makesIn } from '../../server/db/makes'
 import { migrate } from '../../server/db/migrate'
 import { MIGRATIONS } from '../../server/db/migrations'
 
@@ -89,6 +91,22 @@ describe('migrations', () => {
     const db = open(path)
     expect(db.pragma('user_version', { simple: true })).toBe(MIGRATIONS.length)
     expect(() => migrate(db, MIGRATIONS)).not.toThrow()
+    db.close()
+  })
+
+  it('read from the words of an earlier version which makes are finished, and count them so', () => {
+    const db = new Database(':memory:')
+    migrate(db, MIGRATIONS.slice(0, 8))
+    db.exec('INSERT INTO designs (id, name, document, created_at, updated_at) VALUES (\'bag\', \'Tub\', \'{}\', \'1\', \'1\')')
+    const make = db.prepare(
+      'INSERT INTO makes (id, name, bag, progress, created_at, updated_at) VALUES (?, \'Tub\', \'bag\', ?, \'1\', \'1\')',
+    )
+    const progress = (words: string) => JSON.stringify({ round: 3, of: 9, share: 1, words })
+    for (const row of [['a', progress('Finished')], ['b', progress('Round 3 of 9')], ['c', null]]) make.run(...row)
+    migrate(db, MIGRATIONS)
+    const finished = makesIn(db).list().filter(one => one.progress?.finished)
+    expect(finished.map(({ id }) => id)).toEqual(['a'])
+    expect(db.prepare('SELECT made, finished FROM bag_facts').get()).toEqual({ made: 3, finished: 1 })
     db.close()
   })
 

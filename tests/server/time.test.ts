@@ -55,18 +55,19 @@ describe('days', () => {
 
 describe('what was thrown away', () => {
   it('is still there after a clock that was ten years ahead for some hours, and goes after its sixty days', async () => {
-    const { clearAside, designs, ASIDE_DAYS } = await import('../../server/db/repositories')
+    const { designs } = await import('../../server/db/repositories')
+    const { emptyTrash, TRASH_DAYS } = await import('../../server/library/emptyTrash')
     const { closeShared } = await import('../../server/db/connection')
     vi.useFakeTimers({ now: new Date('2026-09-01T12:00:00Z') })
     const { id } = designs().add(newDesign('Thrown away'))
     designs().remove(id)
-    clearAside(new Date())
+    emptyTrash(new Date())
     const isThere = () => designs().inTrash().length === 1
-    for (let hour = 0; hour < 12; hour++) clearAside(new Date(`2036-09-01T${String(hour).padStart(2, '0')}:00:00Z`))
+    for (let hour = 0; hour < 12; hour++) emptyTrash(new Date(`2036-09-01T${String(hour).padStart(2, '0')}:00:00Z`))
     expect(isThere()).toBe(true)
-    for (let day = 0; day < ASIDE_DAYS; day++) clearAside(new Date(Date.UTC(2026, 8, 1 + day, 12)))
+    for (let day = 0; day < TRASH_DAYS; day++) emptyTrash(new Date(Date.UTC(2026, 8, 1 + day, 12)))
     expect(isThere()).toBe(true)
-    for (const day of [1, 2]) clearAside(new Date(Date.UTC(2026, 8, day + ASIDE_DAYS, 12)))
+    for (const day of [1, 2]) emptyTrash(new Date(Date.UTC(2026, 8, day + TRASH_DAYS, 12)))
     expect(isThere()).toBe(false)
     closeShared()
   })

@@ -7,6 +7,7 @@ import { setTimeout as rest } from 'node:timers/promises'
 export interface Answer {
   readonly status: number
   readonly body: string
+  readonly bytes: Buffer
   readonly ms: number
 }
 

@@ -10,7 +10,7 @@ import { draft } from '../../core/bag/draft/draft'
 import { inHand } from '../../core/making/make/plan'
 import type { MakeEvent } from '../../core/making/make/event'
 import { readMake } from '../../core/making/make/read'
-import { storedEvent } from '../../core/making/make/storedEvent'
+import { storedEvent, storedProgress } from '../../core/making/make/storedEvent'
 import { readOrder } from '../../core/household/plan/readOrder'
 import { readShelfYarn } from '../../core/household/shelf/read'
 import { stateOf } from '../../core/making/make/fold'
@@ -121,6 +121,12 @@ describe('a document of an earlier version', () => {
     expect(events(now(file)).every(event => storedEvent(event) === event)).toBe(true)
   })
 
+  it('said by its words alone that a make was finished', () => {
+    const progress = { round: 9, of: 9, share: 1, words: 'Finished' }
+    expect(storedProgress(progress)).toEqual({ ...progress, finished: true })
+    for (const other of [null, { ...progress, words: 'Round 9 of 9' }]) expect(storedProgress(other)).toBe(other)
+  })
+
   it('leaves a part that says both, and a band that is none, to the judge', () => {
     const both = { ...before('gooseberry-net.json'), wall: [{ id: 'part-1', band: 'solid', kind: 'rim' }] }
     expect(readDesign(both)).toMatchObject({ ok: false })
@@ -183,6 +189,13 @@ describe('the documentation', () => {
     expect(readme.split('\n').length).toBeLessThanOrEqual(120)
     for (const picture of readdirSync(root + 'docs/screenshots')) expect(readme).toContain(picture)
     expect(readdirSync(root + 'docs/screenshots').length).toBeLessThan(20)
+  })
+
+  it('is of lines that can be read beside the code', () => {
+    for (const paper of papers) {
+      const prose = read(paper).replace(/```[\s\S]*?```/g, '').split('\n').filter(line => !/^(\||!|<| {4})/.test(line))
+      expect(prose.filter(line => line.length > 120), paper).toEqual([])
+    }
   })
 
   it('names files and things of the code that are there', () => {

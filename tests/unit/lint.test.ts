@@ -78,6 +78,7 @@ describe('roles, not kinds', () => {
     'export const is = (spec: { kind: string }) => spec.kind === \'slots\'',
     'const ZIP = \'zip\'\nexport const is = (spec: { kind: string }) => spec.kind === ZIP',
     'export const is = ({ form }: { form: string }) => \'oval\' !== form',
+    'export const is = (size: { floor: { shape: string } }) => size.floor.shape !== \'none\'',
     'export const is = (kind: string) => [\'dc\', \'tr\'].includes(kind)',
     'export function is(spec: { kind: string }): number {\n  switch (spec.kind) {\n    case \'slots\': return 1\n    default: return '
     + '0\n  }\n}',

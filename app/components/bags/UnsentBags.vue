@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted } from 'vue'
+import { useEventListener, useIntervalFn } from '@vueuse/core'
+import { onMounted } from 'vue'
 import type { StoredBag } from '~/keeping/bagStorage'
 import { useBags } from '~/stores/bags'
 import { useLocalBags } from '~/stores/localBags'
@@ -12,7 +13,7 @@ const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'sh
 
 function whyOf({ why, words }: StoredBag): string {
   if (why === 'overtaken') return 'It was changed elsewhere too, in the same places.'
-  if (why === 'gone') return 'The bag was thrown away elsewhere.'
+  if (why === 'gone') return 'The bag was deleted elsewhere.'
   if (why === 'refused') return `It was not taken: ${words?.join('; ') ?? 'something in it must change.'}`
   return 'The program did not answer; it is sent as soon as it does.'
 }
@@ -29,16 +30,9 @@ async function keepCopy(bag: StoredBag): Promise<void> {
   emit('sent')
 }
 
-let timer: ReturnType<typeof setInterval>
-onMounted(() => {
-  void send()
-  timer = setInterval(() => desk.left.some(({ why }) => !why) && void send(), desk.retryMs)
-  window.addEventListener('online', send)
-})
-onBeforeUnmount(() => {
-  clearInterval(timer)
-  window.removeEventListener('online', send)
-})
+onMounted(send)
+useIntervalFn(() => desk.left.some(({ why }) => !why) && void send(), desk.retryMs)
+useEventListener('online', send)
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { roomOf } from '~~/core/parts/contents/contents'
 import type { HandlesAs } from '~~/core/readers/chart/handles'
@@ -7,7 +8,6 @@ import type { Draft, DraftPart } from '~~/core/bag/draft/draft'
 import { standing } from '~~/core/parts/part/floor'
 import { isBase } from '~~/core/bag/draft/fold/draftPart'
 import { CM_PER_INCH } from '~~/core/things/measure/format'
-import { useBox } from '~/composables/useBox'
 import { useShortcuts } from '~/composables/useShortcuts'
 import { useZoom } from '~/composables/useZoom'
 import { spreadLabels } from '~/looks/spreadLabels'
@@ -19,7 +19,7 @@ const emit = defineEmits<{ select: [part: string], nudge: [part: string, to: num
 const box = ref<HTMLElement>()
 /** Description of the stitch pointed at. */
 const reading = ref('')
-const { width, height } = useBox(box)
+const { width, height } = useElementSize(box)
 
 const LABELS_PX = 264
 /** A label of two lines is so tall, with a little room above the next. */

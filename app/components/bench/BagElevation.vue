@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { isRounded } from '~~/core/parts/part/floor'
 import { computed } from 'vue'
 import { type Course, elevation } from '~~/core/readers/chart/elevation'
 import { closureFronts } from '~~/core/readers/chart/closures'
@@ -64,7 +65,7 @@ const partOf = (id: string) => props.draft.parts.find(part => part.id === id)!
 const nudgeOf = (part: DraftPart) => (wallPartOf(part) as Partial<Where> | undefined)?.nudge ?? 0
 const colours = computed(() => Object.fromEntries(props.draft.design.yarns.map(({ id, colour }) => [id, colour])))
 const rim = computed(() => rimCourse(courses.value))
-const rounded = computed(() => props.draft.sizes.floor.shape === 'disc' || props.draft.sizes.floor.shape === 'stadium')
+const rounded = computed(() => isRounded(props.draft.sizes.floor))
 
 /** Stitches under this many pixels wide are a blur; the band's colour alone is sharper. */
 const LEAST_PX = 2.4

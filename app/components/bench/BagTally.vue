@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hasFloor, isDisc } from '~~/core/parts/part/floor'
 import { computed, onMounted } from 'vue'
 import type { Draft } from '~~/core/bag/draft/draft'
 import { formatGramsRange, formatMetres } from '~~/core/things/measure/amounts'
@@ -25,9 +26,9 @@ const from = computed(() => time.value.bags === 0
   : `By your own pace, from ${time.value.bags} ${time.value.bags === 1 ? 'bag' : 'bags'} in your logbook.`)
 const yarns = computed(() => yarnNeeds(props.draft))
 const floor = computed(() => {
-  const { shape, length } = sizes.value.floor
-  if (shape === 'none') return 'none'
-  return shape === 'disc' ? formatLength(length, units.value) : floorShort(sizes.value.floor, units.value)
+  const { floor: own } = sizes.value
+  if (!hasFloor(own)) return 'none'
+  return isDisc(own) ? formatLength(own.length, units.value) : floorShort(own, units.value)
 })
 const taught = computed(() => gramsTaught(hands.value))
 /** The weight of a yarn, as the pattern says it too, and where that is known from. */
@@ -78,7 +79,7 @@ const holds = computed(() => sizes.value.litres < 10 ? sizes.value.litres.toFixe
         <dt>Lies flat</dt>
         <dd>{{ figure(sizes.flatWidth.cm, units) }} × {{ figure(sizes.flatHeight.cm, units) }} {{ units }}</dd>
       </div>
-      <div v-if="sizes.floor.shape !== 'none' && !isFloorAlone(sizes)">
+      <div v-if="hasFloor(sizes.floor) && !isFloorAlone(sizes)">
         <dt>Stands</dt>
         <dd>{{ formatCm(sizes.height.cm, units) }}</dd>
       </div>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { mdiTrayArrowDown } from '@mdi/js'
 import { computed, onMounted, ref } from 'vue'
-import { SWATCH_VERSION, type WallPart } from '~~/core/bag/design/design'
+import type { WallPart } from '~~/core/bag/design/design'
+import { SWATCH_VERSION } from '~~/core/bag/design/versions'
 import { ASSUMED_GAUGE } from '~~/core/bag/design/starter'
 import { isInTexture, keptTexture } from '~~/core/bag/design/textureSwatch'
 import { kindOf } from '~~/core/parts/wall/wall'
@@ -10,7 +11,7 @@ import type { Asking } from '~/composables/useAnswers'
 import { useDocument } from '~/stores/document'
 import { useSwatches } from '~/stores/swatches'
 
-/** Swatches of a part's texture that the house keeps: one to take, and this part's own to keep. */
+/** Swatches of a part's texture that are kept: one to take, and this part's own to keep. */
 const props = defineProps<{ spec: WallPart, asking: Asking }>()
 const bag = useDocument()
 const shelf = useSwatches()

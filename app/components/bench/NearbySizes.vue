@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hasFloor } from '~~/core/parts/part/floor'
 import { computed } from 'vue'
 import { formOf } from '~~/core/parts/base/base'
 import { neighbours } from '~~/core/parts/base/sizing'
@@ -17,7 +18,7 @@ const sizes = computed(() =>
     const { units } = bag.design
     const flat = `${formatCm(circumference.cm / 2, units)} wide`
     const size
-      = floor && floor.shape !== 'none'
+      = hasFloor(floor)
         ? floorShort(floor, units)
         : formOf(bag.design.base).tall
           ? `${flat}, ${formatCm(height.cm, units)} tall`

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiPlus } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
+import { same } from '~~/core/things/measure/same'
 import { MOST_REPEATS } from '~~/core/bag/design/documentFields'
 import { asksWords } from '~~/core/parts/part/asks'
 import type { DraftPart } from '~~/core/bag/draft/draft'
@@ -55,7 +56,7 @@ watch([() => kept.value?.id, () => settings.terms], () => void (text.value = kep
 watch(
   () => kept.value?.lines,
   (lines) => {
-    if (lines && (!read.value.ok || JSON.stringify(read.value.lines) !== JSON.stringify(lines))) text.value = typedIn(lines, settings.terms)
+    if (lines && (!read.value.ok || !same(read.value.lines, lines))) text.value = typedIn(lines, settings.terms)
   },
 )
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hasFloor } from '~~/core/parts/part/floor'
 import { computed } from 'vue'
 import type { DraftPart } from '~~/core/bag/draft/draft'
 import { isStopped } from '~~/core/bag/draft/fold/draftPart'
@@ -8,7 +9,7 @@ import { floorShort } from '~~/core/readers/words/floorWords'
 
 const props = defineProps<{ part: DraftPart, findings: readonly Finding[], units: Units, chosen: boolean, tight?: boolean }>()
 
-const size = computed(() => props.part.size.floor && props.part.size.floor.shape !== 'none'
+const size = computed(() => hasFloor(props.part.size.floor)
   ? floorShort(props.part.size.floor, props.units)
   : formatCm(props.part.size.height.cm, props.units))
 function counted(n: number, what: string): string {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { wallPartOf } from '~~/core/bag/draft/fold/draftPart'
 import { mdiPlus } from '@mdi/js'
 import { computed, nextTick, onBeforeUnmount, onMounted, ref } from 'vue'
 import { partNames } from '~~/core/bag/design/partNames'
@@ -36,7 +37,7 @@ const walls = computed(() => {
 
 /** The foot of the wall: the turn-up and the base. */
 const below = computed(() =>
-  view.still.parts.filter(({ from }) => from.in !== 'wall').reverse().map((part): ListedPart => ({
+  view.still.parts.filter(part => !wallPartOf(part)).reverse().map((part): ListedPart => ({
     id: part.id, name: part.name, facts: factsOf(part), findings: findingsOf(part.id), moves: false,
     colours: [...new Set(part.rounds.map(({ round }) => round.colour))].map(colourOf),
   })))

@@ -17,7 +17,6 @@ const asking = useAnswers(() => [], () => bag.design)
 const draft = computed(() => view.still)
 const part = computed(() => draft.value.parts.find(({ id }) => id === view.selected))
 const settledPart = computed(() => view.settled.parts.find(({ id }) => id === view.selected))
-const drafted = computed(() => part.value?.from.in)
 const band = computed(() => bag.design.wall.find(({ id }) => id === view.selected))
 const title = computed(() => part.value?.name ?? (band.value ? partName(bag.design, band.value.id)! : 'The whole bag'))
 const goTo = useGoTo()
@@ -25,7 +24,7 @@ const nameOf = (id: string) => draft.value.parts.find(one => one.id === id)?.nam
 const heading = ref<{ focus: () => void }>()
 const naming = computed(() => band.value
   ? { path: ['wall', band.value.id, 'called'], called: band.value.called }
-  : drafted.value && OTHERS[drafted.value]?.())
+  : OTHERS[view.selected]?.())
 /** Name of the foot of the wall, which can be called otherwise too. */
 const OTHERS: Readonly<Record<string, () => Naming>> = {
   base: () => ({ path: ['base', 'called'], called: bag.design.base.called }),
@@ -81,9 +80,9 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
       name="want"
       title="What you want"
     >
-      <LazyWantBase v-if="drafted === 'base'" />
+      <LazyWantBase v-if="view.selected === 'base'" />
       <AskedFields
-        v-else-if="drafted === 'turnUp'"
+        v-else-if="view.selected === 'turnUp'"
         :fields="{ turnUp: BAG_FIELDS.turnUp }"
         :asking="asking"
       />
@@ -124,7 +123,7 @@ const findings = computed(() => part.value ? draft.value.findings.filter(finding
         @look="view.look"
       />
       <FitFinder v-if="draft.design.wall.length > 0 && (!part || hasStop)" />
-      <LazyFlatnessTable v-if="drafted === 'base'" />
+      <LazyFlatnessTable v-if="view.selected === 'base'" />
     </FoldSection>
   </aside>
 </template>

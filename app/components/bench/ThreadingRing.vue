@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { mdiPause, mdiPlay } from '@mdi/js'
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, onBeforeUnmount } from 'vue'
 import type { CordWay, Threading } from '~~/core/parts/mouth/threading'
 import { useDocument } from '~/stores/document'
 import { useView } from '~/stores/view'
@@ -68,25 +69,16 @@ const now = computed(() => {
     + `${eyelet + 1}, ${goes === 'in' ? 'behind' : 'over'} the post.`
 })
 
-const playing = ref(false)
-let timer: ReturnType<typeof setInterval> | undefined
-function stop(): void {
-  clearInterval(timer)
-  playing.value = false
-}
+const { isActive: playing, pause, resume } = useIntervalFn(() => {
+  view.threaded = Math.min(1, (done.value + 1) / steps.value)
+  if (view.threaded >= 1) pause()
+}, 160, { immediate: false })
 function play(): void {
-  if (playing.value) return stop()
+  if (playing.value) return pause()
   if (done.value >= steps.value) view.threaded = 0
-  playing.value = true
-  timer = setInterval(() => {
-    view.threaded = Math.min(1, (done.value + 1) / steps.value)
-    if (view.threaded >= 1) stop()
-  }, 160)
+  resume()
 }
-onBeforeUnmount(() => {
-  stop()
-  view.threaded = 1
-})
+onBeforeUnmount(() => (view.threaded = 1))
 </script>
 
 <template>

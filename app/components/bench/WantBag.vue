@@ -12,10 +12,11 @@ const nameTrouble = ref('')
 const asking = useAnswers(() => [], () => bag.design)
 const handled = computed(() => bag.draft.parts.some(({ handles }) => handles.length > 0))
 
-const { hands, units, rounds, mouth, stretch, lining, forChild } = BAG_FIELDS
+// The turn-up is asked at its own place in the drawing; what is added to a bag's questions is asked with the last.
+const { hands, units, rounds, stretch, turnUp: _, ...rest } = BAG_FIELDS
 const FOLDED: readonly { readonly title: string, readonly fields: Fields }[] = [
   { title: 'How you work', fields: { rounds, hands, units } },
-  { title: 'Mouth, lining, whom it is for', fields: { mouth, forChild, lining } },
+  { title: 'Mouth, lining, whom it is for', fields: rest },
 ]
 
 function rename(name: string): void {

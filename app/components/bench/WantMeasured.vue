@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hasFloor } from '~~/core/parts/part/floor'
 import { computed, ref, watch } from 'vue'
 import { formOf } from '~~/core/parts/base/base'
 import { baseMeasured } from '~~/core/bag/draft/replan/measuredBase'
@@ -29,7 +30,7 @@ function use(): void {
     <legend>Finished it? Lay the tape on</legend>
     <div class="row">
       <LengthField
-        :label="both ? 'Length measured' : floor.shape === 'none' ? 'Width measured' : 'Across, measured'"
+        :label="both ? 'Length measured' : hasFloor(floor) ? 'Across, measured' : 'Width measured'"
         :cm="lengthCm"
         :units="bag.design.units"
         :bounds="CONTENT_CM"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hasFloor } from '~~/core/parts/part/floor'
 import { computed, ref, watch } from 'vue'
 import { asTall, asWide, canBeWide, giving, type SizingResult, type TallAs, tallCm } from '~~/core/bag/fit/wholeSize'
 import { useTranslate } from '~/composables/useTranslate'
@@ -10,7 +11,7 @@ const bag = useDocument()
 const view = useView()
 const told = useTranslate()
 const draft = computed(() => view.still)
-const floored = computed(() => draft.value.sizes.floor.shape !== 'none')
+const floored = computed(() => hasFloor(draft.value.sizes.floor))
 const band = computed(() => giving(draft.value))
 const why = ref<{ readonly field: string, readonly words: string }>()
 watch(() => bag.design, () => (why.value = undefined))

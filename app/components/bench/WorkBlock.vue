@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { hasFloor } from '~~/core/parts/part/floor'
 import { computed } from 'vue'
 import type { Draft, DraftPart } from '~~/core/bag/draft/draft'
 import { hangingsOf } from '~~/core/bag/draft/handles'
@@ -17,7 +18,7 @@ const figures = computed(() => {
   if (!part) {
     return [
       ['Floor', floorWords(draft.sizes.floor, units.value)], ['Lies flat, wide', formatLength(draft.sizes.flatWidth, units.value)],
-      ...(draft.sizes.floor.shape === 'none' ? [] : [['Tall, standing', formatLength(draft.sizes.height, units.value)]]),
+      ...(hasFloor(draft.sizes.floor) ? [['Tall, standing', formatLength(draft.sizes.height, units.value)]] : []),
       ['Tall, lying flat', formatLength(draft.sizes.flatHeight, units.value)],
       ['Mouth, around', formatLength(draft.sizes.mouth, units.value)],
       ...(draft.sizes.loadedHeightCm === undefined ? [] : [['Tall, loaded', `about ${formatCm(draft.sizes.loadedHeightCm, units.value)}`]]),
@@ -33,7 +34,7 @@ const figures = computed(() => {
   const { size, rounds, edge } = part
   return [
     ['Rounds', String(rounds.length)], ['Stitches at its edge', String(edge.count)],
-    size.floor && size.floor.shape !== 'none'
+    hasFloor(size.floor)
       ? ['Floor', floorWords(size.floor, units.value)]
       : ['Tall', formatLength(size.height, units.value)],
     ...(part.net ? [['Loops a round', String(part.net.loops)]] : []),

@@ -2,6 +2,7 @@
 import { computed, ref, watch } from 'vue'
 import { answersTo, type PlacedField, said, withinOf } from '~~/core/parts/field/placedField'
 import { asksFigure, figureAnswered } from '~~/core/parts/field/figureAnswer'
+import { textAnswered } from '~~/core/parts/field/textAnswer'
 import { formatCm } from '~~/core/things/measure/format'
 import type { Asking } from '~/composables/useAnswers'
 import { useTranslate } from '~/composables/useTranslate'
@@ -15,11 +16,13 @@ const label = computed(() => told(said(field.value.label, props.asking.spec, pro
 const why = computed(() => field.value.why && told(field.value.why))
 const answers = computed(() => answersTo(props.put, props.asking.spec, props.asking.now))
 const within = computed(() => withinOf(props.put))
-/** Text as it is written; nothing of what may be left out. */
 function write(text: string): void {
-  const left = text === '' && field.value.optional
-  props.asking.answer(label.value, [{ path: props.put.path, value: left ? undefined : text }], group.value)
+  const changes = textAnswered(props.put, text)
+  if (changes) props.asking.answer(label.value, changes, group.value)
 }
+
+/** Sorts of input that browsers have for days and hours. */
+const DATED = { text: 'text', notes: 'text', day: 'date', time: 'time' } as const
 
 const figured = computed(() => props.put.value as number | undefined)
 const group = computed(() => props.put.path.join('.'))
@@ -68,9 +71,19 @@ function type(value: number | undefined): void {
     :path="put.path"
     :asking="asking"
   />
+  <v-textarea
+    v-else-if="field.is === 'text' && field.as === 'notes'"
+    :label="label"
+    :model-value="(put.value as string | undefined) ?? ''"
+    :maxlength="field.most"
+    rows="2"
+    auto-grow
+    @update:model-value="write"
+  />
   <v-text-field
     v-else-if="field.is === 'text'"
     :label="label"
+    :type="DATED[field.as ?? 'text']"
     :model-value="(put.value as string | undefined) ?? ''"
     :maxlength="field.most"
     @update:model-value="write"
@@ -106,6 +119,14 @@ function type(value: number | undefined): void {
         </v-btn>
       </div>
     </div>
+    <SumField
+      v-else-if="field.is === 'count' && field.sum"
+      :label="label"
+      :hundredths="figured"
+      :currency="asking.currency"
+      :may-be-empty="field.optional"
+      @change="type"
+    />
     <CountField
       v-else-if="field.is === 'count' || field.is === 'figure'"
       :label="label"

@@ -3,7 +3,12 @@ import { ref, watch } from 'vue'
 import { hundredthsIn, sum } from '~~/core/household/shelf/money'
 
 /** A sum of money, kept in whole hundredths; only a sound one leaves the field, and nothing where it may be left out. */
-const props = defineProps<{ label: string, hundredths: number | undefined, currency?: string, mayBeEmpty?: boolean }>()
+const props = defineProps<{
+  label: string
+  hundredths: number | undefined
+  currency?: string | undefined
+  mayBeEmpty?: boolean | undefined
+}>()
 const emit = defineEmits<{ change: [hundredths: number | undefined] }>()
 
 const shown = (value: number | undefined) => (value === undefined ? '' : sum(value).replaceAll(',', ''))

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import type { Design } from '~~/core/bag/design/design'
-import { fileName } from '~~/core/readers/export/fileName'
 import { eveningsFor, timeLeft, timeWords } from '~~/core/making/log/time'
 import { newPlan } from '~~/core/making/make/newPlan'
 import { useHook } from '~/composables/useHook'
+import { saveToFile } from '~/keeping/saveToFile'
 import { useLogbook } from '~/stores/logbook'
 import { type KeptRecord, refusalLines } from '~/stores/records'
 
@@ -48,13 +48,7 @@ async function takeOverPlan(): Promise<void> {
 
 /** The log as this device has it: no network is needed. */
 function download(): void {
-  const text = JSON.stringify(make.document(), null, 2) + '\n'
-  const address = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
-  const link = document.createElement('a')
-  link.href = address
-  link.download = fileName(make.hand!.plan.name, 'make.json')
-  link.click()
-  URL.revokeObjectURL(address)
+  saveToFile(make.hand!.plan.name, 'make.json', JSON.stringify(make.document(), null, 2) + '\n')
 }
 
 function pause(): void {

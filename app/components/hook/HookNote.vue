@@ -58,10 +58,10 @@ function legName(leg: string): string {
       <button
         type="button"
         class="plain"
-        :aria-label="`Throw away: ${note.text}`"
+        :aria-label="`Delete: ${note.text}`"
         @click="make.takeBack(note.id)"
       >
-        Throw away
+        Delete
       </button>
     </li>
   </ul>

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { mdiClose } from '@mdi/js'
+import { useEventListener } from '@vueuse/core'
 import { onBeforeUnmount, onMounted, ref } from 'vue'
 
 /** A sheet over the hook's screen: a question, or a drawer of things to do. Escape and the cross close it. */
@@ -21,14 +22,11 @@ function onKey(event: KeyboardEvent): void {
 
 onMounted(() => {
   before = document.activeElement as HTMLElement | null
-  window.addEventListener('keydown', onKey)
   const wanted = sheet.value?.querySelector<HTMLElement>('[data-first]') ?? sheet.value?.querySelector<HTMLElement>('button')
   wanted?.focus()
 })
-onBeforeUnmount(() => {
-  window.removeEventListener('keydown', onKey)
-  before?.focus?.()
-})
+useEventListener('keydown', onKey)
+onBeforeUnmount(() => before?.focus?.())
 </script>
 
 <template>

@@ -4,7 +4,7 @@ import type { TapeAsked } from '~~/core/readers/beats/checks'
 import type { Measure } from '~~/core/bag/design/measures'
 import type { Measurement } from '~~/core/bag/draft/replan/measurements'
 import { measurable } from '~~/core/making/make/expectedLength'
-import { type Lies, LIES } from '~~/core/making/make/event'
+import type { Lies } from '~~/core/making/make/event'
 import { lastDone, measuring } from '~~/core/making/make/measuring'
 import { withChanges } from '~~/core/bag/design/edit'
 import { yarnUseOf, yarnUseUnseen } from '~~/core/household/shelf/yarnUse'
@@ -29,7 +29,7 @@ const hand = computed(() => make.hand!)
 const round = computed(() => lastDone(hand.value))
 const lengths = computed(() => measurable(hand.value.draft, round.value))
 const floorDone = computed(() => hand.value.draft.parts[0]?.rounds.length === round.value && round.value > 0)
-const LIES_NAMES: Record<Lies, string> = { flat: 'flat', cups: 'it cups', ripples: 'it ripples' }
+const LIES: readonly (readonly [Lies, string])[] = [['flat', 'flat'], ['cups', 'it cups'], ['ripples', 'it ripples']]
 const looked = computed(() => make.state?.looked.at(-1)?.lies)
 
 function weigh(what: Measure, cm: number) {
@@ -124,14 +124,14 @@ function weighed(weight: Weight): void {
     >
       <span>Patted flat, the floor lies</span>
       <button
-        v-for="one in LIES"
+        v-for="[one, name] in LIES"
         :key="one"
         type="button"
         class="plain"
         :aria-pressed="looked === one"
         @click="make.tell({ do: 'looked', round, lies: one })"
       >
-        {{ LIES_NAMES[one] }}
+        {{ name }}
       </button>
     </div>
   </template>

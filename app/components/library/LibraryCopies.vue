@@ -4,7 +4,7 @@ import { shallowRef } from 'vue'
 import { type Copy, useLibrary } from '~/stores/library'
 
 /** The copies of everything: when and why each was made, and the way back to it. */
-const house = useLibrary()
+const library = useLibrary()
 const asking = shallowRef<Copy>()
 const { format } = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'long', hour: '2-digit', minute: '2-digit' })
 const WHY: Readonly<Record<Copy['why'], string>> = {
@@ -18,7 +18,7 @@ function size(bytes: number): string {
 async function goBack(): Promise<void> {
   const copy = asking.value!
   asking.value = undefined
-  await house.returnTo(copy)
+  await library.returnTo(copy)
 }
 </script>
 
@@ -32,35 +32,35 @@ async function goBack(): Promise<void> {
     </h2>
     <p class="soft">
       Everything is copied by itself once a day, before an update, and before you go back.
-      <template v-if="house.copies">
-        Kept are the last copy of each of {{ house.copies.kept.days }} days and {{ house.copies.kept.weeks }} weeks, the last
-        {{ house.copies.kept.asked }} you asked for, {{ house.copies.kept['before-update'] }} before updates and
-        {{ house.copies.kept['before-restore'] }} before going back. They take {{ size(house.copies.bytes) }} in
-        <code>{{ house.copies.folder }}</code>, and never more than {{ size(house.copies.mostBytes) }}.
+      <template v-if="library.copies">
+        Kept are the last copy of each of {{ library.copies.kept.days }} days and {{ library.copies.kept.weeks }} weeks, the last
+        {{ library.copies.kept.asked }} you asked for, {{ library.copies.kept['before-update'] }} before updates and
+        {{ library.copies.kept['before-restore'] }} before going back. They take {{ size(library.copies.bytes) }} in
+        <code>{{ library.copies.folder }}</code>, and never more than {{ size(library.copies.mostBytes) }}.
       </template>
     </p>
     <p
-      v-if="house.copies?.broken.length"
+      v-if="library.copies?.broken.length"
       role="note"
     >
-      {{ house.copies.broken.length === 1 ? 'One text' : `${house.copies.broken.length} texts` }} could not be read and
-      {{ house.copies.broken.length === 1 ? 'is' : 'are' }} set aside:
-      {{ house.copies.broken.map(({ name, sort }) => name || sort).join(', ') }}. You find what is left of
-      {{ house.copies.broken.length === 1 ? 'it' : 'them' }} in the folder "broken" of everything in one file. An earlier copy may have
-      {{ house.copies.broken.length === 1 ? 'it' : 'them' }} whole.
+      {{ library.copies.broken.length === 1 ? 'One text' : `${library.copies.broken.length} texts` }} could not be read and
+      {{ library.copies.broken.length === 1 ? 'is' : 'are' }} set aside:
+      {{ library.copies.broken.map(({ name, sort }) => name || sort).join(', ') }}. You find what is left of
+      {{ library.copies.broken.length === 1 ? 'it' : 'them' }} in the folder "broken" of everything in one file. An earlier copy may have
+      {{ library.copies.broken.length === 1 ? 'it' : 'them' }} whole.
     </p>
     <v-btn
       variant="tonal"
       color="primary"
       :prepend-icon="mdiContentSaveOutline"
-      :disabled="house.busy || Boolean(house.copies?.barred)"
-      @click="house.copyNow"
+      :disabled="library.busy || Boolean(library.copies?.barred)"
+      @click="library.copyNow"
     >
       Copy everything now
     </v-btn>
     <ul>
       <li
-        v-for="copy in house.copies?.copies"
+        v-for="copy in library.copies?.copies"
         :key="copy.name"
       >
         <span>
@@ -70,7 +70,7 @@ async function goBack(): Promise<void> {
         <v-btn
           size="small"
           variant="outlined"
-          :disabled="house.busy || Boolean(house.copies?.barred)"
+          :disabled="library.busy || Boolean(library.copies?.barred)"
           :aria-label="`Go back to the copy of ${format(new Date(copy.madeAt))}`"
           @click="asking = copy"
         >

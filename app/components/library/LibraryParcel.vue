@@ -1,13 +1,15 @@
 <script setup lang="ts">
 import { mdiTrayArrowDown, mdiTrayArrowUp } from '@mdi/js'
 import { computed, ref, watch } from 'vue'
+import { useMadeFile } from '~/composables/useMadeFile'
 import { type ParcelFile, useLibrary } from '~/stores/library'
 
 /** Everything in one file, to carry elsewhere; and such a file read back, all of it or what is chosen. */
-const house = useLibrary()
+const library = useLibrary()
+const { making, said, save } = useMadeFile()
 const picker = ref<HTMLInputElement>()
 const chosen = ref<number[]>([])
-const files = computed(() => house.parcel?.files ?? [])
+const files = computed(() => library.parcel?.files ?? [])
 watch(files, list => (chosen.value = list.flatMap(({ why, there }, i) => (why || there ? [] : [i]))))
 
 const SORT = { design: 'bag', swatch: 'swatch', yarn: 'yarn', order: 'order', make: 'on the hook' } as const
@@ -21,7 +23,7 @@ function pick(event: Event): void {
   const input = event.target as HTMLInputElement
   const file = input.files?.[0]
   input.value = ''
-  if (file) void house.lookInto(file)
+  if (file) void library.lookInto(file)
 }
 </script>
 
@@ -40,20 +42,27 @@ function pick(event: Event): void {
       <v-btn
         variant="tonal"
         color="primary"
-        href="/api/library/parcel"
         :prepend-icon="mdiTrayArrowUp"
+        :loading="making"
+        @click="save('everything', '/api/library/parcel')"
       >
         Save everything to a file
       </v-btn>
       <v-btn
         variant="outlined"
         :prepend-icon="mdiTrayArrowDown"
-        :disabled="house.busy"
+        :disabled="library.busy"
         @click="picker?.click()"
       >
         Read such a file
       </v-btn>
     </div>
+    <p
+      class="soft"
+      role="status"
+    >
+      {{ said }}
+    </p>
     <input
       ref="picker"
       type="file"
@@ -63,8 +72,8 @@ function pick(event: Event): void {
       aria-label="A file with everything"
       @change="pick"
     >
-    <template v-if="house.parcel">
-      <h3>In {{ house.parcel.file.name }}</h3>
+    <template v-if="library.parcel">
+      <h3>In {{ library.parcel.file.name }}</h3>
       <ul>
         <li
           v-for="(file, i) in files"
@@ -87,14 +96,14 @@ function pick(event: Event): void {
         <v-btn
           variant="flat"
           color="primary"
-          :disabled="house.busy || chosen.length === 0"
-          @click="house.bringIn(chosen)"
+          :disabled="library.busy || chosen.length === 0"
+          @click="library.bringIn(chosen)"
         >
           Bring in {{ chosen.length }}
         </v-btn>
         <v-btn
           variant="outlined"
-          @click="house.parcel = undefined"
+          @click="library.parcel = undefined"
         >
           Cancel
         </v-btn>
@@ -105,6 +114,7 @@ function pick(event: Event): void {
 
 <style scoped>
 p { margin: 0 0 0.8rem; }
+[role=status] { margin: 0.6rem 0 0; }
 h3 { margin-top: 1.2rem; }
 .row { display: flex; flex-wrap: wrap; gap: 0.6rem; }
 ul { list-style: none; margin: 0.4rem 0 0.8rem; padding: 0; max-height: 24rem; overflow-y: auto; }

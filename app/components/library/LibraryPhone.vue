@@ -1,34 +1,31 @@
 <script setup lang="ts">
 import { mdiCellphoneLink } from '@mdi/js'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { renderSVG } from 'uqr'
 import { useLibrary } from '~/stores/library'
 
-/** The program on a phone in the same house: opened when it is asked for, with letters that let one machine in. */
-const house = useLibrary()
+/** The program on a phone in the same home: opened when it is asked for, with letters that let one machine in. */
+const library = useLibrary()
 const now = ref(Date.now())
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' })
 
-const code = computed(() => (house.phone?.code && house.phone.code.until > now.value ? house.phone.code : undefined))
-const secure = computed(() => house.phone?.addresses.some(address => address.startsWith('https:')))
+const code = computed(() => (library.phone?.code && library.phone.code.until > now.value ? library.phone.code : undefined))
+const secure = computed(() => library.phone?.addresses.some(address => address.startsWith('https:')))
 /** The letters go behind the sign that browsers never send. */
 const addressOf = (address: string) => `${address}/let-in${code.value ? `#${code.value.code}` : ''}`
 const picture = computed(() => {
-  const address = house.phone?.addresses[0]
+  const address = library.phone?.addresses[0]
   return address && code.value
     ? `data:image/svg+xml,${encodeURIComponent(renderSVG(addressOf(address), { ecc: 'M', border: 2 }))}`
     : undefined
 })
 
-let ticking: ReturnType<typeof setInterval>
-onMounted(() => {
-  ticking = setInterval(() => {
-    now.value = Date.now()
-    // Somebody may have been let in meanwhile.
-    if (code.value) void house.loadPhone()
-  }, 4_000)
-})
-onBeforeUnmount(() => clearInterval(ticking))
+useIntervalFn(() => {
+  now.value = Date.now()
+  // Somebody may have been let in meanwhile.
+  if (code.value) void library.loadPhone()
+}, 4_000)
 </script>
 
 <template>
@@ -43,7 +40,7 @@ onBeforeUnmount(() => clearInterval(ticking))
       The program listens to this machine alone. Opened, it can be reached in your own network, by machines that you let in and no others.
       Leave it closed where you share the network with strangers.
     </p>
-    <p v-if="house.phone && !house.phone.here">
+    <p v-if="library.phone && !library.phone.here">
       Phones are let in on the machine that Fair Hollow runs on.
     </p>
     <div
@@ -54,16 +51,16 @@ onBeforeUnmount(() => clearInterval(ticking))
         variant="tonal"
         color="primary"
         :prepend-icon="mdiCellphoneLink"
-        :disabled="house.busy"
-        @click="house.openToPhones"
+        :disabled="library.busy"
+        @click="library.openToPhones"
       >
-        {{ house.phone?.open ? 'Let another phone in' : 'Use it on my phone' }}
+        {{ library.phone?.open ? 'Let another phone in' : 'Use it on my phone' }}
       </v-btn>
       <v-btn
-        v-if="house.phone?.open"
+        v-if="library.phone?.open"
         variant="outlined"
-        :disabled="house.busy"
-        @click="house.closeToPhones"
+        :disabled="library.busy"
+        @click="library.closeToPhones"
       >
         Close it
       </v-btn>
@@ -82,7 +79,7 @@ onBeforeUnmount(() => clearInterval(ticking))
       <div>
         <p>Point the phone's camera at this, or open</p>
         <p
-          v-for="address in house.phone!.addresses"
+          v-for="address in library.phone!.addresses"
           :key="address"
           class="address"
         >
@@ -101,15 +98,15 @@ onBeforeUnmount(() => clearInterval(ticking))
       </div>
     </div>
     <p
-      v-if="house.phone?.open && !secure"
+      v-if="library.phone?.open && !secure"
       class="soft"
     >
       Without a certificate of your own the phone cannot open the program while this machine is off, nor keep its screen awake
       at the hook; all else works, and what you do is kept. FAIR_HOLLOW_CERT and FAIR_HOLLOW_KEY name a certificate.
     </p>
-    <ul v-if="house.phone && house.phone.devices.length > 0">
+    <ul v-if="library.phone && library.phone.devices.length > 0">
       <li
-        v-for="device in house.phone.devices"
+        v-for="device in library.phone.devices"
         :key="device.id"
       >
         <span>
@@ -119,11 +116,11 @@ onBeforeUnmount(() => clearInterval(ticking))
           </span>
         </span>
         <v-btn
-          v-if="house.phone.here"
+          v-if="library.phone.here"
           size="small"
           variant="outlined"
           :aria-label="`Send ${device.name} away`"
-          @click="house.sendAway(device.id)"
+          @click="library.sendAway(device.id)"
         >
           Send it away
         </v-btn>

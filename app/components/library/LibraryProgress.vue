@@ -2,22 +2,22 @@
 import { useLibrary } from '~/stores/library'
 
 /** Work on all that is kept, and its result. */
-const house = useLibrary()
+const library = useLibrary()
 </script>
 
 <template>
   <div role="status">
     <WorkProgress
-      v-if="house.busy"
-      :words="house.work.words"
-      :standing="house.work.standing"
-      :can-end="house.work.off !== undefined"
-      @end="house.work.off?.abort()"
+      v-if="library.busy"
+      :words="library.work.words"
+      :standing="library.work.standing"
+      :can-end="library.work.off !== undefined"
+      @end="library.work.off?.abort()"
     />
     <span
       v-else
       class="done"
-    >{{ house.done }}</span>
+    >{{ library.done }}</span>
   </div>
 </template>
 

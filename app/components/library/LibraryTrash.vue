@@ -1,32 +1,32 @@
 <script setup lang="ts">
-import { type Aside, useLibrary } from '~/stores/library'
+import { type TrashedThing, useLibrary } from '~/stores/library'
 
-/** The trash: a document lies there for a while, and comes back as it was. */
-const house = useLibrary()
+/** The trash: what was deleted, and can be restored for a while. */
+const library = useLibrary()
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'long' })
-const SORT: Readonly<Record<Aside['kind'], string>> = {
+const SORT: Readonly<Record<TrashedThing['kind'], string>> = {
   designs: 'bag', swatches: 'swatch', yarns: 'yarn', orders: 'order', makes: 'off the hook',
 }
-const until = ({ removedAt }: Aside) => format(Date.parse(removedAt) + house.asideDays * 86_400_000)
+const until = ({ removedAt }: TrashedThing) => format(Date.parse(removedAt) + library.trashDays * 86_400_000)
 </script>
 
 <template>
-  <section aria-labelledby="aside">
+  <section aria-labelledby="trash">
     <h2
-      id="aside"
+      id="trash"
       class="ruled"
     >
-      Thrown away
+      Recently deleted
     </h2>
     <p class="soft">
-      What you throw away lies here for {{ house.asideDays }} days and comes back as it was.
+      What you delete stays here for {{ library.trashDays }} days. Restored, it is as it was.
     </p>
-    <p v-if="house.aside.length === 0">
-      Nothing lies here.
+    <p v-if="library.trash.length === 0">
+      Nothing was deleted.
     </p>
     <ul>
       <li
-        v-for="thing in house.aside"
+        v-for="thing in library.trash"
         :key="thing.id"
       >
         <span><strong>{{ thing.name }}</strong> <span class="soft">{{ SORT[thing.kind] }}, until {{ until(thing) }}</span></span>
@@ -34,19 +34,19 @@ const until = ({ removedAt }: Aside) => format(Date.parse(removedAt) + house.asi
           <v-btn
             size="small"
             variant="outlined"
-            :disabled="house.busy"
-            :aria-label="`Bring back ${thing.name}`"
-            @click="house.bringBack(thing)"
+            :disabled="library.busy"
+            :aria-label="`Restore ${thing.name}`"
+            @click="library.bringBack(thing)"
           >
-            Bring it back
+            Restore
           </v-btn>
           <v-btn
             size="small"
-            :disabled="house.busy"
-            :aria-label="`Throw ${thing.name} away for good`"
-            @click="house.forget(thing)"
+            :disabled="library.busy"
+            :aria-label="`Delete ${thing.name} for good`"
+            @click="library.forget(thing)"
           >
-            For good
+            Delete for good
           </v-btn>
         </span>
       </li>

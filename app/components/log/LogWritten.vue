@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { reactive, ref, watch } from 'vue'
-import type { Wrote } from '~~/core/making/make/event'
+import type { LogbookDeed } from '~~/core/making/make/event'
 import { parseNumber } from '~~/core/things/measure/parse'
 import type { BagFacts } from '~~/core/making/log/bagFacts'
 import { useLogbook } from '~/stores/logbook'
@@ -16,7 +16,7 @@ watch(() => props.facts, ({ forWhom, yarnUsed, notes, hookMm }) => {
 }, { immediate: true })
 
 /** Fields that differ from those in the book. */
-function changed(): Omit<Wrote, 'do'> | undefined {
+function changed(): Omit<LogbookDeed, 'do'> | undefined {
   const hookMm = parseNumber(text.hook.replace(/\s*mm$/i, ''))
   if (hookMm === undefined || hookMm < 0.5 || hookMm > 40) {
     wrong.value = 'Type the hook in millimetres, from 0.5 to 40, such as 4.5.'

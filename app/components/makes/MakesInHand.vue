@@ -8,7 +8,7 @@ import { useMakes } from '~/stores/makes'
 const shelf = useMakes()
 const { gone, throwAway, takeBack } = useTrashNote(shelf)
 /** Finished ones stand in the logbook. */
-const inHand = computed(() => shelf.makes.filter(({ progress }) => progress?.words !== 'Finished'))
+const inHand = computed(() => shelf.makes.filter(({ progress }) => !progress?.finished))
 const { format } = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 </script>
 

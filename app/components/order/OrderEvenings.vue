@@ -2,12 +2,16 @@
 import type { Weekday } from '~~/core/household/plan/days'
 import { WEEKDAYS } from '~~/core/household/plan/days'
 import { hookMinutes, PAUSE_MIN } from '~~/core/household/plan/evenings'
-import { MOST_MINUTES, type Order, WEEK_FIELDS } from '~~/core/household/plan/order'
+import { MOST_MINUTES, type Order, ORDER_FIELDS, WEEK_FIELDS } from '~~/core/household/plan/order'
 import { computed } from 'vue'
+import { useAskedOf } from '~/composables/useAskedOf'
 
 /** The evenings there are for an order. */
 const props = defineProps<{ order: Order }>()
 const emit = defineEmits<{ change: [changed: Partial<Order>] }>()
+
+const { startsAt, fallsOut } = ORDER_FIELDS
+const asking = useAskedOf(() => props.order, order => emit('change', order))
 
 const SAID = { mon: 'Mon', tue: 'Tue', wed: 'Wed', thu: 'Thu', fri: 'Fri', sat: 'Sat', sun: 'Sun' } as const
 const hours = computed(() => {
@@ -40,17 +44,9 @@ function set(day: Weekday, minutes: number): void {
       {{ hours }} A single evening is changed in the calendar.
     </p>
     <div class="further">
-      <v-text-field
-        label="An evening begins at"
-        type="time"
-        :model-value="order.startsAt"
-        @update:model-value="$event && emit('change', { startsAt: $event })"
-      />
-      <CountField
-        label="Lost, of 100 evenings"
-        :value="order.fallsOut"
-        :bounds="{ least: 0, most: 90 }"
-        @change="emit('change', { fallsOut: $event })"
+      <AskedFields
+        :fields="{ startsAt, fallsOut }"
+        :asking="asking"
       />
     </div>
     <p

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { problemLines } from '~~/core/bag/design/problem'
-import { isDay } from '~~/core/household/plan/days'
-import type { Order, OrderMoney } from '~~/core/household/plan/order'
+import { type Order, ORDER_FIELDS } from '~~/core/household/plan/order'
 import { readOrder } from '~~/core/household/plan/readOrder'
 import type { KeptBag } from '~~/core/household/plan/keptBags'
+import { useAskedOf } from '~/composables/useAskedOf'
 import { useFormTrouble } from '~/composables/useFormTrouble'
 
 /** Entering an order: so many of which bags by a day, the evenings, and what a price is made of. Every change is planned at once. */
@@ -22,13 +22,8 @@ function set(changed: Partial<Order>): void {
   emit('change', { ...props.order, ...changed })
 }
 
-function setDay(field: 'taken' | 'from' | 'by', day: string): void {
-  if (isDay(day)) set({ [field]: day })
-}
-
-function setMoney(changed: Partial<OrderMoney>): void {
-  set({ money: { ...props.order.money, ...changed } })
-}
+const asking = useAskedOf(() => props.order, order => emit('change', order), () => props.order.money.currency)
+const { forWhom, from, by, taken, money, note } = ORDER_FIELDS
 
 const { sound } = useFormTrouble()
 function keep(event: Event): void {
@@ -52,38 +47,23 @@ function keep(event: Event): void {
         :error-messages="tried ? nameTrouble : ''"
         @update:model-value="(name: string) => set({ name })"
       />
-      <v-text-field
-        label="For whom"
-        :model-value="order.forWhom"
-        maxlength="120"
-        @update:model-value="(forWhom: string) => set({ forWhom })"
-      />
-      <v-text-field
-        label="First evening"
-        type="date"
-        :model-value="order.from"
-        @update:model-value="(day: string) => setDay('from', day)"
-      />
-      <v-text-field
-        label="Ready in the morning of"
-        type="date"
-        :model-value="order.by"
-        @update:model-value="(day: string) => setDay('by', day)"
+      <AskedFields
+        :fields="{ forWhom, from, by }"
+        :asking="asking"
       />
     </div>
     <OrderLines
       :lines="order.bags"
       :here="here"
-      :currency="order.money.currency"
+      :asking="asking"
       @change="bags => set({ bags })"
     />
-    <v-text-field
-      class="since"
-      label="Bags count that are finished since"
-      type="date"
-      :model-value="order.taken"
-      @update:model-value="(day: string) => setDay('taken', day)"
-    />
+    <div class="since">
+      <AskedFields
+        :fields="{ taken }"
+        :asking="asking"
+      />
+    </div>
     <div class="two">
       <OrderEvenings
         :order="order"
@@ -92,40 +72,15 @@ function keep(event: Event): void {
       <fieldset>
         <legend>What a price is made of, besides yarn</legend>
         <div class="money">
-          <SumField
-            label="An hour"
-            :hundredths="order.money.hourRate"
-            :currency="order.money.currency"
-            @change="setMoney({ hourRate: $event ?? 0 })"
-          />
-          <SumField
-            label="Stall fee, all of it"
-            :hundredths="order.money.stallFee"
-            :currency="order.money.currency"
-            @change="setMoney({ stallFee: $event ?? 0 })"
-          />
-          <CountField
-            label="Share of the seller"
-            :value="order.money.sharePercent"
-            :bounds="{ least: 0, most: 90 }"
-            suffix="%"
-            parts
-            @change="setMoney({ sharePercent: $event })"
-          />
-          <v-text-field
-            label="Currency"
-            :model-value="order.money.currency"
-            maxlength="8"
-            @update:model-value="(currency: string) => setMoney({ currency })"
+          <AskedFields
+            :fields="money.fields"
+            :asking="asking"
+            :at="['money']"
           />
         </div>
-        <v-textarea
-          label="Notes"
-          :model-value="order.note"
-          rows="2"
-          auto-grow
-          maxlength="4000"
-          @update:model-value="(note: string) => set({ note })"
+        <AskedFields
+          :fields="{ note }"
+          :asking="asking"
         />
       </fieldset>
     </div>
@@ -160,7 +115,10 @@ function keep(event: Event): void {
 }
 .row { display: grid; grid-template-columns: 1.4fr 1.4fr 1fr 1fr; align-items: start; gap: 0.5rem; }
 .two { display: grid; grid-template-columns: minmax(0, 1.3fr) minmax(0, 1fr); gap: 1.6rem; }
-.money { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(8.5rem, 100%), 1fr)); gap: 0.5rem; margin-bottom: 0.6rem; }
+.money {
+  display: grid; grid-template-columns: repeat(auto-fit, minmax(min(8.5rem, 100%), 1fr)); align-items: end; gap: 0.5rem;
+  margin-bottom: 0.6rem;
+}
 fieldset { border: 0; padding: 0; margin: 0; min-width: 0; }
 legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 0.4rem; }
 p { margin: 0; color: rgb(var(--v-theme-error)); }

@@ -1,23 +1,19 @@
 <script setup lang="ts">
 import { mdiArrowUp, mdiDeleteOutline, mdiPlus } from '@mdi/js'
 import { computed } from 'vue'
-import { MOST_LINES, MOST_OF_ONE, type OrderLine } from '~~/core/household/plan/order'
+import { MOST_LINES, ORDER_FIELDS, type OrderLine } from '~~/core/household/plan/order'
 import type { KeptBag } from '~~/core/household/plan/keptBags'
+import type { Asking } from '~/composables/useAnswers'
 
 /** So many of which bags, and what is asked for one: what stands first is made first. */
-const props = defineProps<{ lines: readonly OrderLine[], here: readonly KeptBag[], currency: string }>()
+const props = defineProps<{ lines: readonly OrderLine[], here: readonly KeptBag[], asking: Asking }>()
 const emit = defineEmits<{ change: [lines: readonly OrderLine[]] }>()
 
+const { count, notions, price } = ORDER_FIELDS.bags.of
 const bags = computed(() => props.here.map(({ id, name }) => ({ value: id, title: name })))
 
 function set(at: number, changed: Partial<OrderLine>): void {
   emit('change', props.lines.map((line, i) => (i === at ? { ...line, ...changed } : line)))
-}
-
-/** A sum that may be left out. */
-function setSum(at: number, field: 'notions' | 'price', value: number | undefined): void {
-  const { [field]: _, ...rest } = props.lines[at]!
-  emit('change', props.lines.map((line, i) => (i === at ? { ...rest, ...(value === undefined ? {} : { [field]: value }) } : line)))
 }
 
 function choose(at: number, id: string): void {
@@ -50,26 +46,10 @@ function add(): void {
         class="wide"
         @update:model-value="choose(at, $event)"
       />
-      <CountField
-        label="How many"
-        :value="line.count"
-        :bounds="{ least: 1, most: MOST_OF_ONE }"
-        counts="bags"
-        @change="set(at, { count: $event })"
-      />
-      <SumField
-        label="Notions of one"
-        :hundredths="line.notions"
-        :currency="currency"
-        may-be-empty
-        @change="setSum(at, 'notions', $event)"
-      />
-      <SumField
-        label="Asked for one"
-        :hundredths="line.price"
-        :currency="currency"
-        may-be-empty
-        @change="setSum(at, 'price', $event)"
+      <AskedFields
+        :fields="{ count, notions, price }"
+        :asking="asking"
+        :at="['bags', at]"
       />
       <span class="doing">
         <IconButton

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { loopNumbers } from '~~/core/readers/chart/loopNumbers'
 import { roundPaths } from '~~/core/readers/chart/marks'
@@ -9,13 +10,12 @@ import { roundsOfPart } from '~~/core/bag/draft/fold/partGauge'
 import { leanOf } from '~~/core/things/round/style'
 import { piecesOf } from '~~/core/readers/words/pattern'
 import type { Draft } from '~~/core/bag/draft/draft'
-import { useBox } from '~/composables/useBox'
 
 /** The chart beside the words: the floor from above, the wall cut open at the round's start and laid flat. */
 const props = defineProps<{ draft: Draft, lit?: number | undefined }>()
 
 const frame = ref<HTMLElement>()
-const { width } = useBox(frame)
+const { width } = useElementSize(frame)
 const floor = computed(() => planOf(props.draft).box)
 const floorScale = computed(() => Math.min(480, Math.max(200, width.value)) / (floor.value.width + 0.6))
 const wall = computed(() => unrolled(props.draft))

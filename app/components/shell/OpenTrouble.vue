@@ -58,7 +58,7 @@ async function throwAway(): Promise<void> {
           variant="outlined"
           @click="throwAway"
         >
-          Throw it away
+          Delete this bag
         </v-btn>
       </template>
       <v-btn

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { mdiAlertCircleOutline, mdiCheck, mdiDotsHorizontal } from '@mdi/js'
 import { computed } from 'vue'
-import { type Saving, useSaving } from '~/stores/saving'
+import type { Phase } from '~/keeping/send/bagSending'
+import { useSaving } from '~/stores/saving'
 
 const saving = useSaving()
-const SAYS: Record<Saving, string> = {
-  saved: 'Saved', waiting: 'Saving', saving: 'Saving', failed: 'Not saved, trying again', overtaken: 'Not saved', refused: 'Not saved',
+const SAYS: Record<Phase, string> = {
+  saved: 'Saved', waiting: 'Saving', sending: 'Saving', asking: 'Saving', failed: 'Not saved, trying again', overtaken: 'Not saved',
+  refused: 'Not saved',
 }
-const icon = computed(() =>
-  saving.state === 'saved' ? mdiCheck : saving.state === 'waiting' || saving.state === 'saving' ? mdiDotsHorizontal : mdiAlertCircleOutline,
-)
 const bad = computed(() => ['failed', 'overtaken', 'refused'].includes(saving.state))
+const icon = computed(() => (bad.value ? mdiAlertCircleOutline : saving.state === 'saved' ? mdiCheck : mdiDotsHorizontal))
 </script>
 
 <template>

@@ -30,7 +30,7 @@ useShortcuts(() => [
   { key: 's', does: 'Swatches', run: () => void router.push('/swatches') },
   { key: 'y', does: 'Yarn', run: () => void router.push('/yarns') },
   { key: 'o', does: 'Orders', run: () => void router.push('/orders') },
-  { key: 'k', does: 'Kept safe: copies, what was thrown away, your phone', run: () => void router.push('/safe') },
+  { key: 'k', does: 'Kept safe: copies, what was deleted, your phone', run: () => void router.push('/safe') },
   { key: 't', does: 'Switch between US and UK terms', run: settings.otherTerms },
 ])
 </script>

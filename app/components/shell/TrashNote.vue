@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Says for a while what was just thrown away, and brings it back. */
+/** Says for a while what was just deleted, and restores it. */
 defineProps<{ name: string | undefined }>()
 const emit = defineEmits<{ back: [], close: [] }>()
 </script>
@@ -10,10 +10,10 @@ const emit = defineEmits<{ back: [], close: [] }>()
     :timeout="12000"
     @update:model-value="$event || emit('close')"
   >
-    {{ name }} lies aside for 60 days.
+    {{ name }} is deleted. You can restore it for 60 days.
     <template #actions>
       <v-btn @click="emit('back')">
-        Bring it back
+        Restore
       </v-btn>
     </template>
   </v-snackbar>

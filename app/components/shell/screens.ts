@@ -8,6 +8,6 @@ export const SCREENS: readonly Screen[] = [
   { name: 'Swatches', does: 'gauges that you counted', to: '/swatches' },
   { name: 'Yarn', does: 'what lies on your shelf', to: '/yarns' },
   { name: 'Orders', does: 'several bags by a day', to: '/orders' },
-  { name: 'Kept safe', does: 'copies, what was thrown away, your phone', to: '/safe' },
+  { name: 'Kept safe', does: 'copies, what was deleted, your phone', to: '/safe' },
   { name: 'Where the hook goes', does: 'how each stitch is entered, drawn', to: '/hook' },
 ]

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import type { DesignGauge } from '~~/core/bag/design/design'
-import { type KeptTexture, textureKinds } from '~~/core/bag/design/textureSwatch'
+import type { KeptTexture } from '~~/core/parts/texture/ownSize'
+import { textureKinds } from '~~/core/bag/design/textureFields'
 import { gaugeOf } from '~~/core/things/gauge/gauge'
 import { FABRIC_KINDS, stitchName } from '~~/core/things/stitch/dictionary'
 import { hookLabel } from '~~/core/things/stitch/hooks'

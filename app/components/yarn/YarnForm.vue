@@ -1,12 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, useId, watch } from 'vue'
-import { withChanges } from '~~/core/bag/design/edit'
-import { ASSUMED_GAUGE } from '~~/core/bag/design/starter'
 import type { Fields } from '~~/core/parts/field/field'
-import { gaugeOf } from '~~/core/things/gauge/gauge'
 import { metresOfClass } from '~~/core/household/shelf/starter'
 import { SHELF_YARN_FIELDS, type ShelfYarn } from '~~/core/household/shelf/yarn'
-import type { Asking } from '~/composables/useAnswers'
+import { useAskedOf } from '~/composables/useAskedOf'
 import { useFormTrouble } from '~/composables/useFormTrouble'
 import { useSettings } from '~/stores/settings'
 
@@ -17,20 +14,16 @@ const emit = defineEmits<{ enter: [yarn: ShelfYarn], keep: [yarn: ShelfYarn], le
 const settings = useSettings()
 const yarn = shallowRef(props.yarn)
 watch(yarn, now => emit('enter', now))
-const asking = computed<Asking>(() => ({
-  spec: yarn.value, now: { gauge: gaugeOf(ASSUMED_GAUGE) }, units: settings.units ?? 'cm', yarns: [],
-  answer(_, changes) {
-    const next = withChanges(yarn.value, changes)
-    // A class that is chosen brings its usual length along, as long as nobody typed another.
-    const usual = yarn.value.metresPer100g === metresOfClass(yarn.value.weightClass)
-    yarn.value = usual && next.weightClass !== yarn.value.weightClass ? { ...next, metresPer100g: metresOfClass(next.weightClass) } : next
-    return undefined
-  },
-}))
+const asking = useAskedOf(() => yarn.value, (next) => {
+  // A class that is chosen brings its usual length along, as long as nobody typed another.
+  const usual = yarn.value.metresPer100g === metresOfClass(yarn.value.weightClass)
+  yarn.value = usual && next.weightClass !== yarn.value.weightClass ? { ...next, metresPer100g: metresOfClass(next.weightClass) } : next
+})
 
 const pick = (...names: (keyof typeof SHELF_YARN_FIELDS)[]): Fields =>
   Object.fromEntries(names.map(name => [name, SHELF_YARN_FIELDS[name]])) as Fields
 const BAND = pick('weightClass', 'ballGrams', 'metresPer100g')
+const WORDS = pick('fibre', 'ballPrice', 'place')
 const KNOWN = pick('unravelled', 'weighed')
 
 const nameTrouble = computed(() => (yarn.value.name.trim() ? '' : 'Say what you call it, to find it again'))
@@ -44,11 +37,6 @@ const colourId = useId()
 
 function set<K extends keyof ShelfYarn>(field: K, value: ShelfYarn[K]): void {
   yarn.value = { ...yarn.value, [field]: value }
-}
-
-function setPrice(paid: number | undefined): void {
-  const { ballPrice: _, ...rest } = yarn.value
-  yarn.value = paid === undefined ? rest : { ...rest, ballPrice: paid }
 }
 
 function addBall(grams: number): void {
@@ -89,43 +77,25 @@ function keep(event: Event): void {
         :fields="BAND"
         :asking="asking"
       />
-      <CountField
-        label="Length of a ball"
-        :value="metresAball"
-        :bounds="{ least: 1, most: 10_000 }"
-        :usually="{ least: 40, most: 400 }"
-        suffix="m"
-        :units="settings.units ?? 'cm'"
-        parts
-        @change="setMetresAball"
-      />
-      <div class="row">
-        <v-text-field
-          label="Fibre"
-          :model-value="yarn.fibre"
-          maxlength="80"
-          @update:model-value="(fibre: string) => set('fibre', fibre)"
+      <div class="words">
+        <CountField
+          label="Length of a ball"
+          :value="metresAball"
+          :bounds="{ least: 1, most: 10_000 }"
+          :usually="{ least: 40, most: 400 }"
+          suffix="m"
+          :units="settings.units ?? 'cm'"
+          parts
+          @change="setMetresAball"
         />
-        <SumField
-          label="Price of a ball"
-          :hundredths="yarn.ballPrice"
-          may-be-empty
-          @change="setPrice"
-        />
-        <v-text-field
-          label="Where it lies"
-          :model-value="yarn.place"
-          maxlength="120"
-          @update:model-value="(place: string) => set('place', place)"
+        <AskedFields
+          :fields="WORDS"
+          :asking="asking"
         />
       </div>
-      <v-textarea
-        label="Notes"
-        :model-value="yarn.note"
-        rows="2"
-        auto-grow
-        maxlength="4000"
-        @update:model-value="(note: string) => set('note', note)"
+      <AskedFields
+        :fields="pick('note')"
+        :asking="asking"
       />
       <div class="row">
         <v-btn
@@ -173,7 +143,7 @@ function keep(event: Event): void {
 .facts { padding-top: 0.6rem; border-top: 1px solid var(--line); }
 .named { display: grid; grid-template-columns: auto 1fr; gap: 0.6rem; align-items: start; }
 .row { display: flex; flex-wrap: wrap; gap: 0.5rem; }
-.row > :deep(.v-input), .row > :deep(.asked) { flex: 1 1 9rem; }
+.words { display: grid; grid-template-columns: repeat(auto-fit, minmax(min(9rem, 100%), 1fr)); gap: 0.5rem; align-items: end; }
 input[type='color'] {
   width: 2.5rem; height: 2.5rem; padding: 0; cursor: pointer; overflow: hidden;
   border: 1px solid var(--strong-line); border-radius: 50%; background: none;

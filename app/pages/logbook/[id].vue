@@ -66,7 +66,7 @@ async function photograph(event: Event): Promise<void> {
             class="plain"
             @click="book.setPhoto(id, undefined)"
           >
-            Throw it away
+            Delete the photo
           </button>
           <button
             v-if="book.photoBefore?.id === id"
@@ -74,7 +74,7 @@ async function photograph(event: Event): Promise<void> {
             class="plain"
             @click="book.bringPhotoBack()"
           >
-            {{ page.photo ? 'Bring the other photo back' : 'Bring it back' }}
+            {{ page.photo ? 'Restore the other photo' : 'Restore' }}
           </button>
           <input
             ref="picker"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { useElementSize } from '@vueuse/core'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { countAfter, tapeAfter } from '~~/core/readers/beats/checks'
 import { IMPORTANCE, IN_TIME_BEATS } from '~~/core/readers/beats/upcoming'
@@ -6,7 +7,6 @@ import { deedWord, deedWords } from '~~/core/making/make/undo'
 import { spokenText } from '~~/core/readers/words/spokenText'
 import { heightOfSmall, lettersFor } from '~/looks/track'
 import { useAwake } from '~/composables/useAwake'
-import { useBox } from '~/composables/useBox'
 import { useTapKeys } from '~/composables/useTapKeys'
 import { useHook } from '~/composables/useHook'
 import { useSignals } from '~/composables/useSignals'
@@ -70,7 +70,7 @@ function back(): void {
 const hands = useTapKeys({ on, back })
 
 const panel = ref<HTMLElement>()
-const { width, height } = useBox(panel)
+const { width, height } = useElementSize(panel)
 const shares = (sort: 'marker' | 'side') => computed(() => {
   const all = hook.beats.value.length
   return hook.coming.value.filter(one => one.sort === sort && one.at < all).map(({ at }) => at / all)

@@ -52,7 +52,7 @@ function done(): void {
 
 /** An order with the bag in it that the address names perhaps. */
 function withBag(order: Order): Order {
-  const bag = shelf.house.here.find(one => one.id === route.query.bag)
+  const bag = shelf.context.here.find(one => one.id === route.query.bag)
   if (!bag || order.bags.some(line => line.bag === bag.id)) return order
   return { ...order, bags: [...order.bags.filter(({ name }) => name !== ''), { bag: bag.id, name: bag.name, count: 1 }] }
 }
@@ -62,7 +62,7 @@ function begin(): void {
 }
 
 function enter(told: Order): void {
-  const next = withKeptBags(told, shelf.house.here)
+  const next = withKeptBags(told, shelf.context.here)
   entering.value = next
   if (next.bags.some(line => !shelf.bagOf(line))) void shelf.look(next.bags)
 }
@@ -137,7 +137,7 @@ watch(id, () => (entering.value = undefined))
     <OrderForm
       v-if="entering"
       :order="entering"
-      :here="shelf.house.here"
+      :here="shelf.context.here"
       @change="change"
       @keep="keep"
       @leave="leave"

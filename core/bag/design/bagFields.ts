@@ -4,14 +4,14 @@ import type { GroupField } from '../../parts/field/field'
 import type { StretchTest } from '../../parts/handle/drop'
 import { roundsFields } from '../../parts/kind/inRounds'
 import { TURN_UPS } from '../../parts/wall/turnUp'
-import type { Design } from './design'
+import type { Rounds } from '../../things/round/style'
 
 /*
  * Questions about the bag as a whole.
  */
 
 /** How the maker goes round. */
-const ROUNDS_FIELDS = roundsFields(design => (design as Design).rounds)
+const ROUNDS_FIELDS = roundsFields(design => (design as { readonly rounds: Rounds }).rounds)
 
 /** A strip of the maker's own, hung up. Under a weight no strip gets shorter: one figure takes the other along. */
 export const STRETCH_FIELDS = {

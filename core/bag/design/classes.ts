@@ -1,6 +1,7 @@
 import 'reflect-metadata'
 import { type BySort, readBy } from '../../parts/field/bySort'
 import type { Field, Fields, KindsField, ListField, WaysField } from '../../parts/field/field'
+import type { ValuesOf } from '../../parts/field/spec'
 import { ID } from '../../parts/field/questions'
 import { DESIGN_FIELDS, SWATCH_FIELDS } from './fields'
 import { DESIGN_LIMITS, type Limits } from './limits'
@@ -31,10 +32,8 @@ import { listsOf, soundObject } from './quickCheck'
  * files; the program itself works with the plain types.
  */
 
-type Class = new () => object
-
 /** The class of a group of fields. */
-function documentClass(fields: Fields, also: Readonly<Record<string, Rule>> = {}): Class {
+function documentClass<F extends Fields>(fields: F, also: Readonly<Record<string, Rule>> = {}): new () => ValuesOf<F> & object {
   const made = Object.entries(fields).map(([name, field]) => ({ name, field, ...ruled(field) }))
   function document(this: Record<string, unknown>): void {
     for (const { name, field, begins } of made) if (!field.optional) this[name] = begins?.()
@@ -44,7 +43,8 @@ function documentClass(fields: Fields, also: Readonly<Record<string, Rule>> = {}
     rule(document.prototype, name)
     if (field.optional) IfGiven()(document.prototype, name)
   }
-  return document as unknown as Class
+  // A function that fills in what it begins with is a class, as class-transformer calls it with `new`.
+  return document as unknown as new () => ValuesOf<F> & object
 }
 
 /** The rule of a field, and what it begins with. */
@@ -69,7 +69,7 @@ const RULES: BySort<FieldRule> = {
 }
 
 function ruled(field: Field): FieldRule {
-  const begins = 'begins' in field && field.begins !== undefined ? { begins: () => field.begins as unknown } : {}
+  const begins = 'begins' in field && field.begins !== undefined ? { begins: (): unknown => field.begins } : {}
   return { ...begins, ...readBy(RULES, field) }
 }
 
@@ -142,16 +142,17 @@ function kinds({ by, kinds: all, list }: KindsField): FieldRule {
 }
 
 /** Checks of a sort of document: quickly, by its size, and by its class. */
-export interface DocumentRules {
-  readonly type: Class
-  readonly isSound: (input: unknown) => boolean
+export interface DocumentRules<D> {
+  readonly type: new () => D & object
+  readonly isSound: (input: unknown) => input is D
   readonly lists: ReturnType<typeof listsOf>
   readonly limits: Limits
 }
 
 /** The rules of documents with these fields. */
-export function documentRules(fields: Fields, limits: Limits = DESIGN_LIMITS): DocumentRules {
-  return { type: documentClass(fields), isSound: soundObject(fields), lists: listsOf(fields), limits }
+export function documentRules<F extends Fields>(fields: F, limits: Limits = DESIGN_LIMITS): DocumentRules<ValuesOf<F>> {
+  const isSound = soundObject(fields)
+  return { type: documentClass(fields), isSound: (input): input is ValuesOf<F> => isSound(input), lists: listsOf(fields), limits }
 }
 
 /** A design as it is written to a file. */

@@ -1,13 +1,16 @@
 import { CONTENT_KINDS } from '../../parts/contents/contents'
-import { between, choice, count, group, idText, length, list, oneOfKinds, optional, text } from '../../parts/field/questions'
+import { between, count, group, idText, length, list, oneOfKinds, optional, text } from '../../parts/field/questions'
 import { CONTENT_CM } from '../../parts/field/bounds'
 import type { Fields, LinesField, Label } from '../../parts/field/field'
-import { word } from '../../parts/field/mark'
+import { versionField, word } from '../../parts/field/mark'
 import { CALLED } from '../../parts/kind/kind'
 import { BAG_FIELDS } from './bagFields'
-import { DESIGN_VERSION } from './design'
+import type { BaseSpec } from '../../parts/base/base'
+import type { Contents } from '../../parts/contents/contents'
+import type { WallSpec } from '../../parts/wall/wall'
 import { GAUGE_FIELDS } from './gaugeFields'
-import { MEASURES } from './measures'
+import { MEASURED_PART_FIELDS } from './measures'
+import { DESIGN_VERSION } from './versions'
 
 /*
  * The whole design document, question by question, whatever kinds of base and part it may be made of.
@@ -44,13 +47,8 @@ const partId = text('Id', 1, 30, {
   says: 'What the part is known by wherever it is moved; ids of one wall must differ.',
 })
 
-const MEASURED_PART = {
-  part: text('Part', 1, 30, { says: '`base`, or the id of a part of the wall.' }),
-  rounds: count('Rounds worked', between(1, 2001)),
-  stitches: count('Stitches', between(1, 200_000), { says: 'That its last round left, by which it is known again.' }),
-  what: choice('What', MEASURES.map(value => ({ value, name: value }))),
-  cm: length('Measured', between(0.1, 1000)),
-} as const
+/** A part of the wall in its place in a bag: known by its id wherever it is moved. */
+export type WallPart = WallSpec & { readonly id: string }
 
 /** The name of a document. */
 export const nameField = (label: Label) => text(label, 1, 80)
@@ -69,22 +67,21 @@ export function designFields(
   parts: readonly { readonly kind: string, readonly fields: Fields }[],
 ) {
   return {
-    fairHollow: word('design'), version: count('Version', between(1, DESIGN_VERSION)), name: nameField('Name'), note: NOTE,
-    hands: BAG_FIELDS.hands, units: BAG_FIELDS.units, gauge: group('Gauge', GAUGE_FIELDS),
+    fairHollow: word('design'), version: versionField(DESIGN_VERSION), name: nameField('Name'), note: NOTE,
+    ...BAG_FIELDS, gauge: group('Gauge', GAUGE_FIELDS),
     yarns: list('Yarns', YARN, {
       one: 'yarn', all: 'yarns', least: 1, most: MOST_YARNS, begins: 'one',
       says: 'Ids must differ. Parts name the yarn they are worked in by its id.',
     }),
-    rounds: BAG_FIELDS.rounds,
     contents: optional(
-      oneOfKinds(
+      oneOfKinds<Contents>(
         'It must hold',
         'kind',
         CONTENT_KINDS.map(({ kind, fields }) => ({ value: kind, fields })),
         { says: 'What the bag must hold.' },
       ),
     ),
-    base: oneOfKinds(
+    base: oneOfKinds<BaseSpec>(
       'Base',
       'form',
       forms.map(({ form, fields }) => ({ value: form, fields })),
@@ -106,13 +103,13 @@ export function designFields(
       ),
     ),
     measured: optional(
-      list('Measured parts', MEASURED_PART, {
+      list('Measured parts', MEASURED_PART_FIELDS, {
         one: 'measured part', all: 'measured parts', least: 1, most: MOST_MEASURED, unasked: true,
         says: 'What parts of the bag measured, done or half done: what lies above them is drafted by it.',
       }),
     ),
-    turnUp: BAG_FIELDS.turnUp, turnUpCalled: CALLED,
-    wall: oneOfKinds(
+    turnUpCalled: CALLED,
+    wall: oneOfKinds<readonly WallPart[]>(
       'Wall',
       'kind',
       parts.map(({ kind, fields }) => ({ value: kind, fields: partFields(fields) })),
@@ -126,7 +123,6 @@ export function designFields(
       says: 'Stitch patterns of the maker\'s own, a line a round in US abbreviations; lines that begin with once: are worked the first '
         + 'time only.',
     }),
-    mouth: BAG_FIELDS.mouth, forChild: BAG_FIELDS.forChild, stretch: BAG_FIELDS.stretch, lining: BAG_FIELDS.lining,
     tags: TAGS,
   } as const
 }

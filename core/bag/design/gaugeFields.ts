@@ -1,5 +1,6 @@
 import { between, choice, count, figure, group, length, optional } from '../../parts/field/questions'
-import { type Fields, labelFrom } from '../../parts/field/field'
+import { labelFrom } from '../../parts/field/field'
+import { byName } from '../../things/measure/byName'
 import { FABRIC_KINDS } from '../../things/stitch/dictionary'
 import { hookLabel } from '../../things/stitch/hooks'
 
@@ -26,9 +27,7 @@ const MEASURED_SAYS
   = 'A count on a swatch: stitches across overCm, rounds up tallCm (or up overCm). One stitch must come out between 0.05 and 12 cm.'
 
 /** Counts of a swatch, by the stitch that was counted. */
-export const MEASURED_KINDS: Fields = Object.fromEntries(
-  FABRIC_KINDS.map(kind => [kind, optional(group(`{${kind}}`, MEASURED, { says: MEASURED_SAYS }))]),
-)
+export const MEASURED_KINDS = byName(FABRIC_KINDS, kind => optional(group(`{${kind}}`, MEASURED, { says: MEASURED_SAYS })))
 
 /** Questions about a gauge. */
 export const GAUGE_FIELDS = {

@@ -1,3 +1,4 @@
+import { same } from '../../things/measure/same'
 import type { Design } from './design'
 import { unsoundness } from './consistency'
 
@@ -20,15 +21,6 @@ function isObject(value: unknown): value is Loose {
 
 function areThings(value: unknown): value is readonly (Loose & WithId)[] {
   return Array.isArray(value) && value.every(one => isObject(one) && typeof one.id === 'string')
-}
-
-/** Whether two values of documents are the same, whichever way their fields are ordered. */
-export function same(a: unknown, b: unknown): boolean {
-  if (a === b) return true
-  if (Array.isArray(a) && Array.isArray(b)) return a.length === b.length && a.every((one, i) => same(one, b[i]))
-  if (!isObject(a) || !isObject(b)) return false
-  const [ours, theirs] = [Object.keys(a), Object.keys(b)]
-  return ours.length === theirs.length && ours.every(key => same(a[key], b[key]))
 }
 
 function merged(base: unknown, mine: unknown, theirs: unknown): unknown {

@@ -1,4 +1,7 @@
-import { type Design, DESIGN_VERSION, SWATCH_VERSION, type SwatchDocument } from './design'
+import type { Design, SwatchDocument } from './design'
+import { DESIGN_VERSION, SWATCH_VERSION } from './versions'
+
+import { changed } from '../../parts/field/changed'
 
 type Loose = Record<string, unknown>
 
@@ -79,10 +82,10 @@ export function migrateSwatch(document: Loose): Loose {
 
 /** A design that was kept by an earlier version of the program and is known to be sound, as this version means it. */
 export function upToDate(design: Design): Design {
-  return design.version === DESIGN_VERSION ? design : (migrate(design as unknown as Loose) as unknown as Design)
+  return design.version === DESIGN_VERSION ? design : changed(design, migrate({ ...design }))
 }
 
 /** A swatch likewise. */
 export function swatchUpToDate(swatch: SwatchDocument): SwatchDocument {
-  return swatch.version === SWATCH_VERSION ? swatch : (migrateSwatch(swatch as unknown as Loose) as unknown as SwatchDocument)
+  return swatch.version === SWATCH_VERSION ? swatch : changed(swatch, migrateSwatch({ ...swatch }))
 }

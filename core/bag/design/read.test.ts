@@ -1,4 +1,4 @@
-import { DESIGN_VERSION } from './design'
+import { DESIGN_VERSION } from './versions'
 import { readFileSync } from 'node:fs'
 import Ajv from 'ajv'
 import fc from 'fast-check'

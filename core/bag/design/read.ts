@@ -2,7 +2,8 @@ import 'reflect-metadata'
 import { instanceToPlain, plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import { DESIGN_RULES, type DocumentRules, SWATCH_RULES } from './classes'
-import { DESIGN_VERSION, type Design, type SwatchDocument } from './design'
+import type { Design, SwatchDocument } from './design'
+import { DESIGN_VERSION } from './versions'
 import { cleaned } from './cleanText'
 import { beyondLimits, NO_FIELD } from './limits'
 import { isFromTheFuture, migrate, migrateSwatch } from './migrate'
@@ -41,7 +42,9 @@ export function refuse<D>(field: string, message: string): Reading<D> {
 }
 
 /** The trouble with a document that is too large, too deep or too odd to be looked at closely. */
-function oversized(input: Record<string, unknown>, { lists, limits }: DocumentRules): Problem | undefined {
+function oversized(
+  { lists, limits }: Pick<DocumentRules<unknown>, 'lists' | 'limits'>, input: Record<string, unknown>,
+): Problem | undefined {
   for (const { name, most, all } of lists) {
     const list = input[name]
     if (Array.isArray(list) && list.length > most) return { field: name, message: `must hold at most ${most} ${all}` }
@@ -50,14 +53,21 @@ function oversized(input: Record<string, unknown>, { lists, limits }: DocumentRu
 }
 
 /** Checks a plain object against the rules of a document; a sound one comes back plain, with the defaults filled in. */
-export function check<D>(input: Record<string, unknown>, rules: DocumentRules, further: (document: D) => Problem[]): Reading<D> {
-  if (rules.isSound(input)) return checkedFurther(input as D, further)
-  const trouble = oversized(input, rules)
+export function check<D extends object>(
+  input: Record<string, unknown>, rules: DocumentRules<D>, further: (document: D) => Problem[],
+): Reading<D> {
+  if (rules.isSound(input)) return checkedFurther(input, further)
+  const trouble = oversized(rules, input)
   if (trouble) return { ok: false, problems: [trouble] }
   const instance = plainToInstance(rules.type, input, { exposeDefaultValues: true })
   const problems = tellErrors(validateSync(instance, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }), [])
   if (problems.length > 0) return { ok: false, problems }
-  return checkedFurther(instanceToPlain(instance, { exposeUnsetFields: false }) as D, further)
+  return checkedFurther(plainOf(instance), further)
+}
+
+/** An instance as a plain object; class-transformer's types forget what it was an instance of. */
+function plainOf<D extends object>(instance: D): D {
+  return instanceToPlain(instance, { exposeUnsetFields: false }) as D
 }
 
 function checkedFurther<D>(document: D, further: (document: D) => Problem[]): Reading<D> {
@@ -75,8 +85,8 @@ export function readDesign(input: unknown): Reading<Design> {
     return refuse('fairHollow', 'this is not a Fair Hollow design: its "fairHollow" field must say "design"')
   if (isFromTheFuture(input))
     return refuse('version', `is ${String(input.version)}, from a later version of this program; open it there and export it anew`)
-  if (DESIGN_RULES.isSound(input) && input.version === DESIGN_VERSION) return check<Design>(input, DESIGN_RULES, designProblems)
-  const trouble = oversized(input, DESIGN_RULES)
+  if (DESIGN_RULES.isSound(input) && input.version === DESIGN_VERSION) return check(input, DESIGN_RULES, designProblems)
+  const trouble = oversized(DESIGN_RULES, input)
   if (trouble) return { ok: false, problems: [trouble] }
   const document = migrate(input)
   // The classes of these are chosen by what is in them, which takes an object to begin with.
@@ -85,14 +95,14 @@ export function readDesign(input: unknown): Reading<Design> {
   const { wall } = document
   const odd = Array.isArray(wall) ? wall.findIndex(part => !isObject(part)) : -1
   if (odd >= 0) return refuse(`wall.${odd}`, 'must be an object')
-  return check<Design>(document, DESIGN_RULES, designProblems)
+  return check(document, DESIGN_RULES, designProblems)
 }
 
 /** Reads a swatch likewise. */
 export function readSwatch(input: unknown): Reading<SwatchDocument> {
   if (!isObject(input) || input.fairHollow !== 'swatch')
     return refuse('fairHollow', 'this is not a Fair Hollow swatch: its "fairHollow" field must say "swatch"')
-  const trouble = oversized(input, SWATCH_RULES)
+  const trouble = oversized(SWATCH_RULES, input)
   if (trouble) return { ok: false, problems: [trouble] }
-  return check<SwatchDocument>(migrateSwatch(input), SWATCH_RULES, swatchProblems)
+  return check(migrateSwatch(input), SWATCH_RULES, swatchProblems)
 }

@@ -1,7 +1,7 @@
 import { type BySort, readBy } from '../../parts/field/bySort'
 import type { Bounds, Field, Fields, KindsField, TextField, WaysField } from '../../parts/field/field'
 import { ID } from '../../parts/field/questions'
-import { DESIGN_VERSION } from './design'
+import { DESIGN_VERSION } from './versions'
 import { DESIGN_FIELDS } from './fields'
 
 /*

@@ -1,6 +1,7 @@
 import type { CircleSpec } from '../../parts/base/circle'
 import type { SolidSpec } from '../../parts/band/solid'
-import { DESIGN_VERSION, type Design, type DesignGauge } from './design'
+import type { Design, DesignGauge } from './design'
+import { DESIGN_VERSION } from './versions'
 
 /**
  * The gauge a bag starts with before anybody has made a swatch: firm single crochet in a light cotton.

@@ -5,7 +5,8 @@ import { readDesign, readSwatch } from './read'
 import { ASSUMED_GAUGE, newDesign } from './starter'
 import { stacked } from './partIds'
 import { withChanges } from './edit'
-import { isInTexture, keptTexture, takenFrom, textureKinds, textureOfKind } from './textureSwatch'
+import { textureKinds } from './textureFields'
+import { isInTexture, keptTexture, takenFrom, textureOfKind } from './textureSwatch'
 import type { SwatchDocument } from './design'
 import type { WallSpec } from '../../parts/wall/wall'
 
@@ -22,7 +23,7 @@ const bag = (...wall: WallSpec[]) => ({
   repeats: [{ id: 'own-1', name: 'nets', lines: LINES }],
 })
 
-describe('a swatch of a texture, kept in the house', () => {
+describe('a swatch of a texture, kept', () => {
   it('is read with its texture and what was counted, of every kind that has one', () => {
     expect(textureKinds().map(one => one.kind)).toEqual([
       'rib', 'pairs', 'groups', 'vees', 'sprigs', 'waves', 'hills', 'boxes', 'moss', 'own',
@@ -67,7 +68,7 @@ describe('a swatch of a texture, kept in the house', () => {
     const after = withChanges(before, takenFrom((read as { document: SwatchDocument }).document, before))
     expect(after.gauge).toEqual(before.gauge)
     expect(readDesign(after).ok).toBe(true)
-    const heights = draft(after).parts.filter(({ from }) => from.in === 'wall').map(({ size }) => size.height.cm)
+    const heights = draft(after).parts.filter(({ from }) => from.wall).map(({ size }) => size.height.cm)
     // Ten rounds are 9.5 cm by the swatch; nobody counted the moss.
     expect(heights[0]).toBeCloseTo(9.5, 9)
     expect(heights[2]).toBeCloseTo(9.5, 9)

@@ -1,45 +1,16 @@
-import { SWATCH_OF_IT } from '../../parts/band/textured'
-import { group, oneOfKinds, optional } from '../../parts/field/questions'
-import type { Fields, LinesField } from '../../parts/field/field'
+import { same } from '../../things/measure/same'
 import { beginnings } from '../../parts/kind/beginnings'
 import type { AnyKind } from '../../parts/kind/kind'
 import type { Change } from '../../parts/part/finding'
 import type { Repeat } from '../../things/repeat/repeat'
 import type { KeptTexture, TextureSaid, TextureSwatch } from '../../parts/texture/ownSize'
-import { kindOf, wallKinds, type WallKind, type WallSpec } from '../../parts/wall/wall'
+import { kindOf, type WallSpec } from '../../parts/wall/wall'
 import type { Design, SwatchDocument } from './design'
+import { hasTexture, isOfTexture, textureFields } from './textureFields'
 
 /*
- * A swatch of a texture, as the house keeps it: which texture it is, and what was counted on it. Bags in the same texture take it.
+ * A swatch of a texture as it is kept: which texture it is, and what was counted on it. Bags in the same texture take it.
  */
-
-export type { KeptTexture } from '../../parts/texture/ownSize'
-
-/** Fields of a part besides its texture. */
-const NOT_TEXTURE = ['id', 'size', 'colour', 'stripes', 'goes', 'swatch', 'hook']
-
-/** Whether a kind has a texture to make a swatch of: the swatch of the bag's gauge is one of plain stitches. */
-function hasTexture({ texture, fields, plain }: WallKind): boolean {
-  return texture !== undefined && fields.swatch !== undefined && !plain
-}
-
-/** Kinds in a texture, those that are known. */
-export function textureKinds(): readonly AnyKind[] {
-  return wallKinds().filter(hasTexture) as unknown as readonly AnyKind[]
-}
-
-/** Questions of a kind about its texture. */
-export function textureFields({ fields }: Pick<AnyKind, 'fields'>): Fields {
-  return Object.fromEntries(Object.entries(fields).filter(([name]) => !NOT_TEXTURE.includes(name)))
-}
-
-/** Questions about the swatch of a texture. */
-export function keptTextureField(lines: LinesField) {
-  return optional(group('Texture', {
-    of: oneOfKinds<TextureSaid>('Which texture', 'kind', textureKinds().map(one => ({ value: one.kind, fields: textureFields(one) }))),
-    counted: group('Counted', SWATCH_OF_IT), lines: optional(lines),
-  }, { says: 'The texture that the swatch is of, and what was counted on it; a repeat of the maker\'s own with its lines.' }))
-}
 
 /** A texture of a kind, as it begins. */
 export function textureOfKind(kind: AnyKind): TextureSaid {
@@ -49,7 +20,7 @@ export function textureOfKind(kind: AnyKind): TextureSaid {
 /** The texture of a part of a wall; nothing of one in none. */
 function textureSaid(spec: WallSpec): TextureSaid | undefined {
   if (!hasTexture(kindOf(spec))) return undefined
-  return Object.fromEntries(Object.entries(spec).filter(([name]) => !NOT_TEXTURE.includes(name))) as unknown as TextureSaid
+  return { ...Object.fromEntries(Object.entries(spec).filter(([name]) => isOfTexture(name))), kind: spec.kind }
 }
 
 /** The lines of the repeat that a texture is made by. */
@@ -57,7 +28,7 @@ function linesOf({ repeat }: TextureSaid, repeats: readonly Repeat[]): readonly 
   return repeats.find(({ id }) => id === repeat)?.lines
 }
 
-/** The swatch of a part's texture, as the house keeps it; nothing where nothing was counted. */
+/** The swatch of a part's texture, as it is kept; nothing where nothing was counted. */
 export function keptTexture(spec: WallSpec, repeats: readonly Repeat[]): KeptTexture | undefined {
   const of = textureSaid(spec)
   const { swatch } = spec as { readonly swatch?: TextureSwatch }
@@ -70,8 +41,8 @@ export function keptTexture(spec: WallSpec, repeats: readonly Repeat[]): KeptTex
 export function isInTexture(spec: WallSpec, { of, lines }: KeptTexture, repeats: readonly Repeat[]): boolean {
   const said = textureSaid(spec)
   if (!said) return false
-  const told = ({ repeat: _, ...answers }: TextureSaid) => Object.entries(answers).sort(([a], [b]) => (a < b ? -1 : 1))
-  return JSON.stringify([told(said), linesOf(said, repeats) ?? []]) === JSON.stringify([told(of), lines ?? []])
+  const told = ({ repeat: _, ...answers }: TextureSaid) => answers
+  return same(told(said), told(of)) && same(linesOf(said, repeats) ?? [], lines ?? [])
 }
 
 /**

@@ -1,5 +1,5 @@
 import { type Length, plus, times } from '../../things/measure/length'
-import { areaCm2, type Floor, noFloor, standing } from '../../parts/part/floor'
+import { type Floor, hasFloor, noFloor, outlineOf, standing } from '../../parts/part/floor'
 import { type Hanging, withHandles, type WithHandles } from './handles'
 import type { WorkedRound } from '../../things/round/workedRound'
 import { aroundOf, type DraftPart, riseOf } from './fold/draftPart'
@@ -42,8 +42,9 @@ export function sackCm3(widthCm: number, heightCm: number): number {
 
 /** A wall's share of the volume: its height times the outline that its edge makes over the floor. */
 function wallCm3(part: DraftPart, floor: Floor): number {
-  if (!part.arounds) return part.size.height.cm * areaCm2(floor.shape, standing(floor, part.size.circumference.cm))
-  return part.rounds.reduce((sum, _, i) => sum + riseOf(part, i) * areaCm2(floor.shape, standing(floor, aroundOf(part, i))), 0)
+  const areaCm2 = (aroundCm: number) => outlineOf(floor).areaCm2(standing(floor, aroundCm))
+  if (!part.arounds) return part.size.height.cm * areaCm2(part.size.circumference.cm)
+  return part.rounds.reduce((sum, _, i) => sum + riseOf(part, i) * areaCm2(aroundOf(part, i)), 0)
 }
 
 /** How wide flat pieces laid together lie, as sure as they are. */
@@ -71,7 +72,7 @@ export function sizesOf(parts: readonly DraftPart[], hangings: readonly Hanging[
   const height = worked.reduce((sum, part) => plus(sum, part.size.height), NOTHING)
   const handles = withHandles(hangings, height.cm, loadedHeightCm)
   const tallCm = body.reduce((sum, { size }) => sum + size.height.cm, 0)
-  const cm3 = floor.shape === 'none' ? sackCm3(flatWidth.cm, tallCm) : body.reduce((sum, part) => sum + wallCm3(part, floor), 0)
+  const cm3 = hasFloor(floor) ? body.reduce((sum, part) => sum + wallCm3(part, floor), 0) : sackCm3(flatWidth.cm, tallCm)
   return {
     floor,
     flatWidth,

@@ -95,7 +95,7 @@ function stopsAt(design: Design, gauge: Gauge, { base, wall }: Fitting): number 
   const { parts } = fold({ ...design, base, wall }, knowledgeFrom(gauge, design))
   const stopped = parts.find(isStopped)
   if (!stopped) return undefined
-  return stopped.from.in === 'wall' ? bareWall(wall.slice(0, stopped.from.index)).length : 0
+  return bareWall(wall.slice(0, stopped.from.index)).length
 }
 
 function collisionOf(problem: WallProblem, choices: readonly BaseChoice[]): Collision {

@@ -1,12 +1,14 @@
+import { changed } from '../../parts/field/changed'
 import { formOf } from '../../parts/base/base'
-import type { Design, WallPart } from '../design/design'
+import type { Design } from '../design/design'
+import { withChanges } from '../design/edit'
 import { baseSetting } from '../design/partContexts'
 import { type Draft, draft } from '../draft/draft'
 import type { DraftPart } from '../draft/fold/draftPart'
-import { wallKindOf } from '../draft/fold/draftPart'
+import { wallKindOf, wallPartOf } from '../draft/fold/draftPart'
 import type { Way, WaysField } from '../../parts/field/field'
 import { tape } from '../../things/stitch/translate'
-import type { Fix } from '../../parts/part/finding'
+import type { Change, Fix } from '../../parts/part/finding'
 import { heightAsked } from '../../parts/wall/wall'
 
 /*
@@ -29,8 +31,10 @@ const RIM_SHARE = 0.4
 
 /** The band that gives: the tallest plain one, or, where that is just a rim, the tallest of any kind that is as tall as asked. */
 export function giving(drafted: Draft): DraftPart | undefined {
-  const sized = drafted.parts.filter(({ from }) =>
-    from.in === 'wall' && heightAsked(from.spec) !== undefined && from.spec.useUp === undefined)
+  const sized = drafted.parts.filter((part) => {
+    const spec = wallPartOf(part)
+    return spec !== undefined && heightAsked(spec) !== undefined && spec.useUp === undefined
+  })
   const tallest = (parts: readonly DraftPart[]) => parts.toSorted((a, b) => b.size.height.cm - a.size.height.cm)[0]
   const [plain, any] = [tallest(sized.filter(part => wallKindOf(part)?.plain)), tallest(sized)]
   return plain && plain.size.height.cm >= RIM_SHARE * any!.size.height.cm ? plain : any
@@ -38,7 +42,7 @@ export function giving(drafted: Draft): DraftPart | undefined {
 
 function withHeight(design: Design, id: string, heightCm: number): Design {
   const size = { want: { heightCm } }
-  return { ...design, wall: design.wall.map(part => (part.id === id ? { ...part, size } as unknown as WallPart : part)) }
+  return { ...design, wall: design.wall.map(part => (part.id === id ? changed(part, { size }) : part)) }
 }
 
 /** Often enough for what stands above to settle: an adjusting round comes and goes once. */
@@ -87,10 +91,11 @@ export function asWide(design: Design, wantedCm: number): SizingResult {
   if (!way) return { can: false, why: 'A floor of this form is not sized by the bag lying flat: change the base itself.' }
   const before = draft(design)
   const kept = way.from(design.base, { part: before.parts[0]!, gauge: baseSetting(design, before.gauge).gauge }) as Record<string, number>
-  const base = { ...design.base, size: { want: { ...kept, flatWidthCm: wantedCm } } } as unknown as Design['base']
-  const after = draft({ ...design, base, measuredBase: undefined } as unknown as Design, { before })
+  const base = changed(design.base, { size: { want: { ...kept, flatWidthCm: wantedCm } } })
+  const changes: Change[] = [{ path: ['base'], value: base }, { path: ['measuredBase'], value: undefined }]
+  const after = draft(withChanges(design, changes), { before })
   return {
     can: true, cm: after.parts[0]!.size.circumference.cm / 2,
-    fix: { label: 'Wide, lying flat', changes: [{ path: ['base'], value: base }, { path: ['measuredBase'], value: undefined }] },
+    fix: { label: 'Wide, lying flat', changes },
   }
 }

@@ -1,3 +1,4 @@
+import { changed } from '../../parts/field/changed'
 import type { BaseSpec } from '../../parts/base/base'
 import type { BaseChoice } from '../../parts/base/baseChoice'
 import type { Design, WallPart } from '../design/design'
@@ -125,7 +126,8 @@ export class YarnOfBags {
 
   private tube(stitches: number, wall: readonly WallPart[]): Design {
     const base: BaseSpec = { form: 'tube', stitch: 'sc', size: { pin: { stitches } }, colour: this.design.base.colour }
-    return { ...this.design, base, turnUp: 'plain', wall, measuredBase: undefined } as unknown as Design
+    const { measuredBase: _, ...design } = this.design
+    return { ...design, base, turnUp: 'plain', wall }
   }
 
   private metresOnTube(count: number, spec: WallPart): number {
@@ -173,16 +175,18 @@ export class YarnOfBags {
   }
 }
 
-type PinnedSize = { readonly size: { readonly pin: Readonly<Record<string, number>> } }
+/** The counts that a base pins. */
+function pinOf(base: BaseSpec): Readonly<Record<string, number>> | undefined {
+  return 'size' in base && 'pin' in base.size ? base.size.pin : undefined
+}
 
 function pinned(base: BaseSpec, first: string, at: number): BaseSpec {
-  const { size: { pin } } = base as unknown as PinnedSize
-  return { ...base, size: { pin: { ...pin, [first]: at } } } as unknown as BaseSpec
+  return changed(base, { size: { pin: { ...pinOf(base), [first]: at } } })
 }
 
 /** The line that a base lies on: all that is alike but the first of its counts. */
 function lineOf(base: BaseSpec): { readonly key: string, readonly first: string, readonly at: number } | undefined {
-  const pin = (base as Partial<PinnedSize>).size?.pin
+  const pin = pinOf(base)
   const [first] = Object.keys(pin ?? {})
   if (!pin || first === undefined) return undefined
   return { key: JSON.stringify(pinned(base, first, 0)), first, at: pin[first]! }

@@ -1,3 +1,5 @@
+import { hasFloor } from '../../parts/part/floor'
+import { changed } from '../../parts/field/changed'
 import { type BaseSpec, formOf } from '../../parts/base/base'
 import { type Contents, EASE_CM, propose, roomOf } from '../../parts/contents/contents'
 import { applyFix } from '../design/edit'
@@ -53,7 +55,7 @@ function sizedBase(base: BaseSpec, contents: Contents, larger: number): BaseSpec
     ? (size as WaysField).ways.flatMap(({ under, fields: asked }) => (under === 'want' && asked ? [Object.keys(asked)] : []))
     : []
   const wanted = fields.find(names => names.every(name => name in sizes))
-  return wanted && ({ ...base, size: { want: Object.fromEntries(wanted.map(name => [name, sizes[name]])) } } as unknown as BaseSpec)
+  return wanted && changed(base, { size: { want: Object.fromEntries(wanted.map(name => [name, sizes[name]])) } })
 }
 
 /** The bag on a base, as tall as the contents ask, its counts made to divide. */
@@ -62,7 +64,7 @@ function bagOn(design: Design, base: BaseSpec, heightCm: number): Design {
   const fitted = dividing({ ...rest, base }, design.gauge)
   // A net hangs as tall as it is pulled: what it holds is settled by its loops.
   if (draft(fitted).parts.some(({ net }) => net)) return fitted
-  const tall = asTall(fitted, heightCm, draft(fitted).sizes.floor.shape === 'none' ? 'flat' : 'standing')
+  const tall = asTall(fitted, heightCm, hasFloor(draft(fitted).sizes.floor) ? 'standing' : 'flat')
   return tall.can ? dividing(applyFix(fitted, tall.fix).design, design.gauge) : fitted
 }
 

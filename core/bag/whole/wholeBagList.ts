@@ -39,8 +39,6 @@ export interface WholeBag {
 const size = (name: SizeAsked['name'], label: string, usualCm: number, least: number, most: number): SizeAsked =>
   ({ name, label, usualCm, bounds: { least, most } })
 
-const spec = (fields: object) => fields as unknown as WallSpec
-
 const solid = (heightCm: number, colour: string): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { want: { heightCm } }, colour })
 
 const rounds = (count: number, colour: string): WallSpec => ({ kind: 'solid', stitch: 'sc', size: { pin: { rounds: count } }, colour })
@@ -53,20 +51,20 @@ const circle = (diameterCm: number, colour: string): BaseSpec => ({
 const SLOTS: CarriedBy = {
   id: 'slots', name: 'hand slots in its rim',
   wall: colour => [
-    spec({
+    {
       kind: 'slots', number: 2, width: { want: { widthCm: 11 } }, chains: { want: { dropCm: 12 } }, into: 'chains', corners: 1, rounds: 4,
       stitch: 'sc', nudge: 0, colour,
-    }),
+    },
   ],
 }
 
 const HOLES: CarriedBy = {
   id: 'holes', name: 'hand holes',
   wall: colour => [
-    spec({
+    {
       kind: 'slots', number: 2, width: { want: { widthCm: 9 } }, chains: { want: { hole: true } }, into: 'chains', corners: 0, rounds: 2,
       stitch: 'sc', nudge: 0, colour,
-    }),
+    },
   ],
 }
 
@@ -74,10 +72,10 @@ const SEWN: CarriedBy = {
   id: 'sewn', name: 'two straps, sewn on',
   wall: colour => [
     rounds(3, colour),
-    spec({
+    {
       kind: 'sewn-straps', number: 2, worked: 'along', wide: 6, length: { want: { dropCm: 26 } }, inCm: 6, overlapCm: 4, lines: 2,
       reinforced: 'none', stitch: 'sc', nudge: 0, colour,
-    }),
+    },
   ],
 }
 
@@ -85,14 +83,14 @@ const GROWN: CarriedBy = {
   id: 'grown', name: 'a strap grown from the rim',
   wall: colour => [
     rounds(3, colour),
-    spec({ kind: 'grown-strap', foot: 9, wide: 7, length: { want: { dropCm: 24 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour }),
+    { kind: 'grown-strap', foot: 9, wide: 7, length: { want: { dropCm: 24 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour },
   ],
 }
 
 const CROSS: CarriedBy = {
   id: 'cross', name: 'a cord across the body',
   wall: colour => [
-    rounds(3, colour), spec({ kind: 'cross-body', cord: 'slip-stitched', length: { want: { dropCm: 55 } }, nudge: 0, colour }),
+    rounds(3, colour), { kind: 'cross-body', cord: 'slip-stitched', length: { want: { dropCm: 55 } }, nudge: 0, colour },
   ],
 }
 
@@ -120,10 +118,10 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
     base: ({ wide }, colour) => circle(wide, colour),
     wall: ({ tall }, colour) => [
       rounds(2, colour),
-      spec({
+      {
         kind: 'loops', skip: 1, first: 4, hold: { pin: { chains: 8 } }, last: { pin: { chains: 6 } }, size: { want: { heightCm: tall } },
         ends: 'closed', finish: { inLoop: 2, inStitch: 0 }, colour,
-      }),
+      },
       rounds(3, colour),
     ],
   },
@@ -132,12 +130,12 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
     asks: [size('wide', 'Floor across', 12, 5, 30), size('tall', 'Tall in all, standing', 17, 8, 45)], tallAs: 'standing', carried: [],
     base: ({ wide }, colour) => circle(wide, colour), like: { turnUp: 'back-and-third-loop' },
     wall: ({ tall }, colour) => [
-      solid(tall, colour), spec({ kind: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true, colour }),
-      spec({
-        kind: 'eyelets', eyelets: 'boxes',
+      solid(tall, colour), { kind: 'adjust', stitch: 'sc', to: { want: { divides: true } }, mirrored: true, colour },
+      {
+        kind: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: false,
         cords: { number: 2, kind: 'slip-stitched', size: { want: { tailCm: 12 } }, opening: false, colour }, colour,
-      }),
-      spec({ kind: 'ruffle', stitch: 'sc', inEach: 2, every: 3, colour }),
+      },
+      { kind: 'ruffle', stitch: 'sc', inEach: 2, every: 3, colour },
     ],
   },
   {
@@ -147,10 +145,10 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
       {
         id: 'knot', name: 'straps that knot',
         wall: colour => [
-          spec({
+          {
             kind: 'knot-straps', foot: 10, wide: 8, width: { want: { widthCm: 8 } }, short: { want: { dropCm: 9 } },
             long: { want: { dropCm: 24 } }, join: 'sewn', stitch: 'sc', nudge: 0, colour,
-          }),
+          },
         ],
       },
       GROWN,
@@ -171,8 +169,8 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
     base: ({ wide, tall }, colour) => ({
       form: 'folded', stitch: 'sc', pattern: 'plain', fold: 'below', seam: 'whip', repeat: 6, edgeStitches: 1,
       size: { want: { widthCm: wide, heightCm: tall } }, colour,
-    }) as unknown as BaseSpec,
-    wall: (_, colour) => [rounds(2, colour), spec({ kind: 'button-loop', buttonCm: 2, colour })],
+    }),
+    wall: (_, colour) => [rounds(2, colour), { kind: 'button-loop', buttonCm: 2, colour }],
   },
   {
     id: 'satchel', name: 'Satchel', does: 'A rectangular floor, a wall in moss stitch, a tab that buttons: holds a book.',
@@ -187,8 +185,8 @@ export const WHOLE_BAGS: readonly WholeBag[] = [
       corners: 'none', colour,
     }),
     wall: ({ tall }, colour) => [
-      spec({ kind: 'moss', size: { want: { heightCm: tall } }, colour }), rounds(2, colour),
-      spec({ kind: 'tab', stitch: 'sc', wide: 9, lengthCm: 8, buttonCm: 2.2, colour }),
+      { kind: 'moss', size: { want: { heightCm: tall } }, colour }, rounds(2, colour),
+      { kind: 'tab', stitch: 'sc', wide: 9, lengthCm: 8, buttonCm: 2.2, colour },
     ],
   },
   {

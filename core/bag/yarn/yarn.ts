@@ -138,7 +138,7 @@ export function metresByRound(draft: Draft, yarn: string): number[] {
 /** Yarn that each kind of stitch takes in a part, in its gauge and as wide as its texture was found to be, all strands counted. */
 function cmOfStitches({ design, gauge, known }: Parts, { from }: DraftPart): number[] {
   const own = gaugeOfPart(from, design, gauge)
-  const across = from.in === 'wall' ? (shareOf(known, from.spec)?.across?.cm ?? 1) : 1
+  const across = (from.wall && shareOf(known, from.wall)?.across?.cm) ?? 1
   const { strands } = hookOfPart(from, design)
   return STITCH_KINDS.map(kind => strands * STITCHES[kind].yarnPerWidth * own[kind].width.cm * across)
 }

@@ -42,7 +42,7 @@ export interface LineState {
   readonly finished: readonly MakeSeen[]
   readonly inHand: readonly MakeSeen[]
   readonly toMake: number
-  /** Work of one; nothing of a bag that the house does not know, or that stops. */
+  /** Work of one; nothing of a bag that is not kept here, or that stops. */
   readonly work?: BagWork
 }
 

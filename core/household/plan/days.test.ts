@@ -30,6 +30,9 @@ describe.each(['UTC', 'Europe/Berlin', 'America/New_York', 'Pacific/Auckland', '
 describe('days', () => {
   it('knows which there are', () => {
     expect(['2026-02-28', '2024-02-29', '2000-02-29', '2026-12-31'].every(isDay)).toBe(true)
+    // A year half typed, and calendars that were others.
+    expect(['0002-12-05', '0202-12-05', '1899-12-31', '3000-01-01'].some(isDay)).toBe(false)
+    expect(['1900-01-01', '2999-12-31'].every(isDay)).toBe(true)
     expect(['2026-02-29', '1900-02-29', '2026-13-01', '2026-11-31', '26-11-01', '', '2026-11-1x'].some(isDay)).toBe(false)
   })
 

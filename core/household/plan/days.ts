@@ -8,15 +8,15 @@ import { addDays, differenceInCalendarDays, format, formatISO, getISODay, isVali
 /** A day of the calendar, as ISO 8601 writes it. */
 export type Day = string
 
-/** Plan of a day. */
-export const DAY_PATTERN = '^\\d{4}-\\d{2}-\\d{2}$'
-
-/** Days are reckoned with between these: beyond them a year is not written with four figures, or the calendar was another. */
-const [FIRST, LAST] = ['1900-01-01', '2999-12-31']
+/**
+ * Form of a day that can be reckoned with: from 1900 to 2999. Beyond, a year is not written with four figures, or the calendar was another;
+ * and a year half typed is one of the first centuries.
+ */
+export const DAY_FORM = { source: '^(19|2\\d)\\d{2}-\\d{2}-\\d{2}$', message: 'must be a day from 1900 to 2999, such as 2026-12-05' }
 
 /** Whether there is such a day, and it is one that can be reckoned with. */
 export function isDay(day: string): boolean {
-  return new RegExp(DAY_PATTERN).test(day) && day >= FIRST && day <= LAST && isValid(parseISO(day))
+  return new RegExp(DAY_FORM.source).test(day) && isValid(parseISO(day))
 }
 
 /** A day so many days on; back, if that is less than none. */

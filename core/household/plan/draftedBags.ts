@@ -12,7 +12,7 @@ export interface LineAsked {
 
 /** Work of one bag; or why that is not known. */
 export interface DraftedBag {
-  /** The bag of the house that is meant; empty if there is none. */
+  /** The kept bag that is meant; empty if there is none. */
   readonly bag: string
   readonly work: BagWork | null
   readonly why?: string
@@ -28,7 +28,7 @@ export interface OrderContext {
   readonly bags: readonly DraftedBag[]
 }
 
-/** Orders and what the house knows of their bags, as they are planned from: every line names a bag of the house, and by that its work. */
+/** Orders and what is known of their bags, as they are planned from: every line names a kept bag, and by that its work. */
 export function planningInput(orders: readonly KeptOrder[], { here, bags, makes, workedToday }: OrderContext, today: Day): PlanningInput {
   const works = new Map(bags.flatMap(({ bag, work }) => (work ? [[bag, work] as const] : [])))
   return {

@@ -1,14 +1,14 @@
 import type { Order } from './order'
 import type { MakeSeen } from './breakdown'
 
-/** Bags that the house keeps. */
+/** Bags that are kept here. */
 export interface KeptBag {
   readonly id: string
   readonly name: string
 }
 
 /**
- * Which bag of the house a line means: the one it names by its id; of an order that comes from elsewhere, the one that is called so.
+ * Which kept bag a line means: the one it names by its id; of an order that comes from elsewhere, the one that is called so.
  *
  * @returns its id, or nothing if there is none
  */
@@ -21,7 +21,7 @@ export function withKeptBags(order: Order, bags: readonly KeptBag[]): Order {
   return { ...order, bags: order.bags.map(line => ({ ...line, bag: bagMeant(line, bags) })) }
 }
 
-/** Makes of bags that the house does not keep are known by their names. */
+/** Makes of bags that are not kept here are known by their names. */
 export function makesWithKeptBags(makes: readonly MakeSeen[], bags: readonly KeptBag[]): MakeSeen[] {
   const known = new Set(bags.map(({ id }) => id))
   return makes.map(({ bag, ...make }) => (bag !== undefined && known.has(bag) ? { ...make, bag } : make))

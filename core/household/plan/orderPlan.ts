@@ -20,7 +20,7 @@ export interface PlanningInput {
 export interface OrderPlan extends OrderBreakdown {
   readonly wanted: number
   readonly finished: number
-  /** Bags of which it is not known how long they take: the house does not know them, or they cannot be drafted. */
+  /** Bags of which it is not known how long they take: they are not kept here, or cannot be drafted. */
   readonly unknown: readonly OrderLine[]
   /** As it goes if everything takes as long as expected: what is done on which evening. */
   readonly stretches: readonly Stretch[]

@@ -389,7 +389,7 @@ describe('an order as it is read', () => {
     expect(wrong({ by: '2036-11-30' })).toEqual(['taken must be within 1100 days of 2036-11-30'])
     expect(wrong({ taken: '2026-12-06' })).toEqual(['by must be after 2026-12-06, the day it was taken on'])
     expect(wrong({ otherEvenings: [{ day: '2026-11-31', minutes: 5 }] })[0]).toMatch(/^otherEvenings\[0\]\.day is no day of the calendar/)
-    expect(wrong({ by: '9999-12-31' })).toEqual(['by is no day of the calendar from 1900 to 2999'])
+    expect(wrong({ by: '9999-12-31' })).toEqual(['by must be a day from 1900 to 2999, such as 2026-12-05'])
     expect(wrong({ startsAt: '25:00' })[0]).toContain('such as 19:00')
     expect(wrong({ bags: [{ name: 'A', count: 0 }] })[0]).toContain('count')
     expect(wrong({ fairHollow: 'yarn' })[0]).toContain('not an order')

@@ -32,5 +32,5 @@ function problems({ taken, from, by, otherEvenings }: Order): Problem[] {
 export function readOrder(input: unknown): Reading<Order> {
   if (!isObject(input) || input.fairHollow !== 'order')
     return refuse('fairHollow', 'this is not an order of Fair Hollow: its "fairHollow" field must say "order"')
-  return check<Order>(input, RULES, problems)
+  return check(input, RULES, problems)
 }

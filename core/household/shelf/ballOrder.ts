@@ -54,9 +54,8 @@ const NEAR_ROUNDS = 1
 /** Rounds of a bag that bear: handles grow from them, hang on them, or are drawn through them. */
 export function bearingRounds({ parts }: Draft): ReadonlySet<number> {
   const bearing = new Set<number>()
-  for (const { handles, pieces, firstRound, rounds, casing, from } of parts) {
+  for (const { handles, pieces, firstRound, rounds, casing } of parts.filter(part => !isBase(part))) {
     if (handles.length === 0 && pieces.length === 0 && !casing) continue
-    if (from.in === 'base') continue
     const last = firstRound + rounds.length - 1
     for (let round = firstRound - NEAR_ROUNDS; round <= last + NEAR_ROUNDS; round++) bearing.add(round)
   }

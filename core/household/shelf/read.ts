@@ -34,5 +34,5 @@ function problems({ unravelled, weighed }: ShelfYarn): Problem[] {
 export function readShelfYarn(input: unknown): Reading<ShelfYarn> {
   if (!isObject(input) || input.fairHollow !== 'yarn')
     return refuse('fairHollow', 'this is not a yarn of Fair Hollow: its "fairHollow" field must say "yarn"')
-  return check<ShelfYarn>(input, RULES, problems)
+  return check(input, RULES, problems)
 }

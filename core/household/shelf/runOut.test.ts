@@ -1,12 +1,15 @@
 import { describe, expect, it } from 'vitest'
+import { demoDesigns, randomDesigns } from '../../../tests/pattern/spokenOf'
 import { Dice } from '../../../tests/simulated/maker'
 import { stacked } from '../../bag/design/partIds'
 import { newDesign } from '../../bag/design/starter'
 import { draft } from '../../bag/draft/draft'
+import type { DraftPart } from '../../bag/draft/fold/draftPart'
+import { routeOf } from '../../readers/beats/route'
 import type { InHand } from '../../making/make/plan'
 import type { MakeState } from '../../making/make/makeState'
 import { metresByRound, yarnNeeds, yarnShares } from '../../bag/yarn/yarn'
-import { heightAfter, howFar, howFarWords } from './runOut'
+import { heightAfter, howFar, howFarWords, metresToCome } from './runOut'
 import { eatsNow } from './weighing'
 
 /* A tube of 60 sc, half a centimetre each, 7.5 times their width of yarn: every round takes 60 x 3.75 = 225 cm by the plan. */
@@ -38,6 +41,20 @@ describe('how far a yarn goes, by hand', () => {
     expect(howFar(bag, 'main', 40, 54.2, SURE).runsOut).toBeUndefined()
     expect(howFar(bag, 'main', 40, 54, SURE).runsOut).toBeDefined()
     expect(howFarWords(howFar(bag, 'main', 40, 60, SURE), 100)).toContain('It lasts (99 %).')
+  })
+
+  it('keeps the cords back until the bag is finished, however long the casing is done', () => {
+    const cords = { number: 2, kind: 'chain', size: { want: { tailCm: 10 } }, opening: true, colour: 'moss' } as const
+    const pouch = draft({
+      ...bag.design, yarns: [...bag.design.yarns, { id: 'moss', name: 'moss green', colour: '#446644' }],
+      wall: stacked([
+        { kind: 'eyelets', eyelets: 'boxes', between: 4, chains: 2, evenOut: true, colour: 'main', cords },
+        { kind: 'solid', stitch: 'sc', size: { pin: { rounds: 3 } }, colour: 'main' },
+      ]),
+    })
+    const all = yarnShares(pouch).filter(({ yarn }) => yarn === 'moss').reduce((sum, { metres }) => sum + metres, 0)
+    expect(all).toBeGreaterThan(1)
+    for (let done = 0; done <= pouch.rounds.length; done++) expect(metresToCome(pouch, 'moss', done), `round ${done}`).toBeCloseTo(all, 9)
   })
 
   it('says between which rounds, and how tall the bag is there', () => {
@@ -98,5 +115,27 @@ describe('against 500 simulated makers, whose hands it does not know', () => {
     const share = told.filter(Boolean).length / told.length
     expect(share).toBeGreaterThanOrEqual(0.75)
     expect(share).toBeLessThanOrEqual(0.85)
+  })
+})
+
+describe('what is still to come of a yarn, round by round', () => {
+  it('is the rounds to come, and every piece whose legs of the route are to come', () => {
+    for (const design of [...demoDesigns().map(demo => demo.design), ...randomDesigns(40)]) {
+      const drafted = draft(design)
+      const { legs } = routeOf(drafted)
+      const shares = yarnShares(drafted)
+      for (let done = 0; done <= drafted.rounds.length; done++) {
+        const toCome = legs.slice(legs.findIndex(({ id }) => id === `r${done}`) + 1)
+        const isToCome = (part: DraftPart) =>
+          part.pieces.some(piece => toCome.some(({ id }) => id.startsWith(`${part.id}/${piece.id}/`)))
+        const parts = new Set(drafted.parts.filter(isToCome).map(({ id }) => id))
+        for (const { id: yarn } of design.yarns) {
+          const pieces = shares.filter(share =>
+            share.yarn === yarn && share.of !== 'rounds' && (share.of !== 'pieces' || parts.has(share.part!)))
+          const metres = [...metresByRound(drafted, yarn).slice(done), ...pieces.map(share => share.metres)].reduce((a, b) => a + b, 0)
+          expect(metresToCome(drafted, yarn, done), `${design.name}, ${yarn}, round ${done}`).toBeCloseTo(metres, 6)
+        }
+      }
+    }
   })
 })

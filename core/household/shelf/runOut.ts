@@ -53,15 +53,18 @@ function goneAt(byRound: readonly number[], from: number, metres: number): numbe
   return byRound.length
 }
 
-/** Whether a part is worked, and what was made apart for it with it; what hangs on the bag has no rounds and comes last. */
-function isWorked({ rounds, firstRound }: DraftPart, done: number): boolean {
-  return rounds.length > 0 && firstRound + rounds.length - 1 <= done
+/**
+ * Whether the pieces of a part are made: those that its rounds stand on with the first of them, the others once a round above it is done.
+ */
+function arePiecesMade({ pieces, rounds, firstRound }: DraftPart, done: number): boolean {
+  return pieces.every(({ before }) => before) ? firstRound <= done : firstRound + rounds.length - 1 < done
 }
 
-/** Pieces worked apart from the rounds and still to come: straps, cords, seams, ends. */
+/** Pieces worked apart from the rounds and still to come: straps and seams; cords and ends, which come when the bag is finished. */
 function keptBack(draft: Draft, yarn: string, done: number): YarnShare[] {
-  const worked = new Set(draft.parts.filter(part => isWorked(part, done)).map(({ id }) => id))
-  return yarnShares(draft).filter(({ yarn: of, of: what, part }) => of === yarn && what !== 'rounds' && !worked.has(part ?? ''))
+  const made = new Set(draft.parts.filter(part => arePiecesMade(part, done)).map(({ id }) => id))
+  return yarnShares(draft).filter(({ yarn: of, of: what, part }) =>
+    of === yarn && what !== 'rounds' && !(what === 'pieces' && made.has(part ?? '')))
 }
 
 const metresOf = (shares: readonly { readonly metres: number }[]) => shares.reduce((sum, { metres }) => sum + metres, 0)

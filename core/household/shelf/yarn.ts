@@ -1,63 +1,11 @@
 import { between, choice, count, figure, length, list, maybe, optional, stitch, text } from '../../parts/field/questions'
-import { word } from '../../parts/field/mark'
-import type { FabricKind } from '../../things/stitch/dictionary'
+import { versionField, word } from '../../parts/field/mark'
+import type { ValuesOf } from '../../parts/field/spec'
 import { YARN_WEIGHTS } from '../../things/stitch/yarnWeights'
 
 /*
  * The yarn shelf: what lies at home of which yarn, in plain words, and what it is known to eat (craft 12).
  */
-
-/** A ball, hank or cone as it lies there: whole or begun. */
-export interface Ball {
-  readonly grams: number
-  /** Its dye lot, where the band says one: two of one name may differ. */
-  readonly lot?: string
-}
-
-/** A row of stitches unravelled: how long it lay, and how much yarn came out. */
-export interface UnravelledRow {
-  readonly stitch: FabricKind
-  readonly stitches: number
-  readonly rowCm: number
-  readonly yarnCm: number
-}
-
-/** A swatch on the scales. */
-export interface WeighedSwatch {
-  readonly stitch: FabricKind
-  readonly stitches: number
-  readonly rounds: number
-  /** How wide it lies. */
-  readonly wideCm: number
-  readonly grams: number
-}
-
-/** A yarn on the shelf. */
-export interface ShelfYarn {
-  readonly fairHollow: 'yarn'
-  readonly version: 1
-  /** Id that bags know it by, wherever it is kept. */
-  readonly id: string
-  readonly name: string
-  readonly note: string
-  readonly fibre: string
-  /** Class of thickness, 0 to 7 (Craft Yarn Council's Standard Yarn Weight System, from memory). */
-  readonly weightClass: YarnClass
-  /** `#rrggbb`. */
-  readonly colour: string
-  readonly metresPer100g: number
-  /** Weight of a whole ball. */
-  readonly ballGrams: number
-  /** Price of a whole ball, in hundredths of the maker's currency. */
-  readonly ballPrice?: number
-  /** Where it lies. */
-  readonly place: string
-  readonly balls: readonly Ball[]
-  readonly unravelled?: UnravelledRow
-  readonly weighed?: WeighedSwatch
-}
-
-export type YarnClass = (typeof YARN_WEIGHTS)[number]['number']
 
 export const MOST_BALLS = 200
 
@@ -81,16 +29,16 @@ const WEIGHED_FIELDS = {
 
 const BALL_FIELDS = {
   grams: figure('Weighs', between(0, 100_000), 'g', { beside: true, usually: between(5, 1000) }),
-  lot: optional(text('Dye lot', 0, 40)),
+  lot: optional(text('Dye lot', 0, 40, { says: 'Where the band says one: two of one name may differ.' })),
 } as const
 
-/** A yarn of the shelf as it is written to a file. */
+/** The fields of a yarn of the shelf. */
 export const SHELF_YARN_FIELDS = {
-  fairHollow: word('yarn'), version: count('Version', between(1, 1)),
+  fairHollow: word('yarn'), version: versionField(1),
   id: text('Id', 1, 40, {
     pattern: { source: '^[a-z0-9-]{1,40}$', message: 'must be 1 to 40 small letters, digits or dashes' }, says: 'What bags know it by.',
   }),
-  name: text('Name', 1, 80), note: text('Notes', 0, 4000, { begins: '' }),
+  name: text('Name', 1, 80), note: text('Notes', 0, 4000, { begins: '', as: 'notes' }),
   fibre: text('Fibre', 0, 80, { begins: '', beside: true }),
   weightClass: choice(
     'Weight class',
@@ -102,11 +50,13 @@ export const SHELF_YARN_FIELDS = {
   }),
   metresPer100g: figure('Length in 100 g', between(5, 5000), 'm', { beside: true, usually: between(40, 900) }),
   ballGrams: figure('A whole ball', between(1, 20_000), 'g', { beside: true, usually: between(20, 1000) }),
-  ballPrice: optional(count('Price of a ball, in hundredths', between(0, 100_000_000), { usually: between(50, 10_000) })),
+  ballPrice: optional(count('Price of a ball', between(0, 100_000_000), {
+    sum: true, usually: between(50, 10_000), says: 'In hundredths of the maker\'s currency.',
+  })),
   place: text('Where it lies', 0, 120, { begins: '', beside: true }),
   balls: list('Balls', BALL_FIELDS, {
     one: 'ball', all: 'balls', least: 0, most: MOST_BALLS, begins: 'none', says: 'What lies there, each ball as it was weighed.',
-    further: ({ ballGrams }: Pick<ShelfYarn, 'ballGrams'>) => ({ grams: ballGrams }),
+    further: ({ ballGrams }: { readonly ballGrams: number }) => ({ grams: ballGrams }),
   }),
   unravelled: maybe('A row unravelled', UNRAVELLED_FIELDS, {
     without: { name: 'not yet', does: 'How much a stitch eats is the craft\'s guess, good to a third.' },
@@ -119,3 +69,14 @@ export const SHELF_YARN_FIELDS = {
     says: 'A swatch of one stitch on the scales.', begin: { stitch: 'sc', stitches: 20, rounds: 20, wideCm: 10, grams: 6 },
   }),
 } as const
+
+/** A yarn on the shelf. */
+export type ShelfYarn = ValuesOf<typeof SHELF_YARN_FIELDS>
+/** A ball, hank or cone as it lies there: whole or begun. */
+export type Ball = ValuesOf<typeof BALL_FIELDS>
+/** A row of stitches unravelled: how long it lay, and how much yarn came out. */
+export type UnravelledRow = ValuesOf<typeof UNRAVELLED_FIELDS>
+/** A swatch on the scales. */
+export type WeighedSwatch = ValuesOf<typeof WEIGHED_FIELDS>
+/** Class of thickness, 0 to 7 (Craft Yarn Council's Standard Yarn Weight System, from memory). */
+export type YarnClass = ShelfYarn['weightClass']

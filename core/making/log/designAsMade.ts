@@ -1,3 +1,5 @@
+import { wallPartOf } from '../../bag/draft/fold/draftPart'
+import { hasFloor, isDisc } from '../../parts/part/floor'
 import { pinned } from '../../parts/base/sizing'
 import type { Design, DesignGauge, WallPart } from '../../bag/design/design'
 import { applyFix } from '../../bag/design/edit'
@@ -59,7 +61,10 @@ function oddCounts(odd: readonly CountDeed[]): string {
 /** The round of a design at which a kept count can be said: its own, in a plain band, or the first of the plain band above it. */
 function sayableAt({ parts, rounds }: Draft, round: number): number | undefined {
   const at = parts.findIndex(part => part.id === rounds[round - 1]?.part)
-  const band = parts.slice(at).find(part => part.from.in === 'wall' && isPlain(part.from.spec) && part.rounds.length > 1)
+  const band = parts.slice(at).find((part) => {
+    const spec = wallPartOf(part)
+    return spec !== undefined && isPlain(spec) && part.rounds.length > 1
+  })
   return band && Math.max(round, band.firstRound)
 }
 
@@ -90,11 +95,11 @@ function measuredFloor(
   const [length, width] = [cm('base-length'), cm('base-width')].map(one => (one?.do === 'measured' ? one.cm : undefined))
   if (!base || (length === undefined && width === undefined)) return {}
   const { floor } = base.size
-  const disc = floor?.shape === 'disc'
+  const disc = isDisc(floor)
   return {
     measuredBase: {
       lengthCm: length ?? (disc ? width! : floor?.length.cm ?? width!), rounds: base.rounds.length, stitches,
-      ...(disc || !floor || floor.shape === 'none' ? {} : { widthCm: width ?? floor.width.cm }),
+      ...(disc || !hasFloor(floor) ? {} : { widthCm: width ?? floor.width.cm }),
     },
   }
 }

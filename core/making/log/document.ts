@@ -23,7 +23,7 @@ export function logbookDocument(makes: readonly MakeDocument[]): LogbookDocument
 
 /** Reads a logbook from what a file held; a single make is a logbook of one. All makes are sound, or nothing is taken. */
 export function readLogbook(input: unknown): Reading<LogbookDocument> {
-  if (isObject(input) && input.fairHollow === 'make') return readLogbook(logbookDocument([input as unknown as MakeDocument]))
+  if (isObject(input) && input.fairHollow === 'make') return readLogbook({ ...logbookDocument([]), makes: [input] })
   if (!isObject(input) || input.fairHollow !== 'logbook')
     return refuse('fairHollow', 'this is no Fair Hollow logbook: its "fairHollow" field must say "logbook" or "make"')
   if (typeof input.version === 'number' && input.version > LOGBOOK_VERSION)

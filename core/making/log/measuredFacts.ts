@@ -1,3 +1,4 @@
+import { isDisc } from '../../parts/part/floor'
 import { flatness } from '../../parts/base/flatness'
 import type { Measure } from '../../bag/design/measures'
 import type { Design } from '../../bag/design/design'
@@ -82,9 +83,9 @@ function roundAt({ trail }: MakeState, planned: Draft): number {
 export function floorOf(state: MakeState, measured: Draft): BagFacts['floor'] {
   const looked = state.looked.at(-1)
   const [base] = measured.parts
-  if (!looked || !base || base.from.in !== 'base' || base.size.floor?.shape !== 'disc' || base.rounds.length < 2) return undefined
+  if (!looked || !base?.from.base || !isDisc(base.size.floor) || base.rounds.length < 2) return undefined
   const increases = base.rounds.at(-1)!.edge.count - base.rounds.at(-2)!.edge.count
   if (increases < 1) return undefined
-  const { stitch } = base.from.spec
+  const { stitch } = base.from
   return { lies: looked.lies, increases, ratio: flatness(increases, measured.gauge[stitch]).ratio, kind: stitch }
 }

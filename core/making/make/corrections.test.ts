@@ -46,7 +46,7 @@ const doing = fc.oneof(
   { weight: 1, arbitrary: fc.nat(200).map(which => ({ undoes: which })) }, { weight: 1, arbitrary: fc.constant('meet' as const) },
 )
 
-function made(doings: readonly (readonly [number, fc.TypeOf<typeof doing>])[]): MakeLog {
+function made(doings: readonly (readonly [number, typeof doing extends fc.Arbitrary<infer D> ? D : never])[]): MakeLog {
   const logs = [new MakeLog(), new MakeLog()]
   let n = 0
   const write = (log: MakeLog, deed: Deed, device: number) =>

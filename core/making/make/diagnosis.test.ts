@@ -161,7 +161,8 @@ describe('how far it is', () => {
     const { legs } = make.hand().road
     make.happen({ do: 'moved', to: { leg: legs.at(-1)!.id, beats: 'all' }, ...afterAll(make.log) })
     expect(progressOf(make.hand(), false)).toMatchObject({ share: 1, words: 'All is done' })
-    expect(progressOf(make.hand(), true).words).toBe('Finished')
+    expect(progressOf(make.hand(), true)).toMatchObject({ finished: true, words: 'Finished' })
+    expect(progressOf(make.hand(), false)).not.toHaveProperty('finished')
   })
 })
 

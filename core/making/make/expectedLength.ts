@@ -9,7 +9,7 @@ import { holds } from '../../bag/draft/replan/measurements'
 import type { Length } from '../../things/measure/length'
 import { relativeUncertainty } from '../../things/measure/length'
 import { baseSetting } from '../../bag/design/partContexts'
-import type { Floor } from '../../parts/part/floor'
+import { type Floor, hasFloor, isDisc } from '../../parts/part/floor'
 
 /** Expected length of the work when so many rounds of the bag are done, and of what. */
 export interface ExpectedLength {
@@ -22,9 +22,10 @@ export interface ExpectedLength {
 
 /** The floor when so many of its rounds are worked. */
 function floorAt({ design, stages }: Draft, part: DraftPart, rounds: number): Floor | undefined {
-  if (part.from.in !== 'base' || rounds === part.rounds.length) return part.size.floor
+  const { base } = part.from
+  if (!base || rounds === part.rounds.length) return part.size.floor
   const setting = baseSetting(design, stages.fold.known.gauge)
-  return workBase(asFarAs(pinned(part.from.spec, setting, part), rounds), setting).size.floor
+  return workBase(asFarAs(pinned(base, setting, part), rounds), setting).size.floor
 }
 
 /** The part's own height when so many of its rounds are done. */
@@ -46,7 +47,7 @@ function lengthOf(drafted: Draft, part: DraftPart, rounds: number, what: Measure
   if (isBase(part)) {
     const floor = floorAt(drafted, part, rounds)
     if (what === 'base-length') return floor?.length
-    return what === 'base-width' && floor?.shape !== 'none' ? floor?.width : undefined
+    return what === 'base-width' && hasFloor(floor) ? floor.width : undefined
   }
   switch (what) {
     case 'flat-width': {
@@ -63,7 +64,7 @@ function lengthOf(drafted: Draft, part: DraftPart, rounds: number, what: Measure
 export function measurable(drafted: Draft, round: number): ExpectedLength[] {
   const all: readonly Measure[] = ['base-width', 'base-length', 'part-height', 'height', 'flat-width']
   const found = all.flatMap(what => expected(drafted, round, what) ?? [])
-  const disc = drafted.parts[0]?.size.floor?.shape === 'disc'
+  const disc = isDisc(drafted.parts[0]?.size.floor)
   const only = found[0] && isBase(found[0].part) && disc ? found.slice(0, 1) : found
   // Of the first band right above the floor the two heights are one.
   const [own, whole] = [only.find(({ what }) => what === 'part-height'), only.find(({ what }) => what === 'height')]

@@ -1,5 +1,5 @@
 import type { Design } from '../../bag/design/design'
-import type { CountDeed, LeanDeed, LookDeed, MakeEvent, MeasureDeed, NoteDeed, Spot, StretchDeed, WeighDeed, Wrote } from './event'
+import type { CountDeed, LeanDeed, LookDeed, MakeEvent, MeasureDeed, NoteDeed, Spot, StretchDeed, WeighDeed, LogbookDeed } from './event'
 
 /** A leg worked to its end, and how long it took; the ones before it behind. */
 export interface Trail {
@@ -31,7 +31,7 @@ export interface MakeState {
   readonly weighed: readonly Recorded<WeighDeed>[]
   readonly notes: readonly Recorded<NoteDeed>[]
   /** The maker's words about it in the logbook, the last of each. */
-  readonly wrote: Omit<Wrote, 'do'>
+  readonly wrote: Omit<LogbookDeed, 'do'>
   /** How often rounds were ripped back, how many in all, and in how many minutes they had been worked. */
   readonly ripped: { readonly times: number, readonly rounds: number, readonly minutes: number }
   readonly plansChanged: number

@@ -2,13 +2,15 @@ import { routeOf } from '../../readers/beats/route'
 import { placeOfLeg, type Route } from '../../readers/beats/leg'
 import { type HookPosition, hookPositionAt } from '../../readers/beats/position'
 import type { Design } from '../../bag/design/design'
-import { same } from '../../bag/design/merge'
+import { same } from '../../things/measure/same'
 import { type Draft, draft } from '../../bag/draft/draft'
 import type { CountCorrection } from '../../bag/draft/replan/countCorrection'
 import { roundName } from '../../bag/draft/roundName'
 import type { Measurement } from '../../bag/draft/replan/measurements'
 import { capitalised } from '../../readers/words/numbers'
+import type { ValuesOf } from '../../parts/field/spec'
 import type { MakeEvent, Spot } from './event'
+import type { PROGRESS_FIELDS } from './fields'
 import { stateOf } from './fold'
 import { roundOf } from './state'
 import type { MakeState } from './makeState'
@@ -48,10 +50,6 @@ function spotOn(road: Route, { spot, trail }: MakeState): Spot {
   return known ? { leg: known.leg, beats: 'all' } : spot
 }
 
-function sameFound(a: readonly CountCorrection[], b: readonly CountCorrection[]): boolean {
-  return a.length === b.length && a.every((one, i) => one.round === b[i]!.round && one.count === b[i]!.count && one.to === b[i]!.to)
-}
-
 /**
  * The plan of a make and where the hook is in it; nothing as long as it is not known what was taken up.
  *
@@ -62,7 +60,7 @@ export function inHand(state: MakeState, before?: InHand): InHand | undefined {
   if (!plan) return undefined
   const found = foundIn(state)
   const taken = takenIn(state)
-  if (before && before.plan === plan && sameFound(before.found, found) && same(before.taken, taken))
+  if (before && before.plan === plan && same(before.found, found) && same(before.taken, taken))
     return { ...before, at: hookPositionAt(before.road, spotOn(before.road, state)) }
   const drafted = draft(plan, { before: before?.draft, found, taken })
   const road = routeOf(drafted)
@@ -80,14 +78,7 @@ export function uncounted(hand: InHand, round: number): InHand {
 }
 
 /** How far a make is, for lists. */
-export interface Progress {
-  /** Round in hand, of how many; 0 before the first. */
-  readonly round: number
-  readonly of: number
-  /** Share of all stitches that are made, 0 to 1; steps at the end count a little. */
-  readonly share: number
-  readonly words: string
-}
+export type Progress = ValuesOf<typeof PROGRESS_FIELDS>
 
 function wordsOf({ draft, at: { leg } }: InHand, finished: boolean): string {
   if (finished) return 'Finished'
@@ -102,7 +93,7 @@ export function progressOf(hand: InHand, finished: boolean): Progress {
   const done = road.legs.slice(0, index).filter(({ sort }) => sort === 'round').length
   return {
     round: leg?.sort === 'round' ? leg.number : done, of: rounds.length, share: finished ? 1 : shareDone(road, index),
-    words: wordsOf(hand, finished),
+    words: wordsOf(hand, finished), ...(finished ? { finished } : {}),
   }
 }
 

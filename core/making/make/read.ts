@@ -3,8 +3,9 @@ import type { Limits } from '../../bag/design/limits'
 import type { Design } from '../../bag/design/design'
 import { check, isObject, MOST_PROBLEMS, type Problem, readDesign, type Reading, refuse } from '../../bag/design/read'
 import type { MakeEvent } from './event'
-import { MAKE_VERSION, type MakeDocument } from './document'
-import { EVENT_FIELDS, MAKE_FIELDS, MOST_EVENTS, PROGRESS_FIELDS } from './fields'
+import type { MakeDocument } from './document'
+import { PLAN_DEEDS } from './deedFields'
+import { EVENT_FIELDS, MAKE_FIELDS, MAKE_VERSION, MOST_EVENTS, PROGRESS_FIELDS } from './fields'
 import { stateOf } from './fold'
 import type { Progress } from './plan'
 
@@ -19,7 +20,7 @@ const MAKE_RULES = documentRules(MAKE_FIELDS, limitsFor(MOST_EVENTS))
 const PROGRESS_RULES = documentRules(PROGRESS_FIELDS)
 
 /** The deeds that hold a design. */
-const WITH_PLAN = new Set<unknown>(['started', 'replanned'])
+const WITH_PLAN = new Set<unknown>(PLAN_DEEDS)
 
 interface EventParts {
   readonly bare: readonly unknown[]
@@ -56,14 +57,14 @@ function sameIds(events: readonly MakeEvent[]): Problem[] {
 /** Reads a document that holds events, whose designs are read apart. */
 function readWith<D extends { readonly events: readonly MakeEvent[] }>(
   input: Record<string, unknown>,
-  rules: DocumentRules,
+  rules: DocumentRules<D>,
   most: number,
 ): Reading<D> {
   if (!Array.isArray(input.events)) return refuse('events', 'must be a list of events')
   if (input.events.length > most) return refuse('events', `must hold at most ${most} events`)
   const { bare, plans, problems } = parted(input.events)
   if (problems.length > 0) return { ok: false, problems: problems.slice(0, MOST_PROBLEMS) }
-  const reading = check<D>({ ...input, events: bare }, rules, ({ events }) => sameIds(events))
+  const reading = check({ ...input, events: bare }, rules, ({ events }) => sameIds(events))
   if (!reading.ok) return reading
   const events = reading.document.events.map((event, i) => {
     const plan = plans.get(i)
@@ -83,7 +84,7 @@ export function readMake(input: unknown): Reading<MakeDocument> {
     return refuse('fairHollow', 'this is not a Fair Hollow make: its "fairHollow" field must say "make"')
   if (typeof input.version === 'number' && input.version > MAKE_VERSION)
     return refuse('version', `is ${String(input.version)}, from a later version of this program; open it there and export it anew`)
-  const reading = readWith<MakeDocument>(input, MAKE_RULES, MOST_EVENTS)
+  const reading = readWith(input, MAKE_RULES, MOST_EVENTS)
   if (!reading.ok) return reading
   return stateOf(reading.document.events).plan
     ? reading
@@ -92,5 +93,5 @@ export function readMake(input: unknown): Reading<MakeDocument> {
 
 /** Reads how far a make is. */
 export function readProgress(input: unknown): Reading<Progress> {
-  return isObject(input) ? check<Progress>(input, PROGRESS_RULES, () => []) : refuse('progress', 'must be an object')
+  return isObject(input) ? check(input, PROGRESS_RULES, () => []) : refuse('progress', 'must be an object')
 }

@@ -1,6 +1,6 @@
 import { object, type Schema } from '../../bag/design/schema'
-import { MAKE_VERSION } from './document'
-import { EVENT_FIELDS, MAKE_FIELDS } from './fields'
+import { PLAN_DEEDS } from './deedFields'
+import { EVENT_FIELDS, MAKE_FIELDS, MAKE_VERSION } from './fields'
 
 /*
  * The open document of a make as JSON Schema (draft 07), made from its fields; the designs inside are described by their own schema,
@@ -8,7 +8,7 @@ import { EVENT_FIELDS, MAKE_FIELDS } from './fields'
  */
 
 const PLAN: Schema = { $ref: 'design.schema.json' }
-const WITH_PLAN = new Set(['started', 'replanned'])
+const WITH_PLAN = new Set<string>(PLAN_DEEDS)
 
 interface DeedSchema {
   readonly required: readonly string[]

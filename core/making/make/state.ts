@@ -1,4 +1,4 @@
-import type { CountDeed, MakeEvent, Spot, WeighDeed, Wrote } from './event'
+import type { CountDeed, MakeEvent, Spot, WeighDeed, LogbookDeed } from './event'
 import type { MakeState, Recorded } from './makeState'
 
 /** A rest longer than this between two moves is no work: the telephone rang. */
@@ -73,7 +73,7 @@ function count(state: Folding, event: Recorded<CountDeed>): void {
 }
 
 /** The last words of each. */
-function wroteOver(before: MakeState['wrote'], { forWhom, hookMm, yarnUsed, notes, kept }: Wrote): MakeState['wrote'] {
+function wroteOver(before: MakeState['wrote'], { forWhom, hookMm, yarnUsed, notes, kept }: LogbookDeed): MakeState['wrote'] {
   const now = { forWhom, hookMm, yarnUsed, notes, kept }
   return { ...before, ...Object.fromEntries(Object.entries(now).filter(([, value]) => value !== undefined)) }
 }

@@ -1,10 +1,11 @@
 import { between, choice, count, figure, length, maybe, pin, want, ways } from '../field/questions'
 import { HEIGHT_CM, PINNED_ROUNDS } from '../field/bounds'
+import { changed } from '../field/changed'
 import type { Fields } from '../field/field'
 import { type QuestionContext, tenths } from '../field/context'
 import type { Gauge } from '../../things/gauge/gauge'
 import { IN_ROUNDS } from '../kind/inRounds'
-import { type Keeps, kind, type KindGroup, type PartKind, type PartSpec, type Sample, type Tool } from '../kind/kind'
+import { type Declared, type Keeps, kind, type KindGroup, type PartSpec, type Sample, type Tool } from '../kind/kind'
 import { times } from '../../things/measure/length'
 import { type PartResult, stopped, type WallSetting } from '../part/part'
 import type { Opening } from '../part/roles'
@@ -74,50 +75,55 @@ const SWATCH = maybe('A swatch of it', SWATCH_OF_IT, {
 
 const BANDED = { size: HEIGHT, stripes: STRIPES, ...IN_ROUNDS, swatch: SWATCH } as const
 
+/** The spec of a band: what its kind asks, and what every band says. */
+type BandSpec<B extends string, F> = PartSpec<B, F & typeof BANDED> & Bandlike
+
 /** A band of a stitch pattern: what its kind says besides the pattern. */
-interface TexturedBand<B extends string, F extends Fields, S = PartSpec<B, F & typeof BANDED>> {
+interface TexturedBand<B extends string, F extends Fields, S = BandSpec<B, F>> {
   readonly kind: B
   readonly group: KindGroup
   readonly name: string
   readonly does: string
-  readonly title?: (spec: S, repeats: readonly Repeat[]) => string
+  title?(spec: S, repeats: readonly Repeat[]): string
   readonly fields: F
   readonly tools?: readonly Tool[]
   readonly sample?: Sample<S>
-  readonly begins?: (keeps: Keeps) => Partial<S>
+  begins?(keeps: Keeps): Partial<S>
   /** Its pattern; none where a repeat of the maker's cannot be worked. */
-  readonly texture: (spec: S, repeats: readonly Repeat[]) => Texture | undefined
+  texture(spec: S, repeats: readonly Repeat[]): Texture | undefined
   /** Its pattern to and fro, if it can be worked so. */
-  readonly inRows?: (spec: S, repeats: readonly Repeat[]) => Texture | undefined
-  readonly opening?: (spec: S, gauge: Gauge) => Opening
+  inRows?(spec: S, repeats: readonly Repeat[]): Texture | undefined
+  opening?(spec: S, gauge: Gauge): Opening
   readonly plain?: true
 }
 
+/** The swatch of the bag is one of plain stitches already, as long as they are worked on its hook. */
+const PLAINLY_BANDED: typeof BANDED = { ...BANDED, swatch: { ...SWATCH, when: spec => 'hook' in spec || 'swatch' in spec } }
+
 /** Declares a band of a stitch pattern: it has a height and a yarn, or stripes, and `workTexture` works it. */
 export function textured<const B extends string, const F extends Fields>(
-  declared: TexturedBand<B, F>,
-): PartKind<B, F & typeof BANDED> & { readonly fields: F & typeof BANDED } {
-  const {
-    texture, opening, begins, tools = [], sample, ...named
-  } = declared as unknown as TexturedBand<string, Fields, Bandlike & { readonly kind: string }>
-  // The swatch of the bag is one of plain stitches already, as long as they are worked on its hook.
-  const swatch = named.plain ? { swatch: { ...SWATCH, when: (spec: object) => 'hook' in spec || 'swatch' in spec } } : {}
-  return kind({
-    ...named, texture, fields: { ...named.fields, ...BANDED, ...swatch }, tools: [...tools, 'stripes'], sample: sample ?? { on: 'itself' },
-    begins: (keeps: Keeps) => ({ size: keeps.size, ...keeps.yarn, ...begins?.(keeps) }),
-    demand: (spec: Bandlike & { readonly kind: string }, { repeats }: { readonly repeats: readonly Repeat[] }) => {
+  { opening, begins = () => ({}), tools = [], sample, ...named }: TexturedBand<B, F>,
+): Declared<B, F & typeof BANDED> {
+  const texture = named.texture.bind(named)
+  return kind<B, F & typeof BANDED>({
+    ...named, fields: { ...named.fields, ...(named.plain ? PLAINLY_BANDED : BANDED) }, tools: [...tools, 'stripes'],
+    sample: sample ?? { on: 'itself' },
+    begins: (keeps) => {
+      const own: Partial<BandSpec<B, F>> = begins(keeps)
+      return changed(own, { size: keeps.size, ...keeps.yarn, ...own })
+    },
+    demand: (spec: BandSpec<B, F>, { repeats }) => {
       const found = texture(spec, repeats)
       return found && demandOfTexture(found)
     },
-    main: (spec: Bandlike & { readonly kind: string }, { repeats }: { readonly repeats: readonly Repeat[] }) =>
-      texture(spec, repeats)?.main ?? 'sc',
-    work: (spec: Bandlike & { readonly kind: string }, edge: Edge, setting: WallSetting) => {
+    main: (spec: BandSpec<B, F>, { repeats }) => texture(spec, repeats)?.main ?? 'sc',
+    work: (spec: BandSpec<B, F>, edge, setting) => {
       const found = texture(spec, setting.repeats)
       if (!found) return broken(edge, setting)
       const result = workTexture(found, spec, edge, setting)
       return opening ? { ...result, opening: opening(spec, setting.gauge) } : result
     },
-  } as never) as never
+  })
 }
 
 /** A band in a repeat of the maker's that cannot be worked. */

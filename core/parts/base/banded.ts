@@ -37,7 +37,7 @@ export const banded = form({
     bands: [
       { kind: 'disc', stitch, rounds: Math.max(1, Math.round(lengthCm / 3)), grows: 'by-gauge', colour },
       { kind: 'disc', stitch: stitch === 'dc' ? 'sc' : 'dc', rounds: 1, grows: 'by-gauge', colour },
-    ] as never,
+    ],
   }),
   choices: (spec, setting) => [{ base: spec, stitches: workBanded(spec, setting).edge.count, off: [], errorCm: 0 }],
 })

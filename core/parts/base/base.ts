@@ -11,10 +11,13 @@ export type { BaseSpec } from './forms'
 /** A form as everybody but itself reads it. */
 export type BaseForm = BaseKind<string, Fields, BaseSpec>
 
+/** A form whose specs are not known: what a list of forms is read as. */
+export type AnyForm = BaseKind<string, Fields, object>
+
 const KNOWN = new KnownKinds<BaseForm>('form of base')
 
 /** Makes forms of base known, in the order they are offered. */
-export function knowForms(forms: readonly { readonly form: string }[]): void {
+export function knowForms(forms: readonly AnyForm[]): void {
   for (const form of forms) KNOWN.know(form.form, form as BaseForm)
 }
 

@@ -58,13 +58,13 @@ export interface BaseKind<F extends string = string, Fs extends Fields = Fields,
   readonly does: string
   readonly fields: Fs
   /** How a new one begins by the one before it; what is left out begins as its field says. */
-  readonly begins: (like: Like) => Partial<S>
-  readonly work: (spec: S, setting: Setting) => PartResult
+  begins(like: Like): Partial<S>
+  work(spec: S, setting: Setting): PartResult
   /** Of a form with a disc, or the two halves of one: its increases a round, and the same base with others. */
-  readonly increases?: (spec: S, gauge: Gauge) => number
-  readonly withIncreases?: (spec: S, increases: number) => S
+  increases?(spec: S, gauge: Gauge): number
+  withIncreases?(spec: S, increases: number): S
   /** Whole numbers of increases that come nearest to so many. */
-  readonly nearestIncreases?: (increases: number) => number
+  nearestIncreases?(increases: number): number
   /** It is of two floors, the upper of which hides the other from above. */
   readonly floors?: 2
   /** It grows at two ends alone, each with half of the increases. */
@@ -72,9 +72,9 @@ export interface BaseKind<F extends string = string, Fs extends Fields = Fields,
   /** Sides of a finished one that can be measured; none of one that was bought. */
   readonly measures?: 'length' | 'length-and-width'
   /** Evidence of a finished one's measures about its stitches, its counts being pinned. */
-  readonly evidence?: (spec: S, counts: PinnedCounts<S>, measured: TapeMeasurement, setting: Setting) => Evidence | undefined
+  evidence?(spec: S, counts: PinnedCounts<S>, measured: TapeMeasurement, setting: Setting): Evidence | undefined
   /** Every one whose sizes lie within a tolerance of what is wanted, or of what it is if its counts are pinned. */
-  readonly choices: (spec: S, setting: Setting, toleranceCm: number) => BaseChoice[]
+  choices(spec: S, setting: Setting, toleranceCm: number): BaseChoice[]
   /** It says of its own how tall the bag is. */
   readonly tall?: true
 }

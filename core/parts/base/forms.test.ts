@@ -5,7 +5,7 @@ import { describe, expect, it } from 'vitest'
 import { anyBase, SEED } from '../../../tests/arbitraries/designs'
 import { gaugeOf, type Gauge, type StitchSize, type Swatch } from '../../things/gauge/gauge'
 import { exactly } from '../../things/measure/length'
-import { areaCm2, type Floor, perimeterCm, standing } from '../part/floor'
+import { type Floor, outlineOf, perimeterCm, standing } from '../part/floor'
 import type { Setting } from '../part/part'
 import type { Rounds } from '../../things/round/style'
 import { baseForms, beginBase, type BaseSpec, workBase } from './base'
@@ -323,7 +323,8 @@ describe('outlines, against an independent geometry library (three)', () => {
         const length = width + more
         const floor: Floor = { shape: 'stadium', length: exactly(length), width: exactly(width) }
         expect(perimeterCm(floor) / around(points(length, width))).toBeCloseTo(1, 4)
-        expect(areaCm2('stadium', { lengthCm: length, widthCm: width }) / area(points(length, width))).toBeCloseTo(1, 4)
+        const areaCm2 = outlineOf({ shape: 'stadium' }).areaCm2({ lengthCm: length, widthCm: width })
+        expect(areaCm2 / area(points(length, width))).toBeCloseTo(1, 4)
       }),
       { ...SEED, numRuns: 50 },
     )

@@ -1,3 +1,4 @@
+import { changed } from '../field/changed'
 import type { QuestionContext } from '../field/context'
 import type { Way, WaysField } from '../field/field'
 import type { PartResult, Setting } from '../part/part'
@@ -11,7 +12,7 @@ function sizeWay(spec: BaseSpec, under: Way['under']): Way | undefined {
 
 function decidedBy(spec: BaseSpec, under: Way['under'], now: QuestionContext): BaseSpec {
   const way = sizeWay(spec, under)
-  return way ? { ...spec, ...way.sets?.(spec, now), size: { [under]: way.from(spec, now) } } as unknown as BaseSpec : spec
+  return way ? changed(spec, { ...way.sets?.(spec, now), size: { [under]: way.from(spec, now) } }) : spec
 }
 
 /** A base with the counts it comes to pinned, increases by gauge included: it stays as it is whatever the gauge. */

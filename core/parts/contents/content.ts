@@ -30,19 +30,19 @@ export interface ContentKind<K extends string = string, F extends Fields = Field
   /** Values that a maker begins with who names it. */
   readonly begins: S
   /** The room that it takes up. */
-  readonly room: (contents: S) => Room
+  room(contents: S): Room
   /**
    * How large a ball would be that is as hard to push through a hole; nothing of what falls through none.
    */
-  readonly leastThroughCm?: (contents: S) => number
+  leastThroughCm?(contents: S): number
   /** Its name where it falls out: `a ball`. */
-  readonly called: (contents: S) => string
+  called(contents: S): string
   /** Litres that it takes poured into a net; of what is poured. */
-  readonly pouredLitres?: (contents: S) => number
+  pouredLitres?(contents: S): number
   /** It gives way, and does not hold a net open. */
   readonly soft?: true
   /** The base that it stands on, as wide as it is long or not, and why. */
-  readonly standsOn: (contents: S, square: boolean) => { readonly form: string, readonly why: string }
+  standsOn(contents: S, square: boolean): { readonly form: string, readonly why: string }
   /** How it is drawn standing in the bag. */
   readonly drawn: 'balls' | 'bottle' | 'block' | 'bundle'
 }
@@ -51,7 +51,7 @@ export interface ContentKind<K extends string = string, F extends Fields = Field
 export function content<const K extends string, const F extends Fields>(
   declared: ContentKind<K, F>,
 ): ContentKind<K, F & typeof COMMON, ContentSpec<K, F>> {
-  return { ...declared, fields: { ...declared.fields, ...COMMON } } as never
+  return { ...declared, fields: { ...declared.fields, ...COMMON } }
 }
 
 /** The spec of a kind's contents. */

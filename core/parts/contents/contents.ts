@@ -1,3 +1,4 @@
+import { changed } from '../field/changed'
 import { beginBase, type BaseSpec } from '../base/base'
 import type { BaseStitch } from '../base/form'
 import type { Fields } from '../field/field'
@@ -14,10 +15,11 @@ export const CONTENT_KINDS = [box, bottle, balls, cloth] as const
 export type Contents = ContentsOf<(typeof CONTENT_KINDS)[number]>
 
 type AnyContent = ContentKind<string, Fields, Contents>
+const KINDS = new Map<string, AnyContent>(CONTENT_KINDS.map(one => [one.kind, one]))
 
 /** The kind of what a bag must hold. */
 export function contentOf({ kind }: { readonly kind: string }): AnyContent {
-  return CONTENT_KINDS.find(one => one.kind === kind) as unknown as AnyContent
+  return KINDS.get(kind)!
 }
 
 /** The room that contents take up. */
@@ -58,5 +60,5 @@ export function propose(contents: Contents, stitch: BaseStitch, colour: string):
   const base = beginBase(form, { stitch, colour, lengthCm, widthCm, heightCm: room.heightCm })
   const heightCm = Math.round((room.heightCm + HEADROOM_CM) * 10) / 10
   // A base begins longer than wide; what stands in it says how long and how wide.
-  return { base: room.round ? base : { ...base, size: { want: { lengthCm, widthCm } } } as BaseSpec, heightCm, why }
+  return { base: room.round ? base : changed(base, { size: { want: { lengthCm, widthCm } } }), heightCm, why }
 }

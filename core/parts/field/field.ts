@@ -48,13 +48,17 @@ export type More<D> = Partial<Omit<FieldBase, 'label'>> & {
 }
 
 /** A whole number. */
-export interface CountField extends FieldBase {
+export interface CountField<N extends number = number> extends FieldBase {
   readonly is: 'count'
+  /** Type of its value where that is narrower than its bounds say, for the types alone. */
+  readonly holds?: N
   readonly bounds: Bounds
   readonly begins?: number | string
   readonly usually?: Bounds
   /** Unit of the count, said behind the figure: `sts`. */
   readonly suffix?: string
+  /** A sum of money, in hundredths: asked and shown in whole ones. */
+  readonly sum?: true
   /** A word that may stand in the place of the number: `by-gauge`; what it does, and numbers that makers teach besides. */
   readonly or?: string
   readonly orDoes?: Label
@@ -134,7 +138,7 @@ export interface Way<U extends 'want' | 'pin' = 'want' | 'pin', F extends Fields
   /** The answers that this way begins with, by what the part came to. */
   from(spec: object, now: QuestionContext): object
   /** Further changes in the spec. */
-  readonly sets?: (spec: object, now: QuestionContext) => object
+  sets?(spec: object, now: QuestionContext): object
 }
 
 /** Something that can be decided in several ways, of which the document keeps one. */
@@ -185,13 +189,17 @@ export interface GroupField<F extends Fields = Fields> extends FieldBase {
 }
 
 /** Text, or a word of a certain pattern. */
-export interface TextField extends FieldBase {
+export interface TextField<T extends string = string> extends FieldBase {
   readonly is: 'text'
+  /** Type of its value where that is narrower than any text, for the types alone. */
+  readonly holds?: T
   readonly least: number
   readonly most: number
   /** Form of the text, and the message if it has another. */
   readonly pattern?: { readonly source: string, readonly flags?: string, readonly message: string }
   readonly begins?: string
+  /** How it is asked for, if not as a word or two. */
+  readonly as?: 'day' | 'time' | 'notes'
 }
 
 /** Lines of text. */

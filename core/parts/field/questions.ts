@@ -31,7 +31,7 @@ export function between(least: number, most: number): Bounds {
 }
 
 /** Asks for a whole number. */
-export function count<const M extends More<number> & Pick<CountField, 'suffix' | 'taught'>>(
+export function count<const M extends More<number> & Pick<CountField, 'suffix' | 'taught' | 'sum'>>(
   label: Label,
   bounds: Bounds,
   more?: M,
@@ -102,18 +102,18 @@ export function optional<F extends Field>(field: F): F & { readonly optional: tr
 
 interface WayMore<F extends Fields, S extends object> {
   readonly does?: Label
-  readonly from: (spec: S, now: QuestionContext) => ValuesOf<F>
-  readonly sets?: (spec: S, now: QuestionContext) => object
+  from(spec: S, now: QuestionContext): ValuesOf<F>
+  sets?(spec: S, now: QuestionContext): object
 }
 
 /** To want something in centimetres: the count is found. */
 export function want<const F extends Fields, S extends object = never>(name: Label, fields: F, more: WayMore<F, S>): Way<'want', F> {
-  return { under: 'want', name, fields, ...more } as unknown as Way<'want', F>
+  return { under: 'want', name, fields, ...more }
 }
 
 /** To pin a count: the size is told. */
 export function pin<const F extends Fields, S extends object = never>(name: Label, fields: F, more: WayMore<F, S>): Way<'pin', F> {
-  return { under: 'pin', name, fields, ...more } as unknown as Way<'pin', F>
+  return { under: 'pin', name, fields, ...more }
 }
 
 /** Asks which way something is decided, and what that way asks. */
@@ -151,7 +151,7 @@ export function group<const F extends Fields>(label: Label, fields: F, more?: Pa
 }
 
 /** Asks for text of so many characters. */
-export function text(label: Label, least: number, most: number, more?: Partial<TextField>): TextField {
+export function text<T extends string = string>(label: Label, least: number, most: number, more?: Partial<TextField<T>>): TextField<T> {
   return { is: 'text', label, least, most, ...more }
 }
 

@@ -1,10 +1,12 @@
 import type {
   AlwaysField,
   ChoiceField,
+  CountField,
   Field,
   Fields,
   GroupField,
   KindsField,
+  LinesField,
   ListField,
   MaybeField,
   RepeatField,
@@ -41,11 +43,15 @@ type ValueOf<F>
                 ? ValuesOf<G>
                 : F extends KindsField<infer T>
                   ? T
-                  : F extends YarnField | RepeatField | TextField
-                    ? string
-                    : F extends { readonly is: 'count', readonly or: infer O extends string }
-                      ? number | O
-                      : number
+                  : F extends TextField<infer T>
+                    ? T
+                    : F extends LinesField
+                      ? readonly string[]
+                      : F extends YarnField | RepeatField
+                        ? string
+                        : F extends CountField<infer N>
+                          ? N | (F extends { readonly or: infer O extends string } ? O : never)
+                          : number
 
 type OptionalKeys<F> = { [K in keyof F]: F[K] extends { readonly optional: true } ? K : never }[keyof F]
 
@@ -82,7 +88,7 @@ function within(field: Field, value: unknown, path: readonly (string | number)[]
     case 'maybe':
       return answersOf(field.fields, value, path)
     case 'list':
-      return (value as unknown as object[]).flatMap((one, i) => answersOf(field.of, one, [...path, i]))
+      return (Array.isArray(value) ? value : []).flatMap((one: object, i) => answersOf(field.of, one, [...path, i]))
     case 'ways': {
       const way = decisionOf(field, value)
       return way ? answersOf(way.fields, value[way.under] as object, [...path, way.under]) : []

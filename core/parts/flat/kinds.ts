@@ -1,19 +1,10 @@
-import { boxes } from '../band/boxes'
-import { hills } from '../band/hills'
-import { moss } from '../band/moss'
-import { own } from '../band/own'
-import { pairs } from '../band/pairs'
-import { rib } from '../band/rib'
-import { ridges, solid } from '../band/solid'
-import { sprigs } from '../band/sprigs'
-import { vees } from '../band/vees'
-import { waves } from '../band/waves'
+import { BANDS } from '../band/kinds'
 import { oneOfKinds } from '../field/questions'
 import type { Gauge } from '../../things/gauge/gauge'
 import { beginnings } from '../kind/beginnings'
-import type { AnyKind, Keeps } from '../kind/kind'
+import type { Fields } from '../field/field'
+import type { Keeps, PartKind } from '../kind/kind'
 import type { PartResult, Setting } from '../part/part'
-import type { Repeat } from '../../things/repeat/repeat'
 import type { Edge } from '../../things/round/edge'
 import { isPlainly } from '../texture/mirrored'
 import { askedFor, inDoubt, inOwnSize, type OwnShare, shareBySwatch } from '../texture/ownSize'
@@ -47,12 +38,16 @@ function workInOwnSize(texture: Texture, band: FlatBand, on: Edge, setting: Sett
   return isPlainly(texture) ? told : inDoubt(told, share)
 }
 
-/** A band of the wall as one of a flat piece. */
-function flat(kind: AnyKind): FlatKind {
-  const inRows = (band: FlatBand, repeats: readonly Repeat[]) => kind.inRows!(band as never, repeats)
+/** A band of the wall as flat pieces read it: by what it does with any of their bands. */
+type BandInRows = PartKind<string, Fields, FlatBand>
+
+/** A band of the wall as one of a flat piece, if it can be worked to and fro. */
+function flat(kind: BandInRows): FlatKind[] {
+  if (!kind.inRows) return []
+  const inRows = kind.inRows.bind(kind)
   // The swatch of the bag is one of plain stitches already.
   const others = kind.plain ? [...OF_WALLS, 'swatch'] : OF_WALLS
-  return {
+  return [{
     kind: kind.kind, name: kind.name, does: kind.does,
     fields: Object.fromEntries(Object.entries(kind.fields).filter(([name]) => !others.includes(name))),
     asks: (band, repeats) => inRows(band, repeats)?.asks, begins: keeps => kind.begins(keeps),
@@ -65,14 +60,11 @@ function flat(kind: AnyKind): FlatKind {
       return texture !== undefined && !isPlainly(texture) && !band.swatch
     },
     ownSize: (band, { gauge, repeats = [] }) => ownSizeOf(band, inRows(band, repeats), gauge),
-  }
+  }]
 }
 
 /** Every band that a flat piece can be stacked from, in the order they are offered. */
-export const FLAT_KINDS: readonly FlatKind[] = [
-  ...[solid, ridges, rib, pairs, sprigs, hills, waves, moss, vees, boxes].map(kind => flat(kind as unknown as AnyKind)), loopRows,
-  narrow, flat(own as unknown as AnyKind),
-]
+export const FLAT_KINDS: readonly FlatKind[] = [...BANDS.flatMap(kind => flat(kind)), loopRows, narrow]
 
 const BY_KIND = new Map(FLAT_KINDS.map(kind => [kind.kind, kind]))
 

@@ -1,3 +1,4 @@
+import { footprintOf, outlineOf } from '../part/floor'
 import { tenths } from '../field/context'
 import { kind } from '../kind/kind'
 import { tape } from '../../things/stitch/translate'
@@ -10,10 +11,9 @@ import { slotCm, strongerSlots, workSlots } from './slots'
 
 /** Straps from corner to corner lie along the bag's long side. */
 function offCorners(spec: SlotsSpec, { rounds: [first] }: PartResult, { floor, gauge }: Setting): Finding[] {
-  if (!first || (floor?.shape !== 'rectangle' && floor?.shape !== 'stadium')) return []
+  if (!first || !floor) return []
   const wideCm = slotCm(spec, slotsOn(spec, first.on, { gauge }, first.round.begin.turn), gauge)
-  const { shape, length, width } = floor
-  const longCm = shape === 'rectangle' ? Math.max(length.cm, width.cm) : length.cm - width.cm
+  const longCm = outlineOf(floor).straightCm(footprintOf(floor))
   if (longCm < 3 || Math.abs(wideCm - longCm) < 1.5) return []
   return [
     {

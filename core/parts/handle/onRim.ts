@@ -1,9 +1,9 @@
 import { between as bounds, choice, count, length, optional } from '../field/questions'
 import type { Fields } from '../field/field'
-import { type Keeps, kind, type PartKind, type PartSpec, type Sample, type Tool } from '../kind/kind'
+import { type Declared, type Keeps, kind, type PartSpec, type Sample, type Tool } from '../kind/kind'
 import { AS_IT_WAS } from '../part/asks'
 import type { Finding, Fix } from '../part/finding'
-import type { PartResult, Setting, WallSetting } from '../part/part'
+import type { PartResult, Setting } from '../part/part'
 import type { Edge } from '../../things/round/edge'
 import type { FabricKind } from '../../things/stitch/dictionary'
 import type { Placing } from './placing'
@@ -95,26 +95,26 @@ interface RimFitting<B extends string, F extends Fields, S = PartSpec<B, F>> {
   readonly group?: 'Handles' | 'Closures'
   readonly tools?: readonly Tool[]
   readonly sample?: Partial<Sample<S>>
-  readonly begins: (keeps: Keeps) => Partial<S>
+  begins(keeps: Keeps): Partial<S>
   /** Said where it would stand on handles that are worked in the round; left out, it can. */
   readonly refusedAs?: string
-  readonly place: (spec: S, edge: Edge, setting: Setting) => PartResult
-  readonly strengthen?: (spec: S, strands: number | undefined) => readonly Fix[]
+  place(spec: S, edge: Edge, setting: Setting): PartResult
+  strengthen?(spec: S, strands: number | undefined): readonly Fix[]
 }
 
 /** Declares a strap or a closure: it leaves the edge as it was, with feet, pieces and advice. */
 export function fitted<const B extends string, const F extends Fields>({
   place, refusedAs, sample, ...named
-}: RimFitting<B, F>): PartKind<B, F> & { readonly fields: F } {
-  return kind({
+}: RimFitting<B, F>): Declared<B, F> {
+  return kind<B, F>({
     group: 'Handles', ...named, sample: { on: 'rim', ...sample }, demand: () => AS_IT_WAS,
-    main: ({ stitch = 'sc' }: { stitch?: FabricKind }) => stitch,
-    work: (spec: Where, edge: Edge, setting: WallSetting) => {
+    main: ({ stitch = 'sc' }: PartSpec<B, F> & InCm) => stitch,
+    work: (spec: PartSpec<B, F> & Where, edge, setting) => {
       if (refusedAs && edge.free) return refusedOnHandles(edge, setting, refusedAs)
       const { edge: marked, ...moved } = asMarked(edge, setting, spec.sideAt)
-      return { ...place(inStitches(spec, marked, setting) as never, marked, setting), ...moved }
+      return { ...place(inStitches(spec, marked, setting), marked, setting), ...moved }
     },
-  } as never) as never
+  })
 }
 
 /** How far round a span's middle lies. */

@@ -85,7 +85,7 @@ export type Tool = 'threading' | 'own-repeat' | 'own-round' | 'stripes' | 'where
 export interface Sample<S> {
   readonly on: 'itself' | 'fabric' | 'rim' | 'both-sides'
   /** The spec as a little piece shows it best. */
-  readonly spec?: (spec: S) => S
+  spec?(spec: S): S
   /** Signs in the place of what has no fabric of its own: paths in centimetres on a rim 12 wide, and how thick they are. */
   readonly signs?: readonly { readonly path: string, readonly thick: number }[]
   /** Nothing lies behind it: it is drawn as a net. */
@@ -99,23 +99,23 @@ export interface PartKind<B extends string = string, F extends Fields = Fields, 
   readonly name: string
   readonly does: string
   /** Name of a part in headings; by the kind's name if left out, by its place alone if empty. */
-  readonly title?: (spec: S, repeats: readonly Repeat[]) => string
+  title?(spec: S, repeats: readonly Repeat[]): string
   readonly fields: F
   readonly tools?: readonly Tool[]
   readonly sample: Sample<S>
   /** How a new one begins from what stands there; what is left out begins as its field says. */
-  readonly begins: (keeps: Keeps) => Partial<S>
+  begins(keeps: Keeps): Partial<S>
   /** Its demand on the count and its yield; nothing if it cannot be worked at all. */
-  readonly demand: (spec: S, seen: PartContext) => Demand | undefined
+  demand(spec: S, seen: PartContext): Demand | undefined
   /** The stitch that it is mostly worked in. */
-  readonly main: (spec: S, seen: PartContext) => FabricKind
-  readonly work: (spec: S, edge: Edge, setting: WallSetting) => PartResult
+  main(spec: S, seen: PartContext): FabricKind
+  work(spec: S, edge: Edge, setting: WallSetting): PartResult
   /** Whether it comes to what everything above it can be worked on. */
-  readonly looksUp?: (spec: S) => boolean
+  looksUp?(spec: S): boolean
   /** Of a band in a stitch pattern: the pattern; none where a repeat of the maker's cannot be worked. */
-  readonly texture?: (spec: S, repeats: readonly Repeat[]) => Texture | undefined
+  texture?(spec: S, repeats: readonly Repeat[]): Texture | undefined
   /** Of one that can also be worked to and fro: its pattern then, with what stands at the ends of its rows. */
-  readonly inRows?: (spec: S, repeats: readonly Repeat[]) => Texture | undefined
+  inRows?(spec: S, repeats: readonly Repeat[]): Texture | undefined
   /** A stitch in every stitch: its rounds can be one more or fewer, and changed, without anything else. */
   readonly plain?: true
   /** Put on a count that it does not divide into, it brings an adjusting round of its own. */
@@ -123,15 +123,16 @@ export interface PartKind<B extends string = string, F extends Fields = Fields, 
   /** Its width is meant to differ from what lies below. */
   readonly shapes?: true
   /** Ways to make what hangs on it bear more: so many strands, if that can be told. */
-  readonly strengthen?: (spec: S, strands: number | undefined) => readonly Fix[]
+  strengthen?(spec: S, strands: number | undefined): readonly Fix[]
   /** Ways to make its holes small enough to keep in a ball so large. */
-  readonly tighten?: (spec: S, ballCm: number, gauge: Gauge) => readonly Fix[]
+  tighten?(spec: S, ballCm: number, gauge: Gauge): readonly Fix[]
 }
 
+/** A kind as it is declared: its own fields, and those that every kind has. */
+export type Declared<B extends string, F extends Fields> = PartKind<B, F & typeof COMMON, PartSpec<B, F>>
+
 /** Declares a kind of part, with what every kind says besides. */
-export function kind<const B extends string, const F extends Fields>(
-  declared: PartKind<B, F>,
-): PartKind<B, F & typeof COMMON, PartSpec<B, F>> {
+export function kind<const B extends string, const F extends Fields>(declared: PartKind<B, F>): Declared<B, F> {
   // How it goes round and what it is worked with is asked last: most parts do as the bag does.
   const { goes, swatch, ...own } = declared.fields
   const worked = { ...(swatch ? { swatch } : {}), ...(goes ? { goes } : {}) }
@@ -143,4 +144,4 @@ export function kind<const B extends string, const F extends Fields>(
 export type SpecOf<K> = K extends PartKind<infer _B, infer _F, infer S> ? S : never
 
 /** A kind whose specs are not known: what a list of kinds is read as. */
-export type AnyKind = PartKind<string, Fields, never>
+export type AnyKind = PartKind<string, Fields, object>

@@ -1,4 +1,4 @@
-import type { Floor } from '../part/floor'
+import { type Floor, hasFloor, outlineOf } from '../part/floor'
 
 /** A piece of cloth to cut for a lining. */
 export interface Piece {
@@ -24,10 +24,10 @@ export function roundLining(acrossCm: number, seamCm: number): Piece[] {
  */
 export function liningPieces(floor: Floor, aroundCm: number, heightCm: number, seamCm: number): Piece[] {
   const tall = heightCm + 2 * seamCm + HEM_CM
-  if (floor.shape === 'none')
+  if (!hasFloor(floor))
     return [{ what: 'front and back', cut: 'rectangle', lengthCm: aroundCm / 2 + 2 * seamCm, widthCm: tall, times: 2 }]
   const [lengthCm, widthCm] = [floor.length.cm + 2 * seamCm, floor.width.cm + 2 * seamCm]
-  const cut = floor.shape === 'disc' ? 'circle' : floor.shape === 'stadium' ? 'rounded' : 'rectangle'
+  const { cut } = outlineOf(floor)
   return [
     { what: 'floor', cut, lengthCm, widthCm, times: 1 },
     { what: 'wall', cut: 'rectangle', lengthCm: aroundCm + 2 * seamCm, widthCm: tall, times: 1 },

@@ -1,6 +1,6 @@
 import type { Fields } from '../field/field'
 import { IN_ROUNDS } from '../kind/inRounds'
-import { type Keeps, kind, type PartKind, type PartSpec } from '../kind/kind'
+import { type Declared, type Keeps, kind, type PartSpec } from '../kind/kind'
 import type { Finding } from '../part/finding'
 import type { PartResult, WallSetting } from '../part/part'
 import type { Gauge } from '../../things/gauge/gauge'
@@ -27,28 +27,31 @@ export function oneRound(texture: Texture, ...advice: readonly string[]): Edging
   return { texture, rounds: 1, advice }
 }
 
+/** The spec of an edging. */
+type EdgingSpec<B extends string, F> = PartSpec<B, F & typeof IN_ROUNDS> & { readonly colour: string }
+
 interface EdgingKind<B extends string, F extends Fields> {
   readonly kind: B
   readonly name: string
   readonly does: string
   readonly title?: () => string
   readonly fields: F
-  readonly begins?: (keeps: Keeps) => Partial<PartSpec<B, F>>
+  begins?(keeps: Keeps): Partial<EdgingSpec<B, F>>
   /** Its steps, on an edge with spaces or without. */
-  readonly edging: (spec: PartSpec<B, F>, onSpaces: boolean) => Edging
+  edging(spec: EdgingSpec<B, F>, onSpaces: boolean): Edging
 }
 
 /** Declares an edging. */
 export function edged<const B extends string, const F extends Fields>({
   edging, begins, ...named
-}: EdgingKind<B, F>): PartKind<B, F> & { readonly fields: F } {
-  return kind({
+}: EdgingKind<B, F>): Declared<B, F & typeof IN_ROUNDS> {
+  return kind<B, F & typeof IN_ROUNDS>({
     ...named, fields: { ...named.fields, ...IN_ROUNDS }, group: 'Mouth and edge', shapes: true, sample: { on: 'fabric' },
     begins: begins ?? (() => ({})),
-    demand: (spec: never) => demandOfTexture(edging(spec, true).texture), main: (spec: never) => edging(spec, true).texture.main,
-    work: (spec: { readonly colour: string }, edge: Edge, setting: WallSetting) =>
-      workEdging(edging(spec as never, placesOf(edge, 'space') > 0), spec.colour, edge, setting),
-  } as never) as never
+    demand: (spec: EdgingSpec<B, F>) => demandOfTexture(edging(spec, true).texture),
+    main: (spec: EdgingSpec<B, F>) => edging(spec, true).texture.main,
+    work: (spec: EdgingSpec<B, F>, edge, setting) => workEdging(edging(spec, placesOf(edge, 'space') > 0), spec.colour, edge, setting),
+  })
 }
 
 /** How long an edging's last round is where its stitches stand side by side; points of chain lengthen nothing. */

@@ -1,3 +1,4 @@
+import { same } from '../../things/measure/same'
 import type { Step, StitchStep } from '../../things/round/step'
 import type { Texture, TextureRound } from './texture'
 
@@ -39,7 +40,7 @@ function turnedAbout(cluster: readonly Step[]): Step[] {
 
 /** Whether two stitches are the same but for how many of them there are. */
 function alike(a: StitchStep, b: StitchStep): boolean {
-  return JSON.stringify({ ...a, times: 0 }) === JSON.stringify({ ...b, times: 0 })
+  return same({ ...a, times: 0 }, { ...b, times: 0 })
 }
 
 /** Runs of one stitch that were cut are one again. */

@@ -34,7 +34,7 @@ export interface TextureSaid {
   readonly [answer: string]: unknown
 }
 
-/** A texture that the house keeps a swatch of. */
+/** A texture of which a swatch is kept. */
 export interface KeptTexture {
   readonly of: TextureSaid
   readonly counted: TextureSwatch

@@ -1,3 +1,4 @@
+import { same } from '../../things/measure/same'
 import type { Gauge } from '../../things/gauge/gauge'
 import type { Step } from '../../things/round/step'
 import type { FabricKind } from '../../things/stitch/dictionary'
@@ -61,7 +62,7 @@ export function always(...repeat: readonly Step[]): Flow {
 export function workedOver({ first = [], repeat, last = [] }: TextureRound, times: number): Step[] {
   if (times === 0) return [...first, ...last]
   // What opens it as every repeat does is one repeat more.
-  if (first.length > 0 && JSON.stringify(first) === JSON.stringify(repeat)) return workedOver({ repeat, last }, times + 1)
+  if (first.length > 0 && same(first, repeat)) return workedOver({ repeat, last }, times + 1)
   const only = repeat.length === 1 ? repeat[0] : undefined
   const run = only?.do === 'stitch' && only.aim !== 'gap' && only.aim !== 'same' ? { ...only, times: only.times * times } : undefined
   if (only?.do === 'repeat') return [...first, { ...only, times: only.times * times }, ...last]

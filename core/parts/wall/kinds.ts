@@ -1,3 +1,4 @@
+import { BANDS } from '../band/kinds'
 import { boughtHandles } from '../handle/boughtHandles'
 import { buttonLoop } from '../handle/buttonLoop'
 import { chainStraps } from '../handle/chainStraps'
@@ -17,19 +18,8 @@ import { rim } from '../mouth/rim'
 import { ruffle } from '../mouth/ruffle'
 import { shells } from '../mouth/shells'
 import { adjust } from './adjust'
-import { boxes } from '../band/boxes'
-import { groups } from '../band/groups'
-import { moss } from '../band/moss'
-import { own } from '../band/own'
-import { pairs } from '../band/pairs'
-import { hills } from '../band/hills'
 import { panels } from './panels'
-import { rib } from '../band/rib'
-import { ridges, solid } from '../band/solid'
-import { sprigs } from '../band/sprigs'
 import { taper } from './taper'
-import { vees } from '../band/vees'
-import { waves } from '../band/waves'
 import { written } from './written'
 
 /**
@@ -37,7 +27,7 @@ import { written } from './written'
  * and a file.
  */
 export const WALL_KINDS = [
-  solid, ridges, rib, pairs, groups, vees, sprigs, waves, hills, boxes, loops, moss, own, panels, eyelets, ruffle, picots, shells, rim,
+  ...BANDS, loops, panels, eyelets, ruffle, picots, shells, rim,
   slots, chainStraps, grownStrap, knotStraps, sewnStraps, underStrap, crossBody, boughtHandles, buttonLoop, tab, zip, adjust, taper,
   written,
 ] as const

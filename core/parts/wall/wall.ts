@@ -19,7 +19,7 @@ export type WallKind = PartKind<string, Fields, WallSpec>
 const KNOWN = new KnownKinds<WallKind>('kind of part')
 
 /** Makes kinds of part known, in the order they are offered. */
-export function knowParts(kinds: readonly { readonly kind: string }[]): void {
+export function knowParts(kinds: readonly AnyKind[]): void {
   for (const kind of kinds) KNOWN.know(kind.kind, kind as WallKind)
 }
 
@@ -89,7 +89,7 @@ export function comesOut(
 
 /** A new part of a kind, keeping of what stands there what both have. */
 export function beginPart(band: string, keeps: Keeps): WallSpec {
-  return begun(kindOf({ kind: band }) as unknown as AnyKind, keeps) as WallSpec
+  return begun(kindOf({ kind: band }), keeps) as WallSpec
 }
 
 /** How tall a part is told to be, where that is all its size says: such a part can take up what others leave. */

@@ -96,7 +96,7 @@ describe('the road', () => {
       const road = routeOf(draft({ ...design, rounds: { style: 'turned', startingChainCounts: false } }))
       road.legs.forEach((leg, i) => {
         const next = road.legs[i + 1]
-        const turns = upcomingIn(road, i, { terms: 'us', repeats: 'brackets', units: 'cm' }).some(({ sort }) => sort === 'turn')
+        const turns = upcomingIn(road, i, { terms: 'us', repeats: 'brackets' }).some(({ sort }) => sort === 'turn')
         const wanted = Boolean(leg.worked && next?.worked?.round.begin.turn && next.sort === leg.sort)
         expect(turns, `${name} ${leg.id}`).toBe(wanted)
         if (turns) turned++

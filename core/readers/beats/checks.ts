@@ -1,3 +1,4 @@
+import { hasFloor } from '../../parts/part/floor'
 import { contextsIn } from '../../bag/design/partContexts'
 import { isBase, risenCm, wallPartOf } from '../../bag/draft/fold/draftPart'
 import { relativeUncertainty } from '../../things/measure/length'
@@ -66,7 +67,7 @@ const WORTH_COUNTING = 15
 
 /** A base is a floor only where the bag has one. */
 function baseName({ size: { floor } }: DraftPart): string {
-  return floor && floor.shape !== 'none' ? 'The floor' : 'The base'
+  return hasFloor(floor) ? 'The floor' : 'The base'
 }
 
 /** Whether a part works a repeat that a count must divide by: a texture, a net, a casing. */
@@ -149,7 +150,7 @@ export function tapeAfter({ draft }: Route, leg: Leg): TapeAsked | undefined {
   const inPart = leg.number - part.firstRound + 1
   const { floor } = part.size
   if (isBase(part)) {
-    if (inPart < part.rounds.length || !floor || floor.shape === 'none') return undefined
+    if (inPart < part.rounds.length || !hasFloor(floor)) return undefined
     return {
       what: 'base-width', plannedCm: floor.width.cm, plusMinusCm: floor.width.plusMinusCm,
       how: 'Lay it flat without stretching, and measure across the middle, the narrow way. '

@@ -1,3 +1,4 @@
+import { hasFloor } from '../../parts/part/floor'
 import { type DraftPart, isBase } from '../../bag/draft/fold/draftPart'
 import { tape } from '../../things/stitch/translate'
 import { heightAt } from './checks'
@@ -25,7 +26,7 @@ function floorLooks(part: DraftPart, inPart: number): string[] {
       `A round piece about ${tape(2 * part.laid.ringsCm[inPart - 1]!)} across.`,
       'Loops curl and look like nothing until a few rounds hold them; pulled out and patted flat it lies.',
     ]
-  if (!floor || floor.shape === 'none') return flatLooks(part, inPart)
+  if (!hasFloor(floor)) return flatLooks(part, inPart)
   const share = inPart / part.rounds.length
   const said
     = floor.length.cm === floor.width.cm

@@ -4,7 +4,7 @@ import { leanOf } from '../../things/round/style'
 import { runAt } from '../../things/round/freeRuns'
 import type { Draft } from '../../bag/draft/draft'
 import { aroundOf, type DraftPart, riseOf } from '../../bag/draft/fold/draftPart'
-import { type Floor, type FloorShape, type Footprint, standing } from '../../parts/part/floor'
+import { type Floor, type FloorShape, type Footprint, outlineOf, standing } from '../../parts/part/floor'
 import type { WorkedRound } from '../../things/round/workedRound'
 import { type RoundStart, roundStartsOf } from './roundStarts'
 
@@ -58,7 +58,7 @@ export function withinWay(way: number): number {
 function frontWay({ parts: [base], sizes: { floor } }: Draft): number {
   const { edge, rounds } = base!
   const side = fractionRound(edge, edge.sides[0], rounds.at(-1)?.round.facing ?? 'right')
-  return floor.shape === 'rectangle' ? side + Math.min(floor.width.cm, floor.length.cm) / 4 / (floor.length.cm + floor.width.cm) : side
+  return outlineOf(floor).hasCorners ? side + Math.min(floor.width.cm, floor.length.cm) / 4 / (floor.length.cm + floor.width.cm) : side
 }
 
 function turnedBy(ways: Float32Array, by: number): Float32Array {
@@ -69,17 +69,16 @@ function turnedBy(ways: Float32Array, by: number): Float32Array {
 function faceCourses(part: DraftPart, floor: Floor, bottomCm: number): Course[] {
   if (!part.faces) return []
   const { rows, rises, share, arounds } = part.faces
-  const { shape } = floor
   const outlineAt = (i: number) => standing(floor, arounds?.[i] ?? part.size.circumference.cm)
-  const { lengthCm, widthCm } = outlineAt(0)
-  const middle = shape === 'rectangle' ? lengthCm / (lengthCm + widthCm) / 4 : 0.25
+  const middle = outlineOf(floor).seenShare(outlineAt(0)) / 2
   let at = bottomCm
   let below: Course | undefined
   return rows.map((worked, i) => {
     const { count } = worked.edge
     const way = roundStartsOf([worked])[0]!.way.map(within => middle + (within - 0.5) * share)
     below = {
-      number: part.firstRound, part: part.id, colour: worked.round.colour, bottomCm: at, heightCm: rises[i]!, worked, way, turn: 0, shape,
+      number: part.firstRound, part: part.id, colour: worked.round.colour, bottomCm: at, heightCm: rises[i]!, worked, way, turn: 0,
+      shape: floor.shape,
       outline: outlineAt(i), under: outlineAt(Math.max(0, i - 1)), belowCm: below?.heightCm ?? 0,
       shares: new Float32Array(count).fill(share / count),
       ...(below && below.worked.edge.count === worked.on.count ? { below: below.way } : {}),
@@ -129,13 +128,16 @@ export function elevation(draft: Draft): Course[] {
 }
 
 /** How far to the side a share of the front lies, from -half the length to half of it. */
-export function frontX({ lengthCm: l, widthCm: w }: Footprint, shape: FloorShape, share: number): number {
-  if (shape === 'disc') return (-l / 2) * Math.cos(Math.PI * share)
-  if (shape !== 'stadium') return (share - 0.5) * l
-  const arc = (Math.PI * w) / 4
-  const straight = l - w
-  const along = share * (2 * arc + straight)
-  if (along < arc) return -straight / 2 - (w / 2) * Math.cos(along / (w / 2))
-  if (along < arc + straight) return along - arc - straight / 2
-  return straight / 2 + (w / 2) * Math.sin((along - arc - straight) / (w / 2))
+export function frontX(size: Footprint, shape: FloorShape, share: number): number {
+  return outlineOf({ shape }).frontXCm(size, share)
+}
+
+/** How much of the way round is seen from the front. */
+export function seenShare({ outline, shape }: Pick<Course, 'outline' | 'shape'>): number {
+  return outlineOf({ shape }).seenShare(outline)
+}
+
+/** The share of the front that a way round lies at: 0 at its first side, 1 at its last; beyond what is seen, at that side. */
+export function frontShare(on: Pick<Course, 'outline' | 'shape'>, way: number): number {
+  return Math.min(1, Math.max(0, way / seenShare(on)))
 }

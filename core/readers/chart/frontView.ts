@@ -4,7 +4,7 @@ import { anchorBelow, kindAt, type WorkedRound } from '../../things/round/worked
 import { STITCHES, type StitchKind } from '../../things/stitch/dictionary'
 import { footing, isAlongChain } from './chart'
 import type { Footprint } from '../../parts/part/floor'
-import { type Course, frontX } from './elevation'
+import { type Course, frontShare, frontX, seenShare } from './elevation'
 
 /*
  * The bag's front as the eye sees it: every stitch of the near half of a round, drawn on the fabric from what it stands on to
@@ -79,14 +79,14 @@ function netOf({ worked, way, bottomCm, heightCm }: Course, below: Across, acros
   let path = ''
   for (let made = 0; made < worked.edge.count; made++) {
     const at = way[made]!
-    if (at > seen / 2 || worked.edge.kinds[made] !== PLACE_CODE.space) continue
+    if (at > seen || worked.edge.kinds[made] !== PLACE_CODE.space) continue
     const [left, middle, right] = [below(at - half), across(at), below(at + half)]
     const arm = (x: number) =>
       `M${n(x)} ${n(-bottomCm)}Q${n((x + middle) / 2 + (x - middle) * 0.1)} ${n(-(bottomCm + heightCm * 0.62))} ${n(middle)} `
       + `${n(-(bottomCm + heightCm))}`
     // At the bag's sides half a loop lies round the corner.
     if (at - half >= 0) path += arm(left)
-    if (at + half <= seen / 2) path += arm(right)
+    if (at + half <= seen) path += arm(right)
   }
   return path
 }
@@ -116,13 +116,12 @@ export function frontOf(course: Course, mirrored = false): Front {
 
 function drawFront(course: Course, mirrored: boolean): Front {
   const { worked, outline, shape, bottomCm, heightCm, belowCm } = course
-  // Of a box the front alone is seen; of the others half the way round.
-  const seen = shape === 'rectangle' ? outline.lengthCm / (outline.lengthCm + outline.widthCm) : 1
+  const seen = seenShare(course)
   const side = mirrored ? 1 : -1
   const acrossOn
     = (footprint: Footprint): Across =>
       way =>
-        side * frontX(footprint, shape, Math.min(1, Math.max(0, (2 * way) / seen)))
+        side * frontX(footprint, shape, frontShare(course, way))
   const across = acrossOn(outline)
   const under = acrossOn(course.under)
   const [top, bottom] = [-(bottomCm + heightCm), -bottomCm]
@@ -130,7 +129,7 @@ function drawFront(course: Course, mirrored: boolean): Front {
   if (worked.round.inLoops) return { ...front, net: netOf(course, under, across, seen) }
   for (let made = 0; made < worked.edge.count; made++) {
     const way = course.way[made]!
-    if (way > seen / 2) continue
+    if (way > seen) continue
     const half = widthOf(course, made) / 2
     // What arches away as a handle is drawn as one.
     if (course.free?.[made]) continue
@@ -143,7 +142,7 @@ function drawFront(course: Course, mirrored: boolean): Front {
       continue
     }
     const foot = footOf(course, made)
-    const footX = under(Math.min(seen / 2, Math.max(0, foot.way)))
+    const footX = under(Math.min(seen, Math.max(0, foot.way)))
     const loop = LOOPS[worked.loops[made]!]
     const drawn = vee(kind, left, right, footX, top, foot.deep ? bottom + belowCm * 0.8 : bottom)
     if (loop === 'frontPost' || loop === 'backPost') {

@@ -4,7 +4,7 @@ import type { DraftPart } from '../../bag/draft/fold/draftPart'
 import type { Footprint, FloorShape } from '../../parts/part/floor'
 import type { Grip } from '../../parts/part/handle'
 import { knotted, loopUp, type Upright } from './knotted'
-import { type Course, elevation, frontX, withinWay } from './elevation'
+import { type Course, elevation, frontShare, frontX, seenShare, withinWay } from './elevation'
 import { fromBelow, fromRim, heldUp, lyingFlat } from './handlePaths'
 
 /** How handles are drawn: held up by their middle, empty or with the load in; or lying as they fall, the bag lying flat. */
@@ -50,19 +50,14 @@ interface Place {
   readonly turn: number
 }
 
-/** How much of the way round is seen from the front. */
-function seen({ outline, shape }: Place): number {
-  return shape === 'rectangle' ? outline.lengthCm / (outline.lengthCm + outline.widthCm) / 2 : 0.5
-}
-
 function xAt(place: Place, way: number): number {
-  return place.side * frontX(place.outline, place.shape, Math.min(1, Math.max(0, way / seen(place))))
+  return place.side * frontX(place.outline, place.shape, frontShare(place, way))
 }
 
 /** A way on the far side, seen through the bag: it lies as far along as its mirror image on the front. */
 function xThrough(place: Place, way: number): number {
   const on = withinWay(way - place.turn)
-  const front = seen(place)
+  const front = seenShare(place)
   return xAt(place, on <= front ? on : Math.max(0, front - (on - 0.5)))
 }
 
@@ -180,7 +175,7 @@ export function gripFronts(draft: Draft, courses: readonly Course[] = elevation(
     if (from > to) return []
     const step = xAt(place, (from + to) / 2 + 0.5 / grip.count) - xAt(place, (from + to) / 2 - 0.5 / grip.count)
     const [leftX, rightX] = [xAt(place, from), xAt(place, to)].sort((a, b) => a - b) as [number, number]
-    const [outerLeftX, outerRightX] = [xAt(place, 0), xAt(place, seen(place))].sort((a, b) => a - b) as [number, number]
+    const [outerLeftX, outerRightX] = [xAt(place, 0), xAt(place, seenShare(place))].sort((a, b) => a - b) as [number, number]
     return [
       {
         part: part.id, grip, leftX, rightX, outerLeftX, outerRightX, y: -below, stitchCm: step * grip.onward, rightwards: step > 0,

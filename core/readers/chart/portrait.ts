@@ -1,7 +1,7 @@
 import type { Draft, DraftPart } from '../../bag/draft/draft'
 import { casingsOf } from '../../bag/draft/casing'
 import { formatCm } from '../../things/measure/format'
-import { standing } from '../../parts/part/floor'
+import { isRounded, standing } from '../../parts/part/floor'
 import { floorShort } from '../words/floorWords'
 import { closureFronts } from './closures'
 import { cordsFront } from './cords'
@@ -152,7 +152,7 @@ export function portraitOf(draft: Draft): Portrait {
   return {
     wideCm: tenth(Math.max(1, ...courses.map(({ outline }) => outline.lengthCm), standing(sizes.floor, sizes.mouth.cm).lengthCm)),
     tallCm: tenth(Math.max(1, sizes.withHandles?.emptyCm ?? sizes.height.cm)),
-    round: sizes.floor.shape === 'disc' || sizes.floor.shape === 'stadium',
+    round: isRounded(sizes.floor),
     facts: factsOf(draft), rounds: sizes.rounds, stitches: sizes.stitches,
     layers: [
       ...straps.filter(({ as }) => as === 'behind'),

@@ -1,5 +1,6 @@
+import { outlineOf } from '../../parts/part/floor'
 import type { Course } from './elevation'
-import { frontX, withinWay } from './elevation'
+import { frontShare, frontX, seenShare, withinWay } from './elevation'
 
 /*
  * The outlines of what is seen from the front: bands, and the opening at the mouth. Paths are in centimetres, y downwards from the floor.
@@ -13,13 +14,13 @@ const half = ({ outline }: Course) => outline.lengthCm / 2
 const topY = ({ bottomCm, heightCm }: Course) => -(bottomCm + heightCm)
 
 /** Of a round that handles arch away from: where on the front its fabric is, from one side to the other. */
-function spansOf({ worked, way, free, shares, outline, shape }: Course): readonly (readonly [number, number])[] {
-  const seen = shape === 'rectangle' ? outline.lengthCm / (outline.lengthCm + outline.widthCm) : 1
-  const across = (at: number) => frontX(outline, shape, Math.min(1, Math.max(0, (2 * at) / seen)))
+function spansOf(course: Course): readonly (readonly [number, number])[] {
+  const { worked, way, free, shares, outline, shape } = course
+  const across = (at: number) => frontX(outline, shape, frontShare(course, at))
   const spans: [number, number][] = []
   let last = -1
   const inOrder = Array.from({ length: worked.edge.count }, (_, made) => made)
-    .filter(made => !free![made] && way[made]! <= seen / 2)
+    .filter(made => !free![made] && way[made]! <= seenShare(course))
     .sort((a, b) => way[a]! - way[b]!)
   for (const made of inOrder) {
     const wide = (shares?.[made] ?? 1 / worked.edge.count) / 2
@@ -86,7 +87,7 @@ export function openingPath(rim: Course): string {
   const y = topY(rim)
   const deep = Math.min(rim.outline.widthCm, rim.outline.lengthCm) * SEEN_INTO
   if (deep <= 0) return ''
-  if (rim.shape === 'rectangle') {
+  if (outlineOf(rim).hasCorners) {
     const [near, far] = [half(rim), half(rim) - deep]
     return `M${n(-near)} ${n(y)}L${n(-far)} ${n(y - deep)}H${n(far)}L${n(near)} ${n(y)}Z`
   }

@@ -1,3 +1,4 @@
+import { hasFloor } from '../../parts/part/floor'
 import type { Draft } from '../../bag/draft/draft'
 import { liningOf, pieceWords } from '../../bag/draft/findings/meshFindings'
 import type { SwatchCount } from '../../things/gauge/gauge'
@@ -85,7 +86,7 @@ function sizeFacts(draft: Draft): Fact[] {
   const {
     design: { units }, sizes, parts,
   } = draft
-  const floored = sizes.floor.shape !== 'none'
+  const floored = hasFloor(sizes.floor)
   // A floor that nothing stands on is no bag: it lies as it is.
   if (isFloorAlone(sizes)) return [{ name: 'Floor', value: floorWords(sizes.floor, units) }]
   const folded = floored ? ', half of the floor folded into it' : ''
@@ -137,8 +138,9 @@ function notions(draft: Draft): string {
 /** The bag's hook, and those that parts have of their own. */
 function hooksWords({ design, parts }: Draft): string {
   const { hookMm, strands } = design.gauge
-  const others = parts.flatMap(({ name, from }) => {
-    const own = from.in === 'wall' ? hookOfPart(from, design) : design.gauge
+  // A turn-up goes as the part that stands on it, which says so.
+  const others = parts.filter(({ from }) => from.goesAs === from.spec).flatMap(({ name, from }) => {
+    const own = hookOfPart(from, design)
     const held = own.strands === strands ? '' : `, ${own.strands === 1 ? 'one strand' : `${own.strands} strands`}`
     return own.hookMm === hookMm && !held ? [] : [`${name}: ${hookLabel(own.hookMm)}${held}`]
   })

@@ -1,18 +1,10 @@
+import { same } from '../../things/measure/same'
 import type { Clause, Working } from './sentence'
 
 /*
  * Clauses as makers like to read them: neighbours that do the same are one run, turns that read alike are one repeat, and no repeat
  * stands in one of its own kind more than once deep.
  */
-
-/** Whether two clauses, or parts of them, say the same. */
-export function same(a: unknown, b: unknown): boolean {
-  if (a === b) return true
-  if (typeof a !== 'object' || typeof b !== 'object' || a === null || b === null) return false
-  if (Array.isArray(a)) return Array.isArray(b) && a.length === b.length && a.every((one, i) => same(one, b[i]))
-  const names = Object.keys(a)
-  return names.length === Object.keys(b).length && names.every(name => same(a[name as keyof typeof a], b[name as keyof typeof b]))
-}
 
 /** Whether two clauses do the same in places one after the other, so that they are one run. */
 function runsOn(a: Clause, b: Clause): boolean {

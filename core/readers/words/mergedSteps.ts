@@ -2,7 +2,7 @@ import { type Start, traitsOf } from '../../parts/part/start'
 import { type Edge, placesOf } from '../../things/round/edge'
 import type { WorkedRound } from '../../things/round/workedRound'
 import type { Clause, Sort, Working } from './sentence'
-import { same } from './mergeClauses'
+import { same } from '../../things/measure/same'
 
 /** Chains right after a counting starting chain are worked on with it: `ch 4 (counts as first dc and ch 1)`. */
 export function mergedChains(clauses: readonly Clause[]): { readonly chains: number, readonly rest: readonly Clause[] } {

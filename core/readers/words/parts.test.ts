@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { BaseSpec } from '../../parts/base/base'
 import { beginBase } from '../../parts/base/base'
 import type { Design } from '../../bag/design/design'
+import { stacked } from '../../bag/design/partIds'
 import { newDesign } from '../../bag/design/starter'
 import { draft } from '../../bag/draft/draft'
 import { exactly } from '../../things/measure/length'
@@ -10,11 +11,28 @@ import { floorShort, floorWords } from './floorWords'
 import { patternOf, roundLines } from './pattern'
 import { withoutFirstStitch } from './withoutFirstStitch'
 import { stitchWords } from './stitchWords'
+import { hookLabel } from '../../things/stitch/hooks'
 
 const like = { stitch: 'sc', colour: 'main', lengthCm: 20, widthCm: 8, heightCm: 12 } as const
 const bag = (base: BaseSpec, over: Partial<Design> = {}): Design => ({ ...newDesign('Pouch'), base, turnUp: 'plain', ...over })
 const oval = { ...beginBase('oval', like), perEnd: 3, size: { pin: { sideStitches: 10, rounds: 3 } } } as BaseSpec
 const rectangle = { ...beginBase('rectangle', like), rowEnds: 'one-each', size: { pin: { stitches: 20, rows: 3 } } } as BaseSpec
+
+describe('the hooks in the head of a pattern', () => {
+  const hooks = (design: Design) => patternOf(draft(design), 'us').facts.find(({ name }) => name === 'Hook')!.value
+  const wall = stacked([{ kind: 'solid', stitch: 'sc', size: { pin: { rounds: 4 } }, colour: 'main', hook: { hookMm: 5, strands: 2 } }])
+
+  it('are the bag\'s, and each that a part has of its own, the base\'s too', () => {
+    const base = { ...beginBase('circle', like), hook: { hookMm: 4, strands: 1 } } as BaseSpec
+    const own = bag(base, { wall: wall.map(part => ({ ...part, called: 'Thick band' })) })
+    expect(hooks({ ...own, gauge: { ...own.gauge, hookMm: 3.5, strands: 1 } }))
+      .toBe(`${hookLabel(3.5)}; Base: ${hookLabel(4)}; Thick band: ${hookLabel(5)}, 2 strands`)
+  })
+
+  it('are not said again of a turn-up, which goes as the wall on it does', () => {
+    expect(hooks(bag(beginBase('circle', like), { turnUp: 'post', wall }))).not.toContain('Turn-up')
+  })
+})
 
 describe('the words of a base', () => {
   const words = (base: BaseSpec, over?: Partial<Design>) => roundLines(draft(bag(base, over)), 'us')

@@ -1,3 +1,4 @@
+import { hasFloor } from '../../parts/part/floor'
 import { type CardId, CARDS } from '../../things/entry/cards'
 import type { Draft, DraftPart } from '../../bag/draft/draft'
 import { isBase } from '../../bag/draft/fold/draftPart'
@@ -129,7 +130,7 @@ class Writer {
   sections(): PatternSection[] {
     const said = saidLines(this.draft, this.manner)
     // A turn-up that is none, and has nothing to say, is left out; a part of the wall never is, since they are numbered.
-    const told = this.draft.parts.filter(({ from, rounds, advice }) => from.in !== 'turnUp' || rounds.length > 0 || advice.length > 0)
+    const told = this.draft.parts.filter(({ from, rounds, advice }) => from.wall || from.base || rounds.length > 0 || advice.length > 0)
     return [...told.flatMap(part => [...this.pieces(part, true), this.section(part, said), ...this.pieces(part, false)]), ...this.cords()]
   }
 }
@@ -140,7 +141,7 @@ const WORTH_MEASURING_CM = 2
 /** Length of the work when a part is done: the floor, or how tall it stands by then. */
 function checkOf({ design: { units }, parts }: Draft, part: DraftPart): string | undefined {
   const { floor } = part.size
-  const flat = isBase(part) && floor !== undefined && floor.shape !== 'none'
+  const flat = isBase(part) && hasFloor(floor)
   if (part.rounds.length === 0 || (!flat && part.size.height.cm < WORTH_MEASURING_CM)) return undefined
   if (flat) return `The floor should now measure ${floorWords(floor, units)}.`
   if (part.laid) return `Each motif should now measure ${formatLength(floor!.length, units)} across.`

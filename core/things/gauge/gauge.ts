@@ -20,7 +20,7 @@ export interface Swatch {
   readonly measured: Readonly<Partial<Record<FabricKind, SwatchCount>>>
   /** A length of chain counted: what the loops of a net are made of. */
   readonly chain?: { readonly chains: number, readonly overCm: number }
-  /** True while these are the house's starting figures and nobody has measured anything. */
+  /** True while these are the figures to start from and nobody has measured anything. */
   readonly assumed?: boolean
   /** Not counted on a swatch but learnt from finished bags. */
   readonly learnt?: LearntGauge

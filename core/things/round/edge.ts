@@ -1,8 +1,9 @@
+import { byName } from '../measure/byName'
 /** The kinds of place that a round can work into, as kept in an edge's bytes. */
 export const PLACE_KINDS = ['stitch', 'space', 'ring', 'chain', 'underside', 'rowEnd', 'hole'] as const
 export type PlaceKind = (typeof PLACE_KINDS)[number]
 
-export const PLACE_CODE = Object.fromEntries(PLACE_KINDS.map((kind, code) => [kind, code])) as Readonly<Record<PlaceKind, number>>
+export const PLACE_CODE = byName(PLACE_KINDS, (_, code) => code)
 
 /**
  * A run of an edge that hangs free of the bag, from one foot to the other: a handle worked in the round. It goes from boundary

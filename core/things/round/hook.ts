@@ -1,3 +1,4 @@
+import { byName } from '../measure/byName'
 import { STITCH_CODE } from '../stitch/dictionary'
 import { type Edge, PLACE_CODE } from './edge'
 import type { Reading } from './readingOrder'
@@ -12,8 +13,8 @@ import type { WorkError } from './workError'
 const SPACE = PLACE_CODE.space
 const STITCH = PLACE_CODE.stitch
 const RING = PLACE_CODE.ring
-const AIM_CODE = Object.fromEntries(AIMS.map((aim, code) => [aim, code])) as Record<Aim, number>
-const LOOP_CODE = Object.fromEntries(LOOPS.map((loop, code) => [loop, code])) as Record<Loop, number>
+const AIM_CODE = byName(AIMS, (_, code) => code)
+const LOOP_CODE = byName(LOOPS, (_, code) => code)
 
 function isPost(loop: Loop | undefined): boolean {
   return loop === 'frontPost' || loop === 'backPost'

@@ -1,3 +1,4 @@
+import { byName } from '../measure/byName'
 import { type Stitch, STITCH_ROWS, type StitchName } from './stitches'
 
 export type { Stitch, StitchName } from './stitches'
@@ -14,10 +15,10 @@ export const STITCH_KINDS: readonly StitchKind[] = STITCH_ROWS.map(({ kind }) =>
 export const FABRIC_KINDS = STITCH_ROWS.filter(({ heightInSc }) => heightInSc > 0).map(({ kind }) => kind as FabricKind)
 
 /** Every stitch by its kind. */
-export const STITCHES = Object.fromEntries(STITCH_ROWS.map(row => [row.kind, row])) as unknown as Readonly<Record<StitchKind, Stitch>>
+export const STITCHES = byName<StitchKind, Stitch>(STITCH_KINDS, (_, i) => STITCH_ROWS[i]!)
 
 /** Every kind as a small number, so that a round of thousands can be kept in a byte each. */
-export const STITCH_CODE = Object.fromEntries(STITCH_KINDS.map((kind, code) => [kind, code])) as Readonly<Record<StitchKind, number>>
+export const STITCH_CODE = byName(STITCH_KINDS, (_, code) => code)
 
 /** A stitch's names in the maker's vocabulary. */
 export function stitchName(kind: StitchKind, terms: Terms): StitchName {

@@ -44,7 +44,7 @@ function stem(across: readonly number[], slanted: readonly number[] = []): StemM
 }
 
 /**
- * The stitches the house knows; a further one is a further row. UK names are other words for the same movements of the hook, never
+ * The stitches that the program knows; a further one is a further row. UK names are other words for the same movements of the hook, never
  * other stitches. Names and abbreviations follow the Craft Yarn Council's published list of crochet abbreviations and its US/UK
  * conversion chart, marks its published chart symbols (both from memory); heights are common practice, yarn factors from memory.
  */

@@ -74,7 +74,7 @@ interface Token {
 const AMOUNTS = { m: formatMetres, g: formatGrams, kg: formatKg } as const
 
 function amountToken(amount: number, unit: 'm' | 'g' | 'kg'): Token {
-  return { value: { [unit]: amount } as unknown as Value, words: ({ units }) => AMOUNTS[unit](amount, units) }
+  return { value: { [unit]: amount } as Value, words: ({ units }) => AMOUNTS[unit](amount, units) }
 }
 
 function tokenOf(found: RegExpMatchArray | readonly (string | undefined)[]): Token | undefined {

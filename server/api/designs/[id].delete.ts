@@ -1,9 +1,5 @@
-import { designs } from '../../db/repositories'
-import { refuseUnknown } from '../../requests/refuse'
+import { removeFrom } from '../../requests/documentRoutes'
+import { DESIGNS } from '../../requests/resources'
 
-/** Lays a design aside. */
-export default defineEventHandler((event) => {
-  if (!designs().remove(getRouterParam(event, 'id')!)) refuseUnknown('design')
-  setResponseStatus(event, 204)
-  return null
-})
+/** Deletes a design. */
+export default removeFrom(DESIGNS)

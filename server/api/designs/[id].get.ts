@@ -1,6 +1,5 @@
-import { designs } from '../../db/repositories'
-import { answerJson } from '../../requests/answer'
-import { refuseUnknown } from '../../requests/refuse'
+import { oneOf } from '../../requests/documentRoutes'
+import { DESIGNS } from '../../requests/resources'
 
 /** One design. */
-export default defineEventHandler(event => answerJson(event, designs().find(getRouterParam(event, 'id')!) ?? refuseUnknown('design')))
+export default oneOf(DESIGNS)

@@ -1,9 +1,5 @@
 import { makes } from '../../db/repositories'
-import { refuseUnknown } from '../../requests/refuse'
+import { removeFrom } from '../../requests/documentRoutes'
 
-/** Throws a make away, with all that happened to it. */
-export default defineEventHandler((event) => {
-  if (!makes().remove(getRouterParam(event, 'id')!)) refuseUnknown('make')
-  setResponseStatus(event, 204)
-  return null
-})
+/** Deletes a make, with all that happened to it. */
+export default removeFrom({ what: 'make', kept: makes })

@@ -1,5 +1,5 @@
 import { removeFrom } from '../../requests/documentRoutes'
-import { ORDERS } from '../../requests/documentKinds'
+import { ORDERS } from '../../requests/resources'
 
 /** Throws an order away. */
 export default removeFrom(ORDERS)

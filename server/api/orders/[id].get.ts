@@ -1,5 +1,5 @@
 import { oneOf } from '../../requests/documentRoutes'
-import { ORDERS } from '../../requests/documentKinds'
+import { ORDERS } from '../../requests/resources'
 
 /** One order. */
 export default oneOf(ORDERS)

@@ -1,5 +1,5 @@
 import { saveOn } from '../../requests/documentRoutes'
-import { ORDERS } from '../../requests/documentKinds'
+import { ORDERS } from '../../requests/resources'
 
 /** Saves an order over the revision it started from. */
 export default saveOn(ORDERS)

@@ -1,5 +1,5 @@
 import { listOf } from '../../requests/documentRoutes'
-import { ORDERS } from '../../requests/documentKinds'
+import { ORDERS } from '../../requests/resources'
 
 /** Every order, the last changed first. */
 export default listOf(ORDERS)

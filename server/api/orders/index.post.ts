@@ -1,5 +1,5 @@
 import { addTo } from '../../requests/documentRoutes'
-import { ORDERS } from '../../requests/documentKinds'
+import { ORDERS } from '../../requests/resources'
 
 /** Keeps a new order: one just started, or an open document brought in. */
 export default addTo(ORDERS)

@@ -9,7 +9,7 @@ import { refuseProblems } from '../../requests/refuse'
 import { cachedSkill } from '../../jobs/skillCache'
 import { runJob } from '../../jobs/workerPool'
 
-/** No house has more orders than these lines are of. */
+/** Nobody has more orders than these lines are of. */
 const MOST_LINES = 2000
 
 function isLine(line: unknown): line is LineAsked {

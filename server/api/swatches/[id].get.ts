@@ -1,5 +1,5 @@
 import { oneOf } from '../../requests/documentRoutes'
-import { SWATCHES } from '../../requests/documentKinds'
+import { SWATCHES } from '../../requests/resources'
 
 /** One swatch. */
 export default oneOf(SWATCHES)

@@ -1,5 +1,5 @@
 import { saveOn } from '../../requests/documentRoutes'
-import { SWATCHES } from '../../requests/documentKinds'
+import { SWATCHES } from '../../requests/resources'
 
 /** Saves a swatch over the revision it started from. */
 export default saveOn(SWATCHES)

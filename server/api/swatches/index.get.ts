@@ -1,5 +1,5 @@
 import { listOf } from '../../requests/documentRoutes'
-import { SWATCHES } from '../../requests/documentKinds'
+import { SWATCHES } from '../../requests/resources'
 
 /** Every swatch, the last changed first. */
 export default listOf(SWATCHES)

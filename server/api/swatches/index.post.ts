@@ -1,5 +1,5 @@
 import { addTo } from '../../requests/documentRoutes'
-import { SWATCHES } from '../../requests/documentKinds'
+import { SWATCHES } from '../../requests/resources'
 
 /** Keeps a new swatch: one just started, or an open document brought in. */
 export default addTo(SWATCHES)

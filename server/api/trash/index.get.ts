@@ -1,9 +1,10 @@
-import { ASIDE, ASIDE_DAYS } from '../../db/repositories'
+import { TRASHES } from '../../db/repositories'
+import { TRASH_DAYS } from '../../library/emptyTrash'
 
-/** Everything that was thrown away and lies aside. */
+/** Everything in the trash. */
 export default defineEventHandler(() => ({
-  days: ASIDE_DAYS,
-  things: Object.entries(ASIDE)
-    .flatMap(([kind, of]) => of().inTrash().map(thing => ({ kind, ...thing })))
+  days: TRASH_DAYS,
+  things: Object.entries(TRASHES)
+    .flatMap(([kind, trash]) => trash().inTrash().map(thing => ({ kind, ...thing })))
     .sort((a, b) => (a.removedAt < b.removedAt ? 1 : -1)),
 }))

@@ -1,5 +1,5 @@
 import { oneOf } from '../../requests/documentRoutes'
-import { YARNS } from '../../requests/documentKinds'
+import { YARNS } from '../../requests/resources'
 
 /** One yarn. */
 export default oneOf(YARNS)

@@ -1,5 +1,5 @@
 import { saveOn } from '../../requests/documentRoutes'
-import { YARNS } from '../../requests/documentKinds'
+import { YARNS } from '../../requests/resources'
 
 /** Saves a yarn over the revision it started from. */
 export default saveOn(YARNS)

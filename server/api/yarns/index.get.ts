@@ -1,5 +1,5 @@
 import { listOf } from '../../requests/documentRoutes'
-import { YARNS } from '../../requests/documentKinds'
+import { YARNS } from '../../requests/resources'
 
 /** Every yarn, the last changed first. */
 export default listOf(YARNS)

@@ -1,5 +1,5 @@
 import { addTo } from '../../requests/documentRoutes'
-import { YARNS } from '../../requests/documentKinds'
+import { YARNS } from '../../requests/resources'
 
 /** Keeps a new yarn: one just started, or an open document brought in. */
 export default addTo(YARNS)

@@ -8,6 +8,7 @@ import yarns from './005-yarns.sql?text'
 import orders from './006-orders.sql?text'
 import groups from './007-groups.sql?text'
 import facts from './008-facts.sql?text'
+import finishedMakes from './009-finished-makes.sql?text'
 
 /** A numbered change of the tables. */
 export interface Migration {
@@ -19,5 +20,5 @@ export interface Migration {
 export const MIGRATIONS: readonly Migration[] = [
   { number: 1, sql: designsAndSwatches }, { number: 2, sql: makes }, { number: 3, sql: keptSafe },
   { number: 4, sql: logbook }, { number: 5, sql: yarns }, { number: 6, sql: orders },
-  { number: 7, sql: groups }, { number: 8, sql: facts },
+  { number: 7, sql: groups }, { number: 8, sql: facts }, { number: 9, sql: finishedMakes },
 ]

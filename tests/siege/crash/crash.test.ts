@@ -17,7 +17,7 @@ import { copiesIn, mend, stateOf } from './steps'
  * said is done must be there, what it was doing must be there whole or not at all. `npm run torture` ends it at every call in every way.
  */
 
-const POINTS = Number(process.env.CRASHES ?? 8)
+const POINTS = Number(process.env.CRASHES ?? 5)
 const WAYS = { 'a kill': {}, 'a kill amid a write': { CRASH_TORN: '1' }, 'a power cut': { CRASH_LOSES: '1' } } as const
 
 const folder = mkdtempSync(join(tmpdir(), 'fair-hollow-crash-'))

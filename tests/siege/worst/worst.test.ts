@@ -18,7 +18,7 @@ import { BAG, MAKE, ORDER, PARCEL, YARN } from './sorts'
  * on.
  */
 
-const STEPS = Number(process.env.CLIMB ?? 20)
+const STEPS = Number(process.env.CLIMB ?? 10)
 const SEED = Number(process.env.CLIMB_SEED ?? 7)
 /** What a draft may cost, in the processor's milliseconds; half as much again, for slower machines than this was set on. */
 const DRAFT_MS = 1_500

@@ -6,6 +6,7 @@ import { gramsTaught } from '~~/core/making/log/skill'
 import { asText } from '~~/core/readers/words/asText'
 import { patternOf } from '~~/core/readers/words/pattern'
 import { useBagPage } from '~/composables/useBagPage'
+import { useMadeFile } from '~/composables/useMadeFile'
 import { useLogbook } from '~/stores/logbook'
 import { useSaving } from '~/stores/saving'
 import { useSettings } from '~/stores/settings'
@@ -15,7 +16,7 @@ const saving = useSaving()
 const settings = useSettings()
 const route = useRoute()
 const lit = ref<number>()
-const copied = ref('')
+const file = useMadeFile()
 
 const book = useLogbook()
 onMounted(() => void book.loadTaught())
@@ -34,17 +35,16 @@ const FILES = [
 async function copy(): Promise<void> {
   try {
     await navigator.clipboard.writeText(asText(pattern.value))
-    copied.value = 'Copied'
+    file.said.value = 'Copied'
   }
   catch {
-    copied.value = 'This browser does not let pages copy; take the text file instead'
+    file.said.value = 'This browser does not let pages copy; take the text file instead'
   }
-  setTimeout(() => (copied.value = ''), 4000)
 }
 
-async function download(as: string): Promise<void> {
+async function download(as: string, name: string): Promise<void> {
   await saving.flush()
-  window.location.assign(`/api/designs/${saving.id}/export?as=${as}&terms=${settings.terms}&repeats=${settings.repeats}`)
+  await file.save(name, `/api/designs/${saving.id}/export?as=${as}&terms=${settings.terms}&repeats=${settings.repeats}`)
 }
 
 /** An address with a round in it leads to its line. */
@@ -86,7 +86,7 @@ function print(): void {
         <span
           role="status"
           class="soft"
-        >{{ copied }}</span>
+        >{{ file.said.value }}</span>
         <v-btn
           variant="outlined"
           :prepend-icon="mdiContentCopy"
@@ -99,6 +99,7 @@ function print(): void {
             <v-btn
               v-bind="activator"
               variant="outlined"
+              :loading="file.making.value"
               :prepend-icon="mdiTrayArrowUp"
             >
               Download
@@ -106,11 +107,11 @@ function print(): void {
           </template>
           <v-list density="compact">
             <v-list-item
-              v-for="file in FILES"
-              :key="file.as"
-              :title="file.name"
-              :subtitle="file.hint"
-              @click="download(file.as)"
+              v-for="one in FILES"
+              :key="one.as"
+              :title="one.name"
+              :subtitle="one.hint"
+              @click="download(one.as, one.name)"
             />
           </v-list>
         </v-menu>

@@ -1,3 +1,4 @@
+import { hasFloor } from '../../../parts/part/floor'
 import { flatness, flatnessFinding } from '../../../parts/base/flatness'
 import { discIncreases } from '../../../parts/base/increaseSchools'
 import type { Design } from '../../design/design'
@@ -10,7 +11,7 @@ import type { BagSizes } from '../sizes'
 
 /** A bag that folds flat has no fold between floor and wall. */
 function needlessTurnUp(design: Design, sizes: BagSizes): Finding[] {
-  if (sizes.floor.shape !== 'none' || !hasRound(design.turnUp)) return []
+  if (hasFloor(sizes.floor) || !hasRound(design.turnUp)) return []
   return [
     {
       code: 'turn-up-needless', weight: 'watch', part: 'turnUp',

@@ -1,3 +1,4 @@
+import { hasFloor, isDisc } from '../../../parts/part/floor'
 import { squareSpread } from '../../../parts/mesh/diamond'
 import { tape } from '../../../things/stitch/translate'
 import type { Bag } from './judge'
@@ -22,14 +23,14 @@ function shortfalls(contents: Contents, sizes: BagSizes): Shortfall[] {
   const { floor } = sizes
   const diagonal = Math.hypot(room.lengthCm, room.widthCm)
   const across: Shortfall[]
-    = floor.shape === 'none'
+    = !hasFloor(floor)
       ? [
           {
             what: 'lying flat, it would have to be', needCm: room.round ? (Math.PI * room.lengthCm) / 2 : room.lengthCm + room.widthCm,
             haveCm: sizes.flatWidth.cm,
           },
         ]
-      : floor.shape === 'disc'
+      : isDisc(floor)
         ? [{ what: 'across the floor', needCm: room.round ? room.lengthCm : diagonal, haveCm: floor.length.cm }]
         : [
             { what: 'along the floor', needCm: room.lengthCm, haveCm: floor.length.cm },

@@ -60,7 +60,7 @@ function strengthened({ part, handle, kgPerCm = 0 }: Hanging): Fix[] {
   const spec = wallPartOf(part)
   if (!spec) return []
   const strands = Number.isFinite(kgPerCm) ? Math.min(MOST_STRANDS, Math.ceil(handle.strands * (kgPerCm / WATCH_KG_PER_CM))) : undefined
-  return rebaseFixes(part, kindOf(spec).strengthen?.(spec, strands) ?? [])
+  return rebaseFixes(part.from, kindOf(spec).strengthen?.(spec, strands) ?? [])
 }
 
 /** Load of a handle, in words. */

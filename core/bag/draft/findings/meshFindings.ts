@@ -22,7 +22,7 @@ export function openingOf({ net, arounds, opening }: DraftPart): Opening | undef
 function fixesFor(part: DraftPart, design: Design, gauge: Gauge, leastCm: number): Fix[] {
   const spec = wallPartOf(part)
   const own = spec ? (kindOf(spec).tighten?.(spec, leastCm, gauge) ?? []) : []
-  return [...rebaseFixes(part, own), { label: 'Line the bag', changes: [{ path: ['lining'], value: { seamCm: 1.5 } }] }]
+  return [...rebaseFixes(part.from, own), { label: 'Line the bag', changes: [{ path: ['lining'], value: { seamCm: 1.5 } }] }]
 }
 
 function holes(part: DraftPart, design: Design, gauge: Gauge): Finding[] {

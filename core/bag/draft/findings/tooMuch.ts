@@ -34,8 +34,8 @@ export function tooMuchFinding(
   }
 }
 
-function fixesFor(design: Design, id: string, from: PartSource, roundsLeft: number): Fix[] {
-  if (from.in !== 'wall') {
+function fixesFor(design: Design, id: string, { wall }: PartSource, roundsLeft: number): Fix[] {
+  if (!wall) {
     const { form, stitch, colour } = design.base
     return [
       { label: 'Begin with a small base', changes: [{ path: ['base'], value: beginBase(form, { ...USUAL, stitch, colour }) }] },
@@ -43,7 +43,7 @@ function fixesFor(design: Design, id: string, from: PartSource, roundsLeft: numb
   }
   const rounds = Math.floor(roundsLeft / 2)
   const without: Fix = { label: 'Leave this part out', changes: [{ path: ['wall'], value: design.wall.filter(part => part.id !== id) }] }
-  if (rounds < 1 || !heightAsked(from.spec)) return [without]
+  if (rounds < 1 || !heightAsked(wall)) return [without]
   const fewer: Fix = { label: `Work ${rounds} rounds of it`, changes: [{ path: ['wall', id, 'size'], value: { pin: { rounds } } }] }
   return [fewer, without]
 }

@@ -58,7 +58,7 @@ function withOwn(found: { fix?: Fix, otherFixes?: Fix[] }, { otherFixes: own = [
 export function withWallFixes(design: Design, parts: readonly DraftPart[], gauge: Gauge): Finding[] {
   return parts.flatMap(({ from, findings, edge }) =>
     findings.map(finding =>
-      finding.code === 'does-not-divide' && from.in === 'wall'
+      finding.code === 'does-not-divide' && from.wall
         ? { ...finding, ...withOwn(fixesFor(design, from.index, edge.count, gauge), finding) }
         : finding,
     ),

@@ -7,7 +7,7 @@ import { type Edge, withSides } from '../../../things/round/edge'
 import { leanOf } from '../../../things/round/style'
 import type { WorkedRound } from '../../../things/round/workedRound'
 import type { RealEdge } from '../replan/replanPart'
-import { type DraftPart, isBase, type PartSource, wallPartOf } from './draftPart'
+import { type DraftPart, isBase, type PartSource } from './draftPart'
 import { gaugeOfPart, roundsOfPart } from './partGauge'
 
 /*
@@ -110,7 +110,7 @@ function insideAt({ contents }: Design, tallCm: number): Pick<Setting, 'inside'>
 /** The setting that the next part is worked in. */
 export function settingOf(state: BagState, from: PartSource, design: Design, known: Gauge): Setting {
   const { worked, tallCm } = state
-  const gauge = wallPartOf({ from }) ? known : gaugeOfPart(from, design, known)
+  const gauge = from.wall ? known : gaugeOfPart(from, design, known)
   const under = worked.at(-1)?.part
   const floor = worked[0]?.part.size.floor
   return {

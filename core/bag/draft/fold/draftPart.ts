@@ -6,14 +6,26 @@ import type { PartSize, Roles } from '../../../parts/part/part'
 import type { Piece } from '../../../parts/part/piece'
 import type { Edge } from '../../../things/round/edge'
 import type { WorkedRound } from '../../../things/round/workedRound'
-import type { TurnUp } from '../../../parts/wall/turnUp'
+import type { FabricKind } from '../../../things/stitch/dictionary'
 import { kindOf, type WallKind } from '../../../parts/wall/wall'
 
-/** Source of a part, and where that is in the design. */
-export type PartSource
-  = | { readonly in: 'base', readonly spec: BaseSpec }
-    | { readonly in: 'turnUp', readonly spec: TurnUp }
-    | { readonly in: 'wall', readonly spec: WallPart, readonly index: number }
+/** Answers of the design that a part is drafted from. */
+export interface PartSource {
+  /** Where its own answers are, from the design down. */
+  readonly path: readonly string[]
+  /** Its own answers. */
+  readonly spec: unknown
+  /** Answers that say on which hook and in what rounds it is worked: its own, or those of the part that it is the first round of. */
+  readonly goesAs: object
+  /** The stitch that it is mostly worked in. */
+  readonly stitch: FabricKind
+  /** The answers of what the bag stands on. */
+  readonly base?: BaseSpec
+  /** The answers of a part of the wall. */
+  readonly wall?: WallPart
+  /** How many parts of the wall stand below it. */
+  readonly index: number
+}
 
 /** A part of the bag as drafted. */
 export interface DraftPart extends Roles {
@@ -37,7 +49,7 @@ export interface DraftPart extends Roles {
 
 /** The part of the wall that a part was drafted from; nothing for base and turn-up. */
 export function wallPartOf({ from }: Pick<DraftPart, 'from'>): WallPart | undefined {
-  return from.in === 'wall' ? from.spec : undefined
+  return from.wall
 }
 
 /** The kind of a part of the wall; nothing for base and turn-up. */
@@ -48,7 +60,7 @@ export function wallKindOf(part: DraftPart): WallKind | undefined {
 
 /** Whether a part is what the bag stands on. */
 export function isBase({ from }: Pick<DraftPart, 'from'>): boolean {
-  return from.in === 'base'
+  return from.base !== undefined
 }
 
 /** Whether a part could not be worked: the bag ends there. */

@@ -9,7 +9,7 @@ import type { GaugeKnowledge } from '../replan/gaugeKnowledge'
 import { donePart, type From, handAt, isDone, keptPart, type PartlyWorked, replanned } from '../replan/partlyWorked'
 import { beginsLike, inTexture, resumedPart, type Rework } from '../replan/resumePart'
 import { type BagState, edgeOf, GROUND, type Origin, settingOf, shiftAfter, stacked, type WorkedPart } from './bagState'
-import { type DraftPart, isStopped, wallPartOf } from './draftPart'
+import { type DraftPart, isStopped } from './draftPart'
 import { finished, type Outcome } from './finished'
 import { type Memo, memoOf } from './memo'
 import { asPart } from './partInBag'
@@ -76,7 +76,7 @@ function nextPart(input: FoldInput, state: BagState, pending: PendingPart): Work
   const hand = handAt(input.from, state)
   if (hand && isDone(input, state, hand)) return donePart(input, state, hand.worked)
   const setting = settingOf(state, pending.from, input.design, input.known.gauge)
-  const share = wallPartOf(pending) && shareOf(input.known, pending.from.spec)
+  const share = pending.from.wall && shareOf(input.known, pending.from.wall)
   const origin = originOf(input, state, pending, { setting, share, hand })
   return input.memo(state, origin) ?? workedWithin(input, state, pending, { setting, share, hand, origin })
 }
@@ -134,14 +134,14 @@ function workedWithin(
 function drafted(
   input: FoldInput, state: BagState, pending: PendingPart, { setting, share, hand }: Circumstances, budget: StitchBudget,
 ): Outcome {
-  const pattern = wallPartOf(pending) && patternOfPart(pending.from.spec, input.design.repeats)
+  const pattern = pending.from.wall && patternOfPart(pending.from.wall, input.design.repeats)
   const work: Rework = (instead) => {
     // Of several tries the last one counts.
     budget.made = 0
     const result = pending.work(edgeOf(state), setting, instead)
     return pattern ? inDoubt(result, share) : result
   }
-  if (!hand) return finished(input, state, pending, replanned(input, state, inTexture(pending.from.spec, share, work)))
+  if (!hand) return finished(input, state, pending, replanned(input, state, inTexture(pending.from.wall, share, work)))
   const after = replanned(input, state, resumedPart(pending, hand.rounds, input.known, share, work))
   if (beginsLike(after.result.rounds, hand.worked.part.rounds, hand.rounds)) return finished(input, state, pending, after)
   const { real, start } = hand.worked

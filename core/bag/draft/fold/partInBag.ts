@@ -8,26 +8,20 @@ import type { PartSource, DraftPart } from './draftPart'
  * A part's result as one of the bag: its fixes pointed at its place in the design.
  */
 
-/** Where a part's spec is in the design. */
-function pathOf(id: string, from: PartSource): readonly string[] {
-  return from.in === 'wall' ? ['wall', id] : [from.in]
-}
-
 function pointed(fix: Fix, path: readonly string[]): Fix {
   return { label: fix.label, changes: fix.changes.map(change => ({ ...change, path: [...path, ...change.path] })) }
 }
 
 /** Fixes of a part as edits of the design. */
-export function rebaseFixes(part: Pick<DraftPart, 'id' | 'from'>, fixes: readonly Fix[]): Fix[] {
-  return fixes.map(fix => pointed(fix, pathOf(part.id, part.from)))
+export function rebaseFixes({ path }: PartSource, fixes: readonly Fix[]): Fix[] {
+  return fixes.map(fix => pointed(fix, path))
 }
 
 function findingIn(finding: Finding, id: string, from: PartSource): Finding {
   const { fix, otherFixes, ...bare } = finding
-  const own = { id, from }
   return {
-    ...bare, part: id, ...(fix ? { fix: rebaseFixes(own, [fix])[0]! } : {}),
-    ...(otherFixes ? { otherFixes: rebaseFixes(own, otherFixes) } : {}),
+    ...bare, part: id, ...(fix ? { fix: rebaseFixes(from, [fix])[0]! } : {}),
+    ...(otherFixes ? { otherFixes: rebaseFixes(from, otherFixes) } : {}),
   }
 }
 

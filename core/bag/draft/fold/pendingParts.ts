@@ -48,7 +48,8 @@ export function pendingParts(design: Design, gauge: Gauge, dividing: boolean): P
 
 function pendingBase({ base, repeats }: Design): PendingPart {
   return {
-    id: 'base', name: base.called ?? 'Base', from: { in: 'base', spec: base }, sees: [repeats],
+    id: 'base', name: base.called ?? 'Base', from: { path: ['base'], spec: base, goesAs: base, base, stitch: base.stitch, index: 0 },
+    sees: [repeats],
     work: (_, setting) => workBase(base, setting),
   }
 }
@@ -56,20 +57,23 @@ function pendingBase({ base, repeats }: Design): PendingPart {
 /** The turn-up, in the stitch and yarn of what stands on it. */
 function pendingTurnUp(design: Design, gauge: Gauge): PendingPart {
   const [first] = design.wall
-  const kind = first ? mainStitch(first, contextsIn(design, gauge)) : design.base.stitch
+  const stitch = first ? mainStitch(first, contextsIn(design, gauge)) : design.base.stitch
   const colour = first?.colour ?? design.base.colour
   return {
-    id: 'turnUp', name: design.turnUpCalled ?? 'Turn-up', from: { in: 'turnUp', spec: design.turnUp },
-    sees: [kind, colour, roundsOf(first ?? {}, design.rounds), first?.hook],
-    work: (edge, setting) => turnUp(design.turnUp, kind, colour, edge!, setting),
+    id: 'turnUp', name: design.turnUpCalled ?? 'Turn-up',
+    from: { path: ['turnUp'], spec: design.turnUp, goesAs: first ?? {}, stitch, index: 0 },
+    sees: [stitch, colour, roundsOf(first ?? {}, design.rounds), first?.hook],
+    work: (edge, setting) => turnUp(design.turnUp, stitch, colour, edge!, setting),
   }
 }
 
 function pendingWallPart(design: Design, gauge: Gauge, { spec, name, index }: NamedPart, dividing: boolean): PendingPart {
   const above = looksUp(spec) || dividing ? [...design.wall.slice(index + 1), design.mouth?.divides] : []
-  const { repeats, hook } = contextsIn(design, gauge)
+  const context = contextsIn(design, gauge)
+  const { repeats, hook } = context
   return {
-    id: spec.id, name, from: { in: 'wall', spec, index },
+    id: spec.id, name,
+    from: { path: ['wall', spec.id], spec, goesAs: spec, wall: spec, stitch: mainStitch(spec, context), index },
     sees: [design.repeats, hook.hookMm, hook.strands, index, name, dividing, ...above],
     work: (edge, setting, instead) =>
       workWall(asked(spec, instead), edge!, {

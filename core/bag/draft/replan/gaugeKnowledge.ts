@@ -1,6 +1,6 @@
 import { pinned } from '../../../parts/base/sizing'
 import type { BaseSpec } from '../../../parts/base/base'
-import type { Design, WallPart } from '../../design/design'
+import type { Design } from '../../design/design'
 import { baseSetting, contextsIn } from '../../design/partContexts'
 import type { Gauge } from '../../../things/gauge/gauge'
 import { drifted, type Evidence, refine, TAPE_CM } from '../../../things/gauge/refine'
@@ -53,10 +53,10 @@ const ENOUGH_ROUNDS = 4
 
 /** The one stitch that a part is worked in throughout; nothing of a stitch pattern. */
 function onlyStitch({ from, rounds }: DraftPart, design: Design, gauge: Gauge): FabricKind | undefined {
-  if (from.in === 'base') return from.spec.stitch
-  if (from.in !== 'wall' || from.spec.hook) return undefined
-  const kind = mainStitch(from.spec, contextsIn(design, gauge))
-  if (isPlain(from.spec)) return kind
+  if (from.base) return from.stitch
+  if (!from.wall || from.wall.hook) return undefined
+  const kind = mainStitch(from.wall, contextsIn(design, gauge))
+  if (isPlain(from.wall)) return kind
   const code = rounds[0]?.stitches[0]
   const plain = rounds.every(({ stitches, edge, loops }) =>
     stitches.every(one => one === code) && loops.every(one => one === loops[0]) && edge.kinds.every(one => one !== PLACE_CODE.space))
@@ -121,28 +121,30 @@ function refinedBy(known: GaugeKnowledge, design: Design, part: DraftPart, { hei
     }
     return { ...known, gauge: refine(gauge, evidence) }
   }
-  if (part.from.in !== 'wall') return known
-  const stitch = gauge[mainStitch(part.from.spec, contextsIn(design, gauge))]
-  const before = shareOf(known, part.from.spec)
+  const { wall } = part.from
+  if (!wall) return known
+  const stitch = gauge[mainStitch(wall, contextsIn(design, gauge))]
+  const before = shareOf(known, wall)
   const share: OwnShare = {
     ...before, ...(height ? { rise: newShare(before?.rise ?? UNMEASURED, stitch.height, height) } : {}),
     ...(width ? { across: newShare(before?.across ?? UNMEASURED, stitch.width, width) } : {}),
   }
-  return { ...known, textures: new Map([...known.textures, [textureOf(part.from.spec), share]]) }
+  return { ...known, textures: new Map([...known.textures, [textureOf(wall), share]]) }
 }
 
 /** Evidence of a stretch of a part of the wall about its stitches, in all. */
 function stitchesSeen(known: GaugeKnowledge, design: Design, part: DraftPart, seen: SeenOfPart, round: number): StitchObservation[] {
-  if (part.from.in !== 'wall' || part.from.spec.hook) return []
+  const { wall } = part.from
+  if (!wall || wall.hook) return []
   const { gauge } = known
   const only = onlyStitch(part, design, gauge)
-  const kind = only ?? mainStitch(part.from.spec, contextsIn(design, gauge))
-  const share = shareOf(known, part.from.spec)
+  const kind = only ?? mainStitch(wall, contextsIn(design, gauge))
+  const share = shareOf(known, wall)
   const one = (side: 'width' | 'height', own: number, what: LengthComparison | undefined): StitchObservation[] =>
     what
       ? [
           {
-            kind, ...(only ? {} : { texture: kindOf(part.from.spec as WallPart).name }), side, round,
+            kind, ...(only ? {} : { texture: kindOf(wall).name }), side, round,
             cm: (gauge[kind][side].cm * own * what.real.cm) / what.told, error: what.real.plusMinusCm / what.real.cm,
           },
         ]
@@ -153,7 +155,8 @@ function stitchesSeen(known: GaugeKnowledge, design: Design, part: DraftPart, se
 /** Observations of a base: as evidence of its stitch, and how it is told from now on. */
 function learntOfBase(known: GaugeKnowledge, design: Design, part: DraftPart, stop: Stop): Lesson {
   const evidence = baseEvidence(part, design, known.gauge, stop)
-  if (!evidence || part.from.in !== 'base') return { known, seen: [] }
+  const { base } = part.from
+  if (!evidence || !base) return { known, seen: [] }
   const { kind, width, height } = evidence
   const whole = stop.round === part.firstRound + part.rounds.length - 1
   const taped = whole ? tapedFloor(part, stop) : undefined
@@ -161,7 +164,7 @@ function learntOfBase(known: GaugeKnowledge, design: Design, part: DraftPart, st
   return {
     known: {
       ...known, gauge: refine(known.gauge, evidence),
-      ...(taped ? { base: { spec: pinned(part.from.spec, baseSetting(design, known.gauge), part), taped } } : {}), learntAt: stop.round,
+      ...(taped ? { base: { spec: pinned(base, baseSetting(design, known.gauge), part), taped } } : {}), learntAt: stop.round,
     },
     seen: (['width', 'height'] as const).flatMap((side) => {
       const length = sides[side]

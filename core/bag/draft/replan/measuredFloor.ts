@@ -1,3 +1,5 @@
+import { hasFloor, isDisc } from '../../../parts/part/floor'
+import { changed } from '../../../parts/field/changed'
 import { workBase } from '../../../parts/base/base'
 import { evidenceOf } from '../../../parts/base/measuredBase'
 import type { TapeMeasurement } from '../../../parts/base/form'
@@ -33,8 +35,8 @@ function tapedBase(told: BaseSides, stop: Stop): BaseSides | undefined {
 
 /** How long and wide a base is told to be; a disc, or what has no floor, has no width of its own. */
 function sidesOf({ floor, circumference }: PartSize): BaseSides {
-  if (!floor || floor.shape === 'none') return { lengthCm: floor?.length.cm || circumference.cm / 2 }
-  return floor.shape === 'disc' ? { lengthCm: floor.length.cm } : { lengthCm: floor.length.cm, widthCm: floor.width.cm }
+  if (!hasFloor(floor)) return { lengthCm: floor?.length.cm || circumference.cm / 2 }
+  return isDisc(floor) ? { lengthCm: floor.length.cm } : { lengthCm: floor.length.cm, widthCm: floor.width.cm }
 }
 
 /** A base as far as it is worked, its counts pinned. */
@@ -43,7 +45,7 @@ export function asFarAs(spec: BaseSpec, rounds: number): BaseSpec {
   const pin = Object.fromEntries(
     Object.entries(spec.size.pin).map(([name, count]) => [name, name === 'rounds' || name === 'rows' ? rounds : count]),
   )
-  return { ...spec, size: { pin } } as unknown as BaseSpec
+  return changed(spec, { size: { pin } })
 }
 
 /** A stitch by what a length of the work was and should have been: as much larger or smaller. */
@@ -54,10 +56,11 @@ function byRatio(stitch: Length, real: Length | undefined, told: Length | undefi
 
 /** Evidence of a measured base about its stitch. A form says what it makes of a length: of the one measured, and of the one told. */
 export function baseEvidence(part: DraftPart, design: Design, gauge: Gauge, stop: Stop): Evidence | undefined {
-  if (part.from.in !== 'base') return undefined
+  const { base } = part.from
+  if (!base) return undefined
   const setting = baseSetting(design, gauge)
   const rounds = stop.round - part.firstRound + 1
-  const whole = pinned(part.from.spec, setting, part)
+  const whole = pinned(base, setting, part)
   const done = rounds === part.rounds.length
   const worked = done ? whole : asFarAs(whole, rounds)
   const told = sidesOf(done ? part.size : workBase(worked, setting).size)

@@ -1,10 +1,11 @@
+import { hasFloor, isDisc } from '../../../parts/part/floor'
 import { workBase } from '../../../parts/base/base'
 import type { PartResult } from '../../../parts/part/part'
 import { mainStitch } from '../../../parts/wall/wall'
 import { contextsIn } from '../../design/partContexts'
 import type { Design } from '../../design/design'
 import { type BagState, moved, type Origin, settingOf, shiftAfter, type WorkedPart } from '../fold/bagState'
-import { type DraftPart, type PartSource, wallPartOf } from '../fold/draftPart'
+import type { DraftPart, PartSource } from '../fold/draftPart'
 import { finished, type Replanned } from '../fold/finished'
 import type { Memo } from '../fold/memo'
 import type { CountCorrection } from './countCorrection'
@@ -48,7 +49,8 @@ export function handAt(from: From | undefined, state: BagState): PartlyWorked | 
 
 /** Whether a part is done. One of a wall whose last round was just done can be made taller; a floor is done when it is done. */
 export function isDone({ from }: Replan, { below }: BagState, { worked: { part }, rounds }: PartlyWorked): boolean {
-  const growsOn = wallPartOf(part) && below + part.rounds.length === from!.round && wantedCm(part.from.spec) !== undefined
+  const { wall } = part.from
+  const growsOn = wall && below + part.rounds.length === from!.round && wantedCm(wall) !== undefined
   return rounds >= part.rounds.length && !growsOn
 }
 
@@ -63,7 +65,7 @@ export function replanned({ found }: Replan, { below, real }: BagState, result: 
 function measuredAs(result: PartResult, { length, width }: MeasuredFloor): PartResult {
   const { floor } = result.size
   if (!floor) return result
-  const across = floor.shape === 'disc' ? length : floor.shape === 'none' ? floor.width : width ?? floor.width
+  const across = isDisc(floor) ? length : hasFloor(floor) ? width ?? floor.width : floor.width
   return { ...result, size: { ...result.size, floor: { ...floor, length, width: across } } }
 }
 
@@ -87,7 +89,7 @@ export function donePart(replan: Replan, state: BagState, worked: WorkedPart): W
 /** A part that keeps its counts, since some of its rounds are worked. */
 export function keptPart({ design, known, from: since }: Replan, state: BagState, hand: PartlyWorked, from: PartSource): DraftPart {
   const { worked: { part, shifted }, rounds } = hand
-  const spec = wallPartOf({ from })
+  const spec = from.wall
   const kind = spec ? mainStitch(spec, contextsIn(design, known.gauge)) : 'sc'
   const [now, then] = [known, since!.fold.known].map(({ gauge }) => gauge[kind].height.cm)
   const by = shiftAfter(state, from, part.rounds.length, design) - shifted

@@ -41,6 +41,16 @@ describe('living with a count', () => {
     const after = draft(bag(solid(4)), { found: [{ round: 8, count: 33 }] }).sizes.flatWidth.cm
     expect(after / before).toBeCloseTo(33 / 30, 2)
   })
+
+  it('widens each round of a narrowing wall by its own count, not by the last one\'s', () => {
+    const taper = { kind: 'taper', stitch: 'sc', size: { want: { heightCm: 8, aroundCm: 8 } }, mirrored: false, colour: 'main' } as WallSpec
+    const [planned, real] = [{}, { found: [{ round: 8, count: 33, to: 26 }] }]
+      .map(options => draft(bag(solid(1), taper), options).parts.at(-1)!)
+    // Whatever a round has of its stitches, each is as wide as it was.
+    const widths = (part: typeof planned) => part!.rounds.map(({ edge }, i) => part!.arounds![i]! / edge.count)
+    expect(real!.rounds.map(({ edge }) => edge.count)).not.toEqual(planned!.rounds.map(({ edge }) => edge.count))
+    for (const [i, cm] of widths(real).entries()) expect(cm, `round ${i}`).toBeCloseTo(widths(planned)[i]!, 9)
+  })
 })
 
 describe('putting a count right in the next round', () => {

@@ -1,7 +1,7 @@
+import { same } from '../../../things/measure/same'
 import type { WallPart } from '../../design/design'
 import { times } from '../../../things/measure/length'
 import type { PartResult } from '../../../parts/part/part'
-import type { Step } from '../../../things/round/step'
 import type { WorkedRound } from '../../../things/round/workedRound'
 import { askedFor, inOwnSize, type OwnShare } from '../../../parts/texture/ownSize'
 import { heightAsked } from '../../../parts/wall/wall'
@@ -57,19 +57,12 @@ export function inTexture(spec: unknown, share: OwnShare | undefined, work: Rewo
   return inOwnSize(work(cm === undefined ? undefined : { heightCm: askedFor(cm, share) }), share)
 }
 
-function alikeSteps(a: readonly Step[], b: readonly Step[]): boolean {
-  return a === b || JSON.stringify(a) === JSON.stringify(b)
-}
-
 /** Whether the first rounds of a part are those that are worked already. */
 export function beginsLike(rounds: readonly WorkedRound[], worked: readonly WorkedRound[], count: number): boolean {
-  if (rounds.length < count) return false
-  for (let i = 0; i < count; i++) {
-    const [now, then] = [rounds[i]!, worked[i]!]
-    const same = now.edge.count === then.edge.count && now.round.colour === then.round.colour
-    if (!same || !alikeSteps(now.round.steps, then.round.steps)) return false
-  }
-  return true
+  return rounds.length >= count && rounds.slice(0, count).every(({ edge, round }, i) => {
+    const then = worked[i]!
+    return edge.count === then.edge.count && round.colour === then.round.colour && same(round.steps, then.round.steps)
+  })
 }
 
 /** How tall the first rounds of a part are: as the tape said, and what came on top of it since. */
@@ -113,7 +106,7 @@ export function resumedPart(
   work: Rework,
 ): PartResult {
   const again: Rework = share ? instead => inOwnSize(work(instead), share) : work
-  const cm = from.in === 'wall' ? wantedCm(from.spec) : undefined
+  const cm = from.wall && wantedCm(from.wall)
   const inShare = (heightCm: number) => again({ heightCm: askedFor(heightCm, share ?? {}) })
   const asAsked = cm === undefined ? again() : inShare(cm)
   if (cm === undefined || asAsked.rounds.length === 0) return standingOn(asAsked, id, known)

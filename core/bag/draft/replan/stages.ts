@@ -1,5 +1,5 @@
 import type { Design } from '../../design/design'
-import { same } from '../../design/merge'
+import { same } from '../../../things/measure/same'
 import type { Gauge } from '../../../things/gauge/gauge'
 import { type Fold, fold } from '../fold/fold'
 import type { From } from './partlyWorked'

@@ -1,5 +1,5 @@
 import { fileOf } from '../../../requests/documentRoutes'
-import { SWATCHES } from '../../../requests/documentKinds'
+import { SWATCHES } from '../../../requests/resources'
 
 /** A swatch as a file: the open document. */
 export default fileOf(SWATCHES)

@@ -1,9 +1,9 @@
 import { trashedOr404 } from '../../../requests/trashed'
 
-/** Throws away for good what lies aside. */
+/** Throws away for good what lies trash. */
 export default defineEventHandler((event) => {
-  const { aside, id, refuse } = trashedOr404(event)
-  if (!aside.forget(id)) refuse()
+  const { trash, id, refuse } = trashedOr404(event)
+  if (!trash.forget(id)) refuse()
   setResponseStatus(event, 204)
   return null
 })

@@ -3,12 +3,12 @@ import { readJson } from '~/reading/readJson'
 import { ask, type KeptRecord, kept, shared, useTrying } from './records'
 
 /**
- * A shelf of small documents in the house: its list, one added, saved, thrown away and brought back.
+ * Small documents: their list, one added, saved, deleted and restored.
  *
  * @param path what the server knows it by
  * @param ending how its files end
  */
-export function useDocumentShelf<D>(path: 'swatches' | 'yarns' | 'orders', ending: string) {
+export function useDocumentList<D>(path: 'swatches' | 'yarns' | 'orders', ending: string) {
   const all = shallowRef<readonly KeptRecord<D>[]>([])
   const { trouble, trying } = useTrying()
 

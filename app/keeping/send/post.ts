@@ -2,7 +2,9 @@ import type { MakeEvent } from '~~/core/making/make/event'
 import type { Progress } from '~~/core/making/make/plan'
 import {
   dropQueued, firstQueued, forget, isKept, keepEvents, keepMake, keptMake, type KeptMake, queuedCount, sendAgain, takeOver,
-} from './makeJournal'
+} from '../makeJournal'
+import { type Answer, retryAfterMs, send } from './answer'
+import { ALL_WELL, type NewEvents, queueFailed, type QueueSending, queueStep } from './makeSending'
 
 /** How what was done here stands with the server. */
 export interface PostState {
@@ -16,16 +18,11 @@ export interface PostState {
   readonly refused?: string
 }
 
-interface Answer {
-  readonly events: readonly MakeEvent[]
-  readonly upTo: number
-}
-
 /** Callbacks of the post. */
 export interface PostNews {
   readonly state: (state: PostState) => void
   readonly events: (make: string, events: readonly MakeEvent[]) => void
-  /** A make was thrown away elsewhere. */
+  /** A make was deleted elsewhere. */
   readonly gone: (make: string) => void
   readonly progress: (make: string) => Progress | undefined
 }
@@ -33,7 +30,6 @@ export interface PostNews {
 const AT_ONCE = 200
 const SOON_MS = 250
 const FIRST_RETRY_MS = 1_000
-const LAST_RETRY_MS = 30_000
 
 /**
  * Sends what is queued, in order and until the server has it, and fetches what others did. The network is never asked whether it is
@@ -41,10 +37,8 @@ const LAST_RETRY_MS = 30_000
  */
 export class Post {
   private timer: ReturnType<typeof setTimeout> | undefined
-  private retryMs = FIRST_RETRY_MS
   private going: Promise<void> | undefined
-  private away = false
-  private refused: string | undefined
+  private sending: QueueSending = ALL_WELL
   /** Makes that are looked at: what others did to them is fetched. */
   private readonly wanted = new Set<string>()
 
@@ -53,7 +47,7 @@ export class Post {
   /** Something was written down: it is sent in a moment, with what comes next. */
   soon(): void {
     // After a failure the next try is waited for: taps do not hammer on a closed door.
-    if (this.timer || this.away) return
+    if (this.timer || this.sending.failures > 0) return
     this.later(SOON_MS)
   }
 
@@ -76,73 +70,71 @@ export class Post {
   private async exchange(): Promise<void> {
     try {
       await takeOver()
-      while (await this.sendFirst());
-      for (const make of this.wanted) {
-        await this.fetch(make)
-        this.wanted.delete(make)
-      }
-      this.away = false
-      this.refused = undefined
-      this.retryMs = FIRST_RETRY_MS
+      this.sending = await this.sendQueue() && await this.fetchWanted() ? ALL_WELL : this.sending
     }
     catch {
-      this.away = true
-      this.later(this.retryMs)
-      this.retryMs = Math.min(LAST_RETRY_MS, this.retryMs * 2)
+      // The browser's database failed.
+      this.sending = queueFailed(this.sending)
     }
+    const { failures, refused } = this.sending
+    if (failures > 0) this.later(retryAfterMs(failures, FIRST_RETRY_MS))
     const waiting = await queuedCount().catch(() => 0)
     const kept = await isKept().catch(() => false)
-    this.news.state({ waiting, kept, away: this.away, ...(this.refused ? { refused: this.refused } : {}) })
+    this.news.state({ waiting, kept, away: failures > 0, ...(refused ? { refused } : {}) })
   }
 
-  /** Sends the first of the queue; whether there may be more. */
-  private async sendFirst(): Promise<boolean> {
-    const queued = await firstQueued(AT_ONCE)
-    const make = queued[0]?.make
-    if (!make) return false
-    const progress = this.news.progress(make)
-    const answer = await this.ask(make, queued.map(({ event }) => event), progress)
-    if (answer) {
+  /** Sends what is queued, a make at a time; whether all of it is sent. */
+  private async sendQueue(): Promise<boolean> {
+    for (;;) {
+      const queued = await firstQueued(AT_ONCE)
+      const make = queued[0]?.make
+      if (!make) return true
+      const progress = this.news.progress(make)
+      const answer = await this.ask(make, queued.map(({ event }) => event), progress)
+      if (answer === 'later') return false
+      if (answer === 'settled') continue
       await this.take(make, answer, progress)
       await dropQueued(queued)
+    }
+  }
+
+  /** Fetches what others did to the makes that are looked at; whether all of it came. */
+  private async fetchWanted(): Promise<boolean> {
+    for (const make of this.wanted) {
+      for (let more = true; more;) {
+        const answer = await this.ask(make, [])
+        if (answer === 'later') return false
+        if (answer === 'settled') break
+        more = answer.events.length > 0
+        await this.take(make, answer)
+      }
+      this.wanted.delete(make)
     }
     return true
   }
 
-  /** Fetches what others did, until there is no more. */
-  private async fetch(make: string): Promise<void> {
-    for (let more = true; more;) {
-      const answer = await this.ask(make, [])
-      if (!answer) return
-      more = answer.events.length > 0
-      await this.take(make, answer)
-    }
-  }
-
-  /** Nothing comes back of a make that the server does not know, or that was thrown away. */
-  private async ask(make: string, events: readonly MakeEvent[], progress?: Progress): Promise<Answer | undefined> {
+  /** Sends events and asks for new ones: those, or that the matter is settled otherwise, or has to wait. */
+  private async ask(make: string, events: readonly MakeEvent[], progress?: Progress): Promise<NewEvents | 'settled' | 'later'> {
     const after = (await keptMake(make))?.upTo ?? 0
-    const response = await fetch(`/api/makes/${encodeURIComponent(make)}/events`, {
-      method: 'POST', headers: { 'Content-Type': 'application/json' },
-      body: JSON.stringify({ after, events, ...(progress ? { progress } : {}) }),
-    })
-    if (response.status === 410) {
-      await forget(make)
-      this.news.gone(make)
-      return undefined
+    const body = { after, events, ...(progress ? { progress } : {}) }
+    const answer: Answer<NewEvents> = await send(`/api/makes/${encodeURIComponent(make)}/events`, { method: 'POST', body })
+    if (answer.is === 'kept') return answer.body
+    switch (queueStep(answer, events.some(event => event.do === 'started'))) {
+      case 'forget':
+        await forget(make)
+        this.news.gone(make)
+        return 'settled'
+      case 'from-beginning':
+        if (!(await sendAgain(make))) await forget(make)
+        else if (events.length === 0) this.later(SOON_MS)
+        return 'settled'
+      case 'later':
+        this.sending = queueFailed(this.sending, answer)
+        return 'later'
     }
-    // A server that does not know it has another database, or never had it: it gets everything.
-    if (response.status === 404 && !events.some(event => event.do === 'started')) {
-      if (!(await sendAgain(make))) await forget(make)
-      else if (events.length === 0) this.later(SOON_MS)
-      return undefined
-    }
-    if (response.status === 422 || response.status === 413) this.refused = ((await response.json()) as { message?: string }).message
-    if (!response.ok) throw new Error(`the program answered with ${response.status}`)
-    return (await response.json()) as Answer
   }
 
-  private async take(make: string, { events, upTo }: Answer, progress?: Progress): Promise<void> {
+  private async take(make: string, { events, upTo }: NewEvents, progress?: Progress): Promise<void> {
     await keepEvents(make, events)
     const known: KeptMake = (await keptMake(make)) ?? { id: make, name: '', progress: null, upTo: 0, updatedAt: new Date().toISOString() }
     await keepMake({ ...known, upTo: Math.max(known.upTo, upTo), ...(progress ? { progress } : {}) })

@@ -1,0 +1,2 @@
+export const CHROMIUM_PACKAGES: readonly string[]
+export const CHROMIUM: string
