@@ -34,7 +34,7 @@ export const TURN_UPS = [
   },
 ] as const satisfies readonly TurnUpKind[]
 
-export type TurnUp = (typeof TURN_UPS)[number]['value']
+type TurnUp = (typeof TURN_UPS)[number]['value']
 
 function loopOf(turnUp: TurnUp): Loop | undefined {
   const found: TurnUpKind | undefined = TURN_UPS.find(({ value }) => value === turnUp)

@@ -139,7 +139,7 @@ function notions(draft: Draft): string {
 function hooksWords({ design, parts }: Draft): string {
   const { hookMm, strands } = design.gauge
   // A turn-up goes as the part that stands on it, which says so.
-  const others = parts.filter(({ from }) => from.goesAs === from.spec).flatMap(({ name, from }) => {
+  const others = parts.filter(({ from }) => !from.goesWithNext).flatMap(({ name, from }) => {
     const own = hookOfPart(from, design)
     const held = own.strands === strands ? '' : `, ${own.strands === 1 ? 'one strand' : `${own.strands} strands`}`
     return own.hookMm === hookMm && !held ? [] : [`${name}: ${hookLabel(own.hookMm)}${held}`]

@@ -4,7 +4,9 @@ import type { Finding } from '../../../parts/part/finding'
 import type { Handle } from '../../../parts/part/handle'
 import type { PartSize, Roles } from '../../../parts/part/part'
 import type { Piece } from '../../../parts/part/piece'
+import type { Hook } from '../../../things/gauge/onHook'
 import type { Edge } from '../../../things/round/edge'
+import type { Rounds } from '../../../things/round/style'
 import type { WorkedRound } from '../../../things/round/workedRound'
 import type { FabricKind } from '../../../things/stitch/dictionary'
 import { kindOf, type WallKind } from '../../../parts/wall/wall'
@@ -15,8 +17,12 @@ export interface PartSource {
   readonly path: readonly string[]
   /** Its own answers. */
   readonly spec: unknown
-  /** Answers that say on which hook and in what rounds it is worked: its own, or those of the part that it is the first round of. */
-  readonly goesAs: object
+  /** The hook and strands it is worked with, where they are not the bag's. */
+  readonly hook?: Hook
+  /** How its rounds go, where they do not go as the bag's do. */
+  readonly goes?: Rounds
+  /** It is the first round of the part that stands on it, and goes as that does. */
+  readonly goesWithNext?: true
   /** The stitch that it is mostly worked in. */
   readonly stitch: FabricKind
   /** The answers of what the bag stands on. */

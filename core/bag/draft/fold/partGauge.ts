@@ -14,8 +14,8 @@ import type { PartSource } from './draftPart'
  */
 
 /** The gauge that a part is worked in. */
-export function gaugeOfPart({ goesAs }: PartSource, design: Design, gauge: Gauge): Gauge {
-  return ownGauge(goesAs, contextsIn(design, gauge))
+export function gaugeOfPart(from: PartSource, design: Design, gauge: Gauge): Gauge {
+  return ownGauge(from, contextsIn(design, gauge))
 }
 
 /** A part's size as sure as its own stitches and those of the swatch are even, besides what the gauge is good to. */
@@ -35,12 +35,12 @@ export function unevenPart<R extends PartResult>(result: R, from: PartSource, de
 }
 
 /** How the rounds of a part go. */
-export function roundsOfPart({ goesAs }: PartSource, design: Design): Rounds {
-  return roundsOf(goesAs, design.rounds)
+export function roundsOfPart(from: PartSource, design: Design): Rounds {
+  return roundsOf(from, design.rounds)
 }
 
 /** The hook and strands that a part is worked with. */
-export function hookOfPart({ goesAs }: PartSource, design: Design): Hook {
+export function hookOfPart({ hook }: PartSource, design: Design): Hook {
   const { hookMm, strands } = design.gauge
-  return (goesAs as { readonly hook?: Hook }).hook ?? { hookMm, strands }
+  return hook ?? { hookMm, strands }
 }

@@ -46,9 +46,14 @@ export function pendingParts(design: Design, gauge: Gauge, dividing: boolean): P
   ]
 }
 
+/** On which hook and in what rounds a part is worked, as far as its answers say. */
+function howItGoes({ hook, goes }: Pick<PartSource, 'hook' | 'goes'>): Pick<PartSource, 'hook' | 'goes'> {
+  return { ...(hook ? { hook } : {}), ...(goes ? { goes } : {}) }
+}
+
 function pendingBase({ base, repeats }: Design): PendingPart {
   return {
-    id: 'base', name: base.called ?? 'Base', from: { path: ['base'], spec: base, goesAs: base, base, stitch: base.stitch, index: 0 },
+    id: 'base', name: base.called ?? 'Base', from: { path: ['base'], spec: base, ...howItGoes(base), base, stitch: base.stitch, index: 0 },
     sees: [repeats],
     work: (_, setting) => workBase(base, setting),
   }
@@ -61,7 +66,7 @@ function pendingTurnUp(design: Design, gauge: Gauge): PendingPart {
   const colour = first?.colour ?? design.base.colour
   return {
     id: 'turnUp', name: design.turnUpCalled ?? 'Turn-up',
-    from: { path: ['turnUp'], spec: design.turnUp, goesAs: first ?? {}, stitch, index: 0 },
+    from: { path: ['turnUp'], spec: design.turnUp, ...howItGoes(first ?? {}), goesWithNext: true, stitch, index: 0 },
     sees: [stitch, colour, roundsOf(first ?? {}, design.rounds), first?.hook],
     work: (edge, setting) => turnUp(design.turnUp, stitch, colour, edge!, setting),
   }
@@ -73,7 +78,7 @@ function pendingWallPart(design: Design, gauge: Gauge, { spec, name, index }: Na
   const { repeats, hook } = context
   return {
     id: spec.id, name,
-    from: { path: ['wall', spec.id], spec, goesAs: spec, wall: spec, stitch: mainStitch(spec, context), index },
+    from: { path: ['wall', spec.id], spec, ...howItGoes(spec), wall: spec, stitch: mainStitch(spec, context), index },
     sees: [design.repeats, hook.hookMm, hook.strands, index, name, dividing, ...above],
     work: (edge, setting, instead) =>
       workWall(asked(spec, instead), edge!, {
