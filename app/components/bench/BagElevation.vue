@@ -2,6 +2,7 @@
 import { isRounded } from '~~/core/parts/part/floor'
 import { computed } from 'vue'
 import { type Course, elevation } from '~~/core/readers/chart/elevation'
+import { courseBands } from '~~/core/readers/chart/courseBands'
 import { closureFronts } from '~~/core/readers/chart/closures'
 import { gripFronts, handleFronts, type HandlesAs } from '~~/core/readers/chart/handles'
 import { cordsFront, pullOf } from '~~/core/readers/chart/cords'
@@ -75,34 +76,24 @@ const PLUMP_PX = 11
 /** A chain is about half as thick as it is long. */
 const netCm = computed(() => props.draft.gauge.ch.width.cm * 0.32)
 
-const bands = computed(() => {
-  const found: { part: string, colour: string, from: number, courses: Course[] }[] = []
-  courses.value.forEach((course, i) => {
-    const last = found.at(-1)
-    if (
-      last
-      && last.part === course.part
-      && last.colour === course.colour
-      && Boolean(last.courses[0]!.worked.round.inLoops) === Boolean(course.worked.round.inLoops)
-    )
-      last.courses.push(course)
-    else found.push({ part: course.part, colour: course.colour, from: i, courses: [course] })
-  })
-  return found.map(({ part, colour, from, courses: own }) => {
-    const stitchPx = ((2 * own[0]!.outline.lengthCm) / own[0]!.worked.edge.count) * props.scale
+const bands = computed(() =>
+  courseBands(courses.value).map(({ courses: own, below }) => {
+    const [{ part, colour, worked, outline }] = own as [Course]
+    const stitchCm = (2 * outline.lengthCm) / worked.edge.count
+    const stitchPx = stitchCm * props.scale
     const fronts = stitchPx >= LEAST_PX ? own.map(course => frontOf(course, mirrored.value)) : []
     const lines = own.map(course => `M${-course.outline.lengthCm / 2} ${-course.bottomCm}h${course.outline.lengthCm}`).join('')
     return {
       part, plump: stitchPx >= PLUMP_PX, colour: colours.value[colour] ?? '#cccccc',
-      outline: silhouette(own, courses.value[from - 1], mirrored.value),
+      outline: silhouette(own, below, mirrored.value),
       threads: fronts.length > 0 ? fronts.map(({ threads }) => threads).join('') : lines,
       posts: fronts.map(({ posts }) => posts).join(''), ridges: fronts.map(({ ridges }) => ridges).join(''),
       holes: fronts.map(({ holes }) => holes).join(''), net: fronts.map(({ net }) => net).join(''),
       open: own.every(({ worked }) => worked.round.inLoops),
-      stitchCm: (own[0]!.outline.lengthCm * 2) / own[0]!.worked.edge.count,
+      stitchCm,
     }
-  })
-})
+  }),
+)
 
 /** Close by, a stitch is two strands of yarn with a shadow between them, and light along each. */
 function plumpLayer(layer: string, yarn: string, stitchCm: number): Record<string, string | number> {

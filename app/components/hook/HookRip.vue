@@ -35,31 +35,26 @@ function rip(): void {
 
 <template>
   <div class="which">
-    <button
-      type="button"
-      class="plain"
+    <PressButton
       aria-label="One round further back"
       @click="step(-1)"
     >
       −
-    </button>
+    </PressButton>
     <label>
       Back to the end of round
-      <input
+      <TypedNumber
         v-model="typed"
-        inputmode="numeric"
-        autocomplete="off"
+        whole
         data-first
-      >
+      />
     </label>
-    <button
-      type="button"
-      class="plain"
+    <PressButton
       aria-label="One round less"
       @click="step(1)"
     >
       +
-    </button>
+    </PressButton>
   </div>
   <template v-if="lost">
     <p>
@@ -70,13 +65,12 @@ function rip(): void {
     <p class="soft">
       Take the hook out, pull slowly, and catch the last loop of round {{ round }} with the hook. You can take this back.
     </p>
-    <button
-      type="button"
-      class="big"
+    <PressButton
+      look="main"
       @click="rip"
     >
       {{ round === 0 ? 'I ripped back to the start' : `I ripped back to ${make.nameOfRound(round ?? 0)}` }}
-    </button>
+    </PressButton>
   </template>
   <p
     v-else

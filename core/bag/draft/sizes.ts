@@ -2,7 +2,8 @@ import { type Length, plus, times } from '../../things/measure/length'
 import { type Floor, hasFloor, noFloor, outlineOf, standing } from '../../parts/part/floor'
 import { type Hanging, withHandles, type WithHandles } from './handles'
 import type { WorkedRound } from '../../things/round/workedRound'
-import { aroundOf, type DraftPart, riseOf } from './fold/draftPart'
+import { aroundOf, type DraftPart } from './fold/draftPart'
+import { riseOf } from '../../parts/part/rise'
 
 /** Sizes of the bag, empty and unloaded. */
 export interface BagSizes {

@@ -1,6 +1,7 @@
 import { inSentence } from '../../bag/design/partNames'
 import type { Draft } from '../../bag/draft/draft'
-import { type DraftPart, risenCm } from '../../bag/draft/fold/draftPart'
+import type { DraftPart } from '../../bag/draft/fold/draftPart'
+import { risenCm } from '../../parts/part/rise'
 import type { InHand } from '../../making/make/plan'
 import { lastDone } from '../../making/make/measuring'
 import { metresByRound, yarnNeeds, type YarnShare, yarnShares } from '../../bag/yarn/yarn'

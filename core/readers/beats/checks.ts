@@ -1,6 +1,7 @@
 import { hasFloor } from '../../parts/part/floor'
 import { contextsIn } from '../../bag/design/partContexts'
-import { isBase, risenCm, wallPartOf } from '../../bag/draft/fold/draftPart'
+import { isBase, wallPartOf } from '../../bag/draft/fold/draftPart'
+import { risenCm } from '../../parts/part/rise'
 import { relativeUncertainty } from '../../things/measure/length'
 import type { Draft, DraftPart } from '../../bag/draft/draft'
 import { type Countable, countable } from '../../bag/draft/replan/countCorrection'

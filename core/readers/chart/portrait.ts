@@ -5,6 +5,7 @@ import { isRounded, standing } from '../../parts/part/floor'
 import { floorShort } from '../words/floorWords'
 import { closureFronts } from './closures'
 import { cordsFront } from './cords'
+import { type CourseBand, courseBands } from './courseBands'
 import { type Course, elevation } from './elevation'
 import { handleFronts } from './handles'
 import { isArched, openingPath, rimCourse, silhouette } from './silhouette'
@@ -53,24 +54,14 @@ const tenth = (value: number) => Math.round(value * 10) / 10
 const n = (value: number) => String(tenth(value))
 const rounded = (path: string) => path.replace(/-?\d*\.\d+/g, figure => n(Number(figure)))
 
-interface Band {
-  readonly courses: Course[]
-  most: number
-  readonly below: Course | undefined
+/** A band, and how many lines of it are drawn at most. */
+interface Band extends CourseBand {
+  readonly most: number
 }
 
 function bandsOf(courses: readonly Course[]): Band[] {
-  const bands: Band[] = []
-  courses.forEach((course, i) => {
-    const last = bands.at(-1)
-    const first = last?.courses[0]
-    const same = first && first.part === course.part && first.colour === course.colour
-      && Boolean(first.worked.round.inLoops) === Boolean(course.worked.round.inLoops)
-    if (same) last!.courses.push(course)
-    else bands.push({ courses: [course], below: courses[i - 1], most: MOST_LINES })
-  })
-  if (bands.length > MOST_BANDS) for (const band of bands) band.most = FEW_LINES
-  return bands
+  const bands = courseBands(courses)
+  return bands.map(band => ({ ...band, most: bands.length > MOST_BANDS ? FEW_LINES : MOST_LINES }))
 }
 
 const half = ({ outline }: Course) => outline.lengthCm / 2

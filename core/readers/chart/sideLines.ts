@@ -1,5 +1,6 @@
 import type { Draft } from '../../bag/draft/draft'
-import { aroundOf, riseOf } from '../../bag/draft/fold/draftPart'
+import { aroundOf } from '../../bag/draft/fold/draftPart'
+import { riseOf } from '../../parts/part/rise'
 import type { WorkedRound } from '../../things/round/workedRound'
 import { fractionRound } from '../../things/round/fractionRound'
 import { roundsOfPart } from '../../bag/draft/fold/partGauge'

@@ -1,5 +1,6 @@
 import type { Draft } from '../../bag/draft/draft'
-import { aroundOf, riseOf } from '../../bag/draft/fold/draftPart'
+import { aroundOf } from '../../bag/draft/fold/draftPart'
+import { riseOf } from '../../parts/part/rise'
 import { PLACE_CODE } from '../../things/round/edge'
 import type { WorkedRound } from '../../things/round/workedRound'
 import { blank, type Chart, type ChartRound, footing, isAlongChain, markOf, shapes } from './chart'

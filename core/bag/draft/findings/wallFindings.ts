@@ -5,7 +5,8 @@ import { asPartOf } from '../../design/partIds'
 import { adjustedTo } from '../../../parts/wall/adjusted'
 import { CARRY_CM, type YarnChanges, yarnChanges } from '../../../things/round/yarnChanges'
 import type { Bag } from './judge'
-import { type DraftPart, isStopped, riseOf, wallKindOf } from '../fold/draftPart'
+import { type DraftPart, isStopped, wallKindOf } from '../fold/draftPart'
+import { riseOf } from '../../../parts/part/rise'
 
 /** The plain band with the most rounds: one more or fewer changes nothing else. */
 function longestPlain(parts: readonly DraftPart[]): DraftPart | undefined {

@@ -74,23 +74,6 @@ export function isStopped({ findings }: Pick<DraftPart, 'findings'>): boolean {
   return findings.some(({ weight }) => weight === 'stop')
 }
 
-/** How much the `i`-th of a part's rounds rises, in centimetres; nothing for a round of a floor. */
-export function riseOf({ rounds, rising, rises, size }: DraftPart, i: number): number {
-  if (i < rounds.length - rising) return 0
-  return rises?.[i] ?? (rising > 0 ? size.height.cm / rising : 0)
-}
-
-/** How tall the rounds of a part from one up to another stand, in centimetres: their share of its height. */
-export function risenCm(part: DraftPart, from: number, to: number): number {
-  const sum = (start: number, end: number) => {
-    let cm = 0
-    for (let i = start; i < end; i++) cm += riseOf(part, i)
-    return cm
-  }
-  const all = sum(0, part.rounds.length)
-  return all > 0 ? (part.size.height.cm * sum(from, Math.min(to, part.rounds.length))) / all : 0
-}
-
 /** How far round the `i`-th of a part's rounds goes, in centimetres. */
 export function aroundOf({ arounds, size }: DraftPart, i: number): number {
   return arounds?.[i] ?? size.circumference.cm

@@ -1,6 +1,7 @@
 import { same } from '../../../things/measure/same'
 import type { WallPart } from '../../design/design'
 import { times } from '../../../things/measure/length'
+import { riseOf, risenCm } from '../../../parts/part/rise'
 import type { PartResult } from '../../../parts/part/part'
 import type { WorkedRound } from '../../../things/round/workedRound'
 import { askedFor, inOwnSize, type OwnShare } from '../../../parts/texture/ownSize'
@@ -34,22 +35,6 @@ export function wantedCm(spec: unknown): number | undefined {
   return size && 'want' in size ? size.want.heightCm : undefined
 }
 
-/** How much the `i`-th round of a result rises. */
-function rise({ rounds, rising = rounds.length, rises, size }: PartResult, i: number): number {
-  if (i < rounds.length - rising) return 0
-  return rises?.[i] ?? (rising > 0 ? size.height.cm / rising : 0)
-}
-
-/** How tall the rounds of a result from one up to another stand: their share of its height. */
-function risen(result: PartResult, from: number, to: number): number {
-  let [all, own] = [0, 0]
-  for (let i = 0; i < result.rounds.length; i++) {
-    all += rise(result, i)
-    if (i >= from && i < to) own += rise(result, i)
-  }
-  return all > 0 ? (result.size.height.cm * own) / all : 0
-}
-
 /** A part worked in the size of its texture, where that is known. */
 export function inTexture(spec: unknown, share: OwnShare | undefined, work: Rework): PartResult {
   if (!share) return work()
@@ -67,8 +52,8 @@ export function beginsLike(rounds: readonly WorkedRound[], worked: readonly Work
 
 /** How tall the first rounds of a part are: as the tape said, and what came on top of it since. */
 function standing(result: PartResult, id: string, rounds: number, { stands }: GaugeKnowledge): number {
-  if (stands?.part !== id || stands.rounds > rounds) return risen(result, 0, rounds)
-  return stands.height.cm + risen(result, stands.rounds, rounds)
+  if (stands?.part !== id || stands.rounds > rounds) return risenCm(result, 0, rounds)
+  return stands.height.cm + risenCm(result, stands.rounds, rounds)
 }
 
 /** A part as tall as what is worked of it stands, and what is still to come. */
@@ -76,7 +61,7 @@ function standingOn(result: PartResult, id: string, known: GaugeKnowledge): Part
   const { stands } = known
   if (stands?.part !== id) return result
   const rounds = Math.min(stands.rounds, result.rounds.length)
-  const before = risen(result, 0, rounds)
+  const before = risenCm(result, 0, rounds)
   if (before <= 0) return result
   const { height } = result.size
   const left = height.cm - before
@@ -89,7 +74,7 @@ function standingOn(result: PartResult, id: string, known: GaugeKnowledge): Part
         plusMinusCm: Math.hypot(stands.height.plusMinusCm, height.cm > 0 ? (height.plusMinusCm * left) / height.cm : 0),
       },
     },
-    rises: result.rounds.map((_, i) => rise(result, i) * (i < rounds ? stands.height.cm / before : 1)),
+    rises: result.rounds.map((_, i) => riseOf(result, i) * (i < rounds ? stands.height.cm / before : 1)),
   }
 }
 
@@ -112,7 +97,7 @@ export function resumedPart(
   if (cm === undefined || asAsked.rounds.length === 0) return standingOn(asAsked, id, known)
   // As many rounds as are worked, however few the height would take by what is known now.
   const first = asAsked.rounds.length < rounds ? again({ rounds }) : asAsked
-  const height = cm - standing(first, id, rounds, known) + risen(first, 0, rounds)
+  const height = cm - standing(first, id, rounds, known) + risenCm(first, 0, rounds)
   const result = inShare(height)
   return standingOn(result.rounds.length < rounds ? again({ rounds }) : result, id, known)
 }
