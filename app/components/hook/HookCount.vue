@@ -58,30 +58,33 @@ const NAMES: Record<WayOn['way'], string> = {
     <p class="soft">
       {{ told(asked.why) }}
     </p>
-    <PressButton
-      look="main"
+    <button
+      type="button"
+      class="big"
       data-first
       @click="asPlanned"
     >
       As planned: {{ asked.planned }}
-    </PressButton>
+    </button>
     <form
       class="other"
       @submit.prevent="tell"
     >
       <label>
         I have
-        <TypedNumber
+        <input
           v-model="typed"
-          whole
+          inputmode="numeric"
+          autocomplete="off"
           :aria-invalid="tried && found === undefined"
-        />
+        >
       </label>
-      <PressButton
-        sends
+      <button
+        type="submit"
+        class="plain"
       >
         What does it mean?
-      </PressButton>
+      </button>
     </form>
     <p
       v-if="tried && found === undefined"
@@ -109,12 +112,13 @@ const NAMES: Record<WayOn['way'], string> = {
         v-for="way in diagnosis.ways"
         :key="way.way"
       >
-        <PressButton
-          look="quiet"
+        <button
+          type="button"
+          class="big quiet"
           @click="choose(way)"
         >
           {{ NAMES[way.way] }}
-        </PressButton>
+        </button>
         <strong
           v-if="way.recommended && diagnosis.ways.length > 1"
           class="best"
@@ -128,11 +132,13 @@ const NAMES: Record<WayOn['way'], string> = {
         </p>
       </li>
     </ul>
-    <PressButton
+    <button
+      type="button"
+      class="plain"
       @click="seen = undefined"
     >
       Count again
-    </PressButton>
+    </button>
   </template>
 </template>
 

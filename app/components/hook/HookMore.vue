@@ -75,44 +75,48 @@ const DOINGS = [
       v-for="doing in DOINGS"
       :key="doing.sheet"
     >
-      <PressButton
-        look="row"
+      <button
+        type="button"
+        class="row"
         @click="emit('open', doing.sheet)"
       >
         {{ doing.name }}
-      </PressButton>
+      </button>
     </li>
     <li v-if="make.state?.bag">
-      <PressButton
-        look="row"
+      <button
+        type="button"
+        class="row"
         @click="takeOverPlan"
       >
         Take over what I changed on the bench
-      </PressButton>
+      </button>
     </li>
     <li>
-      <PressButton
-        look="row"
+      <button
+        type="button"
+        class="row"
         @click="pause"
       >
         Put it down for now
-      </PressButton>
+      </button>
     </li>
     <li>
-      <PressButton
-        look="row"
+      <NuxtLink
         :to="`/logbook/${make.id}`"
+        class="row"
       >
         Its page in the logbook
-      </PressButton>
+      </NuxtLink>
     </li>
     <li>
-      <PressButton
-        look="row"
+      <button
+        type="button"
+        class="row"
         @click="download"
       >
         Download the log (.make.json)
-      </PressButton>
+      </button>
     </li>
   </ul>
   <p role="status">
@@ -123,4 +127,9 @@ const DOINGS = [
 <style scoped>
 ul { list-style: none; margin: 0; padding: 0; }
 li { border-top: 1px solid var(--line); }
+.row {
+  display: flex; align-items: center; width: 100%; min-height: 3.1rem; border: 0; padding: 0 0.2rem; background: none; color: inherit;
+  font: 560 1.08rem var(--v-font-body); text-align: left; text-decoration: none; cursor: pointer;
+}
+.row:hover { color: var(--accent); }
 </style>

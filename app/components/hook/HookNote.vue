@@ -42,12 +42,12 @@ function legName(leg: string): string {
     >
       Write something first.
     </p>
-    <PressButton
-      sends
-      look="main"
+    <button
+      type="submit"
+      class="big"
     >
       Keep the note
-    </PressButton>
+    </button>
   </form>
   <ul v-if="make.state?.notes.length">
     <li
@@ -55,12 +55,14 @@ function legName(leg: string): string {
       :key="note.id"
     >
       <strong v-if="note.where">{{ legName(note.where.leg) }}{{ note.marker ? ', marker' : '' }}: </strong>{{ note.text }}
-      <PressButton
+      <button
+        type="button"
+        class="plain"
         :aria-label="`Delete: ${note.text}`"
         @click="make.takeBack(note.id)"
       >
         Delete
-      </PressButton>
+      </button>
     </li>
   </ul>
 </template>

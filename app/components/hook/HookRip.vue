@@ -35,26 +35,31 @@ function rip(): void {
 
 <template>
   <div class="which">
-    <PressButton
+    <button
+      type="button"
+      class="plain"
       aria-label="One round further back"
       @click="step(-1)"
     >
       −
-    </PressButton>
+    </button>
     <label>
       Back to the end of round
-      <TypedNumber
+      <input
         v-model="typed"
-        whole
+        inputmode="numeric"
+        autocomplete="off"
         data-first
-      />
+      >
     </label>
-    <PressButton
+    <button
+      type="button"
+      class="plain"
       aria-label="One round less"
       @click="step(1)"
     >
       +
-    </PressButton>
+    </button>
   </div>
   <template v-if="lost">
     <p>
@@ -65,12 +70,13 @@ function rip(): void {
     <p class="soft">
       Take the hook out, pull slowly, and catch the last loop of round {{ round }} with the hook. You can take this back.
     </p>
-    <PressButton
-      look="main"
+    <button
+      type="button"
+      class="big"
       @click="rip"
     >
       {{ round === 0 ? 'I ripped back to the start' : `I ripped back to ${make.nameOfRound(round ?? 0)}` }}
-    </PressButton>
+    </button>
   </template>
   <p
     v-else

@@ -89,14 +89,16 @@ function weighed(weight: Weight): void {
     aria-label="What to tell"
     class="tools"
   >
-    <PressButton
+    <button
       v-for="one in TOOLS"
       :key="one.id"
+      type="button"
+      class="plain"
       :aria-pressed="tool === one.id"
       @click="tool = one.id"
     >
       {{ one.name }}
-    </PressButton>
+    </button>
   </div>
   <template v-if="tool === 'tape'">
     <p v-if="asked">
@@ -121,14 +123,16 @@ function weighed(weight: Weight): void {
       class="lies"
     >
       <span>Patted flat, the floor lies</span>
-      <PressButton
+      <button
         v-for="[one, name] in LIES"
         :key="one"
+        type="button"
+        class="plain"
         :aria-pressed="looked === one"
         @click="make.tell({ do: 'looked', round, lies: one })"
       >
         {{ name }}
-      </PressButton>
+      </button>
     </div>
   </template>
   <YarnWeighed
@@ -164,6 +168,7 @@ function weighed(weight: Weight): void {
 
 <style scoped>
 .tools { display: flex; gap: 0.4rem; margin-bottom: 0.8rem; }
-.tools > * { flex: 1; }
+.tools button { flex: 1; }
+[aria-pressed=true] { border-color: var(--accent); box-shadow: inset 0 -3px 0 var(--accent); background: var(--wash); font-weight: 650; }
 .lies { display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem; margin-top: 0.9rem; }
 </style>

@@ -16,17 +16,21 @@ const emit = defineEmits<{ instead: [], sure: [] }>()
     class="doubt"
   >
     <p>{{ what }}</p>
-    <PressButton
+    <button
       v-if="instead"
+      type="button"
+      class="plain"
       @click="emit('instead')"
     >
       {{ instead }}
-    </PressButton>
-    <PressButton
+    </button>
+    <button
+      type="button"
+      class="plain"
       @click="emit('sure')"
     >
       It is so: {{ typed }}
-    </PressButton>
+    </button>
   </div>
 </template>
 

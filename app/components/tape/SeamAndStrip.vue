@@ -37,9 +37,11 @@ function tellStrip(): void {
   >
     <label>
       How far the seam wandered in ten rounds:
-      <TypedNumber
+      <input
         v-model="lean"
-      /> stitches
+        autocomplete="off"
+        inputmode="decimal"
+      > stitches
     </label>
     <p class="soft">
       Count from where the last ten rounds began; below 0 if it leaned the way you work.
@@ -57,27 +59,36 @@ function tellStrip(): void {
     >
       {{ says({ leanPerTen: perTen! }) }}
     </p>
-    <PressButton
-      sends
+    <button
+      type="submit"
+      class="plain"
     >
       Draft the rest by it
-    </PressButton>
+    </button>
   </form>
   <form @submit.prevent="tellStrip">
     <p>A strip hung up, low over the floor:</p>
     <div class="four">
-      <label>before <TypedNumber
+      <label>before <input
         v-model="before"
-      /> {{ units }}</label>
-      <label>with the weight <TypedNumber
+        autocomplete="off"
+        inputmode="decimal"
+      > {{ units }}</label>
+      <label>with the weight <input
         v-model="after"
-      /> {{ units }}</label>
-      <label>its width <TypedNumber
+        autocomplete="off"
+        inputmode="decimal"
+      > {{ units }}</label>
+      <label>its width <input
         v-model="wide"
-      /> {{ units }}</label>
-      <label>the weight <TypedNumber
+        autocomplete="off"
+        inputmode="decimal"
+      > {{ units }}</label>
+      <label>the weight <input
         v-model="kg"
-      /> kg</label>
+        autocomplete="off"
+        inputmode="decimal"
+      > kg</label>
     </div>
     <p
       v-if="tried && !strip"
@@ -92,11 +103,12 @@ function tellStrip(): void {
     >
       {{ says({ strip }) }}
     </p>
-    <PressButton
-      sends
+    <button
+      type="submit"
+      class="plain"
     >
       Draft the handles by it
-    </PressButton>
+    </button>
   </form>
 </template>
 

@@ -78,11 +78,13 @@ function take(redrafts: boolean): void {
     </label>
     <label>
       It is
-      <TypedNumber
+      <input
         v-model="typed"
+        autocomplete="off"
+        inputmode="decimal"
         data-first
         :aria-invalid="tried && !can"
-      />
+      >
       {{ units }}
       <span
         v-if="planned"
@@ -113,26 +115,27 @@ function take(redrafts: boolean): void {
         :parts="weighed.beside"
       />
     </template>
-    <PressButton
-      sends
-      look="main"
+    <button
+      type="submit"
+      class="big"
     >
       {{ weighed && weighed.same ? 'Write the measure down' : 'Draft the rest by it' }}
-    </PressButton>
-    <PressButton
+    </button>
+    <button
       v-if="!recordLess"
-      look="quiet"
+      type="button"
+      class="big quiet"
       @click="take(false)"
     >
       Write it down, keep the plan
-    </PressButton>
+    </button>
   </form>
 </template>
 
 <style scoped>
 form { display: flex; flex-direction: column; gap: 0.6rem; }
 select {
-  height: var(--press); max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
-  border: 1px solid var(--strong-line); border-radius: var(--round);
+  height: 3rem; max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
+  border: 1px solid var(--strong-line); border-radius: 0.5rem;
 }
 </style>

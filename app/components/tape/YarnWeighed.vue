@@ -60,11 +60,13 @@ function take(): void {
     </label>
     <label>
       It weighs
-      <TypedNumber
+      <input
         v-model="grams"
+        autocomplete="off"
+        inputmode="decimal"
         aria-label="Grams"
         :aria-invalid="tried && !can"
-      /> g
+      > g
     </label>
     <ScalesReading
       label="Read the scales"
@@ -96,11 +98,12 @@ function take(): void {
       :yarn="yarn"
       :grams="weight!"
     />
-    <PressButton
-      sends
+    <button
+      type="submit"
+      class="plain"
     >
       Write the weight down
-    </PressButton>
+    </button>
   </form>
 </template>
 
@@ -110,7 +113,7 @@ fieldset { border: 0; margin: 0; padding: 0; display: flex; flex-wrap: wrap; gap
 legend { padding: 0; font-weight: 560; }
 fieldset label { min-height: 2.6rem; }
 select {
-  height: var(--press); max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
-  border: 1px solid var(--strong-line); border-radius: var(--round);
+  height: 3rem; max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
+  border: 1px solid var(--strong-line); border-radius: 0.5rem;
 }
 </style>
