@@ -114,7 +114,8 @@ test('a pouch from the ring to the last end: a miscount, ripping back, a stripe,
   await page.getByRole('link', { name: 'All bags' }).click()
   // What is finished stands in the logbook.
   await page.getByRole('link', { name: 'Logbook' }).click()
-  await expect(page.getByRole('region', { name: 'Finished' }).getByRole('link', { name: /Pouch with everything/ })).toBeVisible()
+  const done = page.getByRole('region', { name: 'Finished' }).getByRole('link', { name: /Pouch with everything/ })
+  await expect(done).toBeVisible({ timeout: 30_000 })
 })
 
 test('back by a held tap, by a swipe, by a key; further with a pedal; Enter on other buttons is theirs', async ({ page, request }) => {

@@ -1,12 +1,21 @@
 <script setup lang="ts">
 import { computed, onMounted } from 'vue'
 import { mdiTrayArrowUp } from '@mdi/js'
+import { useTimeoutFn } from '@vueuse/core'
 import { type LogBag, useLogbook } from '~/stores/logbook'
 
 /** The maker's own book: bags in hand and finished, and what all of them have taught. */
 useHead({ title: 'Logbook · Fair Hollow' })
 const book = useLogbook()
-onMounted(() => Promise.all([book.load(), book.loadTaught()]))
+onMounted(() => Promise.all([loadUntilRead(), book.loadTaught()]))
+
+/** Bags that something happened to are still being read: they are asked for again until they are, ever more seldom. */
+let waitMs = 500
+const { start: askAgain } = useTimeoutFn(loadUntilRead, () => (waitMs *= 2), { immediate: false })
+async function loadUntilRead(): Promise<void> {
+  await book.load()
+  if (book.bags.some(({ listed }) => !listed)) askAgain()
+}
 
 const isFinished = ({ listed }: LogBag) => listed?.finished !== undefined
 const inHand = computed(() => book.bags.filter(bag => !isFinished(bag)))
