@@ -58,6 +58,7 @@ test.describe('the server away', () => {
     await keepsNothing(page, false)
     const bag = await freshBag(request, 'Forgotten')
     await takeUp(page, bag)
+    await expect(page.locator('[data-post]')).toHaveAttribute('data-post', 'sent')
     await page.route('**/events', route => route.abort())
     await page.keyboard.press('PageDown')
     await expect(page.getByText('1 not kept')).toBeVisible()
