@@ -36,6 +36,16 @@ export async function freshBag(request: APIRequestContext, name: string, over: o
   return ((await answer.json()) as { id: string }).id
 }
 
+/** The page's own way from screen to screen. */
+interface Router {
+  readonly useNuxtApp: () => { readonly $router: { readonly push: (to: string) => Promise<unknown> } }
+}
+
+/** Goes to another screen by the page's own router: an address typed begins a page anew. */
+export async function goWithin(page: Page, to: string): Promise<void> {
+  await page.evaluate(async to => void await (window as unknown as Router).useNuxtApp().$router.push(to), to)
+}
+
 /** One of the figures along the foot of the bench. */
 export function tally(page: Page, name: string) {
   return page.locator('.tally > div').filter({ has: page.getByText(name, { exact: true }) }).locator('dd')

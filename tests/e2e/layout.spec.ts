@@ -1,4 +1,4 @@
-import { expect, freshBag, idOf, test } from './bag'
+import { expect, freshBag, goWithin, idOf, test } from './bag'
 import { takeUp } from './hookSteps'
 import { looksRight } from './layout'
 
@@ -28,9 +28,10 @@ for (const names of BAGS) {
       const bag = await idOf(request, name)
       const { document } = await (await request.get(`/api/designs/${bag}`)).json() as { document: { wall: { id: string }[] } }
       await page.setViewportSize({ width: 1280, height: 800 })
+      await page.goto(`/bags/${bag}`)
+      await expect(page.locator('.tally')).toBeVisible()
       for (const part of [undefined, 'base', 'turnUp', ...document.wall.map(({ id }) => id)]) {
-        await page.goto(`/bags/${bag}${part ? `?part=${part}` : ''}`)
-        await expect(page.locator('.tally')).toBeVisible()
+        await goWithin(page, `/bags/${bag}${part ? `?part=${part}` : ''}`)
         await page.locator('.panel details:not([open]) > summary').evaluateAll(all => all.forEach(one => (one as HTMLElement).click()))
         // Parts are laid out alike: the widest and the narrowest window are enough for each, all four for the bag.
         await looksRight(page, `${name}, ${part ?? 'the bag'}`, part ? [[320, 640], [1280, 800]] : undefined)
