@@ -82,7 +82,10 @@ function forget(): void {
 </template>
 
 <style scoped>
-.measured { border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem; }
+.measured {
+  --press: 2.4rem; --press-text: 0.95rem; --press-width: fit-content;
+  border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem;
+}
 summary { cursor: pointer; font-size: 0.92rem; color: var(--soft-ink); }
 .measured[open] { padding-bottom: 0.9rem; }
 label { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem; margin: 0.6rem 0; }
@@ -90,15 +93,6 @@ input[type=number] {
   width: 5rem; height: 2.4rem; padding: 0 0.5rem; font: 560 1rem var(--figures); color: inherit; background: var(--paper);
   border: 1px solid var(--strong-line); border-radius: 0.4rem;
 }
-.measured :deep(.big), .measured :deep(.plain) {
-  min-height: 2.4rem; padding: 0 0.9rem; border: 1px solid var(--accent); border-radius: 0.4rem; background: none; color: var(--accent);
-  font: 560 0.95rem var(--v-font-body); cursor: pointer; align-self: flex-start;
-}
 .measured :deep(label) { display: flex; flex-wrap: wrap; align-items: center; gap: 0.5rem; }
-.measured :deep(input:not([type])) {
-  width: 5.5rem; height: 2.4rem; padding: 0 0.5rem; font: 560 1rem var(--figures); color: inherit; background: var(--paper);
-  border: 1px solid var(--strong-line); border-radius: 0.4rem;
-}
-.measured :deep(select) { height: 2.4rem; }
 .measured :deep(.wrong) { color: rgb(var(--v-theme-error)); font-weight: 600; }
 </style>

@@ -58,33 +58,30 @@ const NAMES: Record<WayOn['way'], string> = {
     <p class="soft">
       {{ told(asked.why) }}
     </p>
-    <button
-      type="button"
-      class="big"
+    <PressButton
+      look="main"
       data-first
       @click="asPlanned"
     >
       As planned: {{ asked.planned }}
-    </button>
+    </PressButton>
     <form
       class="other"
       @submit.prevent="tell"
     >
       <label>
         I have
-        <input
+        <TypedNumber
           v-model="typed"
-          inputmode="numeric"
-          autocomplete="off"
+          whole
           :aria-invalid="tried && found === undefined"
-        >
+        />
       </label>
-      <button
-        type="submit"
-        class="plain"
+      <PressButton
+        sends
       >
         What does it mean?
-      </button>
+      </PressButton>
     </form>
     <p
       v-if="tried && found === undefined"
@@ -112,13 +109,12 @@ const NAMES: Record<WayOn['way'], string> = {
         v-for="way in diagnosis.ways"
         :key="way.way"
       >
-        <button
-          type="button"
-          class="big quiet"
+        <PressButton
+          look="quiet"
           @click="choose(way)"
         >
           {{ NAMES[way.way] }}
-        </button>
+        </PressButton>
         <strong
           v-if="way.recommended && diagnosis.ways.length > 1"
           class="best"
@@ -132,13 +128,11 @@ const NAMES: Record<WayOn['way'], string> = {
         </p>
       </li>
     </ul>
-    <button
-      type="button"
-      class="plain"
+    <PressButton
       @click="seen = undefined"
     >
       Count again
-    </button>
+    </PressButton>
   </template>
 </template>
 

@@ -8,44 +8,27 @@ const emit = defineEmits<{ looks: [], more: [] }>()
 
 <template>
   <header>
-    <NuxtLink
+    <PressButton
       to="/"
-      class="icon"
+      :icon="mdiArrowLeft"
       aria-label="All bags"
-    >
-      <svg
-        viewBox="0 0 24 24"
-        aria-hidden="true"
-      ><path :d="mdiArrowLeft" /></svg>
-    </NuxtLink>
+    />
     <h1 v-if="name">
       <span class="round">{{ title }}</span>
       <span class="part">{{ part }}</span>
     </h1>
     <PostMark />
-    <button
-      type="button"
-      class="icon"
+    <PressButton
+      :icon="mdiEyeOutline"
       aria-label="Is it meant to look like this?"
       :disabled="!compares"
       @click="emit('looks')"
-    >
-      <svg
-        viewBox="0 0 24 24"
-        aria-hidden="true"
-      ><path :d="mdiEyeOutline" /></svg>
-    </button>
-    <button
-      type="button"
-      class="icon"
+    />
+    <PressButton
+      :icon="mdiDotsHorizontal"
       aria-label="More"
       @click="emit('more')"
-    >
-      <svg
-        viewBox="0 0 24 24"
-        aria-hidden="true"
-      ><path :d="mdiDotsHorizontal" /></svg>
-    </button>
+    />
   </header>
 </template>
 
@@ -58,11 +41,5 @@ h1 {
 .part {
   color: var(--soft-ink); font: 400 min(0.95rem, 4.4vw) var(--v-font-body); max-width: 100%; overflow-wrap: anywhere;
 }
-.icon {
-  flex: none; width: 44px; height: 44px; display: grid; place-items: center; border: 0; background: none; color: inherit;
-  cursor: pointer;
-}
-.icon svg { width: 26px; height: 26px; fill: currentColor; }
-.icon:disabled { opacity: 0.35; }
 @media (min-width: 900px) and (min-height: 561px) { h1 { font-size: 1.5rem; } .part { font-size: 1.1rem; } }
 </style>

@@ -75,48 +75,44 @@ const DOINGS = [
       v-for="doing in DOINGS"
       :key="doing.sheet"
     >
-      <button
-        type="button"
-        class="row"
+      <PressButton
+        look="row"
         @click="emit('open', doing.sheet)"
       >
         {{ doing.name }}
-      </button>
+      </PressButton>
     </li>
     <li v-if="make.state?.bag">
-      <button
-        type="button"
-        class="row"
+      <PressButton
+        look="row"
         @click="takeOverPlan"
       >
         Take over what I changed on the bench
-      </button>
+      </PressButton>
     </li>
     <li>
-      <button
-        type="button"
-        class="row"
+      <PressButton
+        look="row"
         @click="pause"
       >
         Put it down for now
-      </button>
+      </PressButton>
     </li>
     <li>
-      <NuxtLink
+      <PressButton
+        look="row"
         :to="`/logbook/${make.id}`"
-        class="row"
       >
         Its page in the logbook
-      </NuxtLink>
+      </PressButton>
     </li>
     <li>
-      <button
-        type="button"
-        class="row"
+      <PressButton
+        look="row"
         @click="download"
       >
         Download the log (.make.json)
-      </button>
+      </PressButton>
     </li>
   </ul>
   <p role="status">
@@ -127,9 +123,4 @@ const DOINGS = [
 <style scoped>
 ul { list-style: none; margin: 0; padding: 0; }
 li { border-top: 1px solid var(--line); }
-.row {
-  display: flex; align-items: center; width: 100%; min-height: 3.1rem; border: 0; padding: 0 0.2rem; background: none; color: inherit;
-  font: 560 1.08rem var(--v-font-body); text-align: left; text-decoration: none; cursor: pointer;
-}
-.row:hover { color: var(--accent); }
 </style>

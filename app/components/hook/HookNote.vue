@@ -42,12 +42,12 @@ function legName(leg: string): string {
     >
       Write something first.
     </p>
-    <button
-      type="submit"
-      class="big"
+    <PressButton
+      sends
+      look="main"
     >
       Keep the note
-    </button>
+    </PressButton>
   </form>
   <ul v-if="make.state?.notes.length">
     <li
@@ -55,14 +55,12 @@ function legName(leg: string): string {
       :key="note.id"
     >
       <strong v-if="note.where">{{ legName(note.where.leg) }}{{ note.marker ? ', marker' : '' }}: </strong>{{ note.text }}
-      <button
-        type="button"
-        class="plain"
+      <PressButton
         :aria-label="`Delete: ${note.text}`"
         @click="make.takeBack(note.id)"
       >
         Delete
-      </button>
+      </PressButton>
     </li>
   </ul>
 </template>

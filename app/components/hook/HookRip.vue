@@ -35,31 +35,25 @@ function rip(): void {
 
 <template>
   <div class="which">
-    <button
-      type="button"
-      class="plain"
+    <label for="rip-to">Back to the end of round</label>
+    <PressButton
       aria-label="One round further back"
       @click="step(-1)"
     >
       −
-    </button>
-    <label>
-      Back to the end of round
-      <input
-        v-model="typed"
-        inputmode="numeric"
-        autocomplete="off"
-        data-first
-      >
-    </label>
-    <button
-      type="button"
-      class="plain"
+    </PressButton>
+    <TypedNumber
+      id="rip-to"
+      v-model="typed"
+      whole
+      data-first
+    />
+    <PressButton
       aria-label="One round less"
       @click="step(1)"
     >
       +
-    </button>
+    </PressButton>
   </div>
   <template v-if="lost">
     <p>
@@ -70,13 +64,12 @@ function rip(): void {
     <p class="soft">
       Take the hook out, pull slowly, and catch the last loop of round {{ round }} with the hook. You can take this back.
     </p>
-    <button
-      type="button"
-      class="big"
+    <PressButton
+      look="main"
       @click="rip"
     >
       {{ round === 0 ? 'I ripped back to the start' : `I ripped back to ${make.nameOfRound(round ?? 0)}` }}
-    </button>
+    </PressButton>
   </template>
   <p
     v-else
@@ -89,4 +82,5 @@ function rip(): void {
 
 <style scoped>
 .which { display: flex; align-items: center; gap: 0.6rem; flex-wrap: wrap; }
+@media (max-width: 480px) { .which label { width: 100%; } }
 </style>

@@ -43,17 +43,11 @@ onBeforeUnmount(() => before?.focus?.())
     >
       <header>
         <h2>{{ title }}</h2>
-        <button
-          type="button"
-          class="cross"
+        <PressButton
+          :icon="mdiClose"
           :aria-label="closing ?? 'Close'"
           @click="emit('close')"
-        >
-          <svg
-            viewBox="0 0 24 24"
-            aria-hidden="true"
-          ><path :d="mdiClose" /></svg>
-        </button>
+        />
       </header>
       <div class="body">
         <slot />
@@ -72,24 +66,9 @@ onBeforeUnmount(() => before?.focus?.())
   border-radius: 1rem 1rem 0 0; border-top: 4px solid var(--accent); padding: 0.9rem 1.1rem 1.3rem;
 }
 header { display: flex; align-items: center; justify-content: space-between; gap: 1rem; margin-bottom: 0.5rem; }
-.cross { width: 44px; height: 44px; flex: none; border: 0; background: none; color: inherit; cursor: pointer; }
-.cross svg { width: 24px; fill: currentColor; }
-.body { font-size: 1.05rem; line-height: 1.42; }
+.body { --press: 3rem; font-size: 1.05rem; line-height: 1.42; }
 .body :deep(p) { margin: 0.4rem 0; }
-.body :deep(.big) {
-  width: 100%; min-height: 3.4rem; margin-top: 0.7rem; padding: 0.5rem 1rem; border: 2px solid var(--accent); border-radius: 0.7rem;
-  background: var(--accent); color: rgb(var(--v-theme-on-primary)); font: 600 1.15rem var(--v-font-body); cursor: pointer;
-}
-.body :deep(.big.quiet) { background: none; color: var(--accent); margin-top: 0; }
-.body :deep(.plain) {
-  min-height: 3rem; min-width: 3rem; padding: 0 0.9rem; border: 1px solid var(--strong-line); border-radius: 0.6rem; background: none;
-  color: inherit; font: inherit; cursor: pointer;
-}
 .body :deep(label) { display: flex; align-items: center; gap: 0.5rem; flex-wrap: wrap; }
-.body :deep(input[type=text]), .body :deep(input:not([type])) {
-  width: 6.5rem; height: 3rem; padding: 0 0.5rem; font: 600 1.3rem var(--figures); text-align: center; color: inherit;
-  background: var(--paper); border: 1px solid var(--strong-line); border-radius: 0.5rem;
-}
 .body :deep(.wrong) { color: rgb(var(--v-theme-error)); font-weight: 600; }
 @media (min-width: 700px) { .cover { align-items: center; } .sheet { border-radius: 1rem; } }
 </style>

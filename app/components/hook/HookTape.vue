@@ -89,16 +89,14 @@ function weighed(weight: Weight): void {
     aria-label="What to tell"
     class="tools"
   >
-    <button
+    <PressButton
       v-for="one in TOOLS"
       :key="one.id"
-      type="button"
-      class="plain"
       :aria-pressed="tool === one.id"
       @click="tool = one.id"
     >
       {{ one.name }}
-    </button>
+    </PressButton>
   </div>
   <template v-if="tool === 'tape'">
     <p v-if="asked">
@@ -123,16 +121,14 @@ function weighed(weight: Weight): void {
       class="lies"
     >
       <span>Patted flat, the floor lies</span>
-      <button
+      <PressButton
         v-for="[one, name] in LIES"
         :key="one"
-        type="button"
-        class="plain"
         :aria-pressed="looked === one"
         @click="make.tell({ do: 'looked', round, lies: one })"
       >
         {{ name }}
-      </button>
+      </PressButton>
     </div>
   </template>
   <YarnWeighed
@@ -168,7 +164,6 @@ function weighed(weight: Weight): void {
 
 <style scoped>
 .tools { display: flex; gap: 0.4rem; margin-bottom: 0.8rem; }
-.tools button { flex: 1; }
-[aria-pressed=true] { border-color: var(--accent); box-shadow: inset 0 -3px 0 var(--accent); background: var(--wash); font-weight: 650; }
+.tools > * { flex: 1; }
 .lies { display: flex; flex-wrap: wrap; align-items: center; gap: 0.4rem; margin-top: 0.9rem; }
 </style>

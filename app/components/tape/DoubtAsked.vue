@@ -16,21 +16,17 @@ const emit = defineEmits<{ instead: [], sure: [] }>()
     class="doubt"
   >
     <p>{{ what }}</p>
-    <button
+    <PressButton
       v-if="instead"
-      type="button"
-      class="plain"
       @click="emit('instead')"
     >
       {{ instead }}
-    </button>
-    <button
-      type="button"
-      class="plain"
+    </PressButton>
+    <PressButton
       @click="emit('sure')"
     >
       It is so: {{ typed }}
-    </button>
+    </PressButton>
   </div>
 </template>
 

@@ -37,11 +37,9 @@ function tellStrip(): void {
   >
     <label>
       How far the seam wandered in ten rounds:
-      <input
+      <TypedNumber
         v-model="lean"
-        autocomplete="off"
-        inputmode="decimal"
-      > stitches
+      /> stitches
     </label>
     <p class="soft">
       Count from where the last ten rounds began; below 0 if it leaned the way you work.
@@ -59,36 +57,27 @@ function tellStrip(): void {
     >
       {{ says({ leanPerTen: perTen! }) }}
     </p>
-    <button
-      type="submit"
-      class="plain"
+    <PressButton
+      sends
     >
       Draft the rest by it
-    </button>
+    </PressButton>
   </form>
   <form @submit.prevent="tellStrip">
     <p>A strip hung up, low over the floor:</p>
     <div class="four">
-      <label>before <input
+      <label>before <TypedNumber
         v-model="before"
-        autocomplete="off"
-        inputmode="decimal"
-      > {{ units }}</label>
-      <label>with the weight <input
+      /> {{ units }}</label>
+      <label>with the weight <TypedNumber
         v-model="after"
-        autocomplete="off"
-        inputmode="decimal"
-      > {{ units }}</label>
-      <label>its width <input
+      /> {{ units }}</label>
+      <label>its width <TypedNumber
         v-model="wide"
-        autocomplete="off"
-        inputmode="decimal"
-      > {{ units }}</label>
-      <label>the weight <input
+      /> {{ units }}</label>
+      <label>the weight <TypedNumber
         v-model="kg"
-        autocomplete="off"
-        inputmode="decimal"
-      > kg</label>
+      /> kg</label>
     </div>
     <p
       v-if="tried && !strip"
@@ -103,12 +92,11 @@ function tellStrip(): void {
     >
       {{ says({ strip }) }}
     </p>
-    <button
-      type="submit"
-      class="plain"
+    <PressButton
+      sends
     >
       Draft the handles by it
-    </button>
+    </PressButton>
   </form>
 </template>
 
@@ -116,5 +104,5 @@ function tellStrip(): void {
 form { display: flex; flex-direction: column; gap: 0.6rem; }
 form + form { margin-top: 1rem; border-top: 1px solid var(--line); padding-top: 0.8rem; }
 .four { display: grid; grid-template-columns: repeat(auto-fit, minmax(12rem, 1fr)); gap: 0.5rem; }
-.four label { display: grid; grid-template-columns: minmax(0, 1fr) auto 2rem; }
+form .four label { display: grid; grid-template-columns: minmax(0, 1fr) 5rem 2rem; }
 </style>

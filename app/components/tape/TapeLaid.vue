@@ -78,13 +78,11 @@ function take(redrafts: boolean): void {
     </label>
     <label>
       It is
-      <input
+      <TypedNumber
         v-model="typed"
-        autocomplete="off"
-        inputmode="decimal"
         data-first
         :aria-invalid="tried && !can"
-      >
+      />
       {{ units }}
       <span
         v-if="planned"
@@ -115,27 +113,26 @@ function take(redrafts: boolean): void {
         :parts="weighed.beside"
       />
     </template>
-    <button
-      type="submit"
-      class="big"
+    <PressButton
+      sends
+      look="main"
     >
       {{ weighed && weighed.same ? 'Write the measure down' : 'Draft the rest by it' }}
-    </button>
-    <button
+    </PressButton>
+    <PressButton
       v-if="!recordLess"
-      type="button"
-      class="big quiet"
+      look="quiet"
       @click="take(false)"
     >
       Write it down, keep the plan
-    </button>
+    </PressButton>
   </form>
 </template>
 
 <style scoped>
 form { display: flex; flex-direction: column; gap: 0.6rem; }
 select {
-  height: 3rem; max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
-  border: 1px solid var(--strong-line); border-radius: 0.5rem;
+  min-width: 0; height: var(--press); max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
+  border: 1px solid var(--strong-line); border-radius: var(--round);
 }
 </style>

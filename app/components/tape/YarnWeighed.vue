@@ -60,13 +60,11 @@ function take(): void {
     </label>
     <label>
       It weighs
-      <input
+      <TypedNumber
         v-model="grams"
-        autocomplete="off"
-        inputmode="decimal"
         aria-label="Grams"
         :aria-invalid="tried && !can"
-      > g
+      /> g
     </label>
     <ScalesReading
       label="Read the scales"
@@ -98,12 +96,11 @@ function take(): void {
       :yarn="yarn"
       :grams="weight!"
     />
-    <button
-      type="submit"
-      class="plain"
+    <PressButton
+      sends
     >
       Write the weight down
-    </button>
+    </PressButton>
   </form>
 </template>
 
@@ -113,7 +110,7 @@ fieldset { border: 0; margin: 0; padding: 0; display: flex; flex-wrap: wrap; gap
 legend { padding: 0; font-weight: 560; }
 fieldset label { min-height: 2.6rem; }
 select {
-  height: 3rem; max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
-  border: 1px solid var(--strong-line); border-radius: 0.5rem;
+  min-width: 0; height: var(--press); max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
+  border: 1px solid var(--strong-line); border-radius: var(--round);
 }
 </style>

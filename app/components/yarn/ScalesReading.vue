@@ -34,14 +34,12 @@ function close(): void {
 </script>
 
 <template>
-  <v-btn
+  <PressButton
     v-if="!open"
-    size="small"
-    variant="outlined"
     @click="look"
   >
     {{ label }}
-  </v-btn>
+  </PressButton>
   <fieldset v-else>
     <legend>{{ name }}</legend>
     <output
@@ -60,29 +58,23 @@ function close(): void {
       > g
     </label>
     <div class="doing">
-      <v-btn
-        size="small"
-        variant="tonal"
-        color="primary"
+      <PressButton
         :disabled="!reading.settled || reading.grams < 0"
         @click="take"
       >
         Take {{ formatGrams(reading.grams, units) }}
-      </v-btn>
-      <v-btn
-        size="small"
-        variant="outlined"
+      </PressButton>
+      <PressButton
         title="What lies on them counts as nothing from now on: a bowl, a tray"
         @click="tare"
       >
         Zero
-      </v-btn>
-      <v-btn
-        size="small"
+      </PressButton>
+      <PressButton
         @click="close"
       >
         Close
-      </v-btn>
+      </PressButton>
     </div>
   </fieldset>
 </template>

@@ -53,29 +53,23 @@ async function photograph(event: Event): Promise<void> {
             :src="`/api/makes/${id}/photo?shown=${shown}`"
             :alt="`${page.name}, as it came out`"
           >
-          <button
-            type="button"
-            class="plain"
+          <PressButton
             @click="picker?.click()"
           >
             {{ page.photo ? 'Another photo' : 'Add a photo' }}
-          </button>
-          <button
+          </PressButton>
+          <PressButton
             v-if="page.photo"
-            type="button"
-            class="plain"
             @click="book.setPhoto(id, undefined)"
           >
             Delete the photo
-          </button>
-          <button
+          </PressButton>
+          <PressButton
             v-if="book.photoBefore?.id === id"
-            type="button"
-            class="plain"
             @click="book.bringPhotoBack()"
           >
             {{ page.photo ? 'Restore the other photo' : 'Restore' }}
-          </button>
+          </PressButton>
           <input
             ref="picker"
             type="file"
@@ -145,10 +139,6 @@ header { display: flex; flex-wrap: wrap; gap: 1rem 1.8rem; align-items: flex-sta
 header p { margin: 0.2rem 0 0.6rem; }
 .photo { display: flex; flex-direction: column; gap: 0.4rem; width: 11rem; position: relative; }
 .photo img { width: 100%; max-height: 14rem; object-fit: cover; border-radius: 6px; border: 1px solid var(--line); }
-.plain {
-  min-height: 2.4rem; padding: 0 0.8rem; border: 1px dashed var(--strong-line); border-radius: 0.4rem; background: none; color: inherit;
-  font: inherit; font-size: 0.92rem; cursor: pointer;
-}
 dl { display: flex; flex-wrap: wrap; gap: 0.3rem 1.6rem; margin: 0 0 0.8rem; }
 dt { font-size: 0.8rem; color: var(--soft-ink); }
 dd { margin: 0; font-family: var(--figures); font-weight: 560; letter-spacing: -0.035em; word-spacing: -0.28em; }

@@ -211,11 +211,10 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
           <span v-if="count"><strong>{{ count.replace(/[()]/g, '') }}</strong> when done</span>
           <span v-if="alike > 0">{{ alike }} more like this{{ make.size === 'round' ? ': television rounds' : '' }}</span>
           <span v-if="note">{{ note }}</span>
-          <span v-if="tapePays"><button
-            type="button"
-            class="link"
+          <span v-if="tapePays"><PressButton
+            look="text"
             @click="open('tape')"
-          >The tape pays now: measure</button></span>
+          >The tape pays now: measure</PressButton></span>
         </p>
       </aside>
 
@@ -243,15 +242,13 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
         role="alert"
       >
         <p><strong>The hook moved on two devices.</strong> Where is it really?</p>
-        <button
+        <PressButton
           v-for="(spot, i) in make.elsewhere"
           :key="i"
-          type="button"
-          class="plain"
           @click="make.moveTo(spot)"
         >
           {{ spotName(spot) }}
-        </button>
+        </PressButton>
       </div>
       <div
         v-else-if="make.resumed || make.state?.paused"
@@ -265,13 +262,11 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
             class="soft"
           >The screen may go dark here: this browser does not let the page keep it lit.</span>
         </p>
-        <button
-          type="button"
-          class="plain"
+        <PressButton
           @click="make.goOn()"
         >
           Go on
-        </button>
+        </PressButton>
       </div>
 
       <HookSheets
@@ -301,16 +296,11 @@ aside :deep(svg) { flex: 1; min-height: 0; }
   max-height: 3.9em; overflow: hidden; color: var(--soft-ink);
 }
 .facts strong { color: var(--ink); }
-.link { border: 0; background: none; color: var(--accent); font: inherit; text-decoration: underline; cursor: pointer; padding: 0; }
 .banner {
   position: absolute; left: 0.6rem; right: 0.6rem; top: 3.4rem; z-index: 5; display: flex; flex-wrap: wrap; align-items: center;
   gap: 0.5rem; padding: 0.5rem 0.8rem; background: var(--paper); border: 2px solid var(--accent); border-radius: 0.7rem;
 }
 .banner p { flex: 1 1 12rem; margin: 0; font-weight: 560; }
-.banner .plain {
-  min-height: 2.8rem; padding: 0 1rem; border: 1px solid var(--strong-line); border-radius: 0.6rem; background: var(--sheet);
-  color: inherit; font: inherit; cursor: pointer;
-}
 .undone {
   position: absolute; z-index: 5; left: 0.6rem; bottom: calc(min(4rem, 15vh) + 1.4rem); margin: 0; padding: 0.4rem 0.8rem;
   border-radius: 0.5rem; background: var(--ink); color: var(--paper); font-weight: 560; pointer-events: none;
