@@ -89,7 +89,13 @@ export default defineNuxtConfig({
       include: [...['tests', 'core', 'cli', 'bench', 'scripts'].map(folder => `../${folder}/**/*.ts`), '../*.config.ts'],
     },
   },
-  postcss: { plugins: { cssnano: false } },
+  postcss: {
+    plugins: {
+      'cssnano': false,
+      '@csstools/postcss-global-data': { files: [join(import.meta.dirname, 'app/assets/windows.css')] },
+      'postcss-custom-media': {},
+    },
+  },
   telemetry: false,
   hooks: {
     // Other screens are fetched when they are gone to, or kept by the service worker: the first one does not wait for them.

@@ -262,7 +262,7 @@ h2 { margin-top: 0.6rem; }
 .row { display: flex; flex-wrap: wrap; gap: 0.5rem; margin: 0.4rem 0 0; }
 .row > :deep(.asked) { flex: 1 1 10.5rem; }
 .back a { color: var(--accent); }
-@media (max-width: 760px) {
+@media (--tablet) {
   ul { grid-template-columns: 1fr 1fr; gap: 0.6rem; }
   .chosen { grid-template-columns: minmax(0, 1fr); gap: 0.6rem; }
   figure { position: sticky; top: 3.25rem; z-index: 2; background: var(--paper); padding-bottom: 0.3rem; }

@@ -133,5 +133,5 @@ const kilos = computed(() => (sound.value.reduce((all, { document }) => all + st
 .finding p { margin: 0; white-space: nowrap; }
 ul { margin: 0; padding: 0; }
 .skein { flex: none; width: 3.4rem; height: 3.4rem; border-radius: 50%; border: 1px solid var(--strong-line); }
-@media (max-width: 640px) { .finding { grid-template-columns: 1fr; } }
+@media (--one-column) { .finding { grid-template-columns: 1fr; } }
 </style>

@@ -140,5 +140,5 @@ button[aria-pressed='true'] { border-color: var(--accent); box-shadow: inset 0 -
 svg { width: 100%; height: 3.4rem; display: block; background: var(--sheet); }
 strong { padding: 0.35rem 0.55rem 0; font-weight: 640; }
 button span { padding: 0.1rem 0.55rem 0.5rem; font-size: 0.82rem; line-height: 1.3; color: var(--soft-ink); }
-@media (max-width: 480px) { ul { grid-template-columns: 1fr 1fr; } button span { display: none; } strong { padding-bottom: 0.45rem; } }
+@media (--phone) { ul { grid-template-columns: 1fr 1fr; } button span { display: none; } strong { padding-bottom: 0.45rem; } }
 </style>

@@ -68,5 +68,5 @@ defineProps<{
   color: var(--soft-ink); font-size: max(14px, min(1rem, 2.6vh, 4.6vw)); line-height: 1.25; display: -webkit-box;
   -webkit-line-clamp: 2; -webkit-box-orient: vertical; overflow: hidden;
 }
-@media (min-width: 900px) and (min-height: 561px) { .where, .coming, .then { font-size: 1.25rem; } }
+@media (--beside) { .where, .coming, .then { font-size: 1.25rem; } }
 </style>

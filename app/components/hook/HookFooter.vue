@@ -103,5 +103,5 @@ footer button { min-height: min(4rem, 15vh); border-radius: 0.9rem; cursor: poin
 .sizes input { position: absolute; inset: 0; opacity: 0; margin: 0; cursor: pointer; }
 .sizes label:has(:focus-visible) { outline: 2px solid var(--accent); }
 .back svg { width: 26px; height: 26px; fill: currentColor; }
-@media (min-width: 900px) and (min-height: 561px) { .sizes label { font-size: 1rem; } }
+@media (--beside) { .sizes label { font-size: 1rem; } }
 </style>

@@ -41,5 +41,5 @@ h1 {
 .part {
   color: var(--soft-ink); font: 400 min(0.95rem, 4.4vw) var(--v-font-body); max-width: 100%; overflow-wrap: anywhere;
 }
-@media (min-width: 900px) and (min-height: 561px) { h1 { font-size: 1.5rem; } .part { font-size: 1.1rem; } }
+@media (--beside) { h1 { font-size: 1.5rem; } .part { font-size: 1.1rem; } }
 </style>

@@ -82,5 +82,5 @@ function rip(): void {
 
 <style scoped>
 .which { display: flex; align-items: center; gap: 0.6rem; flex-wrap: wrap; }
-@media (max-width: 480px) { .which label { width: 100%; } }
+@media (--phone) { .which label { width: 100%; } }
 </style>

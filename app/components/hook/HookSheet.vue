@@ -70,5 +70,5 @@ header { display: flex; align-items: center; justify-content: space-between; gap
 .body :deep(p) { margin: 0.4rem 0; }
 .body :deep(label) { display: flex; align-items: center; gap: 0.5rem; flex-wrap: wrap; }
 .body :deep(.wrong) { color: rgb(var(--v-theme-error)); font-weight: 600; }
-@media (min-width: 700px) { .cover { align-items: center; } .sheet { border-radius: 1rem; } }
+@media (--over-tablet) { .cover { align-items: center; } .sheet { border-radius: 1rem; } }
 </style>

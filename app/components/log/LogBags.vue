@@ -90,7 +90,7 @@ strong { font-family: var(--v-font-heading); font-size: 1.06rem; }
 img, .skeins { width: 56px; height: 40px; border-radius: 4px; object-fit: cover; border: 1px solid var(--line); }
 .skeins { display: flex; overflow: hidden; }
 .skeins span { flex: 1; }
-@media (max-width: 820px) {
+@media (--stacked) {
   a { grid-template-columns: 44px minmax(0, 1fr) auto; }
   img, .skeins { width: 44px; }
   .when, .hook { display: none; }

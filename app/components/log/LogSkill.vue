@@ -110,7 +110,7 @@ const calibration = computed(() => props.taught.calibration.map(({ from, said, i
 
 <style scoped>
 .two { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1.2fr); gap: 1rem 2rem; }
-@media (max-width: 1000px) { .two { grid-template-columns: minmax(0, 1fr); } }
+@media (--narrow-screens) { .two { grid-template-columns: minmax(0, 1fr); } }
 .two > div { min-width: 0; }
 h3 { margin: 0.9rem 0 0.2rem; }
 p { margin: 0.4rem 0; }

@@ -127,7 +127,7 @@ button:disabled { cursor: default; }
 .made, .bag { overflow-wrap: anywhere; }
 .made { color: var(--soft-ink); }
 .late { color: var(--soft-ink); font-style: italic; }
-@media (max-width: 760px) {
+@media (--tablet) {
   thead { display: none; }
   .calendar, tbody, tr, td { display: block; width: auto; height: auto; }
   td.empty { display: none; }

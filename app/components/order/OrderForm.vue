@@ -124,6 +124,6 @@ legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 
 p { margin: 0; color: rgb(var(--v-theme-error)); }
 .since { max-width: 17rem; }
 .buttons { display: flex; gap: 0.5rem; }
-@media (max-width: 900px) { .row { grid-template-columns: 1fr 1fr; } .two { grid-template-columns: minmax(0, 1fr); } }
-@media (max-width: 480px) { .row { grid-template-columns: minmax(0, 1fr); } .form { padding: 0.8rem; } }
+@media (--stacked) { .row { grid-template-columns: 1fr 1fr; } .two { grid-template-columns: minmax(0, 1fr); } }
+@media (--phone) { .row { grid-template-columns: minmax(0, 1fr); } .form { padding: 0.8rem; } }
 </style>

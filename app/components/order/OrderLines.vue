@@ -91,7 +91,7 @@ legend { font-size: 0.84rem; color: var(--soft-ink); padding: 0; margin-bottom: 
 section { display: grid; grid-template-columns: 2.2fr 1fr 1.3fr 1.3fr auto; gap: 0.5rem; width: 100%; align-items: start; }
 .doing { white-space: nowrap; padding-top: 0.2rem; }
 p { margin: 0; font-size: 0.88rem; }
-@media (max-width: 760px) {
+@media (--tablet) {
   section { grid-template-columns: 1fr 1fr; padding-bottom: 0.6rem; border-bottom: 1px solid var(--line); }
   .wide { grid-column: 1 / -1; }
 }

@@ -123,7 +123,7 @@ th:first-child { text-align: left; padding-left: 0; white-space: normal; }
 td { font-family: var(--figures); }
 .range { display: block; font-size: 0.8rem; }
 p { margin: 0.6rem 0 0; }
-@media (max-width: 600px) {
+@media (--one-column) {
   thead { display: none; }
   table, tbody, tr, th, td { display: block; }
   tr { padding: 0.5rem 0; border-bottom: 1px solid var(--line); }

@@ -131,6 +131,6 @@ svg { display: block; width: 100%; }
 text { font: 600 0.75px var(--figures); fill: var(--ink); text-anchor: middle; dominant-baseline: central; }
 .loop { font-weight: 500; fill: var(--soft-ink); }
 figcaption { font-size: 0.86rem; color: var(--soft-ink); margin-top: 0.5rem; }
-@media (max-width: 860px) { .chart { position: static; } }
+@media (--stacked) { .chart { position: static; } }
 @media print { .chart { position: static; break-before: page; } figure { break-inside: avoid; } .floor { max-width: 14cm; } }
 </style>

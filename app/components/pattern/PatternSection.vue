@@ -105,6 +105,6 @@ li:hover, li.lit { background: var(--wash); }
 .how summary { cursor: pointer; color: var(--soft-ink); width: fit-content; }
 .stop { margin-top: 0.5rem; border: 2px solid var(--accent); padding: 0.5rem 0.7rem; }
 em { display: block; color: var(--accent); font-style: normal; font-weight: 600; }
-@media (max-width: 480px) { li { grid-template-columns: 5.2rem 1fr; } .number { white-space: normal; } }
+@media (--phone) { li { grid-template-columns: 5.2rem 1fr; } .number { white-space: normal; } }
 @media print { h2 { break-after: avoid; } em { color: black; } }
 </style>

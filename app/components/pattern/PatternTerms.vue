@@ -20,5 +20,5 @@ dl { margin: 0.6rem 0 0; }
 div { display: grid; grid-template-columns: 7.2rem 1fr; padding: 0.18rem 0; break-inside: avoid; }
 dt { font-weight: 600; }
 dd { margin: 0; }
-@media (max-width: 480px) { div { grid-template-columns: 5.2rem 1fr; } }
+@media (--phone) { div { grid-template-columns: 5.2rem 1fr; } }
 </style>

@@ -41,7 +41,7 @@ li { list-style: none; display: flex; gap: 1.2rem; padding: 1.1rem 0; border-top
 .about { flex: 1; min-width: 0; }
 .about h2 { margin: 0; }
 .about > p, .about > :slotted(p) { margin: 0.2rem 0; }
-@media (max-width: 640px) {
+@media (--one-column) {
   li { flex-wrap: wrap; gap: 0.4rem 1rem; }
   .about { flex: 1 1 12rem; }
   .verbs { flex: 1 0 100%; padding-left: 4rem; }

@@ -34,6 +34,6 @@ const icon = computed(() => (bad.value ? mdiAlertCircleOutline : saving.state ==
   min-width: 5rem; justify-content: flex-end;
 }
 .bad { color: rgb(var(--v-theme-error)); font-weight: 620; }
-@media (max-width: 640px) { .saved { min-width: 0; } .text { display: none; } .bad .text { display: inline; } }
-@media (max-width: 380px) { .saved { margin-right: 0; } .bad .text { display: none; } }
+@media (--one-column) { .saved { min-width: 0; } .text { display: none; } .bad .text { display: inline; } }
+@media (--least) { .saved { margin-right: 0; } .bad .text { display: none; } }
 </style>

@@ -178,24 +178,24 @@ useShortcuts(() => [
 .bar :deep(.way:hover) { color: var(--ink); }
 .bar :deep(.way.router-link-exact-active) { color: var(--ink); font-weight: 620; border-bottom-color: var(--accent); }
 .spring { flex: 1; }
-@media (max-width: 1380px) { .bar :deep(.way) { padding: 0 0.56rem; } .bar .widest-only { display: none; } }
+@media (--under-wide) { .bar :deep(.way) { padding: 0 0.56rem; } .bar .widest-only { display: none; } }
 .bar :deep(.narrow-only) { display: none; }
 /* What has no room is in the menu. */
-@media (max-width: 1270px) {
+@media (--laptop) {
   .bar.on-bag :deep(.narrow-only) { display: inline-grid; }
   .bar.on-bag :deep(.wide-only) { display: none; }
 }
-@media (max-width: 1040px) {
+@media (--narrow-screens) {
   .bar :deep(.narrow-only) { display: inline-grid; }
   .bar :deep(.wide-only) { display: none; }
 }
-@media (max-width: 640px) {
+@media (--one-column) {
   .home span { display: none; }
   .home { margin-right: 0.1rem; }
   .bar :deep(.way) { padding: 0 0.42rem; font-size: 0.92rem; }
   .bar { padding: 0 0.5rem; gap: 0; }
 }
-@media (max-width: 380px) {
+@media (--least) {
   .bar :deep(.roomy), .bar.on-bag .home { display: none; }
   .bar :deep(.way) { padding: 0 0.3rem; }
 }

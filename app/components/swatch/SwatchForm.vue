@@ -127,5 +127,5 @@ function keep(event: Event): void {
 .entry { display: flex; flex-direction: column; gap: 0.9rem; }
 .row { display: flex; flex-wrap: wrap; gap: 0.5rem; }
 .seen p { line-height: 1.45; }
-@media (max-width: 700px) { .form { grid-template-columns: minmax(0, 1fr); } }
+@media (--tablet) { .form { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -150,5 +150,5 @@ input[type='color'] {
 }
 input[type='color']::-webkit-color-swatch-wrapper { padding: 0; }
 input[type='color']::-webkit-color-swatch { border: 0; }
-@media (max-width: 700px) { .form { grid-template-columns: minmax(0, 1fr); } }
+@media (--tablet) { .form { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -142,5 +142,5 @@ header p { margin: 0.2rem 0 0.6rem; }
 dl { display: flex; flex-wrap: wrap; gap: 0.3rem 1.6rem; margin: 0 0 0.8rem; }
 dt { font-size: 0.8rem; color: var(--soft-ink); }
 dd { margin: 0; font-family: var(--figures); font-weight: 560; letter-spacing: -0.035em; word-spacing: -0.28em; }
-@media (max-width: 640px) { .page { padding: 0.8rem 0.9rem 3rem; } .photo { width: 100%; } }
+@media (--one-column) { .page { padding: 0.8rem 0.9rem 3rem; } .photo { width: 100%; } }
 </style>

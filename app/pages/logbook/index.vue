@@ -91,5 +91,5 @@ const finished = computed(() => book.bags.filter(isFinished).sort((a, b) => b.li
 
 <style scoped>
 .book { max-width: 76rem; margin: 0 auto; padding: 1.4rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.6rem; }
-@media (max-width: 640px) { .book { padding: 1rem 0.9rem 3rem; } }
+@media (--one-column) { .book { padding: 1rem 0.9rem 3rem; } }
 </style>

@@ -306,7 +306,7 @@ aside :deep(svg) { flex: 1; min-height: 0; }
   border-radius: 0.5rem; background: var(--ink); color: var(--paper); font-weight: 560; pointer-events: none;
 }
 .undone:empty { display: none; }
-@media (orientation: landscape) and (max-height: 560px), (min-width: 900px) {
+@media (orientation: landscape) and (--low), (--wide) {
   .hook { grid-template: auto minmax(0, 1fr) auto / minmax(0, 1.5fr) minmax(0, 1fr); column-gap: 1rem; }
   .hook.thumb-left { grid-template-columns: minmax(0, 1fr) minmax(0, 1.5fr); }
   .hook > :deep(header) { grid-column: 1 / -1; }
@@ -317,7 +317,7 @@ aside :deep(svg) { flex: 1; min-height: 0; }
   .thumb-left aside, .thumb-left > :deep(footer) { grid-column: 1; }
 .missing { grid-column: 1 / -1; }
 }
-@media (min-width: 900px) and (min-height: 561px) { .hook { padding: 0.8rem 1.6rem 1.4rem; } .facts { font-size: 1.05rem; } }
+@media (--beside) { .hook { padding: 0.8rem 1.6rem 1.4rem; } .facts { font-size: 1.05rem; } }
 </style>
 
 <style>

@@ -313,5 +313,5 @@ section p { margin: 0 0 0.6rem; }
 .helps { margin-top: 0.9rem; }
 .two { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1.4fr); gap: 2rem; }
 .care { margin: 0; padding-left: 1.1rem; font-size: 0.88rem; }
-@media (max-width: 900px) { .two { grid-template-columns: minmax(0, 1fr); } }
+@media (--stacked) { .two { grid-template-columns: minmax(0, 1fr); } }
 </style>

@@ -70,15 +70,15 @@ function nudge(part: string, to: number): void {
 .stage { grid-row: 2; min-width: 0; }
 .side { grid-row: 2; overflow-y: auto; background: var(--sheet); border-left: 1px solid var(--line); scrollbar-width: thin; }
 .foot { grid-row: 3; grid-column: 1 / -1; }
-@media (max-width: 860px) {
+@media (--stacked) {
   .bench { display: flex; flex-direction: column; height: auto; }
   .stage { position: sticky; top: 3.25rem; z-index: 4; height: 17rem; background: var(--paper); border-bottom: 1px solid var(--line); }
   .side { border-left: 0; border-top: 1px solid var(--line); overflow: visible; }
   .foot { position: sticky; bottom: 0; z-index: 5; }
 }
-@media (max-width: 860px) and (max-height: 560px) { .stage { position: static; } .foot { position: static; } }
+@media (--stacked) and (--low) { .stage { position: static; } .foot { position: static; } }
 </style>
 
 <style>
-@media (max-width: 860px) and (min-height: 561px) { html:has(.bench) { scroll-padding: 21rem 0 4.5rem; } }
+@media (--stacked) and (--not-low) { html:has(.bench) { scroll-padding: 21rem 0 4.5rem; } }
 </style>

@@ -145,7 +145,7 @@ function print(): void {
 .tools { display: flex; flex-wrap: wrap; align-items: flex-end; gap: 0.6rem; padding-bottom: 1rem; }
 .spring { flex: 1; }
 .both { display: grid; grid-template-columns: minmax(0, 1.15fr) minmax(0, 1fr); gap: 2.4rem; align-items: start; }
-@media (max-width: 480px) { .spring { flex: 1 1 100%; } }
-@media (max-width: 860px) { .both { grid-template-columns: minmax(0, 1fr); } .sheet { padding: 0.9rem 0.9rem 3rem; } }
+@media (--phone) { .spring { flex: 1 1 100%; } }
+@media (--stacked) { .both { grid-template-columns: minmax(0, 1fr); } .sheet { padding: 0.9rem 0.9rem 3rem; } }
 @media print { .both { display: block; } .sheet { padding: 0; max-width: none; } }
 </style>
