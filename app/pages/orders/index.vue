@@ -19,6 +19,12 @@ onMounted(() => Promise.all([shelf.load(), yarns.load()]))
 const plans = computed(() => (shelf.looked ? shelf.plansWith() : []))
 const closed = computed(() => shelf.sound.filter(({ document }) => document.stands === 'closed'))
 const broken = computed(() => shelf.orders.filter(({ unreadable }) => unreadable))
+const planOf = (id: string) => plans.value.find(plan => plan.id === id)
+/** Open ones in the order in which they are due, then the others. */
+const listed = computed(() => {
+  const open = plans.value.flatMap(({ id }) => shelf.sound.filter(one => one.id === id))
+  return [...open, ...closed.value, ...broken.value]
+})
 const weeks = computed(() => calendarOf(plans.value, shelf.today))
 const buying = computed(() => yarnToBuy(plans.value, yarns.byId))
 const currency = computed(() => plans.value[0]?.order.money.currency ?? '')
@@ -48,65 +54,30 @@ function open(day: string): void {
       No orders. Take one: a dozen pouches for a fair, or a single bag for a friend; it is planned evening by evening at your own pace.
     </p>
     <ul>
-      <li
-        v-for="plan in plans"
-        :key="plan.id"
-      >
-        <div class="about">
-          <h2>
-            <NuxtLink :to="`/orders/${plan.id}`">
-              {{ plan.order.name }}
-            </NuxtLink>
-          </h2>
-          <p>by {{ dayWithYear(plan.order.by) }}<span v-if="plan.order.forWhom">, for {{ plan.order.forWhom }}</span></p>
-          <p>{{ stateWords(plan) }}</p>
-          <p :class="{ behind: plan.behind.length > 0 }">
-            {{ verdictWords(plan) }}
-          </p>
-        </div>
-        <ListVerbs
-          :name="plan.order.name"
-          :file="shelf.fileOf('order', plan.id)"
-          readable
-          @change="router.push(`/orders/${plan.id}`)"
-          @remove="throwAway(plan.id)"
-        />
-      </li>
-      <li
-        v-for="kept in [...closed, ...broken]"
+      <RecordItem
+        v-for="kept in listed"
         :key="kept.id"
-        class="soft"
+        :record="kept"
+        what="order"
+        path="orders"
+        :to="`/orders/${kept.id}`"
+        @change="router.push(`/orders/${kept.id}`)"
+        @remove="throwAway(kept.id)"
       >
-        <div class="about">
-          <h2>
-            <NuxtLink
-              v-if="!kept.unreadable"
-              :to="`/orders/${kept.id}`"
-            >
-              {{ kept.document.name }}
-            </NuxtLink>
-            <template v-else>
-              {{ kept.document.name }}
-            </template>
-          </h2>
-          <p
-            v-if="kept.unreadable"
-            role="alert"
-          >
-            This order cannot be read; save it to a file as it is, or delete it. {{ kept.unreadable.join('; ') }}
+        <template v-if="planOf(kept.id)">
+          <p>by {{ dayWithYear(kept.document.by) }}<span v-if="kept.document.forWhom">, for {{ kept.document.forWhom }}</span></p>
+          <p>{{ stateWords(planOf(kept.id)!) }}</p>
+          <p :class="{ behind: planOf(kept.id)!.behind.length > 0 }">
+            {{ verdictWords(planOf(kept.id)!) }}
           </p>
-          <p v-else>
-            Closed.
-          </p>
-        </div>
-        <ListVerbs
-          :name="kept.document.name"
-          :file="`/api/orders/${kept.id}/export`"
-          :readable="!kept.unreadable"
-          @change="router.push(`/orders/${kept.id}`)"
-          @remove="throwAway(kept.id)"
-        />
-      </li>
+        </template>
+        <p
+          v-else
+          class="soft"
+        >
+          Closed.
+        </p>
+      </RecordItem>
     </ul>
     <section
       v-if="plans.length > 0"
@@ -177,11 +148,6 @@ function open(day: string): void {
 <style scoped>
 .orders { max-width: 66rem; margin: 0 auto; padding: 1.8rem 1.4rem 4rem; display: flex; flex-direction: column; gap: 1.4rem; }
 ul { list-style: none; margin: 0; padding: 0; }
-.orders > ul > li { display: flex; gap: 1.2rem; padding: 0.9rem 0; border-top: 1px solid var(--line); align-items: flex-start; }
-.about { flex: 1; min-width: 0; }
-.about p { margin: 0.15rem 0 0; }
-.about a { color: inherit; text-underline-offset: 3px; text-decoration-color: var(--strong-line); }
-.about a:hover { color: var(--accent); }
 .behind { color: rgb(var(--v-theme-error)); font-weight: 560; }
 .files { display: flex; flex-wrap: wrap; gap: 0.5rem; margin-top: 0.8rem; }
 </style>
