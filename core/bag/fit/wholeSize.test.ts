@@ -30,6 +30,17 @@ describe('a bag as tall as asked in all', () => {
     expect(after.parts.map(({ rounds: { length } }) => length)).toEqual([1, 0, 55, 4])
   })
 
+  it('gives by the plain wall under a net that is taller, and by the net where the plain band is just a rim', () => {
+    const net: WallSpec = {
+      kind: 'loops', skip: 1, first: 5, hold: { pin: { chains: 5 } }, size: { want: { heightCm: 24 } }, ends: 'closed',
+      finish: { inLoop: 2, inStitch: 0 }, colour: 'main',
+    }
+    const heights = draft(bag(plain(12), net)).parts.slice(2).map(({ size }) => size.height.cm)
+    expect(heights[0]! / heights[1]!).toBeLessThan(1)
+    expect(giving(draft(bag(plain(12), net)))!.id).toBe('part-1')
+    expect(giving(draft(bag(plain(4), net)))!.id).toBe('part-2')
+  })
+
   it('counts half the floor in where the bag lies flat, and not where it stands', () => {
     const disc = { ...bag(plain(14)), base: newDesign('x').base }
     const lying = sized(disc, asTall(disc, 24, 'flat'))

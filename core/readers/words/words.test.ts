@@ -20,6 +20,16 @@ const pouch = {
 } satisfies Design
 const wordsOf = (design: Design, terms: 'us' | 'uk' = 'us') => roundLines(draft(design), terms).map(({ words }) => words)
 
+describe('the head of a pattern', () => {
+  const sizesOf = (design: Design) => patternOf(draft(design), 'us').facts.map(({ name }) => name)
+    .filter(name => ['Floor', 'Standing', 'Lying flat'].includes(name))
+
+  it('tells of a bag its floor, standing and lying flat; of a floor alone nothing but the floor', () => {
+    expect(sizesOf(pouch)).toEqual(['Floor', 'Standing', 'Lying flat'])
+    expect(sizesOf({ ...pouch, turnUp: 'plain', wall: [] })).toEqual(['Floor'])
+  })
+})
+
 describe('round 5 of the school of 8', () => {
   it('reads as makers write it', () => {
     const line = roundLines(draft(pouch), 'us')[4]!
