@@ -118,10 +118,12 @@ function keep(event: Event): void {
         :fields="pick('balls')"
         :asking="asking"
       />
-      <ScalesReading
-        label="Weigh a ball"
-        @take="addBall"
-      />
+      <div>
+        <ScalesReading
+          label="Weigh a ball"
+          @take="addBall"
+        />
+      </div>
       <AskedFields
         :fields="KNOWN"
         :asking="asking"
@@ -136,6 +138,7 @@ function keep(event: Event): void {
 <style scoped>
 .form {
   display: grid; grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr); gap: 1.6rem; align-items: start;
+  --round: 4px;
   padding: 1.2rem; background: var(--sheet); border: 1px solid var(--line); border-radius: 6px;
 }
 .entry { display: flex; flex-direction: column; gap: 0.9rem; min-width: 0; }
