@@ -92,7 +92,7 @@ export default defineNuxtConfig({
   postcss: {
     plugins: {
       'cssnano': false,
-      '@csstools/postcss-global-data': { files: [join(import.meta.dirname, 'app/assets/windows.css')] },
+      '@csstools/postcss-global-data': { files: [join(import.meta.dirname, 'app/assets/breakpoints.css')] },
       'postcss-custom-media': {},
     },
   },

@@ -40,7 +40,7 @@ const chosen = Array.from({ length: lines }, () => places[Math.floor(random() * 
 
 const results = await new Stryker({
   mutate: [...new Set(chosen)], mutator: { excludedMutations: ['StringLiteral'] }, testRunner: 'vitest',
-  vitest: { configFile: 'vitest.core.config.ts', related: false }, coverageAnalysis: 'perTest', ignoreStatic: true, concurrency: 2,
+  vitest: { configFile: 'vitest.mutate.config.ts', related: false }, coverageAnalysis: 'perTest', ignoreStatic: true, concurrency: 2,
   timeoutMS: 20_000, dryRunTimeoutMinutes: 30, reporters: ['clear-text', 'progress-append-only'],
   clearTextReporter: { allowColor: false, logTests: false, reportTests: false }, tempDirName: '.stryker-tmp', cleanTempDir: 'always',
   disableTypeChecks: false, ignorePatterns: ['.output', 'data', 'test-results', 'public'],

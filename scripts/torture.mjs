@@ -4,8 +4,8 @@ import { spawnSync } from 'node:child_process'
  * `npm run torture`: the stranger and the rules of wording on 2,000 random bags (or as many as are asked for), in all four manners; 50,000
  * documents of every kind in any order; every miscount of every round, and makers who slip; a program ended at 2,100 of its calls to the
  * disk, and the search for the worst legal document; and, which needs a build, 100,000 bad inputs, 500 kills amid saves, and a thousand
- * taps at the hook while the server is killed, the page reloaded and a second device without a network, and forty pages ended amid an
- * edit. `npm run torture -- 2000 siege` begins at the siege.
+ * taps at the hook while the server is killed, the page reloaded and a second device without a network; forty browser tabs that crash amid
+ * an edit. `npm run torture -- 2000 siege` begins at the siege.
  */
 function torment(command, args, environment) {
   const { status } = spawnSync(command, args, { stdio: 'inherit', env: { ...process.env, ...environment } })

@@ -8,6 +8,9 @@ import { OwnServer } from './ownServer'
  * No edit is lost in the page: whatever ends it, whoever else saves, whatever the server says.
  */
 
+/** Number of tabs that crash; `npm run torture` sets more. */
+const CRASHES = Number(process.env.PAGE_CRASHES ?? 4)
+
 interface Kept {
   readonly revision: number
   readonly document: { readonly name: string, readonly base: Sized, readonly wall: readonly Sized[] }
@@ -25,9 +28,6 @@ async function across(page: Page, cm: string): Promise<void> {
   await page.locator('nav.labels').getByRole('button', { name: /^Base/ }).click()
   await page.getByRole('textbox', { name: 'Across the floor' }).fill(cm)
 }
-
-/** So many pages end; `npm run torture` ends more. */
-const CRASHES = Number(process.env.PAGE_CRASHES ?? 4)
 
 /** No save gets through from here on. */
 async function cutOff(page: Page): Promise<void> {

@@ -30,12 +30,16 @@ for (const names of BAGS) {
       await page.setViewportSize({ width: 1280, height: 800 })
       await page.goto(`/bags/${bag}`)
       await expect(page.locator('.tally')).toBeVisible()
+      const headings = new Set<string>()
       for (const part of [undefined, 'base', 'turnUp', ...document.wall.map(({ id }) => id)]) {
         await goWithin(page, `/bags/${bag}${part ? `?part=${part}` : ''}`)
         await page.locator('.panel details:not([open]) > summary').evaluateAll(all => all.forEach(one => (one as HTMLElement).click()))
+        headings.add(await page.locator('.panel h2').first().innerText())
         // Parts are laid out alike: the widest and the narrowest window are enough for each, all four for the bag.
         await looksRight(page, `${name}, ${part ?? 'the bag'}`, part ? [[320, 640], [1280, 800]] : undefined)
       }
+      // The bag, its base and every part of its wall were shown, each under its name.
+      expect(headings.size).toBeGreaterThanOrEqual(2 + document.wall.length)
     }
   })
 }

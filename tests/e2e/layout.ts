@@ -33,6 +33,14 @@ async function slits(page: Page): Promise<string[]> {
   }, [CURSOR_PX, LEAST_PX] as const)
 }
 
+/** Buttons and fields whose padding comes on top of their height, by their labels: they outgrow what they stand in. */
+async function contentBoxes(page: Page): Promise<string[]> {
+  return page.locator('button:visible, input:visible, select:visible, textarea:visible').evaluateAll(all => all.flatMap((one) => {
+    const name = one.getAttribute('aria-label') ?? one.textContent?.trim().slice(0, 40)
+    return getComputedStyle(one).boxSizing === 'content-box' ? [`${one.tagName.toLowerCase()} "${name}": sized without its padding`] : []
+  }))
+}
+
 /** Places of fields that are taller than what stands in them, by their labels. */
 async function gaps(page: Page): Promise<string[]> {
   return page.locator('.asked:visible').evaluateAll((places, most) => places.flatMap((place) => {
@@ -157,7 +165,8 @@ export async function looksRight(page: Page, where: string, sizes: readonly (rea
     // Laid out anew, and painted; what comes and goes has come.
     await page.evaluate(() => new Promise(done => requestAnimationFrame(() => requestAnimationFrame(done))))
     await page.waitForFunction(() => document.getAnimations().every(({ playState }) => playState !== 'running'))
-    const found = [...await slits(page), ...await gaps(page), ...await cutTexts(page), ...await overlaps(page), ...await covered(page)]
+    const found: string[] = []
+    for (const look of [slits, contentBoxes, gaps, cutTexts, overlaps, covered]) found.push(...await look(page))
     expect.soft(found, `${where} at ${width} by ${height}`).toEqual([])
   }
 }

@@ -133,7 +133,7 @@ test('a bag that is finished fills its order; an order is closed, thrown away an
   await withoutQuestions(page)
   const bag = await freshBag(request, 'Quick pouch', tube)
   const order = {
-    fairHollow: 'order', version: 1, name: 'Two for a friend', from: day(0), by: day(12),
+    fairHollow: 'order', version: 1, name: 'Two for a friend', from: day(0), by: day(12), note: 'Blue for her, green for him.',
     // The day before: here it may be tomorrow already.
     taken: new Date(Date.now() - 86_400_000).toISOString().slice(0, 10),
     bags: [{ bag, name: 'Quick pouch', count: 2 }], week: { mon: 60, tue: 60 },
@@ -154,6 +154,11 @@ test('a bag that is finished fills its order; an order is closed, thrown away an
   await page.getByRole('button', { name: 'Close it' }).click()
   await expect(page.getByText('This order is closed')).toBeVisible()
   await page.getByRole('link', { name: 'Orders' }).last().click()
+  const listed = page.getByRole('listitem').filter({ hasText: 'Two for a friend' })
+  await expect(listed).toContainText('Closed.')
+  await expect(listed).toContainText('Blue for her, green for him.')
+  expect((await (await request.get((await listed.getByRole('link', { name: 'Download' }).getAttribute('href'))!)).json() as object))
+    .toMatchObject({ fairHollow: 'order', name: 'Two for a friend', stands: 'closed' })
   await page.getByRole('button', { name: 'Delete Two for a friend' }).click()
   await page.getByRole('button', { name: 'Restore' }).click()
   await expect(page.getByRole('link', { name: 'Two for a friend', exact: true })).toBeVisible()

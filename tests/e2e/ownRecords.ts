@@ -5,7 +5,7 @@ import { join } from 'node:path'
 import { expect, test } from './program'
 import { Besieged } from '../siege/server'
 
-/** A program with records of its own in a folder that is there for one test. */
+/** Gives each test a server with its own records, in a folder that is deleted afterwards. */
 export class OwnRecords {
   folder = ''
   server!: Besieged
@@ -21,17 +21,17 @@ export class OwnRecords {
     })
   }
 
-  /** The file of the records. */
+  /** The database file. */
   get path(): string {
     return join(this.folder, 'records.sqlite')
   }
 
-  /** Stands ready to be started, told so much. */
+  /** Makes a server with these environment variables; a test starts it. */
   serve(how: Readonly<Record<string, string>>): void {
     this.server = new Besieged(this.port, this.path, how)
   }
 
-  /** Stands ready on a disk that is another than the machine's. */
+  /** Makes a server on a simulated disk (crash.c): slow, or failing. */
   serveOnDisk(how: Readonly<Record<string, string>>): void {
     const preload = join(this.folder, 'disk.so')
     const compiled = spawnSync('cc', ['-shared', '-fPIC', '-O1', '-o', preload, 'tests/siege/crash/crash.c', '-ldl']).status === 0

@@ -10,7 +10,7 @@ import { Besieged } from '../siege/server'
 import { OwnRecords } from './ownRecords'
 
 /*
- * What happens to the records as a whole while everybody goes on: nothing that was acknowledged is lost.
+ * Restoring, replacing and exporting records while the server runs: no acknowledged save is lost.
  */
 
 const PORT = 3185
@@ -18,7 +18,7 @@ const own = new OwnRecords(PORT)
 /** The worst documents that a search found. */
 const WORST = 'tests/siege/worst'
 
-/** Runs a command of the program; what it said and how it ended. */
+/** Runs a command-line script on the records; returns its output and exit code. */
 function command(file: string, ...args: string[]): Promise<{ readonly said: string, readonly code: number | null }> {
   const child = spawn('npx', ['tsx', '--tsconfig', 'cli/tsconfig.json', file, ...args], {
     env: { ...process.env, FAIR_HOLLOW_DB: own.path },

@@ -4,7 +4,7 @@ import { newDesign } from '../../core/bag/design/starter'
 import { OwnRecords } from './ownRecords'
 
 /*
- * While one asks for much, or the disk is slow, nobody else waits. What is measured here needs the machine to itself.
+ * Large requests and a slow disk keep nobody else waiting. These tests measure time, so they run alone.
  */
 
 const own = new OwnRecords(3187)

@@ -126,12 +126,12 @@ describe('exports that nobody imports', () => {
 
 describe('styles', () => {
   it('change with the window at sizes that have a name, and every name is used', () => {
-    const texts = [...textsIn(['app']), ...[['main.css', readFileSync(`${root}app/assets/main.css`, 'utf8')] as const]]
+    const texts = [...textsIn(['app']), ['main.css', readFileSync(`${root}app/assets/main.css`, 'utf8')] as const]
     const asked = texts.flatMap(([file, text]) => [...text.matchAll(/@media ([^{]*)/g)].map(([, of]) => ({ file, of: of! })))
     expect(asked.length).toBeGreaterThan(50)
     expect(asked.filter(({ of }) => /\dpx|rem/.test(of))).toEqual([])
     const used = new Set(asked.flatMap(({ of }) => of.match(/--[\w-]+/g) ?? []))
-    const named = [...readFileSync(`${root}app/assets/windows.css`, 'utf8').matchAll(/@custom-media (--[\w-]+)/g)].map(([, name]) => name)
+    const named = [...readFileSync(`${root}app/assets/breakpoints.css`, 'utf8').matchAll(/@custom-media (--[\w-]+)/g)].map(([, name]) => name)
     expect([...used].sort()).toEqual(named.sort())
   })
 })

@@ -83,7 +83,7 @@ function forget(): void {
 
 <style scoped>
 .measured {
-  --press: 2.4rem; --press-text: 0.95rem; --press-width: fit-content;
+  --control-height: 2.4rem; --control-text: 0.95rem; --control-width: fit-content;
   border: 1px solid var(--line); border-radius: 6px; padding: 0.5rem 0.8rem;
 }
 summary { cursor: pointer; font-size: 0.92rem; color: var(--soft-ink); }

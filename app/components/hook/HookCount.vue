@@ -58,30 +58,30 @@ const NAMES: Record<WayOn['way'], string> = {
     <p class="soft">
       {{ told(asked.why) }}
     </p>
-    <PressButton
-      look="main"
+    <TouchButton
+      variant="primary"
       data-first
       @click="asPlanned"
     >
       As planned: {{ asked.planned }}
-    </PressButton>
+    </TouchButton>
     <form
       class="other"
       @submit.prevent="tell"
     >
       <label>
         I have
-        <TypedNumber
+        <NumberInput
           v-model="typed"
           whole
           :aria-invalid="tried && found === undefined"
         />
       </label>
-      <PressButton
-        sends
+      <TouchButton
+        submit
       >
         What does it mean?
-      </PressButton>
+      </TouchButton>
     </form>
     <p
       v-if="tried && found === undefined"
@@ -109,12 +109,12 @@ const NAMES: Record<WayOn['way'], string> = {
         v-for="way in diagnosis.ways"
         :key="way.way"
       >
-        <PressButton
-          look="quiet"
+        <TouchButton
+          variant="secondary"
           @click="choose(way)"
         >
           {{ NAMES[way.way] }}
-        </PressButton>
+        </TouchButton>
         <strong
           v-if="way.recommended && diagnosis.ways.length > 1"
           class="best"
@@ -128,11 +128,11 @@ const NAMES: Record<WayOn['way'], string> = {
         </p>
       </li>
     </ul>
-    <PressButton
+    <TouchButton
       @click="seen = undefined"
     >
       Count again
-    </PressButton>
+    </TouchButton>
   </template>
 </template>
 

@@ -8,25 +8,28 @@ const emit = defineEmits<{ looks: [], more: [] }>()
 
 <template>
   <header>
-    <PressButton
+    <IconButton
+      size="default"
       to="/"
       :icon="mdiArrowLeft"
-      aria-label="All bags"
+      name="All bags"
     />
     <h1 v-if="name">
       <span class="round">{{ title }}</span>
       <span class="part">{{ part }}</span>
     </h1>
     <PostMark />
-    <PressButton
+    <IconButton
+      size="default"
       :icon="mdiEyeOutline"
-      aria-label="Is it meant to look like this?"
+      name="Is it meant to look like this?"
       :disabled="!compares"
       @click="emit('looks')"
     />
-    <PressButton
+    <IconButton
+      size="default"
       :icon="mdiDotsHorizontal"
-      aria-label="More"
+      name="More"
       @click="emit('more')"
     />
   </header>

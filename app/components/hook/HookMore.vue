@@ -75,44 +75,44 @@ const DOINGS = [
       v-for="doing in DOINGS"
       :key="doing.sheet"
     >
-      <PressButton
-        look="row"
+      <TouchButton
+        variant="row"
         @click="emit('open', doing.sheet)"
       >
         {{ doing.name }}
-      </PressButton>
+      </TouchButton>
     </li>
     <li v-if="make.state?.bag">
-      <PressButton
-        look="row"
+      <TouchButton
+        variant="row"
         @click="takeOverPlan"
       >
         Take over what I changed on the bench
-      </PressButton>
+      </TouchButton>
     </li>
     <li>
-      <PressButton
-        look="row"
+      <TouchButton
+        variant="row"
         @click="pause"
       >
         Put it down for now
-      </PressButton>
+      </TouchButton>
     </li>
     <li>
-      <PressButton
-        look="row"
+      <TouchButton
+        variant="row"
         :to="`/logbook/${make.id}`"
       >
         Its page in the logbook
-      </PressButton>
+      </TouchButton>
     </li>
     <li>
-      <PressButton
-        look="row"
+      <TouchButton
+        variant="row"
         @click="download"
       >
         Download the log (.make.json)
-      </PressButton>
+      </TouchButton>
     </li>
   </ul>
   <p role="status">

@@ -42,12 +42,12 @@ function legName(leg: string): string {
     >
       Write something first.
     </p>
-    <PressButton
-      sends
-      look="main"
+    <TouchButton
+      submit
+      variant="primary"
     >
       Keep the note
-    </PressButton>
+    </TouchButton>
   </form>
   <ul v-if="make.state?.notes.length">
     <li
@@ -55,12 +55,12 @@ function legName(leg: string): string {
       :key="note.id"
     >
       <strong v-if="note.where">{{ legName(note.where.leg) }}{{ note.marker ? ', marker' : '' }}: </strong>{{ note.text }}
-      <PressButton
+      <TouchButton
         :aria-label="`Delete: ${note.text}`"
         @click="make.takeBack(note.id)"
       >
         Delete
-      </PressButton>
+      </TouchButton>
     </li>
   </ul>
 </template>

@@ -36,24 +36,24 @@ function rip(): void {
 <template>
   <div class="which">
     <label for="rip-to">Back to the end of round</label>
-    <PressButton
+    <TouchButton
       aria-label="One round further back"
       @click="step(-1)"
     >
       −
-    </PressButton>
-    <TypedNumber
+    </TouchButton>
+    <NumberInput
       id="rip-to"
       v-model="typed"
       whole
       data-first
     />
-    <PressButton
+    <TouchButton
       aria-label="One round less"
       @click="step(1)"
     >
       +
-    </PressButton>
+    </TouchButton>
   </div>
   <template v-if="lost">
     <p>
@@ -64,12 +64,12 @@ function rip(): void {
     <p class="soft">
       Take the hook out, pull slowly, and catch the last loop of round {{ round }} with the hook. You can take this back.
     </p>
-    <PressButton
-      look="main"
+    <TouchButton
+      variant="primary"
       @click="rip"
     >
       {{ round === 0 ? 'I ripped back to the start' : `I ripped back to ${make.nameOfRound(round ?? 0)}` }}
-    </PressButton>
+    </TouchButton>
   </template>
   <p
     v-else

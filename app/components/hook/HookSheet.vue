@@ -43,9 +43,10 @@ onBeforeUnmount(() => before?.focus?.())
     >
       <header>
         <h2>{{ title }}</h2>
-        <PressButton
+        <IconButton
+          size="default"
           :icon="mdiClose"
-          :aria-label="closing ?? 'Close'"
+          :name="closing ?? 'Close'"
           @click="emit('close')"
         />
       </header>
@@ -66,7 +67,7 @@ onBeforeUnmount(() => before?.focus?.())
   border-radius: 1rem 1rem 0 0; border-top: 4px solid var(--accent); padding: 0.9rem 1.1rem 1.3rem;
 }
 header { display: flex; align-items: center; justify-content: space-between; gap: 1rem; margin-bottom: 0.5rem; }
-.body { --press: 3rem; font-size: 1.05rem; line-height: 1.42; }
+.body { --control-height: 3rem; font-size: 1.05rem; line-height: 1.42; }
 .body :deep(p) { margin: 0.4rem 0; }
 .body :deep(label) { display: flex; align-items: center; gap: 0.5rem; flex-wrap: wrap; }
 .body :deep(.wrong) { color: rgb(var(--v-theme-error)); font-weight: 600; }

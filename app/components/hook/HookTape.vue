@@ -89,14 +89,14 @@ function weighed(weight: Weight): void {
     aria-label="What to tell"
     class="tools"
   >
-    <PressButton
+    <TouchButton
       v-for="one in TOOLS"
       :key="one.id"
       :aria-pressed="tool === one.id"
       @click="tool = one.id"
     >
       {{ one.name }}
-    </PressButton>
+    </TouchButton>
   </div>
   <template v-if="tool === 'tape'">
     <p v-if="asked">
@@ -121,14 +121,14 @@ function weighed(weight: Weight): void {
       class="lies"
     >
       <span>Patted flat, the floor lies</span>
-      <PressButton
+      <TouchButton
         v-for="[one, name] in LIES"
         :key="one"
         :aria-pressed="looked === one"
         @click="make.tell({ do: 'looked', round, lies: one })"
       >
         {{ name }}
-      </PressButton>
+      </TouchButton>
     </div>
   </template>
   <YarnWeighed

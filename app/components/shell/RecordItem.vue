@@ -6,7 +6,7 @@ defineProps<{
   record: KeptRecord<{ readonly name: string, readonly note: string }>
   what: 'swatch' | 'yarn' | 'order'
   path: 'swatches' | 'yarns' | 'orders'
-  /** Its own page, if it has one. */
+  /** The page of the document, if it has one. */
   to?: string
 }>()
 const emit = defineEmits<{ change: [], remove: [] }>()

@@ -35,5 +35,5 @@ const icon = computed(() => (bad.value ? mdiAlertCircleOutline : saving.state ==
 }
 .bad { color: rgb(var(--v-theme-error)); font-weight: 620; }
 @media (--one-column) { .saved { min-width: 0; } .text { display: none; } .bad .text { display: inline; } }
-@media (--least) { .saved { margin-right: 0; } .bad .text { display: none; } }
+@media (--smallest) { .saved { margin-right: 0; } .bad .text { display: none; } }
 </style>

@@ -195,7 +195,7 @@ useShortcuts(() => [
   .bar :deep(.way) { padding: 0 0.42rem; font-size: 0.92rem; }
   .bar { padding: 0 0.5rem; gap: 0; }
 }
-@media (--least) {
+@media (--smallest) {
   .bar :deep(.roomy), .bar.on-bag .home { display: none; }
   .bar :deep(.way) { padding: 0 0.3rem; }
 }

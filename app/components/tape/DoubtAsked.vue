@@ -16,17 +16,17 @@ const emit = defineEmits<{ instead: [], sure: [] }>()
     class="doubt"
   >
     <p>{{ what }}</p>
-    <PressButton
+    <TouchButton
       v-if="instead"
       @click="emit('instead')"
     >
       {{ instead }}
-    </PressButton>
-    <PressButton
+    </TouchButton>
+    <TouchButton
       @click="emit('sure')"
     >
       It is so: {{ typed }}
-    </PressButton>
+    </TouchButton>
   </div>
 </template>
 

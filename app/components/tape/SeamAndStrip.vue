@@ -37,7 +37,7 @@ function tellStrip(): void {
   >
     <label>
       How far the seam wandered in ten rounds:
-      <TypedNumber
+      <NumberInput
         v-model="lean"
       /> stitches
     </label>
@@ -57,25 +57,25 @@ function tellStrip(): void {
     >
       {{ says({ leanPerTen: perTen! }) }}
     </p>
-    <PressButton
-      sends
+    <TouchButton
+      submit
     >
       Draft the rest by it
-    </PressButton>
+    </TouchButton>
   </form>
   <form @submit.prevent="tellStrip">
     <p>A strip hung up, low over the floor:</p>
     <div class="four">
-      <label>before <TypedNumber
+      <label>before <NumberInput
         v-model="before"
       /> {{ units }}</label>
-      <label>with the weight <TypedNumber
+      <label>with the weight <NumberInput
         v-model="after"
       /> {{ units }}</label>
-      <label>its width <TypedNumber
+      <label>its width <NumberInput
         v-model="wide"
       /> {{ units }}</label>
-      <label>the weight <TypedNumber
+      <label>the weight <NumberInput
         v-model="kg"
       /> kg</label>
     </div>
@@ -92,11 +92,11 @@ function tellStrip(): void {
     >
       {{ says({ strip }) }}
     </p>
-    <PressButton
-      sends
+    <TouchButton
+      submit
     >
       Draft the handles by it
-    </PressButton>
+    </TouchButton>
   </form>
 </template>
 

@@ -78,7 +78,7 @@ function take(redrafts: boolean): void {
     </label>
     <label>
       It is
-      <TypedNumber
+      <NumberInput
         v-model="typed"
         data-first
         :aria-invalid="tried && !can"
@@ -113,26 +113,26 @@ function take(redrafts: boolean): void {
         :parts="weighed.beside"
       />
     </template>
-    <PressButton
-      sends
-      look="main"
+    <TouchButton
+      submit
+      variant="primary"
     >
       {{ weighed && weighed.same ? 'Write the measure down' : 'Draft the rest by it' }}
-    </PressButton>
-    <PressButton
+    </TouchButton>
+    <TouchButton
       v-if="!recordLess"
-      look="quiet"
+      variant="secondary"
       @click="take(false)"
     >
       Write it down, keep the plan
-    </PressButton>
+    </TouchButton>
   </form>
 </template>
 
 <style scoped>
 form { display: flex; flex-direction: column; gap: 0.6rem; }
 select {
-  min-width: 0; height: var(--press); max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
-  border: 1px solid var(--strong-line); border-radius: var(--round);
+  height: var(--control-height); max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
+  border: 1px solid var(--strong-line); border-radius: var(--control-radius);
 }
 </style>

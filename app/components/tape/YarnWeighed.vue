@@ -60,7 +60,7 @@ function take(): void {
     </label>
     <label>
       It weighs
-      <TypedNumber
+      <NumberInput
         v-model="grams"
         aria-label="Grams"
         :aria-invalid="tried && !can"
@@ -96,11 +96,11 @@ function take(): void {
       :yarn="yarn"
       :grams="weight!"
     />
-    <PressButton
-      sends
+    <TouchButton
+      submit
     >
       Write the weight down
-    </PressButton>
+    </TouchButton>
   </form>
 </template>
 
@@ -110,7 +110,7 @@ fieldset { border: 0; margin: 0; padding: 0; display: flex; flex-wrap: wrap; gap
 legend { padding: 0; font-weight: 560; }
 fieldset label { min-height: 2.6rem; }
 select {
-  min-width: 0; height: var(--press); max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
-  border: 1px solid var(--strong-line); border-radius: var(--round);
+  height: var(--control-height); max-width: 100%; padding: 0 0.6rem; font: inherit; color: inherit; background: var(--paper);
+  border: 1px solid var(--strong-line); border-radius: var(--control-radius);
 }
 </style>

@@ -34,12 +34,12 @@ function close(): void {
 </script>
 
 <template>
-  <PressButton
+  <TouchButton
     v-if="!open"
     @click="look"
   >
     {{ label }}
-  </PressButton>
+  </TouchButton>
   <fieldset v-else>
     <legend>{{ name }}</legend>
     <output
@@ -58,23 +58,23 @@ function close(): void {
       > g
     </label>
     <div class="doing">
-      <PressButton
+      <TouchButton
         :disabled="!reading.settled || reading.grams < 0"
         @click="take"
       >
         Take {{ formatGrams(reading.grams, units) }}
-      </PressButton>
-      <PressButton
+      </TouchButton>
+      <TouchButton
         title="What lies on them counts as nothing from now on: a bowl, a tray"
         @click="tare"
       >
         Zero
-      </PressButton>
-      <PressButton
+      </TouchButton>
+      <TouchButton
         @click="close"
       >
         Close
-      </PressButton>
+      </TouchButton>
     </div>
   </fieldset>
 </template>

@@ -138,7 +138,7 @@ function keep(event: Event): void {
 <style scoped>
 .form {
   display: grid; grid-template-columns: minmax(0, 1.1fr) minmax(0, 1fr); gap: 1.6rem; align-items: start;
-  --round: 4px;
+  --control-radius: 4px;
   padding: 1.2rem; background: var(--sheet); border: 1px solid var(--line); border-radius: 6px;
 }
 .entry { display: flex; flex-direction: column; gap: 0.9rem; min-width: 0; }

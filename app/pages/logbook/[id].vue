@@ -53,23 +53,23 @@ async function photograph(event: Event): Promise<void> {
             :src="`/api/makes/${id}/photo?shown=${shown}`"
             :alt="`${page.name}, as it came out`"
           >
-          <PressButton
+          <TouchButton
             @click="picker?.click()"
           >
             {{ page.photo ? 'Another photo' : 'Add a photo' }}
-          </PressButton>
-          <PressButton
+          </TouchButton>
+          <TouchButton
             v-if="page.photo"
             @click="book.setPhoto(id, undefined)"
           >
             Delete the photo
-          </PressButton>
-          <PressButton
+          </TouchButton>
+          <TouchButton
             v-if="book.photoBefore?.id === id"
             @click="book.bringPhotoBack()"
           >
             {{ page.photo ? 'Restore the other photo' : 'Restore' }}
-          </PressButton>
+          </TouchButton>
           <input
             ref="picker"
             type="file"

@@ -211,10 +211,10 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
           <span v-if="count"><strong>{{ count.replace(/[()]/g, '') }}</strong> when done</span>
           <span v-if="alike > 0">{{ alike }} more like this{{ make.size === 'round' ? ': television rounds' : '' }}</span>
           <span v-if="note">{{ note }}</span>
-          <span v-if="tapePays"><PressButton
-            look="text"
+          <span v-if="tapePays"><TouchButton
+            variant="link"
             @click="open('tape')"
-          >The tape pays now: measure</PressButton></span>
+          >The tape pays now: measure</TouchButton></span>
         </p>
       </aside>
 
@@ -242,13 +242,13 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
         role="alert"
       >
         <p><strong>The hook moved on two devices.</strong> Where is it really?</p>
-        <PressButton
+        <TouchButton
           v-for="(spot, i) in make.elsewhere"
           :key="i"
           @click="make.moveTo(spot)"
         >
           {{ spotName(spot) }}
-        </PressButton>
+        </TouchButton>
       </div>
       <div
         v-else-if="make.resumed || make.state?.paused"
@@ -262,11 +262,11 @@ onBeforeUnmount(() => document.documentElement.classList.remove('at-the-hook'))
             class="soft"
           >The screen may go dark here: this browser does not let the page keep it lit.</span>
         </p>
-        <PressButton
+        <TouchButton
           @click="make.goOn()"
         >
           Go on
-        </PressButton>
+        </TouchButton>
       </div>
 
       <HookSheets

@@ -19,12 +19,11 @@ onMounted(() => Promise.all([shelf.load(), yarns.load()]))
 const plans = computed(() => (shelf.looked ? shelf.plansWith() : []))
 const closed = computed(() => shelf.sound.filter(({ document }) => document.stands === 'closed'))
 const broken = computed(() => shelf.orders.filter(({ unreadable }) => unreadable))
-const planOf = (id: string) => plans.value.find(plan => plan.id === id)
-/** Open ones in the order in which they are due, then the others. */
-const listed = computed(() => {
-  const open = plans.value.flatMap(({ id }) => shelf.sound.filter(one => one.id === id))
-  return [...open, ...closed.value, ...broken.value]
-})
+/** Open orders by deadline, each with its plan; then closed ones and those that cannot be read. */
+const listed = computed(() => [
+  ...plans.value.flatMap(plan => shelf.sound.filter(({ id }) => id === plan.id).map(kept => ({ kept, plan }))),
+  ...[...closed.value, ...broken.value].map(kept => ({ kept, plan: undefined })),
+])
 const weeks = computed(() => calendarOf(plans.value, shelf.today))
 const buying = computed(() => yarnToBuy(plans.value, yarns.byId))
 const currency = computed(() => plans.value[0]?.order.money.currency ?? '')
@@ -55,7 +54,7 @@ function open(day: string): void {
     </p>
     <ul>
       <RecordItem
-        v-for="kept in listed"
+        v-for="{ kept, plan } in listed"
         :key="kept.id"
         :record="kept"
         what="order"
@@ -64,11 +63,11 @@ function open(day: string): void {
         @change="router.push(`/orders/${kept.id}`)"
         @remove="throwAway(kept.id)"
       >
-        <template v-if="planOf(kept.id)">
+        <template v-if="plan">
           <p>by {{ dayWithYear(kept.document.by) }}<span v-if="kept.document.forWhom">, for {{ kept.document.forWhom }}</span></p>
-          <p>{{ stateWords(planOf(kept.id)!) }}</p>
-          <p :class="{ behind: planOf(kept.id)!.behind.length > 0 }">
-            {{ verdictWords(planOf(kept.id)!) }}
+          <p>{{ stateWords(plan) }}</p>
+          <p :class="{ behind: plan.behind.length > 0 }">
+            {{ verdictWords(plan) }}
           </p>
         </template>
         <p
